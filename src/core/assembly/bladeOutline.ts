@@ -1,0 +1,69 @@
+import { type Cubic, type Point, straight } from "../curve/bezier";
+import { type Contour, contourOf } from "../curve/contour";
+import type { Blade, TipStyle } from "../design/schema";
+
+/** Control distance of a quarter ellipse as a cubic, from memory: 4/3·(√2 − 1); its area is 0.03 % off. */
+const QUARTER = (4 / 3) * (Math.SQRT2 - 1);
+
+/** How the spine runs to the tip. */
+type SpineRun = "round-over" | "scoop" | "quarter";
+
+const SPINE_RUN: Record<TipStyle, SpineRun> = {
+  "drop-point": "round-over",
+  "clip-point": "scoop",
+  spear: "round-over",
+  sheepsfoot: "quarter",
+  "straight-back": "round-over",
+  "trailing-point": "round-over",
+};
+
+/** The heights that the blade's outline is drawn between, mm over the axis. */
+export function bladeHeights(blade: Blade) {
+  const spine = blade.spineOverAxisMm;
+  const edge = spine - blade.heelHeightMm;
+  return { spine, edge, ricassoBottom: spine - blade.ricassoHeightMm, tip: edge + blade.tip.heightShare * blade.heelHeightMm };
+}
+
+/**
+ * The blade's outline ahead of the datum as one closed run of cubics: along the spine to the tip, back along the
+ * edge to the heel, and along the ricasso. Lengths beyond the blade are held within it.
+ */
+export function bladeOutline(blade: Blade): Contour {
+  const L = blade.lengthMm;
+  const ricasso = Math.min(blade.ricassoMm, L);
+  const { spine, edge, ricassoBottom, tip } = bladeHeights(blade);
+  const spineEnd = L - Math.min(blade.tip.dropMm, L);
+  const edgeEnd = L - Math.min(blade.tip.bellyMm, L - ricasso);
+  const at = (x: number, y: number): Point => ({ x, y });
+  const corners: Cubic[] = [
+    straight(at(0, spine), at(spineEnd, spine)),
+    runToTip(SPINE_RUN[blade.tip.style], at(spineEnd, spine), at(L, tip)),
+    reversed(runToTip("round-over", at(edgeEnd, edge), at(L, tip))),
+    straight(at(edgeEnd, edge), at(ricasso, edge)),
+    straight(at(ricasso, edge), at(ricasso, ricassoBottom)),
+    straight(at(ricasso, ricassoBottom), at(0, ricassoBottom)),
+    straight(at(0, ricassoBottom), at(0, spine)),
+  ];
+  return contourOf(corners.filter((c) => Math.hypot(c.d.x - c.a.x, c.d.y - c.a.y) > 1e-9));
+}
+
+function runToTip(run: SpineRun, from: Point, tip: Point): Cubic {
+  const midX = (from.x + tip.x) / 2;
+  if (run === "quarter") {
+    return {
+      a: from,
+      b: { x: from.x + QUARTER * (tip.x - from.x), y: from.y },
+      c: { x: tip.x, y: tip.y + QUARTER * (from.y - tip.y) },
+      d: tip,
+    };
+  }
+  // A parabola: leaving the straight spine or edge without a corner, or a shallow scoop between two corners.
+  const controlY = run === "round-over" ? from.y : 0.25 * from.y + 0.75 * tip.y;
+  const q = { x: midX, y: controlY };
+  const third = (p: Point): Point => ({ x: p.x + (2 / 3) * (q.x - p.x), y: p.y + (2 / 3) * (q.y - p.y) });
+  return { a: from, b: third(from), c: third(tip), d: tip };
+}
+
+function reversed(c: Cubic): Cubic {
+  return { a: c.d, b: c.c, c: c.b, d: c.a };
+}

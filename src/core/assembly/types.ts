@@ -1,0 +1,31 @@
+import type { Region } from "../solids/region";
+
+/** A share of a part's volume that one material takes. */
+export interface MaterialShare {
+  readonly materialId: string;
+  readonly share: number;
+}
+
+/** What a part belongs to, for grouping and for order on screen. */
+export type PartGroup = "blade" | "handle" | "fasteners";
+
+/** One solid part, or a void that only takes space from later ones. */
+export interface Part {
+  readonly id: string;
+  /** A key for the words shown, with what tells it from its likes. */
+  readonly name: string;
+  readonly group: PartGroup;
+  /** Shares add up to 1; an empty list is a void. */
+  readonly made: readonly MaterialShare[];
+  /** Indices into the assembly's regions: the part fills what they have in common. */
+  readonly regions: readonly number[];
+}
+
+/**
+ * What occupies which space. Parts stand in order of precedence: each takes what the earlier ones leave of the
+ * regions it names.
+ */
+export interface Assembly {
+  readonly regions: readonly Region[];
+  readonly parts: readonly Part[];
+}

@@ -1,0 +1,66 @@
+import { type Cubic, cubicX, cubicY, type Point } from "./bezier";
+
+/** Points along a run of cubics, `perSegment` chords each, ends included. */
+export function polyline(cubics: readonly Cubic[], perSegment: number): Point[] {
+  const points: Point[] = cubics.length > 0 ? [cubics[0].a] : [];
+  for (const c of cubics) {
+    for (let i = 1; i <= perSegment; i++) points.push({ x: cubicX(c, i / perSegment), y: cubicY(c, i / perSegment) });
+  }
+  return points;
+}
+
+/**
+ * The first place where a closed outline crosses itself, or null. Works on chords (16 a segment), so a crossing
+ * shallower than a chord's sagitta, a few hundredths of a millimetre, may pass.
+ */
+export function selfCrossing(cubics: readonly Cubic[]): Point | null {
+  const p = polyline(cubics, 16);
+  const n = p.length - 1;
+  for (let i = 0; i < n; i++) {
+    for (let j = i + 2; j < n; j++) {
+      if (i === 0 && j === n - 1) continue;
+      const at = chordsMeet(p[i], p[i + 1], p[j], p[j + 1]);
+      if (at) return at;
+    }
+  }
+  return null;
+}
+
+/** Where the chords ab and cd cross between their ends, or null. */
+function chordsMeet(a: Point, b: Point, c: Point, d: Point): Point | null {
+  if (Math.max(a.x, b.x) < Math.min(c.x, d.x) || Math.max(c.x, d.x) < Math.min(a.x, b.x)) return null;
+  const side = (p: Point, q: Point, r: Point) => (q.x - p.x) * (r.y - p.y) - (q.y - p.y) * (r.x - p.x);
+  const s1 = side(a, b, c);
+  const s2 = side(a, b, d);
+  const s3 = side(c, d, a);
+  const s4 = side(c, d, b);
+  if (!(s1 * s2 < 0 && s3 * s4 < 0)) return null;
+  const t = s3 / (s3 - s4);
+  return { x: a.x + t * (b.x - a.x), y: a.y + t * (b.y - a.y) };
+}
+
+/** Enclosed area of a closed chord line, positive whichever way it runs. */
+export function enclosedArea(points: readonly Point[]): number {
+  let twice = 0;
+  for (let i = 0; i < points.length; i++) {
+    const a = points[i];
+    const b = points[(i + 1) % points.length];
+    twice += a.x * b.y - b.x * a.y;
+  }
+  return Math.abs(twice) / 2;
+}
+
+/** Least distance from a point to a chord line; −distance when the point lies inside the closed line. */
+export function signedDistance(points: readonly Point[], p: Point): number {
+  let least = Number.POSITIVE_INFINITY;
+  let inside = false;
+  for (let i = 0; i < points.length; i++) {
+    const a = points[i];
+    const b = points[(i + 1) % points.length];
+    const length2 = (b.x - a.x) ** 2 + (b.y - a.y) ** 2;
+    const t = length2 > 0 ? Math.max(0, Math.min(1, ((p.x - a.x) * (b.x - a.x) + (p.y - a.y) * (b.y - a.y)) / length2)) : 0;
+    least = Math.min(least, Math.hypot(p.x - a.x - t * (b.x - a.x), p.y - a.y - t * (b.y - a.y)));
+    if (a.y > p.y !== b.y > p.y && p.x < a.x + ((p.y - a.y) / (b.y - a.y)) * (b.x - a.x)) inside = !inside;
+  }
+  return inside ? -least : least;
+}

@@ -1,0 +1,31 @@
+/**
+ * Where f changes sign in [a, b], found by sampling `samples` steps and bisecting each change. Roots closer together
+ * than a step may be missed: callers use it for places that cost accuracy, not correctness.
+ */
+export function signChanges(f: (x: number) => number, a: number, b: number, samples: number): number[] {
+  const roots: number[] = [];
+  if (!(b > a)) return roots;
+  let x0 = a;
+  let f0 = f(a);
+  for (let i = 1; i <= samples; i++) {
+    const x1 = a + ((b - a) * i) / samples;
+    const f1 = f(x1);
+    if (f0 < 0 !== f1 < 0) roots.push(bisect(f, x0, x1));
+    x0 = x1;
+    f0 = f1;
+  }
+  return roots;
+}
+
+/** The sign change of f between a and b, to rounding. */
+export function bisect(f: (x: number) => number, a: number, b: number): number {
+  const below = f(a) < 0;
+  let lo = a;
+  let hi = b;
+  for (let i = 0; i < 60 && hi - lo > 1e-12; i++) {
+    const mid = (lo + hi) / 2;
+    if (f(mid) < 0 === below) lo = mid;
+    else hi = mid;
+  }
+  return (lo + hi) / 2;
+}

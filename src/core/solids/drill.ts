@@ -1,0 +1,35 @@
+import { NO_CROSSINGS, type Region } from "./region";
+
+/** A hole or rod along z, without end: centre (x, y) and radius in mm. A radius not above zero is empty. */
+export interface Drill {
+  readonly xMm: number;
+  readonly yMm: number;
+  readonly radiusMm: number;
+}
+
+/** The region of a drill. Its chord grows like a root at both sides, which its breaks declare. */
+export function drillRegion({ xMm, yMm, radiusMm }: Drill): Region {
+  const r = radiusMm > 0 ? radiusMm : 0;
+  return {
+    xRange: [xMm - r, xMm + r],
+    breaks: [
+      { x: xMm - r, below: false, above: true },
+      { x: xMm + r, below: true, above: false },
+    ],
+    sliceAt: (x) => {
+      const half2 = r * r - (x - xMm) * (x - xMm);
+      if (!(half2 > 0)) return null;
+      const half = Math.sqrt(half2);
+      return {
+        ys: [yMm - half, yMm + half],
+        creases: NO_CROSSINGS,
+        levels: NO_CROSSINGS,
+        crossings: () => NO_CROSSINGS,
+        zones: [],
+        extraPoints: 0,
+        low: () => Number.NEGATIVE_INFINITY,
+        high: () => Number.POSITIVE_INFINITY,
+      };
+    },
+  };
+}

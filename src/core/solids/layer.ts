@@ -1,0 +1,41 @@
+import { NO_CROSSINGS, type Region } from "./region";
+
+/** A height that runs straight along the knife: z = `at0` + `slope` · x, mm. */
+export interface Line {
+  readonly at0: number;
+  readonly slope: number;
+}
+
+/** The height of a line at x. */
+export function lineAt(line: Line, x: number): number {
+  return line.at0 + line.slope * x;
+}
+
+/** A line shifted in z, or mirrored to the other side of the centre plane. */
+export function shifted(line: Line, by: number, mirror = false): Line {
+  const s = mirror ? -1 : 1;
+  return { at0: s * (line.at0 + by), slope: s * line.slope };
+}
+
+/** All space between two sloping planes; null leaves that side open. Limits nothing in y. */
+export function layerRegion(lower: Line | null, upper: Line | null, xRange: readonly [number, number]): Region {
+  return {
+    xRange,
+    breaks: [],
+    sliceAt: (x) => {
+      if (x < xRange[0] || x > xRange[1]) return null;
+      const lo = lower ? lineAt(lower, x) : Number.NEGATIVE_INFINITY;
+      const hi = upper ? lineAt(upper, x) : Number.POSITIVE_INFINITY;
+      return {
+        ys: null,
+        creases: NO_CROSSINGS,
+        levels: [lo, hi].filter(Number.isFinite),
+        crossings: () => NO_CROSSINGS,
+        zones: [],
+        extraPoints: 0,
+        low: () => lo,
+        high: () => hi,
+      };
+    },
+  };
+}

@@ -1,0 +1,44 @@
+import type { Break } from "../curve/contour";
+
+/**
+ * A stretch of y where a region's surface closes like a root, with a variable s in which it is smooth. `place(s)`
+ * answers y and leaves |dy/ds| in `stretch`.
+ */
+export interface ClosingZone {
+  readonly y0: number;
+  readonly y1: number;
+  stretch: number;
+  toParameter(y: number): number;
+  place(s: number): number;
+}
+
+/**
+ * A region cut at one x. Along a ray through (x, y) it fills z from `low(y)` to `high(y)`; callers ask only for y
+ * within `ys`. Levels and crossings let two regions of one cut find where their surfaces meet.
+ */
+export interface Slice {
+  /** Filled stretches of y: y0, y1, y0, y1 …, ascending; null where y does not limit the region. */
+  readonly ys: readonly number[] | null;
+  /** Further y where the surface has a crease. */
+  readonly creases: readonly number[];
+  /** Heights z of faces that run flat across this cut. */
+  readonly levels: readonly number[];
+  /** Where the curved part of the surface passes through height z. */
+  crossings(z: number): readonly number[];
+  readonly zones: readonly ClosingZone[];
+  /** Points that a panel needs beyond the usual for this surface's bends. */
+  readonly extraPoints: number;
+  low(y: number): number;
+  high(y: number): number;
+}
+
+/** A piece of space that a ray along z meets in one stretch: the building block of every part. mm throughout. */
+export interface Region {
+  /** Stations outside which the region is empty. */
+  readonly xRange: readonly [number, number];
+  readonly breaks: readonly Break[];
+  /** The cut at x, or null where there is none. */
+  sliceAt(x: number): Slice | null;
+}
+
+export const NO_CROSSINGS: readonly number[] = [];

@@ -1,0 +1,100 @@
+import { readFileSync } from "node:fs";
+import elements from "periodic-table-data-complete/pTable.json";
+import { describe, expect, it } from "vitest";
+import { MATERIALS, materialById } from "./materials";
+import { HAZARDS, MATERIAL_CLASSES } from "./types";
+
+describe("the material list", () => {
+  it("has unique ids, ordered densities, known classes and hazards, and a source for each", () => {
+    expect(new Set(MATERIALS.map((m) => m.id)).size).toBe(MATERIALS.length);
+    expect(MATERIALS.length).toBeGreaterThanOrEqual(60);
+    for (const m of MATERIALS) {
+      const { low, typical, high } = m.densityGcc;
+      expect(low > 0 && low <= typical && typical <= high && high < 20, m.id).toBe(true);
+      expect(MATERIAL_CLASSES).toContain(m.class);
+      for (const h of m.hazards) expect(HAZARDS).toContain(h);
+      expect(m.source.length, m.id).toBeGreaterThan(5);
+    }
+    for (const cls of MATERIAL_CLASSES) expect(MATERIALS.filter((m) => m.class === cls).length, cls).toBeGreaterThan(1);
+  });
+});
+
+/** Our id → its name in the `units` data file. */
+const WOOD_NAMES: Record<string, string> = {
+  "walnut-black": "blackwalnut",
+  "maple-hard": "hardmaple",
+  cherry: "cherry",
+  "oak-white": "whiteoak",
+  "oak-red": "redoak",
+  beech: "beech",
+  birch: "birch",
+  teak: "teak",
+  mahogany: "mahogany",
+  koa: "koa",
+  zebrawood: "zebrawood",
+  bubinga: "bubinga",
+  "rosewood-indian": "rosewood_indian",
+  "rosewood-honduran": "rosewood_honduran",
+  cocobolo: "cocobolo",
+  "ebony-gaboon": "ebony_gaboon",
+  "ebony-macassar": "ebony_macassar",
+  blackwood: "blackwood",
+  "lignum-vitae": "lignumvitae",
+  "ironwood-black": "blackironwood",
+  snakewood: "snakewood",
+};
+
+describe("wood densities against Debian's units data (wood_*, dried)", () => {
+  const data = readFileSync("/usr/share/units/definitions.units", "utf8");
+
+  it("names every wood but cork, which that table lacks", () => {
+    const woods = MATERIALS.filter((m) => m.class === "wood").map((m) => m.id);
+    expect(woods.filter((id) => !(id in WOOD_NAMES))).toEqual(["cork"]);
+  });
+
+  it.each(Object.entries(WOOD_NAMES))("%s", (id, name) => {
+    const pounds = new RegExp(`^wood_${name}\\s+([\\d.]+) lb/ft\\^3`, "m").exec(data)?.[1];
+    // 1 lb = 453.59237 g and 1 ft = 30.48 cm, exact by definition.
+    const gcc = (Number(pounds) * 453.59237) / 30.48 ** 3;
+    expect(Math.abs(materialById(id)!.densityGcc.typical / gcc - 1)).toBeLessThan(0.001);
+  });
+});
+
+/**
+ * Nominal compositions in mass per cent, the rest the first element. Compositions: UNS, AISI and EN designations,
+ * from memory. Carbon below 2 % sits between the iron atoms; as graphite it would be counted far too light, so it
+ * is counted at the density of iron, which the tolerance covers.
+ */
+const ALLOYS: Record<string, [string, Record<string, number>]> = {
+  "steel-1084": ["Fe", { Mn: 0.75 }],
+  "steel-5160": ["Fe", { Mn: 0.9, Cr: 0.8 }],
+  "steel-o1": ["Fe", { Mn: 1.2, Cr: 0.5, W: 0.5 }],
+  "steel-d2": ["Fe", { Cr: 12, Mo: 0.8, V: 0.9 }],
+  "steel-m2": ["Fe", { W: 6.2, Mo: 5, Cr: 4.1, V: 1.9 }],
+  "steel-420": ["Fe", { Cr: 13 }],
+  "steel-440c": ["Fe", { Cr: 17, Mo: 0.5 }],
+  "stainless-304": ["Fe", { Cr: 18.5, Ni: 9, Mn: 1.5 }],
+  "stainless-416": ["Fe", { Cr: 13, Mn: 1 }],
+  "brass-260": ["Cu", { Zn: 30 }],
+  "brass-360": ["Cu", { Zn: 35.5, Pb: 3 }],
+  "nickel-silver": ["Cu", { Zn: 17, Ni: 18 }],
+  "bronze-phosphor": ["Cu", { Sn: 5 }],
+  copper: ["Cu", {}],
+  "aluminium-6061": ["Al", { Mg: 1, Si: 0.6 }],
+  "titanium-2": ["Ti", {}],
+  "titanium-5": ["Ti", { Al: 6, V: 4 }],
+  "silver-925": ["Ag", { Cu: 7.5 }],
+  "zirconium-702": ["Zr", {}],
+};
+
+describe("alloy densities by the rule of mixtures (npm: periodic-table-data-complete)", () => {
+  const pureGcc = new Map(elements.map((e) => [e.symbol, Number(e.density?.stp) / 1000]));
+
+  it.each(Object.entries(ALLOYS))("%s is within 3 %%", (id, [base, parts]) => {
+    const rest = 100 - Object.values(parts).reduce((a, b) => a + b, 0);
+    const all: [string, number][] = [[base, rest], ...Object.entries(parts)];
+    // Ideal mixture: specific volumes add. Solid solutions differ from it by a per cent or two.
+    const volume = all.reduce((sum, [symbol, percent]) => sum + percent / 100 / pureGcc.get(symbol)!, 0);
+    expect(Math.abs(materialById(id)!.densityGcc.typical * volume - 1)).toBeLessThan(0.03);
+  });
+});

@@ -1,0 +1,24 @@
+import { METALS, STEELS } from "./metals";
+import { ADHESIVES, HORN_BONE, LAMINATES, LEATHERS, PLASTICS } from "./others";
+import type { Material } from "./types";
+import { STABILISED_WOODS, WOODS } from "./woods";
+
+/** Every material that ships with the application, by class. */
+export const MATERIALS: readonly Material[] = [
+  ...STEELS,
+  ...METALS,
+  ...WOODS,
+  ...STABILISED_WOODS,
+  ...LAMINATES,
+  ...HORN_BONE,
+  ...LEATHERS,
+  ...PLASTICS,
+  ...ADHESIVES,
+];
+
+const BY_ID = new Map(MATERIALS.map((m) => [m.id, m]));
+
+/** The material of that id, or undefined. */
+export function materialById(id: string): Material | undefined {
+  return BY_ID.get(id);
+}

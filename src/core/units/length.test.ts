@@ -1,0 +1,90 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { MM_PER_INCH, parseLength } from "./length";
+import { GRAMS_PER_OUNCE, printFraction, printLength, printLengthBare, printMass } from "./print";
+
+function mm(text: string, unit: "mm" | "in" = "mm"): number {
+  const reading = parseLength(text, unit);
+  if (!reading.ok) throw new Error(`${text}: ${reading.code}`);
+  return reading.mm;
+}
+
+describe("reading a length as makers write it", () => {
+  // Check values of common practice: 1/4 in pin, letter F 0.257 in = 6.53 mm; No. 13 drill 0.185 in = 4.70 mm.
+  it.each([
+    ["3/16", 4.7625],
+    ['1 1/4"', 31.75],
+    ["1-1/4 in", 31.75],
+    ["4.76mm", 4.76],
+    ["4,76 mm", 4.76],
+    [".257", 6.5278],
+    ["#13", 4.699],
+    ["No. 13", 4.699],
+    ["F", 6.5278],
+    ["f", 6.5278],
+    ["2.5 cm", 25],
+    ["-3.5", -3.5],
+    ["−1/8", -3.175],
+    ["12", 12],
+  ])("%s is %f mm", (text, expected) => {
+    expect(mm(text)).toBeCloseTo(expected, 9);
+  });
+
+  it("takes a bare decimal in the maker's own unit", () => {
+    expect(mm("0.25", "in")).toBeCloseTo(6.35, 12);
+    expect(mm("0.25", "mm")).toBe(0.25);
+  });
+
+  it.each([
+    ["", "empty"],
+    ["   ", "empty"],
+    ["3/0", "zero-denominator"],
+    ["#99", "no-such-drill"],
+    ["-F", "no-such-drill"],
+    ["abc", "not-a-length"],
+    ["1/2/3", "not-a-length"],
+    ["4 mm mm", "not-a-length"],
+    ["1e3", "not-a-length"],
+    ["NaN", "not-a-length"],
+    ["999999999", "too-large"],
+  ])("refuses %j as %s", (text, code) => {
+    expect(parseLength(text, "mm")).toMatchObject({ ok: false, code });
+  });
+
+  it("never answers NaN, whatever is typed", () => {
+    fc.assert(
+      fc.property(fc.string(), fc.constantFrom("mm" as const, "in" as const), (text, unit) => {
+        const reading = parseLength(text, unit);
+        return !reading.ok || Number.isFinite(reading.mm);
+      }),
+      { seed: 20261124 },
+    );
+  });
+});
+
+describe("printing", () => {
+  it("reads back to within half a sixty-fourth what it prints as a fraction", () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.02, max: 30, noNaN: true }), (inches) => {
+        const back = mm(printFraction(inches), "in") / MM_PER_INCH;
+        return Math.abs(back - inches) <= 1 / 128 + 1e-12;
+      }),
+      { seed: 7 },
+    );
+  });
+
+  it("prints reduced fractions and true signs", () => {
+    expect(printFraction(1.25)).toBe("1 1/4");
+    expect(printFraction(-3 / 16)).toBe("−3/16");
+    expect(printFraction(63.9999 / 64)).toBe("1");
+    expect(printLength(-0.04, "metric")).toBe("0.0 mm");
+    expect(printLength(4.7625, "inch-fraction")).toBe("3/16 in");
+    expect(printLengthBare(25.4, "inch")).toBe("1.000");
+    expect(printLength(Number.NaN, "metric")).toBe("–");
+  });
+
+  it("prints ounces by the exact definition", () => {
+    expect(printMass(GRAMS_PER_OUNCE, "inch")).toBe("1.00 oz");
+    expect(printMass(182.44, "metric")).toBe("182.4 g");
+  });
+});

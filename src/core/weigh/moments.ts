@@ -1,0 +1,70 @@
+/**
+ * Integrals over a solid about an origin of its own at (`originX`, 0, 0): v = ∫dV in mm³, x = ∫x dV in mm⁴,
+ * xx = ∫x² dV in mm⁵, and so on. Mutable: the integrator adds to it cut by cut.
+ */
+export interface Moments {
+  originX: number;
+  v: number;
+  x: number;
+  y: number;
+  z: number;
+  xx: number;
+  yy: number;
+  zz: number;
+  xy: number;
+  xz: number;
+  yz: number;
+}
+
+export function noMoments(originX: number): Moments {
+  return { originX, v: 0, x: 0, y: 0, z: 0, xx: 0, yy: 0, zz: 0, xy: 0, xz: 0, yz: 0 };
+}
+
+/** Sums over one cut at constant x: area, first and second moments in y and z. */
+export interface CutSums {
+  a: number;
+  y: number;
+  z: number;
+  yy: number;
+  zz: number;
+  yz: number;
+}
+
+export function noSums(): CutSums {
+  return { a: 0, y: 0, z: 0, yy: 0, zz: 0, yz: 0 };
+}
+
+/** Adds the stretch from z0 to z1 of a ray at y, with weight w in mm. */
+export function addRay(c: CutSums, w: number, y: number, z0: number, z1: number): void {
+  const d = w * (z1 - z0);
+  const mid = (z0 + z1) / 2;
+  const half = (z1 - z0) / 2;
+  const dy = d * y;
+  c.a += d;
+  c.y += dy;
+  c.z += d * mid;
+  c.yy += dy * y;
+  c.zz += d * (mid * mid + (half * half) / 3);
+  c.yz += dy * mid;
+}
+
+/** Adds a cut at x with weight w in mm to the moments, and empties it. */
+export function addCut(m: Moments, c: CutSums, x: number, w: number): void {
+  const d = x - m.originX;
+  m.v += w * c.a;
+  m.x += w * c.a * d;
+  m.y += w * c.y;
+  m.z += w * c.z;
+  m.xx += w * c.a * d * d;
+  m.yy += w * c.yy;
+  m.zz += w * c.zz;
+  m.xy += w * c.y * d;
+  m.xz += w * c.z * d;
+  m.yz += w * c.yz;
+  c.a = 0;
+  c.y = 0;
+  c.z = 0;
+  c.yy = 0;
+  c.zz = 0;
+  c.yz = 0;
+}

@@ -1,0 +1,23 @@
+import { assemble } from "../assembly/assemble";
+import type { Design } from "../design/schema";
+import { checkDesign } from "../review/checkDesign";
+import type { Finding } from "../review/types";
+import { materialById } from "../stock/materials";
+import { DEFAULT_FINENESS, type Fineness, integrate } from "./integrate";
+import { type MassReport, massReport } from "./report";
+
+export type Weighing =
+  | { readonly ok: true; readonly report: MassReport; readonly findings: readonly Finding[] }
+  | { readonly ok: false; readonly findings: readonly Finding[] };
+
+/**
+ * Weighs a design. A design that cannot exist (a finding of severity "error") is not weighed: the findings say
+ * what and where. Figures are finite whenever `ok`.
+ */
+export function weigh(design: Design, fineness: Fineness = DEFAULT_FINENESS): Weighing {
+  const findings = checkDesign(design);
+  if (findings.some((f) => f.severity === "error")) return { ok: false, findings };
+  const assembly = assemble(design);
+  const report = massReport(assembly, integrate(assembly, fineness), materialById);
+  return { ok: true, report, findings };
+}
