@@ -1,0 +1,77 @@
+import type { z } from "zod";
+import { migrate } from "../../design/migrate";
+import { DESIGN_VERSION, type Design, designSchema } from "../../design/schema";
+import { KNIFE_FORMAT, LARGEST_KNIFE_BYTES } from "./format";
+
+/** One thing wrong inside a file, and where: the path of keys to it. */
+export interface Problem {
+  readonly path: string;
+  readonly message: string;
+}
+
+export type KnifeFailure =
+  | { readonly ok: false; readonly code: "too-large"; readonly bytes: number; readonly limit: number }
+  | { readonly ok: false; readonly code: "not-utf8" }
+  | { readonly ok: false; readonly code: "not-json"; readonly line: number; readonly column: number; readonly detail: string }
+  | { readonly ok: false; readonly code: "foreign" }
+  | { readonly ok: false; readonly code: "no-version" }
+  | { readonly ok: false; readonly code: "newer"; readonly version: number; readonly known: number }
+  | { readonly ok: false; readonly code: "invalid"; readonly problems: readonly Problem[] };
+
+export type KnifeReading = { readonly ok: true; readonly design: Design } | KnifeFailure;
+
+/**
+ * Reads a knife file. Refuses, without a trace, what is oversized, not text, not JSON, not ours, of a newer version
+ * or not a whole design; older versions are brought up to date.
+ */
+export function readKnife(bytes: Uint8Array): KnifeReading {
+  if (bytes.byteLength > LARGEST_KNIFE_BYTES) {
+    return { ok: false, code: "too-large", bytes: bytes.byteLength, limit: LARGEST_KNIFE_BYTES };
+  }
+  let text: string;
+  try {
+    text = new TextDecoder("utf-8", { fatal: true }).decode(bytes);
+  } catch {
+    return { ok: false, code: "not-utf8" };
+  }
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch (error) {
+    return { ok: false, code: "not-json", ...placeOf(error, text) };
+  }
+  return readKnifeValue(value);
+}
+
+/** The same for a value that is already parsed, such as the body of a request. */
+export function readKnifeValue(value: unknown): KnifeReading {
+  if (!isRecord(value) || value.format !== KNIFE_FORMAT) return { ok: false, code: "foreign" };
+  const { version } = value;
+  if (typeof version !== "number" || !Number.isInteger(version) || version < 1) return { ok: false, code: "no-version" };
+  if (version > DESIGN_VERSION) return { ok: false, code: "newer", version, known: DESIGN_VERSION };
+  return readDesign(migrate(value.knife, version));
+}
+
+/** Checks a record of the present version. */
+export function readDesign(record: unknown): KnifeReading {
+  const parsed = designSchema.safeParse(record);
+  if (parsed.success) return { ok: true, design: parsed.data };
+  return { ok: false, code: "invalid", problems: parsed.error.issues.slice(0, 20).map(problemOf) };
+}
+
+function problemOf(issue: z.core.$ZodIssue): Problem {
+  const path = issue.path.map((key) => (typeof key === "number" ? `[${key}]` : `.${String(key)}`)).join("");
+  return { path: `knife${path}`, message: issue.message };
+}
+
+function isRecord(value: unknown): value is Record<string, unknown> {
+  return typeof value === "object" && value !== null && !Array.isArray(value);
+}
+
+/** Line and column of a JSON error, by the position that the engine names; the end of the text where it names none. */
+function placeOf(error: unknown, text: string): { line: number; column: number; detail: string } {
+  const detail = error instanceof Error ? error.message : String(error);
+  const named = /position (\d+)/.exec(detail)?.[1];
+  const before = text.slice(0, named === undefined ? text.length : Number(named)).split("\n");
+  return { line: before.length, column: before[before.length - 1].length + 1, detail };
+}

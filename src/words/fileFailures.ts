@@ -1,0 +1,28 @@
+import type { KnifeFailure } from "@/core/files/knife/read";
+
+/** Why a knife file was refused, in words that say what to do. */
+export function fileFailureWords(failure: KnifeFailure): string {
+  switch (failure.code) {
+    case "too-large":
+      return `The file is ${kilobytes(failure.bytes)}; a knife file may be ${kilobytes(failure.limit)} at most.`;
+    case "not-utf8":
+      return "The file is not text (UTF-8). It may be damaged, or of another kind.";
+    case "not-json":
+      return `The file is damaged: it stops being JSON at line ${failure.line}, column ${failure.column}.`;
+    case "foreign":
+      return 'This is not a Euaxis knife: the file does not begin with "format": "euaxis-knife".';
+    case "no-version":
+      return 'The file does not say its version: "version" must be a whole number from 1.';
+    case "newer":
+      return `The file is of version ${failure.version}, and this Euaxis knows versions up to ${failure.known}. Update Euaxis to open it.`;
+    case "invalid": {
+      const first = failure.problems.slice(0, 4).map((p) => `${p.path}: ${p.message}`);
+      const more = failure.problems.length - first.length;
+      return `The design is not whole. ${first.join("; ")}${more > 0 ? `; and ${more} more` : ""}.`;
+    }
+  }
+}
+
+function kilobytes(bytes: number): string {
+  return `${Math.ceil(bytes / 1000).toLocaleString("en")} kB`;
+}

@@ -1,0 +1,22 @@
+import type { MassReport } from "@/core/weigh/report";
+
+/** The public JSON of a weighing, the same from the shell and over HTTP. Fields and units: docs/format.md. */
+export function weighingJson(report: MassReport) {
+  const { massG, balanceMm, centreMm, inertiaGmm2, massIntervalG, balanceIntervalMm, parts } = report;
+  return {
+    massG,
+    balanceMm,
+    centreMm,
+    inertiaGmm2,
+    massIntervalG,
+    balanceIntervalMm,
+    parts: parts.map(({ id, name, material, volumeMm3, massG: partG, centreMm: centre }) => ({
+      id,
+      name,
+      material,
+      volumeMm3,
+      massG: partG,
+      centreMm: centre,
+    })),
+  };
+}
