@@ -7,7 +7,7 @@ import { type LoftSide, loftRegion } from "../solids/loft";
 import type { Region } from "../solids/region";
 import { sectionOf } from "../solids/section";
 import { slabRegion } from "../solids/slab";
-import { bladeOutline } from "./bladeOutline";
+import { groundBlade } from "./groundBlade";
 import { handleOutline } from "./handleOutline";
 import type { Assembly, MaterialShare, Part, PartGroup } from "./types";
 
@@ -68,24 +68,7 @@ export function assemble(design: Design): Assembly {
     const drill = put(drillRegion({ xMm: hole.xMm, yMm: hole.yMm, radiusMm: hole.diameterMm / 2 }));
     add("handle", hole.id, "Tang hole fill", hole.fill ? all(hole.fill) : [], drill, tang);
   }
-  add(
-    "blade",
-    "blade",
-    "Blade",
-    all(blade.steel),
-    put(
-      bladeRegion({
-        outline: bladeOutline(blade),
-        lengthMm: blade.lengthMm,
-        ricassoMm: blade.ricassoMm,
-        grind: blade.grind,
-        stockMm: blade.spineMm,
-        tipMm: blade.tipThicknessMm,
-        edgeMm: blade.edgeMm,
-        taperFromMm: Math.max(blade.taperFromMm, Math.min(blade.ricassoMm, blade.lengthMm)),
-      }),
-    ),
-  );
+  add("blade", "blade", "Blade", all(blade.steel), put(bladeRegion(groundBlade(blade))));
   add("blade", "tang", "Tang", all(blade.steel), tang);
 
   for (const mirror of [false, true]) {

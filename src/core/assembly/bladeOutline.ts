@@ -21,7 +21,12 @@ const SPINE_RUN: Record<TipStyle, SpineRun> = {
 export function bladeHeights(blade: Blade) {
   const spine = blade.spineOverAxisMm;
   const edge = spine - blade.heelHeightMm;
-  return { spine, edge, ricassoBottom: spine - blade.ricassoHeightMm, tip: edge + blade.tip.heightShare * blade.heelHeightMm };
+  return {
+    spine,
+    edge,
+    ricassoBottom: spine - blade.ricassoHeightMm,
+    tip: edge + blade.tip.heightShare * blade.heelHeightMm,
+  };
 }
 
 /**

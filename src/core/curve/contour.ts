@@ -37,7 +37,9 @@ export function contourOf(cubics: readonly Cubic[]): Contour {
     for (const t of ends) {
       const x = cubicX(cubic, t);
       // Beside a turning point the outline runs off like a square root, on the side that it comes from.
-      const turning = turns.includes(t) || (t === 0 ? level(cubic.a.x, cubic.b.x, cubic) : t === 1 && level(cubic.d.x, cubic.c.x, cubic));
+      const turning =
+        turns.includes(t) ||
+        (t === 0 ? level(cubic.a.x, cubic.b.x, cubic) : t === 1 && level(cubic.d.x, cubic.c.x, cubic));
       breaks.push({ x, below: turning, above: turning });
     }
     for (let i = 0; i + 1 < ends.length; i++) {

@@ -4,7 +4,8 @@ import { type Cubic, cubicX, cubicY, type Point } from "./bezier";
 export function polyline(cubics: readonly Cubic[], perSegment: number): Point[] {
   const points: Point[] = cubics.length > 0 ? [cubics[0].a] : [];
   for (const c of cubics) {
-    for (let i = 1; i <= perSegment; i++) points.push({ x: cubicX(c, i / perSegment), y: cubicY(c, i / perSegment) });
+    for (let i = 1; i <= perSegment; i++)
+      points.push({ x: cubicX(c, i / perSegment), y: cubicY(c, i / perSegment) });
   }
   return points;
 }
@@ -58,7 +59,10 @@ export function signedDistance(points: readonly Point[], p: Point): number {
     const a = points[i];
     const b = points[(i + 1) % points.length];
     const length2 = (b.x - a.x) ** 2 + (b.y - a.y) ** 2;
-    const t = length2 > 0 ? Math.max(0, Math.min(1, ((p.x - a.x) * (b.x - a.x) + (p.y - a.y) * (b.y - a.y)) / length2)) : 0;
+    const t =
+      length2 > 0
+        ? Math.max(0, Math.min(1, ((p.x - a.x) * (b.x - a.x) + (p.y - a.y) * (b.y - a.y)) / length2))
+        : 0;
     least = Math.min(least, Math.hypot(p.x - a.x - t * (b.x - a.x), p.y - a.y - t * (b.y - a.y)));
     if (a.y > p.y !== b.y > p.y && p.x < a.x + ((p.y - a.y) / (b.y - a.y)) * (b.x - a.x)) inside = !inside;
   }

@@ -62,7 +62,12 @@ const TIP_PROPORTIONS: Record<TipStyle, { height: number; drop: number; belly: n
 /** The tip a style begins with on a blade of that length. */
 export function tipFrom(style: TipStyle, lengthMm: number): Blade["tip"] {
   const p = TIP_PROPORTIONS[style];
-  return { style, heightShare: p.height, dropMm: round(p.drop * lengthMm), bellyMm: round(p.belly * lengthMm) };
+  return {
+    style,
+    heightShare: p.height,
+    dropMm: round(p.drop * lengthMm),
+    bellyMm: round(p.belly * lengthMm),
+  };
 }
 
 /** A sound field knife to begin from. */

@@ -11,7 +11,14 @@ const materialId = z.string().min(1).max(60);
 const station = mm(-600, 1200);
 const height = mm(-300, 300);
 
-export const TIP_STYLES = ["drop-point", "clip-point", "spear", "sheepsfoot", "straight-back", "trailing-point"] as const;
+export const TIP_STYLES = [
+  "drop-point",
+  "clip-point",
+  "spear",
+  "sheepsfoot",
+  "straight-back",
+  "trailing-point",
+] as const;
 
 const tip = z.strictObject({
   style: z.enum(TIP_STYLES),

@@ -1,6 +1,6 @@
+import { tangHalf } from "../assembly/assemble";
 import { bladeHeights } from "../assembly/bladeOutline";
 import { handleOutline } from "../assembly/handleOutline";
-import { tangHalf } from "../assembly/assemble";
 import type { Point } from "../curve/bezier";
 import { enclosedArea, polyline, selfCrossing, signedDistance } from "../curve/crossing";
 import { profileThrough } from "../curve/profile";
@@ -54,14 +54,19 @@ export function materialsOf(design: Design): string[] {
 }
 
 function checkMaterials(design: Design, report: Report): void {
-  for (const id of materialsOf(design)) if (!materialById(id)) report("error", "unknown-material", { subject: id });
+  for (const id of materialsOf(design))
+    if (!materialById(id)) report("error", "unknown-material", { subject: id });
 }
 
 function checkBlade({ blade }: Design, report: Report): void {
   const heights = bladeHeights(blade);
   const heel = { x: blade.ricassoMm, y: heights.edge };
   if (blade.ricassoMm >= blade.lengthMm) {
-    report("error", "ricasso-longer-than-blade", { at: heel, measured: blade.ricassoMm, limit: blade.lengthMm });
+    report("error", "ricasso-longer-than-blade", {
+      at: heel,
+      measured: blade.ricassoMm,
+      limit: blade.lengthMm,
+    });
   }
   if (blade.ricassoHeightMm > blade.heelHeightMm) {
     const more = { at: heel, measured: blade.ricassoHeightMm, limit: blade.heelHeightMm };
@@ -85,7 +90,9 @@ function checkBlade({ blade }: Design, report: Report): void {
       report("error", "hollow-wheel-too-small", { at, measured: grind.wheelRadiusMm, limit: chord / 2 });
     } else {
       // The thinnest spot of a hollow lies low on the face; a dozen places find it to a few per cent.
-      const thin = Math.min(...Array.from({ length: 24 }, (_, i) => groundThickness(grind, cut, (faceMm * i) / 24)));
+      const thin = Math.min(
+        ...Array.from({ length: 24 }, (_, i) => groundThickness(grind, cut, (faceMm * i) / 24)),
+      );
       if (!(thin > 0)) report("error", "hollow-cuts-through", { at, measured: 0, limit: blade.edgeMm });
     }
   }
@@ -98,12 +105,22 @@ function checkOutline({ handle }: Design, report: Report): Point[] {
   const last = nodes[nodes.length - 1];
   for (const n of [first, last]) {
     if (Math.abs(n.xMm) > 1e-6) {
-      report("error", "outline-front-open", { at: { x: n.xMm, y: n.yMm }, subject: n.id, measured: n.xMm, limit: 0 });
+      report("error", "outline-front-open", {
+        at: { x: n.xMm, y: n.yMm },
+        subject: n.id,
+        measured: n.xMm,
+        limit: 0,
+      });
     }
   }
   for (const n of nodes) {
     if (n.xMm > 1e-6 && n !== first && n !== last) {
-      report("error", "outline-ahead-of-front", { at: { x: n.xMm, y: n.yMm }, subject: n.id, measured: n.xMm, limit: 0 });
+      report("error", "outline-ahead-of-front", {
+        at: { x: n.xMm, y: n.yMm },
+        subject: n.id,
+        measured: n.xMm,
+        limit: 0,
+      });
     }
   }
   const { cubics } = handleOutline(handle);
@@ -118,7 +135,8 @@ function checkOutline({ handle }: Design, report: Report): Point[] {
 
 function checkIds(design: Design, report: Report): void {
   const ids = [...design.fasteners, ...design.tang.holes].map((f) => f.id);
-  for (const id of new Set(ids.filter((x, i) => ids.indexOf(x) !== i))) report("error", "duplicate-id", { subject: id });
+  for (const id of new Set(ids.filter((x, i) => ids.indexOf(x) !== i)))
+    report("error", "duplicate-id", { subject: id });
 }
 
 function checkHoles(design: Design, edge: readonly Point[], report: Report): void {
@@ -146,7 +164,12 @@ function checkHoles(design: Design, edge: readonly Point[], report: Report): voi
       report("error", "bore-not-inside-tube", { at, subject: f.id, measured: f.boreMm, limit: f.diameterMm });
     }
     if (f.kind === "patterned-pin" && f.tube.share + f.rods.share > 1) {
-      report("error", "pattern-overfull", { at, subject: f.id, measured: f.tube.share + f.rods.share, limit: 1 });
+      report("error", "pattern-overfull", {
+        at,
+        subject: f.id,
+        measured: f.tube.share + f.rods.share,
+        limit: 1,
+      });
     }
   }
 }
@@ -164,7 +187,12 @@ function checkThickness(design: Design, report: Report): void {
     if (!(p.halfMm > core)) {
       report("error", "handle-thinner-than-tang", { at, subject: p.id, measured: p.halfMm, limit: core });
     } else if (p.halfMm > core + stock + 1e-9) {
-      report("warning", "stock-thinner-than-handle", { at, subject: p.id, measured: p.halfMm, limit: core + stock });
+      report("warning", "stock-thinner-than-handle", {
+        at,
+        subject: p.id,
+        measured: p.halfMm,
+        limit: core + stock,
+      });
     }
   }
   const bevel = handle.frontBevel;

@@ -1,3 +1,4 @@
+import type { Point } from "../curve/bezier";
 import type { Contour } from "../curve/contour";
 import { signChanges } from "../curve/roots";
 import type { Grind } from "../design/schema";
@@ -35,7 +36,9 @@ export function bladeRegion(blade: GroundBlade): Region {
     return ys.length > 1 ? ys[ys.length - 1] - ys[0] : 0;
   };
   const topped =
-    grind.kind === "full-flat" ? [] : signChanges((x) => heightAt(x) - grind.heightMm, ricasso, lengthMm - 1e-6, 64);
+    grind.kind === "full-flat"
+      ? []
+      : signChanges((x) => heightAt(x) - grind.heightMm, ricasso, lengthMm - 1e-6, 64);
   const edgeMeetsSpine = signChanges((x) => spineThickness(blade, x) - blade.edgeMm, ricasso, lengthMm, 8);
   return {
     xRange: [0, lengthMm],
@@ -45,6 +48,20 @@ export function bladeRegion(blade: GroundBlade): Region {
       return x < ricasso ? flatSlice(ys, blade.stockMm / 2) : groundSlice(blade, ys, x);
     },
   };
+}
+
+/** The line where ground face and flat meet, from the ricasso toward the tip, as points; empty for a full flat grind. */
+export function grindLine(blade: GroundBlade): Point[] {
+  const { grind, ricassoMm, lengthMm, outline } = blade;
+  if (grind.kind === "full-flat" || !(ricassoMm < lengthMm)) return [];
+  const points: Point[] = [];
+  for (let i = 0; i <= 60; i++) {
+    const x = ricassoMm + ((lengthMm - ricassoMm) * (i + 0.001)) / 60.01;
+    const ys = outline.cut(x);
+    if (ys.length > 1 && ys[ys.length - 1] - ys[0] > grind.heightMm)
+      points.push({ x, y: ys[0] + grind.heightMm });
+  }
+  return points;
 }
 
 function flatSlice(ys: readonly number[], half: number): Slice {
@@ -64,10 +81,15 @@ function groundSlice(blade: GroundBlade, ys: readonly number[], x: number): Slic
   const edgeY = ys[0] ?? 0;
   const height = ys.length > 1 ? ys[ys.length - 1] - edgeY : 0;
   const spineMm = spineThickness(blade, x);
-  const cut: GrindCut = { spineMm, edgeMm: Math.min(blade.edgeMm, spineMm), faceMm: faceHeight(blade.grind, height) };
+  const cut: GrindCut = {
+    spineMm,
+    edgeMm: Math.min(blade.edgeMm, spineMm),
+    faceMm: faceHeight(blade.grind, height),
+  };
   const thickness = (y: number) => groundThickness(blade.grind, cut, y - edgeY);
   const { grind, stockMm } = blade;
-  const flatFace = grind.kind === "single-bevel" ? (grind.side === "right" ? -stockMm / 2 : stockMm / 2) : null;
+  const flatFace =
+    grind.kind === "single-bevel" ? (grind.side === "right" ? -stockMm / 2 : stockMm / 2) : null;
   return {
     ys,
     creases: [edgeY + cut.faceMm],

@@ -18,7 +18,11 @@ export function shifted(line: Line, by: number, mirror = false): Line {
 }
 
 /** All space between two sloping planes; null leaves that side open. Limits nothing in y. */
-export function layerRegion(lower: Line | null, upper: Line | null, xRange: readonly [number, number]): Region {
+export function layerRegion(
+  lower: Line | null,
+  upper: Line | null,
+  xRange: readonly [number, number],
+): Region {
   return {
     xRange,
     breaks: [],

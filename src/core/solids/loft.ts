@@ -36,7 +36,11 @@ export function loftRegion(loft: Loft): Region {
   ];
   return {
     xRange,
-    breaks: [...loft.outline.breaks, ...sideBreaks(loft, loft.right, xRange), ...sideBreaks(loft, loft.left, xRange)],
+    breaks: [
+      ...loft.outline.breaks,
+      ...sideBreaks(loft, loft.right, xRange),
+      ...sideBreaks(loft, loft.left, xRange),
+    ],
     sliceAt: (x) => (x < xRange[0] || x > xRange[1] ? null : loftSlice(loft, x)),
   };
 }
@@ -45,10 +49,12 @@ export function loftRegion(loft: Loft): Region {
 function sideBreaks(loft: Loft, side: LoftSide, [x0, x1]: readonly [number, number]): Break[] {
   const plain = [...side.crown.knots, ...loft.stations].map((x) => ({ x, below: false, above: false }));
   const ends = [x0, ...plain.map((b) => b.x).filter((x) => x > x0 && x < x1), x1].sort((a, b) => a - b);
-  const meets = ends.slice(1).flatMap((to, i) => [
-    ...signChanges((x) => side.crown.at(x) - side.cap(x), ends[i], to, 6),
-    ...signChanges((x) => side.crown.at(x) - side.land(x), ends[i], to, 6),
-  ]);
+  const meets = ends
+    .slice(1)
+    .flatMap((to, i) => [
+      ...signChanges((x) => side.crown.at(x) - side.cap(x), ends[i], to, 6),
+      ...signChanges((x) => side.crown.at(x) - side.land(x), ends[i], to, 6),
+    ]);
   return [...plain, ...meets.map((x) => ({ x, below: true, above: true }))];
 }
 
@@ -82,7 +88,7 @@ function loftSlice(loft: Loft, x: number) {
   const surface = (side: (typeof sides)[number], y: number) => {
     if (y !== lastY) know(y, section.height(u(y)));
     const z = side.land + side.rise * lastHeight;
-    return z < side.cap ? z : side.cap;
+    return Math.min(z, side.cap);
   };
 
   return {
@@ -92,7 +98,9 @@ function loftSlice(loft: Loft, x: number) {
       ...(section.kinkAtCrown ? middles(ys) : NO_CROSSINGS),
     ],
     // A flat section is all crown: its faces are levels.
-    levels: sides.flatMap((s, i) => (section.closesFrom === null ? [(i === 0 ? -1 : 1) * (s.land + s.rise)] : [])),
+    levels: sides.flatMap((s, i) =>
+      section.closesFrom === null ? [(i === 0 ? -1 : 1) * (s.land + s.rise)] : [],
+    ),
     crossings: (z: number) => heightAt(z < 0 ? left : right, Math.abs(z)),
     zones: closingZones(ys, section, know),
     extraPoints: section.extraPoints,
@@ -102,7 +110,8 @@ function loftSlice(loft: Loft, x: number) {
 
   /** The y where one side's curved surface stands z high. */
   function heightAt(side: (typeof sides)[number], z: number): readonly number[] {
-    if (!(side.rise > 0) || !(z > side.land) || !(z < side.land + side.rise) || z > side.cap) return NO_CROSSINGS;
+    if (!(side.rise > 0) || !(z > side.land) || !(z < side.land + side.rise) || z > side.cap)
+      return NO_CROSSINGS;
     const at = section.reach((z - side.land) / side.rise);
     if (at === null) return NO_CROSSINGS;
     const found: number[] = [];

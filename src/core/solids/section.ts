@@ -19,7 +19,14 @@ export interface SectionShape {
   readonly extraPoints: number;
 }
 
-const FLAT: SectionShape = { height: () => 1, reach: () => null, stretch: () => 0, closesFrom: null, kinkAtCrown: false, extraPoints: 0 };
+const FLAT: SectionShape = {
+  height: () => 1,
+  reach: () => null,
+  stretch: () => 0,
+  closesFrom: null,
+  kinkAtCrown: false,
+  extraPoints: 0,
+};
 
 /** Superellipse exponent for a roundness: 2 (an ellipse) at 1, growing without limit toward 0 (flat sides). */
 export function exponentOf(roundness: number): number {

@@ -4,7 +4,10 @@ import { NO_CROSSINGS, type Region } from "./region";
 
 /** A flat bar of a closed outline, centred on the blade's plane; `half` is its half thickness along x, mm. */
 export function slabRegion(outline: Contour, half: Line, xRange: readonly [number, number]): Region {
-  const range: [number, number] = [Math.max(xRange[0], outline.xRange[0]), Math.min(xRange[1], outline.xRange[1])];
+  const range: [number, number] = [
+    Math.max(xRange[0], outline.xRange[0]),
+    Math.min(xRange[1], outline.xRange[1]),
+  ];
   return {
     xRange: range,
     breaks: outline.breaks,

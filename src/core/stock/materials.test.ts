@@ -15,7 +15,8 @@ describe("the material list", () => {
       for (const h of m.hazards) expect(HAZARDS).toContain(h);
       expect(m.source.length, m.id).toBeGreaterThan(5);
     }
-    for (const cls of MATERIAL_CLASSES) expect(MATERIALS.filter((m) => m.class === cls).length, cls).toBeGreaterThan(1);
+    for (const cls of MATERIAL_CLASSES)
+      expect(MATERIALS.filter((m) => m.class === cls).length, cls).toBeGreaterThan(1);
   });
 });
 

@@ -55,6 +55,11 @@ export const ADHESIVES: readonly Material[] = [
   adhesive("epoxy", "Epoxy, slow cure", around(1.15, 0.05), "#d9c486"),
   adhesive("epoxy-filled", "Epoxy, glass filled", around(1.5, 0.08), "#bfb79a", ["glass-or-carbon-dust"]),
   adhesive("epoxy-steel-filled", "Epoxy, steel filled", around(2.3, 0.08), "#777b7d"),
-  adhesive("polyurethane-glue", "Polyurethane glue, foamed", { typical: 0.6, low: 0.4, high: 1.1 }, "#c9ab6c"),
+  adhesive(
+    "polyurethane-glue",
+    "Polyurethane glue, foamed",
+    { typical: 0.6, low: 0.4, high: 1.1 },
+    "#c9ab6c",
+  ),
   adhesive("cyanoacrylate", "Cyanoacrylate", around(1.1, 0.05), "#d6dce0"),
 ];

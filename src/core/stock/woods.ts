@@ -24,7 +24,10 @@ function wood(
 
 function stabilised(id: string, name: string, densityGcc: number, spread: number, tint: string): Material {
   const source = "from memory; resin uptake differs from piece to piece";
-  return material("stabilised-wood", id, name, around(densityGcc, spread), tint, source, ["wood-dust", "resin-dust"]);
+  return material("stabilised-wood", id, name, around(densityGcc, spread), tint, source, [
+    "wood-dust",
+    "resin-dust",
+  ]);
 }
 
 /** Dry woods, by common name. */
@@ -50,7 +53,9 @@ export const WOODS: readonly Material[] = [
   wood("lignum-vitae", "Lignum vitae", 78.5, "#5c5a34", REGULATED),
   wood("ironwood-black", "Black ironwood", 84.5, "#5b3b26", OILY),
   wood("snakewood", "Snakewood", 75.7, "#7e3524", OILY),
-  material("wood", "cork", "Cork", { typical: 0.24, low: 0.12, high: 0.26 }, "#b98d62", "from memory", ["wood-dust"]),
+  material("wood", "cork", "Cork", { typical: 0.24, low: 0.12, high: 0.26 }, "#b98d62", "from memory", [
+    "wood-dust",
+  ]),
 ];
 
 /** Woods filled with resin under vacuum. */

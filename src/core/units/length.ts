@@ -16,7 +16,9 @@ export type LengthFailure =
   | { readonly ok: false; readonly code: "zero-denominator"; readonly text: string }
   | { readonly ok: false; readonly code: "too-large"; readonly text: string };
 
-export type LengthReading = { readonly ok: true; readonly mm: number; readonly form: LengthForm } | LengthFailure;
+export type LengthReading =
+  | { readonly ok: true; readonly mm: number; readonly form: LengthForm }
+  | LengthFailure;
 
 /** No length on a knife's bench reaches ten metres; more is a slip of the finger. */
 const LARGEST_MM = 10_000;

@@ -49,7 +49,10 @@ describe("closed forms", () => {
   });
 
   it("cylinder: πr²h, and its second moment mr²/4", () => {
-    const regions = [drillRegion({ xMm: 7, yMm: -3, radiusMm: 3.2 }), layerRegion(level(-8), level(12), everywhere)];
+    const regions = [
+      drillRegion({ xMm: 7, yMm: -3, radiusMm: 3.2 }),
+      layerRegion(level(-8), level(12), everywhere),
+    ];
     const [m] = integrate({ regions, parts: [part("pin", [0, 1])] });
     expectVolume(m.v, Math.PI * 3.2 ** 2 * 20);
     expect(m.originX + m.x / m.v).toBeCloseTo(7, 6);
@@ -72,7 +75,14 @@ describe("closed forms", () => {
     };
     const side = { crown: { knots: [], at: (x: number) => c * rise(x) }, land: () => 0, cap: () => 99 };
     const m = one(
-      loftRegion({ outline, xRange: [-a, a], right: side, left: side, sectionAt: () => sectionOf(1), stations: [] }),
+      loftRegion({
+        outline,
+        xRange: [-a, a],
+        right: side,
+        left: side,
+        sectionAt: () => sectionOf(1),
+        stations: [],
+      }),
     );
     expectVolume(m.v, (4 / 3) * Math.PI * a * b * c);
     expect(Math.abs(m.x / m.v)).toBeLessThan(CENTROID_MM);
@@ -83,7 +93,16 @@ describe("closed forms", () => {
   it("wedge: a full flat grind to nothing is a triangular prism", () => {
     const outline = polygon([0, 0], [100, 0], [100, 30], [0, 30]);
     const grind = { kind: "full-flat" } as const;
-    const flat = { outline, lengthMm: 100, ricassoMm: 0, grind, stockMm: 4, tipMm: 4, edgeMm: 0, taperFromMm: 0 };
+    const flat = {
+      outline,
+      lengthMm: 100,
+      ricassoMm: 0,
+      grind,
+      stockMm: 4,
+      tipMm: 4,
+      edgeMm: 0,
+      taperFromMm: 0,
+    };
     const m = one(bladeRegion(flat));
     expectVolume(m.v, (100 * 30 * 4) / 2);
     expect(m.y / m.v).toBeCloseTo(20, 9);
@@ -94,7 +113,16 @@ describe("closed forms", () => {
     const [height, radius, edge, spine] = [20, 100, 1, 4];
     const outline = polygon([0, 0], [50, 0], [50, height], [0, height]);
     const grind = { kind: "hollow", heightMm: height, wheelRadiusMm: radius } as const;
-    const ground = { outline, lengthMm: 50, ricassoMm: 0, grind, stockMm: spine, tipMm: spine, edgeMm: edge, taperFromMm: 0 };
+    const ground = {
+      outline,
+      lengthMm: 50,
+      ricassoMm: 0,
+      grind,
+      stockMm: spine,
+      tipMm: spine,
+      edgeMm: edge,
+      taperFromMm: 0,
+    };
     const chord = Math.hypot(height, (spine - edge) / 2);
     const angle = 2 * Math.asin(chord / 2 / radius);
     const segment = (radius ** 2 / 2) * (angle - Math.sin(angle));
@@ -102,7 +130,9 @@ describe("closed forms", () => {
   });
 
   it("frustum: a slab that tapers in thickness", () => {
-    const m = one(slabRegion(polygon([-90, -10], [0, -10], [0, 10], [-90, 10]), { at0: 3, slope: 1 / 60 }, everywhere));
+    const m = one(
+      slabRegion(polygon([-90, -10], [0, -10], [0, 10], [-90, 10]), { at0: 3, slope: 1 / 60 }, everywhere),
+    );
     // Trapezoid from 6 mm at the front to 3 mm at the butt; its centroid is L/3·(a + 2b)/(a + b) from the end a.
     expectVolume(m.v, (20 * 90 * (6 + 3)) / 2);
     expect(m.originX + m.x / m.v).toBeCloseTo(-(90 / 3) * ((6 + 2 * 3) / (6 + 3)), 9);
@@ -127,7 +157,14 @@ describe("closed forms", () => {
     const side = { crown: { knots: [], at: () => b }, land: () => 0, cap: () => 99 };
     const section = sectionOf(roundness);
     const m = one(
-      loftRegion({ outline, xRange: [0, length], right: side, left: side, sectionAt: () => section, stations: [] }),
+      loftRegion({
+        outline,
+        xRange: [0, length],
+        right: side,
+        left: side,
+        sectionAt: () => section,
+        stations: [],
+      }),
     );
     // Area 4ab·Γ(1 + 1/n)²/Γ(1 + 2/n). @see NIST DLMF 5.12.1 (the beta integral). Γ: npm @stdlib.
     const n = exponentOf(roundness);
@@ -147,7 +184,10 @@ describe("edges", () => {
   });
 
   it("takes a drill of no radius for nothing", () => {
-    const [m] = integrate({ regions: [drillRegion({ xMm: 0, yMm: 0, radiusMm: Number.NaN })], parts: [part("a", [0])] });
+    const [m] = integrate({
+      regions: [drillRegion({ xMm: 0, yMm: 0, radiusMm: Number.NaN })],
+      parts: [part("a", [0])],
+    });
     expect(m.v).toBe(0);
   });
 
@@ -158,8 +198,18 @@ describe("edges", () => {
       straight({ x: 0, y: -13 }, { x: 0, y: 12 }),
     ]);
     const side = { crown: { knots: [], at: (x: number) => 8 - x / 40 }, land: () => 2, cap: () => 9.5 };
-    const body = loftRegion({ outline, xRange: [-200, 0], right: side, left: side, sectionAt: () => sectionOf(0.7), stations: [] });
-    const assembly = { regions: [body, drillRegion({ xMm: -50, yMm: 0, radiusMm: 3 })], parts: [part("pin", [1, 0]), part("body", [0])] };
+    const body = loftRegion({
+      outline,
+      xRange: [-200, 0],
+      right: side,
+      left: side,
+      sectionAt: () => sectionOf(0.7),
+      stations: [],
+    });
+    const assembly = {
+      regions: [body, drillRegion({ xMm: -50, yMm: 0, radiusMm: 3 })],
+      parts: [part("pin", [1, 0]), part("body", [0])],
+    };
     const [coarse, fine] = [integrate(assembly), integrate(assembly, { ...DEFAULT_FINENESS, split: 2 })];
     coarse.forEach((m, i) => {
       expect(Math.abs(m.v / fine[i].v - 1)).toBeLessThan(VOLUME);

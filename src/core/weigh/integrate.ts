@@ -98,7 +98,8 @@ export function integrate(assembly: Assembly, fineness: Fineness = DEFAULT_FINEN
       const s = slices[r];
       inside[r] = s !== null && (s.ys === null || within(s.ys, y)) ? 1 : 0;
     }
-    for (let i = 0; i < partRegions.length; i++) if (partRegions[i].every((r) => inside[r] === 1)) here.push(i);
+    for (let i = 0; i < partRegions.length; i++)
+      if (partRegions[i].every((r) => inside[r] === 1)) here.push(i);
     for (let r = 0; r < slices.length; r++) {
       if (inside[r] === 1 && here.some((i) => partRegions[i].includes(r))) {
         needed.push(r);
@@ -235,12 +236,33 @@ function forPoints(panel: Panel, fineness: Fineness, visit: (x: number, w: numbe
     const half = (rootHigh - rootLow) / 2;
     const middle = (rootHigh + rootLow) / 2;
     const phi = (x: number) => Math.asin(Math.max(-1, Math.min(1, (x - middle) / half)));
-    over(phi(a), phi(b), (t) => middle + half * Math.sin(t), (t) => half * Math.cos(t));
+    over(
+      phi(a),
+      phi(b),
+      (t) => middle + half * Math.sin(t),
+      (t) => half * Math.cos(t),
+    );
   } else if (rootLow !== null) {
-    over(Math.sqrt(a - rootLow), Math.sqrt(b - rootLow), (t) => rootLow + t * t, (t) => 2 * t);
+    over(
+      Math.sqrt(a - rootLow),
+      Math.sqrt(b - rootLow),
+      (t) => rootLow + t * t,
+      (t) => 2 * t,
+    );
   } else if (rootHigh !== null) {
-    over(Math.sqrt(rootHigh - b), Math.sqrt(rootHigh - a), (t) => rootHigh - t * t, (t) => 2 * t);
-  } else over(a, b, (t) => t, () => 1);
+    over(
+      Math.sqrt(rootHigh - b),
+      Math.sqrt(rootHigh - a),
+      (t) => rootHigh - t * t,
+      (t) => 2 * t,
+    );
+  } else
+    over(
+      a,
+      b,
+      (t) => t,
+      () => 1,
+    );
 }
 
 /** All y at which anything changes across this cut, ascending. */

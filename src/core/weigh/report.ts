@@ -71,12 +71,16 @@ export function massReport(
     if (!found) throw new Error(`no material "${id}"`);
     return found.densityGcc;
   };
-  const solid = assembly.parts.map((part, i) => ({ part, m: moments[i] })).filter(({ part }) => part.made.length > 0);
+  const solid = assembly.parts
+    .map((part, i) => ({ part, m: moments[i] }))
+    .filter(({ part }) => part.made.length > 0);
   const typical = solid.map(({ part }) => mixDensity(part.made, (id) => density(id).typical));
   const masses = solid.map(({ m }, i) => m.v * typical[i]);
   const massG = sum(masses);
-  const firsts = (axis: "x" | "y" | "z") => sum(solid.map(({ m }, i) => typical[i] * (m[axis] + offset(m, axis))));
-  const centreMm: Triple = massG > 0 ? [firsts("x") / massG, firsts("y") / massG, firsts("z") / massG] : [0, 0, 0];
+  const firsts = (axis: "x" | "y" | "z") =>
+    sum(solid.map(({ m }, i) => typical[i] * (m[axis] + offset(m, axis))));
+  const centreMm: Triple =
+    massG > 0 ? [firsts("x") / massG, firsts("y") / massG, firsts("z") / massG] : [0, 0, 0];
 
   const parts = solid.map(({ part, m }, i): PartWeight => {
     const centre: Triple = m.v > 0 ? [m.originX + m.x / m.v, m.y / m.v, m.z / m.v] : [0, 0, 0];
@@ -92,9 +96,19 @@ export function massReport(
     massG,
     balanceMm: centreMm[0],
     centreMm,
-    inertiaGmm2: inertiaAbout(centreMm, solid.map(({ m }) => m), typical),
-    massIntervalG: around(massG, densityShares.map((s) => s.mass)),
-    balanceIntervalMm: around(centreMm[0], densityShares.map((s) => s.balance)),
+    inertiaGmm2: inertiaAbout(
+      centreMm,
+      solid.map(({ m }) => m),
+      typical,
+    ),
+    massIntervalG: around(
+      massG,
+      densityShares.map((s) => s.mass),
+    ),
+    balanceIntervalMm: around(
+      centreMm[0],
+      densityShares.map((s) => s.balance),
+    ),
     parts,
     densityShares: densityShares
       .map((s) => ({

@@ -9,7 +9,9 @@ import { weighingJson } from "@/words/weighingJson";
 export async function POST(request: Request): Promise<Response> {
   const bytes = await bodyUpTo(request, LARGEST_KNIFE_BYTES);
   if (!bytes) {
-    const reasons = [{ code: "too-large", message: `A knife file may be ${LARGEST_KNIFE_BYTES} bytes at most.` }];
+    const reasons = [
+      { code: "too-large", message: `A knife file may be ${LARGEST_KNIFE_BYTES} bytes at most.` },
+    ];
     return Response.json({ reasons }, { status: 413 });
   }
   const reading = readKnife(bytes);

@@ -12,7 +12,13 @@ export interface Problem {
 export type KnifeFailure =
   | { readonly ok: false; readonly code: "too-large"; readonly bytes: number; readonly limit: number }
   | { readonly ok: false; readonly code: "not-utf8" }
-  | { readonly ok: false; readonly code: "not-json"; readonly line: number; readonly column: number; readonly detail: string }
+  | {
+      readonly ok: false;
+      readonly code: "not-json";
+      readonly line: number;
+      readonly column: number;
+      readonly detail: string;
+    }
   | { readonly ok: false; readonly code: "foreign" }
   | { readonly ok: false; readonly code: "no-version" }
   | { readonly ok: false; readonly code: "newer"; readonly version: number; readonly known: number }
@@ -47,7 +53,8 @@ export function readKnife(bytes: Uint8Array): KnifeReading {
 export function readKnifeValue(value: unknown): KnifeReading {
   if (!isRecord(value) || value.format !== KNIFE_FORMAT) return { ok: false, code: "foreign" };
   const { version } = value;
-  if (typeof version !== "number" || !Number.isInteger(version) || version < 1) return { ok: false, code: "no-version" };
+  if (typeof version !== "number" || !Number.isInteger(version) || version < 1)
+    return { ok: false, code: "no-version" };
   if (version > DESIGN_VERSION) return { ok: false, code: "newer", version, known: DESIGN_VERSION };
   return readDesign(migrate(value.knife, version));
 }

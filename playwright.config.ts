@@ -1,0 +1,35 @@
+import { defineConfig } from "@playwright/test";
+
+const PORT = Number(process.env.E2E_PORT ?? 4317);
+
+export default defineConfig({
+  testDir: "e2e",
+  outputDir: "test-results/e2e",
+  timeout: 60_000,
+  retries: process.env.CI ? 1 : 0,
+  workers: 1,
+  reporter: [["list"], ["json"]],
+  use: {
+    baseURL: `http://localhost:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    trace: "retain-on-failure",
+    launchOptions: {
+      executablePath: "/usr/bin/chromium",
+      args: [
+        "--no-sandbox",
+        "--disable-gpu",
+        "--disable-quic",
+        "--no-first-run",
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+      ],
+    },
+  },
+  webServer: {
+    command: `npx next start -p ${PORT}`,
+    url: `http://localhost:${PORT}/settings`,
+    reuseExistingServer: false,
+    timeout: 60_000,
+  },
+});

@@ -1,0 +1,38 @@
+// Serves Euaxis: installs what is missing, builds what changed, prints the address.
+import { spawn } from "node:child_process";
+import { createServer } from "node:net";
+import { ensureBuild, ensurePackages, fail, ROOT } from "./lib/setUp.mjs";
+
+ensurePackages();
+ensureBuild();
+const wanted = Number(process.env.PORT || 3000);
+if (!Number.isInteger(wanted) || wanted < 1 || wanted > 65535)
+  fail(`PORT must be a port number, not "${process.env.PORT}".`);
+const port = process.env.PORT ? wanted : await firstFree(wanted);
+
+const server = spawn(process.execPath, ["node_modules/next/dist/bin/next", "start", "-p", String(port)], {
+  cwd: ROOT,
+  stdio: ["ignore", "pipe", "inherit"],
+  env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1" },
+});
+for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => server.kill(signal));
+server.on("exit", (code) => process.exit(code ?? 0));
+let told = false;
+server.stdout.on("data", (chunk) => {
+  if (told || !/ready/i.test(String(chunk))) return;
+  told = true;
+  console.log(`Euaxis is at http://localhost:${port} (Ctrl+C ends it)`);
+});
+
+/** The first port from `from` on which nothing listens. */
+async function firstFree(from) {
+  for (let port = from; port < from + 50; port++) {
+    const free = await new Promise((answer) => {
+      const probe = createServer();
+      probe.once("error", () => answer(false));
+      probe.listen(port, () => probe.close(() => answer(true)));
+    });
+    if (free) return port;
+  }
+  return fail(`No free port from ${from} to ${from + 49}.`);
+}

@@ -1,0 +1,5 @@
+import { Rack } from "@/ui/rack/Rack";
+
+export default function Page() {
+  return <Rack />;
+}

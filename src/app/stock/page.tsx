@@ -1,0 +1,5 @@
+import { Stock } from "@/ui/stock/Stock";
+
+export default function Page() {
+  return <Stock />;
+}

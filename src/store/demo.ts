@@ -1,0 +1,31 @@
+import fen from "@demo/fen-rigging-knife.json";
+import heath from "@demo/heath-field-knife.json";
+import slicer from "@demo/long-meadow-slicer.json";
+import parer from "@demo/orchard-parer.json";
+import rook from "@demo/rook-hunter.json";
+import chopper from "@demo/sallow-camp-chopper.json";
+import { readKnifeValue } from "@/core/files/knife/read";
+import { db } from "./db";
+import { addKnife } from "./knives";
+
+const DEMO_FILES = [heath, parer, slicer, chopper, rook, fen];
+const SEEDED = "demo-knives-laid-out";
+
+/** Lays out the demo knives on the first visit only, so that deleting them lasts. */
+export async function layOutDemoKnivesOnce(): Promise<void> {
+  await db.transaction("rw", db.knives, db.settings, async () => {
+    if (await db.settings.get(SEEDED)) return;
+    await db.settings.put({ key: SEEDED, value: true });
+    await addDemoKnives();
+  });
+}
+
+/** Adds every demo knife again. */
+export async function addDemoKnives(): Promise<void> {
+  const from = Date.now();
+  for (const [i, file] of DEMO_FILES.entries()) {
+    const reading = readKnifeValue(file);
+    if (!reading.ok) throw new Error(`demo knife ${i} cannot be read: ${reading.code}`);
+    await addKnife(reading.design, from + i);
+  }
+}

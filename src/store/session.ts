@@ -1,0 +1,81 @@
+import { produce } from "immer";
+import { temporal } from "zundo";
+import { createStore } from "zustand/vanilla";
+import { type Design, designSchema } from "@/core/design/schema";
+
+/** Why an edit was not taken: the field, and what is wrong with it. */
+export interface Refusal {
+  readonly path: string;
+  readonly message: string;
+}
+
+type Draft<T> = { -readonly [K in keyof T]: T[K] extends object ? Draft<T[K]> : T[K] };
+
+export interface EditOptions {
+  /** Edits of one gesture (a drag, a run of arrow keys) become one step of undo. */
+  readonly gesture?: string;
+}
+
+export interface SessionState {
+  readonly design: Design;
+  /** What the last edit did, in words: shown beside undo. */
+  readonly label: string;
+  /** Changes the design, unless the result is one that no file could hold: then nothing changes, and why is said. */
+  edit(label: string, recipe: (draft: Draft<Design>) => void, options?: EditOptions): Refusal | null;
+  /** Takes a whole design as one step of undo: a restored or foreign state. */
+  adopt(label: string, design: Design): void;
+}
+
+/** One knife being edited: an immutable design with undo and redo. */
+export function createSession(initial: Design) {
+  let lastGesture: string | null = null;
+  const store = createStore<SessionState>()(
+    temporal(
+      (set) => {
+        const put = (label: string, design: Design, gesture: string | null) => {
+          const goesOn = gesture !== null && gesture === lastGesture;
+          const history = store.temporal.getState();
+          // The first edit of a gesture records where it began; the rest replace each other.
+          if (goesOn) history.pause();
+          set({ design, label });
+          if (goesOn) history.resume();
+          lastGesture = gesture;
+        };
+        return {
+          design: initial,
+          label: "",
+          edit: (label, recipe, options) => {
+            const now = store.getState().design;
+            const next = produce(now, recipe as (draft: unknown) => void);
+            if (next === now) return null;
+            const checked = designSchema.safeParse(next);
+            if (checked.success) {
+              put(label, next, options?.gesture ?? null);
+              return null;
+            }
+            const [issue] = checked.error.issues;
+            return { path: issue.path.join(" › "), message: issue.message };
+          },
+          adopt: (label, design) => put(label, design, null),
+        };
+      },
+      {
+        limit: 300,
+        partialize: ({ design, label }) => ({ design, label }),
+        equality: (a, b) => a.design === b.design,
+      },
+    ),
+  );
+  return Object.assign(store, {
+    undo: () => {
+      lastGesture = null;
+      store.temporal.getState().undo();
+    },
+    redo: () => {
+      lastGesture = null;
+      store.temporal.getState().redo();
+    },
+  });
+}
+
+export type Session = ReturnType<typeof createSession>;

@@ -1,0 +1,88 @@
+"use client";
+import { Button, Flex, Stack, Text } from "@chakra-ui/react";
+import NextLink from "next/link";
+import { useEffect, useState } from "react";
+import { type Autosave, createAutosave } from "@/store/autosave";
+import { db } from "@/store/db";
+import { layOutDemoKnivesOnce } from "@/store/demo";
+import { createSession, type Session } from "@/store/session";
+import { Header } from "../shell/Header";
+import { BenchProvider } from "./BenchContext";
+import { BenchTools } from "./BenchTools";
+import { Board } from "./Board";
+import { OtherTab } from "./OtherTab";
+import { ReadoutBar } from "./ReadoutBar";
+import { StepPanel } from "./StepPanel";
+
+type Opening =
+  | { readonly state: "opening" }
+  | { readonly state: "missing" }
+  | { readonly state: "failed"; readonly reason: string }
+  | { readonly state: "open"; readonly session: Session; readonly autosave: Autosave };
+
+/** One knife: its drawing, the step at hand, and what it weighs. */
+export function Bench({ id }: { id: string }) {
+  const [opening, setOpening] = useState<Opening>({ state: "opening" });
+  useEffect(() => {
+    let autosave: Autosave | null = null;
+    let closed = false;
+    void (async () => {
+      try {
+        await layOutDemoKnivesOnce();
+        const record = await db.knives.get(id);
+        if (closed) return;
+        if (!record) return setOpening({ state: "missing" });
+        const session = createSession(record.design);
+        autosave = createAutosave(session, record);
+        setOpening({ state: "open", session, autosave });
+      } catch (error) {
+        if (!closed)
+          setOpening({ state: "failed", reason: error instanceof Error ? error.message : String(error) });
+      }
+    })();
+    return () => {
+      closed = true;
+      autosave?.dispose();
+    };
+  }, [id]);
+
+  if (opening.state === "open") {
+    return (
+      <BenchProvider session={opening.session} autosave={opening.autosave}>
+        <Flex direction="column" h="100vh" minW="1024px">
+          <Header>
+            <BenchTools />
+          </Header>
+          <OtherTab />
+          <Flex as="main" flex="1" minH="0">
+            <Board />
+            <StepPanel />
+          </Flex>
+          <ReadoutBar />
+        </Flex>
+      </BenchProvider>
+    );
+  }
+  return (
+    <Flex direction="column" minH="100vh">
+      <Header />
+      <Stack as="main" align="center" gap="3" py="24">
+        {opening.state === "opening" && <Text color="graphite">Opening …</Text>}
+        {opening.state === "failed" && (
+          <Text color="fault">The browser's database cannot be used: {opening.reason}</Text>
+        )}
+        {opening.state === "missing" && (
+          <>
+            <Text fontSize="lg" fontWeight="600">
+              This knife is not on the rack
+            </Text>
+            <Text color="graphite">It may have been deleted, or it is kept in another browser.</Text>
+            <Button asChild>
+              <NextLink href="/">Back to the rack</NextLink>
+            </Button>
+          </>
+        )}
+      </Stack>
+    </Flex>
+  );
+}

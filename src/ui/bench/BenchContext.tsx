@@ -1,0 +1,88 @@
+"use client";
+import { createContext, type ReactNode, useContext, useMemo, useRef, useState } from "react";
+import { useStore } from "zustand";
+import type { Design } from "@/core/design/schema";
+import type { UnitSystem } from "@/core/units/print";
+import type { Autosave } from "@/store/autosave";
+import type { Session, SessionState } from "@/store/session";
+import { useSettings } from "@/store/settings";
+import { notices } from "../shell/Notices";
+import { useWeighing, type Weighed } from "../useWeigher";
+
+export const STEPS = ["blade", "tang", "handle", "pins", "parts"] as const;
+export type Step = (typeof STEPS)[number];
+
+export interface BenchState {
+  readonly design: Design;
+  readonly session: Session;
+  readonly autosave: Autosave;
+  readonly weighed: Weighed;
+  readonly units: UnitSystem;
+  readonly snapMm: number;
+  readonly step: Step;
+  readonly setStep: (step: Step) => void;
+  /** Id of the node, pin or hole that is picked out on the drawing and in the panel. */
+  readonly selected: string | null;
+  readonly setSelected: (id: string | null) => void;
+  /** Where the cross-section is taken, mm from the datum. */
+  readonly stationMm: number;
+  readonly setStationMm: (mm: number) => void;
+  readonly edit: SessionState["edit"];
+}
+
+const Context = createContext<BenchState | null>(null);
+
+export function useBench(): BenchState {
+  const state = useContext(Context);
+  if (!state) throw new Error("useBench outside a Bench");
+  return state;
+}
+
+/** Puts one knife's session, its weighing and what is picked out within reach of the whole Bench. */
+export function BenchProvider({
+  session,
+  autosave,
+  children,
+}: {
+  session: Session;
+  autosave: Autosave;
+  children: ReactNode;
+}) {
+  const design = useStore(session, (s) => s.design);
+  const weighed = useWeighing(design);
+  const { units, snapMm } = useSettings();
+  const [step, setStep] = useState<Step>("blade");
+  const [selected, setSelected] = useState<string | null>(null);
+  const [stationMm, setStationMm] = useState(-30);
+  const lastWarning = useRef(0);
+
+  const value = useMemo<BenchState>(() => {
+    const edit: SessionState["edit"] = (label, recipe, options) => {
+      const refused = session.getState().edit(label, recipe, options);
+      // Drags repeat: say it once a second at most.
+      if (!refused || Date.now() - lastWarning.current < 1000) return refused;
+      lastWarning.current = Date.now();
+      notices.error({ title: "That cannot be", description: `${refused.path}: ${refused.message}` });
+      return refused;
+    };
+    return {
+      design,
+      session,
+      autosave,
+      weighed,
+      units,
+      snapMm,
+      step,
+      setStep: (next) => {
+        setStep(next);
+        setSelected(null);
+      },
+      selected,
+      setSelected,
+      stationMm,
+      setStationMm,
+      edit,
+    };
+  }, [design, session, autosave, weighed, units, snapMm, step, selected, stationMm]);
+  return <Context.Provider value={value}>{children}</Context.Provider>;
+}

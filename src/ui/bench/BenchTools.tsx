@@ -1,0 +1,137 @@
+"use client";
+import { Button, Flex, HStack, IconButton, Input, Text } from "@chakra-ui/react";
+import { FileUp, Redo2, RotateCcw, Save, Undo2 } from "lucide-react";
+import { useEffect, useState } from "react";
+import { useStore } from "zustand";
+import { downloadKnife } from "../files";
+import { notices } from "../shell/Notices";
+import { useBench } from "./BenchContext";
+
+const KEPT_WORDS = {
+  kept: "kept in this browser",
+  keeping: "keeping …",
+  conflict: "not kept: changed elsewhere",
+  deleted: "not kept: deleted elsewhere",
+  failed: "not kept",
+} as const;
+
+/** What can be done with the knife as a whole: name, undo, save, export. */
+export function BenchTools() {
+  const { design, session, autosave, weighed, edit } = useBench();
+  const { pastStates, futureStates } = useStore(session.temporal);
+  const label = useStore(session, (s) => s.label);
+  const { status, saved } = useStore(autosave);
+  const [name, setName] = useState<string | null>(null);
+  const report = weighed.weighing?.ok ? weighed.weighing.report : null;
+
+  const save = () => {
+    void autosave.save(report?.massG ?? null, report?.balanceMm ?? null);
+    notices.success({
+      id: "saved",
+      title: "Saved",
+      description: "Changes are now measured from here.",
+      duration: 2500,
+    });
+  };
+  const rename = () => {
+    const next = name?.trim();
+    if (next) {
+      edit("Rename", (d) => {
+        d.name = next;
+      });
+    }
+    setName(null);
+  };
+
+  useEffect(() => {
+    const press = (e: KeyboardEvent) => {
+      if (!(e.ctrlKey || e.metaKey) || e.altKey) return;
+      const key = e.key.toLowerCase();
+      if (key === "s") save();
+      else if (key === "z" && !e.shiftKey) session.undo();
+      else if (key === "y" || (key === "z" && e.shiftKey)) session.redo();
+      else return;
+      e.preventDefault();
+    };
+    window.addEventListener("keydown", press);
+    return () => window.removeEventListener("keydown", press);
+  });
+
+  const undoWord = pastStates.length > 0 ? `Undo: ${label || "change"}` : "Nothing to undo";
+  const redoWord =
+    futureStates.length > 0
+      ? `Redo: ${futureStates[futureStates.length - 1].label || "change"}`
+      : "Nothing to redo";
+  return (
+    <Flex align="center" gap="3" minW="0">
+      <Input
+        size="sm"
+        w="230px"
+        fontWeight="600"
+        variant="flushed"
+        aria-label="Name of the knife"
+        maxLength={80}
+        value={name ?? design.name}
+        onChange={(e) => setName(e.target.value)}
+        onBlur={rename}
+        onKeyDown={(e) => {
+          if (e.key === "Enter") e.currentTarget.blur();
+          if (e.key === "Escape") setName(null);
+        }}
+      />
+      <HStack gap="0">
+        <IconButton
+          size="sm"
+          variant="ghost"
+          aria-label={undoWord}
+          title={`${undoWord} (Ctrl+Z)`}
+          disabled={pastStates.length === 0}
+          onClick={session.undo}
+        >
+          <Undo2 />
+        </IconButton>
+        <IconButton
+          size="sm"
+          variant="ghost"
+          aria-label={redoWord}
+          title={`${redoWord} (Ctrl+Y)`}
+          disabled={futureStates.length === 0}
+          onClick={session.redo}
+        >
+          <Redo2 />
+        </IconButton>
+      </HStack>
+      <Button size="sm" variant="outline" title="Measure changes from here (Ctrl+S)" onClick={save}>
+        <Save /> Save
+      </Button>
+      {saved && saved.design !== design && (
+        <IconButton
+          size="sm"
+          variant="ghost"
+          aria-label="Back to the saved state"
+          title="Back to the saved state; can be undone"
+          onClick={() => session.getState().adopt("Back to the saved state", saved.design)}
+        >
+          <RotateCcw />
+        </IconButton>
+      )}
+      <IconButton
+        size="sm"
+        variant="ghost"
+        aria-label="Export file"
+        title="Export file"
+        onClick={() => downloadKnife(design)}
+      >
+        <FileUp />
+      </IconButton>
+      <Text
+        fontSize="sm"
+        color={status === "kept" || status === "keeping" ? "graphite" : "fault"}
+        truncate
+        data-testid="kept"
+      >
+        {KEPT_WORDS[status]}
+      </Text>
+    </Flex>
+  );
+}

@@ -1,0 +1,180 @@
+"use client";
+import { Box, Flex } from "@chakra-ui/react";
+import { type PointerEvent, useEffect, useMemo, useRef, useState } from "react";
+import { knifeExtent } from "../drawing/extent";
+import { Hatches } from "../drawing/Hatches";
+import { Ruler } from "../drawing/Ruler";
+import { DrawnText } from "../drawing/Text";
+import { color } from "../theme";
+import { useBench } from "./BenchContext";
+import { MomentStrip, StripKey } from "./MomentStrip";
+import { movePlanNode } from "./outlineEdits";
+import { PlaceEditor } from "./PlaceEditor";
+import { PlanView } from "./PlanView";
+import { SectionView } from "./SectionView";
+import { SideView, sideTarget } from "./SideView";
+
+const SECTION_PX = 172;
+const MARGIN_PX = 34;
+const STRIP_MOST_PX = 380;
+
+/** The drawing: side view, view from above and moment strip over one x axis, and the section beside the side view. */
+export function Board() {
+  const { design, edit, setSelected, setStationMm, stationMm, units, step } = useBench();
+  const frame = useRef<HTMLDivElement>(null);
+  const [size, setSize] = useState({ width: 760, height: 620 });
+  const [editing, setEditing] = useState<string | null>(null);
+
+  useEffect(() => {
+    const watch = new ResizeObserver(([entry]) =>
+      setSize({ width: entry.contentRect.width, height: entry.contentRect.height }),
+    );
+    if (frame.current) watch.observe(frame.current);
+    return () => watch.disconnect();
+  }, []);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another step puts the editor away
+  useEffect(() => setEditing(null), [step]);
+
+  const layout = useMemo(() => {
+    const e = knifeExtent(design);
+    const width = Math.max(320, size.width - SECTION_PX);
+    const thick = 2 * Math.max(...design.handle.plan.map((p) => p.halfMm));
+    const rows = 30 + 44 + 34 + 150;
+    const pxPerMm = Math.max(
+      0.4,
+      Math.min(
+        (width - 2 * MARGIN_PX) / (e.xHigh - e.xLow),
+        (size.height - rows) / (e.yHigh - e.yLow + thick),
+      ),
+    );
+    const left = (width - (e.xHigh - e.xLow) * pxPerMm) / 2;
+    const sideTop = 30;
+    const sideBottom = sideTop + (e.yHigh - e.yLow) * pxPerMm;
+    const rulerY = sideBottom + 20;
+    const planTop = rulerY + 34;
+    const planBottom = planTop + thick * pxPerMm;
+    const side = { pxPerMm, originX: left - e.xLow * pxPerMm, originY: sideTop + e.yHigh * pxPerMm };
+    return {
+      extent: e,
+      width,
+      side,
+      plan: { ...side, originY: (planTop + planBottom) / 2 },
+      sideBottom,
+      rulerY,
+      planTop,
+      stripTop: planBottom + 26,
+    };
+  }, [design, size]);
+  const { extent, width, side, plan } = layout;
+  const height = Math.max(size.height, layout.stripTop + 160);
+
+  const hover = (e: PointerEvent<SVGSVGElement>) => {
+    if (e.buttons !== 0) return;
+    const x = (e.clientX - e.currentTarget.getBoundingClientRect().left - side.originX) / side.pxPerMm;
+    setStationMm(Math.max(extent.xLow, Math.min(extent.xHigh, Math.round(x * 2) / 2)));
+  };
+  const target = editing ? (sideTarget(design, editing, side, edit) ?? planTarget()) : null;
+  function planTarget() {
+    const nodes = design.handle.plan;
+    const node = nodes.find((p) => p.id === editing);
+    if (!node) return null;
+    const inner = node !== nodes[0] && node !== nodes[nodes.length - 1];
+    const thickness = {
+      label: "Thickness, both sides",
+      mm: 2 * node.halfMm,
+      min: 0.4,
+      max: 160,
+      onChange: (mm: number) => movePlanNode(edit, node, { x: node.xMm, y: mm / 2 }),
+    };
+    const behind = {
+      label: "Behind the front",
+      mm: -node.xMm,
+      min: 0,
+      max: 600,
+      onChange: (mm: number) => movePlanNode(edit, node, { x: -mm, y: node.halfMm }),
+    };
+    const px: [number, number] = [
+      plan.originX + node.xMm * plan.pxPerMm,
+      plan.originY - node.halfMm * plan.pxPerMm,
+    ];
+    return { title: "Thickness", px, fields: inner ? [thickness, behind] : [thickness] };
+  }
+  const stationX = side.originX + stationMm * side.pxPerMm;
+
+  return (
+    <Flex ref={frame} flex="1" minW="0" minH="0" overflow="auto" position="relative" bg="ground">
+      <Box position="relative" w={`${width}px`} flexShrink="0">
+        <svg
+          width={width}
+          height={height}
+          onPointerMove={hover}
+          onPointerDown={(e) => {
+            if (e.target === e.currentTarget) {
+              setSelected(null);
+              setEditing(null);
+            }
+          }}
+          aria-label="Drawing of the knife"
+          role="group"
+          data-testid="drawing"
+        >
+          <Hatches />
+          <DrawnText x={10} y={18} bold>
+            Right side
+          </DrawnText>
+          <DrawnText x={width - 10} y={layout.planTop + 4} anchor="end" bold>
+            From above
+          </DrawnText>
+          <DrawnText x={width - 10} y={layout.stripTop + 8} anchor="end" bold>
+            What pulls where
+          </DrawnText>
+          <line
+            x1={stationX}
+            x2={stationX}
+            y1={8}
+            y2={layout.stripTop - 16}
+            stroke={color("line")}
+            strokeWidth="1"
+            strokeDasharray="2 3"
+          />
+          <line
+            x1={side.originX}
+            x2={side.originX}
+            y1={22}
+            y2={Math.min(height, layout.stripTop + STRIP_MOST_PX) - 30}
+            stroke={color("graphite")}
+            strokeDasharray="14 4 2 4"
+          />
+          <PlanView scale={plan} onEdit={setEditing} />
+          <SideView scale={side} width={width} bottomPx={layout.sideBottom + 4} onEdit={setEditing} />
+          <Ruler scale={side} y={layout.rulerY} fromMm={extent.xLow} toMm={extent.xHigh} units={units} />
+          <MomentStrip
+            scale={side}
+            top={layout.stripTop}
+            height={Math.min(STRIP_MOST_PX, height - layout.stripTop)}
+            width={width}
+          />
+        </svg>
+        {target && <PlaceEditor key={editing} target={target} onClose={() => setEditing(null)} />}
+      </Box>
+      <Flex
+        direction="column"
+        w={`${SECTION_PX}px`}
+        flexShrink="0"
+        borderLeftWidth="1px"
+        justify="space-between"
+      >
+        <SectionView
+          pxPerMm={side.pxPerMm}
+          axisY={side.originY}
+          width={SECTION_PX - 1}
+          height={layout.sideBottom + 30}
+          xRange={[extent.xLow, extent.xHigh]}
+        />
+        <Box p="3">
+          <StripKey />
+        </Box>
+      </Flex>
+    </Flex>
+  );
+}

@@ -1,0 +1,169 @@
+"use client";
+import { type KeyboardEvent, type PointerEvent, useRef } from "react";
+import type { Point } from "@/core/curve/bezier";
+import { type Scale, toMm, toPx } from "../drawing/path";
+import { color } from "../theme";
+import { useBench } from "./BenchContext";
+
+interface DragPointProps {
+  readonly id: string;
+  readonly at: Point;
+  readonly scale: Scale;
+  /** What it is and where, for those who hear the drawing. */
+  readonly label: string;
+  /** px; a pin's own size, or the default for a bare point. */
+  readonly radius?: number;
+  readonly corner?: boolean;
+  readonly onMove: (to: Point, gesture: string) => void;
+  readonly onRemove?: () => void;
+  /** Opens the number editor beside the point. */
+  readonly onEdit: () => void;
+  /** Heights or stations that pull a dragged point to them. */
+  readonly pulls?: { readonly xs?: readonly number[]; readonly ys?: readonly number[] };
+}
+
+/** px within which a point is pulled to a station or height. */
+const PULL_PX = 5;
+
+let gestures = 0;
+
+/**
+ * A point on the drawing that can be dragged, or moved with arrow keys (Shift for larger steps); Enter opens its
+ * numbers, Delete removes it where it can be removed. Snaps to the step of the settings; Alt goes free.
+ */
+export function DragPoint({
+  id,
+  at,
+  scale,
+  label,
+  radius = 5,
+  corner,
+  onMove,
+  onRemove,
+  onEdit,
+  pulls,
+}: DragPointProps) {
+  const { selected, setSelected, snapMm } = useBench();
+  const drag = useRef<{ gesture: string; dx: number; dy: number; moved: boolean } | null>(null);
+  const keys = useRef("");
+  const [cx, cy] = toPx(scale, at.x, at.y);
+
+  const pointer = (e: PointerEvent<SVGGElement>) => {
+    const box = e.currentTarget.ownerSVGElement!.getBoundingClientRect();
+    return { x: e.clientX - box.left, y: e.clientY - box.top };
+  };
+  const down = (e: PointerEvent<SVGGElement>) => {
+    if (e.button !== 0) return;
+    e.currentTarget.setPointerCapture(e.pointerId);
+    const p = pointer(e);
+    drag.current = { gesture: `drag-${++gestures}`, dx: p.x - cx, dy: p.y - cy, moved: false };
+    setSelected(id);
+  };
+  const move = (e: PointerEvent<SVGGElement>) => {
+    const d = drag.current;
+    if (!d) return;
+    const p = pointer(e);
+    if (!d.moved && Math.hypot(p.x - d.dx - cx, p.y - d.dy - cy) < 2) return;
+    d.moved = true;
+    const raw = toMm(scale, p.x - d.dx, p.y - d.dy);
+    onMove(e.altKey ? raw : settle(raw, snapMm, pulls, PULL_PX / scale.pxPerMm), d.gesture);
+  };
+  const up = () => {
+    if (drag.current && !drag.current.moved) onEdit();
+    drag.current = null;
+  };
+  const press = (e: KeyboardEvent<SVGGElement>) => {
+    const step = (snapMm || 0.5) * (e.shiftKey ? 10 : 1);
+    const by: Record<string, [number, number]> = {
+      ArrowLeft: [-step, 0],
+      ArrowRight: [step, 0],
+      ArrowUp: [0, step],
+      ArrowDown: [0, -step],
+    };
+    if (by[e.key]) {
+      e.preventDefault();
+      if (!keys.current) keys.current = `keys-${++gestures}`;
+      onMove({ x: round(at.x + by[e.key][0]), y: round(at.y + by[e.key][1]) }, keys.current);
+    }
+    if (e.key === "Enter" || e.key === " ") {
+      e.preventDefault();
+      setSelected(id);
+      onEdit();
+    }
+    if ((e.key === "Delete" || e.key === "Backspace") && onRemove) {
+      e.preventDefault();
+      onRemove();
+    }
+  };
+
+  const picked = selected === id;
+  const r = Math.max(radius, 5);
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={label}
+      data-point={id}
+      style={{ cursor: "grab", outline: "none", touchAction: "none" }}
+      className="drag-point"
+      data-picked={picked || undefined}
+      onPointerDown={down}
+      onPointerMove={move}
+      onPointerUp={up}
+      onPointerCancel={() => {
+        drag.current = null;
+      }}
+      onFocus={() => setSelected(id)}
+      onBlur={() => {
+        keys.current = "";
+      }}
+      onKeyDown={press}
+    >
+      <circle cx={cx} cy={cy} r={Math.max(r + 4, 12)} fill="transparent" />
+      <circle
+        className="drag-ring"
+        cx={cx}
+        cy={cy}
+        r={r + 4}
+        fill="none"
+        stroke={color("ink")}
+        strokeWidth="2"
+      />
+      {radius <= 5 &&
+        (corner ? (
+          <rect
+            x={cx - 4.5}
+            y={cy - 4.5}
+            width="9"
+            height="9"
+            fill={picked ? color("ink") : color("sheet")}
+            stroke={color("ink")}
+            strokeWidth="1.5"
+          />
+        ) : (
+          <circle
+            cx={cx}
+            cy={cy}
+            r="4.5"
+            fill={picked ? color("ink") : color("sheet")}
+            stroke={color("ink")}
+            strokeWidth="1.5"
+          />
+        ))}
+    </g>
+  );
+}
+
+function round(mm: number): number {
+  return Math.round(mm * 1e4) / 1e4;
+}
+
+/** To a pulling station or height where one is near, else to the step. */
+function settle(p: Point, snapMm: number, pulls: DragPointProps["pulls"], withinMm: number): Point {
+  const to = (v: number, near: readonly number[] = []): number => {
+    const pull = near.find((n) => Math.abs(n - v) <= withinMm);
+    if (pull !== undefined) return pull;
+    return snapMm > 0 ? round(Math.round(v / snapMm) * snapMm) : v;
+  };
+  return { x: to(p.x, pulls?.xs), y: to(p.y, pulls?.ys) };
+}

@@ -1,0 +1,132 @@
+"use client";
+import { Box, Flex, Stack, Text } from "@chakra-ui/react";
+import type { ReactNode } from "react";
+import { useStore } from "zustand";
+import { lengthUnitName, printLength, printLengthBare, printMass, type UnitSystem } from "@/core/units/print";
+import { balanceWords } from "@/words/balance";
+import { findingWords } from "@/words/findings";
+import { useBench } from "./BenchContext";
+
+/** Weight, balance, what changed since the last save, and what is wrong: in view on every step. */
+export function ReadoutBar() {
+  const { weighed, units, autosave } = useBench();
+  const saved = useStore(autosave, (s) => s.saved);
+  const { weighing, failure } = weighed;
+  const report = weighing?.ok ? weighing.report : null;
+  const bare = (mm: number) => printLengthBare(mm, units);
+  return (
+    <Flex
+      as="section"
+      aria-label="Readout"
+      bg="sheet"
+      borderTopWidth="1px"
+      px="4"
+      py="2"
+      gap="7"
+      align="stretch"
+      flexShrink="0"
+      minH="84px"
+    >
+      <Figure
+        name="Weight"
+        tint="oxide"
+        testId="weight"
+        value={report ? printMass(report.massG, units) : "–"}
+        below={
+          report &&
+          `${bareMass(report.massIntervalG[0], units)} to ${printMass(report.massIntervalG[1], units)}`
+        }
+      />
+      <Figure
+        name="Balance"
+        tint="bronze"
+        testId="balance"
+        value={report ? printLength(report.balanceMm, units) : "–"}
+        below={
+          report && (
+            <>
+              {balanceWords(report.balanceMm, units)}
+              <br />
+              {bare(report.balanceIntervalMm[0])} to {bare(report.balanceIntervalMm[1])}{" "}
+              {lengthUnitName(units)}
+            </>
+          )
+        }
+      />
+      <Figure
+        name="Centre of mass"
+        testId="height"
+        value={report ? printLength(report.centreMm[1], units) : "–"}
+        below={
+          report &&
+          `${report.centreMm[1] >= 0 ? "above" : "below"} the axis${sideways(report.centreMm[2], units)}`
+        }
+      />
+      <Figure
+        name="Since last save"
+        testId="change"
+        value={
+          report && saved?.massG != null
+            ? change(report.massG - saved.massG, (v) => printMass(v, units))
+            : "–"
+        }
+        below={
+          saved?.balanceMm != null && report
+            ? `balance ${change(report.balanceMm - saved.balanceMm, (v) => printLength(v, units))}`
+            : "Save to measure changes from here"
+        }
+      />
+      <Box flex="1" minW="0" overflowY="auto" maxH="84px" aria-live="polite" data-testid="findings">
+        {failure && <Text color="fault">The weighing failed: {failure}</Text>}
+        {weighing?.findings.length === 0 && <Text color="graphite">Nothing amiss.</Text>}
+        {weighing?.findings.map((f, i) => (
+          <Text
+            key={`${f.rule}-${f.subject ?? i}`}
+            color={f.severity === "error" ? "fault" : "warn"}
+            lineHeight="1.3"
+          >
+            <b>{f.severity === "error" ? "Cannot be built: " : "Look again: "}</b>
+            {findingWords(f, units)}
+          </Text>
+        ))}
+      </Box>
+    </Flex>
+  );
+}
+
+function Figure(props: { name: string; value: string; below?: ReactNode; tint?: string; testId: string }) {
+  return (
+    <Stack gap="0" flexShrink="0" maxW="220px">
+      <Text fontSize="sm" color="graphite">
+        {props.name}
+      </Text>
+      <Text
+        fontSize="2xl"
+        fontWeight="600"
+        lineHeight="1.1"
+        color={props.tint ?? "ink"}
+        data-testid={props.testId}
+      >
+        {props.value}
+      </Text>
+      <Text fontSize="sm" color="graphite" lineHeight="1.2">
+        {props.below}
+      </Text>
+    </Stack>
+  );
+}
+
+/** A mass without its unit, before one that has it. */
+function bareMass(massG: number, units: UnitSystem): string {
+  return printMass(massG, units).replace(/ \S+$/, "");
+}
+
+function change(by: number, print: (v: number) => string): string {
+  const text = print(by);
+  return by > 0 && !/^0(\.0*)? /.test(text) ? `+${text}` : text;
+}
+
+function sideways(z: number, units: UnitSystem): string {
+  if (Math.abs(z) < 0.05) return ", on the middle plane";
+  return `, ${printLength(Math.abs(z), units)} to the ${z > 0 ? "right" : "left"}`;
+}

@@ -1,0 +1,208 @@
+"use client";
+import type { Design } from "@/core/design/schema";
+import { printLength } from "@/core/units/print";
+import { FASTENER_WORDS, NODE_WORDS } from "@/words/nodes";
+import { BalanceMark } from "../drawing/BalanceMark";
+import { KnifeSide } from "../drawing/KnifeSide";
+import { type Scale, toPx } from "../drawing/path";
+import { DrawnText } from "../drawing/Text";
+import { color } from "../theme";
+import { useBench } from "./BenchContext";
+import { DragPoint } from "./DragPoint";
+import { moveNode, removeNode } from "./outlineEdits";
+import type { PlaceTarget } from "./PlaceEditor";
+
+interface SideViewProps {
+  readonly scale: Scale;
+  readonly width: number;
+  readonly bottomPx: number;
+  readonly onEdit: (id: string) => void;
+}
+
+/** The knife from its right side, with the points of the step at hand. */
+export function SideView({ scale, width, bottomPx, onEdit }: SideViewProps) {
+  const { design, weighed, step } = useBench();
+  const report = weighed.weighing?.ok ? weighed.weighing.report : null;
+  const [, axisY] = toPx(scale, 0, 0);
+  return (
+    <g>
+      <KnifeSide design={design} scale={scale} />
+      <line x1="0" x2={width} y1={axisY} y2={axisY} stroke={color("line")} strokeDasharray="14 4 2 4" />
+      {report && <CentreOfMass scale={scale} x={report.centreMm[0]} y={report.centreMm[1]} />}
+      {report && <BalanceMark x={toPx(scale, report.balanceMm, 0)[0]} y={bottomPx} />}
+      <Places scale={scale} />
+      {step === "handle" && <OutlinePoints scale={scale} onEdit={onEdit} />}
+      {step === "pins" && <PinPoints scale={scale} onEdit={onEdit} />}
+      {step === "tang" && <HolePoints scale={scale} onEdit={onEdit} />}
+    </g>
+  );
+}
+
+/** A ring quartered in ink: where the whole mass may be thought to sit. */
+function CentreOfMass({ scale, x, y }: { scale: Scale; x: number; y: number }) {
+  const [cx, cy] = toPx(scale, x, y);
+  const r = 7;
+  return (
+    <g data-testid="centre-of-mass">
+      <circle cx={cx} cy={cy} r={r} fill={color("sheet")} stroke={color("bronze")} strokeWidth="2" />
+      <path
+        d={`M${cx} ${cy}V${cy - r}A${r} ${r} 0 0 1 ${cx + r} ${cy}ZM${cx} ${cy}V${cy + r}A${r} ${r} 0 0 1 ${cx - r} ${cy}Z`}
+        fill={color("bronze")}
+      />
+    </g>
+  );
+}
+
+/** Marks every finding that has a place. */
+function Places({ scale }: { scale: Scale }) {
+  const { weighed } = useBench();
+  return (weighed.weighing?.findings ?? []).map((f, i) => {
+    if (!f.at) return null;
+    const [x, y] = toPx(scale, f.at.x, f.at.y);
+    const tint = color(f.severity === "error" ? "fault" : "warn");
+    return (
+      <g key={`${f.rule}-${f.subject ?? i}`} data-testid="finding-place">
+        <path d={`M${x} ${y}l-7 -20h14Z`} fill={tint} />
+        <DrawnText x={x} y={y - 10} size={11} bold anchor="middle" tint="sheet">
+          !
+        </DrawnText>
+      </g>
+    );
+  });
+}
+
+function OutlinePoints({ scale, onEdit }: { scale: Scale; onEdit: (id: string) => void }) {
+  const { design, edit, units } = useBench();
+  return design.handle.outline.map((n) => (
+    <DragPoint
+      key={n.id}
+      id={n.id}
+      at={{ x: n.xMm, y: n.yMm }}
+      scale={scale}
+      corner={n.corner}
+      label={`${NODE_WORDS[n.role]}: ${printLength(-n.xMm, units)} behind the front, ${printLength(n.yMm, units)} above the axis`}
+      pulls={{ ys: [0] }}
+      onMove={(to, gesture) => moveNode(edit, n, to, gesture)}
+      onRemove={() => removeNode(edit, n)}
+      onEdit={() => onEdit(n.id)}
+    />
+  ));
+}
+
+function PinPoints({ scale, onEdit }: { scale: Scale; onEdit: (id: string) => void }) {
+  const { design, edit, units } = useBench();
+  return design.fasteners.map((f) => (
+    <DragPoint
+      key={f.id}
+      id={f.id}
+      at={{ x: f.xMm, y: f.yMm }}
+      scale={scale}
+      radius={(f.diameterMm / 2) * scale.pxPerMm}
+      label={`${FASTENER_WORDS[f.kind]}: ${printLength(-f.xMm, units)} behind the front, ${printLength(f.yMm, units)} above the axis`}
+      pulls={{ ys: [0, ...design.fasteners.filter((o) => o.id !== f.id).map((o) => o.yMm)] }}
+      onMove={(to, gesture) =>
+        edit(
+          `Move ${FASTENER_WORDS[f.kind].toLowerCase()}`,
+          (d) => {
+            const mine = d.fasteners.find((o) => o.id === f.id);
+            if (mine) Object.assign(mine, { xMm: to.x, yMm: to.y });
+          },
+          { gesture },
+        )
+      }
+      onRemove={() =>
+        edit(`Remove ${FASTENER_WORDS[f.kind].toLowerCase()}`, (d) => {
+          d.fasteners = d.fasteners.filter((o) => o.id !== f.id);
+        })
+      }
+      onEdit={() => onEdit(f.id)}
+    />
+  ));
+}
+
+function HolePoints({ scale, onEdit }: { scale: Scale; onEdit: (id: string) => void }) {
+  const { design, edit, units } = useBench();
+  return design.tang.holes.map((h) => (
+    <DragPoint
+      key={h.id}
+      id={h.id}
+      at={{ x: h.xMm, y: h.yMm }}
+      scale={scale}
+      radius={(h.diameterMm / 2) * scale.pxPerMm}
+      label={`Tang hole: ${printLength(-h.xMm, units)} behind the front, ${printLength(h.yMm, units)} above the axis`}
+      pulls={{ ys: [0, ...design.tang.holes.filter((o) => o.id !== h.id).map((o) => o.yMm)] }}
+      onMove={(to, gesture) =>
+        edit(
+          "Move tang hole",
+          (d) => {
+            const mine = d.tang.holes.find((o) => o.id === h.id);
+            if (mine) Object.assign(mine, { xMm: to.x, yMm: to.y });
+          },
+          { gesture },
+        )
+      }
+      onRemove={() =>
+        edit("Remove tang hole", (d) => {
+          d.tang.holes = d.tang.holes.filter((o) => o.id !== h.id);
+        })
+      }
+      onEdit={() => onEdit(h.id)}
+    />
+  ));
+}
+
+/** What the number editor shows for a point of the side view, or null when there is no such point any more. */
+export function sideTarget(
+  design: Design,
+  id: string,
+  scale: Scale,
+  edit: ReturnType<typeof useBench>["edit"],
+): PlaceTarget | null {
+  const behind = { label: "Behind the front", min: 0, max: 600 };
+  const above = { label: "Above the axis", min: -300, max: 300 };
+  const node = design.handle.outline.find((n) => n.id === id);
+  if (node) {
+    const atFront =
+      node === design.handle.outline[0] || node === design.handle.outline[design.handle.outline.length - 1];
+    const y = {
+      ...above,
+      mm: node.yMm,
+      onChange: (mm: number) => moveNode(edit, node, { x: node.xMm, y: mm }),
+    };
+    const x = {
+      ...behind,
+      mm: -node.xMm,
+      onChange: (mm: number) => moveNode(edit, node, { x: -mm, y: node.yMm }),
+    };
+    return {
+      title: NODE_WORDS[node.role],
+      px: toPx(scale, node.xMm, node.yMm),
+      fields: atFront ? [y] : [x, y],
+    };
+  }
+  const fastener = design.fasteners.find((f) => f.id === id);
+  const hole = design.tang.holes.find((h) => h.id === id);
+  const bored = fastener ?? hole;
+  if (!bored) return null;
+  const title = fastener ? FASTENER_WORDS[fastener.kind] : "Tang hole";
+  const put = (change: { xMm?: number; yMm?: number; diameterMm?: number }) =>
+    edit(change.diameterMm ? `Resize ${title.toLowerCase()}` : `Move ${title.toLowerCase()}`, (d) => {
+      const mine = [...d.fasteners, ...d.tang.holes].find((o) => o.id === id);
+      if (mine) Object.assign(mine, change);
+    });
+  return {
+    title,
+    px: toPx(scale, bored.xMm, bored.yMm),
+    fields: [
+      { ...behind, mm: -bored.xMm, onChange: (mm) => put({ xMm: -mm }) },
+      { ...above, mm: bored.yMm, onChange: (mm) => put({ yMm: mm }) },
+      {
+        label: "Diameter",
+        min: fastener && fastener.kind !== "pin" ? 1 : 0.3,
+        max: 40,
+        mm: bored.diameterMm,
+        onChange: (mm) => put({ diameterMm: mm }),
+      },
+    ],
+  };
+}

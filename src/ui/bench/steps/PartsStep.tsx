@@ -1,0 +1,77 @@
+"use client";
+import { Box, Table, Text } from "@chakra-ui/react";
+import { materialById } from "@/core/stock/materials";
+import { printLength, printMass } from "@/core/units/print";
+import { useBench } from "../BenchContext";
+import { Group } from "./Group";
+
+/** The weight of each part, and which material the spread owes most to. */
+export function PartsStep() {
+  const { weighed, units } = useBench();
+  const report = weighed.weighing?.ok ? weighed.weighing.report : null;
+  if (!report) return <Text color="graphite">There is nothing to weigh until the design can be built.</Text>;
+  const nameOf = (ids: string) =>
+    ids
+      .split("+")
+      .map((id) => materialById(id)?.name ?? id)
+      .join(", ");
+  return (
+    <>
+      <Group title="Weight of each part">
+        <Box overflowX="auto">
+          <Table.Root
+            size="sm"
+            data-testid="parts-table"
+            css={{ "& th, & td": { bg: "sheet", color: "ink", px: "1" } }}
+          >
+            <Table.Header>
+              <Table.Row>
+                <Table.ColumnHeader>Part</Table.ColumnHeader>
+                <Table.ColumnHeader textAlign="end">Weight</Table.ColumnHeader>
+                <Table.ColumnHeader textAlign="end">At</Table.ColumnHeader>
+              </Table.Row>
+            </Table.Header>
+            <Table.Body>
+              {report.parts.map((p) => (
+                <Table.Row key={p.id}>
+                  <Table.Cell>
+                    {p.name}
+                    <Text fontSize="sm" color="graphite" lineHeight="1.2">
+                      {nameOf(p.material)}
+                    </Text>
+                  </Table.Cell>
+                  <Table.Cell textAlign="end" whiteSpace="nowrap">
+                    {printMass(p.massG, units)}
+                  </Table.Cell>
+                  <Table.Cell textAlign="end" whiteSpace="nowrap">
+                    {printLength(p.centreMm[0], units)}
+                  </Table.Cell>
+                </Table.Row>
+              ))}
+              <Table.Row fontWeight="600">
+                <Table.Cell>Whole knife</Table.Cell>
+                <Table.Cell textAlign="end">{printMass(report.massG, units)}</Table.Cell>
+                <Table.Cell textAlign="end">{printLength(report.balanceMm, units)}</Table.Cell>
+              </Table.Row>
+            </Table.Body>
+          </Table.Root>
+        </Box>
+      </Group>
+      <Group title="Where the spread comes from">
+        <Text color="graphite" fontSize="sm">
+          Each material's density from its low to its high; one piece weighs the same throughout.
+        </Text>
+        {report.densityShares
+          .filter((s) => s.massG > 0.05)
+          .map((s) => (
+            <Text key={s.material} display="flex" justifyContent="space-between">
+              <span>{nameOf(s.material)}</span>
+              <span>
+                {printMass(s.massG, units)} · {printLength(s.balanceMm, units)}
+              </span>
+            </Text>
+          ))}
+      </Group>
+    </>
+  );
+}

@@ -1,0 +1,35 @@
+"use client";
+import { NativeSelect } from "@chakra-ui/react";
+import { FieldRow } from "./FieldRow";
+
+interface ChoiceFieldProps<T extends string> {
+  readonly label: string;
+  readonly value: T;
+  readonly choices: readonly { readonly value: T; readonly name: string }[];
+  readonly onChange: (value: T) => void;
+  readonly help?: string;
+}
+
+/** One of a few. */
+export function ChoiceField<T extends string>({
+  label,
+  value,
+  choices,
+  onChange,
+  help,
+}: ChoiceFieldProps<T>) {
+  return (
+    <FieldRow label={label} help={help}>
+      <NativeSelect.Root size="sm">
+        <NativeSelect.Field bg="ground" value={value} onChange={(e) => onChange(e.target.value as T)}>
+          {choices.map((c) => (
+            <option key={c.value} value={c.value}>
+              {c.name}
+            </option>
+          ))}
+        </NativeSelect.Field>
+        <NativeSelect.Indicator />
+      </NativeSelect.Root>
+    </FieldRow>
+  );
+}

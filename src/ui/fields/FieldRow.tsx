@@ -1,0 +1,32 @@
+import { Field, Grid, GridItem } from "@chakra-ui/react";
+import type { ReactNode } from "react";
+
+interface FieldRowProps {
+  readonly label: string;
+  readonly help?: string;
+  readonly wrong?: string | null;
+  readonly children: ReactNode;
+}
+
+/** A label and its field side by side, with help or what is wrong below. */
+export function FieldRow({ label, help, wrong, children }: FieldRowProps) {
+  return (
+    <Field.Root invalid={Boolean(wrong)}>
+      <Grid templateColumns="1fr 148px" columnGap="2" rowGap="0.5" w="full" alignItems="center">
+        <Field.Label color="ink" fontWeight="400">
+          {label}
+        </Field.Label>
+        {children}
+        {(wrong || help) && (
+          <GridItem colSpan={2}>
+            {wrong ? (
+              <Field.ErrorText mt="0">{wrong}</Field.ErrorText>
+            ) : (
+              <Field.HelperText mt="0">{help}</Field.HelperText>
+            )}
+          </GridItem>
+        )}
+      </Grid>
+    </Field.Root>
+  );
+}

@@ -1,0 +1,119 @@
+"use client";
+import { Field, Input, InputGroup } from "@chakra-ui/react";
+import { type KeyboardEvent, useState } from "react";
+import { MM_PER_INCH, parseLength } from "@/core/units/length";
+import { lengthUnitName, printLengthBare } from "@/core/units/print";
+import { useSettings } from "@/store/settings";
+import { boundsWords, lengthFailureWords } from "@/words/lengthFailures";
+import { FieldRow } from "./FieldRow";
+
+interface LengthFieldProps {
+  readonly label: string;
+  readonly mm: number;
+  readonly min: number;
+  readonly max: number;
+  readonly onChange: (mm: number) => void;
+  readonly digits?: number;
+  readonly help?: string;
+  /** Only the input, named by the label: inside table rows and on the drawing. */
+  readonly bare?: boolean;
+  readonly autoFocus?: boolean;
+  readonly onDone?: () => void;
+}
+
+/**
+ * A length, typed as makers write it. Kept on Enter or on leaving; what cannot be read stays in the field with the
+ * reason, and the design keeps its old value. Up and down arrows step it.
+ */
+export function LengthField({
+  label,
+  mm,
+  min,
+  max,
+  onChange,
+  digits = 2,
+  help,
+  bare,
+  autoFocus,
+  onDone,
+}: LengthFieldProps) {
+  const { units } = useSettings();
+  const [typed, setTyped] = useState<string | null>(null);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const unit = lengthUnitName(units);
+  const shown = typed ?? trimmed(printLengthBare(mm, units, digits));
+
+  const keep = (text: string | null): boolean => {
+    if (text === null) return true;
+    const reading = parseLength(text, unit);
+    if (!reading.ok) {
+      setWrong(lengthFailureWords(reading));
+      return false;
+    }
+    if (reading.mm < min - 1e-9 || reading.mm > max + 1e-9) {
+      setWrong(boundsWords(min, max, units));
+      return false;
+    }
+    setTyped(null);
+    setWrong(null);
+    if (Math.abs(reading.mm - mm) > 1e-9) onChange(reading.mm);
+    return true;
+  };
+
+  const press = (e: KeyboardEvent) => {
+    if (e.key === "Enter" && keep(typed)) onDone?.();
+    if (e.key === "Escape") {
+      setTyped(null);
+      setWrong(null);
+      onDone?.();
+    }
+    if (e.key !== "ArrowUp" && e.key !== "ArrowDown") return;
+    e.preventDefault();
+    const step = (units === "metric" ? 0.5 : MM_PER_INCH / 64) * (e.shiftKey ? 10 : 1);
+    const next = mm + (e.key === "ArrowUp" ? step : -step);
+    setTyped(null);
+    setWrong(null);
+    onChange(Math.min(max, Math.max(min, Math.round(next * 1e4) / 1e4)));
+  };
+
+  const input = (
+    <InputGroup
+      endElement={unit}
+      endElementProps={{ fontSize: "sm", color: "graphite", px: "2", pointerEvents: "none" }}
+    >
+      <Input
+        size="sm"
+        bg="ground"
+        textAlign="end"
+        pe="9"
+        aria-label={bare ? label : undefined}
+        aria-invalid={wrong !== null}
+        autoFocus={autoFocus}
+        title={bare && wrong ? wrong : undefined}
+        value={shown}
+        onChange={(e) => setTyped(e.target.value)}
+        onFocus={(e) => e.target.select()}
+        onBlur={() => keep(typed)}
+        onKeyDown={press}
+      />
+    </InputGroup>
+  );
+  if (bare) {
+    return (
+      <Field.Root invalid={wrong !== null}>
+        {input}
+        <Field.ErrorText>{wrong}</Field.ErrorText>
+      </Field.Root>
+    );
+  }
+  return (
+    <FieldRow label={label} help={help} wrong={wrong}>
+      {input}
+    </FieldRow>
+  );
+}
+
+/** 4.70 is shown as 4.7, 26.00 as 26; fractions stand as they are. */
+function trimmed(text: string): string {
+  return text.includes(".") ? text.replace(/\.?0+$/, "") : text;
+}

@@ -1,0 +1,73 @@
+"use client";
+import { Field, NativeSelect } from "@chakra-ui/react";
+import { MATERIALS } from "@/core/stock/materials";
+import type { MaterialClass } from "@/core/stock/types";
+import { HAZARD_WORDS, MATERIAL_CLASS_WORDS } from "@/words/materials";
+
+interface MaterialFieldProps {
+  readonly label: string;
+  readonly value: string;
+  /** Classes offered, in this order. */
+  readonly classes: readonly MaterialClass[];
+  readonly onChange: (id: string) => void;
+  /** The choice of nothing, by its words; its value is the empty string. */
+  readonly none?: string;
+}
+
+/** A material from the stock, grouped by class, with its cautions beneath. */
+export function MaterialField({ label, value, classes, onChange, none }: MaterialFieldProps) {
+  const chosen = MATERIALS.find((m) => m.id === value);
+  const unknown = value !== "" && !chosen;
+  return (
+    <Field.Root invalid={unknown}>
+      <Field.Label color="ink" fontWeight="400">
+        {label}
+      </Field.Label>
+      <NativeSelect.Root size="sm">
+        <NativeSelect.Field bg="ground" value={value} onChange={(e) => onChange(e.target.value)}>
+          {none !== undefined && <option value="">{none}</option>}
+          {unknown && <option value={value}>{value} (not in stock)</option>}
+          {classes.map((cls) => (
+            <optgroup key={cls} label={MATERIAL_CLASS_WORDS[cls]}>
+              {MATERIALS.filter((m) => m.class === cls).map((m) => (
+                <option key={m.id} value={m.id}>
+                  {m.name} · {m.densityGcc.typical.toFixed(2)}
+                </option>
+              ))}
+            </optgroup>
+          ))}
+        </NativeSelect.Field>
+        <NativeSelect.Indicator />
+      </NativeSelect.Root>
+      {chosen && chosen.hazards.length > 0 && (
+        <Field.HelperText mt="0">{chosen.hazards.map((h) => HAZARD_WORDS[h]).join("; ")}</Field.HelperText>
+      )}
+    </Field.Root>
+  );
+}
+
+/** What each place on a knife is usually made of. */
+export const FOR_BLADES = ["steel"] as const satisfies readonly MaterialClass[];
+export const FOR_SCALES = [
+  "wood",
+  "stabilised-wood",
+  "laminate",
+  "horn-bone",
+  "plastic",
+  "metal",
+  "leather",
+] as const satisfies readonly MaterialClass[];
+export const FOR_LINERS = [
+  "laminate",
+  "metal",
+  "plastic",
+  "leather",
+] as const satisfies readonly MaterialClass[];
+export const FOR_PINS = [
+  "metal",
+  "steel",
+  "laminate",
+  "plastic",
+  "wood",
+] as const satisfies readonly MaterialClass[];
+export const FOR_FILLS = ["adhesive", "plastic"] as const satisfies readonly MaterialClass[];

@@ -1,0 +1,73 @@
+"use client";
+import { Input, InputGroup } from "@chakra-ui/react";
+import { useState } from "react";
+import { FieldRow } from "./FieldRow";
+
+interface ShareFieldProps {
+  readonly label: string;
+  readonly value: number;
+  readonly min: number;
+  readonly max: number;
+  /** What the number is shown in, and how much of it makes 1: "%" is 100, "°" is 1. */
+  readonly unit?: "%" | "°";
+  readonly onChange: (value: number) => void;
+  readonly help?: string;
+}
+
+/** A share in per cent, or an angle in degrees. */
+export function ShareField({ label, value, min, max, unit = "%", onChange, help }: ShareFieldProps) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const factor = unit === "%" ? 100 : 1;
+  const print = (v: number) => String(Math.round(v * factor * 10) / 10);
+
+  const keep = (text: string | null) => {
+    if (text === null) return;
+    const clean = text
+      .trim()
+      .replace(",", ".")
+      .replace(/\s*[%°]$/, "");
+    const next = /^\d+(\.\d*)?$|^\.\d+$/.test(clean) ? Number(clean) / factor : Number.NaN;
+    if (!(next >= min - 1e-9 && next <= max + 1e-9)) {
+      setWrong(`Must be a number from ${print(min)} to ${print(max)} ${unit}.`);
+      return;
+    }
+    setTyped(null);
+    setWrong(null);
+    if (next !== value) onChange(next);
+  };
+
+  return (
+    <FieldRow label={label} help={help} wrong={wrong}>
+      <InputGroup
+        endElement={unit}
+        endElementProps={{ fontSize: "sm", color: "graphite", px: "2", pointerEvents: "none" }}
+      >
+        <Input
+          size="sm"
+          bg="ground"
+          textAlign="end"
+          pe="9"
+          inputMode="decimal"
+          value={typed ?? print(value)}
+          onChange={(e) => setTyped(e.target.value)}
+          onFocus={(e) => e.target.select()}
+          onBlur={() => keep(typed)}
+          onKeyDown={(e) => {
+            if (e.key === "Enter") keep(typed);
+            if (e.key === "Escape") {
+              setTyped(null);
+              setWrong(null);
+            }
+            if (e.key !== "ArrowUp" && e.key !== "ArrowDown") return;
+            e.preventDefault();
+            const next = value + ((e.key === "ArrowUp" ? 1 : -1) * (e.shiftKey ? 10 : 1)) / factor;
+            setTyped(null);
+            setWrong(null);
+            onChange(Math.min(max, Math.max(min, Math.round(next * 1e4) / 1e4)));
+          }}
+        />
+      </InputGroup>
+    </FieldRow>
+  );
+}

@@ -1,0 +1,87 @@
+"use client";
+import { Box, Flex, HStack, IconButton, Link } from "@chakra-ui/react";
+import { Moon, Sun } from "lucide-react";
+import NextLink from "next/link";
+import { usePathname } from "next/navigation";
+import { useTheme } from "next-themes";
+import { type ReactNode, useEffect, useState } from "react";
+import { UnitsSwitch } from "./UnitsSwitch";
+
+const PLACES = [
+  { href: "/", name: "Rack" },
+  { href: "/stock", name: "Stock" },
+  { href: "/settings", name: "Settings" },
+];
+
+/** The strip along the top of every screen: where one is, and what the screen itself puts beside that. */
+export function Header({ children }: { children?: ReactNode }) {
+  const path = usePathname();
+  return (
+    <Flex
+      as="header"
+      h="52px"
+      px="4"
+      gap="4"
+      align="center"
+      bg="sheet"
+      borderBottomWidth="1px"
+      flexShrink="0"
+    >
+      <Link
+        asChild
+        fontWeight="600"
+        fontSize="lg"
+        letterSpacing="0.02em"
+        color="ink"
+        _hover={{ textDecoration: "none" }}
+      >
+        <NextLink href="/">Euaxis</NextLink>
+      </Link>
+      <HStack as="nav" aria-label="Places" gap="1">
+        {PLACES.map(({ href, name }) => {
+          const here = path === href;
+          return (
+            <Link
+              key={href}
+              asChild
+              px="2"
+              py="1"
+              color={here ? "ink" : "graphite"}
+              fontWeight={here ? "600" : "500"}
+              borderBottomWidth="2px"
+              borderColor={here ? "ink" : "transparent"}
+              borderRadius="0"
+            >
+              <NextLink href={href} aria-current={here ? "page" : undefined}>
+                {name}
+              </NextLink>
+            </Link>
+          );
+        })}
+      </HStack>
+      <Box flex="1" minW="0">
+        {children}
+      </Box>
+      <UnitsSwitch />
+      <LightSwitch />
+    </Flex>
+  );
+}
+
+function LightSwitch() {
+  const { resolvedTheme, setTheme } = useTheme();
+  const [shown, setShown] = useState(false);
+  useEffect(() => setShown(true), []);
+  const dark = shown && resolvedTheme === "dark";
+  return (
+    <IconButton
+      aria-label={dark ? "Light drawing" : "Dark drawing"}
+      title={dark ? "Light drawing" : "Dark drawing"}
+      variant="ghost"
+      size="sm"
+      onClick={() => setTheme(dark ? "light" : "dark")}
+    >
+      {dark ? <Sun /> : <Moon />}
+    </IconButton>
+  );
+}

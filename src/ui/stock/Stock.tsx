@@ -1,0 +1,122 @@
+"use client";
+import { Box, Flex, Heading, HStack, Input, NativeSelect, Stack, Table, Text } from "@chakra-ui/react";
+import { useMemo, useState } from "react";
+import { MATERIALS } from "@/core/stock/materials";
+import { MATERIAL_CLASSES, type MaterialClass } from "@/core/stock/types";
+import { HAZARD_WORDS, MATERIAL_CLASS_WORDS } from "@/words/materials";
+import { Hatches, hatchId } from "../drawing/Hatches";
+import { Header } from "../shell/Header";
+import { color } from "../theme";
+
+/** Every material: density with its range, what can hurt, and where the figure comes from. */
+export function Stock() {
+  const [words, setWords] = useState("");
+  const [cls, setCls] = useState<MaterialClass | "">("");
+  const shown = useMemo(() => {
+    const parts = words.toLowerCase().split(/\s+/).filter(Boolean);
+    return MATERIALS.filter(
+      (m) =>
+        (cls === "" || m.class === cls) &&
+        parts.every((p) => m.name.toLowerCase().includes(p) || m.id.includes(p)),
+    );
+  }, [words, cls]);
+  return (
+    <Flex direction="column" minH="100vh">
+      <Header />
+      <Stack as="main" w="full" maxW="1240px" mx="auto" px="6" py="5" gap="4">
+        <Flex align="end" justify="space-between" gap="4" wrap="wrap">
+          <Box>
+            <Heading as="h1" size="2xl" fontWeight="600">
+              Stock
+            </Heading>
+            <Text color="graphite" maxW="620px">
+              What a knife can be made of. The range is what pieces off the shelf fall in; it decides the ±
+              beside every weight.
+            </Text>
+          </Box>
+          <HStack>
+            <Input
+              aria-label="Find a material"
+              placeholder="Find a material"
+              value={words}
+              onChange={(e) => setWords(e.target.value)}
+              bg="sheet"
+            />
+            <NativeSelect.Root width="220px">
+              <NativeSelect.Field
+                aria-label="Class of material"
+                value={cls}
+                onChange={(e) => setCls(e.target.value as MaterialClass | "")}
+                bg="sheet"
+              >
+                <option value="">All classes</option>
+                {MATERIAL_CLASSES.map((c) => (
+                  <option key={c} value={c}>
+                    {MATERIAL_CLASS_WORDS[c]}
+                  </option>
+                ))}
+              </NativeSelect.Field>
+              <NativeSelect.Indicator />
+            </NativeSelect.Root>
+          </HStack>
+        </Flex>
+        <Text color="graphite" aria-live="polite">
+          {shown.length === 0
+            ? "No material is called that. Try fewer letters."
+            : `${shown.length} of ${MATERIALS.length} materials`}
+        </Text>
+        <Box bg="sheet" borderWidth="1px" borderRadius="md" overflowX="auto">
+          <Table.Root size="sm" css={{ "& th, & td": { bg: "sheet", color: "ink" } }}>
+            <Table.Header>
+              <Table.Row>
+                <Table.ColumnHeader>Material</Table.ColumnHeader>
+                <Table.ColumnHeader>Class</Table.ColumnHeader>
+                <Table.ColumnHeader textAlign="end">Density, g/cm³</Table.ColumnHeader>
+                <Table.ColumnHeader textAlign="end">Range</Table.ColumnHeader>
+                <Table.ColumnHeader>Take care</Table.ColumnHeader>
+                <Table.ColumnHeader>Source of the density</Table.ColumnHeader>
+              </Table.Row>
+            </Table.Header>
+            <Table.Body>
+              {shown.map((m) => (
+                <Table.Row key={m.id}>
+                  <Table.Cell fontWeight="500">
+                    <HStack gap="2">
+                      <svg width="26" height="16" aria-hidden="true">
+                        <Hatches />
+                        <rect
+                          width="26"
+                          height="16"
+                          fill={m.tint}
+                          fillOpacity={m.class === "steel" ? 0.35 : 0.75}
+                        />
+                        <rect
+                          width="26"
+                          height="16"
+                          fill={`url(#${hatchId(m.class)})`}
+                          stroke={color("ink")}
+                        />
+                      </svg>
+                      {m.name}
+                    </HStack>
+                  </Table.Cell>
+                  <Table.Cell>{MATERIAL_CLASS_WORDS[m.class]}</Table.Cell>
+                  <Table.Cell textAlign="end">{m.densityGcc.typical.toFixed(2)}</Table.Cell>
+                  <Table.Cell textAlign="end" whiteSpace="nowrap">
+                    {m.densityGcc.low.toFixed(2)} – {m.densityGcc.high.toFixed(2)}
+                  </Table.Cell>
+                  <Table.Cell>{m.hazards.map((h) => HAZARD_WORDS[h]).join("; ")}</Table.Cell>
+                  <Table.Cell>{m.source}</Table.Cell>
+                </Table.Row>
+              ))}
+            </Table.Body>
+          </Table.Root>
+        </Box>
+        <Text color="graphite" fontSize="sm">
+          Fine dust of every handle material harms the lungs: respirator and extraction. Trade in some species
+          is regulated: ask the authority where you live before buying or selling.
+        </Text>
+      </Stack>
+    </Flex>
+  );
+}

@@ -1,0 +1,64 @@
+import { createSystem, defaultConfig, defineConfig } from "@chakra-ui/react";
+
+const both = (light: string, dark: string) => ({ value: { base: light, _dark: dark } });
+
+/**
+ * A shop drawing on a calm ground. The oxide colours of tempered steel (straw, bronze, violet, blue) are kept for
+ * balance and mass; everything else is ink.
+ */
+const config = defineConfig({
+  globalCss: {
+    "html, body": { bg: "ground", color: "ink", fontVariantNumeric: "tabular-nums" },
+    "*": { borderColor: "rule" },
+    // A drag point shows its ring when it is pointed at or picked out.
+    ".drag-ring": { opacity: 0 },
+    ".drag-point:hover .drag-ring, .drag-point:focus .drag-ring, .drag-point[data-picked] .drag-ring": {
+      opacity: 1,
+    },
+    // A link that stands for its whole row.
+    ".row-link::after": { content: '""', position: "absolute", inset: 0 },
+  },
+  theme: {
+    tokens: {
+      fonts: { body: { value: "Barlow, sans-serif" }, heading: { value: "Barlow, sans-serif" } },
+    },
+    semanticTokens: {
+      colors: {
+        ground: both("#eef0ef", "#12171a"),
+        sheet: both("#fafbfa", "#1a2125"),
+        ink: both("#1b262c", "#e2e9eb"),
+        graphite: both("#4d5b63", "#a3b1b7"),
+        rule: both("#ccd3d5", "#35424a"),
+        line: both("#8b979d", "#66757d"),
+        select: both("#1b262c", "#e2e9eb"),
+        straw: both("#b8901f", "#dcb650"),
+        bronze: both("#9a5724", "#d98f55"),
+        violet: both("#6d4684", "#b790cf"),
+        oxide: both("#2d5a8a", "#7fb0e0"),
+        warn: both("#8a5a00", "#e0b45a"),
+        fault: both("#a32c2c", "#f08b84"),
+      },
+    },
+  },
+});
+
+export const system = createSystem(defaultConfig, config);
+
+/** A colour of the theme as CSS, for drawings. */
+export function color(
+  name:
+    | "ground"
+    | "sheet"
+    | "ink"
+    | "graphite"
+    | "rule"
+    | "line"
+    | "straw"
+    | "bronze"
+    | "violet"
+    | "oxide"
+    | "warn"
+    | "fault",
+): string {
+  return `var(--chakra-colors-${name})`;
+}
