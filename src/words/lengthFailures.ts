@@ -1,5 +1,5 @@
-import { type LengthFailure, MM_PER_INCH } from "@/core/units/length";
-import { printLength, type UnitSystem } from "@/core/units/print";
+import type { LengthFailure } from "@/core/units/length";
+import { lengthUnitName, printLengthShort, type UnitSystem } from "@/core/units/print";
 
 /** Why a typed length was not taken. */
 export function lengthFailureWords(failure: LengthFailure): string {
@@ -19,6 +19,6 @@ export function lengthFailureWords(failure: LengthFailure): string {
 
 /** Why a length outside its bounds was not taken. */
 export function boundsWords(lowMm: number, highMm: number, system: UnitSystem): string {
-  const digits = Math.min(Math.abs(lowMm), Math.abs(highMm)) < MM_PER_INCH ? 2 : 1;
-  return `Must be from ${printLength(lowMm, system, digits)} to ${printLength(highMm, system, digits)}.`;
+  const print = (mm: number) => `${printLengthShort(mm, system)} ${lengthUnitName(system)}`;
+  return `Must be from ${print(lowMm)} to ${print(highMm)}.`;
 }

@@ -34,6 +34,12 @@ export function printLengthBare(mm: number, system: UnitSystem, digits = 1): str
   return printFraction(mm / MM_PER_INCH);
 }
 
+/** The bare length without needless zeros: `4.7` for 4.70, `26` for 26.00; fractions stand as they are. */
+export function printLengthShort(mm: number, system: UnitSystem, digits = 2): string {
+  const text = printLengthBare(mm, system, digits);
+  return text.includes(".") ? text.replace(/\.?0+$/, "") : text;
+}
+
 export function lengthUnitName(system: UnitSystem): "mm" | "in" {
   return system === "metric" ? "mm" : "in";
 }

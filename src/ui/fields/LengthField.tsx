@@ -2,7 +2,7 @@
 import { Field, Input, InputGroup } from "@chakra-ui/react";
 import { type KeyboardEvent, useState } from "react";
 import { MM_PER_INCH, parseLength } from "@/core/units/length";
-import { lengthUnitName, printLengthBare } from "@/core/units/print";
+import { lengthUnitName, printLengthShort } from "@/core/units/print";
 import { useSettings } from "@/store/settings";
 import { boundsWords, lengthFailureWords } from "@/words/lengthFailures";
 import { FieldRow } from "./FieldRow";
@@ -41,7 +41,7 @@ export function LengthField({
   const [typed, setTyped] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   const unit = lengthUnitName(units);
-  const shown = typed ?? trimmed(printLengthBare(mm, units, digits));
+  const shown = typed ?? printLengthShort(mm, units, digits);
 
   const keep = (text: string | null): boolean => {
     if (text === null) return true;
@@ -111,9 +111,4 @@ export function LengthField({
       {input}
     </FieldRow>
   );
-}
-
-/** 4.70 is shown as 4.7, 26.00 as 26; fractions stand as they are. */
-function trimmed(text: string): string {
-  return text.includes(".") ? text.replace(/\.?0+$/, "") : text;
 }

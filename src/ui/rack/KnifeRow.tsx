@@ -2,7 +2,7 @@
 import { Box, Flex, IconButton, Input, Link, Menu, Portal, Stack, Text } from "@chakra-ui/react";
 import { Copy, Ellipsis, FileUp, Pencil, Trash2 } from "lucide-react";
 import NextLink from "next/link";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { printMass } from "@/core/units/print";
 import type { Weighing } from "@/core/weigh/weigh";
 import type { KnifeRecord } from "@/store/db";
@@ -133,6 +133,16 @@ export function KnifeRow({ knife, weighing, behindMm, pxPerMm, takenNames }: Kni
 function RenameField({ knife, onDone }: { knife: KnifeRecord; onDone: () => void }) {
   const [name, setName] = useState(knife.design.name);
   const wrong = name.trim() === "";
+  const input = useRef<HTMLInputElement>(null);
+  const armed = useRef(false);
+  useEffect(() => {
+    // The menu that this came from gives its focus back as it closes: take it after that.
+    const timer = setTimeout(() => {
+      armed.current = true;
+      input.current?.select();
+    }, 80);
+    return () => clearTimeout(timer);
+  }, []);
   const keep = async () => {
     if (!wrong) await changeDesign(knife.id, (d) => ({ ...d, name: name.trim() }));
     onDone();
@@ -142,14 +152,13 @@ function RenameField({ knife, onDone }: { knife: KnifeRecord; onDone: () => void
       <Input
         size="sm"
         maxW="260px"
-        autoFocus
+        ref={input}
         aria-label="Name of the knife"
         aria-invalid={wrong}
         maxLength={80}
         value={name}
         onChange={(e) => setName(e.target.value)}
-        onFocus={(e) => e.target.select()}
-        onBlur={() => void keep()}
+        onBlur={() => armed.current && void keep()}
         onKeyDown={(e) => {
           if (e.key === "Enter") void keep();
           if (e.key === "Escape") onDone();

@@ -1,0 +1,49 @@
+import { expect, type Page } from "@playwright/test";
+
+/** Opens a demo knife from the rack and waits until it is weighed. */
+export async function openKnife(page: Page, name: string): Promise<void> {
+  await page.goto("/");
+  await page.getByRole("link", { name, exact: true }).click();
+  await expect(page.getByTestId("weight")).toHaveText(/\d/);
+}
+
+/** The weight that the readout shows, in its unit. */
+export async function weightOf(page: Page): Promise<number> {
+  return Number.parseFloat((await page.getByTestId("weight").textContent()) ?? "");
+}
+
+/** The balance that the readout shows, in its unit. */
+export async function balanceOf(page: Page): Promise<number> {
+  return Number.parseFloat(((await page.getByTestId("balance").textContent()) ?? "").replace("−", "-"));
+}
+
+/** Types into a length field of the step panel and leaves it. */
+export async function typeLength(page: Page, label: string, text: string): Promise<void> {
+  const field = page.getByRole("textbox", { name: label, exact: true }).first();
+  await field.fill(text);
+  await field.press("Enter");
+}
+
+export async function step(page: Page, name: string): Promise<void> {
+  await page.getByRole("tab", { name }).click();
+}
+
+/** The knife as the browser keeps it. */
+export async function keptKnife(page: Page): Promise<{ design: { name: string }; revision: number }> {
+  const id = page.url().split("/").pop() ?? "";
+  return page.evaluate(
+    (key) =>
+      new Promise((answer, refuse) => {
+        const opening = indexedDB.open("euaxis");
+        opening.onerror = () => refuse(opening.error);
+        opening.onsuccess = () => {
+          const asked = opening.result.transaction("knives").objectStore("knives").get(key);
+          asked.onsuccess = () => {
+            opening.result.close();
+            answer(asked.result);
+          };
+        };
+      }),
+    id,
+  );
+}

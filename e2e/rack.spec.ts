@@ -1,0 +1,123 @@
+import { readFile } from "node:fs/promises";
+import { expect, test } from "@playwright/test";
+import { readKnife } from "../src/core/files/knife/read";
+import { weigh } from "../src/core/weigh/weigh";
+import { weightOf } from "./bench";
+
+test("the first visit shows at least five demo knives, each with its weight and balance", async ({
+  page,
+}) => {
+  const elsewhere: string[] = [];
+  page.on("request", (r) => {
+    if (new URL(r.url()).hostname !== "localhost" && !r.url().startsWith("blob:")) elsewhere.push(r.url());
+  });
+  await page.goto("/");
+  const rows = page.getByTestId("rack-row");
+  await expect(rows).toHaveCount(6);
+  await expect(page.getByTestId("rack-mass")).toHaveCount(6);
+  for (const row of await rows.all()) {
+    await expect(row.getByTestId("rack-mass")).toHaveText(/^\d+\.\d g$/);
+    await expect(row).toContainText(/balances \d+\.\d mm (ahead of|behind) the handle's front/);
+    await expect(row.getByTestId("balance-mark")).toBeVisible();
+  }
+  expect(elsewhere, "no network at run time").toEqual([]);
+});
+
+test("new, rename, duplicate, delete and undo", async ({ page }) => {
+  await page.goto("/");
+  await expect(page.getByTestId("rack-row")).toHaveCount(6);
+  await page.getByRole("button", { name: "New knife" }).click();
+  await expect(page.getByTestId("weight")).toHaveText(/\d/);
+  await page.getByRole("link", { name: "Rack" }).click();
+  await expect(page.getByRole("link", { name: "New knife" })).toBeVisible();
+
+  await page.getByRole("button", { name: "More for New knife" }).click();
+  await page.getByRole("menuitem", { name: "Rename" }).click();
+  await page.getByRole("textbox", { name: "Name of the knife" }).fill("Bracken skinner");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("link", { name: "Bracken skinner" })).toBeVisible();
+
+  await page.getByRole("button", { name: "More for Bracken skinner" }).click();
+  await page.getByRole("menuitem", { name: "Duplicate" }).click();
+  await expect(page.getByRole("link", { name: "Bracken skinner 2" })).toBeVisible();
+
+  await page.getByRole("button", { name: "More for Bracken skinner 2" }).click();
+  await page.getByRole("menuitem", { name: "Delete" }).click();
+  await expect(page.getByRole("link", { name: "Bracken skinner 2" })).toHaveCount(0);
+  await page.getByRole("button", { name: "Put it back" }).click();
+  await expect(page.getByRole("link", { name: "Bracken skinner 2" })).toBeVisible();
+  await page.reload();
+  await expect(page.getByTestId("rack-row")).toHaveCount(8);
+});
+
+test("an exported knife comes back the same, and weighs what the core says", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: "More for Rook hunter" }).click();
+  const downloading = page.waitForEvent("download");
+  await page.getByRole("menuitem", { name: "Export file" }).click();
+  const download = await downloading;
+  expect(download.suggestedFilename()).toBe("rook-hunter.euaxis.json");
+  const bytes = await readFile(await download.path());
+  const reading = readKnife(bytes);
+  if (!reading.ok) throw new Error(reading.code);
+  const weighing = weigh(reading.design);
+  if (!weighing.ok) throw new Error("not weighed");
+
+  await page
+    .getByTestId("import-file")
+    .setInputFiles({ name: "back.json", mimeType: "application/json", buffer: bytes });
+  await page.getByRole("link", { name: "Rook hunter 2" }).click();
+  await expect(page.getByTestId("weight")).toHaveText(/\d/);
+  expect(await weightOf(page)).toBeCloseTo(weighing.report.massG, 1);
+});
+
+test("damaged, foreign, newer, oversized and impossible files are refused with a reason, and nothing is lost", async ({
+  page,
+}) => {
+  await page.goto("/");
+  await expect(page.getByTestId("rack-row")).toHaveCount(6);
+  const good = await readFile("demo/rook-hunter.json", "utf8");
+  const give = (name: string, text: string | Buffer) =>
+    page.getByTestId("import-file").setInputFiles({
+      name,
+      mimeType: "application/json",
+      buffer: Buffer.isBuffer(text) ? text : Buffer.from(text),
+    });
+  const cases: [string, string | Buffer, RegExp][] = [
+    ["cut.json", good.slice(0, 300), /damaged.*line \d+, column \d+/],
+    ["other.json", '{"hello": 1}', /not a Euaxis knife/],
+    ["newer.json", good.replace('"version": 1', '"version": 99'), /version 99.*knows versions up to 1/],
+    ["bad.json", good.replace('"lengthMm": 98', '"lengthMm": "long"'), /knife\.blade\.lengthMm/],
+    ["picture.json", Buffer.from([0xff, 0xd8, 0xff, 0xe0]), /not text/],
+    ["huge.json", Buffer.alloc(1_200_000, 32), /1,200 kB.*1,000 kB at most/],
+  ];
+  for (const [name, text, reason] of cases) {
+    await give(name, text);
+    await expect(page.locator("main [role=alert]")).toContainText(name);
+    await expect(page.locator("main [role=alert]")).toContainText(reason);
+  }
+  await expect(page.getByTestId("rack-row")).toHaveCount(6);
+  await page.getByRole("button", { name: "Put this message away" }).click();
+  await expect(page.locator("main [role=alert]")).toHaveCount(0);
+});
+
+test("an empty rack says what to do", async ({ page }) => {
+  await page.goto("/");
+  for (const name of [
+    "Heath field knife",
+    "Orchard parer",
+    "Long Meadow slicer",
+    "Sallow camp chopper",
+    "Rook hunter",
+    "Fen rigging knife",
+  ]) {
+    await page.getByRole("button", { name: `More for ${name}` }).click();
+    await page.getByRole("menuitem", { name: "Delete" }).click();
+    await expect(page.getByRole("link", { name, exact: true })).toHaveCount(0);
+  }
+  await expect(page.getByText("The rack is empty")).toBeVisible();
+  await page.reload();
+  await expect(page.getByText("The rack is empty")).toBeVisible();
+  await page.getByRole("button", { name: "Lay out the demo knives" }).click();
+  await expect(page.getByTestId("rack-row")).toHaveCount(6);
+});

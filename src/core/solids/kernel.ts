@@ -1,0 +1,57 @@
+import type { Manifold, ManifoldToplevel } from "manifold-3d";
+import type { Assembly } from "../assembly/types";
+import { type MeshFineness, meshRegion } from "./meshRegion";
+
+/** Volume in mm³ and centroid in mm of a closed mesh. */
+export interface SolidMeasure {
+  readonly volumeMm3: number;
+  readonly centreMm: readonly [number, number, number];
+}
+
+/**
+ * The second reading of an assembly: every part as a solid of the boolean kernel, by the same precedence as the
+ * integrator's. Null where a part is empty. The caller deletes the solids.
+ */
+export function solidParts(kernel: ManifoldToplevel, assembly: Assembly, fineness: MeshFineness): (Manifold | null)[] {
+  const regions = assembly.regions.map((region) => {
+    const mesh = meshRegion(region, fineness);
+    if (!mesh) return null;
+    const built = new kernel.Mesh({ numProp: 3, vertProperties: mesh.vertices, triVerts: mesh.triangles });
+    return new kernel.Manifold(built);
+  });
+  const done: Manifold[] = [];
+  const parts = assembly.parts.map((part) => {
+    const of = part.regions.map((r) => regions[r]);
+    if (of.some((m) => m === null)) return null;
+    const whole = of.length > 1 ? kernel.Manifold.intersection(of as Manifold[]) : (of[0] as Manifold);
+    const solid = done.length > 0 ? kernel.Manifold.difference([whole, ...done.filter((d) => boxesMeet(d, whole))]) : whole;
+    done.push(solid);
+    return solid.isEmpty() ? null : solid;
+  });
+  for (const r of regions) if (r && !parts.includes(r)) r.delete();
+  return parts;
+}
+
+function boxesMeet(a: Manifold, b: Manifold): boolean {
+  const p = a.boundingBox();
+  const q = b.boundingBox();
+  return [0, 1, 2].every((k) => p.min[k] <= q.max[k] && q.min[k] <= p.max[k]);
+}
+
+/** Volume and centroid of a solid, summed over tetrahedra about a corner of its own. */
+export function measureSolid(solid: Manifold): SolidMeasure {
+  const { vertProperties: v, triVerts: t, numProp } = solid.getMesh();
+  if (t.length === 0) return { volumeMm3: 0, centreMm: [0, 0, 0] };
+  const o = [v[0], v[1], v[2]];
+  let six = 0;
+  const sum = [0, 0, 0];
+  for (let i = 0; i < t.length; i += 3) {
+    const [a, b, c] = [t[i], t[i + 1], t[i + 2]].map((k) => [0, 1, 2].map((d) => v[k * numProp + d] - o[d]));
+    const det =
+      a[0] * (b[1] * c[2] - b[2] * c[1]) - a[1] * (b[0] * c[2] - b[2] * c[0]) + a[2] * (b[0] * c[1] - b[1] * c[0]);
+    six += det;
+    for (let d = 0; d < 3; d++) sum[d] += det * (a[d] + b[d] + c[d]);
+  }
+  const centre = sum.map((s, d) => o[d] + s / (4 * six)) as [number, number, number];
+  return { volumeMm3: six / 6, centreMm: centre };
+}

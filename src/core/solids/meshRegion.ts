@@ -1,0 +1,105 @@
+import type { Region, Slice } from "./region";
+
+/** A closed triangle mesh: vertices as x, y, z …, triangles as three vertex numbers, outward by the right hand. */
+export interface TriangleMesh {
+  readonly vertices: Float32Array;
+  readonly triangles: Uint32Array;
+}
+
+export interface MeshFineness {
+  /** Stations a panel between two breaks. */
+  readonly stations: number;
+  /** Rows across y at each station. */
+  readonly rows: number;
+}
+
+/** Regions without an end in y or z are cut off here, mm: farther than any knife reaches. */
+const FAR_MM = 400;
+
+/** How far inside its ends a region is cut, as a share of the panel: its very end may have no area. */
+const INSET = 1e-7;
+
+/**
+ * Meshes a region as a tube of rings, one a station, that crowd toward the ends of panels and of sections. Inscribed:
+ * a convex surface comes out a little small, by about the square of the step. A region with no extent gives null.
+ */
+export function meshRegion(region: Region, { stations, rows }: MeshFineness): TriangleMesh | null {
+  const rings: number[][] = [];
+  for (const x of stationsOf(region, stations)) {
+    const slice = region.sliceAt(x);
+    const ring = slice && ringOf(slice, x, rows);
+    if (ring) rings.push(ring);
+  }
+  if (rings.length < 2) return null;
+  return tube(rings);
+}
+
+function stationsOf(region: Region, perPanel: number): number[] {
+  const [from, to] = region.xRange;
+  const ends = [...new Set([from, ...region.breaks.map((b) => b.x), to])]
+    .filter((x) => x >= from && x <= to)
+    .sort((a, b) => a - b);
+  const xs: number[] = [];
+  for (let k = 0; k + 1 < ends.length; k++) {
+    const [a, b] = [ends[k], ends[k + 1]];
+    if (b - a < 1e-6) continue;
+    // Both sides of a break get a ring, so that a step in the shape stands upright.
+    for (let i = 0; i <= perPanel; i++) {
+      const t = Math.min(1 - INSET, Math.max(INSET, (1 - Math.cos((Math.PI * i) / perPanel)) / 2));
+      xs.push(a + (b - a) * t);
+    }
+  }
+  return xs;
+}
+
+/** The section's border at x: lower faces from −y to +y, then upper faces back. */
+function ringOf(slice: Slice, x: number, rows: number): number[] | null {
+  const [y0, y1] = slice.ys ? [slice.ys[0], slice.ys[slice.ys.length - 1]] : [-FAR_MM, FAR_MM];
+  if (!(y1 > y0)) return null;
+  const ring: number[] = [];
+  const bounded = (z: number) => Math.max(-FAR_MM, Math.min(FAR_MM, z));
+  const at = rowsOf(slice, y0, y1, rows);
+  for (const y of at) ring.push(x, y, bounded(slice.low(y)));
+  for (const y of at.reverse()) ring.push(x, y, bounded(slice.high(y)));
+  return ring;
+}
+
+/** Rows across a section, evenly by angle between its creases; as many at every station. */
+function rowsOf(slice: Slice, y0: number, y1: number, rows: number): number[] {
+  const inset = (y1 - y0) * 1e-9;
+  const crease = slice.creases.filter((y) => y > y0 + inset && y < y1 - inset);
+  const ends = crease.length === 1 ? [y0 + inset, crease[0], y1 - inset] : [y0 + inset, (y0 + y1) / 2, y1 - inset];
+  const ys: number[] = [];
+  for (let k = 0; k < 2; k++) {
+    for (let i = k; i <= rows / 2; i++) {
+      const t = (2 * i) / rows;
+      // Toward the outer end of each half the rows crowd, as the section closes there.
+      const s = k === 0 ? 1 - Math.cos((Math.PI * t) / 2) : Math.sin((Math.PI * t) / 2);
+      ys.push(ends[k] + (ends[k + 1] - ends[k]) * s);
+    }
+  }
+  return ys;
+}
+
+function tube(rings: readonly (readonly number[])[]): TriangleMesh {
+  const n = rings[0].length / 3;
+  const vertices = new Float32Array(rings.length * n * 3);
+  rings.forEach((ring, r) => {
+    vertices.set(ring, r * n * 3);
+  });
+  const triangles: number[] = [];
+  for (let r = 0; r + 1 < rings.length; r++) {
+    for (let i = 0; i < n; i++) {
+      const j = (i + 1) % n;
+      const [a, b, c, d] = [r * n + i, r * n + j, (r + 1) * n + j, (r + 1) * n + i];
+      triangles.push(a, c, b, a, d, c);
+    }
+  }
+  // Caps, as strips between the lower and the upper faces of the first and the last ring.
+  const last = (rings.length - 1) * n;
+  for (let i = 0; i < n / 2 - 1; i++) {
+    const [p, q, r, s] = [i, i + 1, n - 2 - i, n - 1 - i];
+    triangles.push(p, q, s, q, r, s, last + p, last + s, last + q, last + q, last + s, last + r);
+  }
+  return { vertices, triangles: Uint32Array.from(triangles) };
+}
