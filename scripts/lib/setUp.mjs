@@ -27,7 +27,8 @@ export function ensurePackages() {
   const wanted = hashOf(["package-lock.json"]);
   if (existsSync(join(ROOT, "node_modules")) && stamp("packages") === wanted) return;
   console.log("Installing packages …");
-  run("npm", ["ci", "--no-audit", "--no-fund", "--loglevel=error"]);
+  // Not `npm ci`: it refuses a lock file that lacks other systems' optional binaries, as a registry may lack them.
+  run("npm", ["install", "--no-save", "--no-audit", "--no-fund", "--loglevel=error"]);
   setStamp("packages", wanted);
 }
 

@@ -1,16 +1,10 @@
-import { NO_CROSSINGS, type Region } from "./region";
-
-/** A hole or rod along z, without end: centre (x, y) and radius in mm. A radius not above zero is empty. */
-export interface Drill {
-  readonly xMm: number;
-  readonly yMm: number;
-  readonly radiusMm: number;
-}
+import { type Drill, NO_CROSSINGS, type Region } from "./region";
 
 /** The region of a drill. Its chord grows like a root at both sides, which its breaks declare. */
 export function drillRegion({ xMm, yMm, radiusMm }: Drill): Region {
   const r = radiusMm > 0 ? radiusMm : 0;
   return {
+    drill: { xMm, yMm, radiusMm: r },
     xRange: [xMm - r, xMm + r],
     breaks: [
       { x: xMm - r, below: false, above: true },

@@ -1,6 +1,7 @@
 import type { Manifold, ManifoldToplevel } from "manifold-3d";
 import type { Assembly } from "../assembly/types";
-import { type MeshFineness, meshRegion } from "./meshRegion";
+import { FAR_MM, type MeshFineness, meshRegion } from "./meshRegion";
+import type { Drill } from "./region";
 
 /** Volume in mm³ and centroid in mm of a closed mesh. */
 export interface SolidMeasure {
@@ -12,8 +13,13 @@ export interface SolidMeasure {
  * The second reading of an assembly: every part as a solid of the boolean kernel, by the same precedence as the
  * integrator's. Null where a part is empty. The caller deletes the solids.
  */
-export function solidParts(kernel: ManifoldToplevel, assembly: Assembly, fineness: MeshFineness): (Manifold | null)[] {
+export function solidParts(
+  kernel: ManifoldToplevel,
+  assembly: Assembly,
+  fineness: MeshFineness,
+): (Manifold | null)[] {
   const regions = assembly.regions.map((region) => {
+    if (region.drill) return cylinder(kernel, region.drill, fineness.rows * 2);
     const mesh = meshRegion(region, fineness);
     if (!mesh) return null;
     const built = new kernel.Mesh({ numProp: 3, vertProperties: mesh.vertices, triVerts: mesh.triangles });
@@ -24,12 +30,26 @@ export function solidParts(kernel: ManifoldToplevel, assembly: Assembly, finenes
     const of = part.regions.map((r) => regions[r]);
     if (of.some((m) => m === null)) return null;
     const whole = of.length > 1 ? kernel.Manifold.intersection(of as Manifold[]) : (of[0] as Manifold);
-    const solid = done.length > 0 ? kernel.Manifold.difference([whole, ...done.filter((d) => boxesMeet(d, whole))]) : whole;
+    const solid =
+      done.length > 0
+        ? kernel.Manifold.difference([whole, ...done.filter((d) => boxesMeet(d, whole))])
+        : whole;
     done.push(solid);
     return solid.isEmpty() ? null : solid;
   });
   for (const r of regions) if (r && !parts.includes(r)) r.delete();
   return parts;
+}
+
+/** A round bar along z, its polygon as large in area as the circle. */
+function cylinder(kernel: ManifoldToplevel, { xMm, yMm, radiusMm }: Drill, sides: number): Manifold | null {
+  if (!(radiusMm > 0)) return null;
+  const angle = (2 * Math.PI) / sides;
+  const radius = radiusMm * Math.sqrt(angle / Math.sin(angle));
+  const upright = kernel.Manifold.cylinder(2 * FAR_MM, radius, radius, sides, true);
+  const placed = upright.translate([xMm, yMm, 0]);
+  upright.delete();
+  return placed;
 }
 
 function boxesMeet(a: Manifold, b: Manifold): boolean {
@@ -48,7 +68,9 @@ export function measureSolid(solid: Manifold): SolidMeasure {
   for (let i = 0; i < t.length; i += 3) {
     const [a, b, c] = [t[i], t[i + 1], t[i + 2]].map((k) => [0, 1, 2].map((d) => v[k * numProp + d] - o[d]));
     const det =
-      a[0] * (b[1] * c[2] - b[2] * c[1]) - a[1] * (b[0] * c[2] - b[2] * c[0]) + a[2] * (b[0] * c[1] - b[1] * c[0]);
+      a[0] * (b[1] * c[2] - b[2] * c[1]) -
+      a[1] * (b[0] * c[2] - b[2] * c[0]) +
+      a[2] * (b[0] * c[1] - b[1] * c[0]);
     six += det;
     for (let d = 0; d < 3; d++) sum[d] += det * (a[d] + b[d] + c[d]);
   }

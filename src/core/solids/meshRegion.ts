@@ -7,14 +7,14 @@ export interface TriangleMesh {
 }
 
 export interface MeshFineness {
-  /** Stations a panel between two breaks. */
+  /** Stations in 25 mm of length; where a shape closes, a panel gets half as many more. */
   readonly stations: number;
   /** Rows across y at each station. */
   readonly rows: number;
 }
 
 /** Regions without an end in y or z are cut off here, mm: farther than any knife reaches. */
-const FAR_MM = 400;
+export const FAR_MM = 400;
 
 /** How far inside its ends a region is cut, as a share of the panel: its very end may have no area. */
 const INSET = 1e-7;
@@ -25,16 +25,19 @@ const INSET = 1e-7;
  */
 export function meshRegion(region: Region, { stations, rows }: MeshFineness): TriangleMesh | null {
   const rings: number[][] = [];
-  for (const x of stationsOf(region, stations)) {
+  const middle = region.sliceAt((region.xRange[0] + region.xRange[1]) / 2);
+  const flat = middle !== null && middle.zones.length === 0 && middle.creases.length === 0;
+  const endless = middle?.ys === null;
+  for (const x of stationsOf(region, endless ? 0 : stations)) {
     const slice = region.sliceAt(x);
-    const ring = slice && ringOf(slice, x, rows);
+    const ring = slice && ringOf(slice, x, flat ? 2 : rows);
     if (ring) rings.push(ring);
   }
   if (rings.length < 2) return null;
   return tube(rings);
 }
 
-function stationsOf(region: Region, perPanel: number): number[] {
+function stationsOf(region: Region, fineness: number): number[] {
   const [from, to] = region.xRange;
   const ends = [...new Set([from, ...region.breaks.map((b) => b.x), to])]
     .filter((x) => x >= from && x <= to)
@@ -43,6 +46,8 @@ function stationsOf(region: Region, perPanel: number): number[] {
   for (let k = 0; k + 1 < ends.length; k++) {
     const [a, b] = [ends[k], ends[k + 1]];
     if (b - a < 1e-6) continue;
+    const roots = region.breaks.some((k) => (k.x === a && k.above) || (k.x === b && k.below));
+    const perPanel = Math.max(1, Math.ceil((fineness * (b - a)) / 25 + (roots ? fineness / 2 : 0)));
     // Both sides of a break get a ring, so that a step in the shape stands upright.
     for (let i = 0; i <= perPanel; i++) {
       const t = Math.min(1 - INSET, Math.max(INSET, (1 - Math.cos((Math.PI * i) / perPanel)) / 2));
@@ -68,7 +73,8 @@ function ringOf(slice: Slice, x: number, rows: number): number[] | null {
 function rowsOf(slice: Slice, y0: number, y1: number, rows: number): number[] {
   const inset = (y1 - y0) * 1e-9;
   const crease = slice.creases.filter((y) => y > y0 + inset && y < y1 - inset);
-  const ends = crease.length === 1 ? [y0 + inset, crease[0], y1 - inset] : [y0 + inset, (y0 + y1) / 2, y1 - inset];
+  const ends =
+    crease.length === 1 ? [y0 + inset, crease[0], y1 - inset] : [y0 + inset, (y0 + y1) / 2, y1 - inset];
   const ys: number[] = [];
   for (let k = 0; k < 2; k++) {
     for (let i = k; i <= rows / 2; i++) {
@@ -92,14 +98,14 @@ function tube(rings: readonly (readonly number[])[]): TriangleMesh {
     for (let i = 0; i < n; i++) {
       const j = (i + 1) % n;
       const [a, b, c, d] = [r * n + i, r * n + j, (r + 1) * n + j, (r + 1) * n + i];
-      triangles.push(a, c, b, a, d, c);
+      triangles.push(a, b, c, a, c, d);
     }
   }
   // Caps, as strips between the lower and the upper faces of the first and the last ring.
   const last = (rings.length - 1) * n;
   for (let i = 0; i < n / 2 - 1; i++) {
     const [p, q, r, s] = [i, i + 1, n - 2 - i, n - 1 - i];
-    triangles.push(p, q, s, q, r, s, last + p, last + s, last + q, last + q, last + s, last + r);
+    triangles.push(p, s, q, q, s, r, last + p, last + q, last + s, last + q, last + r, last + s);
   }
   return { vertices, triangles: Uint32Array.from(triangles) };
 }

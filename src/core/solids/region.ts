@@ -1,5 +1,12 @@
 import type { Break } from "../curve/contour";
 
+/** A hole or rod along z, without end: centre (x, y) and radius in mm. A radius not above zero is empty. */
+export interface Drill {
+  readonly xMm: number;
+  readonly yMm: number;
+  readonly radiusMm: number;
+}
+
 /**
  * A stretch of y where a region's surface closes like a root, with a variable s in which it is smooth. `place(s)`
  * answers y and leaves |dy/ds| in `stretch`.
@@ -37,6 +44,8 @@ export interface Region {
   /** Stations outside which the region is empty. */
   readonly xRange: readonly [number, number];
   readonly breaks: readonly Break[];
+  /** Set where the region is a round hole along z: a mesh kernel has a solid for that. */
+  readonly drill?: Drill;
   /** The cut at x, or null where there is none. */
   sliceAt(x: number): Slice | null;
 }
