@@ -1,5 +1,5 @@
 import { readFileSync, writeFileSync } from "node:fs";
-import { booleans, measurements, primitives } from "@jscad/modeling";
+import jscadModeling from "@jscad/modeling";
 import Module from "manifold-3d";
 import { Bench } from "tinybench";
 import { assemble } from "../src/core/assembly/assemble";
@@ -10,9 +10,12 @@ import { type MeshFineness, meshRegion } from "../src/core/solids/meshRegion";
 import { DEFAULT_FINENESS, integrate } from "../src/core/weigh/integrate";
 import { weigh } from "../src/core/weigh/weigh";
 
+const { booleans, measurements, primitives } = jscadModeling;
+
 /** The knife that is measured: twelve parts and more, of every kind the application has. */
 const KNIFE = "demo/heath-field-knife.json";
 const WITHIN = 0.001;
+const SCALE = "scale-right";
 
 const kernel = await Module();
 kernel.setup();
@@ -27,7 +30,7 @@ const reference = integrate(assembly, {
   xPoints: [16, 80],
   yPointsPerMm: 2,
   yPoints: [16, 60],
-  zonePoints: 40,
+  zonePoints: [40, 40],
   split: 2,
 });
 const exact = total(reference.map((m) => m.v));
@@ -39,30 +42,34 @@ function manifoldVolume(fineness: MeshFineness): number {
   return volume;
 }
 
-/** The same precedence with constructive solids in plain JavaScript. */
-function jscadVolume(from: Assembly, fineness: MeshFineness): number {
-  const regions = from.regions.map((r) => {
-    const mesh = meshRegion(r, fineness);
-    if (!mesh) return null;
-    const points = Array.from({ length: mesh.vertices.length / 3 }, (_, i) => [
-      ...mesh.vertices.slice(3 * i, 3 * i + 3),
-    ]);
+function area(a: readonly number[], b: readonly number[], c: readonly number[]): number {
+  const [u, v] = [b, c].map((p) => p.map((x, k) => x - a[k]));
+  return Math.hypot(u[1] * v[2] - u[2] * v[1], u[2] * v[0] - u[0] * v[2], u[0] * v[1] - u[1] * v[0]) / 2;
+}
+
+/**
+ * The right scale, drilled, with constructive solids in plain JavaScript: only that, because parts whose faces touch
+ * (scale on liner on tang) come out wrong in this kernel.
+ */
+function jscadScale(from: Assembly, fineness: MeshFineness): number {
+  const solid = (index: number) => {
+    const mesh = meshRegion(from.regions[index], fineness);
+    if (!mesh) throw new Error(`region ${index} is empty`);
+    const points = Array.from(
+      { length: mesh.vertices.length / 3 },
+      (_, i) => [...mesh.vertices.slice(3 * i, 3 * i + 3)] as [number, number, number],
+    );
+    // Triangles without area have no plane, which this kernel cannot bear.
     const faces = Array.from({ length: mesh.triangles.length / 3 }, (_, i) => [
       ...mesh.triangles.slice(3 * i, 3 * i + 3),
-    ]);
-    return primitives.polyhedron({ points: points as [number, number, number][], faces });
-  });
-  let volume = 0;
-  const done: ReturnType<typeof primitives.polyhedron>[] = [];
-  for (const part of from.parts) {
-    const of = part.regions.map((r) => regions[r]);
-    if (of.some((g) => !g)) continue;
-    const whole = booleans.intersect(...(of as ReturnType<typeof primitives.polyhedron>[]));
-    const solid = done.length > 0 ? booleans.subtract(whole, ...done) : whole;
-    volume += measurements.measureVolume(solid);
-    done.push(solid);
-  }
-  return volume;
+    ]).filter(([p, q, r]) => area(points[p], points[q], points[r]) > 1e-7);
+    return primitives.polyhedron({ points, faces });
+  };
+  const scale = from.parts.find((p) => p.id === SCALE);
+  if (!scale) throw new Error("no scale");
+  const pins = from.parts.filter((p) => p.group === "fasteners").map((p) => solid(p.regions[0]));
+  const [body, ...rest] = scale.regions.map(solid);
+  return measurements.measureVolume(booleans.subtract(booleans.intersect(body, ...rest), ...pins));
 }
 
 /** The coarsest of these meshes that comes within a thousandth. */
@@ -73,7 +80,7 @@ const MESHES: MeshFineness[] = [6, 8, 10, 12, 14, 16, 18, 20, 24, 28].map((n) =>
 const coarsest = MESHES.find((m) => Math.abs(manifoldVolume(m) / exact - 1) < WITHIN);
 if (!coarsest) throw new Error("no mesh of the list comes within a thousandth");
 
-const bench = new Bench({ time: 1500, warmupTime: 500 });
+const bench = new Bench({ time: 500, iterations: 5, warmupTime: 200, warmupIterations: 2 });
 bench.add("integrate", () => {
   integrate(assembly);
 });
@@ -96,8 +103,9 @@ const ms = (name: string) => {
 
 const coarse: MeshFineness = { stations: 4, rows: 8 };
 const began = performance.now();
-const jscad = jscadVolume(assembly, coarse);
+const scaleVolume = jscadScale(assembly, coarse);
 const jscadMs = performance.now() - began;
+const scaleExact = reference[assembly.parts.findIndex((p) => p.id === SCALE)].v;
 
 const error = (volume: number) => Math.abs(volume / exact - 1);
 const rows = [
@@ -113,14 +121,15 @@ const rows = [
     error: error(manifoldVolume(coarsest)),
   },
   {
-    what: `constructive solids in JavaScript, ${coarse.stations} × ${coarse.rows}`,
+    what: `one scale only, constructive solids in JavaScript, ${coarse.stations} × ${coarse.rows}`,
     ms: jscadMs,
-    error: error(jscad),
+    error: Math.abs(scaleVolume / scaleExact - 1),
   },
 ];
 const base = rows[1].ms;
-const solidParts_ = assembly.parts.length;
-console.log(`${KNIFE}: ${solidParts_} parts, split ${DEFAULT_FINENESS.split}; times are medians in one run`);
+console.log(
+  `${KNIFE}: ${assembly.parts.length} parts, split ${DEFAULT_FINENESS.split}; times are medians in one run`,
+);
 console.table(
   rows.map((r) => ({
     what: r.what,
@@ -131,5 +140,5 @@ console.table(
 );
 writeFileSync(
   "bench-result.json",
-  `${JSON.stringify({ knife: KNIFE, parts: solidParts_, rows }, null, 2)}\n`,
+  `${JSON.stringify({ knife: KNIFE, parts: assembly.parts.length, rows }, null, 2)}\n`,
 );

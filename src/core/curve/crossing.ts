@@ -15,16 +15,35 @@ export function polyline(cubics: readonly Cubic[], perSegment: number): Point[] 
  * shallower than a chord's sagitta, a few hundredths of a millimetre, may pass.
  */
 export function selfCrossing(cubics: readonly Cubic[]): Point | null {
-  const p = polyline(cubics, 16);
+  const each = 16;
+  const p = polyline(cubics, each);
   const n = p.length - 1;
+  const apart = cubics.map((a) => cubics.map((b) => boxesApart(a, b)));
   for (let i = 0; i < n; i++) {
     for (let j = i + 2; j < n; j++) {
+      const segment = Math.floor(j / each);
+      if (apart[Math.floor(i / each)][segment]) {
+        j = (segment + 1) * each - 1;
+        continue;
+      }
       if (i === 0 && j === n - 1) continue;
       const at = chordsMeet(p[i], p[i + 1], p[j], p[j + 1]);
       if (at) return at;
     }
   }
   return null;
+}
+
+/** Whether two segments cannot meet, by the boxes round their control points. */
+function boxesApart(p: Cubic, q: Cubic): boolean {
+  const span = (c: Cubic, k: "x" | "y") => {
+    const v = [c.a[k], c.b[k], c.c[k], c.d[k]];
+    return [Math.min(...v), Math.max(...v)];
+  };
+  return (["x", "y"] as const).some((k) => {
+    const [a, b] = [span(p, k), span(q, k)];
+    return a[1] < b[0] || b[1] < a[0];
+  });
 }
 
 /** Where the chords ab and cd cross between their ends, or null. */
@@ -35,7 +54,8 @@ function chordsMeet(a: Point, b: Point, c: Point, d: Point): Point | null {
   const s2 = side(a, b, d);
   const s3 = side(c, d, a);
   const s4 = side(c, d, b);
-  if (!(s1 * s2 < 0 && s3 * s4 < 0)) return null;
+  // A chord that ends on the other counts on one side only, so that a crossing at a joint is found once.
+  if (s1 > 0 === s2 > 0 || s3 > 0 === s4 > 0) return null;
   const t = s3 / (s3 - s4);
   return { x: a.x + t * (b.x - a.x), y: a.y + t * (b.y - a.y) };
 }

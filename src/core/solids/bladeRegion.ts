@@ -72,6 +72,7 @@ function flatSlice(ys: readonly number[], half: number): Slice {
     crossings: () => NO_CROSSINGS,
     zones: [],
     extraPoints: 0,
+    flat: true,
     low: () => -half,
     high: () => half,
   };
@@ -97,6 +98,7 @@ function groundSlice(blade: GroundBlade, ys: readonly number[], x: number): Slic
     crossings: () => NO_CROSSINGS,
     zones: [],
     extraPoints: 0,
+    flat: false,
     low: (y) => (flatFace === null ? -thickness(y) / 2 : flatFace < 0 ? flatFace : flatFace - thickness(y)),
     high: (y) => (flatFace === null ? thickness(y) / 2 : flatFace < 0 ? flatFace + thickness(y) : flatFace),
   };

@@ -21,6 +21,7 @@ export function drillRegion({ xMm, yMm, radiusMm }: Drill): Region {
         crossings: () => NO_CROSSINGS,
         zones: [],
         extraPoints: 0,
+        flat: true,
         low: () => Number.NEGATIVE_INFINITY,
         high: () => Number.POSITIVE_INFINITY,
       };

@@ -37,6 +37,7 @@ export function layerRegion(
         crossings: () => NO_CROSSINGS,
         zones: [],
         extraPoints: 0,
+        flat: true,
         low: () => lo,
         high: () => hi,
       };

@@ -104,6 +104,7 @@ function loftSlice(loft: Loft, x: number) {
     crossings: (z: number) => heightAt(z < 0 ? left : right, Math.abs(z)),
     zones: closingZones(ys, section, know),
     extraPoints: section.extraPoints,
+    flat: false,
     low: (y: number) => -surface(left, y),
     high: (y: number) => surface(right, y),
   };
@@ -149,6 +150,7 @@ function closingZones(
       const zone: ClosingZone = {
         y0: Math.min(inner, outer),
         y1: Math.max(inner, outer),
+        outerY: outer,
         stretch: 0,
         toParameter: (y) => section.height((y - mid) / half),
         place: (s) => {

@@ -14,6 +14,8 @@ export interface Drill {
 export interface ClosingZone {
   readonly y0: number;
   readonly y1: number;
+  /** The end, y0 or y1, at which the surface closes. */
+  readonly outerY: number;
   stretch: number;
   toParameter(y: number): number;
   place(s: number): number;
@@ -35,6 +37,8 @@ export interface Slice {
   readonly zones: readonly ClosingZone[];
   /** Points that a panel needs beyond the usual for this surface's bends. */
   readonly extraPoints: number;
+  /** Whether `low` and `high` are the same at every y of this cut. */
+  readonly flat: boolean;
   low(y: number): number;
   high(y: number): number;
 }

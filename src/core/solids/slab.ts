@@ -21,6 +21,7 @@ export function slabRegion(outline: Contour, half: Line, xRange: readonly [numbe
         crossings: () => NO_CROSSINGS,
         zones: [],
         extraPoints: 0,
+        flat: true,
         low: () => -h,
         high: () => h,
       };

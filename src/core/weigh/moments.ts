@@ -48,6 +48,19 @@ export function addRay(c: CutSums, w: number, y: number, z0: number, z1: number)
   c.yz += dy * mid;
 }
 
+/** Adds the rectangle from y0 to y1 and z0 to z1, in closed form. */
+export function addFlat(c: CutSums, y0: number, y1: number, z0: number, z1: number): void {
+  const area = (y1 - y0) * (z1 - z0);
+  const y = (y0 + y1) / 2;
+  const z = (z0 + z1) / 2;
+  c.a += area;
+  c.y += area * y;
+  c.z += area * z;
+  c.yy += area * (y * y + ((y1 - y0) * (y1 - y0)) / 12);
+  c.zz += area * (z * z + ((z1 - z0) * (z1 - z0)) / 12);
+  c.yz += area * y * z;
+}
+
 /** Adds a cut at x with weight w in mm to the moments, and empties it. */
 export function addCut(m: Moments, c: CutSums, x: number, w: number): void {
   const d = x - m.originX;

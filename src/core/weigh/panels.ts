@@ -1,0 +1,114 @@
+import type { Assembly } from "../assembly/types";
+import type { Slice } from "../solids/region";
+import { SAME_STATION_MM } from "../tolerances";
+import { gaussRule } from "./gauss";
+
+/** A stretch of x without a break inside. */
+export interface Panel {
+  readonly a: number;
+  readonly b: number;
+  /** Stations at or near the lower and the upper end beside which something closes like a root, or null. */
+  readonly rootLow: number | null;
+  readonly rootHigh: number | null;
+}
+
+/** Cuts the length of an assembly at every break that its regions declare. */
+export function xPanels(assembly: Assembly): Panel[] {
+  const breaks = assembly.regions
+    .flatMap((r) => [...r.breaks, ...r.xRange.map((x) => ({ x, below: false, above: false }))])
+    .filter((b) => Number.isFinite(b.x))
+    .sort((l, r) => l.x - r.x);
+  const merged: { x: number; below: boolean; above: boolean }[] = [];
+  for (const b of breaks) {
+    const last = merged[merged.length - 1];
+    if (last && b.x - last.x < SAME_STATION_MM) {
+      last.below ||= b.below;
+      last.above ||= b.above;
+    } else merged.push({ ...b });
+  }
+  return merged.slice(1).map((to, i) => {
+    const a = merged[i].x;
+    const b = to.x;
+    // A root just outside the panel spoils it nearly as much as one at its end.
+    const near = b - a;
+    const low = merged.findLast((m) => m.above && m.x <= a && a - m.x < near);
+    const high = merged.find((m) => m.below && m.x >= b && m.x - b < near);
+    return { a, b, rootLow: low?.x ?? null, rootHigh: high?.x ?? null };
+  });
+}
+
+/**
+ * Calls `visit` at n Gauss points of each of `split` equal parts of a panel, with weights in mm. Beside a root the
+ * points stand evenly in its square root; between two, in the angle of a half circle.
+ */
+export function forPoints(
+  panel: Panel,
+  n: number,
+  split: number,
+  visit: (x: number, w: number) => void,
+): void {
+  const { a, b, rootLow, rootHigh } = panel;
+  const over = (from: number, to: number, at: (t: number) => number, stretch: (t: number) => number) =>
+    overRule(n, split, Math.min(from, to), Math.max(from, to), (t, w) => visit(at(t), w * stretch(t)));
+  if (rootLow !== null && rootHigh !== null) {
+    const half = (rootHigh - rootLow) / 2;
+    const middle = (rootHigh + rootLow) / 2;
+    const phi = (x: number) => Math.asin(Math.max(-1, Math.min(1, (x - middle) / half)));
+    over(
+      phi(a),
+      phi(b),
+      (t) => middle + half * Math.sin(t),
+      (t) => half * Math.cos(t),
+    );
+  } else if (rootLow !== null) {
+    over(
+      Math.sqrt(a - rootLow),
+      Math.sqrt(b - rootLow),
+      (t) => rootLow + t * t,
+      (t) => 2 * t,
+    );
+  } else if (rootHigh !== null) {
+    over(
+      Math.sqrt(rootHigh - a),
+      Math.sqrt(rootHigh - b),
+      (t) => rootHigh - t * t,
+      (t) => 2 * t,
+    );
+  } else overRule(n, split, a, b, visit);
+}
+
+/** Calls `visit` at n Gauss points of each of `split` equal parts of [from, to], with their weights. */
+export function overRule(
+  n: number,
+  split: number,
+  from: number,
+  to: number,
+  visit: (t: number, w: number) => void,
+): void {
+  const { nodes, weights } = gaussRule(n);
+  const half = (to - from) / 2 / split;
+  for (let k = 0; k < split; k++) {
+    const middle = from + half * (2 * k + 1);
+    for (let i = 0; i < n; i++) visit(middle + half * nodes[i], half * weights[i]);
+  }
+}
+
+/** All y at which anything changes across one cut, ascending. */
+export function yPanels(slices: readonly (Slice | null)[]): number[] {
+  const found: number[] = [];
+  const levels: number[] = [];
+  for (const s of slices) {
+    if (!s) continue;
+    if (s.ys) for (const y of s.ys) found.push(y);
+    for (const y of s.creases) found.push(y);
+    for (const z of s.zones) found.push(z.y0, z.y1);
+    for (const z of s.levels) if (!levels.includes(z)) levels.push(z);
+  }
+  for (const s of slices)
+    if (s && !s.flat) for (const z of levels) for (const y of s.crossings(z)) found.push(y);
+  found.sort((a, b) => a - b);
+  let kept = 0;
+  for (const y of found) if (kept === 0 || y - found[kept - 1] > SAME_STATION_MM) found[kept++] = y;
+  found.length = kept;
+  return found;
+}
