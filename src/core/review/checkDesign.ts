@@ -127,7 +127,7 @@ function checkOutline({ handle }: Design, report: Report): Point[] {
   const chords = polyline(cubics, 24);
   const crossing = selfCrossing(cubics);
   if (crossing) report("error", "outline-crosses-itself", { at: crossing });
-  else if (!(first.yMm > last.yMm) || !(enclosedArea(chords) > 1)) {
+  if (!(first.yMm > last.yMm) || !(enclosedArea(chords) > 1)) {
     report("error", "outline-no-area", { at: { x: first.xMm, y: first.yMm } });
   }
   return chords;

@@ -1,3 +1,4 @@
+import { type ParseError, parseTree } from "jsonc-parser";
 import type { z } from "zod";
 import { migrate } from "../../design/migrate";
 import { DESIGN_VERSION, type Design, designSchema } from "../../design/schema";
@@ -17,7 +18,6 @@ export type KnifeFailure =
       readonly code: "not-json";
       readonly line: number;
       readonly column: number;
-      readonly detail: string;
     }
   | { readonly ok: false; readonly code: "foreign" }
   | { readonly ok: false; readonly code: "no-version" }
@@ -43,8 +43,8 @@ export function readKnife(bytes: Uint8Array): KnifeReading {
   let value: unknown;
   try {
     value = JSON.parse(text);
-  } catch (error) {
-    return { ok: false, code: "not-json", ...placeOf(error, text) };
+  } catch {
+    return { ok: false, code: "not-json", ...placeOf(text) };
   }
   return readKnifeValue(value);
 }
@@ -75,10 +75,10 @@ function isRecord(value: unknown): value is Record<string, unknown> {
   return typeof value === "object" && value !== null && !Array.isArray(value);
 }
 
-/** Line and column of a JSON error, by the position that the engine names; the end of the text where it names none. */
-function placeOf(error: unknown, text: string): { line: number; column: number; detail: string } {
-  const detail = error instanceof Error ? error.message : String(error);
-  const named = /position (\d+)/.exec(detail)?.[1];
-  const before = text.slice(0, named === undefined ? text.length : Number(named)).split("\n");
-  return { line: before.length, column: before[before.length - 1].length + 1, detail };
+/** Line and column of the first fault, by a parser that goes on after faults and so knows where they are. */
+function placeOf(text: string): { line: number; column: number } {
+  const faults: ParseError[] = [];
+  parseTree(text, faults, { disallowComments: true });
+  const before = text.slice(0, faults[0]?.offset ?? text.length).split("\n");
+  return { line: before.length, column: before[before.length - 1].length + 1 };
 }

@@ -1,0 +1,98 @@
+import { readdirSync, readFileSync } from "node:fs";
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { newDesign } from "../../design/create";
+import { MIGRATIONS, migrate } from "../../design/migrate";
+import { DESIGN_VERSION } from "../../design/schema";
+import { LARGEST_KNIFE_BYTES } from "./format";
+import { readKnife } from "./read";
+import { writeKnife } from "./write";
+
+const bytes = (text: string) => new TextEncoder().encode(text);
+
+describe("knife files", () => {
+  it("come back as they were written", () => {
+    const design = newDesign("Sedge");
+    const reading = readKnife(bytes(writeKnife(design)));
+    expect(reading).toEqual({ ok: true, design });
+  });
+
+  it.each(readdirSync("demo").filter((f) => f.endsWith(".json")))(
+    "%s is read, and written as it stands",
+    (file) => {
+      const text = readFileSync(`demo/${file}`, "utf8");
+      const reading = readKnife(bytes(text));
+      if (!reading.ok) throw new Error(reading.code);
+      expect(JSON.parse(writeKnife(reading.design))).toEqual(JSON.parse(text));
+    },
+  );
+
+  it("are refused for their size before they are read", () => {
+    const huge = new Uint8Array(LARGEST_KNIFE_BYTES + 1);
+    expect(readKnife(huge)).toEqual({
+      ok: false,
+      code: "too-large",
+      bytes: LARGEST_KNIFE_BYTES + 1,
+      limit: LARGEST_KNIFE_BYTES,
+    });
+  });
+
+  it("name the line where they stop being JSON", () => {
+    const cut = writeKnife(newDesign("Sedge")).slice(0, 200);
+    const lines = cut.split("\n").length;
+    expect(readKnife(bytes(cut))).toMatchObject({ ok: false, code: "not-json", line: lines });
+    expect(readKnife(bytes('{\n  "format": oops\n}'))).toMatchObject({
+      ok: false,
+      code: "not-json",
+      line: 2,
+    });
+  });
+
+  it.each([
+    ["[]", "foreign"],
+    ["null", "foreign"],
+    ['{"format":"other"}', "foreign"],
+    ['{"format":"euaxis-knife"}', "no-version"],
+    ['{"format":"euaxis-knife","version":"1"}', "no-version"],
+    ['{"format":"euaxis-knife","version":0}', "no-version"],
+    [`{"format":"euaxis-knife","version":${DESIGN_VERSION + 1}}`, "newer"],
+    [`{"format":"euaxis-knife","version":${DESIGN_VERSION}}`, "invalid"],
+  ])("%s is refused as %s", (text, code) => {
+    expect(readKnife(bytes(text))).toMatchObject({ ok: false, code });
+  });
+
+  it("name the place of a field that is wrong or unknown", () => {
+    const design = newDesign("Sedge");
+    const with_ = (change: object) => readKnife(bytes(writeKnife({ ...design, ...change })));
+    const bad = with_({ blade: { ...design.blade, edgeMm: "thin" } });
+    expect(bad).toMatchObject({ code: "invalid", problems: [{ path: "knife.blade.edgeMm" }] });
+    const pins = with_({ fasteners: [design.fasteners[0], { ...design.fasteners[1], diameterMm: -1 }] });
+    expect(pins).toMatchObject({ code: "invalid", problems: [{ path: "knife.fasteners[1].diameterMm" }] });
+    expect(with_({ scabbard: true })).toMatchObject({ code: "invalid" });
+  });
+
+  it("never throw, whatever the bytes", () => {
+    const good = bytes(writeKnife(newDesign("Sedge")));
+    fc.assert(
+      fc.property(fc.nat(good.length - 1), fc.integer({ min: 0, max: 255 }), (at, value) => {
+        const bent = good.slice();
+        bent[at] = value;
+        return typeof readKnife(bent).ok === "boolean";
+      }),
+      { seed: 99, numRuns: 300 },
+    );
+  });
+});
+
+describe("migrations", () => {
+  it("have no gap from the first version to the present one", () => {
+    for (let v = 1; v < DESIGN_VERSION; v++)
+      expect(MIGRATIONS[v], `from version ${v}`).toBeTypeOf("function");
+    expect(Object.keys(MIGRATIONS)).toHaveLength(DESIGN_VERSION - 1);
+  });
+
+  it("leave a record of the present version alone", () => {
+    const record = { any: "thing" };
+    expect(migrate(record, DESIGN_VERSION)).toBe(record);
+  });
+});

@@ -1,0 +1,70 @@
+import { describe, expect, it } from "vitest";
+import { newDesign } from "../design/create";
+import type { Design } from "../design/schema";
+import { weigh } from "../weigh/weigh";
+import { checkDesign } from "./checkDesign";
+import type { FindingRule } from "./types";
+
+const sound = newDesign("Sedge");
+const blade = (change: Partial<Design["blade"]>): Design => ({
+  ...sound,
+  blade: { ...sound.blade, ...change },
+});
+const handle = (change: Partial<Design["handle"]>): Design => ({
+  ...sound,
+  handle: { ...sound.handle, ...change },
+});
+const fasteners = (...f: Design["fasteners"]): Design => ({ ...sound, fasteners: f });
+const node = (role: string, change: { xMm?: number; yMm?: number }) =>
+  handle({ outline: sound.handle.outline.map((n) => (n.role === role ? { ...n, ...change } : n)) });
+const [pin] = sound.fasteners;
+const tube = { id: "t", kind: "lanyard-tube", xMm: -60, yMm: 0, material: "brass-260" } as const;
+const mosaic = { id: "m", kind: "patterned-pin", xMm: -60, yMm: 0, diameterMm: 6, fill: "epoxy" } as const;
+
+/** A design that trips each rule; the sound one trips none. */
+const TRIPS: [FindingRule, Design][] = [
+  ["unknown-material", blade({ steel: "wood-of-the-moon" })],
+  ["ricasso-longer-than-blade", blade({ ricassoMm: 110 })],
+  ["ricasso-higher-than-heel", blade({ ricassoHeightMm: 40 })],
+  ["edge-thicker-than-spine", blade({ edgeMm: 4.5 })],
+  ["tip-longer-than-blade", blade({ tip: { ...sound.blade.tip, bellyMm: 104 } })],
+  ["hollow-wheel-too-small", blade({ grind: { kind: "hollow", heightMm: 20, wheelRadiusMm: 8 } })],
+  ["hollow-cuts-through", blade({ grind: { kind: "hollow", heightMm: 24, wheelRadiusMm: 16 } })],
+  ["outline-crosses-itself", node("swell", { yMm: 40 })],
+  ["outline-ahead-of-front", node("groove", { xMm: 5 })],
+  ["outline-front-open", node("front-top", { xMm: -4 })],
+  ["outline-no-area", node("front-top", { yMm: -13 })],
+  ["pin-off-handle", fasteners({ ...pin, yMm: 25 })],
+  [
+    "hole-off-tang",
+    { ...sound, tang: { ...sound.tang, holes: [{ id: "h", xMm: -200, yMm: 0, diameterMm: 4, fill: null }] } },
+  ],
+  ["fasteners-overlap", fasteners(pin, { ...pin, id: "again", xMm: pin.xMm - 3 })],
+  ["bore-not-inside-tube", fasteners({ ...tube, diameterMm: 6, boreMm: 6 })],
+  [
+    "pattern-overfull",
+    fasteners({
+      ...mosaic,
+      tube: { material: "copper", share: 0.6 },
+      rods: { material: "copper", share: 0.6 },
+    }),
+  ],
+  ["handle-thinner-than-tang", handle({ plan: sound.handle.plan.map((p) => ({ ...p, halfMm: 1.5 })) })],
+  ["stock-thinner-than-handle", handle({ right: { ...sound.handle.right, thicknessMm: 4 } })],
+  ["bevel-too-deep", handle({ frontBevel: { lengthMm: 20, angleDeg: 70 } })],
+  ["duplicate-id", fasteners(pin, { ...pin, xMm: -60 })],
+];
+
+describe("what a design cannot be", () => {
+  it("finds nothing amiss in a sound one", () => {
+    expect(checkDesign(sound)).toEqual([]);
+  });
+
+  it.each(TRIPS)("%s", (rule, design) => {
+    const found = checkDesign(design).find((f) => f.rule === rule);
+    expect(found, JSON.stringify(checkDesign(design))).toBeDefined();
+    const weighing = weigh(design);
+    expect(weighing.ok).toBe(found?.severity === "warning");
+    if (weighing.ok) expect(Number.isFinite(weighing.report.massG)).toBe(true);
+  });
+});

@@ -1,0 +1,159 @@
+import "fake-indexeddb/auto";
+import { beforeEach, describe, expect, it, vi } from "vitest";
+import { newDesign } from "@/core/design/create";
+import { createAutosave } from "./autosave";
+import { db } from "./db";
+import { addDemoKnives, layOutDemoKnivesOnce } from "./demo";
+import { addKnife, freeName, removeKnife, restoreKnife, writeDesign } from "./knives";
+import { createSession } from "./session";
+
+beforeEach(async () => {
+  await db.knives.clear();
+  await db.settings.clear();
+});
+
+const spine = (session: ReturnType<typeof createSession>, mm: number, gesture?: string) =>
+  session.getState().edit("Change spine", (d) => Object.assign(d.blade, { spineMm: mm }), { gesture });
+
+describe("an editing session", () => {
+  it("undoes and redoes, a whole gesture as one step", () => {
+    const session = createSession(newDesign("Sedge"));
+    const now = () => session.getState().design.blade.spineMm;
+    spine(session, 5);
+    for (const mm of [6, 7, 8]) spine(session, mm, "drag-1");
+    for (const mm of [9, 10]) spine(session, mm, "drag-2");
+    session.undo();
+    expect(now()).toBe(8);
+    session.undo();
+    expect(now()).toBe(5);
+    session.undo();
+    expect(now()).toBe(4);
+    session.undo();
+    expect(now()).toBe(4);
+    for (let i = 0; i < 3; i++) session.redo();
+    expect(now()).toBe(10);
+  });
+
+  it("forgets what could be redone once something else is done, and ignores edits that change nothing", () => {
+    const session = createSession(newDesign("Sedge"));
+    spine(session, 5);
+    spine(session, 5);
+    expect(session.temporal.getState().pastStates).toHaveLength(1);
+    session.undo();
+    spine(session, 6);
+    session.redo();
+    expect(session.getState().design.blade.spineMm).toBe(6);
+  });
+
+  it("refuses an edit that no file could hold, and changes nothing", () => {
+    const session = createSession(newDesign("Sedge"));
+    const before = session.getState().design;
+    expect(spine(session, -1)).toMatchObject({ path: "blade › spineMm" });
+    expect(spine(session, Number.NaN)).toMatchObject({ path: "blade › spineMm" });
+    expect(session.getState().design).toBe(before);
+    expect(session.temporal.getState().pastStates).toHaveLength(0);
+  });
+
+  it("never changes a design in place", () => {
+    const design = newDesign("Sedge");
+    const copy = structuredClone(design);
+    const session = createSession(design);
+    spine(session, 6);
+    expect(design).toEqual(copy);
+    expect(() => spine(session, 6)).not.toThrow();
+    expect(Object.isFrozen(session.getState().design.blade)).toBe(true);
+  });
+});
+
+describe("the rack's records", () => {
+  it("refuse a write that began from an older state", async () => {
+    const record = await addKnife(newDesign("Sedge"));
+    const first = await writeDesign(record.id, { ...record.design, notes: "one" }, record.revision);
+    expect(first.ok).toBe(true);
+    const second = await writeDesign(record.id, { ...record.design, notes: "two" }, record.revision);
+    expect(second).toMatchObject({
+      ok: false,
+      code: "changed-elsewhere",
+      theirs: { design: { notes: "one" } },
+    });
+    await removeKnife(record.id);
+    expect(await writeDesign(record.id, record.design, 2)).toEqual({ ok: false, code: "deleted" });
+  });
+
+  it("come back whole after a deletion", async () => {
+    const record = await addKnife(newDesign("Sedge"));
+    const gone = await removeKnife(record.id);
+    expect(await db.knives.count()).toBe(0);
+    await restoreKnife(gone!);
+    expect(await db.knives.get(record.id)).toEqual(record);
+  });
+
+  it("hold the demo knives once, however often the rack is opened", async () => {
+    await Promise.all([layOutDemoKnivesOnce(), layOutDemoKnivesOnce()]);
+    expect(await db.knives.count()).toBe(6);
+    await db.knives.clear();
+    await layOutDemoKnivesOnce();
+    expect(await db.knives.count()).toBe(0);
+    await addDemoKnives();
+    expect(await db.knives.count()).toBe(6);
+  });
+
+  it("find free names", () => {
+    expect(freeName("Parer", [])).toBe("Parer");
+    expect(freeName("Parer", ["Parer", "Parer 2"])).toBe("Parer 3");
+    expect(freeName("Parer 2", ["Parer", "Parer 2"])).toBe("Parer 3");
+    expect(freeName("x".repeat(80), ["x".repeat(80)]).length).toBeLessThanOrEqual(80);
+  });
+});
+
+describe("autosave", () => {
+  it("keeps every state that the maker leaves, and only the last of a burst", async () => {
+    const record = await addKnife(newDesign("Sedge"));
+    const session = createSession(record.design);
+    const autosave = createAutosave(session, record);
+    for (const mm of [5, 6, 7]) spine(session, mm, "drag");
+    expect(autosave.getState().status).toBe("keeping");
+    await autosave.flush();
+    const kept = await db.knives.get(record.id);
+    expect(kept?.design.blade.spineMm).toBe(7);
+    expect(kept?.revision).toBe(2);
+    expect(autosave.getState().status).toBe("kept");
+    autosave.dispose();
+  });
+
+  it("stops at a conflict, loses neither side, and goes on after the choice", async () => {
+    const record = await addKnife(newDesign("Sedge"));
+    const session = createSession(record.design);
+    const autosave = createAutosave(session, record);
+    spine(session, 6);
+    await writeDesign(record.id, { ...record.design, notes: "theirs" }, record.revision);
+    await autosave.flush();
+    expect(autosave.getState()).toMatchObject({
+      status: "conflict",
+      theirs: { design: { notes: "theirs" } },
+    });
+    expect((await db.knives.get(record.id))?.design.notes).toBe("theirs");
+    await autosave.keepMine();
+    expect((await db.knives.get(record.id))?.design.blade.spineMm).toBe(6);
+    const names = (await db.knives.toArray()).map((k) => k.design.name).sort();
+    expect(names).toEqual(["Sedge", "Sedge (other tab)"]);
+    autosave.dispose();
+  });
+
+  it("says so when the database fails, and keeps the work in hand", async () => {
+    const record = await addKnife(newDesign("Sedge"));
+    const session = createSession(record.design);
+    const autosave = createAutosave(session, record);
+    const log = vi.spyOn(console, "error").mockImplementation(() => undefined);
+    const broken = vi.spyOn(db, "transaction").mockRejectedValueOnce(new Error("disk full"));
+    spine(session, 6);
+    await autosave.flush();
+    expect(autosave.getState().status).toBe("failed");
+    broken.mockRestore();
+    log.mockRestore();
+    await autosave.flush();
+    expect(autosave.getState().status).toBe("kept");
+    expect((await db.knives.get(record.id))?.design.blade.spineMm).toBe(6);
+    autosave.dispose();
+  });
+});

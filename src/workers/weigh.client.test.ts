@@ -1,0 +1,78 @@
+import { MessageChannel } from "node:worker_threads";
+import { expose } from "comlink";
+import { describe, expect, it } from "vitest";
+import { newDesign } from "@/core/design/create";
+import type { Design } from "@/core/design/schema";
+import { weigh } from "@/core/weigh/weigh";
+import { createWeigher } from "./weigh.client";
+
+/** A worker's two ends over a real message channel: what is sent is cloned, as to a worker. */
+function startOver(service: { weigh: (d: Design) => unknown }) {
+  let started = 0;
+  const workers: { onerror?: (e: { message: string }) => void }[] = [];
+  const start = () => {
+    started++;
+    const { port1, port2 } = new MessageChannel();
+    const wrapPort = (port: typeof port1) => ({
+      postMessage: (m: unknown) => port.postMessage(m),
+      addEventListener: (_: string, f: (e: { data: unknown }) => void) =>
+        port.on("message", (data) => f({ data })),
+      removeEventListener: () => undefined,
+      start: () => port.start(),
+      terminate: () => port.close(),
+    });
+    expose(service, wrapPort(port2) as never);
+    const worker = wrapPort(port1) as never as Worker;
+    workers.push(worker as never);
+    return worker;
+  };
+  return { start, count: () => started, workers };
+}
+
+const design = newDesign("Sedge");
+const thick = (mm: number): Design => ({ ...design, blade: { ...design.blade, spineMm: mm } });
+
+describe("the weighing client", () => {
+  it("answers what the core answers", async () => {
+    const weigher = createWeigher(startOver({ weigh }).start);
+    const answer = await weigher.weigh(design);
+    expect(answer).toEqual({ ok: true, weighing: weigh(design) });
+    weigher.dispose();
+  });
+
+  it("weighs the first and the latest of a burst, and calls the rest superseded", async () => {
+    const weigher = createWeigher(startOver({ weigh }).start);
+    const answers = await Promise.all([3, 4, 5, 6].map((mm) => weigher.weigh(thick(mm))));
+    expect(answers.map((a) => (a.ok ? "weighed" : a.code))).toEqual([
+      "weighed",
+      "superseded",
+      "superseded",
+      "weighed",
+    ]);
+    expect(answers[3]).toEqual({ ok: true, weighing: weigh(thick(6)) });
+    weigher.dispose();
+  });
+
+  it("gives a failure as data, and goes on", async () => {
+    const fails = (d: Design) => {
+      if (d.blade.spineMm === 3) throw new Error("no such steel");
+      return weigh(d);
+    };
+    const weigher = createWeigher(startOver({ weigh: fails }).start);
+    expect(await weigher.weigh(thick(3))).toEqual({ ok: false, code: "failed", message: "no such steel" });
+    expect((await weigher.weigh(thick(4))).ok).toBe(true);
+    weigher.dispose();
+  });
+
+  it("starts a dead worker anew, and answers nothing once it is disposed of", async () => {
+    const over = startOver({ weigh });
+    const weigher = createWeigher(over.start);
+    const dying = weigher.weigh(design);
+    over.workers[0].onerror?.({ message: "out of memory" });
+    expect(await dying).toMatchObject({ ok: false, code: "failed", message: "out of memory" });
+    expect((await weigher.weigh(design)).ok).toBe(true);
+    expect(over.count()).toBe(2);
+    weigher.dispose();
+    expect(await weigher.weigh(design)).toEqual({ ok: false, code: "disposed" });
+  });
+});
