@@ -13,7 +13,13 @@ beforeEach(async () => {
 });
 
 const spine = (session: ReturnType<typeof createSession>, mm: number, gesture?: string) =>
-  session.getState().edit("Change spine", (d) => Object.assign(d.blade, { spineMm: mm }), { gesture });
+  session.getState().edit(
+    "Change spine",
+    (d) => {
+      d.blade.spineMm = mm;
+    },
+    { gesture },
+  );
 
 describe("an editing session", () => {
   it("undoes and redoes, a whole gesture as one step", () => {

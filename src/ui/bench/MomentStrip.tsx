@@ -75,7 +75,7 @@ export function MomentStrip({
                 </rect>
               );
             })}
-            <BarName bar={bar} y={y} bars={bars} tallest={tallest} />
+            <BarName bar={bar} y={y} bars={bars} beamY={beamY} />
           </g>
         );
       })}
@@ -102,19 +102,16 @@ const NAME_PX = 64;
  * Name and mass over a bar, or at its side where a taller one stands close by; a small bar hemmed in goes without
  * (its tooltip and the parts table have it).
  */
-function BarName({ bar, y, bars, tallest }: { bar: Bar; y: number; bars: readonly Bar[]; tallest: number }) {
+function BarName({ bar, y, bars, beamY }: { bar: Bar; y: number; bars: readonly Bar[]; beamY: number }) {
   const { units } = useBench();
-  const near = (from: number, to: number) =>
-    bars.some((b) => b !== bar && b.massG > 0.1 * tallest && b.xPx - bar.xPx > from && b.xPx - bar.xPx < to);
   const taller = (side: 1 | -1) =>
     bars.some(
       (b) => b.massG > bar.massG && (b.xPx - bar.xPx) * side > 0 && Math.abs(b.xPx - bar.xPx) < NAME_PX,
     );
   const [left, right] = [taller(-1), taller(1)];
-  if ((left && right) || (bar.massG < 0.02 * tallest && (left || right))) return null;
   const beside = left || right;
-  if (beside && (left ? near(0, 2 * NAME_PX) : near(-2 * NAME_PX, 0)) && bar.massG < 0.15 * tallest)
-    return null;
+  const room = beamY - y > 40 && bar.xPx > (right ? 2 * NAME_PX : 0);
+  if ((left && right) || (beside && !room)) return null;
   const x = bar.xPx + (left ? BAR_PX / 2 + 5 : right ? -BAR_PX / 2 - 5 : 0);
   return (
     <DrawnText

@@ -30,8 +30,8 @@ export function Stock() {
               Stock
             </Heading>
             <Text color="graphite" maxW="620px">
-              What a knife can be made of. The range is what pieces off the shelf fall in; it decides the ±
-              beside every weight.
+              What a knife can be made of. The range is what pieces off the shelf fall in; it decides the
+              interval under every weight.
             </Text>
           </Box>
           <HStack>
@@ -42,7 +42,7 @@ export function Stock() {
               onChange={(e) => setWords(e.target.value)}
               bg="sheet"
             />
-            <NativeSelect.Root width="220px">
+            <NativeSelect.Root width="220px" flexShrink="0">
               <NativeSelect.Field
                 aria-label="Class of material"
                 value={cls}
@@ -82,7 +82,7 @@ export function Stock() {
                 <Table.Row key={m.id}>
                   <Table.Cell fontWeight="500">
                     <HStack gap="2">
-                      <svg width="26" height="16" aria-hidden="true">
+                      <svg width="26" height="16" aria-hidden="true" style={{ flexShrink: 0 }}>
                         <Hatches />
                         <rect
                           width="26"
