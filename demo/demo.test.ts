@@ -72,11 +72,12 @@ describe.each(FILES)("%s against the mesh kernel", (file) => {
   it("fills its space once: the parts' volumes add up to blade, tang and handle as wholes", () => {
     const assembly = assemble(demo(file));
     const total = integrate(assembly).reduce((s, m) => s + m.v, 0);
-    // The body holds scales, liners, tang and pins; the blade stands ahead of it. Both as single parts.
-    const body = assembly.parts.find((p) => p.id === "scale-right")!.regions[0];
-    const blade = assembly.parts.find((p) => p.id === "blade")!;
-    const whole = integrate({ ...assembly, parts: [blade, { ...blade, id: "body", regions: [body] }] });
-    expect(Math.abs(total / (whole[0].v + whole[1].v) - 1)).toBeLessThan(1e-6);
+    // The body holds scales or pieces, liners, pins and the tang in them; the guard its slot; the blade stands ahead.
+    const part = (id: string) => assembly.parts.find((p) => p.id === id);
+    const blade = part("blade")!;
+    const wholes = [blade, { ...blade, id: "body", regions: [0] }, ...[part("guard") ?? []].flat()];
+    const whole = integrate({ ...assembly, parts: wholes }).reduce((s, m) => s + m.v, 0);
+    expect(Math.abs(total / whole - 1)).toBeLessThan(1e-6);
   });
 
   it("weighs finite figures inside their intervals", () => {

@@ -14,14 +14,14 @@ for (const scheme of ["light", "dark"] as const) {
       ).toEqual([]);
     };
     await page.goto("/");
-    await expect(page.getByTestId("rack-mass")).toHaveCount(6);
+    await expect(page.getByTestId("rack-mass")).toHaveCount(8);
     await faults("rack");
     await page.goto("/stock");
     await faults("stock");
     await page.goto("/settings");
     await faults("settings");
     await openKnife(page, "Long Meadow slicer");
-    for (const name of ["Blade", "Tang", "Handle", "Pins", "Parts"]) {
+    for (const name of ["Blade", "Tang", "Handle", "Guard", "Pins", "Parts"]) {
       await step(page, name);
       await faults(name);
     }
@@ -30,7 +30,7 @@ for (const scheme of ["light", "dark"] as const) {
 
 test("the whole way by keyboard: rack, knife, step, point, field", async ({ page }) => {
   await page.goto("/");
-  await expect(page.getByTestId("rack-mass")).toHaveCount(6);
+  await expect(page.getByTestId("rack-mass")).toHaveCount(8);
   const tabTo = async (match: RegExp) => {
     for (let i = 0; i < 60; i++) {
       await page.keyboard.press("Tab");
@@ -46,10 +46,10 @@ test("the whole way by keyboard: rack, knife, step, point, field", async ({ page
   await page.keyboard.press("Enter");
   await expect(page.getByTestId("weight")).toHaveText(/\d/);
   await tabTo(/^Blade$/);
-  await page.keyboard.press("ArrowRight");
-  await page.keyboard.press("ArrowRight");
-  await page.keyboard.press("ArrowRight");
-  await expect(page.getByRole("tab", { name: "Pins" })).toHaveAttribute("aria-selected", "true");
+  for (const name of ["Tang", "Handle", "Guard", "Pins"]) {
+    await page.keyboard.press("ArrowRight");
+    await expect(page.getByRole("tab", { name })).toHaveAttribute("aria-selected", "true");
+  }
   await page.locator("[data-point=pin-1]").focus();
   await page.keyboard.press("Delete");
   await expect(page.locator("[data-point=pin-1]")).toHaveCount(0);

@@ -1,6 +1,8 @@
 import fen from "@demo/fen-rigging-knife.json";
+import gorse from "@demo/gorse-guard-knife.json";
 import heath from "@demo/heath-field-knife.json";
 import slicer from "@demo/long-meadow-slicer.json";
+import marsh from "@demo/marsh-stick-tang.json";
 import parer from "@demo/orchard-parer.json";
 import rook from "@demo/rook-hunter.json";
 import chopper from "@demo/sallow-camp-chopper.json";
@@ -8,7 +10,7 @@ import { readKnifeValue } from "@/core/files/knife/read";
 import { db } from "./db";
 import { addKnife } from "./knives";
 
-const DEMO_FILES = [heath, parer, slicer, chopper, rook, fen];
+const DEMO_FILES = [heath, parer, slicer, chopper, rook, fen, gorse, marsh];
 const SEEDED = "demo-knives-laid-out";
 
 /** Lays out the demo knives on the first visit only, so that deleting them lasts. */

@@ -9,7 +9,8 @@ export interface Refusal {
   readonly message: string;
 }
 
-type Draft<T> = { -readonly [K in keyof T]: T[K] extends object ? Draft<T[K]> : T[K] };
+/** What an edit's recipe changes: the same shape, free to be written to. */
+export type Draft<T> = { -readonly [K in keyof T]: T[K] extends object ? Draft<T[K]> : T[K] };
 
 export interface EditOptions {
   /** Edits of one gesture (a drag, a run of arrow keys) become one step of undo. */

@@ -38,6 +38,17 @@ const WORDS: Record<Finding["rule"], (f: Finding, mm: Say) => string> = {
   "stock-thinner-than-handle": (f, mm) =>
     `The contour asks for ${mm(f.measured)} from the middle, but the scale stock ends at ${mm(f.limit)}: it stays flat here.`,
   "bevel-too-deep": (f, mm) => `The front bevel (${mm(f.measured)} deep) cuts to the tang (${mm(f.limit)}).`,
+  "tang-and-handle-apart": () =>
+    "A full tang goes with scales and a hidden tang with a handle of pieces. Choose the tang again.",
+  "guard-longer-than-handle": (f, mm) =>
+    `The guard (${mm(f.measured)}) leaves no room for a handle of ${mm(f.limit)}.`,
+  "guard-lower-than-tang": (f, mm) => `The tang stands ${mm(f.measured)} out of the guard.`,
+  "pieces-longer-than-handle": (f, mm) =>
+    `The pieces before the last take ${mm(f.measured)} of ${mm(f.limit)}: nothing is left for the last.`,
+  "tang-through-guard": (f, mm) =>
+    `The tang stands ${mm(f.measured)} out of the guard, whose slot must hold it.`,
+  "tang-hole-breaks-out": () =>
+    "The tang's hole breaks through the handle here. Make the tang smaller or shorter, or the handle fuller.",
   "duplicate-id": (f) => `Two holes share the name "${f.subject}".`,
 };
 

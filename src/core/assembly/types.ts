@@ -7,7 +7,7 @@ export interface MaterialShare {
 }
 
 /** What a part belongs to, for grouping and for order on screen. */
-export type PartGroup = "blade" | "handle" | "fasteners";
+export type PartGroup = "blade" | "guard" | "handle" | "fasteners";
 
 /** One solid part, or a void that only takes space from later ones. */
 export interface Part {

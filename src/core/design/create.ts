@@ -1,4 +1,4 @@
-import type { Blade, Design, NodeRole, OutlineNode, PlanNode, TipStyle } from "./schema";
+import type { Blade, Design, Guard, HiddenTang, NodeRole, OutlineNode, PlanNode, TipStyle } from "./schema";
 
 /** Main measures of a handle's outline, mm. */
 export interface HandleMeasures {
@@ -100,9 +100,79 @@ export function newDesign(name: string): Design {
       liners: [],
       frontBevel: { lengthMm: 4, angleDeg: 45 },
     },
+    guard: null,
     fasteners: [
       { id: "pin-1", kind: "pin", xMm: -20, yMm: 0.5, diameterMm: 6.35, material: "brass-360" },
       { id: "pin-2", kind: "pin", xMm: -88, yMm: -5, diameterMm: 6.35, material: "brass-360" },
     ],
+  };
+}
+
+/** A guard to begin from: a brass oval a little taller than the handle's front. */
+export function newGuard(design: Design): Guard {
+  const nodes = design.handle.outline;
+  return {
+    material: "brass-360",
+    thicknessMm: 6,
+    aboveMm: round(Math.max(4, nodes[0].yMm + 1)),
+    belowMm: round(Math.max(4, -nodes[nodes.length - 1].yMm + 7)),
+    widthMm: round(2 * Math.max(...design.handle.plan.map((p) => p.halfMm)) + 1),
+    roundness: 0.8,
+  };
+}
+
+/** A hidden tang to begin from: two thirds of the handle long, half of its front high. */
+function newHiddenTang(design: Design): HiddenTang {
+  const nodes = design.handle.outline;
+  const lengthMm = -Math.min(...nodes.map((n) => n.xMm));
+  const front = nodes[0].yMm - nodes[nodes.length - 1].yMm;
+  return {
+    kind: "hidden",
+    lengthMm: round((2 / 3) * lengthMm),
+    yMm: round((nodes[0].yMm + nodes[nodes.length - 1].yMm) / 2),
+    frontHeightMm: round(front / 2),
+    endHeightMm: round(front / 3.5),
+    frontThicknessMm: design.blade.spineMm,
+    endThicknessMm: round(design.blade.spineMm * 0.8),
+    hole: { clearanceMm: 0.5, deeperMm: 3, fill: "epoxy" },
+  };
+}
+
+/**
+ * The knife with another kind of tang, keeping what still makes sense: outline, thickness, section, guard, pins, and
+ * the handle's material. The same kind changes nothing.
+ */
+export function withTang(design: Design, kind: Design["tang"]["kind"]): Design {
+  if (design.tang.kind === kind) return design;
+  const { outline, plan, roundness } = design.handle;
+  if (kind === "hidden") {
+    const material =
+      design.handle.kind === "scales" ? design.handle.right.material : design.handle.pieces[0].material;
+    const pieces = [{ id: "piece-1", role: "block" as const, material, lengthMm: 100 }];
+    return {
+      ...design,
+      tang: newHiddenTang(design),
+      handle: { kind: "stack", outline, plan, roundness, pieces },
+    };
+  }
+  const { handle } = design;
+  const block =
+    handle.kind === "stack"
+      ? (handle.pieces.find((p) => p.role === "block") ?? handle.pieces[0])
+      : handle.right;
+  const scale = { material: block.material, thicknessMm: 9.5 };
+  return {
+    ...design,
+    tang: { kind: "full", taper: null, holes: [] },
+    handle: {
+      kind: "scales",
+      outline,
+      plan,
+      roundness,
+      right: scale,
+      left: scale,
+      liners: [],
+      frontBevel: null,
+    },
   };
 }

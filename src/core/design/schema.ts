@@ -1,7 +1,7 @@
 import { z } from "zod";
 
 /** The version of the design record that this code writes. */
-export const DESIGN_VERSION = 1;
+export const DESIGN_VERSION = 2;
 
 const mm = (low: number, high: number) => z.number().min(low).max(high);
 const id = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/, "an id is 1 to 40 letters, digits, - or _");
@@ -69,12 +69,35 @@ const tangHole = z.strictObject({
   fill: materialId.nullable(),
 });
 
-const tang = z.strictObject({
+const fullTang = z.strictObject({
   kind: z.literal("full"),
   /** Thickness at the front and at the butt; null keeps the spine's thickness throughout. */
   taper: z.strictObject({ frontMm: mm(0.3, 25), buttMm: mm(0.3, 25) }).nullable(),
   holes: z.array(tangHole).max(60),
 });
+
+/** A stick in a hole of the handle: straight or tapered, of rectangular section, its middle at one height. */
+const hiddenTang = z.strictObject({
+  kind: z.literal("hidden"),
+  /** From the datum; as long as the handle or longer goes through and ends flush. */
+  lengthMm: mm(5, 600),
+  /** Height over the axis of the tang's middle line. */
+  yMm: height,
+  frontHeightMm: mm(1, 100),
+  endHeightMm: mm(1, 100),
+  frontThicknessMm: mm(0.3, 25),
+  endThicknessMm: mm(0.3, 25),
+  hole: z.strictObject({
+    /** Room round the tang, to every side. */
+    clearanceMm: mm(0, 10),
+    /** How much deeper than the tang it goes. */
+    deeperMm: mm(0, 50),
+    /** What fills it round the tang. */
+    fill: materialId.nullable(),
+  }),
+});
+
+const tang = z.discriminatedUnion("kind", [fullTang, hiddenTang]);
 
 export const NODE_ROLES = [
   "front-top",
@@ -106,17 +129,46 @@ const planNode = z.strictObject({
 const scale = z.strictObject({ material: materialId, thicknessMm: mm(0.3, 80) });
 const liner = z.strictObject({ material: materialId, thicknessMm: mm(0.05, 10) });
 
-const handle = z.strictObject({
-  kind: z.literal("scales"),
+const handleShape = {
   /** From the front face at the spine side round the butt to the front face at the edge side. */
   outline: z.array(outlineNode).min(4).max(40),
   plan: z.array(planNode).min(2).max(20),
   roundness: z.number().min(0).max(1),
+};
+
+const scalesHandle = z.strictObject({
+  kind: z.literal("scales"),
+  ...handleShape,
   right: scale,
   left: scale,
   /** From the tang outward, the same on both sides. */
   liners: z.array(liner).max(3),
   frontBevel: z.strictObject({ lengthMm: mm(0.1, 60), angleDeg: z.number().min(5).max(85) }).nullable(),
+});
+
+export const PIECE_ROLES = ["ferrule", "spacer", "washer", "block", "butt-plate", "pommel"] as const;
+
+const piece = z.strictObject({ id, role: z.enum(PIECE_ROLES), material: materialId, lengthMm: mm(0.1, 600) });
+
+/** Pieces one behind the other along the tang; the last reaches to the butt whatever its length. */
+const stackHandle = z.strictObject({
+  kind: z.literal("stack"),
+  ...handleShape,
+  pieces: z.array(piece).min(1).max(40),
+});
+
+const handle = z.discriminatedUnion("kind", [scalesHandle, stackHandle]);
+
+/** A plate across the tang, its front face on the datum. */
+const guard = z.strictObject({
+  material: materialId,
+  thicknessMm: mm(0.3, 60),
+  /** How far it stands over and under the axis. */
+  aboveMm: mm(1, 150),
+  belowMm: mm(1, 150),
+  widthMm: mm(1, 120),
+  /** 0 is a rectangle from the front, 1 an oval. */
+  roundness: z.number().min(0).max(1),
 });
 
 const share = z.number().min(0.01).max(0.98);
@@ -148,6 +200,7 @@ export const designSchema = z.strictObject({
   blade,
   tang,
   handle,
+  guard: guard.nullable(),
   fasteners: z.array(fastener).max(40),
 });
 
@@ -161,5 +214,12 @@ export type NodeRole = (typeof NODE_ROLES)[number];
 export type PlanNode = Design["handle"]["plan"][number];
 export type Fastener = Design["fasteners"][number];
 export type FastenerKind = Fastener["kind"];
-export type TangHole = Design["tang"]["holes"][number];
-export type Liner = Design["handle"]["liners"][number];
+export type TangHole = z.infer<typeof tangHole>;
+export type FullTang = z.infer<typeof fullTang>;
+export type HiddenTang = z.infer<typeof hiddenTang>;
+export type Handle = Design["handle"];
+export type ScalesHandle = z.infer<typeof scalesHandle>;
+export type StackHandle = z.infer<typeof stackHandle>;
+export type Piece = z.infer<typeof piece>;
+export type PieceRole = (typeof PIECE_ROLES)[number];
+export type Guard = z.infer<typeof guard>;

@@ -1,19 +1,27 @@
 import { describe, expect, it } from "vitest";
-import { newDesign } from "../design/create";
-import type { Design } from "../design/schema";
+import { newDesign, newGuard, withTang } from "../design/create";
+import { withHandleLength } from "../design/lengths";
+import type { Design, HiddenTang, ScalesHandle } from "../design/schema";
 import { weigh } from "../weigh/weigh";
 import { checkDesign } from "./checkDesign";
 import type { FindingRule } from "./types";
 
 const sound = newDesign("Sedge");
+if (sound.handle.kind !== "scales" || sound.tang.kind !== "full")
+  throw new Error("the sound knife has a full tang");
+const scales = sound.handle;
+const slab = sound.tang;
+const hidden = withTang(sound, "hidden");
+if (hidden.handle.kind !== "stack" || hidden.tang.kind !== "hidden") throw new Error("no hidden tang");
+const stick = hidden.tang;
+const stack = hidden.handle;
+const guard = newGuard(sound);
 const blade = (change: Partial<Design["blade"]>): Design => ({
   ...sound,
   blade: { ...sound.blade, ...change },
 });
-const handle = (change: Partial<Design["handle"]>): Design => ({
-  ...sound,
-  handle: { ...sound.handle, ...change },
-});
+const handle = (change: Partial<ScalesHandle>): Design => ({ ...sound, handle: { ...scales, ...change } });
+const tang = (change: Partial<HiddenTang>): Design => ({ ...hidden, tang: { ...stick, ...change } });
 const fasteners = (...f: Design["fasteners"]): Design => ({ ...sound, fasteners: f });
 const node = (role: string, change: { xMm?: number; yMm?: number }) =>
   handle({ outline: sound.handle.outline.map((n) => (n.role === role ? { ...n, ...change } : n)) });
@@ -37,7 +45,7 @@ const TRIPS: [FindingRule, Design][] = [
   ["pin-off-handle", fasteners({ ...pin, yMm: 25 })],
   [
     "hole-off-tang",
-    { ...sound, tang: { ...sound.tang, holes: [{ id: "h", xMm: -200, yMm: 0, diameterMm: 4, fill: null }] } },
+    { ...sound, tang: { ...slab, holes: [{ id: "h", xMm: -200, yMm: 0, diameterMm: 4, fill: null }] } },
   ],
   ["fasteners-overlap", fasteners(pin, { ...pin, id: "again", xMm: pin.xMm - 3 })],
   ["bore-not-inside-tube", fasteners({ ...tube, diameterMm: 6, boreMm: 6 })],
@@ -50,14 +58,31 @@ const TRIPS: [FindingRule, Design][] = [
     }),
   ],
   ["handle-thinner-than-tang", handle({ plan: sound.handle.plan.map((p) => ({ ...p, halfMm: 1.5 })) })],
-  ["stock-thinner-than-handle", handle({ right: { ...sound.handle.right, thicknessMm: 4 } })],
+  ["stock-thinner-than-handle", handle({ right: { ...scales.right, thicknessMm: 4 } })],
   ["bevel-too-deep", handle({ frontBevel: { lengthMm: 20, angleDeg: 70 } })],
+  ["tang-and-handle-apart", { ...sound, tang: stick }],
+  [
+    "guard-longer-than-handle",
+    { ...sound, guard: { ...guard, thicknessMm: 60 }, handle: withHandleLength(scales, "length", 50) },
+  ],
+  ["guard-lower-than-tang", { ...sound, guard: { ...guard, aboveMm: 9 } }],
+  ["tang-through-guard", { ...hidden, guard: { ...guard, aboveMm: 5 } }],
+  ["tang-hole-breaks-out", tang({ endHeightMm: 40 })],
+  ["tang-hole-breaks-out", tang({ frontThicknessMm: 22 })],
+  [
+    "pieces-longer-than-handle",
+    {
+      ...hidden,
+      handle: { ...stack, pieces: [{ ...stack.pieces[0], id: "long", lengthMm: 300 }, ...stack.pieces] },
+    },
+  ],
   ["duplicate-id", fasteners(pin, { ...pin, xMm: -60 })],
 ];
 
 describe("what a design cannot be", () => {
   it("finds nothing amiss in a sound one", () => {
-    expect(checkDesign(sound)).toEqual([]);
+    for (const design of [sound, hidden, { ...sound, guard }, { ...hidden, guard }])
+      expect(checkDesign(design)).toEqual([]);
   });
 
   it.each(TRIPS)("%s", (rule, design) => {

@@ -1,10 +1,11 @@
-import { tangHalf } from "../assembly/assemble";
+import { handleBody, handleFront, tangHalf } from "../assembly/assemble";
 import { bladeHeights } from "../assembly/bladeOutline";
 import { handleOutline } from "../assembly/handleOutline";
+import { hiddenHole } from "../assembly/hiddenTang";
 import type { Point } from "../curve/bezier";
 import { enclosedArea, polyline, selfCrossing, signedDistance } from "../curve/crossing";
 import { profileThrough } from "../curve/profile";
-import type { Design } from "../design/schema";
+import type { Design, HiddenTang, TangHole } from "../design/schema";
 import { groundThickness } from "../solids/grind";
 import { lineAt } from "../solids/layer";
 import { materialById } from "../stock/materials";
@@ -34,6 +35,7 @@ export function checkDesign(design: Design): Finding[] {
   checkIds(design, report);
   checkHoles(design, edge, report);
   checkThickness(design, report);
+  checkStack(design, report);
   return findings;
 }
 
@@ -42,15 +44,22 @@ export function materialsOf(design: Design): string[] {
   const { blade, tang, handle, fasteners } = design;
   const named = [
     blade.steel,
-    ...tang.holes.flatMap((h) => (h.fill ? [h.fill] : [])),
-    handle.right.material,
-    handle.left.material,
-    ...handle.liners.map((l) => l.material),
+    ...holesOf(design).flatMap((h) => (h.fill ? [h.fill] : [])),
+    ...(tang.kind === "hidden" && tang.hole.fill ? [tang.hole.fill] : []),
+    ...(handle.kind === "scales"
+      ? [handle.right.material, handle.left.material, ...handle.liners.map((l) => l.material)]
+      : handle.pieces.map((p) => p.material)),
+    ...(design.guard ? [design.guard.material] : []),
     ...fasteners.flatMap((f) =>
       f.kind === "patterned-pin" ? [f.tube.material, f.rods.material, f.fill] : [f.material],
     ),
   ];
   return [...new Set(named)];
+}
+
+/** The lightening holes of a full tang; none on others. */
+export function holesOf({ tang }: Design): readonly TangHole[] {
+  return tang.kind === "full" ? tang.holes : [];
 }
 
 function checkMaterials(design: Design, report: Report): void {
@@ -134,7 +143,7 @@ function checkOutline({ handle }: Design, report: Report): Point[] {
 }
 
 function checkIds(design: Design, report: Report): void {
-  const ids = [...design.fasteners, ...design.tang.holes].map((f) => f.id);
+  const ids = [...design.fasteners, ...holesOf(design)].map((f) => f.id);
   for (const id of new Set(ids.filter((x, i) => ids.indexOf(x) !== i)))
     report("error", "duplicate-id", { subject: id });
 }
@@ -142,7 +151,7 @@ function checkIds(design: Design, report: Report): void {
 function checkHoles(design: Design, edge: readonly Point[], report: Report): void {
   const bored = [
     ...design.fasteners.map((f) => ({ ...f, rule: "pin-off-handle" as const })),
-    ...design.tang.holes.map((h) => ({ ...h, rule: "hole-off-tang" as const })),
+    ...holesOf(design).map((h) => ({ ...h, rule: "hole-off-tang" as const })),
   ];
   for (const f of bored) {
     const at = { x: f.xMm, y: f.yMm };
@@ -176,7 +185,9 @@ function checkHoles(design: Design, edge: readonly Point[], report: Report): voi
 
 function checkThickness(design: Design, report: Report): void {
   const { handle } = design;
+  if (handle.kind !== "scales") return;
   const buttX = Math.min(...handle.outline.map((n) => n.xMm));
+  const front = handleFront(design);
   const half = tangHalf(design, buttX);
   const liners = handle.liners.reduce((sum, l) => sum + l.thicknessMm, 0);
   const stock = Math.min(handle.right.thicknessMm, handle.left.thicknessMm);
@@ -198,7 +209,79 @@ function checkThickness(design: Design, report: Report): void {
   const bevel = handle.frontBevel;
   if (bevel) {
     const cut = bevel.lengthMm * Math.tan((bevel.angleDeg * Math.PI) / 180);
-    const deep = Math.min(crown.at(-bevel.lengthMm), lineAt(half, 0) + liners + stock) - lineAt(half, 0);
-    if (cut > deep) report("warning", "bevel-too-deep", { at: { x: 0, y: 0 }, measured: cut, limit: deep });
+    const face = lineAt(half, front);
+    const deep = Math.min(crown.at(front - bevel.lengthMm), face + liners + stock) - face;
+    if (cut > deep)
+      report("warning", "bevel-too-deep", { at: { x: front, y: 0 }, measured: cut, limit: deep });
+  }
+}
+
+/** Guard, pieces and hidden tang: what cannot be put together. */
+function checkStack(design: Design, report: Report): void {
+  const { tang, handle, guard } = design;
+  const butt = handleOutline(handle).xRange[0];
+  const front = handleFront(design);
+  if ((tang.kind === "full") !== (handle.kind === "scales")) {
+    report("error", "tang-and-handle-apart", { at: { x: front, y: 0 } });
+  }
+  if (!(front > butt)) {
+    report("error", "guard-longer-than-handle", { at: { x: front, y: 0 }, measured: -front, limit: -butt });
+    return;
+  }
+  if (guard && tang.kind === "full") {
+    const nodes = handle.outline;
+    const short = Math.min(guard.aboveMm - nodes[0].yMm, guard.belowMm + nodes[nodes.length - 1].yMm);
+    if (short < 0)
+      report("warning", "guard-lower-than-tang", { at: { x: front, y: 0 }, measured: -short, limit: 0 });
+  }
+  if (handle.kind === "stack") {
+    const given = handle.pieces.slice(0, -1).reduce((sum, p) => sum + p.lengthMm, 0);
+    const room = front - butt;
+    if (!(given < room))
+      report("error", "pieces-longer-than-handle", { at: { x: butt, y: 0 }, measured: given, limit: room });
+  }
+  if (tang.kind !== "hidden") return;
+  if (guard) {
+    const over = Math.max(
+      tang.yMm + tang.frontHeightMm / 2 - guard.aboveMm,
+      -guard.belowMm - (tang.yMm - tang.frontHeightMm / 2),
+      (tang.frontThicknessMm - guard.widthMm) / 2,
+    );
+    if (!(over < 0))
+      report("error", "tang-through-guard", { at: { x: 0, y: tang.yMm }, measured: over, limit: 0 });
+  }
+  checkHiddenHole(design, tang, front, butt, report);
+}
+
+/** Follows the corners of a hidden tang's hole along the handle; the last rounding of a through hole is left out. */
+function checkHiddenHole(
+  design: Design,
+  tang: HiddenTang,
+  front: number,
+  butt: number,
+  report: Report,
+): void {
+  const body = handleBody(design);
+  const hole = hiddenHole(tang, front);
+  const through = tang.lengthMm + tang.hole.deeperMm >= -butt;
+  const end = through ? butt + 0.12 * (front - butt) : Math.max(butt, hole.outline.xRange[0]);
+  let worst = { wall: Number.POSITIVE_INFINITY, x: front, y: 0 };
+  for (let i = 0; i <= 24; i++) {
+    const x = front - 1e-6 + ((end - front + 2e-6) * i) / 24;
+    const cut = body.sliceAt(x);
+    const [low, high] = hole.outline.cut(x);
+    if (low === undefined) continue;
+    for (const y of [low, high]) {
+      const inside = cut?.ys && y > cut.ys[0] && y < cut.ys[cut.ys.length - 1];
+      const wall = inside ? cut.high(y) - lineAt(hole.half, x) : -1;
+      if (wall < worst.wall) worst = { wall, x, y };
+    }
+  }
+  if (!(worst.wall > 0)) {
+    report("error", "tang-hole-breaks-out", {
+      at: { x: worst.x, y: worst.y },
+      measured: worst.wall,
+      limit: 0,
+    });
   }
 }

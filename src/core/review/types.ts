@@ -21,7 +21,13 @@ export type FindingRule =
   | "handle-thinner-than-tang"
   | "stock-thinner-than-handle"
   | "bevel-too-deep"
-  | "duplicate-id";
+  | "duplicate-id"
+  | "tang-and-handle-apart"
+  | "guard-longer-than-handle"
+  | "guard-lower-than-tang"
+  | "pieces-longer-than-handle"
+  | "tang-through-guard"
+  | "tang-hole-breaks-out";
 
 /** One thing found in a design: what was measured against what limit, and where on the drawing. */
 export interface Finding {

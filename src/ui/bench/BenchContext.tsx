@@ -9,7 +9,7 @@ import { useSettings } from "@/store/settings";
 import { notices } from "../shell/Notices";
 import { useWeighing, type Weighed } from "../useWeigher";
 
-export const STEPS = ["blade", "tang", "handle", "pins", "parts"] as const;
+export const STEPS = ["blade", "tang", "handle", "guard", "pins", "parts"] as const;
 export type Step = (typeof STEPS)[number];
 
 export interface BenchState {

@@ -38,7 +38,7 @@ export function Board() {
   const layout = useMemo(() => {
     const e = knifeExtent(design);
     const width = Math.max(320, size.width - SECTION_PX);
-    const thick = 2 * Math.max(...design.handle.plan.map((p) => p.halfMm));
+    const thick = Math.max(design.guard?.widthMm ?? 0, ...design.handle.plan.map((p) => 2 * p.halfMm));
     const rows = 30 + 44 + 34 + 150;
     const pxPerMm = Math.max(
       0.4,

@@ -11,6 +11,7 @@ import { useBench } from "./BenchContext";
 const BAR_PX = 16;
 const TINT: Record<PartWeight["group"], string> = {
   blade: color("oxide"),
+  guard: color("bronze"),
   handle: color("straw"),
   fasteners: color("violet"),
 };
@@ -163,7 +164,7 @@ function gather(parts: readonly PartWeight[], scale: Scale): Bar[] {
 export function StripKey() {
   return (
     <Box display="flex" flexDirection="column" gap="1" fontSize="sm" color="graphite">
-      {(["blade", "handle", "fasteners"] as const).map((g) => (
+      {(["blade", "guard", "handle", "fasteners"] as const).map((g) => (
         <Box key={g} display="flex" alignItems="center" gap="1.5">
           <Box w="10px" h="10px" style={{ background: TINT[g] }} />
           {g}

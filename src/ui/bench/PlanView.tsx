@@ -54,30 +54,31 @@ interface Layer {
   readonly points: readonly Point[];
 }
 
+/** The middle of what several cuts have in common in y. */
+function middleOf(cuts: readonly (readonly number[])[]): number {
+  return (Math.max(...cuts.map((ys) => ys[0])) + Math.min(...cuts.map((ys) => ys[ys.length - 1]))) / 2;
+}
+
 /** Outlines from above, the ones nearer the middle last. +z (right) is drawn downward. */
 function planLayers(design: Parameters<typeof assemble>[0]): Layer[] {
   const { regions, parts } = assemble(design);
   const blade = groundBlade(design.blade);
   const layers: Layer[] = [];
   for (const part of [...parts].reverse()) {
-    if (part.group !== "handle" && part.id !== "tang") continue;
-    if (
-      part.regions.length !== (part.id === "tang" ? 1 : 2) ||
-      part.made.length === 0 ||
-      part.id.startsWith("hole")
-    )
-      continue;
-    const [a, b] = regions[part.regions[0]].xRange;
+    const buried = part.group === "fasteners" || part.id === "blade" || part.id.startsWith("hole");
+    if (buried || part.made.length === 0) continue;
+    const a = Math.max(...part.regions.map((r) => regions[r].xRange[0]));
+    const b = Math.min(...part.regions.map((r) => regions[r].xRange[1]));
     const upper: Point[] = [];
     const lower: Point[] = [];
-    for (let i = 0; i <= STATIONS; i++) {
+    for (let i = 0; i <= STATIONS && b > a; i++) {
       const x = a + 1e-6 + ((b - a - 2e-6) * i) / STATIONS;
-      const slices = part.regions.map((r) => regions[r].sliceAt(x));
-      const ys = slices[0]?.ys;
-      if (!ys || ys.length < 2 || slices.some((s) => !s)) continue;
-      const y = (ys[0] + ys[1]) / 2;
-      const low = Math.max(...slices.map((s) => s!.low(y)));
-      const high = Math.min(...slices.map((s) => s!.high(y)));
+      const cuts = part.regions.map((r) => regions[r].sliceAt(x)).filter((s) => s !== null);
+      const bounded = cuts.flatMap((s) => (s.ys !== null && s.ys.length > 1 ? [s.ys] : []));
+      if (cuts.length < part.regions.length || bounded.length === 0) continue;
+      const y = middleOf(bounded);
+      const low = Math.max(...cuts.map((s) => s.low(y)));
+      const high = Math.min(...cuts.map((s) => s.high(y)));
       if (!(high > low)) continue;
       upper.push({ x, y: -low });
       lower.push({ x, y: -high });

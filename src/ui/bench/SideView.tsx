@@ -1,5 +1,6 @@
 "use client";
 import type { Design } from "@/core/design/schema";
+import { holesOf } from "@/core/review/checkDesign";
 import { printLength } from "@/core/units/print";
 import { FASTENER_WORDS, NODE_WORDS } from "@/words/nodes";
 import { BalanceMark } from "../drawing/BalanceMark";
@@ -122,7 +123,7 @@ function PinPoints({ scale, onEdit }: { scale: Scale; onEdit: (id: string) => vo
 
 function HolePoints({ scale, onEdit }: { scale: Scale; onEdit: (id: string) => void }) {
   const { design, edit, units } = useBench();
-  return design.tang.holes.map((h) => (
+  return holesOf(design).map((h) => (
     <DragPoint
       key={h.id}
       id={h.id}
@@ -130,12 +131,19 @@ function HolePoints({ scale, onEdit }: { scale: Scale; onEdit: (id: string) => v
       scale={scale}
       radius={(h.diameterMm / 2) * scale.pxPerMm}
       label={`Tang hole: ${printLength(-h.xMm, units)} behind the front, ${printLength(h.yMm, units)} above the axis`}
-      pulls={{ ys: [0, ...design.tang.holes.filter((o) => o.id !== h.id).map((o) => o.yMm)] }}
+      pulls={{
+        ys: [
+          0,
+          ...holesOf(design)
+            .filter((o) => o.id !== h.id)
+            .map((o) => o.yMm),
+        ],
+      }}
       onMove={(to, gesture) =>
         edit(
           "Move tang hole",
           (d) => {
-            const mine = d.tang.holes.find((o) => o.id === h.id);
+            const mine = d.tang.kind === "full" && d.tang.holes.find((o) => o.id === h.id);
             if (mine) Object.assign(mine, { xMm: to.x, yMm: to.y });
           },
           { gesture },
@@ -143,7 +151,7 @@ function HolePoints({ scale, onEdit }: { scale: Scale; onEdit: (id: string) => v
       }
       onRemove={() =>
         edit("Remove tang hole", (d) => {
-          d.tang.holes = d.tang.holes.filter((o) => o.id !== h.id);
+          if (d.tang.kind === "full") d.tang.holes = d.tang.holes.filter((o) => o.id !== h.id);
         })
       }
       onEdit={() => onEdit(h.id)}
@@ -181,13 +189,13 @@ export function sideTarget(
     };
   }
   const fastener = design.fasteners.find((f) => f.id === id);
-  const hole = design.tang.holes.find((h) => h.id === id);
+  const hole = holesOf(design).find((h) => h.id === id);
   const bored = fastener ?? hole;
   if (!bored) return null;
   const title = fastener ? FASTENER_WORDS[fastener.kind] : "Tang hole";
   const put = (change: { xMm?: number; yMm?: number; diameterMm?: number }) =>
     edit(change.diameterMm ? `Resize ${title.toLowerCase()}` : `Move ${title.toLowerCase()}`, (d) => {
-      const mine = [...d.fasteners, ...d.tang.holes].find((o) => o.id === id);
+      const mine = [...d.fasteners, ...(d.tang.kind === "full" ? d.tang.holes : [])].find((o) => o.id === id);
       if (mine) Object.assign(mine, change);
     });
   return {

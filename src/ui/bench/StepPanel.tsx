@@ -2,6 +2,7 @@
 import { Box, Tabs } from "@chakra-ui/react";
 import { STEPS, type Step, useBench } from "./BenchContext";
 import { BladeStep } from "./steps/BladeStep";
+import { GuardStep } from "./steps/GuardStep";
 import { HandleStep } from "./steps/HandleStep";
 import { PartsStep } from "./steps/PartsStep";
 import { PinsStep } from "./steps/PinsStep";
@@ -11,6 +12,7 @@ const CONTENT: Record<Step, { name: string; Panel: () => React.ReactNode }> = {
   blade: { name: "Blade", Panel: BladeStep },
   tang: { name: "Tang", Panel: TangStep },
   handle: { name: "Handle", Panel: HandleStep },
+  guard: { name: "Guard", Panel: GuardStep },
   pins: { name: "Pins", Panel: PinsStep },
   parts: { name: "Parts", Panel: PartsStep },
 };
@@ -43,7 +45,7 @@ export function StepPanel() {
               key={s}
               value={s}
               fontSize="md"
-              px="3"
+              px="2.5"
               color="graphite"
               _selected={{ color: "ink", fontWeight: "600" }}
             >

@@ -1,12 +1,13 @@
 import { handleOutline } from "@/core/assembly/handleOutline";
 import { polyline, signedDistance } from "@/core/curve/crossing";
 import type { Design } from "@/core/design/schema";
+import { holesOf } from "@/core/review/checkDesign";
 
 /** A place on the handle's middle line where a hole of that diameter clears the edges and every other hole best. */
 export function openSpot(design: Design, diameterMm: number): { xMm: number; yMm: number } {
   const outline = handleOutline(design.handle);
   const edge = polyline(outline.cubics, 12);
-  const others = [...design.fasteners, ...design.tang.holes];
+  const others = [...design.fasteners, ...holesOf(design)];
   const [front, butt] = [0, outline.xRange[0]];
   let best = { xMm: butt / 2, yMm: 0, room: Number.NEGATIVE_INFINITY };
   for (let i = 1; i < 40; i++) {

@@ -20,7 +20,7 @@ export function knifeExtent(design: Design): Extent {
   return {
     xLow: Math.min(handle.xRange[0], 0),
     xHigh: Math.max(blade.xRange[1], handle.xRange[1]),
-    yLow: Math.min(...ys),
-    yHigh: Math.max(...ys),
+    yLow: Math.min(...ys, -(design.guard?.belowMm ?? 0)),
+    yHigh: Math.max(...ys, design.guard?.aboveMm ?? 0),
   };
 }

@@ -57,6 +57,22 @@ export const FOR_SCALES = [
   "metal",
   "leather",
 ] as const satisfies readonly MaterialClass[];
+export const FOR_PIECES = [
+  "wood",
+  "stabilised-wood",
+  "laminate",
+  "horn-bone",
+  "leather",
+  "plastic",
+  "metal",
+] as const satisfies readonly MaterialClass[];
+export const FOR_GUARDS = [
+  "metal",
+  "steel",
+  "laminate",
+  "wood",
+  "horn-bone",
+] as const satisfies readonly MaterialClass[];
 export const FOR_LINERS = [
   "laminate",
   "metal",

@@ -8,6 +8,7 @@ import { LARGEST_KNIFE_BYTES } from "./format";
 import { readKnife } from "./read";
 import { writeKnife } from "./write";
 
+const FIXTURES = "src/core/files/knife/fixtures";
 const bytes = (text: string) => new TextEncoder().encode(text);
 
 describe("knife files", () => {
@@ -85,6 +86,14 @@ describe("knife files", () => {
 });
 
 describe("migrations", () => {
+  it("open the file that version 1 wrote, with all that it held", () => {
+    const reading = readKnife(readFileSync(`${FIXTURES}/v1-rook-hunter.json`));
+    if (!reading.ok) throw new Error(JSON.stringify(reading));
+    const { guard, ...rest } = reading.design;
+    expect(guard).toBeNull();
+    expect(rest).toEqual(JSON.parse(readFileSync(`${FIXTURES}/v1-rook-hunter.json`, "utf8")).knife);
+  });
+
   it("have no gap from the first version to the present one", () => {
     for (let v = 1; v < DESIGN_VERSION; v++)
       expect(MIGRATIONS[v], `from version ${v}`).toBeTypeOf("function");

@@ -4,12 +4,12 @@ import { Plus, Trash2 } from "lucide-react";
 import { HANDLE_LENGTHS, type HandleLength, handleLength, withHandleLength } from "@/core/design/lengths";
 import { NODE_WORDS } from "@/words/nodes";
 import { LengthField } from "../../fields/LengthField";
-import { FOR_LINERS, FOR_SCALES, MaterialField } from "../../fields/MaterialField";
 import { ShareField } from "../../fields/ShareField";
 import { useBench } from "../BenchContext";
 import { addNodeAfter, removeNode } from "../outlineEdits";
 import { Group } from "./Group";
-import { ItemCard } from "./ItemCard";
+import { PieceFields } from "./PieceFields";
+import { ScalesFields } from "./ScalesFields";
 
 const LENGTH_WORDS: Record<HandleLength, string> = {
   length: "Length",
@@ -64,50 +64,8 @@ export function HandleStep() {
         <Text color="graphite" fontSize="sm">
           Thickness: drag the points of the view from above.
         </Text>
-        <BevelFields />
       </Group>
-      <Group title="Scales">
-        {(["right", "left"] as const).map((side) => (
-          <ItemCard key={side} id={`scale-${side}`} title={side === "right" ? "Right scale" : "Left scale"}>
-            <Stack gap="2">
-              <MaterialField
-                label="Material"
-                value={handle[side].material}
-                classes={FOR_SCALES}
-                onChange={(id) =>
-                  edit(`Change ${side} scale`, (d) => {
-                    d.handle[side].material = id;
-                  })
-                }
-              />
-              <LengthField
-                label="Stock thickness"
-                mm={handle[side].thicknessMm}
-                min={0.3}
-                max={80}
-                onChange={(mm) =>
-                  edit(`Change ${side} scale`, (d) => {
-                    d.handle[side].thicknessMm = mm;
-                  })
-                }
-              />
-            </Stack>
-          </ItemCard>
-        ))}
-        <Button
-          size="xs"
-          variant="outline"
-          alignSelf="start"
-          onClick={() =>
-            edit("Match the left scale", (d) => {
-              d.handle.left = { ...d.handle.right };
-            })
-          }
-        >
-          Make the left like the right
-        </Button>
-      </Group>
-      <LinerFields />
+      {handle.kind === "scales" ? <ScalesFields handle={handle} /> : <PieceFields handle={handle} />}
     </>
   );
 }
@@ -165,122 +123,5 @@ function PointTools() {
         </IconButton>
       )}
     </Stack>
-  );
-}
-
-function BevelFields() {
-  const { design, edit } = useBench();
-  const bevel = design.handle.frontBevel;
-  return (
-    <>
-      <Checkbox.Root
-        size="sm"
-        checked={bevel !== null}
-        onCheckedChange={({ checked }) =>
-          edit(checked ? "Bevel the front" : "Leave the front square", (d) => {
-            d.handle.frontBevel = checked ? { lengthMm: 4, angleDeg: 45 } : null;
-          })
-        }
-      >
-        <Checkbox.HiddenInput />
-        <Checkbox.Control />
-        <Checkbox.Label>Front bevel</Checkbox.Label>
-      </Checkbox.Root>
-      {bevel && (
-        <>
-          <LengthField
-            label="Bevel length"
-            mm={bevel.lengthMm}
-            min={0.1}
-            max={60}
-            onChange={(mm) =>
-              edit("Change front bevel", (d) => {
-                if (d.handle.frontBevel) d.handle.frontBevel.lengthMm = mm;
-              })
-            }
-          />
-          <ShareField
-            label="Bevel angle"
-            unit="°"
-            value={bevel.angleDeg}
-            min={5}
-            max={85}
-            help="Finish the front faces before glue-up: they cannot be reached after."
-            onChange={(v) =>
-              edit("Change front bevel", (d) => {
-                if (d.handle.frontBevel) d.handle.frontBevel.angleDeg = v;
-              })
-            }
-          />
-        </>
-      )}
-    </>
-  );
-}
-
-function LinerFields() {
-  const { design, edit } = useBench();
-  const { liners } = design.handle;
-  return (
-    <Group
-      title="Liners, both sides"
-      aside={
-        <Button
-          size="xs"
-          variant="outline"
-          disabled={liners.length >= 3}
-          onClick={() =>
-            edit("Add liner", (d) => {
-              d.handle.liners.push({ material: "g10", thicknessMm: 0.8 });
-            })
-          }
-        >
-          <Plus /> Add liner
-        </Button>
-      }
-    >
-      {liners.length === 0 && (
-        <Text color="graphite" fontSize="sm">
-          None. Up to three sheets can lie between tang and scale.
-        </Text>
-      )}
-      {liners.map((l, i) => (
-        <ItemCard
-          // biome-ignore lint/suspicious/noArrayIndexKey: a liner is its place in the stack
-          key={i}
-          id={`liner-${i + 1}`}
-          title={`Liner ${i + 1}${i === 0 ? ", on the tang" : ""}`}
-          onRemove={() =>
-            edit("Remove liner", (d) => {
-              d.handle.liners.splice(i, 1);
-            })
-          }
-        >
-          <Stack gap="2">
-            <MaterialField
-              label="Material"
-              value={l.material}
-              classes={FOR_LINERS}
-              onChange={(id) =>
-                edit("Change liner", (d) => {
-                  d.handle.liners[i].material = id;
-                })
-              }
-            />
-            <LengthField
-              label="Thickness"
-              mm={l.thicknessMm}
-              min={0.05}
-              max={10}
-              onChange={(mm) =>
-                edit("Change liner", (d) => {
-                  d.handle.liners[i].thicknessMm = mm;
-                })
-              }
-            />
-          </Stack>
-        </ItemCard>
-      ))}
-    </Group>
   );
 }

@@ -2,6 +2,7 @@
 import { Button, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import type { Fastener, FastenerKind } from "@/core/design/schema";
+import { holesOf } from "@/core/review/checkDesign";
 import { FASTENER_WORDS } from "@/words/nodes";
 import { LengthField } from "../../fields/LengthField";
 import { FOR_FILLS, FOR_PINS, MaterialField } from "../../fields/MaterialField";
@@ -37,7 +38,7 @@ function fastenerOf(kind: FastenerKind, id: string, place: { xMm: number; yMm: n
 export function PinsStep() {
   const { design, edit, setSelected } = useBench();
   const add = (kind: FastenerKind) => {
-    const id = freeId(STEM[kind], [...design.fasteners, ...design.tang.holes]);
+    const id = freeId(STEM[kind], [...design.fasteners, ...holesOf(design)]);
     edit(`Add ${FASTENER_WORDS[kind].toLowerCase()}`, (d) => {
       d.fasteners.push(fastenerOf(kind, id, openSpot(design, 6.35)));
     });

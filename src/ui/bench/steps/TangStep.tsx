@@ -1,21 +1,55 @@
 "use client";
 import { Button, Checkbox, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
+import { withTang } from "@/core/design/create";
+import type { FullTang } from "@/core/design/schema";
+import type { Draft } from "@/store/session";
+import { ChoiceField } from "../../fields/ChoiceField";
 import { LengthField } from "../../fields/LengthField";
 import { FOR_FILLS, MaterialField } from "../../fields/MaterialField";
 import { useBench } from "../BenchContext";
 import { freeId, openSpot } from "../openSpot";
 import { Group } from "./Group";
+import { HiddenTangFields } from "./HiddenTangFields";
 import { ItemCard } from "./ItemCard";
 
-/** The full tang: its taper and its lightening holes. */
+/** The tang: its kind, and what that kind has to say. */
 export function TangStep() {
-  const { design, edit, setSelected } = useBench();
-  const { taper, holes } = design.tang;
+  const { design, edit } = useBench();
+  const { tang } = design;
+  return (
+    <>
+      <Group title="Kind">
+        <ChoiceField
+          label="Tang"
+          value={tang.kind}
+          choices={[
+            { value: "full", name: "Full slab" },
+            { value: "hidden", name: "Hidden, glued" },
+          ]}
+          help="Changing it keeps outline, guard, pins and the handle's material, and can be undone."
+          onChange={(kind) =>
+            edit("Change kind of tang", (d) => {
+              Object.assign(d, withTang(design, kind));
+            })
+          }
+        />
+      </Group>
+      {tang.kind === "full" ? <FullTangFields tang={tang} /> : <HiddenTangFields tang={tang} />}
+    </>
+  );
+}
+
+function FullTangFields({ tang: { taper, holes } }: { tang: FullTang }) {
+  const { design, edit: editDesign, setSelected } = useBench();
+  const edit = (label: string, recipe: (tang: Draft<FullTang>) => void) =>
+    editDesign(label, (d) => {
+      if (d.tang.kind === "full") recipe(d.tang);
+    });
   const add = () => {
     const id = freeId("hole", holes);
-    edit("Add tang hole", (d) => {
-      d.tang.holes.push({ id, ...openSpot(design, 8), diameterMm: 8, fill: null });
+    edit("Add tang hole", (t) => {
+      t.holes.push({ id, ...openSpot(design, 8), diameterMm: 8, fill: null });
     });
     setSelected(id);
   };
@@ -29,9 +63,9 @@ export function TangStep() {
           size="sm"
           checked={taper !== null}
           onCheckedChange={({ checked }) =>
-            edit(checked ? "Taper the tang" : "Keep the tang parallel", (d) => {
-              const spine = d.blade.spineMm;
-              d.tang.taper = checked
+            edit(checked ? "Taper the tang" : "Keep the tang parallel", (t) => {
+              const spine = design.blade.spineMm;
+              t.taper = checked
                 ? { frontMm: spine, buttMm: Math.max(0.3, Math.round(spine * 6) / 10) }
                 : null;
             })
@@ -49,8 +83,8 @@ export function TangStep() {
               min={0.3}
               max={25}
               onChange={(mm) =>
-                edit("Change tang thickness", (d) => {
-                  if (d.tang.taper) d.tang.taper.frontMm = mm;
+                edit("Change tang thickness", (t) => {
+                  if (t.taper) t.taper.frontMm = mm;
                 })
               }
             />
@@ -60,8 +94,8 @@ export function TangStep() {
               min={0.3}
               max={25}
               onChange={(mm) =>
-                edit("Change tang thickness", (d) => {
-                  if (d.tang.taper) d.tang.taper.buttMm = mm;
+                edit("Change tang thickness", (t) => {
+                  if (t.taper) t.taper.buttMm = mm;
                 })
               }
             />
@@ -84,8 +118,8 @@ export function TangStep() {
         )}
         {holes.map((h, i) => {
           const change = (label: string, part: Partial<typeof h>) =>
-            edit(label, (d) => {
-              Object.assign(d.tang.holes[i], part);
+            edit(label, (t) => {
+              Object.assign(t.holes[i], part);
             });
           return (
             <ItemCard
@@ -93,8 +127,8 @@ export function TangStep() {
               id={h.id}
               title={`Hole ${i + 1}`}
               onRemove={() =>
-                edit("Remove tang hole", (d) => {
-                  d.tang.holes.splice(i, 1);
+                edit("Remove tang hole", (t) => {
+                  t.holes.splice(i, 1);
                 })
               }
             >

@@ -1,0 +1,80 @@
+import { expect, test } from "@playwright/test";
+import type { Design } from "../src/core/design/schema";
+import { weigh } from "../src/core/weigh/weigh";
+import { balanceOf, keptKnife, openKnife, step, typeLength, weightOf } from "./bench";
+
+test("a full tang becomes a hidden one and back; undo brings all of it back", async ({ page }) => {
+  await openKnife(page, "Heath field knife");
+  const before = await weightOf(page);
+  await step(page, "Tang");
+  await page.getByLabel("Tang", { exact: true }).selectOption("hidden");
+  await expect(page.getByTestId("findings")).toContainText("Nothing amiss");
+  await expect.poll(() => weightOf(page)).toBeLessThan(before);
+  const design = (await keptKnife(page)).design as Design;
+  if (design.handle.kind !== "stack") throw new Error("still scales");
+  expect(design.handle.pieces[0].material, "the handle's material is kept").toBe("walnut-black");
+  const weighing = weigh(design);
+  if (!weighing.ok) throw new Error("not weighed");
+  expect(await weightOf(page)).toBeCloseTo(weighing.report.massG, 1);
+  await page.getByLabel("Tang", { exact: true }).selectOption("full");
+  await expect(page.getByTestId("findings")).toContainText("Nothing amiss");
+  await page.keyboard.press("Control+z");
+  await page.keyboard.press("Control+z");
+  await expect.poll(() => weightOf(page)).toBe(before);
+});
+
+test("a guard is added, sized and taken off; it moves the balance toward itself", async ({ page }) => {
+  await openKnife(page, "Rook hunter");
+  const [weight, balance] = [await weightOf(page), await balanceOf(page)];
+  await step(page, "Guard");
+  await page.getByText("Plate guard", { exact: true }).click();
+  await expect.poll(() => weightOf(page)).toBeGreaterThan(weight + 5);
+  expect(await balanceOf(page)).toBeGreaterThan(balance);
+  const brass = await weightOf(page);
+  await page.getByLabel("Material").selectOption("aluminium-6061");
+  await expect.poll(() => weightOf(page)).toBeLessThan(brass - 5);
+  await typeLength(page, "Thickness", "1/4");
+  await expect
+    .poll(async () => ((await keptKnife(page)).design as Design).guard?.thicknessMm)
+    .toBeCloseTo(6.35, 9);
+  await typeLength(page, "Above the axis", "2");
+  await expect(page.getByTestId("findings")).toContainText("out of the guard");
+  await page.keyboard.press("Control+z");
+  await page.getByText("Plate guard", { exact: true }).click();
+  await expect.poll(() => weightOf(page)).toBe(weight);
+});
+
+test("pieces are added, ordered, sized and taken out", async ({ page }) => {
+  await openKnife(page, "Marsh stick-tang");
+  await step(page, "Handle");
+  const pieces = async () => {
+    const { handle } = (await keptKnife(page)).design as Design;
+    if (handle.kind !== "stack") throw new Error("no pieces");
+    return handle.pieces;
+  };
+  expect(await pieces()).toHaveLength(4);
+  await page.getByRole("button", { name: "Add piece" }).click();
+  await expect.poll(async () => (await pieces()).length).toBe(5);
+  await page.getByRole("button", { name: "Move piece 4 toward the front" }).click();
+  await expect.poll(async () => (await pieces())[2].id).toBe("piece-5");
+  const piece = page.locator("[data-item=piece-5]");
+  await piece.getByLabel("Length").fill("300");
+  await page.keyboard.press("Enter");
+  await expect(page.getByTestId("findings")).toContainText("nothing is left for the last");
+  await piece.getByLabel("Length").fill("4");
+  await page.keyboard.press("Enter");
+  await expect(page.getByTestId("findings")).toContainText("Nothing amiss");
+  await page.getByRole("button", { name: /^Remove 3\./ }).click();
+  await expect.poll(async () => (await pieces()).length).toBe(4);
+  await page.keyboard.press("Control+z");
+  await expect.poll(async () => (await pieces()).length).toBe(5);
+});
+
+test("a tang too big for its handle is named at its place", async ({ page }) => {
+  await openKnife(page, "Marsh stick-tang");
+  await step(page, "Tang");
+  await typeLength(page, "Thickness at the front", "25");
+  await expect(page.getByTestId("findings")).toContainText("breaks through the handle");
+  await expect(page.getByTestId("finding-place").first()).toBeVisible();
+  await expect(page.getByTestId("weight")).toHaveText("–");
+});
