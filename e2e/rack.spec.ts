@@ -17,7 +17,7 @@ test("the first visit shows at least five demo knives, each with its weight and 
   await expect(page.getByTestId("rack-mass")).toHaveCount(8);
   for (const row of await rows.all()) {
     await expect(row.getByTestId("rack-mass")).toHaveText(/^\d+\.\d g$/);
-    await expect(row).toContainText(/balances \d+\.\d mm (ahead of|behind) the handle's front/);
+    await expect(row).toContainText(/balances \d+\.\d mm (ahead of|behind) the (handle|guard)'s front/);
     await expect(row.getByTestId("balance-mark")).toBeVisible();
   }
   expect(elsewhere, "no network at run time").toEqual([]);

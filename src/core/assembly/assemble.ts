@@ -100,7 +100,7 @@ export function assemble(design: Design): Assembly {
     b.add("blade", "tang", "Tang", all(blade.steel), tangRegion, body);
     const slot = guard && b.put(layerRegion(null, null, [b.behind[1], 0]));
     if (slot !== null)
-      b.add("blade", "tang-in-guard", "Tang, in the guard", all(blade.steel), tangRegion, slot);
+      b.add("blade", "tang-in-guard", "Tang in the guard", all(blade.steel), tangRegion, slot);
   }
   if (guard) b.add("guard", "guard", "Guard", all(guard.material), b.put(guardRegion(b)));
   if (tang.kind === "hidden") {

@@ -137,7 +137,10 @@ function barName({ pieces }: Bar): string {
     counts.set(stem, (counts.get(stem) ?? 0) + 1);
   }
   const names = [...counts].map(([stem, n]) => (n > 1 && !stem.endsWith("fill") ? `${stem}s` : stem));
-  return names.length > 2 ? `${names.slice(0, 2).join(", ")} …` : names.join(", ");
+  const whole = names.join(", ");
+  if (whole.length <= 18) return whole;
+  const two = names.slice(0, 2).join(", ");
+  return names.length > 2 && two.length <= 18 ? `${two} …` : `${names[0]} …`;
 }
 
 /** Stacks parts whose bars would overlap, heaviest at the bottom, at their common centre. */

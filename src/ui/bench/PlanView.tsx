@@ -21,9 +21,20 @@ export function PlanView({ scale, onEdit }: { scale: Scale; onEdit: (id: string)
   const layers = useMemo(() => planLayers(design), [design]);
   return (
     <g>
-      {layers.map((l) => (
-        <Filled key={l.id} d={chordPath(l.points, scale)} material={l.material} />
-      ))}
+      {layers.map((l) =>
+        l.hidden ? (
+          <path
+            key={l.id}
+            d={chordPath(l.points, scale)}
+            fill="none"
+            stroke={color("ink")}
+            strokeWidth="0.8"
+            strokeDasharray="5 3"
+          />
+        ) : (
+          <Filled key={l.id} d={chordPath(l.points, scale)} material={l.material} />
+        ),
+      )}
       <line
         x1="0"
         x2="4000"
@@ -52,6 +63,8 @@ interface Layer {
   readonly id: string;
   readonly material: string;
   readonly points: readonly Point[];
+  /** Inside another part: drawn as a hidden line. */
+  readonly hidden: boolean;
 }
 
 /** The middle of what several cuts have in common in y. */
@@ -83,7 +96,13 @@ function planLayers(design: Parameters<typeof assemble>[0]): Layer[] {
       upper.push({ x, y: -low });
       lower.push({ x, y: -high });
     }
-    layers.push({ id: part.id, material: part.made[0].materialId, points: [...upper, ...lower.reverse()] });
+    const hidden = design.tang.kind === "hidden" && part.id.startsWith("tang");
+    layers.push({
+      id: part.id,
+      material: part.made[0].materialId,
+      points: [...upper, ...lower.reverse()],
+      hidden,
+    });
   }
   const edge: Point[] = [];
   for (let i = 0; i <= 40; i++) {
@@ -93,6 +112,7 @@ function planLayers(design: Parameters<typeof assemble>[0]): Layer[] {
   layers.push({
     id: "blade",
     material: design.blade.steel,
+    hidden: false,
     points: [...edge, ...edge.map((p) => ({ x: p.x, y: -p.y })).reverse()],
   });
   return layers;

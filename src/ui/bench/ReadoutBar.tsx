@@ -9,7 +9,7 @@ import { useBench } from "./BenchContext";
 
 /** Weight, balance, what changed since the last save, and what is wrong: in view on every step. */
 export function ReadoutBar() {
-  const { weighed, units, autosave } = useBench();
+  const { design, weighed, units, autosave } = useBench();
   const saved = useStore(autosave, (s) => s.saved);
   const { weighing, failure } = weighed;
   const report = weighing?.ok ? weighing.report : null;
@@ -45,7 +45,7 @@ export function ReadoutBar() {
         below={
           report && (
             <>
-              {balanceWords(report.balanceMm, units)}
+              {balanceWords(report.balanceMm, design, units)}
               <br />
               {bare(report.balanceIntervalMm[0])} to {bare(report.balanceIntervalMm[1])}{" "}
               {lengthUnitName(units)}

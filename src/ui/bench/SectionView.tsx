@@ -69,7 +69,7 @@ export function SectionView({ pxPerMm, axisY, width, height, xRange }: SectionVi
         </DrawnText>
       </svg>
       <Text fontSize="sm" px="2" lineHeight="1.25">
-        <b>Section</b> {where} the front,{" "}
+        <b>Section</b> {where} {design.guard ? "the guard's front" : "the front"},{" "}
         <span style={{ whiteSpace: "nowrap" }}>{printLength(thickest, units)} thick</span>
       </Text>
       <Slider.Root

@@ -92,7 +92,7 @@ export function KnifeRow({ knife, weighing, behindMm, pxPerMm, takenNames }: Kni
               {printMass(report.massG, units)}
             </Text>
             <Text color="bronze" fontSize="sm" fontWeight="500">
-              balances {balanceWords(report.balanceMm, units)}
+              balances {balanceWords(report.balanceMm, design, units)}
             </Text>
           </>
         ) : (

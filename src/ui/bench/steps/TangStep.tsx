@@ -19,9 +19,9 @@ export function TangStep() {
   const { tang } = design;
   return (
     <>
-      <Group title="Kind">
+      <Group title="Tang">
         <ChoiceField
-          label="Tang"
+          label="Kind of tang"
           value={tang.kind}
           choices={[
             { value: "full", name: "Full slab" },
