@@ -1,6 +1,6 @@
 "use client";
 import { useLiveQuery } from "dexie-react-hooks";
-import { z } from "zod";
+import * as z from "zod";
 import { db } from "./db";
 
 const settingsSchema = z.object({

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 
 /** The version of the design record that this code writes. */
 export const DESIGN_VERSION = 2;

@@ -1,5 +1,13 @@
 "use client";
-import { createContext, type ReactNode, useContext, useMemo, useRef, useState } from "react";
+import {
+  createContext,
+  type ReactNode,
+  useContext,
+  useDeferredValue,
+  useMemo,
+  useRef,
+  useState,
+} from "react";
 import { useStore } from "zustand";
 import type { Design } from "@/core/design/schema";
 import type { UnitSystem } from "@/core/units/print";
@@ -16,7 +24,6 @@ export interface BenchState {
   readonly design: Design;
   readonly session: Session;
   readonly autosave: Autosave;
-  readonly weighed: Weighed;
   readonly units: UnitSystem;
   readonly snapMm: number;
   readonly step: Step;
@@ -24,13 +31,29 @@ export interface BenchState {
   /** Id of the node, pin or hole that is picked out on the drawing and in the panel. */
   readonly selected: string | null;
   readonly setSelected: (id: string | null) => void;
-  /** Where the cross-section is taken, mm from the datum. */
-  readonly stationMm: number;
-  readonly setStationMm: (mm: number) => void;
   readonly edit: SessionState["edit"];
 }
 
+/** Where the cross-section is taken, mm from the datum. */
+interface StationState {
+  readonly stationMm: number;
+  readonly setStationMm: (mm: number) => void;
+}
+
+// What changes at its own pace has a context of its own, so that hovering does not redraw the panel, nor a weighing
+// the fields.
 const Context = createContext<BenchState | null>(null);
+const WeighedContext = createContext<Weighed>({ weighing: null, failure: null });
+const StationContext = createContext<StationState>({ stationMm: 0, setStationMm: () => undefined });
+
+/** The last weighing of the knife on the bench. */
+export function useWeighed(): Weighed {
+  return useContext(WeighedContext);
+}
+
+export function useStation(): StationState {
+  return useContext(StationContext);
+}
 
 export function useBench(): BenchState {
   const state = useContext(Context);
@@ -69,7 +92,6 @@ export function BenchProvider({
       design,
       session,
       autosave,
-      weighed,
       units,
       snapMm,
       step,
@@ -79,10 +101,29 @@ export function BenchProvider({
       },
       selected,
       setSelected,
-      stationMm,
-      setStationMm,
       edit,
     };
-  }, [design, session, autosave, weighed, units, snapMm, step, selected, stationMm]);
-  return <Context.Provider value={value}>{children}</Context.Provider>;
+  }, [design, session, autosave, units, snapMm, step, selected]);
+  const station = useMemo(() => ({ stationMm, setStationMm }), [stationMm]);
+  return (
+    <Context.Provider value={value}>
+      <WeighedContext.Provider value={weighed}>
+        <StationContext.Provider value={station}>{children}</StationContext.Provider>
+      </WeighedContext.Provider>
+    </Context.Provider>
+  );
+}
+
+/**
+ * Shows its children the bench a moment later, when there is time: a drag redraws the drawing first, and the fields
+ * of the panel after. Children must be memoised, or they are drawn twice.
+ */
+export function Later({ children }: { children: ReactNode }) {
+  const bench = useDeferredValue(useContext(Context));
+  const weighed = useDeferredValue(useContext(WeighedContext));
+  return (
+    <Context.Provider value={bench}>
+      <WeighedContext.Provider value={weighed}>{children}</WeighedContext.Provider>
+    </Context.Provider>
+  );
 }

@@ -5,7 +5,7 @@ import { useEffect, useState } from "react";
 import { useStore } from "zustand";
 import { downloadKnife } from "../files";
 import { notices } from "../shell/Notices";
-import { useBench } from "./BenchContext";
+import { useBench, useWeighed } from "./BenchContext";
 
 const KEPT_WORDS = {
   kept: "kept in this browser",
@@ -17,7 +17,8 @@ const KEPT_WORDS = {
 
 /** What can be done with the knife as a whole: name, undo, save, export. */
 export function BenchTools() {
-  const { design, session, autosave, weighed, edit } = useBench();
+  const { design, session, autosave, edit } = useBench();
+  const weighed = useWeighed();
   const { pastStates, futureStates } = useStore(session.temporal);
   const label = useStore(session, (s) => s.label);
   const { status, saved } = useStore(autosave);

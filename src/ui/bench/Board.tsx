@@ -1,12 +1,13 @@
 "use client";
 import { Box, Flex } from "@chakra-ui/react";
-import { type PointerEvent, useEffect, useMemo, useRef, useState } from "react";
-import { knifeExtent } from "../drawing/extent";
+import { useEffect, useMemo, useRef, useState } from "react";
+import { type Extent, knifeExtent } from "../drawing/extent";
 import { Hatches } from "../drawing/Hatches";
+import type { Scale } from "../drawing/path";
 import { Ruler } from "../drawing/Ruler";
 import { DrawnText } from "../drawing/Text";
 import { color } from "../theme";
-import { useBench } from "./BenchContext";
+import { useBench, useStation } from "./BenchContext";
 import { MomentStrip, StripKey } from "./MomentStrip";
 import { movePlanNode } from "./outlineEdits";
 import { PlaceEditor } from "./PlaceEditor";
@@ -20,7 +21,7 @@ const STRIP_MOST_PX = 380;
 
 /** The drawing: side view, view from above and moment strip over one x axis, and the section beside the side view. */
 export function Board() {
-  const { design, edit, setSelected, setStationMm, stationMm, units, step } = useBench();
+  const { design, edit, setSelected, units, step } = useBench();
   const frame = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState({ width: 760, height: 620 });
   const [editing, setEditing] = useState<string | null>(null);
@@ -68,11 +69,6 @@ export function Board() {
   const { extent, width, side, plan } = layout;
   const height = Math.max(size.height, layout.stripTop + 160);
 
-  const hover = (e: PointerEvent<SVGSVGElement>) => {
-    if (e.buttons !== 0) return;
-    const x = (e.clientX - e.currentTarget.getBoundingClientRect().left - side.originX) / side.pxPerMm;
-    setStationMm(Math.max(extent.xLow, Math.min(extent.xHigh, Math.round(x * 2) / 2)));
-  };
   const target = editing ? (sideTarget(design, editing, side, edit) ?? planTarget()) : null;
   function planTarget() {
     const nodes = design.handle.plan;
@@ -99,7 +95,6 @@ export function Board() {
     ];
     return { title: "Thickness", px, fields: inner ? [thickness, behind] : [thickness] };
   }
-  const stationX = side.originX + stationMm * side.pxPerMm;
 
   return (
     <Flex ref={frame} flex="1" minW="0" minH="0" overflow="auto" position="relative" bg="ground">
@@ -107,7 +102,6 @@ export function Board() {
         <svg
           width={width}
           height={height}
-          onPointerMove={hover}
           onPointerDown={(e) => {
             if (e.target === e.currentTarget) {
               setSelected(null);
@@ -128,15 +122,7 @@ export function Board() {
           <DrawnText x={width - 10} y={layout.stripTop + 8} anchor="end" bold>
             What pulls where
           </DrawnText>
-          <line
-            x1={stationX}
-            x2={stationX}
-            y1={8}
-            y2={layout.stripTop - 16}
-            stroke={color("line")}
-            strokeWidth="1"
-            strokeDasharray="2 3"
-          />
+          <Station scale={side} extent={extent} bottom={layout.stripTop - 16} />
           <line
             x1={side.originX}
             x2={side.originX}
@@ -176,5 +162,40 @@ export function Board() {
         </Box>
       </Flex>
     </Flex>
+  );
+}
+
+/**
+ * The line at the section's station. It listens for the pointer by itself, so that hovering draws nothing again but it
+ * and the section.
+ */
+function Station({ scale, extent, bottom }: { scale: Scale; extent: Extent; bottom: number }) {
+  const { stationMm, setStationMm } = useStation();
+  const line = useRef<SVGLineElement>(null);
+  const limits = useRef({ scale, extent });
+  limits.current = { scale, extent };
+  useEffect(() => {
+    const svg = line.current?.ownerSVGElement;
+    const hover = (e: PointerEvent) => {
+      if (!svg || e.buttons !== 0) return;
+      const { scale: s, extent: x } = limits.current;
+      const at = (e.clientX - svg.getBoundingClientRect().left - s.originX) / s.pxPerMm;
+      setStationMm(Math.max(x.xLow, Math.min(x.xHigh, Math.round(at * 2) / 2)));
+    };
+    svg?.addEventListener("pointermove", hover);
+    return () => svg?.removeEventListener("pointermove", hover);
+  }, [setStationMm]);
+  const x = scale.originX + stationMm * scale.pxPerMm;
+  return (
+    <line
+      ref={line}
+      x1={x}
+      x2={x}
+      y1={8}
+      y2={bottom}
+      stroke={color("line")}
+      strokeWidth="1"
+      strokeDasharray="2 3"
+    />
   );
 }

@@ -6,7 +6,7 @@ import { BalanceMark } from "../drawing/BalanceMark";
 import type { Scale } from "../drawing/path";
 import { DrawnText } from "../drawing/Text";
 import { color } from "../theme";
-import { useBench } from "./BenchContext";
+import { useBench, useWeighed } from "./BenchContext";
 
 const BAR_PX = 16;
 const TINT: Record<PartWeight["group"], string> = {
@@ -37,7 +37,8 @@ export function MomentStrip({
   height: number;
   width: number;
 }) {
-  const { weighed, units } = useBench();
+  const { units } = useBench();
+  const weighed = useWeighed();
   const report = weighed.weighing?.ok ? weighed.weighing.report : null;
   const beamY = top + height - 34;
   if (!report) {

@@ -1,5 +1,5 @@
 "use client";
-import { useMemo } from "react";
+import { useDeferredValue, useMemo } from "react";
 import { assemble } from "@/core/assembly/assemble";
 import { groundBlade } from "@/core/assembly/groundBlade";
 import type { Point } from "@/core/curve/bezier";
@@ -18,7 +18,9 @@ const STATIONS = 90;
 /** The knife from above, spine toward the eye: widest reach of each layer at each station. Left side up. */
 export function PlanView({ scale, onEdit }: { scale: Scale; onEdit: (id: string) => void }) {
   const { design, edit, units, step } = useBench();
-  const layers = useMemo(() => planLayers(design), [design]);
+  // Drawn a moment later than what is dragged, when there is time.
+  const later = useDeferredValue(design);
+  const layers = useMemo(() => planLayers(later), [later]);
   return (
     <g>
       {layers.map((l) =>

@@ -5,11 +5,12 @@ import { useStore } from "zustand";
 import { lengthUnitName, printLength, printLengthBare, printMass, type UnitSystem } from "@/core/units/print";
 import { balanceWords } from "@/words/balance";
 import { findingWords } from "@/words/findings";
-import { useBench } from "./BenchContext";
+import { useBench, useWeighed } from "./BenchContext";
 
 /** Weight, balance, what changed since the last save, and what is wrong: in view on every step. */
 export function ReadoutBar() {
-  const { design, weighed, units, autosave } = useBench();
+  const { design, units, autosave } = useBench();
+  const weighed = useWeighed();
   const saved = useStore(autosave, (s) => s.saved);
   const { weighing, failure } = weighed;
   const report = weighing?.ok ? weighing.report : null;

@@ -1,6 +1,6 @@
 "use client";
 import { Box, Slider, Text } from "@chakra-ui/react";
-import { useMemo } from "react";
+import { useDeferredValue, useMemo } from "react";
 import { assemble } from "@/core/assembly/assemble";
 import type { Assembly } from "@/core/assembly/types";
 import type { Slice } from "@/core/solids/region";
@@ -8,7 +8,7 @@ import { printLength } from "@/core/units/print";
 import { Filled } from "../drawing/Filled";
 import { DrawnText } from "../drawing/Text";
 import { color } from "../theme";
-import { useBench } from "./BenchContext";
+import { useBench, useStation } from "./BenchContext";
 
 const ROWS = 72;
 
@@ -24,8 +24,11 @@ interface SectionViewProps {
  * The cut at the station under the cursor, seen from the butt: level with the side view, so that heights run across.
  */
 export function SectionView({ pxPerMm, axisY, width, height, xRange }: SectionViewProps) {
-  const { design, stationMm, setStationMm, units } = useBench();
-  const assembly = useMemo(() => assemble(design), [design]);
+  const { design, units } = useBench();
+  const { stationMm, setStationMm } = useStation();
+  // Drawn a moment later than what is dragged, when there is time.
+  const later = useDeferredValue(design);
+  const assembly = useMemo(() => assemble(later), [later]);
   const shapes = useMemo(() => sectionShapes(assembly, stationMm), [assembly, stationMm]);
   const middle = width / 2;
   const path = (s: SectionShape) =>

@@ -8,7 +8,7 @@ import { KnifeSide } from "../drawing/KnifeSide";
 import { type Scale, toPx } from "../drawing/path";
 import { DrawnText } from "../drawing/Text";
 import { color } from "../theme";
-import { useBench } from "./BenchContext";
+import { useBench, useWeighed } from "./BenchContext";
 import { DragPoint } from "./DragPoint";
 import { moveNode, removeNode } from "./outlineEdits";
 import type { PlaceTarget } from "./PlaceEditor";
@@ -22,7 +22,8 @@ interface SideViewProps {
 
 /** The knife from its right side, with the points of the step at hand. */
 export function SideView({ scale, width, bottomPx, onEdit }: SideViewProps) {
-  const { design, weighed, step } = useBench();
+  const { design, step } = useBench();
+  const weighed = useWeighed();
   const report = weighed.weighing?.ok ? weighed.weighing.report : null;
   const [, axisY] = toPx(scale, 0, 0);
   return (
@@ -56,7 +57,7 @@ function CentreOfMass({ scale, x, y }: { scale: Scale; x: number; y: number }) {
 
 /** Marks every finding that has a place. */
 function Places({ scale }: { scale: Scale }) {
-  const { weighed } = useBench();
+  const weighed = useWeighed();
   return (weighed.weighing?.findings ?? []).map((f, i) => {
     if (!f.at) return null;
     const [x, y] = toPx(scale, f.at.x, f.at.y);

@@ -1,6 +1,7 @@
 "use client";
 import { Box, Tabs } from "@chakra-ui/react";
-import { STEPS, type Step, useBench } from "./BenchContext";
+import { memo } from "react";
+import { Later, STEPS, type Step, useBench } from "./BenchContext";
 import { BladeStep } from "./steps/BladeStep";
 import { GuardStep } from "./steps/GuardStep";
 import { HandleStep } from "./steps/HandleStep";
@@ -19,7 +20,6 @@ const CONTENT: Record<Step, { name: string; Panel: () => React.ReactNode }> = {
 
 /** The step at hand, beside the drawing. */
 export function StepPanel() {
-  const { step, setStep } = useBench();
   return (
     <Box
       w="348px"
@@ -30,38 +30,47 @@ export function StepPanel() {
       flexDirection="column"
       minH="0"
     >
-      <Tabs.Root
-        value={step}
-        onValueChange={(e) => setStep(e.value as Step)}
-        size="sm"
-        display="flex"
-        flexDirection="column"
-        minH="0"
-        flex="1"
-      >
-        <Tabs.List px="2" flexShrink="0">
-          {STEPS.map((s) => (
-            <Tabs.Trigger
-              key={s}
-              value={s}
-              fontSize="md"
-              px="2.5"
-              color="graphite"
-              _selected={{ color: "ink", fontWeight: "600" }}
-            >
-              {CONTENT[s].name}
-            </Tabs.Trigger>
-          ))}
-        </Tabs.List>
-        {STEPS.map((s) => {
-          const { Panel } = CONTENT[s];
-          return (
-            <Tabs.Content key={s} value={s} px="4" py="3" overflowY="auto" flex="1">
-              {s === step && <Panel />}
-            </Tabs.Content>
-          );
-        })}
-      </Tabs.Root>
+      <Later>
+        <Steps />
+      </Later>
     </Box>
   );
 }
+
+const Steps = memo(function Steps() {
+  const { step, setStep } = useBench();
+  return (
+    <Tabs.Root
+      value={step}
+      onValueChange={(e) => setStep(e.value as Step)}
+      size="sm"
+      display="flex"
+      flexDirection="column"
+      minH="0"
+      flex="1"
+    >
+      <Tabs.List px="2" flexShrink="0">
+        {STEPS.map((s) => (
+          <Tabs.Trigger
+            key={s}
+            value={s}
+            fontSize="md"
+            px="2.5"
+            color="graphite"
+            _selected={{ color: "ink", fontWeight: "600" }}
+          >
+            {CONTENT[s].name}
+          </Tabs.Trigger>
+        ))}
+      </Tabs.List>
+      {STEPS.map((s) => {
+        const { Panel } = CONTENT[s];
+        return (
+          <Tabs.Content key={s} value={s} px="4" py="3" overflowY="auto" flex="1">
+            {s === step && <Panel />}
+          </Tabs.Content>
+        );
+      })}
+    </Tabs.Root>
+  );
+});

@@ -1,6 +1,6 @@
 "use client";
 import { Field, Input, InputGroup } from "@chakra-ui/react";
-import { type KeyboardEvent, useState } from "react";
+import { type KeyboardEvent, useRef, useState } from "react";
 import { MM_PER_INCH, parseLength } from "@/core/units/length";
 import { lengthUnitName, printLengthShort } from "@/core/units/print";
 import { useSettings } from "@/store/settings";
@@ -40,6 +40,9 @@ export function LengthField({
   const { units } = useSettings();
   const [typed, setTyped] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
+  // What was stepped to and has not come back as `mm` yet: keys can be quicker than the drawing.
+  const stepped = useRef<number | null>(null);
+  if (stepped.current === mm) stepped.current = null;
   const unit = lengthUnitName(units);
   const shown = typed ?? printLengthShort(mm, units, digits);
 
@@ -70,10 +73,11 @@ export function LengthField({
     if (e.key !== "ArrowUp" && e.key !== "ArrowDown") return;
     e.preventDefault();
     const step = (units === "metric" ? 0.5 : MM_PER_INCH / 64) * (e.shiftKey ? 10 : 1);
-    const next = mm + (e.key === "ArrowUp" ? step : -step);
+    const next = (stepped.current ?? mm) + (e.key === "ArrowUp" ? step : -step);
     setTyped(null);
     setWrong(null);
-    onChange(Math.min(max, Math.max(min, Math.round(next * 1e4) / 1e4)));
+    stepped.current = Math.min(max, Math.max(min, Math.round(next * 1e4) / 1e4));
+    onChange(stepped.current);
   };
 
   const input = (
@@ -93,7 +97,10 @@ export function LengthField({
         value={shown}
         onChange={(e) => setTyped(e.target.value)}
         onFocus={(e) => e.target.select()}
-        onBlur={() => keep(typed)}
+        onBlur={() => {
+          stepped.current = null;
+          keep(typed);
+        }}
         onKeyDown={press}
       />
     </InputGroup>

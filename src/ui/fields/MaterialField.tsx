@@ -1,5 +1,6 @@
 "use client";
 import { Field, NativeSelect } from "@chakra-ui/react";
+import { memo } from "react";
 import { MATERIALS } from "@/core/stock/materials";
 import type { MaterialClass } from "@/core/stock/types";
 import { HAZARD_WORDS, MATERIAL_CLASS_WORDS } from "@/words/materials";
@@ -27,15 +28,7 @@ export function MaterialField({ label, value, classes, onChange, none }: Materia
         <NativeSelect.Field bg="ground" value={value} onChange={(e) => onChange(e.target.value)}>
           {none !== undefined && <option value="">{none}</option>}
           {unknown && <option value={value}>{value} (not in stock)</option>}
-          {classes.map((cls) => (
-            <optgroup key={cls} label={MATERIAL_CLASS_WORDS[cls]}>
-              {MATERIALS.filter((m) => m.class === cls).map((m) => (
-                <option key={m.id} value={m.id}>
-                  {m.name} · {m.densityGcc.typical.toFixed(2)}
-                </option>
-              ))}
-            </optgroup>
-          ))}
+          <Choices classes={classes} />
         </NativeSelect.Field>
         <NativeSelect.Indicator />
       </NativeSelect.Root>
@@ -45,6 +38,19 @@ export function MaterialField({ label, value, classes, onChange, none }: Materia
     </Field.Root>
   );
 }
+
+/** The list itself: long, and the same however often the field is drawn. */
+const Choices = memo(function Choices({ classes }: { classes: readonly MaterialClass[] }) {
+  return classes.map((cls) => (
+    <optgroup key={cls} label={MATERIAL_CLASS_WORDS[cls]}>
+      {MATERIALS.filter((m) => m.class === cls).map((m) => (
+        <option key={m.id} value={m.id}>
+          {m.name} · {m.densityGcc.typical.toFixed(2)}
+        </option>
+      ))}
+    </optgroup>
+  ));
+});
 
 /** What each place on a knife is usually made of. */
 export const FOR_BLADES = ["steel"] as const satisfies readonly MaterialClass[];

@@ -1,5 +1,5 @@
 import { type ParseError, parseTree } from "jsonc-parser";
-import type { z } from "zod";
+import type * as z from "zod";
 import { migrate } from "../../design/migrate";
 import { DESIGN_VERSION, type Design, designSchema } from "../../design/schema";
 import { KNIFE_FORMAT, LARGEST_KNIFE_BYTES } from "./format";

@@ -21,7 +21,7 @@ const LENGTH_WORDS: Record<HandleLength, string> = {
 
 /** The handle: outline by lengths and points, section, scales, liners, front bevel. */
 export function HandleStep() {
-  const { design, edit } = useBench();
+  const { design, edit, session } = useBench();
   const { handle } = design;
   return (
     <>
@@ -39,7 +39,7 @@ export function HandleStep() {
                 digits={1}
                 onChange={(to) =>
                   edit(`Change ${LENGTH_WORDS[which].toLowerCase()}`, (d) => {
-                    Object.assign(d.handle, withHandleLength(design.handle, which, to));
+                    Object.assign(d.handle, withHandleLength(session.getState().design.handle, which, to));
                   })
                 }
               />

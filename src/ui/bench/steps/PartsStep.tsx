@@ -2,12 +2,13 @@
 import { Box, Table, Text } from "@chakra-ui/react";
 import { materialById } from "@/core/stock/materials";
 import { printLength, printMass } from "@/core/units/print";
-import { useBench } from "../BenchContext";
+import { useBench, useWeighed } from "../BenchContext";
 import { Group } from "./Group";
 
 /** The weight of each part, and which material the spread owes most to. */
 export function PartsStep() {
-  const { weighed, units } = useBench();
+  const { units } = useBench();
+  const weighed = useWeighed();
   const report = weighed.weighing?.ok ? weighed.weighing.report : null;
   if (!report) return <Text color="graphite">There is nothing to weigh until the design can be built.</Text>;
   const nameOf = (ids: string) =>

@@ -15,7 +15,7 @@ import { ItemCard } from "./ItemCard";
 
 /** The tang: its kind, and what that kind has to say. */
 export function TangStep() {
-  const { design, edit } = useBench();
+  const { design, edit, session } = useBench();
   const { tang } = design;
   return (
     <>
@@ -30,7 +30,7 @@ export function TangStep() {
           help="Changing it keeps outline, guard, pins and the handle's material, and can be undone."
           onChange={(kind) =>
             edit("Change kind of tang", (d) => {
-              Object.assign(d, withTang(design, kind));
+              Object.assign(d, withTang(session.getState().design, kind));
             })
           }
         />
