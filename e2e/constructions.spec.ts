@@ -7,7 +7,7 @@ test("a full tang becomes a hidden one and back; undo brings all of it back", as
   await openKnife(page, "Heath field knife");
   const before = await weightOf(page);
   await step(page, "Tang");
-  await page.getByLabel("Kind of tang").selectOption("hidden");
+  await page.getByLabel("Kind of tang", { exact: true }).selectOption("hidden");
   await expect(page.getByTestId("findings")).toContainText("Nothing amiss");
   await expect.poll(() => weightOf(page)).toBeLessThan(before);
   const design = (await keptKnife(page)).design as Design;
@@ -16,7 +16,7 @@ test("a full tang becomes a hidden one and back; undo brings all of it back", as
   const weighing = weigh(design);
   if (!weighing.ok) throw new Error("not weighed");
   expect(await weightOf(page)).toBeCloseTo(weighing.report.massG, 1);
-  await page.getByLabel("Kind of tang").selectOption("full");
+  await page.getByLabel("Kind of tang", { exact: true }).selectOption("full");
   await expect(page.getByTestId("findings")).toContainText("Nothing amiss");
   await page.keyboard.press("Control+z");
   await page.keyboard.press("Control+z");
@@ -55,6 +55,7 @@ test("pieces are added, ordered, sized and taken out", async ({ page }) => {
   expect(await pieces()).toHaveLength(4);
   await page.getByRole("button", { name: "Add piece" }).click();
   await expect.poll(async () => (await pieces()).length).toBe(5);
+  await expect(page.locator("[data-item=piece-5]")).toBeVisible();
   await page.getByRole("button", { name: "Move piece 4 toward the front" }).click();
   await expect.poll(async () => (await pieces())[2].id).toBe("piece-5");
   const piece = page.locator("[data-item=piece-5]");
