@@ -1,4 +1,4 @@
-import type { FastenerKind, Grind, NodeRole, PieceRole, TipStyle } from "@/core/design/schema";
+import type { FastenerKind, Grind, NodeRole, TipStyle } from "@/core/design/schema";
 
 export const NODE_WORDS: Record<NodeRole, string> = {
   "front-top": "Front, spine side",
@@ -33,13 +33,4 @@ export const FASTENER_WORDS: Record<FastenerKind, string> = {
   pin: "Pin",
   "patterned-pin": "Patterned pin",
   "lanyard-tube": "Lanyard tube",
-};
-
-export const PIECE_WORDS: Record<PieceRole, string> = {
-  ferrule: "Ferrule",
-  spacer: "Spacer",
-  washer: "Washer",
-  block: "Block",
-  "butt-plate": "Butt plate",
-  pommel: "Pommel",
 };

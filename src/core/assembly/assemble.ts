@@ -1,6 +1,6 @@
 import type { Contour } from "../curve/contour";
 import { type Profile, profileThrough } from "../curve/profile";
-import type { Design, Fastener, ScalesHandle, StackHandle } from "../design/schema";
+import type { Design, Fastener, PieceRole, ScalesHandle, StackHandle } from "../design/schema";
 import { bladeRegion } from "../solids/bladeRegion";
 import { drillRegion } from "../solids/drill";
 import { type Line, layerRegion, lineAt, shifted } from "../solids/layer";
@@ -185,7 +185,8 @@ function addScales(b: Building, handle: ScalesHandle, body: number): void {
   }
 }
 
-const PIECE_NAMES: Record<StackHandle["pieces"][number]["role"], string> = {
+/** Names of a stack's pieces, in reports and on screen alike. */
+export const PIECE_NAMES: Record<PieceRole, string> = {
   ferrule: "Ferrule",
   spacer: "Spacer",
   washer: "Washer",

@@ -1,12 +1,11 @@
 "use client";
 import { Button, IconButton, Stack, Text } from "@chakra-ui/react";
 import { ArrowDown, ArrowUp, Plus } from "lucide-react";
-import { handleFront, pieceStations } from "@/core/assembly/assemble";
+import { handleFront, PIECE_NAMES, pieceStations } from "@/core/assembly/assemble";
 import { handleOutline } from "@/core/assembly/handleOutline";
 import { PIECE_ROLES, type PieceRole, type StackHandle } from "@/core/design/schema";
 import { printLength } from "@/core/units/print";
 import type { Draft } from "@/store/session";
-import { PIECE_WORDS } from "@/words/nodes";
 import { ChoiceField } from "../../fields/ChoiceField";
 import { LengthField } from "../../fields/LengthField";
 import { FOR_PIECES, MaterialField } from "../../fields/MaterialField";
@@ -47,7 +46,7 @@ export function PieceFields({ handle }: { handle: StackHandle }) {
           <ItemCard
             key={p.id}
             id={p.id}
-            title={`${i + 1}. ${PIECE_WORDS[p.role]}`}
+            title={`${i + 1}. ${PIECE_NAMES[p.role]}`}
             onRemove={
               pieces.length > 1
                 ? () =>
@@ -91,7 +90,7 @@ export function PieceFields({ handle }: { handle: StackHandle }) {
               <ChoiceField
                 label="What it is"
                 value={p.role}
-                choices={PIECE_ROLES.map((value) => ({ value, name: PIECE_WORDS[value] }))}
+                choices={PIECE_ROLES.map((value) => ({ value, name: PIECE_NAMES[value] }))}
                 onChange={(role: PieceRole) =>
                   edit("Change piece", (all) => {
                     all[i].role = role;
