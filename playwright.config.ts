@@ -5,7 +5,9 @@ const PORT = Number(process.env.E2E_PORT ?? 4317);
 export default defineConfig({
   testDir: "e2e",
   outputDir: "test-results/e2e",
-  timeout: 60_000,
+  // Two cores serve, render and test: slow is not wrong.
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
   retries: process.env.CI ? 1 : 0,
   workers: 1,
   reporter: [["list"], ["json"]],
