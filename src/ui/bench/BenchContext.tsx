@@ -1,13 +1,5 @@
 "use client";
-import {
-  createContext,
-  type ReactNode,
-  useContext,
-  useDeferredValue,
-  useMemo,
-  useRef,
-  useState,
-} from "react";
+import { createContext, type ReactNode, useContext, useMemo, useRef, useState } from "react";
 import { useStore } from "zustand";
 import type { Design } from "@/core/design/schema";
 import type { UnitSystem } from "@/core/units/print";
@@ -110,20 +102,6 @@ export function BenchProvider({
       <WeighedContext.Provider value={weighed}>
         <StationContext.Provider value={station}>{children}</StationContext.Provider>
       </WeighedContext.Provider>
-    </Context.Provider>
-  );
-}
-
-/**
- * Shows its children the bench a moment later, when there is time: a drag redraws the drawing first, and the fields
- * of the panel after. Children must be memoised, or they are drawn twice.
- */
-export function Later({ children }: { children: ReactNode }) {
-  const bench = useDeferredValue(useContext(Context));
-  const weighed = useDeferredValue(useContext(WeighedContext));
-  return (
-    <Context.Provider value={bench}>
-      <WeighedContext.Provider value={weighed}>{children}</WeighedContext.Provider>
     </Context.Provider>
   );
 }

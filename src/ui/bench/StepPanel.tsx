@@ -1,7 +1,6 @@
 "use client";
 import { Box, Tabs } from "@chakra-ui/react";
-import { memo } from "react";
-import { Later, STEPS, type Step, useBench } from "./BenchContext";
+import { STEPS, type Step, useBench } from "./BenchContext";
 import { BladeStep } from "./steps/BladeStep";
 import { GuardStep } from "./steps/GuardStep";
 import { HandleStep } from "./steps/HandleStep";
@@ -30,14 +29,12 @@ export function StepPanel() {
       flexDirection="column"
       minH="0"
     >
-      <Later>
-        <Steps />
-      </Later>
+      <Steps />
     </Box>
   );
 }
 
-const Steps = memo(function Steps() {
+function Steps() {
   const { step, setStep } = useBench();
   return (
     <Tabs.Root
@@ -73,4 +70,4 @@ const Steps = memo(function Steps() {
       })}
     </Tabs.Root>
   );
-});
+}
