@@ -53,7 +53,7 @@ function area(a: readonly number[], b: readonly number[], c: readonly number[]):
  */
 function jscadScale(from: Assembly, fineness: MeshFineness): number {
   const solid = (index: number) => {
-    const mesh = meshRegion(from.regions[index], fineness);
+    const [mesh] = meshRegion(from.regions[index], fineness);
     if (!mesh) throw new Error(`region ${index} is empty`);
     const points = Array.from(
       { length: mesh.vertices.length / 3 },

@@ -35,7 +35,7 @@ test("a guard is added, sized and taken off; it moves the balance toward itself"
   await expect.poll(() => weightOf(page)).toBeLessThan(brass - 5);
   await typeLength(page, "Thickness", "1/4");
   await expect
-    .poll(async () => ((await keptKnife(page)).design as Design).guard?.thicknessMm)
+    .poll(async () => ((await keptKnife(page)).design as Design).guard?.plates[0].thicknessMm)
     .toBeCloseTo(6.35, 9);
   await typeLength(page, "Above the axis", "2");
   await expect(page.getByTestId("findings")).toContainText("out of the guard");

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { newDesign, newGuard } from "@/core/design/create";
+import { newDesign } from "@/core/design/create";
+import { newGuard } from "@/core/design/guards";
 import type { Finding, FindingRule } from "@/core/review/types";
 import { HAZARDS, MATERIAL_CLASSES } from "@/core/stock/types";
 import { parseLength } from "@/core/units/length";

@@ -1,14 +1,17 @@
 import { describe, expect, it } from "vitest";
 import { cubicX, cubicY } from "../curve/bezier";
 import { enclosedArea, polyline, selfCrossing } from "../curve/crossing";
-import { newDesign, newGuard, outlineFrom, tipFrom, withTang } from "../design/create";
+import { withTang } from "../design/constructions";
+import { newDesign, outlineFrom, tipFrom } from "../design/create";
+import { newGuard } from "../design/guards";
 import { type Blade, TIP_STYLES } from "../design/schema";
 import { bladeRegion, grindLine, spineThickness } from "../solids/bladeRegion";
+import { lineAt } from "../solids/layer";
+import { barHalf, barTangOutline, roomRegion } from "./barTang";
 import { bladeHeights, bladeOutline } from "./bladeOutline";
 import { groundBlade } from "./groundBlade";
-import { guardOutline } from "./guardOutline";
+import { guardOutline } from "./guards";
 import { handleCurve, handleOutline } from "./handleOutline";
-import { hiddenHole, hiddenTangHalf, hiddenTangOutline } from "./hiddenTang";
 
 const sound = newDesign("Sedge");
 const blade = (change: Partial<Blade>): Blade => ({ ...sound.blade, ...change });
@@ -128,7 +131,7 @@ describe("the handle's outline", () => {
 
 describe("guards and hidden tangs from the side", () => {
   it("a guard is its rectangle", () => {
-    const guard = { ...newGuard(sound), thicknessMm: 6, aboveMm: 15, belowMm: 20 };
+    const guard = { ...newGuard(sound), aboveMm: 15, belowMm: 20 };
     const outline = guardOutline(guard);
     expect(outline.xRange).toEqual([-6, 0]);
     expect(outline.cut(-3)).toEqual([-20, 15]);
@@ -137,15 +140,15 @@ describe("guards and hidden tangs from the side", () => {
   it("a hole goes round its tang by the clearance, and deeper by what is asked", () => {
     const { tang } = withTang(sound, "hidden");
     if (tang.kind !== "hidden") throw new Error("no hidden tang");
-    const hole = hiddenHole({ ...tang, hole: { clearanceMm: 0.5, deeperMm: 4, fill: null } }, -6);
-    expect(hole.outline.xRange[0]).toBeCloseTo(-tang.lengthMm - 4, 9);
-    expect(hole.outline.xRange[1]).toBe(-6);
+    const hole = roomRegion(tang, 0.5, 4, -6);
+    expect(hole.xRange[0]).toBeCloseTo(-tang.lengthMm - 4, 9);
+    expect(hole.xRange[1]).toBe(-6);
     for (const x of [-10, -40, -70]) {
-      const [low, high] = hiddenTangOutline(tang).cut(x);
-      const [holeLow, holeHigh] = hole.outline.cut(x);
+      const [low, high] = barTangOutline(tang).cut(x);
+      const [holeLow, holeHigh] = hole.sliceAt(x)!.ys!;
       expect(low - holeLow).toBeCloseTo(0.5, 9);
       expect(holeHigh - high).toBeCloseTo(0.5, 9);
     }
-    expect(hole.half.at0 - hiddenTangHalf(tang).at0).toBeCloseTo(0.5, 12);
+    expect(hole.sliceAt(-20)!.high(0) - lineAt(barHalf(tang), -20)).toBeCloseTo(0.5, 12);
   });
 });

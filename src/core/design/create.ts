@@ -1,4 +1,4 @@
-import type { Blade, Design, Guard, HiddenTang, NodeRole, OutlineNode, PlanNode, TipStyle } from "./schema";
+import type { Blade, Design, FullTang, NodeRole, OutlineNode, PlanNode, TipStyle } from "./schema";
 
 /** Main measures of a handle's outline, mm. */
 export interface HandleMeasures {
@@ -36,16 +36,23 @@ export function outlineFrom(m: HandleMeasures): OutlineNode[] {
   ];
 }
 
-/** Half thicknesses at the front, the waist, the swell and the butt. */
-export function planFrom(lengthMm: number, halves: readonly [number, number, number, number]): PlanNode[] {
+/** Half thicknesses at the front, the waist, the swell and the butt, of one roundness. */
+export function planFrom(
+  lengthMm: number,
+  halves: readonly [number, number, number, number],
+  roundness = 0.7,
+): PlanNode[] {
   return [0, 0.25, 0.6, 1].map((share, i) => ({
     id: `plan-${i + 1}`,
     xMm: share === 0 ? 0 : round(-share * lengthMm),
     halfMm: halves[i],
+    leftHalfMm: null,
+    roundness,
   }));
 }
 
-function round(x: number): number {
+/** To a hundredth of a millimetre: what is proposed reads well in a field. */
+export function round(x: number): number {
   return Math.round(x * 100) / 100;
 }
 
@@ -70,6 +77,11 @@ export function tipFrom(style: TipStyle, lengthMm: number): Blade["tip"] {
   };
 }
 
+/** A full tang without taper or openings. */
+export function plainFullTang(): FullTang {
+  return { kind: "full", taper: null, holes: [], slots: [], recess: null, short: null };
+}
+
 /** A sound field knife to begin from. */
 export function newDesign(name: string): Design {
   return {
@@ -88,91 +100,27 @@ export function newDesign(name: string): Design {
       edgeMm: 0.4,
       tip: tipFrom("drop-point", 105),
       grind: { kind: "partial-flat", heightMm: 18 },
+      measured: null,
     },
-    tang: { kind: "full", taper: null, holes: [] },
+    tang: plainFullTang(),
     handle: {
       kind: "scales",
       outline: outlineFrom({ lengthMm: 112, frontMm: 26, grooveMm: 23, swellMm: 29, buttMm: 28, dropMm: 6 }),
       plan: planFrom(112, [8.5, 8.8, 10.5, 9.5]),
-      roundness: 0.7,
+      facets: null,
+      waist: null,
       right: { material: "walnut-black", thicknessMm: 9.5 },
       left: { material: "walnut-black", thicknessMm: 9.5 },
       liners: [],
       frontBevel: { lengthMm: 4, angleDeg: 45 },
+      bolsters: { front: null, rear: null },
+      joints: [],
     },
     guard: null,
     fasteners: [
       { id: "pin-1", kind: "pin", xMm: -20, yMm: 0.5, diameterMm: 6.35, material: "brass-360" },
       { id: "pin-2", kind: "pin", xMm: -88, yMm: -5, diameterMm: 6.35, material: "brass-360" },
     ],
-  };
-}
-
-/** A guard to begin from: a brass oval a little taller than the handle's front. */
-export function newGuard(design: Design): Guard {
-  const nodes = design.handle.outline;
-  return {
-    material: "brass-360",
-    thicknessMm: 6,
-    aboveMm: round(Math.max(4, nodes[0].yMm + 1)),
-    belowMm: round(Math.max(4, -nodes[nodes.length - 1].yMm + 7)),
-    widthMm: round(2 * Math.max(...design.handle.plan.map((p) => p.halfMm)) + 1),
-    roundness: 0.8,
-  };
-}
-
-/** A hidden tang to begin from: two thirds of the handle long, half of its front high. */
-function newHiddenTang(design: Design): HiddenTang {
-  const nodes = design.handle.outline;
-  const lengthMm = -Math.min(...nodes.map((n) => n.xMm));
-  const front = nodes[0].yMm - nodes[nodes.length - 1].yMm;
-  return {
-    kind: "hidden",
-    lengthMm: round((2 / 3) * lengthMm),
-    yMm: round((nodes[0].yMm + nodes[nodes.length - 1].yMm) / 2),
-    frontHeightMm: round(front / 2),
-    endHeightMm: round(front / 3.5),
-    frontThicknessMm: design.blade.spineMm,
-    endThicknessMm: round(design.blade.spineMm * 0.8),
-    hole: { clearanceMm: 0.5, deeperMm: 3, fill: "epoxy" },
-  };
-}
-
-/**
- * The knife with another kind of tang, keeping what still makes sense: outline, thickness, section, guard, pins, and
- * the handle's material. The same kind changes nothing.
- */
-export function withTang(design: Design, kind: Design["tang"]["kind"]): Design {
-  if (design.tang.kind === kind) return design;
-  const { outline, plan, roundness } = design.handle;
-  if (kind === "hidden") {
-    const material =
-      design.handle.kind === "scales" ? design.handle.right.material : design.handle.pieces[0].material;
-    const pieces = [{ id: "piece-1", role: "block" as const, material, lengthMm: 100 }];
-    return {
-      ...design,
-      tang: newHiddenTang(design),
-      handle: { kind: "stack", outline, plan, roundness, pieces },
-    };
-  }
-  const { handle } = design;
-  const block =
-    handle.kind === "stack"
-      ? (handle.pieces.find((p) => p.role === "block") ?? handle.pieces[0])
-      : handle.right;
-  const scale = { material: block.material, thicknessMm: 9.5 };
-  return {
-    ...design,
-    tang: { kind: "full", taper: null, holes: [] },
-    handle: {
-      kind: "scales",
-      outline,
-      plan,
-      roundness,
-      right: scale,
-      left: scale,
-      liners: [],
-      frontBevel: null,
-    },
+    meshes: [],
   };
 }

@@ -1,6 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { checkDesign } from "../review/checkDesign";
-import { newDesign, newGuard, tipFrom, withTang } from "./create";
+import { withTang } from "./constructions";
+import { newDesign, tipFrom } from "./create";
+import { newGuard } from "./guards";
 import { HANDLE_LENGTHS, handleLength, withHandleLength } from "./lengths";
 import { designSchema, TIP_STYLES } from "./schema";
 

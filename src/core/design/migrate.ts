@@ -7,7 +7,74 @@ export type Migrations = Readonly<Record<number, (record: unknown) => unknown>>;
 export const MIGRATIONS: Migrations = {
   // 2: guards, hidden tangs and handles of pieces. What version 1 knew stays as it was.
   1: (record) => (typeof record === "object" && record !== null ? { ...record, guard: null } : record),
+  // 3: every construction. What version 2 knew is told in the new record's words.
+  2: (record) => (isRecord(record) ? toVersion3(record) : record),
 };
+
+type Loose = Record<string, unknown>;
+
+function isRecord(value: unknown): value is Loose {
+  return typeof value === "object" && value !== null && !Array.isArray(value);
+}
+
+/** Each of a list's records with more keys; what is not a list of records stays, and is refused by the schema. */
+function each(list: unknown, more: (item: Loose) => Loose): unknown {
+  return Array.isArray(list)
+    ? list.map((item) => (isRecord(item) ? { ...item, ...more(item) } : item))
+    : list;
+}
+
+function toVersion3(record: Loose): Loose {
+  const { blade, tang, handle, guard } = record;
+  return {
+    ...record,
+    blade: isRecord(blade) ? { ...blade, measured: null } : blade,
+    tang: isRecord(tang) ? tangToVersion3(tang) : tang,
+    handle: isRecord(handle) ? handleToVersion3(handle) : handle,
+    guard: isRecord(guard) ? guardToVersion3(guard) : guard,
+    meshes: [],
+  };
+}
+
+function tangToVersion3(tang: Loose): Loose {
+  if (tang.kind === "full") {
+    const holes = each(tang.holes, () => ({ purpose: "lighten" }));
+    return { ...tang, holes, slots: [], recess: null, short: null };
+  }
+  const hole = isRecord(tang.hole) ? { kind: "broached", ...tang.hole } : tang.hole;
+  const plain = { frontCornerMm: 0, endCornerMm: 0, shoulderRadiusMm: 0, end: { kind: "plain" } };
+  return { ...tang, ...plain, hole };
+}
+
+function handleToVersion3({ roundness, ...handle }: Loose): Loose {
+  const shape = {
+    ...handle,
+    plan: each(handle.plan, () => ({ leftHalfMm: null, roundness })),
+    facets: null,
+    waist: null,
+  };
+  if (handle.kind === "scales") return { ...shape, bolsters: { front: null, rear: null }, joints: [] };
+  const pieces = each(handle.pieces, () => ({ pressedShare: 0, tiltDeg: 0, shape: null, printed: null }));
+  return { ...shape, pieces, rings: [] };
+}
+
+function guardToVersion3({ material, thicknessMm, ...guard }: Loose): Loose {
+  return {
+    ...guard,
+    plates: [{ material, thicknessMm, printed: null }],
+    bossMm: 8,
+    armWidthMm: null,
+    sweepAboveMm: 0,
+    sweepBelowMm: 0,
+    endShare: 1,
+    domeMm: 0,
+    notch: null,
+    slot: { clearanceMm: 0, fill: null },
+    collar: null,
+    dowels: null,
+    mesh: null,
+  };
+}
 
 /** Brings a record from its version up to the present one. `from` must be from 1 to the present version. */
 export function migrate(record: unknown, from: number, migrations: Migrations = MIGRATIONS): unknown {

@@ -1,5 +1,7 @@
 import { describe, expect, it } from "vitest";
-import { newDesign, newGuard, withTang } from "../design/create";
+import { withTang } from "../design/constructions";
+import { newDesign } from "../design/create";
+import { newGuard } from "../design/guards";
 import { withHandleLength } from "../design/lengths";
 import type { Design, HiddenTang, ScalesHandle } from "../design/schema";
 import { weigh } from "../weigh/weigh";
@@ -45,7 +47,13 @@ const TRIPS: [FindingRule, Design][] = [
   ["pin-off-handle", fasteners({ ...pin, yMm: 25 })],
   [
     "hole-off-tang",
-    { ...sound, tang: { ...slab, holes: [{ id: "h", xMm: -200, yMm: 0, diameterMm: 4, fill: null }] } },
+    {
+      ...sound,
+      tang: {
+        ...slab,
+        holes: [{ id: "h", xMm: -200, yMm: 0, diameterMm: 4, fill: null, purpose: "lighten" }],
+      },
+    },
   ],
   ["fasteners-overlap", fasteners(pin, { ...pin, id: "again", xMm: pin.xMm - 3 })],
   ["bore-not-inside-tube", fasteners({ ...tube, diameterMm: 6, boreMm: 6 })],
@@ -63,7 +71,11 @@ const TRIPS: [FindingRule, Design][] = [
   ["tang-and-handle-apart", { ...sound, tang: stick }],
   [
     "guard-longer-than-handle",
-    { ...sound, guard: { ...guard, thicknessMm: 60 }, handle: withHandleLength(scales, "length", 50) },
+    {
+      ...sound,
+      guard: { ...guard, plates: [{ ...guard.plates[0], thicknessMm: 60 }] },
+      handle: withHandleLength(scales, "length", 50),
+    },
   ],
   ["guard-lower-than-tang", { ...sound, guard: { ...guard, aboveMm: 9 } }],
   ["tang-through-guard", { ...hidden, guard: { ...guard, aboveMm: 5 } }],

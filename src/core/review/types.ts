@@ -1,33 +1,59 @@
 export type FindingSeverity = "error" | "warning";
 
 /** Codes of what can be wrong with a design; the words for each are the interface's. */
-export type FindingRule =
-  | "unknown-material"
-  | "outline-crosses-itself"
-  | "outline-ahead-of-front"
-  | "outline-front-open"
-  | "outline-no-area"
-  | "hollow-wheel-too-small"
-  | "hollow-cuts-through"
-  | "edge-thicker-than-spine"
-  | "ricasso-longer-than-blade"
-  | "ricasso-higher-than-heel"
-  | "tip-longer-than-blade"
-  | "pin-off-handle"
-  | "hole-off-tang"
-  | "fasteners-overlap"
-  | "bore-not-inside-tube"
-  | "pattern-overfull"
-  | "handle-thinner-than-tang"
-  | "stock-thinner-than-handle"
-  | "bevel-too-deep"
-  | "duplicate-id"
-  | "tang-and-handle-apart"
-  | "guard-longer-than-handle"
-  | "guard-lower-than-tang"
-  | "pieces-longer-than-handle"
-  | "tang-through-guard"
-  | "tang-hole-breaks-out";
+export const FINDING_RULES = [
+  "unknown-material",
+  "duplicate-id",
+  "supports-together",
+  "reading-over-weight",
+  "hollow-wheel-too-small",
+  "hollow-cuts-through",
+  "edge-thicker-than-spine",
+  "ricasso-longer-than-blade",
+  "ricasso-higher-than-heel",
+  "tip-longer-than-blade",
+  "outline-crosses-itself",
+  "outline-ahead-of-front",
+  "outline-front-open",
+  "outline-no-area",
+  "pin-off-handle",
+  "hole-off-tang",
+  "slot-off-tang",
+  "fasteners-overlap",
+  "bore-not-inside-tube",
+  "pattern-overfull",
+  "fastener-sizes",
+  "seat-inside-tang",
+  "seat-outside-handle",
+  "handle-thinner-than-tang",
+  "stock-thinner-than-handle",
+  "waist-wheel-too-small",
+  "bevel-too-deep",
+  "bolsters-meet",
+  "joint-off-handle",
+  "joints-cross",
+  "recess-no-room",
+  "recess-cuts-through",
+  "tang-and-handle-apart",
+  "tang-thicker-than-frame",
+  "tang-hole-breaks-out",
+  "tang-does-not-fit-hole",
+  "thread-too-short",
+  "screw-misses-tang",
+  "end-sizes",
+  "guard-longer-than-handle",
+  "guard-lower-than-tang",
+  "tang-through-guard",
+  "dome-deeper-than-guard",
+  "notch-into-tang",
+  "dowel-off-guard",
+  "dowel-in-tang",
+  "pieces-longer-than-handle",
+  "pieces-short-of-butt",
+  "ring-apart",
+  "shape-missing",
+] as const;
+export type FindingRule = (typeof FINDING_RULES)[number];
 
 /** One thing found in a design: what was measured against what limit, and where on the drawing. */
 export interface Finding {
@@ -40,3 +66,15 @@ export interface Finding {
   readonly measured: number | null;
   readonly limit: number | null;
 }
+
+/** Takes down a finding. */
+export type Report = (
+  severity: FindingSeverity,
+  rule: FindingRule,
+  more?: {
+    at?: { readonly x: number; readonly y: number };
+    subject?: string;
+    measured?: number;
+    limit?: number;
+  },
+) => void;

@@ -1,7 +1,7 @@
 import type { Manifold, ManifoldToplevel } from "manifold-3d";
 import type { Assembly } from "../assembly/types";
-import { FAR_MM, type MeshFineness, meshRegion } from "./meshRegion";
-import type { Drill } from "./region";
+import { FAR_MM, type MeshFineness, meshRegion, type TriangleMesh } from "./meshRegion";
+import type { Drill, Region } from "./region";
 
 /** Volume in mm³ and centroid in mm of a closed mesh. */
 export interface SolidMeasure {
@@ -18,27 +18,61 @@ export function solidParts(
   assembly: Assembly,
   fineness: MeshFineness,
 ): (Manifold | null)[] {
-  const regions = assembly.regions.map((region) => {
-    if (region.drill) return cylinder(kernel, region.drill, fineness.rows * 2);
-    const mesh = meshRegion(region, fineness);
-    if (!mesh) return null;
-    const built = new kernel.Mesh({ numProp: 3, vertProperties: mesh.vertices, triVerts: mesh.triangles });
-    return new kernel.Manifold(built);
-  });
+  const regions = assembly.regions.map((region) => solidOf(kernel, region, fineness));
   const done: Manifold[] = [];
   const parts = assembly.parts.map((part) => {
-    const of = part.regions.map((r) => regions[r]);
-    if (of.some((m) => m === null)) return null;
-    const whole = of.length > 1 ? kernel.Manifold.intersection(of as Manifold[]) : (of[0] as Manifold);
-    const solid =
-      done.length > 0
-        ? kernel.Manifold.difference([whole, ...done.filter((d) => boxesMeet(d, whole))])
-        : whole;
+    const whole = common(
+      kernel,
+      part.regions.map((r) => assembly.regions[r]),
+      part.regions.map((r) => regions[r]),
+    );
+    if (!whole) return null;
+    const inWay = done.filter((d) => boxesMeet(d, whole));
+    const solid = inWay.length > 0 ? kernel.Manifold.difference([whole, ...inWay]) : whole;
     done.push(solid);
     return solid.isEmpty() ? null : solid;
   });
   for (const r of regions) if (r && !parts.includes(r)) r.delete();
   return parts;
+}
+
+/** What regions have in common; sides of planes cut the rest. Null where one of them is empty. */
+function common(
+  kernel: ManifoldToplevel,
+  of: readonly Region[],
+  solids: readonly (Manifold | null)[],
+): Manifold | null {
+  const bodies = solids.filter((_, i) => !of[i].halfSpace);
+  if (bodies.length === 0 || bodies.some((m) => m === null)) return null;
+  let whole =
+    bodies.length > 1 ? kernel.Manifold.intersection(bodies as Manifold[]) : (bodies[0] as Manifold);
+  for (const { halfSpace } of of) {
+    if (!halfSpace) continue;
+    // The kernel keeps the side that its normal points to, by a unit normal.
+    const [x, y, z] = halfSpace.normal;
+    const size = -Math.hypot(x, y, z);
+    whole = whole.trimByPlane([x / size, y / size, z / size], halfSpace.offsetMm / size);
+  }
+  return whole;
+}
+
+/** One region as a solid; null where it is empty, or told by another (sides of planes, further layers of a mesh). */
+function solidOf(kernel: ManifoldToplevel, region: Region, fineness: MeshFineness): Manifold | null {
+  if (region.drill) return cylinder(kernel, region.drill, fineness.rows * 2);
+  if (region.halfSpace) return null;
+  if (region.meshLayer)
+    return region.meshLayer.layer === 0 ? manifoldOf(kernel, region.meshLayer.mesh) : null;
+  const tubes = meshRegion(region, fineness).map((mesh) => manifoldOf(kernel, mesh));
+  if (tubes.length < 2) return tubes[0] ?? null;
+  const joined = kernel.Manifold.union(tubes);
+  for (const t of tubes) t.delete();
+  return joined;
+}
+
+/** A closed mesh as a solid; throws the kernel's error where it is not closed. */
+export function manifoldOf(kernel: ManifoldToplevel, mesh: TriangleMesh): Manifold {
+  const built = new kernel.Mesh({ numProp: 3, vertProperties: mesh.vertices, triVerts: mesh.triangles });
+  return new kernel.Manifold(built);
 }
 
 /** A round bar along z, its polygon as large in area as the circle. */

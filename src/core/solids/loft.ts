@@ -95,12 +95,10 @@ function loftSlice(loft: Loft, x: number) {
     ys,
     creases: [
       ...sides.flatMap((s) => (s.cap < s.land + s.rise ? heightAt(s, s.cap) : NO_CROSSINGS)),
-      ...(section.kinkAtCrown ? middles(ys) : NO_CROSSINGS),
+      ...kinksAcross(ys, section.kinks),
     ],
-    // A flat section is all crown: its faces are levels.
-    levels: sides.flatMap((s, i) =>
-      section.closesFrom === null ? [(i === 0 ? -1 : 1) * (s.land + s.rise)] : [],
-    ),
+    // A flat crown is a level.
+    levels: sides.flatMap((s, i) => (section.flatCrown ? [(i === 0 ? -1 : 1) * (s.land + s.rise)] : [])),
     crossings: (z: number) => heightAt(z < 0 ? left : right, Math.abs(z)),
     zones: closingZones(ys, section, know),
     extraPoints: section.extraPoints,
@@ -125,9 +123,18 @@ function loftSlice(loft: Loft, x: number) {
   }
 }
 
-function middles(ys: readonly number[]): number[] {
+/** Where the corners of a section stand on each stretch of y. */
+function kinksAcross(ys: readonly number[], kinks: readonly number[]): readonly number[] {
+  if (kinks.length === 0) return NO_CROSSINGS;
   const found: number[] = [];
-  for (let i = 0; i + 1 < ys.length; i += 2) found.push((ys[i] + ys[i + 1]) / 2);
+  for (let i = 0; i + 1 < ys.length; i += 2) {
+    const mid = (ys[i] + ys[i + 1]) / 2;
+    const half = (ys[i + 1] - ys[i]) / 2;
+    for (const u of kinks) {
+      found.push(mid - half * u);
+      if (u > 0) found.push(mid + half * u);
+    }
+  }
   return found;
 }
 

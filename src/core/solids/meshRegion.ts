@@ -19,47 +19,88 @@ export const FAR_MM = 400;
 /** How far inside its ends a region is cut, as a share of the panel: its very end may have no area. */
 const INSET = 1e-7;
 
+/** Rings of neighbouring tubes overlap by this, mm, so that a kernel joins them. */
+const OVERLAP_MM = 1e-4;
+
 /**
- * Meshes a region as a tube of rings, one a station, that crowd toward the ends of panels and of sections. Inscribed:
- * a convex surface comes out a little small, by about the square of the step. A region with no extent gives null.
+ * Meshes a region as tubes of rings, one a station, that crowd toward the ends of panels and of sections: one tube,
+ * or several that overlap by a hair where the outline parts into stretches. Inscribed: a convex surface comes out a
+ * little small, by about the square of the step. A region with no extent gives none.
  */
-export function meshRegion(region: Region, { stations, rows }: MeshFineness): TriangleMesh | null {
-  const rings: number[][] = [];
+export function meshRegion(region: Region, { stations, rows }: MeshFineness): TriangleMesh[] {
   const middle = region.sliceAt((region.xRange[0] + region.xRange[1]) / 2);
   const flat = middle !== null && middle.zones.length === 0 && middle.creases.length === 0;
   const endless = middle?.ys === null;
-  for (const x of stationsOf(region, endless ? 0 : stations)) {
-    const slice = region.sliceAt(x);
-    const ring = slice && ringOf(slice, x, flat ? 2 : rows);
-    if (ring) rings.push(ring);
-  }
-  if (rings.length < 2) return null;
-  return tube(rings);
+  const meshes: TriangleMesh[] = [];
+  const panels = panelsOf(region, endless ? 0 : stations);
+  const stretches = panels.map((xs) => stretchesAt(region, xs[xs.length >> 1]));
+  const parted = stretches.some((n) => n > 1);
+  let run: number[][] = [];
+  const close = () => {
+    if (run.length > 1) meshes.push(tube(run));
+    run = [];
+  };
+  panels.forEach((xs, p) => {
+    if (stretches[p] !== 1) close();
+    for (let k = 0; k < stretches[p]; k++) {
+      for (const x of xs) {
+        const slice = region.sliceAt(x);
+        const ring = slice && ringOf(slice, x, flat ? 2 : rows, k);
+        if (ring) run.push(ring);
+      }
+      if (stretches[p] !== 1) close();
+    }
+  });
+  close();
+  if (parted) for (const m of meshes) overlapEnds(m);
+  return meshes;
 }
 
-function stationsOf(region: Region, fineness: number): number[] {
+function stretchesAt(region: Region, x: number): number {
+  const slice = region.sliceAt(x);
+  return slice === null ? 0 : slice.ys === null ? 1 : slice.ys.length / 2;
+}
+
+/** Draws both end rings out along x. */
+function overlapEnds({ vertices }: TriangleMesh): void {
+  let [low, high] = [Infinity, -Infinity];
+  for (let i = 0; i < vertices.length; i += 3) {
+    low = Math.min(low, vertices[i]);
+    high = Math.max(high, vertices[i]);
+  }
+  for (let i = 0; i < vertices.length; i += 3) {
+    if (vertices[i] === low) vertices[i] -= OVERLAP_MM;
+    else if (vertices[i] === high) vertices[i] += OVERLAP_MM;
+  }
+}
+
+/** Stations of the rings, panel by panel. */
+function panelsOf(region: Region, fineness: number): number[][] {
   const [from, to] = region.xRange;
   const ends = [...new Set([from, ...region.breaks.map((b) => b.x), to])]
     .filter((x) => x >= from && x <= to)
     .sort((a, b) => a - b);
-  const xs: number[] = [];
+  const panels: number[][] = [];
   for (let k = 0; k + 1 < ends.length; k++) {
     const [a, b] = [ends[k], ends[k + 1]];
     if (b - a < 1e-6) continue;
     const roots = region.breaks.some((k) => (k.x === a && k.above) || (k.x === b && k.below));
     const perPanel = Math.max(1, Math.ceil((fineness * (b - a)) / 25 + (roots ? fineness / 2 : 0)));
     // Both sides of a break get a ring, so that a step in the shape stands upright.
+    const xs: number[] = [];
     for (let i = 0; i <= perPanel; i++) {
       const t = Math.min(1 - INSET, Math.max(INSET, (1 - Math.cos((Math.PI * i) / perPanel)) / 2));
       xs.push(a + (b - a) * t);
     }
+    panels.push(xs);
   }
-  return xs;
+  return panels;
 }
 
-/** The section's border at x: lower faces from −y to +y, then upper faces back. */
-function ringOf(slice: Slice, x: number, rows: number): number[] | null {
-  const [y0, y1] = slice.ys ? [slice.ys[0], slice.ys[slice.ys.length - 1]] : [-FAR_MM, FAR_MM];
+/** The border of one stretch of the section at x: lower faces from −y to +y, then upper faces back. */
+function ringOf(slice: Slice, x: number, rows: number, stretch: number): number[] | null {
+  const ys = slice.ys;
+  const [y0, y1] = ys ? [ys[2 * stretch] ?? 0, ys[2 * stretch + 1] ?? 0] : [-FAR_MM, FAR_MM];
   if (!(y1 > y0)) return null;
   const ring: number[] = [];
   const bounded = (z: number) => Math.max(-FAR_MM, Math.min(FAR_MM, z));
@@ -84,7 +125,16 @@ function rowsOf(slice: Slice, y0: number, y1: number, rows: number): number[] {
       ys.push(ends[k] + (ends[k + 1] - ends[k]) * s);
     }
   }
+  if (crease.length > 1) for (const y of crease) snap(ys, y);
   return ys;
+}
+
+/** Moves the row nearest to a crease onto it; the outermost stay. */
+function snap(ys: number[], crease: number): void {
+  let best = 1;
+  for (let i = 1; i < ys.length - 1; i++)
+    if (Math.abs(ys[i] - crease) < Math.abs(ys[best] - crease)) best = i;
+  ys[best] = crease;
 }
 
 function tube(rings: readonly (readonly number[])[]): TriangleMesh {

@@ -1,10 +1,17 @@
 import type { Break } from "../curve/contour";
+import type { TriangleMesh } from "./meshRegion";
 
 /** A hole or rod along z, without end: centre (x, y) and radius in mm. A radius not above zero is empty. */
 export interface Drill {
   readonly xMm: number;
   readonly yMm: number;
   readonly radiusMm: number;
+}
+
+/** The side of a plane where `normal` · p ≤ `offsetMm`. */
+export interface HalfSpace {
+  readonly normal: readonly [number, number, number];
+  readonly offsetMm: number;
 }
 
 /**
@@ -50,6 +57,10 @@ export interface Region {
   readonly breaks: readonly Break[];
   /** Set where the region is a round hole along z: a mesh kernel has a solid for that. */
   readonly drill?: Drill;
+  /** Set where the region is one side of a plane: a mesh kernel cuts by that. */
+  readonly halfSpace?: HalfSpace;
+  /** Set where the region is one layer of a closed mesh: a mesh kernel takes the whole with the first. */
+  readonly meshLayer?: { readonly mesh: TriangleMesh; readonly layer: number };
   /** The cut at x, or null where there is none. */
   sliceAt(x: number): Slice | null;
 }

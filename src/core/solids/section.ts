@@ -13,8 +13,10 @@ export interface SectionShape {
   stretch(s: number, u: number): number;
   /** From here to |u| = 1 the height falls off steeply: integrate over s there. Null: it never falls. */
   readonly closesFrom: number | null;
-  /** Whether the crown (u = 0) is a weak kink: |u|ⁿ is smooth there only for even n. */
-  readonly kinkAtCrown: boolean;
+  /** The |u| at which the surface has a corner, or, at the crown, |u|ⁿ is not smooth. */
+  readonly kinks: readonly number[];
+  /** Whether it stands at full height over some breadth. */
+  readonly flatCrown: boolean;
   /** Points beyond the usual that its bends ask for; grows with the exponent. */
   readonly extraPoints: number;
 }
@@ -24,7 +26,8 @@ const FLAT: SectionShape = {
   reach: () => null,
   stretch: () => 0,
   closesFrom: null,
-  kinkAtCrown: false,
+  kinks: [],
+  flatCrown: true,
   extraPoints: 0,
 };
 
@@ -58,7 +61,8 @@ export function sectionOf(roundness: number): SectionShape {
       return (u * power) / (s * (1 - power));
     },
     closesFrom: 2 ** (-1 / n),
-    kinkAtCrown: n % 2 !== 0,
+    kinks: n % 2 !== 0 ? [0] : [],
+    flatCrown: false,
     extraPoints: Math.ceil((n - 2) * 0.7),
   };
 }
@@ -72,6 +76,52 @@ const ELLIPSE: SectionShape = {
   reach: circle,
   stretch: (s, u) => (s > 0 ? s / u : 0),
   closesFrom: Math.SQRT1_2,
-  kinkAtCrown: false,
+  kinks: [],
+  flatCrown: false,
   extraPoints: 0,
 };
+
+const faceted = new Map<number, SectionShape>();
+
+/**
+ * The section of a regular polygon with so many flats all round, one of them the crown's: stretched to the handle's
+ * height and thickness. `flats` is even and at least 6.
+ */
+export function facetedSection(flats: number): SectionShape {
+  const known = faceted.get(flats);
+  if (known) return known;
+  const corners: { u: number; s: number }[] = [];
+  for (let k = 0; k < flats / 4; k++) {
+    const angle = Math.PI / flats + (k * 2 * Math.PI) / flats;
+    corners.push({ u: Math.sin(angle), s: Math.cos(angle) });
+  }
+  const [uMost, sMost] = [corners[corners.length - 1].u, corners[0].s];
+  const at = corners.map((c) => ({ u: c.u / uMost, s: Math.max(0, c.s / sMost) }));
+  const last = at[at.length - 1];
+  const made: SectionShape = {
+    height: (v) => {
+      const u = Math.abs(v);
+      if (u <= at[0].u) return 1;
+      for (let k = 1; k < at.length; k++) {
+        const [a, b] = [at[k - 1], at[k]];
+        if (u <= b.u) return a.s + ((b.s - a.s) * (u - a.u)) / (b.u - a.u);
+      }
+      return last.s;
+    },
+    reach: (s) => {
+      if (s >= 1) return at[0].u;
+      for (let k = 1; k < at.length; k++) {
+        const [a, b] = [at[k - 1], at[k]];
+        if (s >= b.s) return a.u + ((b.u - a.u) * (a.s - s)) / (a.s - b.s);
+      }
+      return 1;
+    },
+    stretch: () => 0,
+    closesFrom: null,
+    kinks: at.map((c) => c.u).filter((u) => u < 1 - 1e-9),
+    flatCrown: true,
+    extraPoints: 0,
+  };
+  faceted.set(flats, made);
+  return made;
+}

@@ -81,3 +81,26 @@ export function addCut(m: Moments, c: CutSums, x: number, w: number): void {
   c.zz = 0;
   c.yz = 0;
 }
+
+/** The same solid's moments about an origin at another x. */
+export function movedTo(m: Moments, originX: number): Moments {
+  const d = m.originX - originX;
+  return {
+    ...m,
+    originX,
+    x: m.x + d * m.v,
+    xx: m.xx + 2 * d * m.x + d * d * m.v,
+    xy: m.xy + d * m.y,
+    xz: m.xz + d * m.z,
+  };
+}
+
+/** Moments of several solids together, about the first one's origin. None gives an empty solid at 0. */
+export function together(all: readonly Moments[]): Moments {
+  const sum = noMoments(all[0]?.originX ?? 0);
+  for (const one of all) {
+    const m = movedTo(one, sum.originX);
+    for (const k of ["v", "x", "y", "z", "xx", "yy", "zz", "xy", "xz", "yz"] as const) sum[k] += m[k];
+  }
+  return sum;
+}

@@ -1,6 +1,7 @@
 import type { Assembly, MaterialShare, Part } from "../assembly/types";
 import type { Density, Material } from "../stock/types";
-import type { Moments } from "./moments";
+import type { Calibration } from "./measured";
+import { type Moments, together } from "./moments";
 
 /** Components of an inertia tensor, g·mm²: off the diagonal they are −∫xy dm and so on. */
 export interface Inertia {
@@ -57,24 +58,47 @@ function mixDensity(made: readonly MaterialShare[], densityOf: (id: string) => n
   return sum / 1000;
 }
 
+/** A part with its moments; parts of one id are one. */
+interface Solid {
+  readonly part: Part;
+  readonly m: Moments;
+  /** g/mm³ where it was measured, or null: its materials' densities hold. */
+  readonly held: number | null;
+}
+
+function solidsOf(assembly: Assembly, moments: readonly Moments[], measured: Calibration | null): Solid[] {
+  const byId = new Map<string, { part: Part; ms: Moments[] }>();
+  assembly.parts.forEach((part, i) => {
+    if (part.made.length === 0) return;
+    const known = byId.get(part.id);
+    if (known) known.ms.push(moments[i]);
+    else byId.set(part.id, { part, ms: [moments[i]] });
+  });
+  return [...byId.values()].map(({ part, ms }) => {
+    const m = together(ms);
+    if (!measured?.partIds.includes(part.id)) return { part, m, held: null };
+    return { part, m: { ...m, originX: m.originX + measured.shiftMm }, held: measured.densityGmm3 };
+  });
+}
+
 /**
  * Masses, centre, inertia and intervals from the moments of an assembly's parts. `find` must know every material
  * named (the review says so beforehand); an unknown one throws. With no mass at all, centre and inertia are zero.
+ * What was measured of a blade in the hand takes the place of its steel's density.
  */
 export function massReport(
   assembly: Assembly,
   moments: readonly Moments[],
   find: (id: string) => Material | undefined,
+  measured: Calibration | null = null,
 ): MassReport {
   const density = (id: string): Density => {
     const found = find(id);
     if (!found) throw new Error(`no material "${id}"`);
     return found.densityGcc;
   };
-  const solid = assembly.parts
-    .map((part, i) => ({ part, m: moments[i] }))
-    .filter(({ part }) => part.made.length > 0);
-  const typical = solid.map(({ part }) => mixDensity(part.made, (id) => density(id).typical));
+  const solid = solidsOf(assembly, moments, measured);
+  const typical = solid.map(({ part, held }) => held ?? mixDensity(part.made, (id) => density(id).typical));
   const masses = solid.map(({ m }, i) => m.v * typical[i]);
   const massG = sum(masses);
   const firsts = (axis: "x" | "y" | "z") =>
@@ -91,7 +115,13 @@ export function massReport(
     const { id, name, group } = part;
     return { id, name, group, material, volumeMm3: m.v, massG: masses[i], centreMm: centre };
   });
-  const densityShares = sharesOfDensity(solid, massG, centreMm[0], density);
+  const densityShares = sharesOfDensity(
+    solid.filter((s) => s.held === null),
+    massG,
+    centreMm[0],
+    density,
+  );
+  const shifts = [...densityShares, ...(measured ? sharesOfMeasuring(measured, massG, centreMm[0]) : [])];
   return {
     massG,
     balanceMm: centreMm[0],
@@ -103,14 +133,14 @@ export function massReport(
     ),
     massIntervalG: around(
       massG,
-      densityShares.map((s) => s.mass),
+      shifts.map((s) => s.mass),
     ),
     balanceIntervalMm: around(
       centreMm[0],
-      densityShares.map((s) => s.balance),
+      shifts.map((s) => s.balance),
     ),
     parts,
-    densityShares: densityShares
+    densityShares: shifts
       .map((s) => ({
         material: s.material,
         massG: s.mass[1] - s.mass[0],
@@ -157,7 +187,7 @@ interface Shift {
 
 /** What each material's density does to mass and balance by itself. Parts of one material move together. */
 function sharesOfDensity(
-  solid: readonly { readonly part: Part; readonly m: Moments }[],
+  solid: readonly Solid[],
   massG: number,
   balanceMm: number,
   density: (id: string) => Density,
@@ -181,6 +211,27 @@ function sharesOfDensity(
     const [atLow, atHigh] = [shift(low), shift(high)];
     return { material, mass: [atLow[0], atHigh[0]], balance: [atLow[1], atHigh[1]] };
   });
+}
+
+/** Ids under which the two errors of measuring a blade stand among the densities. */
+export const MEASURED_MASS = "measured-mass";
+export const MEASURED_BALANCE = "measured-balance";
+
+/** What the errors of weighing and balancing a blade in the hand do to the whole. */
+function sharesOfMeasuring(c: Calibration, massG: number, balanceMm: number): Shift[] {
+  const heavier = (dm: number): number => {
+    const mass = massG + dm;
+    return mass > 0 ? (massG * balanceMm + dm * c.balanceMm) / mass - balanceMm : 0;
+  };
+  const reach = massG > 0 ? (c.balanceOffMm * c.massG) / massG : 0;
+  return [
+    {
+      material: MEASURED_MASS,
+      mass: [-c.massOffG, c.massOffG],
+      balance: [heavier(-c.massOffG), heavier(c.massOffG)],
+    },
+    { material: MEASURED_BALANCE, mass: [0, 0], balance: [-reach, reach] },
+  ];
 }
 
 /** Independent shifts add as root-sum-of-squares, downward and upward apart. */

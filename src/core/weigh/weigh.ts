@@ -4,6 +4,7 @@ import { checkDesign } from "../review/checkDesign";
 import type { Finding } from "../review/types";
 import { materialById } from "../stock/materials";
 import { DEFAULT_FINENESS, type Fineness, integrate } from "./integrate";
+import { calibration } from "./measured";
 import { type MassReport, massReport } from "./report";
 
 export type Weighing =
@@ -15,9 +16,11 @@ export type Weighing =
  * what and where. Figures are finite whenever `ok`.
  */
 export function weigh(design: Design, fineness: Fineness = DEFAULT_FINENESS): Weighing {
-  const findings = checkDesign(design);
-  if (findings.some((f) => f.severity === "error")) return { ok: false, findings };
   const assembly = assemble(design);
-  const report = massReport(assembly, integrate(assembly, fineness), materialById);
+  const findings = checkDesign(design, assembly);
+  if (findings.some((f) => f.severity === "error")) return { ok: false, findings };
+  const moments = integrate(assembly, fineness);
+  const measured = calibration(design, assembly, moments, fineness);
+  const report = massReport(assembly, moments, materialById, measured);
   return { ok: true, report, findings };
 }

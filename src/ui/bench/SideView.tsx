@@ -1,6 +1,6 @@
 "use client";
 import type { Design } from "@/core/design/schema";
-import { holesOf } from "@/core/review/checkDesign";
+import { holesOf } from "@/core/review/openings";
 import { printLength } from "@/core/units/print";
 import { FASTENER_WORDS, NODE_WORDS } from "@/words/nodes";
 import { BalanceMark } from "../drawing/BalanceMark";

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { newDesign, newGuard } from "@/core/design/create";
+import { newDesign } from "@/core/design/create";
+import { newGuard } from "@/core/design/guards";
 import { checkDesign } from "@/core/review/checkDesign";
 import { createSession } from "@/store/session";
 import { knifeExtent } from "../drawing/extent";

@@ -1,7 +1,7 @@
 import { handleOutline } from "@/core/assembly/handleOutline";
 import { polyline, signedDistance } from "@/core/curve/crossing";
 import type { Design } from "@/core/design/schema";
-import { holesOf } from "@/core/review/checkDesign";
+import { holesOf } from "@/core/review/openings";
 
 /** A place on the handle's middle line where a hole of that diameter clears the edges and every other hole best. */
 export function openSpot(design: Design, diameterMm: number): { xMm: number; yMm: number } {

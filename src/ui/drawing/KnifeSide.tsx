@@ -7,7 +7,7 @@ import { handleOutline } from "@/core/assembly/handleOutline";
 import { hiddenTangOutline } from "@/core/assembly/hiddenTang";
 import type { Contour } from "@/core/curve/contour";
 import type { Design } from "@/core/design/schema";
-import { holesOf } from "@/core/review/checkDesign";
+import { holesOf } from "@/core/review/openings";
 import { grindLine } from "@/core/solids/bladeRegion";
 import { color } from "../theme";
 import { Filled } from "./Filled";

@@ -1,8 +1,9 @@
 "use client";
 import { Button, IconButton, Stack, Text } from "@chakra-ui/react";
 import { ArrowDown, ArrowUp, Plus } from "lucide-react";
-import { handleFront, PIECE_NAMES, pieceStations } from "@/core/assembly/assemble";
+import { handleFront } from "@/core/assembly/guards";
 import { handleOutline } from "@/core/assembly/handleOutline";
+import { PIECE_NAMES, pieceStations } from "@/core/assembly/pieces";
 import { PIECE_ROLES, type PieceRole, type StackHandle } from "@/core/design/schema";
 import { printLength } from "@/core/units/print";
 import type { Draft } from "@/store/session";

@@ -2,7 +2,7 @@
 import { Button, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import type { Fastener, FastenerKind } from "@/core/design/schema";
-import { holesOf } from "@/core/review/checkDesign";
+import { holesOf } from "@/core/review/openings";
 import { FASTENER_WORDS } from "@/words/nodes";
 import { LengthField } from "../../fields/LengthField";
 import { FOR_FILLS, FOR_PINS, MaterialField } from "../../fields/MaterialField";

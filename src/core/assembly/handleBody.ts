@@ -1,0 +1,117 @@
+import { type Profile, profileThrough } from "../curve/profile";
+import { signChanges } from "../curve/roots";
+import type { Design, Handle, ScalesHandle } from "../design/schema";
+import { lineAt, shifted } from "../solids/layer";
+import { type LoftSide, loftRegion } from "../solids/loft";
+import type { Region } from "../solids/region";
+import { facetedSection, type SectionShape, sectionOf } from "../solids/section";
+import { FLAT_ROUNDNESS } from "../tolerances";
+import { type Building, beginning } from "./building";
+
+/** Depth of the hollow that a wheel of radius R leaves in its middle, of chord c: R − √(R² − c²/4). */
+export function waistDepth({ chordMm, wheelRadiusMm }: NonNullable<Handle["waist"]>): number {
+  const radius = Math.max(wheelRadiusMm, chordMm / 2);
+  return radius - Math.sqrt(radius * radius - (chordMm * chordMm) / 4);
+}
+
+/** A side's crown with the waist's hollow taken out of it. */
+function waisted(crown: Profile, waist: Handle["waist"]): Profile {
+  if (!waist) return crown;
+  const half = waist.chordMm / 2;
+  const radius = Math.max(waist.wheelRadiusMm, half);
+  const rim = Math.sqrt(radius * radius - half * half);
+  return {
+    knots: [...crown.knots, waist.xMm - half, waist.xMm + half],
+    at: (x) => {
+      const off = x - waist.xMm;
+      const cut = Math.abs(off) < half ? Math.sqrt(radius * radius - off * off) - rim : 0;
+      return Math.max(0.1, crown.at(x) - cut);
+    },
+  };
+}
+
+/** The section at each station, and the stations where it turns from flat to rounded. */
+export function sectionsOf(
+  handle: Handle,
+  [from, to]: readonly [number, number],
+): { at: (x: number) => SectionShape; stations: readonly number[] } {
+  if (handle.facets !== null) {
+    const section = facetedSection(handle.facets);
+    return { at: () => section, stations: [] };
+  }
+  const first = handle.plan[0].roundness;
+  if (handle.plan.every((p) => p.roundness === first)) {
+    const section = sectionOf(first);
+    return { at: () => section, stations: [] };
+  }
+  const profile = profileThrough(handle.plan.map((p) => ({ x: p.xMm, v: p.roundness })));
+  return {
+    at: (x) => sectionOf(profile.at(x)),
+    stations: signChanges((x) => profile.at(x) - FLAT_ROUNDNESS, from, to, 40),
+  };
+}
+
+/** Where a bevel of the front face cuts: the height of its plane at x, one side, above the centre plane. */
+function bevelCap(
+  handle: ScalesHandle,
+  front: number,
+  crownAt: (x: number) => number,
+): (x: number) => number {
+  const bevel = handle.frontBevel;
+  if (!bevel) return () => Number.POSITIVE_INFINITY;
+  const from = front - bevel.lengthMm;
+  const crown = crownAt(from);
+  const fall = Math.tan((bevel.angleDeg * Math.PI) / 180);
+  return (x) => (x < from ? Number.POSITIVE_INFINITY : crown - (x - from) * fall);
+}
+
+/** The whole handle as its maker contours it, from `buttX` on; grown outward all round by `growMm`. */
+export function bodyRegion(b: Building, xRange: readonly [number, number] = b.behind): Region {
+  const { design, outline, behind, half } = b;
+  const { handle } = design;
+  const sections = sectionsOf(handle, behind);
+  const right = waisted(b.right, handle.waist);
+  const left = waisted(b.left, handle.waist);
+  if (handle.kind === "stack") {
+    const side = (crown: Profile): LoftSide => ({
+      crown,
+      land: () => 0,
+      cap: () => Number.POSITIVE_INFINITY,
+    });
+    return loftRegion({
+      outline,
+      xRange,
+      right: side(right),
+      left: side(left),
+      sectionAt: sections.at,
+      stations: sections.stations,
+    });
+  }
+  const linersMm = handle.liners.reduce((sum, l) => sum + l.thicknessMm, 0);
+  const side = (crown: Profile, scaleMm: number): LoftSide => {
+    const stock = shifted(half, linersMm + scaleMm);
+    const bevel = bevelCap(handle, behind[1], (x) => Math.min(crown.at(x), lineAt(stock, x)));
+    return { crown, land: (x) => lineAt(half, x), cap: (x) => Math.min(bevel(x), lineAt(stock, x)) };
+  };
+  return loftRegion({
+    outline,
+    xRange,
+    right: side(right, handle.right.thicknessMm),
+    left: side(left, handle.left.thicknessMm),
+    sectionAt: sections.at,
+    stations: [...sections.stations, ...(handle.frontBevel ? [behind[1] - handle.frontBevel.lengthMm] : [])],
+  });
+}
+
+/** The whole handle of a design as a solid by itself. */
+export function handleBody(design: Design): Region {
+  return bodyRegion(beginning(design));
+}
+
+/** Height of the finished surface over the centre plane at a place, on one side; 0 where there is no handle. */
+export function surfaceAt(body: Region, x: number, y: number, mirror = false): number {
+  const slice = body.sliceAt(x);
+  if (!slice?.ys || slice.ys.length < 2) return 0;
+  if (y < slice.ys[0] || y > slice.ys[slice.ys.length - 1]) return 0;
+  return Math.max(0, mirror ? -slice.low(y) : slice.high(y));
+}

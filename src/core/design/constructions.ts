@@ -1,0 +1,226 @@
+import { plainFullTang, round } from "./create";
+import type {
+  Bar,
+  BarEnd,
+  BlockHole,
+  Bolster,
+  Design,
+  FullTang,
+  HiddenTang,
+  Piece,
+  PieceRole,
+  PieceShape,
+  ScaleJoint,
+  StackHandle,
+} from "./schema";
+
+/** How far behind the datum the handle's outline reaches. */
+export function handleReach(design: Design): number {
+  return -Math.min(...design.handle.outline.map((n) => n.xMm));
+}
+
+/** The material that most of the handle is of. */
+export function mainMaterial(design: Design): string {
+  const { handle } = design;
+  if (handle.kind === "scales") return handle.right.material;
+  return (handle.pieces.find((p) => p.role === "block") ?? handle.pieces[0]).material;
+}
+
+/** A bar to begin from: two thirds of the handle long, half of its front high. */
+function newBar(design: Design): Bar {
+  const nodes = design.handle.outline;
+  const front = nodes[0].yMm - nodes[nodes.length - 1].yMm;
+  return {
+    lengthMm: round((2 / 3) * handleReach(design)),
+    yMm: round((nodes[0].yMm + nodes[nodes.length - 1].yMm) / 2),
+    frontHeightMm: round(front / 2),
+    endHeightMm: round(front / 3.5),
+    frontThicknessMm: design.blade.spineMm,
+    endThicknessMm: round(design.blade.spineMm * 0.8),
+    frontCornerMm: 0,
+    endCornerMm: 0,
+    shoulderRadiusMm: 0,
+  };
+}
+
+function barOf(design: Design): Bar {
+  const { tang } = design;
+  if (tang.kind === "full") return newBar(design);
+  const { kind, ...rest } = tang;
+  const { hole, ...more } = rest;
+  const { frame, end, ...bar } = more as Bar & { frame?: unknown; end?: unknown };
+  return bar;
+}
+
+/** A piece to begin from. */
+export function newPiece(id: string, role: PieceRole, material: string, lengthMm: number): Piece {
+  return { id, role, material, lengthMm, pressedShare: 0, tiltDeg: 0, shape: null, printed: null };
+}
+
+/**
+ * The knife with another kind of tang, keeping what still makes sense: outline, thickness, section, guard, pins, the
+ * bar's measures between hidden and framed, and the handle's material. The same kind changes nothing.
+ */
+export function withTang(design: Design, kind: Design["tang"]["kind"]): Design {
+  if (design.tang.kind === kind) return design;
+  const room = { clearanceMm: 0.5, deeperMm: 3, fill: "epoxy" };
+  if (kind === "hidden") {
+    const tang: HiddenTang = {
+      kind,
+      ...barOf(design),
+      hole: { kind: "broached", ...room },
+      end: { kind: "plain" },
+    };
+    return { ...design, tang, handle: asStack(design) };
+  }
+  const handle = asScales(design);
+  if (kind === "framed") {
+    const bar = barOf(design);
+    const frame = { material: "nickel-silver", thicknessMm: round(bar.frontThicknessMm + 1) };
+    return { ...design, tang: { kind, ...bar, frame, hole: room }, handle };
+  }
+  return { ...design, tang: plainFullTang(), handle };
+}
+
+function asStack(design: Design): StackHandle {
+  if (design.handle.kind === "stack") return design.handle;
+  const { outline, plan, facets, waist } = design.handle;
+  const pieces = [newPiece("piece-1", "block", mainMaterial(design), 100)];
+  return { kind: "stack", outline, plan, facets, waist, pieces, rings: [] };
+}
+
+function asScales(design: Design): Design["handle"] {
+  if (design.handle.kind === "scales") return design.handle;
+  const { outline, plan, facets, waist } = design.handle;
+  const scale = { material: mainMaterial(design), thicknessMm: 9.5 };
+  return {
+    kind: "scales",
+    outline,
+    plan,
+    facets,
+    waist,
+    right: scale,
+    left: scale,
+    liners: [],
+    frontBevel: null,
+    bolsters: { front: null, rear: null },
+    joints: [],
+  };
+}
+
+/** The knife with a grip all of one metal, cast or built up over the tang: one tight block. */
+export function withMetalGrip(design: Design, material: string): Design {
+  const hidden = withTang(design, "hidden");
+  if (hidden.tang.kind !== "hidden" || hidden.handle.kind !== "stack") return design;
+  const hole: BlockHole = { kind: "broached", clearanceMm: 0, deeperMm: 0, fill: null };
+  return {
+    ...hidden,
+    tang: { ...hidden.tang, hole },
+    handle: { ...hidden.handle, pieces: [newPiece("piece-1", "block", material, 100)] },
+  };
+}
+
+/** The end of a hidden tang to begin from, by its kind. The bar of a through tang stops short of its rod. */
+export function newEnd(kind: BarEnd["kind"], steel: string): BarEnd {
+  if (kind === "peened") return { kind, headMm: 8, proudMm: 1.5 };
+  if (kind === "threaded") {
+    const nut = { style: "round" as const, acrossMm: 10, lengthMm: 5, material: "brass-360" };
+    return { kind, diameterMm: 4, pitchMm: 0.7, rodMm: 30, nut, seatMm: 4, counterboreMm: 10.5 };
+  }
+  if (kind === "take-down") {
+    return {
+      kind,
+      diameterMm: 5,
+      pitchMm: 0.8,
+      engagedMm: 10,
+      seatMm: 12,
+      headMm: 8.5,
+      headLengthMm: 5,
+      socketMm: 4,
+      counterboreMm: 9,
+      material: steel,
+    };
+  }
+  return { kind: "plain" };
+}
+
+/** The knife with another end of its hidden tang, the bar made as long as that end asks for. */
+export function withEnd(design: Design, kind: BarEnd["kind"]): Design {
+  const { tang } = design;
+  if (tang.kind !== "hidden" || tang.end.kind === kind) return design;
+  const reach = handleReach(design);
+  const end = newEnd(kind, design.blade.steel);
+  const lengthMm = kind === "peened" ? reach + 1 : kind === "threaded" ? reach - 25 : tang.lengthMm;
+  return { ...design, tang: { ...tang, lengthMm: round(Math.max(5, lengthMm)), end } };
+}
+
+/** The hole of a block to begin from, fitted to the bar. */
+export function newBlockHole(kind: BlockHole["kind"], tang: HiddenTang): BlockHole {
+  const { fill } = tang.hole;
+  const depthMm = round(tang.lengthMm + 3);
+  const bit = round(Math.max(0.5, tang.frontThicknessMm + 0.5));
+  if (kind === "milled")
+    return { kind, heightMm: round(tang.frontHeightMm + 1), widthMm: bit, cutterMm: bit, depthMm, fill };
+  if (kind === "drilled") {
+    // A row of bores as wide as the tang is thick, along its height.
+    const count = Math.max(1, Math.min(12, Math.ceil(tang.frontHeightMm / bit)));
+    const pitchMm = count > 1 ? round(Math.max(0, (tang.frontHeightMm + 0.5 - bit) / (count - 1))) : 0;
+    return { kind, stages: [{ bitMm: bit, count, pitchMm, depthMm }], fill };
+  }
+  return { kind, clearanceMm: kind === "burned" ? 0.2 : 0.5, deeperMm: 3, fill };
+}
+
+/** A recess to begin from: clear of the front fifth, where bending is highest. */
+export function newRecess(design: Design): NonNullable<FullTang["recess"]> {
+  return {
+    rimMm: 5,
+    fromMm: round(handleReach(design) / 4),
+    depthMm: round(Math.max(0.05, design.blade.spineMm / 4)),
+    floor: "flat",
+    fill: null,
+  };
+}
+
+/** A tang that ends three fifths along the handle. */
+export function newShort(design: Design): NonNullable<FullTang["short"]> {
+  return { lengthMm: round(0.6 * handleReach(design)), behind: "weld", material: design.blade.steel };
+}
+
+export function newBolster(material: string): Bolster {
+  return { right: material, left: material, lengthMm: 14, tiltDeg: 0, dovetailDeg: 0 };
+}
+
+/** A joint half way along the handle, or behind the last one. */
+export function newJoint(id: string, design: Design): ScaleJoint {
+  const material = mainMaterial(design);
+  const reach = handleReach(design);
+  const last = design.handle.kind === "scales" ? Math.min(0, ...design.handle.joints.map((j) => j.xMm)) : 0;
+  return {
+    id,
+    xMm: round((last - reach) / 2),
+    tiltDeg: 0,
+    divider: { material: "brass-260", thicknessMm: 1 },
+    right: material,
+    left: material,
+  };
+}
+
+/** A shape of its own for a piece, sized to the handle's butt. */
+export function newShape(kind: Exclude<PieceShape["kind"], "mesh">, design: Design): PieceShape {
+  const nodes = design.handle.outline;
+  const at = (role: string) => nodes.find((n) => n.role === role)?.yMm;
+  const top = at("rear-top") ?? 10;
+  const bottom = at("rear-bottom") ?? -12;
+  const across = {
+    aboveMm: round(Math.max(1, top + 1)),
+    belowMm: round(Math.max(1, -bottom + 1)),
+    widthMm: round(2 * design.handle.plan[design.handle.plan.length - 1].halfMm + 2),
+  };
+  const y = round((top + bottom) / 2);
+  const size = round(Math.max(10, top - bottom));
+  if (kind === "ball") return { kind, diameterMm: size, yMm: y };
+  if (kind === "disc") return { kind, diameterMm: size + 6, widthMm: across.widthMm, yMm: y };
+  if (kind === "faceted") return { kind, ...across, facets: 8 };
+  if (kind === "beak") return { kind, ...across, roundness: 0.8, beakMm: 8 };
+  return { kind, ...across, roundness: 0.8, domeMm: 4 };
+}

@@ -1,0 +1,161 @@
+import * as z from "zod";
+import { height, id, materialId, meshPlace, mm, printed, roundness, station } from "./fields";
+
+export const NODE_ROLES = [
+  "front-top",
+  "back",
+  "rear-top",
+  "butt",
+  "rear-bottom",
+  "swell",
+  "groove",
+  "front-bottom",
+  "free",
+] as const;
+
+const outlineNode = z.strictObject({
+  id,
+  role: z.enum(NODE_ROLES),
+  xMm: station,
+  yMm: height,
+  corner: z.boolean(),
+});
+
+const planNode = z.strictObject({
+  id,
+  xMm: station,
+  /** Half thickness of the finished handle there, from the centre plane to the right. */
+  halfMm: mm(0.2, 80),
+  /** The same to the left; null where both sides are alike. */
+  leftHalfMm: mm(0.2, 80).nullable(),
+  /** Section there: 0 is flat-sided, 1 an ellipse. */
+  roundness,
+});
+
+const scale = z.strictObject({ material: materialId, thicknessMm: mm(0.3, 80) });
+const liner = z.strictObject({ material: materialId, thicknessMm: mm(0.05, 10) });
+
+export const FACET_COUNTS = [6, 8, 12, 16] as const;
+
+const handleShape = {
+  /** From the front face at the spine side round the butt to the front face at the edge side. */
+  outline: z.array(outlineNode).min(4).max(40),
+  plan: z.array(planNode).min(2).max(20),
+  /** Number of flats all round instead of a rounded section, or null. */
+  facets: z.union(FACET_COUNTS.map((n) => z.literal(n))).nullable(),
+  /** A hollow that a wheel leaves on both sides, its middle and its chord along the handle. */
+  waist: z.strictObject({ xMm: station, chordMm: mm(1, 300), wheelRadiusMm: mm(5, 2000) }).nullable(),
+};
+
+/** A metal block at one end of both scales, down to the tang. */
+const bolster = z.strictObject({
+  right: materialId,
+  left: materialId,
+  lengthMm: mm(0.5, 200),
+  /** Lean of the joint with the scale, its top toward the front. */
+  tiltDeg: z.number().min(-60).max(60),
+  /** Undercut that the scale tucks under. */
+  dovetailDeg: z.number().min(0).max(60),
+});
+
+/** Where one segment of the scales ends and the next begins, the same on both sides. */
+const joint = z.strictObject({
+  id,
+  xMm: station,
+  tiltDeg: z.number().min(-60).max(60),
+  /** A slice between the segments, or null. */
+  divider: z.strictObject({ material: materialId, thicknessMm: mm(0.1, 30) }).nullable(),
+  /** Materials of the segments behind it. */
+  right: materialId,
+  left: materialId,
+});
+
+const scalesHandle = z.strictObject({
+  kind: z.literal("scales"),
+  ...handleShape,
+  right: scale,
+  left: scale,
+  /** From the tang outward, the same on both sides. */
+  liners: z.array(liner).max(3),
+  frontBevel: z.strictObject({ lengthMm: mm(0.1, 60), angleDeg: z.number().min(5).max(85) }).nullable(),
+  bolsters: z.strictObject({ front: bolster.nullable(), rear: bolster.nullable() }),
+  joints: z.array(joint).max(8),
+});
+
+export const PIECE_ROLES = [
+  "ferrule",
+  "bolster",
+  "spacer",
+  "washer",
+  "block",
+  "butt-plate",
+  "pommel",
+] as const;
+
+const across = { aboveMm: mm(1, 150), belowMm: mm(1, 150), widthMm: mm(1, 150) };
+
+/** A piece's own outline where it does not follow the handle's. */
+const pieceShape = z.discriminatedUnion("kind", [
+  /** Rectangle to oval from the end; its rear face may be domed. */
+  z.strictObject({ kind: z.literal("plate"), ...across, roundness, domeMm: mm(0, 100) }),
+  z.strictObject({ kind: z.literal("ball"), diameterMm: mm(2, 150), yMm: height }),
+  /** A coin on edge, in the plane of the blade. */
+  z.strictObject({ kind: z.literal("disc"), diameterMm: mm(2, 150), widthMm: mm(1, 100), yMm: height }),
+  z.strictObject({
+    kind: z.literal("faceted"),
+    ...across,
+    facets: z.union(FACET_COUNTS.map((n) => z.literal(n))),
+  }),
+  /** A hooked end; the beak reaches so far below. */
+  z.strictObject({ kind: z.literal("beak"), ...across, roundness, beakMm: mm(0, 100) }),
+  z.strictObject({ kind: z.literal("mesh"), place: meshPlace }),
+]);
+
+const piece = z.strictObject({
+  id,
+  role: z.enum(PIECE_ROLES),
+  material: materialId,
+  /** Along the axis, before it is pressed. */
+  lengthMm: mm(0.1, 600),
+  /** Share of its length that pulling up takes: leather, cork, bark. */
+  pressedShare: z.number().min(0).max(0.5),
+  /** Lean of its rear joint, its top toward the front. */
+  tiltDeg: z.number().min(-45).max(45),
+  /** Null follows the handle's outline and section. */
+  shape: pieceShape.nullable(),
+  printed,
+});
+
+/** A ring for a finger, standing in the plane of the blade. */
+const fingerRing = z.strictObject({
+  id,
+  xMm: station,
+  yMm: height,
+  boreMm: mm(5, 60),
+  wallMm: mm(0.5, 30),
+  widthMm: mm(0.5, 40),
+  material: materialId,
+});
+
+/** Pieces one behind the other along the tang; the last that follows the outline takes what length is left. */
+const stackHandle = z.strictObject({
+  kind: z.literal("stack"),
+  ...handleShape,
+  pieces: z.array(piece).min(1).max(40),
+  rings: z.array(fingerRing).max(5),
+});
+
+export const handle = z.discriminatedUnion("kind", [scalesHandle, stackHandle]);
+
+export type OutlineNode = z.infer<typeof outlineNode>;
+export type NodeRole = (typeof NODE_ROLES)[number];
+export type PlanNode = z.infer<typeof planNode>;
+export type FacetCount = (typeof FACET_COUNTS)[number];
+export type Bolster = z.infer<typeof bolster>;
+export type ScaleJoint = z.infer<typeof joint>;
+export type ScalesHandle = z.infer<typeof scalesHandle>;
+export type StackHandle = z.infer<typeof stackHandle>;
+export type Piece = z.infer<typeof piece>;
+export type PieceShape = z.infer<typeof pieceShape>;
+export type PieceRole = (typeof PIECE_ROLES)[number];
+export type FingerRing = z.infer<typeof fingerRing>;

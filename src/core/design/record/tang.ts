@@ -1,0 +1,163 @@
+import * as z from "zod";
+import { fill, height, id, materialId, mm, station } from "./fields";
+
+export const HOLE_PURPOSES = ["lighten", "key", "old-pin"] as const;
+
+const tangHole = z.strictObject({
+  id,
+  xMm: station,
+  yMm: height,
+  diameterMm: mm(0.3, 60),
+  fill,
+  /** To lighten the tang, to key the adhesive, or an old pin's that a new handle does not use. */
+  purpose: z.enum(HOLE_PURPOSES),
+});
+
+/** A slot with round ends through the tang; its middle, and its turn from the axis, up toward the front. */
+const tangSlot = z.strictObject({
+  id,
+  xMm: station,
+  yMm: height,
+  lengthMm: mm(0.5, 300),
+  widthMm: mm(0.3, 60),
+  angleDeg: z.number().min(-90).max(90),
+  fill,
+});
+
+/** A hollow in both faces of a tang, inside a rim of full thickness. */
+const recess = z.strictObject({
+  rimMm: mm(0.5, 50),
+  /** Where it begins behind the front. */
+  fromMm: mm(0, 600),
+  depthMm: mm(0.05, 12),
+  /** A flat floor, or one hollowed across, deepest in the middle. */
+  floor: z.enum(["flat", "hollow"]),
+  fill,
+});
+
+/** A tang that ends early, and what carries on in its plane to the butt: a filler, or a piece welded on. */
+const short = z.strictObject({
+  lengthMm: mm(5, 600),
+  behind: z.enum(["filler", "weld"]),
+  material: materialId,
+});
+
+const fullTang = z.strictObject({
+  kind: z.literal("full"),
+  /** Thickness at the front and at the butt; null keeps the spine's thickness throughout. */
+  taper: z.strictObject({ frontMm: mm(0.3, 25), buttMm: mm(0.3, 25) }).nullable(),
+  holes: z.array(tangHole).max(60),
+  slots: z.array(tangSlot).max(20),
+  recess: recess.nullable(),
+  short: short.nullable(),
+});
+
+/** A stick of rectangular to round section, straight or tapered, its middle at one height. */
+const bar = {
+  /** From the datum; as long as the handle or longer goes through. */
+  lengthMm: mm(5, 600),
+  /** Height over the axis of the middle line. */
+  yMm: height,
+  frontHeightMm: mm(1, 100),
+  endHeightMm: mm(1, 100),
+  frontThicknessMm: mm(0.3, 25),
+  endThicknessMm: mm(0.3, 25),
+  /** Radius of the section's corners; half the thickness or more is round. */
+  frontCornerMm: mm(0, 50),
+  endCornerMm: mm(0, 50),
+  /** Radius of the inside corners at the shoulder. */
+  shoulderRadiusMm: mm(0, 15),
+};
+
+/** The tang's shape with room all round. */
+const room = { clearanceMm: mm(0, 10), deeperMm: mm(0, 50), fill };
+
+/** One bit's work: a hole, or a row of them across the height. */
+const drilling = z.strictObject({
+  bitMm: mm(0.5, 60),
+  count: z.number().int().min(1).max(12),
+  pitchMm: mm(0, 60),
+  depthMm: mm(0.5, 600),
+});
+
+const blockHole = z.discriminatedUnion("kind", [
+  z.strictObject({ kind: z.literal("broached"), ...room }),
+  z.strictObject({ kind: z.literal("burned"), ...room }),
+  z.strictObject({
+    kind: z.literal("milled"),
+    heightMm: mm(0.5, 100),
+    /** Width of the slot across the knife; its ends are as round as the cutter. */
+    widthMm: mm(0.5, 60),
+    cutterMm: mm(0.3, 60),
+    depthMm: mm(0.5, 600),
+    fill,
+  }),
+  /** Depths run from the handle's front; a later stage may be deeper and narrower. */
+  z.strictObject({ kind: z.literal("drilled"), stages: z.array(drilling).min(1).max(4), fill }),
+]);
+
+const thread = {
+  /** Nominal diameter and pitch. */
+  diameterMm: mm(1, 30),
+  pitchMm: mm(0.1, 6),
+};
+
+export const NUT_STYLES = ["hex", "round", "domed"] as const;
+
+const nut = z.strictObject({
+  style: z.enum(NUT_STYLES),
+  acrossMm: mm(2, 80),
+  lengthMm: mm(0.5, 80),
+  material: materialId,
+});
+
+const barEnd = z.discriminatedUnion("kind", [
+  z.strictObject({ kind: z.literal("plain") }),
+  /** Through and hammered over at the butt into a head. */
+  z.strictObject({ kind: z.literal("peened"), headMm: mm(1, 80), proudMm: mm(0.1, 20) }),
+  /** The bar runs out into a round, threaded rod that carries a nut. */
+  z.strictObject({
+    kind: z.literal("threaded"),
+    ...thread,
+    rodMm: mm(1, 300),
+    nut,
+    /** How far ahead of the butt the nut's seat lies; 0 leaves it proud. */
+    seatMm: mm(0, 100),
+    counterboreMm: mm(2, 100),
+  }),
+  /** A socket screw from the butt into the tapped end of the tang. */
+  z.strictObject({
+    kind: z.literal("take-down"),
+    ...thread,
+    engagedMm: mm(0.5, 100),
+    seatMm: mm(0.5, 300),
+    headMm: mm(2, 60),
+    headLengthMm: mm(0.5, 40),
+    socketMm: mm(0.5, 30),
+    counterboreMm: mm(2, 80),
+    material: materialId,
+  }),
+]);
+
+const hiddenTang = z.strictObject({ kind: z.literal("hidden"), ...bar, hole: blockHole, end: barEnd });
+
+/** A stick let into a frame of the handle's outline, between two scales. */
+const framedTang = z.strictObject({
+  kind: z.literal("framed"),
+  ...bar,
+  frame: z.strictObject({ material: materialId, thicknessMm: mm(0.3, 40) }),
+  hole: z.strictObject(room),
+});
+
+export const tang = z.discriminatedUnion("kind", [fullTang, hiddenTang, framedTang]);
+
+export type TangHole = z.infer<typeof tangHole>;
+export type TangSlot = z.infer<typeof tangSlot>;
+export type FullTang = z.infer<typeof fullTang>;
+export type HiddenTang = z.infer<typeof hiddenTang>;
+export type FramedTang = z.infer<typeof framedTang>;
+/** What hidden and framed tangs have in common. */
+export type Bar = Omit<HiddenTang, "kind" | "hole" | "end">;
+export type BlockHole = z.infer<typeof blockHole>;
+export type BarEnd = z.infer<typeof barEnd>;
+export type Nut = z.infer<typeof nut>;

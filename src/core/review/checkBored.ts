@@ -1,0 +1,111 @@
+import { handleBody, surfaceAt } from "../assembly/handleBody";
+import { tangHalf } from "../assembly/tangHalf";
+import type { Point } from "../curve/bezier";
+import { polyline, signedDistance } from "../curve/crossing";
+import { slotContour } from "../curve/shapes";
+import type { Design, Fastener } from "../design/schema";
+import { lineAt } from "../solids/layer";
+import { holesOf, slotsOf } from "./openings";
+import type { Report } from "./types";
+
+/** Widest place of a fastener inside the handle. */
+function widest(f: Fastener): number {
+  if (f.kind === "sleeve-bolt") return Math.max(f.headMm, f.diameterMm);
+  if (f.kind === "cap-screw" || f.kind === "nutted-rod") return Math.max(f.counterboreMm, f.diameterMm);
+  return f.diameterMm;
+}
+
+/** Pins, bolts, holes and slots: inside the handle, clear of each other, and whole in themselves. `edge` is the outline. */
+export function checkBored(design: Design, edge: readonly Point[], report: Report): void {
+  const bored = [
+    ...design.fasteners.map((f) => ({
+      id: f.id,
+      xMm: f.xMm,
+      yMm: f.yMm,
+      diameterMm: widest(f),
+      rule: "pin-off-handle" as const,
+      old: false,
+    })),
+    ...holesOf(design).map((h) => ({ ...h, rule: "hole-off-tang" as const, old: h.purpose === "old-pin" })),
+  ];
+  for (const f of bored) {
+    const at = { x: f.xMm, y: f.yMm };
+    const clear = -signedDistance(edge, at) - f.diameterMm / 2;
+    if (!(clear >= 0)) report("error", f.rule, { at, subject: f.id, measured: clear, limit: 0 });
+  }
+  bored.forEach((f, i) => {
+    for (const g of bored.slice(i + 1)) {
+      // An old hole that is filled may be drilled into again.
+      if (f.old || g.old) continue;
+      const gap = Math.hypot(f.xMm - g.xMm, f.yMm - g.yMm) - (f.diameterMm + g.diameterMm) / 2;
+      if (!(gap >= 0)) {
+        const at = { x: (f.xMm + g.xMm) / 2, y: (f.yMm + g.yMm) / 2 };
+        report("error", "fasteners-overlap", { at, subject: g.id, measured: gap, limit: 0 });
+      }
+    }
+  });
+  for (const s of slotsOf(design)) {
+    const at = { x: s.xMm, y: s.yMm };
+    const outline = slotContour(at, s.lengthMm, s.widthMm, (s.angleDeg * Math.PI) / 180);
+    const clear = Math.min(...polyline(outline.cubics, 4).map((p) => -signedDistance(edge, p)));
+    if (!(clear >= 0)) report("error", "slot-off-tang", { at, subject: s.id, measured: clear, limit: 0 });
+  }
+  for (const f of design.fasteners) checkFastener(f, report);
+  checkSeats(design, report);
+}
+
+/** What has to be smaller than what in one fastener: pairs of the smaller and the larger. */
+function sizes(f: Fastener): (readonly [number, number])[] {
+  if (f.kind === "rivet") return [[f.diameterMm, f.headMm]];
+  if (f.kind === "sleeve-bolt")
+    return [
+      [f.screwMm, f.diameterMm],
+      [f.diameterMm, f.headMm],
+    ];
+  if (f.kind === "cap-screw")
+    return [
+      [f.diameterMm, f.insertMm],
+      [f.diameterMm, f.headMm],
+      [f.headMm, f.counterboreMm],
+      [f.socketMm * 1.1547, f.headMm],
+    ];
+  if (f.kind === "nutted-rod")
+    return [
+      [f.diameterMm, f.nutAcrossMm],
+      [f.nutAcrossMm * 1.1547, f.counterboreMm],
+    ];
+  return [];
+}
+
+function checkFastener(f: Fastener, report: Report): void {
+  const at = { x: f.xMm, y: f.yMm };
+  if (f.kind === "lanyard-tube" && !(f.boreMm < f.diameterMm))
+    report("error", "bore-not-inside-tube", { at, subject: f.id, measured: f.boreMm, limit: f.diameterMm });
+  if (f.kind === "patterned-pin" && f.tube.share + f.rods.share > 1)
+    report("error", "pattern-overfull", {
+      at,
+      subject: f.id,
+      measured: f.tube.share + f.rods.share,
+      limit: 1,
+    });
+  const wrong = sizes(f).find(([small, large]) => !(small < large));
+  if (wrong) report("error", "fastener-sizes", { at, subject: f.id, measured: wrong[0], limit: wrong[1] });
+}
+
+/** Seats of heads and nuts: between the tang and the finished surface. */
+function checkSeats(design: Design, report: Report): void {
+  const seated = design.fasteners.filter((f) => "seatMm" in f);
+  if (seated.length === 0) return;
+  const body = handleBody(design);
+  const half = tangHalf(design, body.xRange[0]);
+  for (const f of seated) {
+    if (!("seatMm" in f)) continue;
+    const at = { x: f.xMm, y: f.yMm };
+    const surface = Math.min(surfaceAt(body, f.xMm, f.yMm), surfaceAt(body, f.xMm, f.yMm, true));
+    const tang = design.tang.kind === "hidden" ? 0 : lineAt(half, f.xMm);
+    if (!(f.seatMm >= tang))
+      report("error", "seat-inside-tang", { at, subject: f.id, measured: f.seatMm, limit: tang });
+    else if (!(f.seatMm < surface))
+      report("error", "seat-outside-handle", { at, subject: f.id, measured: f.seatMm, limit: surface });
+  }
+}

@@ -1,0 +1,132 @@
+import { beginning } from "../assembly/building";
+import { guardThickness, handleFront } from "../assembly/guards";
+import { waistDepth } from "../assembly/handleBody";
+import { bodyEnd, pieceStations, slackPiece } from "../assembly/pieces";
+import { bolsterJoint } from "../assembly/scales";
+import type { Point } from "../curve/bezier";
+import { signedDistance } from "../curve/crossing";
+import type { Design, ScalesHandle } from "../design/schema";
+import { lineAt } from "../solids/layer";
+import type { Report } from "./types";
+
+/** Thickness of the handle against what lies inside it, and where its pieces, joints and rings stand. */
+export function checkHandle(design: Design, edge: readonly Point[], report: Report): void {
+  const { handle } = design;
+  if (handle.waist && !(handle.waist.wheelRadiusMm > handle.waist.chordMm / 2)) {
+    const at = { x: handle.waist.xMm, y: 0 };
+    const measured = handle.waist.wheelRadiusMm;
+    report("error", "waist-wheel-too-small", { at, measured, limit: handle.waist.chordMm / 2 });
+  }
+  if (handle.kind === "scales") checkScales(design, handle, report);
+  else {
+    checkPieces(design, report);
+    for (const r of handle.rings) {
+      const gap = signedDistance(edge, { x: r.xMm, y: r.yMm }) - r.boreMm / 2 - r.wallMm;
+      if (!(gap < 0))
+        report("warning", "ring-apart", {
+          at: { x: r.xMm, y: r.yMm },
+          subject: r.id,
+          measured: gap,
+          limit: 0,
+        });
+    }
+  }
+}
+
+function checkScales(design: Design, handle: ScalesHandle, report: Report): void {
+  const b = beginning(design);
+  const [butt, front] = b.behind;
+  const liners = handle.liners.reduce((sum, l) => sum + l.thicknessMm, 0);
+  const hollow = (x: number) => {
+    const w = handle.waist;
+    return w && Math.abs(x - w.xMm) < 1e-6 ? waistDepth(w) : 0;
+  };
+  const places = [
+    ...handle.plan.map((p) => ({ x: p.xMm, id: p.id })),
+    ...(handle.waist ? [{ x: handle.waist.xMm, id: "waist" }] : []),
+  ];
+  for (const { x, id } of places) {
+    const at = { x, y: 0 };
+    const core = lineAt(b.half, x) + liners;
+    for (const side of ["right", "left"] as const) {
+      const halfMm = b[side].at(x) - hollow(x);
+      const stock = handle[side].thicknessMm;
+      if (!(halfMm > core)) {
+        report("error", "handle-thinner-than-tang", { at, subject: id, measured: halfMm, limit: core });
+        break;
+      }
+      if (halfMm > core + stock + 1e-9) {
+        report("warning", "stock-thinner-than-handle", {
+          at,
+          subject: id,
+          measured: halfMm,
+          limit: core + stock,
+        });
+        break;
+      }
+    }
+  }
+  const bevel = handle.frontBevel;
+  if (bevel) {
+    const stock = Math.min(handle.right.thicknessMm, handle.left.thicknessMm);
+    const cut = bevel.lengthMm * Math.tan((bevel.angleDeg * Math.PI) / 180);
+    const face = lineAt(b.half, front);
+    const deep = Math.min(b.right.at(front - bevel.lengthMm), face + liners + stock) - face;
+    if (cut > deep)
+      report("warning", "bevel-too-deep", { at: { x: front, y: 0 }, measured: cut, limit: deep });
+  }
+  checkJoints(handle, [butt, front], report);
+}
+
+function checkJoints(handle: ScalesHandle, behind: readonly [number, number], report: Report): void {
+  const { front, rear } = handle.bolsters;
+  const from = front ? bolsterJoint(front, "front", behind) : behind[1];
+  const to = rear ? bolsterJoint(rear, "rear", behind) : behind[0];
+  if (!(to < from)) report("error", "bolsters-meet", { at: { x: from, y: 0 }, measured: to, limit: from });
+  let ahead = from;
+  for (const j of [...handle.joints].sort((p, q) => q.xMm - p.xMm)) {
+    const at = { x: j.xMm, y: 0 };
+    const end = j.xMm - (j.divider?.thicknessMm ?? 0);
+    if (!(j.xMm < from) || !(end > to)) {
+      const limit = j.xMm < from ? to : from;
+      report("error", "joint-off-handle", { at, subject: j.id, measured: j.xMm, limit });
+    } else if (!(j.xMm < ahead))
+      report("error", "joints-cross", { at, subject: j.id, measured: j.xMm, limit: ahead });
+    ahead = end;
+  }
+}
+
+/** Pieces along the tang: together they fill the handle. */
+function checkPieces(design: Design, report: Report): void {
+  const { handle } = design;
+  if (handle.kind !== "stack") return;
+  const [butt, front] = beginning(design).behind;
+  const stations = pieceStations(handle, front, butt);
+  const slack = slackPiece(handle);
+  if (slack < 0) {
+    const end = stations[stations.length - 1][0];
+    if (Math.abs(end - butt) > 0.5) {
+      const at = { x: end, y: 0 };
+      report("warning", "pieces-short-of-butt", { at, measured: front - end, limit: front - butt });
+    }
+    return;
+  }
+  const rest = bodyEnd(handle, front, butt);
+  const given = handle.pieces.reduce(
+    (sum, p, i) => (i === slack ? sum : sum + p.lengthMm * (1 - p.pressedShare)),
+    0,
+  );
+  const room = front - butt;
+  if (!(given < room))
+    report("error", "pieces-longer-than-handle", { at: { x: rest, y: 0 }, measured: given, limit: room });
+}
+
+/** Whether the handle has length left behind its guard; what stands on it is not checked where it has none. */
+export function checkRoom(design: Design, report: Report): boolean {
+  const butt = Math.min(...design.handle.outline.map((n) => n.xMm));
+  const front = handleFront(design);
+  if (front > butt) return true;
+  const measured = design.guard ? guardThickness(design.guard) : 0;
+  report("error", "guard-longer-than-handle", { at: { x: front, y: 0 }, measured, limit: -butt });
+  return false;
+}

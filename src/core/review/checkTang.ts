@@ -1,0 +1,176 @@
+import {
+  barHalf,
+  barHeight,
+  barTangOutline,
+  blockHoleRegions,
+  holeBottom,
+  roomRegion,
+} from "../assembly/barTang";
+import { type Building, beginning } from "../assembly/building";
+import { bodyRegion } from "../assembly/handleBody";
+import { bodyEnd, shapedPieces } from "../assembly/pieces";
+import { insetOutline } from "../assembly/recess";
+import { knifeEnd } from "../assembly/tangs";
+import type { Design, HiddenTang } from "../design/schema";
+import { lineAt } from "../solids/layer";
+import type { Region } from "../solids/region";
+import type { Report } from "./types";
+
+/** The tang against the handle it stands in: openings, hole, frame, and what is at its end. */
+export function checkTang(design: Design, report: Report): void {
+  const { tang, handle } = design;
+  const b = beginning(design);
+  const [butt, front] = b.behind;
+  if ((tang.kind === "hidden") !== (handle.kind === "stack")) {
+    report("error", "tang-and-handle-apart", { at: { x: front, y: 0 } });
+    return;
+  }
+  if (tang.kind === "full") {
+    if (tang.recess) checkRecess(b, tang.recess, report);
+    return;
+  }
+  if (tang.kind === "framed") {
+    const thick = 2 * Math.max(lineAt(barHalf(tang), front), lineAt(barHalf(tang), -tang.lengthMm));
+    if (!(thick < tang.frame.thicknessMm)) {
+      const at = { x: front, y: tang.yMm };
+      report("error", "tang-thicker-than-frame", { at, measured: thick, limit: tang.frame.thicknessMm });
+    }
+    const hole = roomRegion(tang, tang.hole.clearanceMm, tang.hole.deeperMm, front);
+    checkWalls(b, [hole], [bodyRegion(b)], -tang.lengthMm - tang.hole.deeperMm, false, report);
+    return;
+  }
+  if (handle.kind !== "stack") return;
+  const shaped = shapedPieces(b, handle).flatMap((s) => s.housings);
+  const body = bodyRegion(b, [bodyEnd(handle, front, butt), front]);
+  const bottom = holeBottom(tang, tang.hole, front);
+  const solids = [body, ...shaped.flatMap((of) => of.map((r) => b.regions[r]))];
+  checkWalls(b, blockHoleRegions(tang, tang.hole, front), solids, bottom, tang.end.kind !== "plain", report);
+  checkFit(tang, front, Math.min(...solids.map((s) => s.xRange[0])), report);
+  const housings = [[b.put(body)], ...shaped];
+  checkEnd(tang, knifeEnd(b, housings, tang.yMm), report);
+}
+
+function checkRecess(
+  b: Building,
+  recess: { rimMm: number; fromMm: number; depthMm: number },
+  report: Report,
+): void {
+  const at = { x: -recess.fromMm, y: 0 };
+  const outline = insetOutline(b.outline, recess.rimMm, -recess.fromMm);
+  if (!outline) {
+    report("error", "recess-no-room", { at, measured: recess.rimMm });
+    return;
+  }
+  const thin = Math.min(lineAt(b.half, outline.xRange[0]), lineAt(b.half, outline.xRange[1]));
+  if (!(recess.depthMm < thin))
+    report("error", "recess-cuts-through", { at, measured: recess.depthMm, limit: thin });
+}
+
+/**
+ * Follows the border of a hole along the handle, in every direction of the section; the last rounding of a through
+ * hole is left out.
+ */
+function checkWalls(
+  b: Building,
+  holes: readonly Region[],
+  solids: readonly Region[],
+  bottom: number,
+  through: boolean,
+  report: Report,
+): void {
+  const [butt, front] = b.behind;
+  const goesOut = through || bottom <= butt;
+  const end = goesOut ? butt + 0.12 * (front - butt) : Math.max(butt, bottom);
+  let worst = { wall: Number.POSITIVE_INFINITY, x: front, y: 0 };
+  for (let i = 0; i <= 24; i++) {
+    const x = front - 1e-6 + ((end - front + 2e-6) * i) / 24;
+    const cuts = solids.map((s) => (x > s.xRange[0] && x < s.xRange[1] ? s.sliceAt(x) : null));
+    for (const hole of holes) {
+      const h = x > hole.xRange[0] && x < hole.xRange[1] ? hole.sliceAt(x) : null;
+      if (!h?.ys || h.ys.length < 2) continue;
+      const [low, high] = [h.ys[0], h.ys[h.ys.length - 1]];
+      for (let k = 0; k <= 8; k++) {
+        const y = low + ((high - low) * k) / 8;
+        const inside = cuts.filter((c) => c?.ys && y > c.ys[0] && y < c.ys[c.ys.length - 1]);
+        const wall =
+          inside.length > 0
+            ? Math.max(...inside.map((c) => Math.min(c!.high(y) - h.high(y), h.low(y) - c!.low(y))))
+            : -1;
+        if (wall < worst.wall) worst = { wall, x, y };
+      }
+    }
+  }
+  if (!(worst.wall > 0)) {
+    const at = { x: worst.x, y: worst.y };
+    report("error", "tang-hole-breaks-out", { at, measured: worst.wall, limit: 0 });
+  }
+}
+
+/** A milled or drilled hole that the bar does not go into. */
+function checkFit(tang: HiddenTang, front: number, rear: number, report: Report): void {
+  const { hole } = tang;
+  if (hole.kind === "broached" || hole.kind === "burned") return;
+  const end = Math.max(-tang.lengthMm, rear);
+  const deep = front - holeBottom(tang, hole, front);
+  if (deep < front - end) {
+    const at = { x: front - deep, y: tang.yMm };
+    report("warning", "tang-does-not-fit-hole", { at, measured: deep, limit: front - end });
+    return;
+  }
+  for (let i = 0; i <= 12; i++) {
+    const x = front + ((end - front) * i) / 12;
+    const [tall, thick] = [barHeight(tang, x), 2 * lineAt(barHalf(tang), x)];
+    const depth = front - x;
+    const stages = hole.kind === "drilled" ? hole.stages.filter((s) => s.depthMm >= depth - 1e-9) : [];
+    const high =
+      hole.kind === "milled"
+        ? hole.heightMm
+        : Math.max(0, ...stages.map((s) => s.bitMm + (s.count - 1) * s.pitchMm));
+    const wide = hole.kind === "milled" ? hole.widthMm : Math.max(0, ...stages.map((s) => s.bitMm));
+    if (tall > high || thick > wide) {
+      const [measured, limit] = tall > high ? [tall, high] : [thick, wide];
+      report("warning", "tang-does-not-fit-hole", { at: { x, y: tang.yMm }, measured, limit });
+      return;
+    }
+  }
+}
+
+/** Nut, screw and head at the butt. */
+function checkEnd(tang: HiddenTang, butt: number, report: Report): void {
+  const { end } = tang;
+  const at = { x: butt, y: tang.yMm };
+  const sizes = (pairs: readonly (readonly [number, number])[]) => {
+    const wrong = pairs.find(([small, large]) => !(small < large));
+    if (wrong) report("error", "end-sizes", { at, measured: wrong[0], limit: wrong[1] });
+  };
+  if (end.kind === "threaded") {
+    const widest = end.nut.style === "hex" ? (end.nut.acrossMm * 2) / Math.sqrt(3) : end.nut.acrossMm;
+    sizes([
+      [end.diameterMm, end.nut.acrossMm],
+      ...(end.seatMm > 0 ? [[widest, end.counterboreMm] as const] : []),
+    ]);
+    const reaches = -tang.lengthMm - end.rodMm;
+    const needed = butt + end.seatMm - end.nut.lengthMm;
+    if (reaches > needed + 1e-9)
+      report("warning", "thread-too-short", { at, measured: reaches, limit: needed });
+  } else if (end.kind === "take-down") {
+    sizes([
+      [end.diameterMm, end.headMm],
+      [end.socketMm * 1.1547, end.headMm],
+      [end.headMm, end.counterboreMm],
+    ]);
+    const seat = butt + end.seatMm;
+    if (!(-tang.lengthMm > seat))
+      report("error", "screw-misses-tang", { at, measured: -tang.lengthMm, limit: seat });
+  } else if (end.kind === "peened" && tang.lengthMm < -butt) {
+    report("warning", "thread-too-short", { at, measured: -tang.lengthMm, limit: butt });
+  }
+}
+
+/** Lowest and highest point of the bar where it leaves the guard. */
+export function barAtFront(design: Design): { low: number; high: number; half: number } | null {
+  const { tang } = design;
+  if (tang.kind === "full") return null;
+  const ys = barTangOutline(tang).cut(-1e-6);
+  return { low: ys[0], high: ys[ys.length - 1], half: lineAt(barHalf(tang), 0) };
+}

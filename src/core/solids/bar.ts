@@ -1,0 +1,70 @@
+import type { Contour } from "../curve/contour";
+import { type Line, lineAt } from "./layer";
+import { type ClosingZone, NO_CROSSINGS, type Region, type Slice } from "./region";
+import { slabRegion } from "./slab";
+
+/**
+ * A bar of a closed outline, centred on the blade's plane, with the long corners of its section rounded: `half` is
+ * its half thickness along x and `corner` the radius, held to what the section has room for. mm.
+ */
+export function barRegion(
+  outline: Contour,
+  half: Line,
+  corner: Line,
+  xRange: readonly [number, number],
+): Region {
+  const flat = slabRegion(outline, half, xRange);
+  if (!(corner.at0 > 0) && corner.slope === 0) return flat;
+  return {
+    ...flat,
+    sliceAt: (x) => {
+      const slice = flat.sliceAt(x);
+      const ys = slice?.ys;
+      if (!slice || !ys || ys.length < 2) return slice;
+      const h = lineAt(half, x);
+      const r = Math.min(lineAt(corner, x), h, (ys[ys.length - 1] - ys[0]) / 2);
+      return r > 0 ? rounded(ys, h, r) : slice;
+    },
+  };
+}
+
+function rounded(ys: readonly number[], h: number, r: number): Slice {
+  const [low, high] = [ys[0], ys[ys.length - 1]];
+  const top = (y: number): number => {
+    const inside = r - Math.min(y - low, high - y);
+    return inside <= 0 ? h : h - r + Math.sqrt(Math.max(0, r * r - inside * inside));
+  };
+  return {
+    ys,
+    creases: [low + r, high - r],
+    levels: [-h, h],
+    crossings: (z) => {
+      const up = Math.abs(z) - (h - r);
+      if (!(up > 0) || !(up < r)) return NO_CROSSINGS;
+      const inside = r - Math.sqrt(r * r - up * up);
+      return [low + inside, high - inside];
+    },
+    zones: [zone(low, 1), zone(high, -1)],
+    extraPoints: 0,
+    flat: false,
+    low: (y) => -top(y),
+    high: top,
+  };
+
+  /** A corner by the angle round it. */
+  function zone(outerY: number, inward: 1 | -1): ClosingZone {
+    const inner = outerY + inward * r;
+    const made: ClosingZone = {
+      y0: Math.min(inner, outerY),
+      y1: Math.max(inner, outerY),
+      outerY,
+      stretch: 0,
+      toParameter: (y) => Math.acos(Math.max(-1, Math.min(1, 1 - Math.abs(y - outerY) / r))),
+      place: (angle) => {
+        made.stretch = r * Math.sin(angle);
+        return outerY + inward * r * (1 - Math.cos(angle));
+      },
+    };
+    return made;
+  }
+}

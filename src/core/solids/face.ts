@@ -1,0 +1,110 @@
+import type { Contour } from "../curve/contour";
+import { type ClosingZone, NO_CROSSINGS, type Region } from "./region";
+import type { SectionShape } from "./section";
+
+/** How wide a plate across the knife is at each height, and the heights where that changes its law. mm. */
+export interface FaceWidth {
+  half(y: number): number;
+  /** Where the face stands z to the side. */
+  reach(z: number): readonly number[];
+  readonly creases: readonly number[];
+  readonly zones: readonly ClosingZone[];
+  readonly extraPoints: number;
+  /** As wide at every height. */
+  readonly even: boolean;
+}
+
+/** A plate across the knife: its outline from the side, and its width at each height from the front. */
+export function faceRegion(
+  outline: Contour,
+  width: FaceWidth,
+  creaseStations: readonly number[] = [],
+): Region {
+  return {
+    xRange: outline.xRange,
+    breaks: [...outline.breaks, ...creaseStations.map((x) => ({ x, below: false, above: false }))],
+    sliceAt: (x) => {
+      const ys = outline.cut(x);
+      if (ys.length < 2) return null;
+      const at = width.even ? width.half(0) : 0;
+      return {
+        ys,
+        creases: width.creases,
+        levels: width.even ? [-at, at] : NO_CROSSINGS,
+        crossings: (z) => width.reach(Math.abs(z)),
+        zones: width.zones,
+        extraPoints: width.extraPoints,
+        flat: width.even,
+        low: (y) => -width.half(y),
+        high: (y) => width.half(y),
+      };
+    },
+  };
+}
+
+/** From a rectangle to an oval between two heights. */
+export function roundedWidth(y0: number, y1: number, widthMm: number, section: SectionShape): FaceWidth {
+  const mid = (y0 + y1) / 2;
+  const h = (y1 - y0) / 2;
+  const w = widthMm / 2;
+  const from = section.closesFrom;
+  const zone = (inward: 1 | -1): ClosingZone => {
+    const outerY = mid - inward * h;
+    const inner = mid - inward * h * (from ?? 1);
+    const made: ClosingZone = {
+      y0: Math.min(inner, outerY),
+      y1: Math.max(inner, outerY),
+      outerY,
+      stretch: 0,
+      toParameter: (y) => section.height((y - mid) / h),
+      place: (s) => {
+        const u = section.reach(s) ?? 1;
+        made.stretch = h * section.stretch(s, u);
+        return mid - inward * h * u;
+      },
+    };
+    return made;
+  };
+  return {
+    half: (y) => w * section.height((y - mid) / h),
+    reach: (z) => {
+      const u = z > 0 && z < w ? section.reach(z / w) : null;
+      return u === null ? NO_CROSSINGS : [mid - h * u, mid + h * u];
+    },
+    creases: section.kinks.flatMap((u) => [mid - h * u, mid + h * u]),
+    zones: from === null ? [] : [zone(1), zone(-1)],
+    extraPoints: section.extraPoints,
+    even: from === null && section.kinks.length === 0,
+  };
+}
+
+/** As wide as the boss in the middle, falling in a hollow curve to the arms' width at both ends. */
+export function armedWidth(
+  y0: number,
+  y1: number,
+  boss: number,
+  widthMm: number,
+  armWidthMm: number,
+): FaceWidth {
+  const [w, arm] = [widthMm / 2, armWidthMm / 2];
+  const half = (y: number): number => {
+    const end = y > 0 ? y1 : -y0;
+    const beyond = Math.abs(y) - boss;
+    if (!(beyond > 0) || !(end > boss)) return w;
+    const left = 1 - Math.min(1, beyond / (end - boss));
+    return arm + (w - arm) * left ** 3;
+  };
+  return {
+    half,
+    reach: (z) => {
+      const share = (z - arm) / (w - arm);
+      if (!(share > 0) || !(share < 1)) return NO_CROSSINGS;
+      const t = 1 - Math.cbrt(share);
+      return [-boss - t * (-y0 - boss), boss + t * (y1 - boss)];
+    },
+    creases: [-boss, boss],
+    zones: [],
+    extraPoints: 2,
+    even: false,
+  };
+}
