@@ -46,7 +46,7 @@ export function addTang(b: Building, housings: Housings, guard: Housings): void 
     }
     return;
   }
-  const bar = b.put(barTangRegion(tang));
+  const bar = b.put(barTangRegion(tang, b.outline));
   for (const of of housings) b.add("blade", "tang", "Tang", steel, bar, ...of);
   if (b.design.guard) {
     const slot = b.put(layerRegion(null, null, [b.behind[1], 0]));

@@ -14,7 +14,16 @@ import {
 import { newDesign } from "./create";
 import { newFastener } from "./fasteners";
 import { GUARD_FORMS, guardOfForm } from "./guards";
-import type { BlockHole, Design, FastenerKind, Guard, HiddenTang, PieceShape, ScalesHandle, StackHandle } from "./schema";
+import type {
+  BlockHole,
+  Design,
+  FastenerKind,
+  Guard,
+  HiddenTang,
+  PieceShape,
+  ScalesHandle,
+  StackHandle,
+} from "./schema";
 
 const sound = newDesign("Sedge");
 const hidden = withTang(sound, "hidden");
@@ -105,7 +114,10 @@ export const CONSTRUCTIONS: Readonly<Record<string, Design>> = {
       fill: "epoxy",
     },
   }),
-  "through tang, peened": stick({ ...thin, hole: newBlockHole("broached", hidden.tang as HiddenTang) }, withEnd(hidden, "peened")),
+  "through tang, peened": stick(
+    { ...thin, hole: newBlockHole("broached", hidden.tang as HiddenTang) },
+    withEnd(hidden, "peened"),
+  ),
   "through tang, threaded": stick({ ...thin, frontCornerMm: 1, endCornerMm: 2 }, withEnd(hidden, "threaded")),
   "through tang, hex nut proud": (() => {
     const d = withEnd(hidden, "threaded");
@@ -151,7 +163,10 @@ export const CONSTRUCTIONS: Readonly<Record<string, Design>> = {
   "disc pommel": endedIn({ kind: "disc", diameterMm: 34, widthMm: 16, yMm: -6 }, 30),
   "faceted pommel": endedIn({ kind: "faceted", aboveMm: 8, belowMm: 22, widthMm: 24, facets: 8 }, 22),
   "hexagonal pommel": endedIn({ kind: "faceted", aboveMm: 8, belowMm: 22, widthMm: 24, facets: 6 }, 22),
-  "domed cap": endedIn({ kind: "plate", aboveMm: 8, belowMm: 22, widthMm: 24, roundness: 0.9, domeMm: 8 }, 16),
+  "domed cap": endedIn(
+    { kind: "plate", aboveMm: 8, belowMm: 22, widthMm: 24, roundness: 0.9, domeMm: 8 },
+    16,
+  ),
   "beaked pommel": endedIn(newShape("beak", sound), 26),
   "bolsters, leaning and dovetailed": scales({
     bolsters: {
@@ -177,7 +192,10 @@ export const CONSTRUCTIONS: Readonly<Record<string, Design>> = {
     left: { material: "antler-deer", thicknessMm: 7 },
   }),
   "waist by a wheel": stack({ waist: { xMm: -70, chordMm: 50, wheelRadiusMm: 101.6 } }),
-  "bird's head": { ...sound, handle: { ...sound.handle, outline: withButt(sound.handle.outline, "birds-head") } },
+  "bird's head": {
+    ...sound,
+    handle: { ...sound.handle, outline: withButt(sound.handle.outline, "birds-head") },
+  },
   "hooked butt": { ...sound, handle: { ...sound.handle, outline: withButt(sound.handle.outline, "hooked") } },
   fishtail: { ...sound, handle: { ...sound.handle, outline: withButt(sound.handle.outline, "fishtail") } },
   "finger grooves": {
@@ -206,7 +224,7 @@ export const CONSTRUCTIONS: Readonly<Record<string, Design>> = {
   "metal grip with finger rings": (() => {
     const d = withMetalGrip({ ...sound, fasteners: [] }, "bronze-silicon");
     const ring = { boreMm: 24, wallMm: 3, widthMm: 9, material: "bronze-silicon" };
-    return stack({ rings: [{ id: "r-1", xMm: -30, yMm: -26, ...ring }] }, d);
+    return stack({ rings: [{ id: "r-1", xMm: -30, yMm: -24, ...ring }] }, d);
   })(),
   "blind pins": fastened("blind-pin"),
   rivets: fastened("rivet"),

@@ -17,7 +17,8 @@ export function halfSpaceRegion(
   return {
     halfSpace,
     xRange,
-    breaks: stations.map((x) => ({ x, below: false, above: false })),
+    // Where the plane leaves a rounded body, what it cuts off ends like a root.
+    breaks: stations.map((x) => ({ x, below: true, above: true })),
     sliceAt: (x) => {
       if (x < xRange[0] || x > xRange[1]) return null;
       const room = offsetMm - nx * x;

@@ -29,7 +29,7 @@ const OVERLAP_MM = 1e-4;
  */
 export function meshRegion(region: Region, { stations, rows }: MeshFineness): TriangleMesh[] {
   const middle = region.sliceAt((region.xRange[0] + region.xRange[1]) / 2);
-  const flat = middle !== null && middle.zones.length === 0 && middle.creases.length === 0;
+  const flat = middle?.flat ?? false;
   const endless = middle?.ys === null;
   const meshes: TriangleMesh[] = [];
   const panels = panelsOf(region, endless ? 0 : stations);
@@ -84,8 +84,11 @@ function panelsOf(region: Region, fineness: number): number[][] {
   for (let k = 0; k + 1 < ends.length; k++) {
     const [a, b] = [ends[k], ends[k + 1]];
     if (b - a < 1e-6) continue;
-    const roots = region.breaks.some((k) => (k.x === a && k.above) || (k.x === b && k.below));
-    const perPanel = Math.max(1, Math.ceil((fineness * (b - a)) / 25 + (roots ? fineness / 2 : 0)));
+    const at = (x: number, end: number) => Math.abs(x - end) < 1e-6;
+    const roots = region.breaks.some((k) => (at(k.x, a) && k.above) || (at(k.x, b) && k.below));
+    // A whole number at the base of 8 stations, then in proportion: halved steps are halved everywhere.
+    const base = Math.max(2, Math.ceil((8 * (b - a)) / 25 + (roots ? 4 : 0)));
+    const perPanel = Math.max(1, Math.round((base * fineness) / 8));
     // Both sides of a break get a ring, so that a step in the shape stands upright.
     const xs: number[] = [];
     for (let i = 0; i <= perPanel; i++) {

@@ -2,7 +2,7 @@ import type { ManifoldToplevel } from "manifold-3d";
 import type { Assembly } from "../assembly/types";
 import { measureSolid, solidParts } from "../solids/kernel";
 import type { MeshFineness } from "../solids/meshRegion";
-import { DEFAULT_FINENESS, type Fineness, integrate } from "./integrate";
+import { integrate } from "./integrate";
 import { together } from "./moments";
 
 /** Volume and centroid x of one part by both readings; parts of one id are one. */
@@ -14,11 +14,10 @@ export interface PartAgreement {
   readonly meshXMm: number;
 }
 
-/** The two step sizes that the mesh reading is extrapolated from, one half of the other. */
-const STEPS: readonly [MeshFineness, MeshFineness] = [
-  { stations: 8, rows: 20 },
-  { stations: 16, rows: 40 },
-];
+/** Steps that the mesh reading is extrapolated from: these and their halves. */
+export const USUAL_STEPS: MeshFineness = { stations: 8, rows: 20 };
+/** For parts that bend much within little room: balls, domes, thin shells. */
+export const FINE_STEPS: MeshFineness = { stations: 16, rows: 40 };
 
 /**
  * Weighs every part a second time, by the mesh kernel at two step sizes, their error falling with the square of the
@@ -28,10 +27,11 @@ const STEPS: readonly [MeshFineness, MeshFineness] = [
 export function meshAgreement(
   kernel: ManifoldToplevel,
   assembly: Assembly,
-  fineness: Fineness = DEFAULT_FINENESS,
+  steps: MeshFineness = USUAL_STEPS,
 ): PartAgreement[] {
-  const [coarse, fine] = STEPS.map((step) => meshSums(kernel, assembly, step));
-  const moments = integrate(assembly, fineness);
+  const half = { stations: 2 * steps.stations, rows: 2 * steps.rows };
+  const [coarse, fine] = [steps, half].map((step) => meshSums(kernel, assembly, step));
+  const moments = integrate(assembly);
   const ids = [...new Set(assembly.parts.filter((p) => p.made.length > 0).map((p) => p.id))];
   return ids.map((id) => {
     const m = together(moments.filter((_, i) => assembly.parts[i].id === id));

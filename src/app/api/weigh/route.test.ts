@@ -73,7 +73,7 @@ describe("POST /api/weigh", () => {
     const endless = new ReadableStream({
       pull(controller) {
         sent += 1;
-        controller.enqueue(new Uint8Array(100_000));
+        controller.enqueue(new Uint8Array(LARGEST_KNIFE_BYTES / 10));
         if (sent > 1000) controller.close();
       },
     });

@@ -1,5 +1,5 @@
 /** Marks a file as a knife of ours. @see docs/format.md */
 export const KNIFE_FORMAT = "euaxis-knife";
 
-/** Files and requests over this are refused unread: a real knife is about 4 kB. */
-export const LARGEST_KNIFE_BYTES = 1_000_000;
+/** Files and requests over this are refused unread: a knife is about 5 kB, and an imported shape 0.5 MB at most. */
+export const LARGEST_KNIFE_BYTES = 4_000_000;

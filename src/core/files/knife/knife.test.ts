@@ -4,11 +4,20 @@ import { describe, expect, it } from "vitest";
 import { newDesign } from "../../design/create";
 import { MIGRATIONS, migrate } from "../../design/migrate";
 import { DESIGN_VERSION } from "../../design/schema";
+import { weigh } from "../../weigh/weigh";
 import { LARGEST_KNIFE_BYTES } from "./format";
 import { readKnife } from "./read";
 import { writeKnife } from "./write";
 
 const FIXTURES = "src/core/files/knife/fixtures";
+const raw = (name: string) => JSON.parse(readFileSync(`${FIXTURES}/${name}.json`, "utf8")).knife;
+
+/** Weight (g) and balance (mm) that the program of their own version gave these files. */
+const WEIGHED: Readonly<Record<string, readonly [number, number]>> = {
+  "v1-rook-hunter": [161.3155, -32.6666],
+  "v2-gorse-guard-knife": [193.6883, -22.7443],
+  "v2-marsh-stick-tang": [161.3952, -19.5528],
+};
 const bytes = (text: string) => new TextEncoder().encode(text);
 
 describe("knife files", () => {
@@ -89,10 +98,24 @@ describe("migrations", () => {
   it("open the file that version 1 wrote, with all that it held", () => {
     const reading = readKnife(readFileSync(`${FIXTURES}/v1-rook-hunter.json`));
     if (!reading.ok) throw new Error(JSON.stringify(reading));
-    const { guard, ...rest } = reading.design;
-    expect(guard).toBeNull();
-    expect(rest).toEqual(JSON.parse(readFileSync(`${FIXTURES}/v1-rook-hunter.json`, "utf8")).knife);
+    expect(reading.design.guard).toBeNull();
+    // All that it held is still there, but for the roundness, which each point of the plan has now.
+    const { roundness, ...handle } = raw("v1-rook-hunter").handle;
+    expect(reading.design).toMatchObject({ ...raw("v1-rook-hunter"), handle });
+    expect(reading.design.handle.plan.every((p) => p.roundness === roundness)).toBe(true);
   });
+
+  it.each(["v1-rook-hunter", "v2-gorse-guard-knife", "v2-marsh-stick-tang"])(
+    "%s weighs what it always did",
+    (name) => {
+      const reading = readKnife(readFileSync(`${FIXTURES}/${name}.json`));
+      if (!reading.ok) throw new Error(JSON.stringify(reading));
+      const weighing = weigh(reading.design);
+      if (!weighing.ok) throw new Error(JSON.stringify(weighing.findings));
+      expect(weighing.report.massG).toBeCloseTo(WEIGHED[name][0], 3);
+      expect(weighing.report.balanceMm).toBeCloseTo(WEIGHED[name][1], 3);
+    },
+  );
 
   it("have no gap from the first version to the present one", () => {
     for (let v = 1; v < DESIGN_VERSION; v++)

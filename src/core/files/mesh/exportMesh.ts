@@ -1,0 +1,34 @@
+import type { ManifoldToplevel } from "manifold-3d";
+import { assemble } from "../../assembly/assemble";
+import type { Design } from "../../design/schema";
+import type { TriangleMesh } from "../../solids/meshRegion";
+import { type PartMesh, partMeshes } from "../../solids/partMeshes";
+import { writeStl } from "./writeStl";
+import { writeThreeMf } from "./writeThreeMf";
+
+/** One part of a knife, or all of them, as STL or 3MF bytes in mm; null where no part has that id. */
+export function exportMesh(
+  kernel: ManifoldToplevel,
+  design: Design,
+  partId: string | null,
+  format: "stl" | "3mf",
+): Uint8Array<ArrayBuffer> | null {
+  const parts = partMeshes(kernel, assemble(design)).filter((p) => partId === null || p.id === partId);
+  if (parts.length === 0) return null;
+  const title = partId === null ? design.name : `${design.name}, ${parts[0].name}`;
+  return format === "3mf" ? writeThreeMf(parts, title) : writeStl(joined(parts), title);
+}
+
+/** All parts in one list of triangles, each closed by itself. */
+function joined(parts: readonly PartMesh[]): TriangleMesh {
+  const vertices = new Float32Array(parts.reduce((n, p) => n + p.mesh.vertices.length, 0));
+  const triangles = new Uint32Array(parts.reduce((n, p) => n + p.mesh.triangles.length, 0));
+  let [v, t] = [0, 0];
+  for (const { mesh } of parts) {
+    vertices.set(mesh.vertices, v);
+    for (let i = 0; i < mesh.triangles.length; i++) triangles[t + i] = mesh.triangles[i] + v / 3;
+    v += mesh.vertices.length;
+    t += mesh.triangles.length;
+  }
+  return { vertices, triangles };
+}

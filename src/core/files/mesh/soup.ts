@@ -1,0 +1,21 @@
+/** Units that a mesh file can be in, and the mm in one of each. */
+export const MM_PER = {
+  micron: 0.001,
+  millimeter: 1,
+  centimeter: 10,
+  inch: 25.4,
+  foot: 304.8,
+  meter: 1000,
+} as const;
+export type MeshUnit = keyof typeof MM_PER;
+
+/** Triangles as a file lists them: nine numbers each, corners x, y, z, joined to nothing. */
+export interface Soup {
+  readonly corners: Float32Array;
+  /** The unit that the file states, or null where it states none. */
+  readonly unit: MeshUnit | null;
+}
+
+export type SoupReading =
+  | { readonly ok: true; readonly soup: Soup }
+  | { readonly ok: false; readonly code: "not-a-mesh" | "damaged" };

@@ -1,0 +1,68 @@
+import { handleFront } from "../assembly/guards";
+import { handleOutline } from "../assembly/handleOutline";
+import { jointTilt, pieceStations } from "../assembly/pieces";
+import { bolsterJoint } from "../assembly/scales";
+import type { Design, ScalesHandle, StackHandle } from "../design/schema";
+
+/** A cut across the handle: its station on the axis and its lean, the top toward the front. */
+export interface CutAcross {
+  readonly xMm: number;
+  readonly tiltDeg: number;
+}
+
+/** What shows between two cuts of the handle from the right side. */
+export interface Cell {
+  readonly id: string;
+  readonly material: string;
+  readonly front: CutAcross;
+  readonly rear: CutAcross;
+}
+
+const upright = (xMm: number): CutAcross => ({ xMm, tiltDeg: 0 });
+
+/** The parts of the handle's face from its right side, front to back, each within the handle's own outline. */
+export function faceCells(design: Design): Cell[] {
+  const { handle } = design;
+  const front = handleFront(design);
+  const butt = handleOutline(handle).xRange[0];
+  return handle.kind === "scales" ? scaleCells(handle, front, butt) : pieceCells(handle, front, butt);
+}
+
+function scaleCells(handle: ScalesHandle, front: number, butt: number): Cell[] {
+  const cells: Cell[] = [];
+  const { front: ahead, rear: behind } = handle.bolsters;
+  let from = upright(front);
+  const put = (id: string, material: string, rear: CutAcross) => {
+    cells.push({ id, material, front: from, rear });
+    from = rear;
+  };
+  if (ahead)
+    put("bolster-front", ahead.right, {
+      xMm: bolsterJoint(ahead, "front", [butt, front]),
+      tiltDeg: ahead.tiltDeg,
+    });
+  let material = handle.right.material;
+  for (const j of [...handle.joints].sort((p, q) => q.xMm - p.xMm)) {
+    put(`before-${j.id}`, material, { xMm: j.xMm, tiltDeg: j.tiltDeg });
+    if (j.divider) put(j.id, j.divider.material, { xMm: j.xMm - j.divider.thicknessMm, tiltDeg: j.tiltDeg });
+    material = j.right;
+  }
+  if (behind) {
+    put("scale", material, { xMm: bolsterJoint(behind, "rear", [butt, front]), tiltDeg: behind.tiltDeg });
+    put("bolster-rear", behind.right, upright(butt));
+  } else put("scale", material, upright(butt));
+  return cells;
+}
+
+function pieceCells(handle: StackHandle, front: number, butt: number): Cell[] {
+  const stations = pieceStations(handle, front, butt);
+  return handle.pieces.flatMap((piece, i) => {
+    if (piece.shape) return [];
+    const [to, from] = stations[i];
+    const cut = (xMm: number, of: number): CutAcross => ({
+      xMm,
+      tiltDeg: of >= 0 && of < handle.pieces.length ? jointTilt(handle, of) : 0,
+    });
+    return [{ id: piece.id, material: piece.material, front: cut(from, i - 1), rear: cut(to, i) }];
+  });
+}

@@ -1,0 +1,53 @@
+import Module, { type ManifoldToplevel } from "manifold-3d";
+import { beforeAll, describe, expect, it } from "vitest";
+import { assemble } from "../assembly/assemble";
+import { CONSTRUCTIONS } from "../design/constructions.fixtures";
+import { designSchema } from "../design/schema";
+import { checkDesign } from "../review/checkDesign";
+import { FINE_STEPS, meshAgreement, USUAL_STEPS } from "./agreement";
+import { DEFAULT_FINENESS, integrate } from "./integrate";
+import { together } from "./moments";
+import { weigh } from "./weigh";
+
+/** Bend much within little room: the mesh needs smaller steps. */
+const DOMED = new Set(["through tang, cap nut", "domed cap"]);
+
+let kernel: ManifoldToplevel;
+beforeAll(async () => {
+  kernel = await Module();
+  kernel.setup();
+});
+
+describe.each(Object.keys(CONSTRUCTIONS))("%s", (name) => {
+  const design = CONSTRUCTIONS[name];
+
+  it("is a valid design that nothing speaks against, weighed in finite figures", () => {
+    const parsed = designSchema.safeParse(design);
+    expect(parsed.success, JSON.stringify(parsed.error?.issues)).toBe(true);
+    expect(checkDesign(design)).toEqual([]);
+    const weighing = weigh(design);
+    if (!weighing.ok) throw new Error("refused");
+    const { massG, balanceMm, inertiaGmm2, parts } = weighing.report;
+    expect([massG, balanceMm, ...Object.values(inertiaGmm2)].every(Number.isFinite)).toBe(true);
+    expect(parts.every((p) => p.massG >= 0 && p.volumeMm3 >= 0)).toBe(true);
+  });
+
+  /** Source: npm's manifold-3d, booleans of triangle meshes at two step sizes, extrapolated. */
+  it("agrees with the mesh kernel part by part", () => {
+    const steps = DOMED.has(name) ? FINE_STEPS : USUAL_STEPS;
+    const off = meshAgreement(kernel, assemble(design), steps).filter((p) =>
+      p.volumeMm3 > 200
+        ? Math.abs(p.meshVolumeMm3 / p.volumeMm3 - 1) > 0.001 || Math.abs(p.xMm - p.meshXMm) > 0.05
+        : Math.abs(p.meshVolumeMm3 - p.volumeMm3) > 1,
+    );
+    expect(off).toEqual([]);
+  });
+
+  it("is read the same with every panel cut in four", () => {
+    const assembly = assemble(design);
+    const usual = together(integrate(assembly));
+    const fine = together(integrate(assembly, { ...DEFAULT_FINENESS, split: 4 }));
+    expect(Math.abs(usual.v / fine.v - 1)).toBeLessThan(1e-5);
+    expect(Math.abs(usual.originX + usual.x / usual.v - fine.originX - fine.x / fine.v)).toBeLessThan(0.005);
+  });
+});
