@@ -1,21 +1,30 @@
 "use client";
 import type { Design } from "@/core/design/schema";
+import { LARGEST_KNIFE_BYTES } from "@/core/files/knife/format";
 import { readKnife } from "@/core/files/knife/read";
 import { writeKnife } from "@/core/files/knife/write";
 import { fileFailureWords } from "@/words/fileFailures";
 
 /** Hands a knife to the browser as a file to keep. */
 export function downloadKnife(design: Design): void {
-  const url = URL.createObjectURL(new Blob([writeKnife(design)], { type: "application/json" }));
+  download(
+    new Blob([writeKnife(design)], { type: "application/json" }),
+    `${fileStem(design.name)}.euaxis.json`,
+  );
+}
+
+/** Hands bytes to the browser as a file to keep. */
+export function download(blob: Blob, name: string): void {
+  const url = URL.createObjectURL(blob);
   const link = document.createElement("a");
   link.href = url;
-  link.download = `${fileStem(design.name)}.euaxis.json`;
+  link.download = name;
   link.click();
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
 
 /** A file name that every system takes. */
-function fileStem(name: string): string {
+export function fileStem(name: string): string {
   const plain = name
     .normalize("NFKD")
     .replace(/[^A-Za-z0-9]+/g, "-")
@@ -30,8 +39,8 @@ export type Opened =
 /** Reads one chosen file. Oversized ones are refused by their size, before a byte is read. */
 export async function openKnifeFile(file: File): Promise<Opened> {
   const bytes =
-    file.size > 2_000_000
-      ? new Uint8Array(Math.min(file.size, 2_000_000))
+    file.size > LARGEST_KNIFE_BYTES
+      ? new Uint8Array(LARGEST_KNIFE_BYTES + 1)
       : new Uint8Array(await file.arrayBuffer());
   const reading = readKnife(bytes);
   if (reading.ok) return { ok: true, design: reading.design };

@@ -44,11 +44,51 @@ const WORDS: Record<Finding["rule"], (f: Finding, mm: Say) => string> = {
     `The guard (${mm(f.measured)}) leaves no room for a handle of ${mm(f.limit)}.`,
   "guard-lower-than-tang": (f, mm) => `The tang stands ${mm(f.measured)} out of the guard.`,
   "pieces-longer-than-handle": (f, mm) =>
-    `The pieces before the last take ${mm(f.measured)} of ${mm(f.limit)}: nothing is left for the last.`,
+    `The other pieces take ${mm(f.measured)} of ${mm(f.limit)}: nothing is left for the one that takes the rest.`,
   "tang-through-guard": (f, mm) =>
     `The tang stands ${mm(f.measured)} out of the guard, whose slot must hold it.`,
   "tang-hole-breaks-out": () =>
     "The tang's hole breaks through the handle here. Make the tang smaller or shorter, or the handle fuller.",
+  "supports-together": () =>
+    "The two supports stand at one place: set them apart, or the scale tells nothing.",
+  "reading-over-weight": () =>
+    "The scale under one support reads more than the blade weighs, so it balances beyond that support.",
+  "slot-off-tang": (f, mm) =>
+    `A slot breaks out of the tang by ${mm(f.measured === null ? null : -f.measured)}.`,
+  "fastener-sizes": (f, mm) =>
+    `In this fastener ${mm(f.measured)} must be smaller than the ${mm(f.limit)} that it goes into.`,
+  "seat-inside-tang": (f, mm) =>
+    `The head's seat (${mm(f.measured)} from the middle) lies inside the tang (${mm(f.limit)}).`,
+  "seat-outside-handle": (f, mm) =>
+    `The head's seat (${mm(f.measured)} from the middle) lies outside the finished surface (${mm(f.limit)}): nothing would hold it.`,
+  "waist-wheel-too-small": (f, mm) =>
+    `A wheel of ${mm(f.measured)} radius cannot hollow that length: more than ${mm(f.limit)} is needed.`,
+  "bolsters-meet": () => "Front and rear bolsters meet: nothing is left for the scales.",
+  "joint-off-handle": () =>
+    "A joint of the scales lies off the scales. Move it between the ends or the bolsters.",
+  "joints-cross": () => "Two joints of the scales run into each other. Set them further apart.",
+  "recess-no-room": (f, mm) => `A rim of ${mm(f.measured)} leaves no room for a recess.`,
+  "recess-cuts-through": (f, mm) =>
+    `The recesses of both faces (${mm(f.measured)} deep) meet: less than ${mm(f.limit)} is needed.`,
+  "tang-thicker-than-frame": (f, mm) =>
+    `The tang (${mm(f.measured)} thick) does not go into a frame of ${mm(f.limit)}.`,
+  "tang-does-not-fit-hole": (f, mm) =>
+    `The tang (${mm(f.limit === null || f.measured === null ? null : Math.max(f.measured, f.limit))}) does not go into the hole (${mm(f.limit === null || f.measured === null ? null : Math.min(f.measured, f.limit))}) here: open it with a rasp, or make the hole larger.`,
+  "thread-too-short": () => "The tang's end does not reach through what holds it. Make it longer.",
+  "screw-misses-tang": () =>
+    "The screw from the butt does not reach the tang: seat it deeper or lengthen the tang.",
+  "end-sizes": (f, mm) =>
+    `At the butt ${mm(f.measured)} must be smaller than the ${mm(f.limit)} that it goes into.`,
+  "dome-deeper-than-guard": (f, mm) =>
+    `The dome (${mm(f.measured)}) is deeper than the guard is thick (${mm(f.limit)}).`,
+  "notch-into-tang": () => "The finger notch cuts into the tang. Make it shallower or the guard longer.",
+  "dowel-off-guard": () => "A dowel stands out of the guard. Bring the two closer together.",
+  "dowel-in-tang": () => "A dowel runs into the tang. Set the two further apart.",
+  "pieces-short-of-butt": (f, mm) =>
+    `The pieces are ${mm(f.measured)} long together, the handle is drawn ${mm(f.limit)}.`,
+  "ring-apart": (f, mm) => `The finger ring does not touch the handle: ${mm(f.measured)} are missing.`,
+  "shape-missing": () =>
+    "The imported shape is missing or damaged. Import it again, or choose another shape.",
   "duplicate-id": (f) => `Two holes share the name "${f.subject}".`,
 };
 

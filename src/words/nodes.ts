@@ -33,4 +33,9 @@ export const FASTENER_WORDS: Record<FastenerKind, string> = {
   pin: "Pin",
   "patterned-pin": "Patterned pin",
   "lanyard-tube": "Lanyard tube",
+  "blind-pin": "Blind pin",
+  rivet: "Rivet",
+  "sleeve-bolt": "Sleeve bolt",
+  "cap-screw": "Cap screws",
+  "nutted-rod": "Nutted rod",
 };

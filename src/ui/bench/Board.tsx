@@ -39,7 +39,12 @@ export function Board() {
   const layout = useMemo(() => {
     const e = knifeExtent(design);
     const width = Math.max(320, size.width - SECTION_PX);
-    const thick = Math.max(design.guard?.widthMm ?? 0, ...design.handle.plan.map((p) => 2 * p.halfMm));
+    const shaped =
+      design.handle.kind === "stack"
+        ? design.handle.pieces.flatMap((p) => (p.shape && "widthMm" in p.shape ? [p.shape.widthMm] : []))
+        : [];
+    const halves = design.handle.plan.map((p) => 2 * Math.max(p.halfMm, p.leftHalfMm ?? 0));
+    const thick = Math.max(design.guard?.widthMm ?? 0, ...halves, ...shaped);
     const rows = 30 + 44 + 34 + 150;
     const pxPerMm = Math.max(
       0.4,
@@ -72,26 +77,30 @@ export function Board() {
   const target = editing ? (sideTarget(design, editing, side, edit) ?? planTarget()) : null;
   function planTarget() {
     const nodes = design.handle.plan;
-    const node = nodes.find((p) => p.id === editing);
+    const left = editing?.endsWith("-left") ?? false;
+    const node = nodes.find((p) => p.id === (left ? editing?.slice(0, -5) : editing));
     if (!node) return null;
     const inner = node !== nodes[0] && node !== nodes[nodes.length - 1];
+    const apart = node.leftHalfMm !== null;
+    const half = left ? (node.leftHalfMm ?? node.halfMm) : node.halfMm;
+    const factor = apart ? 1 : 2;
     const thickness = {
-      label: "Thickness, both sides",
-      mm: 2 * node.halfMm,
-      min: 0.4,
-      max: 160,
-      onChange: (mm: number) => movePlanNode(edit, node, { x: node.xMm, y: mm / 2 }),
+      label: apart ? (left ? "Left of the middle" : "Right of the middle") : "Thickness, both sides",
+      mm: factor * half,
+      min: 0.2 * factor,
+      max: 80 * factor,
+      onChange: (mm: number) => movePlanNode(edit, node, { x: node.xMm, y: mm / factor }, undefined, left),
     };
     const behind = {
       label: "Behind the front",
       mm: -node.xMm,
       min: 0,
       max: 600,
-      onChange: (mm: number) => movePlanNode(edit, node, { x: -mm, y: node.halfMm }),
+      onChange: (mm: number) => movePlanNode(edit, node, { x: -mm, y: half }, undefined, left),
     };
     const px: [number, number] = [
       plan.originX + node.xMm * plan.pxPerMm,
-      plan.originY - node.halfMm * plan.pxPerMm,
+      plan.originY - (apart && !left ? -1 : 1) * half * plan.pxPerMm,
     ];
     return { title: "Thickness", px, fields: inner ? [thickness, behind] : [thickness] };
   }

@@ -2,15 +2,12 @@
 import { Box, Slider, Text } from "@chakra-ui/react";
 import { useDeferredValue, useMemo } from "react";
 import { assemble } from "@/core/assembly/assemble";
-import type { Assembly } from "@/core/assembly/types";
-import type { Slice } from "@/core/solids/region";
 import { printLength } from "@/core/units/print";
+import { type SectionShape, sectionShapes } from "@/core/views/section";
 import { Filled } from "../drawing/Filled";
 import { DrawnText } from "../drawing/Text";
 import { color } from "../theme";
 import { useBench, useStation } from "./BenchContext";
-
-const ROWS = 72;
 
 interface SectionViewProps {
   readonly pxPerMm: number;
@@ -57,11 +54,13 @@ export function SectionView({ pxPerMm, axisY, width, height, xRange }: SectionVi
           strokeDasharray="14 4 2 4"
         />
         <line x1="0" x2={width} y1={axisY} y2={axisY} stroke={color("line")} strokeDasharray="14 4 2 4" />
-        {shapes.map((s) =>
+        {shapes.map((s, i) =>
           s.material ? (
-            <Filled key={s.id} d={path(s)} material={s.material} />
+            // biome-ignore lint/suspicious/noArrayIndexKey: one part can have several pieces here
+            <Filled key={`${s.id}-${i}`} d={path(s)} material={s.material} />
           ) : (
-            <path key={s.id} d={path(s)} fill={color("sheet")} stroke={color("ink")} />
+            // biome-ignore lint/suspicious/noArrayIndexKey: one part can have several pieces here
+            <path key={`${s.id}-${i}`} d={path(s)} fill={color("sheet")} stroke={color("ink")} />
           ),
         )}
         <DrawnText x={6} y={height - 6} size={12}>
@@ -96,41 +95,4 @@ export function SectionView({ pxPerMm, axisY, width, height, xRange }: SectionVi
       </Slider.Root>
     </Box>
   );
-}
-
-interface SectionShape {
-  readonly id: string;
-  /** Null for a void. */
-  readonly material: string | null;
-  /** (y, z) in mm. */
-  readonly points: readonly (readonly [number, number])[];
-}
-
-/** What each part fills at x, the last in precedence first: drawn in this order, earlier parts cover later ones. */
-function sectionShapes({ regions, parts }: Assembly, x: number): SectionShape[] {
-  const slices = regions.map((r) => (x > r.xRange[0] && x < r.xRange[1] ? r.sliceAt(x) : null));
-  return [...parts].reverse().flatMap((part): SectionShape[] => {
-    const of = part.regions.map((r) => slices[r]);
-    if (of.some((s) => !s)) return [];
-    const cuts = of as Slice[];
-    const bounded = cuts.filter((s) => s.ys !== null);
-    const lowest = Math.max(...bounded.map((s) => s.ys![0] ?? Number.POSITIVE_INFINITY));
-    const highest = Math.min(...bounded.map((s) => s.ys![s.ys!.length - 1] ?? Number.NEGATIVE_INFINITY));
-    if (!(highest > lowest)) return [];
-    const left: [number, number][] = [];
-    const right: [number, number][] = [];
-    for (let i = 0; i <= ROWS; i++) {
-      // Rows crowd toward the ends, where sections close steeply.
-      const y = (lowest + highest) / 2 - ((highest - lowest) / 2 - 1e-9) * Math.cos((Math.PI * i) / ROWS);
-      const low = Math.max(...cuts.map((s) => s.low(y)));
-      const high = Math.min(...cuts.map((s) => s.high(y)));
-      if (high < low) continue;
-      left.push([y, low]);
-      right.push([y, high]);
-    }
-    if (left.length < 2) return [];
-    return [
-      { id: part.id, material: part.made[0]?.materialId ?? null, points: [...left, ...right.reverse()] },
-    ];
-  });
 }

@@ -21,15 +21,18 @@ export function moveNode(edit: Edit, node: OutlineNode, to: Point, gesture?: str
   );
 }
 
-/** Moves a point of the thickness outline; the first and the last keep their station. */
-export function movePlanNode(edit: Edit, node: PlanNode, to: Point, gesture?: string): void {
+/**
+ * Moves a point of the thickness outline, of the left side alone or of both (of the right, where the sides differ);
+ * the first and the last keep their station.
+ */
+export function movePlanNode(edit: Edit, node: PlanNode, to: Point, gesture?: string, left = false): void {
   edit(
     "Change thickness",
     (d) => {
       const nodes = d.handle.plan;
       const i = nodes.findIndex((n) => n.id === node.id);
       if (i < 0) return;
-      nodes[i].halfMm = Math.max(0.2, Math.min(80, to.y));
+      nodes[i][left ? "leftHalfMm" : "halfMm"] = Math.max(0.2, Math.min(80, to.y));
       if (i === 0 || i === nodes.length - 1) return;
       nodes[i].xMm = Math.max(nodes[i + 1].xMm + 1, Math.min(nodes[i - 1].xMm - 1, to.x));
     },

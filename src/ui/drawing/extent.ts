@@ -1,7 +1,10 @@
+import { assemble } from "@/core/assembly/assemble";
 import { bladeOutline } from "@/core/assembly/bladeOutline";
+import { guardOutline } from "@/core/assembly/guards";
 import { handleOutline } from "@/core/assembly/handleOutline";
 import { cubicY } from "@/core/curve/bezier";
 import type { Design } from "@/core/design/schema";
+import { extraShapes } from "@/core/views/extras";
 
 /** The box round a knife seen from the side, mm. */
 export interface Extent {
@@ -11,16 +14,33 @@ export interface Extent {
   readonly yHigh: number;
 }
 
+/** The box round blade, handle, guard, and what stands out of the handle: pommels, rings, nuts. */
 export function knifeExtent(design: Design): Extent {
   const blade = bladeOutline(design.blade);
   const handle = handleOutline(design.handle);
-  const ys = [...blade.cubics, ...handle.cubics].flatMap((c) =>
+  const guard = design.guard && !design.guard.mesh ? guardOutline(design.guard) : null;
+  const ys = [...blade.cubics, ...handle.cubics, ...(guard?.cubics ?? [])].flatMap((c) =>
     [0, 0.25, 0.5, 0.75, 1].map((t) => cubicY(c, t)),
   );
+  const extras = hasExtras(design)
+    ? extraShapes(design, assemble(design)).flatMap((s) => s.loops.flat())
+    : [];
+  const xs = extras.map((p) => p.x);
+  const more = extras.map((p) => p.y);
   return {
-    xLow: Math.min(handle.xRange[0], 0),
-    xHigh: Math.max(blade.xRange[1], handle.xRange[1]),
-    yLow: Math.min(...ys, -(design.guard?.belowMm ?? 0)),
-    yHigh: Math.max(...ys, design.guard?.aboveMm ?? 0),
+    xLow: Math.min(handle.xRange[0], 0, ...(guard ? guard.xRange : []), ...xs),
+    xHigh: Math.max(blade.xRange[1], handle.xRange[1], ...(guard ? guard.xRange : []), ...xs),
+    yLow: Math.min(...ys, ...more),
+    yHigh: Math.max(...ys, ...more),
   };
+}
+
+/** Whether anything can stand out of the outlines. */
+export function hasExtras({ handle, guard, tang }: Design): boolean {
+  return (
+    (guard !== null && (guard.mesh !== null || guard.collar !== null || guard.dowels !== null)) ||
+    (handle.kind === "stack" && (handle.rings.length > 0 || handle.pieces.some((p) => p.shape))) ||
+    tang.kind === "framed" ||
+    (tang.kind === "hidden" && tang.end.kind !== "plain")
+  );
 }

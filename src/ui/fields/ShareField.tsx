@@ -8,28 +8,46 @@ interface ShareFieldProps {
   readonly value: number;
   readonly min: number;
   readonly max: number;
-  /** What the number is shown in, and how much of it makes 1: "%" is 100, "°" is 1. */
-  readonly unit?: "%" | "°";
+  /** What the number is shown in. */
+  readonly unit?: string;
+  /** How much of the unit makes 1: 100 of "%", 1 of anything else. */
+  readonly factor?: number;
+  /** Only whole numbers are taken. */
+  readonly whole?: boolean;
   readonly onChange: (value: number) => void;
   readonly help?: string;
 }
 
-/** A share in per cent, or an angle in degrees. */
-export function ShareField({ label, value, min, max, unit = "%", onChange, help }: ShareFieldProps) {
+/** A share in per cent, an angle in degrees, a weight or a count. */
+export function ShareField({
+  label,
+  value,
+  min,
+  max,
+  unit = "%",
+  factor = unit === "%" ? 100 : 1,
+  whole = false,
+  onChange,
+  help,
+}: ShareFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
-  const factor = unit === "%" ? 100 : 1;
-  const print = (v: number) => String(Math.round(v * factor * 10) / 10);
+  const print = (v: number) => String(Math.round(v * factor * 100) / 100);
 
   const keep = (text: string | null) => {
     if (text === null) return;
     const clean = text
       .trim()
       .replace(",", ".")
-      .replace(/\s*[%°]$/, "");
-    const next = /^\d+(\.\d*)?$|^\.\d+$/.test(clean) ? Number(clean) / factor : Number.NaN;
+      .replace(/\s*(%|°|g|oz)$/, "")
+      .replace("−", "-");
+    const next = /^-?(\d+(\.\d*)?|\.\d+)$/.test(clean) ? Number(clean) / factor : Number.NaN;
+    if (whole && !Number.isInteger(next)) {
+      setWrong(`Must be a whole number from ${print(min)} to ${print(max)}.`);
+      return;
+    }
     if (!(next >= min - 1e-9 && next <= max + 1e-9)) {
-      setWrong(`Must be a number from ${print(min)} to ${print(max)} ${unit}.`);
+      setWrong(`Must be a number from ${print(min)} to ${print(max)}${unit ? ` ${unit}` : ""}.`);
       return;
     }
     setTyped(null);

@@ -8,6 +8,7 @@ import { FOR_BLADES, MaterialField } from "../../fields/MaterialField";
 import { ShareField } from "../../fields/ShareField";
 import { useBench } from "../BenchContext";
 import { Group } from "./Group";
+import { StartFields } from "./StartFields";
 
 type NumberKey = { [K in keyof Blade]: Blade[K] extends number ? K : never }[keyof Blade];
 
@@ -31,6 +32,7 @@ export function BladeStep() {
   );
   return (
     <>
+      <StartFields />
       <Group title="Outline">
         {length("lengthMm", "Length", 10, 1200, "From the handle's front to the tip.")}
         {length("heelHeightMm", "Heel height", 3, 200)}

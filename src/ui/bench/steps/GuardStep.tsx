@@ -1,93 +1,260 @@
 "use client";
-import { Checkbox, Text } from "@chakra-ui/react";
-import { newGuard } from "@/core/design/create";
+import { Button, Stack, Text } from "@chakra-ui/react";
+import { Plus } from "lucide-react";
+import { GUARD_FORMS, guardOfForm, newGuard } from "@/core/design/guards";
 import type { Guard } from "@/core/design/schema";
-import { LengthField } from "../../fields/LengthField";
-import { FOR_GUARDS, MaterialField } from "../../fields/MaterialField";
-import { ShareField } from "../../fields/ShareField";
+import { GUARD_FORM_WORDS } from "@/words/constructions";
+import { FillAt, LengthAt, MaterialAt, ShareAt, TickAt } from "../../fields/bound";
+import { FOR_GUARDS, FOR_PIECES, FOR_PINS } from "../../fields/MaterialField";
 import { useBench } from "../BenchContext";
 import { Group } from "./Group";
+import { ItemCard } from "./ItemCard";
+import { ImportShape, MeshPlaceFields } from "./MeshFields";
+import { PrintedFields } from "./PrintedFields";
 
-/** A plate guard across the tang, its front face on the datum. */
+const FOR_PLATES = [...new Set([...FOR_GUARDS, ...FOR_PIECES])];
+
+/** The guard across the tang, its front face on the datum. */
 export function GuardStep() {
-  const { design, edit } = useBench();
+  const { design } = useBench();
   const { guard } = design;
-  const change = (label: string, part: Partial<Guard>) =>
-    edit(label, (d) => {
-      if (d.guard) Object.assign(d.guard, part);
-    });
   return (
     <>
       <Group title="Guard">
-        <Checkbox.Root
-          size="sm"
-          checked={guard !== null}
-          onCheckedChange={({ checked }) =>
-            edit(checked ? "Add a guard" : "Leave out the guard", (d) => {
-              d.guard = checked ? newGuard(design) : null;
-            })
-          }
-        >
-          <Checkbox.HiddenInput />
-          <Checkbox.Control />
-          <Checkbox.Label>Plate guard</Checkbox.Label>
-        </Checkbox.Root>
+        <TickAt at="guard" label="Plate guard" make={() => newGuard(design)} />
         {!guard && (
           <Text color="graphite" fontSize="sm">
             None: the handle begins at the datum.
           </Text>
         )}
-        {guard && (
-          <>
-            <LengthField
-              label="Thickness"
-              mm={guard.thicknessMm}
-              min={0.3}
-              max={60}
-              onChange={(thicknessMm) => change("Change guard thickness", { thicknessMm })}
-            />
-            <LengthField
-              label="Above the axis"
-              mm={guard.aboveMm}
-              min={1}
-              max={150}
-              onChange={(aboveMm) => change("Change guard height", { aboveMm })}
-            />
-            <LengthField
-              label="Below the axis"
-              mm={guard.belowMm}
-              min={1}
-              max={150}
-              onChange={(belowMm) => change("Change guard height", { belowMm })}
-            />
-            <LengthField
-              label="Width"
-              mm={guard.widthMm}
-              min={1}
-              max={120}
-              onChange={(widthMm) => change("Change guard width", { widthMm })}
-            />
-            <ShareField
-              label="Roundness"
-              value={guard.roundness}
-              min={0}
-              max={1}
-              help="0 is a rectangle from the front, 100 an oval."
-              onChange={(roundness) => change("Change guard shape", { roundness })}
-            />
-            <MaterialField
-              label="Material"
-              value={guard.material}
-              classes={FOR_GUARDS}
-              onChange={(material) => change("Change guard material", { material })}
-            />
-          </>
-        )}
+        {guard && !guard.mesh && <Forms />}
       </Group>
+      {guard && <Plates guard={guard} />}
+      {guard && !guard.mesh && <FaceFields guard={guard} />}
+      {guard && <FittedFields guard={guard} />}
+      {guard && <MeshOfGuard guard={guard} />}
       <Text color="graphite" fontSize="sm">
         Fit the guard before any hole of the handle is drilled. It goes on from the butt: everything behind
         its seat must pass the slot.
       </Text>
     </>
+  );
+}
+
+function Forms() {
+  const { edit, session } = useBench();
+  return (
+    <>
+      <Text color="graphite" fontSize="sm">
+        Begin from a form, keeping plates and collar:
+      </Text>
+      <Stack direction="row" wrap="wrap" gap="2">
+        {GUARD_FORMS.map((form) => (
+          <Button
+            key={form}
+            size="xs"
+            variant="outline"
+            onClick={() =>
+              edit(`${GUARD_FORM_WORDS[form]} guard`, (d) => {
+                d.guard = guardOfForm(form, session.getState().design);
+              })
+            }
+          >
+            {GUARD_FORM_WORDS[form]}
+          </Button>
+        ))}
+      </Stack>
+    </>
+  );
+}
+
+/** One plate's fields stand bare; several are cards, front to back. */
+function Plates({ guard: { plates, mesh } }: { guard: Guard }) {
+  const { edit } = useBench();
+  const change = (label: string, recipe: (plates: Guard["plates"]) => void) =>
+    edit(label, (d) => {
+      if (d.guard) recipe(d.guard.plates);
+    });
+  const fields = (i: number) => (
+    <Stack gap="2">
+      <LengthAt at={`guard.plates.${i}.thicknessMm`} label="Thickness" min={0.3} max={60} />
+      <MaterialAt at={`guard.plates.${i}.material`} label="Material" classes={FOR_PLATES} />
+      <PrintedFields at={`guard.plates.${i}.printed`} />
+    </Stack>
+  );
+  return (
+    <Group
+      title={plates.length > 1 ? "Plates, front to back" : "Plate"}
+      aside={
+        !mesh && (
+          <Button
+            size="xs"
+            variant="outline"
+            disabled={plates.length >= 6}
+            onClick={() =>
+              change("Add guard plate", (all) => {
+                all.push({ material: "vulcanised-fibre", thicknessMm: 1, printed: null });
+              })
+            }
+          >
+            <Plus /> Add plate
+          </Button>
+        )
+      }
+    >
+      {plates.length === 1 || mesh
+        ? fields(0)
+        : plates.map((_, i) => (
+            <ItemCard
+              // biome-ignore lint/suspicious/noArrayIndexKey: a plate is its place in the stack
+              key={i}
+              id={`plate-${i + 1}`}
+              title={`Plate ${i + 1}`}
+              onRemove={() =>
+                change("Remove guard plate", (all) => {
+                  all.splice(i, 1);
+                })
+              }
+            >
+              {fields(i)}
+            </ItemCard>
+          ))}
+      {mesh && (
+        <Text color="graphite" fontSize="sm">
+          The thickness is where the handle begins behind the datum; the imported shape is not scaled.
+        </Text>
+      )}
+    </Group>
+  );
+}
+
+function FaceFields({ guard }: { guard: Guard }) {
+  return (
+    <Group title="Shape">
+      <LengthAt at="guard.aboveMm" label="Above the axis" min={1} max={150} />
+      <LengthAt at="guard.belowMm" label="Below the axis" min={1} max={150} />
+      <LengthAt at="guard.widthMm" label="Width" min={1} max={120} />
+      <TickAt at="guard.armWidthMm" label="Narrows to arms" make={() => Math.max(0.5, guard.widthMm * 0.4)} />
+      {guard.armWidthMm !== null ? (
+        <LengthAt at="guard.armWidthMm" label="Width at the ends" min={0.5} max={120} />
+      ) : (
+        <ShareAt
+          at="guard.roundness"
+          label="Roundness"
+          min={0}
+          max={1}
+          help="0 is a rectangle from the front, 100 an oval."
+        />
+      )}
+      <LengthAt
+        at="guard.bossMm"
+        label="Middle stays flat to"
+        min={1}
+        max={150}
+        help="Above and below the axis: where the handle seats."
+      />
+      <LengthAt at="guard.sweepAboveMm" label="Upper end leans forward" min={-80} max={80} />
+      <LengthAt at="guard.sweepBelowMm" label="Lower end leans forward" min={-80} max={80} />
+      <ShareAt at="guard.endShare" label="Thickness at the ends" min={0.1} max={2} />
+      <LengthAt
+        at="guard.domeMm"
+        label="Front face domed by"
+        min={0}
+        max={20}
+        help="Its middle stays flat for the shoulder."
+      />
+      <TickAt
+        at="guard.notch"
+        label="Notch for the index finger"
+        make={() => ({ radiusMm: 9, depthMm: 6 })}
+      />
+      {guard.notch && (
+        <>
+          <LengthAt at="guard.notch.radiusMm" label="Notch radius" min={1} max={60} />
+          <LengthAt at="guard.notch.depthMm" label="Notch depth" min={0.5} max={60} />
+        </>
+      )}
+    </Group>
+  );
+}
+
+function FittedFields({ guard }: { guard: Guard }) {
+  const { design } = useBench();
+  return (
+    <Group title="Fit">
+      {design.tang.kind !== "full" && (
+        <>
+          <LengthAt
+            at="guard.slot.clearanceMm"
+            label="Slot wider than the tang by"
+            min={0}
+            max={5}
+            help="All round; up to 0.1 mm closes by itself."
+          />
+          {guard.slot.clearanceMm > 0 && <FillAt at="guard.slot.fill" label="Gap filled with" />}
+        </>
+      )}
+      <TickAt
+        at="guard.collar"
+        label="Collar round the handle's front"
+        make={() => ({ lengthMm: 6, wallMm: 1.2, material: guard.plates[0].material })}
+      />
+      {guard.collar && (
+        <>
+          <LengthAt at="guard.collar.lengthMm" label="Collar length" min={0.5} max={60} />
+          <LengthAt at="guard.collar.wallMm" label="Collar wall" min={0.2} max={20} />
+          <MaterialAt at="guard.collar.material" label="Collar of" classes={FOR_GUARDS} />
+        </>
+      )}
+      <TickAt
+        at="guard.dowels"
+        label="Two register dowels"
+        make={() => ({ diameterMm: 1.6, lengthMm: 8, spreadMm: 18, material: "stainless-304" })}
+      />
+      {guard.dowels && (
+        <>
+          <LengthAt at="guard.dowels.diameterMm" label="Dowel diameter" min={0.5} max={10} />
+          <LengthAt at="guard.dowels.lengthMm" label="Dowel length" min={1} max={60} />
+          <LengthAt at="guard.dowels.spreadMm" label="Apart" min={1} max={150} />
+          <MaterialAt at="guard.dowels.material" label="Dowels of" classes={FOR_PINS} />
+        </>
+      )}
+    </Group>
+  );
+}
+
+function MeshOfGuard({ guard }: { guard: Guard }) {
+  const { edit } = useBench();
+  return (
+    <Group title="Imported shape">
+      {guard.mesh ? (
+        <>
+          <MeshPlaceFields at="guard.mesh" />
+          <Button
+            size="xs"
+            variant="outline"
+            alignSelf="start"
+            onClick={() =>
+              edit("Go back to a plate guard", (d) => {
+                if (d.guard) d.guard.mesh = null;
+              })
+            }
+          >
+            Back to a plate
+          </Button>
+        </>
+      ) : (
+        <Text color="graphite" fontSize="sm">
+          A guard drawn elsewhere can take the plate's place.
+        </Text>
+      )}
+      <ImportShape
+        onImported={(meshId) =>
+          edit("Use an imported guard", (d) => {
+            if (d.guard) d.guard.mesh = { meshId, forward: "x", rollDeg: 0, yMm: 0 };
+          })
+        }
+      />
+    </Group>
   );
 }

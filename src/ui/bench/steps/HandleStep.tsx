@@ -4,12 +4,13 @@ import { Plus, Trash2 } from "lucide-react";
 import { HANDLE_LENGTHS, type HandleLength, handleLength, withHandleLength } from "@/core/design/lengths";
 import { NODE_WORDS } from "@/words/nodes";
 import { LengthField } from "../../fields/LengthField";
-import { ShareField } from "../../fields/ShareField";
 import { useBench } from "../BenchContext";
 import { addNodeAfter, removeNode } from "../outlineEdits";
 import { Group } from "./Group";
+import { OutlineForms } from "./OutlineForms";
 import { PieceFields } from "./PieceFields";
 import { ScalesFields } from "./ScalesFields";
+import { SectionFields } from "./SectionFields";
 
 const LENGTH_WORDS: Record<HandleLength, string> = {
   length: "Length",
@@ -48,23 +49,8 @@ export function HandleStep() {
         })}
         <PointTools />
       </Group>
-      <Group title="Section">
-        <ShareField
-          label="Roundness"
-          value={handle.roundness}
-          min={0}
-          max={1}
-          help="0 is flat-sided, 100 an ellipse down to the tang."
-          onChange={(v) =>
-            edit("Change roundness", (d) => {
-              d.handle.roundness = v;
-            })
-          }
-        />
-        <Text color="graphite" fontSize="sm">
-          Thickness: drag the points of the view from above.
-        </Text>
-      </Group>
+      <OutlineForms />
+      <SectionFields />
       {handle.kind === "scales" ? <ScalesFields handle={handle} /> : <PieceFields handle={handle} />}
     </>
   );

@@ -1,78 +1,223 @@
 "use client";
-import { Text } from "@chakra-ui/react";
-import type { HiddenTang } from "@/core/design/schema";
-import { LengthField } from "../../fields/LengthField";
-import { FOR_FILLS, MaterialField } from "../../fields/MaterialField";
+import { Button, Stack, Text } from "@chakra-ui/react";
+import { Plus } from "lucide-react";
+import { newBlockHole, withEnd } from "@/core/design/constructions";
+import type { BarEnd, HiddenTang } from "@/core/design/schema";
+import { THREADS } from "@/core/units/threads";
+import { END_WORDS, HOLE_WORDS, NUT_WORDS } from "@/words/constructions";
+import { ChoiceAt, FillAt, LengthAt, MaterialAt, ShareAt } from "../../fields/bound";
+import { ChoiceField } from "../../fields/ChoiceField";
+import { FOR_PINS } from "../../fields/MaterialField";
 import { useBench } from "../BenchContext";
+import { BarFields } from "./BarFields";
 import { Group } from "./Group";
+import { ItemCard } from "./ItemCard";
 
-type NumberKey = { [K in keyof HiddenTang]: HiddenTang[K] extends number ? K : never }[keyof HiddenTang];
-
-/** A stick tang and the hole that it is glued into. */
+/** A stick in a hole of the handle: its measures, its end, and the hole's making. */
 export function HiddenTangFields({ tang }: { tang: HiddenTang }) {
-  const { edit } = useBench();
-  const length = (key: NumberKey, label: string, min: number, max: number, help?: string) => (
-    <LengthField
-      label={label}
-      mm={tang[key]}
-      min={min}
-      max={max}
-      help={help}
-      onChange={(mm) =>
-        edit(`Change tang ${label.toLowerCase()}`, (d) => {
-          if (d.tang.kind === "hidden") d.tang[key] = mm;
-        })
-      }
-    />
-  );
-  const room = (key: "clearanceMm" | "deeperMm", label: string, max: number) => (
-    <LengthField
-      label={label}
-      mm={tang.hole[key]}
-      min={0}
-      max={max}
-      onChange={(mm) =>
-        edit(`Change hole ${label.toLowerCase()}`, (d) => {
-          if (d.tang.kind === "hidden") d.tang.hole[key] = mm;
-        })
-      }
-    />
-  );
   return (
     <>
-      <Group title="Tang">
-        {length(
-          "lengthMm",
-          "Length",
-          5,
-          600,
-          "From the datum. At least half of the handle; two thirds is better. Longer than the handle goes through, flush with its end.",
-        )}
-        {length("yMm", "Middle above the axis", -300, 300)}
-        {length("frontHeightMm", "Height at the front", 1, 100)}
-        {length("endHeightMm", "Height at the end", 1, 100)}
-        {length("frontThicknessMm", "Thickness at the front", 0.3, 25)}
-        {length("endThicknessMm", "Thickness at the end", 0.3, 25)}
-      </Group>
-      <Group title="Hole">
-        {room("clearanceMm", "Room all round", 10)}
-        {room("deeperMm", "Deeper than the tang", 50)}
-        <MaterialField
-          label="Filled with"
-          value={tang.hole.fill ?? ""}
-          classes={FOR_FILLS}
-          none="Nothing: left empty"
-          onChange={(id) =>
-            edit("Change hole fill", (d) => {
-              if (d.tang.kind === "hidden") d.tang.hole.fill = id || null;
+      <BarFields />
+      <EndFields tang={tang} />
+      <HoleFields tang={tang} />
+    </>
+  );
+}
+
+function EndFields({ tang: { end } }: { tang: HiddenTang }) {
+  const { edit, session } = useBench();
+  return (
+    <Group title="End of the tang">
+      <ChoiceField
+        label="Held by"
+        value={end.kind}
+        choices={(Object.keys(END_WORDS) as BarEnd["kind"][]).map((value) => ({
+          value,
+          name: END_WORDS[value],
+        }))}
+        onChange={(kind) =>
+          edit("Change the tang's end", (d) => {
+            Object.assign(d, withEnd(session.getState().design, kind));
+          })
+        }
+      />
+      {end.kind === "peened" && (
+        <>
+          <LengthAt at="tang.end.headMm" label="Head across" min={1} max={80} />
+          <LengthAt at="tang.end.proudMm" label="Head stands proud" min={0.1} max={20} />
+          <Text color="graphite" fontSize="sm">
+            Peen only against metal: over wood or horn set a washer or a butt plate, or it splits. Wear eye
+            protection.
+          </Text>
+        </>
+      )}
+      {end.kind === "threaded" && (
+        <>
+          <ThreadField />
+          <LengthAt at="tang.end.rodMm" label="Threaded length" min={1} max={300} />
+          <ChoiceAt at="tang.end.nut.style" label="Nut" names={NUT_WORDS} />
+          <LengthAt at="tang.end.nut.acrossMm" label="Nut across" min={2} max={80} />
+          <LengthAt at="tang.end.nut.lengthMm" label="Nut length" min={0.5} max={80} />
+          <MaterialAt at="tang.end.nut.material" label="Nut of" classes={FOR_PINS} />
+          <LengthAt
+            at="tang.end.seatMm"
+            label="Seat ahead of the butt"
+            min={0}
+            max={100}
+            help="How deep the nut is let in; 0 leaves it behind the butt."
+          />
+          <LengthAt at="tang.end.counterboreMm" label="Counterbore" min={2} max={100} />
+        </>
+      )}
+      {end.kind === "take-down" && (
+        <>
+          <ThreadField />
+          <LengthAt at="tang.end.engagedMm" label="Thread in the tang" min={0.5} max={100} />
+          <LengthAt at="tang.end.seatMm" label="Head's seat ahead of the butt" min={0.5} max={300} />
+          <LengthAt at="tang.end.headMm" label="Head across" min={2} max={60} />
+          <LengthAt at="tang.end.headLengthMm" label="Head length" min={0.5} max={40} />
+          <LengthAt at="tang.end.socketMm" label="Socket across flats" min={0.5} max={30} />
+          <LengthAt at="tang.end.counterboreMm" label="Counterbore" min={2} max={80} />
+          <MaterialAt at="tang.end.material" label="Screw of" classes={FOR_PINS} />
+          <Text color="graphite" fontSize="sm">
+            Register the guard with two small dowels (Guard step), or the parts turn on the screw.
+          </Text>
+        </>
+      )}
+    </Group>
+  );
+}
+
+/** A thread by its name: diameter and pitch together. */
+function ThreadField() {
+  const { design, edit } = useBench();
+  const end = design.tang.kind === "hidden" ? design.tang.end : null;
+  if (!end || !("pitchMm" in end)) return null;
+  const same = (t: { diameterMm: number; pitchMm: number }) =>
+    Math.abs(t.diameterMm - end.diameterMm) < 0.005 && Math.abs(t.pitchMm - end.pitchMm) < 0.005;
+  const known = THREADS.find(same);
+  return (
+    <ChoiceField
+      label="Thread"
+      value={known?.name ?? "other"}
+      choices={[
+        ...(known ? [] : [{ value: "other", name: `${end.diameterMm} × ${end.pitchMm}` }]),
+        ...THREADS.map((t) => ({ value: t.name, name: t.name })),
+      ]}
+      onChange={(name) => {
+        const thread = THREADS.find((t) => t.name === name);
+        if (!thread) return;
+        edit("Change thread", (d) => {
+          if (d.tang.kind === "hidden" && "pitchMm" in d.tang.end)
+            Object.assign(d.tang.end, { diameterMm: thread.diameterMm, pitchMm: thread.pitchMm });
+        });
+      }}
+    />
+  );
+}
+
+function HoleFields({ tang }: { tang: HiddenTang }) {
+  const { edit } = useBench();
+  const { hole } = tang;
+  const change = (label: string, recipe: (tang: HiddenTang) => void) =>
+    edit(label, (d) => {
+      if (d.tang.kind === "hidden") recipe(d.tang);
+    });
+  return (
+    <Group title="Hole">
+      <ChoiceField
+        label="Made by"
+        value={hole.kind}
+        choices={(Object.keys(HOLE_WORDS) as (typeof hole.kind)[]).map((value) => ({
+          value,
+          name: HOLE_WORDS[value],
+        }))}
+        onChange={(kind) =>
+          change("Change how the hole is made", (t) => {
+            t.hole = newBlockHole(kind, t);
+          })
+        }
+      />
+      {(hole.kind === "broached" || hole.kind === "burned") && (
+        <>
+          <LengthAt at="tang.hole.clearanceMm" label="Room all round" min={0} max={10} />
+          <LengthAt at="tang.hole.deeperMm" label="Deeper than the tang" min={0} max={50} />
+        </>
+      )}
+      {hole.kind === "milled" && (
+        <>
+          <LengthAt at="tang.hole.heightMm" label="Height" min={0.5} max={100} />
+          <LengthAt at="tang.hole.widthMm" label="Width" min={0.5} max={60} />
+          <LengthAt
+            at="tang.hole.cutterMm"
+            label="Cutter"
+            min={0.3}
+            max={60}
+            help="Its ends stay as round as the cutter."
+          />
+          <LengthAt at="tang.hole.depthMm" label="Depth from the front" min={0.5} max={600} />
+        </>
+      )}
+      {hole.kind === "drilled" &&
+        hole.stages.map((s, i) => (
+          <ItemCard
+            // biome-ignore lint/suspicious/noArrayIndexKey: a stage is its place in the order of drilling
+            key={i}
+            id={`stage-${i + 1}`}
+            title={`Drilling ${i + 1}`}
+            onRemove={
+              hole.stages.length > 1
+                ? () =>
+                    change("Remove drilling", (t) => {
+                      if (t.hole.kind === "drilled") t.hole.stages.splice(i, 1);
+                    })
+                : undefined
+            }
+          >
+            <Stack gap="2">
+              <LengthAt at={`tang.hole.stages.${i}.bitMm`} label="Bit" min={0.5} max={60} digits={3} />
+              <ShareAt
+                at={`tang.hole.stages.${i}.count`}
+                label="Bores in a row"
+                unit=""
+                whole
+                min={1}
+                max={12}
+              />
+              {s.count > 1 && (
+                <LengthAt at={`tang.hole.stages.${i}.pitchMm`} label="From bore to bore" min={0} max={60} />
+              )}
+              <LengthAt
+                at={`tang.hole.stages.${i}.depthMm`}
+                label="Depth from the front"
+                min={0.5}
+                max={600}
+              />
+            </Stack>
+          </ItemCard>
+        ))}
+      {hole.kind === "drilled" && (
+        <Button
+          size="xs"
+          variant="outline"
+          alignSelf="start"
+          disabled={hole.stages.length >= 4}
+          onClick={() =>
+            change("Add drilling", (t) => {
+              if (t.hole.kind === "drilled")
+                t.hole.stages.push({ ...t.hole.stages[t.hole.stages.length - 1] });
             })
           }
-        />
-      </Group>
+        >
+          <Plus /> Another drilling
+        </Button>
+      )}
+      <FillAt at="tang.hole.fill" />
       <Text color="graphite" fontSize="sm">
-        Round the inside corners at the shoulder by 1 mm or more. Clamp the block to drill it; burning a tang
-        in gives off fumes and can split the wood.
+        {hole.kind === "burned"
+          ? "Burning in gives off fumes, can split the wood along its grain, and softens a hardened tang: only with an unhardened one, outdoors, water at hand."
+          : "Clamp the block to drill or mill it; drill from the front, and back up where the bit comes out."}
       </Text>
-    </>
+    </Group>
   );
 }

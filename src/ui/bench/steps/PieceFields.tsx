@@ -3,132 +3,136 @@ import { Button, IconButton, Stack, Text } from "@chakra-ui/react";
 import { ArrowDown, ArrowUp, Plus } from "lucide-react";
 import { handleFront } from "@/core/assembly/guards";
 import { handleOutline } from "@/core/assembly/handleOutline";
-import { PIECE_NAMES, pieceStations } from "@/core/assembly/pieces";
-import { PIECE_ROLES, type PieceRole, type StackHandle } from "@/core/design/schema";
+import { jointTilt, PIECE_NAMES, pieceStations, pressedLength, slackPiece } from "@/core/assembly/pieces";
+import { newPiece } from "@/core/design/constructions";
+import type { Piece, StackHandle } from "@/core/design/schema";
 import { printLength } from "@/core/units/print";
 import type { Draft } from "@/store/session";
-import { ChoiceField } from "../../fields/ChoiceField";
-import { LengthField } from "../../fields/LengthField";
-import { FOR_PIECES, MaterialField } from "../../fields/MaterialField";
+import { ChoiceAt, LengthAt, MaterialAt, ShareAt } from "../../fields/bound";
+import { FOR_PIECES } from "../../fields/MaterialField";
 import { useBench } from "../BenchContext";
 import { freeId } from "../openSpot";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
+import { PrintedFields } from "./PrintedFields";
+import { RingFields } from "./RingFields";
+import { ShapeFields } from "./ShapeFields";
 
-/** The pieces of a handle along the tang, front first; the last reaches to the butt. */
-export function PieceFields({ handle }: { handle: StackHandle }) {
-  const { design, edit: editDesign, setSelected, units } = useBench();
-  const { pieces } = handle;
-  const edit = (label: string, recipe: (pieces: Draft<StackHandle>["pieces"]) => void) =>
-    editDesign(label, (d) => {
+const PRESSED = ["leather", "wood"];
+
+function usePiecesEdit() {
+  const { edit } = useBench();
+  return (label: string, recipe: (pieces: Draft<StackHandle>["pieces"]) => void) =>
+    edit(label, (d) => {
       if (d.handle.kind === "stack") recipe(d.handle.pieces);
     });
-  const stations = pieceStations(handle, handleFront(design), handleOutline(handle).xRange[0]);
+}
+
+/** The pieces of a handle along the tang, front first; one of them takes the length that is left. */
+export function PieceFields({ handle }: { handle: StackHandle }) {
+  const { setSelected } = useBench();
+  const { pieces } = handle;
+  const edit = usePiecesEdit();
   const add = () => {
     const id = freeId("piece", pieces);
     edit("Add piece", (all) => {
-      all.splice(all.length - 1, 0, { id, role: "spacer", material: "vulcanised-fibre", lengthMm: 2 });
+      all.splice(all.length - 1, 0, newPiece(id, "spacer", "vulcanised-fibre", 2));
     });
     setSelected(id);
   };
   return (
-    <Group
-      title="Pieces, front first"
+    <>
+      <Group
+        title="Pieces, front first"
+        aside={
+          <Button size="xs" variant="outline" disabled={pieces.length >= 40} onClick={add}>
+            <Plus /> Add piece
+          </Button>
+        }
+      >
+        {pieces.map((p, i) => (
+          <PieceCard key={p.id} handle={handle} piece={p} index={i} />
+        ))}
+      </Group>
+      <RingFields handle={handle} />
+    </>
+  );
+}
+
+function PieceCard({ handle, piece: p, index: i }: { handle: StackHandle; piece: Piece; index: number }) {
+  const { design, units } = useBench();
+  const edit = usePiecesEdit();
+  const { pieces } = handle;
+  const [to, from] = pieceStations(handle, handleFront(design), handleOutline(handle).xRange[0])[i];
+  const at = `handle.pieces.${i}`;
+  const move = (by: 1 | -1) =>
+    edit("Move piece", (all) => {
+      all.splice(i + by, 0, ...all.splice(i, 1));
+    });
+  const leans = jointTilt({ ...handle, pieces: pieces.map((q) => ({ ...q, tiltDeg: 1 })) }, i) !== 0;
+  return (
+    <ItemCard
+      id={p.id}
+      title={`${i + 1}. ${PIECE_NAMES[p.role]}`}
+      onRemove={
+        pieces.length > 1
+          ? () =>
+              edit("Remove piece", (all) => {
+                all.splice(i, 1);
+              })
+          : undefined
+      }
       aside={
-        <Button size="xs" variant="outline" disabled={pieces.length >= 40} onClick={add}>
-          <Plus /> Add piece
-        </Button>
+        <>
+          <IconButton
+            size="xs"
+            variant="ghost"
+            aria-label={`Move piece ${i + 1} toward the front`}
+            disabled={i === 0}
+            onClick={() => move(-1)}
+          >
+            <ArrowUp />
+          </IconButton>
+          <IconButton
+            size="xs"
+            variant="ghost"
+            aria-label={`Move piece ${i + 1} toward the butt`}
+            disabled={i === pieces.length - 1}
+            onClick={() => move(1)}
+          >
+            <ArrowDown />
+          </IconButton>
+        </>
       }
     >
-      {pieces.map((p, i) => {
-        const last = i === pieces.length - 1;
-        const [to, from] = stations[i];
-        return (
-          <ItemCard
-            key={p.id}
-            id={p.id}
-            title={`${i + 1}. ${PIECE_NAMES[p.role]}`}
-            onRemove={
-              pieces.length > 1
-                ? () =>
-                    edit("Remove piece", (all) => {
-                      all.splice(i, 1);
-                    })
-                : undefined
+      <Stack gap="2">
+        <ChoiceAt at={`${at}.role`} label="What it is" names={PIECE_NAMES} />
+        <MaterialAt at={`${at}.material`} label="Material" classes={FOR_PIECES} />
+        <ShapeFields piece={p} index={i} />
+        {i === slackPiece(handle) ? (
+          <Text color="graphite" fontSize="sm">
+            {printLength(from - to, units)} long: it takes what the others leave
+            {i === pieces.length - 1 ? ", and reaches to the butt." : "."}
+          </Text>
+        ) : (
+          <LengthAt at={`${at}.lengthMm`} label="Length" min={0.1} max={600} />
+        )}
+        {(p.role === "washer" || p.pressedShare > 0 || PRESSED.includes(p.material.split("-")[0])) && (
+          <ShareAt
+            at={`${at}.pressedShare`}
+            label="Pressed by"
+            min={0}
+            max={0.5}
+            help={
+              p.pressedShare > 0
+                ? `${printLength(pressedLength(p), units)} once pulled up; leather and cork give 10 to 15 %.`
+                : "Leather, cork and bark are stacked 10 to 15 % over length and pulled up."
             }
-            aside={
-              <>
-                <IconButton
-                  size="xs"
-                  variant="ghost"
-                  aria-label={`Move piece ${i + 1} toward the front`}
-                  disabled={i === 0}
-                  onClick={() =>
-                    edit("Move piece", (all) => {
-                      all.splice(i - 1, 0, ...all.splice(i, 1));
-                    })
-                  }
-                >
-                  <ArrowUp />
-                </IconButton>
-                <IconButton
-                  size="xs"
-                  variant="ghost"
-                  aria-label={`Move piece ${i + 1} toward the butt`}
-                  disabled={last}
-                  onClick={() =>
-                    edit("Move piece", (all) => {
-                      all.splice(i + 1, 0, ...all.splice(i, 1));
-                    })
-                  }
-                >
-                  <ArrowDown />
-                </IconButton>
-              </>
-            }
-          >
-            <Stack gap="2">
-              <ChoiceField
-                label="What it is"
-                value={p.role}
-                choices={PIECE_ROLES.map((value) => ({ value, name: PIECE_NAMES[value] }))}
-                onChange={(role: PieceRole) =>
-                  edit("Change piece", (all) => {
-                    all[i].role = role;
-                  })
-                }
-              />
-              <MaterialField
-                label="Material"
-                value={p.material}
-                classes={FOR_PIECES}
-                onChange={(id) =>
-                  edit("Change piece", (all) => {
-                    all[i].material = id;
-                  })
-                }
-              />
-              {last ? (
-                <Text color="graphite" fontSize="sm">
-                  {printLength(from - to, units)} long: it reaches to the butt.
-                </Text>
-              ) : (
-                <LengthField
-                  label="Length"
-                  mm={p.lengthMm}
-                  min={0.1}
-                  max={600}
-                  onChange={(mm) =>
-                    edit("Change piece", (all) => {
-                      all[i].lengthMm = mm;
-                    })
-                  }
-                />
-              )}
-            </Stack>
-          </ItemCard>
-        );
-      })}
-    </Group>
+          />
+        )}
+        {leans && <ShareAt at={`${at}.tiltDeg`} label="Rear joint leans by" unit="°" min={-45} max={45} />}
+        <PrintedFields at={`${at}.printed`} />
+      </Stack>
+    </ItemCard>
   );
 }

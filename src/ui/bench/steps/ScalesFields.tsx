@@ -7,8 +7,10 @@ import { LengthField } from "../../fields/LengthField";
 import { FOR_LINERS, FOR_SCALES, MaterialField } from "../../fields/MaterialField";
 import { ShareField } from "../../fields/ShareField";
 import { useBench } from "../BenchContext";
+import { BolsterFields } from "./BolsterFields";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
+import { JointFields } from "./JointFields";
 
 /** Edits a handle of scales, and nothing if it is one no more. */
 function useScalesEdit() {
@@ -67,6 +69,8 @@ export function ScalesFields({ handle }: { handle: ScalesHandle }) {
       </Group>
       <BevelFields handle={handle} />
       <LinerFields handle={handle} />
+      <BolsterFields handle={handle} />
+      <JointFields handle={handle} />
     </>
   );
 }

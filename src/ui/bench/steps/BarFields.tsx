@@ -1,0 +1,62 @@
+"use client";
+import { Button, Stack } from "@chakra-ui/react";
+import { bladeHeights } from "@/core/assembly/bladeOutline";
+import type { Bar } from "@/core/design/schema";
+import { LengthAt } from "../../fields/bound";
+import { useBench } from "../BenchContext";
+import { Group } from "./Group";
+
+/** The stick of a hidden or a framed tang. */
+export function BarFields() {
+  const { design, edit } = useBench();
+  const { spine, ricassoBottom } = bladeHeights(design.blade);
+  const flush = (label: string, yOf: (bar: Bar) => number) => (
+    <Button
+      size="xs"
+      variant="outline"
+      onClick={() =>
+        edit(label, (d) => {
+          if (d.tang.kind !== "full") d.tang.yMm = yOf(d.tang);
+        })
+      }
+    >
+      {label}
+    </Button>
+  );
+  return (
+    <Group title="Stick">
+      <LengthAt
+        at="tang.lengthMm"
+        label="Length"
+        min={5}
+        max={600}
+        help="From the datum. At least half of the handle; two thirds is better. Longer than the handle goes through, flush with its end."
+      />
+      <LengthAt at="tang.yMm" label="Middle above the axis" min={-300} max={300} />
+      <Stack direction="row" wrap="wrap" gap="2">
+        {flush("Shoulders on both sides", () => (spine + ricassoBottom) / 2)}
+        {flush("Shoulder below only", (bar) => spine - bar.frontHeightMm / 2)}
+        {flush("Shoulder above only", (bar) => ricassoBottom + bar.frontHeightMm / 2)}
+      </Stack>
+      <LengthAt at="tang.frontHeightMm" label="Height at the front" min={1} max={100} />
+      <LengthAt at="tang.endHeightMm" label="Height at the end" min={1} max={100} />
+      <LengthAt at="tang.frontThicknessMm" label="Thickness at the front" min={0.3} max={25} />
+      <LengthAt at="tang.endThicknessMm" label="Thickness at the end" min={0.3} max={25} />
+      <LengthAt
+        at="tang.frontCornerMm"
+        label="Corner radius at the front"
+        min={0}
+        max={50}
+        help="0 is a rectangle; half the thickness or more is round."
+      />
+      <LengthAt at="tang.endCornerMm" label="Corner radius at the end" min={0} max={50} />
+      <LengthAt
+        at="tang.shoulderRadiusMm"
+        label="Inside radius at the shoulder"
+        min={0}
+        max={15}
+        help="1 mm or more: a square inside corner is where a tang breaks."
+      />
+    </Group>
+  );
+}

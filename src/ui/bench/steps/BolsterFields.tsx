@@ -1,0 +1,61 @@
+"use client";
+import { Stack, Text } from "@chakra-ui/react";
+import { newBolster } from "@/core/design/constructions";
+import type { ScalesHandle } from "@/core/design/schema";
+import { LengthAt, MaterialAt, ShareAt, TickAt } from "../../fields/bound";
+import { FOR_GUARDS } from "../../fields/MaterialField";
+import { Group } from "./Group";
+import { ItemCard } from "./ItemCard";
+
+/** Metal blocks at the ends of the scales. */
+export function BolsterFields({ handle }: { handle: ScalesHandle }) {
+  return (
+    <Group title="Bolsters">
+      {(["front", "rear"] as const).map((end) => (
+        <Stack key={end} gap="2">
+          <TickAt
+            at={`handle.bolsters.${end}`}
+            label={end === "front" ? "Front bolsters" : "Rear bolsters"}
+            make={() => newBolster("nickel-silver")}
+          />
+          {handle.bolsters[end] && (
+            <ItemCard id={`bolster-${end}`} title={end === "front" ? "Front bolsters" : "Rear bolsters"}>
+              <Stack gap="2">
+                <LengthAt
+                  at={`handle.bolsters.${end}.lengthMm`}
+                  label="Length at the axis"
+                  min={0.5}
+                  max={200}
+                />
+                <ShareAt
+                  at={`handle.bolsters.${end}.tiltDeg`}
+                  label="Joint leans by"
+                  unit="°"
+                  min={-60}
+                  max={60}
+                  help="Its top toward the front; below zero toward the butt."
+                />
+                <ShareAt
+                  at={`handle.bolsters.${end}.dovetailDeg`}
+                  label="Dovetail"
+                  unit="°"
+                  min={0}
+                  max={60}
+                  help="How far the scale tucks under."
+                />
+                <MaterialAt at={`handle.bolsters.${end}.right`} label="Right" classes={FOR_GUARDS} />
+                <MaterialAt at={`handle.bolsters.${end}.left`} label="Left" classes={FOR_GUARDS} />
+              </Stack>
+            </ItemCard>
+          )}
+        </Stack>
+      ))}
+      {(handle.bolsters.front || handle.bolsters.rear) && (
+        <Text color="graphite" fontSize="sm">
+          Pin each pair with two pins of its own metal (Pins step); fit and finish their joints before the
+          scales are glued.
+        </Text>
+      )}
+    </Group>
+  );
+}

@@ -1,0 +1,28 @@
+"use client";
+import { Text } from "@chakra-ui/react";
+import { FillAt, LengthAt, MaterialAt } from "../../fields/bound";
+import { FOR_GUARDS } from "../../fields/MaterialField";
+import { BarFields } from "./BarFields";
+import { Group } from "./Group";
+
+/** A stick let into a frame that carries the scales. */
+export function FramedTangFields() {
+  return (
+    <>
+      <Group title="Frame">
+        <MaterialAt at="tang.frame.material" label="Frame of" classes={[...FOR_GUARDS, "plastic"]} />
+        <LengthAt at="tang.frame.thicknessMm" label="Thickness" min={0.3} max={40} />
+        <Text color="graphite" fontSize="sm">
+          It has the handle's outline and holds the stick: thicker than the stick, by the floor left on each
+          side.
+        </Text>
+      </Group>
+      <BarFields />
+      <Group title="Slot in the frame">
+        <LengthAt at="tang.hole.clearanceMm" label="Room all round" min={0} max={10} />
+        <LengthAt at="tang.hole.deeperMm" label="Deeper than the tang" min={0} max={50} />
+        <FillAt at="tang.hole.fill" />
+      </Group>
+    </>
+  );
+}

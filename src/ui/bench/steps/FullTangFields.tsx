@@ -1,0 +1,184 @@
+"use client";
+import { Button, Stack, Text } from "@chakra-ui/react";
+import { Plus } from "lucide-react";
+import { newRecess, newShort } from "@/core/design/constructions";
+import type { FullTang } from "@/core/design/schema";
+import type { Draft } from "@/store/session";
+import { PURPOSE_WORDS, RECESS_WORDS, SHORT_WORDS } from "@/words/constructions";
+import { ChoiceAt, FillAt, LengthAt, MaterialAt, PlaceAt, ShareAt, TickAt } from "../../fields/bound";
+import { FOR_BLADES } from "../../fields/MaterialField";
+import { useBench } from "../BenchContext";
+import { freeId, openSpot } from "../openSpot";
+import { Group } from "./Group";
+import { ItemCard } from "./ItemCard";
+
+const FOR_SHORT = [...FOR_BLADES, "metal", "laminate", "wood"] as const;
+
+/** A slab of the handle's outline: taper, length, openings. */
+export function FullTangFields({ tang }: { tang: FullTang }) {
+  const { design } = useBench();
+  const spine = design.blade.spineMm;
+  return (
+    <>
+      <Group title="Full tang">
+        <Text color="graphite" fontSize="sm">
+          A slab of the handle's outline, in the blade's steel.
+        </Text>
+        <TickAt
+          at="tang.taper"
+          label="Tapered"
+          make={() => ({ frontMm: spine, buttMm: Math.max(0.3, Math.round(spine * 6) / 10) })}
+        />
+        {tang.taper && (
+          <>
+            <LengthAt at="tang.taper.frontMm" label="Thickness at the front" min={0.3} max={25} />
+            <LengthAt at="tang.taper.buttMm" label="Thickness at the butt" min={0.3} max={25} />
+          </>
+        )}
+        <TickAt at="tang.short" label="Ends before the butt" make={() => newShort(design)} />
+        {tang.short && (
+          <>
+            <LengthAt at="tang.short.lengthMm" label="Length of the tang" min={5} max={600} />
+            <ChoiceAt at="tang.short.behind" label="Behind it" names={SHORT_WORDS} />
+            <MaterialAt at="tang.short.material" label="Of" classes={FOR_SHORT} />
+            <Text color="graphite" fontSize="sm">
+              A short tang is known to work loose as it ages. Grind a weld flush, and weld before hardening.
+            </Text>
+          </>
+        )}
+      </Group>
+      <Holes tang={tang} />
+      <Slots tang={tang} />
+      <Group title="Recess">
+        <TickAt at="tang.recess" label="Hollow both faces" make={() => newRecess(design)} />
+        {tang.recess && (
+          <>
+            <LengthAt at="tang.recess.rimMm" label="Rim left all round" min={0.5} max={50} />
+            <LengthAt at="tang.recess.fromMm" label="Begins behind the front" min={0} max={600} />
+            <LengthAt at="tang.recess.depthMm" label="Depth, each face" min={0.05} max={12} />
+            <ChoiceAt at="tang.recess.floor" label="Floor" names={RECESS_WORDS} />
+            <FillAt at="tang.recess.fill" />
+          </>
+        )}
+      </Group>
+      <Text color="graphite" fontSize="sm">
+        Drill, lighten and notch the tang before hardening. Clamp the work; never hold a blade by hand under
+        the drill.
+      </Text>
+    </>
+  );
+}
+
+/** Edits a full tang, and nothing if it is one no more. */
+function useTangEdit() {
+  const { edit } = useBench();
+  return (label: string, recipe: (tang: Draft<FullTang>) => void) =>
+    edit(label, (d) => {
+      if (d.tang.kind === "full") recipe(d.tang);
+    });
+}
+
+function Holes({ tang: { holes } }: { tang: FullTang }) {
+  const { design, setSelected } = useBench();
+  const edit = useTangEdit();
+  const add = () => {
+    const id = freeId("hole", holes);
+    edit("Add tang hole", (t) => {
+      t.holes.push({ id, ...openSpot(design, 8), diameterMm: 8, fill: null, purpose: "lighten" });
+    });
+    setSelected(id);
+  };
+  return (
+    <Group
+      title="Lightening holes"
+      aside={
+        <Button size="xs" variant="outline" onClick={add} disabled={holes.length >= 60}>
+          <Plus /> Add hole
+        </Button>
+      }
+    >
+      {holes.length === 0 && (
+        <Text color="graphite" fontSize="sm">
+          None. Holes take weight from behind the front, which moves the balance forward; epoxy in them keys
+          the scales.
+        </Text>
+      )}
+      {holes.map((h, i) => (
+        <ItemCard
+          key={h.id}
+          id={h.id}
+          title={`Hole ${i + 1}`}
+          onRemove={() =>
+            edit("Remove tang hole", (t) => {
+              t.holes.splice(i, 1);
+            })
+          }
+        >
+          <Stack gap="2">
+            <LengthAt at={`tang.holes.${i}.diameterMm`} label="Diameter" min={0.3} max={60} digits={3} />
+            <PlaceAt at={`tang.holes.${i}`} />
+            <ChoiceAt at={`tang.holes.${i}.purpose`} label="What it is" names={PURPOSE_WORDS} />
+            {h.purpose === "old-pin" ? (
+              <OldFill at={`tang.holes.${i}.fill`} />
+            ) : (
+              <FillAt at={`tang.holes.${i}.fill`} />
+            )}
+          </Stack>
+        </ItemCard>
+      ))}
+    </Group>
+  );
+}
+
+/** An old pin's hole is welded or plugged shut. */
+function OldFill({ at }: { at: string }) {
+  return <MaterialAt at={at} label="Filled with" classes={["metal", "steel", "adhesive"]} />;
+}
+
+function Slots({ tang: { slots } }: { tang: FullTang }) {
+  const { design, setSelected } = useBench();
+  const edit = useTangEdit();
+  const add = () => {
+    const id = freeId("slot", slots);
+    edit("Add tang slot", (t) => {
+      t.slots.push({ id, ...openSpot(design, 10), lengthMm: 20, widthMm: 6, angleDeg: 0, fill: null });
+    });
+    setSelected(id);
+  };
+  return (
+    <Group
+      title="Slots"
+      aside={
+        <Button size="xs" variant="outline" onClick={add} disabled={slots.length >= 20}>
+          <Plus /> Add slot
+        </Button>
+      }
+    >
+      {slots.length === 0 && (
+        <Text color="graphite" fontSize="sm">
+          None. A slot takes more than the holes in its place, and leaves two straight webs.
+        </Text>
+      )}
+      {slots.map((s, i) => (
+        <ItemCard
+          key={s.id}
+          id={s.id}
+          title={`Slot ${i + 1}`}
+          onRemove={() =>
+            edit("Remove tang slot", (t) => {
+              t.slots.splice(i, 1);
+            })
+          }
+        >
+          <Stack gap="2">
+            <LengthAt at={`tang.slots.${i}.lengthMm`} label="Length over all" min={0.5} max={300} />
+            <LengthAt at={`tang.slots.${i}.widthMm`} label="Width" min={0.3} max={60} digits={3} />
+            <PlaceAt at={`tang.slots.${i}`} />
+            <ShareAt at={`tang.slots.${i}.angleDeg`} label="Turned by" unit="°" min={-90} max={90} />
+            <FillAt at={`tang.slots.${i}.fill`} />
+          </Stack>
+        </ItemCard>
+      ))}
+    </Group>
+  );
+}

@@ -1,0 +1,138 @@
+"use client";
+import { Alert, Button, Stack } from "@chakra-ui/react";
+import { Upload } from "lucide-react";
+import { useRef, useState } from "react";
+import { LARGEST_MESH_BYTES } from "@/core/files/mesh/importShape";
+import { type MeshUnit, MM_PER } from "@/core/files/mesh/soup";
+import { encodeMesh } from "@/core/files/mesh/stored";
+import { printLengthShort } from "@/core/units/print";
+import { MESH_UNIT_WORDS, repairWords, shapeFailureWords } from "@/words/shapes";
+import { solids } from "@/workers/solid.client";
+import { LengthAt, ShareAt, useAt } from "../../fields/bound";
+import { ChoiceField } from "../../fields/ChoiceField";
+import { useBench } from "../BenchContext";
+import { freeId } from "../openSpot";
+
+type Said = { readonly status: "success" | "error"; readonly lines: readonly string[] };
+
+/** Takes a shape from a file, says what was done to it, and keeps it in the knife. */
+export function ImportShape({ onImported }: { onImported: (meshId: string) => void }) {
+  const { design, edit, session, units } = useBench();
+  const input = useRef<HTMLInputElement>(null);
+  const [unit, setUnit] = useState<MeshUnit | "guess">("guess");
+  const [said, setSaid] = useState<Said | null>(null);
+  const [busy, setBusy] = useState(false);
+
+  const read = async (file: File) => {
+    if (file.size > LARGEST_MESH_BYTES) {
+      const words = shapeFailureWords({
+        ok: false,
+        code: "too-large",
+        bytes: file.size,
+        limit: LARGEST_MESH_BYTES,
+      });
+      setSaid({ status: "error", lines: [`${file.name}: ${words}`] });
+      return;
+    }
+    setBusy(true);
+    const bytes = new Uint8Array(await file.arrayBuffer());
+    const answer = await solids().ask((s) => s.importShape(bytes, unit === "guess" ? null : unit));
+    setBusy(false);
+    if (!answer.ok) {
+      setSaid({ status: "error", lines: [`${file.name}: ${answer.message}`] });
+      return;
+    }
+    const shape = answer.value;
+    if (!shape.ok) {
+      setSaid({ status: "error", lines: [`${file.name}: ${shapeFailureWords(shape)}`] });
+      return;
+    }
+    const id = freeId("shape", session.getState().design.meshes);
+    const refused = edit("Import shape", (d) => {
+      d.meshes.push({ id, name: file.name.slice(0, 120), ...encodeMesh(shape.mesh) });
+    });
+    if (refused) return;
+    onImported(id);
+    const size = shape.sizeMm.map((mm) => printLengthShort(mm, units, 1)).join(" × ");
+    setSaid({
+      status: "success",
+      lines: [
+        `${file.name}: ${size} ${units === "metric" ? "mm" : "in"}, closed.`,
+        ...shape.repairs.map(repairWords),
+      ],
+    });
+  };
+
+  return (
+    <Stack gap="2">
+      <ChoiceField
+        label="A file's unit"
+        value={unit}
+        choices={[
+          { value: "guess", name: "As it says, or by its size" },
+          ...(Object.keys(MM_PER) as MeshUnit[]).map((value) => ({ value, name: MESH_UNIT_WORDS[value] })),
+        ]}
+        onChange={(to) => setUnit(to as MeshUnit | "guess")}
+      />
+      <Button
+        size="xs"
+        variant="outline"
+        alignSelf="start"
+        loading={busy}
+        disabled={design.meshes.length >= 6}
+        onClick={() => input.current?.click()}
+      >
+        <Upload /> Import a shape (STL, 3MF)
+      </Button>
+      <input
+        ref={input}
+        type="file"
+        accept=".stl,.3mf"
+        hidden
+        data-testid="shape-file"
+        onChange={(e) => {
+          const file = e.target.files?.[0];
+          e.target.value = "";
+          if (file) void read(file);
+        }}
+      />
+      {said && (
+        <Alert.Root status={said.status} size="sm" data-testid="shape-said">
+          <Alert.Indicator />
+          <Alert.Content>
+            {said.lines.map((line) => (
+              <Alert.Description key={line}>{line}</Alert.Description>
+            ))}
+          </Alert.Content>
+        </Alert.Root>
+      )}
+    </Stack>
+  );
+}
+
+const FORWARD = ["x", "-x", "y", "-y", "z", "-z"] as const;
+
+/** Which shape stands there, and how it is turned. */
+export function MeshPlaceFields({ at }: { at: string }) {
+  const { design } = useBench();
+  const [meshId, putMesh] = useAt<string>(`${at}.meshId`, "Imported shape");
+  const [forward, putForward] = useAt<(typeof FORWARD)[number]>(`${at}.forward`, "Direction");
+  return (
+    <>
+      <ChoiceField
+        label="Imported shape"
+        value={meshId}
+        choices={design.meshes.map((m) => ({ value: m.id, name: m.name }))}
+        onChange={putMesh}
+      />
+      <ChoiceField
+        label="Its axis toward the tip"
+        value={forward}
+        choices={FORWARD.map((value) => ({ value, name: value.replace("-", "−").toUpperCase() }))}
+        onChange={putForward}
+      />
+      <ShareAt at={`${at}.rollDeg`} label="Turned about the knife" unit="°" min={-180} max={180} />
+      <LengthAt at={`${at}.yMm`} label="Middle above the axis" min={-300} max={300} />
+    </>
+  );
+}

@@ -1,0 +1,97 @@
+"use client";
+import { Text } from "@chakra-ui/react";
+import { waistDepth } from "@/core/assembly/handleBody";
+import type { FacetCount } from "@/core/design/schema";
+import { printLength } from "@/core/units/print";
+import { FACET_WORDS } from "@/words/constructions";
+import { LengthAt, ShareAt, Tick, TickAt } from "../../fields/bound";
+import { ChoiceField } from "../../fields/ChoiceField";
+import { ShareField } from "../../fields/ShareField";
+import { useBench } from "../BenchContext";
+import { Group } from "./Group";
+
+/** The handle's cross-section along its length: round or faceted, alike on both sides or not, waisted or not. */
+export function SectionFields() {
+  const { design, edit, units, selected } = useBench();
+  const { handle } = design;
+  const { plan } = handle;
+  const even = plan.every((p) => p.roundness === plan[0].roundness);
+  const differs = plan.some((p) => p.leftHalfMm !== null);
+  const at = plan.findIndex((p) => p.id === selected || `${p.id}-left` === selected);
+  return (
+    <Group title="Section">
+      <ChoiceField
+        label="Shape"
+        value={String(handle.facets ?? "none")}
+        choices={Object.entries(FACET_WORDS).map(([value, name]) => ({ value, name }))}
+        onChange={(to) =>
+          edit("Change section", (d) => {
+            d.handle.facets = to === "none" ? null : (Number(to) as FacetCount);
+          })
+        }
+      />
+      {handle.facets === null && (
+        <>
+          <ShareField
+            label={even ? "Roundness" : "Roundness, all along"}
+            value={plan[0].roundness}
+            min={0}
+            max={1}
+            help="0 is flat-sided, 100 an ellipse down to the tang."
+            onChange={(v) =>
+              edit("Change roundness", (d) => {
+                for (const p of d.handle.plan) p.roundness = v;
+              })
+            }
+          />
+          {at >= 0 && (
+            <ShareAt
+              at={`handle.plan.${at}.roundness`}
+              label="Roundness at the point picked"
+              min={0}
+              max={1}
+            />
+          )}
+        </>
+      )}
+      <Text color="graphite" fontSize="sm">
+        Thickness: drag the points of the view from above. Pick one to give its station a roundness of its
+        own.
+      </Text>
+      <Tick
+        label="Left side differs from the right"
+        checked={differs}
+        onChange={(on) =>
+          edit(on ? "Let the sides differ" : "Make both sides alike", (d) => {
+            for (const p of d.handle.plan) p.leftHalfMm = on ? p.halfMm : null;
+          })
+        }
+      />
+      {differs && (
+        <Text color="graphite" fontSize="sm">
+          Natural slabs: drag the left side's points too. The sideways offset of the centre of mass is in the
+          readout.
+        </Text>
+      )}
+      <TickAt
+        at="handle.waist"
+        label="Waist, hollowed by a wheel"
+        make={() => ({
+          xMm: Math.round(Math.min(...plan.map((p) => p.xMm)) * 0.62),
+          chordMm: 40,
+          wheelRadiusMm: 101.6,
+        })}
+      />
+      {handle.waist && (
+        <>
+          <LengthAt at="handle.waist.xMm" label="Middle behind the front" min={0} max={600} behind />
+          <LengthAt at="handle.waist.chordMm" label="Length of the hollow" min={1} max={300} />
+          <LengthAt at="handle.waist.wheelRadiusMm" label="Wheel radius" min={5} max={2000} />
+          <Text color="graphite" fontSize="sm">
+            {printLength(waistDepth(handle.waist), units)} deep on each side.
+          </Text>
+        </>
+      )}
+    </Group>
+  );
+}

@@ -1,0 +1,57 @@
+import { useId } from "react";
+import { handleOutline } from "@/core/assembly/handleOutline";
+import type { Contour } from "@/core/curve/contour";
+import type { Design } from "@/core/design/schema";
+import { type CutAcross, faceCells } from "@/core/views/cells";
+import { color } from "../theme";
+import { Filled } from "./Filled";
+import { cubicPath, type Scale, toPx } from "./path";
+
+/** Heights that cuts are drawn between, mm: beyond any handle. */
+const FAR = 400;
+
+/** The right scale in its segments, or the pieces of the handle, each cut from the outline. */
+export function HandleFace({ design, scale, line }: { design: Design; scale: Scale; line: number }) {
+  const clip = useId();
+  const contour = handleOutline(design.handle);
+  const d = cubicPath(contour.cubics, scale);
+  const butt = contour.xRange[0];
+  return faceCells(design).map((cell, i) => {
+    // At the butt the outline's line lies half outside.
+    const rear = cell.rear.xMm <= butt + 1e-6 ? { xMm: butt - 4 / scale.pxPerMm, tiltDeg: 0 } : cell.rear;
+    const corners = [at(cell.front, FAR), at(cell.front, -FAR), at(rear, -FAR), at(rear, FAR)];
+    return (
+      <g key={cell.id}>
+        <clipPath id={`${clip}-${i}`}>
+          <polygon points={corners.map(([x, y]) => toPx(scale, x, y).join(",")).join(" ")} />
+        </clipPath>
+        <g clipPath={`url(#${clip}-${i})`}>
+          <Filled d={d} material={cell.material} line={line * 1.2} />
+        </g>
+        <CutLine contour={contour} cut={cell.front} scale={scale} line={line} />
+      </g>
+    );
+  });
+}
+
+function at(cut: CutAcross, y: number): [number, number] {
+  return [cut.xMm + y * Math.tan((cut.tiltDeg * Math.PI) / 180), y];
+}
+
+/** The face between two pieces, or the front of the first. */
+function CutLine(props: { contour: Contour; cut: CutAcross; scale: Scale; line: number }) {
+  const { contour, cut, scale } = props;
+  const ys = contour.cut(cut.xMm - 1e-6);
+  if (ys.length < 2) return null;
+  const edge = (top: boolean) => {
+    // Where the leaning line leaves the outline: a few steps come close enough to draw.
+    let y = top ? ys[ys.length - 1] : ys[0];
+    for (let k = 0; k < 4 && cut.tiltDeg !== 0; k++) {
+      const there = contour.cut(at(cut, y)[0]);
+      if (there.length > 1) y = top ? there[there.length - 1] : there[0];
+    }
+    return toPx(scale, ...at(cut, y));
+  };
+  const [[x1, y1], [x2, y2]] = [edge(true), edge(false)];
+  return <line x1={x1} y1={y1} x2={x2} y2={y2} stroke={color("ink")} strokeWidth={props.line} />;
+}

@@ -1,0 +1,127 @@
+"use client";
+import { Checkbox } from "@chakra-ui/react";
+import type { MaterialClass } from "@/core/stock/types";
+import { GRAMS_PER_OUNCE } from "@/core/units/print";
+import { putAt, valueAt } from "@/store/path";
+import { useBench } from "../bench/BenchContext";
+import { ChoiceField } from "./ChoiceField";
+import { LengthField } from "./LengthField";
+import { FOR_FILLS, MaterialField } from "./MaterialField";
+import { ShareField } from "./ShareField";
+
+/** Fields bound to a place in the design, by its dotted path. Each edit is one step of undo, named by the label. */
+interface Bound {
+  readonly at: string;
+  readonly label: string;
+  readonly help?: string;
+}
+
+/** Reads and writes one place of the design. */
+export function useAt<T>(path: string, label: string): [T, (value: T) => void] {
+  const { design, edit } = useBench();
+  const put = (value: T) =>
+    edit(`Change ${label.toLowerCase()}`, (d) => {
+      putAt(d, path, value);
+    });
+  return [valueAt(design, path) as T, put];
+}
+
+/** A length; `behind` shows a station as its distance behind the front. */
+export function LengthAt(props: Bound & { min: number; max: number; digits?: number; behind?: boolean }) {
+  const [mm, put] = useAt<number>(props.at, props.label);
+  if (typeof mm !== "number") return null;
+  const sign = props.behind ? -1 : 1;
+  return (
+    <LengthField
+      label={props.label}
+      help={props.help}
+      min={props.min}
+      max={props.max}
+      digits={props.digits}
+      mm={sign * mm + 0}
+      onChange={(to) => put(sign * to + 0)}
+    />
+  );
+}
+
+/** Where something stands on the side view. */
+export function PlaceAt({ at }: { at: string }) {
+  return (
+    <>
+      <LengthAt at={`${at}.xMm`} label="Behind the front" min={-50} max={600} behind />
+      <LengthAt at={`${at}.yMm`} label="Above the axis" min={-300} max={300} />
+    </>
+  );
+}
+
+export function ShareAt(
+  props: Bound & { min: number; max: number; unit?: string; factor?: number; whole?: boolean },
+) {
+  const { at, ...rest } = props;
+  const [value, put] = useAt<number>(at, props.label);
+  return typeof value === "number" ? <ShareField {...rest} value={value} onChange={put} /> : null;
+}
+
+/** A weight in the maker's unit. */
+export function MassAt(props: Bound & { max: number }) {
+  const { units } = useBench();
+  const metric = units === "metric";
+  return <ShareAt {...props} min={0} unit={metric ? "g" : "oz"} factor={metric ? 1 : 1 / GRAMS_PER_OUNCE} />;
+}
+
+export function MaterialAt(props: Bound & { classes: readonly MaterialClass[] }) {
+  const [value, put] = useAt<string>(props.at, props.label);
+  return typeof value === "string" ? (
+    <MaterialField label={props.label} classes={props.classes} value={value} onChange={put} />
+  ) : null;
+}
+
+/** What fills a hole: a material, or nothing. */
+export function FillAt({
+  at,
+  label = "Filled with",
+  none = "Nothing: left empty",
+}: Partial<Bound> & { at: string; none?: string }) {
+  const [value, put] = useAt<string | null>(at, label);
+  return (
+    <MaterialField
+      label={label}
+      classes={FOR_FILLS}
+      none={none}
+      value={value ?? ""}
+      onChange={(id) => put(id || null)}
+    />
+  );
+}
+
+export function ChoiceAt<T extends string>(props: Bound & { names: Readonly<Record<T, string>> }) {
+  const [value, put] = useAt<T>(props.at, props.label);
+  const choices = (Object.keys(props.names) as T[]).map((v) => ({ value: v, name: props.names[v] }));
+  return <ChoiceField label={props.label} help={props.help} value={value} choices={choices} onChange={put} />;
+}
+
+/** A tick that puts something in place, or takes it away. */
+export function TickAt<T>({ at, label, make }: Bound & { make: () => T }) {
+  const [value, put] = useAt<T | null>(at, label);
+  return <Tick label={label} checked={value !== null} onChange={(on) => put(on ? make() : null)} />;
+}
+
+/** A tick for a yes or no of the design. */
+export function YesAt({ at, label }: Bound) {
+  const [value, put] = useAt<boolean>(at, label);
+  return <Tick label={label} checked={value} onChange={put} />;
+}
+
+export function Tick(props: { label: string; checked: boolean; onChange: (on: boolean) => void }) {
+  return (
+    <Checkbox.Root
+      size="sm"
+      checked={props.checked}
+      onCheckedChange={({ checked }) => props.onChange(checked === true)}
+    >
+      <Checkbox.HiddenInput />
+      <Checkbox.Control />
+      <Checkbox.Label>{props.label}</Checkbox.Label>
+    </Checkbox.Root>
+  );
+}

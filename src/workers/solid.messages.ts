@@ -1,0 +1,16 @@
+import type { Design } from "@/core/design/schema";
+import type { ShapeReading } from "@/core/files/mesh/importShape";
+import type { MeshUnit } from "@/core/files/mesh/soup";
+import type { PartMesh } from "@/core/solids/partMeshes";
+import type { PartAgreement } from "@/core/weigh/agreement";
+
+export type MeshFormat = "stl" | "3mf";
+
+/** What the solid worker does: everything that needs the mesh kernel. */
+export interface SolidService {
+  parts(design: Design): Promise<PartMesh[]>;
+  agreement(design: Design): Promise<PartAgreement[]>;
+  importShape(bytes: Uint8Array, unit: MeshUnit | null): Promise<ShapeReading>;
+  /** The whole knife, or one part by its id, as a file. Null where there is no such part. */
+  exportFile(design: Design, partId: string | null, format: MeshFormat): Promise<Uint8Array | null>;
+}
