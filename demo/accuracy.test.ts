@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { assemble } from "@/core/assembly/assemble";
 import { readKnife } from "@/core/files/knife/read";
 import { DEFAULT_FINENESS, type Fineness, integrate } from "@/core/weigh/integrate";
-import type { Moments } from "@/core/weigh/moments";
+import { type Moments, together } from "@/core/weigh/moments";
 
 const FILES = readdirSync("demo").filter((f) => f.endsWith(".json"));
 
@@ -31,17 +31,19 @@ describe.each(FILES)("%s at the default setting", (file) => {
   const assembly = assemblyOf(file);
   const usual = integrate(assembly);
 
-  it("is within 1e-5 in volume, 0.005 mm in centroid and 1e-4 in second moments of a far finer reading", () => {
+  it("is within 1e-5 in volume and 0.005 mm in centroid of a far finer reading, and close in every part", () => {
     const fine = integrate(assembly, REFERENCE);
     expect(Math.abs(volume(usual) / volume(fine) - 1)).toBeLessThan(1e-5);
     expect(Math.abs(centre(usual) - centre(fine))).toBeLessThan(0.005);
-    fine.forEach((f, i) => {
-      // A part of 20 mm³ weighs a fifth of a gram at most: smaller ones are held to the whole.
-      if (f.v < 20) return;
-      const { id } = assembly.parts[i];
-      expect(Math.abs(usual[i].v / f.v - 1), id).toBeLessThan(1e-4);
-      expect(Math.abs(usual[i].xx / f.xx - 1), id).toBeLessThan(1e-3);
-    });
+    const ids = [...new Set(assembly.parts.map((p) => p.id))];
+    for (const id of ids) {
+      const of = (moments: readonly Moments[]) =>
+        together(moments.filter((_, i) => assembly.parts[i].id === id));
+      const [u, f] = [of(usual), of(fine)];
+      // A cubic millimetre of steel weighs 8 mg: what leaning joints and round ends cost at the most.
+      expect(Math.abs(u.v - f.v), id).toBeLessThan(1e-4 * f.v + 1);
+      if (f.v > 200) expect(Math.abs(u.xx / f.xx - 1), id).toBeLessThan(1e-3);
+    }
   });
 
   it("moves by less than that when every panel is halved", () => {

@@ -14,7 +14,7 @@ for (const scheme of ["light", "dark"] as const) {
       ).toEqual([]);
     };
     await page.goto("/");
-    await expect(page.getByTestId("rack-mass")).toHaveCount(8);
+    await expect(page.getByTestId("rack-mass")).toHaveCount(16);
     await faults("rack");
     await page.goto("/stock");
     await faults("stock");
@@ -30,7 +30,7 @@ for (const scheme of ["light", "dark"] as const) {
 
 test("the whole way by keyboard: rack, knife, step, point, field", async ({ page }) => {
   await page.goto("/");
-  await expect(page.getByTestId("rack-mass")).toHaveCount(8);
+  await expect(page.getByTestId("rack-mass")).toHaveCount(16);
   const tabTo = async (match: RegExp) => {
     for (let i = 0; i < 60; i++) {
       await page.keyboard.press("Tab");

@@ -13,8 +13,8 @@ test("the first visit shows at least five demo knives, each with its weight and 
   });
   await page.goto("/");
   const rows = page.getByTestId("rack-row");
-  await expect(rows).toHaveCount(8);
-  await expect(page.getByTestId("rack-mass")).toHaveCount(8);
+  await expect(rows).toHaveCount(16);
+  await expect(page.getByTestId("rack-mass")).toHaveCount(16);
   for (const row of await rows.all()) {
     await expect(row.getByTestId("rack-mass")).toHaveText(/^\d+\.\d g$/);
     await expect(row).toContainText(/balances \d+\.\d mm (ahead of|behind) the (handle|guard)'s front/);
@@ -25,7 +25,7 @@ test("the first visit shows at least five demo knives, each with its weight and 
 
 test("new, rename, duplicate, delete and undo", async ({ page }) => {
   await page.goto("/");
-  await expect(page.getByTestId("rack-row")).toHaveCount(8);
+  await expect(page.getByTestId("rack-row")).toHaveCount(16);
   await page.getByRole("button", { name: "New knife" }).click();
   await expect(page.getByTestId("weight")).toHaveText(/\d/);
   await page.getByRole("link", { name: "Rack" }).click();
@@ -47,7 +47,7 @@ test("new, rename, duplicate, delete and undo", async ({ page }) => {
   await page.getByRole("button", { name: "Put it back" }).click();
   await expect(page.getByRole("link", { name: "Bracken skinner 2" })).toBeVisible();
   await page.reload();
-  await expect(page.getByTestId("rack-row")).toHaveCount(10);
+  await expect(page.getByTestId("rack-row")).toHaveCount(18);
 });
 
 test("an exported knife comes back the same, and weighs what the core says", async ({ page }) => {
@@ -75,7 +75,7 @@ test("damaged, foreign, newer, oversized and impossible files are refused with a
   page,
 }) => {
   await page.goto("/");
-  await expect(page.getByTestId("rack-row")).toHaveCount(8);
+  await expect(page.getByTestId("rack-row")).toHaveCount(16);
   const good = await readFile("demo/rook-hunter.json", "utf8");
   const give = (name: string, text: string | Buffer) =>
     page.getByTestId("import-file").setInputFiles({
@@ -96,7 +96,7 @@ test("damaged, foreign, newer, oversized and impossible files are refused with a
     await expect(page.locator("main [role=alert]")).toContainText(name);
     await expect(page.locator("main [role=alert]")).toContainText(reason);
   }
-  await expect(page.getByTestId("rack-row")).toHaveCount(8);
+  await expect(page.getByTestId("rack-row")).toHaveCount(16);
   await page.getByRole("button", { name: "Put this message away" }).click();
   await expect(page.locator("main [role=alert]")).toHaveCount(0);
 });
@@ -121,5 +121,5 @@ test("an empty rack says what to do", async ({ page }) => {
   await page.reload();
   await expect(page.getByText("The rack is empty")).toBeVisible();
   await page.getByRole("button", { name: "Lay out the demo knives" }).click();
-  await expect(page.getByTestId("rack-row")).toHaveCount(8);
+  await expect(page.getByTestId("rack-row")).toHaveCount(16);
 });

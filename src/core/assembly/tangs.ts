@@ -111,7 +111,7 @@ function addEnd(b: Building, tang: HiddenTang, end: BarEnd, housings: Housings):
     b.add("blade", "tang", "Tang", all(b.design.blade.steel), rod);
     addNut(b, end.nut, seat, tang.yMm);
     if (end.seatMm > 0) {
-      const bore = b.put(rodRegion(butt - 5, seat, tang.yMm, end.counterboreMm / 2));
+      const bore = putButtBore(b, housings, butt - 5, seat, end.counterboreMm / 2);
       within("butt-counterbore", "Counterbore", [], bore);
     }
   } else if (end.kind === "take-down") {
@@ -127,9 +127,8 @@ function addEnd(b: Building, tang: HiddenTang, end: BarEnd, housings: Housings):
       const shank = b.put(rodRegion(seat, tip, y, threadRadius(end)));
       b.add("fasteners", "butt-screw", "Butt screw", made, shank);
     }
-    const bore = b.put(
-      rodRegion(Math.min(butt, seat - end.headLengthMm) - 5, seat, y, end.counterboreMm / 2),
-    );
+    const rear = Math.min(butt, seat - end.headLengthMm) - 5;
+    const bore = putButtBore(b, housings, rear, seat, end.counterboreMm / 2);
     within("butt-counterbore", "Counterbore", [], bore);
     const free = -tang.lengthMm;
     if (free > seat) {
@@ -137,6 +136,16 @@ function addEnd(b: Building, tang: HiddenTang, end: BarEnd, housings: Housings):
       within("butt-bore", "Screw's bore", [], clear);
     }
   }
+}
+
+/** A counterbore from behind the butt; weighing breaks where its upper and its lower edge leave the handle. */
+function putButtBore(b: Building, housings: Housings, rear: number, seat: number, radiusMm: number): number {
+  const { tang } = b.design;
+  const y = tang.kind === "full" ? 0 : tang.yMm;
+  const rod = rodRegion(rear, seat, y, radiusMm);
+  const leave = [y - radiusMm, y + radiusMm].map((at) => knifeEnd(b, housings, at));
+  const more = leave.map((x) => ({ x, below: true, above: true }));
+  return b.put({ ...rod, breaks: [...rod.breaks, ...more] });
 }
 
 /** A nut behind its seat, closed by half a ball when domed. The rod through it is the tang's. */

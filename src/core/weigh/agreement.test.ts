@@ -1,6 +1,7 @@
 import Module, { type ManifoldToplevel } from "manifold-3d";
 import { beforeAll, describe, expect, it } from "vitest";
 import { assemble } from "../assembly/assemble";
+import type { Assembly } from "../assembly/types";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { designSchema } from "../design/schema";
 import { checkDesign } from "../review/checkDesign";
@@ -41,6 +42,18 @@ describe.each(Object.keys(CONSTRUCTIONS))("%s", (name) => {
         : Math.abs(p.meshVolumeMm3 - p.volumeMm3) > 1,
     );
     expect(off).toEqual([]);
+  });
+
+  it("counts nothing twice and leaves nothing out", () => {
+    const assembly = assemble(design);
+    const volume = (parts: Assembly["parts"]) => together(integrate({ ...assembly, parts })).v;
+    // Whatever part comes first, together they fill the same space.
+    const { parts } = assembly;
+    expect(Math.abs(volume([...parts].reverse()) / volume(parts) - 1)).toBeLessThan(2e-6);
+    // One more part that wants the whole handle finds nothing left of it.
+    const rest = { ...parts[0], id: "rest", regions: [0] };
+    const left = integrate({ ...assembly, parts: [...parts, rest] }).pop()!.v;
+    expect(Math.abs(left)).toBeLessThan(0.01);
   });
 
   it("is read the same with every panel cut in four", () => {

@@ -27,6 +27,9 @@ export const DEFAULT_FINENESS: Fineness = {
   split: 1,
 };
 
+/** Points beyond the usual for a panel that two curved surfaces share. */
+const MEETING_POINTS = 2;
+
 /** A piece of a part on every ray of one y-panel, bounded by two surfaces: 2r is region r's lower face, 2r + 1 its upper. */
 interface Stretch {
   readonly part: number;
@@ -131,6 +134,8 @@ export function integrate(assembly: Assembly, fineness: Fineness = DEFAULT_FINEN
       extra = Math.max(extra, s.extraPoints);
       for (const z of s.zones) if (y > z.y0 && y < z.y1) zone ??= z;
     }
+    // Where two curved surfaces cross inside the panel nothing declares it: more rays make up for that.
+    if (curved.length > 1) extra += MEETING_POINTS;
     return zone;
   }
 

@@ -8,10 +8,12 @@ import { Ruler } from "../drawing/Ruler";
 import { DrawnText } from "../drawing/Text";
 import { color } from "../theme";
 import { useBench, useStation } from "./BenchContext";
+import { pointTarget } from "./BenchPoints";
 import { MomentStrip, StripKey } from "./MomentStrip";
 import { movePlanNode } from "./outlineEdits";
 import { PlaceEditor } from "./PlaceEditor";
 import { PlanView } from "./PlanView";
+import { planPoints } from "./points/pointsOf";
 import { SectionView } from "./SectionView";
 import { SideView, sideTarget } from "./SideView";
 
@@ -21,7 +23,8 @@ const STRIP_MOST_PX = 380;
 
 /** The drawing: side view, view from above and moment strip over one x axis, and the section beside the side view. */
 export function Board() {
-  const { design, edit, setSelected, units, step } = useBench();
+  const bench = useBench();
+  const { design, edit, setSelected, units, step } = bench;
   const frame = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState({ width: 760, height: 620 });
   const [editing, setEditing] = useState<string | null>(null);
@@ -74,12 +77,15 @@ export function Board() {
   const { extent, width, side, plan } = layout;
   const height = Math.max(size.height, layout.stripTop + 160);
 
-  const target = editing ? (sideTarget(design, editing, side, edit) ?? planTarget()) : null;
+  const target = editing ? (sideTarget(editing, side, bench) ?? planTarget()) : null;
   function planTarget() {
     const nodes = design.handle.plan;
     const left = editing?.endsWith("-left") ?? false;
     const node = nodes.find((p) => p.id === (left ? editing?.slice(0, -5) : editing));
-    if (!node) return null;
+    if (!node) {
+      const point = planPoints(design, step).find((p) => p.id === editing);
+      return point ? pointTarget(point, plan, bench) : null;
+    }
     const inner = node !== nodes[0] && node !== nodes[nodes.length - 1];
     const apart = node.leftHalfMm !== null;
     const half = left ? (node.leftHalfMm ?? node.halfMm) : node.halfMm;

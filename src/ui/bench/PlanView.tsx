@@ -10,8 +10,10 @@ import { Filled } from "../drawing/Filled";
 import { chordPath, type Scale } from "../drawing/path";
 import { color } from "../theme";
 import { useBench } from "./BenchContext";
+import { BenchPoints } from "./BenchPoints";
 import { DragPoint } from "./DragPoint";
 import { movePlanNode } from "./outlineEdits";
+import { planPoints } from "./points/pointsOf";
 
 /** The knife from above, spine toward the eye: widest reach of each layer at each station. Left side up. */
 export function PlanView({ scale, onEdit }: { scale: Scale; onEdit: (id: string) => void }) {
@@ -39,6 +41,7 @@ export function PlanView({ scale, onEdit }: { scale: Scale; onEdit: (id: string)
         strokeDasharray="14 4 2 4"
       />
       {step === "handle" && <ThicknessPoints scale={scale} onEdit={onEdit} />}
+      <BenchPoints points={planPoints(design, step)} scale={scale} onEdit={onEdit} />
     </g>
   );
 }

@@ -1,17 +1,17 @@
 "use client";
-import type { Design } from "@/core/design/schema";
-import { holesOf } from "@/core/review/openings";
 import { printLength } from "@/core/units/print";
-import { FASTENER_WORDS, NODE_WORDS } from "@/words/nodes";
+import { NODE_WORDS } from "@/words/nodes";
 import { BalanceMark } from "../drawing/BalanceMark";
 import { KnifeSide } from "../drawing/KnifeSide";
 import { type Scale, toPx } from "../drawing/path";
 import { DrawnText } from "../drawing/Text";
 import { color } from "../theme";
 import { useBench, useWeighed } from "./BenchContext";
+import { BenchPoints, pointTarget } from "./BenchPoints";
 import { DragPoint } from "./DragPoint";
 import { moveNode, removeNode } from "./outlineEdits";
 import type { PlaceTarget } from "./PlaceEditor";
+import { sidePoints } from "./points/pointsOf";
 
 interface SideViewProps {
   readonly scale: Scale;
@@ -22,7 +22,7 @@ interface SideViewProps {
 
 /** The knife from its right side, with the points of the step at hand. */
 export function SideView({ scale, width, bottomPx, onEdit }: SideViewProps) {
-  const { design, step } = useBench();
+  const { design, step, selected } = useBench();
   const weighed = useWeighed();
   const report = weighed.weighing?.ok ? weighed.weighing.report : null;
   const [, axisY] = toPx(scale, 0, 0);
@@ -34,8 +34,7 @@ export function SideView({ scale, width, bottomPx, onEdit }: SideViewProps) {
       {report && <BalanceMark x={toPx(scale, report.balanceMm, 0)[0]} y={bottomPx} />}
       <Places scale={scale} />
       {step === "handle" && <OutlinePoints scale={scale} onEdit={onEdit} />}
-      {step === "pins" && <PinPoints scale={scale} onEdit={onEdit} />}
-      {step === "tang" && <HolePoints scale={scale} onEdit={onEdit} />}
+      <BenchPoints points={sidePoints(design, step, selected)} scale={scale} onEdit={onEdit} />
     </g>
   );
 }
@@ -91,82 +90,9 @@ function OutlinePoints({ scale, onEdit }: { scale: Scale; onEdit: (id: string) =
   ));
 }
 
-function PinPoints({ scale, onEdit }: { scale: Scale; onEdit: (id: string) => void }) {
-  const { design, edit, units } = useBench();
-  return design.fasteners.map((f) => (
-    <DragPoint
-      key={f.id}
-      id={f.id}
-      at={{ x: f.xMm, y: f.yMm }}
-      scale={scale}
-      radius={(f.diameterMm / 2) * scale.pxPerMm}
-      label={`${FASTENER_WORDS[f.kind]}: ${printLength(-f.xMm, units)} behind the front, ${printLength(f.yMm, units)} above the axis`}
-      pulls={{ ys: [0, ...design.fasteners.filter((o) => o.id !== f.id).map((o) => o.yMm)] }}
-      onMove={(to, gesture) =>
-        edit(
-          `Move ${FASTENER_WORDS[f.kind].toLowerCase()}`,
-          (d) => {
-            const mine = d.fasteners.find((o) => o.id === f.id);
-            if (mine) Object.assign(mine, { xMm: to.x, yMm: to.y });
-          },
-          { gesture },
-        )
-      }
-      onRemove={() =>
-        edit(`Remove ${FASTENER_WORDS[f.kind].toLowerCase()}`, (d) => {
-          d.fasteners = d.fasteners.filter((o) => o.id !== f.id);
-        })
-      }
-      onEdit={() => onEdit(f.id)}
-    />
-  ));
-}
-
-function HolePoints({ scale, onEdit }: { scale: Scale; onEdit: (id: string) => void }) {
-  const { design, edit, units } = useBench();
-  return holesOf(design).map((h) => (
-    <DragPoint
-      key={h.id}
-      id={h.id}
-      at={{ x: h.xMm, y: h.yMm }}
-      scale={scale}
-      radius={(h.diameterMm / 2) * scale.pxPerMm}
-      label={`Tang hole: ${printLength(-h.xMm, units)} behind the front, ${printLength(h.yMm, units)} above the axis`}
-      pulls={{
-        ys: [
-          0,
-          ...holesOf(design)
-            .filter((o) => o.id !== h.id)
-            .map((o) => o.yMm),
-        ],
-      }}
-      onMove={(to, gesture) =>
-        edit(
-          "Move tang hole",
-          (d) => {
-            const mine = d.tang.kind === "full" && d.tang.holes.find((o) => o.id === h.id);
-            if (mine) Object.assign(mine, { xMm: to.x, yMm: to.y });
-          },
-          { gesture },
-        )
-      }
-      onRemove={() =>
-        edit("Remove tang hole", (d) => {
-          if (d.tang.kind === "full") d.tang.holes = d.tang.holes.filter((o) => o.id !== h.id);
-        })
-      }
-      onEdit={() => onEdit(h.id)}
-    />
-  ));
-}
-
 /** What the number editor shows for a point of the side view, or null when there is no such point any more. */
-export function sideTarget(
-  design: Design,
-  id: string,
-  scale: Scale,
-  edit: ReturnType<typeof useBench>["edit"],
-): PlaceTarget | null {
+export function sideTarget(id: string, scale: Scale, bench: ReturnType<typeof useBench>): PlaceTarget | null {
+  const { design, step, edit } = bench;
   const behind = { label: "Behind the front", min: 0, max: 600 };
   const above = { label: "Above the axis", min: -300, max: 300 };
   const node = design.handle.outline.find((n) => n.id === id);
@@ -189,29 +115,6 @@ export function sideTarget(
       fields: atFront ? [y] : [x, y],
     };
   }
-  const fastener = design.fasteners.find((f) => f.id === id);
-  const hole = holesOf(design).find((h) => h.id === id);
-  const bored = fastener ?? hole;
-  if (!bored) return null;
-  const title = fastener ? FASTENER_WORDS[fastener.kind] : "Tang hole";
-  const put = (change: { xMm?: number; yMm?: number; diameterMm?: number }) =>
-    edit(change.diameterMm ? `Resize ${title.toLowerCase()}` : `Move ${title.toLowerCase()}`, (d) => {
-      const mine = [...d.fasteners, ...(d.tang.kind === "full" ? d.tang.holes : [])].find((o) => o.id === id);
-      if (mine) Object.assign(mine, change);
-    });
-  return {
-    title,
-    px: toPx(scale, bored.xMm, bored.yMm),
-    fields: [
-      { ...behind, mm: -bored.xMm, onChange: (mm) => put({ xMm: -mm }) },
-      { ...above, mm: bored.yMm, onChange: (mm) => put({ yMm: mm }) },
-      {
-        label: "Diameter",
-        min: fastener && fastener.kind !== "pin" ? 1 : 0.3,
-        max: 40,
-        mm: bored.diameterMm,
-        onChange: (mm) => put({ diameterMm: mm }),
-      },
-    ],
-  };
+  const point = sidePoints(design, step, id).find((p) => p.id === id);
+  return point ? pointTarget(point, scale, bench) : null;
 }

@@ -1,0 +1,84 @@
+"use client";
+import { printLength, type UnitSystem } from "@/core/units/print";
+import { putAt, valueAt } from "@/store/path";
+import { type Scale, toPx } from "../drawing/path";
+import { useBench } from "./BenchContext";
+import { DragPoint } from "./DragPoint";
+import type { PlaceTarget } from "./PlaceEditor";
+import type { BenchPoint } from "./points/types";
+
+type Bench = ReturnType<typeof useBench>;
+
+/** "Length 96.0 mm, Middle above the axis 0.0 mm" */
+function told(point: BenchPoint, design: Bench["design"], units: UnitSystem): string {
+  return point.fields
+    .map((f) => {
+      const mm = valueAt(design, f.path);
+      return typeof mm === "number"
+        ? `${printLength((f.behind ? -1 : 1) * mm, units)} ${f.label.toLowerCase()}`
+        : f.label;
+    })
+    .join(", ");
+}
+
+/** The points of one view, each dragged, nudged, typed and, where it can be, removed. */
+export function BenchPoints(props: {
+  points: readonly BenchPoint[];
+  scale: Scale;
+  onEdit: (id: string) => void;
+}) {
+  const { design, edit, units } = useBench();
+  const { scale, onEdit } = props;
+  return props.points.map((p) => {
+    const { remove } = p;
+    return (
+      <DragPoint
+        key={p.id}
+        id={p.id}
+        at={p.at}
+        scale={scale}
+        radius={p.radiusMm === undefined ? undefined : p.radiusMm * scale.pxPerMm}
+        corner={p.corner}
+        label={p.fields.length > 0 ? `${p.title}: ${told(p, design, units)}` : p.title}
+        pulls={p.pulls}
+        onMove={(to, gesture) => edit(`Move ${lower(p.title)}`, (d) => p.move(d, to), { gesture })}
+        onRemove={remove && (() => edit(`Remove ${lower(p.title)}`, remove))}
+        onEdit={() => p.fields.length > 0 && onEdit(p.id)}
+      />
+    );
+  });
+}
+
+/** What the number editor shows for a point. */
+export function pointTarget(
+  point: BenchPoint,
+  scale: Scale,
+  { design, edit }: Pick<Bench, "design" | "edit">,
+): PlaceTarget {
+  return {
+    title: point.title,
+    px: toPx(scale, point.at.x, point.at.y),
+    fields: point.fields.flatMap((f) => {
+      const mm = valueAt(design, f.path);
+      if (typeof mm !== "number") return [];
+      const sign = f.behind ? -1 : 1;
+      const verb = f.label === "Diameter" ? "Resize" : "Move";
+      return [
+        {
+          label: f.label,
+          min: f.min,
+          max: f.max,
+          mm: sign * mm + 0,
+          onChange: (to: number) =>
+            edit(`${verb} ${lower(point.title)}`, (d) => {
+              putAt(d, f.path, sign * to + 0);
+            }),
+        },
+      ];
+    }),
+  };
+}
+
+function lower(title: string): string {
+  return title.charAt(0).toLowerCase() + title.slice(1);
+}

@@ -1,0 +1,107 @@
+import type { Design } from "@/core/design/schema";
+import { FASTENER_WORDS } from "@/words/nodes";
+import { type BenchPoint, held, type PointField } from "./types";
+
+/** Where something stands on the side view: the fields of its station and height. */
+export function placeFields(path: string): PointField[] {
+  return [
+    { label: "Behind the front", path: `${path}.xMm`, min: -50, max: 600, behind: true },
+    { label: "Above the axis", path: `${path}.yMm`, min: -300, max: 300 },
+  ];
+}
+
+const levels = (all: readonly { id: string; yMm: number }[], id: string) => ({
+  ys: [0, ...all.filter((o) => o.id !== id).map((o) => o.yMm)],
+});
+
+/** Pins, bolts and tubes. */
+export function pinPoints({ fasteners }: Design): BenchPoint[] {
+  return fasteners.map((f, i) => ({
+    id: f.id,
+    title: FASTENER_WORDS[f.kind],
+    at: { x: f.xMm, y: f.yMm },
+    radiusMm: f.diameterMm / 2,
+    move: (d, to) => {
+      const mine = d.fasteners.find((o) => o.id === f.id);
+      if (mine) Object.assign(mine, { xMm: to.x, yMm: to.y });
+    },
+    remove: (d) => {
+      d.fasteners = d.fasteners.filter((o) => o.id !== f.id);
+    },
+    fields: [
+      ...placeFields(`fasteners.${i}`),
+      {
+        label: "Diameter",
+        path: `fasteners.${i}.diameterMm`,
+        min: f.kind === "pin" ? 0.3 : 1,
+        max: f.kind === "cap-screw" || f.kind === "nutted-rod" ? 30 : 40,
+      },
+    ],
+    pulls: levels(fasteners, f.id),
+  }));
+}
+
+/** Holes and slots of a full tang. */
+export function openingPoints({ tang }: Design): BenchPoint[] {
+  if (tang.kind !== "full") return [];
+  const holes = tang.holes.map(
+    (h, i): BenchPoint => ({
+      id: h.id,
+      title: "Tang hole",
+      at: { x: h.xMm, y: h.yMm },
+      radiusMm: h.diameterMm / 2,
+      move: (d, to) => {
+        const mine = d.tang.kind === "full" && d.tang.holes.find((o) => o.id === h.id);
+        if (mine) Object.assign(mine, { xMm: to.x, yMm: to.y });
+      },
+      remove: (d) => {
+        if (d.tang.kind === "full") d.tang.holes = d.tang.holes.filter((o) => o.id !== h.id);
+      },
+      fields: [
+        ...placeFields(`tang.holes.${i}`),
+        { label: "Diameter", path: `tang.holes.${i}.diameterMm`, min: 0.3, max: 60 },
+      ],
+      pulls: levels(tang.holes, h.id),
+    }),
+  );
+  const slots = tang.slots.flatMap((s, i): BenchPoint[] => {
+    const turn = (s.angleDeg * Math.PI) / 180;
+    const reach = s.lengthMm / 2;
+    return [
+      {
+        id: s.id,
+        title: "Tang slot",
+        at: { x: s.xMm, y: s.yMm },
+        move: (d, to) => {
+          const mine = d.tang.kind === "full" && d.tang.slots.find((o) => o.id === s.id);
+          if (mine) Object.assign(mine, { xMm: to.x, yMm: to.y });
+        },
+        remove: (d) => {
+          if (d.tang.kind === "full") d.tang.slots = d.tang.slots.filter((o) => o.id !== s.id);
+        },
+        fields: [
+          ...placeFields(`tang.slots.${i}`),
+          { label: "Length over all", path: `tang.slots.${i}.lengthMm`, min: 0.5, max: 300 },
+          { label: "Width", path: `tang.slots.${i}.widthMm`, min: 0.3, max: 60 },
+        ],
+        pulls: levels(tang.slots, s.id),
+      },
+      {
+        id: `${s.id}-end`,
+        title: "End of the tang slot",
+        at: { x: s.xMm + reach * Math.cos(turn), y: s.yMm + reach * Math.sin(turn) },
+        corner: true,
+        move: (d, to) => {
+          const mine = d.tang.kind === "full" && d.tang.slots.find((o) => o.id === s.id);
+          if (!mine) return;
+          mine.lengthMm = held(2 * Math.hypot(to.x - s.xMm, to.y - s.yMm), 0.5, 300);
+          const degrees = (Math.atan2(to.y - s.yMm, to.x - s.xMm) * 180) / Math.PI;
+          // A slot turned by half a circle is the same slot.
+          mine.angleDeg = Math.round(degrees > 90 ? degrees - 180 : degrees < -90 ? degrees + 180 : degrees);
+        },
+        fields: [{ label: "Length over all", path: `tang.slots.${i}.lengthMm`, min: 0.5, max: 300 }],
+      },
+    ];
+  });
+  return [...holes, ...slots];
+}

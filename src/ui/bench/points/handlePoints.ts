@@ -1,0 +1,240 @@
+import { handleFront } from "@/core/assembly/guards";
+import { handleOutline } from "@/core/assembly/handleOutline";
+import { jointTilt, PIECE_NAMES, pieceStations, slackPiece } from "@/core/assembly/pieces";
+import { bolsterJoint } from "@/core/assembly/scales";
+import type { Design, ScalesHandle, StackHandle } from "@/core/design/schema";
+import { placeFields } from "./boredPoints";
+import { type BenchPoint, held, LEAN_AT_MM, leanOf, leanX } from "./types";
+
+/** Joints, bolsters, pieces and rings: what of the handle can be dragged besides its outline. */
+export function handlePoints(design: Design, selected: string | null): BenchPoint[] {
+  const { handle } = design;
+  return handle.kind === "scales"
+    ? [...bolsterPoints(design, handle, selected), ...jointPoints(handle, selected)]
+    : [...piecePoints(design, handle, selected), ...ringPoints(handle)];
+}
+
+/** A lean is shown for the joint that is picked out, or is being dragged itself. */
+const leaning = (selected: string | null, id: string) => selected === id || selected === `${id}-lean`;
+
+function bolsterPoints(design: Design, handle: ScalesHandle, selected: string | null): BenchPoint[] {
+  const behind = [handleOutline(handle).xRange[0], handleFront(design)] as const;
+  return (["front", "rear"] as const).flatMap((end) => {
+    const bolster = handle.bolsters[end];
+    if (!bolster) return [];
+    const id = `bolster-${end}`;
+    const xMm = bolsterJoint(bolster, end, behind);
+    const title = end === "front" ? "Front bolster's joint" : "Rear bolster's joint";
+    const points: BenchPoint[] = [
+      {
+        id,
+        title,
+        at: { x: xMm, y: 0 },
+        move: (d, to) => {
+          const mine = d.handle.kind === "scales" && d.handle.bolsters[end];
+          if (mine) mine.lengthMm = held(end === "front" ? behind[1] - to.x : to.x - behind[0], 0.5, 200);
+        },
+        remove: (d) => {
+          if (d.handle.kind === "scales") d.handle.bolsters[end] = null;
+        },
+        fields: [
+          { label: "Length at the axis", path: `handle.bolsters.${end}.lengthMm`, min: 0.5, max: 200 },
+        ],
+      },
+    ];
+    if (leaning(selected, id))
+      points.push({
+        id: `${id}-lean`,
+        title: "Lean of the joint",
+        at: { x: leanX(xMm, bolster.tiltDeg), y: LEAN_AT_MM },
+        corner: true,
+        move: (d, to) => {
+          const mine = d.handle.kind === "scales" && d.handle.bolsters[end];
+          if (mine) mine.tiltDeg = leanOf(to.x, xMm, LEAN_AT_MM, 60);
+        },
+        fields: [],
+      });
+    return points;
+  });
+}
+
+function jointPoints({ joints }: ScalesHandle, selected: string | null): BenchPoint[] {
+  return joints.flatMap((j, i) => {
+    const points: BenchPoint[] = [
+      {
+        id: j.id,
+        title: `Joint ${i + 1}`,
+        at: { x: j.xMm, y: 0 },
+        move: (d, to) => {
+          if (d.handle.kind === "scales") d.handle.joints[i].xMm = held(to.x, -600, 0);
+        },
+        remove: (d) => {
+          if (d.handle.kind === "scales") d.handle.joints.splice(i, 1);
+        },
+        fields: [
+          { label: "Behind the front", path: `handle.joints.${i}.xMm`, min: 0, max: 600, behind: true },
+        ],
+      },
+    ];
+    if (leaning(selected, j.id))
+      points.push({
+        id: `${j.id}-lean`,
+        title: "Lean of the joint",
+        at: { x: leanX(j.xMm, j.tiltDeg), y: LEAN_AT_MM },
+        corner: true,
+        move: (d, to) => {
+          if (d.handle.kind === "scales") d.handle.joints[i].tiltDeg = leanOf(to.x, j.xMm, LEAN_AT_MM, 60);
+        },
+        fields: [],
+      });
+    return points;
+  });
+}
+
+/** The joint of each piece that has a length of its own, its lean, and the ends of shaped pieces. */
+function piecePoints(design: Design, handle: StackHandle, selected: string | null): BenchPoint[] {
+  const front = handleFront(design);
+  const butt = handleOutline(handle).xRange[0];
+  const stations = pieceStations(handle, front, butt);
+  const slack = slackPiece(handle);
+  return handle.pieces.flatMap((piece, i): BenchPoint[] => {
+    const [to, from] = stations[i];
+    const title = `${PIECE_NAMES[piece.role]} ${i + 1}`;
+    const path = `handle.pieces.${i}`;
+    // Pieces ahead of the one that takes the rest are dragged by their rear, those behind it by their front.
+    const ahead = slack < 0 || i < slack;
+    const points: BenchPoint[] = [];
+    if (i !== slack)
+      points.push({
+        id: piece.id,
+        title: `${title}: ${ahead ? "rear" : "front"}`,
+        at: { x: ahead ? to : from, y: 0 },
+        move: (d, at) => {
+          if (d.handle.kind !== "stack") return;
+          const pressed = ahead ? from - at.x : at.x - to;
+          d.handle.pieces[i].lengthMm = held(pressed / (1 - piece.pressedShare), 0.1, 600);
+        },
+        remove: (d) => {
+          if (d.handle.kind === "stack" && d.handle.pieces.length > 1) d.handle.pieces.splice(i, 1);
+        },
+        fields: [{ label: "Length", path: `${path}.lengthMm`, min: 0.1, max: 600 }],
+      });
+    const next = handle.pieces[i + 1];
+    if (next && !piece.shape && !next.shape && leaning(selected, piece.id))
+      points.push({
+        id: `${piece.id}-lean`,
+        title: "Lean of the joint",
+        at: { x: leanX(to, jointTilt(handle, i)), y: LEAN_AT_MM },
+        corner: true,
+        move: (d, at) => {
+          if (d.handle.kind === "stack") d.handle.pieces[i].tiltDeg = leanOf(at.x, to, LEAN_AT_MM, 45);
+        },
+        fields: [],
+      });
+    return [...points, ...shapePoints(handle, i, [to, from])];
+  });
+}
+
+/** The upper and the lower end of a piece with an outline of its own. */
+function shapePoints(handle: StackHandle, i: number, [to, from]: readonly [number, number]): BenchPoint[] {
+  const { shape, id, role } = handle.pieces[i];
+  if (!shape || shape.kind === "mesh") return [];
+  const path = `handle.pieces.${i}.shape`;
+  const title = PIECE_NAMES[role];
+  const x = (to + from) / 2;
+  if (shape.kind === "ball" || shape.kind === "disc")
+    return [
+      {
+        id: `${id}-size`,
+        title: `${title}'s size`,
+        at: { x: to + shape.diameterMm / 2, y: shape.yMm + shape.diameterMm / 2 },
+        corner: true,
+        move: (d, at) => {
+          const mine = d.handle.kind === "stack" && d.handle.pieces[i].shape;
+          if (mine && "diameterMm" in mine) mine.diameterMm = held(2 * Math.abs(at.y - shape.yMm), 2, 150);
+        },
+        fields: [
+          { label: "Diameter", path: `${path}.diameterMm`, min: 2, max: 150 },
+          { label: "Middle above the axis", path: `${path}.yMm`, min: -300, max: 300 },
+        ],
+      },
+    ];
+  return [
+    {
+      id: `${id}-above`,
+      title: `${title}: above`,
+      at: { x, y: shape.aboveMm },
+      corner: true,
+      move: (d, at) => {
+        const mine = d.handle.kind === "stack" && d.handle.pieces[i].shape;
+        if (mine && "aboveMm" in mine) mine.aboveMm = held(at.y, 1, 150);
+      },
+      fields: [{ label: "Above the axis", path: `${path}.aboveMm`, min: 1, max: 150 }],
+    },
+    {
+      id: `${id}-below`,
+      title: `${title}: below`,
+      at: { x, y: -shape.belowMm },
+      corner: true,
+      move: (d, at) => {
+        const mine = d.handle.kind === "stack" && d.handle.pieces[i].shape;
+        if (mine && "belowMm" in mine) mine.belowMm = held(-at.y, 1, 150);
+      },
+      fields: [{ label: "Below the axis", path: `${path}.belowMm`, min: 1, max: 150 }],
+    },
+  ];
+}
+
+function ringPoints({ rings }: StackHandle): BenchPoint[] {
+  return rings.map((r, i) => ({
+    id: r.id,
+    title: `Finger ring ${i + 1}`,
+    at: { x: r.xMm, y: r.yMm },
+    radiusMm: r.boreMm / 2,
+    move: (d, to) => {
+      if (d.handle.kind === "stack") Object.assign(d.handle.rings[i], { xMm: to.x, yMm: to.y });
+    },
+    remove: (d) => {
+      if (d.handle.kind === "stack") d.handle.rings.splice(i, 1);
+    },
+    fields: [
+      ...placeFields(`handle.rings.${i}`),
+      { label: "Bore", path: `handle.rings.${i}.boreMm`, min: 5, max: 60 },
+    ],
+    pulls: { ys: rings.filter((o) => o.id !== r.id).map((o) => o.yMm) },
+  }));
+}
+
+/** The waist's middle, on the view from above. */
+export function handlePlanPoints({ handle }: Design): BenchPoint[] {
+  const { waist } = handle;
+  if (!waist) return [];
+  const half = waist.chordMm / 2;
+  return [
+    {
+      id: "waist",
+      title: "Waist",
+      at: { x: waist.xMm, y: 0 },
+      move: (d, to) => {
+        if (d.handle.waist) d.handle.waist.xMm = held(to.x, -600, 0);
+      },
+      remove: (d) => {
+        d.handle.waist = null;
+      },
+      fields: [
+        { label: "Middle behind the front", path: "handle.waist.xMm", min: 0, max: 600, behind: true },
+        { label: "Length of the hollow", path: "handle.waist.chordMm", min: 1, max: 300 },
+      ],
+    },
+    {
+      id: "waist-end",
+      title: "Waist's front end",
+      at: { x: waist.xMm + half, y: 0 },
+      corner: true,
+      move: (d, to) => {
+        if (d.handle.waist) d.handle.waist.chordMm = held(2 * Math.abs(to.x - waist.xMm), 1, 300);
+      },
+      fields: [{ label: "Length of the hollow", path: "handle.waist.chordMm", min: 1, max: 300 }],
+    },
+  ];
+}
