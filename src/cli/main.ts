@@ -1,4 +1,4 @@
-import { readFile, stat } from "node:fs/promises";
+import { readFile, stat, writeFile } from "node:fs/promises";
 import { LARGEST_KNIFE_BYTES } from "@/core/files/knife/format";
 import { readKnife } from "@/core/files/knife/read";
 import { MATERIALS } from "@/core/stock/materials";
@@ -7,7 +7,8 @@ import { fileFailureWords } from "@/words/fileFailures";
 import { findingWords } from "@/words/findings";
 import { weighingJson } from "@/words/weighingJson";
 
-const USAGE = "usage: euaxis weigh FILE | euaxis materials";
+const USAGE =
+  "usage: euaxis weigh FILE | euaxis mesh FILE [--part ID] --out FILE.stl|FILE.3mf | euaxis materials";
 
 /** A reason to stop, for standard error. */
 class Refusal extends Error {}
@@ -25,10 +26,56 @@ async function main(args: readonly string[]): Promise<unknown> {
     }));
   }
   if (command === "weigh" && rest.length === 1) return weighFile(rest[0]);
+  if (command === "mesh") return meshFile(rest);
   throw new Refusal(USAGE);
 }
 
 async function weighFile(path: string): Promise<unknown> {
+  return weighingJson((await weighed(path)).report);
+}
+
+/** Writes the mesh of the whole knife or of one part, and says what was written. */
+async function meshFile(args: readonly string[]): Promise<unknown> {
+  const { path, options } = optionsOf(args, ["--part", "--out"]);
+  const out = options.get("--out");
+  const format = /\.(stl|3mf)$/i.exec(out ?? "")?.[1].toLowerCase();
+  if (!path || !out) throw new Refusal(USAGE);
+  if (!format) throw new Refusal(`--out must end in .stl or .3mf, not "${out}"`);
+  const part = options.get("--part") ?? null;
+  const { design, report } = await weighed(path);
+  // Loaded when asked for: the kernel is several times as large as the rest.
+  const [{ default: load }, { exportMesh }] = await Promise.all([
+    import("manifold-3d"),
+    import("@/core/files/mesh/exportMesh"),
+  ]);
+  const kernel = await load();
+  kernel.setup();
+  const bytes = exportMesh(kernel, design, part, format as "stl" | "3mf");
+  if (!bytes) {
+    const ids = report.parts.map((p) => p.id).join(", ");
+    throw new Refusal(`no part "${part}" with a volume; this knife has: ${ids}`);
+  }
+  try {
+    await writeFile(out, bytes);
+  } catch (error) {
+    throw new Refusal(`cannot write ${out} (${(error as NodeJS.ErrnoException).code})`);
+  }
+  return { out, part, format, bytes: bytes.byteLength };
+}
+
+/** One path and the named options' values. */
+function optionsOf(args: readonly string[], names: readonly string[]) {
+  const options = new Map<string, string>();
+  let path: string | null = null;
+  for (let i = 0; i < args.length; i++) {
+    if (names.includes(args[i]) && i + 1 < args.length) options.set(args[i], args[++i]);
+    else if (path === null && !args[i].startsWith("--")) path = args[i];
+    else throw new Refusal(USAGE);
+  }
+  return { path, options };
+}
+
+async function weighed(path: string) {
   const reading = readKnife(await bytesOf(path));
   if (!reading.ok) throw new Refusal(fileFailureWords(reading));
   const weighing = weigh(reading.design);
@@ -40,7 +87,7 @@ async function weighFile(path: string): Promise<unknown> {
         .join(" "),
     );
   }
-  return weighingJson(weighing.report);
+  return { design: reading.design, report: weighing.report };
 }
 
 async function bytesOf(path: string): Promise<Uint8Array> {

@@ -1,14 +1,15 @@
 import type { Design } from "@/core/design/schema";
 import type { ShapeReading } from "@/core/files/mesh/importShape";
 import type { MeshUnit } from "@/core/files/mesh/soup";
-import type { PartMesh } from "@/core/solids/partMeshes";
+import type { CutOpen, PartMesh } from "@/core/solids/partMeshes";
 import type { PartAgreement } from "@/core/weigh/agreement";
 
 export type MeshFormat = "stl" | "3mf";
 
 /** What the solid worker does: everything that needs the mesh kernel. */
 export interface SolidService {
-  parts(design: Design): Promise<PartMesh[]>;
+  /** Every part as a mesh, cut open by a plane where one is given. The last knife's solids are kept for the next cut. */
+  parts(design: Design, cut: CutOpen | null): Promise<PartMesh[]>;
   agreement(design: Design): Promise<PartAgreement[]>;
   importShape(bytes: Uint8Array, unit: MeshUnit | null): Promise<ShapeReading>;
   /** The whole knife, or one part by its id, as a file. Null where there is no such part. */

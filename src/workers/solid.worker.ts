@@ -1,9 +1,10 @@
 import { expose, transfer } from "comlink";
 import Module, { type ManifoldToplevel } from "manifold-3d";
 import { assemble } from "@/core/assembly/assemble";
+import type { Design } from "@/core/design/schema";
 import { exportMesh } from "@/core/files/mesh/exportMesh";
 import { importShape } from "@/core/files/mesh/importShape";
-import { partMeshes } from "@/core/solids/partMeshes";
+import { meshesOf, type PartSolid, partSolids } from "@/core/solids/partMeshes";
 import { meshAgreement } from "@/core/weigh/agreement";
 import type { SolidService } from "./solid.messages";
 
@@ -20,9 +21,21 @@ function kernel(): Promise<ManifoldToplevel> {
   return loading;
 }
 
+let shown: { key: string; solids: PartSolid[] } | null = null;
+
+async function solidsOf(design: Design): Promise<PartSolid[]> {
+  const made = await kernel();
+  const key = JSON.stringify(design);
+  if (shown?.key === key) return shown.solids;
+  for (const { solid } of shown?.solids ?? []) solid.delete();
+  shown = null;
+  shown = { key, solids: partSolids(made, assemble(design)) };
+  return shown.solids;
+}
+
 const service: SolidService = {
-  parts: async (design) => {
-    const meshes = partMeshes(await kernel(), assemble(design));
+  parts: async (design, cut) => {
+    const meshes = meshesOf(await solidsOf(design), cut);
     return transfer(
       meshes,
       meshes.flatMap((p) => [p.mesh.vertices.buffer, p.mesh.triangles.buffer]),

@@ -15,7 +15,7 @@ export function halfSpaceRegion(
   const { normal, offsetMm } = halfSpace;
   const [nx, ny, nz] = normal;
   return {
-    halfSpace,
+    planes: [halfSpace],
     xRange,
     // Where the plane leaves a rounded body, what it cuts off ends like a root.
     breaks: stations.map((x) => ({ x, below: true, above: true })),

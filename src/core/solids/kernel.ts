@@ -1,7 +1,7 @@
 import type { Manifold, ManifoldToplevel } from "manifold-3d";
 import type { Assembly } from "../assembly/types";
 import { FAR_MM, type MeshFineness, meshRegion, type TriangleMesh } from "./meshRegion";
-import type { Drill, Region } from "./region";
+import type { Drill, HalfSpace, Region } from "./region";
 
 /** Volume in mm³ and centroid in mm of a closed mesh. */
 export interface SolidMeasure {
@@ -18,22 +18,46 @@ export function solidParts(
   assembly: Assembly,
   fineness: MeshFineness,
 ): (Manifold | null)[] {
-  const regions = assembly.regions.map((region) => solidOf(kernel, region, fineness));
-  const done: Manifold[] = [];
-  const parts = assembly.parts.map((part) => {
-    const whole = common(
-      kernel,
-      part.regions.map((r) => assembly.regions[r]),
-      part.regions.map((r) => regions[r]),
-    );
-    if (!whole) return null;
-    const inWay = done.filter((d) => boxesMeet(d, whole));
-    const solid = inWay.length > 0 ? kernel.Manifold.difference([whole, ...inWay]) : whole;
-    done.push(solid);
-    return solid.isEmpty() ? null : solid;
+  const { regions, parts } = assembly;
+  const solids = regions.map((region) => solidOf(kernel, region, fineness));
+  const made = new Map<string, Manifold | null>();
+  const commonOf = (of: readonly number[]): Manifold | null => {
+    const key = of.join(" ");
+    let known = made.get(key);
+    if (known === undefined) {
+      known = common(
+        kernel,
+        of.map((r) => regions[r]),
+        of.map((r) => solids[r]),
+      );
+      made.set(key, known);
+    }
+    return known;
+  };
+  const wholes = parts.map((p) => commonOf(p.regions));
+  const left = parts.map((part, i): Manifold | null => {
+    let solid = wholes[i];
+    const inWay: Manifold[] = [];
+    for (let k = 0; k < i && solid; k++) {
+      const earlier = wholes[k];
+      if (!earlier || !boxesMeet(earlier, solid)) continue;
+      // What both lie in need not be cut again: it would only leave slivers along their common surface.
+      const own = parts[k].regions.filter((r) => !part.regions.includes(r));
+      const planes = own.every((r) => regions[r].planes) ? own.flatMap((r) => regions[r].planes ?? []) : null;
+      if (own.length === 0) solid = null;
+      else if (planes?.length === 1) solid = trimmed(solid, planes[0], "far");
+      else {
+        const taken = commonOf(own);
+        if (taken) inWay.push(taken);
+      }
+    }
+    if (!solid || solid.isEmpty()) return null;
+    const rest =
+      inWay.length > 0 ? kernel.Manifold.difference([solid, ...inWay]) : solid.translate([0, 0, 0]);
+    return rest.isEmpty() ? null : rest;
   });
-  for (const r of regions) if (r && !parts.includes(r)) r.delete();
-  return parts;
+  for (const m of new Set([...solids, ...made.values()])) m?.delete();
+  return left;
 }
 
 /** What regions have in common; sides of planes cut the rest. Null where one of them is empty. */
@@ -42,24 +66,32 @@ function common(
   of: readonly Region[],
   solids: readonly (Manifold | null)[],
 ): Manifold | null {
-  const bodies = solids.filter((_, i) => !of[i].halfSpace);
-  if (bodies.length === 0 || bodies.some((m) => m === null)) return null;
-  let whole =
-    bodies.length > 1 ? kernel.Manifold.intersection(bodies as Manifold[]) : (bodies[0] as Manifold);
-  for (const { halfSpace } of of) {
-    if (!halfSpace) continue;
-    // The kernel keeps the side that its normal points to, by a unit normal.
-    const [x, y, z] = halfSpace.normal;
-    const size = -Math.hypot(x, y, z);
-    whole = whole.trimByPlane([x / size, y / size, z / size], halfSpace.offsetMm / size);
-  }
-  return whole;
+  const bodies = solids.filter((_, i) => !of[i].planes);
+  if (bodies.some((m) => m === null)) return null;
+  // Planes alone cut a block that is larger than any knife.
+  const [first, ...rest] =
+    bodies.length > 0
+      ? (bodies as Manifold[])
+      : [kernel.Manifold.cube([2 * FAR_MM, 2 * FAR_MM, 2 * FAR_MM], true)];
+  let whole = first;
+  // Planes first: what they take away is never intersected.
+  for (const plane of of.flatMap((r) => r.planes ?? [])) whole = trimmed(whole, plane, "near");
+  if (rest.length > 0) return kernel.Manifold.intersection([whole, ...rest]);
+  return whole === first ? first.translate([0, 0, 0]) : whole;
+}
+
+/** What lies on the near side of a plane, where n · p is up to its offset, or on the far one. */
+function trimmed(solid: Manifold, { normal, offsetMm }: HalfSpace, keep: "near" | "far"): Manifold {
+  const [x, y, z] = normal;
+  // The kernel keeps the side that its normal points to, by a unit normal.
+  const size = (keep === "near" ? -1 : 1) * Math.hypot(x, y, z);
+  return solid.trimByPlane([x / size, y / size, z / size], offsetMm / size);
 }
 
 /** One region as a solid; null where it is empty, or told by another (sides of planes, further layers of a mesh). */
 function solidOf(kernel: ManifoldToplevel, region: Region, fineness: MeshFineness): Manifold | null {
   if (region.drill) return cylinder(kernel, region.drill, fineness.rows * 2);
-  if (region.halfSpace) return null;
+  if (region.planes) return null;
   if (region.meshLayer)
     return region.meshLayer.layer === 0 ? manifoldOf(kernel, region.meshLayer.mesh) : null;
   const tubes = meshRegion(region, fineness).map((mesh) => manifoldOf(kernel, mesh));

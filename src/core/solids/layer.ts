@@ -1,4 +1,4 @@
-import { NO_CROSSINGS, type Region } from "./region";
+import { type HalfSpace, NO_CROSSINGS, type Region } from "./region";
 
 /** A height that runs straight along the knife: z = `at0` + `slope` · x, mm. */
 export interface Line {
@@ -23,7 +23,14 @@ export function layerRegion(
   upper: Line | null,
   xRange: readonly [number, number],
 ): Region {
+  const planes: HalfSpace[] = [
+    { normal: [1, 0, 0], offsetMm: xRange[1] },
+    { normal: [-1, 0, 0], offsetMm: -xRange[0] },
+  ];
+  if (lower) planes.push({ normal: [lower.slope, 0, -1], offsetMm: -lower.at0 });
+  if (upper) planes.push({ normal: [-upper.slope, 0, 1], offsetMm: upper.at0 });
   return {
+    planes,
     xRange,
     breaks: [],
     sliceAt: (x) => {

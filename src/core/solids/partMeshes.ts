@@ -10,18 +10,33 @@ export interface PartMesh {
   /** The material with the largest share. */
   readonly materialId: string;
   readonly group: string;
+  /** Middle of the whole part's box, mm, however the mesh is cut. */
+  readonly middleMm: readonly [number, number, number];
   readonly mesh: TriangleMesh;
 }
 
-/** Fine enough to look at and to print: facets under about a tenth of a millimetre. */
-export const SHOWN: MeshFineness = { stations: 16, rows: 48 };
+/** Fine enough to look at, and quick to build. */
+export const SHOWN: MeshFineness = { stations: 8, rows: 24 };
+/** Fine enough to print from: facets under about a tenth of a millimetre. */
+export const PRINTED: MeshFineness = { stations: 16, rows: 48 };
 
-/** Every part of an assembly as a closed mesh, places of one id joined; voids and empty parts are left out. */
-export function partMeshes(
+/** A part as a solid of the kernel; whoever asked for it deletes it. */
+export interface PartSolid extends Omit<PartMesh, "mesh"> {
+  readonly solid: Manifold;
+}
+
+/** A plane that cuts the knife open: what lies ahead of a station (x), or to the right of one (z), is taken away. */
+export interface CutOpen {
+  readonly axis: "x" | "z";
+  readonly atMm: number;
+}
+
+/** Every part of an assembly as a solid, places of one id joined; voids and empty parts are left out. */
+export function partSolids(
   kernel: ManifoldToplevel,
   assembly: Assembly,
   fineness: MeshFineness = SHOWN,
-): PartMesh[] {
+): PartSolid[] {
   const byId = new Map<string, { at: number; solids: Manifold[] }>();
   solidParts(kernel, assembly, fineness).forEach((solid, at) => {
     if (!solid) return;
@@ -36,11 +51,35 @@ export function partMeshes(
   });
   return [...byId].map(([id, { at, solids }]) => {
     const { name, made, group } = assembly.parts[at];
-    const whole = solids.length > 1 ? kernel.Manifold.union(solids) : solids[0];
-    const { vertProperties, triVerts } = whole.getMesh();
-    const mesh = { vertices: Float32Array.from(vertProperties), triangles: Uint32Array.from(triVerts) };
-    for (const s of new Set([...solids, whole])) s.delete();
+    const solid = solids.length > 1 ? kernel.Manifold.union(solids) : solids[0];
+    for (const s of solids) if (s !== solid) s.delete();
     const [most] = [...made].sort((a, b) => b.share - a.share);
-    return { id, name, group, materialId: most.materialId, mesh };
+    const { min, max } = solid.boundingBox();
+    const middleMm = [0, 1, 2].map((k) => (min[k] + max[k]) / 2) as [number, number, number];
+    return { id, name, group, materialId: most.materialId, middleMm, solid };
   });
+}
+
+/** Solids as closed meshes, cut open by a plane where one is given; what it takes away whole is left out. */
+export function meshesOf(parts: readonly PartSolid[], cut: CutOpen | null = null): PartMesh[] {
+  return parts.flatMap(({ solid, ...part }) => {
+    const normal: [number, number, number] = cut?.axis === "z" ? [0, 0, -1] : [-1, 0, 0];
+    const shown = cut ? solid.trimByPlane(normal, -cut.atMm) : solid;
+    const { vertProperties, triVerts } = shown.getMesh();
+    const mesh = { vertices: Float32Array.from(vertProperties), triangles: Uint32Array.from(triVerts) };
+    if (shown !== solid) shown.delete();
+    return mesh.triangles.length > 0 ? [{ ...part, mesh }] : [];
+  });
+}
+
+/** Every part of an assembly as a closed mesh. */
+export function partMeshes(
+  kernel: ManifoldToplevel,
+  assembly: Assembly,
+  fineness: MeshFineness = PRINTED,
+): PartMesh[] {
+  const solids = partSolids(kernel, assembly, fineness);
+  const meshes = meshesOf(solids);
+  for (const { solid } of solids) solid.delete();
+  return meshes;
 }

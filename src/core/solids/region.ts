@@ -57,8 +57,8 @@ export interface Region {
   readonly breaks: readonly Break[];
   /** Set where the region is a round hole along z: a mesh kernel has a solid for that. */
   readonly drill?: Drill;
-  /** Set where the region is one side of a plane: a mesh kernel cuts by that. */
-  readonly halfSpace?: HalfSpace;
+  /** Set where the region is nothing but sides of planes: a mesh kernel cuts by those. */
+  readonly planes?: readonly HalfSpace[];
   /** Set where the region is one layer of a closed mesh: a mesh kernel takes the whole with the first. */
   readonly meshLayer?: { readonly mesh: TriangleMesh; readonly layer: number };
   /** The cut at x, or null where there is none. */

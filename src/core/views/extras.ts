@@ -12,6 +12,14 @@ export interface ExtraShape {
   readonly loops: readonly (readonly Point[])[];
 }
 
+/** A circle of chords. */
+function circle(at: { xMm: number; yMm: number }, radiusMm: number): Point[] {
+  return Array.from({ length: 72 }, (_, i) => ({
+    x: at.xMm + radiusMm * Math.cos((i * Math.PI) / 36),
+    y: at.yMm + radiusMm * Math.sin((i * Math.PI) / 36),
+  }));
+}
+
 /** Ids of what lies inside a handle or a tang. */
 const HIDDEN = ["dowels", "butt-screw", "frame"];
 
@@ -22,17 +30,15 @@ const HIDDEN = ["dowels", "butt-screw", "frame"];
 export function extraShapes(design: Design, { regions, parts }: Assembly): ExtraShape[] {
   const { handle, guard, tang } = design;
   const shaped = handle.kind === "stack" ? handle.pieces.filter((p) => p.shape).map((p) => p.id) : [];
-  const rings = handle.kind === "stack" ? handle.rings.map((r) => r.id) : [];
-  const shown = new Set([
-    ...shaped,
-    ...rings,
-    "collar",
-    "butt-nut",
-    ...HIDDEN,
-    ...(guard?.mesh ? ["guard"] : []),
-  ]);
+  const rings = handle.kind === "stack" ? handle.rings : [];
+  const shown = new Set([...shaped, "collar", "butt-nut", ...HIDDEN, ...(guard?.mesh ? ["guard"] : [])]);
   const inside = tang.kind === "hidden" && tang.end.kind === "threaded" && tang.end.seatMm > 0;
-  const shapes: ExtraShape[] = [];
+  const shapes: ExtraShape[] = rings.map((r) => ({
+    id: r.id,
+    material: r.material,
+    hidden: false,
+    loops: [circle(r, r.boreMm / 2 + r.wallMm), circle(r, r.boreMm / 2)],
+  }));
   for (const part of [...parts].reverse()) {
     const of = part.regions.map((r) => regions[r]);
     // Further layers of an imported shape lie behind the first.

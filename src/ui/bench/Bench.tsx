@@ -9,10 +9,10 @@ import { createSession, type Session } from "@/store/session";
 import { Header } from "../shell/Header";
 import { BenchProvider } from "./BenchContext";
 import { BenchTools } from "./BenchTools";
-import { Board } from "./Board";
 import { OtherTab } from "./OtherTab";
 import { ReadoutBar } from "./ReadoutBar";
 import { StepPanel } from "./StepPanel";
+import { Views } from "./Views";
 
 type Opening =
   | { readonly state: "opening" }
@@ -55,7 +55,7 @@ export function Bench({ id }: { id: string }) {
           </Header>
           <OtherTab />
           <Flex as="main" flex="1" minH="0">
-            <Board />
+            <Views />
             <StepPanel />
           </Flex>
           <ReadoutBar />

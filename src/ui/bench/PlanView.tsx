@@ -29,7 +29,7 @@ export function PlanView({ scale, onEdit }: { scale: Scale; onEdit: (id: string)
         return l.hidden ? (
           <path key={key} d={d} fill="none" stroke={color("ink")} strokeWidth="0.8" strokeDasharray="5 3" />
         ) : (
-          <Filled key={key} d={d} material={l.material} />
+          <Filled opaque key={key} d={d} material={l.material} />
         );
       })}
       <line
@@ -97,7 +97,9 @@ interface Layer {
 /** Outlines from above, the ones nearer the middle last, and the blade over them. */
 function planLayers(design: Parameters<typeof assemble>[0]): Layer[] {
   const blade = groundBlade(design.blade);
-  const inside = (id: string) => design.tang.kind !== "full" && id === "tang";
+  const { tang } = design;
+  const letIn = tang.kind === "hidden" && tang.end.kind === "threaded" && tang.end.seatMm > 0;
+  const inside = (id: string) => (tang.kind !== "full" && id === "tang") || (letIn && id === "butt-nut");
   const buried = ["blade", "tang-hole", "recess", "guard-slot"];
   const shapes = planShapes(
     assemble(design),

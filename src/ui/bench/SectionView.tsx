@@ -57,7 +57,7 @@ export function SectionView({ pxPerMm, axisY, width, height, xRange }: SectionVi
         {shapes.map((s, i) =>
           s.material ? (
             // biome-ignore lint/suspicious/noArrayIndexKey: one part can have several pieces here
-            <Filled key={`${s.id}-${i}`} d={path(s)} material={s.material} />
+            <Filled opaque key={`${s.id}-${i}`} d={path(s)} material={s.material} />
           ) : (
             // biome-ignore lint/suspicious/noArrayIndexKey: one part can have several pieces here
             <path key={`${s.id}-${i}`} d={path(s)} fill={color("sheet")} stroke={color("ink")} />

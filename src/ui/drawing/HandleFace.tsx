@@ -16,7 +16,9 @@ export function HandleFace({ design, scale, line }: { design: Design; scale: Sca
   const contour = handleOutline(design.handle);
   const d = cubicPath(contour.cubics, scale);
   const butt = contour.xRange[0];
-  return faceCells(design).map((cell, i) => {
+  const cells = faceCells(design);
+  return cells.map((cell, i) => {
+    const ends = i === cells.length - 1 && cell.rear.xMm > butt + 1e-6;
     // At the butt the outline's line lies half outside.
     const rear = cell.rear.xMm <= butt + 1e-6 ? { xMm: butt - 4 / scale.pxPerMm, tiltDeg: 0 } : cell.rear;
     const corners = [at(cell.front, FAR), at(cell.front, -FAR), at(rear, -FAR), at(rear, FAR)];
@@ -29,6 +31,7 @@ export function HandleFace({ design, scale, line }: { design: Design; scale: Sca
           <Filled d={d} material={cell.material} line={line * 1.2} />
         </g>
         <CutLine contour={contour} cut={cell.front} scale={scale} line={line} />
+        {ends && <CutLine contour={contour} cut={cell.rear} scale={scale} line={line} />}
       </g>
     );
   });

@@ -8,7 +8,12 @@ interface ChoiceFieldProps<T extends string> {
   readonly choices: readonly { readonly value: T; readonly name: string }[];
   readonly onChange: (value: T) => void;
   readonly help?: string;
+  /** On a line of its own: as a rule where a choice is too long to stand beside its label. */
+  readonly wide?: boolean;
 }
+
+/** Letters of a choice that fit beside a label. */
+const BESIDE = 15;
 
 /** One of a few. */
 export function ChoiceField<T extends string>({
@@ -17,9 +22,10 @@ export function ChoiceField<T extends string>({
   choices,
   onChange,
   help,
+  wide = choices.some((c) => c.name.length > BESIDE),
 }: ChoiceFieldProps<T>) {
   return (
-    <FieldRow label={label} help={help}>
+    <FieldRow label={label} help={help} wide={wide}>
       <NativeSelect.Root size="sm">
         <NativeSelect.Field bg="ground" value={value} onChange={(e) => onChange(e.target.value as T)}>
           {choices.map((c) => (

@@ -5,20 +5,28 @@ interface FieldRowProps {
   readonly label: string;
   readonly help?: string;
   readonly wrong?: string | null;
+  /** The field on a line of its own. */
+  readonly wide?: boolean;
   readonly children: ReactNode;
 }
 
-/** A label and its field side by side, with help or what is wrong below. */
-export function FieldRow({ label, help, wrong, children }: FieldRowProps) {
+/** A label and its field side by side, or one over the other, with help or what is wrong below. */
+export function FieldRow({ label, help, wrong, wide, children }: FieldRowProps) {
   return (
     <Field.Root invalid={Boolean(wrong)}>
-      <Grid templateColumns="1fr 148px" columnGap="2" rowGap="0.5" w="full" alignItems="center">
+      <Grid
+        templateColumns={wide ? "1fr" : "1fr 148px"}
+        columnGap="2"
+        rowGap="0.5"
+        w="full"
+        alignItems="center"
+      >
         <Field.Label color="ink" fontWeight="400">
           {label}
         </Field.Label>
         {children}
         {(wrong || help) && (
-          <GridItem colSpan={2}>
+          <GridItem colSpan={wide ? 1 : 2}>
             {wrong ? (
               <Field.ErrorText mt="0">{wrong}</Field.ErrorText>
             ) : (

@@ -2,8 +2,17 @@
 import { Box, Table, Text } from "@chakra-ui/react";
 import { materialById } from "@/core/stock/materials";
 import { printLength, printMass } from "@/core/units/print";
+import { MEASURED_BALANCE, MEASURED_MASS } from "@/core/weigh/report";
 import { useBench, useWeighed } from "../BenchContext";
 import { Group } from "./Group";
+import { MeshExport } from "./MeshExport";
+import { SecondReading } from "./SecondReading";
+
+/** What stands among the materials for a blade in the hand. */
+const MEASURED_WORDS: Readonly<Record<string, string>> = {
+  [MEASURED_MASS]: "Weighing of the blade",
+  [MEASURED_BALANCE]: "Balancing of the blade",
+};
 
 /** The weight of each part, and which material the spread owes most to. */
 export function PartsStep() {
@@ -14,7 +23,7 @@ export function PartsStep() {
   const nameOf = (ids: string) =>
     ids
       .split("+")
-      .map((id) => materialById(id)?.name ?? id)
+      .map((id) => materialById(id)?.name ?? MEASURED_WORDS[id] ?? id)
       .join(", ");
   return (
     <>
@@ -60,10 +69,10 @@ export function PartsStep() {
       </Group>
       <Group title="Where the spread comes from">
         <Text color="graphite" fontSize="sm">
-          Each material's density from its low to its high; one piece weighs the same throughout.
+          Each material's density from its low to its high, and how far a measured blade may be off.
         </Text>
         {report.densityShares
-          .filter((s) => s.massG > 0.05)
+          .filter((s) => s.massG > 0.05 || s.balanceMm > 0.05)
           .map((s) => (
             <Text key={s.material} display="flex" justifyContent="space-between">
               <span>{nameOf(s.material)}</span>
@@ -73,6 +82,8 @@ export function PartsStep() {
             </Text>
           ))}
       </Group>
+      <SecondReading />
+      <MeshExport />
     </>
   );
 }
