@@ -5,6 +5,7 @@ import { ensureBuild, ensureDebian, ensurePackages, ROOT, run } from "./lib/setU
 
 ensurePackages();
 ensureDebian("units", () => existsSync("/usr/share/units/definitions.units"));
+ensureDebian("admesh", () => existsSync("/usr/bin/admesh"));
 ensureDebian("chromium", () => existsSync("/usr/bin/chromium"));
 const results = join(ROOT, "test-results");
 rmSync(results, { recursive: true, force: true });

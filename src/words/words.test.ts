@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { newDesign } from "@/core/design/create";
 import { newGuard } from "@/core/design/guards";
-import type { Finding, FindingRule } from "@/core/review/types";
+import { FINDING_RULES, type Finding } from "@/core/review/types";
 import { HAZARDS, MATERIAL_CLASSES } from "@/core/stock/types";
 import { parseLength } from "@/core/units/length";
 import { balanceWords } from "./balance";
@@ -22,18 +22,7 @@ describe("words", () => {
   });
 
   it("never speak of NaN or null in a finding, whatever was measured", () => {
-    const rules: FindingRule[] = [
-      "unknown-material",
-      "outline-crosses-itself",
-      "hollow-cuts-through",
-      "pin-off-handle",
-      "fasteners-overlap",
-      "pattern-overfull",
-      "bevel-too-deep",
-      "tang-hole-breaks-out",
-      "guard-longer-than-handle",
-    ];
-    for (const rule of rules) {
+    for (const rule of FINDING_RULES) {
       for (const measured of [null, -1.2, 0.4]) {
         const finding: Finding = {
           rule,

@@ -1,12 +1,31 @@
 import { describe, expect, it } from "vitest";
-import { withTang } from "../design/constructions";
+import {
+  newBlockHole,
+  newBolster,
+  newJoint,
+  newPiece,
+  newRecess,
+  withEnd,
+  withTang,
+} from "../design/constructions";
 import { newDesign } from "../design/create";
+import { newFastener } from "../design/fasteners";
 import { newGuard } from "../design/guards";
 import { withHandleLength } from "../design/lengths";
-import type { Design, HiddenTang, ScalesHandle } from "../design/schema";
+import type {
+  BarEnd,
+  BlockHole,
+  Design,
+  Fastener,
+  FastenerKind,
+  HiddenTang,
+  MeasuredBlade,
+  ScalesHandle,
+} from "../design/schema";
+import { newMeasured } from "../design/starts";
 import { weigh } from "../weigh/weigh";
 import { checkDesign } from "./checkDesign";
-import type { FindingRule } from "./types";
+import { FINDING_RULES, type FindingRule } from "./types";
 
 const sound = newDesign("Sedge");
 if (sound.handle.kind !== "scales" || sound.tang.kind !== "full")
@@ -30,6 +49,25 @@ const node = (role: string, change: { xMm?: number; yMm?: number }) =>
 const [pin] = sound.fasteners;
 const tube = { id: "t", kind: "lanyard-tube", xMm: -60, yMm: 0, material: "brass-260" } as const;
 const mosaic = { id: "m", kind: "patterned-pin", xMm: -60, yMm: 0, diameterMm: 6, fill: "epoxy" } as const;
+
+const framed = withTang(sound, "framed");
+const slot = { id: "s", xMm: -60, yMm: 0, lengthMm: 20, widthMm: 6, angleDeg: 0, fill: null };
+const bolster = newBolster("brass-260");
+const dowels = { diameterMm: 1.6, lengthMm: 8, spreadMm: 18, material: "stainless-304" };
+const ring = { id: "r", xMm: -30, yMm: -24, boreMm: 24, wallMm: 3, widthMm: 9, material: "brass-260" };
+const brief = {
+  ...newPiece("p", "block", "walnut-black", 90),
+  shape: { kind: "plate", aboveMm: 13, belowMm: 17, widthMm: 20, roundness: 0, domeMm: 0 } as const,
+};
+const inHand = (balance: MeasuredBlade["balance"]) =>
+  blade({ measured: { ...newMeasured(100, 10), balance } });
+const made = <K extends FastenerKind>(kind: K) =>
+  newFastener(kind, "f", { xMm: -60, yMm: -1 }, sound.blade.spineMm) as Extract<Fastener, { kind: K }>;
+const end = (kind: "threaded" | "take-down", change: object): Design => {
+  const design = withEnd(hidden, kind);
+  if (design.tang.kind !== "hidden") throw new Error("no hidden tang");
+  return { ...design, tang: { ...design.tang, end: { ...design.tang.end, ...change } as BarEnd } };
+};
 
 /** A design that trips each rule; the sound one trips none. */
 const TRIPS: [FindingRule, Design][] = [
@@ -89,9 +127,52 @@ const TRIPS: [FindingRule, Design][] = [
     },
   ],
   ["duplicate-id", fasteners(pin, { ...pin, xMm: -60 })],
+  ["supports-together", inHand({ kind: "supports", restAtMm: 20, scaleAtMm: 20, readingG: 40 })],
+  ["reading-over-weight", inHand({ kind: "supports", restAtMm: -40, scaleAtMm: 60, readingG: 140 })],
+  ["slot-off-tang", { ...sound, tang: { ...slab, slots: [{ ...slot, lengthMm: 60, angleDeg: 90 }] } }],
+  ["fastener-sizes", fasteners({ ...made("sleeve-bolt"), headMm: 3 })],
+  ["fastener-sizes", fasteners({ ...made("cap-screw"), counterboreMm: 6 })],
+  ["seat-inside-tang", fasteners({ ...made("nutted-rod"), seatMm: 1 })],
+  ["seat-outside-handle", fasteners({ ...made("sleeve-bolt"), seatMm: 30 })],
+  ["waist-wheel-too-small", handle({ waist: { xMm: -60, chordMm: 80, wheelRadiusMm: 20 } })],
+  [
+    "bolsters-meet",
+    handle({ bolsters: { front: { ...bolster, lengthMm: 70 }, rear: { ...bolster, lengthMm: 70 } } }),
+  ],
+  ["joint-off-handle", handle({ joints: [{ ...newJoint("j", sound), xMm: -200 }] })],
+  [
+    "joints-cross",
+    handle({
+      joints: [
+        { ...newJoint("j-1", sound), xMm: -40, divider: { material: "brass-260", thicknessMm: 10 } },
+        { ...newJoint("j-2", sound), xMm: -45 },
+      ],
+    }),
+  ],
+  ["recess-no-room", { ...sound, tang: { ...slab, recess: { ...newRecess(sound), rimMm: 40 } } }],
+  ["recess-cuts-through", { ...sound, tang: { ...slab, recess: { ...newRecess(sound), depthMm: 2.5 } } }],
+  ["tang-thicker-than-frame", { ...framed, tang: { ...framed.tang, frontThicknessMm: 9 } as Design["tang"] }],
+  ["tang-does-not-fit-hole", tang({ hole: { ...newBlockHole("milled", stick), widthMm: 2 } as BlockHole })],
+  ["thread-too-short", end("threaded", { rodMm: 5 })],
+  ["screw-misses-tang", end("take-down", { seatMm: 90 })],
+  ["end-sizes", end("take-down", { headMm: 4 })],
+  ["dome-deeper-than-guard", { ...hidden, guard: { ...guard, domeMm: 9 } }],
+  ["notch-into-tang", { ...hidden, guard: { ...guard, notch: { radiusMm: 20, depthMm: 40 } } }],
+  ["dowel-off-guard", { ...hidden, guard: { ...guard, dowels: { ...dowels, spreadMm: 90 } } }],
+  ["dowel-in-tang", { ...hidden, guard: { ...guard, dowels: { ...dowels, spreadMm: 6 } } }],
+  ["pieces-short-of-butt", { ...hidden, fasteners: [], handle: { ...stack, pieces: [brief] } }],
+  ["ring-apart", { ...hidden, handle: { ...stack, rings: [{ ...ring, yMm: -60 }] } }],
+  [
+    "shape-missing",
+    { ...hidden, guard: { ...guard, mesh: { meshId: "gone", forward: "x", rollDeg: 0, yMm: 0 } } },
+  ],
 ];
 
 describe("what a design cannot be", () => {
+  it("has a design that trips every rule there is", () => {
+    expect(FINDING_RULES.filter((rule) => !TRIPS.some(([r]) => r === rule))).toEqual([]);
+  });
+
   it("finds nothing amiss in a sound one", () => {
     for (const design of [sound, hidden, { ...sound, guard }, { ...hidden, guard }])
       expect(checkDesign(design)).toEqual([]);

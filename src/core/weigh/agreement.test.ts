@@ -1,9 +1,12 @@
+import fc from "fast-check";
 import Module, { type ManifoldToplevel } from "manifold-3d";
 import { beforeAll, describe, expect, it } from "vitest";
 import { assemble } from "../assembly/assemble";
 import type { Assembly } from "../assembly/types";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
-import { designSchema } from "../design/schema";
+import { outlineFrom } from "../design/create";
+import { GUARD_FORMS, guardOfForm } from "../design/guards";
+import { type Design, designSchema } from "../design/schema";
 import { checkDesign } from "../review/checkDesign";
 import { FINE_STEPS, meshAgreement, USUAL_STEPS } from "./agreement";
 import { DEFAULT_FINENESS, integrate } from "./integrate";
@@ -62,5 +65,57 @@ describe.each(Object.keys(CONSTRUCTIONS))("%s", (name) => {
     const fine = together(integrate(assembly, { ...DEFAULT_FINENESS, split: 4 }));
     expect(Math.abs(usual.v / fine.v - 1)).toBeLessThan(1e-5);
     expect(Math.abs(usual.originX + usual.x / usual.v - fine.originX - fine.x / fine.v)).toBeLessThan(0.005);
+  });
+});
+
+/** A construction with another handle's measures and, where it has none, a guard of any form. */
+const anyMixture = fc
+  .record({
+    name: fc.constantFrom(...Object.keys(CONSTRUCTIONS).filter((n) => !DOMED.has(n))),
+    form: fc.constantFrom(...GUARD_FORMS, null),
+    length: fc.integer({ min: 100, max: 130 }),
+    front: fc.integer({ min: 22, max: 28 }),
+    swell: fc.integer({ min: 24, max: 32 }),
+    drop: fc.integer({ min: 0, max: 10 }),
+    halves: fc.array(fc.integer({ min: 8, max: 11 }), { minLength: 4, maxLength: 4 }),
+  })
+  .map((r): Design => {
+    const design = CONSTRUCTIONS[r.name];
+    const outline = outlineFrom({
+      lengthMm: r.length,
+      frontMm: r.front,
+      grooveMm: r.front - 2,
+      swellMm: r.swell,
+      buttMm: r.swell - 1,
+      dropMm: r.drop,
+    });
+    const plan = design.handle.plan.map((p, i) => ({ ...p, halfMm: r.halves[i % 4] }));
+    const mixed: Design = { ...design, handle: { ...design.handle, outline, plan } };
+    return design.guard || !r.form ? mixed : { ...mixed, guard: guardOfForm(r.form, mixed) };
+  });
+
+describe("constructions mixed at random", () => {
+  /** Source: npm's manifold-3d; 0.1 % in each part over 200 mm³ and 0.05 mm in its centroid. */
+  it("agree with the mesh kernel, and none breaks the weighing", () => {
+    let held = 0;
+    for (const design of fc.sample(anyMixture, { seed: 2024, numRuns: 24 })) {
+      const weighing = weigh(design);
+      const where = JSON.stringify(design);
+      if (!weighing.ok) {
+        expect(
+          weighing.findings.some((f) => f.severity === "error"),
+          where,
+        ).toBe(true);
+        continue;
+      }
+      expect(Number.isFinite(weighing.report.balanceMm), where).toBe(true);
+      if (++held > 8) continue;
+      for (const p of meshAgreement(kernel, assemble(design))) {
+        if (!(p.volumeMm3 > 200)) continue;
+        expect(Math.abs(p.meshVolumeMm3 / p.volumeMm3 - 1), `${p.id} of ${where}`).toBeLessThan(0.001);
+        expect(Math.abs(p.meshXMm - p.xMm), `${p.id} of ${where}`).toBeLessThan(0.05);
+      }
+    }
+    expect(held).toBeGreaterThan(8);
   });
 });

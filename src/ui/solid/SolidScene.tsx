@@ -11,7 +11,7 @@ import type { Offset } from "./explode";
 export type Controls = ComponentRef<typeof OrbitControls>;
 
 /** Faces that meet flatter than this are shaded as one surface; steeper ones show an edge. */
-const CREASE = (28 * Math.PI) / 180;
+const CREASE = (35 * Math.PI) / 180;
 
 export interface SceneProps {
   readonly parts: readonly PartMesh[];
@@ -26,7 +26,7 @@ export interface SceneProps {
 /** The knife as solids, seen in perspective; +x to the right, +y up, the right side toward the eye. */
 export function SolidScene(props: SceneProps) {
   const { parts, offsets, hidden, picked, onPick, dark, controls } = props;
-  const span = useMemo(() => spanOf(parts), [parts]);
+  const span = useMemo(() => spanOf(parts, offsets), [parts, offsets]);
   return (
     <Canvas
       frameloop="demand"
@@ -61,13 +61,16 @@ interface Span {
   readonly length: number;
 }
 
-function spanOf(parts: readonly PartMesh[]): Span {
+/** From the rearmost part, where it is drawn, to the tip. */
+function spanOf(parts: readonly PartMesh[], offsets: SceneProps["offsets"]): Span {
   let [low, high] = [Infinity, -Infinity];
-  for (const { mesh } of parts)
+  for (const { id, mesh } of parts) {
+    const off = offsets.get(id)?.[0] ?? 0;
     for (let i = 0; i < mesh.vertices.length; i += 3) {
-      low = Math.min(low, mesh.vertices[i]);
-      high = Math.max(high, mesh.vertices[i]);
+      low = Math.min(low, mesh.vertices[i] + off);
+      high = Math.max(high, mesh.vertices[i] + off);
     }
+  }
   return high > low
     ? { middle: [(low + high) / 2, 0, 0], length: high - low }
     : { middle: [0, 0, 0], length: 200 };

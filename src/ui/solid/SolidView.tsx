@@ -73,7 +73,7 @@ export function SolidView() {
         {sound && !parts && !failure && <Said>Building the solids …</Said>}
         {failure && <Said>The solids could not be built: {failure}</Said>}
         <Text position="absolute" top="2" left="3" fontWeight="600" color="graphite" pointerEvents="none">
-          Solid, right side {working && parts ? "· building …" : ""}
+          Solid {working && parts ? "· building …" : ""}
         </Text>
         <Text
           position="absolute"

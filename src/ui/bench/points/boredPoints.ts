@@ -1,6 +1,6 @@
 import type { Design } from "@/core/design/schema";
 import { FASTENER_WORDS } from "@/words/nodes";
-import { type BenchPoint, held, type PointField } from "./types";
+import { type BenchPoint, held, heldPlace, type PointField } from "./types";
 
 /** Where something stands on the side view: the fields of its station and height. */
 export function placeFields(path: string): PointField[] {
@@ -23,7 +23,7 @@ export function pinPoints({ fasteners }: Design): BenchPoint[] {
     radiusMm: f.diameterMm / 2,
     move: (d, to) => {
       const mine = d.fasteners.find((o) => o.id === f.id);
-      if (mine) Object.assign(mine, { xMm: to.x, yMm: to.y });
+      if (mine) Object.assign(mine, heldPlace(to));
     },
     remove: (d) => {
       d.fasteners = d.fasteners.filter((o) => o.id !== f.id);
@@ -52,7 +52,7 @@ export function openingPoints({ tang }: Design): BenchPoint[] {
       radiusMm: h.diameterMm / 2,
       move: (d, to) => {
         const mine = d.tang.kind === "full" && d.tang.holes.find((o) => o.id === h.id);
-        if (mine) Object.assign(mine, { xMm: to.x, yMm: to.y });
+        if (mine) Object.assign(mine, heldPlace(to));
       },
       remove: (d) => {
         if (d.tang.kind === "full") d.tang.holes = d.tang.holes.filter((o) => o.id !== h.id);
@@ -74,7 +74,7 @@ export function openingPoints({ tang }: Design): BenchPoint[] {
         at: { x: s.xMm, y: s.yMm },
         move: (d, to) => {
           const mine = d.tang.kind === "full" && d.tang.slots.find((o) => o.id === s.id);
-          if (mine) Object.assign(mine, { xMm: to.x, yMm: to.y });
+          if (mine) Object.assign(mine, heldPlace(to));
         },
         remove: (d) => {
           if (d.tang.kind === "full") d.tang.slots = d.tang.slots.filter((o) => o.id !== s.id);

@@ -4,7 +4,7 @@ import { jointTilt, PIECE_NAMES, pieceStations, slackPiece } from "@/core/assemb
 import { bolsterJoint } from "@/core/assembly/scales";
 import type { Design, ScalesHandle, StackHandle } from "@/core/design/schema";
 import { placeFields } from "./boredPoints";
-import { type BenchPoint, held, LEAN_AT_MM, leanOf, leanX } from "./types";
+import { type BenchPoint, held, heldPlace, LEAN_AT_MM, leanOf, leanX } from "./types";
 
 /** Joints, bolsters, pieces and rings: what of the handle can be dragged besides its outline. */
 export function handlePoints(design: Design, selected: string | null): BenchPoint[] {
@@ -192,7 +192,7 @@ function ringPoints({ rings }: StackHandle): BenchPoint[] {
     at: { x: r.xMm, y: r.yMm },
     radiusMm: r.boreMm / 2,
     move: (d, to) => {
-      if (d.handle.kind === "stack") Object.assign(d.handle.rings[i], { xMm: to.x, yMm: to.y });
+      if (d.handle.kind === "stack") Object.assign(d.handle.rings[i], heldPlace(to));
     },
     remove: (d) => {
       if (d.handle.kind === "stack") d.handle.rings.splice(i, 1);

@@ -31,6 +31,11 @@ export function held(value: number, min: number, max: number): number {
   return Math.round(Math.max(min, Math.min(max, value)) * 1e4) / 1e4;
 }
 
+/** A place on the side view, held to where things can stand. */
+export function heldPlace(to: Point): { xMm: number; yMm: number } {
+  return { xMm: held(to.x, -600, 1200), yMm: held(to.y, -300, 300) };
+}
+
 /** Degrees of a lean whose line goes through (x, `yMm`) and, on the axis, through `xMm`. */
 export function leanOf(x: number, xMm: number, yMm: number, most: number): number {
   return Math.round(held((Math.atan2(x - xMm, yMm) * 180) / Math.PI, -most, most));
