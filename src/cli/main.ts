@@ -1,14 +1,28 @@
 import { readFile, stat, writeFile } from "node:fs/promises";
+import { DRILL_SETS, type DrillSet, PIN_FITS, type PinFit } from "@/core/design/schema";
 import { LARGEST_KNIFE_BYTES } from "@/core/files/knife/format";
 import { readKnife } from "@/core/files/knife/read";
+import { drillsIn } from "@/core/fit/drillSets";
+import { pickDrill } from "@/core/fit/pickDrill";
+import { fitSheet } from "@/core/fit/sheet";
+import { checkDesign } from "@/core/review/checkDesign";
+import { reviewDesign } from "@/core/review/reviewDesign";
 import { MATERIALS } from "@/core/stock/materials";
+import { parseLength } from "@/core/units/length";
 import { weigh } from "@/core/weigh/weigh";
 import { fileFailureWords } from "@/words/fileFailures";
 import { findingWords } from "@/words/findings";
+import { lengthFailureWords } from "@/words/lengthFailures";
 import { weighingJson } from "@/words/weighingJson";
 
-const USAGE =
-  "usage: euaxis weigh FILE | euaxis mesh FILE [--part ID] --out FILE.stl|FILE.3mf | euaxis materials";
+const USAGE = [
+  "usage: euaxis weigh FILE",
+  "euaxis review FILE",
+  "euaxis fit FILE",
+  "euaxis drill SIZE [--fit slide|snug|press] [--set inch|metric|all]",
+  "euaxis mesh FILE [--part ID] --out FILE.stl|FILE.3mf",
+  "euaxis materials",
+].join(" | ");
 
 /** A reason to stop, for standard error. */
 class Refusal extends Error {}
@@ -27,6 +41,9 @@ async function main(args: readonly string[]): Promise<unknown> {
   }
   if (command === "weigh" && rest.length === 1) return weighFile(rest[0]);
   if (command === "mesh") return meshFile(rest);
+  if (command === "review" && rest.length === 1) return reviewFile(rest[0]);
+  if (command === "fit" && rest.length === 1) return fitSheet((await weighed(rest[0])).design);
+  if (command === "drill") return drillFor(rest);
   throw new Refusal(USAGE);
 }
 
@@ -61,6 +78,41 @@ async function meshFile(args: readonly string[]): Promise<unknown> {
     throw new Refusal(`cannot write ${out} (${(error as NodeJS.ErrnoException).code})`);
   }
   return { out, part, format, bytes: bytes.byteLength };
+}
+
+/** All findings of a knife, impossible things first. A design that cannot be built has only those. */
+async function reviewFile(path: string): Promise<unknown> {
+  const reading = readKnife(await bytesOf(path));
+  if (!reading.ok) throw new Refusal(fileFailureWords(reading));
+  const { design } = reading;
+  const checked = checkDesign(design);
+  const sound = checked.every((f) => f.severity !== "error");
+  const all = sound ? [...checked, ...reviewDesign(design).findings] : checked;
+  return all.map((f) => ({ ...f, mend: f.mend ?? null, says: findingWords(f, "metric") }));
+}
+
+const DRILLS_OF: Readonly<Record<string, readonly DrillSet[]>> = {
+  inch: ["fraction", "number", "letter"],
+  metric: ["metric"],
+  all: DRILL_SETS,
+};
+
+/** The drill for a round part. Inch sizes are drilled from inch sets, others from metric ones, unless it is said. */
+function drillFor(args: readonly string[]): unknown {
+  const { path: size, options } = optionsOf(args, ["--fit", "--set"]);
+  if (size === null) throw new Refusal(USAGE);
+  const reading = parseLength(size, "mm");
+  if (!reading.ok) throw new Refusal(lengthFailureWords(reading));
+  const fit = options.get("--fit") ?? "slide";
+  if (!(PIN_FITS as readonly string[]).includes(fit))
+    throw new Refusal(`--fit is ${PIN_FITS.join(", ")}, not "${fit}"`);
+  const set = options.get("--set") ?? (reading.form === "mm" ? "metric" : "inch");
+  const sets = DRILLS_OF[set];
+  if (!sets) throw new Refusal(`--set is ${Object.keys(DRILLS_OF).join(", ")}, not "${set}"`);
+  const choice = pickDrill(reading.mm, fit as PinFit, drillsIn(sets));
+  if (!choice) throw new Refusal(`no drill of that set fits ${size}`);
+  const { name, mm, inch } = choice.drill;
+  return { name, mm, inch, clearanceMm: choice.clearanceMm };
 }
 
 /** One path and the named options' values. */

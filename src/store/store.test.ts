@@ -96,12 +96,12 @@ describe("the rack's records", () => {
 
   it("hold the demo knives once, however often the rack is opened", async () => {
     await Promise.all([layOutDemoKnivesOnce(), layOutDemoKnivesOnce()]);
-    expect(await db.knives.count()).toBe(8);
+    expect(await db.knives.count()).toBe(16);
     await db.knives.clear();
     await layOutDemoKnivesOnce();
     expect(await db.knives.count()).toBe(0);
     await addDemoKnives();
-    expect(await db.knives.count()).toBe(8);
+    expect(await db.knives.count()).toBe(16);
   });
 
   it("find free names", () => {

@@ -1,10 +1,11 @@
-import type { Finding } from "@/core/review/types";
+import type { FINDING_RULES, Finding, TradeRule } from "@/core/review/types";
 import type { UnitSystem } from "@/core/units/print";
 import { printLength } from "@/core/units/print";
+import { RULE_WORDS } from "./rules";
 
 type Say = (mm: number | null) => string;
 
-const WORDS: Record<Finding["rule"], (f: Finding, mm: Say) => string> = {
+const WORDS: Record<(typeof FINDING_RULES)[number], (f: Finding, mm: Say) => string> = {
   "unknown-material": (f) => `No material is called "${f.subject}". Choose another.`,
   "outline-crosses-itself": () => "The handle's outline crosses itself here. Pull its points apart.",
   "outline-ahead-of-front": (f, mm) =>
@@ -94,5 +95,13 @@ const WORDS: Record<Finding["rule"], (f: Finding, mm: Say) => string> = {
 
 /** A finding in plain words, lengths in the maker's units. */
 export function findingWords(finding: Finding, system: UnitSystem): string {
-  return WORDS[finding.rule](finding, (mm) => (mm === null ? "–" : printLength(mm, system, 1)));
+  const { rule } = finding;
+  const mm = (value: number | null) => (value === null ? "–" : printLength(value, system, 1));
+  if (isTradeRule(rule)) return RULE_WORDS[rule].says(finding, mm);
+  return WORDS[rule](finding, mm);
+}
+
+/** Whether a rule is one of the trade, with words of its own. */
+export function isTradeRule(rule: Finding["rule"]): rule is TradeRule {
+  return rule in RULE_WORDS;
 }

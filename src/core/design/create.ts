@@ -1,3 +1,4 @@
+import { plainFitUp } from "./fitUp";
 import type { Blade, Design, FullTang, NodeRole, OutlineNode, PlanNode, TipStyle } from "./schema";
 
 /** Main measures of a handle's outline, mm. */
@@ -122,5 +123,6 @@ export function newDesign(name: string): Design {
       { id: "pin-2", kind: "pin", xMm: -88, yMm: -5, diameterMm: 6.35, material: "brass-360" },
     ],
     meshes: [],
+    fitUp: plainFitUp(),
   };
 }

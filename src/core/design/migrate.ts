@@ -1,3 +1,4 @@
+import { plainFitUp } from "./fitUp";
 import { DESIGN_VERSION } from "./schema";
 
 /** Turns the record of one version into the next one's. Keyed by the version it starts from. */
@@ -9,6 +10,8 @@ export const MIGRATIONS: Migrations = {
   1: (record) => (typeof record === "object" && record !== null ? { ...record, guard: null } : record),
   // 3: every construction. What version 2 knew is told in the new record's words.
   2: (record) => (isRecord(record) ? toVersion3(record) : record),
+  // 4: how the knife is fitted up, as it is before its maker says otherwise.
+  3: (record) => (isRecord(record) ? { ...record, fitUp: plainFitUp() } : record),
 };
 
 type Loose = Record<string, unknown>;

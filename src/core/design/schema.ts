@@ -2,12 +2,13 @@ import * as z from "zod";
 import { blade, TIP_STYLES } from "./record/blade";
 import { fastener } from "./record/fastener";
 import { id } from "./record/fields";
+import { fitUp } from "./record/fitUp";
 import { guard } from "./record/guard";
 import { handle } from "./record/handle";
 import { tang } from "./record/tang";
 
 /** The version of the design record that this code writes. */
-export const DESIGN_VERSION = 3;
+export const DESIGN_VERSION = 4;
 
 /** An imported shape: a closed mesh in mm, its numbers as little-endian bytes in base 64. */
 const mesh = z.strictObject({
@@ -28,6 +29,7 @@ export const designSchema = z.strictObject({
   guard: guard.nullable(),
   fasteners: z.array(fastener).max(40),
   meshes: z.array(mesh).max(6),
+  fitUp,
 });
 
 /** A knife as its maker designs it: plain data, lengths in mm in the frame of docs/method.md. */
@@ -41,6 +43,8 @@ export type StoredMesh = z.infer<typeof mesh>;
 export type { MeasuredBlade } from "./record/blade";
 export type { Fastener, FastenerKind } from "./record/fastener";
 export { RIVET_HEADS } from "./record/fastener";
+export type { DrillSet, FitUp, PinFit, StockPiece } from "./record/fitUp";
+export { DRILL_SETS, PIN_FITS } from "./record/fitUp";
 export type { Guard } from "./record/guard";
 export type {
   Bolster,

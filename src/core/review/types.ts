@@ -1,4 +1,7 @@
-export type FindingSeverity = "error" | "warning";
+import type { Fastener, Piece } from "../design/schema";
+
+/** What cannot be built, what is against a rule of the trade, and what is only to be kept in mind. */
+export type FindingSeverity = "error" | "warning" | "note";
 
 /** Codes of what can be wrong with a design; the words for each are the interface's. */
 export const FINDING_RULES = [
@@ -53,7 +56,47 @@ export const FINDING_RULES = [
   "ring-apart",
   "shape-missing",
 ] as const;
-export type FindingRule = (typeof FINDING_RULES)[number];
+
+/** Codes of the trade's rules: what can be built but should be thought of again. Limits can be changed. */
+export const TRADE_RULES = [
+  "wall-in-wood",
+  "wall-in-laminate",
+  "wall-in-metal",
+  "edge-in-wood",
+  "edge-in-laminate",
+  "edge-in-metal",
+  "web-between-holes",
+  "web-to-tang-edge",
+  "far-from-front",
+  "far-from-butt",
+  "guard-cannot-pass",
+  "shoulder-covers-slot",
+  "slot-gap",
+  "guard-before-holes",
+  "tang-before-hardening",
+  "peened-on-soft",
+  "bolt-under-head",
+  "bolt-over-seat",
+  "bolt-engagement",
+  "insert-length",
+  "thread-engagement",
+  "tang-short-in-handle",
+  "shoulder-sharp",
+  "tang-stress",
+  "stock-too-small",
+  "hole-rim",
+  "hole-in-front-fifth",
+  "handle-short-for-hand",
+  "nothing-before-finger",
+  "round-handle",
+  "bevel-lost",
+  "glue-sets-too-soon",
+  "wood-moves",
+  "washers-unpressed",
+  "metals-differ",
+] as const;
+export type TradeRule = (typeof TRADE_RULES)[number];
+export type FindingRule = (typeof FINDING_RULES)[number] | TradeRule;
 
 /** One thing found in a design: what was measured against what limit, and where on the drawing. */
 export interface Finding {
@@ -65,6 +108,8 @@ export interface Finding {
   readonly subject: string | null;
   readonly measured: number | null;
   readonly limit: number | null;
+  /** What would mend it, where that can be worked out. */
+  readonly mend?: Mend | null;
 }
 
 /** Takes down a finding. */
@@ -78,3 +123,17 @@ export type Report = (
     limit?: number;
   },
 ) => void;
+
+/** A change that mends a finding, as data: applied by `applyMend`, undone like any edit. */
+export type Mend =
+  | { readonly kind: "set"; readonly changes: readonly { readonly path: string; readonly value: number }[] }
+  | { readonly kind: "replace-fastener"; readonly fastener: Fastener }
+  | { readonly kind: "add-fastener"; readonly fastener: Fastener }
+  | {
+      readonly kind: "add-piece";
+      readonly at: number;
+      readonly piece: Piece;
+      /** The piece that makes room for it, and its new length. */
+      readonly trim: { readonly index: number; readonly lengthMm: number };
+    }
+  | { readonly kind: "handle-length"; readonly mm: number };

@@ -57,7 +57,7 @@ describe.each(Object.entries(CONSTRUCTIONS))("%s, drawn", (_, design) => {
       breaks: [],
       xRange: [Math.max(r.xRange[0], x - 0.005), Math.min(r.xRange[1], x + 0.005)] as const,
     }));
-    const thin = integrate({ ...assembly, regions }).reduce((s, m) => s + (m.v > 0 ? m.v : 0), 0) / 0.01;
+    const thin = integrate({ ...assembly, regions }).reduce((s, m) => s + Math.max(0, m.v), 0) / 0.01;
     // The body is the last region named by the handle's parts; all else there lies within it.
     const body = { ...assembly.parts[0], id: "body", regions: [0] };
     const shapes = sectionShapes({ ...assembly, parts: [body] }, x);

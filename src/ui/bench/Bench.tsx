@@ -1,5 +1,6 @@
 "use client";
 import { Button, Flex, Stack, Text } from "@chakra-ui/react";
+import dynamic from "next/dynamic";
 import NextLink from "next/link";
 import { useEffect, useState } from "react";
 import { type Autosave, createAutosave } from "@/store/autosave";
@@ -10,9 +11,19 @@ import { Header } from "../shell/Header";
 import { BenchProvider } from "./BenchContext";
 import { BenchTools } from "./BenchTools";
 import { OtherTab } from "./OtherTab";
+import { type Place, PlaceSwitch } from "./PlaceSwitch";
 import { ReadoutBar } from "./ReadoutBar";
 import { StepPanel } from "./StepPanel";
 import { Views } from "./Views";
+
+const FitView = dynamic(() => import("../fit/FitView").then((m) => m.FitView), {
+  ssr: false,
+  loading: () => (
+    <Text p="6" color="graphite">
+      Loading the fit-up sheet …
+    </Text>
+  ),
+});
 
 type Opening =
   | { readonly state: "opening" }
@@ -23,6 +34,7 @@ type Opening =
 /** One knife: its drawing, the step at hand, and what it weighs. */
 export function Bench({ id }: { id: string }) {
   const [opening, setOpening] = useState<Opening>({ state: "opening" });
+  const [place, setPlace] = useState<Place>("bench");
   useEffect(() => {
     let autosave: Autosave | null = null;
     let closed = false;
@@ -51,12 +63,21 @@ export function Bench({ id }: { id: string }) {
       <BenchProvider session={opening.session} autosave={opening.autosave}>
         <Flex direction="column" h="100vh" minW="1024px">
           <Header>
-            <BenchTools />
+            <Flex align="center" gap="4" minW="0">
+              <PlaceSwitch place={place} onChange={setPlace} />
+              <BenchTools />
+            </Flex>
           </Header>
           <OtherTab />
           <Flex as="main" flex="1" minH="0">
-            <Views />
-            <StepPanel />
+            {place === "fit" ? (
+              <FitView />
+            ) : (
+              <>
+                <Views />
+                <StepPanel />
+              </>
+            )}
           </Flex>
           <ReadoutBar />
         </Flex>

@@ -2,11 +2,13 @@
 import { createContext, type ReactNode, useContext, useMemo, useRef, useState } from "react";
 import { useStore } from "zustand";
 import type { Design } from "@/core/design/schema";
+import type { Review } from "@/core/review/reviewDesign";
 import type { UnitSystem } from "@/core/units/print";
 import type { Autosave } from "@/store/autosave";
 import type { Session, SessionState } from "@/store/session";
 import { useSettings } from "@/store/settings";
 import { notices } from "../shell/Notices";
+import { useAsked } from "../useAsked";
 import { useWeighing, type Weighed } from "../useWeigher";
 
 export const STEPS = ["blade", "tang", "handle", "guard", "pins", "parts"] as const;
@@ -36,11 +38,17 @@ interface StationState {
 // the fields.
 const Context = createContext<BenchState | null>(null);
 const WeighedContext = createContext<Weighed>({ weighing: null, failure: null });
+const ReviewContext = createContext<Review | null>(null);
 const StationContext = createContext<StationState>({ stationMm: 0, setStationMm: () => undefined });
 
 /** The last weighing of the knife on the bench. */
 export function useWeighed(): Weighed {
   return useContext(WeighedContext);
+}
+
+/** What the trade's rules say of the knife on the bench; null until they were asked, or while it cannot be built. */
+export function useReview(): Review | null {
+  return useContext(ReviewContext);
 }
 
 export function useStation(): StationState {
@@ -65,6 +73,7 @@ export function BenchProvider({
 }) {
   const design = useStore(session, (s) => s.design);
   const weighed = useWeighing(design);
+  const review = useAsked(weighed.weighing?.ok ? design : null, (s, d) => s.review(d));
   const { units, snapMm } = useSettings();
   const [step, setStep] = useState<Step>("blade");
   const [selected, setSelected] = useState<string | null>(null);
@@ -100,7 +109,9 @@ export function BenchProvider({
   return (
     <Context.Provider value={value}>
       <WeighedContext.Provider value={weighed}>
-        <StationContext.Provider value={station}>{children}</StationContext.Provider>
+        <ReviewContext.Provider value={review}>
+          <StationContext.Provider value={station}>{children}</StationContext.Provider>
+        </ReviewContext.Provider>
       </WeighedContext.Provider>
     </Context.Provider>
   );

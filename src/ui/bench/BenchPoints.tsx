@@ -1,6 +1,6 @@
 "use client";
+import { putAt, valueAt } from "@/core/design/path";
 import { printLength, type UnitSystem } from "@/core/units/print";
-import { putAt, valueAt } from "@/store/path";
 import { type Scale, toPx } from "../drawing/path";
 import { useBench } from "./BenchContext";
 import { DragPoint } from "./DragPoint";

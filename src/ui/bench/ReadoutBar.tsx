@@ -1,11 +1,12 @@
 "use client";
-import { Box, Flex, Stack, Text } from "@chakra-ui/react";
+import { Box, Button, Flex, Stack, Text } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import { useStore } from "zustand";
 import { lengthUnitName, printLength, printLengthBare, printMass, type UnitSystem } from "@/core/units/print";
 import { balanceWords } from "@/words/balance";
 import { findingWords } from "@/words/findings";
-import { useBench, useWeighed } from "./BenchContext";
+import { useBench, useReview, useWeighed } from "./BenchContext";
+import { useMend } from "./useMend";
 
 /** Weight, balance, what changed since the last save, and what is wrong: in view on every step. */
 export function ReadoutBar() {
@@ -79,19 +80,45 @@ export function ReadoutBar() {
       />
       <Box flex="1" minW="0" overflowY="auto" maxH="84px" aria-live="polite" data-testid="findings">
         {failure && <Text color="fault">The weighing failed: {failure}</Text>}
-        {weighing?.findings.length === 0 && <Text color="graphite">Nothing amiss.</Text>}
-        {weighing?.findings.map((f, i) => (
-          <Text
-            key={`${f.rule}-${f.subject ?? i}`}
-            color={f.severity === "error" ? "fault" : "warn"}
-            lineHeight="1.3"
-          >
-            <b>{f.severity === "error" ? "Cannot be built: " : "Look again: "}</b>
-            {findingWords(f, units)}
-          </Text>
-        ))}
+        {weighing && <FindingLines />}
       </Box>
     </Flex>
+  );
+}
+
+/** What stands against the knife, in a line each; what can be mended at once has a button for it. */
+function FindingLines() {
+  const { units } = useBench();
+  const { weighing } = useWeighed();
+  const review = useReview();
+  const mend = useMend();
+  const trade = review?.findings.filter((f) => f.severity === "warning") ?? [];
+  const notes = (review?.findings.length ?? 0) - trade.length;
+  const all = [...(weighing?.findings ?? []), ...trade];
+  return (
+    <>
+      {all.length === 0 && <Text color="graphite">Nothing amiss.</Text>}
+      {all.map((f, i) => (
+        <Text
+          key={`${f.rule}-${f.subject ?? i}`}
+          color={f.severity === "error" ? "fault" : "warn"}
+          lineHeight="1.3"
+        >
+          <b>{f.severity === "error" ? "Cannot be built: " : "Look again: "}</b>
+          {findingWords(f, units)}
+          {f.mend && (
+            <Button size="2xs" variant="outline" ms="2" onClick={() => mend(f)}>
+              Mend it
+            </Button>
+          )}
+        </Text>
+      ))}
+      {notes > 0 && (
+        <Text color="graphite" fontSize="sm">
+          {notes === 1 ? "One thing" : `${notes} things`} to keep in mind: Fit-up.
+        </Text>
+      )}
+    </>
   );
 }
 

@@ -6,10 +6,11 @@ import { KnifeSide } from "../drawing/KnifeSide";
 import { type Scale, toPx } from "../drawing/path";
 import { DrawnText } from "../drawing/Text";
 import { color } from "../theme";
-import { useBench, useWeighed } from "./BenchContext";
+import { useBench, useReview, useWeighed } from "./BenchContext";
 import { BenchPoints, pointTarget } from "./BenchPoints";
 import { DragPoint } from "./DragPoint";
 import { moveNode, removeNode } from "./outlineEdits";
+import { PinRoom } from "./PinRoom";
 import type { PlaceTarget } from "./PlaceEditor";
 import { sidePoints } from "./points/pointsOf";
 
@@ -32,6 +33,7 @@ export function SideView({ scale, width, bottomPx, onEdit }: SideViewProps) {
       <line x1="0" x2={width} y1={axisY} y2={axisY} stroke={color("line")} strokeDasharray="14 4 2 4" />
       {report && <CentreOfMass scale={scale} x={report.centreMm[0]} y={report.centreMm[1]} />}
       {report && <BalanceMark x={toPx(scale, report.balanceMm, 0)[0]} y={bottomPx} />}
+      {step === "pins" && <PinRoom scale={scale} />}
       <Places scale={scale} />
       {step === "handle" && <OutlinePoints scale={scale} onEdit={onEdit} />}
       <BenchPoints points={sidePoints(design, step, selected)} scale={scale} onEdit={onEdit} />
@@ -57,8 +59,10 @@ function CentreOfMass({ scale, x, y }: { scale: Scale; x: number; y: number }) {
 /** Marks every finding that has a place. */
 function Places({ scale }: { scale: Scale }) {
   const weighed = useWeighed();
-  return (weighed.weighing?.findings ?? []).map((f, i) => {
-    if (!f.at) return null;
+  const review = useReview();
+  const all = [...(weighed.weighing?.findings ?? []), ...(review?.findings ?? [])];
+  return all.map((f, i) => {
+    if (!f.at || f.severity === "note") return null;
     const [x, y] = toPx(scale, f.at.x, f.at.y);
     const tint = color(f.severity === "error" ? "fault" : "warn");
     return (

@@ -1,8 +1,8 @@
 "use client";
 import { Checkbox } from "@chakra-ui/react";
+import { putAt, valueAt } from "@/core/design/path";
 import type { MaterialClass } from "@/core/stock/types";
 import { GRAMS_PER_OUNCE } from "@/core/units/print";
-import { putAt, valueAt } from "@/store/path";
 import { useBench } from "../bench/BenchContext";
 import { ChoiceField } from "./ChoiceField";
 import { LengthField } from "./LengthField";

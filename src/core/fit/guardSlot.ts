@@ -1,0 +1,141 @@
+import { barHeight } from "../assembly/barTang";
+import { bladeHeights } from "../assembly/bladeOutline";
+import { guardThickness, handleFront } from "../assembly/guards";
+import { handleOutline } from "../assembly/handleOutline";
+import type { Bar, Design } from "../design/schema";
+import type { Drill } from "./drillSets";
+
+/** How a slot is milled: cutter, its offset from the centre line to each side, and its travel along it. */
+export interface MillPlan {
+  readonly cutterMm: number;
+  readonly offsetMm: number;
+  readonly travelMm: number;
+}
+
+/** How a slot is opened by a row of drilled holes, then filed. */
+export interface ChainPlan {
+  readonly drill: Drill;
+  readonly holes: number;
+  readonly pitchMm: number;
+  /** Height of the row over its outermost holes. */
+  readonly heightMm: number;
+}
+
+export interface GuardSlot {
+  /** The tang at the guard's seat. */
+  readonly tangHeightMm: number;
+  readonly tangThicknessMm: number;
+  /** Middle of the slot over the axis. */
+  readonly yMm: number;
+  readonly heightMm: number;
+  readonly thicknessMm: number;
+  readonly depthMm: number;
+  /** Radius of its corners, where the tang's are rounded. */
+  readonly cornerMm: number;
+  /** Largest height and thickness of anything behind the seat, and where. */
+  readonly behind: { readonly heightMm: number; readonly thicknessMm: number; readonly atMm: number };
+  /** How far the blade's shoulders cover the slot above and below; null where the guard has no shoulder. */
+  readonly coverAboveMm: number | null;
+  readonly coverBelowMm: number | null;
+  readonly mill: MillPlan | null;
+  readonly chain: ChainPlan | null;
+}
+
+/** Travel and offsets of an end mill in a slot; the widest of the cutters that is narrower than the slot. */
+export function millPlan(
+  heightMm: number,
+  thicknessMm: number,
+  cuttersMm: readonly number[],
+): MillPlan | null {
+  const fits = cuttersMm.filter((c) => c < thicknessMm + 1e-9 && c <= heightMm);
+  if (fits.length === 0) return null;
+  const cutterMm = Math.max(...fits);
+  return { cutterMm, offsetMm: (thicknessMm - cutterMm) / 2, travelMm: heightMm - cutterMm };
+}
+
+/** Metal left between two holes of a chain at the least, mm: enough that the drill does not wander into its neighbour. */
+const BETWEEN_MM = 0.3;
+
+/** A row of holes a filing narrower than the slot, evenly spread. Common practice, no source. */
+export function chainPlan(
+  heightMm: number,
+  thicknessMm: number,
+  filingMm: number,
+  drills: readonly Drill[],
+): ChainPlan | null {
+  const fits = drills.filter((d) => d.mm <= thicknessMm - filingMm + 1e-9);
+  const drill = fits[fits.length - 1];
+  if (!drill) return null;
+  const row = heightMm - filingMm - drill.mm;
+  if (!(row > 0)) return { drill, holes: 1, pitchMm: 0, heightMm: drill.mm };
+  const holes = Math.max(2, Math.floor(row / (drill.mm + BETWEEN_MM)) + 1);
+  return { drill, holes, pitchMm: row / (holes - 1), heightMm: row + drill.mm };
+}
+
+/** A bar's height at a station; a full tang's is the handle's. */
+function tangAt(design: Design, x: number): { low: number; high: number; thick: number } {
+  const { tang } = design;
+  if (tang.kind === "full") {
+    const ys = handleOutline(design.handle).cut(Math.min(-1e-6, x));
+    const front = tang.taper?.frontMm ?? design.blade.spineMm;
+    const butt = tang.taper?.buttMm ?? front;
+    const length = -handleOutline(design.handle).xRange[0];
+    return {
+      low: ys[0] ?? 0,
+      high: ys[ys.length - 1] ?? 0,
+      thick: front + (butt - front) * Math.min(1, -x / length),
+    };
+  }
+  const h = barHeight(tang, x);
+  return { low: tang.yMm - h / 2, high: tang.yMm + h / 2, thick: barThickness(tang, x) };
+}
+
+function barThickness(bar: Bar, x: number): number {
+  return bar.frontThicknessMm + ((bar.endThicknessMm - bar.frontThicknessMm) * -x) / bar.lengthMm;
+}
+
+/** What stands tallest and thickest behind the guard, that must go through its slot. */
+function behindSeat(design: Design): GuardSlot["behind"] {
+  const { tang } = design;
+  const front = handleFront(design);
+  const end = tang.kind === "full" ? handleOutline(design.handle).xRange[0] : -tang.lengthMm;
+  let most = { heightMm: 0, thicknessMm: 0, atMm: front };
+  for (let i = 0; i <= 60; i++) {
+    const x = front - 1e-6 + ((end - front + 2e-6) * i) / 60;
+    const { low, high, thick } = tangAt(design, x);
+    if (high - low > most.heightMm) most = { ...most, heightMm: high - low, atMm: x };
+    most = { ...most, thicknessMm: Math.max(most.thicknessMm, thick) };
+  }
+  if (tang.kind === "hidden" && tang.end.kind === "threaded" && tang.end.diameterMm > most.thicknessMm)
+    most = { ...most, thicknessMm: tang.end.diameterMm, atMm: end };
+  return most;
+}
+
+/** The slot through the guard, and how it is made; null without a plate guard. */
+export function guardSlot(design: Design, drills: readonly Drill[]): GuardSlot | null {
+  const { guard, tang, blade, fitUp } = design;
+  if (!guard || guard.mesh) return null;
+  const seat = tangAt(design, 0);
+  const clearance = tang.kind === "full" ? fitUp.slotClearanceMm : guard.slot.clearanceMm;
+  const heightMm = seat.high - seat.low + 2 * clearance;
+  const thicknessMm = seat.thick + 2 * clearance;
+  const { spine, ricassoBottom } = bladeHeights(blade);
+  // A shoulder is where the blade stands past the tang; a full tang that runs on flush has none.
+  const cover = (over: number) => (over > 1e-6 ? over - clearance : null);
+  const above = spine - seat.high;
+  const below = seat.low - ricassoBottom;
+  return {
+    tangHeightMm: seat.high - seat.low,
+    tangThicknessMm: seat.thick,
+    yMm: (seat.high + seat.low) / 2,
+    heightMm,
+    thicknessMm,
+    depthMm: guardThickness(guard),
+    cornerMm: tang.kind === "full" || tang.frontCornerMm === 0 ? 0 : tang.frontCornerMm + clearance,
+    behind: behindSeat(design),
+    coverAboveMm: cover(above),
+    coverBelowMm: cover(below),
+    mill: millPlan(heightMm, thicknessMm, fitUp.cuttersMm),
+    chain: chainPlan(heightMm, thicknessMm, fitUp.filingMm, drills),
+  };
+}

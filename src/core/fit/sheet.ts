@@ -1,0 +1,182 @@
+import type { Design } from "../design/schema";
+import { THREADS } from "../units/threads";
+import { DRILLS, type Drill, drillsIn, ownedDrills } from "./drillSets";
+import { type GluePlan, gluePlan } from "./glue";
+import { type GuardSlot, guardSlot } from "./guardSlot";
+import { bevelLeft, type Girth, girths, gripLength, wantedGrip } from "./hand";
+import { movement, type PieceMovement } from "./movement";
+import { nearestDrill, pickDrill } from "./pickDrill";
+import { jigPitches, type PinPlace, pinLayout, taperShim } from "./pinLayout";
+import { screwSizes, tapDrillMm, threadOf } from "./screws";
+import { bodyOf, type Seat, seats } from "./seats";
+import { type CutPiece, cutList, rodList } from "./stockList";
+import { type TangStress, tangStress } from "./strength";
+import { tangWalls, thinnerTang, thinnest, type Wall } from "./walls";
+
+/** What a hole is for. */
+export type BoreUse =
+  | "pin"
+  | "barrel"
+  | "insert"
+  | "rod"
+  | "tap"
+  | "clearance"
+  | "counterbore"
+  | "tang"
+  | "dowel";
+
+/** One kind of hole to drill: its drill as sold, and the nearest that the shop has. */
+export interface Bore {
+  readonly ids: readonly string[];
+  readonly use: BoreUse;
+  readonly nominalMm: number;
+  /** The size wanted of the hole: the nominal for pins (their fit decides), the tap's or the counterbore's own. */
+  readonly wantedMm: number;
+  readonly drill: Drill | null;
+  readonly clearanceMm: number | null;
+  readonly owned: Drill | null;
+  readonly ownedClearanceMm: number | null;
+  readonly thread: string | null;
+}
+
+export interface FitSheet {
+  readonly bores: readonly Bore[];
+  readonly pins: readonly PinPlace[];
+  readonly jigPitchesMm: readonly number[];
+  readonly taperShim: { readonly angleDeg: number; readonly shimMm: number } | null;
+  readonly slot: GuardSlot | null;
+  readonly seats: readonly Seat[];
+  readonly walls: readonly Wall[];
+  readonly thinnestWall: Wall | null;
+  readonly glue: GluePlan;
+  readonly cut: readonly CutPiece[];
+  readonly rods: ReturnType<typeof rodList>;
+  readonly hand: {
+    readonly gripMm: number;
+    readonly wantedMm: number;
+    readonly girths: readonly Girth[];
+    readonly bevel: ReturnType<typeof bevelLeft>;
+  };
+  readonly stress: TangStress;
+  readonly movement: readonly PieceMovement[];
+}
+
+/** Holes in the order they are drilled: through holes first, then taps, then counterbores, the tang's hole last. */
+function boresOf(design: Design): Bore[] {
+  const { fitUp, tang, guard } = design;
+  const sold = drillsIn(fitUp.drills.sets);
+  const owned = ownedDrills(fitUp.drills);
+  const bores: Bore[] = [];
+  const put = (
+    id: string,
+    use: BoreUse,
+    nominalMm: number,
+    wantedMm: number | null,
+    thread: string | null = null,
+  ) => {
+    const same = bores.findIndex(
+      (o) => o.use === use && Math.abs(o.nominalMm - nominalMm) < 1e-6 && o.thread === thread,
+    );
+    if (same >= 0) {
+      bores[same] = { ...bores[same], ids: [...bores[same].ids, id] };
+      return;
+    }
+    // A given size is drilled as near as it comes; a pin's by its fit.
+    const choose = (from: readonly Drill[]): Drill | null =>
+      wantedMm === null
+        ? (pickDrill(nominalMm, fitUp.pinFit, from)?.drill ?? null)
+        : nearestDrill(wantedMm, from);
+    const [drill, own] = [choose(sold), choose(owned)];
+    bores.push({
+      ids: [id],
+      use,
+      nominalMm,
+      wantedMm: wantedMm ?? nominalMm,
+      drill,
+      clearanceMm: drill && drill.mm - (wantedMm ?? nominalMm),
+      owned: own,
+      ownedClearanceMm: own && own.mm - (wantedMm ?? nominalMm),
+      thread,
+    });
+  };
+  const tap = (id: string, diameterMm: number, pitchMm?: number) => {
+    const thread = threadOf(diameterMm, pitchMm);
+    if (thread) put(id, "tap", diameterMm, tapDrillMm(thread), thread.name);
+  };
+  for (const f of design.fasteners) {
+    if (f.kind === "sleeve-bolt") {
+      put(f.id, "barrel", f.diameterMm, f.diameterMm);
+      put(f.id, "counterbore", f.headMm, f.headMm);
+    } else if (f.kind === "cap-screw") {
+      put(f.id, "insert", f.insertMm, f.insertMm);
+      put(f.id, "clearance", f.diameterMm, f.diameterMm * 1.1);
+      put(f.id, "counterbore", f.counterboreMm, f.counterboreMm);
+      tap(f.id, f.diameterMm);
+    } else if (f.kind === "nutted-rod") {
+      put(f.id, "rod", f.diameterMm, null);
+      put(f.id, "counterbore", f.counterboreMm, f.counterboreMm);
+    } else put(f.id, "pin", f.diameterMm, null);
+  }
+  if (guard?.dowels) put("dowels", "dowel", guard.dowels.diameterMm, guard.dowels.diameterMm);
+  if (tang.kind === "full")
+    for (const h of tang.holes) if (h.purpose !== "old-pin") put(h.id, "tang", h.diameterMm, h.diameterMm);
+  if (tang.kind === "hidden") {
+    const { end, hole } = tang;
+    if (end.kind === "take-down") {
+      tap("butt-screw", end.diameterMm, end.pitchMm);
+      put("butt-screw", "clearance", end.diameterMm, end.diameterMm + 0.5);
+      put("butt-screw", "counterbore", end.counterboreMm, end.counterboreMm);
+    }
+    if (end.kind === "threaded" && end.seatMm > 0)
+      put("butt-nut", "counterbore", end.counterboreMm, end.counterboreMm);
+    if (hole.kind === "drilled") for (const s of hole.stages) put("tang-hole", "tang", s.bitMm, s.bitMm);
+  }
+  const order: BoreUse[] = [
+    "tang",
+    "pin",
+    "barrel",
+    "insert",
+    "rod",
+    "dowel",
+    "clearance",
+    "tap",
+    "counterbore",
+  ];
+  return bores.sort((a, b) => order.indexOf(a.use) - order.indexOf(b.use) || a.nominalMm - b.nominalMm);
+}
+
+/** Everything to measure, drill, cut and mix for a design that can be built. mm, mm³, ml, g, N, MPa. */
+export function fitSheet(design: Design): FitSheet {
+  const known = bodyOf(design);
+  const pins = pinLayout(design);
+  const walls = tangWalls(design);
+  return {
+    bores: boresOf(design),
+    pins,
+    jigPitchesMm: jigPitches(pins),
+    taperShim: taperShim(design),
+    slot: guardSlot(design, ownedDrills(design.fitUp.drills)),
+    seats: seats(design, known),
+    walls,
+    thinnestWall: thinnest(walls),
+    glue: gluePlan(design, new Map(pins.map((p) => [p.id, p.throughMm]))),
+    cut: cutList(design),
+    rods: rodList(design),
+    hand: {
+      gripMm: gripLength(design),
+      wantedMm: wantedGrip(design.fitUp.hand.breadthMm),
+      girths: girths(design, known),
+      bevel: bevelLeft(design),
+    },
+    stress: tangStress(design),
+    movement: movement(design),
+  };
+}
+
+/** Threads with what is drilled, turned and keyed for each: the table beside the drill press. */
+export function threadTable() {
+  return THREADS.map((t) => {
+    const tapMm = tapDrillMm(t);
+    return { ...t, tapMm, tapDrill: nearestDrill(tapMm, DRILLS), sizes: screwSizes(t) };
+  });
+}

@@ -1,0 +1,30 @@
+import { withHandleLength } from "../design/lengths";
+import { putAt } from "../design/path";
+import type { Design } from "../design/schema";
+import type { Mend } from "./types";
+
+/** The design with a mend applied. One whose subject is gone changes nothing. */
+export function applyMend(design: Design, mend: Mend): Design {
+  switch (mend.kind) {
+    case "set": {
+      const next = structuredClone(design);
+      return mend.changes.every(({ path, value }) => putAt(next, path, value)) ? next : design;
+    }
+    case "replace-fastener":
+      return {
+        ...design,
+        fasteners: design.fasteners.map((f) => (f.id === mend.fastener.id ? mend.fastener : f)),
+      };
+    case "add-fastener":
+      return { ...design, fasteners: [...design.fasteners, mend.fastener] };
+    case "add-piece": {
+      if (design.handle.kind !== "stack") return design;
+      const { index, lengthMm } = mend.trim;
+      const pieces = design.handle.pieces.map((p, i) => (i === index ? { ...p, lengthMm } : p));
+      pieces.splice(mend.at, 0, mend.piece);
+      return { ...design, handle: { ...design.handle, pieces } };
+    }
+    case "handle-length":
+      return { ...design, handle: withHandleLength(design.handle, "length", mend.mm) };
+  }
+}

@@ -1,0 +1,84 @@
+import { type Building, beginning } from "../../assembly/building";
+import { bodyRegion } from "../../assembly/handleBody";
+import type { Design } from "../../design/schema";
+import { boresOf, edgeOf, type PinPlace, pinLayout } from "../../fit/pinLayout";
+import { type Seat, seats } from "../../fit/seats";
+import { tangWalls, type Wall } from "../../fit/walls";
+import type { Region } from "../../solids/region";
+import type { Finding, FindingSeverity, Mend, TradeRule } from "../types";
+
+/** What the rules share of one design: worked out once, when first asked for. */
+export interface RuleContext {
+  readonly design: Design;
+  readonly building: () => Building;
+  readonly body: () => Region;
+  readonly edge: () => ReturnType<typeof edgeOf>;
+  readonly bores: () => ReturnType<typeof boresOf>;
+  readonly pins: () => readonly PinPlace[];
+  readonly seats: () => readonly Seat[];
+  readonly walls: () => readonly Wall[];
+  /** A rule's limit: the maker's, or the usual one. */
+  readonly limit: (rule: TradeRule) => number;
+}
+
+export function ruleContext(design: Design, limitOf: (rule: TradeRule) => number): RuleContext {
+  const once = <T>(make: () => T): (() => T) => {
+    let made: { value: T } | null = null;
+    return () => {
+      made ??= { value: make() };
+      return made.value;
+    };
+  };
+  const building = once(() => beginning(design));
+  const body = once(() => bodyRegion(building()));
+  return {
+    design,
+    building,
+    body,
+    edge: once(() => edgeOf(design)),
+    bores: once(() => boresOf(design)),
+    pins: once(() => pinLayout(design)),
+    seats: once(() => seats(design, { b: building(), body: body() })),
+    walls: once(() => tangWalls(design)),
+    limit: limitOf,
+  };
+}
+
+/** Takes down a finding of a rule. */
+export function found(
+  rule: TradeRule,
+  severity: FindingSeverity,
+  more: {
+    at?: { readonly x: number; readonly y: number } | null;
+    subject?: string;
+    measured?: number;
+    limit?: number;
+    mend?: Mend | null;
+  } = {},
+): Finding {
+  return {
+    rule,
+    severity,
+    at: more.at ?? null,
+    subject: more.subject ?? null,
+    measured: more.measured ?? null,
+    limit: more.limit ?? null,
+    mend: more.mend ?? null,
+  };
+}
+
+/** One rule of the trade. */
+export interface Rule {
+  readonly code: TradeRule;
+  /** The usual limit, and what it counts. */
+  readonly limit: number;
+  readonly unit: "mm" | "diameters" | "share" | "ratio" | "volts" | "none";
+  readonly source: string;
+  readonly check: (c: RuleContext) => Finding[];
+}
+
+export const PRACTICE = "common practice, no source";
+
+/** To a tenth of a millimetre, away from what it must clear. */
+export const roundUp = (mm: number) => Math.ceil(mm * 10 - 1e-6) / 10;
+export const roundDown = (mm: number) => Math.floor(mm * 10 + 1e-6) / 10;

@@ -1,0 +1,114 @@
+import { guardThickness } from "../../assembly/guards";
+import { guardSlot } from "../../fit/guardSlot";
+import type { Finding, Mend } from "../types";
+import { found, PRACTICE, type Rule, roundDown } from "./context";
+
+const pass: Rule = {
+  code: "guard-cannot-pass",
+  limit: 0,
+  unit: "mm",
+  source: PRACTICE,
+  check: ({ design, limit }) => {
+    const slot = guardSlot(design, []);
+    if (!slot) return [];
+    const over = Math.max(slot.behind.heightMm - slot.heightMm, slot.behind.thicknessMm - slot.thicknessMm);
+    if (over <= limit("guard-cannot-pass") + 1e-6) return [];
+    const { tang } = design;
+    const mend: Mend | null =
+      tang.kind === "full"
+        ? null
+        : {
+            kind: "set",
+            changes: [
+              { path: "tang.endHeightMm", value: Math.min(tang.endHeightMm, tang.frontHeightMm) },
+              { path: "tang.endThicknessMm", value: Math.min(tang.endThicknessMm, tang.frontThicknessMm) },
+            ],
+          };
+    const nutted =
+      tang.kind === "hidden" && tang.end.kind === "threaded" && tang.end.diameterMm > slot.thicknessMm;
+    // A full tang's guard is let on from the edge side by an open slot, or is made in two halves: to be known, not wrong.
+    return [
+      found("guard-cannot-pass", tang.kind === "full" ? "note" : "warning", {
+        at: { x: slot.behind.atMm, y: slot.yMm },
+        measured: over,
+        limit: limit("guard-cannot-pass"),
+        mend: nutted ? null : mend,
+      }),
+    ];
+  },
+};
+
+const covers: Rule = {
+  code: "shoulder-covers-slot",
+  limit: 0.5,
+  unit: "mm",
+  source: PRACTICE,
+  check: ({ design, limit }) => {
+    const slot = guardSlot(design, []);
+    const { tang } = design;
+    if (!slot || tang.kind === "full") return [];
+    const covers = [slot.coverAboveMm, slot.coverBelowMm].filter((mm): mm is number => mm !== null);
+    if (covers.length === 0) return [];
+    const least = Math.min(...covers);
+    if (least >= limit("shoulder-covers-slot")) return [];
+    const lower = roundDown(tang.frontHeightMm - 2 * (limit("shoulder-covers-slot") - least));
+    return [
+      found("shoulder-covers-slot", "warning", {
+        at: { x: 0, y: slot.yMm },
+        measured: least,
+        limit: limit("shoulder-covers-slot"),
+        mend:
+          lower >= 1
+            ? {
+                kind: "set",
+                changes: [
+                  { path: "tang.frontHeightMm", value: lower },
+                  { path: "tang.endHeightMm", value: Math.min(tang.endHeightMm, lower) },
+                ],
+              }
+            : null,
+      }),
+    ];
+  },
+};
+
+const gap: Rule = {
+  code: "slot-gap",
+  limit: 0.1,
+  unit: "mm",
+  source: `${PRACTICE}: solder or epoxy bridges more; a spacer closes a lengthwise gap`,
+  check: ({ design, limit }) => {
+    const { guard, tang, fitUp } = design;
+    if (!guard || guard.mesh) return [];
+    const full = tang.kind === "full";
+    const measured = full ? fitUp.slotClearanceMm : guard.slot.clearanceMm;
+    if (measured <= limit("slot-gap") + 1e-9) return [];
+    return [
+      found("slot-gap", "warning", {
+        at: { x: -guardThickness(guard) / 2, y: 0 },
+        measured,
+        limit: limit("slot-gap"),
+        mend: {
+          kind: "set",
+          changes: [
+            {
+              path: full ? "fitUp.slotClearanceMm" : "guard.slot.clearanceMm",
+              value: Math.min(0.05, limit("slot-gap")),
+            },
+          ],
+        },
+      }),
+    ];
+  },
+};
+
+const first: Rule = {
+  code: "guard-before-holes",
+  limit: 0,
+  unit: "none",
+  source: PRACTICE,
+  check: ({ design }): Finding[] =>
+    design.guard && design.fasteners.length > 0 ? [found("guard-before-holes", "note")] : [],
+};
+
+export const GUARD_RULES: readonly Rule[] = [pass, covers, gap, first];

@@ -1,0 +1,224 @@
+import { assemble } from "../../assembly/assemble";
+import { handleOutline } from "../../assembly/handleOutline";
+import type { Design } from "../../design/schema";
+import { gluePlan } from "../../fit/glue";
+import { bevelLeft, girths, gripLength } from "../../fit/hand";
+import { movement } from "../../fit/movement";
+import { cutList } from "../../fit/stockList";
+import { materialById } from "../../stock/materials";
+import { anodicIndex } from "../../stock/working";
+import type { Finding } from "../types";
+import { found, PRACTICE, type Rule, roundUp } from "./context";
+
+const stock: Rule = {
+  code: "stock-too-small",
+  limit: 0,
+  unit: "mm",
+  source: `${PRACTICE}: the finished envelope, a saw kerf and 1.5 mm a side`,
+  check: (c) =>
+    cutList(c.design).flatMap((p): Finding[] => {
+      if (!p.shortMm) return [];
+      const short = Math.max(p.shortMm.lengthMm, p.shortMm.heightMm, p.shortMm.thicknessMm);
+      if (short <= c.limit("stock-too-small") + 1e-9) return [];
+      return [
+        found("stock-too-small", "warning", {
+          subject: p.piece,
+          measured: short,
+          limit: c.limit("stock-too-small"),
+        }),
+      ];
+    }),
+};
+
+const hand: Rule = {
+  code: "handle-short-for-hand",
+  limit: 10,
+  unit: "mm",
+  source: `${PRACTICE}: breadth across the knuckles and 10 to 15 mm`,
+  check: (c) => {
+    const grip = gripLength(c.design);
+    const wanted = c.design.fitUp.hand.breadthMm + c.limit("handle-short-for-hand");
+    if (grip >= wanted) return [];
+    const reach = -handleOutline(c.design.handle).xRange[0];
+    return [
+      found("handle-short-for-hand", "warning", {
+        measured: grip,
+        limit: wanted,
+        mend: { kind: "handle-length", mm: roundUp(reach + wanted - grip) + 0.1 },
+      }),
+    ];
+  },
+};
+
+/** Something that stops the hand: a guard, or a front that drops so far below the groove behind it. */
+const DROP_MM = 3;
+
+const finger: Rule = {
+  code: "nothing-before-finger",
+  limit: DROP_MM,
+  unit: "mm",
+  source: PRACTICE,
+  check: (c) => {
+    const { design } = c;
+    if (!design.fitUp.hand.thrust || design.guard) return [];
+    const nodes = design.handle.outline;
+    const front = nodes[nodes.length - 1];
+    const ahead = nodes.filter((n) => n !== front && n.xMm > -45 && n.yMm < 0);
+    const groove = Math.max(...ahead.map((n) => n.yMm), Number.NEGATIVE_INFINITY);
+    const drop = Number.isFinite(groove) ? groove - front.yMm : 0;
+    if (drop >= c.limit("nothing-before-finger")) return [];
+    return [
+      found("nothing-before-finger", "warning", {
+        at: { x: front.xMm, y: front.yMm },
+        measured: drop,
+        limit: c.limit("nothing-before-finger"),
+      }),
+    ];
+  },
+};
+
+const round: Rule = {
+  code: "round-handle",
+  limit: 1.2,
+  unit: "ratio",
+  source: `${PRACTICE}: clearly taller than thick, about 1.2 to 1.5 to 1`,
+  check: (c) => {
+    const roundest = girths(c.design, { b: c.building(), body: c.body() }).reduce(
+      (worst, g) => (worst && worst.ratio <= g.ratio ? worst : g),
+      null as ReturnType<typeof girths>[number] | null,
+    );
+    if (!roundest || roundest.ratio >= c.limit("round-handle")) return [];
+    return [
+      found("round-handle", "warning", {
+        at: { x: -roundest.behindMm, y: 0 },
+        measured: roundest.ratio,
+        limit: c.limit("round-handle"),
+      }),
+    ];
+  },
+};
+
+const bevel: Rule = {
+  code: "bevel-lost",
+  limit: 1,
+  unit: "mm",
+  source: `${PRACTICE}, geometry`,
+  check: (c) => {
+    const left = bevelLeft(c.design);
+    if (!left || left.leftMm >= c.limit("bevel-lost")) return [];
+    return [
+      found("bevel-lost", "warning", {
+        at: { x: c.building().behind[1], y: 0 },
+        measured: left.leftMm,
+        limit: c.limit("bevel-lost"),
+        mend: {
+          kind: "set",
+          changes: [{ path: "handle.frontBevel.lengthMm", value: roundUp(c.limit("bevel-lost")) }],
+        },
+      }),
+    ];
+  },
+};
+
+const glue: Rule = {
+  code: "glue-sets-too-soon",
+  limit: 1,
+  unit: "ratio",
+  source: PRACTICE,
+  check: (c) => {
+    const through = new Map(c.pins().map((p) => [p.id, p.throughMm]));
+    const plan = gluePlan(c.design, through);
+    if (plan.netMm3 <= 0) return [];
+    const measured = plan.potLifeMin / plan.assemblyMin;
+    if (measured >= c.limit("glue-sets-too-soon")) return [];
+    return [found("glue-sets-too-soon", "warning", { measured: plan.potLifeMin, limit: plan.assemblyMin })];
+  },
+};
+
+/** Wood that stands flush against a tang's edge shows what it moves. */
+const wood: Rule = {
+  code: "wood-moves",
+  limit: 0.1,
+  unit: "mm",
+  source: "USDA Wood Handbook, FPL-GTR-282, ch. 4 and 13, values from memory",
+  check: (c) => {
+    if (c.design.handle.kind !== "scales") return [];
+    return movement(c.design).flatMap((m): Finding[] =>
+      m.mostMm <= c.limit("wood-moves")
+        ? []
+        : [
+            found("wood-moves", "note", {
+              subject: m.material,
+              measured: m.mostMm,
+              limit: c.limit("wood-moves"),
+            }),
+          ],
+    );
+  },
+};
+
+const washers: Rule = {
+  code: "washers-unpressed",
+  limit: 0.1,
+  unit: "share",
+  source: "10 to 15 % over length before compression, from memory",
+  check: (c) => {
+    const { handle } = c.design;
+    if (handle.kind !== "stack") return [];
+    return handle.pieces.flatMap((p, i): Finding[] => {
+      const soft = materialById(p.material)?.class === "leather" || p.material === "cork";
+      if (!soft || p.shape || p.pressedShare >= c.limit("washers-unpressed")) return [];
+      const pressedShare = Math.min(0.5, Math.max(0.12, c.limit("washers-unpressed")));
+      // The stack is longer by as much, so that it comes out as long as it was.
+      const lengthMm = Math.round(((p.lengthMm * (1 - p.pressedShare)) / (1 - pressedShare)) * 100) / 100;
+      return [
+        found("washers-unpressed", "warning", {
+          subject: p.id,
+          measured: p.pressedShare,
+          limit: c.limit("washers-unpressed"),
+          mend: {
+            kind: "set",
+            changes: [
+              { path: `handle.pieces.${i}.pressedShare`, value: pressedShare },
+              { path: `handle.pieces.${i}.lengthMm`, value: Math.min(600, lengthMm) },
+            ],
+          },
+        }),
+      ];
+    });
+  },
+};
+
+/** The two metals of a handle that are farthest apart; the one with the higher index goes first. */
+function metalsOf(design: Design): { material: string; index: number }[] {
+  const made = assemble(design).parts.flatMap((p) => p.made.map((m) => m.materialId));
+  return [...new Set(made)]
+    .flatMap((material) => {
+      const index = anodicIndex(material);
+      return index === null ? [] : [{ material, index }];
+    })
+    .sort((a, b) => b.index - a.index);
+}
+
+const metals: Rule = {
+  code: "metals-differ",
+  limit: 0.25,
+  unit: "volts",
+  source: "anodic index, MIL-STD-889 and common galvanic tables, from memory",
+  check: (c) => {
+    const all = metalsOf(c.design);
+    if (all.length < 2) return [];
+    const [first, last] = [all[0], all[all.length - 1]];
+    const measured = first.index - last.index;
+    if (measured <= c.limit("metals-differ") + 1e-9) return [];
+    return [
+      found("metals-differ", "note", {
+        subject: `${first.material}+${last.material}`,
+        measured,
+        limit: c.limit("metals-differ"),
+      }),
+    ];
+  },
+};
+
+export const HANDLE_RULES: readonly Rule[] = [stock, hand, finger, round, bevel, glue, wood, washers, metals];

@@ -1,0 +1,375 @@
+import { handleFront } from "../../assembly/guards";
+import { handleOutline } from "../../assembly/handleOutline";
+import { pieceStations } from "../../assembly/pieces";
+import type { Design, Fastener } from "../../design/schema";
+import { edgeDistance, webOf } from "../../fit/pinLayout";
+import { bearsPeening, toughnessOf } from "../../stock/working";
+import { holesOf } from "../openings";
+import type { Finding, Mend, TradeRule } from "../types";
+import { found, PRACTICE, type Rule, type RuleContext } from "./context";
+
+/** The material that a fastener's ends come out of, the softer of both sides. */
+function scaleMaterials(design: Design): string[] {
+  const { handle } = design;
+  return handle.kind === "scales"
+    ? [handle.right.material, handle.left.material]
+    : handle.pieces.filter((p) => !p.shape).map((p) => p.material);
+}
+
+/** The least tough of some materials decides. */
+function edgeRule(design: Design): TradeRule {
+  const found = scaleMaterials(design).map(toughnessOf);
+  return found.includes("wood")
+    ? "edge-in-wood"
+    : found.includes("laminate")
+      ? "edge-in-laminate"
+      : "edge-in-metal";
+}
+
+/** Room that a bore of a kind wants: to the edge in mm, and to its neighbours. */
+interface Wanted {
+  readonly toEdgeMm: number;
+  readonly webMm: number;
+  /** Station that it must not stand ahead of. */
+  readonly behindMm?: number;
+}
+
+/** How far a mend looks for a better place, mm, and in what steps. */
+const REACH_MM = 16;
+const STEP_MM = 0.5;
+
+/** The nearest place to a bore that has the room it wants, or null of none within reach. */
+function betterPlace(c: RuleContext, bore: ReturnType<RuleContext["bores"]>[number], wanted: Wanted) {
+  let best: { x: number; y: number; off: number } | null = null;
+  for (let dx = -REACH_MM; dx <= REACH_MM; dx += STEP_MM) {
+    for (let dy = -REACH_MM; dy <= REACH_MM; dy += STEP_MM) {
+      const off = Math.hypot(dx, dy);
+      if (off > REACH_MM || (best && off >= best.off)) continue;
+      const at = { ...bore, xMm: bore.xMm + dx, yMm: bore.yMm + dy };
+      if (wanted.behindMm !== undefined && at.xMm > -wanted.behindMm) continue;
+      if (edgeDistance(c.edge(), at.xMm, at.yMm) < wanted.toEdgeMm) continue;
+      const web = webOf(at, c.bores());
+      if (web !== null && web < wanted.webMm) continue;
+      best = { x: at.xMm, y: at.yMm, off };
+    }
+  }
+  return best;
+}
+
+function moveTo(design: Design, id: string, to: { x: number; y: number } | null): Mend | null {
+  if (!to) return null;
+  const pin = design.fasteners.findIndex((f) => f.id === id);
+  const hole = holesOf(design).findIndex((h) => h.id === id);
+  const at = pin >= 0 ? `fasteners.${pin}` : hole >= 0 ? `tang.holes.${hole}` : null;
+  if (!at) return null;
+  return {
+    kind: "set",
+    changes: [
+      { path: `${at}.xMm`, value: Math.round(to.x * 100) / 100 },
+      { path: `${at}.yMm`, value: Math.round(to.y * 100) / 100 },
+    ],
+  };
+}
+
+const webWanted = (c: RuleContext, diameterMm: number) =>
+  Math.max(c.limit("web-between-holes"), diameterMm / 2);
+
+/** Rods that are sold, mm and inch. Common practice, no source. */
+const RODS_MM = [1.5875, 2, 2.38125, 3, 3.175, 3.96875, 4, 4.7625, 5, 6, 6.35, 7.9375, 8];
+
+/** The thickest rod up to a diameter in a pin's place, or nothing of what is no plain pin. */
+function thinnerPin(design: Design, f: Fastener, mostMm: number): Mend | null {
+  if (f.kind !== "pin" && f.kind !== "blind-pin" && f.kind !== "patterned-pin") return null;
+  const value = RODS_MM.filter((d) => d <= mostMm + 1e-9).pop();
+  if (value === undefined) return null;
+  const index = design.fasteners.indexOf(f);
+  return { kind: "set", changes: [{ path: `fasteners.${index}.diameterMm`, value }] };
+}
+
+function edgeRuleOf(code: "edge-in-wood" | "edge-in-laminate" | "edge-in-metal", limit: number): Rule {
+  return {
+    code,
+    limit,
+    unit: "diameters",
+    source: PRACTICE,
+    check: (c) => {
+      if (edgeRule(c.design) !== code) return [];
+      return c.design.fasteners.flatMap((f): Finding[] => {
+        const distance = edgeDistance(c.edge(), f.xMm, f.yMm);
+        const measured = distance / f.diameterMm;
+        if (measured >= c.limit(code)) return [];
+        const bore = c.bores().find((b) => b.id === f.id);
+        const wanted = { toEdgeMm: c.limit(code) * f.diameterMm, webMm: webWanted(c, f.diameterMm) };
+        const place = bore ? betterPlace(c, bore, wanted) : null;
+        const mend = place
+          ? moveTo(c.design, f.id, place)
+          : thinnerPin(c.design, f, distance / c.limit(code));
+        return [
+          found(code, "warning", {
+            at: { x: f.xMm, y: f.yMm },
+            subject: f.id,
+            measured,
+            limit: c.limit(code),
+            mend,
+          }),
+        ];
+      });
+    },
+  };
+}
+
+/** What a bore needs to its edge when a web's mend moves it. */
+function edgeNeed(c: RuleContext, id: string, diameterMm: number): number {
+  const f = c.design.fasteners.find((o) => o.id === id);
+  if (f) return Math.max(c.limit(edgeRule(c.design)) * f.diameterMm, diameterMm / 2 + 1);
+  return diameterMm / 2 + Math.max(c.limit("web-to-tang-edge"), c.limit("hole-rim"));
+}
+
+const webs: Rule = {
+  code: "web-between-holes",
+  limit: 1.5,
+  unit: "mm",
+  source: `${PRACTICE}: half a diameter and 1.5 mm`,
+  check: (c) =>
+    c.bores().flatMap((bore, i): Finding[] => {
+      // Each pair once, at the later of the two.
+      const before = c.bores().slice(0, i);
+      const web = webOf(bore, before.concat(bore));
+      const near = before.find(
+        (o) =>
+          web !== null &&
+          Math.abs(
+            Math.hypot(o.xMm - bore.xMm, o.yMm - bore.yMm) - (o.diameterMm + bore.diameterMm) / 2 - web,
+          ) < 1e-9,
+      );
+      if (web === null || !near || web < 0) return [];
+      const limit = Math.max(c.limit("web-between-holes"), Math.max(bore.diameterMm, near.diameterMm) / 2);
+      if (web >= limit) return [];
+      const wanted = { toEdgeMm: edgeNeed(c, bore.id, bore.diameterMm), webMm: limit };
+      return [
+        found("web-between-holes", "warning", {
+          at: { x: (bore.xMm + near.xMm) / 2, y: (bore.yMm + near.yMm) / 2 },
+          subject: bore.id,
+          measured: web,
+          limit,
+          mend: moveTo(c.design, bore.id, betterPlace(c, bore, wanted)),
+        }),
+      ];
+    }),
+};
+
+/** Holes and slots of a tang that is a slab. */
+const tangEdge: Rule = {
+  code: "web-to-tang-edge",
+  limit: 1.5,
+  unit: "mm",
+  source: `${PRACTICE}: half a diameter and 1.5 mm`,
+  check: (c) => {
+    if (c.design.tang.kind !== "full") return [];
+    // Lightening holes have a stricter rim of their own.
+    return c.design.fasteners.flatMap((f): Finding[] => {
+      const web = edgeDistance(c.edge(), f.xMm, f.yMm) - f.diameterMm / 2;
+      const limit = Math.max(c.limit("web-to-tang-edge"), f.diameterMm / 2);
+      if (web >= limit || web < 0) return [];
+      const bore = c.bores().find((b) => b.id === f.id);
+      const wanted = {
+        toEdgeMm: Math.max(limit + f.diameterMm / 2, edgeNeed(c, f.id, f.diameterMm)),
+        webMm: webWanted(c, f.diameterMm),
+      };
+      return [
+        found("web-to-tang-edge", "warning", {
+          at: { x: f.xMm, y: f.yMm },
+          subject: f.id,
+          measured: web,
+          limit,
+          mend: bore ? moveTo(c.design, f.id, betterPlace(c, bore, wanted)) : null,
+        }),
+      ];
+    });
+  },
+};
+
+/** The end fastener of scales, and what would hold their end down. */
+function farRule(code: "far-from-front" | "far-from-butt"): Rule {
+  return {
+    code,
+    limit: 25,
+    unit: "mm",
+    source: PRACTICE,
+    check: (c) => {
+      const { handle, fasteners } = c.design;
+      if (handle.kind !== "scales") return [];
+      const [butt, front] = [handleOutline(handle).xRange[0], handleFront(c.design)];
+      const end = code === "far-from-front" ? front : butt;
+      const away = (f: Fastener) => Math.abs(f.xMm - end);
+      const nearest = [...fasteners].sort((a, b) => away(a) - away(b))[0];
+      const measured = nearest ? away(nearest) : front - butt;
+      const limit = c.limit(code);
+      if (measured <= limit + 0.05) return [];
+      const x = end + (code === "far-from-front" ? -1 : 1) * Math.min(limit - 1, 0.18 * (front - butt));
+      const ys = handleOutline(handle).cut(x);
+      const y = ys.length > 1 ? Math.round(ys[0] + ys[ys.length - 1]) / 2 : 0;
+      const taken = new Set([...fasteners.map((f) => f.id), ...holesOf(c.design).map((h) => h.id)]);
+      const id = Array.from({ length: 60 }, (_, k) => `pin-${k + 1}`).find((k) => !taken.has(k)) ?? "pin-new";
+      const d = nearest?.kind === "pin" ? nearest.diameterMm : 4.7625;
+      const at = { id, xMm: Math.round(x * 2) / 2, yMm: y, diameterMm: d };
+      // A place that would itself break a rule is looked for anew close by.
+      const place = betterPlace(c, at, {
+        toEdgeMm: c.limit(edgeRule(c.design)) * d,
+        webMm: webWanted(c, d),
+      });
+      const fits = place && Math.abs(place.x - end) <= limit;
+      const material = nearest && "material" in nearest ? nearest.material : "brass-360";
+      return [
+        found(code, "warning", {
+          at: { x: end, y },
+          subject: nearest?.id,
+          measured,
+          limit,
+          mend: fits
+            ? {
+                kind: "add-fastener",
+                fastener: { kind: "pin", id, xMm: place.x, yMm: place.y, diameterMm: d, material },
+              }
+            : null,
+        }),
+      ];
+    },
+  };
+}
+
+const holeRim: Rule = {
+  code: "hole-rim",
+  limit: 3,
+  unit: "mm",
+  source: PRACTICE,
+  check: (c) => {
+    const tubes = c.design.fasteners.filter((f) => f.kind === "lanyard-tube");
+    const lightened = holesOf(c.design).filter((h) => h.purpose !== "old-pin");
+    return [...tubes, ...lightened].flatMap((h): Finding[] => {
+      const rim = edgeDistance(c.edge(), h.xMm, h.yMm) - h.diameterMm / 2;
+      const limit = c.limit("hole-rim");
+      if (rim >= limit || rim < 0) return [];
+      const bore = c.bores().find((b) => b.id === h.id);
+      const tube = "kind" in h;
+      const need = tube ? c.limit(edgeRule(c.design)) * h.diameterMm : 0;
+      const wanted = {
+        toEdgeMm: Math.max(limit + h.diameterMm / 2, need),
+        webMm: webWanted(c, h.diameterMm),
+        behindMm: tube ? undefined : frontFifth(c),
+      };
+      return [
+        found("hole-rim", "warning", {
+          at: { x: h.xMm, y: h.yMm },
+          subject: h.id,
+          measured: rim,
+          limit,
+          mend: bore ? moveTo(c.design, h.id, betterPlace(c, bore, wanted)) : null,
+        }),
+      ];
+    });
+  },
+};
+
+/** How far behind the datum the front fifth of the tang ends. */
+function frontFifth(c: RuleContext): number {
+  return c.limit("hole-in-front-fifth") * -handleOutline(c.design.handle).xRange[0];
+}
+
+const frontHoles: Rule = {
+  code: "hole-in-front-fifth",
+  limit: 0.2,
+  unit: "share",
+  source: PRACTICE,
+  check: (c) =>
+    holesOf(c.design)
+      .filter((h) => h.purpose === "lighten")
+      .flatMap((h): Finding[] => {
+        const until = frontFifth(c);
+        const measured = (-h.xMm - h.diameterMm / 2) / (until / c.limit("hole-in-front-fifth"));
+        if (measured >= c.limit("hole-in-front-fifth") - 1e-9) return [];
+        const bore = c.bores().find((b) => b.id === h.id);
+        const wanted = {
+          toEdgeMm: h.diameterMm / 2 + c.limit("hole-rim"),
+          webMm: webWanted(c, h.diameterMm),
+          behindMm: until + h.diameterMm / 2,
+        };
+        return [
+          found("hole-in-front-fifth", "warning", {
+            at: { x: h.xMm, y: h.yMm },
+            subject: h.id,
+            measured,
+            limit: c.limit("hole-in-front-fifth"),
+            mend: bore ? moveTo(c.design, h.id, betterPlace(c, bore, wanted)) : null,
+          }),
+        ];
+      }),
+};
+
+const peened: Rule = {
+  code: "peened-on-soft",
+  limit: 0,
+  unit: "none",
+  source: PRACTICE,
+  check: (c) => {
+    const { design } = c;
+    const soft = scaleMaterials(design).some((m) => !bearsPeening(m));
+    const rivets = design.fasteners.flatMap((f): Finding[] => {
+      if (f.kind !== "rivet" || !soft) return [];
+      const { id, xMm, yMm, diameterMm, material } = f;
+      const fastener: Fastener = { kind: "pin", id, xMm, yMm, diameterMm, material };
+      return [
+        found("peened-on-soft", "warning", {
+          at: { x: xMm, y: yMm },
+          subject: id,
+          mend: { kind: "replace-fastener", fastener },
+        }),
+      ];
+    });
+    return [...rivets, ...peenedTang(design)];
+  },
+};
+
+/** A tang peened over anything but metal wants a washer or a butt plate there. */
+function peenedTang(design: Design): Finding[] {
+  const { tang, handle } = design;
+  if (tang.kind !== "hidden" || tang.end.kind !== "peened" || handle.kind !== "stack") return [];
+  const last = handle.pieces[handle.pieces.length - 1];
+  if (bearsPeening(last.material)) return [];
+  const piece = {
+    id: "peen-plate",
+    role: "butt-plate" as const,
+    material: "brass-360",
+    lengthMm: 6,
+    pressedShare: 0,
+    tiltDeg: 0,
+    shape: null,
+    printed: null,
+  };
+  const index = handle.pieces.length - 1;
+  const [to, from] = pieceStations(handle, handleFront(design), handleOutline(handle).xRange[0])[index];
+  const rest = from - to - piece.lengthMm;
+  // The plate becomes the last piece, which takes what is left: the one before keeps the rest of its length.
+  const fits = last.shape === null && rest > 1 && handle.pieces.every((p) => p.id !== piece.id);
+  const trim = { index, lengthMm: Math.round((rest / (1 - last.pressedShare)) * 100) / 100 };
+  return [
+    found("peened-on-soft", "warning", {
+      at: { x: handleOutline(handle).xRange[0], y: tang.yMm },
+      subject: last.id,
+      mend: fits ? { kind: "add-piece", at: handle.pieces.length, piece, trim } : null,
+    }),
+  ];
+}
+
+export const PIN_RULES: readonly Rule[] = [
+  edgeRuleOf("edge-in-wood", 2),
+  edgeRuleOf("edge-in-laminate", 1.5),
+  edgeRuleOf("edge-in-metal", 1),
+  webs,
+  tangEdge,
+  farRule("far-from-front"),
+  farRule("far-from-butt"),
+  holeRim,
+  frontHoles,
+  peened,
+];

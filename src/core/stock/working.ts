@@ -1,0 +1,99 @@
+import { materialById } from "./materials";
+import type { MaterialClass } from "./types";
+
+/** Change of size across the grain for 1 % of moisture content, as a share: radially and tangentially. */
+export interface Movement {
+  readonly radial: number;
+  readonly tangential: number;
+  readonly source: string;
+}
+
+const HANDBOOK = "USDA Wood Handbook, FPL-GTR-282, table 13-5, from memory";
+
+const moves = (radial: number, tangential: number, source = HANDBOOK): Movement => ({
+  radial,
+  tangential,
+  source,
+});
+
+const MOVEMENTS: Readonly<Record<string, Movement>> = {
+  "walnut-black": moves(0.0019, 0.00274),
+  "maple-hard": moves(0.00165, 0.00353),
+  cherry: moves(0.00126, 0.00248),
+  "oak-white": moves(0.0018, 0.00365),
+  "oak-red": moves(0.00158, 0.00369),
+  beech: moves(0.0019, 0.00431),
+  birch: moves(0.00256, 0.00338),
+  teak: moves(0.00101, 0.00186),
+  mahogany: moves(0.00172, 0.00238),
+};
+
+const OTHER_WOOD = moves(0.0015, 0.003, "between the woods of the table; from memory");
+
+/** Stabilised wood moves about a third as far as the same wood. From memory. */
+const STABILISED_SHARE = 1 / 3;
+
+/** How a material moves with moisture, or null of one that does not to speak of. */
+export function movementOf(materialId: string): Movement | null {
+  const cls = materialById(materialId)?.class;
+  if (materialId === "cork") return null;
+  if (cls === "wood") return MOVEMENTS[materialId] ?? OTHER_WOOD;
+  if (cls !== "stabilised-wood") return null;
+  const base = MOVEMENTS[materialId.replace(/-(burl-)?stabilised$/, "-hard")] ?? OTHER_WOOD;
+  return {
+    radial: base.radial * STABILISED_SHARE,
+    tangential: base.tangential * STABILISED_SHARE,
+    source: `${base.source}; a third of it for stabilised wood, from memory`,
+  };
+}
+
+const OILY = /^(rosewood|cocobolo|ironwood|blackwood|ebony|lignum-vitae|snakewood|bubinga|teak)/;
+
+/** Woods whose oil keeps glue off: wiped with solvent just before gluing. Common practice, no source. */
+export function isOily(materialId: string): boolean {
+  return OILY.test(materialId);
+}
+
+/** Whether a pin may be peened against it: metals only. Common practice, no source. */
+export function bearsPeening(materialId: string): boolean {
+  const cls = materialById(materialId)?.class;
+  return cls === "metal" || cls === "steel";
+}
+
+/** How near the thinnest wall, and a pin to an edge, may come in a class of material. Common practice, no source. */
+export type Toughness = "wood" | "laminate" | "metal";
+
+const TOUGHNESS: Record<MaterialClass, Toughness> = {
+  wood: "wood",
+  "stabilised-wood": "wood",
+  "horn-bone": "wood",
+  leather: "wood",
+  plastic: "laminate",
+  laminate: "laminate",
+  adhesive: "laminate",
+  metal: "metal",
+  steel: "metal",
+};
+
+export function toughnessOf(materialId: string): Toughness {
+  return TOUGHNESS[materialById(materialId)?.class ?? "wood"];
+}
+
+/**
+ * Anodic index of a metal in volts: metals 0.25 V apart corrode each other where it is damp, the higher one first.
+ * @see MIL-STD-889 and common galvanic tables, from memory; null of what is no metal.
+ */
+export function anodicIndex(materialId: string): number | null {
+  const cls = materialById(materialId)?.class;
+  if (cls === "steel") return /(420|440c|x50)/.test(materialId) ? 0.6 : 0.85;
+  if (cls !== "metal") return null;
+  if (/^stainless-304/.test(materialId)) return 0.5;
+  if (/^stainless/.test(materialId)) return 0.6;
+  if (/^mild/.test(materialId)) return 0.85;
+  if (/^brass/.test(materialId)) return 0.4;
+  if (/^(bronze|copper)/.test(materialId)) return 0.35;
+  if (/^nickel-silver/.test(materialId)) return 0.3;
+  if (/^aluminium/.test(materialId)) return 0.95;
+  if (/^silver/.test(materialId)) return 0.15;
+  return 0.3;
+}

@@ -1,0 +1,49 @@
+"use client";
+import { Input } from "@chakra-ui/react";
+import { useState } from "react";
+import { parseLength } from "@/core/units/length";
+import { printLengthShort } from "@/core/units/print";
+import { boundsWords, lengthFailureWords } from "@/words/lengthFailures";
+import { useBench } from "../bench/BenchContext";
+import { useAt } from "./bound";
+import { FieldRow } from "./FieldRow";
+
+/** Several lengths in one field, parted by semicolons or commas and spaces. */
+export function LengthList(props: { at: string; label: string; min: number; max: number }) {
+  const { units } = useBench();
+  const [values, put] = useAt<number[]>(props.at, props.label);
+  const [typed, setTyped] = useState<string | null>(null);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const keep = () => {
+    if (typed === null) return;
+    const words = typed.split(/[;,]\s+|;/).filter((w) => w.trim() !== "");
+    const read = words.map((w) => parseLength(w, units === "metric" ? "mm" : "in"));
+    const failed = read.find((r) => !r.ok);
+    if (failed && !failed.ok) return setWrong(lengthFailureWords(failed));
+    const mm = read.flatMap((r) => (r.ok ? [r.mm] : []));
+    if (mm.length === 0 || mm.some((v) => !(v >= props.min && v <= props.max)))
+      return setWrong(boundsWords(props.min, props.max, units));
+    setTyped(null);
+    setWrong(null);
+    put(mm.sort((a, b) => a - b));
+  };
+  return (
+    <FieldRow label={props.label} wide wrong={wrong} help="Parted by semicolons.">
+      <Input
+        size="sm"
+        bg="ground"
+        aria-label={props.label}
+        value={typed ?? values.map((v) => printLengthShort(v, units)).join("; ")}
+        onChange={(e) => setTyped(e.target.value)}
+        onBlur={keep}
+        onKeyDown={(e) => {
+          if (e.key === "Enter") keep();
+          if (e.key === "Escape") {
+            setTyped(null);
+            setWrong(null);
+          }
+        }}
+      />
+    </FieldRow>
+  );
+}

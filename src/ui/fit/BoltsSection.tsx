@@ -1,0 +1,48 @@
+"use client";
+import type { FitSheet } from "@/core/fit/sheet";
+import { printLength } from "@/core/units/print";
+import { FASTENER_WORDS } from "@/words/nodes";
+import { useBench } from "../bench/BenchContext";
+import { Figures, Note, Section } from "./Section";
+
+/** Bolts and screws: how deep to counterbore, what is left under and over the heads, and what to buy. */
+export function BoltsSection({ sheet }: { sheet: FitSheet }) {
+  const { units } = useBench();
+  const length = (mm: number) => printLength(mm, units, 2);
+  const both = ([right, left]: readonly [number, number]) =>
+    Math.abs(right - left) < 0.005 ? length(right) : `${length(right)} · ${length(left)}`;
+  return (
+    <Section id="bolts" title="Bolts and screws">
+      <Figures
+        label="Bolts and screws"
+        rows={sheet.seats}
+        keyOf={(s) => s.id}
+        none="No bolts or screws with heads."
+        columns={[
+          { name: "What", of: (s) => `${FASTENER_WORDS[s.kind]}, ${s.id}` },
+          { name: "Seat to seat", number: true, of: (s) => length(s.seatToSeatMm) },
+          {
+            name: "Counterbore",
+            number: true,
+            of: (s) => `${length(s.counterboreMm)} × ${both(s.depthFromStockMm)}`,
+          },
+          { name: "Under the head", number: true, of: (s) => length(s.underHeadMm) },
+          { name: "Over the seat", number: true, of: (s) => both(s.overSeatMm) },
+          { name: "Over the head", number: true, of: (s) => both(s.overHeadMm) },
+          {
+            name: "Engaged",
+            number: true,
+            of: (s) => `${length(s.engagedMm)} of ${length(s.engagedWantedMm)}`,
+          },
+          { name: "Screw", number: true, of: (s) => length(s.screwLengthMm) },
+          { name: "Key", of: (s) => s.key ?? "–" },
+        ]}
+      />
+      <Note>
+        Counterbores are measured from the flat stock; over seat and head is what the finished surface leaves
+        at that very spot, right · left. Below zero a head stands proud and is dressed away. Keep epoxy out of
+        the threads.
+      </Note>
+    </Section>
+  );
+}

@@ -1,0 +1,35 @@
+"use client";
+import { List, Text } from "@chakra-ui/react";
+import { assemble } from "@/core/assembly/assemble";
+import { materialsOf } from "@/core/review/checkDesign";
+import { materialById } from "@/core/stock/materials";
+import { cautionsFor } from "@/words/cautions";
+import { HAZARD_WORDS } from "@/words/materials";
+import { useBench } from "../bench/BenchContext";
+import { Section } from "./Section";
+
+/** What can hurt while this knife is made: by operation, then by material. */
+export function CautionsSection() {
+  const { design } = useBench();
+  const materials = materialsOf(assemble(design)).flatMap((id) => materialById(id) ?? []);
+  return (
+    <Section id="cautions" title="Cautions">
+      <List.Root ps="5" gap="1">
+        {cautionsFor(design).map((c) => (
+          <List.Item key={c}>{c}</List.Item>
+        ))}
+        {materials
+          .filter((m) => m.hazards.length > 0)
+          .map((m) => (
+            <List.Item key={m.id}>
+              <b>{m.name}:</b> {m.hazards.map((h) => HAZARD_WORDS[h]).join("; ")}.
+            </List.Item>
+          ))}
+      </List.Root>
+      <Text color="graphite" fontSize="sm">
+        These are the usual cautions, not all. Follow the maker's sheet of each product, ask qualified people
+        where you are unsure, and the law where you live.
+      </Text>
+    </Section>
+  );
+}

@@ -1,0 +1,170 @@
+"use client";
+import { Button, Flex, Stack, Text } from "@chakra-ui/react";
+import { useState } from "react";
+import { DRILL_SETS, type DrillSet } from "@/core/design/schema";
+import { drillsIn, ownedDrills } from "@/core/fit/drillSets";
+import { type Bore, type FitSheet, threadTable } from "@/core/fit/sheet";
+import { printLength } from "@/core/units/print";
+import { BORE_WORDS, DRILL_SET_WORDS, FIT_WORDS, itemWords } from "@/words/fit";
+import { useBench } from "../bench/BenchContext";
+import { ChoiceAt, Tick } from "../fields/bound";
+import { Figures, Note, Section } from "./Section";
+
+/** What to drill with: by use, its drill as sold, and the nearest that is there. */
+export function DrillsSection({ sheet }: { sheet: FitSheet }) {
+  const { design } = useBench();
+  const [threads, setThreads] = useState(false);
+  const mm = (v: number) => `${v.toFixed(2)} mm`;
+  const inch = (v: number) => `${v.toFixed(4)} in`;
+  const off = (v: number | null) => (v === null ? "–" : `${v < 0 ? "−" : "+"}${Math.abs(v).toFixed(3)} mm`);
+  const partial = design.fitUp.drills.own.length > 0;
+  return (
+    <Section id="drills" title="Drills and holes" settings={<DrillSettings />}>
+      <Figures
+        label="Drills and holes"
+        rows={sheet.bores}
+        keyOf={(b) => `${b.use}-${b.nominalMm}-${b.thread}`}
+        none="Nothing to drill."
+        columns={[
+          { name: "", of: (b: Bore) => sheet.bores.indexOf(b) + 1 },
+          { name: "Hole", of: (b) => `${BORE_WORDS[b.use]}${b.thread ? ` ${b.thread}` : ""}` },
+          { name: "For", of: (b) => itemWords(b.ids) },
+          { name: "Wanted", number: true, of: (b) => mm(b.wantedMm) },
+          {
+            name: "Drill",
+            number: true,
+            of: (b) => (
+              <>
+                <b>{b.drill?.name ?? "none fits"}</b>
+                {b.drill && (
+                  <Text as="span" color="graphite" fontSize="sm" ms="2">
+                    {mm(b.drill.mm)} · {inch(b.drill.inch)}
+                  </Text>
+                )}
+              </>
+            ),
+          },
+          { name: "Room", number: true, of: (b) => off(b.clearanceMm) },
+          ...(partial
+            ? [
+                {
+                  name: "You have",
+                  number: true,
+                  of: (b: Bore) => (b.owned ? `${b.owned.name} (${off(b.ownedClearanceMm)})` : "none"),
+                },
+              ]
+            : []),
+        ]}
+      />
+      <Note>
+        In order of drilling: the tang before hardening; then the second scale through the first, a pin in
+        each finished hole before the next; taps after their holes, counterbores last. Clamp the work on a
+        backing board; never hold a blade by hand.
+      </Note>
+      <Button
+        size="xs"
+        variant="outline"
+        alignSelf="start"
+        aria-expanded={threads}
+        onClick={() => setThreads(!threads)}
+      >
+        Table of threads, tapping drills and keys
+      </Button>
+      {threads && (
+        <Figures
+          label="Threads"
+          rows={threadTable()}
+          keyOf={(t) => t.name}
+          none=""
+          columns={[
+            { name: "Thread", of: (t) => t.name },
+            { name: "Diameter", number: true, of: (t) => mm(t.diameterMm) },
+            {
+              name: "Tapping drill",
+              number: true,
+              of: (t) => `${t.tapDrill?.name} (${t.tapMm.toFixed(2)} mm)`,
+            },
+            { name: "Head", number: true, of: (t) => (t.sizes ? mm(t.sizes.headMm) : "–") },
+            { name: "Key", number: true, of: (t) => t.sizes?.key ?? "–" },
+            { name: "Nut", number: true, of: (t) => (t.sizes ? mm(t.sizes.nutAcrossMm) : "–") },
+          ]}
+        />
+      )}
+      {threads && (
+        <Note>
+          Metric: drill = diameter − pitch (ISO 68-1, ISO 261). Unified: 75 % of the full thread (ASME B1.1).
+          Heads and keys: ISO 4762, ASME B18.3; nuts: ISO 4032, ASME B18.2.2 and B18.6.3; from memory.
+        </Note>
+      )}
+    </Section>
+  );
+}
+
+function DrillSettings() {
+  const { design, edit } = useBench();
+  const { sets, own } = design.fitUp.drills;
+  const [open, setOpen] = useState(false);
+  const offered = drillsIn(sets);
+  const have = new Set(ownedDrills(design.fitUp.drills).map((d) => d.name));
+  const toggleSet = (set: DrillSet, on: boolean) =>
+    edit("Change drill sets", (d) => {
+      const next = DRILL_SETS.filter((s) => (s === set ? on : d.fitUp.drills.sets.includes(s)));
+      if (next.length > 0) d.fitUp.drills.sets = next;
+    });
+  const toggleDrill = (name: string, on: boolean) =>
+    edit("Change own drills", (d) => {
+      const now = new Set(d.fitUp.drills.own.length > 0 ? d.fitUp.drills.own : offered.map((o) => o.name));
+      if (on) now.add(name);
+      else now.delete(name);
+      const next = offered.filter((o) => now.has(o.name)).map((o) => o.name);
+      d.fitUp.drills.own = next.length === offered.length ? [] : next;
+    });
+  return (
+    <>
+      <ChoiceAt at="fitUp.pinFit" label="Pins go in" names={FIT_WORDS} />
+      <Text fontWeight="600">Drill sets</Text>
+      {DRILL_SETS.map((s) => (
+        <Tick
+          key={s}
+          label={DRILL_SET_WORDS[s]}
+          checked={sets.includes(s)}
+          onChange={(on) => toggleSet(s, on)}
+        />
+      ))}
+      <Button
+        size="xs"
+        variant="outline"
+        alignSelf="start"
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+      >
+        Which drills are there: {own.length === 0 ? "all" : `${own.length} of ${offered.length}`}
+      </Button>
+      {open && (
+        <Stack maxH="260px" overflowY="auto" gap="1" role="group" aria-label="Drills that are there">
+          <Flex gap="2">
+            <Button
+              size="2xs"
+              variant="outline"
+              onClick={() =>
+                edit("All drills are there", (d) => {
+                  d.fitUp.drills.own = [];
+                })
+              }
+            >
+              All
+            </Button>
+          </Flex>
+          {offered.map((d) => (
+            <Tick
+              key={d.name}
+              label={`${d.name} · ${printLength(d.mm, "metric", 2)}`}
+              checked={have.has(d.name)}
+              onChange={(on) => toggleDrill(d.name, on)}
+            />
+          ))}
+        </Stack>
+      )}
+    </>
+  );
+}

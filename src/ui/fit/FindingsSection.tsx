@@ -1,0 +1,174 @@
+"use client";
+import { Box, Button, Flex, Input, Stack, Text } from "@chakra-ui/react";
+import { Wrench } from "lucide-react";
+import { useState } from "react";
+import { RULES } from "@/core/review/reviewDesign";
+import type { Finding } from "@/core/review/types";
+import { findingWords, isTradeRule } from "@/words/findings";
+import { RULE_WORDS, ruleUnitWords } from "@/words/rules";
+import { useBench, useReview, useWeighed } from "../bench/BenchContext";
+import { useMend } from "../bench/useMend";
+import { ShareField } from "../fields/ShareField";
+import { Note, Section } from "./Section";
+
+/** What stands against the knife: why, how to mend it, by one click where it can be worked out; what was accepted. */
+export function FindingsSection() {
+  const { edit } = useBench();
+  const { weighing } = useWeighed();
+  const review = useReview();
+  const all = [...(weighing?.findings ?? []), ...(review?.findings ?? [])];
+  return (
+    <Section id="findings" title="Findings">
+      {all.length === 0 && <Text>{weighing ? "Nothing amiss." : "Working it out …"}</Text>}
+      <Stack gap="3" data-testid="all-findings">
+        {all.map((f, i) => (
+          <OneFinding key={`${f.rule}-${f.subject ?? i}`} finding={f} />
+        ))}
+      </Stack>
+      {review && review.accepted.length > 0 && (
+        <Stack gap="1">
+          <Text fontWeight="600">Accepted</Text>
+          {review.accepted.map(({ finding, reason }) => (
+            <Flex key={`${finding.rule}-${finding.subject}`} gap="3" align="center">
+              <Text flex="1" color="graphite">
+                {nameOf(finding)}: “{reason}”
+              </Text>
+              <Button
+                size="xs"
+                variant="outline"
+                onClick={() =>
+                  edit("Take back acceptance", (d) => {
+                    d.fitUp.accepted = d.fitUp.accepted.filter(
+                      (a) => a.rule !== finding.rule || a.subject !== finding.subject,
+                    );
+                  })
+                }
+              >
+                Take back
+              </Button>
+            </Flex>
+          ))}
+        </Stack>
+      )}
+      <Limits />
+    </Section>
+  );
+}
+
+function nameOf(f: Finding): string {
+  return isTradeRule(f.rule) ? RULE_WORDS[f.rule].name : f.rule;
+}
+
+const SEVERITY_WORDS = {
+  error: "Cannot be built",
+  warning: "Look again",
+  note: "Keep in mind",
+} as const;
+const SEVERITY_TINT = { error: "fault", warning: "warn", note: "graphite" } as const;
+
+function OneFinding({ finding: f }: { finding: Finding }) {
+  const { units, edit } = useBench();
+  const mend = useMend();
+  const [reason, setReason] = useState<string | null>(null);
+  const words = isTradeRule(f.rule) ? RULE_WORDS[f.rule] : null;
+  const rule = RULES.find((r) => r.code === f.rule);
+  const accept = () => {
+    const text = reason?.trim();
+    if (!text) return;
+    edit("Accept finding", (d) => {
+      d.fitUp.accepted.push({ rule: f.rule, subject: f.subject, reason: text });
+    });
+    setReason(null);
+  };
+  return (
+    <Box borderLeftWidth="3px" borderLeftColor={SEVERITY_TINT[f.severity]} pl="3" data-finding={f.rule}>
+      <Text color={SEVERITY_TINT[f.severity]} fontWeight="600">
+        {SEVERITY_WORDS[f.severity]}
+      </Text>
+      <Text>{findingWords(f, units)}</Text>
+      {words && (
+        <Note>
+          {words.why} {words.mend} <i>{rule?.source}</i>
+        </Note>
+      )}
+      {words && (
+        <Flex gap="2" mt="1.5" align="center" wrap="wrap">
+          {f.mend && (
+            <Button size="xs" onClick={() => mend(f)}>
+              <Wrench /> Mend it
+            </Button>
+          )}
+          {reason === null ? (
+            <Button size="xs" variant="outline" onClick={() => setReason("")}>
+              Accept …
+            </Button>
+          ) : (
+            <>
+              <Input
+                size="xs"
+                w="320px"
+                autoFocus
+                aria-label="Why it is accepted"
+                placeholder="Why is it right for this knife?"
+                maxLength={300}
+                value={reason}
+                onChange={(e) => setReason(e.target.value)}
+                onKeyDown={(e) => {
+                  if (e.key === "Enter") accept();
+                  if (e.key === "Escape") setReason(null);
+                }}
+              />
+              <Button size="xs" variant="outline" disabled={!reason.trim()} onClick={accept}>
+                Accept
+              </Button>
+            </>
+          )}
+        </Flex>
+      )}
+    </Box>
+  );
+}
+
+/** Every rule's limit, as it is or as this knife's maker wants it. */
+function Limits() {
+  const { design, edit } = useBench();
+  const [open, setOpen] = useState(false);
+  return (
+    <Stack gap="2">
+      <Button
+        size="xs"
+        variant="outline"
+        alignSelf="start"
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+      >
+        Limits of the rules
+      </Button>
+      {open && (
+        <Stack gap="2" maxW="460px">
+          <Note>The usual limits are common practice; change them where you know better.</Note>
+          {RULES.filter((r) => r.unit !== "none").map((r) => (
+            <ShareField
+              key={r.code}
+              label={RULE_WORDS[r.code].name}
+              unit={ruleUnitWords(r.unit)}
+              value={design.fitUp.limits[r.code] ?? r.limit}
+              min={0}
+              max={1000}
+              help={
+                design.fitUp.limits[r.code] !== undefined && design.fitUp.limits[r.code] !== r.limit
+                  ? `Usually ${r.limit}.`
+                  : undefined
+              }
+              onChange={(value) =>
+                edit("Change limit", (d) => {
+                  d.fitUp.limits[r.code] = value;
+                })
+              }
+            />
+          ))}
+        </Stack>
+      )}
+    </Stack>
+  );
+}

@@ -1,0 +1,91 @@
+"use client";
+import { Box, Flex, Link, Stack, Text } from "@chakra-ui/react";
+import { useBench, useWeighed } from "../bench/BenchContext";
+import { useAsked } from "../useAsked";
+import { BoltsSection } from "./BoltsSection";
+import { CautionsSection } from "./CautionsSection";
+import { DrillsSection } from "./DrillsSection";
+import { FindingsSection } from "./FindingsSection";
+import { GlueSection } from "./GlueSection";
+import { HandSection } from "./HandSection";
+import { LayoutSection } from "./LayoutSection";
+import { SlotSection } from "./SlotSection";
+import { StockSection } from "./StockSection";
+import { StrengthSection } from "./StrengthSection";
+import { WallsSection } from "./WallsSection";
+
+const SECTIONS = [
+  { id: "findings", name: "Findings" },
+  { id: "drills", name: "Drills and holes" },
+  { id: "layout", name: "Pin layout" },
+  { id: "slot", name: "Guard slot" },
+  { id: "bolts", name: "Bolts and screws" },
+  { id: "walls", name: "Walls" },
+  { id: "glue", name: "Glue" },
+  { id: "stock", name: "Stock to cut" },
+  { id: "hand", name: "Hand and section" },
+  { id: "strength", name: "Strength, movement" },
+  { id: "cautions", name: "Cautions" },
+] as const;
+
+/** Everything to measure, drill, cut and mix: a sheet to take to the bench, with the settings it follows from. */
+export function FitView() {
+  const { design } = useBench();
+  const { weighing } = useWeighed();
+  const sound = weighing?.ok ?? false;
+  const sheet = useAsked(sound ? design : null, (s, d) => s.fit(d));
+  return (
+    <Flex flex="1" minW="0" minH="0">
+      <Stack
+        as="nav"
+        aria-label="Sections of the fit-up sheet"
+        w="184px"
+        flexShrink="0"
+        p="4"
+        gap="2"
+        bg="sheet"
+        borderRightWidth="1px"
+        overflowY="auto"
+      >
+        {SECTIONS.map((s) => (
+          <Link key={s.id} href={`#${s.id}`} color="ink">
+            {s.name}
+          </Link>
+        ))}
+      </Stack>
+      <Box
+        flex="1"
+        minW="0"
+        overflowY="auto"
+        px="6"
+        py="4"
+        data-testid="fit-sheet"
+        css={{ scrollBehavior: "auto" }}
+      >
+        <Stack gap="8" maxW="1000px">
+          <FindingsSection />
+          {!sound && (
+            <Text color="fault">
+              There is nothing to fit until the design can be built: mend what the findings name first.
+            </Text>
+          )}
+          {sound && !sheet && <Text color="graphite">Working it out …</Text>}
+          {sound && sheet && (
+            <>
+              <DrillsSection sheet={sheet} />
+              <LayoutSection sheet={sheet} />
+              <SlotSection sheet={sheet} />
+              <BoltsSection sheet={sheet} />
+              <WallsSection sheet={sheet} />
+              <GlueSection sheet={sheet} />
+              <StockSection sheet={sheet} />
+              <HandSection sheet={sheet} />
+              <StrengthSection sheet={sheet} />
+            </>
+          )}
+          <CautionsSection />
+        </Stack>
+      </Box>
+    </Flex>
+  );
+}

@@ -1,0 +1,75 @@
+"use client";
+import type { FitSheet } from "@/core/fit/sheet";
+import { materialById } from "@/core/stock/materials";
+import { printMass } from "@/core/units/print";
+import { JOINT_WORDS } from "@/words/fit";
+import { useBench } from "../bench/BenchContext";
+import { LengthAt, ShareAt } from "../fields/bound";
+import { Fact, Figures, Note, Section } from "./Section";
+
+const ml = (mm3: number) => `${(mm3 / 1000).toFixed(2)} ml`;
+const names = (ids: readonly string[]) => ids.map((id) => materialById(id)?.name ?? id).join(", ");
+
+/** How much adhesive to mix, by volume and by weight, and whether there is time. */
+export function GlueSection({ sheet }: { sheet: FitSheet }) {
+  const { units } = useBench();
+  const { glue } = sheet;
+  return (
+    <Section id="glue" title="Glue" settings={<GlueSettings />}>
+      <Figures
+        label="Glue by joint"
+        rows={glue.joints}
+        keyOf={(j) => j.joint}
+        none="Nothing is glued."
+        columns={[
+          { name: "Joint", of: (j) => JOINT_WORDS[j.joint] },
+          { name: "Volume", number: true, of: (j) => ml(j.volumeMm3) },
+        ]}
+      />
+      {glue.netMm3 > 0 && (
+        <>
+          <Fact name="Mix, with waste">{ml(glue.mixMm3)}</Fact>
+          <Fact name="Part A">
+            {glue.partA.ml.toFixed(2)} ml · {printMass(glue.partA.g, units, 2)}
+          </Fact>
+          <Fact name="Part B">
+            {glue.partB.ml.toFixed(2)} ml · {printMass(glue.partB.g, units, 2)}
+          </Fact>
+          <Fact name="Time to put it together">
+            about {Math.round(glue.assemblyMin)} min for {glue.parts} parts; it sets in{" "}
+            {Math.round(glue.potLifeMin)} min at the shop's temperature
+          </Fact>
+          <Fact name="Before grinding">{Math.round(glue.cureH)} h</Fact>
+        </>
+      )}
+      {glue.oily.length > 0 && (
+        <Note>
+          Oily: {names(glue.oily)}. Wipe with solvent just before gluing, until the cloth stays clean;
+          solvents and oily rags burn.
+        </Note>
+      )}
+      {glue.metals.length > 0 && <Note>Roughen and degrease: {names(glue.metals)}, and the tang.</Note>}
+      <Note>
+        Do not clamp a joint dry. Clean squeeze-out before it sets. Epoxy irritates and sensitises: gloves and
+        air. A slower one gives time; old epoxy is weaker.
+      </Note>
+    </Section>
+  );
+}
+
+function GlueSettings() {
+  return (
+    <>
+      <ShareAt at="fitUp.glue.ratio" label="A to 1 of B, by volume" unit="" min={0.05} max={50} />
+      <ShareAt at="fitUp.glue.densityA" label="Density of A, g/cm³" unit="" min={0.5} max={4} />
+      <ShareAt at="fitUp.glue.densityB" label="Density of B, g/cm³" unit="" min={0.5} max={4} />
+      <LengthAt at="fitUp.glue.lineMm" label="Glue line" min={0} max={2} />
+      <ShareAt at="fitUp.glue.wasteShare" label="Waste" min={0} max={2} />
+      <ShareAt at="fitUp.glue.potLifeMin" label="Pot life, min" unit="" min={1} max={1000} />
+      <ShareAt at="fitUp.glue.cureH" label="Cure, h" unit="" min={0.1} max={200} />
+      <ShareAt at="fitUp.glue.atC" label="Both at, °C" unit="" min={0} max={60} />
+      <ShareAt at="fitUp.glue.shopC" label="The shop has, °C" unit="" min={-10} max={50} />
+      <ShareAt at="fitUp.glue.minutesAPart" label="Minutes a part" unit="" min={0.1} max={60} />
+    </>
+  );
+}

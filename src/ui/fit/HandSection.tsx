@@ -1,0 +1,54 @@
+"use client";
+import type { FitSheet } from "@/core/fit/sheet";
+import { printLength } from "@/core/units/print";
+import { useBench } from "../bench/BenchContext";
+import { LengthAt, YesAt } from "../fields/bound";
+import { Fact, Figures, Note, Section } from "./Section";
+
+/** The handle against the hand it is for. */
+export function HandSection({ sheet: { hand } }: { sheet: FitSheet }) {
+  const { units } = useBench();
+  const length = (mm: number) => printLength(mm, units);
+  return (
+    <Section
+      id="hand"
+      title="Hand and section"
+      settings={
+        <>
+          <LengthAt
+            at="fitUp.hand.breadthMm"
+            label="Breadth of the hand"
+            min={40}
+            max={140}
+            help="Across the knuckles."
+          />
+          <YesAt at="fitUp.hand.thrust" label="May be thrust with" />
+        </>
+      }
+    >
+      <Fact name="Grip">
+        {length(hand.gripMm)} long; the hand wants {length(hand.wantedMm)} or a little more
+      </Fact>
+      <Figures
+        label="Sections along the handle"
+        rows={hand.girths}
+        keyOf={(g) => g.behindMm.toFixed(1)}
+        none=""
+        columns={[
+          { name: "Behind the datum", number: true, of: (g) => length(g.behindMm) },
+          { name: "Height", number: true, of: (g) => length(g.heightMm) },
+          { name: "Thickness", number: true, of: (g) => length(g.thicknessMm) },
+          { name: "All round", number: true, of: (g) => length(g.girthMm) },
+          { name: "Height : thickness", number: true, of: (g) => g.ratio.toFixed(2) },
+        ]}
+      />
+      {hand.bevel && (
+        <Fact name="Front bevel">
+          cut it {length(hand.bevel.cutMm)} long on the stock: contouring takes {length(hand.bevel.lostMm)},{" "}
+          {length(hand.bevel.leftMm)} is left
+        </Fact>
+      )}
+      <Note>Finish the front faces to the last grit before glue-up: they cannot be reached after.</Note>
+    </Section>
+  );
+}

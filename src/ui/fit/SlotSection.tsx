@@ -1,0 +1,152 @@
+"use client";
+import { Stack, Text } from "@chakra-ui/react";
+import { guardWidthAt } from "@/core/assembly/guards";
+import type { Guard } from "@/core/design/schema";
+import type { GuardSlot } from "@/core/fit/guardSlot";
+import type { FitSheet } from "@/core/fit/sheet";
+import { printLength } from "@/core/units/print";
+import { useBench } from "../bench/BenchContext";
+import { LengthAt } from "../fields/bound";
+import { LengthList } from "../fields/LengthList";
+import { color } from "../theme";
+import { Fact, Note, Section } from "./Section";
+
+/** The slot through the guard: its size, how it is made, and its drawing at full size. */
+export function SlotSection({ sheet }: { sheet: FitSheet }) {
+  const { design, units } = useBench();
+  const { slot } = sheet;
+  const length = (mm: number) => printLength(mm, units, 2);
+  if (!slot || !design.guard)
+    return (
+      <Section id="slot" title="Guard slot">
+        <Text color="graphite">No plate guard: nothing to cut.</Text>
+      </Section>
+    );
+  const over = Math.max(slot.behind.heightMm - slot.heightMm, slot.behind.thicknessMm - slot.thicknessMm);
+  return (
+    <Section
+      id="slot"
+      title="Guard slot"
+      settings={
+        <>
+          {design.tang.kind === "full" ? (
+            <LengthAt at="fitUp.slotClearanceMm" label="Wider than the tang, each side" min={0} max={2} />
+          ) : (
+            <LengthAt at="guard.slot.clearanceMm" label="Wider than the tang, each side" min={0} max={5} />
+          )}
+          <LengthAt at="fitUp.filingMm" label="Left for the file" min={0} max={2} />
+          <LengthList at="fitUp.cuttersMm" label="End mills that are there" min={0.3} max={30} />
+        </>
+      }
+    >
+      <Stack direction="row" gap="6" align="start">
+        <SlotAtFullSize slot={slot} guard={design.guard} />
+        <Stack gap="1.5">
+          <Fact name="Tang at the seat">
+            {length(slot.tangHeightMm)} × {length(slot.tangThicknessMm)}
+          </Fact>
+          <Fact name="Slot">
+            {length(slot.heightMm)} × {length(slot.thicknessMm)}, {length(slot.depthMm)} through
+          </Fact>
+          {slot.cornerMm > 0 && <Fact name="Corners">{length(slot.cornerMm)} radius</Fact>}
+          <Fact name="Largest behind it">
+            {length(slot.behind.heightMm)} × {length(slot.behind.thicknessMm)}
+            {over > 1e-6 ? ": does not pass" : ": passes"}
+          </Fact>
+          {(slot.coverAboveMm !== null || slot.coverBelowMm !== null) && (
+            <Fact name="Shoulders cover it by">
+              {slot.coverAboveMm !== null && `${length(slot.coverAboveMm)} above`}
+              {slot.coverAboveMm !== null && slot.coverBelowMm !== null && ", "}
+              {slot.coverBelowMm !== null && `${length(slot.coverBelowMm)} below`}
+            </Fact>
+          )}
+          {slot.mill ? (
+            <Fact name="Mill">
+              {length(slot.mill.cutterMm)} cutter, {length(slot.mill.offsetMm)} to each side of the middle
+              line, travel {length(slot.mill.travelMm)}
+            </Fact>
+          ) : (
+            <Fact name="Mill">no cutter is narrower than the slot</Fact>
+          )}
+          {slot.chain ? (
+            <Fact name="Or chain-drill">
+              {slot.chain.holes} holes of {slot.chain.drill.name}
+              {slot.chain.holes > 1 ? `, ${length(slot.chain.pitchMm)} apart` : ""}, then file
+            </Fact>
+          ) : (
+            <Fact name="Or chain-drill">no drill is narrow enough</Fact>
+          )}
+        </Stack>
+      </Stack>
+      <Note>
+        Leave the slot a file-stroke tight and fit it by hand; ends left round are filed square to the tang.
+        Fit the guard before any hole of the handle is drilled. Spacers and bolsters behind it have the same
+        slot.
+      </Note>
+    </Section>
+  );
+}
+
+/** The guard from its front with the slot in it, in true millimetres. */
+function SlotAtFullSize({ slot, guard }: { slot: GuardSlot; guard: Guard }) {
+  const [wide, tall] = [guard.widthMm + 6, guard.aboveMm + guard.belowMm + 6];
+  const middle = wide / 2;
+  const top = guard.aboveMm + 3;
+  const edge: string[] = [];
+  const n = 60;
+  for (let i = 0; i <= n; i++) {
+    const y = guard.aboveMm - ((guard.aboveMm + guard.belowMm) * i) / n;
+    edge.push(`${middle + guardWidthAt(guard, y) / 2} ${top - y}`);
+  }
+  for (let i = n; i >= 0; i--) {
+    const y = guard.aboveMm - ((guard.aboveMm + guard.belowMm) * i) / n;
+    edge.push(`${middle - guardWidthAt(guard, y) / 2} ${top - y}`);
+  }
+  const r = Math.min(slot.cornerMm, slot.thicknessMm / 2);
+  const x = middle - slot.thicknessMm / 2;
+  const y = top - slot.yMm - slot.heightMm / 2;
+  return (
+    <Stack gap="1" flexShrink="0">
+      <svg
+        width={`${wide}mm`}
+        height={`${tall}mm`}
+        viewBox={`0 0 ${wide} ${tall}`}
+        role="img"
+        aria-label="Guard from its front with its slot, full size"
+      >
+        <path d={`M${edge.join("L")}Z`} fill={color("sheet")} stroke={color("ink")} strokeWidth="0.3" />
+        <rect
+          x={x}
+          y={y}
+          width={slot.thicknessMm}
+          height={slot.heightMm}
+          rx={r}
+          fill={color("ground")}
+          stroke={color("ink")}
+          strokeWidth="0.3"
+        />
+        <path
+          d={`M${middle} 0V${tall}M0 ${top}H${wide}`}
+          stroke={color("line")}
+          strokeWidth="0.2"
+          strokeDasharray="4 1 0.6 1"
+        />
+        {slot.mill && (
+          <path
+            d={[1, -1]
+              .map(
+                (s) =>
+                  `M${middle + s * slot.mill!.offsetMm} ${y + slot.mill!.cutterMm / 2}v${slot.mill!.travelMm}`,
+              )
+              .join("")}
+            stroke={color("ink")}
+            strokeWidth="0.2"
+          />
+        )}
+      </svg>
+      <Text fontSize="sm" color="graphite">
+        1 : 1 in print; check with a rule
+      </Text>
+    </Stack>
+  );
+}

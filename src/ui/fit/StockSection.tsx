@@ -1,0 +1,112 @@
+"use client";
+import { Button, Flex } from "@chakra-ui/react";
+import type { FitSheet } from "@/core/fit/sheet";
+import type { CutPiece, Size } from "@/core/fit/stockList";
+import { materialById } from "@/core/stock/materials";
+import { printLengthBare } from "@/core/units/print";
+import { useBench } from "../bench/BenchContext";
+import { ItemCard } from "../bench/steps/ItemCard";
+import { LengthAt } from "../fields/bound";
+import { Figures, Note, Section } from "./Section";
+
+/** What to saw, against what is there. */
+export function StockSection({ sheet }: { sheet: FitSheet }) {
+  const { design, edit, units } = useBench();
+  const size = (s: Size) =>
+    [s.lengthMm, s.heightMm, s.thicknessMm].map((mm) => printLengthBare(mm, units, 1)).join(" × ");
+  const name = (id: string) => materialById(id)?.name ?? id;
+  const have = (p: CutPiece) => {
+    if (!p.have) {
+      return (
+        <Button
+          size="2xs"
+          variant="outline"
+          aria-label={`State the stock for ${p.piece}`}
+          onClick={() =>
+            edit("State stock", (d) => {
+              d.fitUp.stock.have.push({ piece: p.piece, ...rounded(p.sawnMm) });
+            })
+          }
+        >
+          I have …
+        </Button>
+      );
+    }
+    const short = p.shortMm ? Math.max(p.shortMm.lengthMm, p.shortMm.heightMm, p.shortMm.thicknessMm) : 0;
+    return short > 1e-9 ? `${printLengthBare(short, units, 1)} too small` : "big enough";
+  };
+  return (
+    <Section
+      id="stock"
+      title="Stock to cut"
+      settings={
+        <>
+          <LengthAt at="fitUp.stock.kerfMm" label="Saw kerf" min={0} max={10} />
+          <LengthAt at="fitUp.stock.allowanceMm" label="To shape, each side" min={0} max={20} />
+          {design.fitUp.stock.have.map((h, i) => (
+            <ItemCard
+              key={h.piece}
+              id={`stock-${i}`}
+              title={h.piece}
+              onRemove={() =>
+                edit("Forget stock", (d) => {
+                  d.fitUp.stock.have.splice(i, 1);
+                })
+              }
+            >
+              <LengthAt at={`fitUp.stock.have.${i}.lengthMm`} label="Length" min={1} max={2000} />
+              <LengthAt at={`fitUp.stock.have.${i}.heightMm`} label="Height" min={0.5} max={500} />
+              <LengthAt at={`fitUp.stock.have.${i}.thicknessMm`} label="Thickness" min={0.05} max={300} />
+            </ItemCard>
+          ))}
+        </>
+      }
+    >
+      <Figures
+        label="Stock to cut"
+        rows={sheet.cut}
+        keyOf={(p) => p.piece}
+        none="Nothing to cut."
+        columns={[
+          { name: "Piece", of: (p) => p.piece },
+          { name: "Of", of: (p) => name(p.material) },
+          { name: "Finished", number: true, of: (p) => size(p.finishedMm) },
+          { name: "Saw to", number: true, of: (p) => <b>{size(p.sawnMm)}</b> },
+          {
+            name: "Mark",
+            of: (p) =>
+              [p.pair ? "matched, L and R" : "", p.grain === "lengthwise" ? "grain lengthwise" : ""]
+                .filter(Boolean)
+                .join("; "),
+          },
+          { name: "Stock", of: have },
+        ]}
+      />
+      {sheet.rods.length > 0 && (
+        <Figures
+          label="Rod to cut"
+          rows={sheet.rods}
+          keyOf={(r) => `${r.material}-${r.diameterMm}`}
+          none=""
+          columns={[
+            { name: "Rod", of: (r) => `${name(r.material)}, ${printLengthBare(r.diameterMm, units, 2)}` },
+            { name: "Pieces", number: true, of: (r) => r.count },
+            { name: "Length in all", number: true, of: (r) => printLengthBare(r.lengthMm, units, 1) },
+          ]}
+        />
+      )}
+      <Flex>
+        <Note>
+          Length × height × thickness. Scales come as a matched pair: mark left and right, and the way of the
+          grain, before the saw. Keep a spare.
+        </Note>
+      </Flex>
+    </Section>
+  );
+}
+
+const rounded = (s: Size) => ({
+  lengthMm: Math.max(1, Math.ceil(s.lengthMm)),
+  heightMm: Math.max(0.5, Math.ceil(s.heightMm * 2) / 2),
+  thicknessMm: Math.max(0.05, Math.round(s.thicknessMm * 100) / 100),
+});

@@ -1,0 +1,66 @@
+"use client";
+import type { FitSheet } from "@/core/fit/sheet";
+import { materialById } from "@/core/stock/materials";
+import { printLength } from "@/core/units/print";
+import { useBench } from "../bench/BenchContext";
+import { LengthAt, ShareAt } from "../fields/bound";
+import { Fact, Figures, Note, Section } from "./Section";
+
+/** Bending of the tang under stated loads, and how far wood moves over the year. */
+export function StrengthSection({ sheet: { stress, movement } }: { sheet: FitSheet }) {
+  const { units } = useBench();
+  const length = (mm: number) => printLength(mm, units, 2);
+  return (
+    <Section
+      id="strength"
+      title="Strength and movement"
+      settings={
+        <>
+          <ShareAt at="fitUp.loads.sideN" label="Load from the side, N" unit="" min={0} max={20000} />
+          <ShareAt at="fitUp.loads.edgeN" label="Load on the edge, N" unit="" min={0} max={20000} />
+          <LengthAt at="fitUp.loads.atMm" label="Ahead of the datum" min={1} max={1200} />
+          <ShareAt
+            at="fitUp.loads.yieldMPa"
+            label="Yield of the tang, MPa"
+            unit=""
+            min={50}
+            max={3000}
+            help="At the hardness of the tang, not of the edge. 10 N is about 1 kg."
+          />
+          <ShareAt at="fitUp.climate.low" label="Driest air, % humidity" unit="" min={0} max={95} />
+          <ShareAt at="fitUp.climate.high" label="Dampest air, % humidity" unit="" min={0} max={95} />
+        </>
+      }
+    >
+      <Fact name="Tang at the front">
+        {length(stress.heightMm)} high, {length(stress.thicknessMm)} thick
+      </Fact>
+      <Fact name="From the side">
+        {Math.round(stress.sideMPa)} MPa (corner factor {stress.sideFactor.toFixed(2)})
+      </Fact>
+      <Fact name="On the edge">
+        {Math.round(stress.edgeMPa)} MPa (corner factor {stress.edgeFactor.toFixed(2)})
+      </Fact>
+      <Fact name="Of its yield">{Math.round(stress.ratio * 100)} %</Fact>
+      <Note>
+        An estimate by beam theory: it knows nothing of hardness, welds, scratches or shocks. Never pry with a
+        knife.
+      </Note>
+      <Figures
+        label="Movement of wood"
+        rows={movement}
+        keyOf={(m) => m.material}
+        none="No wood that moves to speak of."
+        columns={[
+          { name: "Wood", of: (m) => materialById(m.material)?.name ?? m.material },
+          { name: "Across", number: true, of: (m) => length(m.acrossMm) },
+          { name: "Flat-sawn", number: true, of: (m) => length(m.mostMm) },
+          { name: "Quarter-sawn", number: true, of: (m) => length(m.leastMm) },
+        ]}
+      />
+      <Note>
+        Over 0.1 mm is felt where a scale stands flush with the tang. USDA Wood Handbook, values from memory.
+      </Note>
+    </Section>
+  );
+}

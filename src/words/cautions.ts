@@ -1,0 +1,31 @@
+import type { Design } from "@/core/design/schema";
+
+/** The usual cautions of the operations that a design asks for, in plain words. */
+export function cautionsFor(design: Design): string[] {
+  const { tang, handle, guard, fasteners, blade } = design;
+  const said = [
+    "Tape the blade from the moment it is ground until the handle is finished.",
+    "Sanding and grinding: a respirator for fine dust, extraction, eye protection; hair and gloves away from moving wheels.",
+    "Drilling: clamp the work on a backing board; a drill that catches spins a blade. Never hold one by hand.",
+    "Epoxy: gloves and fresh air; it sensitises. Keep pins cool on the grinder: heat lets the glue go and cracks scales.",
+    "Solvents and oily rags burn: no flame near, rags laid flat or kept under water.",
+  ];
+  if (!blade.measured)
+    said.push("Hardening: quench oil flares; a lid and an extinguisher at hand, never water on burning oil.");
+  if (tang.kind === "hidden" && tang.hole.kind === "burned")
+    said.push(
+      "Burning a tang in: fumes and smoke; outdoors, water at hand, and only with a tang that is not hardened.",
+    );
+  if ((tang.kind === "hidden" && tang.end.kind === "peened") || fasteners.some((f) => f.kind === "rivet"))
+    said.push("Peening: eye protection; steel splinters fly from a hammered edge.");
+  if (guard || fasteners.length > 0)
+    said.push("Heating brass, copper or plated metal, also by grinding or soldering: fumes; ventilate.");
+  if (handle.kind === "stack" && handle.rings.length > 0)
+    said.push(
+      "Ring and knuckle grips are restricted in many places, and a ring holds the finger when the knife turns: ask before making, selling or carrying.",
+    );
+  said.push(
+    "Blade length, double edges, and carrying: laws differ by place; ask before making, selling or carrying.",
+  );
+  return said;
+}

@@ -1,0 +1,40 @@
+import type { DrillSet, PinFit } from "@/core/design/schema";
+import type { GlueJoint } from "@/core/fit/glue";
+import type { BoreUse } from "@/core/fit/sheet";
+
+export const FIT_WORDS: Record<PinFit, string> = {
+  slide: "Sliding, in glue",
+  snug: "Snug",
+  press: "Pressed",
+};
+
+export const DRILL_SET_WORDS: Record<DrillSet, string> = {
+  fraction: "Inch fractions",
+  number: "Numbers, #1 to #80",
+  letter: "Letters, A to Z",
+  metric: "Millimetres, by tenths",
+};
+
+export const BORE_WORDS: Record<BoreUse, string> = {
+  pin: "Pin",
+  barrel: "Barrel",
+  insert: "Insert",
+  rod: "Rod",
+  tap: "Tapping hole",
+  clearance: "Clear of the screw",
+  counterbore: "Counterbore",
+  tang: "Tang",
+  dowel: "Dowel",
+};
+
+export const JOINT_WORDS: Record<GlueJoint["joint"], string> = {
+  holes: "Holes filled",
+  faces: "Faces of scales and liners",
+  pieces: "Faces between pieces",
+  pins: "Round pins",
+};
+
+/** "pin-1, pin-2" as they stand on the drawing. */
+export function itemWords(ids: readonly string[]): string {
+  return ids.map((id) => id.replace(/-/g, " ")).join(", ");
+}

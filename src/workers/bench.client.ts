@@ -1,0 +1,69 @@
+import { type Remote, releaseProxy, wrap } from "comlink";
+import type { BenchService } from "./bench.messages";
+
+/**
+ * Asks for reviews and fit-up sheets in a worker of their own, so that weighing never
+ * waits for them. One at a time: of several questions that wait only the latest is asked, the others answer null. A
+ * worker that dies answers null and is started anew by the next question.
+ */
+export function createAsker(
+  startWorker: () => Worker = () =>
+    new Worker(new URL("./bench.worker.ts", import.meta.url), { type: "module" }),
+) {
+  let worker: Worker | null = null;
+  let service: Remote<BenchService> | null = null;
+  let busy: (() => void) | null = null;
+  let waiting: { readonly go: () => void; readonly drop: () => void } | null = null;
+
+  function ready(): Remote<BenchService> {
+    if (service) return service;
+    worker = startWorker();
+    worker.onerror = () => {
+      const end = busy;
+      stop();
+      end?.();
+    };
+    service = wrap<BenchService>(worker);
+    return service;
+  }
+
+  function stop(): void {
+    service?.[releaseProxy]();
+    worker?.terminate();
+    service = null;
+    worker = null;
+  }
+
+  return {
+    ask: <T>(question: (service: BenchService) => T): Promise<Awaited<T> | null> =>
+      new Promise((answer) => {
+        const go = () => {
+          let done = false;
+          const finish = (value: Awaited<T> | null) => {
+            if (done) return;
+            done = true;
+            busy = null;
+            answer(value);
+            const next = waiting;
+            waiting = null;
+            next?.go();
+          };
+          busy = () => finish(null);
+          // The remote's methods promise what the service's return.
+          Promise.resolve(question(ready() as unknown as BenchService)).then(finish, () => finish(null));
+        };
+        if (!busy) return go();
+        waiting?.drop();
+        waiting = { go, drop: () => answer(null) };
+      }),
+    dispose: () => {
+      waiting?.drop();
+      waiting = null;
+      const end = busy;
+      stop();
+      end?.();
+    },
+  };
+}
+
+export type Asker = ReturnType<typeof createAsker>;
