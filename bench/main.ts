@@ -2,6 +2,8 @@ import { readFileSync, writeFileSync } from "node:fs";
 import jscadModeling from "@jscad/modeling";
 import Module from "manifold-3d";
 import { Bench } from "tinybench";
+import { fitSheet } from "@/core/fit/sheet";
+import { reviewDesign } from "@/core/review/reviewDesign";
 import { assemble } from "../src/core/assembly/assemble";
 import type { Assembly } from "../src/core/assembly/types";
 import { readKnife } from "../src/core/files/knife/read";
@@ -86,6 +88,12 @@ bench.add("integrate", () => {
 bench.add("weigh (check, assemble, integrate, report)", () => {
   weigh(design);
 });
+bench.add("review (every rule of the trade)", () => {
+  reviewDesign(design);
+});
+bench.add("fit-up sheet", () => {
+  fitSheet(design);
+});
 bench.add(
   "mesh kernel",
   () => {
@@ -114,6 +122,8 @@ const rows = [
     ms: ms("weigh (check, assemble, integrate, report)"),
     error: error(total(ours.map((m) => m.v))),
   },
+  { what: "review", ms: ms("review (every rule of the trade)"), error: 0 },
+  { what: "fit-up sheet", ms: ms("fit-up sheet"), error: 0 },
   {
     what: `mesh kernel, ${coarsest.stations} × ${coarsest.rows}`,
     ms: ms("mesh kernel"),

@@ -1,5 +1,5 @@
 import { spawnSync } from "node:child_process";
-import { mkdtempSync, writeFileSync } from "node:fs";
+import { mkdtempSync, statSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { describe, expect, it } from "vitest";
@@ -66,6 +66,56 @@ describe("the command line", () => {
       expect(code, args.join(" ")).toBe(2);
       expect(out).toBe("");
       expect(errors, args.join(" ")).toHaveLength(1);
+    }
+  });
+
+  it("names the drill for a pin, from the set of its unit or the one that is asked for", () => {
+    const drill = (...args: string[]) => JSON.parse(euaxis("drill", ...args).out);
+    expect(drill("1/4in", "--fit", "slide")).toEqual({
+      name: "F",
+      mm: expect.closeTo(6.5278, 9),
+      inch: 0.257,
+      clearanceMm: expect.closeTo(0.1778, 9),
+    });
+    expect(drill("6mm")).toMatchObject({ name: "6.1 mm" });
+    expect(drill("1/4in", "--set", "metric")).toMatchObject({ name: "6.4 mm" });
+    for (const args of [["soon"], ["1/4in", "--fit", "loose"], ["1/4in", "--set", "own"], ["3in"], []]) {
+      const { code, errors } = euaxis("drill", ...args);
+      expect([code, errors.length], args.join(" ")).toEqual([2, 1]);
+    }
+  });
+
+  it("prints findings with measure, limit and mend, and the fit-up sheet", () => {
+    const findings = JSON.parse(euaxis("review", "demo/marsh-stick-tang.json").out);
+    const sharp = findings.find((f: { rule: string }) => f.rule === "shoulder-sharp");
+    expect(sharp).toMatchObject({
+      severity: "warning",
+      at: { x: 0 },
+      measured: 0,
+      limit: 1,
+      mend: { kind: "set", changes: [{ path: "tang.shoulderRadiusMm", value: 1 }] },
+    });
+    const sheet = JSON.parse(euaxis("fit", "demo/marsh-stick-tang.json").out);
+    expect(sheet.bores[0]).toMatchObject({ use: "pin", drill: { name: "#30" } });
+    expect(sheet.slot.mill.cutterMm).toBeLessThanOrEqual(sheet.slot.thicknessMm);
+    expect(euaxis("fit", "no-such.json")).toMatchObject({ code: 2 });
+  });
+
+  it("writes the mesh of a part, and refuses an unknown part, ending or place", () => {
+    const folder = mkdtempSync(join(tmpdir(), "euaxis-"));
+    const out = join(folder, "guard.stl");
+    const done = euaxis("mesh", "demo/gorse-guard-knife.json", "--part", "guard", "--out", out);
+    expect(JSON.parse(done.out)).toMatchObject({ part: "guard", format: "stl" });
+    expect(statSync(out).size).toBe(JSON.parse(done.out).bytes);
+    const refused = [
+      ["--part", "pommel", "--out", out],
+      ["--out", join(folder, "guard.obj")],
+      ["--out", join(folder, "nowhere", "guard.stl")],
+      [],
+    ];
+    for (const args of refused) {
+      const { code, errors } = euaxis("mesh", "demo/gorse-guard-knife.json", ...args);
+      expect([code, errors.length], args.join(" ")).toEqual([2, 1]);
     }
   });
 });

@@ -6,8 +6,8 @@ import { polyline, signedDistance } from "../curve/crossing";
 import type { Design, Fastener } from "../design/schema";
 import { holesOf } from "../review/openings";
 
-/** Chords that an outline's edge is measured on, a segment: within a hundredth of a millimetre of the curve. */
-const CHORDS = 24;
+/** Chords that an outline's edge is measured on, a segment: within two hundredths of a millimetre of the curve. */
+const CHORDS = 14;
 
 /** Where one fastener stands, and what is left round its hole. */
 export interface PinPlace {

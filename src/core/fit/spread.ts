@@ -4,7 +4,7 @@ import type { Design } from "../design/schema";
 
 type Moves = readonly { readonly id: string; readonly xMm: number; readonly yMm: number }[];
 
-const tenth = (mm: number) => Math.round(mm * 10) / 10;
+const tenth = (mm: number) => Math.round(mm * 10) / 10 + 0;
 
 /** Height half way between the handle's edges at a station. */
 function middleAt(design: Design, x: number): number {

@@ -1,9 +1,9 @@
 import { assemble } from "../assembly/assemble";
-import { guardThickness, handleFront } from "../assembly/guards";
+import { handleFront } from "../assembly/guards";
 import { handleOutline } from "../assembly/handleOutline";
 import { PIECE_NAMES, pieceStations } from "../assembly/pieces";
 import { bolsterJoint } from "../assembly/scales";
-import type { Design, StockPiece } from "../design/schema";
+import type { Design, PieceRole, StockPiece } from "../design/schema";
 import { rangeOf } from "../solids/extent";
 import { pinLayout } from "./pinLayout";
 
@@ -43,6 +43,9 @@ function heights(design: Design, from: number, to: number): [number, number] {
   return Number.isFinite(high - low) ? [low, high] : [0, 0];
 }
 
+/** Pieces that are cut from sheet, its thickness along the knife. */
+const SLICES: readonly PieceRole[] = ["spacer", "washer"];
+
 /** Everything to saw, the handle's pieces first. Rods are cut to their blank lengths; screws are bought. */
 export function cutList(design: Design): CutPiece[] {
   const { handle, guard, tang, fitUp } = design;
@@ -54,14 +57,15 @@ export function cutList(design: Design): CutPiece[] {
     piece: string,
     material: string,
     finished: Size,
-    more: Partial<Pick<CutPiece, "count" | "pair" | "grain">> & { exact?: boolean } = {},
+    more: Partial<Pick<CutPiece, "count" | "pair" | "grain">> & { form?: "slab" | "slice" | "block" } = {},
   ) => {
-    // Sheets and rods come in their thickness; what is contoured is sawn with room all round and a kerf.
-    const room = 2 * allowanceMm;
+    // What is contoured is sawn with room all round and a kerf; a slab comes in its thickness, a slice in its length.
+    const { form = "block", ...rest } = more;
+    const room = 2 * allowanceMm + kerfMm;
     const sawnMm: Size = {
-      lengthMm: finished.lengthMm + room + kerfMm,
-      heightMm: finished.heightMm + room + kerfMm,
-      thicknessMm: finished.thicknessMm + (more.exact ? 0 : allowanceMm),
+      lengthMm: finished.lengthMm + (form === "slice" ? 0 : room),
+      heightMm: finished.heightMm + room,
+      thicknessMm: finished.thicknessMm + (form === "slab" ? 0 : room),
     };
     const own = have.find((h) => h.piece === piece) ?? null;
     const short = own && {
@@ -69,7 +73,6 @@ export function cutList(design: Design): CutPiece[] {
       heightMm: Math.max(0, sawnMm.heightMm - own.heightMm),
       thicknessMm: Math.max(0, sawnMm.thicknessMm - own.thicknessMm),
     };
-    const { exact: _, ...rest } = more;
     pieces.push({
       piece,
       material,
@@ -107,20 +110,20 @@ export function cutList(design: Design): CutPiece[] {
           `${name}, pair`,
           right,
           { ...whole, thicknessMm: Math.max(handle.right.thicknessMm, handle.left.thicknessMm) },
-          { count: 2, pair: true, exact: true, ...grain },
+          { count: 2, pair: true, form: "slab", ...grain },
         );
       else {
         put(
           `${name}, right`,
           right,
           { ...whole, thicknessMm: handle.right.thicknessMm },
-          { pair: true, exact: true, ...grain },
+          { pair: true, form: "slab", ...grain },
         );
         put(
           `${name}, left`,
           left,
           { ...whole, thicknessMm: handle.left.thicknessMm },
-          { pair: true, exact: true, ...grain },
+          { pair: true, form: "slab", ...grain },
         );
       }
       if (joint?.divider) {
@@ -130,7 +133,7 @@ export function cutList(design: Design): CutPiece[] {
           `Divider ${i + 1}`,
           d.material,
           { lengthMm: d.thicknessMm, heightMm: size.heightMm * Math.hypot(1, lean), thicknessMm: across },
-          { count: 2, pair: true, exact: true },
+          { count: 2, pair: true, form: "slice" },
         );
       }
       if (joint) {
@@ -142,7 +145,7 @@ export function cutList(design: Design): CutPiece[] {
       put(`Liner ${i + 1}, pair`, l.material, box(front, butt, l.thicknessMm), {
         count: 2,
         pair: true,
-        exact: true,
+        form: "slab",
       });
     });
     for (const [name, bolster] of [
@@ -190,7 +193,10 @@ export function cutList(design: Design): CutPiece[] {
           name,
           p.material,
           { ...size, lengthMm: lengthMm + lean * size.heightMm },
-          { grain: p.role === "block" ? "lengthwise" : "any" },
+          {
+            grain: p.role === "block" ? "lengthwise" : "any",
+            form: SLICES.includes(p.role) ? "slice" : "block",
+          },
         );
       } else {
         const parts = assemble(design);
@@ -206,18 +212,23 @@ export function cutList(design: Design): CutPiece[] {
     });
   }
   if (tang.kind === "framed")
-    put("Frame", tang.frame.material, box(front, butt, tang.frame.thicknessMm), { exact: true });
+    put("Frame", tang.frame.material, box(front, butt, tang.frame.thicknessMm), { form: "slab" });
   if (guard && !guard.mesh) {
-    const thick = guardThickness(guard);
     const reach =
       Math.max(0, guard.sweepAboveMm, guard.sweepBelowMm) -
       Math.min(0, guard.sweepAboveMm, guard.sweepBelowMm);
     guard.plates.forEach((p, i) => {
-      put(guard.plates.length > 1 ? `Guard plate ${i + 1}` : "Guard", p.material, {
-        lengthMm: p.thicknessMm + (thick > 0 ? reach : 0),
-        heightMm: guard.aboveMm + guard.belowMm,
-        thicknessMm: guard.widthMm,
-      });
+      put(
+        guard.plates.length > 1 ? `Guard plate ${i + 1}` : "Guard",
+        p.material,
+        {
+          lengthMm: p.thicknessMm + reach,
+          heightMm: guard.aboveMm + guard.belowMm,
+          thicknessMm: guard.widthMm,
+        },
+        // A flat plate is cut from sheet; one with swept arms from a block.
+        { form: reach > 0 ? "block" : "slice" },
+      );
     });
   }
   return pieces;

@@ -17,6 +17,7 @@ const WEIGHED: Readonly<Record<string, readonly [number, number]>> = {
   "v1-rook-hunter": [161.3155, -32.6666],
   "v2-gorse-guard-knife": [193.6883, -22.7443],
   "v2-marsh-stick-tang": [161.3952, -19.5528],
+  "v3-bracken-dagger": [292.2277, -26.387],
 };
 const bytes = (text: string) => new TextEncoder().encode(text);
 

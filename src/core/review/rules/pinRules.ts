@@ -34,26 +34,32 @@ interface Wanted {
   readonly behindMm?: number;
 }
 
-/** How far a mend looks for a better place, mm, and in what steps. */
+/** How far a mend looks for a better place, mm; by half a millimetre close by, farther off by whole ones. */
 const REACH_MM = 16;
-const STEP_MM = 0.5;
+const CLOSE_MM = 5;
+
+/** Ways to move, the shortest first. */
+const MOVES: readonly (readonly [number, number])[] = (() => {
+  const moves: [number, number][] = [];
+  for (let i = -2 * REACH_MM; i <= 2 * REACH_MM; i++)
+    for (let j = -2 * REACH_MM; j <= 2 * REACH_MM; j++) {
+      const far = Math.hypot(i, j) / 2;
+      const whole = i % 2 === 0 && j % 2 === 0;
+      if (far <= CLOSE_MM || (far <= REACH_MM && whole)) moves.push([i / 2, j / 2]);
+    }
+  return moves.sort((a, b) => Math.hypot(...a) - Math.hypot(...b));
+})();
 
 /** The nearest place to a bore that has the room it wants, or null of none within reach. */
 function betterPlace(c: RuleContext, bore: ReturnType<RuleContext["bores"]>[number], wanted: Wanted) {
-  let best: { x: number; y: number; off: number } | null = null;
-  for (let dx = -REACH_MM; dx <= REACH_MM; dx += STEP_MM) {
-    for (let dy = -REACH_MM; dy <= REACH_MM; dy += STEP_MM) {
-      const off = Math.hypot(dx, dy);
-      if (off > REACH_MM || (best && off >= best.off)) continue;
-      const at = { ...bore, xMm: bore.xMm + dx, yMm: bore.yMm + dy };
-      if (wanted.behindMm !== undefined && at.xMm > -wanted.behindMm) continue;
-      if (edgeDistance(c.edge(), at.xMm, at.yMm) < wanted.toEdgeMm) continue;
-      const web = webOf(at, c.bores());
-      if (web !== null && web < wanted.webMm) continue;
-      best = { x: at.xMm, y: at.yMm, off };
-    }
+  for (const [dx, dy] of MOVES) {
+    const at = { ...bore, xMm: bore.xMm + dx, yMm: bore.yMm + dy };
+    if (wanted.behindMm !== undefined && at.xMm > -wanted.behindMm) continue;
+    const web = webOf(at, c.bores());
+    if (web !== null && web < wanted.webMm) continue;
+    if (edgeDistance(c.edge(), at.xMm, at.yMm) >= wanted.toEdgeMm) return { x: at.xMm, y: at.yMm };
   }
-  return best;
+  return null;
 }
 
 function moveTo(design: Design, id: string, to: { x: number; y: number } | null): Mend | null {

@@ -1,0 +1,132 @@
+import { expect, type Page, test } from "@playwright/test";
+import type { Design } from "../src/core/design/schema";
+import { fitSheet } from "../src/core/fit/sheet";
+import { reviewDesign } from "../src/core/review/reviewDesign";
+import { keptKnife, openKnife, step, typeLength } from "./bench";
+
+const designOf = async (page: Page) => (await keptKnife(page)).design as Design;
+
+async function openFit(page: Page, name: string): Promise<void> {
+  await openKnife(page, name);
+  await page.getByRole("button", { name: "Fit-up" }).click();
+  await expect(page.getByRole("heading", { name: "Glue" })).toBeVisible({ timeout: 30_000 });
+}
+
+test("a finding is mended by one click, and undo takes it back", async ({ page }) => {
+  await openFit(page, "Marsh stick-tang");
+  const sharp = page.locator("[data-finding=shoulder-sharp]");
+  await expect(sharp).toContainText("radius of 0.0 mm");
+  await sharp.getByRole("button", { name: "Mend it" }).click();
+  await expect(sharp).toHaveCount(0);
+  await expect
+    .poll(async () => reviewDesign(await designOf(page)).findings.map((f) => f.rule))
+    .not.toContain("shoulder-sharp");
+  await page.keyboard.press("Control+z");
+  await expect(sharp).toHaveCount(1);
+});
+
+test("a finding is accepted with a reason that is kept, and taken back; a limit is changed", async ({
+  page,
+}) => {
+  await openFit(page, "Marsh stick-tang");
+  const sharp = page.locator("[data-finding=shoulder-sharp]");
+  await sharp.getByRole("button", { name: "Accept …" }).click();
+  await page.getByRole("textbox", { name: "Why it is accepted" }).fill("the tang is drawn back soft");
+  await page.keyboard.press("Enter");
+  await expect(sharp).toHaveCount(0);
+  await expect(page.getByText("“the tang is drawn back soft”")).toBeVisible();
+  await expect.poll(async () => (await designOf(page)).fitUp.accepted).toHaveLength(1);
+  await page.getByRole("button", { name: "Take back" }).click();
+  await expect(sharp).toHaveCount(1);
+  await page.getByRole("button", { name: "Limits of the rules" }).click();
+  const limit = page.getByRole("textbox", { name: "Radius at the shoulder" });
+  await limit.fill("0");
+  await limit.press("Enter");
+  await expect(sharp).toHaveCount(0);
+  await limit.fill("tall");
+  await limit.press("Enter");
+  await expect(page.getByText(/Must be a number from 0/)).toBeVisible();
+});
+
+test("drills follow the fit, the sets and the drills that are there", async ({ page }) => {
+  await openFit(page, "Gorse guard knife");
+  const row = page.getByRole("row", { name: /pin 1, pin 2/ });
+  await expect(row).toContainText("F");
+  await expect(row).toContainText("6.53 mm");
+  await page.getByLabel("Pins go in", { exact: true }).selectOption("press");
+  await expect(row).toContainText("1/4 in");
+  await page.getByLabel("Pins go in", { exact: true }).selectOption("slide");
+  await page.getByText("Millimetres, by tenths", { exact: true }).click();
+  for (const set of ["Inch fractions", "Numbers, #1 to #80", "Letters, A to Z"])
+    await page.getByText(set, { exact: true }).click();
+  await expect(row).toContainText("6.4 mm");
+  await page.getByRole("button", { name: /^Which drills are there/ }).click();
+  await page.getByText("6.4 mm · 6.40 mm", { exact: true }).click();
+  await expect(row).toContainText("6.5 mm (+0.150 mm)");
+  await page.getByRole("button", { name: /^Table of threads/ }).click();
+  await expect(page.getByRole("row", { name: /^M5 / })).toContainText("4 mm");
+});
+
+test("slot, stock, glue, hand and loads: what is typed changes what is worked out", async ({ page }) => {
+  await openFit(page, "Gorse guard knife");
+  const section = (name: string) => page.getByRole("region", { name, exact: true });
+  await expect(section("Guard slot")).toContainText("4.00 mm cutter");
+  const mills = page.getByRole("textbox", { name: "End mills that are there" });
+  await mills.fill("5/32; 3 mm");
+  await mills.press("Enter");
+  await expect(section("Guard slot")).toContainText("3.97 mm cutter");
+  await mills.fill("soon");
+  await mills.press("Enter");
+  await expect(page.getByText("That is not a length.")).toBeVisible();
+
+  await page.getByRole("button", { name: "State the stock for Scale, pair" }).click();
+  await expect(section("Stock to cut")).toContainText("big enough");
+  const stock = page.locator("[data-item=stock-0]");
+  await stock.getByRole("textbox", { name: "Length" }).fill("90");
+  await page.keyboard.press("Enter");
+  await expect(section("Stock to cut")).toContainText("too small");
+  await expect(page.locator("[data-finding=stock-too-small]")).toHaveCount(1);
+
+  await expect(section("Glue")).toContainText("Part A");
+  await typeLength(page, "Breadth of the hand", "120");
+  await expect(page.locator("[data-finding=handle-short-for-hand]")).toHaveCount(1);
+  const load = page.getByRole("textbox", { name: "Load from the side, N" });
+  await load.fill("5000");
+  await load.press("Enter");
+  await expect(page.locator("[data-finding=tang-stress]")).toHaveCount(1);
+  await expect.poll(async () => fitSheet(await designOf(page)).stress.ratio).toBeGreaterThan(1);
+});
+
+test("pins are spread, mirrored and aligned from the sheet, and their room shows while they are moved", async ({
+  page,
+}) => {
+  await openFit(page, "Orchard parer");
+  await page.getByRole("button", { name: "Align to the middle line" }).click();
+  await expect.poll(async () => (await designOf(page)).fasteners.map((f) => f.yMm)).not.toEqual([0, 0, 0]);
+  await page.getByRole("button", { name: "Spread evenly" }).click();
+  await expect
+    .poll(async () => {
+      const xs = (await designOf(page)).fasteners.map((f) => f.xMm).sort((a, b) => b - a);
+      return Math.abs(xs[0] - xs[1] - (xs[1] - xs[2]));
+    })
+    .toBeLessThan(0.2);
+  await page.getByRole("button", { name: "Bench", exact: true }).click();
+  await step(page, "Pins");
+  await page.locator("[data-point=pin-1]").focus();
+  const room = page.getByTestId("pin-room");
+  await expect(room).toContainText("mm");
+  const before = await room.textContent();
+  await page.keyboard.press("Shift+ArrowDown");
+  await expect(room).not.toHaveText(before ?? "");
+});
+
+test("a knife that cannot be built says so on the sheet and comes back", async ({ page }) => {
+  await openKnife(page, "Marsh stick-tang");
+  await step(page, "Tang");
+  await typeLength(page, "Thickness at the front", "25");
+  await page.getByRole("button", { name: "Fit-up" }).click();
+  await expect(page.getByTestId("fit-sheet")).toContainText("nothing to fit until the design can be built");
+  await expect(page.getByRole("heading", { name: "Cautions" })).toBeVisible();
+  await page.keyboard.press("Control+z");
+  await expect(page.getByRole("heading", { name: "Walls" })).toBeVisible();
+});

@@ -1,0 +1,274 @@
+import { describe, expect, it } from "vitest";
+import { newBlockHole, newPiece, withEnd, withTang } from "../design/constructions";
+import { CONSTRUCTIONS } from "../design/constructions.fixtures";
+import { newDesign } from "../design/create";
+import { newFastener } from "../design/fasteners";
+import { newGuard } from "../design/guards";
+import {
+  type Design,
+  designSchema,
+  type Fastener,
+  type FitUp,
+  type HiddenTang,
+  type ScalesHandle,
+} from "../design/schema";
+import { checkDesign } from "./checkDesign";
+import { applyMend } from "./mends";
+import { limitIn, RULES, reviewDesign } from "./reviewDesign";
+import { TRADE_RULES, type TradeRule } from "./types";
+
+/** A knife that nothing speaks against: short pins well inside laminate scales, one metal, a glue with time. */
+const base = newDesign("Sedge");
+if (base.handle.kind !== "scales" || base.tang.kind !== "full") throw new Error("no full tang");
+const slab = base.tang;
+const pinAt = (id: string, xMm: number, yMm: number): Fastener => ({
+  ...(newFastener("pin", id, { xMm, yMm }, 4) as Extract<Fastener, { kind: "pin" }>),
+  diameterMm: 4,
+  material: "mild-steel",
+});
+const g10 = { material: "g10", thicknessMm: 9.5 };
+const scales: ScalesHandle = { ...base.handle, right: g10, left: g10 };
+const sound: Design = {
+  ...base,
+  blade: {
+    ...base.blade,
+    measured: {
+      massG: 120,
+      balance: { kind: "direct", xMm: 14 },
+      massOffG: 0.5,
+      balanceOffMm: 0.5,
+      holesIn: true,
+    },
+  },
+  handle: scales,
+  fasteners: [pinAt("pin-1", -20, 0), pinAt("pin-2", -55, -1), pinAt("pin-3", -92, -5)],
+};
+const drawn: Design = { ...sound, blade: base.blade };
+
+const stickOf = (design: Design): HiddenTang => {
+  if (design.tang.kind !== "hidden") throw new Error("no hidden tang");
+  return design.tang;
+};
+const withStick = (change: Partial<HiddenTang>, design: Design = hidden): Design => ({
+  ...design,
+  tang: { ...stickOf(design), ...change },
+});
+const turned = withTang(sound, "hidden");
+/** The same with a stick in a block of G-10. */
+const hidden: Design = {
+  ...turned,
+  fasteners: [],
+  tang: {
+    ...stickOf(turned),
+    yMm: 0,
+    frontHeightMm: 11,
+    endHeightMm: 8,
+    frontThicknessMm: 4,
+    endThicknessMm: 3.5,
+    shoulderRadiusMm: 1.5,
+  },
+};
+const inWood = (design: Design, material: string): Design =>
+  design.handle.kind === "stack"
+    ? {
+        ...design,
+        handle: { ...design.handle, pieces: design.handle.pieces.map((p) => ({ ...p, material })) },
+      }
+    : {
+        ...design,
+        handle: {
+          ...design.handle,
+          right: { material, thicknessMm: 9.5 },
+          left: { material, thicknessMm: 9.5 },
+        },
+      };
+const fit = (design: Design, change: Partial<FitUp>): Design => ({
+  ...design,
+  fitUp: { ...design.fitUp, ...change },
+});
+const pins = (design: Design, ...fasteners: Fastener[]): Design => ({ ...design, fasteners });
+const hole = (xMm: number, yMm: number, diameterMm: number) => ({
+  id: "h",
+  xMm,
+  yMm,
+  diameterMm,
+  fill: null,
+  purpose: "lighten" as const,
+});
+const bolt = newFastener("sleeve-bolt", "b", { xMm: -55, yMm: -1 }, 4) as Extract<
+  Fastener,
+  { kind: "sleeve-bolt" }
+>;
+const good = { ...bolt, seatMm: 6.8, screwLengthMm: 11, material: "mild-steel" };
+const screw = newFastener("cap-screw", "c", { xMm: -55, yMm: -1 }, 4) as Extract<
+  Fastener,
+  { kind: "cap-screw" }
+>;
+const guard = newGuard(hidden);
+const steel = { ...guard, plates: [{ material: "mild-steel", thicknessMm: 5, printed: null }] };
+const guarded = { ...hidden, guard: steel };
+const end = (kind: "take-down" | "threaded" | "peened", change: object): Design => {
+  const design = withEnd(hidden, kind);
+  return withStick({ end: { ...stickOf(design).end, ...change } as HiddenTang["end"] }, design);
+};
+const all = [...sound.fasteners.slice(0, 1), sound.fasteners[2]];
+
+/** For each rule, a design that trips it; none of them can not be built. */
+const TRIPS: Record<TradeRule, Design> = {
+  "wall-in-wood": inWood(withStick({ yMm: -3 }), "walnut-black"),
+  "wall-in-laminate": withStick({ yMm: 5.5 }),
+  "wall-in-metal": inWood(withStick({ yMm: 6.4 }), "brass-360"),
+  "edge-in-wood": pins(inWood(sound, "walnut-black"), pinAt("pin-1", -20, 6), ...sound.fasteners.slice(1)),
+  "edge-in-laminate": pins(sound, pinAt("pin-1", -20, 8), ...sound.fasteners.slice(1)),
+  "edge-in-metal": pins(inWood(sound, "brass-360"), pinAt("pin-1", -20, 9.8), ...sound.fasteners.slice(1)),
+  "web-between-holes": pins(sound, ...sound.fasteners, pinAt("pin-4", -60, -1)),
+  "web-to-tang-edge": pins(sound, pinAt("pin-1", -20, 9.5), ...sound.fasteners.slice(1)),
+  "far-from-front": pins(sound, ...sound.fasteners.slice(1)),
+  "far-from-butt": pins(sound, ...sound.fasteners.slice(0, 2)),
+  "guard-cannot-pass": withStick({ endHeightMm: 14 }, guarded),
+  "shoulder-covers-slot": {
+    ...guarded,
+    blade: { ...guarded.blade, spineOverAxisMm: 6, ricassoHeightMm: 11.6 },
+  },
+  "slot-gap": { ...guarded, guard: { ...steel, slot: { clearanceMm: 0.4, fill: null } } },
+  "guard-before-holes": { ...sound, guard: { ...newGuard(sound), plates: steel.plates } },
+  "tang-before-hardening": drawn,
+  "peened-on-soft": pins(sound, ...all, newFastener("rivet", "r", { xMm: -55, yMm: -1 }, 4)),
+  "bolt-under-head": pins(sound, ...all, { ...good, seatMm: 4 }),
+  "bolt-over-seat": pins(sound, ...all, { ...good, seatMm: 9.3, screwLengthMm: 14 }),
+  "bolt-engagement": pins(sound, ...all, { ...good, screwLengthMm: 7 }),
+  "insert-length": pins(sound, ...all, { ...screw, insertLengthMm: 4 }),
+  "thread-engagement": end("take-down", { engagedMm: 3 }),
+  "tang-short-in-handle": withStick({ lengthMm: 40 }),
+  "shoulder-sharp": withStick({ shoulderRadiusMm: 0 }),
+  "tang-stress": fit(hidden, { loads: { ...hidden.fitUp.loads, edgeN: 700 } }),
+  "stock-too-small": fit(sound, {
+    stock: {
+      ...sound.fitUp.stock,
+      have: [{ piece: "Scale, pair", lengthMm: 80, heightMm: 60, thicknessMm: 10 }],
+    },
+  }),
+  "hole-rim": { ...sound, tang: { ...slab, holes: [hole(-70, 8, 5)] } },
+  "hole-in-front-fifth": { ...sound, tang: { ...slab, holes: [hole(-12, 2, 5)] } },
+  "handle-short-for-hand": fit(sound, { hand: { breadthMm: 110, thrust: false } }),
+  "nothing-before-finger": fit(
+    { ...sound, handle: { ...scales, outline: scales.outline.filter((n) => n.role !== "groove") } },
+    { hand: { breadthMm: 85, thrust: true } },
+  ),
+  "round-handle": { ...sound, handle: { ...scales, plan: scales.plan.map((p) => ({ ...p, halfMm: 11.5 })) } },
+  "bevel-lost": { ...sound, handle: { ...scales, frontBevel: { lengthMm: 0.5, angleDeg: 45 } } },
+  "glue-sets-too-soon": fit(sound, { glue: { ...sound.fitUp.glue, potLifeMin: 5 } }),
+  "wood-moves": inWood(sound, "oak-white"),
+  "washers-unpressed": {
+    ...hidden,
+    handle: {
+      ...hidden.handle,
+      pieces: [newPiece("w", "washer", "leather-veg", 30), newPiece("p", "block", "g10", 60)],
+    } as Design["handle"],
+  },
+  "metals-differ": pins(sound, ...sound.fasteners.map((f) => ({ ...f, material: "brass-360" }) as Fastener)),
+};
+
+const rulesOf = (design: Design) => reviewDesign(design).findings.map((f) => f.rule);
+
+describe("the trade's rules", () => {
+  it("have nothing against sound knives", () => {
+    for (const design of [sound, hidden]) {
+      expect(checkDesign(design)).toEqual([]);
+      expect(reviewDesign(design)).toEqual({ findings: [], accepted: [] });
+    }
+  });
+
+  it("are each in the list once", () => {
+    expect(RULES.map((r) => r.code).sort()).toEqual([...TRADE_RULES].sort());
+  });
+
+  it.each(Object.entries(TRIPS))("%s is found where it should be", (rule, design) => {
+    expect(
+      designSchema.safeParse(design).success,
+      JSON.stringify(designSchema.safeParse(design).error?.issues),
+    ).toBe(true);
+    expect(checkDesign(design).filter((f) => f.severity === "error")).toEqual([]);
+    expect(rulesOf(design)).toContain(rule);
+  });
+
+  it.each(Object.entries(TRIPS))("%s: its mend mends it and breaks nothing", (rule, design) => {
+    for (const f of reviewDesign(design).findings.filter((g) => g.rule === rule)) {
+      if (!f.mend) continue;
+      const mended = applyMend(design, f.mend);
+      expect(designSchema.safeParse(mended).success).toBe(true);
+      expect(checkDesign(mended).filter((g) => g.severity === "error")).toEqual([]);
+      const left = reviewDesign(mended).findings.filter((g) => g.rule === rule && g.subject === f.subject);
+      expect(left, JSON.stringify(f.mend)).toEqual([]);
+    }
+  });
+
+  it("can mend at least what a move, a length or a size mends", () => {
+    const mendable = Object.entries(TRIPS).filter(([rule, design]) =>
+      reviewDesign(design).findings.some((f) => f.rule === rule && f.mend),
+    );
+    expect(mendable.map(([rule]) => rule)).toEqual(
+      expect.arrayContaining([
+        "wall-in-wood",
+        "edge-in-wood",
+        "web-between-holes",
+        "far-from-front",
+        "guard-cannot-pass",
+        "slot-gap",
+        "peened-on-soft",
+        "bolt-under-head",
+        "bolt-over-seat",
+        "bolt-engagement",
+        "insert-length",
+        "thread-engagement",
+        "tang-short-in-handle",
+        "shoulder-sharp",
+        "tang-stress",
+        "hole-rim",
+        "hole-in-front-fifth",
+        "handle-short-for-hand",
+        "bevel-lost",
+        "washers-unpressed",
+      ]),
+    );
+  });
+
+  it("a tang peened over wood is mended by a plate, which takes its length from the wood", () => {
+    const design = inWood(
+      withStick({ hole: newBlockHole("broached", stickOf(hidden)) }, end("peened", {})),
+      "walnut-black",
+    );
+    const f = reviewDesign(design).findings.find((g) => g.rule === "peened-on-soft")!;
+    expect(f.mend?.kind).toBe("add-piece");
+    const mended = applyMend(design, f.mend!);
+    expect(rulesOf(mended)).not.toContain("peened-on-soft");
+    if (mended.handle.kind !== "stack") throw new Error("no pieces");
+    expect(mended.handle.pieces.map((p) => p.role)).toEqual(["block", "butt-plate"]);
+  });
+
+  it("follow the limits that a maker sets, and keep quiet about what is accepted, with its reason", () => {
+    const design = TRIPS["shoulder-sharp"];
+    expect(limitIn(design, "shoulder-sharp")).toBe(1);
+    expect(rulesOf(fit(design, { limits: { "shoulder-sharp": 0 } }))).not.toContain("shoulder-sharp");
+    const accepted = [{ rule: "shoulder-sharp", subject: null, reason: "annealed tang" }];
+    const review = reviewDesign(fit(design, { accepted }));
+    expect(review.findings).toEqual([]);
+    expect(review.accepted).toEqual([
+      { finding: expect.objectContaining({ rule: "shoulder-sharp" }), reason: "annealed tang" },
+    ]);
+  });
+
+  it("read every construction without a slip, each finding in finite figures", () => {
+    for (const design of Object.values(CONSTRUCTIONS)) {
+      for (const f of reviewDesign(design).findings) {
+        for (const value of [f.measured, f.limit])
+          if (value !== null) expect(Number.isFinite(value), f.rule).toBe(true);
+        if (f.mend) expect(designSchema.safeParse(applyMend(design, f.mend)).success, f.rule).toBe(true);
+      }
+    }
+  });
+
+  it("leave a design alone whose subject is gone", () => {
+    expect(applyMend(sound, { kind: "set", changes: [{ path: "tang.nowhere.xMm", value: 1 }] })).toBe(sound);
+  });
+});

@@ -1,0 +1,71 @@
+import { MessageChannel } from "node:worker_threads";
+import { expose } from "comlink";
+import { describe, expect, it } from "vitest";
+import { newDesign } from "@/core/design/create";
+import { reviewDesign } from "@/core/review/reviewDesign";
+import { createAsker } from "./bench.client";
+
+/** A worker's two ends over a real message channel. */
+function startOver(service: object) {
+  const workers: { onerror?: (e: object) => void }[] = [];
+  const start = () => {
+    const { port1, port2 } = new MessageChannel();
+    const wrapPort = (port: typeof port1) => ({
+      postMessage: (m: unknown) => port.postMessage(m),
+      addEventListener: (_: string, f: (e: { data: unknown }) => void) =>
+        port.on("message", (data) => f({ data })),
+      removeEventListener: () => undefined,
+      start: () => port.start(),
+      terminate: () => port.close(),
+    });
+    expose(service, wrapPort(port2) as never);
+    const worker = wrapPort(port1);
+    workers.push(worker as never);
+    return worker as never as Worker;
+  };
+  return { start, workers };
+}
+
+const design = newDesign("Sedge");
+
+describe("the bench's second worker", () => {
+  it("answers what the core answers", async () => {
+    const asker = createAsker(startOver({ review: reviewDesign }).start);
+    expect(await asker.ask((s) => s.review(design))).toEqual(reviewDesign(design));
+    asker.dispose();
+  });
+
+  it("asks only the latest of what waits; the rest come back as nothing", async () => {
+    let asked = 0;
+    const slow = async () => {
+      asked++;
+      await new Promise((r) => setTimeout(r, 20));
+      return { findings: [], accepted: [] };
+    };
+    const asker = createAsker(startOver({ review: slow }).start);
+    const answers = await Promise.all([1, 2, 3, 4].map(() => asker.ask((s) => s.review(design))));
+    expect(answers.map((a) => a !== null)).toEqual([true, false, false, true]);
+    expect(asked).toBe(2);
+    asker.dispose();
+  });
+
+  it("survives a question that throws, and a worker that dies", async () => {
+    let fail = true;
+    const service = {
+      review: () => {
+        if (fail) throw new Error("broken");
+        return { findings: [], accepted: [] };
+      },
+    };
+    const { start, workers } = startOver(service);
+    const asker = createAsker(start);
+    expect(await asker.ask((s) => s.review(design))).toBeNull();
+    fail = false;
+    const dying = asker.ask((s) => s.review(design));
+    workers[0].onerror?.({});
+    expect(await dying).toBeNull();
+    expect(await asker.ask((s) => s.review(design))).toEqual({ findings: [], accepted: [] });
+    expect(workers).toHaveLength(2);
+    asker.dispose();
+  });
+});
