@@ -15,7 +15,7 @@ import { THREADS } from "../units/threads";
 import { weigh } from "../weigh/weigh";
 import { DRILLS, drillsIn, ownedDrills } from "./drillSets";
 import { gluePlan, settingRate } from "./glue";
-import { chainPlan, guardSlot, millPlan } from "./guardSlot";
+import { chainPlan, guardSlot, millPlan, pieceSlots } from "./guardSlot";
 import { bevelLeft, girths, wantedGrip } from "./hand";
 import { moistureContent, movement } from "./movement";
 import { nearestDrill, pickDrill } from "./pickDrill";
@@ -26,7 +26,7 @@ import { fitSheet } from "./sheet";
 import { alignedToMiddle, evenlySpread, mirrored } from "./spread";
 import { cutList, rodList } from "./stockList";
 import { bendingMPa, stepFactor, tangStress } from "./strength";
-import { tangWalls, thinnerTang, thinnest } from "./walls";
+import { tangWalls, thinnerTang, thinnest, thinnestScale } from "./walls";
 
 const sound = newDesign("Sedge");
 const hidden = withTang(sound, "hidden");
@@ -157,6 +157,19 @@ describe("the guard's slot", () => {
   });
 });
 
+describe("slots behind the guard", () => {
+  it("are as large as the tang where it comes in, or round for its rod; a block has its own hole", () => {
+    const dagger = CONSTRUCTIONS["pieces with leaning joints"];
+    const { tang } = dagger;
+    if (tang.kind !== "hidden" || tang.hole.kind !== "broached") throw new Error("no broached hole");
+    const [ferrule, spacer] = pieceSlots(dagger);
+    expect(ferrule).toMatchObject({ piece: "1. Ferrule", roundMm: null });
+    expect(ferrule.heightMm).toBeCloseTo(tang.frontHeightMm + 2 * tang.hole.clearanceMm, 9);
+    expect(spacer.heightMm).toBeLessThan(ferrule.heightMm);
+    expect(pieceSlots(sound)).toEqual([]);
+  });
+});
+
 describe("pins", () => {
   it("stand where the table says, with what is left round them", () => {
     const f = (id: string, xMm: number, yMm: number) => ({
@@ -281,6 +294,17 @@ describe("walls", () => {
       expect(Math.abs(ours.wallMm + room - gap), `${ours.wallMm} ${gap}`).toBeLessThan(0.05 + 0.02 * gap);
     },
   );
+});
+
+describe("scales after contouring", () => {
+  it("are thinnest in the hollow: R − √(R² − c²/4) less than beside it, common practice", () => {
+    const base = plain(sound);
+    const waist = { xMm: -50, chordMm: 40, wheelRadiusMm: 101.6 };
+    const left = thinnestScale({ ...base, handle: { ...base.handle, waist } })!;
+    expect(left.xMm).toBeCloseTo(-50, 6);
+    expect(left.leftMm).toBeCloseTo(10 - 2 - (101.6 - Math.sqrt(101.6 ** 2 - 20 ** 2)), 3);
+    expect(thinnestScale(hidden)).toBeNull();
+  });
 });
 
 describe("glue", () => {

@@ -2,6 +2,7 @@ import { barHeight } from "../assembly/barTang";
 import { bladeHeights } from "../assembly/bladeOutline";
 import { guardThickness, handleFront } from "../assembly/guards";
 import { handleOutline } from "../assembly/handleOutline";
+import { PIECE_NAMES, pieceStations } from "../assembly/pieces";
 import type { Bar, Design } from "../design/schema";
 import type { Drill } from "./drillSets";
 
@@ -39,6 +40,42 @@ export interface GuardSlot {
   readonly coverBelowMm: number | null;
   readonly mill: MillPlan | null;
   readonly chain: ChainPlan | null;
+}
+
+/** The slot through one piece behind the guard, at the face that the tang comes in by. */
+export interface PieceSlot {
+  readonly piece: string;
+  readonly heightMm: number;
+  readonly thicknessMm: number;
+  /** Round, where nothing but a rod goes through it. */
+  readonly roundMm: number | null;
+}
+
+/** Slots of spacers, ferrules, bolsters and pommels that a hidden tang or its rod goes through, front first. */
+export function pieceSlots(design: Design): PieceSlot[] {
+  const { tang, handle } = design;
+  if (tang.kind !== "hidden" || handle.kind !== "stack") return [];
+  const [front, butt] = [handleFront(design), handleOutline(handle).xRange[0]];
+  const room = "clearanceMm" in tang.hole ? tang.hole.clearanceMm : 0.1;
+  const rod = tang.end.kind === "threaded" || tang.end.kind === "take-down" ? tang.end.diameterMm : null;
+  return pieceStations(handle, front, butt).flatMap(([, from], i): PieceSlot[] => {
+    const p = handle.pieces[i];
+    if (p.role === "block") return [];
+    const piece = `${i + 1}. ${PIECE_NAMES[p.role]}`;
+    if (from > -tang.lengthMm + 1e-6) {
+      const x = Math.min(0, from);
+      return [
+        {
+          piece,
+          heightMm: barHeight(tang, x) + 2 * room,
+          thicknessMm: barThickness(tang, x) + 2 * room,
+          roundMm: null,
+        },
+      ];
+    }
+    if (rod === null) return [];
+    return [{ piece, heightMm: rod + 0.5, thicknessMm: rod + 0.5, roundMm: rod + 0.5 }];
+  });
 }
 
 /** Travel and offsets of an end mill in a slot; the widest of the cutters that is narrower than the slot. */

@@ -2,7 +2,7 @@ import type { Design } from "../design/schema";
 import { THREADS } from "../units/threads";
 import { DRILLS, type Drill, drillsIn, ownedDrills } from "./drillSets";
 import { type GluePlan, gluePlan } from "./glue";
-import { type GuardSlot, guardSlot } from "./guardSlot";
+import { type GuardSlot, guardSlot, type PieceSlot, pieceSlots } from "./guardSlot";
 import { bevelLeft, type Girth, girths, gripLength, wantedGrip } from "./hand";
 import { movement, type PieceMovement } from "./movement";
 import { nearestDrill, pickDrill } from "./pickDrill";
@@ -11,7 +11,7 @@ import { screwSizes, tapDrillMm, threadOf } from "./screws";
 import { bodyOf, type Seat, seats } from "./seats";
 import { type CutPiece, cutList, rodList } from "./stockList";
 import { type TangStress, tangStress } from "./strength";
-import { tangWalls, thinnerTang, thinnest, type Wall } from "./walls";
+import { tangWalls, thinnest, thinnestScale, type Wall } from "./walls";
 
 /** What a hole is for. */
 export type BoreUse =
@@ -45,9 +45,11 @@ export interface FitSheet {
   readonly jigPitchesMm: readonly number[];
   readonly taperShim: { readonly angleDeg: number; readonly shimMm: number } | null;
   readonly slot: GuardSlot | null;
+  readonly pieceSlots: readonly PieceSlot[];
   readonly seats: readonly Seat[];
   readonly walls: readonly Wall[];
   readonly thinnestWall: Wall | null;
+  readonly thinnestScale: { readonly xMm: number; readonly leftMm: number } | null;
   readonly glue: GluePlan;
   readonly cut: readonly CutPiece[];
   readonly rods: ReturnType<typeof rodList>;
@@ -156,9 +158,11 @@ export function fitSheet(design: Design): FitSheet {
     jigPitchesMm: jigPitches(pins),
     taperShim: taperShim(design),
     slot: guardSlot(design, ownedDrills(design.fitUp.drills)),
+    pieceSlots: pieceSlots(design),
     seats: seats(design, known),
     walls,
     thinnestWall: thinnest(walls),
+    thinnestScale: thinnestScale(design),
     glue: gluePlan(design, new Map(pins.map((p) => [p.id, p.throughMm]))),
     cut: cutList(design),
     rods: rodList(design),

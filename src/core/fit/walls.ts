@@ -1,8 +1,9 @@
 import { barTangRegion, blockHoleRegions, roomRegion } from "../assembly/barTang";
 import { type Building, beginning } from "../assembly/building";
-import { bodyRegion } from "../assembly/handleBody";
+import { bodyRegion, surfaceAt } from "../assembly/handleBody";
 import { bodyEnd, pieceStations } from "../assembly/pieces";
 import type { Design } from "../design/schema";
+import { lineAt } from "../solids/layer";
 import type { Region, Slice } from "../solids/region";
 
 /** Distance between stations at which walls are measured, mm. */
@@ -147,6 +148,31 @@ function materialAt(design: Design, b: Building, x: number, z: number): string {
         : handle.right.material;
   const at = pieceStations(handle, b.behind[1], b.behind[0]).findIndex(([to, from]) => x >= to && x <= from);
   return handle.pieces[Math.max(0, at)].material;
+}
+
+/**
+ * The thinnest scale left on the tang or its liners after contouring, on the handle's middle line, and where: at
+ * hollows and waists. Null of a handle without scales. Bolsters count as scales.
+ */
+export function thinnestScale(design: Design): { xMm: number; leftMm: number } | null {
+  const { handle } = design;
+  if (handle.kind !== "scales") return null;
+  const b = beginning(design);
+  const body = bodyRegion(b);
+  const liners = handle.liners.reduce((s, l) => s + l.thicknessMm, 0);
+  const [butt, front] = b.behind;
+  let worst: { xMm: number; leftMm: number } | null = null;
+  // Front and butt fall off to nothing by design: they are left out.
+  for (let i = 3; i <= 46; i++) {
+    const xMm = front + ((butt - front) * i) / 50;
+    const ys = b.outline.cut(xMm);
+    if (ys.length < 2) continue;
+    const y = (ys[0] + ys[ys.length - 1]) / 2;
+    const surface = Math.min(surfaceAt(body, xMm, y), surfaceAt(body, xMm, y, true));
+    const leftMm = surface - lineAt(b.half, xMm) - liners;
+    if (!worst || leftMm < worst.leftMm) worst = { xMm, leftMm };
+  }
+  return worst;
 }
 
 /** The thinnest of some walls, or null of none. */

@@ -1,5 +1,6 @@
 "use client";
 import { Button, Flex } from "@chakra-ui/react";
+import { useState } from "react";
 import { handleOutline } from "@/core/assembly/handleOutline";
 import type { FitSheet } from "@/core/fit/sheet";
 import { alignedToMiddle, evenlySpread, mirrored } from "@/core/fit/spread";
@@ -12,12 +13,14 @@ import { KnifeSide } from "../drawing/KnifeSide";
 import { toPx } from "../drawing/path";
 import { DrawnText } from "../drawing/Text";
 import { ShareAt } from "../fields/bound";
+import { ChoiceField } from "../fields/ChoiceField";
 import { color } from "../theme";
 import { Fact, Figures, Note, Section } from "./Section";
 
 /** Where each pin stands, from the datum and from the edges, and what is left round it. */
 export function LayoutSection({ sheet }: { sheet: FitSheet }) {
   const { units } = useBench();
+  const [edge, setEdge] = useState<"lower" | "upper">("lower");
   const length = (mm: number) => printLength(mm, units, 2);
   return (
     <Section
@@ -26,6 +29,15 @@ export function LayoutSection({ sheet }: { sheet: FitSheet }) {
       settings={
         <>
           <SpreadTools />
+          <ChoiceField
+            label="Heights from"
+            value={edge}
+            choices={[
+              { value: "lower", name: "Lower edge" },
+              { value: "upper", name: "Upper edge" },
+            ]}
+            onChange={setEdge}
+          />
           <ShareAt
             at="fitUp.pinProudShare"
             label="Left proud, each side"
@@ -48,7 +60,11 @@ export function LayoutSection({ sheet }: { sheet: FitSheet }) {
           { name: "What", of: (p) => `${FASTENER_WORDS[p.kind]}, ${p.id}` },
           { name: "Behind the datum", number: true, of: (p) => length(p.behindMm) },
           { name: "Above the axis", number: true, of: (p) => length(p.aboveAxisMm) },
-          { name: "From the lower edge", number: true, of: (p) => length(p.fromLowerEdgeMm) },
+          {
+            name: edge === "lower" ? "From the lower edge" : "From the upper edge",
+            number: true,
+            of: (p) => length(edge === "lower" ? p.fromLowerEdgeMm : p.fromUpperEdgeMm),
+          },
           { name: "To the edge", number: true, of: (p) => length(p.toEdgeMm) },
           { name: "Web", number: true, of: (p) => (p.webMm === null ? "–" : length(p.webMm)) },
           { name: "Blank", number: true, of: (p) => length(p.blankMm) },

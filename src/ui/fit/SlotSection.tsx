@@ -9,7 +9,7 @@ import { useBench } from "../bench/BenchContext";
 import { LengthAt } from "../fields/bound";
 import { LengthList } from "../fields/LengthList";
 import { color } from "../theme";
-import { Fact, Note, Section } from "./Section";
+import { Fact, Figures, Note, Section } from "./Section";
 
 /** The slot through the guard: its size, how it is made, and its drawing at full size. */
 export function SlotSection({ sheet }: { sheet: FitSheet }) {
@@ -19,7 +19,8 @@ export function SlotSection({ sheet }: { sheet: FitSheet }) {
   if (!slot || !design.guard)
     return (
       <Section id="slot" title="Guard slot">
-        <Text color="graphite">No plate guard: nothing to cut.</Text>
+        <Text color="graphite">No plate guard: no slot through it.</Text>
+        <PieceSlots sheet={sheet} />
       </Section>
     );
   const over = Math.max(slot.behind.heightMm - slot.heightMm, slot.behind.thicknessMm - slot.thicknessMm);
@@ -84,6 +85,32 @@ export function SlotSection({ sheet }: { sheet: FitSheet }) {
         slot.
       </Note>
     </Section>
+  );
+}
+
+/** Slots of the pieces behind: what the tang, or its rod, comes in by. */
+function PieceSlots({ sheet }: { sheet: FitSheet }) {
+  const { units } = useBench();
+  const length = (mm: number) => printLength(mm, units, 2);
+  if (sheet.pieceSlots.length === 0) return null;
+  return (
+    <Figures
+      label="Slots of pieces"
+      rows={sheet.pieceSlots}
+      keyOf={(p) => p.piece}
+      none=""
+      columns={[
+        { name: "Piece", of: (p) => p.piece },
+        {
+          name: "Slot at its front",
+          number: true,
+          of: (p) =>
+            p.roundMm === null
+              ? `${length(p.heightMm)} × ${length(p.thicknessMm)}`
+              : `${length(p.roundMm)} round`,
+        },
+      ]}
+    />
   );
 }
 

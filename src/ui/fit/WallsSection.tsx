@@ -29,6 +29,7 @@ export function WallsSection({ sheet }: { sheet: FitSheet }) {
     return (
       <Section id="walls" title="Walls">
         <Text color="graphite">A full tang: there is no hole in a block to leave a wall round.</Text>
+        <ScaleLeft sheet={sheet} />
       </Section>
     );
   return (
@@ -57,6 +58,17 @@ export function WallsSection({ sheet }: { sheet: FitSheet }) {
         Measured in every direction across the section and along the handle; below zero it breaks through.
       </Note>
     </Section>
+  );
+}
+
+/** What contouring leaves of the scales where they are thinnest. */
+function ScaleLeft({ sheet: { thinnestScale: left } }: { sheet: FitSheet }) {
+  const { units } = useBench();
+  if (!left) return null;
+  return (
+    <Fact name="Thinnest scale on the middle line">
+      {printLength(left.leftMm, units, 2)} at {printLength(-left.xMm, units)} behind the datum
+    </Fact>
   );
 }
 
