@@ -1,5 +1,6 @@
 import { plainFitUp } from "./fitUp";
 import type { Blade, Design, FullTang, NodeRole, OutlineNode, PlanNode, TipStyle } from "./schema";
+import { plainUse } from "./uses";
 
 /** Main measures of a handle's outline, mm. */
 export interface HandleMeasures {
@@ -124,5 +125,6 @@ export function newDesign(name: string): Design {
     ],
     meshes: [],
     fitUp: plainFitUp(),
+    use: plainUse(),
   };
 }

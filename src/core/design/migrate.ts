@@ -1,5 +1,6 @@
 import { plainFitUp } from "./fitUp";
 import { DESIGN_VERSION } from "./schema";
+import { plainUse } from "./uses";
 
 /** Turns the record of one version into the next one's. Keyed by the version it starts from. */
 export type Migrations = Readonly<Record<number, (record: unknown) => unknown>>;
@@ -10,8 +11,8 @@ export const MIGRATIONS: Migrations = {
   1: (record) => (typeof record === "object" && record !== null ? { ...record, guard: null } : record),
   // 3: every construction. What version 2 knew is told in the new record's words.
   2: (record) => (isRecord(record) ? toVersion3(record) : record),
-  // 4: how the knife is fitted up, as it is before its maker says otherwise.
-  3: (record) => (isRecord(record) ? { ...record, fitUp: plainFitUp() } : record),
+  // 4: how the knife is fitted up and what it is for, as it is before its maker says otherwise.
+  3: (record) => (isRecord(record) ? { ...record, fitUp: plainFitUp(), use: plainUse() } : record),
 };
 
 type Loose = Record<string, unknown>;

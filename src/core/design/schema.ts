@@ -6,6 +6,7 @@ import { fitUp } from "./record/fitUp";
 import { guard } from "./record/guard";
 import { handle } from "./record/handle";
 import { tang } from "./record/tang";
+import { use } from "./record/use";
 
 /** The version of the design record that this code writes. */
 export const DESIGN_VERSION = 4;
@@ -30,6 +31,7 @@ export const designSchema = z.strictObject({
   fasteners: z.array(fastener).max(40),
   meshes: z.array(mesh).max(6),
   fitUp,
+  use,
 });
 
 /** A knife as its maker designs it: plain data, lengths in mm in the frame of docs/method.md. */
@@ -73,4 +75,6 @@ export type {
   TangSlot,
 } from "./record/tang";
 export { HOLE_PURPOSES, NUT_STYLES } from "./record/tang";
+export type { Use, UseKind } from "./record/use";
+export { USES } from "./record/use";
 export { TIP_STYLES };

@@ -82,7 +82,7 @@ const inWood = (design: Design, material: string): Design =>
           left: { material, thicknessMm: 9.5 },
         },
       };
-const fit = (design: Design, change: Partial<FitUp>): Design => ({
+const fitted = (design: Design, change: Partial<FitUp>): Design => ({
   ...design,
   fitUp: { ...design.fitUp, ...change },
 });
@@ -141,8 +141,8 @@ const TRIPS: Record<TradeRule, Design> = {
   "thread-engagement": end("take-down", { engagedMm: 3 }),
   "tang-short-in-handle": withStick({ lengthMm: 40 }),
   "shoulder-sharp": withStick({ shoulderRadiusMm: 0 }),
-  "tang-stress": fit(hidden, { loads: { ...hidden.fitUp.loads, edgeN: 700 } }),
-  "stock-too-small": fit(sound, {
+  "tang-stress": fitted(hidden, { loads: { ...hidden.fitUp.loads, edgeN: 700 } }),
+  "stock-too-small": fitted(sound, {
     stock: {
       ...sound.fitUp.stock,
       have: [{ piece: "Scale, pair", lengthMm: 80, heightMm: 60, thicknessMm: 10 }],
@@ -150,14 +150,14 @@ const TRIPS: Record<TradeRule, Design> = {
   }),
   "hole-rim": { ...sound, tang: { ...slab, holes: [hole(-70, 8, 5)] } },
   "hole-in-front-fifth": { ...sound, tang: { ...slab, holes: [hole(-12, 2, 5)] } },
-  "handle-short-for-hand": fit(sound, { hand: { breadthMm: 110, thrust: false } }),
-  "nothing-before-finger": fit(
+  "handle-short-for-hand": fitted(sound, { hand: { breadthMm: 110, thrust: false } }),
+  "nothing-before-finger": fitted(
     { ...sound, handle: { ...scales, outline: scales.outline.filter((n) => n.role !== "groove") } },
     { hand: { breadthMm: 85, thrust: true } },
   ),
   "round-handle": { ...sound, handle: { ...scales, plan: scales.plan.map((p) => ({ ...p, halfMm: 11.5 })) } },
   "bevel-lost": { ...sound, handle: { ...scales, frontBevel: { lengthMm: 0.5, angleDeg: 45 } } },
-  "glue-sets-too-soon": fit(sound, { glue: { ...sound.fitUp.glue, potLifeMin: 5 } }),
+  "glue-sets-too-soon": fitted(sound, { glue: { ...sound.fitUp.glue, potLifeMin: 5 } }),
   "wood-moves": inWood(sound, "oak-white"),
   "washers-unpressed": {
     ...hidden,
@@ -249,9 +249,9 @@ describe("the trade's rules", () => {
   it("follow the limits that a maker sets, and keep quiet about what is accepted, with its reason", () => {
     const design = TRIPS["shoulder-sharp"];
     expect(limitIn(design, "shoulder-sharp")).toBe(1);
-    expect(rulesOf(fit(design, { limits: { "shoulder-sharp": 0 } }))).not.toContain("shoulder-sharp");
+    expect(rulesOf(fitted(design, { limits: { "shoulder-sharp": 0 } }))).not.toContain("shoulder-sharp");
     const accepted = [{ rule: "shoulder-sharp", subject: null, reason: "annealed tang" }];
-    const review = reviewDesign(fit(design, { accepted }));
+    const review = reviewDesign(fitted(design, { accepted }));
     expect(review.findings).toEqual([]);
     expect(review.accepted).toEqual([
       { finding: expect.objectContaining({ rule: "shoulder-sharp" }), reason: "annealed tang" },

@@ -5,7 +5,7 @@ import { tangStress } from "../../fit/strength";
 import { tangWalls, thinnerTang, thinnest } from "../../fit/walls";
 import { toughnessOf } from "../../stock/working";
 import { holesOf, slotsOf } from "../openings";
-import type { Finding, Mend } from "../types";
+import type { Mend } from "../types";
 import { found, PRACTICE, type Rule, type RuleContext, roundDown, roundUp } from "./context";
 
 const set = (...changes: { path: string; value: number }[]): Mend => ({ kind: "set", changes });

@@ -1,0 +1,33 @@
+import * as z from "zod";
+import { mm, station } from "./fields";
+
+export const USES = [
+  "kitchen-slicer",
+  "paring",
+  "hunting",
+  "field",
+  "chopper",
+  "fighter",
+  "fillet",
+  "carving",
+  "sword",
+  "own",
+] as const;
+
+const window = <T extends z.ZodTypeAny>(value: T) => z.strictObject({ low: value, high: value });
+
+/** What the knife is for, and what that asks of its weight and balance. */
+export const use = z.strictObject({
+  kind: z.enum(USES),
+  /** Balance from the datum, + ahead. */
+  balanceMm: window(station),
+  massG: window(z.number().min(1).max(20000)),
+  /** Where the index finger meets the handle: what the knife turns about in the hand. */
+  gripMm: station,
+  /** How far sizes of metal, and of what is shaped by hand, may be off: two standard deviations. */
+  toleranceMm: mm(0, 5),
+  shapingMm: mm(0, 10),
+});
+
+export type Use = z.infer<typeof use>;
+export type UseKind = (typeof USES)[number];
