@@ -8,7 +8,11 @@ import { fitSheet } from "@/core/fit/sheet";
 import { checkDesign } from "@/core/review/checkDesign";
 import { reviewDesign } from "@/core/review/reviewDesign";
 import { MATERIALS } from "@/core/stock/materials";
+import { leverEffects } from "@/core/tune/effects";
+import { sampleBuilds } from "@/core/tune/sample";
+import { tune } from "@/core/tune/solve";
 import { parseLength } from "@/core/units/length";
+import { dynamics, effectiveMass } from "@/core/weigh/dynamics";
 import { weigh } from "@/core/weigh/weigh";
 import { fileFailureWords } from "@/words/fileFailures";
 import { findingWords } from "@/words/findings";
@@ -19,6 +23,10 @@ const USAGE = [
   "usage: euaxis weigh FILE",
   "euaxis review FILE",
   "euaxis fit FILE",
+  "euaxis dynamics FILE [--grip MM]",
+  "euaxis levers FILE",
+  "euaxis tune FILE --balance LO..HI [--mass LO..HI]",
+  "euaxis sample FILE [-n 1000] [--seed 1]",
   "euaxis drill SIZE [--fit slide|snug|press] [--set inch|metric|all]",
   "euaxis mesh FILE [--part ID] --out FILE.stl|FILE.3mf",
   "euaxis materials",
@@ -44,6 +52,13 @@ async function main(args: readonly string[]): Promise<unknown> {
   if (command === "review" && rest.length === 1) return reviewFile(rest[0]);
   if (command === "fit" && rest.length === 1) return fitSheet((await weighed(rest[0])).design);
   if (command === "drill") return drillFor(rest);
+  if (command === "dynamics") return dynamicsOf(rest);
+  if (command === "levers" && rest.length === 1) {
+    const { design, report } = await weighed(rest[0]);
+    return { massG: report.massG, balanceMm: report.balanceMm, levers: leverEffects(design) };
+  }
+  if (command === "tune") return tuneFile(rest);
+  if (command === "sample") return sampleFile(rest);
   throw new Refusal(USAGE);
 }
 
@@ -113,6 +128,58 @@ function drillFor(args: readonly string[]): unknown {
   if (!choice) throw new Refusal(`no drill of that set fits ${size}`);
   const { name, mm, inch } = choice.drill;
   return { name, mm, inch, clearanceMm: choice.clearanceMm };
+}
+
+/** How a knife moves about its grip point, and what it feels like to be struck along the blade. */
+async function dynamicsOf(args: readonly string[]): Promise<unknown> {
+  const { path, options } = optionsOf(args, ["--grip"]);
+  if (!path) throw new Refusal(USAGE);
+  const { design, report } = await weighed(path);
+  const gripMm = numberIn(options.get("--grip") ?? String(design.use.gripMm), "--grip");
+  const stations = [0, 0.25, 0.5, 0.75, 1].map((share) => share * design.blade.lengthMm);
+  const effectiveMassG = stations.map((xMm) => ({ xMm, massG: effectiveMass(report, xMm) }));
+  return { massG: report.massG, balanceMm: report.balanceMm, ...dynamics(report, gripMm), effectiveMassG };
+}
+
+async function tuneFile(args: readonly string[]): Promise<unknown> {
+  const { path, options } = optionsOf(args, ["--balance", "--mass"]);
+  const balance = options.get("--balance");
+  if (!path || !balance) throw new Refusal(USAGE);
+  const mass = options.get("--mass");
+  const { design, report } = await weighed(path);
+  const answers = tune(design, {
+    balanceMm: windowIn(balance, "--balance"),
+    massG: mass ? windowIn(mass, "--mass") : null,
+  });
+  return { massG: report.massG, balanceMm: report.balanceMm, answers };
+}
+
+async function sampleFile(args: readonly string[]): Promise<unknown> {
+  const { path, options } = optionsOf(args, ["-n", "--seed"]);
+  if (!path) throw new Refusal(USAGE);
+  const count = numberIn(options.get("-n") ?? "1000", "-n");
+  const seed = numberIn(options.get("--seed") ?? "1", "--seed");
+  if (!Number.isInteger(count) || count < 1 || count > 1_000_000)
+    throw new Refusal("-n is a whole number from 1 to 1000000");
+  const { design } = await weighed(path);
+  const sampled = sampleBuilds(design, count, seed);
+  if (!sampled) throw new Refusal("this knife cannot be built, so it cannot be sampled");
+  const { masses, balances, ...rest } = sampled;
+  return { seed, ...rest };
+}
+
+function numberIn(text: string, option: string): number {
+  const value = text.trim() === "" ? Number.NaN : Number(text);
+  if (!Number.isFinite(value)) throw new Refusal(`${option} is a number, not "${text}"`);
+  return value;
+}
+
+/** "-20..0" */
+function windowIn(text: string, option: string): { low: number; high: number } {
+  const [low, high, ...more] = text.split("..").map(Number);
+  if (more.length > 0 || !(low <= high))
+    throw new Refusal(`${option} is LO..HI, such as -20..0, not "${text}"`);
+  return { low, high };
 }
 
 /** One path and the named options' values. */

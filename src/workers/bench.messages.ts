@@ -1,6 +1,9 @@
 import type { Design } from "@/core/design/schema";
 import type { FitSheet } from "@/core/fit/sheet";
 import type { Review } from "@/core/review/reviewDesign";
+import type { LeverEffect } from "@/core/tune/effects";
+import type { Sampled } from "@/core/tune/sample";
+import type { Answer, Target } from "@/core/tune/solve";
 
 /** What the bench's second worker answers to, of designs that can be built. */
 export interface BenchService {
@@ -8,4 +11,10 @@ export interface BenchService {
   review(design: Design): Review;
   /** Everything to measure, drill, cut and mix for it. */
   fit(design: Design): FitSheet;
+  /** What each change would do. */
+  levers(design: Design): LeverEffect[];
+  /** Smallest changes that land in the windows, by the levers named. */
+  tune(design: Design, target: Target, allowed: readonly string[]): Answer[];
+  /** Builds drawn at random. */
+  sample(design: Design, count: number, seed: number): Sampled | null;
 }

@@ -1,10 +1,16 @@
 import { expose } from "comlink";
 import { fitSheet } from "@/core/fit/sheet";
 import { reviewDesign } from "@/core/review/reviewDesign";
+import { leverEffects } from "@/core/tune/effects";
+import { sampleBuilds } from "@/core/tune/sample";
+import { tune } from "@/core/tune/solve";
 import type { BenchService } from "./bench.messages";
 
 const service: BenchService = {
   review: (design) => reviewDesign(design),
   fit: (design) => fitSheet(design),
+  levers: (design) => leverEffects(design),
+  tune: (design, target, allowed) => tune(design, target, (l) => allowed.includes(l.id)),
+  sample: (design, count, seed) => sampleBuilds(design, count, seed),
 };
 expose(service);

@@ -1,6 +1,6 @@
 import type { Assembly } from "../assembly/types";
 import type { Design, MeasuredBlade } from "../design/schema";
-import { type Fineness, integrate } from "./integrate";
+import { DEFAULT_FINENESS, type Fineness, integrate } from "./integrate";
 import { type Moments, together } from "./moments";
 
 /** How a blade in the hand corrects the steel that its drawing gives. */
@@ -38,7 +38,7 @@ export function calibration(
   design: Design,
   assembly: Assembly,
   moments: readonly Moments[],
-  fineness: Fineness,
+  fineness: Fineness = DEFAULT_FINENESS,
 ): Calibration | null {
   const { measured } = design.blade;
   if (!measured) return null;

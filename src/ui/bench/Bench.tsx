@@ -16,6 +16,14 @@ import { ReadoutBar } from "./ReadoutBar";
 import { StepPanel } from "./StepPanel";
 import { Views } from "./Views";
 
+const BalanceView = dynamic(() => import("../balance/BalanceView").then((m) => m.BalanceView), {
+  ssr: false,
+  loading: () => (
+    <Text p="6" color="graphite">
+      Loading the balance bench …
+    </Text>
+  ),
+});
 const FitView = dynamic(() => import("../fit/FitView").then((m) => m.FitView), {
   ssr: false,
   loading: () => (
@@ -70,9 +78,9 @@ export function Bench({ id }: { id: string }) {
           </Header>
           <OtherTab />
           <Flex as="main" flex="1" minH="0">
-            {place === "fit" ? (
-              <FitView />
-            ) : (
+            {place === "fit" && <FitView />}
+            {place === "balance" && <BalanceView />}
+            {place === "bench" && (
               <>
                 <Views />
                 <StepPanel />

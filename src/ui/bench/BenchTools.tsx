@@ -67,7 +67,7 @@ export function BenchTools() {
     <Flex align="center" gap="3" minW="0">
       <Input
         size="sm"
-        w="180px"
+        w="150px"
         fontWeight="600"
         variant="flushed"
         aria-label="Name of the knife"

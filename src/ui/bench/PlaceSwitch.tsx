@@ -3,6 +3,7 @@ import { Button, HStack } from "@chakra-ui/react";
 
 const PLACES = [
   { id: "bench", name: "Bench" },
+  { id: "balance", name: "Balance" },
   { id: "fit", name: "Fit-up" },
 ] as const;
 export type Place = (typeof PLACES)[number]["id"];

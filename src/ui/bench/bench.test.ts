@@ -1,11 +1,11 @@
 import { describe, expect, it } from "vitest";
 import { newDesign } from "@/core/design/create";
 import { newGuard } from "@/core/design/guards";
+import { freeId, openSpot } from "@/core/fit/openSpot";
 import { checkDesign } from "@/core/review/checkDesign";
 import { createSession } from "@/store/session";
 import { knifeExtent } from "../drawing/extent";
 import { chordPath, cubicPath, toMm, toPx } from "../drawing/path";
-import { freeId, openSpot } from "./openSpot";
 import { addNodeAfter, moveNode, movePlanNode, removeNode } from "./outlineEdits";
 
 const scale = { pxPerMm: 3, originX: 400, originY: 120 };

@@ -3,12 +3,12 @@ import { Button, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import { newRecess, newShort } from "@/core/design/constructions";
 import type { FullTang } from "@/core/design/schema";
+import { freeId, openSpot } from "@/core/fit/openSpot";
 import type { Draft } from "@/store/session";
 import { PURPOSE_WORDS, RECESS_WORDS, SHORT_WORDS } from "@/words/constructions";
 import { ChoiceAt, FillAt, LengthAt, MaterialAt, PlaceAt, ShareAt, TickAt } from "../../fields/bound";
 import { FOR_BLADES } from "../../fields/MaterialField";
 import { useBench } from "../BenchContext";
-import { freeId, openSpot } from "../openSpot";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
 

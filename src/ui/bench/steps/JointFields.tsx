@@ -3,10 +3,10 @@ import { Button, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import { newJoint } from "@/core/design/constructions";
 import type { ScalesHandle } from "@/core/design/schema";
+import { freeId } from "@/core/fit/openSpot";
 import { LengthAt, MaterialAt, ShareAt, TickAt } from "../../fields/bound";
 import { FOR_LINERS, FOR_SCALES } from "../../fields/MaterialField";
 import { useBench } from "../BenchContext";
-import { freeId } from "../openSpot";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
 

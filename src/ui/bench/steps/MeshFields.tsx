@@ -5,13 +5,13 @@ import { useRef, useState } from "react";
 import { LARGEST_MESH_BYTES } from "@/core/files/mesh/importShape";
 import { type MeshUnit, MM_PER } from "@/core/files/mesh/soup";
 import { encodeMesh } from "@/core/files/mesh/stored";
+import { freeId } from "@/core/fit/openSpot";
 import { printLengthShort } from "@/core/units/print";
 import { MESH_UNIT_WORDS, repairWords, shapeFailureWords } from "@/words/shapes";
 import { solids } from "@/workers/solid.client";
 import { LengthAt, ShareAt, useAt } from "../../fields/bound";
 import { ChoiceField } from "../../fields/ChoiceField";
 import { useBench } from "../BenchContext";
-import { freeId } from "../openSpot";
 
 type Said = { readonly status: "success" | "error"; readonly lines: readonly string[] };
 

@@ -3,13 +3,13 @@ import { Button, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import { newFastener } from "@/core/design/fasteners";
 import type { Fastener, FastenerKind } from "@/core/design/schema";
+import { freeId, openSpot } from "@/core/fit/openSpot";
 import { holesOf } from "@/core/review/openings";
 import { RIVET_WORDS } from "@/words/constructions";
 import { FASTENER_WORDS } from "@/words/nodes";
 import { ChoiceAt, FillAt, LengthAt, MaterialAt, PlaceAt, ShareAt } from "../../fields/bound";
 import { FOR_FILLS, FOR_PINS } from "../../fields/MaterialField";
 import { useBench } from "../BenchContext";
-import { freeId, openSpot } from "../openSpot";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
 

@@ -4,10 +4,10 @@ import { Plus } from "lucide-react";
 import { handleOutline } from "@/core/assembly/handleOutline";
 import { withMetalGrip } from "@/core/design/constructions";
 import type { StackHandle } from "@/core/design/schema";
+import { freeId } from "@/core/fit/openSpot";
 import { LengthAt, MaterialAt, PlaceAt } from "../../fields/bound";
 import { FOR_GUARDS } from "../../fields/MaterialField";
 import { useBench } from "../BenchContext";
-import { freeId } from "../openSpot";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
 

@@ -1,0 +1,71 @@
+import { type Design, designSchema } from "../design/schema";
+import { DEFAULT_FINENESS, type Fineness } from "../weigh/integrate";
+import { weigh } from "../weigh/weigh";
+import { type Lever, leversOf } from "./levers";
+
+/** What a knife weighs and where it balances. */
+export interface Figures {
+  readonly massG: number;
+  readonly balanceMm: number;
+}
+
+/** What one step of a lever does, up or down. */
+export interface LeverEffect {
+  readonly id: string;
+  readonly unit: Lever["unit"];
+  readonly nature: Lever["nature"];
+  readonly material: string | null;
+  /** The step taken, with its sign. */
+  readonly amount: number;
+  readonly massG: number;
+  readonly balanceMm: number;
+}
+
+/** Weight and balance of a design, or null of one that cannot be built or kept. */
+export function figuresOf(design: Design | null, fineness: Fineness = DEFAULT_FINENESS): Figures | null {
+  if (!design || !designSchema.safeParse(design).success) return null;
+  const weighing = weigh(design, fineness);
+  if (!weighing.ok) return null;
+  const { massG, balanceMm } = weighing.report;
+  return { massG, balanceMm };
+}
+
+/**
+ * Every lever's effect for one sensible step each way, those that can be built, the largest in balance first. Empty of a
+ * knife that cannot be built.
+ */
+export function leverEffects(design: Design): LeverEffect[] {
+  const now = figuresOf(design);
+  if (!now) return [];
+  const effects = leversOf(design).flatMap((lever): LeverEffect[] =>
+    [lever.step, -lever.step].flatMap((amount) => {
+      if (amount < lever.low - 1e-9 || amount > lever.high + 1e-9) return [];
+      const then = figuresOf(lever.apply(design, amount));
+      if (!then) return [];
+      const { id, unit, nature, material } = lever;
+      return [
+        {
+          id,
+          unit,
+          nature,
+          material,
+          amount,
+          massG: then.massG - now.massG,
+          balanceMm: then.balanceMm - now.balanceMm,
+        },
+      ];
+    }),
+  );
+  return effects.sort((a, b) => Math.abs(b.balanceMm) - Math.abs(a.balanceMm));
+}
+
+/** The design with several levers pulled, in the order of their list; null where one of them has no meaning. */
+export function pulled(design: Design, amounts: ReadonlyMap<string, number>): Design | null {
+  let next: Design | null = design;
+  for (const lever of leversOf(design)) {
+    const amount = amounts.get(lever.id);
+    if (amount === undefined || amount === 0 || !next) continue;
+    next = lever.apply(next, amount);
+  }
+  return next;
+}

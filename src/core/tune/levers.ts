@@ -1,0 +1,310 @@
+import { handleReach, newRecess } from "../design/constructions";
+import { withHandleLength } from "../design/lengths";
+import type { Design, Piece } from "../design/schema";
+import { openSpot } from "../fit/openSpot";
+import { materialById } from "../stock/materials";
+
+/** What a change costs besides grams: work in metal, or a different look. */
+export type LeverNature = "metal" | "look" | "plain";
+
+/** One change that could be made to a knife. Amounts are counted in its own unit from the knife as it is. */
+export interface Lever {
+  readonly id: string;
+  readonly unit: "mm" | "holes" | "choice";
+  /** A sensible step. */
+  readonly step: number;
+  /** How far it can go, down and up. A choice is 0 or 1. */
+  readonly low: number;
+  readonly high: number;
+  readonly nature: LeverNature;
+  /** Of a choice, the material that it changes to. */
+  readonly material: string | null;
+  /** The knife with the change, or null where it has no meaning. */
+  readonly apply: (design: Design, amount: number) => Design | null;
+}
+
+const round = (mm: number) => Math.round(mm * 1e4) / 1e4;
+
+/** A change of one length of the design by its amount. */
+function length(
+  id: string,
+  step: number,
+  reach: readonly [number, number],
+  nature: LeverNature,
+  put: (design: Design, by: number) => Design | null,
+): Lever {
+  return { id, unit: "mm", step, low: reach[0], high: reach[1], nature, material: null, apply: put };
+}
+
+function bladeLevers({ blade }: Design): Lever[] {
+  if (blade.measured) return [];
+  const change = (part: Partial<Design["blade"]>, d: Design): Design => ({
+    ...d,
+    blade: { ...d.blade, ...part },
+  });
+  return [
+    length("spine", 0.5, [-Math.min(2, blade.spineMm - 1), 2], "metal", (d, by) => {
+      const spineMm = round(d.blade.spineMm + by);
+      return spineMm > 0.5
+        ? change({ spineMm, tipThicknessMm: Math.min(d.blade.tipThicknessMm, spineMm) }, d)
+        : null;
+    }),
+    length(
+      "distal-taper",
+      0.5,
+      [-(blade.tipThicknessMm - 0.6), blade.spineMm - blade.tipThicknessMm],
+      "metal",
+      (d, by) => {
+        const tipThicknessMm = round(d.blade.tipThicknessMm + by);
+        return tipThicknessMm >= 0.1 && tipThicknessMm <= d.blade.spineMm
+          ? change({ tipThicknessMm }, d)
+          : null;
+      },
+    ),
+  ];
+}
+
+/** Places for holes that lighten: clear of edges and each other, behind the front fifth. */
+function withHoles(design: Design, count: number): Design | null {
+  let next = design;
+  for (let i = 0; i < Math.round(count); i++) {
+    const { tang } = next;
+    if (tang.kind !== "full" || tang.holes.length >= 60) return null;
+    const spot = openSpot(next, 8, { rimMm: 3, fromMm: 0.2 * handleReach(next) + 4 });
+    if (!spot) return null;
+    const taken = new Set([...tang.holes, ...next.fasteners].map((h) => h.id));
+    let n = 1;
+    while (taken.has(`light-${n}`)) n++;
+    const hole = { id: `light-${n}`, ...spot, diameterMm: 8, fill: null, purpose: "lighten" as const };
+    next = { ...next, tang: { ...tang, holes: [...tang.holes, hole] } };
+  }
+  return next;
+}
+
+function tangLevers(design: Design): Lever[] {
+  const { tang, blade } = design;
+  if (tang.kind !== "full") return [];
+  const butt = tang.taper?.buttMm ?? blade.spineMm;
+  const front = tang.taper?.frontMm ?? blade.spineMm;
+  return [
+    length("tang-taper", 0.5, [-(butt - 0.8), Math.max(0, front - butt)], "metal", (d, by) => {
+      if (d.tang.kind !== "full") return null;
+      const from = d.tang.taper ?? { frontMm: d.blade.spineMm, buttMm: d.blade.spineMm };
+      const buttMm = round(from.buttMm + by);
+      return buttMm >= 0.3 ? { ...d, tang: { ...d.tang, taper: { ...from, buttMm } } } : null;
+    }),
+    {
+      id: "holes",
+      unit: "holes",
+      step: 1,
+      low: 0,
+      high: 6,
+      nature: "metal",
+      material: null,
+      apply: (d, amount) => withHoles(d, amount),
+    },
+    length("recess", 0.3, [0, front / 2 - 0.8], "metal", (d, by) => {
+      if (d.tang.kind !== "full" || !(by >= 0)) return null;
+      if (by === 0) return d;
+      const recess = d.tang.recess ?? { ...newRecess(d), depthMm: 0 };
+      return { ...d, tang: { ...d.tang, recess: { ...recess, depthMm: round(recess.depthMm + by) } } };
+    }),
+  ];
+}
+
+function guardLevers({ guard }: Design): Lever[] {
+  if (!guard || guard.mesh) return [];
+  const last = guard.plates.length - 1;
+  return [
+    length("guard-thickness", 1, [-(guard.plates[last].thicknessMm - 1), 8], "metal", (d, by) => {
+      if (!d.guard) return null;
+      const plates = d.guard.plates.map((p, i) =>
+        i === last ? { ...p, thicknessMm: round(p.thicknessMm + by) } : p,
+      );
+      return plates[last].thicknessMm >= 0.3 ? { ...d, guard: { ...d.guard, plates } } : null;
+    }),
+  ];
+}
+
+function handleLevers({ handle }: Design): Lever[] {
+  const levers: Lever[] = [
+    length("handle-length", 3, [-15, 25], "look", (d, by) => {
+      const reach = handleReach(d);
+      const next = withHandleLength(d.handle, "length", reach + by);
+      return next === d.handle && by !== 0 ? null : { ...d, handle: next };
+    }),
+    length("handle-thickness", 1, [-4, 6], "look", (d, by) => {
+      const plan = d.handle.plan.map((p) => ({
+        ...p,
+        halfMm: round(p.halfMm + by / 2),
+        leftHalfMm: p.leftHalfMm === null ? null : round(p.leftHalfMm + by / 2),
+      }));
+      return plan.every((p) => p.halfMm > 0.5) ? { ...d, handle: { ...d.handle, plan } } : null;
+    }),
+  ];
+  if (handle.kind === "scales" && handle.liners.length > 0)
+    levers.push(
+      length("liner-thickness", 0.2, [-(handle.liners[0].thicknessMm - 0.2), 2], "plain", (d, by) => {
+        if (d.handle.kind !== "scales" || d.handle.liners.length === 0) return null;
+        const liners = d.handle.liners.map((l, i) =>
+          i === 0 ? { ...l, thicknessMm: round(l.thicknessMm + by) } : l,
+        );
+        return liners[0].thicknessMm >= 0.05 ? { ...d, handle: { ...d.handle, liners } } : null;
+      }),
+    );
+  if (handle.kind === "stack") {
+    const end = handle.pieces.length - 1;
+    const last = handle.pieces[end];
+    const shape = last.shape;
+    if (shape && "diameterMm" in shape)
+      levers.push(
+        length("pommel-size", 2, [-(shape.diameterMm - 12), 14], "look", (d, by) => withPommel(d, end, by)),
+      );
+    else if (last.shape === null && (last.role === "butt-plate" || last.role === "pommel") && end > 0)
+      levers.push(
+        length("butt-length", 2, [-(last.lengthMm - 2), 20], "metal", (d, by) => longerButt(d, end, by)),
+      );
+  }
+  return levers;
+}
+
+function withPommel(d: Design, index: number, by: number): Design | null {
+  if (d.handle.kind !== "stack") return null;
+  const pieces = d.handle.pieces.map((p, i): Piece => {
+    if (i !== index || !p.shape || !("diameterMm" in p.shape)) return p;
+    return {
+      ...p,
+      lengthMm: round(Math.max(1, p.lengthMm + by)),
+      shape: { ...p.shape, diameterMm: round(p.shape.diameterMm + by) },
+    };
+  });
+  return { ...d, handle: { ...d.handle, pieces } };
+}
+
+/** The last piece takes the rest: it grows as the one before it gives way. */
+function longerButt(d: Design, index: number, by: number): Design | null {
+  if (d.handle.kind !== "stack") return null;
+  const before = d.handle.pieces[index - 1];
+  const lengthMm = round(before.lengthMm - by);
+  if (!(lengthMm > 1)) return null;
+  const pieces = d.handle.pieces.map((p, i) => (i === index - 1 ? { ...p, lengthMm } : p));
+  return { ...d, handle: { ...d.handle, pieces } };
+}
+
+/** Materials that a part is commonly tried in. Common practice, no source. */
+const METALS = ["aluminium-6061", "titanium-5", "stainless-416", "brass-360", "nickel-silver"];
+const SCALES = [
+  "walnut-black",
+  "maple-burl-stabilised",
+  "linen-phenolic",
+  "g10",
+  "ebony-gaboon",
+  "carbon-epoxy",
+];
+const SHEETS = ["vulcanised-fibre", "g10", "brass-260", "aluminium-6061"];
+
+function choices(
+  what: string,
+  materials: readonly string[],
+  now: string,
+  nature: LeverNature,
+  put: (d: Design, material: string) => Design,
+): Lever[] {
+  return materials
+    .filter((m) => m !== now && materialById(m))
+    .map((material) => ({
+      id: `${what}:${material}`,
+      unit: "choice" as const,
+      step: 1,
+      low: 0,
+      high: 1,
+      nature,
+      material,
+      apply: (d: Design, amount: number) => (amount >= 0.5 ? put(d, material) : d),
+    }));
+}
+
+function materialLevers(design: Design): Lever[] {
+  const { handle, guard, fasteners } = design;
+  const levers: Lever[] = [];
+  if (guard)
+    levers.push(
+      ...choices("guard-metal", METALS, guard.plates[0].material, "metal", (d, material) =>
+        d.guard
+          ? { ...d, guard: { ...d.guard, plates: d.guard.plates.map((p) => ({ ...p, material })) } }
+          : d,
+      ),
+    );
+  if (handle.kind === "scales") {
+    levers.push(
+      ...choices("scale-material", SCALES, handle.right.material, "look", (d, material) =>
+        d.handle.kind === "scales"
+          ? {
+              ...d,
+              handle: {
+                ...d.handle,
+                right: { ...d.handle.right, material },
+                left: { ...d.handle.left, material },
+              },
+            }
+          : d,
+      ),
+    );
+    if (handle.liners.length > 0)
+      levers.push(
+        ...choices("liner-material", SHEETS, handle.liners[0].material, "plain", (d, material) =>
+          d.handle.kind === "scales"
+            ? { ...d, handle: { ...d.handle, liners: d.handle.liners.map((l) => ({ ...l, material })) } }
+            : d,
+        ),
+      );
+  } else {
+    const of = (role: Piece["role"][], material: string, d: Design): Design =>
+      d.handle.kind === "stack"
+        ? {
+            ...d,
+            handle: {
+              ...d.handle,
+              pieces: d.handle.pieces.map((p) => (role.includes(p.role) ? { ...p, material } : p)),
+            },
+          }
+        : d;
+    const block = handle.pieces.find((p) => p.role === "block");
+    const spacer = handle.pieces.find((p) => p.role === "spacer");
+    const end = handle.pieces.find((p) => p.role === "pommel" || p.role === "butt-plate");
+    if (block)
+      levers.push(
+        ...choices("block-material", SCALES, block.material, "look", (d, m) => of(["block"], m, d)),
+      );
+    if (spacer)
+      levers.push(
+        ...choices("spacer-material", SHEETS, spacer.material, "plain", (d, m) => of(["spacer"], m, d)),
+      );
+    if (end)
+      levers.push(
+        ...choices("pommel-metal", METALS, end.material, "metal", (d, m) =>
+          of(["pommel", "butt-plate"], m, d),
+        ),
+      );
+  }
+  const pin = fasteners.find((f) => f.kind === "pin");
+  if (pin && pin.kind === "pin")
+    levers.push(
+      ...choices("pin-metal", METALS, pin.material, "plain", (d, material) => ({
+        ...d,
+        fasteners: d.fasteners.map((f) => (f.kind === "pin" ? { ...f, material } : f)),
+      })),
+    );
+  return levers;
+}
+
+/** Every change that could be made to this knife, lengths first. */
+export function leversOf(design: Design): Lever[] {
+  return [
+    ...tangLevers(design),
+    ...bladeLevers(design),
+    ...guardLevers(design),
+    ...handleLevers(design),
+    ...materialLevers(design),
+  ];
+}

@@ -1,0 +1,110 @@
+"use client";
+import type { Design } from "@/core/design/schema";
+import { printLength } from "@/core/units/print";
+import { dynamics } from "@/core/weigh/dynamics";
+import type { MassReport } from "@/core/weigh/report";
+import { useBench } from "../bench/BenchContext";
+import { DragPoint } from "../bench/DragPoint";
+import { BalanceMark } from "../drawing/BalanceMark";
+import { knifeExtent } from "../drawing/extent";
+import { Hatches } from "../drawing/Hatches";
+import { KnifeSide } from "../drawing/KnifeSide";
+import { toPx } from "../drawing/path";
+import { Ruler } from "../drawing/Ruler";
+import { DrawnText } from "../drawing/Text";
+import { color } from "../theme";
+
+const WIDTH = 1100;
+const TALLEST = 120;
+
+/** The knife over its balance window, with its grip point, which can be dragged, and where a blow does not sting. */
+export function BalanceDrawing({ report, ghost }: { report: MassReport | null; ghost: Design | null }) {
+  const { design, edit, units } = useBench();
+  const e = knifeExtent(design);
+  const pxPerMm = Math.min(WIDTH / (e.xHigh - e.xLow + 30), TALLEST / (e.yHigh - e.yLow + 4));
+  const side = (e.yHigh - e.yLow + 4) * pxPerMm;
+  const scale = {
+    pxPerMm,
+    originX: (WIDTH - (e.xHigh - e.xLow) * pxPerMm) / 2 - e.xLow * pxPerMm,
+    originY: (e.yHigh + 2) * pxPerMm + 8,
+  };
+  const x = (mm: number) => toPx(scale, mm, 0)[0];
+  const { low, high } = design.use.balanceMm;
+  const percussion = report ? dynamics(report, design.use.gripMm).percussionMm : null;
+  const base = side + 14;
+  return (
+    // biome-ignore lint/a11y/useSemanticElements: a drawing with a point to drag is no field set
+    <svg
+      width={WIDTH}
+      height={base + 58}
+      role="group"
+      aria-label="Knife over its balance window"
+      data-testid="balance-drawing"
+    >
+      <Hatches />
+      <rect
+        x={x(low)}
+        y={2}
+        width={Math.max(2, x(high) - x(low))}
+        height={base + 20}
+        fill={color("straw")}
+        opacity="0.22"
+        data-testid="balance-window"
+      />
+      <KnifeSide design={design} scale={scale} />
+      {ghost && (
+        <g opacity="0.45" data-testid="ghost">
+          <KnifeSide design={ghost} scale={scale} line={2} />
+        </g>
+      )}
+      <Ruler scale={scale} y={base + 22} fromMm={e.xLow} toMm={e.xHigh} units={units} />
+      {report && <BalanceMark x={x(report.balanceMm)} y={base} />}
+      {report && (
+        <DrawnText x={x(report.balanceMm)} y={base + 54} size={13} bold anchor="middle" tint="bronze">
+          {printLength(report.balanceMm, units)}
+        </DrawnText>
+      )}
+      {percussion !== null && percussion > e.xLow && percussion < e.xHigh && (
+        <g>
+          <path
+            d={`M${x(percussion)} ${scale.originY - 14}v28M${x(percussion) - 5} ${scale.originY - 9}l5 -5l5 5M${x(percussion) - 5} ${scale.originY + 9}l5 5l5 -5`}
+            fill="none"
+            stroke={color("violet")}
+            strokeWidth="2"
+          />
+          <DrawnText x={x(percussion) + 9} y={scale.originY - 8} size={12}>
+            no sting
+          </DrawnText>
+        </g>
+      )}
+      <rect
+        x={x(design.use.gripMm) - 16}
+        y={scale.originY - 25}
+        width="32"
+        height="15"
+        rx="2"
+        fill={color("sheet")}
+        opacity="0.9"
+      />
+      <DrawnText x={x(design.use.gripMm)} y={scale.originY - 13} size={12} anchor="middle">
+        grip
+      </DrawnText>
+      <DragPoint
+        id="grip"
+        at={{ x: design.use.gripMm, y: 0 }}
+        scale={scale}
+        label={`Grip point: ${printLength(-design.use.gripMm, units)} behind the datum`}
+        onMove={(to, gesture) =>
+          edit(
+            "Move grip point",
+            (d) => {
+              d.use.gripMm = Math.max(-600, Math.min(1200, to.x));
+            },
+            { gesture },
+          )
+        }
+        onEdit={() => undefined}
+      />
+    </svg>
+  );
+}

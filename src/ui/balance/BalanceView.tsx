@@ -1,0 +1,49 @@
+"use client";
+import { Box, Stack, Text } from "@chakra-ui/react";
+import { useState } from "react";
+import type { Design } from "@/core/design/schema";
+import { useBench, useWeighed } from "../bench/BenchContext";
+import { BalanceDrawing } from "./BalanceDrawing";
+import { GhostBar } from "./GhostBar";
+import { LeversSection } from "./LeversSection";
+import { MotionSection } from "./MotionSection";
+import { SpreadSection } from "./SpreadSection";
+import { TargetSection } from "./TargetSection";
+import { TuneSection } from "./TuneSection";
+
+/** A change that is tried before it is kept. */
+export interface Ghost {
+  readonly label: string;
+  readonly design: Design;
+  /** What it was made from: it goes away when that changes. */
+  readonly of: Design;
+}
+
+/** Whether the knife is right for its use, why it balances there, and what would move it. */
+export function BalanceView() {
+  const { design } = useBench();
+  const { weighing } = useWeighed();
+  const [tried, setTried] = useState<Ghost | null>(null);
+  const ghost = tried?.of === design ? tried : null;
+  const report = weighing?.ok ? weighing.report : null;
+  return (
+    <Box flex="1" minW="0" overflowY="auto" px="6" py="4" data-testid="balance-sheet">
+      <Stack gap="8" maxW="1180px" mx="auto">
+        <Stack gap="1" position="sticky" top="-4" zIndex="2" bg="ground" pt="1">
+          <BalanceDrawing report={report} ghost={ghost?.design ?? null} />
+          {ghost && <GhostBar ghost={ghost} onEnd={() => setTried(null)} />}
+        </Stack>
+        <TargetSection report={report} />
+        {!report && <Text color="fault">There is nothing to balance until the design can be built.</Text>}
+        {report && (
+          <>
+            <MotionSection report={report} />
+            <LeversSection onTry={setTried} />
+            <TuneSection onTry={setTried} />
+            <SpreadSection />
+          </>
+        )}
+      </Stack>
+    </Box>
+  );
+}

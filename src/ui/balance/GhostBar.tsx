@@ -1,0 +1,47 @@
+"use client";
+import { Button, Flex, Text } from "@chakra-ui/react";
+import { Check, X } from "lucide-react";
+import { useMemo } from "react";
+import { figuresOf } from "@/core/tune/effects";
+import { printLength, printMass } from "@/core/units/print";
+import { useBench } from "../bench/BenchContext";
+import type { Ghost } from "./BalanceView";
+
+/** What is being tried, what the knife would weigh, and whether to keep it. */
+export function GhostBar({ ghost, onEnd }: { ghost: Ghost; onEnd: () => void }) {
+  const { units, session } = useBench();
+  const figures = useMemo(() => figuresOf(ghost.design), [ghost]);
+  return (
+    <Flex
+      gap="3"
+      align="center"
+      bg="sheet"
+      borderWidth="1px"
+      borderRadius="sm"
+      px="3"
+      py="2"
+      data-testid="ghost-bar"
+    >
+      <Text flex="1">
+        Trying <b>{ghost.label}</b>
+        {figures && (
+          <>
+            : {printMass(figures.massG, units)}, balance {printLength(figures.balanceMm, units)}
+          </>
+        )}
+      </Text>
+      <Button
+        size="xs"
+        onClick={() => {
+          session.getState().adopt(ghost.label, ghost.design);
+          onEnd();
+        }}
+      >
+        <Check /> Keep it
+      </Button>
+      <Button size="xs" variant="outline" onClick={onEnd}>
+        <X /> Leave it
+      </Button>
+    </Flex>
+  );
+}

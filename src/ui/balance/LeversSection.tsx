@@ -1,0 +1,95 @@
+"use client";
+import { Box, Button, Text } from "@chakra-ui/react";
+import { outside } from "@/core/design/uses";
+import { type LeverEffect, pulled } from "@/core/tune/effects";
+import { printLength, printMass } from "@/core/units/print";
+import { leverWords } from "@/words/levers";
+import { useBench, useWeighed } from "../bench/BenchContext";
+import { Figures, Note, Section } from "../fit/Section";
+import { color } from "../theme";
+import { useAsked } from "../useAsked";
+import type { Ghost } from "./BalanceView";
+
+/** Every change that could be made, by what a sensible step of it does. */
+export function LeversSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
+  const { design, units } = useBench();
+  const { weighing } = useWeighed();
+  const levers = useAsked(weighing?.ok ? design : null, (s, d) => s.levers(d));
+  const report = weighing?.ok ? weighing.report : null;
+  const most = Math.max(1e-9, ...(levers ?? []).map((l) => Math.abs(l.balanceMm)));
+  const helps = (l: LeverEffect) => {
+    if (!report) return false;
+    const now = Math.abs(outside(report.balanceMm, design.use.balanceMm));
+    return now > 0 && Math.abs(outside(report.balanceMm + l.balanceMm, design.use.balanceMm)) < now;
+  };
+  const tryIt = (l: LeverEffect) => {
+    const next = pulled(design, new Map([[l.id, l.amount]]));
+    if (next) onTry({ label: stepWords(l, units), design: next, of: design });
+  };
+  return (
+    <Section id="levers" title="What would move it">
+      {!levers && <Text color="graphite">Pulling every lever once …</Text>}
+      {levers && (
+        <Figures
+          label="Levers"
+          rows={levers}
+          keyOf={(l) => `${l.id} ${l.amount}`}
+          none="No lever can be pulled."
+          columns={[
+            { name: "Change", of: (l) => stepWords(l, units) },
+            { name: "Weight", number: true, of: (l) => signed(l.massG, (v) => printMass(v, units)) },
+            {
+              name: "Balance",
+              number: true,
+              of: (l) => signed(l.balanceMm, (v) => printLength(v, units, 2)),
+            },
+            { name: "", of: (l) => <Reach balanceMm={l.balanceMm} most={most} /> },
+            { name: "", of: (l) => (helps(l) ? "toward the window" : "") },
+            {
+              name: "",
+              of: (l) => (
+                <Button
+                  size="2xs"
+                  variant="outline"
+                  aria-label={`Try ${stepWords(l, units)}`}
+                  onClick={() => tryIt(l)}
+                >
+                  Try
+                </Button>
+              ),
+            },
+          ]}
+        />
+      )}
+      <Note>One sensible step of each; forward is +. Steps do not add up exactly: try them.</Note>
+    </Section>
+  );
+}
+
+/** "Tang at the butt −0.5 mm" */
+export function stepWords(
+  l: Pick<LeverEffect, "id" | "unit" | "amount">,
+  units: Parameters<typeof printLength>[1],
+): string {
+  if (l.unit === "choice") return leverWords(l.id);
+  if (l.unit === "holes") return `${leverWords(l.id)}: ${l.amount} more`;
+  return `${leverWords(l.id)} ${signed(l.amount, (v) => printLength(v, units, 1))}`;
+}
+
+function signed(value: number, print: (v: number) => string): string {
+  return value > 0 ? `+${print(value)}` : print(value);
+}
+
+/** How far it moves the balance, back to the left and forward to the right. */
+function Reach({ balanceMm, most }: { balanceMm: number; most: number }) {
+  const half = 46;
+  const w = (Math.abs(balanceMm) / most) * half;
+  return (
+    <Box aria-hidden>
+      <svg width={2 * half + 2} height="12" aria-hidden="true">
+        <rect x={balanceMm < 0 ? half - w : half} y="2" width={w} height="8" fill={color("bronze")} />
+        <line x1={half} x2={half} y1="0" y2="12" stroke={color("ink")} />
+      </svg>
+    </Box>
+  );
+}

@@ -1,0 +1,108 @@
+"use client";
+import { Box } from "@chakra-ui/react";
+import {
+  CartesianGrid,
+  Line,
+  LineChart,
+  ReferenceLine,
+  ResponsiveContainer,
+  Tooltip,
+  XAxis,
+  YAxis,
+} from "recharts";
+import { printLength, printMass } from "@/core/units/print";
+import { dynamics, effectiveMass } from "@/core/weigh/dynamics";
+import type { MassReport } from "@/core/weigh/report";
+import { useBench } from "../bench/BenchContext";
+import { Fact, Note, Section } from "../fit/Section";
+import { color } from "../theme";
+
+/** How it moves in the hand, each figure with what it feels like. */
+export function MotionSection({ report }: { report: MassReport }) {
+  const { design, units } = useBench();
+  const d = dynamics(report, design.use.gripMm);
+  const L = design.blade.lengthMm;
+  const points = Array.from({ length: 31 }, (_, i) => {
+    const xMm = (L * i) / 30;
+    return { xMm: Math.round(xMm * 10) / 10, massG: Math.round(effectiveMass(report, xMm) * 10) / 10 };
+  });
+  const share = d.percussionMm === null ? null : d.percussionMm / L;
+  return (
+    <Section id="motion" title="How it moves">
+      <Fact name="At the grip">
+        {d.momentNmm.toFixed(0)} N·mm {d.momentNmm >= 0 ? "nose-heavy" : "handle-heavy"}
+      </Fact>
+      <Note>
+        {Math.abs(d.momentNmm) < 25
+          ? "It lies neutral: the wrist has next to nothing to hold up."
+          : d.momentNmm > 0
+            ? "The point wants down: it chops willingly, and long fine work tires the wrist."
+            : "The point wants up: quick and light in front, and weak in a chop."}
+      </Note>
+      <Fact name="Inertia about the grip">{(d.inertiaGripGmm2 / 1e6).toFixed(2)} kg·mm² × 1000</Fact>
+      <Note>The more, the slower it starts and stops turning, and the harder it carries through.</Note>
+      <Fact name="A blow does not sting">
+        {share === null
+          ? "the grip point is the balance point"
+          : share > 1
+            ? "beyond the tip"
+            : share < 0
+              ? "nowhere on the blade"
+              : `${printLength(d.percussionMm ?? 0, units)} ahead of the datum, ${Math.round(share * 100)} % along the blade`}
+      </Fact>
+      <Note>Struck there, the blade turns about the fingers and does not jar them.</Note>
+      <Fact name="Hangs">
+        {printLength(Math.abs(d.heightMm), units)} {d.heightMm < 0 ? "below" : "above"} the axis,{" "}
+        {Math.abs(d.sidewaysMm) < 0.05
+          ? "on the middle plane"
+          : `${printLength(Math.abs(d.sidewaysMm), units)} to the ${d.sidewaysMm > 0 ? "right" : "left"}`}
+      </Fact>
+      <Note>
+        Below the axis it keeps its edge down by itself; far above, or to one side, it wants to roll in the
+        hand.
+      </Note>
+      <Box h="210px" role="img" aria-label="Effective mass along the blade" data-testid="effective-mass">
+        <ResponsiveContainer>
+          <LineChart data={points} margin={{ top: 8, right: 16, bottom: 20, left: 8 }}>
+            <CartesianGrid stroke={color("rule")} />
+            <XAxis
+              dataKey="xMm"
+              type="number"
+              domain={[0, L]}
+              stroke={color("graphite")}
+              label={{
+                value: "ahead of the datum, mm",
+                position: "insideBottom",
+                offset: -12,
+                fill: color("graphite"),
+              }}
+            />
+            <YAxis
+              stroke={color("graphite")}
+              label={{ value: "feels like, g", angle: -90, position: "insideLeft", fill: color("graphite") }}
+            />
+            <Tooltip
+              formatter={(v) => [printMass(Number(v), "metric"), "effective mass"]}
+              labelFormatter={(x) => `${x} mm ahead of the datum`}
+              contentStyle={{ background: color("sheet"), color: color("ink") }}
+            />
+            {d.percussionMm !== null && d.percussionMm > 0 && d.percussionMm < L && (
+              <ReferenceLine x={d.percussionMm} stroke={color("violet")} strokeDasharray="4 3" />
+            )}
+            <Line
+              dataKey="massG"
+              stroke={color("oxide")}
+              strokeWidth={2}
+              dot={false}
+              isAnimationActive={false}
+            />
+          </LineChart>
+        </ResponsiveContainer>
+      </Box>
+      <Note>
+        How heavy the knife feels to what it strikes, by where it strikes: most at the balance, least at the
+        tip.
+      </Note>
+    </Section>
+  );
+}

@@ -1,0 +1,68 @@
+"use client";
+import { Text } from "@chakra-ui/react";
+import { USES, type UseKind } from "@/core/design/schema";
+import { outside, withUse } from "@/core/design/uses";
+import { printLength, printMass } from "@/core/units/print";
+import type { MassReport } from "@/core/weigh/report";
+import { USE_WORDS } from "@/words/levers";
+import { useBench } from "../bench/BenchContext";
+import { LengthAt, MassAt } from "../fields/bound";
+import { ChoiceField } from "../fields/ChoiceField";
+import { Note, Section } from "../fit/Section";
+
+/** What the knife is for, the windows that this proposes, and how far it is from them. */
+export function TargetSection({ report }: { report: MassReport | null }) {
+  const { design, edit, units } = useBench();
+  const { use } = design;
+  const off = report && {
+    balance: outside(report.balanceMm, use.balanceMm),
+    mass: outside(report.massG, use.massG),
+  };
+  return (
+    <Section
+      id="target"
+      title="What it is for"
+      settings={
+        <>
+          <LengthAt
+            at="use.balanceMm.low"
+            label="Balance from"
+            min={-600}
+            max={1200}
+            help="Behind the datum is below zero."
+          />
+          <LengthAt at="use.balanceMm.high" label="Balance to" min={-600} max={1200} />
+          <MassAt at="use.massG.low" label="Weight from" max={20000} />
+          <MassAt at="use.massG.high" label="Weight to" max={20000} />
+          <LengthAt at="use.gripMm" label="Grip point behind the datum" min={-1200} max={600} behind />
+        </>
+      }
+    >
+      <ChoiceField
+        label="Use"
+        value={use.kind}
+        choices={USES.map((value) => ({ value, name: USE_WORDS[value] }))}
+        onChange={(kind: UseKind) =>
+          edit("Change use", (d) => {
+            d.use = withUse(d.use, kind);
+          })
+        }
+      />
+      {off && (
+        <Text fontSize="lg" data-testid="target-said">
+          {off.balance === 0
+            ? "It balances inside its window"
+            : `It balances ${printLength(Math.abs(off.balance), units)} too far ${off.balance < 0 ? "back" : "forward"}`}
+          {"; "}
+          {off.mass === 0
+            ? "its weight is inside its window."
+            : `it is ${printMass(Math.abs(off.mass), units)} too ${off.mass < 0 ? "light" : "heavy"}.`}
+        </Text>
+      )}
+      <Note>
+        Windows are common practice and a matter of taste: change them to your own hand. The band on the
+        drawing is the balance's.
+      </Note>
+    </Section>
+  );
+}

@@ -1,0 +1,135 @@
+"use client";
+import { Button, Flex, Stack, Text } from "@chakra-ui/react";
+import { useEffect, useMemo, useRef, useState } from "react";
+import type { Design } from "@/core/design/schema";
+import { pulled } from "@/core/tune/effects";
+import { leversOf } from "@/core/tune/levers";
+import type { Answer } from "@/core/tune/solve";
+import { printLength, printMass } from "@/core/units/print";
+import { findingWords } from "@/words/findings";
+import { leverWords, STRATEGY_WORDS } from "@/words/levers";
+import { type Asker, createAsker } from "@/workers/bench.client";
+import { useBench } from "../bench/BenchContext";
+import { Tick } from "../fields/bound";
+import { Note, Section } from "../fit/Section";
+import type { Ghost } from "./BalanceView";
+import { stepWords } from "./LeversSection";
+
+/** Finds the smallest changes that land the knife in its windows, by the levers that are allowed. */
+export function TuneSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
+  const { design } = useBench();
+  const [barred, setBarred] = useState<ReadonlySet<string>>(new Set());
+  const [byWeight, setByWeight] = useState(true);
+  const [answers, setAnswers] = useState<{ of: Design; list: readonly Answer[] } | null>(null);
+  const [busy, setBusy] = useState(false);
+  const asker = useRef<Asker | null>(null);
+  useEffect(() => () => asker.current?.dispose(), []);
+  const lengths = useMemo(() => leversOf(design).filter((l) => l.unit === "mm"), [design]);
+
+  const look = async () => {
+    const mine = createAsker();
+    asker.current = mine;
+    setBusy(true);
+    const allowed = leversOf(design)
+      .filter((l) => !barred.has(l.id) && l.unit !== "holes")
+      .map((l) => l.id);
+    const target = { balanceMm: design.use.balanceMm, massG: byWeight ? design.use.massG : null };
+    const list = await mine.ask((s) => s.tune(design, target, allowed));
+    mine.dispose();
+    if (asker.current !== mine) return;
+    asker.current = null;
+    setBusy(false);
+    if (list) setAnswers({ of: design, list });
+  };
+  const cancel = () => {
+    const mine = asker.current;
+    asker.current = null;
+    mine?.dispose();
+    setBusy(false);
+  };
+  return (
+    <Section
+      id="tune"
+      title="Land it in the window"
+      settings={
+        <>
+          <Text fontWeight="600">May be changed</Text>
+          {lengths.map((l) => (
+            <Tick
+              key={l.id}
+              label={leverWords(l.id)}
+              checked={!barred.has(l.id)}
+              onChange={(on) => {
+                const next = new Set(barred);
+                if (on) next.delete(l.id);
+                else next.add(l.id);
+                setBarred(next);
+              }}
+            />
+          ))}
+          <Tick label="Hold the weight in its window too" checked={byWeight} onChange={setByWeight} />
+        </>
+      }
+    >
+      <Flex gap="2">
+        <Button size="sm" loading={busy} loadingText="Looking …" onClick={() => void look()}>
+          Find changes
+        </Button>
+        {busy && (
+          <Button size="sm" variant="outline" onClick={cancel}>
+            Cancel
+          </Button>
+        )}
+      </Flex>
+      {answers && (
+        <Stack gap="3" data-testid="answers">
+          {answers.of !== design && <Text color="warn">The design has changed since: look again.</Text>}
+          {answers.list.map((a) => (
+            <OneAnswer key={JSON.stringify(a.changes)} answer={a} of={answers.of} onTry={onTry} />
+          ))}
+          {answers.list.length === 0 && <Text>Nothing could be found.</Text>}
+        </Stack>
+      )}
+      <Note>
+        Each answer is weighed as a whole and held against every rule. Fewest and smallest changes first;
+        materials are changed only where lengths do not do it.
+      </Note>
+    </Section>
+  );
+}
+
+function OneAnswer({ answer: a, of, onTry }: { answer: Answer; of: Design; onTry: (ghost: Ghost) => void }) {
+  const { design, units } = useBench();
+  const unitOf = new Map(leversOf(of).map((l) => [l.id, l.unit]));
+  const words = a.changes.map((c) => stepWords({ ...c, unit: unitOf.get(c.id) ?? "mm" }, units));
+  const tryIt = () => {
+    const next = pulled(of, new Map(a.changes.map((c) => [c.id, c.amount])));
+    if (next) onTry({ label: words.join(", "), design: next, of });
+  };
+  return (
+    <Stack gap="1" borderLeftWidth="3px" borderLeftColor={a.lands ? "ink" : "warn"} pl="3">
+      <Text fontWeight="600">
+        {a.lands ? STRATEGY_WORDS[a.strategy] : "Does not reach it"}: {printMass(a.massG, units)}, balance{" "}
+        {printLength(a.balanceMm, units)}
+      </Text>
+      <Text>{words.length > 0 ? words.join("; ") : "Nothing needs to change: it is in its window."}</Text>
+      {!a.lands && (
+        <Text color="warn">
+          {a.offBalanceMm !== 0 && `Still ${printLength(Math.abs(a.offBalanceMm), units)} off in balance. `}
+          {a.offMassG !== 0 && `Still ${printMass(Math.abs(a.offMassG), units)} off in weight. `}
+          {a.atLimit.length > 0 && `At their limit: ${a.atLimit.map(leverWords).join(", ")}.`}
+        </Text>
+      )}
+      {a.brings.map((f) => (
+        <Text key={`${f.rule}-${f.subject}`} color="warn" fontSize="sm">
+          Brings: {findingWords(f, units)}
+        </Text>
+      ))}
+      {a.changes.length > 0 && (
+        <Button size="xs" variant="outline" alignSelf="start" disabled={of !== design} onClick={tryIt}>
+          Try it
+        </Button>
+      )}
+    </Stack>
+  );
+}

@@ -1,0 +1,59 @@
+import type { UseKind } from "@/core/design/schema";
+import { materialById } from "@/core/stock/materials";
+import type { Strategy } from "@/core/tune/solve";
+
+export const USE_WORDS: Record<UseKind, string> = {
+  "kitchen-slicer": "Kitchen slicer",
+  paring: "Paring",
+  hunting: "Hunting",
+  field: "Field",
+  chopper: "Camp chopper",
+  fighter: "Fighter or dagger",
+  fillet: "Fillet",
+  carving: "Carving",
+  sword: "Sword-length",
+  own: "My own",
+};
+
+const LEVER_WORDS: Readonly<Record<string, string>> = {
+  "tang-taper": "Tang at the butt",
+  holes: "Lightening holes",
+  recess: "Recess in the tang",
+  spine: "Blade's thickness",
+  "distal-taper": "Spine at the tip",
+  "guard-thickness": "Guard's thickness",
+  "handle-length": "Handle's length",
+  "handle-thickness": "Handle's thickness",
+  "liner-thickness": "Liners' thickness",
+  "pommel-size": "Pommel's size",
+  "butt-length": "Butt plate's length",
+  heel: "Heel's height",
+  tang: "Tang's thickness",
+  "guard-size": "Guard's size",
+  "measured-mass": "Weighing of the blade",
+  "measured-balance": "Balancing of the blade",
+};
+
+const CHOICE_WORDS: Readonly<Record<string, string>> = {
+  "guard-metal": "Guard of",
+  "scale-material": "Scales of",
+  "block-material": "Block of",
+  "liner-material": "Liners of",
+  "spacer-material": "Spacers of",
+  "pommel-metal": "Pommel of",
+  "pin-metal": "Pins of",
+};
+
+/** A lever's or an input's name. */
+export function leverWords(id: string): string {
+  const [what, material] = id.split(":");
+  if (material) return `${CHOICE_WORDS[what] ?? what} ${materialById(material)?.name ?? material}`;
+  return LEVER_WORDS[id] ?? materialById(id)?.name ?? id;
+}
+
+export const STRATEGY_WORDS: Record<Strategy, string> = {
+  "least-change": "Least change",
+  lightest: "Lightest",
+  "least-metal-work": "Least metal work",
+  "keeps-the-look": "Keeps the look",
+};
