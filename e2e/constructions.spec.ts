@@ -61,7 +61,7 @@ test("pieces are added, ordered, sized and taken out", async ({ page }) => {
   const piece = page.locator("[data-item=piece-5]");
   await piece.getByLabel("Length").fill("300");
   await page.keyboard.press("Enter");
-  await expect(page.getByTestId("findings")).toContainText("nothing is left for the last");
+  await expect(page.getByTestId("findings")).toContainText("nothing is left for the one that takes the rest");
   await piece.getByLabel("Length").fill("4");
   await page.keyboard.press("Enter");
   await expect(page.getByTestId("findings")).not.toContainText("Cannot be built");

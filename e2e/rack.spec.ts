@@ -89,7 +89,7 @@ test("damaged, foreign, newer, oversized and impossible files are refused with a
     ["newer.json", good.replace(/"version": \d+/, '"version": 99'), /version 99.*knows versions up to \d/],
     ["bad.json", good.replace('"lengthMm": 98', '"lengthMm": "long"'), /knife\.blade\.lengthMm/],
     ["picture.json", Buffer.from([0xff, 0xd8, 0xff, 0xe0]), /not text/],
-    ["huge.json", Buffer.alloc(1_200_000, 32), /1,200 kB.*1,000 kB at most/],
+    ["huge.json", Buffer.alloc(4_200_000, 32), /4,200 kB.*4,000 kB at most/],
   ];
   for (const [name, text, reason] of cases) {
     await give(name, text);
@@ -103,19 +103,14 @@ test("damaged, foreign, newer, oversized and impossible files are refused with a
 
 test("an empty rack says what to do", async ({ page }) => {
   await page.goto("/");
-  for (const name of [
-    "Heath field knife",
-    "Orchard parer",
-    "Long Meadow slicer",
-    "Sallow camp chopper",
-    "Rook hunter",
-    "Fen rigging knife",
-    "Gorse guard knife",
-    "Marsh stick-tang",
-  ]) {
-    await page.getByRole("button", { name: `More for ${name}` }).click();
+  await expect(page.getByTestId("rack-row")).toHaveCount(16);
+  for (let left = 15; left >= 0; left--) {
+    await page
+      .getByRole("button", { name: /^More for / })
+      .first()
+      .click();
     await page.getByRole("menuitem", { name: "Delete" }).click();
-    await expect(page.getByRole("link", { name, exact: true })).toHaveCount(0);
+    await expect(page.getByTestId("rack-row")).toHaveCount(left);
   }
   await expect(page.getByText("The rack is empty")).toBeVisible();
   await page.reload();

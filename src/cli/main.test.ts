@@ -118,4 +118,31 @@ describe("the command line", () => {
       expect([code, errors.length], args.join(" ")).toEqual([2, 1]);
     }
   });
+
+  it("prints dynamics, levers, tuned answers and percentiles, and refuses what it cannot read", () => {
+    const knife = "demo/heath-field-knife.json";
+    const moved = JSON.parse(euaxis("dynamics", knife, "--grip", "-40").out);
+    expect(moved).toMatchObject({ gripMm: -40 });
+    for (const key of ["momentNmm", "inertiaGripGmm2", "percussionMm"])
+      expect(moved[key]).toEqual(expect.any(Number));
+    expect(moved.effectiveMassG).toHaveLength(5);
+    const { levers } = JSON.parse(euaxis("levers", knife).out);
+    expect(levers.length).toBeGreaterThan(10);
+    const tuned = JSON.parse(euaxis("tune", knife, "--balance", "-20..-10", "--mass", "140..180").out);
+    expect(tuned.answers[0]).toMatchObject({ lands: true });
+    expect(tuned.answers[0].balanceMm).toBeGreaterThanOrEqual(-20);
+    const sampled = JSON.parse(euaxis("sample", knife, "-n", "200", "--seed", "5").out);
+    expect(sampled).toMatchObject({ seed: 5, count: 200 });
+    expect(sampled.massG.p5).toBeLessThan(sampled.massG.p95);
+    const wrong = [
+      ["dynamics", knife, "--grip", "back"],
+      ["tune", knife, "--balance", "0..-20"],
+      ["tune", knife],
+      ["sample", knife, "-n", "0"],
+    ];
+    for (const args of wrong) {
+      const { code, errors } = euaxis(...args);
+      expect([code, errors.length], args.join(" ")).toEqual([2, 1]);
+    }
+  }, 120_000);
 });

@@ -1,0 +1,95 @@
+import { expect, type Page, test } from "@playwright/test";
+import type { Design } from "../src/core/design/schema";
+import { outside } from "../src/core/design/uses";
+import { dynamics } from "../src/core/weigh/dynamics";
+import { weigh } from "../src/core/weigh/weigh";
+import { keptKnife, openKnife, typeLength, weightOf } from "./bench";
+
+const designOf = async (page: Page) => (await keptKnife(page)).design as Design;
+const reportOf = async (page: Page) => {
+  const weighing = weigh(await designOf(page));
+  if (!weighing.ok) throw new Error("not weighed");
+  return weighing.report;
+};
+
+async function openBalance(page: Page, name: string): Promise<void> {
+  await openKnife(page, name);
+  await page.getByRole("button", { name: "Balance", exact: true }).click();
+  await expect(page.getByRole("heading", { name: "What it is for" })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole("button", { name: "Balance", exact: true })).toHaveAttribute(
+    "aria-pressed",
+    "true",
+  );
+}
+
+test("a use proposes windows, which can be changed; the knife is told how far it is from them", async ({
+  page,
+}) => {
+  await openBalance(page, "Heath field knife");
+  await expect(page.getByTestId("target-said")).toContainText("too far back");
+  await page.getByLabel("Use", { exact: true }).selectOption("fillet");
+  await expect(page.getByTestId("target-said")).toContainText("inside its window");
+  await expect.poll(async () => (await designOf(page)).use.balanceMm).toEqual({ low: -50, high: -5 });
+  await typeLength(page, "Balance to", "-40");
+  await expect(page.getByTestId("target-said")).toContainText("too far forward");
+});
+
+test("the grip point is moved by keys and typed; what the wrist holds follows", async ({ page }) => {
+  await openBalance(page, "Sallow camp chopper");
+  const motion = page.getByRole("region", { name: "How it moves" });
+  const moment = async () =>
+    Number.parseFloat((await motion.textContent())?.match(/([−\d]+) N·mm/)?.[1] ?? "");
+  const before = await moment();
+  const first = dynamics(await reportOf(page), -25);
+  expect(before).toBeCloseTo(first.momentNmm, 0);
+  await page.locator("[data-point=grip]").focus();
+  await page.keyboard.press("Shift+ArrowRight");
+  await expect.poll(async () => (await designOf(page)).use.gripMm).toBe(-20);
+  await expect.poll(moment).toBeLessThan(before);
+  await typeLength(page, "Grip point behind the datum", "1 in");
+  await expect.poll(async () => (await designOf(page)).use.gripMm).toBeCloseTo(-25.4, 6);
+  await expect(page.getByTestId("effective-mass").locator("path.recharts-line-curve")).toBeVisible();
+});
+
+test("a lever is tried as a ghost, left, tried again and kept; undo takes it back", async ({ page }) => {
+  await openBalance(page, "Heath field knife");
+  const before = await weightOf(page);
+  const row = page.getByRole("button", { name: "Try Tang at the butt −0.5 mm" });
+  await row.click();
+  const bar = page.getByTestId("ghost-bar");
+  await expect(bar).toContainText("Trying Tang at the butt −0.5 mm");
+  await expect(page.getByTestId("ghost")).toBeVisible();
+  expect(await weightOf(page), "nothing is changed by trying").toBe(before);
+  await page.getByRole("button", { name: "Leave it" }).click();
+  await expect(bar).toHaveCount(0);
+  await row.click();
+  await page.getByRole("button", { name: "Keep it" }).click();
+  await expect.poll(() => weightOf(page)).toBeLessThan(before - 3);
+  await page.keyboard.press("Control+z");
+  await expect.poll(() => weightOf(page)).toBe(before);
+});
+
+test("changes are found that land the knife in its window; kept, it is there", async ({ page }) => {
+  await openBalance(page, "Heath field knife");
+  await page.getByText("Blade's thickness", { exact: true }).click();
+  await page.getByRole("button", { name: "Find changes" }).click();
+  const answers = page.getByTestId("answers");
+  await expect(answers).toBeVisible({ timeout: 90_000 });
+  await expect(answers).not.toContainText("Blade's thickness");
+  await answers.getByRole("button", { name: "Try it" }).first().click();
+  await page.getByRole("button", { name: "Keep it" }).click();
+  await expect(page.getByTestId("target-said")).toContainText("balances inside its window");
+  await expect
+    .poll(async () => outside((await reportOf(page)).balanceMm, (await designOf(page)).use.balanceMm))
+    .toBe(0);
+});
+
+test("builds are drawn at random: a spread, and what it owes most to", async ({ page }) => {
+  await openBalance(page, "Orchard parer");
+  await page.getByRole("button", { name: /^Draw/ }).click();
+  await expect(page.getByTestId("spread-chart")).toBeVisible({ timeout: 60_000 });
+  const section = page.getByRole("region", { name: "How sure it is" });
+  await expect(section).toContainText("Nine of ten balance between");
+  await typeLength(page, "Shaped by hand, by", "2");
+  await expect(section).toContainText("The design has changed since");
+});
