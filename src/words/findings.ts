@@ -76,6 +76,8 @@ const WORDS: Record<(typeof FINDING_RULES)[number], (f: Finding, mm: Say) => str
   "tang-does-not-fit-hole": (f, mm) =>
     `The tang (${mm(f.limit === null || f.measured === null ? null : Math.max(f.measured, f.limit))}) does not go into the hole (${mm(f.limit === null || f.measured === null ? null : Math.min(f.measured, f.limit))}) here: open it with a rasp, or make the hole larger.`,
   "thread-too-short": () => "The tang's end does not reach through what holds it. Make it longer.",
+  "screw-wider-than-tang": (f, mm) =>
+    `A screw of ${mm(f.measured)} cannot be tapped into a tang of ${mm(f.limit)}: take a thinner one, or a thicker end.`,
   "screw-misses-tang": () =>
     "The screw from the butt does not reach the tang: seat it deeper or lengthen the tang.",
   "end-sizes": (f, mm) =>

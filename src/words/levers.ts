@@ -1,6 +1,6 @@
 import type { UseKind } from "@/core/design/schema";
 import { materialById } from "@/core/stock/materials";
-import type { Strategy } from "@/core/tune/solve";
+import type { Strategy } from "@/core/tune/sets";
 
 export const USE_WORDS: Record<UseKind, string> = {
   "kitchen-slicer": "Kitchen slicer",

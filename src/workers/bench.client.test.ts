@@ -1,30 +1,8 @@
-import { MessageChannel } from "node:worker_threads";
-import { expose } from "comlink";
 import { describe, expect, it } from "vitest";
 import { newDesign } from "@/core/design/create";
 import { reviewDesign } from "@/core/review/reviewDesign";
 import { createAsker } from "./bench.client";
-
-/** A worker's two ends over a real message channel. */
-function startOver(service: object) {
-  const workers: { onerror?: (e: object) => void }[] = [];
-  const start = () => {
-    const { port1, port2 } = new MessageChannel();
-    const wrapPort = (port: typeof port1) => ({
-      postMessage: (m: unknown) => port.postMessage(m),
-      addEventListener: (_: string, f: (e: { data: unknown }) => void) =>
-        port.on("message", (data) => f({ data })),
-      removeEventListener: () => undefined,
-      start: () => port.start(),
-      terminate: () => port.close(),
-    });
-    expose(service, wrapPort(port2) as never);
-    const worker = wrapPort(port1);
-    workers.push(worker as never);
-    return worker as never as Worker;
-  };
-  return { start, workers };
-}
+import { startOver } from "./port.fixtures";
 
 const design = newDesign("Sedge");
 
@@ -62,7 +40,7 @@ describe("the bench's second worker", () => {
     expect(await asker.ask((s) => s.review(design))).toBeNull();
     fail = false;
     const dying = asker.ask((s) => s.review(design));
-    workers[0].onerror?.({});
+    workers[0].onerror?.({ message: "gone" });
     expect(await dying).toBeNull();
     expect(await asker.ask((s) => s.review(design))).toEqual({ findings: [], accepted: [] });
     expect(workers).toHaveLength(2);

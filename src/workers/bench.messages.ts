@@ -3,7 +3,8 @@ import type { FitSheet } from "@/core/fit/sheet";
 import type { Review } from "@/core/review/reviewDesign";
 import type { LeverEffect } from "@/core/tune/effects";
 import type { Sampled } from "@/core/tune/sample";
-import type { Answer, Target } from "@/core/tune/solve";
+import type { Target } from "@/core/tune/sets";
+import type { Answer } from "@/core/tune/solve";
 
 /** What the bench's second worker answers to, of designs that can be built. */
 export interface BenchService {

@@ -4,6 +4,7 @@ import { beforeAll, describe, expect, it } from "vitest";
 import { newPiece, withTang } from "../design/constructions";
 import { newDesign, outlineFrom, plainFullTang, planFrom, tipFrom } from "../design/create";
 import { newGuard } from "../design/guards";
+import { plainKnife } from "../design/plainKnife.fixtures";
 import { type Design, designSchema, TIP_STYLES } from "../design/schema";
 import { checkDesign } from "../review/checkDesign";
 import { materialById } from "../stock/materials";
@@ -26,24 +27,7 @@ function volumes(design: Design): Map<string, number> {
   return sums;
 }
 
-/** A handle without rounding or taper, so that every part has a closed form. */
-function plain(kind: "full" | "hidden"): Design {
-  const base = withTang(sound, kind);
-  const corner = (id: string, xMm: number, yMm: number) => ({
-    id,
-    role: "free" as const,
-    xMm,
-    yMm,
-    corner: true,
-  });
-  const outline = [corner("a", 0, 12), corner("b", -100, 12), corner("c", -100, -12), corner("d", 0, -12)];
-  const shape = { outline, plan: planFrom(100, [10, 10, 10, 10], 0) };
-  const handle =
-    base.handle.kind === "scales"
-      ? { ...base.handle, ...shape, frontBevel: null }
-      : { ...base.handle, ...shape };
-  return { ...base, handle, fasteners: [] };
-}
+const plain = (kind: "full" | "hidden") => plainKnife(withTang(sound, kind));
 
 describe("closed forms of each construction", () => {
   it("full tang: slab, liners and scales as boxes", () => {

@@ -130,14 +130,15 @@ export function newEnd(kind: BarEnd["kind"], steel: string): BarEnd {
   if (kind === "take-down") {
     return {
       kind,
-      diameterMm: 5,
-      pitchMm: 0.8,
+      // Thin enough to be tapped into the end of a usual bar.
+      diameterMm: 3,
+      pitchMm: 0.5,
       engagedMm: 10,
       seatMm: 12,
-      headMm: 8.5,
-      headLengthMm: 5,
-      socketMm: 4,
-      counterboreMm: 9,
+      headMm: 5.5,
+      headLengthMm: 3,
+      socketMm: 2.5,
+      counterboreMm: 6,
       material: steel,
     };
   }

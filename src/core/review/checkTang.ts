@@ -159,6 +159,13 @@ function checkEnd(tang: HiddenTang, butt: number, report: Report): void {
       [end.socketMm * 1.1547, end.headMm],
       [end.headMm, end.counterboreMm],
     ]);
+    const bar = Math.min(tang.endThicknessMm, tang.endHeightMm);
+    if (!(end.diameterMm < bar))
+      report("error", "screw-wider-than-tang", {
+        at: { x: -tang.lengthMm, y: tang.yMm },
+        measured: end.diameterMm,
+        limit: bar,
+      });
     const seat = butt + end.seatMm;
     if (!(-tang.lengthMm > seat))
       report("error", "screw-misses-tang", { at, measured: -tang.lengthMm, limit: seat });

@@ -138,7 +138,7 @@ const TRIPS: Record<TradeRule, Design> = {
   "bolt-over-seat": pins(sound, ...all, { ...good, seatMm: 9.3, screwLengthMm: 14 }),
   "bolt-engagement": pins(sound, ...all, { ...good, screwLengthMm: 7 }),
   "insert-length": pins(sound, ...all, { ...screw, insertLengthMm: 4 }),
-  "thread-engagement": end("take-down", { engagedMm: 3 }),
+  "thread-engagement": end("take-down", { engagedMm: 2 }),
   "tang-short-in-handle": withStick({ lengthMm: 40 }),
   "shoulder-sharp": withStick({ shoulderRadiusMm: 0 }),
   "tang-stress": fitted(hidden, { loads: { ...hidden.fitUp.loads, edgeN: 700 } }),

@@ -3,6 +3,7 @@ import { BOLT_RULES } from "./rules/boltRules";
 import { type Rule, ruleContext } from "./rules/context";
 import { GUARD_RULES } from "./rules/guardRules";
 import { HANDLE_RULES } from "./rules/handleRules";
+import { PEEN_RULES } from "./rules/peenRules";
 import { PIN_RULES } from "./rules/pinRules";
 import { TANG_RULES } from "./rules/tangRules";
 import type { Finding, TradeRule } from "./types";
@@ -11,6 +12,7 @@ import type { Finding, TradeRule } from "./types";
 export const RULES: readonly Rule[] = [
   ...TANG_RULES,
   ...PIN_RULES,
+  ...PEEN_RULES,
   ...GUARD_RULES,
   ...BOLT_RULES,
   ...HANDLE_RULES,

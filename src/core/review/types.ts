@@ -43,6 +43,7 @@ export const FINDING_RULES = [
   "tang-does-not-fit-hole",
   "thread-too-short",
   "screw-misses-tang",
+  "screw-wider-than-tang",
   "end-sizes",
   "guard-longer-than-handle",
   "guard-lower-than-tang",

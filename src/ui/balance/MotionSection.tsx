@@ -39,7 +39,7 @@ export function MotionSection({ report }: { report: MassReport }) {
             ? "The point wants down: it chops willingly, and long fine work tires the wrist."
             : "The point wants up: quick and light in front, and weak in a chop."}
       </Note>
-      <Fact name="Inertia about the grip">{(d.inertiaGripGmm2 / 1e6).toFixed(2)} kg·mm² × 1000</Fact>
+      <Fact name="Inertia about the grip">{Math.round(d.inertiaGripGmm2 / 1000)} kg·mm²</Fact>
       <Note>The more, the slower it starts and stops turning, and the harder it carries through.</Note>
       <Fact name="A blow does not sting">
         {share === null

@@ -1,20 +1,11 @@
 import { handleFront } from "../../assembly/guards";
 import { handleOutline } from "../../assembly/handleOutline";
-import { pieceStations } from "../../assembly/pieces";
 import type { Design, Fastener } from "../../design/schema";
 import { edgeDistance, webOf } from "../../fit/pinLayout";
-import { bearsPeening, toughnessOf } from "../../stock/working";
+import { toughnessOf } from "../../stock/working";
 import { holesOf } from "../openings";
 import type { Finding, Mend, TradeRule } from "../types";
-import { found, PRACTICE, type Rule, type RuleContext } from "./context";
-
-/** The material that a fastener's ends come out of, the softer of both sides. */
-function scaleMaterials(design: Design): string[] {
-  const { handle } = design;
-  return handle.kind === "scales"
-    ? [handle.right.material, handle.left.material]
-    : handle.pieces.filter((p) => !p.shape).map((p) => p.material);
-}
+import { found, PRACTICE, type Rule, type RuleContext, scaleMaterials } from "./context";
 
 /** The least tough of some materials decides. */
 function edgeRule(design: Design): TradeRule {
@@ -312,61 +303,6 @@ const frontHoles: Rule = {
       }),
 };
 
-const peened: Rule = {
-  code: "peened-on-soft",
-  limit: 0,
-  unit: "none",
-  source: PRACTICE,
-  check: (c) => {
-    const { design } = c;
-    const soft = scaleMaterials(design).some((m) => !bearsPeening(m));
-    const rivets = design.fasteners.flatMap((f): Finding[] => {
-      if (f.kind !== "rivet" || !soft) return [];
-      const { id, xMm, yMm, diameterMm, material } = f;
-      const fastener: Fastener = { kind: "pin", id, xMm, yMm, diameterMm, material };
-      return [
-        found("peened-on-soft", "warning", {
-          at: { x: xMm, y: yMm },
-          subject: id,
-          mend: { kind: "replace-fastener", fastener },
-        }),
-      ];
-    });
-    return [...rivets, ...peenedTang(design)];
-  },
-};
-
-/** A tang peened over anything but metal wants a washer or a butt plate there. */
-function peenedTang(design: Design): Finding[] {
-  const { tang, handle } = design;
-  if (tang.kind !== "hidden" || tang.end.kind !== "peened" || handle.kind !== "stack") return [];
-  const last = handle.pieces[handle.pieces.length - 1];
-  if (bearsPeening(last.material)) return [];
-  const piece = {
-    id: "peen-plate",
-    role: "butt-plate" as const,
-    material: "brass-360",
-    lengthMm: 6,
-    pressedShare: 0,
-    tiltDeg: 0,
-    shape: null,
-    printed: null,
-  };
-  const index = handle.pieces.length - 1;
-  const [to, from] = pieceStations(handle, handleFront(design), handleOutline(handle).xRange[0])[index];
-  const rest = from - to - piece.lengthMm;
-  // The plate becomes the last piece, which takes what is left: the one before keeps the rest of its length.
-  const fits = last.shape === null && rest > 1 && handle.pieces.every((p) => p.id !== piece.id);
-  const trim = { index, lengthMm: Math.round((rest / (1 - last.pressedShare)) * 100) / 100 };
-  return [
-    found("peened-on-soft", "warning", {
-      at: { x: handleOutline(handle).xRange[0], y: tang.yMm },
-      subject: last.id,
-      mend: fits ? { kind: "add-piece", at: handle.pieces.length, piece, trim } : null,
-    }),
-  ];
-}
-
 export const PIN_RULES: readonly Rule[] = [
   edgeRuleOf("edge-in-wood", 2),
   edgeRuleOf("edge-in-laminate", 1.5),
@@ -377,5 +313,4 @@ export const PIN_RULES: readonly Rule[] = [
   farRule("far-from-butt"),
   holeRim,
   frontHoles,
-  peened,
 ];

@@ -1,0 +1,312 @@
+import { describe, expect, it } from "vitest";
+import { newBlockHole, newPiece, newRecess, withEnd, withTang } from "../design/constructions";
+import { newDesign } from "../design/create";
+import { newFastener } from "../design/fasteners";
+import { newGuard } from "../design/guards";
+import { plainKnife } from "../design/plainKnife.fixtures";
+import type { BlockHole, Design, Fastener, FullTang, HiddenTang, PieceShape } from "../design/schema";
+import { integrate } from "../weigh/integrate";
+import { assemble } from "./assemble";
+import { threadRadius } from "./tangs";
+
+const sound = newDesign("Sedge");
+const full = plainKnife(sound);
+const hidden = plainKnife(withTang(sound, "hidden"));
+
+/** Volumes by part, mm³; parts of one id are one. Held to 1e-5 unless it is said. */
+function volumes(design: Design): Map<string, number> {
+  const assembly = assemble(design);
+  const sums = new Map<string, number>();
+  integrate(assembly).forEach((m, i) => {
+    const { id } = assembly.parts[i];
+    sums.set(id, (sums.get(id) ?? 0) + m.v);
+  });
+  return sums;
+}
+
+const slab = (change: Partial<FullTang>): Design => ({
+  ...full,
+  tang: { ...(full.tang as FullTang), ...change },
+});
+/** A straight bar of 60 × 12 × 4 mm in a tight hole, on the axis. */
+const bar = (change: Partial<HiddenTang> = {}, of: Design = hidden): Design => ({
+  ...of,
+  tang: {
+    ...(of.tang as HiddenTang),
+    lengthMm: 60,
+    yMm: 0,
+    frontHeightMm: 12,
+    endHeightMm: 12,
+    frontThicknessMm: 4,
+    endThicknessMm: 4,
+    hole: { kind: "broached", clearanceMm: 0, deeperMm: 0, fill: null },
+    ...change,
+  },
+});
+const fastened = (f: Fastener): Design => ({ ...full, fasteners: [f] });
+const at = { xMm: -50, yMm: 0 };
+const near = (value: number | undefined, exact: number, within = 1e-5) =>
+  expect(Math.abs((value ?? 0) / exact - 1)).toBeLessThan(within);
+
+describe("full tangs", () => {
+  it("a slot is a rectangle and two half circles", () => {
+    const slot = { id: "s", ...at, lengthMm: 24, widthMm: 8, angleDeg: 20, fill: "epoxy" };
+    near(volumes(slab({ slots: [slot] })).get("s"), (16 * 8 + Math.PI * 16) * 4);
+  });
+
+  it("a flat recess is its outline by its depth, on both faces", () => {
+    const recess = { ...newRecess(full), rimMm: 4, fromMm: 20, depthMm: 0.8, fill: "epoxy" };
+    // From 20 mm behind the front to a rim before the butt, a rim inside both edges. The curve through its points
+    // rounds nothing off here.
+    near(volumes(slab({ recess })).get("recess"), 2 * 0.8 * 76 * 16, 1e-3);
+  });
+
+  it("a hollow one takes two thirds of that", () => {
+    const recess = {
+      ...newRecess(full),
+      rimMm: 4,
+      fromMm: 20,
+      depthMm: 0.8,
+      floor: "hollow" as const,
+      fill: "epoxy",
+    };
+    near(volumes(slab({ recess })).get("recess"), (2 / 3) * 2 * 0.8 * 76 * 16, 1e-3);
+  });
+
+  it("a short tang and what carries on behind it share the slab", () => {
+    const v = volumes(slab({ short: { lengthMm: 40, behind: "weld", material: "mild-steel" } }));
+    near(v.get("tang"), 40 * 24 * 4);
+    near(v.get("tang-rest"), 60 * 24 * 4);
+  });
+});
+
+describe("hidden tangs", () => {
+  it("rounded corners take (4 − π) r² off the section; half the thickness is a rod with flats", () => {
+    for (const r of [0.5, 1.2, 2]) {
+      const v = volumes(bar({ frontCornerMm: r, endCornerMm: r }));
+      near(v.get("tang"), 60 * (12 * 4 - (4 - Math.PI) * r * r));
+    }
+  });
+
+  it("the shoulder's fillets add (1 − π/4) r² above and below", () => {
+    const r = 2;
+    near(
+      volumes(bar({ shoulderRadiusMm: r })).get("tang"),
+      4 * (60 * 12 + 2 * (1 - Math.PI / 4) * r * r),
+      2e-5,
+    );
+  });
+
+  it("a drilled row is so many cylinders, a milled slot a rounded one", () => {
+    const holes = (hole: BlockHole) => {
+      const v = volumes(
+        bar({ hole, lengthMm: 5, frontHeightMm: 2, endHeightMm: 2, frontThicknessMm: 1, endThicknessMm: 1 }),
+      );
+      return (v.get("tang-hole") ?? 0) + 5 * 2;
+    };
+    const drilled: BlockHole = {
+      kind: "drilled",
+      stages: [{ bitMm: 5, count: 3, pitchMm: 6, depthMm: 50 }],
+      fill: "epoxy",
+    };
+    near(holes(drilled), 3 * Math.PI * 2.5 ** 2 * 50);
+    const milled: BlockHole = {
+      kind: "milled",
+      heightMm: 14,
+      widthMm: 5,
+      cutterMm: 5,
+      depthMm: 50,
+      fill: "epoxy",
+    };
+    near(holes(milled), (9 * 5 + Math.PI * 2.5 ** 2) * 50);
+  });
+
+  it("burned in is broached by another name", () => {
+    const kind = (k: "broached" | "burned") => {
+      const hole = {
+        ...newBlockHole(k, hidden.tang as HiddenTang),
+        clearanceMm: 0.4,
+        fill: "epoxy",
+      } as BlockHole;
+      return volumes(bar({ hole })).get("tang-hole");
+    };
+    expect(kind("burned")).toBe(kind("broached"));
+  });
+
+  it("a threaded end: the rod by its pitch diameter, a hex nut by its flats, a domed one with half a ball", () => {
+    const nutted = (style: "hex" | "round" | "domed") => {
+      const design = bar({}, withEnd(hidden, "threaded"));
+      const end = { ...(design.tang as HiddenTang).end, rodMm: 60, seatMm: 0 } as Extract<
+        HiddenTang["end"],
+        { kind: "threaded" }
+      >;
+      return volumes(bar({ end: { ...end, nut: { ...end.nut, style, acrossMm: 10, lengthMm: 5 } } }, design));
+    };
+    const r = threadRadius({ diameterMm: 4, pitchMm: 0.7 });
+    // The rod goes through nut and dome: what it fills is the tang's.
+    near(nutted("round").get("butt-nut"), 5 * (Math.PI * 25 - Math.PI * r * r));
+    near(nutted("hex").get("butt-nut"), 5 * ((Math.sqrt(3) / 2) * 100 - Math.PI * r * r));
+    const inDome = (2 / 3) * Math.PI * (125 - (25 - r * r) ** 1.5);
+    near(
+      nutted("domed").get("butt-nut"),
+      5 * (Math.PI * 25 - Math.PI * r * r) + (2 / 3) * Math.PI * 125 - inDome,
+      // Rod and dome are two curved surfaces that meet: a few tenths of a cubic millimetre.
+      1e-3,
+    );
+    near(nutted("round").get("tang"), 60 * 48 + 60 * Math.PI * r * r, 3e-5);
+  });
+
+  it("a take-down screw: head, socket and shank", () => {
+    const design = bar({}, withEnd(hidden, "take-down"));
+    const end = (design.tang as HiddenTang).end as Extract<HiddenTang["end"], { kind: "take-down" }>;
+    const r = threadRadius(end);
+    const shank = 100 - 60 - end.seatMm + end.engagedMm;
+    const head =
+      Math.PI * (end.headMm / 2) ** 2 * end.headLengthMm -
+      (Math.sqrt(3) / 2) * end.socketMm ** 2 * (end.headLengthMm / 2);
+    const v = volumes(design);
+    near(v.get("butt-screw"), head + Math.PI * r * r * shank);
+    near(v.get("tang"), 60 * 48 - Math.PI * r * r * end.engagedMm);
+  });
+
+  it("a peened head is half an ellipsoid", () => {
+    const design = bar({ lengthMm: 100 }, withEnd(hidden, "peened"));
+    const flat = volumes(bar({ lengthMm: 100 })).get("tang") ?? 0;
+    // 8 mm high, half as thick, 1.5 mm proud: 2/3 π a b c.
+    near((volumes(design).get("tang") ?? 0) - flat, (2 / 3) * Math.PI * 4 * 2 * 1.5, 1e-3);
+  });
+
+  it("a framed bar leaves its frame and the scales the rest", () => {
+    const design = plainKnife(withTang(sound, "framed"));
+    const tang = {
+      ...design.tang,
+      lengthMm: 60,
+      yMm: 0,
+      frontHeightMm: 12,
+      endHeightMm: 12,
+      frontThicknessMm: 3,
+      endThicknessMm: 3,
+      frame: { material: "nickel-silver", thicknessMm: 5 },
+      hole: { clearanceMm: 0, deeperMm: 0, fill: null },
+    } as Design["tang"];
+    const v = volumes({ ...design, tang });
+    near(v.get("tang"), 60 * 12 * 3);
+    near(v.get("frame"), 100 * 24 * 5 - 60 * 12 * 3);
+    near(v.get("scale-right"), 100 * 24 * 7.5);
+  });
+});
+
+describe("pieces with an outline of their own", () => {
+  const ended = (shape: PieceShape, lengthMm: number) => {
+    const pieces = [
+      newPiece("b", "block", "g10", 50),
+      { ...newPiece("p", "pommel", "brass-360", lengthMm), shape },
+    ];
+    const handle = { ...hidden.handle, pieces } as Design["handle"];
+    return volumes(bar({ lengthMm: 20 }, { ...hidden, handle })).get("p");
+  };
+
+  it("a whole ball, a disc, a hexagon, a plate", () => {
+    near(ended({ kind: "ball", diameterMm: 26, yMm: 0 }, 26), (4 / 3) * Math.PI * 13 ** 3);
+    near(ended({ kind: "disc", diameterMm: 30, widthMm: 12, yMm: 0 }, 30), Math.PI * 225 * 12);
+    // A regular hexagon stretched to 24 by 24: points up and down, (3/4) of the box.
+    near(
+      ended({ kind: "faceted", aboveMm: 12, belowMm: 12, widthMm: 24, facets: 6 }, 20),
+      0.75 * 24 * 24 * 20,
+    );
+    near(
+      ended({ kind: "plate", aboveMm: 10, belowMm: 14, widthMm: 18, roundness: 0, domeMm: 0 }, 20),
+      24 * 18 * 20,
+    );
+    near(
+      ended({ kind: "plate", aboveMm: 12, belowMm: 12, widthMm: 20, roundness: 1, domeMm: 8 }, 20),
+      Math.PI * 12 * 10 * (12 + (2 / 3) * 8),
+      1e-4,
+    );
+  });
+
+  it("washers pressed by a share are denser by as much, so the leather weighs what was stacked", () => {
+    const pieces = [
+      { ...newPiece("w", "washer", "leather-veg", 50), pressedShare: 0.12 },
+      newPiece("b", "block", "g10", 50),
+    ];
+    const assembly = assemble({ ...hidden, handle: { ...hidden.handle, pieces } as Design["handle"] });
+    const washer = assembly.parts.find((p) => p.id === "w")!;
+    expect(washer.made[0].share).toBeCloseTo(1 / 0.88, 12);
+  });
+});
+
+describe("fasteners", () => {
+  it("a sleeve bolt: barrel, heads, screw, and the bore that is left empty", () => {
+    const f = { ...newFastener("sleeve-bolt", "f", at, 4), seatMm: 6, screwLengthMm: 8 } as Extract<
+      Fastener,
+      { kind: "sleeve-bolt" }
+    >;
+    const v = volumes(fastened(f));
+    const circle = (d: number) => (Math.PI / 4) * d * d;
+    const barrel = 12 * circle(f.diameterMm) - 4 * circle(f.screwMm);
+    near(v.get("f"), barrel + 2 * f.headThicknessMm * circle(f.headMm));
+    near(v.get("f-bore"), 4 * circle(f.screwMm));
+    near(v.get("f-plug"), 2 * (10 - 6 - f.headThicknessMm) * circle(f.headMm));
+  });
+
+  it("a domed rivet: a shaft and two half ellipsoids", () => {
+    const f = newFastener("rivet", "f", at, 4) as Extract<Fastener, { kind: "rivet" }>;
+    const shaft = Math.PI * (f.diameterMm / 2) ** 2 * (20 - 2 * f.letInMm);
+    const domes = 2 * (2 / 3) * Math.PI * (f.headMm / 2) ** 2 * f.headHeightMm;
+    near(volumes(fastened(f)).get("f"), shaft + domes, 1e-4);
+  });
+
+  it("a blind pin, a nutted rod, cap screws", () => {
+    const blind = newFastener("blind-pin", "f", at, 4) as Extract<Fastener, { kind: "blind-pin" }>;
+    near(volumes(fastened(blind)).get("f"), Math.PI * 4 * blind.lengthMm);
+    const rod = newFastener("nutted-rod", "f", at, 4) as Extract<Fastener, { kind: "nutted-rod" }>;
+    const nut = ((Math.sqrt(3) / 2) * rod.nutAcrossMm ** 2 - Math.PI * 4) * rod.nutLengthMm;
+    near(volumes(fastened(rod)).get("f"), Math.PI * 4 * 2 * (rod.seatMm + rod.nutLengthMm) + 2 * nut);
+    const cap = newFastener("cap-screw", "f", at, 4) as Extract<Fastener, { kind: "cap-screw" }>;
+    const head =
+      Math.PI * (cap.headMm / 2) ** 2 * cap.headLengthMm -
+      (Math.sqrt(3) / 2) * cap.socketMm ** 2 * (cap.headLengthMm / 2);
+    near(volumes(fastened(cap)).get("f"), 2 * (head + Math.PI * 4 * Math.min(cap.screwLengthMm, cap.seatMm)));
+  });
+});
+
+describe("guards", () => {
+  it("layers are each their thickness of the same face; a dowel is half in the guard", () => {
+    const plates = [2, 1, 3].map((thicknessMm) => ({ material: "brass-360", thicknessMm, printed: null }));
+    const dowels = { diameterMm: 1.6, lengthMm: 6, spreadMm: 18, material: "stainless-304" };
+    const guard = {
+      ...newGuard(hidden),
+      plates,
+      aboveMm: 15,
+      belowMm: 15,
+      widthMm: 18,
+      roundness: 0,
+      dowels,
+    };
+    const v = volumes(bar({}, { ...hidden, guard }));
+    const [a, b, c] = [1, 2, 3].map((i) => v.get(`guard-${i}`) ?? 0);
+    const face = 30 * 18 - 48;
+    near(a, 2 * face);
+    near(b, face);
+    // Two dowels of 0.8 mm radius reach 3 mm into the plates from behind.
+    near(c, 3 * face - 2 * Math.PI * 0.64 * 3);
+    // Small round rods are read to a few thousandths of a cubic millimetre.
+    near(v.get("dowels"), 2 * Math.PI * 0.64 * 6, 1e-3);
+  });
+
+  it("a printed box is its walls and its infill", () => {
+    const printed = { infillShare: 0.2, wallMm: 1.5 };
+    const guard = {
+      ...newGuard(hidden),
+      plates: [{ material: "pla", thicknessMm: 8, printed }],
+      aboveMm: 15,
+      belowMm: 15,
+      widthMm: 18,
+      roundness: 0,
+    };
+    const part = assemble({ ...hidden, guard }).parts.find((p) => p.id === "guard")!;
+    const inside = (5 * 27 * 15) / (8 * 30 * 18);
+    expect(part.made[0].share).toBeCloseTo(1 - 0.8 * inside, 3);
+  });
+});

@@ -1,0 +1,64 @@
+import { handleFront } from "../../assembly/guards";
+import { handleOutline } from "../../assembly/handleOutline";
+import { pieceStations } from "../../assembly/pieces";
+import type { Design, Fastener } from "../../design/schema";
+import { bearsPeening } from "../../stock/working";
+import type { Finding } from "../types";
+import { found, PRACTICE, type Rule, scaleMaterials } from "./context";
+
+const peened: Rule = {
+  code: "peened-on-soft",
+  limit: 0,
+  unit: "none",
+  source: PRACTICE,
+  check: (c) => {
+    const { design } = c;
+    const soft = scaleMaterials(design).some((m) => !bearsPeening(m));
+    const rivets = design.fasteners.flatMap((f): Finding[] => {
+      if (f.kind !== "rivet" || !soft) return [];
+      const { id, xMm, yMm, diameterMm, material } = f;
+      const fastener: Fastener = { kind: "pin", id, xMm, yMm, diameterMm, material };
+      return [
+        found("peened-on-soft", "warning", {
+          at: { x: xMm, y: yMm },
+          subject: id,
+          mend: { kind: "replace-fastener", fastener },
+        }),
+      ];
+    });
+    return [...rivets, ...peenedTang(design)];
+  },
+};
+
+/** A tang peened over anything but metal wants a washer or a butt plate there. */
+function peenedTang(design: Design): Finding[] {
+  const { tang, handle } = design;
+  if (tang.kind !== "hidden" || tang.end.kind !== "peened" || handle.kind !== "stack") return [];
+  const last = handle.pieces[handle.pieces.length - 1];
+  if (bearsPeening(last.material)) return [];
+  const piece = {
+    id: "peen-plate",
+    role: "butt-plate" as const,
+    material: "brass-360",
+    lengthMm: 6,
+    pressedShare: 0,
+    tiltDeg: 0,
+    shape: null,
+    printed: null,
+  };
+  const index = handle.pieces.length - 1;
+  const [to, from] = pieceStations(handle, handleFront(design), handleOutline(handle).xRange[0])[index];
+  const rest = from - to - piece.lengthMm;
+  // The plate becomes the last piece, which takes what is left: the one before keeps the rest of its length.
+  const fits = last.shape === null && rest > 1 && handle.pieces.every((p) => p.id !== piece.id);
+  const trim = { index, lengthMm: Math.round((rest / (1 - last.pressedShare)) * 100) / 100 };
+  return [
+    found("peened-on-soft", "warning", {
+      at: { x: handleOutline(handle).xRange[0], y: tang.yMm },
+      subject: last.id,
+      mend: fits ? { kind: "add-piece", at: handle.pieces.length, piece, trim } : null,
+    }),
+  ];
+}
+
+export const PEEN_RULES: readonly Rule[] = [peened];
