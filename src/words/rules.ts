@@ -234,6 +234,17 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
     why: "Two metals far apart make a cell when water reaches their joint.",
     mend: "Seal the joint with epoxy or wax.",
   },
+  "outside-target": {
+    name: "Weight and balance for the use",
+    says: (f, mm) => {
+      const [value, limit] = [f.measured ?? 0, f.limit ?? 0];
+      return f.subject === "balance"
+        ? `For its use it balances ${mm(Math.abs(value - limit))} too far ${value < limit ? "back" : "forward"}.`
+        : `For its use it is ${Math.abs(value - limit).toFixed(1)} g too ${value < limit ? "light" : "heavy"}.`;
+    },
+    why: "A knife that balances in the wrong place tires the hand, or will not do its work.",
+    mend: "The Balance view shows what would move it, and finds the smallest changes.",
+  },
 };
 
 const UNIT_WORDS = {

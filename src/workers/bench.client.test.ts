@@ -9,7 +9,7 @@ const design = newDesign("Sedge");
 describe("the bench's second worker", () => {
   it("answers what the core answers", async () => {
     const asker = createAsker(startOver({ review: reviewDesign }).start);
-    expect(await asker.ask((s) => s.review(design))).toEqual(reviewDesign(design));
+    expect(await asker.ask((s) => s.review(design, false))).toEqual(reviewDesign(design));
     asker.dispose();
   });
 
@@ -21,7 +21,7 @@ describe("the bench's second worker", () => {
       return { findings: [], accepted: [] };
     };
     const asker = createAsker(startOver({ review: slow }).start);
-    const answers = await Promise.all([1, 2, 3, 4].map(() => asker.ask((s) => s.review(design))));
+    const answers = await Promise.all([1, 2, 3, 4].map(() => asker.ask((s) => s.review(design, false))));
     expect(answers.map((a) => a !== null)).toEqual([true, false, false, true]);
     expect(asked).toBe(2);
     asker.dispose();
@@ -37,12 +37,12 @@ describe("the bench's second worker", () => {
     };
     const { start, workers } = startOver(service);
     const asker = createAsker(start);
-    expect(await asker.ask((s) => s.review(design))).toBeNull();
+    expect(await asker.ask((s) => s.review(design, false))).toBeNull();
     fail = false;
-    const dying = asker.ask((s) => s.review(design));
+    const dying = asker.ask((s) => s.review(design, false));
     workers[0].onerror?.({ message: "gone" });
     expect(await dying).toBeNull();
-    expect(await asker.ask((s) => s.review(design))).toEqual({ findings: [], accepted: [] });
+    expect(await asker.ask((s) => s.review(design, false))).toEqual({ findings: [], accepted: [] });
     expect(workers).toHaveLength(2);
     asker.dispose();
   });

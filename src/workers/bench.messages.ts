@@ -8,8 +8,8 @@ import type { Answer } from "@/core/tune/solve";
 
 /** What the bench's second worker answers to, of designs that can be built. */
 export interface BenchService {
-  /** The trade's rules over the design. */
-  review(design: Design): Review;
+  /** The trade's rules over the design; a quick review leaves out mends that cost many weighings. */
+  review(design: Design, quick: boolean): Review;
   /** Everything to measure, drill, cut and mix for it. */
   fit(design: Design): FitSheet;
   /** What each change would do. */

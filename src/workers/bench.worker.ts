@@ -7,7 +7,7 @@ import { tune } from "@/core/tune/solve";
 import type { BenchService } from "./bench.messages";
 
 const service: BenchService = {
-  review: (design) => reviewDesign(design),
+  review: (design, quick) => reviewDesign(design, quick),
   fit: (design) => fitSheet(design),
   levers: (design) => leverEffects(design),
   tune: (design, target, allowed) => tune(design, target, (l) => allowed.includes(l.id)),

@@ -1,6 +1,7 @@
 import { withHandleLength } from "../design/lengths";
 import { putAt } from "../design/path";
 import type { Design } from "../design/schema";
+import { pulled } from "../tune/effects";
 import type { Mend } from "./types";
 
 /** The design with a mend applied. One whose subject is gone changes nothing. */
@@ -26,5 +27,7 @@ export function applyMend(design: Design, mend: Mend): Design {
     }
     case "handle-length":
       return { ...design, handle: withHandleLength(design.handle, "length", mend.mm) };
+    case "pull":
+      return pulled(design, new Map([[mend.lever, mend.amount]])) ?? design;
   }
 }

@@ -12,6 +12,7 @@ import {
   type HiddenTang,
   type ScalesHandle,
 } from "../design/schema";
+import { figuresOf } from "../tune/effects";
 import { checkDesign } from "./checkDesign";
 import { applyMend } from "./mends";
 import { limitIn, RULES, reviewDesign } from "./reviewDesign";
@@ -28,8 +29,10 @@ const pinAt = (id: string, xMm: number, yMm: number): Fastener => ({
 });
 const g10 = { material: "g10", thicknessMm: 9.5 };
 const scales: ScalesHandle = { ...base.handle, right: g10, left: g10 };
+const anywhere = { balanceMm: { low: -100, high: 100 }, massG: { low: 1, high: 2000 } };
 const sound: Design = {
   ...base,
+  use: { ...base.use, ...anywhere },
   blade: {
     ...base.blade,
     measured: {
@@ -113,6 +116,10 @@ const end = (kind: "take-down" | "threaded" | "peened", change: object): Design 
 };
 const all = [...sound.fasteners.slice(0, 1), sound.fasteners[2]];
 
+/** A window that begins a millimetre and a half ahead of where the drawn knife balances. */
+const balance = figuresOf(drawn)!.balanceMm;
+const NEAR = { low: balance + 1.5, high: balance + 8 };
+
 /** For each rule, a design that trips it; none of them can not be built. */
 const TRIPS: Record<TradeRule, Design> = {
   "wall-in-wood": inWood(withStick({ yMm: -3 }), "walnut-black"),
@@ -166,6 +173,7 @@ const TRIPS: Record<TradeRule, Design> = {
       pieces: [newPiece("w", "washer", "leather-veg", 30), newPiece("p", "block", "g10", 60)],
     } as Design["handle"],
   },
+  "outside-target": { ...drawn, use: { ...drawn.use, massG: { low: 1, high: 2000 }, balanceMm: NEAR } },
   "metals-differ": pins(sound, ...sound.fasteners.map((f) => ({ ...f, material: "brass-360" }) as Fastener)),
 };
 
@@ -228,6 +236,7 @@ describe("the trade's rules", () => {
         "hole-in-front-fifth",
         "handle-short-for-hand",
         "bevel-lost",
+        "outside-target",
         "washers-unpressed",
       ]),
     );

@@ -6,6 +6,7 @@ import { HANDLE_RULES } from "./rules/handleRules";
 import { PEEN_RULES } from "./rules/peenRules";
 import { PIN_RULES } from "./rules/pinRules";
 import { TANG_RULES } from "./rules/tangRules";
+import { TARGET_RULES } from "./rules/targetRules";
 import type { Finding, TradeRule } from "./types";
 
 /** Every rule of the trade, in the order that findings are told. */
@@ -16,6 +17,7 @@ export const RULES: readonly Rule[] = [
   ...GUARD_RULES,
   ...BOLT_RULES,
   ...HANDLE_RULES,
+  ...TARGET_RULES,
 ];
 
 /** A finding that its maker accepts, with the reason that is kept. */
@@ -35,9 +37,12 @@ export function limitIn(design: Design, rule: TradeRule): number {
   return design.fitUp.limits[rule] ?? RULES.find((r) => r.code === rule)?.limit ?? 0;
 }
 
-/** Holds a design that can be built against the rules of the trade. What its maker has accepted stands apart. */
-export function reviewDesign(design: Design): Review {
-  const context = ruleContext(design, (rule) => limitIn(design, rule));
+/**
+ * Holds a design that can be built against the rules of the trade. What its maker has accepted stands apart. A quick
+ * review leaves out mends that cost many weighings.
+ */
+export function reviewDesign(design: Design, quick = false): Review {
+  const context = ruleContext(design, (rule) => limitIn(design, rule), quick);
   const all = RULES.flatMap((rule) => rule.check(context));
   const reasonFor = (f: Finding) =>
     design.fitUp.accepted.find((a) => a.rule === f.rule && (a.subject ?? null) === f.subject)?.reason;

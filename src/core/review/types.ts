@@ -95,6 +95,7 @@ export const TRADE_RULES = [
   "wood-moves",
   "washers-unpressed",
   "metals-differ",
+  "outside-target",
 ] as const;
 export type TradeRule = (typeof TRADE_RULES)[number];
 export type FindingRule = (typeof FINDING_RULES)[number] | TradeRule;
@@ -137,4 +138,6 @@ export type Mend =
       /** The piece that makes room for it, and its new length. */
       readonly trim: { readonly index: number; readonly lengthMm: number };
     }
-  | { readonly kind: "handle-length"; readonly mm: number };
+  | { readonly kind: "handle-length"; readonly mm: number }
+  /** One lever of the balance bench, by so much. */
+  | { readonly kind: "pull"; readonly lever: string; readonly amount: number };

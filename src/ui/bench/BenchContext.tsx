@@ -73,7 +73,7 @@ export function BenchProvider({
 }) {
   const design = useStore(session, (s) => s.design);
   const weighed = useWeighing(design);
-  const review = useAsked(weighed.weighing?.ok ? design : null, (s, d) => s.review(d));
+  const review = useAsked(weighed.weighing?.ok ? design : null, (s, d) => s.review(d, true));
   const { units, snapMm } = useSettings();
   const [step, setStep] = useState<Step>("blade");
   const [selected, setSelected] = useState<string | null>(null);

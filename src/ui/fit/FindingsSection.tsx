@@ -9,13 +9,20 @@ import { RULE_WORDS, ruleUnitWords } from "@/words/rules";
 import { useBench, useReview, useWeighed } from "../bench/BenchContext";
 import { useMend } from "../bench/useMend";
 import { ShareField } from "../fields/ShareField";
+import { useAsked } from "../useAsked";
 import { Note, Section } from "./Section";
 
 /** What stands against the knife: why, how to mend it, by one click where it can be worked out; what was accepted. */
 export function FindingsSection() {
-  const { edit } = useBench();
+  const { edit, design } = useBench();
   const { weighing } = useWeighed();
-  const review = useReview();
+  const quick = useReview();
+  // The whole review comes a moment later than the quick one, with every mend.
+  const whole = useAsked(weighing?.ok ? design : null, async (s, d) => ({
+    of: d,
+    review: await s.review(d, false),
+  }));
+  const review = whole?.of === design ? whole.review : quick;
   const all = [...(weighing?.findings ?? []), ...(review?.findings ?? [])];
   return (
     <Section id="findings" title="Findings">

@@ -19,9 +19,15 @@ export interface RuleContext {
   readonly walls: () => readonly Wall[];
   /** A rule's limit: the maker's, or the usual one. */
   readonly limit: (rule: TradeRule) => number;
+  /** Whether mends that cost many weighings are left out. */
+  readonly quick: boolean;
 }
 
-export function ruleContext(design: Design, limitOf: (rule: TradeRule) => number): RuleContext {
+export function ruleContext(
+  design: Design,
+  limitOf: (rule: TradeRule) => number,
+  quick = false,
+): RuleContext {
   const once = <T>(make: () => T): (() => T) => {
     let made: { value: T } | null = null;
     return () => {
@@ -41,6 +47,7 @@ export function ruleContext(design: Design, limitOf: (rule: TradeRule) => number
     seats: once(() => seats(design, { b: building(), body: body() })),
     walls: once(() => tangWalls(design)),
     limit: limitOf,
+    quick,
   };
 }
 
