@@ -1,7 +1,7 @@
 import { expect, test } from "@playwright/test";
 import type { Design } from "../src/core/design/schema";
 import { weigh } from "../src/core/weigh/weigh";
-import { balanceOf, keptKnife, openKnife, step, typeLength, weightOf } from "./bench";
+import { balanceOf, keptKnife, openKnife, settled, step, typeLength, weightOf } from "./bench";
 
 test("lengths are typed as makers write them, and the readout is the core's own figure", async ({ page }) => {
   await openKnife(page, "Heath field knife");
@@ -58,7 +58,7 @@ test("a pin is dragged, nudged by keys and typed on the drawing; undo takes each
   await page.mouse.move(cx + 30, cy, { steps: 6 });
   await page.mouse.up();
   await expect.poll(xOf).toBeGreaterThan(-47);
-  const dragged = (await xOf()) ?? 0;
+  const dragged = (await settled(xOf)) ?? 0;
   expect(dragged * 2, "snapped to half millimetres").toBe(Math.round(dragged * 2));
 
   await pin.focus();

@@ -47,3 +47,19 @@ export async function keptKnife(page: Page): Promise<{ design: { name: string };
     id,
   );
 }
+
+/** A value once it has stopped changing: what is kept may lag behind what was dragged. */
+export async function settled<T>(read: () => Promise<T>): Promise<T> {
+  let last = await read();
+  await expect
+    .poll(
+      async () => {
+        const before = last;
+        last = await read();
+        return JSON.stringify(before) === JSON.stringify(last);
+      },
+      { intervals: [300] },
+    )
+    .toBe(true);
+  return last;
+}
