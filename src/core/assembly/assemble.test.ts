@@ -9,23 +9,13 @@ import { type Design, designSchema, TIP_STYLES } from "../design/schema";
 import { checkDesign } from "../review/checkDesign";
 import { materialById } from "../stock/materials";
 import { meshAgreement } from "../weigh/agreement";
-import { integrate } from "../weigh/integrate";
 import { weigh } from "../weigh/weigh";
 import { assemble } from "./assemble";
 import { patternShares } from "./fasteners";
 import { pieceStations } from "./pieces";
+import { volumes } from "./volumes.fixtures";
 
 const sound = newDesign("Sedge");
-
-function volumes(design: Design): Map<string, number> {
-  const assembly = assemble(design);
-  const sums = new Map<string, number>();
-  integrate(assembly).forEach((m, i) => {
-    const { id } = assembly.parts[i];
-    sums.set(id, (sums.get(id) ?? 0) + m.v);
-  });
-  return sums;
-}
 
 const plain = (kind: "full" | "hidden") => plainKnife(withTang(sound, kind));
 

@@ -5,24 +5,13 @@ import { newFastener } from "../design/fasteners";
 import { newGuard } from "../design/guards";
 import { plainKnife } from "../design/plainKnife.fixtures";
 import type { BlockHole, Design, Fastener, FullTang, HiddenTang, PieceShape } from "../design/schema";
-import { integrate } from "../weigh/integrate";
 import { assemble } from "./assemble";
 import { threadRadius } from "./tangs";
+import { volumes } from "./volumes.fixtures";
 
 const sound = newDesign("Sedge");
 const full = plainKnife(sound);
 const hidden = plainKnife(withTang(sound, "hidden"));
-
-/** Volumes by part, mm³; parts of one id are one. Held to 1e-5 unless it is said. */
-function volumes(design: Design): Map<string, number> {
-  const assembly = assemble(design);
-  const sums = new Map<string, number>();
-  integrate(assembly).forEach((m, i) => {
-    const { id } = assembly.parts[i];
-    sums.set(id, (sums.get(id) ?? 0) + m.v);
-  });
-  return sums;
-}
 
 const slab = (change: Partial<FullTang>): Design => ({
   ...full,

@@ -4,16 +4,10 @@ import type { Point } from "../curve/bezier";
 import { polyline, signedDistance } from "../curve/crossing";
 import { slotContour } from "../curve/shapes";
 import type { Design, Fastener } from "../design/schema";
+import { widestBore } from "../fit/pinLayout";
 import { lineAt } from "../solids/layer";
 import { holesOf, slotsOf } from "./openings";
 import type { Report } from "./types";
-
-/** Widest place of a fastener inside the handle. */
-function widest(f: Fastener): number {
-  if (f.kind === "sleeve-bolt") return Math.max(f.headMm, f.diameterMm);
-  if (f.kind === "cap-screw" || f.kind === "nutted-rod") return Math.max(f.counterboreMm, f.diameterMm);
-  return f.diameterMm;
-}
 
 /** Pins, bolts, holes and slots: inside the handle, clear of each other, and whole in themselves. `edge` is the outline. */
 export function checkBored(design: Design, edge: readonly Point[], report: Report): void {
@@ -22,7 +16,7 @@ export function checkBored(design: Design, edge: readonly Point[], report: Repor
       id: f.id,
       xMm: f.xMm,
       yMm: f.yMm,
-      diameterMm: widest(f),
+      diameterMm: widestBore(f),
       rule: "pin-off-handle" as const,
       old: false,
     })),

@@ -20,18 +20,21 @@ export function SpreadSection() {
   const { design, units } = useBench();
   const [sampled, setSampled] = useState<{ of: Design; of1: Sampled } | null>(null);
   const [busy, setBusy] = useState(false);
+  const [failed, setFailed] = useState(false);
   const asker = useRef<Asker | null>(null);
   useEffect(() => () => asker.current?.dispose(), []);
   const draw = async () => {
     const mine = createAsker();
     asker.current = mine;
     setBusy(true);
+    setFailed(false);
     const answer = await mine.ask((s) => s.sample(design, BUILDS, 1));
     mine.dispose();
     if (asker.current !== mine) return;
     asker.current = null;
     setBusy(false);
     if (answer) setSampled({ of: design, of1: answer });
+    else setFailed(true);
   };
   const s = sampled?.of1;
   return (
@@ -65,6 +68,7 @@ export function SpreadSection() {
           </Button>
         )}
       </Flex>
+      {failed && <Text color="fault">The builds could not be drawn. Nothing was changed; try it again.</Text>}
       {s && (
         <>
           {sampled.of !== design && <Text color="warn">The design has changed since.</Text>}

@@ -22,6 +22,7 @@ export function TuneSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
   const [byWeight, setByWeight] = useState(true);
   const [answers, setAnswers] = useState<{ of: Design; list: readonly Answer[] } | null>(null);
   const [busy, setBusy] = useState(false);
+  const [failed, setFailed] = useState(false);
   const asker = useRef<Asker | null>(null);
   useEffect(() => () => asker.current?.dispose(), []);
   const lengths = useMemo(() => leversOf(design).filter((l) => l.unit === "mm"), [design]);
@@ -30,6 +31,7 @@ export function TuneSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
     const mine = createAsker();
     asker.current = mine;
     setBusy(true);
+    setFailed(false);
     const allowed = leversOf(design)
       .filter((l) => !barred.has(l.id) && l.unit !== "holes")
       .map((l) => l.id);
@@ -40,6 +42,7 @@ export function TuneSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
     asker.current = null;
     setBusy(false);
     if (list) setAnswers({ of: design, list });
+    else setFailed(true);
   };
   const cancel = () => {
     const mine = asker.current;
@@ -81,6 +84,7 @@ export function TuneSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
           </Button>
         )}
       </Flex>
+      {failed && <Text color="fault">The search failed. Nothing was changed; try it again.</Text>}
       {answers && (
         <Stack gap="3" data-testid="answers">
           {answers.of !== design && <Text color="warn">The design has changed since: look again.</Text>}
