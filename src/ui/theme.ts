@@ -3,7 +3,7 @@ import { createSystem, defaultConfig, defineConfig } from "@chakra-ui/react";
 const both = (light: string, dark: string) => ({ value: { base: light, _dark: dark } });
 
 /**
- * A shop drawing on a calm ground. The oxide colours of tempered steel (straw, bronze, violet, blue) are kept for
+ * A shop drawing on a calm ground. The oxide colours of tempered steel (straw, bronze, violet, blue, pale blue) are kept for
  * balance and mass; everything else is ink.
  */
 const config = defineConfig({
@@ -15,6 +15,7 @@ const config = defineConfig({
     ".drag-point:hover .drag-ring, .drag-point:focus .drag-ring, .drag-point[data-picked] .drag-ring": {
       opacity: 1,
     },
+    ".strip-bar:focus-visible": { outline: "none" },
     // A link that stands for its whole row.
     ".row-link::after": { content: '""', position: "absolute", inset: 0 },
   },
@@ -35,6 +36,7 @@ const config = defineConfig({
         bronze: both("#9a5724", "#d98f55"),
         violet: both("#6d4684", "#b790cf"),
         oxide: both("#2d5a8a", "#7fb0e0"),
+        pale: both("#47828a", "#86c5cb"),
         warn: both("#8a5a00", "#e0b45a"),
         fault: both("#a32c2c", "#f08b84"),
       },
@@ -57,6 +59,7 @@ export function color(
     | "bronze"
     | "violet"
     | "oxide"
+    | "pale"
     | "warn"
     | "fault",
 ): string {

@@ -13,6 +13,7 @@ import type { Building } from "./building";
 import { importedRegions } from "./imported";
 import { jointStations } from "./joints";
 import { printedShare } from "./printed";
+import type { PartGroup } from "./types";
 
 /** Names of a stack's pieces, in reports and on screen alike. */
 export const PIECE_NAMES: Record<PieceRole, string> = {
@@ -142,7 +143,7 @@ export function addPieces(
       piece,
       housings.map((of) => of.map((r) => b.regions[r])),
     );
-    for (const of of housings) b.add("handle", piece.id, PIECE_NAMES[piece.role], made, ...of);
+    for (const of of housings) b.add(groupOf(piece), piece.id, PIECE_NAMES[piece.role], made, ...of);
   }
   const room: [number, number] = [Math.min(...stations.flat()), b.behind[1]];
   handle.pieces.forEach((piece, i) => {
@@ -163,8 +164,13 @@ export function addPieces(
       if (after !== 0) side("ahead", to, after);
     }
     const made = madeOf(piece, [[b.regions[body], ...cuts]]);
-    b.add("handle", piece.id, PIECE_NAMES[piece.role], made, body, ...cuts.map((r) => b.put(r)));
+    b.add(groupOf(piece), piece.id, PIECE_NAMES[piece.role], made, body, ...cuts.map((r) => b.put(r)));
   });
+}
+
+/** What stands at the butt pulls by itself. */
+function groupOf({ role }: Piece): PartGroup {
+  return role === "pommel" || role === "butt-plate" ? "pommel" : "handle";
 }
 
 /** Pressing together makes a material denser; printing makes it lighter. */

@@ -7,7 +7,8 @@ export interface MaterialShare {
 }
 
 /** What a part belongs to, for grouping and for order on screen. */
-export type PartGroup = "blade" | "guard" | "handle" | "fasteners";
+export const PART_GROUPS = ["blade", "guard", "handle", "pommel", "fasteners"] as const;
+export type PartGroup = (typeof PART_GROUPS)[number];
 
 /** One solid part, or a void that only takes space from later ones. */
 export interface Part {

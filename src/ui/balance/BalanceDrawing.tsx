@@ -9,25 +9,31 @@ import { BalanceMark } from "../drawing/BalanceMark";
 import { knifeExtent } from "../drawing/extent";
 import { Hatches } from "../drawing/Hatches";
 import { KnifeSide } from "../drawing/KnifeSide";
-import { toPx } from "../drawing/path";
+import { type Scale, toPx } from "../drawing/path";
 import { Ruler } from "../drawing/Ruler";
 import { DrawnText } from "../drawing/Text";
 import { color } from "../theme";
 
-const WIDTH = 1100;
+export const WIDTH = 1100;
 const TALLEST = 120;
+
+/** The scale of the balance bench's drawings: the knife in the middle, its whole length. */
+export function balanceScale(design: Design): Scale {
+  const e = knifeExtent(design);
+  const pxPerMm = Math.min(WIDTH / (e.xHigh - e.xLow + 30), TALLEST / (e.yHigh - e.yLow + 4));
+  return {
+    pxPerMm,
+    originX: (WIDTH - (e.xHigh - e.xLow) * pxPerMm) / 2 - e.xLow * pxPerMm,
+    originY: (e.yHigh + 2) * pxPerMm + 8,
+  };
+}
 
 /** The knife over its balance window, with its grip point, which can be dragged, and where a blow does not sting. */
 export function BalanceDrawing({ report, ghost }: { report: MassReport | null; ghost: Design | null }) {
   const { design, edit, units } = useBench();
   const e = knifeExtent(design);
-  const pxPerMm = Math.min(WIDTH / (e.xHigh - e.xLow + 30), TALLEST / (e.yHigh - e.yLow + 4));
-  const side = (e.yHigh - e.yLow + 4) * pxPerMm;
-  const scale = {
-    pxPerMm,
-    originX: (WIDTH - (e.xHigh - e.xLow) * pxPerMm) / 2 - e.xLow * pxPerMm,
-    originY: (e.yHigh + 2) * pxPerMm + 8,
-  };
+  const scale = balanceScale(design);
+  const side = (e.yHigh - e.yLow + 4) * scale.pxPerMm;
   const x = (mm: number) => toPx(scale, mm, 0)[0];
   const { low, high } = design.use.balanceMm;
   const percussion = report ? dynamics(report, design.use.gripMm).percussionMm : null;

@@ -9,6 +9,7 @@ import { useBench } from "../bench/BenchContext";
 import { LengthAt, MassAt } from "../fields/bound";
 import { ChoiceField } from "../fields/ChoiceField";
 import { Note, Section } from "../fit/Section";
+import { Pulls } from "./Pulls";
 
 /** What the knife is for, the windows that this proposes, and how far it is from them. */
 export function TargetSection({ report }: { report: MassReport | null }) {
@@ -21,9 +22,19 @@ export function TargetSection({ report }: { report: MassReport | null }) {
   return (
     <Section
       id="target"
-      title="What it is for"
+      title="What it is for, and why it balances there"
       settings={
         <>
+          <ChoiceField
+            label="Use"
+            value={use.kind}
+            choices={USES.map((value) => ({ value, name: USE_WORDS[value] }))}
+            onChange={(kind: UseKind) =>
+              edit("Change use", (d) => {
+                d.use = withUse(d.use, kind);
+              })
+            }
+          />
           <LengthAt
             at="use.balanceMm.low"
             label="Balance from"
@@ -38,16 +49,6 @@ export function TargetSection({ report }: { report: MassReport | null }) {
         </>
       }
     >
-      <ChoiceField
-        label="Use"
-        value={use.kind}
-        choices={USES.map((value) => ({ value, name: USE_WORDS[value] }))}
-        onChange={(kind: UseKind) =>
-          edit("Change use", (d) => {
-            d.use = withUse(d.use, kind);
-          })
-        }
-      />
       {off && (
         <Text fontSize="lg" data-testid="target-said">
           {off.balance === 0
@@ -59,9 +60,10 @@ export function TargetSection({ report }: { report: MassReport | null }) {
             : `it is ${printMass(Math.abs(off.mass), units)} too ${off.mass < 0 ? "light" : "heavy"}.`}
         </Text>
       )}
+      {report && <Pulls report={report} />}
       <Note>
-        Windows are common practice and a matter of taste: change them to your own hand. The band on the
-        drawing is the balance's.
+        Windows are common practice and a matter of taste: change them to your own hand. The band is the
+        balance's. What a part moves is where the knife balances with it, less where it would without.
       </Note>
     </Section>
   );

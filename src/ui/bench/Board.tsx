@@ -6,10 +6,12 @@ import { Hatches } from "../drawing/Hatches";
 import type { Scale } from "../drawing/path";
 import { Ruler } from "../drawing/Ruler";
 import { DrawnText } from "../drawing/Text";
+import { MomentStrip } from "../strip/MomentStrip";
+import { StripProvider } from "../strip/StripContext";
+import { StripKey } from "../strip/StripKey";
 import { color } from "../theme";
-import { useBench, useStation } from "./BenchContext";
+import { useBench, useStation, useWeighed } from "./BenchContext";
 import { pointTarget } from "./BenchPoints";
-import { MomentStrip, StripKey } from "./MomentStrip";
 import { movePlanNode } from "./outlineEdits";
 import { PlaceEditor } from "./PlaceEditor";
 import { PlanView } from "./PlanView";
@@ -112,72 +114,90 @@ export function Board() {
   }
 
   return (
-    <Flex ref={frame} flex="1" minW="0" minH="0" overflow="auto" position="relative" bg="ground">
-      <Box position="relative" w={`${width}px`} flexShrink="0">
-        <svg
-          width={width}
-          height={height}
-          onPointerDown={(e) => {
-            if (e.target === e.currentTarget) {
-              setSelected(null);
-              setEditing(null);
-            }
-          }}
-          aria-label="Drawing of the knife"
-          role="group"
-          data-testid="drawing"
-        >
-          <Hatches />
-          <DrawnText x={10} y={18} bold>
-            Right side
-          </DrawnText>
-          <DrawnText x={width - 10} y={layout.planTop + 4} anchor="end" bold>
-            From above
-          </DrawnText>
-          <DrawnText x={width - 10} y={layout.stripTop + 8} anchor="end" bold>
-            What pulls where
-          </DrawnText>
-          <Station scale={side} extent={extent} bottom={layout.stripTop - 16} />
-          <line
-            x1={side.originX}
-            x2={side.originX}
-            y1={22}
-            y2={Math.min(height, layout.stripTop + STRIP_MOST_PX) - 30}
-            stroke={color("graphite")}
-            strokeDasharray="14 4 2 4"
-          />
-          <PlanView scale={plan} onEdit={setEditing} />
-          <SideView scale={side} width={width} bottomPx={layout.sideBottom + 4} onEdit={setEditing} />
-          <Ruler scale={side} y={layout.rulerY} fromMm={extent.xLow} toMm={extent.xHigh} units={units} />
-          <MomentStrip
-            scale={side}
-            top={layout.stripTop}
-            height={Math.min(STRIP_MOST_PX, height - layout.stripTop)}
+    <StripProvider>
+      <Flex ref={frame} flex="1" minW="0" minH="0" overflow="auto" position="relative" bg="ground">
+        <Box position="relative" w={`${width}px`} flexShrink="0">
+          <svg
             width={width}
-          />
-        </svg>
-        {target && <PlaceEditor key={editing} target={target} onClose={() => setEditing(null)} />}
-      </Box>
-      <Flex
-        direction="column"
-        w={`${SECTION_PX}px`}
-        flexShrink="0"
-        borderLeftWidth="1px"
-        justify="space-between"
-      >
-        <SectionView
-          pxPerMm={side.pxPerMm}
-          axisY={side.originY}
-          width={SECTION_PX - 1}
-          height={layout.sideBottom + 30}
-          xRange={[extent.xLow, extent.xHigh]}
-        />
-        <Box p="3">
-          <StripKey />
+            height={height}
+            onPointerDown={(e) => {
+              if (e.target === e.currentTarget) {
+                setSelected(null);
+                setEditing(null);
+              }
+            }}
+            aria-label="Drawing of the knife"
+            role="group"
+            data-testid="drawing"
+          >
+            <Hatches />
+            <DrawnText x={10} y={18} bold>
+              Right side
+            </DrawnText>
+            <DrawnText x={width - 10} y={layout.planTop + 4} anchor="end" bold>
+              From above
+            </DrawnText>
+            <Station scale={side} extent={extent} bottom={layout.stripTop - 16} />
+            <line
+              x1={side.originX}
+              x2={side.originX}
+              y1={22}
+              y2={Math.min(height, layout.stripTop + STRIP_MOST_PX) - 30}
+              stroke={color("graphite")}
+              strokeDasharray="14 4 2 4"
+            />
+            <PlanView scale={plan} onEdit={setEditing} />
+            <SideView scale={side} width={width} bottomPx={layout.sideBottom + 4} onEdit={setEditing} />
+            <Ruler scale={side} y={layout.rulerY} fromMm={extent.xLow} toMm={extent.xHigh} units={units} />
+            <Strip
+              scale={side}
+              top={layout.stripTop}
+              height={Math.min(STRIP_MOST_PX, height - layout.stripTop)}
+              width={width}
+            />
+          </svg>
+          {target && <PlaceEditor key={editing} target={target} onClose={() => setEditing(null)} />}
         </Box>
+        <Flex
+          direction="column"
+          w={`${SECTION_PX}px`}
+          flexShrink="0"
+          borderLeftWidth="1px"
+          justify="space-between"
+        >
+          <SectionView
+            pxPerMm={side.pxPerMm}
+            axisY={side.originY}
+            width={SECTION_PX - 1}
+            height={layout.sideBottom + 30}
+            xRange={[extent.xLow, extent.xHigh]}
+          />
+          <Box p="2">
+            <Key />
+          </Box>
+        </Flex>
       </Flex>
-    </Flex>
+    </StripProvider>
   );
+}
+
+/** The strip of the last weighing; a weighing draws nothing again but this. */
+function Strip(place: { scale: Scale; top: number; height: number; width: number }) {
+  const { design, units } = useBench();
+  const { weighing } = useWeighed();
+  if (weighing?.ok)
+    return <MomentStrip report={weighing.report} units={units} window={design.use.balanceMm} {...place} />;
+  return (
+    <DrawnText x={place.width / 2} y={place.top + place.height / 2} anchor="middle" size={15}>
+      {weighing ? "No weight: mend the design first" : "weighing…"}
+    </DrawnText>
+  );
+}
+
+function Key() {
+  const { units } = useBench();
+  const { weighing } = useWeighed();
+  return weighing?.ok ? <StripKey report={weighing.report} units={units} /> : null;
 }
 
 /**

@@ -1,0 +1,66 @@
+"use client";
+import { Box, Flex, Text } from "@chakra-ui/react";
+import { outside } from "@/core/design/uses";
+import { printLength, type UnitSystem } from "@/core/units/print";
+import { groupPulls, type Pull, partPulls } from "@/core/weigh/pulls";
+import type { MassReport } from "@/core/weigh/report";
+import { GROUP_WORDS } from "@/words/pulls";
+import { useBench } from "../bench/BenchContext";
+import { MomentStrip } from "../strip/MomentStrip";
+import { StripProvider } from "../strip/StripContext";
+import { StripKey } from "../strip/StripKey";
+import { balanceScale, WIDTH } from "./BalanceDrawing";
+
+const STRIP = { width: 660, height: 236 };
+
+/** Why it balances where it does: what pulls which way, and what one thing pulls hardest away from the window. */
+export function Pulls({ report }: { report: MassReport }) {
+  const { design, units } = useBench();
+  const whole = balanceScale(design);
+  const share = STRIP.width / WIDTH;
+  const scale = { ...whole, pxPerMm: whole.pxPerMm * share, originX: whole.originX * share };
+  return (
+    <StripProvider>
+      <Text data-testid="why">{whyWords(report, design.use.balanceMm, units)}</Text>
+      <Flex gap="3">
+        <svg {...STRIP} style={{ flexShrink: 0 }} aria-label="What pulls where">
+          <MomentStrip
+            report={report}
+            units={units}
+            scale={scale}
+            top={10}
+            width={STRIP.width}
+            height={STRIP.height - 10}
+            window={design.use.balanceMm}
+          />
+        </svg>
+        <Box minW="0" alignSelf="end">
+          <StripKey report={report} units={units} />
+        </Box>
+      </Flex>
+    </StripProvider>
+  );
+}
+
+/** The strongest group each way; outside the window, the single part that pulls hardest the wrong way. */
+function whyWords(
+  report: MassReport,
+  window: { readonly low: number; readonly high: number },
+  units: UnitSystem,
+): string {
+  const groups = groupPulls(report).map((g) => ({ ...g, name: GROUP_WORDS[g.group] }));
+  const parts = partPulls(report).map((p) => ({ ...p, name: p.part.name }));
+  const off = outside(report.balanceMm, window);
+  const said = [
+    hardest("Most of what brings it forward", groups, 1),
+    hardest("Most of what takes it back", groups, -1),
+    off !== 0 && hardest("The one part that pulls hardest out of the window", parts, off > 0 ? 1 : -1),
+  ];
+  return said.flatMap((s) => s || []).join(" ");
+
+  function hardest(lead: string, list: readonly (Pull & { name: string })[], sign: 1 | -1) {
+    const first = [...list].sort((a, b) => sign * ((b.addsMm ?? 0) - (a.addsMm ?? 0)))[0];
+    if (!first?.addsMm || Math.sign(first.addsMm) !== sign) return null;
+    return `${lead}: ${first.name.toLowerCase()}, ${printLength(Math.abs(first.addsMm), units)}.`;
+  }
+}

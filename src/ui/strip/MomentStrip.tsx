@@ -1,0 +1,219 @@
+"use client";
+import { type KeyboardEvent, useMemo, useRef } from "react";
+import type { PartGroup } from "@/core/assembly/types";
+import { printLength, printMass, type UnitSystem } from "@/core/units/print";
+import { type PartPull, partPulls } from "@/core/weigh/pulls";
+import type { MassReport } from "@/core/weigh/report";
+import { partSentence } from "@/words/pulls";
+import { BalanceMark } from "../drawing/BalanceMark";
+import { type Scale, toPx } from "../drawing/path";
+import { DrawnText } from "../drawing/Text";
+import { color } from "../theme";
+import { isPicked, useStrip } from "./StripContext";
+import { StripReadout } from "./StripReadout";
+import { tipDeg } from "./settle";
+import { BAR_PX, type Bar, barName, barsOf, partsInOrder } from "./stripBars";
+import { useSettling } from "./useSettling";
+
+export const GROUP_TINT: Record<PartGroup, string> = {
+  blade: color("oxide"),
+  guard: color("bronze"),
+  handle: color("straw"),
+  pommel: color("pale"),
+  fasteners: color("violet"),
+};
+
+interface StripProps {
+  readonly report: MassReport;
+  readonly units: UnitSystem;
+  /** Only along x. */
+  readonly scale: Scale;
+  readonly top: number;
+  readonly height: number;
+  readonly width: number;
+  /** Where it is wished to balance. */
+  readonly window: { readonly low: number; readonly high: number };
+}
+
+/**
+ * Each part a bar at its own centre of mass, as tall as it is heavy, on a beam that rests on the balance point. Parts
+ * that would stand on the same spot stand on each other. The beam tips and settles as things change; a part that is
+ * pointed at, or reached by the arrow keys, says what it does to the balance.
+ */
+export function MomentStrip({ report, units, scale, top, height, width, window }: StripProps) {
+  const beamY = top + height - 34;
+  const xOf = (mm: number) => toPx(scale, mm, 0)[0];
+  const bars = barsOf(report.parts, xOf);
+  const pulls = useMemo(() => new Map(partPulls(report).map((p) => [p.part.id, p])), [report]);
+  const tallest = Math.max(...bars.map((b) => b.massG), 1e-9);
+  const pxPerG = (beamY - top - 44) / tallest;
+  const ends = [...bars.map((b) => b.xPx), xOf(report.balanceMm)];
+  const [from, to] = [Math.min(...ends) - 26, Math.max(...ends) + 26];
+
+  const beam = useRef<SVGGElement>(null);
+  const rest = useRef<SVGGElement>(null);
+  useSettling(report.balanceMm, (resting) => {
+    const x = xOf(resting.atMm);
+    beam.current?.setAttribute("transform", `rotate(${tipDeg(resting, report.balanceMm)} ${x} ${beamY})`);
+    rest.current?.setAttribute("transform", `translate(${x} ${beamY + 2})`);
+  });
+  return (
+    // biome-ignore lint/a11y/useSemanticElements: bars on a drawing are no field set
+    // biome-ignore lint/a11y/noInteractiveElementToNoninteractiveRole: nothing answers here but the bars
+    <g role="group" aria-label="Moment strip: parts by mass at their centres of mass" data-testid="strip">
+      <rect
+        x={xOf(window.low)}
+        y={top - 8}
+        width={Math.max(2, xOf(window.high) - xOf(window.low))}
+        height={beamY - top + 14}
+        fill={color("straw")}
+        opacity="0.18"
+        data-testid="strip-window"
+      >
+        <title>Where it is wished to balance</title>
+      </rect>
+      <g ref={beam} data-testid="beam">
+        <Bars bars={bars} pulls={pulls} beamY={beamY} pxPerG={pxPerG} units={units} />
+        <rect x={from} y={beamY - 3} width={to - from} height="5" rx="1" fill={color("ink")} />
+      </g>
+      <LeverArm pulls={pulls} balanceMm={report.balanceMm} xOf={xOf} y={beamY + 10} />
+      <g ref={rest}>
+        <BalanceMark x={0} y={0} />
+      </g>
+      <DrawnText x={xOf(report.balanceMm)} y={beamY + 31} anchor="middle" size={14} bold tint="bronze">
+        {printLength(report.balanceMm, units)}
+      </DrawnText>
+      <StripReadout report={report} pulls={pulls} units={units} x={width - 10} y={top + 8} />
+    </g>
+  );
+}
+
+interface BarsProps {
+  readonly bars: readonly Bar[];
+  readonly pulls: ReadonlyMap<string, PartPull>;
+  readonly beamY: number;
+  readonly pxPerG: number;
+  readonly units: UnitSystem;
+}
+
+/** The bars, one stop for the Tab key; arrow keys go from part to part. */
+function Bars({ bars, pulls, beamY, pxPerG, units }: BarsProps) {
+  const { picked, pick } = useStrip();
+  const group = useRef<SVGGElement>(null);
+  const order = partsInOrder(bars).map((p) => p.id);
+  const here = picked?.kind === "part" && order.includes(picked.id) ? picked.id : order[0];
+  const keys = (e: KeyboardEvent) => {
+    const at = order.indexOf(here);
+    const to = {
+      ArrowRight: at + 1,
+      ArrowUp: at + 1,
+      ArrowLeft: at - 1,
+      ArrowDown: at - 1,
+      Home: 0,
+      End: order.length - 1,
+    }[e.key];
+    if (e.key === "Escape") pick(null);
+    if (to === undefined || !order[to]) return;
+    e.preventDefault();
+    e.stopPropagation();
+    group.current?.querySelector<SVGElement>(`[data-part="${order[to]}"]`)?.focus();
+  };
+  return (
+    <g ref={group}>
+      {bars.map((bar) => {
+        let y = beamY - 3;
+        return (
+          <g key={bar.pieces[0].id}>
+            {bar.pieces.map((p) => {
+              const h = Math.max(0.75, p.massG * pxPerG);
+              y -= h;
+              const pull = pulls.get(p.id);
+              const picksIt = () => pick({ kind: "part", id: p.id });
+              return (
+                // biome-ignore lint/a11y/useSemanticElements: a drawing has no buttons of its own
+                <rect
+                  key={p.id}
+                  className="strip-bar"
+                  data-part={p.id}
+                  x={bar.xPx - BAR_PX / 2}
+                  y={y}
+                  width={BAR_PX}
+                  height={h}
+                  fill={GROUP_TINT[p.group]}
+                  stroke={isPicked(picked, p) ? color("ink") : color("sheet")}
+                  strokeWidth={isPicked(picked, p) ? 2.5 : 0.75}
+                  opacity={picked && !isPicked(picked, p) ? 0.35 : 1}
+                  role="button"
+                  tabIndex={p.id === here ? 0 : -1}
+                  aria-label={pull ? partSentence(pull, units) : p.name}
+                  onPointerEnter={picksIt}
+                  onPointerLeave={() => pick(null)}
+                  onKeyDown={keys}
+                  onFocus={picksIt}
+                  onBlur={() => pick(null)}
+                  onClick={picksIt}
+                />
+              );
+            })}
+            <BarName bar={bar} y={y} bars={bars} beamY={beamY} units={units} />
+          </g>
+        );
+      })}
+    </g>
+  );
+}
+
+/** The lever arm of the part that is pointed at, from the balance point to its bar. */
+function LeverArm(props: {
+  pulls: ReadonlyMap<string, PartPull>;
+  balanceMm: number;
+  xOf: (mm: number) => number;
+  y: number;
+}) {
+  const { picked } = useStrip();
+  const pull = picked?.kind === "part" ? props.pulls.get(picked.id) : undefined;
+  if (!pull) return null;
+  const [a, b] = [props.xOf(props.balanceMm), props.xOf(pull.atMm)];
+  return (
+    <path
+      d={`M${a} ${props.y}H${b}M${b} ${props.y - 5}v10`}
+      stroke={color("graphite")}
+      fill="none"
+      strokeWidth="1.5"
+      data-testid="lever-arm"
+    />
+  );
+}
+
+/** px that a name over a bar is wide at most. */
+const NAME_PX = 64;
+
+/**
+ * Name and mass over a bar, or at its side where a taller one stands close by; a small bar hemmed in goes without
+ * (its read-out and the parts table have it).
+ */
+function BarName(props: { bar: Bar; y: number; bars: readonly Bar[]; beamY: number; units: UnitSystem }) {
+  const { bar, y, bars, beamY, units } = props;
+  const taller = (side: 1 | -1) =>
+    bars.some(
+      (b) => b.massG > bar.massG && (b.xPx - bar.xPx) * side > 0 && Math.abs(b.xPx - bar.xPx) < NAME_PX,
+    );
+  const [left, right] = [taller(-1), taller(1)];
+  const beside = left || right;
+  const room = beamY - y > 40 && bar.xPx > (right ? 2 * NAME_PX : 0);
+  if ((left && right) || (beside && !room)) return null;
+  const x = bar.xPx + (left ? BAR_PX / 2 + 5 : right ? -BAR_PX / 2 - 5 : 0);
+  return (
+    <DrawnText
+      x={x}
+      y={beside ? y + 12 : y - 20}
+      anchor={left ? "start" : right ? "end" : "middle"}
+      tint="ink"
+    >
+      {barName(bar)}
+      <tspan x={x} dy="15" fill={color("graphite")}>
+        {printMass(bar.massG, units)}
+      </tspan>
+    </DrawnText>
+  );
+}

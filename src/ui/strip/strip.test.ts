@@ -1,0 +1,86 @@
+import { describe, expect, it } from "vitest";
+import type { PartWeight } from "@/core/weigh/report";
+import { type Resting, settle, settled, tipDeg } from "./settle";
+import { BAR_PX, barName, barsOf, partsInOrder } from "./stripBars";
+
+const part = (id: string, name: string, massG: number, x: number): PartWeight => ({
+  id,
+  name,
+  group: "handle",
+  material: "walnut-black",
+  volumeMm3: 1,
+  massG,
+  centreMm: [x, 0, 0],
+});
+
+describe("the bars of the strip", () => {
+  const scales = [part("r", "Scale, right", 20, -50), part("l", "Scale, left", 20.5, -50)];
+
+  it("stand on each other where they would overlap, the heaviest at the bottom", () => {
+    const [bar, ...more] = barsOf(scales, (x) => 2 * x + 300);
+    expect(more).toEqual([]);
+    expect(bar).toMatchObject({ xPx: 200, massG: 40.5 });
+    expect(bar.pieces.map((p) => p.id)).toEqual(["l", "r"]);
+    expect(barName(bar)).toBe("Scales");
+  });
+
+  it("keep their distance otherwise, from butt to tip; what weighs nothing has none", () => {
+    const parts = [part("a", "Pin 1", 4, 0), part("b", "Pin 2", 4, -BAR_PX), part("c", "Air", 0, -60)];
+    expect(barsOf(parts, (x) => x).map((b) => b.pieces[0].id)).toEqual(["b", "a"]);
+    expect(partsInOrder(barsOf([...parts, ...scales], (x) => x)).map((p) => p.id)).toEqual([
+      "l",
+      "r",
+      "b",
+      "a",
+    ]);
+    expect(barsOf([], (x) => x)).toEqual([]);
+  });
+
+  it("are named shortly", () => {
+    const bar = barsOf(
+      [...scales, part("g", "Guard", 1, -50), part("f", "Tang hole fill", 2, -50)],
+      (x) => x,
+    );
+    expect(barName(bar[0])).toBe("Scales …");
+  });
+});
+
+describe("the beam settling", () => {
+  const run = (from: Resting, to: number, seconds: number, step: number) => {
+    let at = from;
+    for (let t = 0; t < seconds; t += step) at = settle(at, to, step);
+    return at;
+  };
+  const start = { atMm: -40, speedMmS: 0 };
+
+  it("comes to rest level under the balance point within a second, however the frames fall", () => {
+    for (const step of [1 / 240, 1 / 60, 1 / 12]) {
+      const end = run(start, -25, 1, step);
+      expect(settled(end, -25), `${step}`).toBe(true);
+      expect(tipDeg(end, -25)).toBe(0);
+    }
+  });
+
+  /** A damped spring of ratio 0.7 overshoots by exp(−πζ/√(1−ζ²)) = 4.6 %. @see any text on vibrations. */
+  it("swings past by a twentieth at most", () => {
+    let far = start.atMm;
+    for (let at = start, t = 0; t < 1; t += 1 / 480) {
+      at = settle(at, 60, 1 / 480);
+      far = Math.max(far, at.atMm);
+    }
+    expect(far).toBeGreaterThan(60 + 0.03 * 100);
+    expect(far).toBeLessThan(60 + 0.055 * 100);
+  });
+
+  it("dips toward where the weight went", () => {
+    expect(tipDeg(start, -25)).toBeGreaterThan(0);
+    expect(tipDeg(start, -55)).toBeLessThan(0);
+    expect(Math.abs(tipDeg(start, 5000))).toBeLessThanOrEqual(5);
+  });
+
+  it("is not thrown off by a long stall or by what is no number", () => {
+    const after = settle({ atMm: 0, speedMmS: 500 }, 10, 60);
+    expect(Math.abs(after.atMm - 10)).toBeLessThan(10);
+    expect(settle({ atMm: Number.NaN, speedMmS: 0 }, 10, 0.01)).toEqual({ atMm: 10, speedMmS: 0 });
+  });
+});
