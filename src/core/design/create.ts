@@ -1,6 +1,7 @@
 import { plainFitUp } from "./fitUp";
 import type { Blade, Design, FullTang, NodeRole, OutlineNode, PlanNode, TipStyle } from "./schema";
 import { plainUse } from "./uses";
+import { plainWork } from "./work";
 
 /** Main measures of a handle's outline, mm. */
 export interface HandleMeasures {
@@ -126,5 +127,6 @@ export function newDesign(name: string): Design {
     meshes: [],
     fitUp: plainFitUp(),
     use: plainUse(),
+    work: plainWork(),
   };
 }

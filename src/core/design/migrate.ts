@@ -1,6 +1,7 @@
 import { plainFitUp } from "./fitUp";
 import { DESIGN_VERSION } from "./schema";
 import { plainUse } from "./uses";
+import { plainWork } from "./work";
 
 /** Turns the record of one version into the next one's. Keyed by the version it starts from. */
 export type Migrations = Readonly<Record<number, (record: unknown) => unknown>>;
@@ -13,6 +14,8 @@ export const MIGRATIONS: Migrations = {
   2: (record) => (isRecord(record) ? toVersion3(record) : record),
   // 4: how the knife is fitted up and what it is for, as it is before its maker says otherwise.
   3: (record) => (isRecord(record) ? { ...record, fitUp: plainFitUp(), use: plainUse() } : record),
+  // 5: what making it takes.
+  4: (record) => (isRecord(record) ? { ...record, work: plainWork() } : record),
 };
 
 type Loose = Record<string, unknown>;

@@ -7,9 +7,10 @@ import { guard } from "./record/guard";
 import { handle } from "./record/handle";
 import { tang } from "./record/tang";
 import { use } from "./record/use";
+import { work } from "./record/work";
 
 /** The version of the design record that this code writes. */
-export const DESIGN_VERSION = 4;
+export const DESIGN_VERSION = 5;
 
 /** An imported shape: a closed mesh in mm, its numbers as little-endian bytes in base 64. */
 const mesh = z.strictObject({
@@ -32,6 +33,7 @@ export const designSchema = z.strictObject({
   meshes: z.array(mesh).max(6),
   fitUp,
   use,
+  work,
 });
 
 /** A knife as its maker designs it: plain data, lengths in mm in the frame of docs/method.md. */
@@ -77,4 +79,5 @@ export type {
 export { HOLE_PURPOSES, NUT_STYLES } from "./record/tang";
 export type { Use, UseKind } from "./record/use";
 export { USES } from "./record/use";
+export type { Work } from "./record/work";
 export { TIP_STYLES };

@@ -1,5 +1,6 @@
 import { handleReach, newRecess } from "../design/constructions";
 import { withHandleLength } from "../design/lengths";
+import { type MaterialPlace, materialAt, withMaterial } from "../design/materialPlaces";
 import type { Design, Piece } from "../design/schema";
 import { openSpot } from "../fit/openSpot";
 import { materialById } from "../stock/materials";
@@ -203,99 +204,34 @@ const SCALES = [
 ];
 const SHEETS = ["vulcanised-fibre", "g10", "brass-260", "aluminium-6061"];
 
-function choices(
-  what: string,
-  materials: readonly string[],
-  now: string,
-  nature: LeverNature,
-  put: (d: Design, material: string) => Design,
-): Lever[] {
-  return materials
-    .filter((m) => m !== now && materialById(m))
-    .map((material) => ({
-      id: `${what}:${material}`,
-      unit: "choice" as const,
-      step: 1,
-      low: 0,
-      high: 1,
-      nature,
-      material,
-      apply: (d: Design, amount: number) => (amount >= 0.5 ? put(d, material) : d),
-    }));
-}
+/** Materials that can be changed by themselves: the lever's name, the place, and what it is changed to. */
+const CHOICES: readonly (readonly [string, MaterialPlace, readonly string[], LeverNature])[] = [
+  ["guard-metal", "guard", METALS, "metal"],
+  ["scale-material", "scales", SCALES, "look"],
+  ["liner-material", "liners", SHEETS, "plain"],
+  ["block-material", "block", SCALES, "look"],
+  ["spacer-material", "spacers", SHEETS, "plain"],
+  ["pommel-metal", "pommel", METALS, "metal"],
+  ["pin-metal", "pins", METALS, "plain"],
+];
 
 function materialLevers(design: Design): Lever[] {
-  const { handle, guard, fasteners } = design;
-  const levers: Lever[] = [];
-  if (guard)
-    levers.push(
-      ...choices("guard-metal", METALS, guard.plates[0].material, "metal", (d, material) =>
-        d.guard
-          ? { ...d, guard: { ...d.guard, plates: d.guard.plates.map((p) => ({ ...p, material })) } }
-          : d,
-      ),
-    );
-  if (handle.kind === "scales") {
-    levers.push(
-      ...choices("scale-material", SCALES, handle.right.material, "look", (d, material) =>
-        d.handle.kind === "scales"
-          ? {
-              ...d,
-              handle: {
-                ...d.handle,
-                right: { ...d.handle.right, material },
-                left: { ...d.handle.left, material },
-              },
-            }
-          : d,
-      ),
-    );
-    if (handle.liners.length > 0)
-      levers.push(
-        ...choices("liner-material", SHEETS, handle.liners[0].material, "plain", (d, material) =>
-          d.handle.kind === "scales"
-            ? { ...d, handle: { ...d.handle, liners: d.handle.liners.map((l) => ({ ...l, material })) } }
-            : d,
-        ),
-      );
-  } else {
-    const of = (role: Piece["role"][], material: string, d: Design): Design =>
-      d.handle.kind === "stack"
-        ? {
-            ...d,
-            handle: {
-              ...d.handle,
-              pieces: d.handle.pieces.map((p) => (role.includes(p.role) ? { ...p, material } : p)),
-            },
-          }
-        : d;
-    const block = handle.pieces.find((p) => p.role === "block");
-    const spacer = handle.pieces.find((p) => p.role === "spacer");
-    const end = handle.pieces.find((p) => p.role === "pommel" || p.role === "butt-plate");
-    if (block)
-      levers.push(
-        ...choices("block-material", SCALES, block.material, "look", (d, m) => of(["block"], m, d)),
-      );
-    if (spacer)
-      levers.push(
-        ...choices("spacer-material", SHEETS, spacer.material, "plain", (d, m) => of(["spacer"], m, d)),
-      );
-    if (end)
-      levers.push(
-        ...choices("pommel-metal", METALS, end.material, "metal", (d, m) =>
-          of(["pommel", "butt-plate"], m, d),
-        ),
-      );
-  }
-  const pin = fasteners.find((f) => f.kind === "pin");
-  if (pin && pin.kind === "pin")
-    levers.push(
-      ...choices("pin-metal", METALS, pin.material, "plain", (d, material) => ({
-        ...d,
-        fasteners: d.fasteners.map((f) => (f.kind === "pin" ? { ...f, material } : f)),
-      })),
-    );
-  return levers;
+  return CHOICES.flatMap(([what, place, materials, nature]) => {
+    const now = materialAt(design, place);
+    if (now === null) return [];
+    return materials
+      .filter((m) => m !== now && materialById(m))
+      .map((material) => ({
+        id: `${what}:${material}`,
+        unit: "choice" as const,
+        step: 1,
+        low: 0,
+        high: 1,
+        nature,
+        material,
+        apply: (d: Design, amount: number) => (amount >= 0.5 ? withMaterial(d, place, material) : d),
+      }));
+  });
 }
 
 /** Every change that could be made to this knife, lengths first. */

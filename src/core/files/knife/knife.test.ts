@@ -4,10 +4,11 @@ import { describe, expect, it } from "vitest";
 import { newDesign } from "../../design/create";
 import { MIGRATIONS, migrate } from "../../design/migrate";
 import { DESIGN_VERSION } from "../../design/schema";
+import { MOST_VARIANTS } from "../../design/variant";
 import { weigh } from "../../weigh/weigh";
 import { LARGEST_KNIFE_BYTES } from "./format";
-import { readKnife } from "./read";
-import { writeKnife } from "./write";
+import { readKnife, readKnifeValue } from "./read";
+import { writeKnife, writeKnifeWithin } from "./write";
 
 const FIXTURES = "src/core/files/knife/fixtures";
 const raw = (name: string) => JSON.parse(readFileSync(`${FIXTURES}/${name}.json`, "utf8")).knife;
@@ -18,6 +19,7 @@ const WEIGHED: Readonly<Record<string, readonly [number, number]>> = {
   "v2-gorse-guard-knife": [193.6883, -22.7443],
   "v2-marsh-stick-tang": [161.3952, -19.5528],
   "v3-bracken-dagger": [292.2277, -26.387],
+  "v4-reed-take-down-hunter": [162.1519, -15.2672],
 };
 const bytes = (text: string) => new TextEncoder().encode(text);
 
@@ -25,7 +27,7 @@ describe("knife files", () => {
   it("come back as they were written", () => {
     const design = newDesign("Sedge");
     const reading = readKnife(bytes(writeKnife(design)));
-    expect(reading).toEqual({ ok: true, design });
+    expect(reading).toEqual({ ok: true, design, variants: [] });
   });
 
   it.each(readdirSync("demo").filter((f) => f.endsWith(".json")))(
@@ -82,6 +84,34 @@ describe("knife files", () => {
     expect(with_({ scabbard: true })).toMatchObject({ code: "invalid" });
   });
 
+  it("carry variants, each whole, and refuse one that is not", () => {
+    const design = newDesign("Sedge");
+    const slim = { ...design, blade: { ...design.blade, spineMm: 3 } };
+    const text = writeKnife(design, [{ name: "Slim", design: slim }]);
+    const variants = [{ name: "Slim", design: slim }];
+    expect(readKnife(bytes(text))).toEqual({ ok: true, design, variants });
+    const file = JSON.parse(text);
+    const bent = (change: object) =>
+      readKnifeValue({ ...file, variants: [{ ...file.variants[0], ...change }] });
+    expect(bent({ name: " " })).toMatchObject({ code: "invalid", problems: [{ path: "variants[0].name" }] });
+    const thick = { ...slim, blade: { ...slim.blade, spineMm: 99 } };
+    expect(bent({ knife: thick })).toMatchObject({ problems: [{ path: "variants[0].knife.blade.spineMm" }] });
+    const crowd = Array.from({ length: MOST_VARIANTS + 1 }, () => file.variants[0]);
+    expect(readKnifeValue({ ...file, variants: crowd })).toMatchObject({ problems: [{ path: "variants" }] });
+    expect(readKnifeValue({ ...file, variants: "many" })).toMatchObject({ code: "invalid" });
+  });
+
+  it("leave out, and tell of, the variants that a reader would not take for their size", () => {
+    const design = newDesign("Sedge");
+    const variants = ["a", "b", "c"].map((name) => ({ name, design }));
+    const all = writeKnife(design, variants);
+    expect(writeKnifeWithin(design, variants)).toEqual({ text: all, leftOut: 0 });
+    const some = writeKnifeWithin(design, variants, bytes(all).byteLength - 1);
+    expect(some.leftOut).toBe(1);
+    expect(readKnife(bytes(some.text))).toEqual({ ok: true, design, variants: variants.slice(0, 2) });
+    expect(writeKnifeWithin(design, variants, 10)).toEqual({ text: writeKnife(design), leftOut: 3 });
+  });
+
   it("never throw, whatever the bytes", () => {
     const good = bytes(writeKnife(newDesign("Sedge")));
     fc.assert(
@@ -106,7 +136,7 @@ describe("migrations", () => {
     expect(reading.design.handle.plan.every((p) => p.roundness === roundness)).toBe(true);
   });
 
-  it.each(["v1-rook-hunter", "v2-gorse-guard-knife", "v2-marsh-stick-tang"])(
+  it.each(readdirSync(FIXTURES).map((f) => f.replace(".json", "")))(
     "%s weighs what it always did",
     (name) => {
       const reading = readKnife(readFileSync(`${FIXTURES}/${name}.json`));

@@ -1,7 +1,8 @@
 import { type ParseError, parseTree } from "jsonc-parser";
-import type * as z from "zod";
+import * as z from "zod";
 import { migrate } from "../../design/migrate";
 import { DESIGN_VERSION, type Design, designSchema } from "../../design/schema";
+import { MOST_VARIANTS, type Variant, variantName } from "../../design/variant";
 import { KNIFE_FORMAT, LARGEST_KNIFE_BYTES } from "./format";
 
 /** One thing wrong inside a file, and where: the path of keys to it. */
@@ -24,7 +25,9 @@ export type KnifeFailure =
   | { readonly ok: false; readonly code: "newer"; readonly version: number; readonly known: number }
   | { readonly ok: false; readonly code: "invalid"; readonly problems: readonly Problem[] };
 
-export type KnifeReading = { readonly ok: true; readonly design: Design } | KnifeFailure;
+export type KnifeReading =
+  | { readonly ok: true; readonly design: Design; readonly variants: readonly Variant[] }
+  | KnifeFailure;
 
 /**
  * Reads a knife file. Refuses, without a trace, what is oversized, not text, not JSON, not ours, of a newer version
@@ -56,19 +59,38 @@ export function readKnifeValue(value: unknown): KnifeReading {
   if (typeof version !== "number" || !Number.isInteger(version) || version < 1)
     return { ok: false, code: "no-version" };
   if (version > DESIGN_VERSION) return { ok: false, code: "newer", version, known: DESIGN_VERSION };
-  return readDesign(migrate(value.knife, version));
+  const knife = readDesign(migrate(value.knife, version));
+  if (!knife.ok || value.variants === undefined) return knife;
+  return readVariants(knife.design, value.variants, version);
 }
 
-/** Checks a record of the present version. */
-export function readDesign(record: unknown): KnifeReading {
+/** Checks a record of the present version, without variants. */
+export function readDesign(record: unknown, at = "knife"): KnifeReading {
   const parsed = designSchema.safeParse(record);
-  if (parsed.success) return { ok: true, design: parsed.data };
-  return { ok: false, code: "invalid", problems: parsed.error.issues.slice(0, 20).map(problemOf) };
+  if (parsed.success) return { ok: true, design: parsed.data, variants: [] };
+  return { ok: false, code: "invalid", problems: problemsOf(parsed.error, at) };
 }
 
-function problemOf(issue: z.core.$ZodIssue): Problem {
-  const path = issue.path.map((key) => (typeof key === "number" ? `[${key}]` : `.${String(key)}`)).join("");
-  return { path: `knife${path}`, message: issue.message };
+/** Variants came with version 5; one that is no whole knife refuses the file. */
+const variantList = z.array(z.strictObject({ name: variantName, knife: z.unknown() })).max(MOST_VARIANTS);
+
+function readVariants(design: Design, value: unknown, version: number): KnifeReading {
+  const list = variantList.safeParse(value);
+  if (!list.success) return { ok: false, code: "invalid", problems: problemsOf(list.error, "variants") };
+  const variants: Variant[] = [];
+  for (const [i, { name, knife }] of list.data.entries()) {
+    const reading = readDesign(migrate(knife, version), `variants[${i}].knife`);
+    if (!reading.ok) return reading;
+    variants.push({ name, design: reading.design });
+  }
+  return { ok: true, design, variants };
+}
+
+function problemsOf(error: z.ZodError, at: string): Problem[] {
+  return error.issues.slice(0, 20).map(({ path, message }) => ({
+    path: at + path.map((key) => (typeof key === "number" ? `[${key}]` : `.${String(key)}`)).join(""),
+    message,
+  }));
 }
 
 function isRecord(value: unknown): value is Record<string, unknown> {

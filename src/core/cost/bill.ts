@@ -1,0 +1,59 @@
+import type { Design } from "../design/schema";
+import type { MassReport } from "../weigh/report";
+import { weigh } from "../weigh/weigh";
+import { type Priced, priced, takenMassG } from "./priced";
+import type { Shop } from "./shop";
+import { type Take, takesOf } from "./takes";
+import { type WorkLine, workOf } from "./work";
+
+export interface BillLine extends Priced {
+  readonly take: Take;
+  /** Of what is bought for it; null for hardware. */
+  readonly massG: number | null;
+}
+
+/** What a knife costs to make: money in the shop's currency, time in minutes. */
+export interface Bill {
+  readonly lines: readonly BillLine[];
+  readonly work: readonly WorkLine[];
+  readonly materials: number;
+  readonly minutes: number;
+  readonly labour: number;
+  readonly others: number;
+  /** Of what is priced. */
+  readonly total: number;
+  /** Keys that have no price, or one that does not serve; the total is that much short. */
+  readonly unpriced: readonly string[];
+}
+
+/**
+ * The bill of a knife that can be built, or null. What is bought as stock is charged by the share that is used up, not
+ * by whole pieces.
+ */
+export function billOf(design: Design, shop: Shop, known?: MassReport): Bill | null {
+  const weighing = known ? null : weigh(design);
+  const report = known ?? (weighing?.ok ? weighing.report : null);
+  if (!report) return null;
+  const kerfMm = design.fitUp.stock.kerfMm;
+  const lines = takesOf(design, report).map((take) => ({
+    take,
+    ...priced(take, shop.prices[take.key], kerfMm),
+    massG: takenMassG(take),
+  }));
+  const work = workOf(design);
+  const { others } = design.work;
+  const materials = lines.reduce((s, l) => s + (l.cost ?? 0), 0);
+  const minutes = [...work, ...others].reduce((s, w) => s + w.minutes, 0);
+  const labour = (minutes / 60) * shop.ratePerHour;
+  const besides = others.reduce((s, o) => s + o.money, 0);
+  return {
+    lines,
+    work,
+    materials,
+    minutes,
+    labour,
+    others: besides,
+    total: materials + labour + besides,
+    unpriced: [...new Set(lines.filter((l) => l.cost === null).map((l) => l.take.key))],
+  };
+}

@@ -1,0 +1,46 @@
+import * as z from "zod";
+
+const money = z.number().min(0).max(1_000_000);
+const size = z.number().min(0.1).max(10_000);
+
+/** What a maker pays for one thing. Money is in the shop's own currency. */
+const price = z.discriminatedUnion("by", [
+  z.strictObject({ by: z.literal("weight"), perKg: money }),
+  /** Bought by the piece; one makes so many of what is cut from it: 2 for a pair of scales. */
+  z.strictObject({ by: z.literal("piece"), perPiece: money, makes: z.number().min(0.01).max(1000) }),
+  /** Bought as a board, sheet, bar or rod of that size. */
+  z.strictObject({
+    by: z.literal("size"),
+    perPiece: money,
+    lengthMm: size,
+    widthMm: size,
+    thicknessMm: size,
+  }),
+]);
+
+/** Names of hardware that is bought finished, beside the ids of materials. */
+export const HARDWARE = [
+  "each:sleeve-bolt",
+  "each:cap-screw",
+  "each:nutted-rod",
+  "each:butt-nut",
+  "each:butt-screw",
+  "each:blade",
+] as const;
+export type Hardware = (typeof HARDWARE)[number];
+
+/** What a shop pays and is paid: by material id or hardware name. */
+export const shopSchema = z.strictObject({
+  /** Printed after every sum: a sign or a code, or nothing. */
+  currency: z.string().trim().max(5),
+  ratePerHour: money,
+  prices: z.record(z.string().min(1).max(60), price),
+});
+
+export type Price = z.infer<typeof price>;
+export type Shop = Readonly<z.infer<typeof shopSchema>>;
+
+/** A shop that has said nothing yet. */
+export function plainShop(): Shop {
+  return { currency: "", ratePerHour: 0, prices: {} };
+}

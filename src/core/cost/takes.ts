@@ -1,0 +1,177 @@
+import { bladeOutline } from "../assembly/bladeOutline";
+import { handleOutline } from "../assembly/handleOutline";
+import type { Contour } from "../curve/contour";
+import { handleReach } from "../design/constructions";
+import type { Design } from "../design/schema";
+import { gluePlan } from "../fit/glue";
+import { pinLayout } from "../fit/pinLayout";
+import { type CutPiece, cutList, rodList, type Size } from "../fit/stockList";
+import { materialById } from "../stock/materials";
+import type { MassReport } from "../weigh/report";
+import type { Hardware } from "./shop";
+
+/** Something that a knife takes, before anything is known of its price. */
+export type Take =
+  /** Sawn out of stock. */
+  | {
+      readonly kind: "sawn";
+      readonly what: string;
+      readonly key: string;
+      readonly count: number;
+      /** With room all round and the saw's kerf. */
+      readonly sawnMm: Size;
+      /** The same without the kerf. */
+      readonly blankMm: Size;
+      readonly lengthwise: boolean;
+    }
+  /** Cut off a rod or tube; the length is of all of them together. */
+  | {
+      readonly kind: "rod";
+      readonly what: string;
+      readonly key: string;
+      readonly count: number;
+      readonly diameterMm: number;
+      readonly lengthMm: number;
+    }
+  /** By its mass alone: glue, and fittings that no outline of stock is told for. */
+  | { readonly kind: "mass"; readonly what: string; readonly key: string; readonly massG: number }
+  | { readonly kind: "hardware"; readonly what: string; readonly key: Hardware; readonly count: number };
+
+/** Density of a material of the list, g/mm³. */
+export function densityGmm3(id: string): number {
+  const found = materialById(id);
+  if (!found) throw new Error(`no material "${id}"`);
+  return found.densityGcc.typical / 1000;
+}
+
+function heightOf(contours: readonly Contour[]): number {
+  let [low, high] = [0, 0];
+  for (const c of contours)
+    for (let i = 0; i <= 60; i++) {
+      const ys = c.cut(c.xRange[0] + 1e-6 + ((c.xRange[1] - c.xRange[0] - 2e-6) * i) / 60);
+      if (ys.length > 1) [low, high] = [Math.min(low, ys[0]), Math.max(high, ys[ys.length - 1])];
+    }
+  return high - low;
+}
+
+/** The bar or sheet that blade and tang are cut out of in one. */
+function bladeBlank(design: Design): Take {
+  const { blade, tang, fitUp } = design;
+  const { kerfMm } = fitUp.stock;
+  const room = 2 * fitUp.stock.allowanceMm;
+  const full = tang.kind === "full";
+  const behind = full ? (tang.short?.lengthMm ?? handleReach(design)) : tang.lengthMm;
+  const outlines = [bladeOutline(blade), ...(full ? [handleOutline(design.handle)] : [])];
+  const blankMm = {
+    lengthMm: blade.lengthMm + behind + room,
+    heightMm: heightOf(outlines) + room,
+    thicknessMm: Math.max(blade.spineMm, full ? 0 : tang.frontThicknessMm),
+  };
+  return {
+    kind: "sawn",
+    what: "Blade and tang",
+    key: blade.steel,
+    count: 1,
+    sawnMm: {
+      ...blankMm,
+      lengthMm: blankMm.lengthMm + kerfMm,
+      heightMm: blankMm.heightMm + kerfMm,
+    },
+    blankMm,
+    lengthwise: true,
+  };
+}
+
+/** A sawn piece without the kerf, which is in every side that is shaped afterwards. */
+function withoutKerf(piece: CutPiece, kerfMm: number): Size {
+  const side = (of: keyof Size) =>
+    piece.sawnMm[of] > piece.finishedMm[of] ? piece.sawnMm[of] - kerfMm : piece.sawnMm[of];
+  return { lengthMm: side("lengthMm"), heightMm: side("heightMm"), thicknessMm: side("thicknessMm") };
+}
+
+/** Parts that weigh something, that no list of stock has, and that are not bought finished. */
+function looseParts(design: Design, report: MassReport): Take[] {
+  const { handle, guard } = design;
+  const rings = handle.kind === "stack" ? handle.rings.map((r) => r.id) : [];
+  const welded = design.tang.kind === "full" && design.tang.short !== null;
+  const ids = new Set(["collar", "dowels", ...rings, ...(welded ? ["tang-rest"] : [])]);
+  return report.parts
+    .filter((p) => ids.has(p.id) || (guard?.mesh && p.id === "guard"))
+    .map((p) => ({ kind: "mass", what: p.name, key: p.material.split("+")[0], massG: p.massG }));
+}
+
+const BOLTS: Readonly<Record<string, readonly [string, Hardware]>> = {
+  "sleeve-bolt": ["Sleeve bolts", "each:sleeve-bolt"],
+  "cap-screw": ["Cap screws with inserts", "each:cap-screw"],
+  "nutted-rod": ["Rods with nuts", "each:nutted-rod"],
+};
+
+function hardware(design: Design): Take[] {
+  const takes: Take[] = [];
+  for (const [kind, [what, key]] of Object.entries(BOLTS)) {
+    const count = design.fasteners.filter((f) => f.kind === kind).length;
+    if (count > 0) takes.push({ kind: "hardware", what, key, count });
+  }
+  if (design.tang.kind === "hidden" && design.tang.end.kind === "threaded")
+    takes.push({ kind: "hardware", what: "Nut at the butt", key: "each:butt-nut", count: 1 });
+  if (design.tang.kind === "hidden" && design.tang.end.kind === "take-down")
+    takes.push({ kind: "hardware", what: "Screw at the butt", key: "each:butt-screw", count: 1 });
+  return takes;
+}
+
+/** Patterned pins are cut from one rod, sold for what its tube is of. */
+function patternedRods(design: Design): Take[] {
+  const places = new Map(pinLayout(design).map((p) => [p.id, p.blankMm]));
+  return design.fasteners.flatMap((f): Take[] =>
+    f.kind === "patterned-pin"
+      ? [
+          {
+            kind: "rod",
+            what: "Patterned rod",
+            key: f.tube.material,
+            count: 1,
+            diameterMm: f.diameterMm,
+            lengthMm: (places.get(f.id) ?? 0) + design.fitUp.stock.kerfMm,
+          },
+        ]
+      : [],
+  );
+}
+
+/** All that one knife takes: stock with room to saw, rods, hardware, glue as it is mixed. */
+export function takesOf(design: Design, report: MassReport): Take[] {
+  const through = new Map(pinLayout(design).map((p) => [p.id, p.throughMm]));
+  const glue = gluePlan(design, through);
+  const glueG = glue.partA.g + glue.partB.g;
+  const blade: Take = design.blade.measured
+    ? { kind: "hardware", what: "Blade, as it was bought", key: "each:blade", count: 1 }
+    : bladeBlank(design);
+  return [
+    blade,
+    ...cutList(design).map(
+      (c): Take => ({
+        kind: "sawn",
+        what: c.piece,
+        key: c.material,
+        count: c.count,
+        sawnMm: c.sawnMm,
+        blankMm: withoutKerf(c, design.fitUp.stock.kerfMm),
+        lengthwise: c.grain === "lengthwise",
+      }),
+    ),
+    ...looseParts(design, report),
+    ...rodList(design).map(
+      (r): Take => ({
+        kind: "rod",
+        what: "Pins and tubes",
+        key: r.material,
+        count: r.count,
+        diameterMm: r.diameterMm,
+        lengthMm: r.lengthMm,
+      }),
+    ),
+    ...patternedRods(design),
+    ...hardware(design),
+    ...(glueG > 0 ? [{ kind: "mass" as const, what: "Glue, mixed", key: "epoxy", massG: glueG }] : []),
+  ];
+}

@@ -1,0 +1,101 @@
+import type { Design } from "../design/schema";
+
+/** Tasks of making a knife, in the order of the bench. */
+export const WORK_TASKS = [
+  "blade",
+  "blade-in-hand",
+  "tang",
+  "tang-holes",
+  "tang-taper",
+  "tang-recess",
+  "tang-end",
+  "guard",
+  "guard-shape",
+  "scales",
+  "liners",
+  "bolsters",
+  "joints",
+  "tang-hole",
+  "frame",
+  "pieces",
+  "pommel",
+  "rings",
+  "pins",
+  "bolts",
+  "glue-up",
+  "shape",
+  "finish",
+] as const;
+export type WorkTask = (typeof WORK_TASKS)[number];
+
+export interface WorkLine {
+  readonly task: WorkTask;
+  readonly proposedMin: number;
+  /** What the maker says, or what is proposed. */
+  readonly minutes: number;
+}
+
+/** Minutes at the bench, waiting left out. Rough figures of our own to begin from, to be replaced by the maker's. */
+const HOLE = { broached: 60, burned: 35, milled: 45, drilled: 40 } as const;
+const END = { plain: 0, peened: 30, threaded: 35, "take-down": 45 } as const;
+
+function proposed(design: Design): Partial<Record<WorkTask, number>> {
+  const { blade, tang, handle, guard, fasteners } = design;
+  const bolts = fasteners.filter((f) => ["sleeve-bolt", "cap-screw", "nutted-rod"].includes(f.kind)).length;
+  const shaped = handle.plan.length > 4 || handle.facets !== null || handle.waist !== null;
+  const common = {
+    ...(blade.measured ? { "blade-in-hand": 20 } : { blade: 240 }),
+    pins: 8 * (fasteners.length - bolts),
+    bolts: 15 * bolts,
+    "glue-up": 25,
+    shape: shaped ? 120 : 90,
+    finish: 75,
+    guard: guard ? 45 + 15 * guard.plates.length + (guard.dowels ? 20 : 0) : 0,
+    "guard-shape": guard && (guard.armWidthMm !== null || guard.notch || guard.domeMm > 0) ? 60 : 0,
+  };
+  const ofTang =
+    tang.kind === "full"
+      ? {
+          "tang-holes":
+            4 * (tang.holes.filter((h) => h.purpose !== "old-pin").length + tang.slots.length * 4),
+          "tang-taper": tang.taper ? 30 : 0,
+          "tang-recess": tang.recess ? 25 : 0,
+          tang: tang.short ? 30 : 0,
+        }
+      : {
+          tang: 25,
+          "tang-end": tang.kind === "hidden" ? END[tang.end.kind] : 0,
+          "tang-hole": tang.kind === "hidden" ? HOLE[tang.hole.kind] : 0,
+          frame: tang.kind === "framed" ? 45 : 0,
+        };
+  if (handle.kind === "scales") {
+    const { front, rear } = handle.bolsters;
+    return {
+      ...common,
+      ...ofTang,
+      scales: 30,
+      liners: 10 * handle.liners.length,
+      bolsters: 40 * ((front ? 1 : 0) + (rear ? 1 : 0)),
+      joints: 25 * handle.joints.length,
+    };
+  }
+  const ends = handle.pieces.filter((p) => p.role === "pommel" || p.role === "butt-plate").length;
+  return {
+    ...common,
+    ...ofTang,
+    pieces: 8 * (handle.pieces.length - ends),
+    pommel: 45 * ends,
+    rings: 40 * handle.rings.length,
+  };
+}
+
+/** The tasks that this knife has, each with what is proposed for it and what its maker says. Minutes. */
+export function workOf(design: Design): WorkLine[] {
+  const minutes = proposed(design);
+  return WORK_TASKS.flatMap((task) => {
+    const proposedMin = minutes[task] ?? 0;
+    const said = design.work.minutes[task];
+    if (proposedMin === 0 && said === undefined) return [];
+    return [{ task, proposedMin, minutes: said ?? proposedMin }];
+  });
+}

@@ -1,0 +1,90 @@
+import { materialById } from "../stock/materials";
+import type { Design, Piece, PieceRole } from "./schema";
+
+/** Where a knife has a material that can be changed by itself. */
+export const MATERIAL_PLACES = [
+  "scales",
+  "block",
+  "washers",
+  "liners",
+  "spacers",
+  "guard",
+  "bolsters",
+  "ferrules",
+  "pommel",
+  "pins",
+] as const;
+export type MaterialPlace = (typeof MATERIAL_PLACES)[number];
+
+/** Roles of the pieces that a place stands for. */
+const ROLES: Partial<Record<MaterialPlace, readonly PieceRole[]>> = {
+  block: ["block"],
+  washers: ["washer"],
+  spacers: ["spacer"],
+  bolsters: ["bolster"],
+  ferrules: ["ferrule"],
+  pommel: ["pommel", "butt-plate"],
+};
+
+/** The material there, the first where there are several; null where the knife has no such place. */
+export function materialAt(design: Design, place: MaterialPlace): string | null {
+  const { handle, guard, fasteners } = design;
+  if (place === "guard") return guard?.plates[0].material ?? null;
+  if (place === "pins") return fasteners.find((f) => f.kind === "pin")?.material ?? null;
+  if (handle.kind === "scales") {
+    if (place === "scales") return handle.right.material;
+    if (place === "liners") return handle.liners[0]?.material ?? null;
+    const { front, rear } = handle.bolsters;
+    return place === "bolsters" ? (front?.right ?? rear?.right ?? null) : null;
+  }
+  return handle.pieces.find((p) => ROLES[place]?.includes(p.role))?.material ?? null;
+}
+
+/** Only the class that a material was pressed as stays pressed: leather does, the wood that takes its place does not. */
+function remade(piece: Piece, material: string): Piece {
+  const alike = materialById(piece.material)?.class === materialById(material)?.class;
+  return { ...piece, material, pressedShare: alike ? piece.pressedShare : 0 };
+}
+
+/**
+ * The knife with another material there, and as it was where it has no such place. Segments of scales follow where
+ * they were of the scale's own material on their side.
+ */
+export function withMaterial(design: Design, place: MaterialPlace, material: string): Design {
+  const { handle, guard, fasteners } = design;
+  if (materialAt(design, place) === null) return design;
+  if (place === "guard" && guard)
+    return { ...design, guard: { ...guard, plates: guard.plates.map((p) => ({ ...p, material })) } };
+  if (place === "pins")
+    return { ...design, fasteners: fasteners.map((f) => (f.kind === "pin" ? { ...f, material } : f)) };
+  if (handle.kind === "stack") {
+    const roles = ROLES[place] ?? [];
+    const pieces = handle.pieces.map((p) => (roles.includes(p.role) ? remade(p, material) : p));
+    return { ...design, handle: { ...handle, pieces } };
+  }
+  if (place === "liners")
+    return {
+      ...design,
+      handle: { ...handle, liners: handle.liners.map((l) => ({ ...l, material })) },
+    };
+  if (place === "bolsters") {
+    const { front, rear } = handle.bolsters;
+    const all = { right: material, left: material };
+    const bolsters = { front: front && { ...front, ...all }, rear: rear && { ...rear, ...all } };
+    return { ...design, handle: { ...handle, bolsters } };
+  }
+  const { right, left } = handle;
+  return {
+    ...design,
+    handle: {
+      ...handle,
+      right: { ...right, material },
+      left: { ...left, material },
+      joints: handle.joints.map((j) => ({
+        ...j,
+        right: j.right === right.material ? material : j.right,
+        left: j.left === left.material ? material : j.left,
+      })),
+    },
+  };
+}

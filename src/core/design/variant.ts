@@ -1,0 +1,13 @@
+import * as z from "zod";
+import type { Design } from "./schema";
+
+/** Another making of the same knife, kept beside it under a name of its own. */
+export interface Variant {
+  readonly name: string;
+  readonly design: Design;
+}
+
+/** So many can stand beside one knife. */
+export const MOST_VARIANTS = 24;
+
+export const variantName = z.string().trim().min(1).max(60);
