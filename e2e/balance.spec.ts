@@ -2,8 +2,9 @@ import { expect, type Page, test } from "@playwright/test";
 import type { Design } from "../src/core/design/schema";
 import { outside } from "../src/core/design/uses";
 import { dynamics } from "../src/core/weigh/dynamics";
+import { groupPulls, partPulls } from "../src/core/weigh/pulls";
 import { weigh } from "../src/core/weigh/weigh";
-import { keptKnife, openKnife, typeLength, weightOf } from "./bench";
+import { balanceOf, keptKnife, openKnife, typeLength, weightOf } from "./bench";
 
 const designOf = async (page: Page) => (await keptKnife(page)).design as Design;
 const reportOf = async (page: Page) => {
@@ -15,7 +16,7 @@ const reportOf = async (page: Page) => {
 async function openBalance(page: Page, name: string): Promise<void> {
   await openKnife(page, name);
   await page.getByRole("button", { name: "Balance", exact: true }).click();
-  await expect(page.getByRole("heading", { name: "What it is for" })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole("heading", { name: /^What it is for/ })).toBeVisible({ timeout: 30_000 });
   await expect(page.getByRole("button", { name: "Balance", exact: true })).toHaveAttribute(
     "aria-pressed",
     "true",
@@ -92,4 +93,79 @@ test("builds are drawn at random: a spread, and what it owes most to", async ({ 
   await expect(section).toContainText("Nine of ten balance between");
   await typeLength(page, "Shaped by hand, by", "2");
   await expect(section).toContainText("The design has changed since");
+});
+
+test("the strip tells what each part does, by pointer and by keys, and why the chopper is handle-heavy", async ({
+  page,
+}) => {
+  await openBalance(page, "Sallow camp chopper");
+  await expect(page.getByTestId("why")).toContainText("hardest out of the window: tang");
+  const report = await reportOf(page);
+  const pulls = partPulls(report);
+  const readout = page.getByTestId("strip-readout");
+  await expect(readout).toHaveText("What pulls where");
+  await page.getByTestId("strip").locator("[data-part=blade]").hover();
+  const blade = pulls.find((p) => p.part.id === "blade");
+  await expect(readout).toContainText(`brings the balance ${blade?.addsMm?.toFixed(1)} mm forward`);
+  await expect(page.getByTestId("lever-arm")).toBeVisible();
+
+  await page.mouse.move(5, 5);
+  await page.getByTestId("strip").locator("[tabindex='0']").focus();
+  await page.keyboard.press("End");
+  await expect(readout).toContainText("Blade");
+  await page.keyboard.press("Home");
+  const first = pulls[0];
+  await expect(readout).toContainText(first.part.name);
+  await page.keyboard.press("Escape");
+  await expect(readout).toHaveText("What pulls where");
+
+  const group = page.getByTestId("strip-groups").getByRole("button", { name: /^Handle/ });
+  await group.focus();
+  await expect(readout).toContainText("together");
+  const handle = groupPulls(report).find((g) => g.group === "handle");
+  await expect(readout).toContainText(`${Math.abs(handle?.addsMm ?? 0).toFixed(1)} mm back`);
+});
+
+const levels = (page: Page) =>
+  page
+    .getByTestId("beam")
+    .evaluate((beam) => /^rotate\((-?[\d.e-]+)/.exec(beam.getAttribute("transform") ?? "")?.[1]);
+
+/** Watches the beam frame by frame while something is done, and gives back how far it tipped, degrees. */
+async function tipped(page: Page, act: () => Promise<void>): Promise<number> {
+  await page.evaluate(() => {
+    const seen: { most: number; on: boolean } = { most: 0, on: true };
+    (window as unknown as { seen: typeof seen }).seen = seen;
+    const look = () => {
+      const now = document.querySelector("[data-testid=beam]")?.getAttribute("transform") ?? "";
+      seen.most = Math.max(seen.most, Math.abs(Number(/^rotate\((-?[\d.e-]+)/.exec(now)?.[1] ?? 0)));
+      if (seen.on) requestAnimationFrame(look);
+    };
+    look();
+  });
+  await act();
+  await expect.poll(() => levels(page)).toBe("0");
+  return page.evaluate(() => (window as unknown as { seen: { most: number } }).seen.most);
+}
+
+test("the beam tips and settles level when the balance moves", async ({ page }) => {
+  await openKnife(page, "Bracken dagger");
+  const most = await tipped(page, async () => {
+    await typeLength(page, "Length", "200");
+    await expect.poll(async () => (await designOf(page)).blade.lengthMm).toBe(200);
+  });
+  expect(most).toBeGreaterThan(0.5);
+});
+
+test.describe("for those who asked for reduced motion", () => {
+  test.use({ contextOptions: { reducedMotion: "reduce" } });
+  test("the beam stands level at once", async ({ page }) => {
+    await openKnife(page, "Bracken dagger");
+    const before = await balanceOf(page);
+    const most = await tipped(page, async () => {
+      await typeLength(page, "Length", "200");
+      await expect.poll(() => balanceOf(page)).toBeGreaterThan(before + 2);
+    });
+    expect(most).toBe(0);
+  });
 });

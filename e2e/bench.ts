@@ -30,7 +30,7 @@ export async function step(page: Page, name: string): Promise<void> {
 
 /** The knife as the browser keeps it. */
 export async function keptKnife(page: Page): Promise<{ design: { name: string }; revision: number }> {
-  const id = page.url().split("/").pop() ?? "";
+  const id = new URL(page.url()).pathname.split("/").pop() ?? "";
   return page.evaluate(
     (key) =>
       new Promise((answer, refuse) => {

@@ -11,7 +11,7 @@ test("an edit survives a reload and a crash of the page", async ({ page, context
   await expect(page.getByRole("textbox", { name: "Spine", exact: true })).toHaveValue("5");
 
   await typeLength(page, "Spine", "3");
-  await expect(page.getByTestId("kept")).toHaveText("kept in this browser");
+  await expect(page.getByTestId("kept")).toHaveText("kept");
   const cdp = await context.newCDPSession(page);
   // The renderer dies: no unload handler runs.
   const crashed = page.waitForEvent("crash");

@@ -145,4 +145,21 @@ describe("the command line", () => {
       expect([code, errors.length], args.join(" ")).toEqual([2, 1]);
     }
   }, 120_000);
+
+  it("prints a bill with and without prices, and refuses a file that has none", () => {
+    const knife = "demo/reed-take-down-hunter.json";
+    const bare = JSON.parse(euaxis("cost", knife).out);
+    expect(bare).toMatchObject({ total: 0, variants: [] });
+    expect(bare.unpriced).toContain("each:butt-screw");
+    const bill = JSON.parse(euaxis("cost", knife, "--prices", "demo/prices/workshop.json").out);
+    expect(bill.unpriced).toEqual([]);
+    expect(bill.total).toBeCloseTo(bill.materials + bill.labour + bill.others, 9);
+    for (const args of [
+      ["--prices", knife],
+      ["--prices", "no-such.json"],
+    ]) {
+      const { code, errors } = euaxis("cost", knife, ...args);
+      expect([code, errors.length], args.join(" ")).toEqual([2, 1]);
+    }
+  });
 });

@@ -1,7 +1,10 @@
 import { readFile, stat, writeFile } from "node:fs/promises";
+import { billOf } from "@/core/cost/bill";
+import { plainShop } from "@/core/cost/shop";
 import { DRILL_SETS, type DrillSet, PIN_FITS, type PinFit } from "@/core/design/schema";
 import { LARGEST_KNIFE_BYTES } from "@/core/files/knife/format";
 import { readKnife } from "@/core/files/knife/read";
+import { readPrices } from "@/core/files/prices/prices";
 import { drillsIn } from "@/core/fit/drillSets";
 import { pickDrill } from "@/core/fit/pickDrill";
 import { fitSheet } from "@/core/fit/sheet";
@@ -17,6 +20,7 @@ import { weigh } from "@/core/weigh/weigh";
 import { fileFailureWords } from "@/words/fileFailures";
 import { findingWords } from "@/words/findings";
 import { lengthFailureWords } from "@/words/lengthFailures";
+import { pricesFailureWords } from "@/words/pricesFailures";
 import { weighingJson } from "@/words/weighingJson";
 
 const USAGE = [
@@ -27,6 +31,7 @@ const USAGE = [
   "euaxis levers FILE",
   "euaxis tune FILE --balance LO..HI [--mass LO..HI]",
   "euaxis sample FILE [-n 1000] [--seed 1]",
+  "euaxis cost FILE [--prices FILE]",
   "euaxis drill SIZE [--fit slide|snug|press] [--set inch|metric|all]",
   "euaxis mesh FILE [--part ID] --out FILE.stl|FILE.3mf",
   "euaxis materials",
@@ -59,6 +64,7 @@ async function main(args: readonly string[]): Promise<unknown> {
   }
   if (command === "tune") return tuneFile(rest);
   if (command === "sample") return sampleFile(rest);
+  if (command === "cost") return costOf(rest);
   throw new Refusal(USAGE);
 }
 
@@ -168,6 +174,26 @@ async function sampleFile(args: readonly string[]): Promise<unknown> {
   return { seed, ...rest };
 }
 
+/** The bill of the knife, and of each variant that its file carries. Without prices it tells what is taken. */
+async function costOf(args: readonly string[]): Promise<unknown> {
+  const { path, options } = optionsOf(args, ["--prices"]);
+  if (!path) throw new Refusal(USAGE);
+  const from = options.get("--prices");
+  let shop = plainShop();
+  if (from) {
+    const reading = readPrices(await bytesOf(from));
+    if (!reading.ok) throw new Refusal(`${from}: ${pricesFailureWords(reading)}`);
+    shop = reading.shop;
+  }
+  const { design, variants } = await weighed(path);
+  const { currency } = shop;
+  return {
+    currency,
+    ...billOf(design, shop),
+    variants: variants.map((v) => ({ name: v.name, bill: billOf(v.design, shop) })),
+  };
+}
+
 function numberIn(text: string, option: string): number {
   const value = text.trim() === "" ? Number.NaN : Number(text);
   if (!Number.isFinite(value)) throw new Refusal(`${option} is a number, not "${text}"`);
@@ -206,7 +232,7 @@ async function weighed(path: string) {
         .join(" "),
     );
   }
-  return { design: reading.design, report: weighing.report };
+  return { design: reading.design, variants: reading.variants, report: weighing.report };
 }
 
 async function bytesOf(path: string): Promise<Uint8Array> {

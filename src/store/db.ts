@@ -20,6 +20,15 @@ export interface KnifeRecord {
   readonly saved: SavedState | null;
 }
 
+/** Another making of a knife, kept beside it. */
+export interface VariantRecord {
+  readonly id: string;
+  readonly knifeId: string;
+  readonly name: string;
+  readonly design: Design;
+  readonly createdAt: number;
+}
+
 export interface SettingRecord {
   readonly key: string;
   readonly value: unknown;
@@ -28,10 +37,12 @@ export interface SettingRecord {
 class EuaxisDatabase extends Dexie {
   knives!: EntityTable<KnifeRecord, "id">;
   settings!: EntityTable<SettingRecord, "key">;
+  variants!: EntityTable<VariantRecord, "id">;
 
   constructor() {
     super("euaxis");
     this.version(1).stores({ knives: "id, createdAt", settings: "key" });
+    this.version(2).stores({ variants: "id, knifeId" });
   }
 }
 

@@ -1,6 +1,6 @@
 import { nanoid } from "nanoid";
 import type { Design } from "@/core/design/schema";
-import { db, type KnifeRecord, type SavedState } from "./db";
+import { db, type KnifeRecord, type SavedState, type VariantRecord } from "./db";
 
 export type WriteResult =
   | { readonly ok: true; readonly record: KnifeRecord }
@@ -63,18 +63,29 @@ export async function changeDesign(id: string, change: (design: Design) => Desig
   });
 }
 
-/** Removes a knife and gives back what was removed, so that it can be put back. */
-export async function removeKnife(id: string): Promise<KnifeRecord | undefined> {
-  return db.transaction("rw", db.knives, async () => {
-    const record = await db.knives.get(id);
+/** A knife that was taken off the rack, with its variants. */
+export interface Removed {
+  readonly knife: KnifeRecord;
+  readonly variants: readonly VariantRecord[];
+}
+
+/** Removes a knife with its variants and gives back what was removed, so that it can be put back. */
+export async function removeKnife(id: string): Promise<Removed | undefined> {
+  return db.transaction("rw", db.knives, db.variants, async () => {
+    const knife = await db.knives.get(id);
+    const variants = await db.variants.where("knifeId").equals(id).toArray();
     await db.knives.delete(id);
-    return record;
+    await db.variants.bulkDelete(variants.map((v) => v.id));
+    return knife && { knife, variants };
   });
 }
 
 /** Puts a removed knife back as it was. */
-export async function restoreKnife(record: KnifeRecord): Promise<void> {
-  await db.knives.put(record);
+export async function restoreKnife({ knife, variants }: Removed): Promise<void> {
+  await db.transaction("rw", db.knives, db.variants, async () => {
+    await db.knives.put(knife);
+    await db.variants.bulkPut([...variants]);
+  });
 }
 
 /** A name not yet taken: "Parer", "Parer 2", "Parer 3" … within 80 characters. */

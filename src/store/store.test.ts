@@ -1,15 +1,26 @@
 import "fake-indexeddb/auto";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import { newDesign } from "@/core/design/create";
+import { MOST_VARIANTS, variantName } from "@/core/design/variant";
 import { createAutosave } from "./autosave";
 import { db } from "./db";
 import { addDemoKnives, layOutDemoKnivesOnce } from "./demo";
 import { addKnife, freeName, removeKnife, restoreKnife, writeDesign } from "./knives";
 import { createSession } from "./session";
+import { changeShop } from "./shop";
+import {
+  addVariants,
+  removeVariant,
+  renameVariant,
+  replaceVariant,
+  restoreVariants,
+  variantsOf,
+} from "./variants";
 
 beforeEach(async () => {
   await db.knives.clear();
   await db.settings.clear();
+  await db.variants.clear();
 });
 
 const spine = (session: ReturnType<typeof createSession>, mm: number, gesture?: string) =>
@@ -161,5 +172,67 @@ describe("autosave", () => {
     expect(autosave.getState().status).toBe("kept");
     expect((await db.knives.get(record.id))?.design.blade.spineMm).toBe(6);
     autosave.dispose();
+  });
+});
+
+describe("variants", () => {
+  const sedge = newDesign("Sedge");
+  const named = (...names: string[]) => names.map((name) => ({ name, design: sedge }));
+
+  it("are kept beside their knife in the order they were added, under free names", async () => {
+    const [a, b] = [await addKnife(sedge), await addKnife(sedge)];
+    await addVariants(a.id, named("Slim", "Slim"));
+    await addVariants(a.id, named("Slim"));
+    await addVariants(b.id, named("Slim"));
+    expect((await variantsOf(a.id)).map((v) => v.name)).toEqual(["Slim", "Slim 2", "Slim 3"]);
+    expect((await variantsOf(b.id)).map((v) => v.name)).toEqual(["Slim"]);
+    const long = "x".repeat(80);
+    const added = await addVariants(b.id, named(long, long));
+    if (!added.ok) throw new Error("refused");
+    for (const { name } of added.added) expect(variantName.safeParse(name).success).toBe(true);
+  });
+
+  it("are all refused where there would be too many", async () => {
+    const { id } = await addKnife(sedge);
+    await addVariants(id, named(...Array.from({ length: MOST_VARIANTS - 1 }, (_, i) => `${i}`)));
+    expect(await addVariants(id, named("one", "too many"))).toEqual({ ok: false, room: 1 });
+    expect(await variantsOf(id)).toHaveLength(MOST_VARIANTS - 1);
+  });
+
+  it("are renamed, replaced, taken away and put back", async () => {
+    const { id } = await addKnife(sedge);
+    await addVariants(id, named("Slim", "Stout"));
+    const [slim] = await variantsOf(id);
+    await renameVariant(slim.id, "Slimmer");
+    const other = { ...sedge, blade: { ...sedge.blade, spineMm: 3 } };
+    await replaceVariant(slim.id, other);
+    expect((await variantsOf(id))[0]).toMatchObject({ name: "Slimmer", design: other });
+    const gone = await removeVariant(slim.id);
+    expect((await variantsOf(id)).map((v) => v.name)).toEqual(["Stout"]);
+    await restoreVariants(gone ? [gone] : []);
+    expect((await variantsOf(id)).map((v) => v.name)).toEqual(["Slimmer", "Stout"]);
+    expect(await removeVariant("no such")).toBeUndefined();
+  });
+
+  it("go and come back with their knife", async () => {
+    const { id } = await addKnife(sedge);
+    await addVariants(id, named("Slim"));
+    const before = await variantsOf(id);
+    const gone = await removeKnife(id);
+    expect(await db.variants.count()).toBe(0);
+    if (gone) await restoreKnife(gone);
+    expect(await variantsOf(id)).toEqual(before);
+  });
+});
+
+describe("the shop", () => {
+  it("keeps prices, and refuses what no file could hold", async () => {
+    const kept = async () => (await db.settings.get("shop"))?.value;
+    expect(await changeShop((s) => ({ ...s, ratePerHour: 30 }))).toBe(true);
+    expect(await changeShop((s) => ({ ...s, currency: "cr" }))).toBe(true);
+    expect(await kept()).toEqual({ currency: "cr", ratePerHour: 30, prices: {} });
+    expect(await changeShop((s) => ({ ...s, ratePerHour: -1 }))).toBe(false);
+    expect(await changeShop((s) => ({ ...s, ratePerHour: Number.NaN }))).toBe(false);
+    expect(await kept()).toMatchObject({ ratePerHour: 30 });
   });
 });

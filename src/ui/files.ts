@@ -1,16 +1,22 @@
 "use client";
 import type { Design } from "@/core/design/schema";
+import type { Variant } from "@/core/design/variant";
 import { LARGEST_KNIFE_BYTES } from "@/core/files/knife/format";
 import { readKnife } from "@/core/files/knife/read";
-import { writeKnife } from "@/core/files/knife/write";
+import { writeKnifeWithin } from "@/core/files/knife/write";
 import { fileFailureWords } from "@/words/fileFailures";
+import { notices } from "./shell/Notices";
 
-/** Hands a knife to the browser as a file to keep. */
-export function downloadKnife(design: Design): void {
-  download(
-    new Blob([writeKnife(design)], { type: "application/json" }),
-    `${fileStem(design.name)}.euaxis.json`,
-  );
+/** Hands a knife and its variants to the browser as a file to keep; says how many variants found no room in it. */
+export function downloadKnife(design: Design, variants: readonly Variant[]): void {
+  const { text, leftOut } = writeKnifeWithin(design, variants);
+  download(new Blob([text], { type: "application/json" }), `${fileStem(design.name)}.euaxis.json`);
+  if (leftOut === 0) return;
+  notices.error({
+    title: leftOut === 1 ? "One variant is not in the file" : `${leftOut} variants are not in the file`,
+    description:
+      "With their imported shapes the file would be too large to be opened. Export them by themselves.",
+  });
 }
 
 /** Hands bytes to the browser as a file to keep. */
@@ -33,7 +39,7 @@ export function fileStem(name: string): string {
 }
 
 export type Opened =
-  | { readonly ok: true; readonly design: Design }
+  | { readonly ok: true; readonly design: Design; readonly variants: readonly Variant[] }
   | { readonly ok: false; readonly name: string; readonly reason: string };
 
 /** Reads one chosen file. Oversized ones are refused by their size, before a byte is read. */
@@ -43,7 +49,7 @@ export async function openKnifeFile(file: File): Promise<Opened> {
       ? new Uint8Array(LARGEST_KNIFE_BYTES + 1)
       : new Uint8Array(await file.arrayBuffer());
   const reading = readKnife(bytes);
-  if (reading.ok) return { ok: true, design: reading.design };
+  if (reading.ok) return reading;
   const failure = reading.code === "too-large" ? { ...reading, bytes: file.size } : reading;
   return { ok: false, name: file.name, reason: fileFailureWords(failure) };
 }

@@ -1,3 +1,5 @@
+import type { Bill } from "@/core/cost/bill";
+import type { Shop } from "@/core/cost/shop";
 import type { Design } from "@/core/design/schema";
 import type { FitSheet } from "@/core/fit/sheet";
 import type { Review } from "@/core/review/reviewDesign";
@@ -18,4 +20,6 @@ export interface BenchService {
   tune(design: Design, target: Target, allowed: readonly string[]): Answer[];
   /** Builds drawn at random. */
   sample(design: Design, count: number, seed: number): Sampled | null;
+  /** What it costs to make at a shop's prices; null of a knife that cannot be built. */
+  bill(design: Design, shop: Shop): Bill | null;
 }

@@ -1,4 +1,5 @@
 import { expose } from "comlink";
+import { billOf } from "@/core/cost/bill";
 import { fitSheet } from "@/core/fit/sheet";
 import { reviewDesign } from "@/core/review/reviewDesign";
 import { leverEffects } from "@/core/tune/effects";
@@ -11,6 +12,7 @@ const service: BenchService = {
   fit: (design) => fitSheet(design),
   levers: (design) => leverEffects(design),
   tune: (design, target, allowed) => tune(design, target, (l) => allowed.includes(l.id)),
+  bill: (design, shop) => billOf(design, shop),
   sample: (design, count, seed) => sampleBuilds(design, count, seed),
 };
 expose(service);

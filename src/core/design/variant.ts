@@ -10,4 +10,4 @@ export interface Variant {
 /** So many can stand beside one knife. */
 export const MOST_VARIANTS = 24;
 
-export const variantName = z.string().trim().min(1).max(60);
+export const variantName = z.string().trim().min(1).max(80);

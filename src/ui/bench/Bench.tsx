@@ -11,7 +11,7 @@ import { Header } from "../shell/Header";
 import { BenchProvider } from "./BenchContext";
 import { BenchTools } from "./BenchTools";
 import { OtherTab } from "./OtherTab";
-import { type Place, PlaceSwitch } from "./PlaceSwitch";
+import { type Place, PlaceSwitch, placeInAddress, putInAddress } from "./PlaceSwitch";
 import { ReadoutBar } from "./ReadoutBar";
 import { StepPanel } from "./StepPanel";
 import { Views } from "./Views";
@@ -21,6 +21,14 @@ const BalanceView = dynamic(() => import("../balance/BalanceView").then((m) => m
   loading: () => (
     <Text p="6" color="graphite">
       Loading the balance bench …
+    </Text>
+  ),
+});
+const CompareView = dynamic(() => import("../compare/CompareView").then((m) => m.CompareView), {
+  ssr: false,
+  loading: () => (
+    <Text p="6" color="graphite">
+      Loading the comparison …
     </Text>
   ),
 });
@@ -43,6 +51,7 @@ type Opening =
 export function Bench({ id }: { id: string }) {
   const [opening, setOpening] = useState<Opening>({ state: "opening" });
   const [place, setPlace] = useState<Place>("bench");
+  useEffect(() => setPlace(placeInAddress()), []);
   useEffect(() => {
     let autosave: Autosave | null = null;
     let closed = false;
@@ -68,11 +77,17 @@ export function Bench({ id }: { id: string }) {
 
   if (opening.state === "open") {
     return (
-      <BenchProvider session={opening.session} autosave={opening.autosave}>
+      <BenchProvider knifeId={id} session={opening.session} autosave={opening.autosave}>
         <Flex direction="column" h="100vh" minW="1024px">
           <Header>
             <Flex align="center" gap="4" minW="0">
-              <PlaceSwitch place={place} onChange={setPlace} />
+              <PlaceSwitch
+                place={place}
+                onChange={(to) => {
+                  setPlace(to);
+                  putInAddress(to);
+                }}
+              />
               <BenchTools />
             </Flex>
           </Header>
@@ -80,6 +95,7 @@ export function Bench({ id }: { id: string }) {
           <Flex as="main" flex="1" minH="0">
             {place === "fit" && <FitView />}
             {place === "balance" && <BalanceView />}
+            {place === "compare" && <CompareView />}
             {place === "bench" && (
               <>
                 <Views />

@@ -15,6 +15,7 @@ export const STEPS = ["blade", "tang", "handle", "guard", "pins", "parts"] as co
 export type Step = (typeof STEPS)[number];
 
 export interface BenchState {
+  readonly knifeId: string;
   readonly design: Design;
   readonly session: Session;
   readonly autosave: Autosave;
@@ -63,10 +64,12 @@ export function useBench(): BenchState {
 
 /** Puts one knife's session, its weighing and what is picked out within reach of the whole Bench. */
 export function BenchProvider({
+  knifeId,
   session,
   autosave,
   children,
 }: {
+  knifeId: string;
   session: Session;
   autosave: Autosave;
   children: ReactNode;
@@ -90,6 +93,7 @@ export function BenchProvider({
       return refused;
     };
     return {
+      knifeId,
       design,
       session,
       autosave,
@@ -104,7 +108,7 @@ export function BenchProvider({
       setSelected,
       edit,
     };
-  }, [design, session, autosave, units, snapMm, step, selected]);
+  }, [knifeId, design, session, autosave, units, snapMm, step, selected]);
   const station = useMemo(() => ({ stationMm, setStationMm }), [stationMm]);
   return (
     <Context.Provider value={value}>

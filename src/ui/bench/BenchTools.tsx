@@ -3,12 +3,13 @@ import { Button, Flex, HStack, IconButton, Input, Text } from "@chakra-ui/react"
 import { FileUp, Redo2, RotateCcw, Save, Undo2 } from "lucide-react";
 import { useEffect, useState } from "react";
 import { useStore } from "zustand";
+import { variantsOf } from "@/store/variants";
 import { downloadKnife } from "../files";
 import { notices } from "../shell/Notices";
 import { useBench, useWeighed } from "./BenchContext";
 
 const KEPT_WORDS = {
-  kept: "kept in this browser",
+  kept: "kept",
   keeping: "keeping …",
   conflict: "not kept: changed elsewhere",
   deleted: "not kept: deleted elsewhere",
@@ -17,7 +18,7 @@ const KEPT_WORDS = {
 
 /** What can be done with the knife as a whole: name, undo, save, export. */
 export function BenchTools() {
-  const { design, session, autosave, edit } = useBench();
+  const { knifeId, design, session, autosave, edit } = useBench();
   const weighed = useWeighed();
   const { pastStates, futureStates } = useStore(session.temporal);
   const label = useStore(session, (s) => s.label);
@@ -121,7 +122,7 @@ export function BenchTools() {
         variant="ghost"
         aria-label="Export file"
         title="Export file"
-        onClick={() => downloadKnife(design)}
+        onClick={() => void variantsOf(knifeId).then((v) => downloadKnife(design, v))}
       >
         <FileUp />
       </IconButton>
@@ -129,6 +130,7 @@ export function BenchTools() {
         fontSize="sm"
         color={status === "kept" || status === "keeping" ? "graphite" : "fault"}
         truncate
+        title={status === "kept" ? "Kept in this browser" : undefined}
         data-testid="kept"
       >
         {KEPT_WORDS[status]}

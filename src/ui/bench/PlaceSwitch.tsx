@@ -5,8 +5,26 @@ const PLACES = [
   { id: "bench", name: "Bench" },
   { id: "balance", name: "Balance" },
   { id: "fit", name: "Fit-up" },
+  { id: "compare", name: "Compare" },
 ] as const;
 export type Place = (typeof PLACES)[number]["id"];
+
+const VIEW = "view";
+
+/** The view that the address names; the bench where it names none. */
+export function placeInAddress(): Place {
+  const named = new URLSearchParams(window.location.search).get(VIEW);
+  return PLACES.find((p) => p.id === named)?.id ?? "bench";
+}
+
+/** Puts the view into the address, so that a reload comes back to it. */
+export function putInAddress(place: Place): void {
+  const url = new URL(window.location.href);
+  url.hash = "";
+  if (place === "bench") url.searchParams.delete(VIEW);
+  else url.searchParams.set(VIEW, place);
+  window.history.replaceState(window.history.state, "", url);
+}
 
 /** Which view of the knife is open. */
 export function PlaceSwitch({ place, onChange }: { place: Place; onChange: (to: Place) => void }) {

@@ -13,10 +13,12 @@ interface MaterialFieldProps {
   readonly onChange: (id: string) => void;
   /** The choice of nothing, by its words; its value is the empty string. */
   readonly none?: string;
+  /** Without the cautions beneath: in lists that say them elsewhere. */
+  readonly quiet?: boolean;
 }
 
 /** A material from the stock, grouped by class, with its cautions beneath. */
-export function MaterialField({ label, value, classes, onChange, none }: MaterialFieldProps) {
+export function MaterialField({ label, value, classes, onChange, none, quiet }: MaterialFieldProps) {
   const chosen = MATERIALS.find((m) => m.id === value);
   const unknown = value !== "" && !chosen;
   return (
@@ -32,7 +34,7 @@ export function MaterialField({ label, value, classes, onChange, none }: Materia
         </NativeSelect.Field>
         <NativeSelect.Indicator />
       </NativeSelect.Root>
-      {chosen && chosen.hazards.length > 0 && (
+      {!quiet && chosen && chosen.hazards.length > 0 && (
         <Field.HelperText mt="0">{chosen.hazards.map((h) => HAZARD_WORDS[h]).join("; ")}</Field.HelperText>
       )}
     </Field.Root>

@@ -1,5 +1,5 @@
 "use client";
-import { Input, InputGroup } from "@chakra-ui/react";
+import { Field, Input, InputGroup } from "@chakra-ui/react";
 import { useState } from "react";
 import { FieldRow } from "./FieldRow";
 
@@ -16,6 +16,8 @@ interface ShareFieldProps {
   readonly whole?: boolean;
   readonly onChange: (value: number) => void;
   readonly help?: string;
+  /** Only the input, named by the label: inside table rows. */
+  readonly bare?: boolean;
 }
 
 /** A share in per cent, an angle in degrees, a weight or a count. */
@@ -29,6 +31,7 @@ export function ShareField({
   whole = false,
   onChange,
   help,
+  bare,
 }: ShareFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
@@ -39,7 +42,7 @@ export function ShareField({
     const clean = text
       .trim()
       .replace(",", ".")
-      .replace(/\s*(%|°|g|oz)$/, "")
+      .replace(/\s*(%|°|g|oz|min)$/, "")
       .replace("−", "-");
     const next = /^-?(\d+(\.\d*)?|\.\d+)$/.test(clean) ? Number(clean) / factor : Number.NaN;
     if (whole && !Number.isInteger(next)) {
@@ -55,37 +58,50 @@ export function ShareField({
     if (next !== value) onChange(next);
   };
 
-  return (
-    <FieldRow label={label} help={help} wrong={wrong}>
-      <InputGroup
-        endElement={unit}
-        endElementProps={{ fontSize: "sm", color: "graphite", px: "2", pointerEvents: "none" }}
-      >
-        <Input
-          size="sm"
-          bg="ground"
-          textAlign="end"
-          pe="9"
-          inputMode="decimal"
-          value={typed ?? print(value)}
-          onChange={(e) => setTyped(e.target.value)}
-          onFocus={(e) => e.target.select()}
-          onBlur={() => keep(typed)}
-          onKeyDown={(e) => {
-            if (e.key === "Enter") keep(typed);
-            if (e.key === "Escape") {
-              setTyped(null);
-              setWrong(null);
-            }
-            if (e.key !== "ArrowUp" && e.key !== "ArrowDown") return;
-            e.preventDefault();
-            const next = value + ((e.key === "ArrowUp" ? 1 : -1) * (e.shiftKey ? 10 : 1)) / factor;
+  const input = (
+    <InputGroup
+      endElement={unit}
+      endElementProps={{ fontSize: "sm", color: "graphite", px: "2", pointerEvents: "none" }}
+    >
+      <Input
+        size="sm"
+        bg="ground"
+        textAlign="end"
+        pe={unit ? "9" : "2"}
+        aria-label={bare ? label : undefined}
+        aria-invalid={wrong !== null}
+        inputMode="decimal"
+        value={typed ?? print(value)}
+        onChange={(e) => setTyped(e.target.value)}
+        onFocus={(e) => e.target.select()}
+        onBlur={() => keep(typed)}
+        onKeyDown={(e) => {
+          if (e.key === "Enter") keep(typed);
+          if (e.key === "Escape") {
             setTyped(null);
             setWrong(null);
-            onChange(Math.min(max, Math.max(min, Math.round(next * 1e4) / 1e4)));
-          }}
-        />
-      </InputGroup>
+          }
+          if (e.key !== "ArrowUp" && e.key !== "ArrowDown") return;
+          e.preventDefault();
+          const next = value + ((e.key === "ArrowUp" ? 1 : -1) * (e.shiftKey ? 10 : 1)) / factor;
+          setTyped(null);
+          setWrong(null);
+          onChange(Math.min(max, Math.max(min, Math.round(next * 1e4) / 1e4)));
+        }}
+      />
+    </InputGroup>
+  );
+  if (bare) {
+    return (
+      <Field.Root invalid={wrong !== null}>
+        {input}
+        <Field.ErrorText>{wrong}</Field.ErrorText>
+      </Field.Root>
+    );
+  }
+  return (
+    <FieldRow label={label} help={help} wrong={wrong}>
+      {input}
     </FieldRow>
   );
 }

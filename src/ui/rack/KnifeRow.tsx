@@ -8,6 +8,7 @@ import type { Weighing } from "@/core/weigh/weigh";
 import type { KnifeRecord } from "@/store/db";
 import { addKnife, changeDesign, freeName, removeKnife, restoreKnife } from "@/store/knives";
 import { useSettings } from "@/store/settings";
+import { addVariants, variantsOf } from "@/store/variants";
 import { balanceWords } from "@/words/balance";
 import { BalanceMark } from "../drawing/BalanceMark";
 import { knifeExtent } from "../drawing/extent";
@@ -38,6 +39,7 @@ export function KnifeRow({ knife, weighing, behindMm, pxPerMm, takenNames }: Kni
 
   const duplicate = async () => {
     const copy = await addKnife({ ...design, name: freeName(design.name, takenNames()) });
+    await addVariants(copy.id, await variantsOf(knife.id));
     notices.success({ title: `${copy.design.name} is a copy of ${design.name}` });
   };
   const remove = async () => {
@@ -116,7 +118,10 @@ export function KnifeRow({ knife, weighing, behindMm, pxPerMm, takenNames }: Kni
               <Menu.Item value="duplicate" onClick={() => void duplicate()}>
                 <Copy size="16" /> Duplicate
               </Menu.Item>
-              <Menu.Item value="export" onClick={() => downloadKnife(design)}>
+              <Menu.Item
+                value="export"
+                onClick={() => void variantsOf(knife.id).then((v) => downloadKnife(design, v))}
+              >
                 <FileUp size="16" /> Export file
               </Menu.Item>
               <Menu.Item value="delete" color="fault" onClick={() => void remove()}>

@@ -8,6 +8,7 @@ import { newDesign } from "@/core/design/create";
 import { db } from "@/store/db";
 import { addDemoKnives, layOutDemoKnivesOnce } from "@/store/demo";
 import { addKnife, freeName } from "@/store/knives";
+import { addVariants } from "@/store/variants";
 import { knifeExtent } from "../drawing/extent";
 import { Hatches } from "../drawing/Hatches";
 import { openKnifeFile } from "../files";
@@ -52,6 +53,7 @@ export function Rack() {
       else {
         const taken = (await db.knives.toArray()).map((k) => k.design.name);
         const record = await addKnife({ ...opened.design, name: freeName(opened.design.name, taken) });
+        await addVariants(record.id, opened.variants);
         notices.success({ title: `${record.design.name} is on the rack` });
       }
     }

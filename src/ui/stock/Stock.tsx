@@ -3,7 +3,10 @@ import { Box, Flex, Heading, HStack, Input, NativeSelect, Stack, Table, Text } f
 import { useMemo, useState } from "react";
 import { MATERIALS } from "@/core/stock/materials";
 import { MATERIAL_CLASSES, type MaterialClass } from "@/core/stock/types";
+import { useSettings } from "@/store/settings";
+import { useShop } from "@/store/shop";
 import { HAZARD_WORDS, MATERIAL_CLASS_WORDS } from "@/words/materials";
+import { PriceCell } from "../cost/PriceCell";
 import { Hatches, hatchId } from "../drawing/Hatches";
 import { Header } from "../shell/Header";
 import { color } from "../theme";
@@ -12,6 +15,8 @@ import { color } from "../theme";
 export function Stock() {
   const [words, setWords] = useState("");
   const [cls, setCls] = useState<MaterialClass | "">("");
+  const shop = useShop();
+  const { units } = useSettings();
   const shown = useMemo(() => {
     const parts = words.toLowerCase().split(/\s+/).filter(Boolean);
     return MATERIALS.filter(
@@ -75,6 +80,7 @@ export function Stock() {
                 <Table.ColumnHeader textAlign="end">Range</Table.ColumnHeader>
                 <Table.ColumnHeader>Take care</Table.ColumnHeader>
                 <Table.ColumnHeader>Source of the density</Table.ColumnHeader>
+                <Table.ColumnHeader>Price</Table.ColumnHeader>
               </Table.Row>
             </Table.Header>
             <Table.Body>
@@ -107,6 +113,9 @@ export function Stock() {
                   </Table.Cell>
                   <Table.Cell>{m.hazards.map((h) => HAZARD_WORDS[h]).join("; ")}</Table.Cell>
                   <Table.Cell>{m.source}</Table.Cell>
+                  <Table.Cell minW="150px">
+                    <PriceCell priceKey={m.id} name={m.name} shop={shop} units={units} />
+                  </Table.Cell>
                 </Table.Row>
               ))}
             </Table.Body>

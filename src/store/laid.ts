@@ -1,0 +1,39 @@
+"use client";
+import { useLiveQuery } from "dexie-react-hooks";
+import * as z from "zod";
+import { db } from "./db";
+
+/** So many lie side by side, the knife on the bench among them. */
+export const MOST_BESIDE = 4;
+
+/** What is laid beside a knife: another knife, or a variant of any. */
+const beside = z.discriminatedUnion("kind", [
+  z.object({ kind: z.literal("knife"), id: z.string() }),
+  z.object({ kind: z.literal("variant"), id: z.string() }),
+]);
+export type Beside = z.infer<typeof beside>;
+
+const list = z.array(beside).max(MOST_BESIDE - 1);
+const keyOf = (knifeId: string) => `beside ${knifeId}`;
+const NONE: readonly Beside[] = [];
+
+/** What lies beside a knife, in order. */
+export function useLaid(knifeId: string): readonly Beside[] {
+  return useLiveQuery(() => laidBeside(knifeId), [knifeId]) ?? NONE;
+}
+
+export async function laidBeside(knifeId: string): Promise<readonly Beside[]> {
+  const row = await db.settings.get(keyOf(knifeId));
+  return list.catch([]).parse(row?.value ?? []);
+}
+
+/** Changes what lies beside a knife; what is more than there is room for is left off. */
+export async function lay(
+  knifeId: string,
+  change: (now: readonly Beside[]) => readonly Beside[],
+): Promise<void> {
+  await db.transaction("rw", db.settings, async () => {
+    const next = change(await laidBeside(knifeId)).slice(0, MOST_BESIDE - 1);
+    await db.settings.put({ key: keyOf(knifeId), value: next });
+  });
+}

@@ -1,0 +1,80 @@
+"use client";
+import { Button, Flex, Link, NativeSelect, Text } from "@chakra-ui/react";
+import { X } from "lucide-react";
+import { lay, MOST_BESIDE } from "@/store/laid";
+import { useBench } from "../bench/BenchContext";
+import { Note, Section } from "../fit/Section";
+import { BesideDrawing } from "./BesideDrawing";
+import { type Choice, type Column, keyOf } from "./useColumns";
+
+/** What lies side by side, drawn with the datum in one line; more can be laid beside, or taken away. */
+export function BesideSection(props: { columns: readonly Column[]; choices: readonly Choice[] }) {
+  const { columns, choices } = props;
+  const { knifeId } = useBench();
+  const laid = new Set(columns.map((c) => c.key));
+  const free = choices.filter((c) => !laid.has(keyOf(c.beside)));
+  const full = columns.length >= MOST_BESIDE;
+  const add = (key: string) => {
+    const choice = free.find((c) => keyOf(c.beside) === key);
+    if (choice) void lay(knifeId, (now) => [...now, choice.beside]);
+  };
+  const take = (column: Column) => void lay(knifeId, (now) => now.filter((b) => keyOf(b) !== column.key));
+  const groups = [
+    { id: "variants", name: "Variants of this knife" },
+    { id: "knives", name: "On the rack" },
+  ] as const;
+  return (
+    <Section id="beside" title="Side by side">
+      <Flex gap="2" align="center" wrap="wrap">
+        <NativeSelect.Root size="sm" width="280px" disabled={full}>
+          <NativeSelect.Field
+            bg="sheet"
+            aria-label="Lay another beside it"
+            value=""
+            onChange={(e) => add(e.target.value)}
+          >
+            <option value="">Lay another beside it …</option>
+            {groups.map(({ id, name }) => {
+              const list = free.filter((c) => c.group === id);
+              return list.length === 0 ? null : (
+                <optgroup key={id} label={name}>
+                  {list.map((c) => (
+                    <option key={keyOf(c.beside)} value={keyOf(c.beside)}>
+                      {c.name}
+                    </option>
+                  ))}
+                </optgroup>
+              );
+            })}
+          </NativeSelect.Field>
+          <NativeSelect.Indicator />
+        </NativeSelect.Root>
+        {columns
+          .filter((c) => c.beside)
+          .map((c) => (
+            <Button
+              key={c.key}
+              size="sm"
+              variant="outline"
+              bg="sheet"
+              aria-label={`No longer beside: ${c.name}`}
+              onClick={() => take(c)}
+            >
+              {c.name} <X />
+            </Button>
+          ))}
+        {full && <Text color="graphite">Four lie side by side: take one away to lay another.</Text>}
+      </Flex>
+      <BesideDrawing columns={columns} />
+      {columns.length === 1 && (
+        <Note>
+          Lay a knife of the rack or a variant beside this one.{" "}
+          <Link href="#variants" textDecoration="underline">
+            Variants
+          </Link>{" "}
+          are made further down: as the knife is now, or the same blade in six handles.
+        </Note>
+      )}
+    </Section>
+  );
+}

@@ -1,0 +1,186 @@
+"use client";
+import { Button, Editable, Flex, IconButton, Text } from "@chakra-ui/react";
+import { Trash2 } from "lucide-react";
+import { useMemo } from "react";
+import { differingTraits, traitOf } from "@/core/compare/traits";
+import type { Design } from "@/core/design/schema";
+import { inTarget } from "@/core/design/uses";
+import { printLength, printMass, type UnitSystem } from "@/core/units/print";
+import { db, type VariantRecord } from "@/store/db";
+import { addKnife, freeName } from "@/store/knives";
+import { lay, MOST_BESIDE, useLaid } from "@/store/laid";
+import { removeVariant, renameVariant, replaceVariant, restoreVariants } from "@/store/variants";
+import { TRAIT_WORDS, traitValueWords } from "@/words/traits";
+import { useBench } from "../bench/BenchContext";
+import { Figures } from "../fit/Section";
+import { notices } from "../shell/Notices";
+import { useWeighings } from "../useWeigher";
+import { keyOf } from "./useColumns";
+
+/** The variants of the knife with what each weighs, how it differs from the knife now, and what can be done with it. */
+export function VariantList({ variants }: { variants: readonly VariantRecord[] }) {
+  const { knifeId, design, session, units } = useBench();
+  const laid = useLaid(knifeId);
+  const weighings = useWeighings(
+    useMemo(() => variants.map((v) => ({ key: v.id, design: v.design })), [variants]),
+  );
+  const besideOf = (v: VariantRecord) => ({ kind: "variant" as const, id: v.id });
+  const lies = (v: VariantRecord) => laid.some((b) => keyOf(b) === keyOf(besideOf(v)));
+  const room = laid.length < MOST_BESIDE - 1;
+
+  const take = (v: VariantRecord) => {
+    session.getState().adopt(`Take ${v.name}`, { ...v.design, name: design.name });
+    notices.success({
+      title: `The knife is now ${v.name}`,
+      action: { label: "Undo", onClick: () => session.undo() },
+    });
+  };
+  const toRack = async (v: VariantRecord) => {
+    const names = (await db.knives.toArray()).map((k) => k.design.name);
+    const wanted = `${design.name}, ${v.name}`.slice(0, 80);
+    const knife = await addKnife({ ...v.design, name: freeName(wanted, names) });
+    notices.success({ title: `${knife.design.name} is on the rack` });
+  };
+  const replace = async (v: VariantRecord) => {
+    await replaceVariant(v.id, design);
+    notices.success({
+      title: `${v.name} is now as the knife is`,
+      action: { label: "Undo", onClick: () => void replaceVariant(v.id, v.design) },
+    });
+  };
+  const remove = async (v: VariantRecord) => {
+    const gone = await removeVariant(v.id);
+    if (!gone) return;
+    notices.create({
+      title: `${v.name} was deleted`,
+      duration: 15_000,
+      action: { label: "Put it back", onClick: () => void restoreVariants([gone]) },
+    });
+  };
+  const reportOf = (v: VariantRecord) => {
+    const weighing = weighings.get(v.design);
+    return weighing?.ok ? weighing.report : null;
+  };
+  return (
+    <Figures
+      label="Variants"
+      rows={variants}
+      keyOf={(v) => v.id}
+      none=""
+      columns={[
+        { name: "Name", of: (v) => <Name variant={v} /> },
+        {
+          name: "Weight",
+          number: true,
+          of: (v) => {
+            const report = reportOf(v);
+            if (report) return printMass(report.massG, units);
+            return weighings.has(v.design) ? "cannot be built" : "weighing…";
+          },
+        },
+        {
+          name: "Balance",
+          number: true,
+          of: (v) => {
+            const report = reportOf(v);
+            return report ? printLength(report.balanceMm, units) : "–";
+          },
+        },
+        {
+          name: "In its windows",
+          of: (v) => {
+            const report = reportOf(v);
+            return report ? (inTarget(v.design, report.massG, report.balanceMm) ? "yes" : "no") : "";
+          },
+        },
+        { name: "Unlike the knife now", of: (v) => <Unlike of={v.design} now={design} units={units} /> },
+        {
+          name: "",
+          of: (v) => (
+            <Flex gap="1" justify="end">
+              <Button
+                size="2xs"
+                variant={lies(v) ? "solid" : "outline"}
+                aria-pressed={lies(v)}
+                aria-label={`Lay ${v.name} beside`}
+                disabled={!lies(v) && !room}
+                title={!lies(v) && !room ? "Four lie side by side already" : undefined}
+                onClick={() =>
+                  void lay(knifeId, (now) =>
+                    lies(v) ? now.filter((b) => keyOf(b) !== keyOf(besideOf(v))) : [...now, besideOf(v)],
+                  )
+                }
+              >
+                Beside
+              </Button>
+              <Button size="2xs" variant="outline" aria-label={`Take ${v.name}`} onClick={() => take(v)}>
+                Take
+              </Button>
+              <Button
+                size="2xs"
+                variant="outline"
+                aria-label={`Make ${v.name} as the knife is now`}
+                title="Make it as the knife is now"
+                onClick={() => void replace(v)}
+              >
+                Renew
+              </Button>
+              <Button
+                size="2xs"
+                variant="outline"
+                aria-label={`Put ${v.name} on the rack`}
+                title="Put it on the rack as a knife of its own"
+                onClick={() => void toRack(v)}
+              >
+                To rack
+              </Button>
+              <IconButton
+                size="2xs"
+                variant="ghost"
+                color="fault"
+                aria-label={`Delete ${v.name}`}
+                onClick={() => void remove(v)}
+              >
+                <Trash2 />
+              </IconButton>
+            </Flex>
+          ),
+        },
+      ]}
+    />
+  );
+}
+
+/** A name that is changed in place. */
+function Name({ variant }: { variant: VariantRecord }) {
+  return (
+    <Editable.Root
+      defaultValue={variant.name}
+      key={variant.name}
+      maxLength={80}
+      onValueCommit={({ value }) => {
+        if (value.trim()) void renameVariant(variant.id, value.trim());
+      }}
+    >
+      <Editable.Preview aria-label={`Rename ${variant.name}`} fontWeight="600" minH="6" />
+      <Editable.Input aria-label={`Name of ${variant.name}`} />
+    </Editable.Root>
+  );
+}
+
+const MOST_TOLD = 3;
+
+function Unlike(props: { of: Design; now: Design; units: UnitSystem }) {
+  const traits = differingTraits([props.now, props.of]);
+  if (traits.length === 0) return <Text color="graphite">nothing that these measures tell</Text>;
+  const told = traits
+    .slice(0, MOST_TOLD)
+    .map((t) => `${TRAIT_WORDS[t]}: ${traitValueWords(traitOf(props.of, t), props.units)}`);
+  const more = traits.length - told.length;
+  return (
+    <Text fontSize="sm">
+      {told.join("; ")}
+      {more > 0 && ` and ${more} more`}
+    </Text>
+  );
+}

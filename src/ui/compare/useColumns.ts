@@ -1,0 +1,120 @@
+"use client";
+import { useLiveQuery } from "dexie-react-hooks";
+import { useMemo } from "react";
+import type { Bill } from "@/core/cost/bill";
+import type { Design } from "@/core/design/schema";
+import type { MassReport } from "@/core/weigh/report";
+import type { Weighing } from "@/core/weigh/weigh";
+import { db, type VariantRecord } from "@/store/db";
+import { type Beside, useLaid } from "@/store/laid";
+import { useBench, useWeighed } from "../bench/BenchContext";
+import { useWeighings } from "../useWeigher";
+import { useBills } from "./useBills";
+
+/** One of the knives or variants that lie side by side. */
+export interface Column {
+  readonly key: string;
+  readonly name: string;
+  /** What it is beside the knife on the bench; null is that knife itself. */
+  readonly beside: Beside | null;
+  readonly design: Design;
+  /** Null while it is weighed, or where it cannot be built. */
+  readonly report: MassReport | null;
+  readonly broken: boolean;
+  readonly bill: Bill | null;
+}
+
+/** Everything that can be laid beside the knife on the bench. */
+export interface Choice {
+  readonly beside: Beside;
+  readonly group: "variants" | "knives";
+  readonly name: string;
+  readonly design: Design;
+}
+
+export const keyOf = (b: Beside) => `${b.kind} ${b.id}`;
+
+const NO_VARIANTS: readonly VariantRecord[] = [];
+
+/** The variants of the knife on the bench, the oldest first. */
+export function useVariants(): readonly VariantRecord[] {
+  const { knifeId } = useBench();
+  return (
+    useLiveQuery(() => db.variants.where("knifeId").equals(knifeId).sortBy("createdAt"), [knifeId]) ??
+    NO_VARIANTS
+  );
+}
+
+export function useChoices(): readonly Choice[] {
+  const { knifeId } = useBench();
+  const knives = useLiveQuery(() => db.knives.orderBy("createdAt").toArray(), []);
+  const variants = useLiveQuery(() => db.variants.toArray(), []);
+  return useMemo(() => {
+    if (!knives || !variants) return [];
+    const own = variants
+      .filter((v) => v.knifeId === knifeId)
+      .sort((a, b) => a.createdAt - b.createdAt)
+      .map((v): Choice => ({ beside: { kind: "variant", id: v.id }, group: "variants", ...v }));
+    const others = knives
+      .filter((k) => k.id !== knifeId)
+      .flatMap((k): Choice[] => [
+        { beside: { kind: "knife", id: k.id }, group: "knives", name: k.design.name, design: k.design },
+        ...variants
+          .filter((v) => v.knifeId === k.id)
+          .map(
+            (v): Choice => ({
+              beside: { kind: "variant", id: v.id },
+              group: "knives",
+              name: `${k.design.name}: ${v.name}`,
+              design: v.design,
+            }),
+          ),
+      ]);
+    return [...own, ...others];
+  }, [knives, variants, knifeId]);
+}
+
+function reportOf(weighing: Weighing | null | undefined): MassReport | null {
+  return weighing?.ok ? weighing.report : null;
+}
+
+/** What lies side by side, the knife on the bench first; each with its weighing and its bill as they come. */
+export function useColumns(choices: readonly Choice[]): readonly Column[] {
+  const { knifeId, design } = useBench();
+  const { weighing } = useWeighed();
+  const laid = useLaid(knifeId);
+  const others = useMemo(
+    () =>
+      laid.flatMap((b) => {
+        const found = choices.find((c) => keyOf(c.beside) === keyOf(b));
+        return found ? [{ ...found, key: keyOf(b) }] : [];
+      }),
+    [laid, choices],
+  );
+  const weighings = useWeighings(others);
+  const designs = useMemo(() => [design, ...others.map((o) => o.design)], [design, others]);
+  const bills = useBills(designs);
+  return useMemo(
+    () => [
+      {
+        key: "now",
+        name: "As it is now",
+        beside: null,
+        design,
+        report: reportOf(weighing),
+        broken: weighing !== null && !weighing.ok,
+        bill: bills.get(design) ?? null,
+      },
+      ...others.map(({ key, name, beside, design: d }) => ({
+        key,
+        name,
+        beside,
+        design: d,
+        report: reportOf(weighings.get(d)),
+        broken: weighings.get(d)?.ok === false,
+        bill: bills.get(d) ?? null,
+      })),
+    ],
+    [design, weighing, others, weighings, bills],
+  );
+}

@@ -1,0 +1,98 @@
+"use client";
+import { NativeSelect, Stack, Text } from "@chakra-ui/react";
+import { useState } from "react";
+import { useShop } from "@/store/shop";
+import { priceKeyWords, takenWords } from "@/words/cost";
+import { printMinutes, printMoney } from "@/words/money";
+import { useBench } from "../bench/BenchContext";
+import type { Column } from "../compare/useColumns";
+import { Fact, Figures, Note, Section } from "../fit/Section";
+import { PriceCell } from "./PriceCell";
+import { ShopFields } from "./ShopFields";
+import { WorkTable } from "./WorkTable";
+
+/** What it costs: stock and hardware at the shop's prices, time at its rate; of the knife, or of one beside it. */
+export function CostSection({ columns }: { columns: readonly Column[] }) {
+  const { units } = useBench();
+  const shop = useShop();
+  const [key, setKey] = useState("now");
+  const column = columns.find((c) => c.key === key) ?? columns[0];
+  const { bill } = column;
+  const money = (sum: number) => printMoney(sum, shop);
+  return (
+    <Section id="cost" title="What it costs" settings={<ShopFields />}>
+      {columns.length > 1 && (
+        <NativeSelect.Root size="sm" width="280px">
+          <NativeSelect.Field
+            bg="sheet"
+            aria-label="Whose bill"
+            value={column.key}
+            onChange={(e) => setKey(e.target.value)}
+          >
+            {columns.map((c) => (
+              <option key={c.key} value={c.key}>
+                {c.name}
+              </option>
+            ))}
+          </NativeSelect.Field>
+          <NativeSelect.Indicator />
+        </NativeSelect.Root>
+      )}
+      {!bill && (
+        <Text color={column.broken ? "fault" : "graphite"}>
+          {column.broken ? "What cannot be built has no bill." : "Making out the bill …"}
+        </Text>
+      )}
+      {bill && (
+        <>
+          <Text fontSize="lg" data-testid="bill-total">
+            {money(bill.total)} in all: materials {money(bill.materials)}, {printMinutes(bill.minutes)} of
+            work {money(bill.labour)}
+            {bill.others > 0 && `, besides ${money(bill.others)}`}.
+          </Text>
+          {bill.unpriced.length > 0 && (
+            <Text color="warn" data-testid="unpriced">
+              Without a price that serves, and not in the sum: {bill.unpriced.map(priceKeyWords).join(", ")}.
+            </Text>
+          )}
+          <Figures
+            label="Materials and hardware"
+            rows={bill.lines}
+            keyOf={(l, i) => `${l.take.what} ${l.take.key} ${i}`}
+            none="Nothing is bought for it."
+            columns={[
+              { name: "For", of: (l) => l.take.what },
+              { name: "Of", of: (l) => priceKeyWords(l.take.key) },
+              { name: "Taken", of: (l) => takenWords(l.take, units) },
+              {
+                name: "Price",
+                of: (l) => (
+                  <PriceCell
+                    priceKey={l.take.key}
+                    name={priceKeyWords(l.take.key)}
+                    shop={shop}
+                    units={units}
+                  />
+                ),
+              },
+              {
+                name: "Cost",
+                number: true,
+                of: (l) =>
+                  l.cost !== null ? money(l.cost) : l.problem === "stock-too-small" ? "stock too small" : "–",
+              },
+            ]}
+          />
+          <Stack gap="1">
+            <Fact name="Work">{printMinutes(bill.minutes)}</Fact>
+            <WorkTable bill={bill} own={column.beside === null} />
+          </Stack>
+          <Note>
+            Stock is charged by the share that is used up, with the room to saw it. Minutes are rough figures
+            to begin from: put your own. Waiting for glue and kiln is not counted.
+          </Note>
+        </>
+      )}
+    </Section>
+  );
+}

@@ -1,0 +1,120 @@
+"use client";
+import { Button, Flex, NativeSelect, Stack } from "@chakra-ui/react";
+import { useState } from "react";
+import type { Price, Shop } from "@/core/cost/shop";
+import { changeShop } from "@/store/shop";
+import { PRICE_BY_WORDS, priceKeyWords } from "@/words/cost";
+import { LengthField } from "../fields/LengthField";
+import { ShareField } from "../fields/ShareField";
+
+const MOST = 1_000_000;
+
+/** A price to begin from when it is asked for by the kilogram, the piece or the board. */
+function begun(by: Price["by"], from: Price | undefined): Price {
+  const money = from ? (from.by === "weight" ? from.perKg : from.perPiece) : 0;
+  if (by === "weight") return { by, perKg: money };
+  if (by === "piece") return { by, perPiece: money, makes: 1 };
+  return { by, perPiece: money, lengthMm: 300, widthMm: 100, thicknessMm: 10 };
+}
+
+/** One price, set by weight, by the piece or by the size of what is bought. Kept when it is done; Cancel keeps nothing. */
+export function PriceEditor(props: { priceKey: string; shop: Shop; onDone: () => void }) {
+  const { priceKey, shop, onDone } = props;
+  const hardware = priceKey.startsWith("each:");
+  const [price, setPrice] = useState<Price>(
+    () => shop.prices[priceKey] ?? begun(hardware ? "piece" : "weight", undefined),
+  );
+  const kinds: Price["by"][] = hardware ? ["piece"] : ["weight", "piece", "size"];
+  const keep = async (next: Price | null) => {
+    await changeShop((s) => {
+      const { [priceKey]: _, ...rest } = s.prices;
+      return { ...s, prices: next ? { ...rest, [priceKey]: next } : rest };
+    });
+    onDone();
+  };
+  const name = priceKeyWords(priceKey);
+  return (
+    <Stack
+      gap="1.5"
+      minW="270px"
+      bg="sheet"
+      borderWidth="1px"
+      borderRadius="sm"
+      p="2"
+      data-testid="price-editor"
+    >
+      <NativeSelect.Root size="sm">
+        <NativeSelect.Field
+          bg="ground"
+          aria-label={`${name} is priced by`}
+          value={price.by}
+          onChange={(e) => setPrice(begun(e.target.value as Price["by"], price))}
+        >
+          {kinds.map((k) => (
+            <option key={k} value={k}>
+              {PRICE_BY_WORDS[k]}
+            </option>
+          ))}
+        </NativeSelect.Field>
+        <NativeSelect.Indicator />
+      </NativeSelect.Root>
+      {price.by === "weight" ? (
+        <ShareField
+          label="A kilogram costs"
+          value={price.perKg}
+          min={0}
+          max={MOST}
+          unit=""
+          factor={1}
+          onChange={(perKg) => setPrice({ ...price, perKg })}
+        />
+      ) : (
+        <ShareField
+          label="One costs"
+          value={price.perPiece}
+          min={0}
+          max={MOST}
+          unit=""
+          factor={1}
+          onChange={(perPiece) => setPrice({ ...price, perPiece })}
+        />
+      )}
+      {price.by === "piece" && (
+        <ShareField
+          label="One makes"
+          help="2 for a pair of scales."
+          value={price.makes}
+          min={0.01}
+          max={1000}
+          unit=""
+          factor={1}
+          onChange={(makes) => setPrice({ ...price, makes })}
+        />
+      )}
+      {price.by === "size" &&
+        (["lengthMm", "widthMm", "thicknessMm"] as const).map((side) => (
+          <LengthField
+            key={side}
+            label={{ lengthMm: "Length", widthMm: "Width", thicknessMm: "Thickness" }[side]}
+            mm={price[side]}
+            min={0.1}
+            max={10_000}
+            onChange={(mm) => setPrice({ ...price, [side]: mm })}
+          />
+        ))}
+      <Flex gap="2">
+        <Button size="xs" onClick={() => void keep(price)}>
+          Keep the price
+        </Button>
+        <Button size="xs" variant="outline" onClick={onDone}>
+          Cancel
+        </Button>
+        {shop.prices[priceKey] && (
+          <Button size="xs" variant="ghost" onClick={() => void keep(null)}>
+            No price
+          </Button>
+        )}
+      </Flex>
+    </Stack>
+  );
+}

@@ -1,0 +1,99 @@
+"use client";
+import { Button, Flex, Input, Stack, Text } from "@chakra-ui/react";
+import workshop from "@demo/prices/workshop.json";
+import { useRef, useState } from "react";
+import type { Shop } from "@/core/cost/shop";
+import { readPrices, writePrices } from "@/core/files/prices/prices";
+import { changeShop, useShop } from "@/store/shop";
+import { pricesFailureWords } from "@/words/pricesFailures";
+import { FieldRow } from "../fields/FieldRow";
+import { ShareField } from "../fields/ShareField";
+import { download } from "../files";
+import { Note } from "../fit/Section";
+import { notices } from "../shell/Notices";
+
+/** Currency and rate, and the price list as a whole: in and out as a file, or made up to look round. */
+export function ShopFields() {
+  const shop = useShop();
+  const picker = useRef<HTMLInputElement>(null);
+  const [refused, setRefused] = useState<string | null>(null);
+  const put = async (next: Shop, said: string) => {
+    const before = shop;
+    await changeShop(() => next);
+    setRefused(null);
+    notices.success({
+      title: said,
+      action: { label: "Undo", onClick: () => void changeShop(() => before) },
+    });
+  };
+  const bring = async (file: File) => {
+    const reading = readPrices(new Uint8Array(await file.arrayBuffer()));
+    if (reading.ok) await put(reading.shop, "The prices were taken in");
+    else setRefused(`${file.name}: ${pricesFailureWords(reading)}`);
+  };
+  const example = readPrices(new TextEncoder().encode(JSON.stringify(workshop)));
+  return (
+    <Stack gap="2">
+      <ShareField
+        label="An hour of work"
+        value={shop.ratePerHour}
+        min={0}
+        max={1_000_000}
+        unit=""
+        factor={1}
+        onChange={(ratePerHour) => void changeShop((s) => ({ ...s, ratePerHour }))}
+      />
+      <FieldRow label="Currency" help="Stands after every sum.">
+        <Input
+          size="sm"
+          bg="ground"
+          textAlign="end"
+          maxLength={5}
+          value={shop.currency}
+          onChange={(e) => void changeShop((s) => ({ ...s, currency: e.target.value.trim() }))}
+        />
+      </FieldRow>
+      <Flex gap="2" wrap="wrap">
+        <input
+          ref={picker}
+          type="file"
+          accept=".json,application/json"
+          hidden
+          data-testid="import-prices"
+          onChange={(e) => {
+            const [file] = e.target.files ?? [];
+            if (file) void bring(file);
+            e.target.value = "";
+          }}
+        />
+        <Button size="xs" variant="outline" onClick={() => picker.current?.click()}>
+          Import prices
+        </Button>
+        <Button
+          size="xs"
+          variant="outline"
+          onClick={() =>
+            download(new Blob([writePrices(shop)], { type: "application/json" }), "prices.euaxis.json")
+          }
+        >
+          Export prices
+        </Button>
+        <Button
+          size="xs"
+          variant="outline"
+          onClick={() => {
+            if (example.ok) void put(example.shop, "Made-up prices are in: change them to yours");
+          }}
+        >
+          Use made-up prices
+        </Button>
+      </Flex>
+      {refused && (
+        <Text color="fault" role="alert">
+          Nothing was changed. {refused}
+        </Text>
+      )}
+      <Note>Prices hold for every knife in this browser. The made-up ones are only to look round with.</Note>
+    </Stack>
+  );
+}

@@ -1,0 +1,157 @@
+"use client";
+import { Button, Flex, IconButton, Input, Text } from "@chakra-ui/react";
+import { Plus, RotateCcw, X } from "lucide-react";
+import { nanoid } from "nanoid";
+import type { Bill } from "@/core/cost/bill";
+import type { Work } from "@/core/design/schema";
+import { TASK_WORDS } from "@/words/cost";
+import { printMinutes } from "@/words/money";
+import { useBench } from "../bench/BenchContext";
+import { ShareField } from "../fields/ShareField";
+import { Figures } from "../fit/Section";
+
+/** The tasks with their minutes, and whatever else it takes; those of another knife can only be read. */
+export function WorkTable({ bill, own }: { bill: Bill; own: boolean }) {
+  const { design, edit } = useBench();
+  const say = (task: string, minutes: number | null) =>
+    edit("Change minutes", (d) => {
+      if (minutes === null) delete d.work.minutes[task];
+      else d.work.minutes[task] = minutes;
+    });
+  return (
+    <>
+      <Figures
+        label="Work"
+        rows={bill.work}
+        keyOf={(w) => w.task}
+        none="No work is counted."
+        columns={[
+          { name: "Task", of: (w) => TASK_WORDS[w.task] },
+          {
+            name: "Minutes",
+            of: (w) =>
+              own ? (
+                <Flex gap="1" align="center">
+                  <ShareField
+                    bare
+                    label={`Minutes: ${TASK_WORDS[w.task]}`}
+                    value={w.minutes}
+                    min={0}
+                    max={10_000}
+                    unit="min"
+                    factor={1}
+                    onChange={(minutes) => say(w.task, minutes)}
+                  />
+                  <IconButton
+                    size="2xs"
+                    variant="ghost"
+                    visibility={w.minutes === w.proposedMin ? "hidden" : undefined}
+                    aria-label={`Back to ${w.proposedMin} min: ${TASK_WORDS[w.task]}`}
+                    title={`Back to ${w.proposedMin} min`}
+                    onClick={() => say(w.task, null)}
+                  >
+                    <RotateCcw />
+                  </IconButton>
+                </Flex>
+              ) : (
+                printMinutes(w.minutes)
+              ),
+          },
+        ]}
+      />
+      {own && (
+        <>
+          {design.work.others.map((other, i) => (
+            <OtherRow key={other.id} other={other} index={i} />
+          ))}
+          <Button
+            size="xs"
+            variant="outline"
+            alignSelf="start"
+            disabled={design.work.others.length >= 20}
+            onClick={() =>
+              edit("Add something else", (d) => {
+                d.work.others.push({ id: nanoid(8), name: "Something else", minutes: 0, money: 0 });
+              })
+            }
+          >
+            <Plus /> Something else
+          </Button>
+        </>
+      )}
+    </>
+  );
+}
+
+/** Something besides: what, how long, and money of its own. */
+function OtherRow({ other, index }: { other: Work["others"][number]; index: number }) {
+  const { edit } = useBench();
+  const name = other.name;
+  return (
+    <Flex gap="2" align="center" data-testid="other-cost">
+      <Input
+        size="sm"
+        bg="ground"
+        flex="1"
+        maxLength={80}
+        aria-label="What else it takes"
+        defaultValue={name}
+        key={name}
+        onBlur={(e) => {
+          const next = e.target.value.trim();
+          if (next && next !== name)
+            edit("Rename", (d) => {
+              d.work.others[index].name = next;
+            });
+          else e.target.value = name;
+        }}
+        onKeyDown={(e) => e.key === "Enter" && e.currentTarget.blur()}
+      />
+      <Flex w="110px" flexShrink="0">
+        <ShareField
+          bare
+          label={`Minutes: ${name}`}
+          value={other.minutes}
+          min={0}
+          max={10_000}
+          unit="min"
+          factor={1}
+          onChange={(minutes) =>
+            edit("Change minutes", (d) => {
+              d.work.others[index].minutes = minutes;
+            })
+          }
+        />
+      </Flex>
+      <Text color="graphite">and</Text>
+      <Flex w="110px" flexShrink="0">
+        <ShareField
+          bare
+          label={`Money: ${name}`}
+          value={other.money}
+          min={0}
+          max={1_000_000}
+          unit=""
+          factor={1}
+          onChange={(money) =>
+            edit("Change money", (d) => {
+              d.work.others[index].money = money;
+            })
+          }
+        />
+      </Flex>
+      <IconButton
+        size="2xs"
+        variant="ghost"
+        aria-label={`Leave out ${name}`}
+        onClick={() =>
+          edit(`Leave out ${name}`, (d) => {
+            d.work.others.splice(index, 1);
+          })
+        }
+      >
+        <X />
+      </IconButton>
+    </Flex>
+  );
+}

@@ -1,0 +1,80 @@
+import type { Hardware, Price, Shop } from "@/core/cost/shop";
+import type { Take } from "@/core/cost/takes";
+import type { WorkTask } from "@/core/cost/work";
+import { materialById } from "@/core/stock/materials";
+import { printLengthShort, printMass, type UnitSystem } from "@/core/units/print";
+import { printMoney } from "./money";
+
+export const TASK_WORDS: Record<WorkTask, string> = {
+  blade: "Blade: profile, grind, harden",
+  "blade-in-hand": "Blade in the hand: clean, tape, measure",
+  tang: "Tang: fit to length and height",
+  "tang-holes": "Tang: holes and slots",
+  "tang-taper": "Tang: taper",
+  "tang-recess": "Tang: recess",
+  "tang-end": "Tang's end: thread, screw or peen",
+  guard: "Guard: slot and seat",
+  "guard-shape": "Guard: shape",
+  scales: "Scales: flatten, front faces, fit",
+  liners: "Liners",
+  bolsters: "Bolsters",
+  joints: "Joints of the scales",
+  "tang-hole": "Hole for the tang",
+  frame: "Frame",
+  pieces: "Pieces: drill and face",
+  pommel: "Pommel or butt plate",
+  rings: "Finger rings",
+  pins: "Pins: drill, cut, fit",
+  bolts: "Bolts: drill, counterbore, fit",
+  "glue-up": "Glue up, clean the squeeze-out",
+  shape: "Shape the handle",
+  finish: "Sand and finish",
+};
+
+const HARDWARE_WORDS: Record<Hardware, string> = {
+  "each:sleeve-bolt": "Sleeve bolt",
+  "each:cap-screw": "Cap screws with insert",
+  "each:nutted-rod": "Rod with nuts",
+  "each:butt-nut": "Nut at the butt",
+  "each:butt-screw": "Screw at the butt",
+  "each:blade": "Ready-made blade",
+};
+
+/** What a price is of: a material, or hardware bought finished. */
+export function priceKeyWords(key: string): string {
+  return HARDWARE_WORDS[key as Hardware] ?? materialById(key)?.name ?? key;
+}
+
+export const PRICE_BY_WORDS: Record<Price["by"], string> = {
+  weight: "a kilogram",
+  piece: "a piece",
+  size: "a board, sheet or rod",
+};
+
+/** How much of something is taken: "2 of 131 × 34 × 9.5 mm", "62 mm of 6.35 mm", "12.4 g". */
+export function takenWords(take: Take, units: UnitSystem): string {
+  const short = (mm: number) => printLengthShort(mm, units, 1);
+  const unit = units === "metric" ? "mm" : "in";
+  switch (take.kind) {
+    case "sawn": {
+      const { lengthMm, heightMm, thicknessMm } = take.sawnMm;
+      return `${take.count} of ${[lengthMm, heightMm, thicknessMm].map(short).join(" × ")} ${unit}`;
+    }
+    case "rod":
+      return `${short(take.lengthMm)} ${unit} of ⌀ ${printLengthShort(take.diameterMm, units)} ${unit}`;
+    case "mass":
+      return printMass(take.massG, units);
+    case "hardware":
+      return String(take.count);
+  }
+}
+
+/** A price in words; "no price" where there is none. */
+export function priceWords(price: Price | undefined, shop: Shop, units: UnitSystem): string {
+  if (!price) return "no price";
+  if (price.by === "weight") return `${printMoney(price.perKg, shop)} a kg`;
+  const each = printMoney(price.perPiece, shop);
+  if (price.by === "piece") return price.makes === 1 ? `${each} each` : `${each} for ${price.makes}`;
+  const short = (mm: number) => printLengthShort(mm, units, 1);
+  return `${each} a piece of ${short(price.lengthMm)} × ${short(price.widthMm)} × ${short(price.thicknessMm)}`;
+}

@@ -1,0 +1,17 @@
+import type { PricesReading } from "@/core/files/prices/prices";
+
+/** Why a file of prices was refused, in plain words. */
+export function pricesFailureWords(failure: Exclude<PricesReading, { ok: true }>): string {
+  switch (failure.code) {
+    case "too-large":
+      return "It is too large for a file of prices.";
+    case "not-json":
+      return "It is damaged, or no text.";
+    case "foreign":
+      return "It is not a file of prices.";
+    case "newer":
+      return `It is of version ${failure.version}: this Euaxis is older than it.`;
+    case "invalid":
+      return `${failure.path}: ${failure.message}`;
+  }
+}
