@@ -85,14 +85,27 @@ test("changes are found that land the knife in its window; kept, it is there", a
     .toBe(0);
 });
 
-test("builds are drawn at random: a spread, and what it owes most to", async ({ page }) => {
+test("how sure it is stands at once; builds are drawn at random, called off, and drawn again", async ({
+  page,
+}) => {
   await openBalance(page, "Orchard parer");
-  await page.getByRole("button", { name: /^Draw/ }).click();
-  await expect(page.getByTestId("spread-chart")).toBeVisible({ timeout: 60_000 });
   const section = page.getByRole("region", { name: "How sure it is" });
-  await expect(section).toContainText("Nine of ten balance between");
+  await expect(page.getByTestId("first-order")).toContainText("Nine of ten should balance between");
+  await expect(page.getByTestId("owes-chart").locator("path.recharts-rectangle").first()).toBeVisible();
+  await page.getByLabel("How many builds").selectOption("100000");
+  await page.getByRole("button", { name: "Draw builds at random" }).click();
+  await expect(page.getByTestId("draw-progress")).toBeVisible();
+  await section.getByRole("button", { name: "Cancel" }).click();
+  await expect(page.getByTestId("draw-progress")).toHaveCount(0);
+  await expect(page.getByTestId("spread-chart")).toHaveCount(0);
+  await page.getByLabel("How many builds").selectOption("4000");
+  await page.getByRole("button", { name: "Draw builds at random" }).click();
+  await expect(page.getByTestId("spread-chart")).toBeVisible({ timeout: 60_000 });
+  await expect(section).toContainText("Of 4,000 drawn, nine of ten balance between");
+  const before = await page.getByTestId("first-order").textContent();
   await typeLength(page, "Shaped by hand, by", "2");
   await expect(section).toContainText("The design has changed since");
+  await expect(page.getByTestId("first-order")).not.toHaveText(before ?? "");
 });
 
 test("the strip tells what each part does, by pointer and by keys, and why the chopper is handle-heavy", async ({

@@ -7,6 +7,7 @@ import type { LeverEffect } from "@/core/tune/effects";
 import type { Sampled } from "@/core/tune/sample";
 import type { Target } from "@/core/tune/sets";
 import type { Answer } from "@/core/tune/solve";
+import type { Spread } from "@/core/tune/spread";
 
 /** What the bench's second worker answers to, of designs that can be built. */
 export interface BenchService {
@@ -18,8 +19,10 @@ export interface BenchService {
   levers(design: Design): LeverEffect[];
   /** Smallest changes that land in the windows, by the levers named. */
   tune(design: Design, target: Target, allowed: readonly string[]): Answer[];
-  /** Builds drawn at random. */
-  sample(design: Design, count: number, seed: number): Sampled | null;
+  /** How far weight and balance may be off, to first order; null of a knife that cannot be built. */
+  spread(design: Design): Spread | null;
+  /** Builds drawn at random; tells how many are drawn meanwhile. */
+  sample(design: Design, count: number, seed: number, tell: (drawn: number) => void): Sampled | null;
   /** What it costs to make at a shop's prices; null of a knife that cannot be built. */
   bill(design: Design, shop: Shop): Bill | null;
 }

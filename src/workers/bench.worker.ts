@@ -5,6 +5,7 @@ import { reviewDesign } from "@/core/review/reviewDesign";
 import { leverEffects } from "@/core/tune/effects";
 import { sampleBuilds } from "@/core/tune/sample";
 import { tune } from "@/core/tune/solve";
+import { spreadOf } from "@/core/tune/spread";
 import type { BenchService } from "./bench.messages";
 
 const service: BenchService = {
@@ -13,6 +14,11 @@ const service: BenchService = {
   levers: (design) => leverEffects(design),
   tune: (design, target, allowed) => tune(design, target, (l) => allowed.includes(l.id)),
   bill: (design, shop) => billOf(design, shop),
-  sample: (design, count, seed) => sampleBuilds(design, count, seed),
+  spread: (design) => spreadOf(design),
+  sample: (design, count, seed, tell) =>
+    sampleBuilds(design, count, seed, (drawn) => {
+      tell(drawn);
+      return false;
+    }),
 };
 expose(service);

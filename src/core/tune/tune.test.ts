@@ -11,8 +11,10 @@ import { materialById } from "../stock/materials";
 import { meshAgreement } from "../weigh/agreement";
 import { figuresOf, leverEffects, pulled } from "./effects";
 import { leversOf } from "./levers";
-import { percentile, randomStream, sampleBuilds } from "./sample";
+import { randomStream } from "./random";
+import { percentile, sampleBuilds } from "./sample";
 import { tune } from "./solve";
+import { spreadOf } from "./spread";
 
 const sound = newDesign("Sedge");
 const guarded: Design = { ...sound, guard: newGuard(sound) };
@@ -168,6 +170,16 @@ describe("builds drawn at random", () => {
 
   it("can be stopped; and none is drawn of what cannot be built", () => {
     expect(sampleBuilds(sound, 5000, 1, () => true)).toBeNull();
+    expect(spreadOf({ ...sound, blade: { ...sound.blade, ricassoMm: 400 } })).toBeNull();
+    const told: number[] = [];
+    const whole = sampleBuilds(sound, 2000, 1, (drawn) => told.push(drawn) > 1e9);
+    expect(told).toEqual([0, 500, 1000, 1500]);
+    expect(sampleBuilds(sound, 2000, 1, (drawn) => drawn >= 1000)).toBeNull();
+    expect(spreadOf(sound)).toEqual({
+      drawn: whole?.drawn,
+      firstOrder: whole?.firstOrder,
+      shares: whole?.shares,
+    });
     expect(sampleBuilds({ ...sound, blade: { ...sound.blade, ricassoMm: 400 } }, 10, 1)).toBeNull();
   });
 

@@ -1,42 +1,27 @@
 "use client";
-import { Box, Button, Flex, Text } from "@chakra-ui/react";
-import { useEffect, useRef, useState } from "react";
-import { Bar, BarChart, CartesianGrid, ResponsiveContainer, XAxis, YAxis } from "recharts";
-import type { Design } from "@/core/design/schema";
-import type { Sampled } from "@/core/tune/sample";
-import { printLength, printMass } from "@/core/units/print";
+import { Box, Text } from "@chakra-ui/react";
+import { Bar, BarChart, CartesianGrid, Legend, ResponsiveContainer, XAxis, YAxis } from "recharts";
+import type { Spread } from "@/core/tune/spread";
+import { MM_PER_INCH } from "@/core/units/length";
+import { GRAMS_PER_OUNCE, printLength, printMass, type UnitSystem } from "@/core/units/print";
 import { leverWords } from "@/words/levers";
-import { type Asker, createAsker } from "@/workers/bench.client";
 import { useBench } from "../bench/BenchContext";
 import { LengthAt } from "../fields/bound";
 import { Fact, Figures, Note, Section } from "../fit/Section";
 import { color } from "../theme";
+import { useAsked } from "../useAsked";
+import { DrawnBuilds } from "./DrawnBuilds";
 
-const BUILDS = 4000;
-const BINS = 24;
+/** Nine of ten builds lie within so many standard deviations. Normal distribution. */
+const NINE_OF_TEN = 1.645;
+const MOST_TOLD = 8;
 
-/** How sure the figures are: builds drawn at random within tolerances and densities, and what the spread owes most to. */
+/** How sure the figures are: to first order at once, then by builds drawn at random. */
 export function SpreadSection() {
   const { design, units } = useBench();
-  const [sampled, setSampled] = useState<{ of: Design; of1: Sampled } | null>(null);
-  const [busy, setBusy] = useState(false);
-  const [failed, setFailed] = useState(false);
-  const asker = useRef<Asker | null>(null);
-  useEffect(() => () => asker.current?.dispose(), []);
-  const draw = async () => {
-    const mine = createAsker();
-    asker.current = mine;
-    setBusy(true);
-    setFailed(false);
-    const answer = await mine.ask((s) => s.sample(design, BUILDS, 1));
-    mine.dispose();
-    if (asker.current !== mine) return;
-    asker.current = null;
-    setBusy(false);
-    if (answer) setSampled({ of: design, of1: answer });
-    else setFailed(true);
-  };
-  const s = sampled?.of1;
+  const spread = useAsked(design, (s, d) => s.spread(d));
+  const about = (value: number, sigma: number, print: (v: number) => string) =>
+    `${print(value - NINE_OF_TEN * sigma)} and ${print(value + NINE_OF_TEN * sigma)}`;
   return (
     <Section
       id="spread"
@@ -49,77 +34,81 @@ export function SpreadSection() {
         </>
       }
     >
-      <Flex gap="2">
-        <Button size="sm" loading={busy} onClick={() => void draw()}>
-          Draw {BUILDS} builds
-        </Button>
-        {busy && (
-          <Button
-            size="sm"
-            variant="outline"
-            onClick={() => {
-              const mine = asker.current;
-              asker.current = null;
-              mine?.dispose();
-              setBusy(false);
-            }}
-          >
-            Cancel
-          </Button>
-        )}
-      </Flex>
-      {failed && <Text color="fault">The builds could not be drawn. Nothing was changed; try it again.</Text>}
-      {s && (
+      {!spread && <Text color="graphite">Working it out …</Text>}
+      {spread && (
         <>
-          {sampled.of !== design && <Text color="warn">The design has changed since.</Text>}
-          <Fact name="Nine of ten balance between">
-            {printLength(s.balanceMm.p5, units)} and {printLength(s.balanceMm.p95, units)}
-          </Fact>
-          <Fact name="Nine of ten weigh between">
-            {printMass(s.massG.p5, units)} and {printMass(s.massG.p95, units)}
-          </Fact>
-          <Box h="180px" role="img" aria-label="Balance of the builds" data-testid="spread-chart">
-            <ResponsiveContainer>
-              <BarChart data={histogram(s.balances)} margin={{ top: 6, right: 12, bottom: 20, left: 0 }}>
-                <CartesianGrid stroke={color("rule")} vertical={false} />
-                <XAxis
-                  dataKey="at"
-                  stroke={color("graphite")}
-                  label={{
-                    value: "balance, mm",
-                    position: "insideBottom",
-                    offset: -12,
-                    fill: color("graphite"),
-                  }}
-                />
-                <YAxis stroke={color("graphite")} width={42} />
-                <Bar dataKey="builds" fill={color("bronze")} isAnimationActive={false} />
-              </BarChart>
-            </ResponsiveContainer>
+          <Box data-testid="first-order">
+            <Fact name="Nine of ten should balance between">
+              {about(spread.drawn.balanceMm, spread.firstOrder.balanceMm, (v) => printLength(v, units))}
+            </Fact>
+            <Fact name="and weigh between">
+              {about(spread.drawn.massG, spread.firstOrder.massG, (v) => printMass(v, units))}
+            </Fact>
           </Box>
-          <Figures
-            label="What the spread owes to"
-            rows={s.shares
-              .filter((x) => Math.abs(x.massG) > 0.02 || Math.abs(x.balanceMm) > 0.02)
-              .slice(0, 8)}
-            keyOf={(x) => x.id}
-            none="Nothing may be off."
-            columns={[
-              { name: "It owes most to", of: (x) => leverWords(x.id) },
-              { name: "Balance", number: true, of: (x) => printLength(Math.abs(x.balanceMm), units, 2) },
-              { name: "Weight", number: true, of: (x) => printMass(Math.abs(x.massG), units) },
-            ]}
-          />
+          <OwesTo spread={spread} units={units} />
         </>
       )}
+      <DrawnBuilds />
     </Section>
   );
 }
 
-function histogram(values: readonly number[]): { at: string; builds: number }[] {
-  const [low, high] = [Math.min(...values), Math.max(...values)];
-  const width = (high - low) / BINS || 1;
-  const counts = new Array<number>(BINS).fill(0);
-  for (const v of values) counts[Math.min(BINS - 1, Math.floor((v - low) / width))]++;
-  return counts.map((builds, i) => ({ at: (low + (i + 0.5) * width).toFixed(1), builds }));
+/** Which inputs the spread owes most to, as a chart and in figures. */
+function OwesTo({ spread, units }: { spread: Spread; units: UnitSystem }) {
+  const told = spread.shares
+    .filter((x) => Math.abs(x.massG) > 0.02 || Math.abs(x.balanceMm) > 0.02)
+    .slice(0, MOST_TOLD);
+  const metric = units === "metric";
+  const rows = told.map((x) => ({
+    name: leverWords(x.id),
+    balance: Math.abs(x.balanceMm) / (metric ? 1 : MM_PER_INCH),
+    mass: Math.abs(x.massG) / (metric ? 1 : GRAMS_PER_OUNCE),
+  }));
+  if (rows.length === 0) return <Text color="graphite">Nothing may be off.</Text>;
+  const axis = { stroke: color("graphite"), fontSize: 12 };
+  return (
+    <>
+      <Box
+        h={`${rows.length * 34 + 66}px`}
+        role="img"
+        aria-label="What the spread owes most to"
+        data-testid="owes-chart"
+      >
+        <ResponsiveContainer>
+          <BarChart data={rows} layout="vertical" margin={{ top: 0, right: 16, bottom: 0, left: 0 }}>
+            <CartesianGrid stroke={color("rule")} horizontal={false} />
+            <XAxis xAxisId="balance" type="number" {...axis} unit={metric ? " mm" : " in"} />
+            <XAxis xAxisId="mass" type="number" hide />
+            <YAxis type="category" dataKey="name" width={190} {...axis} stroke={color("ink")} />
+            <Legend formatter={(v: string) => <span style={{ color: color("ink") }}>{v}</span>} />
+            <Bar
+              xAxisId="balance"
+              dataKey="balance"
+              name="in balance"
+              fill={color("bronze")}
+              isAnimationActive={false}
+            />
+            <Bar
+              xAxisId="mass"
+              dataKey="mass"
+              name="in weight"
+              fill={color("oxide")}
+              isAnimationActive={false}
+            />
+          </BarChart>
+        </ResponsiveContainer>
+      </Box>
+      <Figures
+        label="What the spread owes to"
+        rows={told}
+        keyOf={(x) => x.id}
+        none="Nothing may be off."
+        columns={[
+          { name: "It owes most to", of: (x) => leverWords(x.id) },
+          { name: "Balance", number: true, of: (x) => printLength(Math.abs(x.balanceMm), units, 2) },
+          { name: "Weight", number: true, of: (x) => printMass(Math.abs(x.massG), units) },
+        ]}
+      />
+    </>
+  );
 }

@@ -1,0 +1,137 @@
+import { assemble } from "../assembly/assemble";
+import type { Assembly } from "../assembly/types";
+import { type Design, designSchema } from "../design/schema";
+import { checkDesign } from "../review/checkDesign";
+import { materialById } from "../stock/materials";
+import { integrate } from "../weigh/integrate";
+import { calibration } from "../weigh/measured";
+import { dimensionsOf } from "./dimensions";
+import type { Figures } from "./effects";
+
+/** What an input does to weight and balance over its two standard deviations, up less down. */
+export interface InputShare {
+  readonly id: string;
+  readonly massG: number;
+  readonly balanceMm: number;
+}
+
+/** How far weight and balance may be off, to first order. */
+export interface Spread {
+  /** The knife as it is drawn. */
+  readonly drawn: Figures;
+  /** Standard deviations. */
+  readonly firstOrder: Figures;
+  /** The largest effect on balance first. */
+  readonly shares: readonly InputShare[];
+}
+
+/** A knife's weight and balance as a function of everything that may be off, each in its own standard deviations. */
+export interface SpreadModel {
+  readonly inputs: { readonly sizes: number; readonly densities: number };
+  readonly build: (
+    sizes: readonly number[],
+    densities: readonly number[],
+    measuring: readonly [number, number],
+  ) => Figures;
+  readonly spread: Spread;
+}
+
+/** Volume (cm³) and its first moment in x of each material, parts that were weighed together left out. */
+function volumesOf(assembly: Assembly, skip: readonly string[]): Map<string, { v: number; x: number }> {
+  const sums = new Map<string, { v: number; x: number }>();
+  integrate(assembly).forEach((m, i) => {
+    const part = assembly.parts[i];
+    if (skip.includes(part.id)) return;
+    for (const { materialId, share } of part.made) {
+      const of = sums.get(materialId) ?? { v: 0, x: 0 };
+      of.v += (share * m.v) / 1000;
+      of.x += (share * (m.x + m.originX * m.v)) / 1000;
+      sums.set(materialId, of);
+    }
+  });
+  return sums;
+}
+
+/**
+ * Sizes are normal, their stated tolerance two standard deviations; densities likewise, low and high apart; pieces of
+ * one material are alike. Volumes follow sizes along the straight line through their central differences, so that a
+ * build costs no weighing. Null of a knife that cannot be built.
+ */
+export function spreadModel(design: Design): SpreadModel | null {
+  if (checkDesign(design).some((f) => f.severity === "error")) return null;
+  const assembly = assemble(design);
+  const held = calibration(design, assembly, integrate(assembly));
+  const skip = held?.partIds ?? [];
+  const at = volumesOf(assembly, skip);
+  const ids = [...at.keys()];
+  const dims = dimensionsOf(design).flatMap((dim) => {
+    const [up, down] = [dim.offMm / 2, -dim.offMm / 2].map((by) => dim.apply(design, by));
+    if (!designSchema.safeParse(up).success || !designSchema.safeParse(down).success) return [];
+    const [high, low] = [up, down].map((d) => volumesOf(assemble(d), skip));
+    // Per standard deviation, half of the tolerance: the two readings stand two of them apart.
+    const slope = ids.map((id) => ({
+      v: ((high.get(id)?.v ?? 0) - (low.get(id)?.v ?? 0)) / 2,
+      x: ((high.get(id)?.x ?? 0) - (low.get(id)?.x ?? 0)) / 2,
+    }));
+    return [{ id: dim.id, slope }];
+  });
+  const density = ids.map((id) => materialById(id)!.densityGcc);
+  const fixed = held ? { m: held.massG, x: held.massG * held.balanceMm } : { m: 0, x: 0 };
+  /** Weight and balance from the inputs, each in its own standard deviations. */
+  const build = (
+    sizes: readonly number[],
+    densities: readonly number[],
+    heldBy: readonly [number, number],
+  ) => {
+    let m = fixed.m + (held ? (heldBy[0] * held.massOffG) / 2 : 0);
+    let x = m * (held ? held.balanceMm + (heldBy[1] * held.balanceOffMm) / 2 : 0);
+    ids.forEach((id, k) => {
+      const of = at.get(id)!;
+      let [v, vx] = [of.v, of.x];
+      for (let j = 0; j < dims.length; j++) {
+        v += dims[j].slope[k].v * sizes[j];
+        vx += dims[j].slope[k].x * sizes[j];
+      }
+      const { low, typical, high } = density[k];
+      const z = densities[k];
+      const rho = typical + (z * (z > 0 ? high - typical : typical - low)) / 2;
+      m += rho * v;
+      x += rho * vx;
+    });
+    return { massG: m, balanceMm: m > 0 ? x / m : 0 };
+  };
+  const zeros = (n: number) => new Array<number>(n).fill(0);
+  const still = { sizes: zeros(dims.length), densities: zeros(ids.length) };
+  const one = (n: number, j: number, z: number) => zeros(n).map((_, i) => (i === j ? z : 0));
+  const share = (id: string, f: (z: number) => { massG: number; balanceMm: number }): InputShare => {
+    const [up, down] = [f(2), f(-2)];
+    return { id, massG: up.massG - down.massG, balanceMm: up.balanceMm - down.balanceMm };
+  };
+  const shares = [
+    ...dims.map((d, j) => share(d.id, (z) => build(one(dims.length, j, z), still.densities, [0, 0]))),
+    ...ids.map((id, k) => share(id, (z) => build(still.sizes, one(ids.length, k, z), [0, 0]))),
+    ...(held
+      ? [
+          share("measured-mass", (z) => build(still.sizes, still.densities, [z, 0])),
+          share("measured-balance", (z) => build(still.sizes, still.densities, [0, z])),
+        ]
+      : []),
+  ].sort((a, b) => Math.abs(b.balanceMm) - Math.abs(a.balanceMm));
+  // Four standard deviations lie between −2 and +2.
+  const deviation = (of: (s: InputShare) => number) =>
+    Math.sqrt(shares.reduce((s, x) => s + (of(x) / 4) ** 2, 0));
+  return {
+    inputs: { sizes: dims.length, densities: ids.length },
+    build,
+    spread: {
+      drawn: build(still.sizes, still.densities, [0, 0]),
+      firstOrder: { massG: deviation((s) => s.massG), balanceMm: deviation((s) => s.balanceMm) },
+      shares,
+    },
+  };
+}
+
+/** How far weight and balance may be off, and what that owes to; null of a knife that cannot be built. */
+export function spreadOf(design: Design): Spread | null {
+  return spreadModel(design)?.spread ?? null;
+}

@@ -1,0 +1,140 @@
+"use client";
+import { Box, Button, Flex, NativeSelect, Progress, Text } from "@chakra-ui/react";
+import { proxy } from "comlink";
+import { useEffect, useRef, useState } from "react";
+import { Bar, BarChart, CartesianGrid, ResponsiveContainer, XAxis, YAxis } from "recharts";
+import type { Design } from "@/core/design/schema";
+import type { Sampled } from "@/core/tune/sample";
+import { MM_PER_INCH } from "@/core/units/length";
+import { printLength, printMass } from "@/core/units/print";
+import { type Asker, createAsker } from "@/workers/bench.client";
+import { useBench } from "../bench/BenchContext";
+import { Fact } from "../fit/Section";
+import { color } from "../theme";
+
+const COUNTS = [1000, 4000, 20_000, 100_000] as const;
+const BINS = 24;
+
+/** Builds drawn at random in a worker, told of as they are drawn, until they are all there or it is called off. */
+export function DrawnBuilds() {
+  const { design, units } = useBench();
+  const [count, setCount] = useState<number>(COUNTS[1]);
+  const [sampled, setSampled] = useState<{ of: Design; builds: Sampled } | null>(null);
+  const [drawn, setDrawn] = useState<number | null>(null);
+  const [failed, setFailed] = useState(false);
+  const asker = useRef<Asker | null>(null);
+  useEffect(() => () => asker.current?.dispose(), []);
+
+  const end = () => {
+    asker.current?.dispose();
+    asker.current = null;
+    setDrawn(null);
+  };
+  const draw = async () => {
+    const mine = createAsker();
+    asker.current = mine;
+    setDrawn(0);
+    setFailed(false);
+    const tell = proxy((n: number) => {
+      if (asker.current === mine) setDrawn(n);
+    });
+    const answer = await mine.ask((s) => s.sample(design, count, 1, tell));
+    if (asker.current !== mine) return;
+    end();
+    if (answer) setSampled({ of: design, builds: answer });
+    else setFailed(true);
+  };
+  const builds = sampled?.builds;
+  return (
+    <>
+      <Flex gap="2" align="center" wrap="wrap">
+        <NativeSelect.Root size="sm" width="120px" disabled={drawn !== null}>
+          <NativeSelect.Field
+            bg="sheet"
+            aria-label="How many builds"
+            value={String(count)}
+            onChange={(e) => setCount(Number(e.target.value))}
+          >
+            {COUNTS.map((n) => (
+              <option key={n} value={n}>
+                {n.toLocaleString("en")}
+              </option>
+            ))}
+          </NativeSelect.Field>
+          <NativeSelect.Indicator />
+        </NativeSelect.Root>
+        <Button size="sm" disabled={drawn !== null} onClick={() => void draw()}>
+          Draw builds at random
+        </Button>
+        {drawn !== null && (
+          <>
+            <Progress.Root
+              size="sm"
+              w="180px"
+              value={(100 * drawn) / count}
+              aria-label="Builds drawn"
+              data-testid="draw-progress"
+            >
+              <Progress.Track>
+                <Progress.Range bg="ink" />
+              </Progress.Track>
+            </Progress.Root>
+            <Button size="sm" variant="outline" onClick={end}>
+              Cancel
+            </Button>
+          </>
+        )}
+      </Flex>
+      {failed && <Text color="fault">The builds could not be drawn. Nothing was changed; try it again.</Text>}
+      {builds && (
+        <>
+          {sampled.of !== design && <Text color="warn">The design has changed since.</Text>}
+          <Fact name={`Of ${builds.count.toLocaleString("en")} drawn, nine of ten balance between`}>
+            {printLength(builds.balanceMm.p5, units)} and {printLength(builds.balanceMm.p95, units)}
+          </Fact>
+          <Fact name="and weigh between">
+            {printMass(builds.massG.p5, units)} and {printMass(builds.massG.p95, units)}
+          </Fact>
+          <Box h="180px" role="img" aria-label="Balance of the builds" data-testid="spread-chart">
+            <ResponsiveContainer>
+              <BarChart
+                data={histogram(builds.balances, units === "metric" ? 1 : MM_PER_INCH)}
+                margin={{ top: 6, right: 12, bottom: 20, left: 0 }}
+              >
+                <CartesianGrid stroke={color("rule")} vertical={false} />
+                <XAxis
+                  dataKey="at"
+                  stroke={color("graphite")}
+                  label={{
+                    value: units === "metric" ? "balance, mm" : "balance, in",
+                    position: "insideBottom",
+                    offset: -12,
+                    fill: color("graphite"),
+                  }}
+                />
+                <YAxis stroke={color("graphite")} width={48} />
+                <Bar dataKey="builds" fill={color("bronze")} isAnimationActive={false} />
+              </BarChart>
+            </ResponsiveContainer>
+          </Box>
+        </>
+      )}
+    </>
+  );
+}
+
+/** How many balances fall in each of as many equal steps, in a unit of so many mm. */
+function histogram(balancesMm: readonly number[], unitMm: number): { at: string; builds: number }[] {
+  const values = balancesMm.map((mm) => mm / unitMm);
+  const [low, high] = values.reduce(
+    ([least, most], v) => [Math.min(least, v), Math.max(most, v)],
+    [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY],
+  );
+  const width = (high - low) / BINS || 1;
+  const counts = new Array<number>(BINS).fill(0);
+  for (const v of values) counts[Math.min(BINS - 1, Math.floor((v - low) / width))]++;
+  return counts.map((builds, i) => ({
+    at: (low + (i + 0.5) * width).toFixed(unitMm === 1 ? 1 : 2).replace("-", "−"),
+    builds,
+  }));
+}
