@@ -1,4 +1,4 @@
-import { readFileSync, writeFileSync } from "node:fs";
+import { existsSync, readFileSync, writeFileSync } from "node:fs";
 import jscadModeling from "@jscad/modeling";
 import Module from "manifold-3d";
 import { Bench } from "tinybench";
@@ -9,8 +9,12 @@ import type { Assembly } from "../src/core/assembly/types";
 import { readKnife } from "../src/core/files/knife/read";
 import { measureSolid, solidParts } from "../src/core/solids/kernel";
 import { type MeshFineness, meshRegion } from "../src/core/solids/meshRegion";
+import { leverEffects } from "../src/core/tune/effects";
+import { sampleBuilds } from "../src/core/tune/sample";
+import { tune } from "../src/core/tune/solve";
 import { DEFAULT_FINENESS, integrate } from "../src/core/weigh/integrate";
 import { weigh } from "../src/core/weigh/weigh";
+import { dragTimes, quantile } from "./drag";
 
 const { booleans, measurements, primitives } = jscadModeling;
 
@@ -94,6 +98,15 @@ bench.add("review (every rule of the trade)", () => {
 bench.add("fit-up sheet", () => {
   fitSheet(design);
 });
+bench.add("levers", () => {
+  leverEffects(design);
+});
+bench.add("1,000 sampled builds", () => {
+  sampleBuilds(design, 1000, 1);
+});
+bench.add("solver, both windows", () => {
+  tune(design, { balanceMm: design.use.balanceMm, massG: design.use.massG });
+});
 bench.add(
   "mesh kernel",
   () => {
@@ -124,6 +137,9 @@ const rows = [
   },
   { what: "review", ms: ms("review (every rule of the trade)"), error: 0 },
   { what: "fit-up sheet", ms: ms("fit-up sheet"), error: 0 },
+  { what: "all levers", ms: ms("levers"), error: 0 },
+  { what: "1,000 sampled builds", ms: ms("1,000 sampled builds"), error: 0 },
+  { what: "solver, both windows", ms: ms("solver, both windows"), error: 0 },
   {
     what: `mesh kernel, ${coarsest.stations} × ${coarsest.rows}`,
     ms: ms("mesh kernel"),
@@ -147,7 +163,21 @@ console.table(
     "volume error": r.error.toExponential(1),
   })),
 );
+
+/** Drags need the browser: without one they are left out, and it is said. */
+const drags = existsSync("/usr/bin/chromium") ? await dragTimes() : [];
+if (drags.length === 0) console.log("No /usr/bin/chromium: drags were not measured.");
+const frame = drags[0] ? quantile(drags[0].frames, 0.5) : Number.NaN;
+const told = drags.map((d) => ({
+  drag: d.what,
+  "frame p50, ms": Number(quantile(d.frames, 0.5).toFixed(1)),
+  "frame p95, ms": Number(quantile(d.frames, 0.95).toFixed(1)),
+  "readout p50, ms": Number(quantile(d.readouts, 0.5).toFixed(1)),
+  "readout p95, ms": Number(quantile(d.readouts, 0.95).toFixed(1)),
+  "readout p95, frames of an idle drag": Number((quantile(d.readouts, 0.95) / frame).toFixed(1)),
+}));
+if (told.length > 0) console.table(told);
 writeFileSync(
   "bench-result.json",
-  `${JSON.stringify({ knife: KNIFE, parts: assembly.parts.length, rows }, null, 2)}\n`,
+  `${JSON.stringify({ knife: KNIFE, parts: assembly.parts.length, rows, drags: told }, null, 2)}\n`,
 );

@@ -130,3 +130,18 @@ test("a knife that cannot be built says so on the sheet and comes back", async (
   await page.keyboard.press("Control+z");
   await expect(page.getByRole("heading", { name: "Walls" })).toBeVisible();
 });
+
+test("a sheet that cannot be worked out says so, and is worked out when it is opened again", async ({
+  page,
+}) => {
+  await openKnife(page, "Rook hunter");
+  // The worker's program does not arrive: what happens where a browser is short of memory.
+  await page.route(/worker/, (route) => route.abort());
+  await page.getByRole("button", { name: "Fit-up", exact: true }).click();
+  await expect(page.getByTestId("fit-sheet").getByRole("alert")).toContainText("could not be worked out");
+  await page.unroute(/worker/);
+  await page.getByRole("button", { name: "Bench", exact: true }).click();
+  await page.getByRole("button", { name: "Fit-up", exact: true }).click();
+  await expect(page.getByRole("heading", { name: "Drills and holes" })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByTestId("fit-sheet").getByRole("alert")).toHaveCount(0);
+});

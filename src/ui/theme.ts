@@ -15,6 +15,18 @@ const config = defineConfig({
     ".drag-point:hover .drag-ring, .drag-point:focus .drag-ring, .drag-point[data-picked] .drag-ring": {
       opacity: 1,
     },
+    ".strip-key": { fontSize: "sm", lineHeight: "1.25" },
+    ".strip-key button": {
+      display: "block",
+      width: "full",
+      textAlign: "start",
+      px: "1",
+      py: "0.5",
+      borderRadius: "sm",
+      cursor: "default",
+    },
+    ".strip-tint": { display: "inline-block", width: "10px", height: "10px", me: "1.5" },
+    ".strip-figures": { display: "block", ps: "4" },
     ".strip-bar:focus-visible": { outline: "none" },
     // A link that stands for its whole row.
     ".row-link::after": { content: '""', position: "absolute", inset: 0 },

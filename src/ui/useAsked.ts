@@ -7,13 +7,22 @@ import type { BenchService } from "@/workers/bench.messages";
 /** What is asked rests this long after an edit, ms: a drag is not reviewed at every step. */
 const REST_MS = 60;
 
+export interface Asked<T> {
+  /** The last answer; null before the first, and where nothing is asked. */
+  readonly answer: T | null;
+  /** The question about the present design found no answer: the worker failed at it. */
+  readonly failed: boolean;
+}
+
+const NOTHING = { answer: null, failed: false };
+
 /** Asks one question of a worker whenever the design changes; shows the last answer meanwhile. Null asks nothing. */
 export function useAsked<T>(
   design: Design | null,
   question: (service: BenchService, design: Design) => T,
-): Awaited<T> | null {
+): Asked<Awaited<T>> {
   const asker = useRef<Asker | null>(null);
-  const [answer, setAnswer] = useState<Awaited<T> | null>(null);
+  const [asked, setAsked] = useState<Asked<Awaited<T>>>(NOTHING);
   const ask = useRef(question);
   ask.current = question;
   useEffect(() => {
@@ -25,13 +34,16 @@ export function useAsked<T>(
     };
   }, []);
   useEffect(() => {
-    if (!design) return setAnswer(null);
+    if (!design) return setAsked(NOTHING);
     let wanted = true;
     const timer = setTimeout(() => {
       void asker.current
         ?.ask((s) => ask.current(s, design))
         .then((value) => {
-          if (wanted && value !== null) setAnswer(() => value);
+          if (!wanted) return;
+          // Nothing comes back of what was overtaken, too; but then it is no longer wanted.
+          if (value === null) setAsked((before) => ({ ...before, failed: true }));
+          else setAsked({ answer: value, failed: false });
         });
     }, REST_MS);
     return () => {
@@ -39,5 +51,5 @@ export function useAsked<T>(
       clearTimeout(timer);
     };
   }, [design]);
-  return answer;
+  return asked;
 }

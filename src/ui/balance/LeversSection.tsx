@@ -14,7 +14,7 @@ import type { Ghost } from "./BalanceView";
 export function LeversSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
   const { design, units } = useBench();
   const { weighing } = useWeighed();
-  const levers = useAsked(weighing?.ok ? design : null, (s, d) => s.levers(d));
+  const { answer: levers, failed } = useAsked(weighing?.ok ? design : null, (s, d) => s.levers(d));
   const report = weighing?.ok ? weighing.report : null;
   const most = Math.max(1e-9, ...(levers ?? []).map((l) => Math.abs(l.balanceMm)));
   const helps = (l: LeverEffect) => {
@@ -28,7 +28,12 @@ export function LeversSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
   };
   return (
     <Section id="levers" title="What would move it">
-      {!levers && <Text color="graphite">Pulling every lever once …</Text>}
+      {failed && (
+        <Text color="fault">
+          The levers could not be pulled. Change anything, or open the view again, to try once more.
+        </Text>
+      )}
+      {!levers && !failed && <Text color="graphite">Pulling every lever once …</Text>}
       {levers && (
         <Figures
           label="Levers"

@@ -19,7 +19,7 @@ const MOST_TOLD = 8;
 /** How sure the figures are: to first order at once, then by builds drawn at random. */
 export function SpreadSection() {
   const { design, units } = useBench();
-  const spread = useAsked(design, (s, d) => s.spread(d));
+  const { answer: spread, failed } = useAsked(design, (s, d) => s.spread(d));
   const about = (value: number, sigma: number, print: (v: number) => string) =>
     `${print(value - NINE_OF_TEN * sigma)} and ${print(value + NINE_OF_TEN * sigma)}`;
   return (
@@ -34,7 +34,8 @@ export function SpreadSection() {
         </>
       }
     >
-      {!spread && <Text color="graphite">Working it out …</Text>}
+      {failed && <Text color="fault">The spread could not be worked out for the knife as it is.</Text>}
+      {!spread && !failed && <Text color="graphite">Working it out …</Text>}
       {spread && (
         <>
           <Box data-testid="first-order">

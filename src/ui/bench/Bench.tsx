@@ -8,7 +8,7 @@ import { db } from "@/store/db";
 import { layOutDemoKnivesOnce } from "@/store/demo";
 import { createSession, type Session } from "@/store/session";
 import { Header } from "../shell/Header";
-import { BenchProvider } from "./BenchContext";
+import { BenchProvider, Unhurried } from "./BenchContext";
 import { BenchTools } from "./BenchTools";
 import { OtherTab } from "./OtherTab";
 import { type Place, PlaceSwitch, placeInAddress, putInAddress } from "./PlaceSwitch";
@@ -88,7 +88,9 @@ export function Bench({ id }: { id: string }) {
                   putInAddress(to);
                 }}
               />
-              <BenchTools />
+              <Unhurried>
+                <BenchTools />
+              </Unhurried>
             </Flex>
           </Header>
           <OtherTab />
@@ -99,7 +101,9 @@ export function Bench({ id }: { id: string }) {
             {place === "bench" && (
               <>
                 <Views />
-                <StepPanel />
+                <Unhurried>
+                  <StepPanel />
+                </Unhurried>
               </>
             )}
           </Flex>

@@ -1,5 +1,5 @@
 "use client";
-import { createContext, type ReactNode, useContext, useMemo, useRef, useState } from "react";
+import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState } from "react";
 import { useStore } from "zustand";
 import type { Design } from "@/core/design/schema";
 import type { Review } from "@/core/review/reviewDesign";
@@ -27,6 +27,8 @@ export interface BenchState {
   readonly selected: string | null;
   readonly setSelected: (id: string | null) => void;
   readonly edit: SessionState["edit"];
+  /** Told when a point begins and ends being dragged. */
+  readonly setDragging: (on: boolean) => void;
 }
 
 /** Where the cross-section is taken, mm from the datum. */
@@ -40,6 +42,7 @@ interface StationState {
 const Context = createContext<BenchState | null>(null);
 const WeighedContext = createContext<Weighed>({ weighing: null, failure: null });
 const ReviewContext = createContext<Review | null>(null);
+const DraggingContext = createContext(false);
 const StationContext = createContext<StationState>({ stationMm: 0, setStationMm: () => undefined });
 
 /** The last weighing of the knife on the bench. */
@@ -62,6 +65,28 @@ export function useBench(): BenchState {
   return state;
 }
 
+/** While a point is dragged, what is around the drawing follows this much later, ms. */
+const FOLLOW_MS = 250;
+
+/**
+ * The bench for what stands around the drawing: it sees the design as it is, but while a point is being dragged only a
+ * few times a second, so that fields and buttons do not cost the drag its frames.
+ */
+export function Unhurried({ children }: { children: ReactNode }) {
+  const state = useBench();
+  const dragging = useContext(DraggingContext);
+  const latest = useRef(state);
+  latest.current = state;
+  const [followed, setFollowed] = useState(state);
+  useEffect(() => {
+    if (!dragging) return;
+    setFollowed(latest.current);
+    const timer = setInterval(() => setFollowed(latest.current), FOLLOW_MS);
+    return () => clearInterval(timer);
+  }, [dragging]);
+  return <Context.Provider value={dragging ? followed : state}>{children}</Context.Provider>;
+}
+
 /** Puts one knife's session, its weighing and what is picked out within reach of the whole Bench. */
 export function BenchProvider({
   knifeId,
@@ -76,11 +101,12 @@ export function BenchProvider({
 }) {
   const design = useStore(session, (s) => s.design);
   const weighed = useWeighing(design);
-  const review = useAsked(weighed.weighing?.ok ? design : null, (s, d) => s.review(d, true));
+  const { answer: review } = useAsked(weighed.weighing?.ok ? design : null, (s, d) => s.review(d, true));
   const { units, snapMm } = useSettings();
   const [step, setStep] = useState<Step>("blade");
   const [selected, setSelected] = useState<string | null>(null);
   const [stationMm, setStationMm] = useState(-30);
+  const [dragging, setDragging] = useState(false);
   const lastWarning = useRef(0);
 
   const value = useMemo<BenchState>(() => {
@@ -107,6 +133,7 @@ export function BenchProvider({
       selected,
       setSelected,
       edit,
+      setDragging,
     };
   }, [knifeId, design, session, autosave, units, snapMm, step, selected]);
   const station = useMemo(() => ({ stationMm, setStationMm }), [stationMm]);
@@ -114,7 +141,9 @@ export function BenchProvider({
     <Context.Provider value={value}>
       <WeighedContext.Provider value={weighed}>
         <ReviewContext.Provider value={review}>
-          <StationContext.Provider value={station}>{children}</StationContext.Provider>
+          <DraggingContext.Provider value={dragging}>
+            <StationContext.Provider value={station}>{children}</StationContext.Provider>
+          </DraggingContext.Provider>
         </ReviewContext.Provider>
       </WeighedContext.Provider>
     </Context.Provider>

@@ -20,9 +20,11 @@ const KEPT_WORDS = {
 export function BenchTools() {
   const { knifeId, design, session, autosave, edit } = useBench();
   const weighed = useWeighed();
-  const { pastStates, futureStates } = useStore(session.temporal);
+  // Only these: tracking is paused and taken up again at every step of a drag.
+  const pastStates = useStore(session.temporal, (t) => t.pastStates);
+  const futureStates = useStore(session.temporal, (t) => t.futureStates);
   const label = useStore(session, (s) => s.label);
-  const { status, saved } = useStore(autosave);
+  const saved = useStore(autosave, (a) => a.saved);
   const [name, setName] = useState<string | null>(null);
   const report = weighed.weighing?.ok ? weighed.weighing.report : null;
 
@@ -126,15 +128,24 @@ export function BenchTools() {
       >
         <FileUp />
       </IconButton>
-      <Text
-        fontSize="sm"
-        color={status === "kept" || status === "keeping" ? "graphite" : "fault"}
-        truncate
-        title={status === "kept" ? "Kept in this browser" : undefined}
-        data-testid="kept"
-      >
-        {KEPT_WORDS[status]}
-      </Text>
+      <Kept />
     </Flex>
+  );
+}
+
+/** Whether the last change is written. */
+function Kept() {
+  const { autosave } = useBench();
+  const status = useStore(autosave, (a) => a.status);
+  return (
+    <Text
+      fontSize="sm"
+      color={status === "kept" || status === "keeping" ? "graphite" : "fault"}
+      truncate
+      title={status === "kept" ? "Kept in this browser" : undefined}
+      data-testid="kept"
+    >
+      {KEPT_WORDS[status]}
+    </Text>
   );
 }

@@ -1,5 +1,5 @@
 "use client";
-import { type KeyboardEvent, type PointerEvent, useRef } from "react";
+import { type KeyboardEvent, type PointerEvent, useEffect, useRef } from "react";
 import type { Point } from "@/core/curve/bezier";
 import { type Scale, toMm, toPx } from "../drawing/path";
 import { color } from "../theme";
@@ -43,7 +43,7 @@ export function DragPoint({
   onEdit,
   pulls,
 }: DragPointProps) {
-  const { selected, setSelected, snapMm } = useBench();
+  const { selected, setSelected, snapMm, setDragging } = useBench();
   const drag = useRef<{ gesture: string; dx: number; dy: number; moved: boolean } | null>(null);
   const keys = useRef("");
   const [cx, cy] = toPx(scale, at.x, at.y);
@@ -64,14 +64,23 @@ export function DragPoint({
     if (!d) return;
     const p = pointer(e);
     if (!d.moved && Math.hypot(p.x - d.dx - cx, p.y - d.dy - cy) < 2) return;
+    if (!d.moved) setDragging(true);
     d.moved = true;
     const raw = toMm(scale, p.x - d.dx, p.y - d.dy);
     onMove(e.altKey ? raw : settle(raw, snapMm, pulls, PULL_PX / scale.pxPerMm), d.gesture);
   };
-  const up = () => {
-    if (drag.current && !drag.current.moved) onEdit();
+  const end = () => {
+    if (drag.current?.moved) setDragging(false);
     drag.current = null;
   };
+  const up = () => {
+    if (drag.current && !drag.current.moved) onEdit();
+    end();
+  };
+  // A point that goes away while it is dragged, with its step or by an undo, ends its drag.
+  const ending = useRef(end);
+  ending.current = end;
+  useEffect(() => () => ending.current(), []);
   const press = (e: KeyboardEvent<SVGGElement>) => {
     const step = (snapMm || 0.5) * (e.shiftKey ? 10 : 1);
     const by: Record<string, [number, number]> = {
@@ -110,9 +119,7 @@ export function DragPoint({
       onPointerDown={down}
       onPointerMove={move}
       onPointerUp={up}
-      onPointerCancel={() => {
-        drag.current = null;
-      }}
+      onPointerCancel={end}
       onFocus={() => setSelected(id)}
       onBlur={() => {
         keys.current = "";

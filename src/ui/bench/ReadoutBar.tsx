@@ -1,7 +1,8 @@
 "use client";
 import { Box, Button, Flex, Stack, Text } from "@chakra-ui/react";
-import type { ReactNode } from "react";
+import { memo, useCallback, useRef } from "react";
 import { useStore } from "zustand";
+import type { Finding } from "@/core/review/types";
 import { lengthUnitName, printLength, printLengthBare, printMass, type UnitSystem } from "@/core/units/print";
 import { balanceWords } from "@/words/balance";
 import { findingWords } from "@/words/findings";
@@ -45,14 +46,8 @@ export function ReadoutBar() {
         testId="balance"
         value={report ? printLength(report.balanceMm, units) : "–"}
         below={
-          report && (
-            <>
-              {balanceWords(report.balanceMm, design, units)}
-              <br />
-              {bare(report.balanceIntervalMm[0])} to {bare(report.balanceIntervalMm[1])}{" "}
-              {lengthUnitName(units)}
-            </>
-          )
+          report &&
+          `${balanceWords(report.balanceMm, design, units)}\n${bare(report.balanceIntervalMm[0])} to ${bare(report.balanceIntervalMm[1])} ${lengthUnitName(units)}`
         }
       />
       <Figure
@@ -92,6 +87,9 @@ function FindingLines() {
   const { weighing } = useWeighed();
   const review = useReview();
   const mend = useMend();
+  const latest = useRef(mend);
+  latest.current = mend;
+  const onMend = useCallback((f: Finding) => latest.current(f), []);
   const trade = review?.findings.filter((f) => f.severity === "warning") ?? [];
   const notes = (review?.findings.length ?? 0) - trade.length;
   const all = [...(weighing?.findings ?? []), ...trade];
@@ -99,19 +97,12 @@ function FindingLines() {
     <>
       {all.length === 0 && <Text color="graphite">Nothing amiss.</Text>}
       {all.map((f, i) => (
-        <Text
+        <FindingLine
           key={`${f.rule}-${f.subject ?? i}`}
-          color={f.severity === "error" ? "fault" : "warn"}
-          lineHeight="1.3"
-        >
-          <b>{f.severity === "error" ? "Cannot be built: " : "Look again: "}</b>
-          {findingWords(f, units)}
-          {f.mend && (
-            <Button size="2xs" variant="outline" ms="2" onClick={() => mend(f)}>
-              Mend it
-            </Button>
-          )}
-        </Text>
+          finding={f}
+          says={findingWords(f, units)}
+          onMend={onMend}
+        />
       ))}
       {notes > 0 && (
         <Text color="graphite" fontSize="sm">
@@ -122,27 +113,58 @@ function FindingLines() {
   );
 }
 
-function Figure(props: { name: string; value: string; below?: ReactNode; tint?: string; testId: string }) {
+interface FindingLineProps {
+  readonly finding: Finding;
+  readonly says: string;
+  readonly onMend: (finding: Finding) => void;
+}
+
+/** One finding; drawn again only when it says something else or is mended otherwise. */
+const FindingLine = memo(
+  function FindingLine({ finding, says, onMend }: FindingLineProps) {
+    return (
+      <Text color={finding.severity === "error" ? "fault" : "warn"} lineHeight="1.3">
+        <b>{finding.severity === "error" ? "Cannot be built: " : "Look again: "}</b>
+        {says}
+        {finding.mend && (
+          <Button size="2xs" variant="outline" ms="2" onClick={() => onMend(finding)}>
+            Mend it
+          </Button>
+        )}
+      </Text>
+    );
+  },
+  (a, b) =>
+    a.says === b.says &&
+    a.finding.severity === b.finding.severity &&
+    JSON.stringify(a.finding.mend) === JSON.stringify(b.finding.mend),
+);
+
+interface FigureProps {
+  readonly name: string;
+  readonly value: string;
+  /** Lines under it. */
+  readonly below?: string | null;
+  readonly tint?: string;
+  readonly testId: string;
+}
+
+/** One of the figures; drawn again only when it reads otherwise. */
+const Figure = memo(function Figure({ name, value, below, tint, testId }: FigureProps) {
   return (
     <Stack gap="0" flexShrink="0" maxW="220px">
       <Text fontSize="sm" color="graphite">
-        {props.name}
+        {name}
       </Text>
-      <Text
-        fontSize="2xl"
-        fontWeight="600"
-        lineHeight="1.1"
-        color={props.tint ?? "ink"}
-        data-testid={props.testId}
-      >
-        {props.value}
+      <Text fontSize="2xl" fontWeight="600" lineHeight="1.1" color={tint ?? "ink"} data-testid={testId}>
+        {value}
       </Text>
-      <Text fontSize="sm" color="graphite" lineHeight="1.2">
-        {props.below}
+      <Text fontSize="sm" color="graphite" lineHeight="1.2" whiteSpace="pre-line">
+        {below}
       </Text>
     </Stack>
   );
-}
+});
 
 /** A mass without its unit, before one that has it. */
 function bareMass(massG: number, units: UnitSystem): string {

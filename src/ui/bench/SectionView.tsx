@@ -1,6 +1,6 @@
 "use client";
 import { Box, Slider, Text } from "@chakra-ui/react";
-import { useDeferredValue, useMemo } from "react";
+import { memo, useDeferredValue, useMemo } from "react";
 import { assemble } from "@/core/assembly/assemble";
 import { printLength } from "@/core/units/print";
 import { type SectionShape, sectionShapes } from "@/core/views/section";
@@ -74,25 +74,44 @@ export function SectionView({ pxPerMm, axisY, width, height, xRange }: SectionVi
         <b>Section</b> {where} {design.guard ? "the guard's front" : "the front"},{" "}
         <span style={{ whiteSpace: "nowrap" }}>{printLength(thickest, units)} thick</span>
       </Text>
-      <Slider.Root
-        size="sm"
-        colorPalette="gray"
-        px="3"
-        mt="1"
-        aria-label={["Station of the section"]}
-        min={Math.round(xRange[0])}
-        max={Math.round(xRange[1])}
-        step={1}
-        value={[Math.round(stationMm)]}
-        onValueChange={(e) => setStationMm(e.value[0])}
-      >
-        <Slider.Control>
-          <Slider.Track>
-            <Slider.Range />
-          </Slider.Track>
-          <Slider.Thumbs />
-        </Slider.Control>
-      </Slider.Root>
+      <StationSlider
+        low={Math.round(xRange[0])}
+        high={Math.round(xRange[1])}
+        at={Math.round(stationMm)}
+        onChange={setStationMm}
+      />
     </Box>
   );
 }
+
+interface StationSliderProps {
+  readonly low: number;
+  readonly high: number;
+  readonly at: number;
+  readonly onChange: (mm: number) => void;
+}
+
+/** Where the section is taken; not drawn again with every change of the design. */
+const StationSlider = memo(function StationSlider({ low, high, at, onChange }: StationSliderProps) {
+  return (
+    <Slider.Root
+      size="sm"
+      colorPalette="gray"
+      px="3"
+      mt="1"
+      aria-label={["Station of the section"]}
+      min={low}
+      max={high}
+      step={1}
+      value={[at]}
+      onValueChange={(e) => onChange(e.value[0])}
+    >
+      <Slider.Control>
+        <Slider.Track>
+          <Slider.Range />
+        </Slider.Track>
+        <Slider.Thumbs />
+      </Slider.Control>
+    </Slider.Root>
+  );
+});

@@ -18,7 +18,7 @@ export function FindingsSection() {
   const { weighing } = useWeighed();
   const quick = useReview();
   // The whole review comes a moment later than the quick one, with every mend.
-  const whole = useAsked(weighing?.ok ? design : null, async (s, d) => ({
+  const { answer: whole } = useAsked(weighing?.ok ? design : null, async (s, d) => ({
     of: d,
     review: await s.review(d, false),
   }));

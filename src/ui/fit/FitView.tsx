@@ -33,7 +33,7 @@ export function FitView() {
   const { design } = useBench();
   const { weighing } = useWeighed();
   const sound = weighing?.ok ?? false;
-  const sheet = useAsked(sound ? design : null, (s, d) => s.fit(d));
+  const { answer: sheet, failed } = useAsked(sound ? design : null, (s, d) => s.fit(d));
   return (
     <Flex flex="1" minW="0" minH="0">
       <Stack
@@ -69,7 +69,14 @@ export function FitView() {
               There is nothing to fit until the design can be built: mend what the findings name first.
             </Text>
           )}
-          {sound && !sheet && <Text color="graphite">Working it out …</Text>}
+          {sound && failed && (
+            <Text color="fault" role="alert">
+              The sheet could not be worked out for the knife as it is
+              {sheet ? "; what stands below is of before its last change" : ""}. Change anything, or open this
+              view again, to try once more.
+            </Text>
+          )}
+          {sound && !sheet && !failed && <Text color="graphite">Working it out …</Text>}
           {sound && sheet && (
             <>
               <DrillsSection sheet={sheet} />

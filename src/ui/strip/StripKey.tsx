@@ -1,50 +1,68 @@
 "use client";
-import { Box, Flex, Stack, Text } from "@chakra-ui/react";
+import { memo } from "react";
+import type { PartGroup } from "@/core/assembly/types";
 import { lengthUnitName, printLengthBare, printMass, type UnitSystem } from "@/core/units/print";
 import { groupPulls } from "@/core/weigh/pulls";
 import type { MassReport } from "@/core/weigh/report";
 import { GROUP_WORDS, pullSentence } from "@/words/pulls";
+import { color } from "../theme";
 import { GROUP_TINT } from "./MomentStrip";
-import { useStrip } from "./StripContext";
+import { type Picked, useStrip } from "./StripContext";
 
-/** The groups of the strip: what each weighs, and what it adds to the balance. Pointed at, its bars stand out. */
+/**
+ * The groups of the strip: what each weighs, and what it adds to the balance. Pointed at, its bars stand out. Plain
+ * elements: it is drawn again with every step of a drag.
+ */
 export function StripKey({ report, units }: { report: MassReport; units: UnitSystem }) {
   const { picked, pick } = useStrip();
   return (
-    <Stack gap="0" fontSize="sm" role="group" aria-label="Groups of parts" data-testid="strip-groups">
-      <Text color="graphite" px="1" lineHeight="1.25">
-        Weight · moves balance, {lengthUnitName(units)}
-      </Text>
+    // biome-ignore lint/a11y/useSemanticElements: lines of a key are no field set
+    <div role="group" aria-label="Groups of parts" data-testid="strip-groups" className="strip-key">
+      <div style={{ color: color("graphite") }}>Weight · moves, {lengthUnitName(units)}</div>
       {groupPulls(report).map((g) => {
-        const on = () => pick({ kind: "group", group: g.group });
         const adds = g.addsMm ?? 0;
         return (
-          <Box
+          <GroupLine
             key={g.group}
-            as="button"
-            textAlign="start"
-            aria-label={pullSentence(GROUP_WORDS[g.group], g, units)}
-            onPointerEnter={on}
-            onPointerLeave={() => pick(null)}
-            onFocus={on}
-            onBlur={() => pick(null)}
-            onClick={on}
-            px="1"
-            py="0.5"
-            borderRadius="sm"
-            bg={picked?.kind === "group" && picked.group === g.group ? "rule" : undefined}
-          >
-            <Flex align="center" gap="1.5" lineHeight="1.25">
-              <Box w="10px" h="10px" flexShrink="0" style={{ background: GROUP_TINT[g.group] }} />
-              {GROUP_WORDS[g.group]}
-            </Flex>
-            <Text color="graphite" lineHeight="1.25" ps="4">
-              {printMass(g.massG, units)} · {adds > 0 && "+"}
-              {printLengthBare(adds, units)}
-            </Text>
-          </Box>
+            group={g.group}
+            figures={`${printMass(g.massG, units)} · ${adds > 0 ? "+" : ""}${printLengthBare(adds, units)}`}
+            says={pullSentence(GROUP_WORDS[g.group], g, units)}
+            picked={picked?.kind === "group" && picked.group === g.group}
+            pick={pick}
+          />
         );
       })}
-    </Stack>
+    </div>
   );
 }
+
+interface GroupLineProps {
+  readonly group: PartGroup;
+  readonly figures: string;
+  readonly says: string;
+  readonly picked: boolean;
+  readonly pick: (to: Picked | null) => void;
+}
+
+const GroupLine = memo(function GroupLine({ group, figures, says, picked, pick }: GroupLineProps) {
+  const on = () => pick({ kind: "group", group });
+  const off = () => pick(null);
+  return (
+    <button
+      type="button"
+      aria-label={says}
+      onPointerEnter={on}
+      onPointerLeave={off}
+      onFocus={on}
+      onBlur={off}
+      onClick={on}
+      style={{ background: picked ? color("rule") : undefined }}
+    >
+      <span className="strip-tint" style={{ background: GROUP_TINT[group] }} />
+      {GROUP_WORDS[group]}
+      <span className="strip-figures" style={{ color: color("graphite") }}>
+        {figures}
+      </span>
+    </button>
+  );
+});
