@@ -139,6 +139,38 @@ test("the strip tells what each part does, by pointer and by keys, and why the c
   await expect(readout).toContainText(`${Math.abs(handle?.addsMm ?? 0).toFixed(1)} mm back`);
 });
 
+test("a handle-heavy chopper: why in one glance, three cures tried, more found, one kept", async ({
+  page,
+}) => {
+  await openBalance(page, "Sallow camp chopper");
+  await expect(page.getByTestId("target-said")).toContainText("too far back");
+  await expect(page.getByTestId("why")).toContainText("hardest out of the window: tang");
+  const before = await reportOf(page);
+  // Those that help are marked; the first three of them are tried one after the other.
+  const helpful = page.getByRole("row").filter({ hasText: "toward the window" });
+  await expect(helpful.first()).toBeVisible({ timeout: 30_000 });
+  const bar = page.getByTestId("ghost-bar");
+  for (let i = 0; i < 3; i++) {
+    const row = helpful.nth(i);
+    const change = await row.getByRole("cell").first().textContent();
+    await row.getByRole("button", { name: /^Try/ }).click();
+    await expect(bar).toContainText(`Trying ${change}`);
+    const [, tried] = (await bar.textContent())?.match(/balance ([−\d.]+) mm/) ?? [];
+    expect(Number(tried?.replace("−", "-")), `${change}`).toBeGreaterThan(before.balanceMm);
+    await page.getByRole("button", { name: "Leave it" }).click();
+  }
+  await page.getByRole("button", { name: "Find changes" }).click();
+  const answers = page.getByTestId("answers");
+  await expect(answers).toBeVisible({ timeout: 90_000 });
+  expect(await answers.getByRole("button", { name: "Try it" }).count()).toBeGreaterThan(1);
+  await answers.getByRole("button", { name: "Try it" }).first().click();
+  await expect(page.getByTestId("ghost")).toBeVisible();
+  await page.getByRole("button", { name: "Keep it" }).click();
+  await expect(page.getByTestId("target-said")).toContainText("It balances inside its window");
+  const { use } = await designOf(page);
+  await expect.poll(async () => outside((await reportOf(page)).balanceMm, use.balanceMm)).toBe(0);
+});
+
 const levels = (page: Page) =>
   page
     .getByTestId("beam")

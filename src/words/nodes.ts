@@ -1,4 +1,4 @@
-import type { FastenerKind, Grind, NodeRole, TipStyle } from "@/core/design/schema";
+import type { Grind, NodeRole, TipStyle } from "@/core/design/schema";
 
 export const NODE_WORDS: Record<NodeRole, string> = {
   "front-top": "Front, spine side",
@@ -29,13 +29,5 @@ export const GRIND_WORDS: Record<Grind["kind"], string> = {
   "single-bevel": "Single bevel",
 };
 
-export const FASTENER_WORDS: Record<FastenerKind, string> = {
-  pin: "Pin",
-  "patterned-pin": "Patterned pin",
-  "lanyard-tube": "Lanyard tube",
-  "blind-pin": "Blind pin",
-  rivet: "Rivet",
-  "sleeve-bolt": "Sleeve bolt",
-  "cap-screw": "Cap screws",
-  "nutted-rod": "Nutted rod",
-};
+/** A fastener is called on screen what it is called in reports. */
+export { FASTENER_NAMES as FASTENER_WORDS } from "@/core/assembly/fasteners";

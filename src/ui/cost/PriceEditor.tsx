@@ -58,27 +58,17 @@ export function PriceEditor(props: { priceKey: string; shop: Shop; onDone: () =>
         </NativeSelect.Field>
         <NativeSelect.Indicator />
       </NativeSelect.Root>
-      {price.by === "weight" ? (
-        <ShareField
-          label="A kilogram costs"
-          value={price.perKg}
-          min={0}
-          max={MOST}
-          unit=""
-          factor={1}
-          onChange={(perKg) => setPrice({ ...price, perKg })}
-        />
-      ) : (
-        <ShareField
-          label="One costs"
-          value={price.perPiece}
-          min={0}
-          max={MOST}
-          unit=""
-          factor={1}
-          onChange={(perPiece) => setPrice({ ...price, perPiece })}
-        />
-      )}
+      <ShareField
+        label={price.by === "weight" ? "A kilogram costs" : "One costs"}
+        value={price.by === "weight" ? price.perKg : price.perPiece}
+        min={0}
+        max={MOST}
+        unit=""
+        factor={1}
+        onChange={(money) =>
+          setPrice(price.by === "weight" ? { ...price, perKg: money } : { ...price, perPiece: money })
+        }
+      />
       {price.by === "piece" && (
         <ShareField
           label="One makes"

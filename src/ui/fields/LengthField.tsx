@@ -1,11 +1,10 @@
 "use client";
-import { Field, Input, InputGroup } from "@chakra-ui/react";
 import { type KeyboardEvent, useRef, useState } from "react";
 import { MM_PER_INCH, parseLength } from "@/core/units/length";
 import { lengthUnitName, printLengthShort } from "@/core/units/print";
 import { useSettings } from "@/store/settings";
 import { boundsWords, lengthFailureWords } from "@/words/lengthFailures";
-import { FieldRow } from "./FieldRow";
+import { TypedRow } from "./TypedRow";
 
 interface LengthFieldProps {
   readonly label: string;
@@ -80,42 +79,21 @@ export function LengthField({
     onChange(stepped.current);
   };
 
-  const input = (
-    <InputGroup
-      endElement={unit}
-      endElementProps={{ fontSize: "sm", color: "graphite", px: "2", pointerEvents: "none" }}
-    >
-      <Input
-        size="sm"
-        bg="ground"
-        textAlign="end"
-        pe="9"
-        aria-label={bare ? label : undefined}
-        aria-invalid={wrong !== null}
-        autoFocus={autoFocus}
-        title={bare && wrong ? wrong : undefined}
-        value={shown}
-        onChange={(e) => setTyped(e.target.value)}
-        onFocus={(e) => e.target.select()}
-        onBlur={() => {
-          stepped.current = null;
-          keep(typed);
-        }}
-        onKeyDown={press}
-      />
-    </InputGroup>
-  );
-  if (bare) {
-    return (
-      <Field.Root invalid={wrong !== null}>
-        {input}
-        <Field.ErrorText>{wrong}</Field.ErrorText>
-      </Field.Root>
-    );
-  }
   return (
-    <FieldRow label={label} help={help} wrong={wrong}>
-      {input}
-    </FieldRow>
+    <TypedRow
+      label={label}
+      unit={unit}
+      text={shown}
+      wrong={wrong}
+      help={help}
+      bare={bare}
+      autoFocus={autoFocus}
+      onType={setTyped}
+      onLeave={() => {
+        stepped.current = null;
+        keep(typed);
+      }}
+      onPress={press}
+    />
   );
 }

@@ -1,7 +1,6 @@
 "use client";
-import { Field, Input, InputGroup } from "@chakra-ui/react";
-import { useState } from "react";
-import { FieldRow } from "./FieldRow";
+import { type KeyboardEvent, useState } from "react";
+import { TypedRow } from "./TypedRow";
 
 interface ShareFieldProps {
   readonly label: string;
@@ -58,50 +57,31 @@ export function ShareField({
     if (next !== value) onChange(next);
   };
 
-  const input = (
-    <InputGroup
-      endElement={unit}
-      endElementProps={{ fontSize: "sm", color: "graphite", px: "2", pointerEvents: "none" }}
-    >
-      <Input
-        size="sm"
-        bg="ground"
-        textAlign="end"
-        pe={unit ? "9" : "2"}
-        aria-label={bare ? label : undefined}
-        aria-invalid={wrong !== null}
-        inputMode="decimal"
-        value={typed ?? print(value)}
-        onChange={(e) => setTyped(e.target.value)}
-        onFocus={(e) => e.target.select()}
-        onBlur={() => keep(typed)}
-        onKeyDown={(e) => {
-          if (e.key === "Enter") keep(typed);
-          if (e.key === "Escape") {
-            setTyped(null);
-            setWrong(null);
-          }
-          if (e.key !== "ArrowUp" && e.key !== "ArrowDown") return;
-          e.preventDefault();
-          const next = value + ((e.key === "ArrowUp" ? 1 : -1) * (e.shiftKey ? 10 : 1)) / factor;
-          setTyped(null);
-          setWrong(null);
-          onChange(Math.min(max, Math.max(min, Math.round(next * 1e4) / 1e4)));
-        }}
-      />
-    </InputGroup>
-  );
-  if (bare) {
-    return (
-      <Field.Root invalid={wrong !== null}>
-        {input}
-        <Field.ErrorText>{wrong}</Field.ErrorText>
-      </Field.Root>
-    );
-  }
+  const press = (e: KeyboardEvent) => {
+    if (e.key === "Enter") keep(typed);
+    if (e.key === "Escape") {
+      setTyped(null);
+      setWrong(null);
+    }
+    if (e.key !== "ArrowUp" && e.key !== "ArrowDown") return;
+    e.preventDefault();
+    const next = value + ((e.key === "ArrowUp" ? 1 : -1) * (e.shiftKey ? 10 : 1)) / factor;
+    setTyped(null);
+    setWrong(null);
+    onChange(Math.min(max, Math.max(min, Math.round(next * 1e4) / 1e4)));
+  };
   return (
-    <FieldRow label={label} help={help} wrong={wrong}>
-      {input}
-    </FieldRow>
+    <TypedRow
+      label={label}
+      unit={unit}
+      text={typed ?? print(value)}
+      wrong={wrong}
+      help={help}
+      bare={bare}
+      inputMode="decimal"
+      onType={setTyped}
+      onLeave={() => keep(typed)}
+      onPress={press}
+    />
   );
 }

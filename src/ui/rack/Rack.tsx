@@ -1,5 +1,5 @@
 "use client";
-import { Box, Button, Flex, Heading, HStack, Stack, Text } from "@chakra-ui/react";
+import { Box, Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
 import { useLiveQuery } from "dexie-react-hooks";
 import { FileDown, Plus } from "lucide-react";
 import { useRouter } from "next/navigation";
@@ -14,6 +14,7 @@ import { Hatches } from "../drawing/Hatches";
 import { openKnifeFile } from "../files";
 import { Header } from "../shell/Header";
 import { notices } from "../shell/Notices";
+import { PageHead } from "../shell/PageHead";
 import { useWeighings } from "../useWeigher";
 import { KnifeRow, RACK_DRAWING_PX } from "./KnifeRow";
 import { RackRuler } from "./RackRuler";
@@ -64,34 +65,26 @@ export function Rack() {
     <Flex direction="column" minH="100vh">
       <Header />
       <Stack as="main" w="full" maxW="1240px" mx="auto" px="6" py="5" gap="4">
-        <Flex align="end" justify="space-between" gap="4" wrap="wrap">
-          <Box>
-            <Heading as="h1" size="2xl" fontWeight="600">
-              Rack
-            </Heading>
-            <Text color="graphite">All knives to one scale. Open one to work on it.</Text>
-          </Box>
-          <HStack>
-            <input
-              ref={picker}
-              type="file"
-              accept=".json,application/json"
-              multiple
-              hidden
-              data-testid="import-file"
-              onChange={(e) => {
-                void bring([...(e.target.files ?? [])]);
-                e.target.value = "";
-              }}
-            />
-            <Button variant="outline" onClick={() => picker.current?.click()}>
-              <FileDown /> Import
-            </Button>
-            <Button onClick={() => void make()}>
-              <Plus /> New knife
-            </Button>
-          </HStack>
-        </Flex>
+        <PageHead title="Rack" note="All knives to one scale. Open one to work on it.">
+          <input
+            ref={picker}
+            type="file"
+            accept=".json,application/json"
+            multiple
+            hidden
+            data-testid="import-file"
+            onChange={(e) => {
+              void bring([...(e.target.files ?? [])]);
+              e.target.value = "";
+            }}
+          />
+          <Button variant="outline" onClick={() => picker.current?.click()}>
+            <FileDown /> Import
+          </Button>
+          <Button onClick={() => void make()}>
+            <Plus /> New knife
+          </Button>
+        </PageHead>
         <RefusedFiles files={refused} onClose={() => setRefused([])} />
         {seedFailure && <Text color="fault">The browser's database cannot be used: {seedFailure}</Text>}
         {/* Pattern definitions that every small drawing below refers to. */}

@@ -1,5 +1,5 @@
 "use client";
-import { Box, Flex, Heading, HStack, Input, NativeSelect, Stack, Table, Text } from "@chakra-ui/react";
+import { Box, Flex, HStack, Input, NativeSelect, Stack, Table, Text } from "@chakra-ui/react";
 import { useMemo, useState } from "react";
 import { MATERIALS } from "@/core/stock/materials";
 import { MATERIAL_CLASSES, type MaterialClass } from "@/core/stock/types";
@@ -9,6 +9,7 @@ import { HAZARD_WORDS, MATERIAL_CLASS_WORDS } from "@/words/materials";
 import { PriceCell } from "../cost/PriceCell";
 import { Hatches, hatchId } from "../drawing/Hatches";
 import { Header } from "../shell/Header";
+import { PageHead } from "../shell/PageHead";
 import { color } from "../theme";
 
 /** Every material: density with its range, what can hurt, and where the figure comes from. */
@@ -29,42 +30,34 @@ export function Stock() {
     <Flex direction="column" minH="100vh">
       <Header />
       <Stack as="main" w="full" maxW="1240px" mx="auto" px="6" py="5" gap="4">
-        <Flex align="end" justify="space-between" gap="4" wrap="wrap">
-          <Box>
-            <Heading as="h1" size="2xl" fontWeight="600">
-              Stock
-            </Heading>
-            <Text color="graphite" maxW="620px">
-              What a knife can be made of. The range is what pieces off the shelf fall in; it decides the
-              interval under every weight.
-            </Text>
-          </Box>
-          <HStack>
-            <Input
-              aria-label="Find a material"
-              placeholder="Find a material"
-              value={words}
-              onChange={(e) => setWords(e.target.value)}
+        <PageHead
+          title="Stock"
+          note="What a knife can be made of. The range is what pieces off the shelf fall in; it decides the interval under every weight."
+        >
+          <Input
+            aria-label="Find a material"
+            placeholder="Find a material"
+            value={words}
+            onChange={(e) => setWords(e.target.value)}
+            bg="sheet"
+          />
+          <NativeSelect.Root width="220px" flexShrink="0">
+            <NativeSelect.Field
+              aria-label="Class of material"
+              value={cls}
+              onChange={(e) => setCls(e.target.value as MaterialClass | "")}
               bg="sheet"
-            />
-            <NativeSelect.Root width="220px" flexShrink="0">
-              <NativeSelect.Field
-                aria-label="Class of material"
-                value={cls}
-                onChange={(e) => setCls(e.target.value as MaterialClass | "")}
-                bg="sheet"
-              >
-                <option value="">All classes</option>
-                {MATERIAL_CLASSES.map((c) => (
-                  <option key={c} value={c}>
-                    {MATERIAL_CLASS_WORDS[c]}
-                  </option>
-                ))}
-              </NativeSelect.Field>
-              <NativeSelect.Indicator />
-            </NativeSelect.Root>
-          </HStack>
-        </Flex>
+            >
+              <option value="">All classes</option>
+              {MATERIAL_CLASSES.map((c) => (
+                <option key={c} value={c}>
+                  {MATERIAL_CLASS_WORDS[c]}
+                </option>
+              ))}
+            </NativeSelect.Field>
+            <NativeSelect.Indicator />
+          </NativeSelect.Root>
+        </PageHead>
         <Text color="graphite" aria-live="polite">
           {shown.length === 0
             ? "No material is called that. Try fewer letters."
