@@ -1,18 +1,18 @@
 import AxeBuilder from "@axe-core/playwright";
-import { expect, test } from "@playwright/test";
+import { expect, type Page, test } from "@playwright/test";
 import { openKnife, step } from "./bench";
+
+async function faultsOn(page: Page, where: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa", "wcag21aa"]).analyze();
+  expect(
+    violations.map((v) => `${where}: ${v.id} ${v.nodes.map((n) => n.target.join(" ")).slice(0, 3)}`),
+  ).toEqual([]);
+}
 
 for (const scheme of ["light", "dark"] as const) {
   test(`no accessibility faults that axe finds, ${scheme}`, async ({ page }) => {
     await page.emulateMedia({ colorScheme: scheme, reducedMotion: "reduce" });
-    const faults = async (where: string) => {
-      const { violations } = await new AxeBuilder({ page })
-        .withTags(["wcag2a", "wcag2aa", "wcag21aa"])
-        .analyze();
-      expect(
-        violations.map((v) => `${where}: ${v.id} ${v.nodes.map((n) => n.target.join(" ")).slice(0, 3)}`),
-      ).toEqual([]);
-    };
+    const faults = (where: string) => faultsOn(page, where);
     await page.goto("/");
     await expect(page.getByTestId("rack-mass")).toHaveCount(16);
     await faults("rack");
@@ -25,6 +25,29 @@ for (const scheme of ["light", "dark"] as const) {
       await step(page, name);
       await faults(name);
     }
+  });
+}
+
+for (const scheme of ["light", "dark"] as const) {
+  test(`none in the views of a knife, ${scheme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: scheme, reducedMotion: "reduce" });
+    await openKnife(page, "Sallow camp chopper");
+    await page.getByRole("button", { name: "Balance", exact: true }).click();
+    await expect(page.getByTestId("owes-chart")).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByRole("table", { name: "Levers" })).toBeVisible();
+    await faultsOn(page, "balance");
+    await page.getByRole("button", { name: "Fit-up", exact: true }).click();
+    await expect(page.getByRole("heading", { name: "Stock to cut" })).toBeVisible({ timeout: 30_000 });
+    await faultsOn(page, "fit-up");
+    await page.getByRole("button", { name: "Compare", exact: true }).click();
+    await page.getByRole("button", { name: "Same blade, six handles" }).click();
+    await faultsOn(page, "sets of materials");
+    await page.getByRole("button", { name: "Make 6 variants" }).click();
+    await page.getByRole("button", { name: "Use made-up prices" }).click();
+    await expect(page.getByTestId("bill-total")).toContainText("cr in all");
+    await page.getByRole("button", { name: "Set the price of Epoxy, slow cure" }).click();
+    await page.getByRole("button", { name: "Something else" }).click();
+    await faultsOn(page, "compare");
   });
 }
 

@@ -1,6 +1,8 @@
+import { proxy } from "comlink";
 import { describe, expect, it } from "vitest";
 import { newDesign } from "@/core/design/create";
 import { reviewDesign } from "@/core/review/reviewDesign";
+import { sampleBuilds } from "@/core/tune/sample";
 import { createAsker } from "./bench.client";
 import { startOver } from "./port.fixtures";
 
@@ -44,6 +46,23 @@ describe("the bench's second worker", () => {
     expect(await dying).toBeNull();
     expect(await asker.ask((s) => s.review(design, false))).toEqual({ findings: [], accepted: [] });
     expect(workers).toHaveLength(2);
+    asker.dispose();
+  });
+
+  it("tells how far it is while it draws, over the same channel", async () => {
+    const told: number[] = [];
+    const sample = (d: typeof design, count: number, seed: number, tell: (n: number) => void) =>
+      sampleBuilds(d, count, seed, (drawn) => {
+        tell(drawn);
+        return false;
+      });
+    const asker = createAsker(startOver({ sample }).start);
+    const tell = proxy((drawn: number) => {
+      told.push(drawn);
+    });
+    const answer = await asker.ask((s) => s.sample(design, 1600, 1, tell));
+    expect(answer).toEqual(sampleBuilds(design, 1600, 1));
+    expect(told).toEqual([0, 500, 1000, 1500]);
     asker.dispose();
   });
 });

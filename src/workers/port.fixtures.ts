@@ -9,7 +9,7 @@ export function startOver(service: object) {
     started++;
     const { port1, port2 } = new MessageChannel();
     const wrapPort = (port: typeof port1) => ({
-      postMessage: (m: unknown) => port.postMessage(m),
+      postMessage: (m: unknown, moved: readonly never[] = []) => port.postMessage(m, moved),
       addEventListener: (_: string, f: (e: { data: unknown }) => void) =>
         port.on("message", (data) => f({ data })),
       removeEventListener: () => undefined,

@@ -1,5 +1,6 @@
 import { execFileSync } from "node:child_process";
 import { readFileSync } from "node:fs";
+import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { newDesign } from "../design/create";
@@ -47,6 +48,47 @@ describe("blanks out of stock", () => {
     [[0, 38, 3], 0, true, 0],
   ])("%j with a kerf of %d: %s %d", ([lengthMm, heightMm, thicknessMm], kerf, lengthwise, count) => {
     expect(blanksFrom({ lengthMm, heightMm, thicknessMm }, board, kerf, lengthwise)).toBe(count);
+  });
+});
+
+describe("blanks out of any stock", () => {
+  const size = fc.record({
+    lengthMm: fc.double({ min: 1, max: 400, noNaN: true }),
+    heightMm: fc.double({ min: 1, max: 150, noNaN: true }),
+    thicknessMm: fc.double({ min: 0.5, max: 60, noNaN: true }),
+  });
+  const volume = (s: { lengthMm: number; heightMm: number; thicknessMm: number }) =>
+    s.lengthMm * s.heightMm * s.thicknessMm;
+  const cases = fc.tuple(size, size, fc.double({ min: 0, max: 4, noNaN: true }), fc.boolean());
+
+  it("never hold more than the stock, but for what sizes may be off", () => {
+    fc.assert(
+      fc.property(cases, ([blank, stock, kerf, lengthwise]) => {
+        const off = 0.05;
+        const whole = {
+          lengthMm: stock.lengthMm + off,
+          heightMm: stock.heightMm + off,
+          thicknessMm: stock.thicknessMm + off,
+        };
+        return blanksFrom(blank, stock, kerf, lengthwise) * volume(blank) <= volume(whole) * (1 + 1e-9);
+      }),
+      { seed: 31, numRuns: 2000 },
+    );
+  });
+
+  it("are no fewer from larger stock, with a finer kerf, or where the grain does not matter", () => {
+    fc.assert(
+      fc.property(cases, ([blank, stock, kerf, lengthwise]) => {
+        const count = blanksFrom(blank, stock, kerf, lengthwise);
+        const larger = { ...stock, heightMm: stock.heightMm * 1.3 };
+        return (
+          blanksFrom(blank, larger, kerf, lengthwise) >= count &&
+          blanksFrom(blank, stock, kerf / 2, lengthwise) >= count &&
+          blanksFrom(blank, stock, kerf, false) >= count
+        );
+      }),
+      { seed: 32, numRuns: 2000 },
+    );
   });
 });
 
