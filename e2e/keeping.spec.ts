@@ -90,8 +90,7 @@ test("a knife deleted in another tab can be put back", async ({ page, context })
   await openKnife(page, "Fen rigging knife");
   const rack = await context.newPage();
   await rack.goto("/");
-  await rack.getByRole("button", { name: "More for Fen rigging knife" }).click();
-  await rack.getByRole("menuitem", { name: "Delete" }).click();
+  await rack.getByRole("button", { name: "Delete Fen rigging knife" }).click();
   await expect(page.getByText("taken off the rack in another tab")).toBeVisible();
   await page.getByRole("button", { name: "Put it back" }).click();
   await expect(rack.getByRole("link", { name: "Fen rigging knife" })).toBeVisible();

@@ -1,28 +1,41 @@
 "use client";
 import { useLiveQuery } from "dexie-react-hooks";
-import * as z from "zod";
+import type { UnitSystem } from "@/core/units/print";
 import { db } from "./db";
 
-const settingsSchema = z.object({
-  units: z.enum(["metric", "inch", "inch-fraction"]).catch("metric"),
+export interface Settings {
+  readonly units: UnitSystem;
   /** Step that dragged points fall on, mm; 0 is free. */
-  snapMm: z.number().min(0).max(10).catch(0.5),
-});
-
-export type Settings = z.infer<typeof settingsSchema>;
+  readonly snapMm: number;
+}
 
 const KEY = "preferences";
 const DEFAULTS: Settings = { units: "metric", snapMm: 0.5 };
+const UNITS: readonly UnitSystem[] = ["metric", "inch", "inch-fraction"];
+const MOST_SNAP_MM = 10;
+
+/** Settings as they were kept, the default for each that makes no sense. By hand: no page waits for a validator. */
+export function settingsIn(value: unknown): Settings {
+  const { units, snapMm } = (typeof value === "object" && value !== null ? value : {}) as Record<
+    string,
+    unknown
+  >;
+  const inReach = typeof snapMm === "number" && snapMm >= 0 && snapMm <= MOST_SNAP_MM;
+  return {
+    units: UNITS.find((u) => u === units) ?? DEFAULTS.units,
+    snapMm: inReach ? snapMm : DEFAULTS.snapMm,
+  };
+}
 
 /** The maker's settings; the defaults until the database has answered. */
 export function useSettings(): Settings {
   const row = useLiveQuery(() => db.settings.get(KEY), []);
-  return row ? settingsSchema.catch(DEFAULTS).parse(row.value) : DEFAULTS;
+  return row ? settingsIn(row.value) : DEFAULTS;
 }
 
 export async function changeSettings(change: Partial<Settings>): Promise<void> {
   await db.transaction("rw", db.settings, async () => {
-    const now = settingsSchema.catch(DEFAULTS).parse((await db.settings.get(KEY))?.value ?? DEFAULTS);
-    await db.settings.put({ key: KEY, value: { ...now, ...change } });
+    const now = settingsIn((await db.settings.get(KEY))?.value);
+    await db.settings.put({ key: KEY, value: settingsIn({ ...now, ...change }) });
   });
 }

@@ -1,12 +1,14 @@
 import "fake-indexeddb/auto";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import { newDesign } from "@/core/design/create";
-import { MOST_VARIANTS, variantName } from "@/core/design/variant";
+import { variantName } from "@/core/design/record/fields";
+import { MOST_VARIANTS } from "@/core/design/variant";
 import { createAutosave } from "./autosave";
 import { db } from "./db";
 import { addDemoKnives, layOutDemoKnivesOnce } from "./demo";
 import { addKnife, freeName, removeKnife, restoreKnife, writeDesign } from "./knives";
 import { createSession } from "./session";
+import { settingsIn } from "./settings";
 import { changeShop } from "./shop";
 import {
   addVariants,
@@ -234,5 +236,14 @@ describe("the shop", () => {
     expect(await changeShop((s) => ({ ...s, ratePerHour: -1 }))).toBe(false);
     expect(await changeShop((s) => ({ ...s, ratePerHour: Number.NaN }))).toBe(false);
     expect(await kept()).toMatchObject({ ratePerHour: 30 });
+  });
+});
+
+describe("settings", () => {
+  it("that make no sense fall back, each by itself", () => {
+    expect(settingsIn(undefined)).toEqual({ units: "metric", snapMm: 0.5 });
+    expect(settingsIn({ units: "inch", snapMm: 99 })).toEqual({ units: "inch", snapMm: 0.5 });
+    expect(settingsIn({ units: "cubits", snapMm: 0 })).toEqual({ units: "metric", snapMm: 0 });
+    expect(settingsIn({ snapMm: Number.NaN })).toEqual({ units: "metric", snapMm: 0.5 });
   });
 });

@@ -2,10 +2,8 @@
 import type { Design } from "@/core/design/schema";
 import type { Variant } from "@/core/design/variant";
 import { LARGEST_KNIFE_BYTES } from "@/core/files/knife/format";
-import { readKnife } from "@/core/files/knife/read";
 import { writeKnifeWithin } from "@/core/files/knife/write";
-import { fileFailureWords } from "@/words/fileFailures";
-import { notices } from "./shell/Notices";
+import { notices } from "./shell/notice";
 
 /** Hands a knife and its variants to the browser as a file to keep; says how many variants found no room in it. */
 export function downloadKnife(design: Design, variants: readonly Variant[]): void {
@@ -48,6 +46,11 @@ export async function openKnifeFile(file: File): Promise<Opened> {
     file.size > LARGEST_KNIFE_BYTES
       ? new Uint8Array(LARGEST_KNIFE_BYTES + 1)
       : new Uint8Array(await file.arrayBuffer());
+  // Fetched when a file is opened: the reader brings the validator.
+  const [{ readKnife }, { fileFailureWords }] = await Promise.all([
+    import("@/core/files/knife/read"),
+    import("@/words/fileFailures"),
+  ]);
   const reading = readKnife(bytes);
   if (reading.ok) return reading;
   const failure = reading.code === "too-large" ? { ...reading, bytes: file.size } : reading;

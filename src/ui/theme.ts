@@ -1,4 +1,74 @@
-import { createSystem, defaultConfig, defineConfig } from "@chakra-ui/react";
+import { createSystem, defineConfig } from "@chakra-ui/react";
+import { defaultBaseConfig } from "@chakra-ui/react/preset-base";
+import {
+  alertSlotRecipe,
+  animationStyles,
+  breakpoints,
+  buttonRecipe,
+  checkboxSlotRecipe,
+  checkmarkRecipe,
+  cssVarsPrefix,
+  cssVarsRoot,
+  editableSlotRecipe,
+  fieldSlotRecipe,
+  globalCss,
+  headingRecipe,
+  iconRecipe,
+  inputRecipe,
+  keyframes,
+  layerStyles,
+  linkRecipe,
+  listSlotRecipe,
+  nativeSelectSlotRecipe,
+  progressSlotRecipe,
+  semanticTokens,
+  sliderSlotRecipe,
+  spinnerRecipe,
+  tableSlotRecipe,
+  tabsSlotRecipe,
+  textStyles,
+  toastSlotRecipe,
+  tokens,
+} from "@chakra-ui/react/theme";
+
+/** The library's look for the components that are used here, and no others: a page waits for all of them. */
+const used = defineConfig({
+  preflight: true,
+  cssVarsPrefix,
+  cssVarsRoot,
+  globalCss,
+  theme: {
+    breakpoints,
+    keyframes,
+    tokens,
+    semanticTokens,
+    textStyles,
+    layerStyles,
+    animationStyles,
+    recipes: {
+      button: buttonRecipe,
+      checkmark: checkmarkRecipe,
+      heading: headingRecipe,
+      icon: iconRecipe,
+      input: inputRecipe,
+      link: linkRecipe,
+      spinner: spinnerRecipe,
+    },
+    slotRecipes: {
+      alert: alertSlotRecipe,
+      checkbox: checkboxSlotRecipe,
+      editable: editableSlotRecipe,
+      field: fieldSlotRecipe,
+      list: listSlotRecipe,
+      nativeSelect: nativeSelectSlotRecipe,
+      progress: progressSlotRecipe,
+      slider: sliderSlotRecipe,
+      table: tableSlotRecipe,
+      tabs: tabsSlotRecipe,
+      toast: toastSlotRecipe,
+    },
+  },
+});
 
 const both = (light: string, dark: string) => ({ value: { base: light, _dark: dark } });
 
@@ -56,7 +126,7 @@ const config = defineConfig({
   },
 });
 
-export const system = createSystem(defaultConfig, config);
+export const system = createSystem(defaultBaseConfig, used, config);
 
 /** A colour of the theme as CSS, for drawings. */
 export function color(

@@ -1,6 +1,6 @@
 import { plainFitUp } from "./fitUp";
-import { DESIGN_VERSION } from "./schema";
 import { plainUse } from "./uses";
+import { DESIGN_VERSION } from "./version";
 import { plainWork } from "./work";
 
 /** Turns the record of one version into the next one's. Keyed by the version it starts from. */

@@ -9,9 +9,6 @@ import { tang } from "./record/tang";
 import { use } from "./record/use";
 import { work } from "./record/work";
 
-/** The version of the design record that this code writes. */
-export const DESIGN_VERSION = 5;
-
 /** An imported shape: a closed mesh in mm, its numbers as little-endian bytes in base 64. */
 const mesh = z.strictObject({
   id,

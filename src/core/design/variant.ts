@@ -1,4 +1,3 @@
-import * as z from "zod";
 import type { Design } from "./schema";
 
 /** Another making of the same knife, kept beside it under a name of its own. */
@@ -9,5 +8,3 @@ export interface Variant {
 
 /** So many can stand beside one knife. */
 export const MOST_VARIANTS = 24;
-
-export const variantName = z.string().trim().min(1).max(80);

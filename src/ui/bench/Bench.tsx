@@ -1,13 +1,13 @@
 "use client";
 import { Button, Flex, Stack, Text } from "@chakra-ui/react";
 import dynamic from "next/dynamic";
-import NextLink from "next/link";
 import { useEffect, useState } from "react";
 import { type Autosave, createAutosave } from "@/store/autosave";
 import { db } from "@/store/db";
 import { layOutDemoKnivesOnce } from "@/store/demo";
 import { createSession, type Session } from "@/store/session";
 import { Header } from "../shell/Header";
+import { NearLink } from "../shell/NearLink";
 import { BenchProvider, Unhurried } from "./BenchContext";
 import { BenchTools } from "./BenchTools";
 import { OtherTab } from "./OtherTab";
@@ -127,7 +127,7 @@ export function Bench({ id }: { id: string }) {
             </Text>
             <Text color="graphite">It may have been deleted, or it is kept in another browser.</Text>
             <Button asChild>
-              <NextLink href="/">Back to the rack</NextLink>
+              <NearLink href="/">Back to the rack</NearLink>
             </Button>
           </>
         )}

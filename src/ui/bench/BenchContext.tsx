@@ -7,7 +7,7 @@ import type { UnitSystem } from "@/core/units/print";
 import type { Autosave } from "@/store/autosave";
 import type { Session, SessionState } from "@/store/session";
 import { useSettings } from "@/store/settings";
-import { notices } from "../shell/Notices";
+import { notices } from "../shell/notice";
 import { useAsked } from "../useAsked";
 import { useWeighing, type Weighed } from "../useWeigher";
 

@@ -5,7 +5,7 @@ import { useEffect, useState } from "react";
 import { useStore } from "zustand";
 import { variantsOf } from "@/store/variants";
 import { downloadKnife } from "../files";
-import { notices } from "../shell/Notices";
+import { notices } from "../shell/notice";
 import { useBench, useWeighed } from "./BenchContext";
 
 const KEPT_WORDS = {

@@ -2,7 +2,7 @@
 import { Alert, Button, HStack } from "@chakra-ui/react";
 import { useEffect } from "react";
 import { useStore } from "zustand";
-import { notices } from "../shell/Notices";
+import { notices } from "../shell/notice";
 import { useBench } from "./BenchContext";
 
 /** Says when another tab has a hand in this knife, and asks whose work stands when both have changed it. */

@@ -13,7 +13,7 @@ import { removeVariant, renameVariant, replaceVariant, restoreVariants } from "@
 import { TRAIT_WORDS, traitValueWords } from "@/words/traits";
 import { useBench } from "../bench/BenchContext";
 import { Figures } from "../fit/Section";
-import { notices } from "../shell/Notices";
+import { notices } from "../shell/notice";
 import { useWeighings } from "../useWeigher";
 import { keyOf } from "./useColumns";
 

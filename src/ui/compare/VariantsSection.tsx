@@ -7,7 +7,7 @@ import { lay } from "@/store/laid";
 import { addVariants } from "@/store/variants";
 import { useBench } from "../bench/BenchContext";
 import { Note, Section } from "../fit/Section";
-import { notices } from "../shell/Notices";
+import { notices } from "../shell/notice";
 import { SetsPanel } from "./SetsPanel";
 import { useVariants } from "./useColumns";
 import { VariantList } from "./VariantList";

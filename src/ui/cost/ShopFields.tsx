@@ -10,7 +10,7 @@ import { FieldRow } from "../fields/FieldRow";
 import { ShareField } from "../fields/ShareField";
 import { download } from "../files";
 import { Note } from "../fit/Section";
-import { notices } from "../shell/Notices";
+import { notices } from "../shell/notice";
 
 /** Currency and rate, and the price list as a whole: in and out as a file, or made up to look round. */
 export function ShopFields() {

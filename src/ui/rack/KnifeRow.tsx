@@ -1,8 +1,7 @@
 "use client";
-import { Box, Flex, IconButton, Input, Link, Menu, Portal, Stack, Text } from "@chakra-ui/react";
-import { Copy, Ellipsis, FileUp, Pencil, Trash2 } from "lucide-react";
-import NextLink from "next/link";
-import { useEffect, useRef, useState } from "react";
+import { Box, Flex, HStack, IconButton, Input, Link, Stack, Text } from "@chakra-ui/react";
+import { Copy, FileUp, Pencil, Trash2 } from "lucide-react";
+import { type ReactNode, useEffect, useRef, useState } from "react";
 import { printMass } from "@/core/units/print";
 import type { Weighing } from "@/core/weigh/weigh";
 import type { KnifeRecord } from "@/store/db";
@@ -14,7 +13,8 @@ import { BalanceMark } from "../drawing/BalanceMark";
 import { knifeExtent } from "../drawing/extent";
 import { KnifeSide } from "../drawing/KnifeSide";
 import { downloadKnife } from "../files";
-import { notices } from "../shell/Notices";
+import { NearLink } from "../shell/NearLink";
+import { notices } from "../shell/notice";
 
 /** Width of the drawings on the rack, px. */
 export const RACK_DRAWING_PX = 760;
@@ -83,9 +83,9 @@ export function KnifeRow({ knife, weighing, behindMm, pxPerMm, takenNames }: Kni
         ) : (
           <Link asChild fontWeight="600" fontSize="lg" color="ink">
             {/* The whole row opens the knife; the menu stands above this layer. */}
-            <NextLink href={`/knife/${knife.id}`} className="row-link">
+            <NearLink href={`/knife/${knife.id}`} className="row-link">
               {design.name}
-            </NextLink>
+            </NearLink>
           </Link>
         )}
         {report ? (
@@ -103,35 +103,40 @@ export function KnifeRow({ knife, weighing, behindMm, pxPerMm, takenNames }: Kni
           </Text>
         )}
       </Stack>
-      <Menu.Root>
-        <Menu.Trigger asChild>
-          <IconButton variant="ghost" aria-label={`More for ${design.name}`} zIndex="1" mx="2">
-            <Ellipsis />
-          </IconButton>
-        </Menu.Trigger>
-        <Portal>
-          <Menu.Positioner>
-            <Menu.Content>
-              <Menu.Item value="rename" onClick={() => setRenaming(true)}>
-                <Pencil size="16" /> Rename
-              </Menu.Item>
-              <Menu.Item value="duplicate" onClick={() => void duplicate()}>
-                <Copy size="16" /> Duplicate
-              </Menu.Item>
-              <Menu.Item
-                value="export"
-                onClick={() => void variantsOf(knife.id).then((v) => downloadKnife(design, v))}
-              >
-                <FileUp size="16" /> Export file
-              </Menu.Item>
-              <Menu.Item value="delete" color="fault" onClick={() => void remove()}>
-                <Trash2 size="16" /> Delete
-              </Menu.Item>
-            </Menu.Content>
-          </Menu.Positioner>
-        </Portal>
-      </Menu.Root>
+      <HStack gap="0" zIndex="1" mx="2">
+        <RowButton name={`Rename ${design.name}`} onClick={() => setRenaming(true)}>
+          <Pencil />
+        </RowButton>
+        <RowButton name={`Duplicate ${design.name}`} onClick={() => void duplicate()}>
+          <Copy />
+        </RowButton>
+        <RowButton
+          name={`Export ${design.name}`}
+          onClick={() => void variantsOf(knife.id).then((v) => downloadKnife(design, v))}
+        >
+          <FileUp />
+        </RowButton>
+        <RowButton name={`Delete ${design.name}`} onClick={() => void remove()} danger>
+          <Trash2 />
+        </RowButton>
+      </HStack>
     </Flex>
+  );
+}
+
+/** One thing to do with a knife, by its picture; its name shows when it is pointed at. */
+function RowButton(props: { name: string; danger?: boolean; onClick: () => void; children: ReactNode }) {
+  return (
+    <IconButton
+      size="sm"
+      variant="ghost"
+      color={props.danger ? "fault" : "graphite"}
+      aria-label={props.name}
+      title={props.name}
+      onClick={props.onClick}
+    >
+      {props.children}
+    </IconButton>
   );
 }
 

@@ -13,7 +13,7 @@ import { knifeExtent } from "../drawing/extent";
 import { Hatches } from "../drawing/Hatches";
 import { openKnifeFile } from "../files";
 import { Header } from "../shell/Header";
-import { notices } from "../shell/Notices";
+import { notices } from "../shell/notice";
 import { PageHead } from "../shell/PageHead";
 import { useWeighings } from "../useWeigher";
 import { KnifeRow, RACK_DRAWING_PX } from "./KnifeRow";

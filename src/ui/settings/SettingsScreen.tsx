@@ -5,7 +5,7 @@ import { useEffect, useState } from "react";
 import { addDemoKnives } from "@/store/demo";
 import { changeSettings, useSettings } from "@/store/settings";
 import { Header } from "../shell/Header";
-import { notices } from "../shell/Notices";
+import { notices } from "../shell/notice";
 import { UnitsSwitch } from "../shell/UnitsSwitch";
 
 const SNAPS = [

@@ -1,10 +1,10 @@
 "use client";
 import { Box, Flex, HStack, IconButton, Link } from "@chakra-ui/react";
 import { Moon, Sun } from "lucide-react";
-import NextLink from "next/link";
 import { usePathname } from "next/navigation";
 import { useTheme } from "next-themes";
 import { type ReactNode, useEffect, useState } from "react";
+import { NearLink } from "./NearLink";
 import { UnitsSwitch } from "./UnitsSwitch";
 
 const PLACES = [
@@ -35,7 +35,7 @@ export function Header({ children }: { children?: ReactNode }) {
         color="ink"
         _hover={{ textDecoration: "none" }}
       >
-        <NextLink href="/">Euaxis</NextLink>
+        <NearLink href="/">Euaxis</NearLink>
       </Link>
       <HStack as="nav" aria-label="Places" gap="1">
         {PLACES.map(({ href, name }) => {
@@ -52,9 +52,9 @@ export function Header({ children }: { children?: ReactNode }) {
               borderColor={here ? "ink" : "transparent"}
               borderRadius="0"
             >
-              <NextLink href={href} aria-current={here ? "page" : undefined}>
+              <NearLink href={href} aria-current={here ? "page" : undefined}>
                 {name}
-              </NextLink>
+              </NearLink>
             </Link>
           );
         })}

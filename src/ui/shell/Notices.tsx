@@ -1,28 +1,13 @@
 "use client";
-import { Button, createToaster, Flex, Stack, Toast, Toaster } from "@chakra-ui/react";
+import dynamic from "next/dynamic";
+import { useEffect, useState } from "react";
+import { whenFirstTold } from "./notice";
 
-export const notices = createToaster({ placement: "bottom-end", pauseOnPageIdle: true, max: 4 });
+const Toasts = dynamic(() => import("./Toasts").then((m) => m.Toasts), { ssr: false });
 
-/** Where notices appear: what happened, and where it can be undone. */
+/** Where notices appear. What shows them is fetched with the first one. */
 export function Notices() {
-  return (
-    <Toaster toaster={notices} insetInline={{ mdDown: "4" }}>
-      {(toast) => (
-        <Toast.Root width={{ md: "sm" }}>
-          <Stack gap="1" flex="1" maxWidth="100%">
-            {toast.title && <Toast.Title>{toast.title}</Toast.Title>}
-            {toast.description && <Toast.Description>{toast.description}</Toast.Description>}
-          </Stack>
-          <Flex gap="2" align="center">
-            {toast.action && (
-              <Button size="sm" variant="surface" onClick={toast.action.onClick}>
-                {toast.action.label}
-              </Button>
-            )}
-            <Toast.CloseTrigger position="static" />
-          </Flex>
-        </Toast.Root>
-      )}
-    </Toaster>
-  );
+  const [told, setTold] = useState(false);
+  useEffect(() => whenFirstTold(() => setTold(true)), []);
+  return told ? <Toasts /> : null;
 }

@@ -32,3 +32,5 @@ export const meshPlace = z.strictObject({
   /** Middle of its height over the axis. */
   yMm: height,
 });
+
+export const variantName = z.string().trim().min(1).max(80);

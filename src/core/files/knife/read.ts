@@ -1,8 +1,10 @@
 import { type ParseError, parseTree } from "jsonc-parser";
 import * as z from "zod";
 import { migrate } from "../../design/migrate";
-import { DESIGN_VERSION, type Design, designSchema } from "../../design/schema";
-import { MOST_VARIANTS, type Variant, variantName } from "../../design/variant";
+import { variantName } from "../../design/record/fields";
+import { type Design, designSchema } from "../../design/schema";
+import { MOST_VARIANTS, type Variant } from "../../design/variant";
+import { DESIGN_VERSION } from "../../design/version";
 import { KNIFE_FORMAT, LARGEST_KNIFE_BYTES } from "./format";
 
 /** One thing wrong inside a file, and where: the path of keys to it. */

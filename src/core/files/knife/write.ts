@@ -1,5 +1,6 @@
-import { DESIGN_VERSION, type Design } from "../../design/schema";
+import type { Design } from "../../design/schema";
 import type { Variant } from "../../design/variant";
+import { DESIGN_VERSION } from "../../design/version";
 import { KNIFE_FORMAT, LARGEST_KNIFE_BYTES } from "./format";
 
 /** A knife and its variants as the text of an open JSON file, two-space indented, UTF-8 when encoded. */

@@ -2,10 +2,8 @@ import type { Manifold, ManifoldToplevel } from "manifold-3d";
 import type { TriangleMesh } from "../../solids/meshRegion";
 import { readStl } from "./readStl";
 import { readThreeMf } from "./readThreeMf";
-import { type MeshUnit, MM_PER, type Soup } from "./soup";
+import { LARGEST_MESH_BYTES, type MeshUnit, MM_PER, type Soup } from "./soup";
 
-/** Files over this are refused unread. */
-export const LARGEST_MESH_BYTES = 24_000_000;
 /** A kept shape has so many triangles at most: finer ones are simplified. */
 export const MOST_TRIANGLES = 12_000;
 /** Shapes larger than this do not belong on a knife, mm. */

@@ -19,3 +19,6 @@ export interface Soup {
 export type SoupReading =
   | { readonly ok: true; readonly soup: Soup }
   | { readonly ok: false; readonly code: "not-a-mesh" | "damaged" };
+
+/** Files over this are refused unread. */
+export const LARGEST_MESH_BYTES = 24_000_000;

@@ -2,8 +2,8 @@
 import { Alert, Button, Stack } from "@chakra-ui/react";
 import { Upload } from "lucide-react";
 import { useRef, useState } from "react";
-import { LARGEST_MESH_BYTES } from "@/core/files/mesh/importShape";
-import { type MeshUnit, MM_PER } from "@/core/files/mesh/soup";
+
+import { LARGEST_MESH_BYTES, type MeshUnit, MM_PER } from "@/core/files/mesh/soup";
 import { encodeMesh } from "@/core/files/mesh/stored";
 import { freeId } from "@/core/fit/openSpot";
 import { printLengthShort } from "@/core/units/print";

@@ -1,0 +1,37 @@
+/** What a notice says, how long it stays, and what can be done about it. */
+export interface Notice {
+  /** One of an id takes the place of the one before it. */
+  readonly id?: string;
+  readonly title: string;
+  readonly description?: string;
+  /** ms. */
+  readonly duration?: number;
+  readonly action?: { readonly label: string; readonly onClick: () => void };
+}
+
+let told = false;
+const waiting = new Set<() => void>();
+
+/** Calls back when the first notice is told, at once if one was. Gives back how to stop waiting. */
+export function whenFirstTold(call: () => void): () => void {
+  if (told) call();
+  else waiting.add(call);
+  return () => waiting.delete(call);
+}
+
+function tell(kind: "success" | "error" | "info" | "create"): (notice: Notice) => void {
+  return (notice) => {
+    told = true;
+    for (const call of waiting) call();
+    waiting.clear();
+    void import("./Toasts").then(({ toaster }) => toaster[kind](notice));
+  };
+}
+
+/** Tells what happened, from anywhere. */
+export const notices = {
+  success: tell("success"),
+  error: tell("error"),
+  info: tell("info"),
+  create: tell("create"),
+};
