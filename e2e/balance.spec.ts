@@ -73,10 +73,14 @@ test("a lever is tried as a ghost, left, tried again and kept; undo takes it bac
 test("changes are found that land the knife in its window; kept, it is there", async ({ page }) => {
   await openBalance(page, "Heath field knife");
   await page.getByText("Blade's thickness", { exact: true }).click();
+  await typeLength(page, "Tang at the butt: down to", "-0.5");
   await page.getByRole("button", { name: "Find changes" }).click();
   const answers = page.getByTestId("answers");
   await expect(answers).toBeVisible({ timeout: 90_000 });
   await expect(answers).not.toContainText("Blade's thickness");
+  const text = (await answers.textContent()) ?? "";
+  for (const [, mm] of text.matchAll(/Tang at the butt −([\d.]+) mm/g))
+    expect(Number(mm)).toBeLessThanOrEqual(0.5);
   await answers.getByRole("button", { name: "Try it" }).first().click();
   await page.getByRole("button", { name: "Keep it" }).click();
   await expect(page.getByTestId("target-said")).toContainText("balances inside its window");

@@ -12,7 +12,7 @@ const service: BenchService = {
   review: (design, quick) => reviewDesign(design, quick),
   fit: (design) => fitSheet(design),
   levers: (design) => leverEffects(design),
-  tune: (design, target, allowed) => tune(design, target, (l) => allowed.includes(l.id)),
+  tune: (design, target, allowed, limits) => tune(design, target, (l) => allowed.includes(l.id), limits),
   bill: (design, shop) => billOf(design, shop),
   spread: (design) => spreadOf(design),
   sample: (design, count, seed, tell) =>

@@ -33,10 +33,15 @@ function tidied(trial: Trial, levers: readonly Lever[], amounts: Amounts, target
       return lever && Math.abs(amount) >= IDLE_STEPS * lever.step;
     }),
   );
+  // Rounding carries no lever past its limit.
+  const reach = (id: string, amount: number) => {
+    const lever = levers.find((l) => l.id === id);
+    return lever ? Math.max(lever.low, Math.min(lever.high, amount)) : amount;
+  };
   const rounded = (digits: number) =>
     new Map(
       [...idle]
-        .map(([id, a]) => [id, Math.round(a * 10 ** digits) / 10 ** digits] as const)
+        .map(([id, a]) => [id, reach(id, Math.round(a * 10 ** digits) / 10 ** digits)] as const)
         .filter(([, a]) => a !== 0),
     );
   for (const set of [rounded(1), rounded(2), idle]) {
@@ -49,6 +54,16 @@ function tidied(trial: Trial, levers: readonly Lever[], amounts: Amounts, target
       return set;
   }
   return new Map([...amounts].map(([id, a]) => [id, Math.round(a * 1e4) / 1e4] as const));
+}
+
+/** How far a maker lets levers go, from the knife as it is, by their ids; they go no farther than they can. */
+export type Limits = Readonly<Record<string, { readonly low: number; readonly high: number }>>;
+
+/** The lever with less reach. One that may not stay as it is may at least do that. */
+function within(lever: Lever, limit: Limits[string] | undefined): Lever {
+  if (!limit || lever.unit !== "mm") return lever;
+  const low = Math.min(0, Math.max(lever.low, limit.low));
+  return { ...lever, low, high: Math.max(0, Math.min(lever.high, limit.high)) };
 }
 
 /** What a change brings that the knife did not have: findings of the rules, without mends. */
@@ -68,6 +83,7 @@ export function tune(
   design: Design,
   target: Target,
   allowed: (lever: Lever) => boolean = () => true,
+  limits: Limits = {},
 ): Answer[] {
   const now = figuresOf(design);
   if (!now) return [];
@@ -87,7 +103,9 @@ export function tune(
         atLimit: [],
       },
     ];
-  const levers = leversOf(design).filter(allowed);
+  const levers = leversOf(design)
+    .filter(allowed)
+    .map((l) => within(l, limits[l.id]));
   const materials = levers.filter((l) => l.unit === "choice");
   const trial = trialsOf(design);
   const slopes = slopesOf(design, levers, now);

@@ -102,6 +102,24 @@ describe("landing in a window", () => {
     expect(only[0].lands).toBe(true);
   });
 
+  it("pulls no farther than its maker lets it", () => {
+    const wanted = { low: figuresOf(sound)!.balanceMm + 6, high: figuresOf(sound)!.balanceMm + 10 };
+    const free = tune(sound, { balanceMm: wanted, massG: null })[0];
+    const [first] = free.changes;
+    const half = first.amount / 2;
+    const limits = { [first.id]: { low: Math.min(0, half), high: Math.max(0, half) } };
+    for (const { changes } of tune(sound, { balanceMm: wanted, massG: null }, undefined, limits)) {
+      const pull = changes.find((c) => c.id === first.id)?.amount ?? 0;
+      expect(Math.abs(pull)).toBeLessThanOrEqual(Math.abs(half) + 1e-9);
+    }
+    // Limits that leave no way stand in the way, and are named.
+    const all = Object.fromEntries(leversOf(sound).map((l) => [l.id, { low: -0.01, high: 0.01 }]));
+    const lengths = (l: { unit: string }) => l.unit === "mm";
+    const [nearest] = tune(sound, { balanceMm: wanted, massG: null }, lengths, all);
+    expect(nearest.lands).toBe(false);
+    expect(nearest.atLimit.length).toBeGreaterThan(0);
+  });
+
   it("says how near it comes and what stands in the way, where it cannot be reached", () => {
     const [nearest] = tune(
       sound,

@@ -3,14 +3,15 @@ import { Button, Flex, Stack, Text } from "@chakra-ui/react";
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { Design } from "@/core/design/schema";
 import { pulled } from "@/core/tune/effects";
-import { leversOf } from "@/core/tune/levers";
-import type { Answer } from "@/core/tune/solve";
+import { type Lever, leversOf } from "@/core/tune/levers";
+import type { Answer, Limits } from "@/core/tune/solve";
 import { printLength, printMass } from "@/core/units/print";
 import { findingWords } from "@/words/findings";
 import { leverWords, STRATEGY_WORDS } from "@/words/levers";
 import { type Asker, createAsker } from "@/workers/bench.client";
 import { useBench } from "../bench/BenchContext";
 import { Tick } from "../fields/bound";
+import { LengthField } from "../fields/LengthField";
 import { Note, Section } from "../fit/Section";
 import type { Ghost } from "./BalanceView";
 import { stepWords } from "./LeversSection";
@@ -20,6 +21,8 @@ export function TuneSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
   const { design } = useBench();
   const [barred, setBarred] = useState<ReadonlySet<string>>(new Set());
   const [byWeight, setByWeight] = useState(true);
+  const [materials, setMaterials] = useState(true);
+  const [limits, setLimits] = useState<Limits>({});
   const [answers, setAnswers] = useState<{ of: Design; list: readonly Answer[] } | null>(null);
   const [busy, setBusy] = useState(false);
   const [failed, setFailed] = useState(false);
@@ -33,10 +36,10 @@ export function TuneSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
     setBusy(true);
     setFailed(false);
     const allowed = leversOf(design)
-      .filter((l) => !barred.has(l.id) && l.unit !== "holes")
+      .filter((l) => !barred.has(l.id) && l.unit !== "holes" && (materials || l.unit !== "choice"))
       .map((l) => l.id);
     const target = { balanceMm: design.use.balanceMm, massG: byWeight ? design.use.massG : null };
-    const list = await mine.ask((s) => s.tune(design, target, allowed));
+    const list = await mine.ask((s) => s.tune(design, target, allowed, limits));
     mine.dispose();
     if (asker.current !== mine) return;
     asker.current = null;
@@ -56,20 +59,23 @@ export function TuneSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
       title="Land it in the window"
       settings={
         <>
-          <Text fontWeight="600">May be changed</Text>
+          <Text fontWeight="600">May be changed, and how far from now</Text>
           {lengths.map((l) => (
-            <Tick
+            <AllowedLever
               key={l.id}
-              label={leverWords(l.id)}
-              checked={!barred.has(l.id)}
-              onChange={(on) => {
+              lever={l}
+              allowed={!barred.has(l.id)}
+              limit={limits[l.id] ?? l}
+              onAllowed={(on) => {
                 const next = new Set(barred);
                 if (on) next.delete(l.id);
                 else next.add(l.id);
                 setBarred(next);
               }}
+              onLimit={(limit) => setLimits({ ...limits, [l.id]: limit })}
             />
           ))}
+          <Tick label="Materials, where lengths do not do it" checked={materials} onChange={setMaterials} />
           <Tick label="Hold the weight in its window too" checked={byWeight} onChange={setByWeight} />
         </>
       }
@@ -99,6 +105,48 @@ export function TuneSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
         materials are changed only where lengths do not do it.
       </Note>
     </Section>
+  );
+}
+
+interface AllowedLeverProps {
+  readonly lever: Lever;
+  readonly allowed: boolean;
+  readonly limit: Limits[string];
+  readonly onAllowed: (on: boolean) => void;
+  readonly onLimit: (limit: Limits[string]) => void;
+}
+
+/** A lever with its tick and, while it may be pulled, how far it may go from where it is. */
+function AllowedLever({ lever, allowed, limit, onAllowed, onLimit }: AllowedLeverProps) {
+  const name = leverWords(lever.id);
+  const clip = (mm: number) => Math.max(lever.low, Math.min(lever.high, mm));
+  return (
+    <Stack gap="1">
+      <Tick label={name} checked={allowed} onChange={onAllowed} />
+      {allowed && (
+        <Flex gap="1" align="center" ps="6">
+          <LengthField
+            bare
+            label={`${name}: down to`}
+            mm={clip(limit.low)}
+            min={lever.low}
+            max={0}
+            onChange={(low) => onLimit({ low, high: limit.high })}
+          />
+          <Text color="graphite" fontSize="sm">
+            to
+          </Text>
+          <LengthField
+            bare
+            label={`${name}: up to`}
+            mm={clip(limit.high)}
+            min={0}
+            max={lever.high}
+            onChange={(high) => onLimit({ low: limit.low, high })}
+          />
+        </Flex>
+      )}
+    </Stack>
   );
 }
 
