@@ -13,7 +13,9 @@ import type { Column } from "./useColumns";
 const WIDTH = 1128;
 /** Room beside the tip for weight and balance. */
 const FIGURES_PX = 140;
-const TALLEST_PX = 100;
+/** All rows together: what a screen shows at a glance. */
+const ALL_ROWS_PX = 470;
+const MOST_PX_PER_MM = 3.4;
 const ROW_PX = { name: 22, below: 18 };
 
 /** Knives one over the other to one scale, their datums in one line, each with its balance window. */
@@ -22,8 +24,10 @@ export function BesideDrawing({ columns }: { columns: readonly Column[] }) {
   const extents = columns.map((c) => knifeExtent(c.design));
   const xLow = Math.min(...extents.map((e) => e.xLow));
   const xHigh = Math.max(...extents.map((e) => e.xHigh));
-  const tallest = Math.max(...extents.map((e) => e.yHigh - e.yLow));
-  const pxPerMm = Math.min((WIDTH - FIGURES_PX - 20) / (xHigh - xLow), TALLEST_PX / tallest);
+  const tall = extents.reduce((sum, e) => sum + e.yHigh - e.yLow, 0);
+  const roomPx = ALL_ROWS_PX - columns.length * (ROW_PX.name + ROW_PX.below);
+  // One knife alone need not fill the screen.
+  const pxPerMm = Math.min((WIDTH - FIGURES_PX - 20) / (xHigh - xLow), roomPx / tall, MOST_PX_PER_MM);
   const originX = 10 - xLow * pxPerMm;
   const figuresX = originX + xHigh * pxPerMm + 24;
   let y = 4;

@@ -31,7 +31,7 @@ export function WorkTable({ bill, own }: { bill: Bill; own: boolean }) {
             name: "Minutes",
             of: (w) =>
               own ? (
-                <Flex gap="1" align="center">
+                <Flex gap="1" align="center" maxW="150px">
                   <ShareField
                     bare
                     label={`Minutes: ${TASK_WORDS[w.task]}`}
