@@ -80,7 +80,7 @@ export function Bench({ id }: { id: string }) {
       <BenchProvider knifeId={id} session={opening.session} autosave={opening.autosave}>
         <Flex direction="column" h="100vh" minW="1024px">
           <Header>
-            <Flex align="center" gap="4" minW="0">
+            <Flex align="center" gap={{ base: "2", xl: "4" }} minW="0">
               <PlaceSwitch
                 place={place}
                 onChange={(to) => {

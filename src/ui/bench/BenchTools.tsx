@@ -67,10 +67,11 @@ export function BenchTools() {
       ? `Redo: ${futureStates[futureStates.length - 1].label || "change"}`
       : "Nothing to redo";
   return (
-    <Flex align="center" gap="3" minW="0">
+    <Flex align="center" gap={{ base: "1", xl: "3" }} minW="0">
       <Input
         size="sm"
         w="150px"
+        minW="84px"
         fontWeight="600"
         variant="flushed"
         aria-label="Name of the knife"
@@ -105,8 +106,18 @@ export function BenchTools() {
           <Redo2 />
         </IconButton>
       </HStack>
-      <Button size="sm" variant="outline" title="Measure changes from here (Ctrl+S)" onClick={save}>
-        <Save /> Save
+      <Button
+        size="sm"
+        variant="outline"
+        px={{ base: "2", xl: "3.5" }}
+        aria-label="Save"
+        title="Measure changes from here (Ctrl+S)"
+        onClick={save}
+      >
+        <Save />
+        <Text as="span" hideBelow="xl">
+          Save
+        </Text>
       </Button>
       {saved && saved.design !== design && (
         <IconButton
@@ -140,6 +151,7 @@ function Kept() {
   return (
     <Text
       fontSize="sm"
+      hideBelow={status === "kept" || status === "keeping" ? "xl" : undefined}
       color={status === "kept" || status === "keeping" ? "graphite" : "fault"}
       truncate
       title={status === "kept" ? "Kept in this browser" : undefined}

@@ -103,7 +103,7 @@ export function CompareCharts({ columns }: { columns: readonly Column[] }) {
                 ]}
                 tickFormatter={(v: number) => String(Math.round(v * 100) / 100).replace("-", "−")}
                 label={{
-                  value: `balance from the datum, ${metric ? "mm" : "in"}; the band is wished for`,
+                  value: `balance, ${metric ? "mm" : "in"}; band: wished for`,
                   position: "insideBottom",
                   offset: -18,
                   fill: color("graphite"),
