@@ -7,6 +7,7 @@ import { createAutosave } from "./autosave";
 import { db } from "./db";
 import { addDemoKnives, layOutDemoKnivesOnce } from "./demo";
 import { addKnife, freeName, removeKnife, restoreKnife, writeDesign } from "./knives";
+import { laidBeside, lay } from "./laid";
 import { createSession } from "./session";
 import { settingsIn } from "./settings";
 import { changeShop } from "./shop";
@@ -245,5 +246,25 @@ describe("settings", () => {
     expect(settingsIn({ units: "inch", snapMm: 99 })).toEqual({ units: "inch", snapMm: 0.5 });
     expect(settingsIn({ units: "cubits", snapMm: 0 })).toEqual({ units: "metric", snapMm: 0 });
     expect(settingsIn({ snapMm: Number.NaN })).toEqual({ units: "metric", snapMm: 0.5 });
+  });
+});
+
+describe("what lies beside a knife", () => {
+  const knife = (id: string) => ({ kind: "knife", id }) as const;
+
+  it("is kept for each knife by itself, in order, up to three", async () => {
+    await lay("a", () => [knife("x")]);
+    await lay("a", (now) => [...now, { kind: "variant", id: "v" }]);
+    await lay("b", () => ["p", "q", "r", "s"].map(knife));
+    expect(await laidBeside("a")).toEqual([knife("x"), { kind: "variant", id: "v" }]);
+    expect(await laidBeside("b")).toEqual(["p", "q", "r"].map(knife));
+    expect(await laidBeside("c")).toEqual([]);
+  });
+
+  it("is nothing where what was kept makes no sense", async () => {
+    await db.settings.put({ key: "beside a", value: [{ kind: "spoon", id: 3 }] });
+    expect(await laidBeside("a")).toEqual([]);
+    await lay("a", (now) => [...now, knife("x")]);
+    expect(await laidBeside("a")).toEqual([knife("x")]);
   });
 });

@@ -1,5 +1,4 @@
-import { handleReach } from "../design/constructions";
-import { withHandleLength } from "../design/lengths";
+import { handleLength, withHandleLength } from "../design/lengths";
 import type { Design } from "../design/schema";
 
 /** A size that may come out different: how to change it, and by how much it may be off (two standard deviations). */
@@ -90,7 +89,10 @@ export function dimensionsOf(design: Design): Dimension[] {
   list.push({
     id: "handle-length",
     offMm: shaped,
-    apply: (d, by) => ({ ...d, handle: withHandleLength(d.handle, "length", handleReach(d) + by) }),
+    apply: (d, by) => ({
+      ...d,
+      handle: withHandleLength(d.handle, "length", (handleLength(d.handle, "length") ?? 0) + by),
+    }),
   });
   if (handle.kind === "scales" && handle.liners.length > 0)
     list.push({

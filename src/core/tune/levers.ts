@@ -1,5 +1,5 @@
 import { handleReach, newRecess } from "../design/constructions";
-import { withHandleLength } from "../design/lengths";
+import { handleLength, withHandleLength } from "../design/lengths";
 import { type MaterialPlace, materialAt, withMaterial } from "../design/materialPlaces";
 import type { Design, Piece } from "../design/schema";
 import { openSpot } from "../fit/openSpot";
@@ -130,8 +130,9 @@ function guardLevers({ guard }: Design): Lever[] {
 function handleLevers({ handle }: Design): Lever[] {
   const levers: Lever[] = [
     length("handle-length", 3, [-15, 25], "look", (d, by) => {
-      const reach = handleReach(d);
-      const next = withHandleLength(d.handle, "length", reach + by);
+      // As it is measured: a rounded butt reaches beyond its points.
+      const now = handleLength(d.handle, "length") ?? 0;
+      const next = withHandleLength(d.handle, "length", now + by);
       return next === d.handle && by !== 0 ? null : { ...d, handle: next };
     }),
     length("handle-thickness", 1, [-4, 6], "look", (d, by) => {
