@@ -168,14 +168,20 @@ console.table(
 const drags = existsSync("/usr/bin/chromium") ? await dragTimes() : [];
 if (drags.length === 0) console.log("No /usr/bin/chromium: drags were not measured.");
 const frame = drags[0] ? quantile(drags[0].frames, 0.5) : Number.NaN;
-const told = drags.map((d) => ({
-  drag: d.what,
-  "frame p50, ms": Number(quantile(d.frames, 0.5).toFixed(1)),
-  "frame p95, ms": Number(quantile(d.frames, 0.95).toFixed(1)),
-  "readout p50, ms": Number(quantile(d.readouts, 0.5).toFixed(1)),
-  "readout p95, ms": Number(quantile(d.readouts, 0.95).toFixed(1)),
-  "readout p95, frames of an idle drag": Number((quantile(d.readouts, 0.95) / frame).toFixed(1)),
-}));
+/** A drag that changes nothing has a readout or none to measure: too few say nothing. */
+const FEWEST = 10;
+const told = drags.map((d) => {
+  const at = (values: readonly number[], q: number, unit = 1) =>
+    values.length < FEWEST ? null : Number((quantile(values, q) / unit).toFixed(1));
+  return {
+    drag: d.what,
+    "frame p50, ms": at(d.frames, 0.5),
+    "frame p95, ms": at(d.frames, 0.95),
+    "readout p50, ms": at(d.readouts, 0.5),
+    "readout p95, ms": at(d.readouts, 0.95),
+    "readout p95, frames of an idle drag": at(d.readouts, 0.95, frame),
+  };
+});
 if (told.length > 0) console.table(told);
 writeFileSync(
   "bench-result.json",
