@@ -43,6 +43,11 @@ test("the grip point is moved by keys and typed; what the wrist holds follows", 
   const before = await moment();
   const first = dynamics(await reportOf(page), -25);
   expect(before).toBeCloseTo(first.momentNmm, 0);
+  for (const [name, gmm2] of [
+    ["about the grip", first.inertiaGripGmm2],
+    ["about the balance point", first.inertiaBalanceGmm2],
+  ] as const)
+    await expect(motion).toContainText(`Inertia ${name}: ${Math.round(gmm2 / 1000)} kg·mm²`);
   await page.locator("[data-point=grip]").focus();
   await page.keyboard.press("Shift+ArrowRight");
   await expect.poll(async () => (await designOf(page)).use.gripMm).toBe(-20);

@@ -41,6 +41,8 @@ export function MotionSection({ report }: { report: MassReport }) {
       </Note>
       <Fact name="Inertia about the grip">{Math.round(d.inertiaGripGmm2 / 1000)} kg·mm²</Fact>
       <Note>The more, the slower it starts and stops turning, and the harder it carries through.</Note>
+      <Fact name="Inertia about the balance point">{Math.round(d.inertiaBalanceGmm2 / 1000)} kg·mm²</Fact>
+      <Note>Of the knife by itself: how unwilling it is to be turned in a grip right at its balance.</Note>
       <Fact name="A blow does not sting">
         {share === null
           ? "the grip point is the balance point"
