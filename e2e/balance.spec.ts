@@ -33,6 +33,10 @@ test("a use proposes windows, which can be changed; the knife is told how far it
   await expect.poll(async () => (await designOf(page)).use.balanceMm).toEqual({ low: -50, high: -5 });
   await typeLength(page, "Balance to", "-40");
   await expect(page.getByTestId("target-said")).toContainText("too far forward");
+  // A window cannot end before it begins.
+  await typeLength(page, "Balance from", "-10");
+  await expect(page.getByRole("region", { name: /^What it is for/ })).toContainText("−600");
+  expect((await designOf(page)).use.balanceMm).toEqual({ low: -50, high: -40 });
 });
 
 test("the grip point is moved by keys and typed; what the wrist holds follows", async ({ page }) => {

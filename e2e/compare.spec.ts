@@ -138,6 +138,8 @@ test("what it costs: prices of the maker's own, minutes, something else, another
   await editor.getByLabel("One costs").fill("a lot");
   await page.keyboard.press("Enter");
   await expect(editor).toContainText("Must be a number");
+  await editor.getByRole("button", { name: "Keep the price" }).click();
+  await expect(editor, "what cannot be read is not thrown away").toContainText("Must be a number");
   await editor.getByLabel("One costs").fill("12");
   await editor.getByLabel("One makes").fill("4");
   await editor.getByRole("button", { name: "Keep the price" }).click();
@@ -164,6 +166,11 @@ test("what it costs: prices of the maker's own, minutes, something else, another
     0,
   );
 
+  await page.getByLabel("Currency").click();
+  await page.keyboard.type("EUR");
+  await page.keyboard.press("Enter");
+  await expect(total).toContainText("EUR in all");
+
   await page.getByTestId("import-prices").setInputFiles({
     name: "knife.json",
     mimeType: "application/json",
@@ -179,5 +186,5 @@ test("what it costs: prices of the maker's own, minutes, something else, another
   expect(written.shop.prices.epoxy).toEqual({ by: "piece", perPiece: 12, makes: 4 });
   await page.goto("/stock");
   await page.getByLabel("Find a material").fill("epoxy, slow");
-  await expect(page.getByRole("row", { name: /Epoxy, slow cure/ })).toContainText("12.00 cr for 4");
+  await expect(page.getByRole("row", { name: /Epoxy, slow cure/ })).toContainText("12.00 EUR for 4");
 });

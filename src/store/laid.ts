@@ -22,9 +22,14 @@ export function useLaid(knifeId: string): readonly Beside[] {
   return useLiveQuery(() => laidBeside(knifeId), [knifeId]) ?? NONE;
 }
 
+/** What lies beside a knife and is still there: what was deleted takes no place, and has it again once it is put back. */
 export async function laidBeside(knifeId: string): Promise<readonly Beside[]> {
   const row = await db.settings.get(keyOf(knifeId));
-  return list.catch([]).parse(row?.value ?? []);
+  const kept = list.catch([]).parse(row?.value ?? []);
+  const there = await Promise.all(
+    kept.map((b) => (b.kind === "knife" ? db.knives : db.variants).where("id").equals(b.id).count()),
+  );
+  return kept.filter((_, i) => there[i] > 0);
 }
 
 /** Changes what lies beside a knife; what is more than there is room for is left off. */
@@ -32,7 +37,7 @@ export async function lay(
   knifeId: string,
   change: (now: readonly Beside[]) => readonly Beside[],
 ): Promise<void> {
-  await db.transaction("rw", db.settings, async () => {
+  await db.transaction("rw", db.settings, db.knives, db.variants, async () => {
     const next = change(await laidBeside(knifeId)).slice(0, MOST_BESIDE - 1);
     await db.settings.put({ key: keyOf(knifeId), value: next });
   });

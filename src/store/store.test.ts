@@ -250,21 +250,35 @@ describe("settings", () => {
 });
 
 describe("what lies beside a knife", () => {
-  const knife = (id: string) => ({ kind: "knife", id }) as const;
+  const knife = async () => ({ kind: "knife", id: (await addKnife(newDesign("Sedge"))).id }) as const;
 
   it("is kept for each knife by itself, in order, up to three", async () => {
-    await lay("a", () => [knife("x")]);
-    await lay("a", (now) => [...now, { kind: "variant", id: "v" }]);
-    await lay("b", () => ["p", "q", "r", "s"].map(knife));
-    expect(await laidBeside("a")).toEqual([knife("x"), { kind: "variant", id: "v" }]);
-    expect(await laidBeside("b")).toEqual(["p", "q", "r"].map(knife));
+    const [x, p, q, r, s] = await Promise.all(Array.from({ length: 5 }, knife));
+    await lay("a", () => [x]);
+    await lay("a", (now) => [...now, p]);
+    await lay("b", () => [p, q, r, s]);
+    expect(await laidBeside("a")).toEqual([x, p]);
+    expect(await laidBeside("b")).toEqual([p, q, r]);
     expect(await laidBeside("c")).toEqual([]);
+  });
+
+  it("gives up the place of what was deleted, and has it back when it is put back", async () => {
+    const [x, p, q, r] = await Promise.all(Array.from({ length: 4 }, knife));
+    await lay("a", () => [x, p, q]);
+    const gone = await removeKnife(p.id);
+    expect(await laidBeside("a")).toEqual([x, q]);
+    if (gone) await restoreKnife(gone);
+    expect(await laidBeside("a")).toEqual([x, p, q]);
+    await removeKnife(p.id);
+    await lay("a", (now) => [...now, r]);
+    expect(await laidBeside("a"), "the fourth finds the place that is free").toEqual([x, q, r]);
   });
 
   it("is nothing where what was kept makes no sense", async () => {
     await db.settings.put({ key: "beside a", value: [{ kind: "spoon", id: 3 }] });
     expect(await laidBeside("a")).toEqual([]);
-    await lay("a", (now) => [...now, knife("x")]);
-    expect(await laidBeside("a")).toEqual([knife("x")]);
+    const x = await knife();
+    await lay("a", (now) => [...now, x]);
+    expect(await laidBeside("a")).toEqual([x]);
   });
 });

@@ -30,9 +30,10 @@ const STALLED = 0.4;
 /** Grams that are as bad to miss by as a millimetre. */
 const GRAMS_A_MM = 10;
 
-/** Slopes about a point that is reached, for a step of each lever. */
-function slopesAt(trial: Trial, levers: readonly Lever[], amounts: Amounts, now: Figures): Slope[] {
-  return levers.flatMap((lever): Slope[] => {
+/** Slopes of weight and balance for a step of each length, about the point that some amounts reach. */
+export function slopesAt(trial: Trial, levers: readonly Lever[], amounts: Amounts, now: Figures): Slope[] {
+  const lengths = levers.filter((l) => l.unit === "mm" && l.high > l.low);
+  return lengths.flatMap((lever): Slope[] => {
     const at = amounts.get(lever.id) ?? 0;
     const by = at + lever.step * 0.5 <= lever.high ? lever.step * 0.5 : -lever.step * 0.5;
     const then = trial(new Map(amounts).set(lever.id, at + by));

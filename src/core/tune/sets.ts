@@ -1,6 +1,6 @@
-import type { Design, Use } from "../design/schema";
+import type { Use } from "../design/schema";
 import { outside } from "../design/uses";
-import { type Figures, figuresOf, pulled } from "./effects";
+import type { Figures } from "./effects";
 import type { Lever } from "./levers";
 
 /** What an answer tries to keep small. */
@@ -52,20 +52,6 @@ export interface Slope {
   readonly lever: Lever;
   readonly b: number;
   readonly m: number;
-}
-
-export function slopesOf(design: Design, levers: readonly Lever[], now: Figures): Slope[] {
-  return levers
-    .filter((l) => l.unit === "mm" && l.high > l.low)
-    .flatMap((lever): Slope[] => {
-      const by = lever.step * 0.5 <= lever.high ? lever.step * 0.5 : -lever.step * 0.5;
-      const then = figuresOf(pulled(design, new Map([[lever.id, by]])));
-      if (!then) return [];
-      const perStep = lever.step / by;
-      return [
-        { lever, b: (then.balanceMm - now.balanceMm) * perStep, m: (then.massG - now.massG) * perStep },
-      ];
-    });
 }
 
 /** A change is worth as much as two steps of one that is made already: few changes are wanted, and small ones. */

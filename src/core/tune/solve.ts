@@ -4,8 +4,8 @@ import { reviewDesign } from "../review/reviewDesign";
 import type { Finding } from "../review/types";
 import { figuresOf, pulled } from "./effects";
 import { type Lever, leversOf } from "./levers";
-import { type Amounts, search, type Trial, trialsOf } from "./search";
-import { cheapSets, STRATEGIES, type Strategy, slopesOf, type Target } from "./sets";
+import { type Amounts, search, slopesAt, type Trial, trialsOf } from "./search";
+import { cheapSets, STRATEGIES, type Strategy, type Target } from "./sets";
 
 export interface Answer {
   readonly strategy: Strategy;
@@ -108,7 +108,7 @@ export function tune(
     .map((l) => within(l, limits[l.id]));
   const materials = levers.filter((l) => l.unit === "choice");
   const trial = trialsOf(design);
-  const slopes = slopesOf(design, levers, now);
+  const slopes = slopesAt(trial, levers, new Map(), now);
   const broughtBy = findingsBeside(design);
   const answers: Answer[] = [];
   const consider = (strategy: Strategy, choice: string | null, among: readonly Lever[]): Answer | null => {

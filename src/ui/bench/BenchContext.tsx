@@ -1,5 +1,14 @@
 "use client";
-import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState } from "react";
+import {
+  createContext,
+  type ReactNode,
+  useContext,
+  useEffect,
+  useMemo,
+  useReducer,
+  useRef,
+  useState,
+} from "react";
 import { useStore } from "zustand";
 import type { Design } from "@/core/design/schema";
 import type { Review } from "@/core/review/reviewDesign";
@@ -77,14 +86,18 @@ export function Unhurried({ children }: { children: ReactNode }) {
   const dragging = useContext(DraggingContext);
   const latest = useRef(state);
   latest.current = state;
-  const [followed, setFollowed] = useState(state);
+  const shown = useRef(state);
+  if (!dragging) shown.current = state;
+  const [, follow] = useReducer((n: number) => n + 1, 0);
   useEffect(() => {
     if (!dragging) return;
-    setFollowed(latest.current);
-    const timer = setInterval(() => setFollowed(latest.current), FOLLOW_MS);
+    const timer = setInterval(() => {
+      shown.current = latest.current;
+      follow();
+    }, FOLLOW_MS);
     return () => clearInterval(timer);
   }, [dragging]);
-  return <Context.Provider value={dragging ? followed : state}>{children}</Context.Provider>;
+  return <Context.Provider value={shown.current}>{children}</Context.Provider>;
 }
 
 /** Puts one knife's session, its weighing and what is picked out within reach of the whole Bench. */

@@ -7,6 +7,7 @@ import type { MassReport } from "@/core/weigh/report";
 import type { Weighing } from "@/core/weigh/weigh";
 import { db, type VariantRecord } from "@/store/db";
 import { type Beside, useLaid } from "@/store/laid";
+import { variantsOf } from "@/store/variants";
 import { useBench, useWeighed } from "../bench/BenchContext";
 import { useWeighings } from "../useWeigher";
 import { useBills } from "./useBills";
@@ -39,10 +40,7 @@ const NO_VARIANTS: readonly VariantRecord[] = [];
 /** The variants of the knife on the bench, the oldest first. */
 export function useVariants(): readonly VariantRecord[] {
   const { knifeId } = useBench();
-  return (
-    useLiveQuery(() => db.variants.where("knifeId").equals(knifeId).sortBy("createdAt"), [knifeId]) ??
-    NO_VARIANTS
-  );
+  return useLiveQuery(() => variantsOf(knifeId), [knifeId]) ?? NO_VARIANTS;
 }
 
 export function useChoices(): readonly Choice[] {

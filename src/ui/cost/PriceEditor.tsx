@@ -1,6 +1,6 @@
 "use client";
 import { Button, Flex, NativeSelect, Stack } from "@chakra-ui/react";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import type { Price, Shop } from "@/core/cost/shop";
 import { changeShop } from "@/store/shop";
 import { PRICE_BY_WORDS, priceKeyWords } from "@/words/cost";
@@ -25,7 +25,10 @@ export function PriceEditor(props: { priceKey: string; shop: Shop; onDone: () =>
     () => shop.prices[priceKey] ?? begun(hardware ? "piece" : "weight", undefined),
   );
   const kinds: Price["by"][] = hardware ? ["piece"] : ["weight", "piece", "size"];
+  const box = useRef<HTMLDivElement>(null);
   const keep = async (next: Price | null) => {
+    // What cannot be read stays, with the reason beside it.
+    if (next && box.current?.querySelector("[aria-invalid=true]")) return;
     await changeShop((s) => {
       const { [priceKey]: _, ...rest } = s.prices;
       return { ...s, prices: next ? { ...rest, [priceKey]: next } : rest };
@@ -35,6 +38,7 @@ export function PriceEditor(props: { priceKey: string; shop: Shop; onDone: () =>
   const name = priceKeyWords(priceKey);
   return (
     <Stack
+      ref={box}
       gap="1.5"
       minW="270px"
       bg="sheet"

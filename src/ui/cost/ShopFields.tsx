@@ -17,6 +17,12 @@ export function ShopFields() {
   const shop = useShop();
   const picker = useRef<HTMLInputElement>(null);
   const [refused, setRefused] = useState<string | null>(null);
+  // Typed first and kept when it is done: what is kept comes back too late for quick fingers.
+  const [currency, setCurrency] = useState<string | null>(null);
+  const keepCurrency = async () => {
+    if (currency !== null) await changeShop((s) => ({ ...s, currency: currency.trim() }));
+    setCurrency(null);
+  };
   const put = async (next: Shop, said: string) => {
     const before = shop;
     await changeShop(() => next);
@@ -31,7 +37,6 @@ export function ShopFields() {
     if (reading.ok) await put(reading.shop, "The prices were taken in");
     else setRefused(`${file.name}: ${pricesFailureWords(reading)}`);
   };
-  const example = readPrices(new TextEncoder().encode(JSON.stringify(workshop)));
   return (
     <Stack gap="2">
       <ShareField
@@ -49,8 +54,14 @@ export function ShopFields() {
           bg="ground"
           textAlign="end"
           maxLength={5}
-          value={shop.currency}
-          onChange={(e) => void changeShop((s) => ({ ...s, currency: e.target.value.trim() }))}
+          value={currency ?? shop.currency}
+          onFocus={(e) => e.target.select()}
+          onChange={(e) => setCurrency(e.target.value)}
+          onBlur={() => void keepCurrency()}
+          onKeyDown={(e) => {
+            if (e.key === "Enter") void keepCurrency();
+            if (e.key === "Escape") setCurrency(null);
+          }}
         />
       </FieldRow>
       <Flex gap="2" wrap="wrap">
@@ -82,6 +93,7 @@ export function ShopFields() {
           size="xs"
           variant="outline"
           onClick={() => {
+            const example = readPrices(new TextEncoder().encode(JSON.stringify(workshop)));
             if (example.ok) void put(example.shop, "Made-up prices are in: change them to yours");
           }}
         >

@@ -63,10 +63,10 @@ export function ShareAt(
 }
 
 /** A weight in the maker's unit. */
-export function MassAt(props: Bound & { max: number }) {
+export function MassAt(props: Bound & { min?: number; max: number }) {
   const { units } = useBench();
   const metric = units === "metric";
-  return <ShareAt {...props} min={0} unit={metric ? "g" : "oz"} factor={metric ? 1 : 1 / GRAMS_PER_OUNCE} />;
+  return <ShareAt min={0} {...props} unit={metric ? "g" : "oz"} factor={metric ? 1 : 1 / GRAMS_PER_OUNCE} />;
 }
 
 export function MaterialAt(props: Bound & { classes: readonly MaterialClass[] }) {

@@ -1,8 +1,9 @@
 import type { Design } from "../../design/schema";
 import { outside } from "../../design/uses";
-import { type Figures, figuresOf, pulled } from "../../tune/effects";
+import { type Figures, figuresOf } from "../../tune/effects";
 import { leversOf } from "../../tune/levers";
-import { cheapSets, slopesOf, type Target } from "../../tune/sets";
+import { slopesAt, trialsOf } from "../../tune/search";
+import { cheapSets, type Target } from "../../tune/sets";
 import type { Finding, Mend } from "../types";
 import { found, type Rule } from "./context";
 
@@ -15,7 +16,8 @@ type Miss = (f: Figures) => number;
 
 /** The single lever that brings a figure into its window with the least change, or null of none. */
 function bringBack(design: Design, now: Figures, target: Target, miss: Miss): Mend | null {
-  const slopes = slopesOf(design, leversOf(design), now);
+  const trial = trialsOf(design);
+  const slopes = slopesAt(trial, leversOf(design), new Map(), now);
   const single = cheapSets(slopes, target, now, "least-change").filter((set) => set.length === 1);
   for (const [lever] of single.slice(0, TRIED)) {
     const slope = slopes.find((s) => s.lever === lever)!;
@@ -27,10 +29,7 @@ function bringBack(design: Design, now: Figures, target: Target, miss: Miss): Me
       // A little beyond the border, and to a tenth away from where it was.
       const wanted = amount - (off + Math.sign(off) * 0.3) / perMm;
       amount = Math.sign(wanted) * (Math.ceil(Math.abs(wanted) * 10 - 1e-6) / 10);
-      figures =
-        amount >= lever.low && amount <= lever.high
-          ? figuresOf(pulled(design, new Map([[lever.id, amount]])))
-          : null;
+      figures = amount >= lever.low && amount <= lever.high ? trial(new Map([[lever.id, amount]])) : null;
     }
     if (figures && miss(figures) === 0) return { kind: "pull", lever: lever.id, amount };
   }
