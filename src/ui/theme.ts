@@ -85,6 +85,30 @@ const config = defineConfig({
     ".drag-point:hover .drag-ring, .drag-point:focus .drag-ring, .drag-point[data-picked] .drag-ring": {
       opacity: 1,
     },
+    // What is drawn again with every step of a drag is made of plain elements.
+    ".board": {
+      display: "flex",
+      flex: "1",
+      minWidth: "0",
+      minHeight: "0",
+      overflow: "auto",
+      position: "relative",
+      bg: "ground",
+    },
+    ".board-drawing": { position: "relative", flexShrink: "0" },
+    ".board-side": {
+      display: "flex",
+      flexDirection: "column",
+      justifyContent: "space-between",
+      flexShrink: "0",
+      borderInlineStartWidth: "1px",
+    },
+    ".board-key": { p: "2" },
+    ".section-where": { fontSize: "sm", px: "2", lineHeight: "1.25" },
+    ".figure": { flexShrink: "0", maxWidth: "220px" },
+    ".figure-name": { fontSize: "sm", color: "graphite" },
+    ".figure-value": { fontSize: "2xl", fontWeight: "600", lineHeight: "1.1" },
+    ".figure-below": { fontSize: "sm", color: "graphite", lineHeight: "1.2", whiteSpace: "pre-line" },
     ".strip-key": { fontSize: "sm", lineHeight: "1.25" },
     ".strip-key button": {
       display: "block",

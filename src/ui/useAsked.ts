@@ -4,7 +4,7 @@ import type { Design } from "@/core/design/schema";
 import { type Asker, createAsker } from "@/workers/bench.client";
 import type { BenchService } from "@/workers/bench.messages";
 
-/** What is asked rests this long after an edit, ms: a drag is not reviewed at every step. */
+/** What is asked rests this long after an edit, ms: not every key is answered. */
 const REST_MS = 60;
 
 export interface Asked<T> {
@@ -16,15 +16,21 @@ export interface Asked<T> {
 
 const NOTHING = { answer: null, failed: false };
 
-/** Asks one question of a worker whenever the design changes; shows the last answer meanwhile. Null asks nothing. */
+/**
+ * Asks one question of a worker when the design has rested since it changed; shows the last answer meanwhile. Null asks
+ * nothing.
+ */
 export function useAsked<T>(
   design: Design | null,
   question: (service: BenchService, design: Design) => T,
+  restMs = REST_MS,
 ): Asked<Awaited<T>> {
   const asker = useRef<Asker | null>(null);
   const [asked, setAsked] = useState<Asked<Awaited<T>>>(NOTHING);
   const ask = useRef(question);
   ask.current = question;
+  const rest = useRef(restMs);
+  rest.current = restMs;
   useEffect(() => {
     const mine = createAsker();
     asker.current = mine;
@@ -45,7 +51,7 @@ export function useAsked<T>(
           if (value === null) setAsked((before) => ({ ...before, failed: true }));
           else setAsked({ answer: value, failed: false });
         });
-    }, REST_MS);
+    }, rest.current);
     return () => {
       wanted = false;
       clearTimeout(timer);

@@ -2,7 +2,8 @@
 import { useEffect, useRef, useState } from "react";
 import type { Design } from "@/core/design/schema";
 import type { Weighing } from "@/core/weigh/weigh";
-import { createWeigher, type Weigher } from "@/workers/weigh.client";
+import type { Session } from "@/store/session";
+import { createWeigher } from "@/workers/weigh.client";
 
 export interface Weighed {
   /** The last weighing that arrived; null before the first. */
@@ -11,28 +12,31 @@ export interface Weighed {
   readonly failure: string | null;
 }
 
-/** Weighs a design in a worker whenever it changes; shows the last answer meanwhile. */
-export function useWeighing(design: Design): Weighed {
-  const weigher = useRef<Weigher | null>(null);
+/**
+ * Weighs a session's design in a worker whenever it changes; shows the last answer meanwhile. It listens to the session
+ * itself, so that the worker is at it before the drawing is even begun.
+ */
+export function useWeighing(session: Session): Weighed {
   const [weighed, setWeighed] = useState<Weighed>({ weighing: null, failure: null });
   useEffect(() => {
-    const mine = createWeigher();
-    weigher.current = mine;
-    return () => {
-      weigher.current = null;
-      mine.dispose();
+    const weigher = createWeigher();
+    let latest: Design | null = null;
+    const weigh = ({ design }: { design: Design }) => {
+      if (design === latest) return;
+      latest = design;
+      void weigher.weigh(design).then((answer) => {
+        if (answer.ok) setWeighed({ weighing: answer.weighing, failure: null });
+        else if (answer.code === "failed" && design === latest)
+          setWeighed({ weighing: null, failure: answer.message });
+      });
     };
-  }, []);
-  useEffect(() => {
-    let wanted = true;
-    void weigher.current?.weigh(design).then((answer) => {
-      if (answer.ok) setWeighed({ weighing: answer.weighing, failure: null });
-      else if (answer.code === "failed" && wanted) setWeighed({ weighing: null, failure: answer.message });
-    });
+    weigh(session.getState());
+    const leave = session.subscribe(weigh);
     return () => {
-      wanted = false;
+      leave();
+      weigher.dispose();
     };
-  }, [design]);
+  }, [session]);
   return weighed;
 }
 

@@ -64,6 +64,11 @@ export function useReview(): Review | null {
   return useContext(ReviewContext);
 }
 
+/** Whether a point is being dragged. */
+export function useDragging(): boolean {
+  return useContext(DraggingContext);
+}
+
 export function useStation(): StationState {
   return useContext(StationContext);
 }
@@ -78,16 +83,16 @@ export function useBench(): BenchState {
 const FOLLOW_MS = 250;
 
 /**
- * The bench for what stands around the drawing: it sees the design as it is, but while a point is being dragged only a
- * few times a second, so that fields and buttons do not cost the drag its frames.
+ * The bench for what stands around the drawing: it sees design and weighing as they are, but while a point is being
+ * dragged only a few times a second, so that fields and buttons do not cost the drag its frames.
  */
 export function Unhurried({ children }: { children: ReactNode }) {
-  const state = useBench();
-  const dragging = useContext(DraggingContext);
-  const latest = useRef(state);
-  latest.current = state;
-  const shown = useRef(state);
-  if (!dragging) shown.current = state;
+  const now = { bench: useBench(), weighed: useWeighed() };
+  const dragging = useDragging();
+  const latest = useRef(now);
+  latest.current = now;
+  const shown = useRef(now);
+  if (!dragging) shown.current = now;
   const [, follow] = useReducer((n: number) => n + 1, 0);
   useEffect(() => {
     if (!dragging) return;
@@ -97,7 +102,11 @@ export function Unhurried({ children }: { children: ReactNode }) {
     }, FOLLOW_MS);
     return () => clearInterval(timer);
   }, [dragging]);
-  return <Context.Provider value={shown.current}>{children}</Context.Provider>;
+  return (
+    <Context.Provider value={shown.current.bench}>
+      <WeighedContext.Provider value={shown.current.weighed}>{children}</WeighedContext.Provider>
+    </Context.Provider>
+  );
 }
 
 /** Puts one knife's session, its weighing and what is picked out within reach of the whole Bench. */
@@ -113,13 +122,18 @@ export function BenchProvider({
   children: ReactNode;
 }) {
   const design = useStore(session, (s) => s.design);
-  const weighed = useWeighing(design);
-  const { answer: review } = useAsked(weighed.weighing?.ok ? design : null, (s, d) => s.review(d, true));
+  const weighed = useWeighing(session);
   const { units, snapMm } = useSettings();
   const [step, setStep] = useState<Step>("blade");
   const [selected, setSelected] = useState<string | null>(null);
   const [stationMm, setStationMm] = useState(-30);
   const [dragging, setDragging] = useState(false);
+  const { answer: review } = useAsked(
+    weighed.weighing?.ok ? design : null,
+    (s, d) => s.review(d, true),
+    // A drag's weighing is not made to share the machine with a review of every place it comes through.
+    dragging ? 2 * FOLLOW_MS : undefined,
+  );
   const lastWarning = useRef(0);
 
   const value = useMemo<BenchState>(() => {

@@ -1,6 +1,6 @@
 "use client";
-import { Box, Flex } from "@chakra-ui/react";
 import { useEffect, useMemo, useRef, useState } from "react";
+import type { Design } from "@/core/design/schema";
 import { type Extent, knifeExtent } from "../drawing/extent";
 import { Hatches } from "../drawing/Hatches";
 import type { Scale } from "../drawing/path";
@@ -10,7 +10,7 @@ import { MomentStrip } from "../strip/MomentStrip";
 import { StripProvider } from "../strip/StripContext";
 import { StripKey } from "../strip/StripKey";
 import { color } from "../theme";
-import { useBench, useStation, useWeighed } from "./BenchContext";
+import { useBench, useDragging, useStation, useWeighed } from "./BenchContext";
 import { pointTarget } from "./BenchPoints";
 import { movePlanNode } from "./outlineEdits";
 import { PlaceEditor } from "./PlaceEditor";
@@ -23,7 +23,10 @@ const SECTION_PX = 172;
 const MARGIN_PX = 34;
 const STRIP_MOST_PX = 380;
 
-/** The drawing: side view, view from above and moment strip over one x axis, and the section beside the side view. */
+/**
+ * The drawing: side view, view from above and moment strip over one x axis, and the section beside the side view. Plain
+ * elements: it is drawn again with every step of a drag.
+ */
 export function Board() {
   const bench = useBench();
   const { design, edit, setSelected, units, step } = bench;
@@ -41,41 +44,12 @@ export function Board() {
   // biome-ignore lint/correctness/useExhaustiveDependencies: another step puts the editor away
   useEffect(() => setEditing(null), [step]);
 
-  const layout = useMemo(() => {
-    const e = knifeExtent(design);
-    const width = Math.max(320, size.width - SECTION_PX);
-    const shaped =
-      design.handle.kind === "stack"
-        ? design.handle.pieces.flatMap((p) => (p.shape && "widthMm" in p.shape ? [p.shape.widthMm] : []))
-        : [];
-    const halves = design.handle.plan.map((p) => 2 * Math.max(p.halfMm, p.leftHalfMm ?? 0));
-    const thick = Math.max(design.guard?.widthMm ?? 0, ...halves, ...shaped);
-    const rows = 30 + 44 + 34 + 150;
-    const pxPerMm = Math.max(
-      0.4,
-      Math.min(
-        (width - 2 * MARGIN_PX) / (e.xHigh - e.xLow),
-        (size.height - rows) / (e.yHigh - e.yLow + thick),
-      ),
-    );
-    const left = (width - (e.xHigh - e.xLow) * pxPerMm) / 2;
-    const sideTop = 30;
-    const sideBottom = sideTop + (e.yHigh - e.yLow) * pxPerMm;
-    const rulerY = sideBottom + 20;
-    const planTop = rulerY + 34;
-    const planBottom = planTop + thick * pxPerMm;
-    const side = { pxPerMm, originX: left - e.xLow * pxPerMm, originY: sideTop + e.yHigh * pxPerMm };
-    return {
-      extent: e,
-      width,
-      side,
-      plan: { ...side, originY: (planTop + planBottom) / 2 },
-      sideBottom,
-      rulerY,
-      planTop,
-      stripTop: planBottom + 26,
-    };
-  }, [design, size]);
+  // While a point is dragged the drawing keeps its scale, so that the point stays under the pointer.
+  const dragging = useDragging();
+  const fitted = useRef(design);
+  if (!dragging) fitted.current = design;
+  const fits = fitted.current;
+  const layout = useMemo(() => layoutOf(fits, size), [fits, size]);
   const { extent, width, side, plan } = layout;
   const height = Math.max(size.height, layout.stripTop + 160);
 
@@ -115,8 +89,8 @@ export function Board() {
 
   return (
     <StripProvider>
-      <Flex ref={frame} flex="1" minW="0" minH="0" overflow="auto" position="relative" bg="ground">
-        <Box position="relative" w={`${width}px`} flexShrink="0">
+      <div ref={frame} className="board">
+        <div className="board-drawing" style={{ width }}>
           <svg
             width={width}
             height={height}
@@ -157,14 +131,8 @@ export function Board() {
             />
           </svg>
           {target && <PlaceEditor key={editing} target={target} onClose={() => setEditing(null)} />}
-        </Box>
-        <Flex
-          direction="column"
-          w={`${SECTION_PX}px`}
-          flexShrink="0"
-          borderLeftWidth="1px"
-          justify="space-between"
-        >
+        </div>
+        <div className="board-side" style={{ width: SECTION_PX }}>
           <SectionView
             pxPerMm={side.pxPerMm}
             axisY={side.originY}
@@ -172,13 +140,47 @@ export function Board() {
             height={layout.sideBottom + 30}
             xRange={[extent.xLow, extent.xHigh]}
           />
-          <Box p="2">
+          <div className="board-key">
             <Key />
-          </Box>
-        </Flex>
-      </Flex>
+          </div>
+        </div>
+      </div>
     </StripProvider>
   );
+}
+
+/** Where each view stands: all over one x axis, as large as the room allows. */
+function layoutOf(design: Design, size: { readonly width: number; readonly height: number }) {
+  const e = knifeExtent(design);
+  const width = Math.max(320, size.width - SECTION_PX);
+  const shaped =
+    design.handle.kind === "stack"
+      ? design.handle.pieces.flatMap((p) => (p.shape && "widthMm" in p.shape ? [p.shape.widthMm] : []))
+      : [];
+  const halves = design.handle.plan.map((p) => 2 * Math.max(p.halfMm, p.leftHalfMm ?? 0));
+  const thick = Math.max(design.guard?.widthMm ?? 0, ...halves, ...shaped);
+  const rows = 30 + 44 + 34 + 150;
+  const pxPerMm = Math.max(
+    0.4,
+    Math.min((width - 2 * MARGIN_PX) / (e.xHigh - e.xLow), (size.height - rows) / (e.yHigh - e.yLow + thick)),
+  );
+  const left = (width - (e.xHigh - e.xLow) * pxPerMm) / 2;
+  const sideTop = 30;
+  const sideBottom = sideTop + (e.yHigh - e.yLow) * pxPerMm;
+  const rulerY = sideBottom + 20;
+  const planTop = rulerY + 34;
+  const planBottom = planTop + thick * pxPerMm;
+  const side = { pxPerMm, originX: left - e.xLow * pxPerMm, originY: sideTop + e.yHigh * pxPerMm };
+  return {
+    extent: e,
+    width,
+    side,
+    plan: { ...side, originY: (planTop + planBottom) / 2 },
+    sideBottom,
+    rulerY,
+    planTop,
+    stripTop: planBottom + 26,
+  };
 }
 
 /** The strip of the last weighing; a weighing draws nothing again but this. */

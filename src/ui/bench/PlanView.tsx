@@ -1,8 +1,9 @@
 "use client";
-import { useDeferredValue, useMemo } from "react";
+import { memo, useDeferredValue, useMemo } from "react";
 import { assemble } from "@/core/assembly/assemble";
 import { groundBlade } from "@/core/assembly/groundBlade";
 import type { Point } from "@/core/curve/bezier";
+import type { Design } from "@/core/design/schema";
 import { spineThickness } from "@/core/solids/bladeRegion";
 import { printLength } from "@/core/units/print";
 import { planShapes } from "@/core/views/plan";
@@ -20,18 +21,9 @@ export function PlanView({ scale, onEdit }: { scale: Scale; onEdit: (id: string)
   const { design, step } = useBench();
   // Drawn a moment later than what is dragged, when there is time.
   const later = useDeferredValue(design);
-  const layers = useMemo(() => planLayers(later), [later]);
   return (
     <g>
-      {layers.map((l, i) => {
-        const d = l.loops.map((loop) => chordPath(loop, scale)).join("");
-        const key = `${l.id}-${i}`;
-        return l.hidden ? (
-          <path key={key} d={d} fill="none" stroke={color("ink")} strokeWidth="0.8" strokeDasharray="5 3" />
-        ) : (
-          <Filled opaque key={key} d={d} material={l.material} />
-        );
-      })}
+      <PlanLayers design={later} scale={scale} />
       <line
         x1="0"
         x2="4000"
@@ -45,6 +37,19 @@ export function PlanView({ scale, onEdit }: { scale: Scale; onEdit: (id: string)
     </g>
   );
 }
+
+const PlanLayers = memo(function PlanLayers({ design, scale }: { design: Design; scale: Scale }) {
+  const layers = useMemo(() => planLayers(design), [design]);
+  return layers.map((l, i) => {
+    const d = l.loops.map((loop) => chordPath(loop, scale)).join("");
+    const key = `${l.id}-${i}`;
+    return l.hidden ? (
+      <path key={key} d={d} fill="none" stroke={color("ink")} strokeWidth="0.8" strokeDasharray="5 3" />
+    ) : (
+      <Filled opaque key={key} d={d} material={l.material} />
+    );
+  });
+});
 
 /** The left side's points, above, move both sides; where the sides differ each has its own. */
 function ThicknessPoints({ scale, onEdit }: { scale: Scale; onEdit: (id: string) => void }) {
@@ -95,7 +100,7 @@ interface Layer {
 }
 
 /** Outlines from above, the ones nearer the middle last, and the blade over them. */
-function planLayers(design: Parameters<typeof assemble>[0]): Layer[] {
+function planLayers(design: Design): Layer[] {
   const blade = groundBlade(design.blade);
   const { tang } = design;
   const letIn = tang.kind === "hidden" && tang.end.kind === "threaded" && tang.end.seatMm > 0;

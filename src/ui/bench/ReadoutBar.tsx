@@ -1,11 +1,12 @@
 "use client";
-import { Box, Button, Flex, Stack, Text } from "@chakra-ui/react";
+import { Box, Button, Flex, Text } from "@chakra-ui/react";
 import { memo, useCallback, useRef } from "react";
 import { useStore } from "zustand";
 import type { Finding } from "@/core/review/types";
 import { lengthUnitName, printLength, printLengthBare, printMass, type UnitSystem } from "@/core/units/print";
 import { balanceWords } from "@/words/balance";
 import { findingWords } from "@/words/findings";
+import { color } from "../theme";
 import { useBench, useReview, useWeighed } from "./BenchContext";
 import { useMend } from "./useMend";
 
@@ -145,24 +146,20 @@ interface FigureProps {
   readonly value: string;
   /** Lines under it. */
   readonly below?: string | null;
-  readonly tint?: string;
+  readonly tint?: Parameters<typeof color>[0];
   readonly testId: string;
 }
 
 /** One of the figures; drawn again only when it reads otherwise. */
 const Figure = memo(function Figure({ name, value, below, tint, testId }: FigureProps) {
   return (
-    <Stack gap="0" flexShrink="0" maxW="220px">
-      <Text fontSize="sm" color="graphite">
-        {name}
-      </Text>
-      <Text fontSize="2xl" fontWeight="600" lineHeight="1.1" color={tint ?? "ink"} data-testid={testId}>
+    <div className="figure">
+      <p className="figure-name">{name}</p>
+      <p className="figure-value" style={{ color: color(tint ?? "ink") }} data-testid={testId}>
         {value}
-      </Text>
-      <Text fontSize="sm" color="graphite" lineHeight="1.2" whiteSpace="pre-line">
-        {below}
-      </Text>
-    </Stack>
+      </p>
+      <p className="figure-below">{below}</p>
+    </div>
   );
 });
 

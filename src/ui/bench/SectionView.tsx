@@ -1,8 +1,9 @@
 "use client";
-import { Box, Slider, Text } from "@chakra-ui/react";
+import { Slider } from "@chakra-ui/react";
 import { memo, useDeferredValue, useMemo } from "react";
 import { assemble } from "@/core/assembly/assemble";
-import { printLength } from "@/core/units/print";
+import type { Design } from "@/core/design/schema";
+import { printLength, type UnitSystem } from "@/core/units/print";
 import { type SectionShape, sectionShapes } from "@/core/views/section";
 import { Filled } from "../drawing/Filled";
 import { DrawnText } from "../drawing/Text";
@@ -17,15 +18,34 @@ interface SectionViewProps {
   readonly xRange: readonly [number, number];
 }
 
-/**
- * The cut at the station under the cursor, seen from the butt: level with the side view, so that heights run across.
- */
-export function SectionView({ pxPerMm, axisY, width, height, xRange }: SectionViewProps) {
+/** The cut at the station under the cursor. */
+export function SectionView({ xRange, ...place }: SectionViewProps) {
   const { design, units } = useBench();
   const { stationMm, setStationMm } = useStation();
   // Drawn a moment later than what is dragged, when there is time.
   const later = useDeferredValue(design);
-  const assembly = useMemo(() => assemble(later), [later]);
+  return (
+    <div>
+      <Cut design={later} units={units} stationMm={stationMm} {...place} />
+      <StationSlider
+        low={Math.round(xRange[0])}
+        high={Math.round(xRange[1])}
+        at={Math.round(stationMm)}
+        onChange={setStationMm}
+      />
+    </div>
+  );
+}
+
+interface CutProps extends Omit<SectionViewProps, "xRange"> {
+  readonly design: Design;
+  readonly units: UnitSystem;
+  readonly stationMm: number;
+}
+
+/** Seen from the butt, and level with the side view, so that heights run across. */
+const Cut = memo(function Cut({ design, units, stationMm, pxPerMm, axisY, width, height }: CutProps) {
+  const assembly = useMemo(() => assemble(design), [design]);
   const shapes = useMemo(() => sectionShapes(assembly, stationMm), [assembly, stationMm]);
   const middle = width / 2;
   const path = (s: SectionShape) =>
@@ -38,7 +58,7 @@ export function SectionView({ pxPerMm, axisY, width, height, xRange }: SectionVi
   const where =
     stationMm < 0 ? `${printLength(-stationMm, units)} behind` : `${printLength(stationMm, units)} ahead`;
   return (
-    <Box>
+    <>
       <svg
         width={width}
         height={height}
@@ -70,20 +90,13 @@ export function SectionView({ pxPerMm, axisY, width, height, xRange }: SectionVi
           right
         </DrawnText>
       </svg>
-      <Text fontSize="sm" px="2" lineHeight="1.25">
+      <p className="section-where">
         <b>Section</b> {where} {design.guard ? "the guard's front" : "the front"},{" "}
         <span style={{ whiteSpace: "nowrap" }}>{printLength(thickest, units)} thick</span>
-      </Text>
-      <StationSlider
-        low={Math.round(xRange[0])}
-        high={Math.round(xRange[1])}
-        at={Math.round(stationMm)}
-        onChange={setStationMm}
-      />
-    </Box>
+      </p>
+    </>
   );
-}
-
+});
 interface StationSliderProps {
   readonly low: number;
   readonly high: number;

@@ -24,20 +24,30 @@ interface SideViewProps {
 /** The knife from its right side, with the points of the step at hand. */
 export function SideView({ scale, width, bottomPx, onEdit }: SideViewProps) {
   const { design, step, selected } = useBench();
-  const weighed = useWeighed();
-  const report = weighed.weighing?.ok ? weighed.weighing.report : null;
   const [, axisY] = toPx(scale, 0, 0);
   return (
     <g>
       <KnifeSide design={design} scale={scale} />
       <line x1="0" x2={width} y1={axisY} y2={axisY} stroke={color("line")} strokeDasharray="14 4 2 4" />
-      {report && <CentreOfMass scale={scale} x={report.centreMm[0]} y={report.centreMm[1]} />}
-      {report && <BalanceMark x={toPx(scale, report.balanceMm, 0)[0]} y={bottomPx} />}
+      <WeighedMarks scale={scale} bottomPx={bottomPx} />
       {step === "pins" && <PinRoom scale={scale} />}
       <Places scale={scale} />
       {step === "handle" && <OutlinePoints scale={scale} onEdit={onEdit} />}
       <BenchPoints points={sidePoints(design, step, selected)} scale={scale} onEdit={onEdit} />
     </g>
+  );
+}
+
+/** Where it balances and where its mass sits: a weighing draws nothing of the knife again but these. */
+function WeighedMarks({ scale, bottomPx }: { scale: Scale; bottomPx: number }) {
+  const { weighing } = useWeighed();
+  if (!weighing?.ok) return null;
+  const { balanceMm, centreMm } = weighing.report;
+  return (
+    <>
+      <CentreOfMass scale={scale} x={centreMm[0]} y={centreMm[1]} />
+      <BalanceMark x={toPx(scale, balanceMm, 0)[0]} y={bottomPx} />
+    </>
   );
 }
 

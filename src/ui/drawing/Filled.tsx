@@ -13,12 +13,19 @@ interface FilledProps {
 /** A shape in a material: its tint, its class's hatching, and an ink line round it. Loops within loops are holes. */
 export function Filled({ d, material, line = 1, opaque }: FilledProps) {
   const found = materialById(material);
+  const tint = found?.tint ?? color("rule");
+  const share = found?.class === "steel" ? 35 : 75;
   return (
     <g fillRule="evenodd">
-      {opaque && <path d={d} fill={color("ground")} />}
-      <path d={d} fill={found?.tint ?? color("rule")} fillOpacity={found?.class === "steel" ? 0.35 : 0.75} />
+      <path
+        d={d}
+        fill={opaque ? `color-mix(in srgb, ${tint} ${share}%, ${color("ground")})` : tint}
+        fillOpacity={opaque ? 1 : share / 100}
+        stroke={color("ink")}
+        strokeWidth={line}
+        strokeLinejoin="round"
+      />
       {found && <path d={d} fill={`url(#${hatchId(found.class)})`} />}
-      <path d={d} fill="none" stroke={color("ink")} strokeWidth={line} strokeLinejoin="round" />
     </g>
   );
 }

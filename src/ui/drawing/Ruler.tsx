@@ -1,3 +1,4 @@
+import { memo } from "react";
 import { MM_PER_INCH } from "@/core/units/length";
 import type { UnitSystem } from "@/core/units/print";
 import { color } from "../theme";
@@ -14,7 +15,7 @@ interface RulerProps {
 }
 
 /** Ticks and figures from the datum: 0 at the handle's front, in the maker's units. */
-export function Ruler({ scale, y, fromMm, toMm, units }: RulerProps) {
+export const Ruler = memo(function Ruler({ scale, y, fromMm, toMm, units }: RulerProps) {
   const unitMm = units === "metric" ? 1 : MM_PER_INCH;
   const steps = units === "metric" ? [10, 20, 50, 100] : [0.5, 1, 2, 5];
   const step = steps.find((s) => s * unitMm * scale.pxPerMm >= 44) ?? steps[steps.length - 1];
@@ -39,4 +40,4 @@ export function Ruler({ scale, y, fromMm, toMm, units }: RulerProps) {
       ))}
     </g>
   );
-}
+});
