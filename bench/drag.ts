@@ -3,7 +3,9 @@ import { createServer } from "node:net";
 import { chromium, type Page } from "@playwright/test";
 
 const KNIFE = "Heath field knife";
-const MOVES = 90;
+// Whole rounds: each drag ends where it began.
+const MOVES = 96;
+const STEP_PX = 5;
 
 /** What one way of dragging costs: ms between frames while it goes on, and from a move to its repainted readout. */
 export interface DragTimes {
@@ -61,22 +63,34 @@ function watch(): void {
     },
     true,
   );
-  // The whole readout bar: moving a pin changes the balance, and hardly the weight.
+  // The whole readout bar, its figures not rounded: moving a pin changes the balance, and hardly as it is printed.
   const readout = document.querySelector("[aria-label=Readout]");
   if (!readout) throw new Error("no readout");
   new MutationObserver(() => {
     const from = seen.moved;
     seen.moved = 0;
     if (from) requestAnimationFrame(() => seen.readouts.push(performance.now() - from));
-  }).observe(readout, { characterData: true, childList: true, subtree: true });
+  }).observe(readout, {
+    attributes: true,
+    characterData: true,
+    childList: true,
+    subtree: true,
+  });
+}
+
+/** 0 … n … 0 … -n … 0, and so on. */
+function thereAndBack(i: number, n: number): number {
+  const at = i % (4 * n);
+  return at <= n ? at : at <= 3 * n ? 2 * n - at : at - 4 * n;
 }
 
 async function dragged(page: Page, what: string, from: { x: number; y: number }): Promise<DragTimes> {
   await page.mouse.move(from.x, from.y);
   await page.evaluate(watch);
   await page.mouse.down();
+  // Each move farther than a step of the snapping, or it would change nothing.
   for (let i = 1; i <= MOVES; i++)
-    await page.mouse.move(from.x + 30 * Math.sin(i / 9), from.y + 12 * Math.sin(i / 7));
+    await page.mouse.move(from.x + STEP_PX * thereAndBack(i, 6), from.y + STEP_PX * thereAndBack(i, 3));
   await page.mouse.up();
   await page.waitForTimeout(600);
   const seen = await page.evaluate(() => {

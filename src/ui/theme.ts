@@ -107,7 +107,7 @@ const config = defineConfig({
     ".section-where": { fontSize: "sm", px: "2", lineHeight: "1.25" },
     ".figure": { flexShrink: "0", maxWidth: "220px" },
     ".figure-name": { fontSize: "sm", color: "graphite" },
-    ".figure-value": { fontSize: "2xl", fontWeight: "600", lineHeight: "1.1" },
+    ".figure-value": { display: "block", fontSize: "2xl", fontWeight: "600", lineHeight: "1.1" },
     ".figure-below": { fontSize: "sm", color: "graphite", lineHeight: "1.2", whiteSpace: "pre-line" },
     ".strip-key": { fontSize: "sm", lineHeight: "1.25" },
     ".strip-key button": {

@@ -8,16 +8,20 @@ import { createWeigher } from "@/workers/weigh.client";
 export interface Weighed {
   /** The last weighing that arrived; null before the first. */
   readonly weighing: Weighing | null;
+  /** What it is of; the knife may have changed since. */
+  readonly of: Design | null;
   /** Why there is none, when the weighing itself failed. */
   readonly failure: string | null;
 }
+
+export const NOT_YET: Weighed = { weighing: null, of: null, failure: null };
 
 /**
  * Weighs a session's design in a worker whenever it changes; shows the last answer meanwhile. It listens to the session
  * itself, so that the worker is at it before the drawing is even begun.
  */
 export function useWeighing(session: Session): Weighed {
-  const [weighed, setWeighed] = useState<Weighed>({ weighing: null, failure: null });
+  const [weighed, setWeighed] = useState<Weighed>(NOT_YET);
   useEffect(() => {
     const weigher = createWeigher();
     let latest: Design | null = null;
@@ -25,9 +29,9 @@ export function useWeighing(session: Session): Weighed {
       if (design === latest) return;
       latest = design;
       void weigher.weigh(design).then((answer) => {
-        if (answer.ok) setWeighed({ weighing: answer.weighing, failure: null });
+        if (answer.ok) setWeighed({ weighing: answer.weighing, of: design, failure: null });
         else if (answer.code === "failed" && design === latest)
-          setWeighed({ weighing: null, failure: answer.message });
+          setWeighed({ weighing: null, of: null, failure: answer.message });
       });
     };
     weigh(session.getState());

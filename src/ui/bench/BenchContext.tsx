@@ -1,14 +1,5 @@
 "use client";
-import {
-  createContext,
-  type ReactNode,
-  useContext,
-  useEffect,
-  useMemo,
-  useReducer,
-  useRef,
-  useState,
-} from "react";
+import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState } from "react";
 import { useStore } from "zustand";
 import type { Design } from "@/core/design/schema";
 import type { Review } from "@/core/review/reviewDesign";
@@ -17,8 +8,9 @@ import type { Autosave } from "@/store/autosave";
 import type { Session, SessionState } from "@/store/session";
 import { useSettings } from "@/store/settings";
 import { notices } from "../shell/notice";
+import { useAfterPaint } from "../useAfterPaint";
 import { useAsked } from "../useAsked";
-import { useWeighing, type Weighed } from "../useWeigher";
+import { NOT_YET, useWeighing, type Weighed } from "../useWeigher";
 
 export const STEPS = ["blade", "tang", "handle", "guard", "pins", "parts"] as const;
 export type Step = (typeof STEPS)[number];
@@ -49,7 +41,7 @@ interface StationState {
 // What changes at its own pace has a context of its own, so that hovering does not redraw the panel, nor a weighing
 // the fields.
 const Context = createContext<BenchState | null>(null);
-const WeighedContext = createContext<Weighed>({ weighing: null, failure: null });
+const WeighedContext = createContext<Weighed>(NOT_YET);
 const ReviewContext = createContext<Review | null>(null);
 const DraggingContext = createContext(false);
 const StationContext = createContext<StationState>({ stationMm: 0, setStationMm: () => undefined });
@@ -67,6 +59,16 @@ export function useReview(): Review | null {
 /** Whether a point is being dragged. */
 export function useDragging(): boolean {
   return useContext(DraggingContext);
+}
+
+/**
+ * The design for what may be drawn a moment later than what is edited; while a point is being dragged, not before the
+ * weighing, whose figures come first.
+ */
+export function useLaterDesign(): Design {
+  const { design } = useBench();
+  const { of } = useWeighed();
+  return useAfterPaint((useDragging() && of) || design);
 }
 
 export function useStation(): StationState {
@@ -91,20 +93,21 @@ export function Unhurried({ children }: { children: ReactNode }) {
   const dragging = useDragging();
   const latest = useRef(now);
   latest.current = now;
-  const shown = useRef(now);
-  if (!dragging) shown.current = now;
-  const [, follow] = useReducer((n: number) => n + 1, 0);
+  const before = useRef(now);
+  if (!dragging) before.current = now;
+  const [followed, setFollowed] = useState<typeof now | null>(null);
   useEffect(() => {
     if (!dragging) return;
-    const timer = setInterval(() => {
-      shown.current = latest.current;
-      follow();
-    }, FOLLOW_MS);
-    return () => clearInterval(timer);
+    const timer = setInterval(() => setFollowed(latest.current), FOLLOW_MS);
+    return () => {
+      clearInterval(timer);
+      setFollowed(null);
+    };
   }, [dragging]);
+  const shown = dragging ? (followed ?? before.current) : now;
   return (
-    <Context.Provider value={shown.current.bench}>
-      <WeighedContext.Provider value={shown.current.weighed}>{children}</WeighedContext.Provider>
+    <Context.Provider value={shown.bench}>
+      <WeighedContext.Provider value={shown.weighed}>{children}</WeighedContext.Provider>
     </Context.Provider>
   );
 }

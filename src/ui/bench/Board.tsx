@@ -187,8 +187,8 @@ function layoutOf(design: Design, size: { readonly width: number; readonly heigh
 function Strip(place: { scale: Scale; top: number; height: number; width: number }) {
   const { design, units } = useBench();
   const { weighing } = useWeighed();
-  if (weighing?.ok)
-    return <MomentStrip report={weighing.report} units={units} window={design.use.balanceMm} {...place} />;
+  const strip = { units, window: design.use.balanceMm, follows: useDragging(), ...place };
+  if (weighing?.ok) return <MomentStrip report={weighing.report} {...strip} />;
   return (
     <DrawnText x={place.width / 2} y={place.top + place.height / 2} anchor="middle" size={15}>
       {weighing ? "No weight: mend the design first" : "weighing…"}

@@ -1,5 +1,5 @@
 "use client";
-import { memo, useDeferredValue, useMemo } from "react";
+import { memo, useMemo } from "react";
 import { assemble } from "@/core/assembly/assemble";
 import { groundBlade } from "@/core/assembly/groundBlade";
 import type { Point } from "@/core/curve/bezier";
@@ -10,7 +10,7 @@ import { planShapes } from "@/core/views/plan";
 import { Filled } from "../drawing/Filled";
 import { chordPath, type Scale } from "../drawing/path";
 import { color } from "../theme";
-import { useBench } from "./BenchContext";
+import { useBench, useLaterDesign } from "./BenchContext";
 import { BenchPoints } from "./BenchPoints";
 import { DragPoint } from "./DragPoint";
 import { movePlanNode } from "./outlineEdits";
@@ -19,8 +19,7 @@ import { planPoints } from "./points/pointsOf";
 /** The knife from above, spine toward the eye: widest reach of each layer at each station. Left side up. */
 export function PlanView({ scale, onEdit }: { scale: Scale; onEdit: (id: string) => void }) {
   const { design, step } = useBench();
-  // Drawn a moment later than what is dragged, when there is time.
-  const later = useDeferredValue(design);
+  const later = useLaterDesign();
   return (
     <g>
       <PlanLayers design={later} scale={scale} />

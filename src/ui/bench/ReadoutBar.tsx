@@ -1,12 +1,13 @@
 "use client";
 import { Box, Button, Flex, Text } from "@chakra-ui/react";
-import { memo, useCallback, useRef } from "react";
+import { memo } from "react";
 import { useStore } from "zustand";
 import type { Finding } from "@/core/review/types";
 import { lengthUnitName, printLength, printLengthBare, printMass, type UnitSystem } from "@/core/units/print";
 import { balanceWords } from "@/words/balance";
 import { findingWords } from "@/words/findings";
 import { color } from "../theme";
+import { useSteady } from "../useSteady";
 import { useBench, useReview, useWeighed } from "./BenchContext";
 import { useMend } from "./useMend";
 
@@ -36,6 +37,7 @@ export function ReadoutBar() {
         tint="oxide"
         testId="weight"
         value={report ? printMass(report.massG, units) : "–"}
+        exact={report?.massG}
         below={
           report &&
           `${bareMass(report.massIntervalG[0], units)} to ${printMass(report.massIntervalG[1], units)}`
@@ -46,6 +48,7 @@ export function ReadoutBar() {
         tint="bronze"
         testId="balance"
         value={report ? printLength(report.balanceMm, units) : "–"}
+        exact={report?.balanceMm}
         below={
           report &&
           `${balanceWords(report.balanceMm, design, units)}\n${bare(report.balanceIntervalMm[0])} to ${bare(report.balanceIntervalMm[1])} ${lengthUnitName(units)}`
@@ -55,6 +58,7 @@ export function ReadoutBar() {
         name="Centre of mass"
         testId="height"
         value={report ? printLength(report.centreMm[1], units) : "–"}
+        exact={report?.centreMm[1]}
         below={
           report &&
           `${report.centreMm[1] >= 0 ? "above" : "below"} the axis${sideways(report.centreMm[2], units)}`
@@ -87,10 +91,7 @@ function FindingLines() {
   const { units } = useBench();
   const { weighing } = useWeighed();
   const review = useReview();
-  const mend = useMend();
-  const latest = useRef(mend);
-  latest.current = mend;
-  const onMend = useCallback((f: Finding) => latest.current(f), []);
+  const onMend = useSteady(useMend());
   const trade = review?.findings.filter((f) => f.severity === "warning") ?? [];
   const notes = (review?.findings.length ?? 0) - trade.length;
   const all = [...(weighing?.findings ?? []), ...trade];
@@ -144,6 +145,8 @@ const FindingLine = memo(
 interface FigureProps {
   readonly name: string;
   readonly value: string;
+  /** The same, not rounded, in g or mm: for who reads the page by program. */
+  readonly exact?: number;
   /** Lines under it. */
   readonly below?: string | null;
   readonly tint?: Parameters<typeof color>[0];
@@ -151,13 +154,18 @@ interface FigureProps {
 }
 
 /** One of the figures; drawn again only when it reads otherwise. */
-const Figure = memo(function Figure({ name, value, below, tint, testId }: FigureProps) {
+const Figure = memo(function Figure({ name, value, exact, below, tint, testId }: FigureProps) {
   return (
     <div className="figure">
       <p className="figure-name">{name}</p>
-      <p className="figure-value" style={{ color: color(tint ?? "ink") }} data-testid={testId}>
+      <data
+        className="figure-value"
+        value={exact}
+        style={{ color: color(tint ?? "ink") }}
+        data-testid={testId}
+      >
         {value}
-      </p>
+      </data>
       <p className="figure-below">{below}</p>
     </div>
   );

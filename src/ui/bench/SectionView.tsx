@@ -1,6 +1,6 @@
 "use client";
 import { Slider } from "@chakra-ui/react";
-import { memo, useDeferredValue, useMemo } from "react";
+import { memo, useMemo } from "react";
 import { assemble } from "@/core/assembly/assemble";
 import type { Design } from "@/core/design/schema";
 import { printLength, type UnitSystem } from "@/core/units/print";
@@ -8,7 +8,7 @@ import { type SectionShape, sectionShapes } from "@/core/views/section";
 import { Filled } from "../drawing/Filled";
 import { DrawnText } from "../drawing/Text";
 import { color } from "../theme";
-import { useBench, useStation } from "./BenchContext";
+import { useBench, useLaterDesign, useStation } from "./BenchContext";
 
 interface SectionViewProps {
   readonly pxPerMm: number;
@@ -20,10 +20,9 @@ interface SectionViewProps {
 
 /** The cut at the station under the cursor. */
 export function SectionView({ xRange, ...place }: SectionViewProps) {
-  const { design, units } = useBench();
+  const { units } = useBench();
   const { stationMm, setStationMm } = useStation();
-  // Drawn a moment later than what is dragged, when there is time.
-  const later = useDeferredValue(design);
+  const later = useLaterDesign();
   return (
     <div>
       <Cut design={later} units={units} stationMm={stationMm} {...place} />

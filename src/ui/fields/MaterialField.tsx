@@ -4,6 +4,7 @@ import { memo } from "react";
 import { MATERIALS } from "@/core/stock/materials";
 import type { MaterialClass } from "@/core/stock/types";
 import { HAZARD_WORDS, MATERIAL_CLASS_WORDS } from "@/words/materials";
+import { useSteady } from "../useSteady";
 
 interface MaterialFieldProps {
   readonly label: string;
@@ -18,7 +19,12 @@ interface MaterialFieldProps {
 }
 
 /** A material from the stock, grouped by class, with its cautions beneath. */
-export function MaterialField({ label, value, classes, onChange, none, quiet }: MaterialFieldProps) {
+export function MaterialField(props: MaterialFieldProps) {
+  return <Chooser {...props} onChange={useSteady(props.onChange)} />;
+}
+
+const Chooser = memo(function Chooser(props: MaterialFieldProps) {
+  const { label, value, classes, onChange, none, quiet } = props;
   const chosen = MATERIALS.find((m) => m.id === value);
   const unknown = value !== "" && !chosen;
   return (
@@ -39,7 +45,7 @@ export function MaterialField({ label, value, classes, onChange, none, quiet }: 
       )}
     </Field.Root>
   );
-}
+});
 
 /** The list itself: long, and the same however often the field is drawn. */
 const Choices = memo(function Choices({ classes }: { classes: readonly MaterialClass[] }) {

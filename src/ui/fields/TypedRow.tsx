@@ -1,6 +1,7 @@
 "use client";
 import { Field, Input, InputGroup } from "@chakra-ui/react";
-import type { KeyboardEvent } from "react";
+import { type KeyboardEvent, memo } from "react";
+import { useSteady } from "../useSteady";
 import { FieldRow } from "./FieldRow";
 
 interface TypedRowProps {
@@ -22,6 +23,14 @@ interface TypedRowProps {
 
 /** A number as its maker types it, its unit beside it, and what is wrong with it beneath. */
 export function TypedRow(props: TypedRowProps) {
+  const onType = useSteady(props.onType);
+  const onLeave = useSteady(props.onLeave);
+  const onPress = useSteady(props.onPress);
+  return <Row {...props} onType={onType} onLeave={onLeave} onPress={onPress} />;
+}
+
+/** Drawn again only when it reads otherwise: a panel has dozens. */
+const Row = memo(function Row(props: TypedRowProps) {
   const { label, unit, wrong, bare } = props;
   const input = (
     <InputGroup
@@ -58,4 +67,4 @@ export function TypedRow(props: TypedRowProps) {
       <Field.ErrorText>{wrong}</Field.ErrorText>
     </Field.Root>
   );
-}
+});

@@ -1,9 +1,11 @@
 "use client";
 import { Checkbox } from "@chakra-ui/react";
+import { memo } from "react";
 import { putAt, valueAt } from "@/core/design/path";
 import type { MaterialClass } from "@/core/stock/types";
 import { GRAMS_PER_OUNCE } from "@/core/units/print";
 import { useBench } from "../bench/BenchContext";
+import { useSteady } from "../useSteady";
 import { ChoiceField } from "./ChoiceField";
 import { LengthField } from "./LengthField";
 import { FOR_FILLS, MaterialField } from "./MaterialField";
@@ -112,7 +114,17 @@ export function YesAt({ at, label }: Bound) {
   return <Tick label={label} checked={value} onChange={put} />;
 }
 
-export function Tick(props: { label: string; checked: boolean; onChange: (on: boolean) => void }) {
+interface TickProps {
+  readonly label: string;
+  readonly checked: boolean;
+  readonly onChange: (on: boolean) => void;
+}
+
+export function Tick(props: TickProps) {
+  return <Box {...props} onChange={useSteady(props.onChange)} />;
+}
+
+const Box = memo(function Box(props: TickProps) {
   return (
     <Checkbox.Root
       size="sm"
@@ -124,4 +136,4 @@ export function Tick(props: { label: string; checked: boolean; onChange: (on: bo
       <Checkbox.Label>{props.label}</Checkbox.Label>
     </Checkbox.Root>
   );
-}
+});

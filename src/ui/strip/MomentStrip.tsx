@@ -1,5 +1,5 @@
 "use client";
-import { type KeyboardEvent, useMemo, useRef } from "react";
+import { type KeyboardEvent, memo, useMemo, useRef } from "react";
 import type { PartGroup } from "@/core/assembly/types";
 import { printLength, printMass, type UnitSystem } from "@/core/units/print";
 import { type PartPull, partPulls } from "@/core/weigh/pulls";
@@ -33,6 +33,8 @@ interface StripProps {
   readonly width: number;
   /** Where it is wished to balance. */
   readonly window: { readonly low: number; readonly high: number };
+  /** A drag is going on: the beam keeps up with it instead of settling. */
+  readonly follows?: boolean;
 }
 
 /**
@@ -40,7 +42,16 @@ interface StripProps {
  * that would stand on the same spot stand on each other. The beam tips and settles as things change; a part that is
  * pointed at, or reached by the arrow keys, says what it does to the balance.
  */
-export function MomentStrip({ report, units, scale, top, height, width, window }: StripProps) {
+export const MomentStrip = memo(function MomentStrip({
+  report,
+  units,
+  scale,
+  top,
+  height,
+  width,
+  window,
+  follows = false,
+}: StripProps) {
   const beamY = top + height - 34;
   const xOf = (mm: number) => toPx(scale, mm, 0)[0];
   const bars = barsOf(report.parts, xOf);
@@ -52,7 +63,7 @@ export function MomentStrip({ report, units, scale, top, height, width, window }
 
   const beam = useRef<SVGGElement>(null);
   const rest = useRef<SVGGElement>(null);
-  useSettling(report.balanceMm, (resting) => {
+  useSettling(report.balanceMm, follows, (resting) => {
     const x = xOf(resting.atMm);
     beam.current?.setAttribute("transform", `rotate(${tipDeg(resting, report.balanceMm)} ${x} ${beamY})`);
     rest.current?.setAttribute("transform", `translate(${x} ${beamY + 2})`);
@@ -86,7 +97,7 @@ export function MomentStrip({ report, units, scale, top, height, width, window }
       <StripReadout report={report} pulls={pulls} units={units} x={width - 10} y={top + 8} />
     </g>
   );
-}
+});
 
 interface BarsProps {
   readonly bars: readonly Bar[];

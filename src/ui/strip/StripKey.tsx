@@ -13,7 +13,7 @@ import { type Picked, useStrip } from "./StripContext";
  * The groups of the strip: what each weighs, and what it adds to the balance. Pointed at, its bars stand out. Plain
  * elements: it is drawn again with every step of a drag.
  */
-export function StripKey({ report, units }: { report: MassReport; units: UnitSystem }) {
+export const StripKey = memo(function StripKey({ report, units }: { report: MassReport; units: UnitSystem }) {
   const { picked, pick } = useStrip();
   return (
     // biome-ignore lint/a11y/useSemanticElements: lines of a key are no field set
@@ -34,7 +34,7 @@ export function StripKey({ report, units }: { report: MassReport; units: UnitSys
       })}
     </div>
   );
-}
+});
 
 interface GroupLineProps {
   readonly group: PartGroup;

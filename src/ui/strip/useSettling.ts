@@ -3,15 +3,15 @@ import { type Resting, settle, settled } from "./settle";
 
 /**
  * Calls `show` with where the beam rests, frame by frame until it has settled under the balance point, and with the
- * balance point at once at the first showing and for those who asked for reduced motion. `show` paints by itself:
- * nothing is drawn again by React meanwhile.
+ * balance point at once at the first showing, while it `follows` a drag (smooth by itself), and for those who asked for
+ * reduced motion. `show` paints by itself: nothing is drawn again by React meanwhile.
  */
-export function useSettling(balanceMm: number, show: (resting: Resting) => void): void {
+export function useSettling(balanceMm: number, follows: boolean, show: (resting: Resting) => void): void {
   const resting = useRef<Resting | null>(null);
   const showing = useRef(show);
   showing.current = show;
   useLayoutEffect(() => {
-    const still = window.matchMedia("(prefers-reduced-motion: reduce)").matches;
+    const still = follows || window.matchMedia("(prefers-reduced-motion: reduce)").matches;
     if (resting.current === null || still) resting.current = { atMm: balanceMm, speedMmS: 0 };
     showing.current(resting.current);
     let frame = 0;
@@ -24,7 +24,7 @@ export function useSettling(balanceMm: number, show: (resting: Resting) => void)
     };
     if (!settled(resting.current, balanceMm)) frame = requestAnimationFrame(next);
     return () => cancelAnimationFrame(frame);
-  }, [balanceMm]);
+  }, [balanceMm, follows]);
   // Bars are drawn again with every scale: what stands on the beam is put in its place again.
   useLayoutEffect(() => {
     if (resting.current) showing.current(resting.current);
