@@ -6,10 +6,10 @@ import { MOST_VARIANTS } from "@/core/design/variant";
 import { createAutosave } from "./autosave";
 import { db } from "./db";
 import { addDemoKnives, layOutDemoKnivesOnce } from "./demo";
-import { addKnife, freeName, removeKnife, restoreKnife, writeDesign } from "./knives";
+import { addKnife, changeDesign, freeName, removeKnife, restoreKnife, writeDesign } from "./knives";
 import { laidBeside, lay } from "./laid";
 import { createSession } from "./session";
-import { settingsIn } from "./settings";
+import { changeSettings, settingsIn } from "./settings";
 import { changeShop } from "./shop";
 import {
   addVariants,
@@ -100,6 +100,19 @@ describe("the rack's records", () => {
     expect(await writeDesign(record.id, record.design, 2)).toEqual({ ok: false, code: "deleted" });
   });
 
+  it("are renamed on the rack whatever their revision, and a knife that is gone stays gone", async () => {
+    const record = await addKnife(newDesign("Sedge"));
+    await writeDesign(record.id, { ...record.design, notes: "one" }, record.revision);
+    await changeDesign(record.id, (d) => ({ ...d, name: "Rush" }));
+    expect(await db.knives.get(record.id)).toMatchObject({
+      revision: 3,
+      design: { name: "Rush", notes: "one" },
+    });
+    await removeKnife(record.id);
+    await changeDesign(record.id, (d) => ({ ...d, name: "Reed" }));
+    expect(await db.knives.count()).toBe(0);
+  });
+
   it("come back whole after a deletion", async () => {
     const record = await addKnife(newDesign("Sedge"));
     const gone = await removeKnife(record.id);
@@ -158,6 +171,79 @@ describe("autosave", () => {
     const names = (await db.knives.toArray()).map((k) => k.design.name).sort();
     expect(names).toEqual(["Sedge", "Sedge (other tab)"]);
     autosave.dispose();
+  });
+
+  it("takes the other's state when the maker chooses it, as a step that can be undone", async () => {
+    const record = await addKnife(newDesign("Sedge"));
+    const session = createSession(record.design);
+    const autosave = createAutosave(session, record);
+    spine(session, 6);
+    await writeDesign(record.id, { ...record.design, notes: "theirs" }, record.revision);
+    await autosave.flush();
+    spine(session, 7);
+    await autosave.flush();
+    expect(autosave.getState().status, "nothing is written while the choice is open").toBe("conflict");
+    autosave.takeTheirs();
+    expect(autosave.getState()).toMatchObject({ status: "kept", theirs: null, adopted: 1 });
+    expect(session.getState().design.notes).toBe("theirs");
+    session.undo();
+    expect(session.getState().design.blade.spineMm).toBe(7);
+    await autosave.flush();
+    expect((await db.knives.get(record.id))?.design.blade.spineMm).toBe(7);
+    autosave.dispose();
+  });
+
+  it("takes over what another tab writes while there is nothing unwritten here", async () => {
+    const record = await addKnife(newDesign("Sedge"));
+    const session = createSession(record.design);
+    const autosave = createAutosave(session, record);
+    await writeDesign(record.id, { ...record.design, notes: "theirs" }, record.revision);
+    await vi.waitFor(() => expect(session.getState().design.notes).toBe("theirs"));
+    expect(autosave.getState()).toMatchObject({ status: "kept", adopted: 1 });
+    spine(session, 6);
+    await autosave.flush();
+    expect(await db.knives.get(record.id)).toMatchObject({
+      revision: 3,
+      design: { notes: "theirs", blade: { spineMm: 6 } },
+    });
+    autosave.dispose();
+  });
+
+  it("says that the knife was deleted elsewhere, and puts it back with what is here", async () => {
+    const record = await addKnife(newDesign("Sedge"));
+    const session = createSession(record.design);
+    const autosave = createAutosave(session, record);
+    spine(session, 6);
+    await removeKnife(record.id);
+    await autosave.flush();
+    expect(autosave.getState().status).toBe("deleted");
+    spine(session, 7);
+    await autosave.flush();
+    expect(await db.knives.count(), "nothing comes back by itself").toBe(0);
+    await autosave.putBack();
+    expect((await db.knives.get(record.id))?.design.blade.spineMm).toBe(7);
+    spine(session, 8);
+    await autosave.flush();
+    expect(autosave.getState().status).toBe("kept");
+    expect((await db.knives.get(record.id))?.design.blade.spineMm).toBe(8);
+    autosave.dispose();
+  });
+
+  it("keeps the state that changes are measured from, and that is there again when the knife is opened", async () => {
+    const record = await addKnife(newDesign("Sedge"));
+    const session = createSession(record.design);
+    const autosave = createAutosave(session, record);
+    spine(session, 6);
+    await autosave.save(160.2, -23);
+    spine(session, 7);
+    await autosave.flush();
+    autosave.dispose();
+    const kept = await db.knives.get(record.id);
+    expect(kept?.saved).toMatchObject({ massG: 160.2, balanceMm: -23, design: { blade: { spineMm: 6 } } });
+    expect(kept?.design.blade.spineMm).toBe(7);
+    const again = createAutosave(createSession(kept!.design), kept!);
+    expect(again.getState().saved?.massG).toBe(160.2);
+    again.dispose();
   });
 
   it("says so when the database fails, and keeps the work in hand", async () => {
@@ -241,6 +327,16 @@ describe("the shop", () => {
 });
 
 describe("settings", () => {
+  it("are changed one by one, and two changes at once lose nothing", async () => {
+    await Promise.all([changeSettings({ units: "inch" }), changeSettings({ snapMm: 0.25 })]);
+    expect((await db.settings.get("preferences"))?.value).toEqual({ units: "inch", snapMm: 0.25 });
+    await changeSettings({ snapMm: -3 });
+    expect((await db.settings.get("preferences"))?.value, "out of reach").toEqual({
+      units: "inch",
+      snapMm: 0.5,
+    });
+  });
+
   it("that make no sense fall back, each by itself", () => {
     expect(settingsIn(undefined)).toEqual({ units: "metric", snapMm: 0.5 });
     expect(settingsIn({ units: "inch", snapMm: 99 })).toEqual({ units: "inch", snapMm: 0.5 });

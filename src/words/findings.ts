@@ -1,6 +1,6 @@
 import type { FINDING_RULES, Finding, TradeRule } from "@/core/review/types";
 import type { UnitSystem } from "@/core/units/print";
-import { printLength } from "@/core/units/print";
+import { printLength, printMass } from "@/core/units/print";
 import { RULE_WORDS } from "./rules";
 
 type Say = (mm: number | null) => string;
@@ -99,7 +99,8 @@ const WORDS: Record<(typeof FINDING_RULES)[number], (f: Finding, mm: Say) => str
 export function findingWords(finding: Finding, system: UnitSystem): string {
   const { rule } = finding;
   const mm = (value: number | null) => (value === null ? "–" : printLength(value, system, 1));
-  if (isTradeRule(rule)) return RULE_WORDS[rule].says(finding, mm);
+  const grams = (value: number | null) => (value === null ? "–" : printMass(value, system));
+  if (isTradeRule(rule)) return RULE_WORDS[rule].says(finding, mm, grams);
   return WORDS[rule](finding, mm);
 }
 

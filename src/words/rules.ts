@@ -1,12 +1,13 @@
 import type { Finding, TradeRule } from "@/core/review/types";
 import { materialById } from "@/core/stock/materials";
 
-type Say = (mm: number | null) => string;
+/** Prints a length, or a weight, in the maker's units; nothing measured is a dash. */
+type Say = (value: number | null) => string;
 
 interface RuleWords {
   /** Its name in a list of limits. */
   readonly name: string;
-  readonly says: (f: Finding, mm: Say) => string;
+  readonly says: (f: Finding, mm: Say, grams: Say) => string;
   readonly why: string;
   /** What to do about it. */
   readonly mend: string;
@@ -236,11 +237,11 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
   },
   "outside-target": {
     name: "Weight and balance for the use",
-    says: (f, mm) => {
+    says: (f, mm, grams) => {
       const [value, limit] = [f.measured ?? 0, f.limit ?? 0];
       return f.subject === "balance"
         ? `For its use it balances ${mm(Math.abs(value - limit))} too far ${value < limit ? "back" : "forward"}.`
-        : `For its use it is ${Math.abs(value - limit).toFixed(1)} g too ${value < limit ? "light" : "heavy"}.`;
+        : `For its use it is ${grams(Math.abs(value - limit))} too ${value < limit ? "light" : "heavy"}.`;
     },
     why: "A knife that balances in the wrong place tires the hand, or will not do its work.",
     mend: "The Balance view shows what would move it, and finds the smallest changes.",

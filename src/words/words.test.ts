@@ -1,14 +1,21 @@
+import { readdirSync, readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import { newDesign } from "@/core/design/create";
 import { newGuard } from "@/core/design/guards";
-import { FINDING_RULES, type Finding } from "@/core/review/types";
+import { readKnife } from "@/core/files/knife/read";
+import { reviewDesign } from "@/core/review/reviewDesign";
+import { FINDING_RULES, type Finding, TRADE_RULES } from "@/core/review/types";
 import { HAZARDS, MATERIAL_CLASSES } from "@/core/stock/types";
 import { parseLength } from "@/core/units/length";
+import { printLength, printMass, type UnitSystem } from "@/core/units/print";
 import { balanceWords } from "./balance";
 import { fileFailureWords } from "./fileFailures";
-import { findingWords } from "./findings";
+import { findingWords, isTradeRule } from "./findings";
 import { boundsWords, lengthFailureWords } from "./lengthFailures";
 import { HAZARD_WORDS, MATERIAL_CLASS_WORDS } from "./materials";
+import { pricesFailureWords } from "./pricesFailures";
+import { RULE_WORDS } from "./rules";
+import { repairWords } from "./shapes";
 
 describe("words", () => {
   it("say where a knife balances, from what stands at the datum", () => {
@@ -22,7 +29,7 @@ describe("words", () => {
   });
 
   it("never speak of NaN or null in a finding, whatever was measured", () => {
-    for (const rule of FINDING_RULES) {
+    for (const rule of [...FINDING_RULES, ...TRADE_RULES]) {
       for (const measured of [null, -1.2, 0.4]) {
         const finding: Finding = {
           rule,
@@ -33,10 +40,57 @@ describe("words", () => {
           limit: measured,
         };
         const words = findingWords(finding, "inch");
-        expect(words).toMatch(/^[A-Z].*\.$/);
+        expect(words, rule).toMatch(/^[A-Zp\d−–].*\.$/);
         expect(words).not.toMatch(/NaN|null|undefined/);
       }
     }
+  });
+
+  it("say of each rule of the trade what it is called, why it is kept, and what mends it", () => {
+    const names = new Set<string>();
+    for (const rule of TRADE_RULES) {
+      const { name, why, mend } = RULE_WORDS[rule];
+      expect(why, rule).toMatch(/^[A-Z].*\.$/);
+      expect(mend, rule).toMatch(/^[A-Z].*\.$/);
+      names.add(name);
+    }
+    expect(names.size, "no two are called the same").toBe(TRADE_RULES.length);
+    expect(isTradeRule("slot-gap")).toBe(true);
+    expect(isTradeRule("pin-off-handle")).toBe(false);
+  });
+
+  it("name what was measured and its limit in the maker's own units, for all that the demo knives are found with", () => {
+    const inMm: Finding["rule"][] = ["web-between-holes", "far-from-front", "far-from-butt", "hole-rim"];
+    let seen = 0;
+    for (const file of readdirSync("demo").filter((f) => f.endsWith(".json"))) {
+      const reading = readKnife(readFileSync(`demo/${file}`));
+      if (!reading.ok) throw new Error(file);
+      for (const finding of reviewDesign(reading.design).findings) {
+        const said = (["metric", "inch", "inch-fraction"] as UnitSystem[]).map((u) => [
+          u,
+          findingWords(finding, u),
+        ]) as [UnitSystem, string][];
+        for (const [units, words] of said) {
+          expect(words, `${file} ${finding.rule}`).not.toMatch(/NaN|null|undefined|– /);
+          if (units !== "metric") expect(words, `${file} ${finding.rule}`).not.toMatch(/\d mm|\d g\b/);
+          if (!inMm.includes(finding.rule) || finding.measured === null || finding.limit === null) continue;
+          seen++;
+          expect(words).toContain(printLength(finding.measured, units, 1));
+          expect(words).toContain(printLength(finding.limit, units, 1));
+        }
+      }
+    }
+    expect(seen).toBeGreaterThan(5);
+  });
+
+  it("tell which way weight and balance are off, and by how much", () => {
+    const off = (subject: string, measured: number, limit: number, units: UnitSystem) =>
+      findingWords({ rule: "outside-target", severity: "note", at: null, subject, measured, limit }, units);
+    expect(off("balance", -40, -15, "metric")).toBe("For its use it balances 25.0 mm too far back.");
+    expect(off("balance", 12.7, 0, "inch")).toContain(`${printLength(12.7, "inch")} too far forward`);
+    expect(off("weight", 320, 250, "metric")).toBe("For its use it is 70.0 g too heavy.");
+    expect(off("weight", 200, 250, "inch")).toContain(`${printMass(50, "inch")} too light`);
+    expect(off("weight", 200, 250, "inch")).toMatch(/oz/);
   });
 
   it("name the place of what is wrong in a file, and how much more there is", () => {
@@ -51,6 +105,33 @@ describe("words", () => {
       "line 3, column 7",
     );
     expect(fileFailureWords({ ok: false, code: "newer", version: 9, known: 2 })).toContain("version 9");
+    expect(fileFailureWords({ ok: false, code: "too-large", bytes: 9_400_001, limit: 8_000_000 })).toBe(
+      "The file is 9,401 kB; a knife file may be 8,000 kB at most.",
+    );
+    for (const code of ["not-utf8", "foreign", "no-version"] as const)
+      expect(fileFailureWords({ ok: false, code })).toMatch(/\.$/);
+  });
+
+  it("say why prices or a shape were refused, and what was done to a shape on its way in", () => {
+    const prices = [
+      { code: "too-large" },
+      { code: "not-json" },
+      { code: "foreign" },
+      { code: "newer", version: 7 },
+      { code: "invalid", path: "shop.ratePerHour", message: "too small" },
+    ] as const;
+    const why = prices.map((p) => pricesFailureWords({ ok: false, ...p }));
+    expect(new Set(why).size).toBe(prices.length);
+    expect(why[3]).toContain("version 7");
+    expect(why[4]).toBe("shop.ratePerHour: too small");
+    expect(repairWords({ code: "scaled", unit: "inch", stated: true })).toContain("inches");
+    expect(repairWords({ code: "scaled", unit: "inch", stated: false })).toContain("Choose the unit");
+    expect(repairWords({ code: "slivers-dropped", count: 3 })).toContain("3 triangles");
+    expect(
+      repairWords({ code: "simplified", from: 40_000, to: 12_000, volumeShare: 0.0012 }),
+      "how much it changed is told",
+    ).toContain("from 40000 to 12000 triangles: its volume changed by 0.12 %");
+    for (const code of ["joined", "turned-inside-out"] as const) expect(repairWords({ code })).toMatch(/\.$/);
   });
 
   it("answer every way that a length can be wrong", () => {
