@@ -1,4 +1,5 @@
 import { expect, test } from "@playwright/test";
+import { handleLength } from "../src/core/design/lengths";
 import type { Design } from "../src/core/design/schema";
 import { weigh } from "../src/core/weigh/weigh";
 import { balanceOf, keptKnife, openKnife, settled, step, typeLength, weightOf } from "./bench";
@@ -106,6 +107,50 @@ test("the handle's outline and thickness follow their points, at once and by len
   await typeLength(page, "Length", "120");
   const xs = async () => ((await keptKnife(page)).design as Design).handle.outline.map((n) => n.xMm);
   await expect.poll(async () => Math.min(...(await xs()))).toBeLessThan(-119);
+});
+
+test("a dragged point stays under the pointer; at its end all that is shown is of where it was let go", async ({
+  page,
+}) => {
+  await openKnife(page, "Heath field knife");
+  await step(page, "Handle");
+  const swell = page.locator("[data-point=swell]");
+  const middle = async () => {
+    const box = await swell.boundingBox();
+    if (!box) throw new Error("no swell on the drawing");
+    return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  };
+  const tick = page.getByTestId("drawing").getByText("100", { exact: true });
+  const at = await tick.boundingBox();
+  const from = await middle();
+  const field = page.getByRole("textbox", { name: "Height at the swell", exact: true });
+  const before = await field.inputValue();
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  for (const by of [8, 16, 24, 32, 40, 34, 28]) {
+    await page.mouse.move(from.x + by / 2, from.y + by);
+    await page.waitForTimeout(60);
+    const now = await middle();
+    // Half a step of the snapping, 0.5 mm, at some 3 px each.
+    expect(Math.abs(now.x - from.x - by / 2)).toBeLessThan(1.5);
+    expect(Math.abs(now.y - from.y - by)).toBeLessThan(1.5);
+  }
+  expect(await tick.boundingBox(), "the ruler stands still").toEqual(at);
+  await expect.poll(() => field.inputValue(), "fields follow meanwhile").not.toBe(before);
+  await page.mouse.up();
+
+  const design = await settled(async () => JSON.stringify((await keptKnife(page)).design));
+  const knife = JSON.parse(design ?? "{}") as Design;
+  const weighing = weigh(knife);
+  if (!weighing.ok) throw new Error("not weighed");
+  expect(await weightOf(page)).toBeCloseTo(weighing.report.massG, 1);
+  expect(Number(await page.getByTestId("balance").getAttribute("value"))).toBeCloseTo(
+    weighing.report.balanceMm,
+    9,
+  );
+  expect(Number(await field.inputValue())).toBeCloseTo(handleLength(knife.handle, "swell") ?? 0, 1);
+  await page.getByRole("button", { name: /^Undo: Move/ }).click();
+  await expect.poll(() => field.inputValue(), "a drag is one step of undo").toBe(before);
 });
 
 test("scales, liners, bevel, tang taper, holes and every pin kind change the weight", async ({ page }) => {
