@@ -1,5 +1,7 @@
 "use client";
-import { useLiveQuery } from "dexie-react-hooks";
+import { liveQuery } from "dexie";
+import { useEffect } from "react";
+import { createStore, useStore } from "zustand";
 import type { UnitSystem } from "@/core/units/print";
 import { db } from "./db";
 
@@ -27,10 +29,26 @@ export function settingsIn(value: unknown): Settings {
   };
 }
 
+// One for all fields of a page: each would ask the database by itself, and stand in the wrong unit until it answers.
+const shared = createStore<Settings>(() => DEFAULTS);
+let watching = false;
+
+function watch(): void {
+  if (watching) return;
+  watching = true;
+  liveQuery(() => db.settings.get(KEY)).subscribe({
+    next: (row) => shared.setState(settingsIn(row?.value)),
+    error: (error: unknown) => {
+      watching = false;
+      console.error("the settings could not be read", error);
+    },
+  });
+}
+
 /** The maker's settings; the defaults until the database has answered. */
 export function useSettings(): Settings {
-  const row = useLiveQuery(() => db.settings.get(KEY), []);
-  return row ? settingsIn(row.value) : DEFAULTS;
+  useEffect(watch, []);
+  return useStore(shared);
 }
 
 export async function changeSettings(change: Partial<Settings>): Promise<void> {
