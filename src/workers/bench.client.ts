@@ -1,5 +1,5 @@
-import { type Remote, releaseProxy, wrap } from "comlink";
 import type { BenchService } from "./bench.messages";
+import { hosted } from "./hosted";
 
 /**
  * Asks for reviews and fit-up sheets in a worker of their own, so that weighing never
@@ -10,29 +10,9 @@ export function createAsker(
   startWorker: () => Worker = () =>
     new Worker(new URL("./bench.worker.ts", import.meta.url), { type: "module" }),
 ) {
-  let worker: Worker | null = null;
-  let service: Remote<BenchService> | null = null;
   let busy: (() => void) | null = null;
   let waiting: { readonly go: () => void; readonly drop: () => void } | null = null;
-
-  function ready(): Remote<BenchService> {
-    if (service) return service;
-    worker = startWorker();
-    worker.onerror = () => {
-      const end = busy;
-      stop();
-      end?.();
-    };
-    service = wrap<BenchService>(worker);
-    return service;
-  }
-
-  function stop(): void {
-    service?.[releaseProxy]();
-    worker?.terminate();
-    service = null;
-    worker = null;
-  }
+  const host = hosted<BenchService>(startWorker, () => busy?.());
 
   return {
     ask: <T>(question: (service: BenchService) => T): Promise<Awaited<T> | null> =>
@@ -50,7 +30,9 @@ export function createAsker(
           };
           busy = () => finish(null);
           // The remote's methods promise what the service's return.
-          Promise.resolve(question(ready() as unknown as BenchService)).then(finish, () => finish(null));
+          Promise.resolve(question(host.service() as unknown as BenchService)).then(finish, () =>
+            finish(null),
+          );
         };
         if (!busy) return go();
         waiting?.drop();
@@ -59,9 +41,8 @@ export function createAsker(
     dispose: () => {
       waiting?.drop();
       waiting = null;
-      const end = busy;
-      stop();
-      end?.();
+      host.stop();
+      busy?.();
     },
   };
 }

@@ -1,4 +1,4 @@
-import { type Remote, releaseProxy, wrap } from "comlink";
+import { hosted } from "./hosted";
 import type { SolidService } from "./solid.messages";
 
 type Failure = { readonly ok: false; readonly code: "failed"; readonly message: string };
@@ -12,26 +12,12 @@ export function createSolids(
   startWorker: () => Worker = () =>
     new Worker(new URL("./solid.worker.ts", import.meta.url), { type: "module" }),
 ) {
-  let worker: Worker | null = null;
-  let service: Remote<SolidService> | null = null;
   const dying = new Set<(why: string) => void>();
-
-  function ready(): Remote<SolidService> {
-    if (service) return service;
-    worker = startWorker();
-    worker.onerror = (event) => stop(event.message || "the solid worker stopped");
-    service = wrap<SolidService>(worker);
-    return service;
-  }
-
-  function stop(why: string): void {
-    service?.[releaseProxy]();
-    worker?.terminate();
-    service = null;
-    worker = null;
+  const endAll = (why: string) => {
     for (const end of dying) end(why);
     dying.clear();
-  }
+  };
+  const host = hosted<SolidService>(startWorker, endAll);
 
   return {
     ask: <T>(question: (service: SolidService) => Promise<T>): Promise<SolidAnswer<T>> =>
@@ -39,14 +25,17 @@ export function createSolids(
         const fail = (message: string) => answer({ ok: false, code: "failed", message });
         dying.add(fail);
         // Its methods promise already what the remote ones do; the wrapper's type parts unions of answers.
-        question(ready() as unknown as SolidService)
+        question(host.service() as unknown as SolidService)
           .then(
             (value) => answer({ ok: true, value }),
             (error: unknown) => fail(error instanceof Error ? error.message : String(error)),
           )
           .finally(() => dying.delete(fail));
       }),
-    dispose: () => stop("disposed"),
+    dispose: () => {
+      host.stop();
+      endAll("disposed");
+    },
   };
 }
 

@@ -1,5 +1,5 @@
-import { type Remote, releaseProxy, wrap } from "comlink";
 import type { Design } from "@/core/design/schema";
+import { hosted } from "./hosted";
 import type { WeighAnswer, WeighService } from "./weigh.messages";
 
 interface Waiting {
@@ -18,29 +18,11 @@ const start: StartWorker = () =>
  * the latest is weighed, the others answer "superseded". A worker that dies is started anew.
  */
 export function createWeigher(startWorker: StartWorker = start) {
-  let worker: Worker | null = null;
-  let service: Remote<WeighService> | null = null;
   let running: Waiting | null = null;
   let waiting: Waiting | null = null;
   let disposed = false;
 
-  function ready(): Remote<WeighService> {
-    if (service) return service;
-    worker = startWorker();
-    worker.onerror = (event) => {
-      stop();
-      finish({ ok: false, code: "failed", message: event.message || "the weighing worker stopped" });
-    };
-    service = wrap<WeighService>(worker);
-    return service;
-  }
-
-  function stop(): void {
-    service?.[releaseProxy]();
-    worker?.terminate();
-    service = null;
-    worker = null;
-  }
+  const host = hosted<WeighService>(startWorker, (message) => finish({ ok: false, code: "failed", message }));
 
   function finish(answer: WeighAnswer): void {
     const done = running;
@@ -53,7 +35,8 @@ export function createWeigher(startWorker: StartWorker = start) {
 
   function run(request: Waiting): void {
     running = request;
-    ready()
+    host
+      .service()
       .weigh(request.design)
       .then(
         (weighing) => running === request && finish({ ok: true, weighing }),
@@ -77,7 +60,7 @@ export function createWeigher(startWorker: StartWorker = start) {
       }),
     dispose: () => {
       disposed = true;
-      stop();
+      host.stop();
       waiting?.answer({ ok: false, code: "disposed" });
       waiting = null;
       finish({ ok: false, code: "disposed" });

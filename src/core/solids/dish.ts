@@ -1,6 +1,6 @@
 import type { Contour } from "../curve/contour";
 import { type Line, lineAt } from "./layer";
-import { NO_CROSSINGS, type Region } from "./region";
+import { type Region, throughSlice } from "./region";
 
 /**
  * A hollow in one face of a flat tang, inside an outline, a parabola across: deepest, by `depthMm`, in the middle of
@@ -22,11 +22,7 @@ export function dishRegion(outline: Contour, half: Line, depthMm: number, mirror
         return face - depthMm * Math.max(0, 1 - u * u);
       };
       return {
-        ys,
-        creases: NO_CROSSINGS,
-        levels: NO_CROSSINGS,
-        crossings: () => NO_CROSSINGS,
-        zones: [],
+        ...throughSlice(ys),
         extraPoints: 2,
         flat: false,
         // Over the face by a little: what it takes from ends there by itself.

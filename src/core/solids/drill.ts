@@ -1,4 +1,4 @@
-import { type Drill, NO_CROSSINGS, type Region } from "./region";
+import { type Drill, type Region, throughSlice } from "./region";
 
 /** The region of a drill. Its chord grows like a root at both sides, which its breaks declare. */
 export function drillRegion({ xMm, yMm, radiusMm }: Drill): Region {
@@ -14,17 +14,7 @@ export function drillRegion({ xMm, yMm, radiusMm }: Drill): Region {
       const half2 = r * r - (x - xMm) * (x - xMm);
       if (!(half2 > 0)) return null;
       const half = Math.sqrt(half2);
-      return {
-        ys: [yMm - half, yMm + half],
-        creases: NO_CROSSINGS,
-        levels: NO_CROSSINGS,
-        crossings: () => NO_CROSSINGS,
-        zones: [],
-        extraPoints: 0,
-        flat: true,
-        low: () => Number.NEGATIVE_INFINITY,
-        high: () => Number.POSITIVE_INFINITY,
-      };
+      return throughSlice([yMm - half, yMm + half]);
     },
   };
 }

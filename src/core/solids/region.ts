@@ -66,3 +66,18 @@ export interface Region {
 }
 
 export const NO_CROSSINGS: readonly number[] = [];
+
+/** A cut through all heights, within stretches of y. */
+export function throughSlice(ys: readonly number[]): Slice {
+  return {
+    ys,
+    creases: NO_CROSSINGS,
+    levels: NO_CROSSINGS,
+    crossings: () => NO_CROSSINGS,
+    zones: [],
+    extraPoints: 0,
+    flat: true,
+    low: () => Number.NEGATIVE_INFINITY,
+    high: () => Number.POSITIVE_INFINITY,
+  };
+}
