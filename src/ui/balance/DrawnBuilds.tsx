@@ -1,16 +1,15 @@
 "use client";
 import { Box, Button, Flex, NativeSelect, Progress, Text } from "@chakra-ui/react";
 import { proxy } from "comlink";
-import { useEffect, useRef, useState } from "react";
+import { useState } from "react";
 import { Bar, BarChart, CartesianGrid, ResponsiveContainer, XAxis, YAxis } from "recharts";
-import type { Design } from "@/core/design/schema";
 import type { Sampled } from "@/core/tune/sample";
 import { MM_PER_INCH } from "@/core/units/length";
 import { printLength, printMass } from "@/core/units/print";
-import { type Asker, createAsker } from "@/workers/bench.client";
 import { useBench } from "../bench/BenchContext";
 import { Fact } from "../fit/Section";
 import { color } from "../theme";
+import { useTask } from "../useTask";
 
 const COUNTS = [1000, 4000, 20_000, 100_000] as const;
 const BINS = 24;
@@ -19,36 +18,17 @@ const BINS = 24;
 export function DrawnBuilds() {
   const { design, units } = useBench();
   const [count, setCount] = useState<number>(COUNTS[1]);
-  const [sampled, setSampled] = useState<{ of: Design; builds: Sampled } | null>(null);
-  const [drawn, setDrawn] = useState<number | null>(null);
-  const [failed, setFailed] = useState(false);
-  const asker = useRef<Asker | null>(null);
-  useEffect(() => () => asker.current?.dispose(), []);
-
-  const end = () => {
-    asker.current?.dispose();
-    asker.current = null;
-    setDrawn(null);
-  };
-  const draw = async () => {
-    const mine = createAsker();
-    asker.current = mine;
+  const [drawn, setDrawn] = useState(0);
+  const { busy, failed, answer, begin, cancel } = useTask<Sampled>();
+  const draw = () => {
     setDrawn(0);
-    setFailed(false);
-    const tell = proxy((n: number) => {
-      if (asker.current === mine) setDrawn(n);
-    });
-    const answer = await mine.ask((s) => s.sample(design, count, 1, tell));
-    if (asker.current !== mine) return;
-    end();
-    if (answer) setSampled({ of: design, builds: answer });
-    else setFailed(true);
+    void begin(design, (s) => s.sample(design, count, 1, proxy(setDrawn)));
   };
-  const builds = sampled?.builds;
+  const builds = answer?.value;
   return (
     <>
       <Flex gap="2" align="center" wrap="wrap">
-        <NativeSelect.Root size="sm" width="120px" disabled={drawn !== null}>
+        <NativeSelect.Root size="sm" width="120px" disabled={busy}>
           <NativeSelect.Field
             bg="sheet"
             aria-label="How many builds"
@@ -63,10 +43,10 @@ export function DrawnBuilds() {
           </NativeSelect.Field>
           <NativeSelect.Indicator />
         </NativeSelect.Root>
-        <Button size="sm" disabled={drawn !== null} onClick={() => void draw()}>
+        <Button size="sm" disabled={busy} onClick={() => void draw()}>
           Draw builds at random
         </Button>
-        {drawn !== null && (
+        {busy && (
           <>
             <Progress.Root
               size="sm"
@@ -79,7 +59,7 @@ export function DrawnBuilds() {
                 <Progress.Range bg="ink" />
               </Progress.Track>
             </Progress.Root>
-            <Button size="sm" variant="outline" onClick={end}>
+            <Button size="sm" variant="outline" onClick={cancel}>
               Cancel
             </Button>
           </>
@@ -88,7 +68,7 @@ export function DrawnBuilds() {
       {failed && <Text color="fault">The builds could not be drawn. Nothing was changed; try it again.</Text>}
       {builds && (
         <>
-          {sampled.of !== design && <Text color="warn">The design has changed since.</Text>}
+          {answer.of !== design && <Text color="warn">The design has changed since.</Text>}
           <Fact name={`Of ${builds.count.toLocaleString("en")} drawn, nine of ten balance between`}>
             {printLength(builds.balanceMm.p5, units)} and {printLength(builds.balanceMm.p95, units)}
           </Fact>

@@ -1,6 +1,6 @@
 "use client";
 import { Button, Flex, Stack, Text } from "@chakra-ui/react";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useMemo, useState } from "react";
 import type { Design } from "@/core/design/schema";
 import { pulled } from "@/core/tune/effects";
 import { type Lever, leversOf } from "@/core/tune/levers";
@@ -8,11 +8,11 @@ import type { Answer, Limits } from "@/core/tune/solve";
 import { printLength, printMass } from "@/core/units/print";
 import { findingWords } from "@/words/findings";
 import { leverWords, STRATEGY_WORDS } from "@/words/levers";
-import { type Asker, createAsker } from "@/workers/bench.client";
 import { useBench } from "../bench/BenchContext";
 import { Tick } from "../fields/bound";
 import { LengthField } from "../fields/LengthField";
 import { Note, Section } from "../fit/Section";
+import { useTask } from "../useTask";
 import type { Ghost } from "./BalanceView";
 import { stepWords } from "./LeversSection";
 
@@ -23,35 +23,16 @@ export function TuneSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
   const [byWeight, setByWeight] = useState(true);
   const [materials, setMaterials] = useState(true);
   const [limits, setLimits] = useState<Limits>({});
-  const [answers, setAnswers] = useState<{ of: Design; list: readonly Answer[] } | null>(null);
-  const [busy, setBusy] = useState(false);
-  const [failed, setFailed] = useState(false);
-  const asker = useRef<Asker | null>(null);
-  useEffect(() => () => asker.current?.dispose(), []);
+  const search = useTask<readonly Answer[]>();
+  const answers = search.answer;
   const lengths = useMemo(() => leversOf(design).filter((l) => l.unit === "mm"), [design]);
 
-  const look = async () => {
-    const mine = createAsker();
-    asker.current = mine;
-    setBusy(true);
-    setFailed(false);
+  const look = () => {
     const allowed = leversOf(design)
       .filter((l) => !barred.has(l.id) && l.unit !== "holes" && (materials || l.unit !== "choice"))
       .map((l) => l.id);
     const target = { balanceMm: design.use.balanceMm, massG: byWeight ? design.use.massG : null };
-    const list = await mine.ask((s) => s.tune(design, target, allowed, limits));
-    mine.dispose();
-    if (asker.current !== mine) return;
-    asker.current = null;
-    setBusy(false);
-    if (list) setAnswers({ of: design, list });
-    else setFailed(true);
-  };
-  const cancel = () => {
-    const mine = asker.current;
-    asker.current = null;
-    mine?.dispose();
-    setBusy(false);
+    void search.begin(design, (s) => s.tune(design, target, allowed, limits));
   };
   return (
     <Section
@@ -81,23 +62,23 @@ export function TuneSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
       }
     >
       <Flex gap="2">
-        <Button size="sm" loading={busy} loadingText="Looking …" onClick={() => void look()}>
+        <Button size="sm" loading={search.busy} loadingText="Looking …" onClick={look}>
           Find changes
         </Button>
-        {busy && (
-          <Button size="sm" variant="outline" onClick={cancel}>
+        {search.busy && (
+          <Button size="sm" variant="outline" onClick={search.cancel}>
             Cancel
           </Button>
         )}
       </Flex>
-      {failed && <Text color="fault">The search failed. Nothing was changed; try it again.</Text>}
+      {search.failed && <Text color="fault">The search failed. Nothing was changed; try it again.</Text>}
       {answers && (
         <Stack gap="3" data-testid="answers">
           {answers.of !== design && <Text color="warn">The design has changed since: look again.</Text>}
-          {answers.list.map((a) => (
+          {answers.value.map((a) => (
             <OneAnswer key={JSON.stringify(a.changes)} answer={a} of={answers.of} onTry={onTry} />
           ))}
-          {answers.list.length === 0 && <Text>Nothing could be found.</Text>}
+          {answers.value.length === 0 && <Text>Nothing could be found.</Text>}
         </Stack>
       )}
       <Note>
