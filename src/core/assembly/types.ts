@@ -16,7 +16,7 @@ export interface Part {
   /** A key for the words shown, with what tells it from its likes. */
   readonly name: string;
   readonly group: PartGroup;
-  /** Shares add up to 1; an empty list is a void. */
+  /** Shares add up to 1, to less where it is printed hollow, to more where it is pressed; an empty list is a void. */
   readonly made: readonly MaterialShare[];
   /** Indices into the assembly's regions: the part fills what they have in common. */
   readonly regions: readonly number[];

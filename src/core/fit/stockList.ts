@@ -4,7 +4,9 @@ import { handleOutline } from "../assembly/handleOutline";
 import { PIECE_NAMES, pieceStations } from "../assembly/pieces";
 import { bolsterJoint } from "../assembly/scales";
 import type { Design, PieceRole, StockPiece } from "../design/schema";
-import { rangeOf } from "../solids/extent";
+import { type Extent, rangeOf } from "../solids/extent";
+import { jointSide } from "../solids/halfSpace";
+import type { Region } from "../solids/region";
 import { pinLayout } from "./pinLayout";
 
 /** One piece to cut: its finished box, what to saw for it, and how it is marked. */
@@ -30,18 +32,16 @@ export interface Size {
   readonly thicknessMm: number;
 }
 
-/** Highest and lowest point of the handle's outline between two stations. */
-function heights(design: Design, from: number, to: number): [number, number] {
-  const outline = handleOutline(design.handle);
-  let [low, high] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
-  for (let i = 0; i <= 40; i++) {
-    const ys = outline.cut(from + 1e-6 + ((to - from - 2e-6) * i) / 40);
-    if (ys.length < 2) continue;
-    low = Math.min(low, ys[0]);
-    high = Math.max(high, ys[ys.length - 1]);
-  }
-  return Number.isFinite(high - low) ? [low, high] : [0, 0];
+/** The box that holds several. */
+function sizeOf(boxes: readonly Extent[]): Size | null {
+  if (boxes.length === 0) return null;
+  const over = (k: 0 | 1 | 2) =>
+    Math.max(...boxes.map((b) => b[k][1])) - Math.min(...boxes.map((b) => b[k][0]));
+  return { lengthMm: over(0), heightMm: over(1), thicknessMm: over(2) };
 }
+
+/** How far a joint runs along the knife for each mm of its height. */
+const leanOf = (tiltDeg: number) => Math.abs(Math.tan((tiltDeg * Math.PI) / 180));
 
 /** Pieces that are cut from sheet, its thickness along the knife. */
 const SLICES: readonly PieceRole[] = ["spacer", "washer"];
@@ -49,8 +49,7 @@ const SLICES: readonly PieceRole[] = ["spacer", "washer"];
 /** Everything to saw, the handle's pieces first. Rods are cut to their blank lengths; screws are bought. */
 export function cutList(design: Design): CutPiece[] {
   const { handle, guard, tang, fitUp } = design;
-  const outline = handleOutline(handle);
-  const [butt, front] = [outline.xRange[0], handleFront(design)];
+  const assembly = assemble(design);
   const { kerfMm, allowanceMm, have } = fitUp.stock;
   const pieces: CutPiece[] = [];
   const put = (
@@ -86,133 +85,97 @@ export function cutList(design: Design): CutPiece[] {
       shortMm: short,
     });
   };
-  const box = (from: number, to: number, thicknessMm: number): Size => {
-    const [low, high] = heights(design, to, from);
-    return { lengthMm: from - to, heightMm: high - low, thicknessMm };
+  const reach: [number, number] = [handleOutline(handle).xRange[0], handleFront(design)];
+  /**
+   * The box of a part, or of a right and a left one together; null where nothing is left of it. `within` limits it
+   * where another part takes first.
+   */
+  const boxOf = (ids: readonly string[], within: readonly Region[] = []): Size | null => {
+    const boxes = assembly.parts
+      .filter((p) => ids.includes(p.id) && p.made.length > 0)
+      .map((p) => rangeOf([...p.regions.map((r) => assembly.regions[r]), ...within]));
+    return sizeOf(boxes.filter((b) => b !== null));
+  };
+  const sides = (stem: string) => [`${stem}-right`, `${stem}-left`];
+  /** A right and a left piece: a pair of one material, or each by itself. */
+  const putSides = (
+    name: string,
+    of: { readonly right: string; readonly left: string },
+    box: Size | null,
+    thickMm: { readonly right: number; readonly left: number },
+    more: Parameters<typeof put>[3] = {},
+  ) => {
+    if (!box) return;
+    const put1 = (called: string, material: string, thicknessMm: number, count: number) =>
+      put(called, material, { ...box, thicknessMm }, { ...more, count, pair: true });
+    if (of.right === of.left) put1(`${name}, pair`, of.right, Math.max(thickMm.right, thickMm.left), 2);
+    else for (const side of ["right", "left"] as const) put1(`${name}, ${side}`, of[side], thickMm[side], 1);
   };
   if (handle.kind === "scales") {
-    const { front: ahead, rear } = handle.bolsters;
-    const from = ahead ? bolsterJoint(ahead, "front", [butt, front]) : front;
-    const to = rear ? bolsterJoint(rear, "rear", [butt, front]) : butt;
+    const thick = { right: handle.right.thicknessMm, left: handle.left.thicknessMm };
+    const widest = Math.max(thick.right, thick.left);
     const joints = [...handle.joints].sort((p, q) => q.xMm - p.xMm);
-    let start = from;
-    let [right, left] = [handle.right.material, handle.left.material];
-    [...joints, null].forEach((joint, i) => {
-      const end = joint ? joint.xMm : to;
-      // A leaning joint takes its lean's reach more.
-      const lean = joint ? Math.abs(Math.tan((joint.tiltDeg * Math.PI) / 180)) : 0;
-      const size = box(start, end, 0);
-      const whole = { ...size, lengthMm: size.lengthMm + lean * size.heightMm };
+    const { front, rear } = handle.bolsters;
+    const joint = (which: "ahead" | "behind", at: number, tiltDeg: number) =>
+      jointSide(which, at, tiltDeg, reach, []);
+    const between = [
+      ...(front ? [joint("behind", bolsterJoint(front, "front", reach), front.tiltDeg)] : []),
+      ...(rear ? [joint("ahead", bolsterJoint(rear, "rear", reach), rear.tiltDeg)] : []),
+    ];
+    let behind: Region[] = [];
+    let of = { right: handle.right.material, left: handle.left.material };
+    [...joints, null].forEach((next, i) => {
+      const stem = joints.length > 0 ? `scale-${i + 1}` : "scale";
       const name = joints.length > 0 ? `Scale ${i + 1}` : "Scale";
-      const grain = { grain: "lengthwise" as const };
-      if (right === left)
-        put(
-          `${name}, pair`,
-          right,
-          { ...whole, thicknessMm: Math.max(handle.right.thicknessMm, handle.left.thicknessMm) },
-          { count: 2, pair: true, form: "slab", ...grain },
-        );
-      else {
-        put(
-          `${name}, right`,
-          right,
-          { ...whole, thicknessMm: handle.right.thicknessMm },
-          { pair: true, form: "slab", ...grain },
-        );
-        put(
-          `${name}, left`,
-          left,
-          { ...whole, thicknessMm: handle.left.thicknessMm },
-          { pair: true, form: "slab", ...grain },
-        );
+      const box = boxOf(sides(stem), [...between, ...behind]);
+      putSides(name, of, box, thick, { form: "slab", grain: "lengthwise" });
+      if (next?.divider) {
+        const { thicknessMm: lengthMm, material } = next.divider;
+        const own = boxOf(sides(next.id), [...between, joint("behind", next.xMm, next.tiltDeg)]);
+        // It lies along its joint, which leans.
+        const heightMm = (own?.heightMm ?? 0) * Math.hypot(1, leanOf(next.tiltDeg));
+        const size = { lengthMm, heightMm, thicknessMm: widest };
+        put(`Divider ${i + 1}`, material, size, { count: 2, pair: true, form: "slice" });
       }
-      if (joint?.divider) {
-        const d = joint.divider;
-        const across = Math.max(handle.right.thicknessMm, handle.left.thicknessMm);
-        put(
-          `Divider ${i + 1}`,
-          d.material,
-          { lengthMm: d.thicknessMm, heightMm: size.heightMm * Math.hypot(1, lean), thicknessMm: across },
-          { count: 2, pair: true, form: "slice" },
-        );
-      }
-      if (joint) {
-        start = joint.xMm - (joint.divider?.thicknessMm ?? 0);
-        [right, left] = [joint.right, joint.left];
+      if (next) {
+        of = { right: next.right, left: next.left };
+        behind = [joint("behind", next.xMm - (next.divider?.thicknessMm ?? 0), next.tiltDeg)];
       }
     });
     handle.liners.forEach((l, i) => {
-      put(`Liner ${i + 1}, pair`, l.material, box(front, butt, l.thicknessMm), {
-        count: 2,
-        pair: true,
-        form: "slab",
-      });
+      const both = { right: l.material, left: l.material };
+      const thickMm = { right: l.thicknessMm, left: l.thicknessMm };
+      putSides(`Liner ${i + 1}`, both, boxOf(sides(`liner-${i + 1}`), between), thickMm, { form: "slab" });
     });
-    for (const [name, bolster] of [
-      ["Front bolster", ahead],
-      ["Rear bolster", rear],
-    ] as const) {
-      if (!bolster) continue;
-      const [f, t] = name === "Front bolster" ? [front, from] : [to, butt];
-      const lean = Math.abs(Math.tan((bolster.tiltDeg * Math.PI) / 180));
-      const size = box(f, t, Math.max(handle.right.thicknessMm, handle.left.thicknessMm));
-      const whole = { ...size, lengthMm: size.lengthMm + lean * size.heightMm };
-      if (bolster.right === bolster.left)
-        put(`${name}s, pair`, bolster.right, whole, { count: 2, pair: true });
-      else {
-        put(`${name}, right`, bolster.right, whole, { pair: true });
-        put(`${name}, left`, bolster.left, whole, { pair: true });
-      }
+    for (const end of ["front", "rear"] as const) {
+      const bolster = handle.bolsters[end];
+      const box = boxOf(sides(`bolster-${end}`));
+      const name = `${end === "front" ? "Front" : "Rear"} bolster${bolster?.right === bolster?.left ? "s" : ""}`;
+      if (bolster) putSides(name, bolster, box, { right: widest, left: widest });
     }
   } else {
-    const stations = pieceStations(handle, front, butt);
-    const halves = handle.plan.map((p) => p.halfMm + (p.leftHalfMm ?? p.halfMm));
+    const stations = pieceStations(handle, reach[1], reach[0]);
     handle.pieces.forEach((p, i) => {
+      const box = boxOf([p.id]);
+      if (!box) return;
       const [to, from] = stations[i];
-      const lean = Math.abs(Math.tan((p.tiltDeg * Math.PI) / 180));
-      const shape = p.shape;
-      const name = `${i + 1}. ${PIECE_NAMES[p.role]}`;
-      const lengthMm = (from - to) / (1 - p.pressedShare);
-      if (shape && "diameterMm" in shape) {
-        const across = shape.kind === "disc" ? shape.widthMm : shape.diameterMm;
-        put(name, p.material, {
-          lengthMm: shape.diameterMm,
-          heightMm: shape.diameterMm,
-          thicknessMm: across,
-        });
-      } else if (shape && "aboveMm" in shape) {
-        const down = shape.kind === "beak" ? shape.beakMm : 0;
-        put(name, p.material, {
-          lengthMm,
-          heightMm: shape.aboveMm + shape.belowMm + down,
-          thicknessMm: shape.widthMm,
-        });
-      } else if (!shape) {
-        const size = box(from, to, Math.max(...halves));
-        put(
-          name,
-          p.material,
-          { ...size, lengthMm: lengthMm + lean * size.heightMm },
-          {
-            grain: p.role === "block" ? "lengthwise" : "any",
-            form: SLICES.includes(p.role) ? "slice" : "block",
-          },
-        );
-      } else {
-        const parts = assemble(design);
-        const own = parts.parts
-          .filter((q) => q.id === p.id)
-          .map((q) => rangeOf(q.regions.map((r) => parts.regions[r])));
-        const [first] = own;
-        if (first) {
-          const [x, y, z] = first;
-          put(name, p.material, { lengthMm: x[1] - x[0], heightMm: y[1] - y[0], thicknessMm: z[1] - z[0] });
-        }
-      }
+      const slice = SLICES.includes(p.role) && !p.shape;
+      const lengthMm = (slice ? from - to : box.lengthMm) / (1 - p.pressedShare);
+      // A sheet lies along its joint, which leans.
+      const heightMm = box.heightMm * (slice ? Math.hypot(1, leanOf(p.tiltDeg)) : 1);
+      put(
+        `${i + 1}. ${PIECE_NAMES[p.role]}`,
+        p.material,
+        { ...box, lengthMm, heightMm },
+        { grain: p.role === "block" ? "lengthwise" : "any", form: slice ? "slice" : "block" },
+      );
     });
   }
-  if (tang.kind === "framed")
-    put("Frame", tang.frame.material, box(front, butt, tang.frame.thicknessMm), { form: "slab" });
+  if (tang.kind === "framed") {
+    const box = boxOf(["frame"]);
+    if (box)
+      put("Frame", tang.frame.material, { ...box, thicknessMm: tang.frame.thicknessMm }, { form: "slab" });
+  }
   if (guard && !guard.mesh) {
     const reach =
       Math.max(0, guard.sweepAboveMm, guard.sweepBelowMm) -

@@ -15,8 +15,9 @@ const stock: Rule = {
   limit: 0,
   unit: "mm",
   source: `${PRACTICE}: the finished envelope, a saw kerf and 1.5 mm a side`,
-  check: (c) =>
-    cutList(c.design).flatMap((p): Finding[] => {
+  check: (c) => {
+    if (c.design.fitUp.stock.have.length === 0) return [];
+    return cutList(c.design).flatMap((p): Finding[] => {
       if (!p.shortMm) return [];
       const short = Math.max(p.shortMm.lengthMm, p.shortMm.heightMm, p.shortMm.thicknessMm);
       if (short <= c.limit("stock-too-small") + 1e-9) return [];
@@ -27,7 +28,8 @@ const stock: Rule = {
           limit: c.limit("stock-too-small"),
         }),
       ];
-    }),
+    });
+  },
 };
 
 const hand: Rule = {
