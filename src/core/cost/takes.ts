@@ -93,8 +93,7 @@ function withoutKerf(piece: CutPiece, kerfMm: number): Size {
 function looseParts(design: Design, report: MassReport): Take[] {
   const { handle, guard } = design;
   const rings = handle.kind === "stack" ? handle.rings.map((r) => r.id) : [];
-  const welded = design.tang.kind === "full" && design.tang.short !== null;
-  const ids = new Set(["collar", "dowels", ...rings, ...(welded ? ["tang-rest"] : [])]);
+  const ids = new Set(["collar", "dowels", ...rings]);
   return report.parts
     .filter((p) => ids.has(p.id) || (guard?.mesh && p.id === "guard"))
     .map((p) => ({ kind: "mass", what: p.name, key: p.material.split("+")[0], massG: p.massG }));

@@ -72,6 +72,9 @@ describe("stock", () => {
         ).toBe(true);
       expect(new Set(list.map((p) => p.piece)).size, name).toBe(list.length);
     }
+    const pieces = (name: string) => cutList(CONSTRUCTIONS[name]).map((p) => p.piece);
+    expect(pieces("short tang, welded on")).toContain("Tang, welded on");
+    expect(pieces("short tang with a filler")).toContain("Filler behind the tang");
     const washers = cutList(CONSTRUCTIONS["washers pressed together"]).find((p) =>
       p.piece.includes("Washer"),
     )!;

@@ -23,6 +23,7 @@ function partsOf(piece: string, design: Design): readonly string[] {
   if (piece.startsWith("Front bolster")) return only(sides("bolster-front"));
   if (piece.startsWith("Rear bolster")) return only(sides("bolster-rear"));
   if (piece.startsWith("Guard")) return [n ? `guard-${n}` : "guard"];
+  if (/^Tang, welded on|^Filler/.test(piece)) return ["tang-rest"];
   return [piece.toLowerCase()];
 }
 

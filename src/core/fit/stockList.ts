@@ -171,6 +171,11 @@ export function cutList(design: Design): CutPiece[] {
       );
     });
   }
+  const rest = assembly.parts.find((p) => p.id === "tang-rest");
+  if (tang.kind === "full" && tang.short && rest) {
+    const box = boxOf([rest.id]);
+    if (box) put(rest.name, rest.made[0].materialId, box, { form: "slab" });
+  }
   if (tang.kind === "framed") {
     const box = boxOf(["frame"]);
     if (box)
