@@ -2,7 +2,7 @@ import { expect, test } from "@playwright/test";
 import { handleLength } from "../src/core/design/lengths";
 import type { Design } from "../src/core/design/schema";
 import { weigh } from "../src/core/weigh/weigh";
-import { balanceOf, keptKnife, openKnife, settled, step, typeLength, weightOf } from "./bench";
+import { balanceOf, keptKnife, openKnife, step, typeLength, weightOf, written } from "./bench";
 
 test("lengths are typed as makers write them, and the readout is the core's own figure", async ({ page }) => {
   await openKnife(page, "Heath field knife");
@@ -59,7 +59,8 @@ test("a pin is dragged, nudged by keys and typed on the drawing; undo takes each
   await page.mouse.move(cx + 30, cy, { steps: 6 });
   await page.mouse.up();
   await expect.poll(xOf).toBeGreaterThan(-47);
-  const dragged = (await settled(xOf)) ?? 0;
+  await written(page);
+  const dragged = (await xOf()) ?? 0;
   expect(dragged * 2, "snapped to half millimetres").toBe(Math.round(dragged * 2));
 
   await pin.focus();
@@ -139,8 +140,8 @@ test("a dragged point stays under the pointer; at its end all that is shown is o
   await expect.poll(() => field.inputValue(), "fields follow meanwhile").not.toBe(before);
   await page.mouse.up();
 
-  const design = await settled(async () => JSON.stringify((await keptKnife(page)).design));
-  const knife = JSON.parse(design ?? "{}") as Design;
+  await written(page);
+  const knife = (await keptKnife(page)).design as Design;
   const weighing = weigh(knife);
   if (!weighing.ok) throw new Error("not weighed");
   expect(await weightOf(page)).toBeCloseTo(weighing.report.massG, 1);

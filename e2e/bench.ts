@@ -48,18 +48,7 @@ export async function keptKnife(page: Page): Promise<{ design: { name: string };
   );
 }
 
-/** A value once it has stopped changing: what is kept may lag behind what was dragged. */
-export async function settled<T>(read: () => Promise<T>): Promise<T> {
-  let last = await read();
-  await expect
-    .poll(
-      async () => {
-        const before = last;
-        last = await read();
-        return JSON.stringify(before) === JSON.stringify(last);
-      },
-      { intervals: [300] },
-    )
-    .toBe(true);
-  return last;
+/** Waits until the last edit is written. */
+export async function written(page: Page): Promise<void> {
+  await expect(page.getByTestId("kept")).toHaveText("kept");
 }

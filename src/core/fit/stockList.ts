@@ -85,7 +85,7 @@ export function cutList(design: Design): CutPiece[] {
       shortMm: short,
     });
   };
-  const reach: [number, number] = [handleOutline(handle).xRange[0], handleFront(design)];
+  const span: [number, number] = [handleOutline(handle).xRange[0], handleFront(design)];
   /**
    * The box of a part, or of a right and a left one together; null where nothing is left of it. `within` limits it
    * where another part takes first.
@@ -117,10 +117,10 @@ export function cutList(design: Design): CutPiece[] {
     const joints = [...handle.joints].sort((p, q) => q.xMm - p.xMm);
     const { front, rear } = handle.bolsters;
     const joint = (which: "ahead" | "behind", at: number, tiltDeg: number) =>
-      jointSide(which, at, tiltDeg, reach, []);
+      jointSide(which, at, tiltDeg, span, []);
     const between = [
-      ...(front ? [joint("behind", bolsterJoint(front, "front", reach), front.tiltDeg)] : []),
-      ...(rear ? [joint("ahead", bolsterJoint(rear, "rear", reach), rear.tiltDeg)] : []),
+      ...(front ? [joint("behind", bolsterJoint(front, "front", span), front.tiltDeg)] : []),
+      ...(rear ? [joint("ahead", bolsterJoint(rear, "rear", span), rear.tiltDeg)] : []),
     ];
     let behind: Region[] = [];
     let of = { right: handle.right.material, left: handle.left.material };
@@ -154,7 +154,7 @@ export function cutList(design: Design): CutPiece[] {
       if (bolster) putSides(name, bolster, box, { right: widest, left: widest });
     }
   } else {
-    const stations = pieceStations(handle, reach[1], reach[0]);
+    const stations = pieceStations(handle, span[1], span[0]);
     handle.pieces.forEach((p, i) => {
       const box = boxOf([p.id]);
       if (!box) return;
