@@ -6,6 +6,7 @@ import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import type { Design } from "../design/schema";
 import { readKnife } from "../files/knife/read";
 import { solidParts } from "../solids/kernel";
+import { pinLayout } from "./pinLayout";
 import { cutList } from "./stockList";
 
 /** Ids of the parts that a piece of the cut list becomes. */
@@ -48,7 +49,7 @@ describe("stock to saw, against the mesh kernel's solids", () => {
   });
 
   it.each([...demo, ...Object.entries(CONSTRUCTIONS)])(
-    "%s: every piece comes out of its box",
+    "%s: every piece comes out of its box, every pin out of its blank",
     (_, design) => {
       const assembly = assemble(design);
       const solids = solidParts(kernel, assembly, { stations: 8, rows: 24 });
@@ -86,6 +87,14 @@ describe("stock to saw, against the mesh kernel's solids", () => {
               wrong.push(`${piece.piece}: ${k} ${has} wasted on ${wants}`);
           }
         }
+      }
+      for (const pin of pinLayout(design)) {
+        const box = ["pin", "blind-pin", "lanyard-tube"].includes(pin.kind) ? boxOf(pin.id) : null;
+        const proudMm = pin.kind === "blind-pin" ? 0 : 2 * design.fitUp.pinProudShare * pin.diameterMm;
+        const over = box ? pin.blankMm - proudMm - box.thicknessMm : 0;
+        // A slanting surface is higher at the pin's rim than at its middle.
+        if (!(Math.abs(over) < WASTE_MM) || (box && pin.blankMm < box.thicknessMm - FACETS_MM))
+          wrong.push(`${pin.id}: ${pin.blankMm} for ${box?.thicknessMm}`);
       }
       for (const solid of solids) solid?.delete();
       expect(wrong).toEqual([]);
