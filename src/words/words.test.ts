@@ -1,8 +1,7 @@
-import { readdirSync, readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import { newDesign } from "@/core/design/create";
 import { newGuard } from "@/core/design/guards";
-import { readKnife } from "@/core/files/knife/read";
+import { DEMO_KNIVES } from "@/core/files/knife/demo.fixtures";
 import { reviewDesign } from "@/core/review/reviewDesign";
 import { FINDING_RULES, type Finding, TRADE_RULES } from "@/core/review/types";
 import { HAZARDS, MATERIAL_CLASSES } from "@/core/stock/types";
@@ -62,10 +61,8 @@ describe("words", () => {
   it("name what was measured and its limit in the maker's own units, for all that the demo knives are found with", () => {
     const inMm: Finding["rule"][] = ["web-between-holes", "far-from-front", "far-from-butt", "hole-rim"];
     let seen = 0;
-    for (const file of readdirSync("demo").filter((f) => f.endsWith(".json"))) {
-      const reading = readKnife(readFileSync(`demo/${file}`));
-      if (!reading.ok) throw new Error(file);
-      for (const finding of reviewDesign(reading.design).findings) {
+    for (const [file, design] of DEMO_KNIVES) {
+      for (const finding of reviewDesign(design).findings) {
         const said = (["metric", "inch", "inch-fraction"] as UnitSystem[]).map((u) => [
           u,
           findingWords(finding, u),

@@ -1,10 +1,9 @@
-import { readdirSync, readFileSync } from "node:fs";
 import Module, { type ManifoldToplevel } from "manifold-3d";
 import { beforeAll, describe, expect, it } from "vitest";
 import { assemble } from "../assembly/assemble";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import type { Design } from "../design/schema";
-import { readKnife } from "../files/knife/read";
+import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
 import { solidParts } from "../solids/kernel";
 import { pinLayout } from "./pinLayout";
 import { cutList } from "./stockList";
@@ -28,14 +27,6 @@ function partsOf(piece: string, design: Design): readonly string[] {
   return [piece.toLowerCase()];
 }
 
-const demo: [string, Design][] = readdirSync("demo")
-  .filter((f) => f.endsWith(".json"))
-  .map((file) => {
-    const reading = readKnife(readFileSync(`demo/${file}`));
-    if (!reading.ok) throw new Error(file);
-    return [file, reading.design];
-  });
-
 /** Facets stand outside a hollow face, and off a round one, by as much, mm. */
 const FACETS_MM = 0.1;
 /** What a box may be larger than its piece, mm: a piece may end where another takes its corner. */
@@ -48,7 +39,7 @@ describe("stock to saw, against the mesh kernel's solids", () => {
     kernel.setup();
   });
 
-  it.each([...demo, ...Object.entries(CONSTRUCTIONS)])(
+  it.each([...DEMO_KNIVES, ...Object.entries(CONSTRUCTIONS)])(
     "%s: every piece comes out of its box, every pin out of its blank",
     (_, design) => {
       const assembly = assemble(design);

@@ -1,22 +1,14 @@
-import { readdirSync, readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { type Design, designSchema } from "../design/schema";
-import { readKnife } from "../files/knife/read";
+import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
 import { checkDesign } from "./checkDesign";
 import { applyMend } from "./mends";
 import { RULES, reviewDesign } from "./reviewDesign";
 
 const errorsOf = (design: Design) => checkDesign(design).filter((f) => f.severity === "error");
 
-const demo: [string, Design][] = readdirSync("demo")
-  .filter((f) => f.endsWith(".json"))
-  .map((file) => {
-    const reading = readKnife(readFileSync(`demo/${file}`));
-    if (!reading.ok) throw new Error(file);
-    return [file, reading.design];
-  });
-const knives = [...demo, ...Object.entries(CONSTRUCTIONS)].filter(([, d]) => errorsOf(d).length === 0);
+const knives = [...DEMO_KNIVES, ...Object.entries(CONSTRUCTIONS)].filter(([, d]) => errorsOf(d).length === 0);
 
 /** The same knife under limits that are a share of the usual ones: more stands against it, to one side or the other. */
 function strict(design: Design, share: number): Design {
@@ -28,7 +20,7 @@ function strict(design: Design, share: number): Design {
 
 const cases: [string, Design][] = [
   ...knives.map(([name, design]): [string, Design] => [`${name}, strictly`, strict(design, 1.6)]),
-  ...demo.flatMap(([name, design]): [string, Design][] => [
+  ...DEMO_KNIVES.flatMap(([name, design]): [string, Design][] => [
     [name, design],
     [`${name}, leniently`, strict(design, 0.6)],
   ]),

@@ -1,19 +1,10 @@
-import { readdirSync, readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import { assemble } from "../assembly/assemble";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
-import type { Design } from "../design/schema";
-import { readKnife } from "../files/knife/read";
+import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
 import type { Region, Slice } from "./region";
 
-const demo: [string, Design][] = readdirSync("demo")
-  .filter((f) => f.endsWith(".json"))
-  .map((file) => {
-    const reading = readKnife(readFileSync(`demo/${file}`));
-    if (!reading.ok) throw new Error(file);
-    return [file, reading.design];
-  });
-const knives = [...demo, ...Object.entries(CONSTRUCTIONS)];
+const knives = [...DEMO_KNIVES, ...Object.entries(CONSTRUCTIONS)];
 
 /** Stations of a region away from its ends, where a cut may be nothing. */
 function stationsOf({ xRange: [x0, x1] }: Region): number[] {
