@@ -7,7 +7,7 @@ export type Extent = readonly [Range, Range, Range];
 const STATIONS = 64;
 const HEIGHTS = 16;
 /** Halvings of the stretch between a place that has something and one that has nothing. */
-const HALVINGS = 20;
+const HALVINGS = 12;
 
 /**
  * How far what the regions have in common reaches along x, y and z, mm; null where they have nothing in common. Sides
