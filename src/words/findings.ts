@@ -92,8 +92,21 @@ const WORDS: Record<(typeof FINDING_RULES)[number], (f: Finding, mm: Say) => str
   "ring-apart": (f, mm) => `The finger ring does not touch the handle: ${mm(f.measured)} are missing.`,
   "shape-missing": () =>
     "The imported shape is missing or damaged. Import it again, or choose another shape.",
+  "shape-crosses-itself": () =>
+    "The imported shape crosses itself, so what is inside it cannot be told. Join its bodies into one where it was drawn.",
+  "shape-too-folded": (f) =>
+    `A line across the knife passes in and out of the imported shape ${count(f.measured)} times; up to ${count(f.limit)} can be weighed. Turn it another way, or draw it plainer.`,
+  "shapes-too-fine": (f) =>
+    `The imported shapes have ${count(f.measured)} triangles together; up to ${count(f.limit)} can be weighed. Use plainer ones.`,
+  "design-too-detailed": () =>
+    "So many openings and fasteners lie over the same stretch of the knife that weighing it would take too long. Take some away, or move them apart.",
   "duplicate-id": (f) => `Two holes share the name "${f.subject}".`,
 };
+
+/** A number of things. */
+function count(value: number | null): string {
+  return value === null ? "–" : value.toLocaleString("en");
+}
 
 /** A finding in plain words, lengths in the maker's units. */
 export function findingWords(finding: Finding, system: UnitSystem): string {

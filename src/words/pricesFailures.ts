@@ -9,6 +9,8 @@ export function pricesFailureWords(failure: Exclude<PricesReading, { ok: true }>
       return "It is damaged, or no text.";
     case "foreign":
       return "It is not a file of prices.";
+    case "no-version":
+      return 'It does not say its version: "version" must be a whole number from 1.';
     case "newer":
       return `It is of version ${failure.version}: this Euaxis is older than it.`;
     case "invalid":

@@ -23,12 +23,16 @@ export function shapeFailureWords(failure: ShapeFailure): string {
       return "The file holds numbers that are none: it is damaged.";
     case "empty":
       return "The shape encloses nothing.";
+    case "crosses-itself":
+      return "The shape crosses itself, so what is inside it cannot be told. Join its bodies into one where it was drawn.";
     case "open":
       return `The shape is not closed: ${failure.edges} of its edges do not join two triangles, so it has no weight. Close it where it was drawn.`;
     case "size":
       return `The shape would be ${Math.round(failure.mm)} mm long; up to ${failure.limit} mm are taken. Is its unit right?`;
+    case "crowded":
+      return `At one corner of the shape ${failure.triangles.toLocaleString("en")} triangles meet; up to ${failure.limit.toLocaleString("en")} may. Draw its round faces with fewer sides.`;
     case "too-fine":
-      return `The shape has ${failure.triangles} triangles even when simplified; up to ${failure.limit} are kept.`;
+      return `The shape has ${failure.triangles.toLocaleString("en")} triangles or more; up to ${failure.limit.toLocaleString("en")} are taken. Reduce them where it was drawn.`;
   }
 }
 

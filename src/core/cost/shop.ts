@@ -1,4 +1,5 @@
 import * as z from "zod";
+import { entries } from "../design/record/fields";
 
 const money = z.number().min(0).max(1_000_000);
 const size = z.number().min(0.1).max(10_000);
@@ -34,7 +35,7 @@ export const shopSchema = z.strictObject({
   /** Printed after every sum: a sign or a code, or nothing. */
   currency: z.string().trim().max(5),
   ratePerHour: money,
-  prices: z.record(z.string().min(1).max(60), price),
+  prices: entries(z.string().min(1).max(60), price, 1000),
 });
 
 export type Price = z.infer<typeof price>;

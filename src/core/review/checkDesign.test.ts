@@ -12,6 +12,7 @@ import { newDesign } from "../design/create";
 import { newFastener } from "../design/fasteners";
 import { newGuard } from "../design/guards";
 import { withHandleLength } from "../design/lengths";
+import { boxesMesh, endingIn, manyOpenings, rodMesh } from "../design/limits.fixtures";
 import type {
   BarEnd,
   BlockHole,
@@ -167,6 +168,37 @@ const TRIPS: [FindingRule, Design][] = [
     "shape-missing",
     { ...hidden, guard: { ...guard, mesh: { meshId: "gone", forward: "x", rollDeg: 0, yMm: 0 } } },
   ],
+  [
+    "shape-crosses-itself",
+    endingIn(
+      boxesMesh(
+        [
+          [0, -8, -8],
+          [12, 8, 8],
+        ],
+        [
+          [6, -4, -4],
+          [20, 4, 4],
+        ],
+      ),
+    ),
+  ],
+  [
+    "shape-too-folded",
+    endingIn(
+      boxesMesh(
+        ...[0, 1, 2, 3, 4, 5, 6].map(
+          (k) =>
+            [
+              [0, -8, 2 * k - 7],
+              [20, 8, 2 * k - 6],
+            ] as const,
+        ),
+      ),
+    ),
+  ],
+  ["shapes-too-fine", endingIn(rodMesh(2900), 3)],
+  ["design-too-detailed", manyOpenings(0.3)],
 ];
 
 describe("what a design cannot be", () => {

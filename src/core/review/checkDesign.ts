@@ -1,8 +1,11 @@
 import { assemble } from "../assembly/assemble";
 import type { Assembly } from "../assembly/types";
-import type { Design, Piece } from "../design/schema";
+import type { Design, Piece, StoredMesh } from "../design/schema";
 import { decodeMesh } from "../files/mesh/stored";
+import { crossesItself, MOST_TRIANGLES } from "../solids/meshFaults";
+import { MOST_LAYERS } from "../solids/meshLayers";
 import { materialById } from "../stock/materials";
+import { MOST_EFFORT, weighingEffort } from "../weigh/effort";
 import { checkBlade } from "./checkBlade";
 import { checkBored } from "./checkBored";
 import { checkGuard } from "./checkGuard";
@@ -29,7 +32,8 @@ export function checkDesign(design: Design, assembly: Assembly = assemble(design
   checkBlade(design, report);
   const edge = checkOutline(design, report);
   checkIds(design, report);
-  checkShapes(design, report);
+  checkEffort(design, assembly, report);
+  checkShapes(design, assembly, report);
   checkBored(design, edge, report);
   if (checkRoom(design, report)) {
     checkHandle(design, edge, report);
@@ -44,6 +48,14 @@ export function materialsOf({ parts }: Assembly): string[] {
   return [...new Set(parts.flatMap((p) => p.made.map((m) => m.materialId)))];
 }
 
+/** What would take far more than a second to weigh is not begun with. */
+function checkEffort({ blade }: Design, assembly: Assembly, report: Report): void {
+  // Blade and tang of a blade in the hand are weighed a second time, by themselves.
+  const times = blade.measured && !blade.measured.holesIn ? 2 : 1;
+  const measured = times * weighingEffort(assembly);
+  if (measured > MOST_EFFORT) report("error", "design-too-detailed", { measured, limit: MOST_EFFORT });
+}
+
 function checkIds(design: Design, report: Report): void {
   const { handle } = design;
   const items = handle.kind === "stack" ? [...handle.pieces, ...handle.rings] : handle.joints;
@@ -52,8 +64,11 @@ function checkIds(design: Design, report: Report): void {
     report("error", "duplicate-id", { subject: id });
 }
 
-/** Imported shapes that are placed: there, and readable. */
-function checkShapes({ guard, handle, meshes }: Design, report: Report): void {
+/** Placed shapes may have so many triangles together. */
+const MOST_PLACED_TRIANGLES = 2 * MOST_TRIANGLES;
+
+/** Imported shapes that are placed: there, readable, whole in themselves, and not more than can be weighed. */
+function checkShapes({ guard, handle, meshes }: Design, { regions }: Assembly, report: Report): void {
   const ofPiece = (p: Piece) => (p.shape?.kind === "mesh" ? [p.shape.place.meshId] : []);
   const placed = [
     ...(guard?.mesh ? [guard.mesh.meshId] : []),
@@ -61,6 +76,29 @@ function checkShapes({ guard, handle, meshes }: Design, report: Report): void {
   ];
   for (const id of new Set(placed)) {
     const stored = meshes.find((m) => m.id === id);
-    if (!stored || !decodeMesh(stored)) report("error", "shape-missing", { subject: id });
+    const known = stored && knownOf(stored);
+    if (!known) report("error", "shape-missing", { subject: id });
+    else if (known.crosses) report("error", "shape-crosses-itself", { subject: id });
   }
+  const triangles = placed.reduce((sum, id) => {
+    const stored = meshes.find((m) => m.id === id);
+    return sum + ((stored && knownOf(stored)?.triangles) ?? 0);
+  }, 0);
+  if (triangles > MOST_PLACED_TRIANGLES)
+    report("error", "shapes-too-fine", { measured: triangles, limit: MOST_PLACED_TRIANGLES });
+  const folds = Math.max(0, ...regions.map((r) => r.meshLayer?.of ?? 0));
+  if (folds > MOST_LAYERS) report("error", "shape-too-folded", { measured: folds, limit: MOST_LAYERS });
+}
+
+/** What is known of a stored shape, found out once; null where it is damaged. */
+const knownShapes = new WeakMap<StoredMesh, { triangles: number; crosses: boolean } | null>();
+
+function knownOf(stored: StoredMesh) {
+  let known = knownShapes.get(stored);
+  if (known === undefined) {
+    const mesh = decodeMesh(stored);
+    known = mesh && { triangles: mesh.triangles.length / 3, crosses: crossesItself(mesh) };
+    knownShapes.set(stored, known);
+  }
+  return known;
 }

@@ -56,6 +56,10 @@ export const FINDING_RULES = [
   "pieces-short-of-butt",
   "ring-apart",
   "shape-missing",
+  "shape-crosses-itself",
+  "shape-too-folded",
+  "shapes-too-fine",
+  "design-too-detailed",
 ] as const;
 
 /** Codes of the trade's rules: what can be built but should be thought of again. Limits can be changed. */

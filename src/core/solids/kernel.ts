@@ -1,5 +1,6 @@
 import type { Manifold, ManifoldToplevel } from "manifold-3d";
 import type { Assembly } from "../assembly/types";
+import { inKernelScope, type KernelScope } from "./kernelScope";
 import { FAR_MM, type MeshFineness, meshRegion, type TriangleMesh } from "./meshRegion";
 import type { Drill, HalfSpace, Region } from "./region";
 
@@ -18,8 +19,20 @@ export function solidParts(
   assembly: Assembly,
   fineness: MeshFineness,
 ): (Manifold | null)[] {
-  const { regions, parts } = assembly;
-  const solids = regions.map((region) => solidOf(kernel, region, fineness));
+  return inKernelScope((scope) => {
+    const left = leftOf(kernel, scope, assembly, fineness);
+    return left.map((solid) => scope.handOver(solid));
+  });
+}
+
+/** What each part is left of its space by the parts before it. */
+function leftOf(
+  kernel: ManifoldToplevel,
+  scope: KernelScope,
+  { regions, parts }: Assembly,
+  fineness: MeshFineness,
+): (Manifold | null)[] {
+  const solids = regions.map((region) => solidOf(kernel, scope, region, fineness));
   const made = new Map<string, Manifold | null>();
   const commonOf = (of: readonly number[]): Manifold | null => {
     const key = of.join(" ");
@@ -27,6 +40,7 @@ export function solidParts(
     if (known === undefined) {
       known = common(
         kernel,
+        scope,
         of.map((r) => regions[r]),
         of.map((r) => solids[r]),
       );
@@ -35,7 +49,7 @@ export function solidParts(
     return known;
   };
   const wholes = parts.map((p) => commonOf(p.regions));
-  const left = parts.map((part, i): Manifold | null => {
+  return parts.map((part, i): Manifold | null => {
     let solid = wholes[i];
     const inWay: Manifold[] = [];
     for (let k = 0; k < i && solid; k++) {
@@ -45,24 +59,24 @@ export function solidParts(
       const own = parts[k].regions.filter((r) => !part.regions.includes(r));
       const planes = own.every((r) => regions[r].planes) ? own.flatMap((r) => regions[r].planes ?? []) : null;
       if (own.length === 0) solid = null;
-      else if (planes?.length === 1) solid = trimmed(solid, planes[0], "far");
+      else if (planes?.length === 1) solid = scope.hold(trimmed(solid, planes[0], "far"));
       else {
         const taken = commonOf(own);
         if (taken) inWay.push(taken);
       }
     }
     if (!solid || solid.isEmpty()) return null;
-    const rest =
-      inWay.length > 0 ? kernel.Manifold.difference([solid, ...inWay]) : solid.translate([0, 0, 0]);
+    const rest = scope.hold(
+      inWay.length > 0 ? kernel.Manifold.difference([solid, ...inWay]) : solid.translate([0, 0, 0]),
+    );
     return rest.isEmpty() ? null : rest;
   });
-  for (const m of new Set([...solids, ...made.values()])) m?.delete();
-  return left;
 }
 
 /** What regions have in common; sides of planes cut the rest. Null where one of them is empty. */
 function common(
   kernel: ManifoldToplevel,
+  scope: KernelScope,
   of: readonly Region[],
   solids: readonly (Manifold | null)[],
 ): Manifold | null {
@@ -72,12 +86,11 @@ function common(
   const [first, ...rest] =
     bodies.length > 0
       ? (bodies as Manifold[])
-      : [kernel.Manifold.cube([2 * FAR_MM, 2 * FAR_MM, 2 * FAR_MM], true)];
+      : [scope.hold(kernel.Manifold.cube([2 * FAR_MM, 2 * FAR_MM, 2 * FAR_MM], true))];
   let whole = first;
   // Planes first: what they take away is never intersected.
-  for (const plane of of.flatMap((r) => r.planes ?? [])) whole = trimmed(whole, plane, "near");
-  if (rest.length > 0) return kernel.Manifold.intersection([whole, ...rest]);
-  return whole === first ? first.translate([0, 0, 0]) : whole;
+  for (const plane of of.flatMap((r) => r.planes ?? [])) whole = scope.hold(trimmed(whole, plane, "near"));
+  return rest.length > 0 ? scope.hold(kernel.Manifold.intersection([whole, ...rest])) : whole;
 }
 
 /** What lies on the near side of a plane, where n · p is up to its offset, or on the far one. */
@@ -89,33 +102,38 @@ function trimmed(solid: Manifold, { normal, offsetMm }: HalfSpace, keep: "near" 
 }
 
 /** One region as a solid; null where it is empty, or told by another (sides of planes, further layers of a mesh). */
-function solidOf(kernel: ManifoldToplevel, region: Region, fineness: MeshFineness): Manifold | null {
-  if (region.drill) return cylinder(kernel, region.drill, fineness.rows * 2);
+function solidOf(
+  kernel: ManifoldToplevel,
+  scope: KernelScope,
+  region: Region,
+  fineness: MeshFineness,
+): Manifold | null {
+  if (region.drill) return cylinder(kernel, scope, region.drill, fineness.rows * 2);
   if (region.planes) return null;
   if (region.meshLayer)
-    return region.meshLayer.layer === 0 ? manifoldOf(kernel, region.meshLayer.mesh) : null;
-  const tubes = meshRegion(region, fineness).map((mesh) => manifoldOf(kernel, mesh));
-  if (tubes.length < 2) return tubes[0] ?? null;
-  const joined = kernel.Manifold.union(tubes);
-  for (const t of tubes) t.delete();
-  return joined;
+    return region.meshLayer.layer === 0 ? scope.hold(manifoldOf(kernel, region.meshLayer.mesh)) : null;
+  const tubes = meshRegion(region, fineness).map((mesh) => scope.hold(manifoldOf(kernel, mesh)));
+  return tubes.length < 2 ? (tubes[0] ?? null) : scope.hold(kernel.Manifold.union(tubes));
 }
 
-/** A closed mesh as a solid; throws the kernel's error where it is not closed. */
+/** A closed mesh as a solid, the caller's to delete; throws the kernel's error where it is not closed. */
 export function manifoldOf(kernel: ManifoldToplevel, mesh: TriangleMesh): Manifold {
   const built = new kernel.Mesh({ numProp: 3, vertProperties: mesh.vertices, triVerts: mesh.triangles });
   return new kernel.Manifold(built);
 }
 
 /** A round bar along z, its polygon as large in area as the circle. */
-function cylinder(kernel: ManifoldToplevel, { xMm, yMm, radiusMm }: Drill, sides: number): Manifold | null {
+function cylinder(
+  kernel: ManifoldToplevel,
+  scope: KernelScope,
+  { xMm, yMm, radiusMm }: Drill,
+  sides: number,
+): Manifold | null {
   if (!(radiusMm > 0)) return null;
   const angle = (2 * Math.PI) / sides;
   const radius = radiusMm * Math.sqrt(angle / Math.sin(angle));
-  const upright = kernel.Manifold.cylinder(2 * FAR_MM, radius, radius, sides, true);
-  const placed = upright.translate([xMm, yMm, 0]);
-  upright.delete();
-  return placed;
+  const upright = scope.hold(kernel.Manifold.cylinder(2 * FAR_MM, radius, radius, sides, true));
+  return scope.hold(upright.translate([xMm, yMm, 0]));
 }
 
 function boxesMeet(a: Manifold, b: Manifold): boolean {

@@ -1,4 +1,4 @@
-import { type HalfSpace, NO_CROSSINGS, type Region } from "./region";
+import { flatSlice, type HalfSpace, type Region } from "./region";
 
 /** A height that runs straight along the knife: z = `at0` + `slope` · x, mm. */
 export interface Line {
@@ -29,25 +29,18 @@ export function layerRegion(
   ];
   if (lower) planes.push({ normal: [lower.slope, 0, -1], offsetMm: -lower.at0 });
   if (upper) planes.push({ normal: [-upper.slope, 0, 1], offsetMm: upper.at0 });
+  const cutAt = (x: number) =>
+    flatSlice(
+      null,
+      lower ? lineAt(lower, x) : Number.NEGATIVE_INFINITY,
+      upper ? lineAt(upper, x) : Number.POSITIVE_INFINITY,
+    );
+  // Level faces: every cut is the same one.
+  const level = !lower?.slope && !upper?.slope ? cutAt(xRange[0]) : null;
   return {
     planes,
     xRange,
     breaks: [],
-    sliceAt: (x) => {
-      if (x < xRange[0] || x > xRange[1]) return null;
-      const lo = lower ? lineAt(lower, x) : Number.NEGATIVE_INFINITY;
-      const hi = upper ? lineAt(upper, x) : Number.POSITIVE_INFINITY;
-      return {
-        ys: null,
-        creases: NO_CROSSINGS,
-        levels: [lo, hi].filter(Number.isFinite),
-        crossings: () => NO_CROSSINGS,
-        zones: [],
-        extraPoints: 0,
-        flat: true,
-        low: () => lo,
-        high: () => hi,
-      };
-    },
+    sliceAt: (x) => (x < xRange[0] || x > xRange[1] ? null : (level ?? cutAt(x))),
   };
 }

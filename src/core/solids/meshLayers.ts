@@ -1,25 +1,17 @@
+import { type Cut, cutter } from "./meshCut";
 import type { TriangleMesh } from "./meshRegion";
-import { NO_CROSSINGS, type Region, type Slice } from "./region";
+import { NO_CROSSINGS, noCrossings, type Region, type Slice } from "./region";
 
-/** A ray may meet a shape in this many stretches at most; further ones are left out. */
-const MOST_LAYERS = 6;
+/** A ray may meet a shape in this many stretches at most; a shape that is folded further cannot be weighed. */
+export const MOST_LAYERS = 6;
 
 /** Stations that a shape of many corners is broken at. */
 const FEW_BREAKS = 40;
 
-/** A closed mesh cut at one x: the border as segments in y and z. */
-interface Cut {
-  /** y0, z0, y1, z1 of each segment, y0 < y1. */
-  readonly segments: Float64Array;
-  /** Heights of all corners of the border, ascending. */
-  readonly ys: readonly number[];
-  /** Number of stretches between neighbouring corners. */
-  readonly counts: readonly number[];
-}
-
 /**
  * A closed mesh as regions: the first holds the first stretch in which each ray along z meets it, the second the
- * second, and so on. Together they are the whole. Exact for the mesh, between whose corners everything is straight.
+ * second, and so on. Together they are the whole. Exact for the mesh, between whose corners everything is straight;
+ * cuts of more than 512 corners are integrated across the slight bends between every few of them.
  */
 export function meshLayers(mesh: TriangleMesh): Region[] {
   const cutAt = cutter(mesh);
@@ -36,7 +28,7 @@ export function meshLayers(mesh: TriangleMesh): Region[] {
   return Array.from({ length: Math.min(MOST_LAYERS, most) }, (_, layer) => ({
     xRange,
     breaks,
-    meshLayer: { mesh, layer },
+    meshLayer: { mesh, layer, of: most },
     sliceAt: (x: number) => {
       const cut = x > xRange[0] && x < xRange[1] ? cutAt(x) : null;
       return cut && layerSlice(cut, layer);
@@ -69,96 +61,23 @@ function stationsOf({ vertices: v, triangles: t }: TriangleMesh): number[] {
   return [...even, ...faces.map(([x]) => x)];
 }
 
-/** Cuts the mesh at stations; remembers the last few hundred. */
-function cutter({ vertices: v, triangles: t }: TriangleMesh): (x: number) => Cut | null {
-  const n = t.length / 3;
-  const low = new Float64Array(n);
-  const high = new Float64Array(n);
-  for (let i = 0; i < n; i++) {
-    const [a, b, c] = [v[3 * t[3 * i]], v[3 * t[3 * i + 1]], v[3 * t[3 * i + 2]]];
-    low[i] = Math.min(a, b, c);
-    high[i] = Math.max(a, b, c);
-  }
-  const known = new Map<number, Cut | null>();
-  return (x) => {
-    const found = known.get(x);
-    if (found !== undefined) return found;
-    if (known.size > 600) known.clear();
-    const flat: number[] = [];
-    for (let i = 0; i < n; i++) {
-      if (x <= low[i] || x > high[i]) continue;
-      crossing(v, t, 3 * i, x, flat);
-    }
-    const cut = flat.length > 0 ? cutOf(flat) : null;
-    known.set(x, cut);
-    return cut;
-  };
-}
-
-/** Adds the segment in which a triangle meets the plane at x, its lower end first. */
-function crossing(v: Float32Array, t: Uint32Array, at: number, x: number, into: number[]): void {
-  const ends: number[] = [];
-  for (let k = 0; k < 3; k++) {
-    const p = 3 * t[at + k];
-    const q = 3 * t[at + ((k + 1) % 3)];
-    const [px, qx] = [v[p], v[q]];
-    if (px < x === qx < x) continue;
-    const s = (x - px) / (qx - px);
-    ends.push(v[p + 1] + s * (v[q + 1] - v[p + 1]), v[p + 2] + s * (v[q + 2] - v[p + 2]));
-  }
-  if (ends.length < 4) return;
-  const [y0, z0, y1, z1] = ends;
-  if (y0 < y1) into.push(y0, z0, y1, z1);
-  else if (y1 < y0) into.push(y1, z1, y0, z0);
-}
-
-function cutOf(flat: readonly number[]): Cut {
-  const segments = Float64Array.from(flat);
-  const ends: number[] = [];
-  for (let i = 0; i < segments.length; i += 4) ends.push(segments[i], segments[i + 2]);
-  ends.sort((a, b) => a - b);
-  const ys = ends.filter((y, i) => i === 0 || y - ends[i - 1] > 1e-7);
-  const counts = ys.slice(1).map((y, i) => Math.floor(heightsAt(segments, (y + ys[i]) / 2).length / 2));
-  return { segments, ys, counts };
-}
-
-/** Where a ray at y meets the border, ascending. */
-function heightsAt(segments: Float64Array, y: number): number[] {
-  const zs: number[] = [];
-  for (let i = 0; i < segments.length; i += 4) {
-    const [y0, y1] = [segments[i], segments[i + 2]];
-    if (y <= y0 || y > y1) continue;
-    zs.push(segments[i + 1] + ((segments[i + 3] - segments[i + 1]) * (y - y0)) / (y1 - y0));
-  }
-  return zs.sort((a, b) => a - b);
-}
-
 function layerSlice(cut: Cut, layer: number): Slice | null {
   const ys: number[] = [];
-  cut.counts.forEach((n, i) => {
-    if (n <= layer) return;
+  for (let i = 0; i < cut.counts.length; i++) {
+    if (cut.counts[i] <= layer) continue;
     if (ys.length > 0 && ys[ys.length - 1] === cut.ys[i]) ys[ys.length - 1] = cut.ys[i + 1];
     else ys.push(cut.ys[i], cut.ys[i + 1]);
-  });
+  }
   if (ys.length === 0) return null;
-  let last = Number.NaN;
-  let zs: number[] = [];
-  const at = (y: number) => {
-    if (y !== last) {
-      last = y;
-      zs = heightsAt(cut.segments, y);
-    }
-    return zs;
-  };
   return {
     ys,
-    creases: cut.ys,
+    creases: cut.creases,
     levels: NO_CROSSINGS,
-    crossings: () => NO_CROSSINGS,
+    crossings: noCrossings,
     zones: [],
     extraPoints: 0,
     flat: false,
-    low: (y) => at(y)[2 * layer] ?? 0,
-    high: (y) => at(y)[2 * layer + 1] ?? 0,
+    low: (y) => cut.heightsAt(y)[2 * layer] ?? 0,
+    high: (y) => cut.heightsAt(y)[2 * layer + 1] ?? 0,
   };
 }

@@ -1,6 +1,7 @@
 import type { Manifold, ManifoldToplevel } from "manifold-3d";
 import type { Assembly } from "../assembly/types";
 import { solidParts } from "./kernel";
+import { inKernelScope } from "./kernelScope";
 import type { MeshFineness, TriangleMesh } from "./meshRegion";
 
 /** A part as a closed mesh. */
@@ -31,32 +32,35 @@ export interface CutOpen {
   readonly atMm: number;
 }
 
-/** Every part of an assembly as a solid, places of one id joined; voids and empty parts are left out. */
+/**
+ * Every part of an assembly as a solid, places of one id joined; voids and empty parts are left out. The caller deletes
+ * the solids.
+ */
 export function partSolids(
   kernel: ManifoldToplevel,
   assembly: Assembly,
   fineness: MeshFineness = SHOWN,
 ): PartSolid[] {
-  const byId = new Map<string, { at: number; solids: Manifold[] }>();
-  solidParts(kernel, assembly, fineness).forEach((solid, at) => {
-    if (!solid) return;
-    const { id, made } = assembly.parts[at];
-    if (made.length === 0) {
-      solid.delete();
-      return;
-    }
-    const known = byId.get(id);
-    if (known) known.solids.push(solid);
-    else byId.set(id, { at, solids: [solid] });
-  });
-  return [...byId].map(([id, { at, solids }]) => {
-    const { name, made, group } = assembly.parts[at];
-    const solid = solids.length > 1 ? kernel.Manifold.union(solids) : solids[0];
-    for (const s of solids) if (s !== solid) s.delete();
-    const [most] = [...made].sort((a, b) => b.share - a.share);
-    const { min, max } = solid.boundingBox();
-    const middleMm = [0, 1, 2].map((k) => (min[k] + max[k]) / 2) as [number, number, number];
-    return { id, name, group, materialId: most.materialId, middleMm, solid };
+  return inKernelScope((scope) => {
+    const byId = new Map<string, { at: number; solids: Manifold[] }>();
+    solidParts(kernel, assembly, fineness).forEach((solid, at) => {
+      if (!scope.hold(solid)) return;
+      const { id, made } = assembly.parts[at];
+      if (made.length === 0) return;
+      const known = byId.get(id);
+      if (known) known.solids.push(solid!);
+      else byId.set(id, { at, solids: [solid!] });
+    });
+    const parts = [...byId].map(([id, { at, solids }]) => {
+      const { name, made, group } = assembly.parts[at];
+      const solid = solids.length > 1 ? scope.hold(kernel.Manifold.union(solids)) : solids[0];
+      const [most] = [...made].sort((a, b) => b.share - a.share);
+      const { min, max } = solid.boundingBox();
+      const middleMm = [0, 1, 2].map((k) => (min[k] + max[k]) / 2) as [number, number, number];
+      return { id, name, group, materialId: most.materialId, middleMm, solid };
+    });
+    for (const { solid } of parts) scope.handOver(solid);
+    return parts;
   });
 }
 
@@ -64,10 +68,11 @@ export function partSolids(
 export function meshesOf(parts: readonly PartSolid[], cut: CutOpen | null = null): PartMesh[] {
   return parts.flatMap(({ solid, ...part }) => {
     const normal: [number, number, number] = cut?.axis === "z" ? [0, 0, -1] : [-1, 0, 0];
-    const shown = cut ? solid.trimByPlane(normal, -cut.atMm) : solid;
-    const { vertProperties, triVerts } = shown.getMesh();
-    const mesh = { vertices: Float32Array.from(vertProperties), triangles: Uint32Array.from(triVerts) };
-    if (shown !== solid) shown.delete();
+    const mesh = inKernelScope((scope) => {
+      const shown = cut ? scope.hold(solid.trimByPlane(normal, -cut.atMm)) : solid;
+      const { vertProperties, triVerts } = shown.getMesh();
+      return { vertices: Float32Array.from(vertProperties), triangles: Uint32Array.from(triVerts) };
+    });
     return mesh.triangles.length > 0 ? [{ ...part, mesh }] : [];
   });
 }
@@ -79,7 +84,9 @@ export function partMeshes(
   fineness: MeshFineness = PRINTED,
 ): PartMesh[] {
   const solids = partSolids(kernel, assembly, fineness);
-  const meshes = meshesOf(solids);
-  for (const { solid } of solids) solid.delete();
-  return meshes;
+  try {
+    return meshesOf(solids);
+  } finally {
+    for (const { solid } of solids) solid.delete();
+  }
 }

@@ -60,12 +60,41 @@ export interface Region {
   /** Set where the region is nothing but sides of planes: a mesh kernel cuts by those. */
   readonly planes?: readonly HalfSpace[];
   /** Set where the region is one layer of a closed mesh: a mesh kernel takes the whole with the first. */
-  readonly meshLayer?: { readonly mesh: TriangleMesh; readonly layer: number };
+  readonly meshLayer?: {
+    readonly mesh: TriangleMesh;
+    readonly layer: number;
+    /** Number of stretches in which a ray meets the shape at most, whether or not there are layers for all. */
+    readonly of: number;
+  };
   /** The cut at x, or null where there is none. */
   sliceAt(x: number): Slice | null;
 }
 
 export const NO_CROSSINGS: readonly number[] = [];
+const NO_ZONES: readonly ClosingZone[] = [];
+
+// One of each for all cuts: a weighing makes tens of thousands.
+/** What a surface answers that no height meets. */
+export const noCrossings = (): readonly number[] => NO_CROSSINGS;
+/** Faces of a region without end below and above. */
+export const endlessLow = (): number => Number.NEGATIVE_INFINITY;
+export const endlessHigh = (): number => Number.POSITIVE_INFINITY;
+
+/** A cut between two faces at fixed heights; null for `ys` limits nothing in y. */
+export function flatSlice(ys: readonly number[] | null, low: number, high: number): Slice {
+  const levels = [low, high].filter(Number.isFinite);
+  return {
+    ys,
+    creases: NO_CROSSINGS,
+    levels,
+    crossings: noCrossings,
+    zones: NO_ZONES,
+    extraPoints: 0,
+    flat: true,
+    low: low === Number.NEGATIVE_INFINITY ? endlessLow : () => low,
+    high: high === Number.POSITIVE_INFINITY ? endlessHigh : () => high,
+  };
+}
 
 /** A cut through all heights, within stretches of y. */
 export function throughSlice(ys: readonly number[]): Slice {
@@ -73,11 +102,11 @@ export function throughSlice(ys: readonly number[]): Slice {
     ys,
     creases: NO_CROSSINGS,
     levels: NO_CROSSINGS,
-    crossings: () => NO_CROSSINGS,
-    zones: [],
+    crossings: noCrossings,
+    zones: NO_ZONES,
     extraPoints: 0,
     flat: true,
-    low: () => Number.NEGATIVE_INFINITY,
-    high: () => Number.POSITIVE_INFINITY,
+    low: endlessLow,
+    high: endlessHigh,
   };
 }

@@ -1,6 +1,6 @@
 import type { Contour } from "../curve/contour";
 import { type Line, lineAt } from "./layer";
-import { NO_CROSSINGS, type Region } from "./region";
+import { flatSlice, type Region } from "./region";
 
 /** A flat bar of a closed outline, centred on the blade's plane; `half` is its half thickness along x, mm. */
 export function slabRegion(outline: Contour, half: Line, xRange: readonly [number, number]): Region {
@@ -14,17 +14,7 @@ export function slabRegion(outline: Contour, half: Line, xRange: readonly [numbe
     sliceAt: (x) => {
       const h = lineAt(half, x);
       if (!(h > 0) || x < range[0] || x > range[1]) return null;
-      return {
-        ys: outline.cut(x),
-        creases: NO_CROSSINGS,
-        levels: [-h, h],
-        crossings: () => NO_CROSSINGS,
-        zones: [],
-        extraPoints: 0,
-        flat: true,
-        low: () => -h,
-        high: () => h,
-      };
+      return flatSlice(outline.cut(x), -h, h);
     },
   };
 }

@@ -1,6 +1,7 @@
 import type { ManifoldToplevel } from "manifold-3d";
 import type { Assembly } from "../assembly/types";
 import { measureSolid, solidParts } from "../solids/kernel";
+import { inKernelScope } from "../solids/kernelScope";
 import type { MeshFineness } from "../solids/meshRegion";
 import { integrate } from "./integrate";
 import { together } from "./moments";
@@ -50,12 +51,14 @@ export function meshAgreement(
 /** Volume and first moment in x of each part id. */
 function meshSums(kernel: ManifoldToplevel, assembly: Assembly, step: MeshFineness) {
   const sums = new Map<string, [number, number]>();
-  solidParts(kernel, assembly, step).forEach((solid, i) => {
-    if (!solid) return;
-    const { volumeMm3, centreMm } = measureSolid(solid);
-    solid.delete();
-    const sum = sums.get(assembly.parts[i].id) ?? [0, 0];
-    sums.set(assembly.parts[i].id, [sum[0] + volumeMm3, sum[1] + volumeMm3 * centreMm[0]]);
+  return inKernelScope((scope) => {
+    const solids = solidParts(kernel, assembly, step).map((solid) => scope.hold(solid));
+    solids.forEach((solid, i) => {
+      if (!solid) return;
+      const { volumeMm3, centreMm } = measureSolid(solid);
+      const sum = sums.get(assembly.parts[i].id) ?? [0, 0];
+      sums.set(assembly.parts[i].id, [sum[0] + volumeMm3, sum[1] + volumeMm3 * centreMm[0]]);
+    });
+    return sums;
   });
-  return sums;
 }

@@ -2,6 +2,7 @@ import type { Assembly } from "../assembly/types";
 import type { ClosingZone, Slice } from "../solids/region";
 import { addCut, addFlat, addRay, type Moments, noMoments, noSums } from "./moments";
 import { forPoints, overRule, type Panel, xPanels, yPanels } from "./panels";
+import { Presence } from "./presence";
 import { type Piece, Taken } from "./taken";
 
 /** How finely to integrate. Points of a panel grow with its length, up to a ceiling. */
@@ -32,11 +33,11 @@ const MEETING_POINTS = 2;
 
 /** A piece of a part on every ray of one y-panel, bounded by two surfaces: 2r is region r's lower face, 2r + 1 its upper. */
 interface Stretch {
-  readonly part: number;
-  readonly z0: number;
-  readonly z1: number;
-  readonly surface0: number;
-  readonly surface1: number;
+  part: number;
+  z0: number;
+  z1: number;
+  surface0: number;
+  surface1: number;
 }
 
 /**
@@ -49,32 +50,44 @@ interface Stretch {
 export function integrate(assembly: Assembly, fineness: Fineness = DEFAULT_FINENESS): Moments[] {
   const { regions, parts } = assembly;
   const partRegions = parts.map((p) => p.regions);
-  const moments = parts.map((p) => {
-    const [a, b] = commonRange(p.regions.map((r) => regions[r].xRange));
-    return noMoments(a < b ? (a + b) / 2 : 0);
-  });
+  const ranges = parts.map((p) => commonRange(p.regions.map((r) => regions[r].xRange)));
+  const moments = ranges.map(([a, b]) => noMoments(a < b ? (a + b) / 2 : 0));
   const sums = parts.map(noSums);
   const low = new Float64Array(regions.length);
   const high = new Float64Array(regions.length);
-  const inside = new Uint8Array(regions.length);
   const slices: (Slice | null)[] = new Array(regions.length).fill(null);
   const taken = new Taken();
+  const presence = new Presence(partRegions, regions.length);
   // What the panel at hand meets: parts by precedence, the regions they name, and those of them that are curved.
-  const here: number[] = [];
+  const { here } = presence;
   const needed: number[] = [];
+  const seenAt = new Int32Array(regions.length);
+  let seen = 0;
   const curved: number[] = [];
+  // A list that is used over and over: as many of it count as are found.
   const stretches: Stretch[] = [];
+  let found = 0;
   let extra = 0;
+  let rayY = 0;
+  let rayWeight = 0;
 
   for (const panel of xPanels(assembly)) {
+    // Every region begins and ends at the end of a panel: only these can be met in this one.
+    const active: number[] = [];
+    const present: number[] = [];
+    for (let r = 0; r < regions.length; r++)
+      if (regions[r].xRange[0] < panel.b && regions[r].xRange[1] > panel.a) active.push(r);
+    for (let i = 0; i < ranges.length; i++)
+      if (ranges[i][0] < panel.b && ranges[i][1] > panel.a) present.push(i);
     forPoints(panel, xPointsOf(panel, fineness), fineness.split, (x, wx) => {
-      for (let r = 0; r < regions.length; r++) {
+      for (const r of active) {
         const [x0, x1] = regions[r].xRange;
         slices[r] = x > x0 && x < x1 ? regions[r].sliceAt(x) : null;
       }
-      const ys = yPanels(slices);
+      const ys = yPanels(slices, active);
+      presence.begin(slices, active);
       for (let k = 0; k + 1 < ys.length; k++) overPanel(ys[k], ys[k + 1]);
-      for (let i = 0; i < parts.length; i++) addCut(moments[i], sums[i], x, wx);
+      for (const i of present) addCut(moments[i], sums[i], x, wx);
     });
   }
   return moments;
@@ -87,7 +100,10 @@ export function integrate(assembly: Assembly, fineness: Fineness = DEFAULT_FINEN
     const ray = curved.length > 1 ? rayByPrecedence : rayByStretches;
     if (curved.length <= 1) sortOut((y0 + y1) / 2);
     if (curved.length === 0) {
-      for (const s of stretches) addFlat(sums[s.part], y0, y1, s.z0, s.z1);
+      for (let k = 0; k < found; k++) {
+        const s = stretches[k];
+        addFlat(sums[s.part], y0, y1, s.z0, s.z1);
+      }
       return;
     }
     if (curved.length === 1) takeFlatOnes(y0, y1);
@@ -110,21 +126,18 @@ export function integrate(assembly: Assembly, fineness: Fineness = DEFAULT_FINEN
 
   /** Finds the parts and regions that a panel about y meets, and the closing zone that covers it, if any. */
   function meet(y: number): ClosingZone | null {
-    here.length = 0;
+    presence.moveTo(y);
     needed.length = 0;
     curved.length = 0;
     extra = 0;
-    for (let r = 0; r < slices.length; r++) {
-      const s = slices[r];
-      inside[r] = s !== null && (s.ys === null || within(s.ys, y)) ? 1 : 0;
-    }
-    for (let i = 0; i < partRegions.length; i++) {
-      const of = partRegions[i];
-      let all = true;
-      for (let j = 0; j < of.length; j++) if (inside[of[j]] === 0) all = false;
-      if (!all) continue;
-      here.push(i);
-      for (let j = 0; j < of.length; j++) if (!needed.includes(of[j])) needed.push(of[j]);
+    seen++;
+    for (let k = 0; k < here.length; k++) {
+      const of = partRegions[here[k]];
+      for (let j = 0; j < of.length; j++) {
+        if (seenAt[of[j]] === seen) continue;
+        seenAt[of[j]] = seen;
+        needed.push(of[j]);
+      }
     }
     let zone: ClosingZone | null = null;
     for (const r of needed) {
@@ -141,18 +154,21 @@ export function integrate(assembly: Assembly, fineness: Fineness = DEFAULT_FINEN
 
   /** Works out, on the ray at y, which part fills what between which surfaces. */
   function sortOut(y: number): void {
-    stretches.length = 0;
+    found = 0;
     forPieces(y, keepStretch);
   }
 
   /** Adds the stretches that no curved surface bounds, in closed form, and drops them. */
   function takeFlatOnes(y0: number, y1: number): void {
     let kept = 0;
-    for (const s of stretches) {
-      if (s.surface0 >> 1 === curved[0] || s.surface1 >> 1 === curved[0]) stretches[kept++] = s;
-      else addFlat(sums[s.part], y0, y1, s.z0, s.z1);
+    for (let k = 0; k < found; k++) {
+      const s = stretches[k];
+      if (s.surface0 >> 1 === curved[0] || s.surface1 >> 1 === curved[0]) {
+        stretches[k] = stretches[kept];
+        stretches[kept++] = s;
+      } else addFlat(sums[s.part], y0, y1, s.z0, s.z1);
     }
-    stretches.length = kept;
+    found = kept;
   }
 
   function rayByStretches(y: number, w: number): void {
@@ -160,7 +176,7 @@ export function integrate(assembly: Assembly, fineness: Fineness = DEFAULT_FINEN
     const lower = 2 * curved[0];
     const zLow = slice.low(y);
     const zHigh = slice.high(y);
-    for (let k = 0; k < stretches.length; k++) {
+    for (let k = 0; k < found; k++) {
       const s = stretches[k];
       const z0 = s.surface0 === lower ? zLow : s.surface0 === lower + 1 ? zHigh : s.z0;
       const z1 = s.surface1 === lower ? zLow : s.surface1 === lower + 1 ? zHigh : s.z1;
@@ -169,11 +185,23 @@ export function integrate(assembly: Assembly, fineness: Fineness = DEFAULT_FINEN
   }
 
   function keepStretch(part: number, z0: number, z1: number, surface0: number, surface1: number): void {
-    stretches.push({ part, z0, z1, surface0, surface1 });
+    if (found === stretches.length) stretches.push({ part, z0, z1, surface0, surface1 });
+    const s = stretches[found++];
+    s.part = part;
+    s.z0 = z0;
+    s.z1 = z1;
+    s.surface0 = surface0;
+    s.surface1 = surface1;
   }
 
   function rayByPrecedence(y: number, w: number): void {
-    forPieces(y, (part, z0, z1) => addRay(sums[part], w, y, z0, z1));
+    rayY = y;
+    rayWeight = w;
+    forPieces(y, addPiece);
+  }
+
+  function addPiece(part: number, z0: number, z1: number): void {
+    addRay(sums[part], rayWeight, rayY, z0, z1);
   }
 
   /** Gives each part what the earlier ones leave of its stretch of the ray at y. */
@@ -212,14 +240,10 @@ function commonRange(ranges: readonly (readonly [number, number])[]): [number, n
   return [Math.max(...ranges.map((r) => r[0])), Math.min(...ranges.map((r) => r[1]))];
 }
 
-function xPointsOf(panel: Panel, fineness: Fineness): number {
+/** Points of a panel in x. */
+export function xPointsOf(panel: Panel, fineness: Fineness): number {
   const { a, b, rootLow, rootHigh } = panel;
   const [least, most] = fineness.xPoints;
   const roots = rootLow !== null && rootHigh !== null ? 4 : rootLow !== null || rootHigh !== null ? 1 : 0;
   return Math.min(most, Math.ceil(least + roots + (b - a) * fineness.xPointsPerMm));
-}
-
-function within(ys: readonly number[], y: number): boolean {
-  for (let i = 0; i + 1 < ys.length; i += 2) if (y > ys[i] && y < ys[i + 1]) return true;
-  return false;
 }

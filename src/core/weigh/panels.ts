@@ -93,19 +93,25 @@ export function overRule(
   }
 }
 
-/** All y at which anything changes across one cut, ascending. */
-export function yPanels(slices: readonly (Slice | null)[]): number[] {
+/** All y at which anything changes across one cut, ascending. `active` lists the regions that may have a slice. */
+export function yPanels(
+  slices: readonly (Slice | null)[],
+  active: readonly number[] = slices.map((_, r) => r),
+): number[] {
   const found: number[] = [];
-  const levels: number[] = [];
-  for (const s of slices) {
+  const levels = new Set<number>();
+  for (const r of active) {
+    const s = slices[r];
     if (!s) continue;
     if (s.ys) for (const y of s.ys) found.push(y);
     for (const y of s.creases) found.push(y);
     for (const z of s.zones) found.push(z.y0, z.y1);
-    for (const z of s.levels) if (!levels.includes(z)) levels.push(z);
+    for (const z of s.levels) levels.add(z);
   }
-  for (const s of slices)
+  for (const r of active) {
+    const s = slices[r];
     if (s && !s.flat) for (const z of levels) for (const y of s.crossings(z)) found.push(y);
+  }
   found.sort((a, b) => a - b);
   let kept = 0;
   for (const y of found) if (kept === 0 || y - found[kept - 1] > SAME_STATION_MM) found[kept++] = y;

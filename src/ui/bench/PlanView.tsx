@@ -1,11 +1,11 @@
 "use client";
 import { memo, useMemo } from "react";
-import { assemble } from "@/core/assembly/assemble";
 import { groundBlade } from "@/core/assembly/groundBlade";
 import type { Point } from "@/core/curve/bezier";
 import type { Design } from "@/core/design/schema";
 import { spineThickness } from "@/core/solids/bladeRegion";
 import { printLength } from "@/core/units/print";
+import { assembleDrawn } from "@/core/views/drawn";
 import { planShapes } from "@/core/views/plan";
 import { Filled } from "../drawing/Filled";
 import { chordPath, type Scale } from "../drawing/path";
@@ -106,7 +106,7 @@ function planLayers(design: Design): Layer[] {
   const inside = (id: string) => (tang.kind !== "full" && id === "tang") || (letIn && id === "butt-nut");
   const buried = ["blade", "tang-hole", "recess", "guard-slot"];
   const shapes = planShapes(
-    assemble(design),
+    assembleDrawn(design),
     (p) =>
       (p.group === "fasteners" && p.id !== "butt-nut") ||
       buried.includes(p.id) ||

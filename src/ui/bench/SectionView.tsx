@@ -1,9 +1,9 @@
 "use client";
 import { Slider } from "@chakra-ui/react";
 import { memo, useMemo } from "react";
-import { assemble } from "@/core/assembly/assemble";
 import type { Design } from "@/core/design/schema";
 import { printLength, type UnitSystem } from "@/core/units/print";
+import { assembleDrawn } from "@/core/views/drawn";
 import { type SectionShape, sectionShapes } from "@/core/views/section";
 import { Filled } from "../drawing/Filled";
 import { DrawnText } from "../drawing/Text";
@@ -44,7 +44,7 @@ interface CutProps extends Omit<SectionViewProps, "xRange"> {
 
 /** Seen from the butt, and level with the side view, so that heights run across. */
 const Cut = memo(function Cut({ design, units, stationMm, pxPerMm, axisY, width, height }: CutProps) {
-  const assembly = useMemo(() => assemble(design), [design]);
+  const assembly = useMemo(() => assembleDrawn(design), [design]);
   const shapes = useMemo(() => sectionShapes(assembly, stationMm), [assembly, stationMm]);
   const middle = width / 2;
   const path = (s: SectionShape) =>

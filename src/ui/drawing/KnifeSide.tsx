@@ -1,5 +1,4 @@
 import { useMemo } from "react";
-import { assemble } from "@/core/assembly/assemble";
 import { barTangOutline } from "@/core/assembly/barTang";
 import { bladeHeights, bladeOutline } from "@/core/assembly/bladeOutline";
 import { groundBlade } from "@/core/assembly/groundBlade";
@@ -9,6 +8,7 @@ import { insetOutline } from "@/core/assembly/recess";
 import { slotContour } from "@/core/curve/shapes";
 import type { Design } from "@/core/design/schema";
 import { grindLine } from "@/core/solids/bladeRegion";
+import { assembleDrawn } from "@/core/views/drawn";
 import { extraShapes } from "@/core/views/extras";
 import { color } from "../theme";
 import { hasExtras } from "./extent";
@@ -68,7 +68,7 @@ function GuardPlates(props: { guard: NonNullable<Design["guard"]>; scale: Scale;
 
 /** Pommels, rings, collars, nuts: what the outlines do not show. */
 function Extras({ design, scale, line = 1 }: SideProps) {
-  const shapes = useMemo(() => extraShapes(design, assemble(design)), [design]);
+  const shapes = useMemo(() => extraShapes(design, assembleDrawn(design)), [design]);
   return shapes.map((s, i) => {
     const d = s.loops.map((loop) => chordPath(loop, scale)).join("");
     const key = `${s.id}-${i}`;

@@ -1,9 +1,9 @@
-import { assemble } from "@/core/assembly/assemble";
 import { bladeOutline } from "@/core/assembly/bladeOutline";
 import { guardOutline } from "@/core/assembly/guards";
 import { handleOutline } from "@/core/assembly/handleOutline";
 import { cubicY } from "@/core/curve/bezier";
 import type { Design } from "@/core/design/schema";
+import { assembleDrawn } from "@/core/views/drawn";
 import { extraShapes } from "@/core/views/extras";
 
 /** The box round a knife seen from the side, mm. */
@@ -23,7 +23,7 @@ export function knifeExtent(design: Design): Extent {
     [0, 0.25, 0.5, 0.75, 1].map((t) => cubicY(c, t)),
   );
   const extras = hasExtras(design)
-    ? extraShapes(design, assemble(design)).flatMap((s) => s.loops.flat())
+    ? extraShapes(design, assembleDrawn(design)).flatMap((s) => s.loops.flat())
     : [];
   const xs = extras.map((p) => p.x);
   const more = extras.map((p) => p.y);

@@ -1,8 +1,8 @@
 "use client";
 import { List, Text } from "@chakra-ui/react";
-import { assemble } from "@/core/assembly/assemble";
 import { materialsOf } from "@/core/review/checkDesign";
 import { materialById } from "@/core/stock/materials";
+import { assembleDrawn } from "@/core/views/drawn";
 import { cautionsFor } from "@/words/cautions";
 import { HAZARD_WORDS } from "@/words/materials";
 import { useBench } from "../bench/BenchContext";
@@ -11,7 +11,7 @@ import { Section } from "./Section";
 /** What can hurt while this knife is made: by operation, then by material. */
 export function CautionsSection() {
   const { design } = useBench();
-  const materials = materialsOf(assemble(design)).flatMap((id) => materialById(id) ?? []);
+  const materials = materialsOf(assembleDrawn(design)).flatMap((id) => materialById(id) ?? []);
   return (
     <Section id="cautions" title="Cautions">
       <List.Root ps="5" gap="1">

@@ -11,6 +11,16 @@ export const height = mm(-300, 300);
 export const share = z.number().min(0.01).max(0.98);
 export const roundness = z.number().min(0).max(1);
 
+/** A record of so many entries at most: each name is of something there is, and there are not that many. */
+export const entries = <K extends z.core.$ZodRecordKey, V extends z.ZodTypeAny>(
+  key: K,
+  value: V,
+  most: number,
+) =>
+  z
+    .record(key, value)
+    .refine((record) => Object.keys(record).length <= most, `may have ${most} entries at most`);
+
 /** What fills a hole; null is left empty. */
 export const fill = materialId.nullable();
 

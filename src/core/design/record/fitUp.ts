@@ -1,5 +1,5 @@
 import * as z from "zod";
-import { mm } from "./fields";
+import { entries, mm } from "./fields";
 
 export const DRILL_SETS = ["fraction", "number", "letter", "metric"] as const;
 export const PIN_FITS = ["slide", "snug", "press"] as const;
@@ -57,7 +57,7 @@ export const fitUp = z.strictObject({
   /** Relative humidity that the knife will live in, %. */
   climate: z.strictObject({ low: z.number().min(0).max(95), high: z.number().min(0).max(95) }),
   /** Limits of rules that the maker has changed, by the rule's code. */
-  limits: z.record(z.string().min(1).max(60), z.number().min(0).max(100000)),
+  limits: entries(z.string().min(1).max(60), z.number().min(0).max(100000), 200),
   accepted: z.array(accepted).max(200),
 });
 

@@ -1,11 +1,13 @@
-import { type ParseError, parseTree } from "jsonc-parser";
 import * as z from "zod";
 import { migrate } from "../../design/migrate";
 import { variantName } from "../../design/record/fields";
-import { type Design, designSchema } from "../../design/schema";
+import { type Design, designSchema, type StoredMesh } from "../../design/schema";
 import { MOST_VARIANTS, type Variant } from "../../design/variant";
 import { DESIGN_VERSION } from "../../design/version";
+import { meshFault } from "../../solids/meshFaults";
+import { decodeMesh } from "../mesh/stored";
 import { KNIFE_FORMAT, LARGEST_KNIFE_BYTES } from "./format";
+import { jsonFaultAt } from "./jsonFault";
 
 /** One thing wrong inside a file, and where: the path of keys to it. */
 export interface Problem {
@@ -69,8 +71,34 @@ export function readKnifeValue(value: unknown): KnifeReading {
 /** Checks a record of the present version, without variants. */
 export function readDesign(record: unknown, at = "knife"): KnifeReading {
   const parsed = designSchema.safeParse(record);
-  if (parsed.success) return { ok: true, design: parsed.data, variants: [] };
-  return { ok: false, code: "invalid", problems: problemsOf(parsed.error, at) };
+  if (!parsed.success) return { ok: false, code: "invalid", problems: problemsOf(parsed.error, at) };
+  const problems = parsed.data.meshes.flatMap((stored, i) => {
+    const message = meshProblem(stored);
+    return message ? [{ path: `${at}.meshes[${i}]`, message }] : [];
+  });
+  if (problems.length > 0) return { ok: false, code: "invalid", problems };
+  return { ok: true, design: parsed.data, variants: [] };
+}
+
+/** What keeps a shape inside a file from being one that the import would have kept, or null. */
+function meshProblem(stored: StoredMesh): string | null {
+  const mesh = decodeMesh(stored);
+  const fault = mesh ? meshFault(mesh) : ({ code: "damaged" } as const);
+  switch (fault?.code) {
+    case undefined:
+      return null;
+    case "damaged":
+    case "not-finite":
+      return "the shape's numbers are damaged";
+    case "empty":
+      return "the shape encloses nothing";
+    case "open":
+      return `the shape is not closed: ${fault.edges} edges do not join two triangles`;
+    case "size":
+      return `the shape is ${Math.round(fault.mm)} mm long; up to ${fault.limit} mm are taken`;
+    case "too-fine":
+      return `the shape has ${fault.triangles} triangles; up to ${fault.limit} are taken`;
+  }
 }
 
 /** Variants came with version 5; one that is no whole knife refuses the file. */
@@ -99,10 +127,8 @@ function isRecord(value: unknown): value is Record<string, unknown> {
   return typeof value === "object" && value !== null && !Array.isArray(value);
 }
 
-/** Line and column of the first fault, by a parser that goes on after faults and so knows where they are. */
+/** Line and column of the first fault. */
 function placeOf(text: string): { line: number; column: number } {
-  const faults: ParseError[] = [];
-  parseTree(text, faults, { disallowComments: true });
-  const before = text.slice(0, faults[0]?.offset ?? text.length).split("\n");
+  const before = text.slice(0, jsonFaultAt(text)).split("\n");
   return { line: before.length, column: before[before.length - 1].length + 1 };
 }

@@ -1,13 +1,20 @@
 import type { Manifold, ManifoldToplevel } from "manifold-3d";
+import { inKernelScope, type KernelScope } from "../../solids/kernelScope";
+import {
+  crossesItself,
+  LARGEST_SHAPE_MM,
+  MOST_TRIANGLES,
+  mostAtCorner,
+  openEdges,
+  sizeOf,
+} from "../../solids/meshFaults";
 import type { TriangleMesh } from "../../solids/meshRegion";
 import { readStl } from "./readStl";
 import { readThreeMf } from "./readThreeMf";
 import { LARGEST_MESH_BYTES, type MeshUnit, MM_PER, type Soup } from "./soup";
 
-/** A kept shape has so many triangles at most: finer ones are simplified. */
-export const MOST_TRIANGLES = 12_000;
-/** Shapes larger than this do not belong on a knife, mm. */
-export const LARGEST_SHAPE_MM = 400;
+/** The kernel's work grows with the square of how many triangles meet at a corner. */
+const MOST_AT_CORNER = 4000;
 
 /** What was done to a shape on its way in. */
 export type Repair =
@@ -25,10 +32,18 @@ export type Repair =
 
 export type ShapeFailure =
   | { readonly ok: false; readonly code: "too-large"; readonly bytes: number; readonly limit: number }
-  | { readonly ok: false; readonly code: "not-a-mesh" | "damaged" | "not-finite" | "empty" }
+  | {
+      readonly ok: false;
+      readonly code: "not-a-mesh" | "damaged" | "not-finite" | "empty" | "crosses-itself";
+    }
   | { readonly ok: false; readonly code: "open"; readonly edges: number }
   | { readonly ok: false; readonly code: "size"; readonly mm: number; readonly limit: number }
-  | { readonly ok: false; readonly code: "too-fine"; readonly triangles: number; readonly limit: number };
+  | {
+      readonly ok: false;
+      readonly code: "too-fine" | "crowded";
+      readonly triangles: number;
+      readonly limit: number;
+    };
 
 export type ShapeReading =
   | {
@@ -78,106 +93,103 @@ export function guessUnit(size: number): MeshUnit {
 function closedShape(kernel: ManifoldToplevel, soup: Soup, factor: number, repairs: Repair[]): ShapeReading {
   const { mesh, slivers } = welded(soup.corners, factor);
   if (slivers > 0) repairs.push({ code: "slivers-dropped", count: slivers });
-  let solid = solidFrom(kernel, mesh);
-  if (!solid) {
+  const fan = mostAtCorner(mesh);
+  if (fan > MOST_AT_CORNER) return { ok: false, code: "crowded", triangles: fan, limit: MOST_AT_CORNER };
+  return inKernelScope((scope) => {
+    const solid = solidFrom(kernel, scope, mesh, repairs);
+    if (!solid) return { ok: false, code: "open", edges: openEdges(mesh) };
+    if (solid.isEmpty()) return { ok: false, code: "empty" };
+    return keptShape(scope, solid, repairs);
+  });
+}
+
+/** A closed mesh as a solid, turned where it is inside out, its corners joined where they nearly meet; null of an open one. */
+function solidFrom(
+  kernel: ManifoldToplevel,
+  scope: KernelScope,
+  mesh: TriangleMesh,
+  repairs: Repair[],
+): Manifold | null {
+  const build = (triVerts: Uint32Array, merge: boolean) => {
+    const built = new kernel.Mesh({ numProp: 3, vertProperties: mesh.vertices, triVerts });
     // Corners that nearly meet are joined by the kernel, within its own tolerance.
-    const built = new kernel.Mesh({ numProp: 3, vertProperties: mesh.vertices, triVerts: mesh.triangles });
-    built.merge();
+    if (merge) built.merge();
     try {
-      solid = new kernel.Manifold(built);
-      repairs.push({ code: "joined" });
+      return scope.hold(new kernel.Manifold(built));
     } catch {
-      return { ok: false, code: "open", edges: openEdges(mesh) };
+      return null;
     }
+  };
+  let solid = build(mesh.triangles, false);
+  if (!solid) {
+    solid = build(mesh.triangles, true);
+    if (solid) repairs.push({ code: "joined" });
   }
-  if (solid.isEmpty()) return { ok: false, code: "empty" };
-  if (solid.volume() < 0) {
-    const turned = mesh.triangles.slice();
-    for (let i = 0; i < turned.length; i += 3) [turned[i], turned[i + 1]] = [turned[i + 1], turned[i]];
-    const again = solidFrom(kernel, { vertices: mesh.vertices, triangles: turned });
-    if (!again) return { ok: false, code: "open", edges: openEdges(mesh) };
-    solid = again;
-    repairs.push({ code: "turned-inside-out" });
-  }
-  const whole = solid.volume();
-  const from = solid.numTri();
+  if (!solid || solid.volume() >= 0) return solid;
+  const turned = mesh.triangles.slice();
+  for (let i = 0; i < turned.length; i += 3) [turned[i], turned[i + 1]] = [turned[i + 1], turned[i]];
+  const again = build(turned, false) ?? build(turned, true);
+  if (again) repairs.push({ code: "turned-inside-out" });
+  return again;
+}
+
+/** The shape as it is kept: simplified where it is too fine, and held against what is refused. */
+function keptShape(scope: KernelScope, whole: Manifold, repairs: Repair[]): ShapeReading {
+  const from = whole.numTri();
+  let solid = whole;
   for (let tolerance = 0.005; solid.numTri() > MOST_TRIANGLES && tolerance < 0.7; tolerance *= 2)
-    solid = solid.simplify(tolerance);
+    solid = scope.hold(solid.simplify(tolerance));
   if (solid.numTri() > MOST_TRIANGLES)
     return { ok: false, code: "too-fine", triangles: solid.numTri(), limit: MOST_TRIANGLES };
-  if (solid.numTri() < from) {
-    const volumeShare = Math.abs(solid.volume() / whole - 1);
-    if (from > MOST_TRIANGLES) repairs.push({ code: "simplified", from, to: solid.numTri(), volumeShare });
+  const volumeMm3 = solid.volume();
+  if (from > MOST_TRIANGLES) {
+    const volumeShare = Math.abs(volumeMm3 / whole.volume() - 1);
+    repairs.push({ code: "simplified", from, to: solid.numTri(), volumeShare });
   }
   const { vertProperties, triVerts, numProp } = solid.getMesh();
   const vertices = new Float32Array((vertProperties.length / numProp) * 3);
   for (let i = 0; i < vertices.length / 3; i++)
     for (let k = 0; k < 3; k++) vertices[3 * i + k] = vertProperties[numProp * i + k];
-  const volumeMm3 = solid.volume();
-  solid.delete();
   if (!(volumeMm3 > 0)) return { ok: false, code: "empty" };
-  return {
-    ok: true,
-    mesh: { vertices, triangles: Uint32Array.from(triVerts) },
-    volumeMm3,
-    sizeMm: sizeOf(vertices),
-    repairs,
-  };
-}
-
-function solidFrom(kernel: ManifoldToplevel, mesh: TriangleMesh): Manifold | null {
-  try {
-    return new kernel.Manifold(
-      new kernel.Mesh({ numProp: 3, vertProperties: mesh.vertices, triVerts: mesh.triangles }),
-    );
-  } catch {
-    return null;
-  }
+  const mesh = { vertices, triangles: Uint32Array.from(triVerts) };
+  if (crossesItself(mesh)) return { ok: false, code: "crosses-itself" };
+  return { ok: true, mesh, volumeMm3, sizeMm: sizeOf(vertices), repairs };
 }
 
 /** Joins corners of one place, and drops triangles that lose their area by it. */
 function welded(corners: Float32Array, factor: number): { mesh: TriangleMesh; slivers: number } {
-  const known = new Map<string, number>();
-  const vertices: number[] = [];
-  const triangles: number[] = [];
+  const count = corners.length / 3;
+  // An open-addressed table of the corners known so far: a map of texts would take ten times the room.
+  const bits = 32 - Math.clz32(Math.max(16, 2 * count));
+  const table = new Int32Array(1 << bits).fill(-1);
+  const vertices = new Float32Array(corners.length);
+  const words = new Uint32Array(vertices.buffer);
+  let known = 0;
+  const placeOf = (at: number): number => {
+    for (let d = 0; d < 3; d++) vertices[3 * known + d] = corners[at + d] * factor + 0;
+    const [x, y, z] = [words[3 * known], words[3 * known + 1], words[3 * known + 2]];
+    let slot = (Math.imul(x, 0x9e3779b1) ^ Math.imul(y, 0x85ebca6b) ^ Math.imul(z, 0xc2b2ae35)) >>> 0;
+    slot = (slot ^ (slot >>> 15)) & (table.length - 1);
+    for (; table[slot] >= 0; slot = (slot + 1) & (table.length - 1)) {
+      const k = 3 * table[slot];
+      if (words[k] === x && words[k + 1] === y && words[k + 2] === z) return table[slot];
+    }
+    table[slot] = known;
+    return known++;
+  };
+  const triangles = new Uint32Array(count);
+  let kept = 0;
   let slivers = 0;
   for (let i = 0; i < corners.length; i += 9) {
-    const three = [0, 3, 6].map((k) => {
-      const p = [0, 1, 2].map((d) => Math.fround(corners[i + k + d] * factor));
-      const key = p.join(" ");
-      let at = known.get(key);
-      if (at === undefined) {
-        at = vertices.length / 3;
-        known.set(key, at);
-        vertices.push(...p);
-      }
-      return at;
-    });
-    if (three[0] === three[1] || three[1] === three[2] || three[2] === three[0]) slivers++;
-    else triangles.push(...three);
-  }
-  return { mesh: { vertices: Float32Array.from(vertices), triangles: Uint32Array.from(triangles) }, slivers };
-}
-
-/** Edges that do not lie between exactly two triangles, run once each way. */
-export function openEdges({ triangles: t }: TriangleMesh): number {
-  const runs = new Map<string, number>();
-  for (let i = 0; i < t.length; i += 3) {
-    for (let k = 0; k < 3; k++) {
-      const [a, b] = [t[i + k], t[i + ((k + 1) % 3)]];
-      const [key, way] = a < b ? [`${a} ${b}`, 1] : [`${b} ${a}`, -1];
-      runs.set(key, (runs.get(key) ?? 0) + way);
+    const a = placeOf(i);
+    const b = placeOf(i + 3);
+    const c = placeOf(i + 6);
+    if (a === b || b === c || c === a) slivers++;
+    else {
+      triangles[kept++] = a;
+      triangles[kept++] = b;
+      triangles[kept++] = c;
     }
   }
-  return [...runs.values()].filter((n) => n !== 0).length;
-}
-
-function sizeOf(points: Float32Array): [number, number, number] {
-  const low = [Infinity, Infinity, Infinity];
-  const high = [-Infinity, -Infinity, -Infinity];
-  for (let i = 0; i < points.length; i++) {
-    low[i % 3] = Math.min(low[i % 3], points[i]);
-    high[i % 3] = Math.max(high[i % 3], points[i]);
-  }
-  return [0, 1, 2].map((k) => Math.max(0, high[k] - low[k])) as [number, number, number];
+  return { mesh: { vertices: vertices.slice(0, 3 * known), triangles: triangles.slice(0, kept) }, slivers };
 }

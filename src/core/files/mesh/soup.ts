@@ -18,7 +18,11 @@ export interface Soup {
 
 export type SoupReading =
   | { readonly ok: true; readonly soup: Soup }
-  | { readonly ok: false; readonly code: "not-a-mesh" | "damaged" };
+  | { readonly ok: false; readonly code: "not-a-mesh" | "damaged" }
+  | { readonly ok: false; readonly code: "too-fine"; readonly triangles: number; readonly limit: number };
+
+/** A file is read up to so many triangles: what has more is far too fine for a knife. */
+export const MOST_READ_TRIANGLES = 200_000;
 
 /** Files over this are refused unread. */
 export const LARGEST_MESH_BYTES = 24_000_000;

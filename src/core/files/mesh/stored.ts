@@ -19,7 +19,10 @@ export function encodeMesh(mesh: TriangleMesh): Pick<StoredMesh, "vertices" | "t
 
 function bytesOf(base64: string): Uint8Array<ArrayBuffer> | null {
   try {
-    return Uint8Array.from(atob(base64), (c) => c.charCodeAt(0));
+    const text = atob(base64);
+    const bytes = new Uint8Array(text.length);
+    for (let i = 0; i < bytes.length; i++) bytes[i] = text.charCodeAt(i);
+    return bytes;
   } catch {
     return null;
   }

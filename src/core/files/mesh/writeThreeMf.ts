@@ -26,7 +26,7 @@ export function writeThreeMf(parts: readonly NamedMesh[], title: string): Uint8A
   const object = parts.map(({ name, mesh }, i) => ({
     "@id": String(i + 1),
     "@type": "model",
-    "@name": name,
+    "@name": xmlText(name),
     mesh: {
       vertices: {
         vertex: threes(mesh.vertices, (x, y, z) => ({ "@x": short(x), "@y": short(y), "@z": short(z) })),
@@ -39,7 +39,7 @@ export function writeThreeMf(parts: readonly NamedMesh[], title: string): Uint8A
       "@unit": "millimeter",
       "@xml:lang": "en",
       "@xmlns": "http://schemas.microsoft.com/3dmanufacturing/core/2015/02",
-      metadata: { "@name": "Title", "#text": title },
+      metadata: { "@name": "Title", "#text": xmlText(title) },
       resources: { object },
       build: { item: parts.map((_, i) => ({ "@objectid": String(i + 1) })) },
     },
@@ -49,6 +49,11 @@ export function writeThreeMf(parts: readonly NamedMesh[], title: string): Uint8A
     "_rels/.rels": strToU8(RELATIONS),
     "3D/3dmodel.model": strToU8(`<?xml version="1.0" encoding="UTF-8"?>\n${model}`),
   }) as Uint8Array<ArrayBuffer>;
+}
+
+/** A text without what XML 1.0 cannot hold: control characters and halves of character pairs. */
+function xmlText(text: string): string {
+  return Array.from(text, (c) => (/[\p{Cc}\p{Cs}\uFFFE\uFFFF]/u.test(c) ? " " : c)).join("");
 }
 
 function threes<T>(all: Float32Array | Uint32Array, make: (a: number, b: number, c: number) => T): T[] {

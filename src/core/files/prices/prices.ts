@@ -6,7 +6,7 @@ const LARGEST_PRICES_BYTES = 200_000;
 
 export type PricesReading =
   | { readonly ok: true; readonly shop: Shop }
-  | { readonly ok: false; readonly code: "too-large" | "not-json" | "foreign" }
+  | { readonly ok: false; readonly code: "too-large" | "not-json" | "foreign" | "no-version" }
   | { readonly ok: false; readonly code: "newer"; readonly version: number }
   | { readonly ok: false; readonly code: "invalid"; readonly path: string; readonly message: string };
 
@@ -26,7 +26,9 @@ export function readPrices(bytes: Uint8Array): PricesReading {
   }
   if (typeof value !== "object" || value === null) return { ok: false, code: "foreign" };
   const { format, version, shop } = value as Record<string, unknown>;
-  if (format !== PRICES_FORMAT || typeof version !== "number") return { ok: false, code: "foreign" };
+  if (format !== PRICES_FORMAT) return { ok: false, code: "foreign" };
+  if (typeof version !== "number" || !Number.isInteger(version) || version < 1)
+    return { ok: false, code: "no-version" };
   if (version > PRICES_VERSION) return { ok: false, code: "newer", version };
   const parsed = shopSchema.safeParse(shop);
   if (parsed.success) return { ok: true, shop: parsed.data };

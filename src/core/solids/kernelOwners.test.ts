@@ -1,0 +1,103 @@
+import Module, { type Manifold, type ManifoldToplevel } from "manifold-3d";
+import { beforeAll, describe, expect, it } from "vitest";
+import { assemble } from "../assembly/assemble";
+import { CONSTRUCTIONS } from "../design/constructions.fixtures";
+import { boxesMesh, endingIn, rodMesh } from "../design/limits.fixtures";
+import { exportMesh } from "../files/mesh/exportMesh";
+import { importShape } from "../files/mesh/importShape";
+import { writeStl } from "../files/mesh/writeStl";
+import { meshAgreement } from "../weigh/agreement";
+import { inKernelScope } from "./kernelScope";
+import { meshesOf, partSolids } from "./partMeshes";
+
+type Call = (...args: unknown[]) => unknown;
+
+let kernel: ManifoldToplevel;
+const made: Manifold[] = [];
+
+/** Notes every solid that the kernel hands out, by whichever of its methods. */
+beforeAll(async () => {
+  kernel = await Module();
+  kernel.setup();
+  const Plain = kernel.Manifold;
+  const noted = (value: unknown) => {
+    if (value instanceof Plain) made.push(value as Manifold);
+    else if (Array.isArray(value)) value.forEach(noted);
+    return value;
+  };
+  const watch = (holder: Record<string, unknown>) => {
+    for (const key of Object.getOwnPropertyNames(holder)) {
+      if (["constructor", "prototype", "delete"].includes(key)) continue;
+      const of = Object.getOwnPropertyDescriptor(holder, key);
+      if (typeof of?.value !== "function" || !of.writable) continue;
+      const plain = of.value as Call;
+      holder[key] = function (this: unknown, ...args: unknown[]) {
+        return noted(plain.apply(this, args));
+      };
+    }
+  };
+  watch(Plain.prototype as never);
+  watch(Plain as never);
+  kernel.Manifold = new Proxy(Plain, {
+    construct: (target, args) => noted(Reflect.construct(target, args)) as object,
+  }) as typeof Plain;
+});
+
+/** Solids that nobody deleted since the last time this was asked. */
+function leftOver(): number {
+  const left = made.filter((m) => !(m as unknown as { isDeleted(): boolean }).isDeleted()).length;
+  made.length = 0;
+  return left;
+}
+
+describe("every solid of the kernel has an owner that deletes it", () => {
+  const designs = { ...CONSTRUCTIONS, "an imported shape": endingIn(rodMesh(40)) };
+
+  it.each(Object.entries(designs))("%s", (_, design) => {
+    for (const { solid } of partSolids(kernel, assemble(design))) solid.delete();
+    expect(made.length, "the watch sees what is made").toBeGreaterThan(5);
+    expect(leftOver()).toBe(0);
+  });
+
+  it("while they are cut open, exported and measured", () => {
+    const design = CONSTRUCTIONS["full tang with slots"];
+    const solids = partSolids(kernel, assemble(design));
+    made.length = 0;
+    expect(meshesOf(solids, { axis: "x", atMm: -40 }).length).toBeGreaterThan(2);
+    expect(leftOver()).toBe(0);
+    for (const { solid } of solids) solid.delete();
+    expect(exportMesh(kernel, design, null, "stl")?.byteLength).toBeGreaterThan(1000);
+    expect(leftOver()).toBe(0);
+    meshAgreement(kernel, assemble(design), { stations: 4, rows: 8 });
+    expect(leftOver()).toBe(0);
+  });
+
+  it("whatever becomes of a shape that comes in", () => {
+    const box = boxesMesh([
+      [0, 0, 0],
+      [20, 20, 20],
+    ]);
+    const open = { ...box, triangles: box.triangles.slice(3) };
+    const turned = { ...box, triangles: box.triangles.slice().reverse() };
+    const fine = { ...kernel.Manifold.sphere(15, 256).getMesh() };
+    const ball = {
+      vertices: Float32Array.from(fine.vertProperties),
+      triangles: Uint32Array.from(fine.triVerts),
+    };
+    for (const m of made) m.delete();
+    made.length = 0;
+    for (const mesh of [box, open, turned, ball]) importShape(kernel, writeStl(mesh, "shape"));
+    expect(made.length).toBeGreaterThanOrEqual(4);
+    expect(leftOver()).toBe(0);
+  });
+
+  it("and when the work throws", () => {
+    expect(() =>
+      inKernelScope((scope) => {
+        scope.hold(kernel.Manifold.cube([1, 1, 1], true));
+        throw new Error("no more");
+      }),
+    ).toThrow("no more");
+    expect(leftOver()).toBe(0);
+  });
+});
