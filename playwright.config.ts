@@ -31,7 +31,7 @@ export default defineConfig({
     },
   },
   webServer: {
-    command: `npx next start -p ${PORT}`,
+    command: `npx next start -H 127.0.0.1 -p ${PORT}`,
     url: `http://localhost:${PORT}/settings`,
     reuseExistingServer: false,
     timeout: 60_000,

@@ -8,20 +8,26 @@ ensureBuild();
 const wanted = Number(process.env.PORT || 3000);
 if (!Number.isInteger(wanted) || wanted < 1 || wanted > 65535)
   fail(`PORT must be a port number, not "${process.env.PORT}".`);
+// This machine alone, unless told otherwise: HOST=0.0.0.0 serves the whole network.
+const host = process.env.HOST || "127.0.0.1";
 const port = process.env.PORT ? wanted : await firstFree(wanted);
 
-const server = spawn(process.execPath, ["node_modules/next/dist/bin/next", "start", "-p", String(port)], {
-  cwd: ROOT,
-  stdio: ["ignore", "pipe", "inherit"],
-  env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1" },
-});
+const server = spawn(
+  process.execPath,
+  ["node_modules/next/dist/bin/next", "start", "-H", host, "-p", String(port)],
+  {
+    cwd: ROOT,
+    stdio: ["ignore", "pipe", "inherit"],
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1" },
+  },
+);
 for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => server.kill(signal));
 server.on("exit", (code) => process.exit(code ?? 0));
 let told = false;
 server.stdout.on("data", (chunk) => {
   if (told || !/ready/i.test(String(chunk))) return;
   told = true;
-  console.log(`Euaxis is at http://localhost:${port} (Ctrl+C ends it)`);
+  console.log(`Euaxis is at http://${host === "127.0.0.1" ? "localhost" : host}:${port} (Ctrl+C ends it)`);
 });
 
 /** The first port from `from` on which nothing listens. */
@@ -30,7 +36,7 @@ async function firstFree(from) {
     const free = await new Promise((answer) => {
       const probe = createServer();
       probe.once("error", () => answer(false));
-      probe.listen(port, () => probe.close(() => answer(true)));
+      probe.listen(port, host, () => probe.close(() => answer(true)));
     });
     if (free) return port;
   }

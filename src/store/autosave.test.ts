@@ -3,13 +3,19 @@ import { beforeEach, describe, expect, it, vi } from "vitest";
 import { newDesign } from "@/core/design/create";
 import { createAutosave } from "./autosave";
 import { db } from "./db";
-import { addKnife, removeKnife, writeDesign } from "./knives";
+import { addKnife, getKnife, readableKnives, removeKnife, writeDesign } from "./knives";
 import { createSession } from "./session";
 import { spine } from "./session.fixtures";
 
 beforeEach(async () => {
   await db.knives.clear();
 });
+
+/** A knife as it is kept. */
+async function knife(id: string) {
+  const reading = await getKnife(id);
+  return reading?.ok ? reading.record : undefined;
+}
 
 /** A knife on the rack, and open. */
 async function opened() {
@@ -24,7 +30,7 @@ describe("autosave", () => {
     for (const mm of [5, 6, 7]) spine(session, mm, "drag");
     expect(autosave.getState().status).toBe("keeping");
     await autosave.flush();
-    const kept = await db.knives.get(record.id);
+    const kept = await knife(record.id);
     expect(kept?.design.blade.spineMm).toBe(7);
     expect(kept?.revision).toBe(2);
     expect(autosave.getState().status).toBe("kept");
@@ -40,10 +46,10 @@ describe("autosave", () => {
       status: "conflict",
       theirs: { design: { notes: "theirs" } },
     });
-    expect((await db.knives.get(record.id))?.design.notes).toBe("theirs");
+    expect((await knife(record.id))?.design.notes).toBe("theirs");
     await autosave.keepMine();
-    expect((await db.knives.get(record.id))?.design.blade.spineMm).toBe(6);
-    const names = (await db.knives.toArray()).map((k) => k.design.name).sort();
+    expect((await knife(record.id))?.design.blade.spineMm).toBe(6);
+    const names = (await readableKnives()).map((k) => k.design.name).sort();
     expect(names).toEqual(["Sedge", "Sedge (other tab)"]);
     autosave.dispose();
   });
@@ -62,7 +68,7 @@ describe("autosave", () => {
     session.undo();
     expect(session.getState().design.blade.spineMm).toBe(7);
     await autosave.flush();
-    expect((await db.knives.get(record.id))?.design.blade.spineMm).toBe(7);
+    expect((await knife(record.id))?.design.blade.spineMm).toBe(7);
     autosave.dispose();
   });
 
@@ -73,7 +79,7 @@ describe("autosave", () => {
     expect(autosave.getState()).toMatchObject({ status: "kept", adopted: 1 });
     spine(session, 6);
     await autosave.flush();
-    expect(await db.knives.get(record.id)).toMatchObject({
+    expect(await knife(record.id)).toMatchObject({
       revision: 3,
       design: { notes: "theirs", blade: { spineMm: 6 } },
     });
@@ -90,11 +96,11 @@ describe("autosave", () => {
     await autosave.flush();
     expect(await db.knives.count(), "nothing comes back by itself").toBe(0);
     await autosave.putBack();
-    expect((await db.knives.get(record.id))?.design.blade.spineMm).toBe(7);
+    expect((await knife(record.id))?.design.blade.spineMm).toBe(7);
     spine(session, 8);
     await autosave.flush();
     expect(autosave.getState().status).toBe("kept");
-    expect((await db.knives.get(record.id))?.design.blade.spineMm).toBe(8);
+    expect((await knife(record.id))?.design.blade.spineMm).toBe(8);
     autosave.dispose();
   });
 
@@ -105,7 +111,7 @@ describe("autosave", () => {
     spine(session, 7);
     await autosave.flush();
     autosave.dispose();
-    const kept = await db.knives.get(record.id);
+    const kept = await knife(record.id);
     expect(kept?.saved).toMatchObject({ massG: 160.2, balanceMm: -23, design: { blade: { spineMm: 6 } } });
     expect(kept?.design.blade.spineMm).toBe(7);
     const again = createAutosave(createSession(kept!.design), kept!);
@@ -124,7 +130,7 @@ describe("autosave", () => {
     log.mockRestore();
     await autosave.flush();
     expect(autosave.getState().status).toBe("kept");
-    expect((await db.knives.get(record.id))?.design.blade.spineMm).toBe(6);
+    expect((await knife(record.id))?.design.blade.spineMm).toBe(6);
     autosave.dispose();
   });
 });

@@ -1,14 +1,20 @@
 import { liveQuery } from "dexie";
 import { createStore } from "zustand/vanilla";
+import type { Design } from "@/core/design/schema";
 import { db, type KnifeRecord, type SavedState } from "./db";
-import { addKnife, freeName, writeDesign } from "./knives";
+import { createHistory, type KeptTimeline } from "./history";
+import { addKnife, freeName, holdUnwritten, isUnwritten, putRecord, takenNames, writeDesign } from "./knives";
+import { type Damaged, readKnifeRecord } from "./reading";
 import type { Session } from "./session";
+import { watched } from "./storage";
 
 export interface AutosaveState {
-  readonly status: "kept" | "keeping" | "conflict" | "deleted" | "failed";
+  readonly status: "kept" | "keeping" | "conflict" | "unreadable" | "deleted" | "failed";
   readonly saved: SavedState | null;
   /** What another tab wrote while this one had changes of its own. */
   readonly theirs: KnifeRecord | null;
+  /** What stands in the database now, where this tab cannot read it. */
+  readonly damaged: Damaged | null;
   /** Counts states taken over from another tab, so that the screen can say so. */
   readonly adopted: number;
 }
@@ -20,51 +26,76 @@ const WRITE_EVERY_MS = 150;
  * Keeps a session in the database: writes each change as soon as the last write is done, takes over what other tabs
  * write while this one has nothing unwritten, and stops at a conflict until the maker has chosen.
  */
-export function createAutosave(session: Session, record: KnifeRecord) {
+export function createAutosave(
+  session: Session,
+  record: KnifeRecord,
+  kept?: KeptTimeline,
+  staleSteps: readonly number[] = [],
+) {
   const store = createStore<AutosaveState>(() => ({
     status: "kept",
     saved: record.saved,
     theirs: null,
+    damaged: null,
     adopted: 0,
   }));
+  const key = `knife ${record.id}`;
+  const history = createHistory(kept, staleSteps);
   let revision = record.revision;
-  let written = record.design;
-  let writing: Promise<void> | null = null;
+  // What waits in memory was never written: it is at once.
+  let written: Design | null = isUnwritten(record.id) ? null : record.design;
+  let queue: Promise<void> = Promise.resolve();
+  let pending = 0;
   let timer: ReturnType<typeof setTimeout> | null = null;
   let lastWrite = 0;
 
   const unwritten = () => session.getState().design !== written;
 
+  /** Writes the present state with the steps that led to it, where there is need to. Throws where the database does. */
   async function write(saved?: SavedState | null): Promise<void> {
-    const design = session.getState().design;
-    try {
-      const result = await writeDesign(record.id, design, revision, saved);
-      if (result.ok) {
-        revision = result.record.revision;
-        written = design;
-        store.setState({ status: unwritten() ? "keeping" : "kept", saved: result.record.saved });
-      } else if (result.code === "deleted") store.setState({ status: "deleted" });
-      else store.setState({ status: "conflict", theirs: result.theirs });
-    } catch (error) {
-      console.error("the knife could not be written", error);
-      store.setState({ status: "failed" });
-    }
+    const { status } = store.getState();
+    if (status === "conflict" || status === "deleted" || status === "unreadable") return;
+    if (saved === undefined && !unwritten()) return;
+    const timeline = session.timeline();
+    const { design } = timeline.now;
+    const steps = history.changes(timeline);
+    const result = await writeDesign(record.id, design, revision, saved, steps);
+    lastWrite = Date.now();
+    if (result.ok) {
+      steps.settle();
+      revision = result.record.revision;
+      written = design;
+      store.setState({ status: unwritten() ? "keeping" : "kept", saved: result.record.saved });
+    } else if (result.code === "deleted") store.setState({ status: "deleted" });
+    else if (result.code === "unreadable") store.setState({ status: "unreadable", damaged: result.damaged });
+    else store.setState({ status: "conflict", theirs: result.theirs });
   }
 
-  /** Writes what is unwritten, one write at a time. */
-  function flush(saved?: SavedState | null): Promise<void> {
+  /** One write at a time, also of those that are tried again: each must see the revision that the last one left. */
+  function inTurn(work: () => Promise<void>): Promise<void> {
+    const mine = queue.then(work);
+    queue = mine.catch(() => undefined);
+    return mine;
+  }
+
+  /**
+   * Writes what is unwritten. What fails is held in memory, said, and tried again by itself. Answers whether the present
+   * state is in the database.
+   */
+  async function flush(saved?: SavedState | null): Promise<boolean> {
     if (timer) clearTimeout(timer);
     timer = null;
-    const before = writing ?? Promise.resolve();
-    const mine: Promise<void> = before.then(async () => {
-      const { status } = store.getState();
-      if (status === "conflict" || status === "deleted") return;
-      if (saved !== undefined || unwritten()) await write(saved);
-      lastWrite = Date.now();
-      if (writing === mine) writing = null;
-    });
-    writing = mine;
-    return mine;
+    pending++;
+    const done = await watched(key, session.getState().design.name, () => inTurn(() => write(saved)));
+    pending--;
+    lastWrite = Date.now();
+    if (!done) {
+      const { design } = session.getState();
+      const state = saved === undefined ? store.getState().saved : saved;
+      holdUnwritten({ ...record, design, revision, updatedAt: Date.now(), saved: state });
+      store.setState({ status: "failed", saved: state });
+    }
+    return done && store.getState().status !== "failed" && !unwritten();
   }
 
   const stopEdits = session.subscribe((state, before) => {
@@ -74,11 +105,29 @@ export function createAutosave(session: Session, record: KnifeRecord) {
     timer = setTimeout(() => void flush(), Math.max(0, lastWrite + WRITE_EVERY_MS - Date.now()));
   });
 
-  const others = liveQuery(() => db.knives.get(record.id)).subscribe((now) => {
-    if (writing || unwritten() || store.getState().status === "conflict") return;
-    if (!now) store.setState({ status: "deleted" });
-    else if (now.revision > revision) take(now);
+  const idle = () => pending === 0 && !unwritten() && store.getState().status !== "conflict";
+  const others = liveQuery(() => db.knives.get(record.id)).subscribe({
+    next: async (now) => {
+      if (!idle()) return;
+      if (!now) {
+        // A knife whose first write failed is not there yet.
+        if (store.getState().status !== "failed") store.setState({ status: "deleted" });
+        return;
+      }
+      if (!(now.revision > revision)) return;
+      const reading = await readKnifeRecord(now);
+      if (!idle() || !(now.revision > revision)) return;
+      if (reading.ok) take(reading.record);
+      else store.setState({ status: "unreadable", damaged: reading.damaged });
+    },
+    error: (error: unknown) => console.error("changes from other tabs cannot be seen", error),
   });
+
+  // The page may be gone the next moment: what is not written yet is written now.
+  const leaving = () => void flush();
+  const page = typeof document === "undefined" ? null : document;
+  page?.addEventListener("visibilitychange", leaving);
+  if (page) window.addEventListener("pagehide", leaving);
 
   function take(theirs: KnifeRecord): void {
     revision = theirs.revision;
@@ -86,6 +135,8 @@ export function createAutosave(session: Session, record: KnifeRecord) {
     session.getState().adopt("Change from another tab", theirs.design);
     store.setState((s) => ({ status: "kept", saved: theirs.saved, theirs: null, adopted: s.adopted + 1 }));
   }
+
+  if (written === null) void flush();
 
   return Object.assign(store, {
     flush,
@@ -101,10 +152,9 @@ export function createAutosave(session: Session, record: KnifeRecord) {
     keepMine: async () => {
       const { theirs } = store.getState();
       if (!theirs) return;
-      const names = (await db.knives.toArray()).map((k) => k.design.name);
       await addKnife({
         ...theirs.design,
-        name: freeName(`${theirs.design.name.slice(0, 66)} (other tab)`, names),
+        name: freeName(`${theirs.design.name.slice(0, 66)} (other tab)`, await takenNames()),
       });
       revision = theirs.revision;
       store.setState({ status: "keeping", theirs: null });
@@ -112,21 +162,23 @@ export function createAutosave(session: Session, record: KnifeRecord) {
     },
     /** Puts a knife that was deleted elsewhere back, with this tab's state. */
     putBack: async () => {
-      const now = Date.now();
       revision += 1;
       written = session.getState().design;
-      await db.knives.put({
-        ...record,
-        design: written,
-        revision,
-        updatedAt: now,
-        saved: store.getState().saved,
-      });
+      const { saved } = store.getState();
+      await putRecord({ ...record, design: written, revision, updatedAt: Date.now(), saved });
       store.setState({ status: "kept" });
+    },
+    /** Leaves alone what cannot be read, and keeps this tab's state as a knife of its own. Answers its id. */
+    keepApart: async (): Promise<string> => {
+      const { design } = session.getState();
+      const name = freeName(`${design.name.slice(0, 66)} (this tab)`, await takenNames());
+      return (await addKnife({ ...design, name })).id;
     },
     dispose: () => {
       stopEdits();
       others.unsubscribe();
+      page?.removeEventListener("visibilitychange", leaving);
+      if (page) window.removeEventListener("pagehide", leaving);
       void flush();
     },
   });

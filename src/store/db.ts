@@ -1,5 +1,6 @@
-import Dexie, { type EntityTable } from "dexie";
+import Dexie, { type EntityTable, type Table } from "dexie";
 import type { Design } from "@/core/design/schema";
+import { switchableFactory, switchableKeyRange } from "./factory";
 
 /** A state that the maker chose to keep, to measure later changes against. */
 export interface SavedState {
@@ -9,24 +10,47 @@ export interface SavedState {
   readonly at: number;
 }
 
-export interface KnifeRecord {
+/**
+ * A design as it lies in the database: of the version that wrote it, with a checksum of what that writer had checked.
+ * Records that older builds wrote name neither. It is read through `reading.ts` only.
+ */
+export interface StoredDesign {
+  readonly design: unknown;
+  readonly version?: number;
+  readonly checksum?: string;
+}
+
+interface KnifeFields {
   readonly id: string;
-  /** The working state, written at every edit. */
-  readonly design: Design;
   /** Goes up by one at every write: a writer must name the revision that it began from. */
   readonly revision: number;
   readonly createdAt: number;
   readonly updatedAt: number;
+}
+
+export interface StoredKnife extends KnifeFields, StoredDesign {
+  readonly saved: unknown;
+}
+
+/** A knife as it is worked with: its design of the present version, checked. */
+export interface KnifeRecord extends KnifeFields {
+  /** The working state, written at every edit. */
+  readonly design: Design;
   readonly saved: SavedState | null;
 }
 
-/** Another making of a knife, kept beside it. */
-export interface VariantRecord {
+interface VariantFields {
   readonly id: string;
   readonly knifeId: string;
   readonly name: string;
-  readonly design: Design;
   readonly createdAt: number;
+}
+
+export interface StoredVariant extends VariantFields, StoredDesign {}
+
+/** Another making of a knife, kept beside it. */
+export interface VariantRecord extends VariantFields {
+  readonly design: Design;
 }
 
 export interface SettingRecord {
@@ -34,17 +58,67 @@ export interface SettingRecord {
   readonly value: unknown;
 }
 
+/** One step of a knife's history: what it changed, as it was before and after. */
+export interface StepRecord {
+  readonly knifeId: string;
+  /** Steps of a knife in order. */
+  readonly at: number;
+  readonly label: string;
+  /** Whether it is undone: it can be redone then. */
+  readonly undone: boolean;
+  readonly version: number;
+  /** Those fields of the design that the step changed. */
+  readonly before: Readonly<Record<string, unknown>>;
+  readonly after: Readonly<Record<string, unknown>>;
+}
+
+/** What a knife weighed when it was last weighed, so that the Rack shows it at once. */
+export interface FiguresRecord {
+  readonly id: string;
+  /** The knife's revision and the engine's version that it is of. */
+  readonly revision: number;
+  readonly engine: number;
+  /** Null where the knife could not be built. */
+  readonly massG: number | null;
+  readonly balanceMm: number | null;
+  /** The box round the knife from the side, mm. */
+  readonly extent: {
+    readonly xLow: number;
+    readonly xHigh: number;
+    readonly yLow: number;
+    readonly yHigh: number;
+  };
+}
+
+/** A knife that was taken off the rack, with everything that belongs to it. */
+export interface BinRecord {
+  readonly id: string;
+  readonly deletedAt: number;
+  readonly knife: StoredKnife;
+  readonly variants: readonly StoredVariant[];
+  readonly steps: readonly StepRecord[];
+}
+
 class EuaxisDatabase extends Dexie {
-  knives!: EntityTable<KnifeRecord, "id">;
+  knives!: EntityTable<StoredKnife, "id">;
   settings!: EntityTable<SettingRecord, "key">;
-  variants!: EntityTable<VariantRecord, "id">;
+  variants!: EntityTable<StoredVariant, "id">;
+  steps!: Table<StepRecord, [string, number]>;
+  figures!: EntityTable<FiguresRecord, "id">;
+  bin!: EntityTable<BinRecord, "id">;
 
   constructor() {
-    super("euaxis");
+    super("euaxis", { indexedDB: switchableFactory, IDBKeyRange: switchableKeyRange });
     this.version(1).stores({ knives: "id, createdAt", settings: "key" });
     this.version(2).stores({ variants: "id, knifeId" });
+    this.version(3).stores({
+      knives: "id, createdAt, updatedAt, design.name",
+      steps: "[knifeId+at], knifeId",
+      figures: "id",
+      bin: "id, deletedAt",
+    });
   }
 }
 
-/** The browser's database. */
+/** The browser's database; or one in memory, where the browser's cannot be opened. */
 export const db = new EuaxisDatabase();

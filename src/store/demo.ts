@@ -14,9 +14,11 @@ import rook from "@demo/rook-hunter.json";
 import chopper from "@demo/sallow-camp-chopper.json";
 import skerry from "@demo/skerry-prototype.json";
 import tarn from "@demo/tarn-ready-made-blade.json";
+import { nanoid } from "nanoid";
 import type { Design } from "@/core/design/schema";
-import { db } from "./db";
-import { addKnife } from "./knives";
+import { db, type StoredKnife } from "./db";
+import { sealed } from "./reading";
+import { ready, watched } from "./storage";
 
 const DEMO_FILES = [
   heath,
@@ -40,16 +42,31 @@ const SEEDED = "demo-knives-laid-out";
 
 /** Lays out the demo knives on the first visit only, so that deleting them lasts. */
 export async function layOutDemoKnivesOnce(): Promise<void> {
+  await ready();
+  const from = Date.now();
   await db.transaction("rw", db.knives, db.settings, async () => {
     if (await db.settings.get(SEEDED)) return;
     await db.settings.put({ key: SEEDED, value: true });
-    await addDemoKnives();
+    await db.knives.bulkAdd(demoRecords(from));
   });
 }
 
-/** Adds every demo knife again. */
-export async function addDemoKnives(): Promise<void> {
-  const from = Date.now();
-  // Taken as they are: the tests hold that each is a whole design of the present version.
-  for (const [i, file] of DEMO_FILES.entries()) await addKnife(file.knife as Design, from + i);
+/** Adds every demo knife again. False where the database did not take them. */
+export async function addDemoKnives(): Promise<boolean> {
+  const records = demoRecords(Date.now());
+  return watched("demo knives", "the demo knives", async () => {
+    await db.knives.bulkPut(records);
+  });
+}
+
+function demoRecords(from: number): StoredKnife[] {
+  return DEMO_FILES.map((file, i) => ({
+    id: nanoid(12),
+    // Taken as they are: the tests hold that each is a whole design of the present version.
+    ...sealed(file.knife as Design),
+    revision: 1,
+    createdAt: from + i,
+    updatedAt: from + i,
+    saved: null,
+  }));
 }

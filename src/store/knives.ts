@@ -1,13 +1,95 @@
 import { nanoid } from "nanoid";
 import type { Design } from "@/core/design/schema";
-import { db, type KnifeRecord, type SavedState, type VariantRecord } from "./db";
+import { db, type KnifeRecord, type SavedState, type StoredKnife } from "./db";
+import { NO_STEPS, type StepChanges } from "./history";
+import { type Damaged, type Reading, readKnifeRecord, sealed } from "./reading";
+import { giveUpWaiting, ready, watched } from "./storage";
 
 export type WriteResult =
   | { readonly ok: true; readonly record: KnifeRecord }
   | { readonly ok: false; readonly code: "changed-elsewhere"; readonly theirs: KnifeRecord }
-  | { readonly ok: false; readonly code: "deleted" };
+  | { readonly ok: false; readonly code: "deleted" }
+  /** What another tab wrote there cannot be read by this one: it is of a newer Euaxis, or damaged. */
+  | { readonly ok: false; readonly code: "unreadable"; readonly damaged: Damaged };
 
-/** Adds a knife and gives its record back. */
+/**
+ * Knives whose last state could not be written, as they are: what is asked for is taken from here first, so that work
+ * goes on with them while the database fails.
+ */
+const unwritten = new Map<string, KnifeRecord>();
+
+export function stored({ design, saved, ...rest }: KnifeRecord): StoredKnife {
+  return { ...rest, ...sealed(design), saved: saved && { ...saved, ...sealed(saved.design) } };
+}
+
+/** A knife, or why it cannot be read; undefined where there is none. */
+export async function getKnife(id: string): Promise<Reading<KnifeRecord> | undefined> {
+  const mine = unwritten.get(id);
+  if (mine) return { ok: true, record: mine };
+  const found = await db.knives.get(id);
+  return found && readKnifeRecord(found);
+}
+
+/** The same with what lies in the database, for whoever goes on from there; nothing lies there of one that waits in memory. */
+export async function openKnife(
+  id: string,
+): Promise<{ readonly reading: Reading<KnifeRecord>; readonly stored: StoredKnife | null } | undefined> {
+  const mine = unwritten.get(id);
+  if (mine) return { reading: { ok: true, record: mine }, stored: null };
+  const found = await db.knives.get(id);
+  return found && { reading: await readKnifeRecord(found), stored: found };
+}
+
+/** Knives that are only in memory so far: the Rack shows them too. */
+export function unwrittenKnives(): readonly KnifeRecord[] {
+  return [...unwritten.values()];
+}
+
+/** Every knife that can be read, the oldest first. */
+export async function readableKnives(): Promise<KnifeRecord[]> {
+  const readings = await Promise.all((await db.knives.toArray()).map(readKnifeRecord));
+  const records = readings.flatMap((r) => (r.ok && !unwritten.has(r.record.id) ? [r.record] : []));
+  return [...records, ...unwritten.values()].sort((a, b) => a.createdAt - b.createdAt);
+}
+
+/** Ids of all knives, the oldest first; those that do not say when they were made come last, and none is left out. */
+export async function knifeIds(): Promise<string[]> {
+  const [all, dated] = await Promise.all([
+    db.knives.toCollection().primaryKeys(),
+    db.knives.orderBy("createdAt").primaryKeys(),
+  ]);
+  const inOrder = new Set(dated);
+  const rest = all.filter((id) => !inOrder.has(id));
+  return [...dated, ...rest, ...[...unwritten.keys()].filter((id) => !inOrder.has(id) && !rest.includes(id))];
+}
+
+/** Names of all knives. Read off an index: no design is fetched for it. */
+export async function takenNames(): Promise<string[]> {
+  const names = (await db.knives.orderBy("design.name").keys()).map(String);
+  return [...names, ...[...unwritten.values()].map((k) => k.design.name)];
+}
+
+/** Puts a record as it is; where the database fails it is kept in memory, and tried again. */
+export async function putRecord(record: KnifeRecord): Promise<void> {
+  unwritten.set(record.id, record);
+  await watched(`knife ${record.id}`, record.design.name, async () => {
+    const latest = unwritten.get(record.id);
+    if (latest) await db.knives.put(stored(latest));
+    if (unwritten.get(record.id) === latest) unwritten.delete(record.id);
+  });
+}
+
+/** Whether a knife's last state waits in memory. */
+export function isUnwritten(id: string): boolean {
+  return unwritten.has(id);
+}
+
+/** Keeps a knife in memory whose last state could not be written, for when it is opened again in this tab. */
+export function holdUnwritten(record: KnifeRecord): void {
+  unwritten.set(record.id, record);
+}
+
+/** Adds a knife and gives its record back: it is there to work with, whether or not it could be written at once. */
 export async function addKnife(design: Design, createdAt = Date.now()): Promise<KnifeRecord> {
   const record: KnifeRecord = {
     id: nanoid(12),
@@ -17,75 +99,117 @@ export async function addKnife(design: Design, createdAt = Date.now()): Promise<
     updatedAt: createdAt,
     saved: null,
   };
-  await db.knives.add(record);
+  await putRecord(record);
   return record;
 }
 
 /**
  * Replaces a knife's design if nobody wrote since `baseRevision`; otherwise changes nothing and answers what is
- * there now. `saved`, when given, replaces the saved state too.
+ * there now. `saved`, when given, replaces the saved state too; `steps` are those of its history that changed. Throws
+ * where the database does.
  */
 export async function writeDesign(
   id: string,
   design: Design,
   baseRevision: number,
   saved?: SavedState | null,
+  steps: StepChanges = NO_STEPS,
 ): Promise<WriteResult> {
-  return db.transaction("rw", db.knives, async () => {
+  await ready();
+  const mine = unwritten.get(id);
+  const sealedDesign = sealed(design);
+  const written = await db.transaction("rw", db.knives, db.steps, async () => {
     const now = await db.knives.get(id);
-    if (!now) return { ok: false, code: "deleted" };
-    if (now.revision !== baseRevision) return { ok: false, code: "changed-elsewhere", theirs: now };
-    const record: KnifeRecord = {
-      ...now,
-      design,
-      revision: now.revision + 1,
+    // A knife that was never written is no deleted one.
+    if (!now && !mine) return { code: "deleted" } as const;
+    if (now && now.revision !== baseRevision) return { code: "changed-elsewhere", theirs: now } as const;
+    const record: StoredKnife = {
+      id,
+      createdAt: now?.createdAt ?? mine?.createdAt ?? Date.now(),
+      ...sealedDesign,
+      revision: baseRevision + 1,
       updatedAt: Date.now(),
-      saved: saved === undefined ? now.saved : saved,
+      saved: saved === undefined ? (now?.saved ?? null) : saved && { ...saved, ...sealed(saved.design) },
     };
     await db.knives.put(record);
-    return { ok: true, record };
+    await db.steps.bulkDelete(steps.drop.map((at): [string, number] => [id, at]));
+    await db.steps.bulkPut(steps.put.map((s) => ({ ...s, knifeId: id })));
+    return { code: "written", record } as const;
   });
+  if (written.code === "deleted") return { ok: false, code: "deleted" };
+  const reading = await readKnifeRecord(written.code === "written" ? written.record : written.theirs);
+  if (written.code === "written") {
+    unwritten.delete(id);
+    // What was just written is what is here: nothing of it is read back.
+    const { saved: kept } = reading.ok ? reading.record : { saved: saved ?? null };
+    return { ok: true, record: { ...written.record, design, saved: kept } };
+  }
+  // What stands there cannot be read: it is kept as it is under another name by whoever goes on, see `setAside`.
+  if (!reading.ok) return { ok: false, code: "unreadable", damaged: reading.damaged };
+  return { ok: false, code: "changed-elsewhere", theirs: reading.record };
 }
 
 /** Changes one knife by a function of its design, whatever its revision: for the Rack, which holds no session. */
 export async function changeDesign(id: string, change: (design: Design) => Design): Promise<void> {
-  await db.transaction("rw", db.knives, async () => {
-    const now = await db.knives.get(id);
-    if (now) {
-      const record = {
-        ...now,
-        design: change(now.design),
-        revision: now.revision + 1,
-        updatedAt: Date.now(),
-      };
-      await db.knives.put(record);
+  const reading = await getKnife(id);
+  if (!reading?.ok) return;
+  const { record } = reading;
+  const design = change(record.design);
+  let newest: KnifeRecord = { ...record, design, revision: record.revision + 1, updatedAt: Date.now() };
+  const written = await watched(`knife ${id}`, design.name, async () => {
+    for (;;) {
+      const now = await getKnife(id);
+      if (!now?.ok) return;
+      const result = await writeDesign(id, change(now.record.design), now.record.revision);
+      if (result.ok || result.code === "deleted") return;
+      if (result.code === "unreadable") return;
+      newest = result.theirs;
     }
   });
+  if (!written) unwritten.set(id, newest);
 }
 
-/** A knife that was taken off the rack, with its variants. */
-export interface Removed {
-  readonly knife: KnifeRecord;
-  readonly variants: readonly VariantRecord[];
-}
-
-/** Removes a knife with its variants and gives back what was removed, so that it can be put back. */
-export async function removeKnife(id: string): Promise<Removed | undefined> {
-  return db.transaction("rw", db.knives, db.variants, async () => {
-    const knife = await db.knives.get(id);
-    const variants = await db.variants.where("knifeId").equals(id).toArray();
-    await db.knives.delete(id);
-    await db.variants.bulkDelete(variants.map((v) => v.id));
-    return knife && { knife, variants };
+/** Removes a knife from the rack into the bin, with all that belongs to it. False where it could not be written. */
+export async function removeKnife(id: string): Promise<boolean> {
+  const mine = unwritten.get(id);
+  const removed = await watched(`removal ${id}`, "the removal of a knife", async () => {
+    await db.transaction("rw", [db.knives, db.variants, db.steps, db.figures, db.bin], async () => {
+      const knife = await db.knives.get(id);
+      if (!knife) return;
+      const variants = await db.variants.where("knifeId").equals(id).toArray();
+      const steps = await db.steps.where("knifeId").equals(id).toArray();
+      await db.bin.put({ id, deletedAt: Date.now(), knife, variants, steps });
+      await db.knives.delete(id);
+      await db.variants.bulkDelete(variants.map((v) => v.id));
+      await db.steps.where("knifeId").equals(id).delete();
+      await db.figures.delete(id);
+    });
   });
+  // A removal is not done behind the maker's back, minutes later.
+  if (!removed) giveUpWaiting(`removal ${id}`);
+  else if (mine) {
+    unwritten.delete(id);
+    giveUpWaiting(`knife ${id}`);
+  }
+  return removed;
 }
 
-/** Puts a removed knife back as it was. */
-export async function restoreKnife({ knife, variants }: Removed): Promise<void> {
-  await db.transaction("rw", db.knives, db.variants, async () => {
-    await db.knives.put(knife);
-    await db.variants.bulkPut([...variants]);
+/** Puts a knife back from the bin as it was. False where it is not there, or could not be written. */
+export async function restoreKnife(id: string): Promise<boolean> {
+  let found = false;
+  const written = await watched(`restoring ${id}`, "a knife from the bin", async () => {
+    await db.transaction("rw", [db.knives, db.variants, db.steps, db.bin], async () => {
+      const kept = await db.bin.get(id);
+      found = kept !== undefined;
+      if (!kept) return;
+      await db.knives.put(kept.knife);
+      await db.variants.bulkPut([...kept.variants]);
+      await db.steps.bulkPut([...kept.steps]);
+      await db.bin.delete(id);
+    });
   });
+  if (!written) giveUpWaiting(`restoring ${id}`);
+  return written && found;
 }
 
 /** A name not yet taken: "Parer", "Parer 2", "Parer 3" … within 80 characters. */

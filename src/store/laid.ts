@@ -1,7 +1,8 @@
 "use client";
-import { useLiveQuery } from "dexie-react-hooks";
 import * as z from "zod";
 import { db } from "./db";
+import { ready, watched } from "./storage";
+import { useKept } from "./useKept";
 
 /** So many lie side by side, the knife on the bench among them. */
 export const MOST_BESIDE = 4;
@@ -19,17 +20,22 @@ const NONE: readonly Beside[] = [];
 
 /** What lies beside a knife, in order. */
 export function useLaid(knifeId: string): readonly Beside[] {
-  return useLiveQuery(() => laidBeside(knifeId), [knifeId]) ?? NONE;
+  return useKept(() => laidBeside(knifeId), [knifeId]) ?? NONE;
 }
 
 /** What lies beside a knife and is still there: what was deleted takes no place, and has it again once it is put back. */
 export async function laidBeside(knifeId: string): Promise<readonly Beside[]> {
+  await ready();
+  return kept(knifeId);
+}
+
+async function kept(knifeId: string): Promise<readonly Beside[]> {
   const row = await db.settings.get(keyOf(knifeId));
-  const kept = list.catch([]).parse(row?.value ?? []);
+  const laid = list.catch([]).parse(row?.value ?? []);
   const there = await Promise.all(
-    kept.map((b) => (b.kind === "knife" ? db.knives : db.variants).where("id").equals(b.id).count()),
+    laid.map((b) => (b.kind === "knife" ? db.knives : db.variants).where("id").equals(b.id).count()),
   );
-  return kept.filter((_, i) => there[i] > 0);
+  return laid.filter((_, i) => there[i] > 0);
 }
 
 /** Changes what lies beside a knife; what is more than there is room for is left off. */
@@ -37,8 +43,10 @@ export async function lay(
   knifeId: string,
   change: (now: readonly Beside[]) => readonly Beside[],
 ): Promise<void> {
-  await db.transaction("rw", db.settings, db.knives, db.variants, async () => {
-    const next = change(await laidBeside(knifeId)).slice(0, MOST_BESIDE - 1);
-    await db.settings.put({ key: keyOf(knifeId), value: next });
-  });
+  await watched(keyOf(knifeId), "what lies beside a knife", () =>
+    db.transaction("rw", db.settings, db.knives, db.variants, async () => {
+      const next = change(await kept(knifeId)).slice(0, MOST_BESIDE - 1);
+      await db.settings.put({ key: keyOf(knifeId), value: next });
+    }),
+  );
 }

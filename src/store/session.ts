@@ -2,6 +2,7 @@ import { produce } from "immer";
 import { temporal } from "zundo";
 import { createStore } from "zustand/vanilla";
 import { type Design, designSchema } from "@/core/design/schema";
+import type { State, Timeline } from "./history";
 
 /** Why an edit was not taken: the field, and what is wrong with it. */
 export interface Refusal {
@@ -27,8 +28,8 @@ export interface SessionState {
   adopt(label: string, design: Design): void;
 }
 
-/** One knife being edited: an immutable design with undo and redo. */
-export function createSession(initial: Design) {
+/** One knife being edited: an immutable design with undo and redo, from the start where its history was kept. */
+export function createSession(initial: Design, kept?: Timeline) {
   let lastGesture: string | null = null;
   const store = createStore<SessionState>()(
     temporal(
@@ -44,7 +45,7 @@ export function createSession(initial: Design) {
         };
         return {
           design: initial,
-          label: "",
+          label: kept?.now.label ?? "",
           edit: (label, recipe, options) => {
             const now = store.getState().design;
             const next = produce(now, recipe as (draft: unknown) => void);
@@ -67,7 +68,18 @@ export function createSession(initial: Design) {
       },
     ),
   );
+  if (kept) store.temporal.setState({ pastStates: [...kept.past], futureStates: [...kept.future].reverse() });
   return Object.assign(store, {
+    /** All states as they stand. */
+    timeline: (): Timeline => {
+      const { pastStates, futureStates } = store.temporal.getState();
+      const { design, label } = store.getState();
+      return {
+        past: pastStates as State[],
+        now: { design, label },
+        future: [...futureStates].reverse() as State[],
+      };
+    },
     undo: () => {
       lastGesture = null;
       store.temporal.getState().undo();

@@ -4,6 +4,7 @@ import { useEffect } from "react";
 import { createStore, useStore } from "zustand";
 import type { UnitSystem } from "@/core/units/print";
 import { db } from "./db";
+import { ready, watched } from "./storage";
 
 export interface Settings {
   readonly units: UnitSystem;
@@ -36,13 +37,18 @@ let watching = false;
 function watch(): void {
   if (watching) return;
   watching = true;
-  liveQuery(() => db.settings.get(KEY)).subscribe({
-    next: (row) => shared.setState(settingsIn(row?.value)),
-    error: (error: unknown) => {
-      watching = false;
-      console.error("the settings could not be read", error);
-    },
-  });
+  const failed = (error: unknown) => {
+    watching = false;
+    console.error("the settings could not be read", error);
+  };
+  void ready().then(
+    () =>
+      liveQuery(() => db.settings.get(KEY)).subscribe({
+        next: (row) => shared.setState(settingsIn(row?.value)),
+        error: failed,
+      }),
+    failed,
+  );
 }
 
 /** The maker's settings; the defaults until the database has answered. */
@@ -51,9 +57,13 @@ export function useSettings(): Settings {
   return useStore(shared);
 }
 
+/** Changes settings at once, and keeps them. */
 export async function changeSettings(change: Partial<Settings>): Promise<void> {
-  await db.transaction("rw", db.settings, async () => {
-    const now = settingsIn((await db.settings.get(KEY))?.value);
-    await db.settings.put({ key: KEY, value: settingsIn({ ...now, ...change }) });
-  });
+  shared.setState(settingsIn({ ...shared.getState(), ...change }));
+  await watched(KEY, "the settings", () =>
+    db.transaction("rw", db.settings, async () => {
+      const now = settingsIn((await db.settings.get(KEY))?.value);
+      await db.settings.put({ key: KEY, value: settingsIn({ ...now, ...change }) });
+    }),
+  );
 }

@@ -5,7 +5,7 @@ import { variantName } from "@/core/design/record/fields";
 import { MOST_VARIANTS } from "@/core/design/variant";
 import { db } from "./db";
 import { addDemoKnives, layOutDemoKnivesOnce } from "./demo";
-import { addKnife, changeDesign, freeName, removeKnife, restoreKnife, writeDesign } from "./knives";
+import { addKnife, changeDesign, freeName, getKnife, removeKnife, restoreKnife, writeDesign } from "./knives";
 import { laidBeside, lay } from "./laid";
 import { createSession } from "./session";
 import { spine } from "./session.fixtures";
@@ -24,6 +24,8 @@ beforeEach(async () => {
   await db.knives.clear();
   await db.settings.clear();
   await db.variants.clear();
+  await db.bin.clear();
+  await db.steps.clear();
 });
 
 describe("an editing session", () => {
@@ -106,10 +108,10 @@ describe("the rack's records", () => {
 
   it("come back whole after a deletion", async () => {
     const record = await addKnife(newDesign("Sedge"));
-    const gone = await removeKnife(record.id);
+    expect(await removeKnife(record.id)).toBe(true);
     expect(await db.knives.count()).toBe(0);
-    await restoreKnife(gone!);
-    expect(await db.knives.get(record.id)).toEqual(record);
+    expect(await restoreKnife(record.id)).toBe(true);
+    expect(await getKnife(record.id)).toEqual({ ok: true, record });
   });
 
   it("hold the demo knives once, however often the rack is opened", async () => {
@@ -173,9 +175,9 @@ describe("variants", () => {
     const { id } = await addKnife(sedge);
     await addVariants(id, named("Slim"));
     const before = await variantsOf(id);
-    const gone = await removeKnife(id);
+    await removeKnife(id);
     expect(await db.variants.count()).toBe(0);
-    if (gone) await restoreKnife(gone);
+    await restoreKnife(id);
     expect(await variantsOf(id)).toEqual(before);
   });
 });
@@ -227,9 +229,9 @@ describe("what lies beside a knife", () => {
   it("gives up the place of what was deleted, and has it back when it is put back", async () => {
     const [x, p, q, r] = await Promise.all(Array.from({ length: 4 }, knife));
     await lay("a", () => [x, p, q]);
-    const gone = await removeKnife(p.id);
+    await removeKnife(p.id);
     expect(await laidBeside("a")).toEqual([x, q]);
-    if (gone) await restoreKnife(gone);
+    await restoreKnife(p.id);
     expect(await laidBeside("a")).toEqual([x, p, q]);
     await removeKnife(p.id);
     await lay("a", (now) => [...now, r]);

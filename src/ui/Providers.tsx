@@ -7,11 +7,11 @@ import { Notices } from "./shell/Notices";
 import { system } from "./theme";
 
 /** Theme, light and dark, and notices for everything below. */
-export function Providers({ children }: { children: ReactNode }) {
+export function Providers({ nonce, children }: { nonce?: string; children: ReactNode }) {
   return (
     <EmotionRegistry>
       <ChakraProvider value={system}>
-        <ThemeProvider attribute="class" disableTransitionOnChange>
+        <ThemeProvider attribute="class" disableTransitionOnChange nonce={nonce}>
           {children}
           <Notices />
         </ThemeProvider>

@@ -3,6 +3,7 @@ import type { Design } from "@/core/design/schema";
 import type { Variant } from "@/core/design/variant";
 import { LARGEST_KNIFE_BYTES } from "@/core/files/knife/format";
 import { writeKnifeWithin } from "@/core/files/knife/write";
+import { variantsOf } from "@/store/variants";
 import { notices } from "./shell/notice";
 
 /** Hands a knife and its variants to the browser as a file to keep; says how many variants found no room in it. */
@@ -15,6 +16,54 @@ export function downloadKnife(design: Design, variants: readonly Variant[]): voi
     description:
       "With their imported shapes the file would be too large to be opened. Export them by themselves.",
   });
+}
+
+/**
+ * The same for a knife of the rack or the bench. Where the database cannot be asked for its variants, the knife by itself, and
+ * what is missing is said.
+ */
+export async function exportKnife(knifeId: string, design: Design): Promise<void> {
+  const variants = await variantsOf(knifeId).catch((error: unknown) => {
+    console.error("the variants could not be read", error);
+    return null;
+  });
+  downloadKnife(design, variants ?? []);
+  if (!variants)
+    notices.error({
+      title: "The variants are not in the file",
+      description: "The browser's database cannot be read. The knife itself is whole.",
+    });
+}
+
+/** Everything as one backup file; where the database cannot be read, what is in memory of it, and what is missing is said. */
+export async function downloadEverything(): Promise<void> {
+  const [{ makeBackup, noteBackup }, { stored, unwrittenKnives }, { writeBackup }] = await Promise.all([
+    import("@/store/backup"),
+    import("@/store/knives"),
+    import("@/core/files/backup/backup"),
+  ]);
+  const save = (text: string, made: string) =>
+    download(new Blob([text], { type: "application/json" }), `euaxis-backup-${made.slice(0, 10)}.json`);
+  try {
+    const backup = await makeBackup();
+    save(writeBackup(backup), backup.made);
+    await noteBackup().catch(() => undefined);
+  } catch (error) {
+    console.error("the database could not be read", error);
+    const knives = unwrittenKnives().map((k) => ({ ...stored(k) }));
+    const made = new Date().toISOString();
+    save(writeBackup({ made, holds: { knives } }), made);
+    notices.error({
+      title: "Only what waits to be written is in the file",
+      description: `${knives.length === 1 ? "1 knife" : `${knives.length} knives`}. The browser's database cannot be read.`,
+    });
+  }
+}
+
+/** A record as it lies in the database, for whoever can still make something of it. */
+export function downloadRaw(name: string, raw: unknown): void {
+  const text = `${JSON.stringify(raw, null, 2)}\n`;
+  download(new Blob([text], { type: "application/json" }), `${fileStem(name)}.raw.json`);
 }
 
 /** Hands bytes to the browser as a file to keep. */

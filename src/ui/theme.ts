@@ -107,6 +107,10 @@ const config = defineConfig({
     ".section-where": { fontSize: "sm", px: "2", lineHeight: "1.25" },
     ".figure": { flexShrink: "0", maxWidth: "220px" },
     ".figure-name": { fontSize: "sm", color: "graphite" },
+    // Figures of an older state: paled once they have been that for longer than a weighing usually takes.
+    "[data-old] .figure-value, [data-old] .figure-below": { opacity: 0.5, transition: "opacity 0s 300ms" },
+    "[data-old=failed] .figure-value, [data-old=failed] .figure-below": { transition: "none" },
+    ".figures-old": { color: "graphite", animation: "figures-old 0s 300ms both" },
     ".figure-value": { display: "block", fontSize: "2xl", fontWeight: "600", lineHeight: "1.1" },
     ".figure-below": { fontSize: "sm", color: "graphite", lineHeight: "1.2", whiteSpace: "pre-line" },
     ".strip-key": { fontSize: "sm", lineHeight: "1.25" },
@@ -126,6 +130,7 @@ const config = defineConfig({
     ".row-link::after": { content: '""', position: "absolute", inset: 0 },
   },
   theme: {
+    keyframes: { "figures-old": { from: { visibility: "hidden" }, to: { visibility: "visible" } } },
     tokens: {
       fonts: { body: { value: "Barlow, sans-serif" }, heading: { value: "Barlow, sans-serif" } },
     },

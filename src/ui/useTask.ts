@@ -4,6 +4,9 @@ import type { Design } from "@/core/design/schema";
 import { type Asker, createAsker } from "@/workers/bench.client";
 import type { BenchService } from "@/workers/bench.messages";
 
+/** A long question is given up after this, ms: its worker is dead. */
+const AT_LONGEST_MS = 20 * 60_000;
+
 export interface Task<T> {
   readonly busy: boolean;
   /** The last one came to nothing: its worker failed at it. */
@@ -34,7 +37,7 @@ export function useTask<T>(): Task<T> {
     asker.current = mine;
     setBusy(true);
     setFailed(false);
-    const value = (await mine.ask(question)) as T | null;
+    const value = (await mine.ask(question, AT_LONGEST_MS)) as T | null;
     if (asker.current !== mine) return;
     cancel();
     if (value === null) setFailed(true);

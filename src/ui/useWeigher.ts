@@ -10,11 +10,13 @@ export interface Weighed {
   readonly weighing: Weighing | null;
   /** What it is of; the knife may have changed since. */
   readonly of: Design | null;
-  /** Why there is none, when the weighing itself failed. */
+  /** Why the present design is not weighed, when the weighing itself failed: the figures are of an older one then. */
   readonly failure: string | null;
+  /** Asks once more. */
+  readonly again: () => void;
 }
 
-export const NOT_YET: Weighed = { weighing: null, of: null, failure: null };
+export const NOT_YET: Weighed = { weighing: null, of: null, failure: null, again: () => undefined };
 
 /**
  * Weighs a session's design in a worker whenever it changes; shows the last answer meanwhile. It listens to the session
@@ -25,14 +27,23 @@ export function useWeighing(session: Session): Weighed {
   useEffect(() => {
     const weigher = createWeigher();
     let latest: Design | null = null;
-    const weigh = ({ design }: { design: Design }) => {
-      if (design === latest) return;
+    let failures = 0;
+    const ask = (design: Design) => {
       latest = design;
       void weigher.weigh(design).then((answer) => {
-        if (answer.ok) setWeighed({ weighing: answer.weighing, of: design, failure: null });
-        else if (answer.code === "failed" && design === latest)
-          setWeighed({ weighing: null, of: null, failure: answer.message });
+        if (answer.ok) {
+          failures = 0;
+          setWeighed({ weighing: answer.weighing, of: design, failure: null, again });
+        } else if (answer.code === "failed" && design === latest) {
+          // A worker that died may have died of anything: it is asked once more, by a new one, before that is said.
+          if (failures++ === 0) ask(design);
+          else setWeighed((last) => ({ ...last, failure: answer.message, again }));
+        }
       });
+    };
+    const again = () => ask(session.getState().design);
+    const weigh = ({ design }: { design: Design }) => {
+      if (design !== latest) ask(design);
     };
     weigh(session.getState());
     const leave = session.subscribe(weigh);
@@ -44,11 +55,11 @@ export function useWeighing(session: Session): Weighed {
   return weighed;
 }
 
-/** Weighs many designs one after the other in one worker, by key; figures appear as they come. */
+/** Weighs many designs one after the other in one worker; figures appear as they come, and what fails is said. */
 export function useWeighings(
   designs: readonly { readonly key: string; readonly design: Design }[],
-): ReadonlyMap<Design, Weighing> {
-  const [done, setDone] = useState<ReadonlyMap<Design, Weighing>>(new Map());
+): ReadonlyMap<Design, Weighing | "failed"> {
+  const [done, setDone] = useState<ReadonlyMap<Design, Weighing | "failed">>(new Map());
   const known = useRef(done);
   known.current = done;
   useEffect(() => {
@@ -58,7 +69,9 @@ export function useWeighings(
     void (async () => {
       for (const { design } of missing) {
         const answer = await weigher.weigh(design);
-        if (answer.ok) setDone((before) => new Map(before).set(design, answer.weighing));
+        if (!answer.ok && answer.code !== "failed") return;
+        const result = answer.ok ? answer.weighing : "failed";
+        setDone((before) => new Map(before).set(design, result));
       }
     })();
     return () => weigher.dispose();

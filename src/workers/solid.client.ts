@@ -4,38 +4,27 @@ import type { SolidService } from "./solid.messages";
 type Failure = { readonly ok: false; readonly code: "failed"; readonly message: string };
 export type SolidAnswer<T> = { readonly ok: true; readonly value: T } | Failure;
 
+/** Solids of a knife with everything on it are built in some seconds, and the kernel is fetched first, ms. */
+const ANSWER_WITHIN_MS = 120_000;
+
 /**
- * Asks the solid worker, which is started by the first question. A worker that fails or dies answers "failed" and is
- * started anew by the next question; `dispose` ends it, and with it what is under way.
+ * Asks the solid worker, which is started by the first question. A worker that fails, dies, hangs or does not start
+ * answers "failed" and is started anew by the next question; `dispose` ends it, and with it what is under way.
  */
 export function createSolids(
   startWorker: () => Worker = () =>
     new Worker(new URL("./solid.worker.ts", import.meta.url), { type: "module" }),
+  withinMs = ANSWER_WITHIN_MS,
 ) {
-  const dying = new Set<(why: string) => void>();
-  const endAll = (why: string) => {
-    for (const end of dying) end(why);
-    dying.clear();
-  };
-  const host = hosted<SolidService>(startWorker, endAll);
-
+  const host = hosted<SolidService>(startWorker);
   return {
-    ask: <T>(question: (service: SolidService) => Promise<T>): Promise<SolidAnswer<T>> =>
-      new Promise((answer) => {
-        const fail = (message: string) => answer({ ok: false, code: "failed", message });
-        dying.add(fail);
-        // Its methods promise already what the remote ones do; the wrapper's type parts unions of answers.
-        question(host.service() as unknown as SolidService)
-          .then(
-            (value) => answer({ ok: true, value }),
-            (error: unknown) => fail(error instanceof Error ? error.message : String(error)),
-          )
-          .finally(() => dying.delete(fail));
-      }),
-    dispose: () => {
-      host.stop();
-      endAll("disposed");
+    ask: async <T>(question: (service: SolidService) => Promise<T>): Promise<SolidAnswer<T>> => {
+      const answer = await host.ask(question, withinMs);
+      return answer.ok
+        ? { ok: true, value: answer.value as T }
+        : { ok: false, code: "failed", message: answer.message };
     },
+    dispose: () => host.stop("disposed"),
   };
 }
 

@@ -10,21 +10,39 @@ import type { SolidService } from "./solid.messages";
 
 let loading: Promise<ManifoldToplevel> | null = null;
 
-/** The kernel, fetched when it is first asked for. */
+/** The kernel, fetched when it is first asked for; after it failed to load, or broke, anew. */
 function kernel(): Promise<ManifoldToplevel> {
   loading ??= Module({
     locateFile: () => new URL("manifold-3d/manifold.wasm", import.meta.url).href,
-  }).then((made: ManifoldToplevel) => {
-    made.setup();
-    return made;
-  });
+  }).then(
+    (made: ManifoldToplevel) => {
+      made.setup();
+      return made;
+    },
+    (error: unknown) => {
+      loading = null;
+      throw error;
+    },
+  );
   return loading;
+}
+
+/** Does something with the kernel. One that ran out of memory or into a fault of its own is let go of, with all in it. */
+async function withKernel<T>(work: (kernel: ManifoldToplevel) => T | Promise<T>): Promise<T> {
+  try {
+    return await work(await kernel());
+  } catch (error) {
+    if (error instanceof WebAssembly.RuntimeError || error instanceof RangeError) {
+      loading = null;
+      shown = null;
+    }
+    throw error;
+  }
 }
 
 let shown: { key: string; solids: PartSolid[] } | null = null;
 
-async function solidsOf(design: Design): Promise<PartSolid[]> {
-  const made = await kernel();
+function solidsOf(made: ManifoldToplevel, design: Design): PartSolid[] {
   const key = JSON.stringify(design);
   if (shown?.key === key) return shown.solids;
   for (const { solid } of shown?.solids ?? []) solid.delete();
@@ -34,16 +52,17 @@ async function solidsOf(design: Design): Promise<PartSolid[]> {
 }
 
 const service: SolidService = {
-  parts: async (design, cut) => {
-    const meshes = meshesOf(await solidsOf(design), cut);
-    return transfer(
-      meshes,
-      meshes.flatMap((p) => [p.mesh.vertices.buffer, p.mesh.triangles.buffer]),
-    );
-  },
-  agreement: async (design) => meshAgreement(await kernel(), assemble(design)),
-  importShape: async (bytes, unit) => importShape(await kernel(), bytes, unit),
-  exportFile: async (design, partId, format) => exportMesh(await kernel(), design, partId, format),
+  parts: (design, cut) =>
+    withKernel((made) => {
+      const meshes = meshesOf(solidsOf(made, design), cut);
+      return transfer(
+        meshes,
+        meshes.flatMap((p) => [p.mesh.vertices.buffer, p.mesh.triangles.buffer]),
+      );
+    }),
+  agreement: (design) => withKernel((made) => meshAgreement(made, assemble(design))),
+  importShape: (bytes, unit) => withKernel((made) => importShape(made, bytes, unit)),
+  exportFile: (design, partId, format) => withKernel((made) => exportMesh(made, design, partId, format)),
 };
 
 expose(service);

@@ -89,3 +89,16 @@ export function migrate(record: unknown, from: number, migrations: Migrations = 
   for (let version = from; version < DESIGN_VERSION; version++) current = migrations[version](current);
   return current;
 }
+
+/**
+ * The version of a record that does not name it, as browsers kept them up to version 5: each version brought a field of
+ * its own. What has none of them is read as version 1, and refused by the schema where it is no design.
+ */
+export function versionOfUnmarked(record: unknown): number {
+  if (!isRecord(record)) return 1;
+  if ("work" in record) return 5;
+  if ("use" in record || "fitUp" in record) return 4;
+  if ("meshes" in record) return 3;
+  if ("guard" in record) return 2;
+  return 1;
+}

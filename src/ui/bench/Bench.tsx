@@ -1,11 +1,18 @@
 "use client";
-import { Button, Flex, Stack, Text } from "@chakra-ui/react";
+import { Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
 import dynamic from "next/dynamic";
 import { useEffect, useState } from "react";
+import type { Design } from "@/core/design/schema";
 import { type Autosave, createAutosave } from "@/store/autosave";
-import { db } from "@/store/db";
+import { db, type StoredKnife } from "@/store/db";
 import { layOutDemoKnivesOnce } from "@/store/demo";
+import { type KeptTimeline, readTimeline } from "@/store/history";
+import { openKnife } from "@/store/knives";
+import type { Damaged } from "@/store/reading";
 import { createSession, type Session } from "@/store/session";
+import { askToPersist } from "@/store/storage";
+import { damageWords } from "@/words/storage";
+import { downloadRaw } from "../files";
 import { Header } from "../shell/Header";
 import { NearLink } from "../shell/NearLink";
 import { BenchProvider, Unhurried } from "./BenchContext";
@@ -45,7 +52,19 @@ type Opening =
   | { readonly state: "opening" }
   | { readonly state: "missing" }
   | { readonly state: "failed"; readonly reason: string }
+  | { readonly state: "damaged"; readonly damaged: Damaged }
   | { readonly state: "open"; readonly session: Session; readonly autosave: Autosave };
+
+/** A knife's history as it was kept, and the numbers of all its steps: those that do not fit are written anew. */
+async function historyOf(
+  id: string,
+  design: Design,
+  stored: StoredKnife | null,
+): Promise<{ timeline: KeptTimeline; stale: number[] } | undefined> {
+  if (!stored) return undefined;
+  const keys = await db.steps.where("knifeId").equals(id).primaryKeys();
+  return { timeline: await readTimeline(id, design, stored), stale: keys.map(([, at]) => at) };
+}
 
 /** One knife: its drawing, the step at hand, and what it weighs. */
 export function Bench({ id }: { id: string }) {
@@ -58,11 +77,18 @@ export function Bench({ id }: { id: string }) {
     void (async () => {
       try {
         await layOutDemoKnivesOnce();
-        const record = await db.knives.get(id);
+        const found = await openKnife(id);
         if (closed) return;
-        if (!record) return setOpening({ state: "missing" });
-        const session = createSession(record.design);
-        autosave = createAutosave(session, record);
+        if (!found) return setOpening({ state: "missing" });
+        const { reading, stored } = found;
+        if (!reading.ok) return setOpening({ state: "damaged", damaged: reading.damaged });
+        const { record } = reading;
+        // A history that cannot be read is no reason not to open the knife.
+        const history = await historyOf(id, record.design, stored).catch(() => undefined);
+        if (closed) return;
+        const session = createSession(record.design, history?.timeline);
+        autosave = createAutosave(session, record, history?.timeline, history?.stale);
+        void askToPersist();
         setOpening({ state: "open", session, autosave });
       } catch (error) {
         if (!closed)
@@ -119,6 +145,27 @@ export function Bench({ id }: { id: string }) {
         {opening.state === "opening" && <Text color="graphite">Opening …</Text>}
         {opening.state === "failed" && (
           <Text color="fault">The browser's database cannot be used: {opening.reason}</Text>
+        )}
+        {opening.state === "damaged" && (
+          <>
+            <Text fontSize="lg" fontWeight="600">
+              {opening.damaged.name} cannot be read
+            </Text>
+            <Text color="graphite" maxW="620px">
+              {damageWords(opening.damaged.reason)} What is kept of it is untouched.
+            </Text>
+            <HStack>
+              <Button
+                variant="outline"
+                onClick={() => downloadRaw(opening.damaged.name, opening.damaged.raw)}
+              >
+                Export as it lies there
+              </Button>
+              <Button asChild>
+                <NearLink href="/">Back to the rack</NearLink>
+              </Button>
+            </HStack>
+          </>
         )}
         {opening.state === "missing" && (
           <>

@@ -3,8 +3,7 @@ import { Button, Flex, HStack, IconButton, Input, Text } from "@chakra-ui/react"
 import { FileUp, Redo2, RotateCcw, Save, Undo2 } from "lucide-react";
 import { useEffect, useState } from "react";
 import { useStore } from "zustand";
-import { variantsOf } from "@/store/variants";
-import { downloadKnife } from "../files";
+import { exportKnife } from "../files";
 import { notices } from "../shell/notice";
 import { useBench, useWeighed } from "./BenchContext";
 
@@ -13,6 +12,7 @@ const KEPT_WORDS = {
   keeping: "keeping …",
   conflict: "not kept: changed elsewhere",
   deleted: "not kept: deleted elsewhere",
+  unreadable: "not kept: changed elsewhere",
   failed: "not kept",
 } as const;
 
@@ -28,14 +28,22 @@ export function BenchTools() {
   const [name, setName] = useState<string | null>(null);
   const report = weighed.weighing?.ok ? weighed.weighing.report : null;
 
-  const save = () => {
-    void autosave.save(report?.massG ?? null, report?.balanceMm ?? null);
-    notices.success({
-      id: "saved",
-      title: "Saved",
-      description: "Changes are now measured from here.",
-      duration: 2500,
-    });
+  const save = async () => {
+    const done = await autosave.save(report?.massG ?? null, report?.balanceMm ?? null);
+    if (done)
+      notices.success({
+        id: "saved",
+        title: "Saved",
+        description: "Changes are now measured from here.",
+        duration: 2500,
+      });
+    else
+      notices.error({
+        id: "saved",
+        title: "Not saved",
+        description:
+          "The browser did not take it. Changes are measured from here as long as this tab is open.",
+      });
   };
   const rename = () => {
     const next = name?.trim();
@@ -51,7 +59,7 @@ export function BenchTools() {
     const press = (e: KeyboardEvent) => {
       if (!(e.ctrlKey || e.metaKey) || e.altKey) return;
       const key = e.key.toLowerCase();
-      if (key === "s") save();
+      if (key === "s") void save();
       else if (key === "z" && !e.shiftKey) session.undo();
       else if (key === "y" || (key === "z" && e.shiftKey)) session.redo();
       else return;
@@ -112,7 +120,7 @@ export function BenchTools() {
         px={{ base: "2", xl: "3.5" }}
         aria-label="Save"
         title="Measure changes from here (Ctrl+S)"
-        onClick={save}
+        onClick={() => void save()}
       >
         <Save />
         <Text as="span" hideBelow="xl">
@@ -135,7 +143,7 @@ export function BenchTools() {
         variant="ghost"
         aria-label="Export file"
         title="Export file"
-        onClick={() => void variantsOf(knifeId).then((v) => downloadKnife(design, v))}
+        onClick={() => void exportKnife(knifeId, design)}
       >
         <FileUp />
       </IconButton>

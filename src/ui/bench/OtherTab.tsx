@@ -1,14 +1,17 @@
 "use client";
 import { Alert, Button, HStack } from "@chakra-ui/react";
+import { useRouter } from "next/navigation";
 import { useEffect } from "react";
 import { useStore } from "zustand";
+import { damageWords } from "@/words/storage";
 import { notices } from "../shell/notice";
 import { useBench } from "./BenchContext";
 
 /** Says when another tab has a hand in this knife, and asks whose work stands when both have changed it. */
 export function OtherTab() {
   const { autosave } = useBench();
-  const { status, adopted, theirs } = useStore(autosave);
+  const { status, adopted, theirs, damaged } = useStore(autosave);
+  const router = useRouter();
   useEffect(() => {
     if (adopted > 0)
       notices.info({
@@ -51,16 +54,16 @@ export function OtherTab() {
       </Alert.Root>
     );
   }
-  if (status === "failed") {
+  if (status === "unreadable" && damaged) {
     return (
-      <Alert.Root status="error" role="alert" borderRadius="0" alignItems="center">
+      <Alert.Root status="warning" role="alert" borderRadius="0" alignItems="center">
         <Alert.Indicator />
         <Alert.Content>
-          <Alert.Title>The last change could not be written to this browser.</Alert.Title>
-          <Alert.Description>Export the knife to a file before closing this tab.</Alert.Description>
+          <Alert.Title>Another tab changed this knife in a way that cannot be read here.</Alert.Title>
+          <Alert.Description>{damageWords(damaged.reason)}</Alert.Description>
         </Alert.Content>
-        <Button size="sm" onClick={() => void autosave.flush()}>
-          Try again
+        <Button size="sm" onClick={() => void autosave.keepApart().then((id) => router.push(`/knife/${id}`))}>
+          Keep mine as a knife of its own
         </Button>
       </Alert.Root>
     );

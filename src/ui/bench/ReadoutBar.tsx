@@ -16,7 +16,9 @@ export function ReadoutBar() {
   const { design, units, autosave } = useBench();
   const weighed = useWeighed();
   const saved = useStore(autosave, (s) => s.saved);
-  const { weighing, failure } = weighed;
+  const { weighing, of, failure, again } = weighed;
+  // Figures of an older state are marked as such: at once where the weighing failed, otherwise when it takes longer.
+  const old = of !== null && of !== design;
   const report = weighing?.ok ? weighing.report : null;
   const bare = (mm: number) => printLengthBare(mm, units);
   return (
@@ -31,6 +33,7 @@ export function ReadoutBar() {
       align="stretch"
       flexShrink="0"
       minH="84px"
+      data-old={old ? (failure ? "failed" : "weighing") : undefined}
     >
       <Figure
         name="Weight"
@@ -79,8 +82,19 @@ export function ReadoutBar() {
         }
       />
       <Box flex="1" minW="0" overflowY="auto" maxH="84px" aria-live="polite" data-testid="findings">
-        {failure && <Text color="fault">The weighing failed: {failure}</Text>}
-        {weighing && <FindingLines />}
+        {failure && (
+          <Text color="fault" role="alert">
+            {weighing
+              ? "These figures are of the knife before its last change. "
+              : "The knife is not weighed. "}
+            The weighing failed: {failure}
+            <Button size="2xs" variant="outline" ms="2" onClick={again}>
+              Try again
+            </Button>
+          </Text>
+        )}
+        {old && !failure && <p className="figures-old">Weighing … the figures are of the state before.</p>}
+        {weighing && !failure && <FindingLines />}
       </Box>
     </Flex>
   );

@@ -6,14 +6,14 @@ import { differingTraits, traitOf } from "@/core/compare/traits";
 import type { Design } from "@/core/design/schema";
 import { inTarget } from "@/core/design/uses";
 import { printLength, printMass, type UnitSystem } from "@/core/units/print";
-import { db, type VariantRecord } from "@/store/db";
-import { addKnife, freeName } from "@/store/knives";
+import type { VariantRecord } from "@/store/db";
+import { addKnife, freeName, takenNames } from "@/store/knives";
 import { lay, MOST_BESIDE, useLaid } from "@/store/laid";
 import { removeVariant, renameVariant, replaceVariant, restoreVariants } from "@/store/variants";
 import { TRAIT_WORDS, traitValueWords } from "@/words/traits";
 import { useBench } from "../bench/BenchContext";
 import { Figures } from "../fit/Section";
-import { notices } from "../shell/notice";
+import { attempt, notices } from "../shell/notice";
 import { useWeighings } from "../useWeigher";
 import { keyOf } from "./useColumns";
 
@@ -36,16 +36,18 @@ export function VariantList({ variants }: { variants: readonly VariantRecord[] }
     });
   };
   const toRack = async (v: VariantRecord) => {
-    const names = (await db.knives.toArray()).map((k) => k.design.name);
     const wanted = `${design.name}, ${v.name}`.slice(0, 80);
-    const knife = await addKnife({ ...v.design, name: freeName(wanted, names) });
+    const knife = await addKnife({ ...v.design, name: freeName(wanted, await takenNames()) });
     notices.success({ title: `${knife.design.name} is on the rack` });
   };
   const replace = async (v: VariantRecord) => {
     await replaceVariant(v.id, design);
     notices.success({
       title: `${v.name} is now as the knife is`,
-      action: { label: "Undo", onClick: () => void replaceVariant(v.id, v.design) },
+      action: {
+        label: "Undo",
+        onClick: () => void attempt("It could not be undone", () => replaceVariant(v.id, v.design)),
+      },
     });
   };
   const remove = async (v: VariantRecord) => {
@@ -54,12 +56,15 @@ export function VariantList({ variants }: { variants: readonly VariantRecord[] }
     notices.create({
       title: `${v.name} was deleted`,
       duration: 15_000,
-      action: { label: "Put it back", onClick: () => void restoreVariants([gone]) },
+      action: {
+        label: "Put it back",
+        onClick: () => void attempt("It could not be put back", () => restoreVariants([gone])),
+      },
     });
   };
   const reportOf = (v: VariantRecord) => {
     const weighing = weighings.get(v.design);
-    return weighing?.ok ? weighing.report : null;
+    return weighing && weighing !== "failed" && weighing.ok ? weighing.report : null;
   };
   return (
     <Figures
@@ -75,6 +80,7 @@ export function VariantList({ variants }: { variants: readonly VariantRecord[] }
           of: (v) => {
             const report = reportOf(v);
             if (report) return printMass(report.massG, units);
+            if (weighings.get(v.design) === "failed") return "not weighed: reload the page";
             return weighings.has(v.design) ? "cannot be built" : "weighing…";
           },
         },
@@ -121,7 +127,7 @@ export function VariantList({ variants }: { variants: readonly VariantRecord[] }
                 variant="outline"
                 aria-label={`Make ${v.name} as the knife is now`}
                 title="Make it as the knife is now"
-                onClick={() => void replace(v)}
+                onClick={() => void attempt(`${v.name} is as it was`, () => replace(v))}
               >
                 Renew
               </Button>
@@ -130,7 +136,7 @@ export function VariantList({ variants }: { variants: readonly VariantRecord[] }
                 variant="outline"
                 aria-label={`Put ${v.name} on the rack`}
                 title="Put it on the rack as a knife of its own"
-                onClick={() => void toRack(v)}
+                onClick={() => void attempt(`${v.name} is not on the rack`, () => toRack(v))}
               >
                 To rack
               </Button>
@@ -139,7 +145,7 @@ export function VariantList({ variants }: { variants: readonly VariantRecord[] }
                 variant="ghost"
                 color="fault"
                 aria-label={`Delete ${v.name}`}
-                onClick={() => void remove(v)}
+                onClick={() => void attempt(`${v.name} is still there`, () => remove(v))}
               >
                 <Trash2 />
               </IconButton>
@@ -159,7 +165,8 @@ function Name({ variant }: { variant: VariantRecord }) {
       key={variant.name}
       maxLength={80}
       onValueCommit={({ value }) => {
-        if (value.trim()) void renameVariant(variant.id, value.trim());
+        if (value.trim())
+          void attempt(`${variant.name} keeps its name`, () => renameVariant(variant.id, value.trim()));
       }}
     >
       <Editable.Preview aria-label={`Rename ${variant.name}`} fontWeight="600" minH="6" />

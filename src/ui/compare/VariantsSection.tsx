@@ -7,7 +7,7 @@ import { lay } from "@/store/laid";
 import { addVariants } from "@/store/variants";
 import { useBench } from "../bench/BenchContext";
 import { Note, Section } from "../fit/Section";
-import { notices } from "../shell/notice";
+import { attempt, notices } from "../shell/notice";
 import { SetsPanel } from "./SetsPanel";
 import { useVariants } from "./useColumns";
 import { VariantList } from "./VariantList";
@@ -45,7 +45,7 @@ export function VariantsSection() {
         wrap="wrap"
         onSubmit={(e) => {
           e.preventDefault();
-          void keepNow();
+          void attempt("The variant is not kept", keepNow);
         }}
       >
         <Input

@@ -1,13 +1,14 @@
 "use client";
-import { useLiveQuery } from "dexie-react-hooks";
 import { useMemo } from "react";
 import type { Bill } from "@/core/cost/bill";
 import type { Design } from "@/core/design/schema";
 import type { MassReport } from "@/core/weigh/report";
 import type { Weighing } from "@/core/weigh/weigh";
-import { db, type VariantRecord } from "@/store/db";
+import type { VariantRecord } from "@/store/db";
+import { readableKnives } from "@/store/knives";
 import { type Beside, useLaid } from "@/store/laid";
-import { variantsOf } from "@/store/variants";
+import { useKept } from "@/store/useKept";
+import { readableVariants, variantsOf } from "@/store/variants";
 import { useBench, useWeighed } from "../bench/BenchContext";
 import { useWeighings } from "../useWeigher";
 import { useBills } from "./useBills";
@@ -40,13 +41,13 @@ const NO_VARIANTS: readonly VariantRecord[] = [];
 /** The variants of the knife on the bench, the oldest first. */
 export function useVariants(): readonly VariantRecord[] {
   const { knifeId } = useBench();
-  return useLiveQuery(() => variantsOf(knifeId), [knifeId]) ?? NO_VARIANTS;
+  return useKept(() => variantsOf(knifeId), [knifeId]) ?? NO_VARIANTS;
 }
 
 export function useChoices(): readonly Choice[] {
   const { knifeId } = useBench();
-  const knives = useLiveQuery(() => db.knives.orderBy("createdAt").toArray(), []);
-  const variants = useLiveQuery(() => db.variants.toArray(), []);
+  const knives = useKept(readableKnives, []);
+  const variants = useKept(readableVariants, []);
   return useMemo(() => {
     if (!knives || !variants) return [];
     const own = variants
@@ -72,8 +73,12 @@ export function useChoices(): readonly Choice[] {
   }, [knives, variants, knifeId]);
 }
 
-function reportOf(weighing: Weighing | null | undefined): MassReport | null {
-  return weighing?.ok ? weighing.report : null;
+function reportOf(weighing: Weighing | "failed" | null | undefined): MassReport | null {
+  return weighing && weighing !== "failed" && weighing.ok ? weighing.report : null;
+}
+
+function cannotBe(weighing: Weighing | "failed" | undefined): boolean {
+  return weighing !== undefined && weighing !== "failed" && !weighing.ok;
 }
 
 /** What lies side by side, the knife on the bench first; each with its weighing and its bill as they come. */
@@ -109,7 +114,7 @@ export function useColumns(choices: readonly Choice[]): readonly Column[] {
         beside,
         design: d,
         report: reportOf(weighings.get(d)),
-        broken: weighings.get(d)?.ok === false,
+        broken: cannotBe(weighings.get(d)),
         bill: bills.get(d) ?? null,
       })),
     ],

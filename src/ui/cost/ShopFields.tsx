@@ -10,7 +10,7 @@ import { FieldRow } from "../fields/FieldRow";
 import { ShareField } from "../fields/ShareField";
 import { download } from "../files";
 import { Note } from "../fit/Section";
-import { notices } from "../shell/notice";
+import { attempt, notices } from "../shell/notice";
 
 /** Currency and rate, and the price list as a whole: in and out as a file, or made up to look round. */
 export function ShopFields() {
@@ -73,7 +73,7 @@ export function ShopFields() {
           data-testid="import-prices"
           onChange={(e) => {
             const [file] = e.target.files ?? [];
-            if (file) void bring(file);
+            if (file) void attempt("The prices were not taken in", () => bring(file));
             e.target.value = "";
           }}
         />

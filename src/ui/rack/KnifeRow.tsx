@@ -1,54 +1,71 @@
 "use client";
-import { Box, Flex, HStack, IconButton, Input, Link, Stack, Text } from "@chakra-ui/react";
+import { Box, Button, Flex, HStack, IconButton, Input, Link, Stack, Text } from "@chakra-ui/react";
 import { Copy, FileUp, Pencil, Trash2 } from "lucide-react";
-import { type ReactNode, useEffect, useRef, useState } from "react";
+import { type ReactNode, useEffect, useMemo, useRef, useState } from "react";
 import { printMass } from "@/core/units/print";
-import type { Weighing } from "@/core/weigh/weigh";
 import type { KnifeRecord } from "@/store/db";
-import { addKnife, changeDesign, freeName, removeKnife, restoreKnife } from "@/store/knives";
+import { addKnife, changeDesign, freeName, removeKnife, restoreKnife, takenNames } from "@/store/knives";
 import { useSettings } from "@/store/settings";
 import { addVariants, variantsOf } from "@/store/variants";
 import { balanceWords } from "@/words/balance";
 import { BalanceMark } from "../drawing/BalanceMark";
 import { knifeExtent } from "../drawing/extent";
 import { KnifeSide } from "../drawing/KnifeSide";
-import { downloadKnife } from "../files";
+import { exportKnife } from "../files";
 import { NearLink } from "../shell/NearLink";
-import { notices } from "../shell/notice";
-
-/** Width of the drawings on the rack, px. */
-export const RACK_DRAWING_PX = 760;
+import { attempt, notices } from "../shell/notice";
+import { RACK_DRAWING_PX, rowHeight } from "./measures";
+import type { Reach } from "./RackList";
 
 interface KnifeRowProps {
   readonly knife: KnifeRecord;
-  readonly weighing: Weighing | null;
-  readonly behindMm: number;
-  readonly pxPerMm: number;
-  readonly takenNames: () => string[];
+  /** What it weighed, null in it where it could not be built; `old` of an older state of it. Null before it was weighed. */
+  readonly figures: {
+    readonly massG: number | null;
+    readonly balanceMm: number | null;
+    readonly old: boolean;
+  } | null;
+  /** Why it is not weighed, when the weighing itself failed. */
+  readonly failure: string | null;
+  readonly onAgain: () => void;
+  readonly reach: Reach;
 }
 
 /** One knife on the rack. */
-export function KnifeRow({ knife, weighing, behindMm, pxPerMm, takenNames }: KnifeRowProps) {
+export function KnifeRow({ knife, figures, failure, onAgain, reach }: KnifeRowProps) {
   const [renaming, setRenaming] = useState(false);
   const { units } = useSettings();
   const { design } = knife;
-  const extent = knifeExtent(design);
-  const height = Math.max(64, (extent.yHigh - extent.yLow) * pxPerMm + 26);
-  const scale = { pxPerMm, originX: 12 + behindMm * pxPerMm, originY: 8 + extent.yHigh * pxPerMm };
-  const report = weighing?.ok ? weighing.report : null;
+  const { pxPerMm, behindMm } = reach;
+  const extent = useMemo(() => knifeExtent(design), [design]);
+  const height = rowHeight(extent, pxPerMm);
+  const originY = (height - (extent.yHigh - extent.yLow) * pxPerMm - 18) / 2 + extent.yHigh * pxPerMm;
+  const scale = useMemo(
+    () => ({ pxPerMm, originX: 12 + behindMm * pxPerMm, originY }),
+    [pxPerMm, behindMm, originY],
+  );
+  const massG = figures?.massG ?? null;
+  const balanceMm = figures?.balanceMm ?? null;
 
   const duplicate = async () => {
-    const copy = await addKnife({ ...design, name: freeName(design.name, takenNames()) });
+    const copy = await addKnife({ ...design, name: freeName(design.name, await takenNames()) });
     await addVariants(copy.id, await variantsOf(knife.id));
     notices.success({ title: `${copy.design.name} is a copy of ${design.name}` });
   };
   const remove = async () => {
-    const gone = await removeKnife(knife.id);
-    if (!gone) return;
+    if (!(await removeKnife(knife.id)))
+      return notices.error({
+        title: `${design.name} is still on the rack`,
+        description: "The browser did not take its removal.",
+      });
     notices.create({
       title: `${design.name} was taken off the rack`,
+      description: "It lies in the bin for 30 days.",
       duration: 15_000,
-      action: { label: "Put it back", onClick: () => void restoreKnife(gone) },
+      action: {
+        label: "Put it back",
+        onClick: () => void attempt("It could not be put back", () => restoreKnife(knife.id)),
+      },
     });
   };
 
@@ -68,10 +85,10 @@ export function KnifeRow({ knife, weighing, behindMm, pxPerMm, takenNames }: Kni
           aria-label={`${design.name} from its right side`}
         >
           <KnifeSide design={design} scale={scale} line={0.8} />
-          {report && (
+          {balanceMm !== null && (
             <BalanceMark
-              x={scale.originX + report.balanceMm * pxPerMm}
-              y={8 + (extent.yHigh - extent.yLow) * pxPerMm + 2}
+              x={scale.originX + balanceMm * pxPerMm}
+              y={originY - extent.yLow * pxPerMm + 2}
               size={10}
             />
           )}
@@ -88,35 +105,54 @@ export function KnifeRow({ knife, weighing, behindMm, pxPerMm, takenNames }: Kni
             </NearLink>
           </Link>
         )}
-        {report ? (
+        {massG !== null && balanceMm !== null ? (
           <>
-            <Text fontSize="lg" data-testid="rack-mass">
-              {printMass(report.massG, units)}
+            <Text fontSize="lg" data-testid="rack-mass" opacity={figures?.old ? 0.55 : 1}>
+              {printMass(massG, units)}
+              {figures?.old && (
+                <Text as="span" fontSize="sm" color="graphite" ms="2">
+                  before the last change
+                </Text>
+              )}
             </Text>
-            <Text color="bronze" fontSize="sm" fontWeight="500">
-              balances {balanceWords(report.balanceMm, design, units)}
+            <Text color="bronze" fontSize="sm" fontWeight="500" opacity={figures?.old ? 0.55 : 1}>
+              balances {balanceWords(balanceMm, design, units)}
             </Text>
           </>
+        ) : figures && !figures.old ? (
+          <Text color="fault">Cannot be built as drawn: open it to see why</Text>
         ) : (
-          <Text color={weighing ? "fault" : "graphite"}>
-            {weighing ? "Cannot be built as drawn: open it to see why" : "weighing…"}
-          </Text>
+          !failure && <Text color="graphite">weighing…</Text>
+        )}
+        {failure && (
+          <HStack gap="2" position="relative" zIndex="1">
+            <Text color="fault" truncate title={failure}>
+              Not weighed: {failure}
+            </Text>
+            <Button size="2xs" variant="outline" onClick={onAgain}>
+              Try again
+            </Button>
+          </HStack>
         )}
       </Stack>
       <HStack gap="0" zIndex="1" mx="2">
         <RowButton name={`Rename ${design.name}`} onClick={() => setRenaming(true)}>
           <Pencil />
         </RowButton>
-        <RowButton name={`Duplicate ${design.name}`} onClick={() => void duplicate()}>
+        <RowButton
+          name={`Duplicate ${design.name}`}
+          onClick={() => void attempt(`${design.name} could not be copied`, duplicate)}
+        >
           <Copy />
         </RowButton>
-        <RowButton
-          name={`Export ${design.name}`}
-          onClick={() => void variantsOf(knife.id).then((v) => downloadKnife(design, v))}
-        >
+        <RowButton name={`Export ${design.name}`} onClick={() => void exportKnife(knife.id, design)}>
           <FileUp />
         </RowButton>
-        <RowButton name={`Delete ${design.name}`} onClick={() => void remove()} danger>
+        <RowButton
+          name={`Delete ${design.name}`}
+          onClick={() => void attempt(`${design.name} is still on the rack`, remove)}
+          danger
+        >
           <Trash2 />
         </RowButton>
       </HStack>
@@ -154,7 +190,10 @@ function RenameField({ knife, onDone }: { knife: KnifeRecord; onDone: () => void
     return () => clearTimeout(timer);
   }, []);
   const keep = async () => {
-    if (!wrong) await changeDesign(knife.id, (d) => ({ ...d, name: name.trim() }));
+    if (!wrong)
+      await attempt("The new name was not taken", () =>
+        changeDesign(knife.id, (d) => ({ ...d, name: name.trim() })),
+      );
     onDone();
   };
   return (

@@ -1,49 +1,32 @@
 "use client";
-import { Box, Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
-import { useLiveQuery } from "dexie-react-hooks";
+import { Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
 import { FileDown, Plus } from "lucide-react";
 import { useRouter } from "next/navigation";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useRef, useState } from "react";
 import { newDesign } from "@/core/design/create";
-import { db } from "@/store/db";
-import { addDemoKnives, layOutDemoKnivesOnce } from "@/store/demo";
-import { addKnife, freeName } from "@/store/knives";
+import { addDemoKnives } from "@/store/demo";
+import { addKnife, freeName, takenNames } from "@/store/knives";
 import { addVariants } from "@/store/variants";
-import { knifeExtent } from "../drawing/extent";
+import { BinLink } from "../bin/BinLink";
 import { Hatches } from "../drawing/Hatches";
 import { openKnifeFile } from "../files";
 import { Header } from "../shell/Header";
-import { notices } from "../shell/notice";
+import { attempt, notices } from "../shell/notice";
 import { PageHead } from "../shell/PageHead";
-import { useWeighings } from "../useWeigher";
-import { KnifeRow, RACK_DRAWING_PX } from "./KnifeRow";
-import { RackRuler } from "./RackRuler";
+import { BackupReminder } from "./BackupReminder";
+import { RackList } from "./RackList";
 import { type RefusedFile, RefusedFiles } from "./RefusedFiles";
+import { useRack } from "./useRack";
 
 /** Every knife, drawn small to one scale, with its weight and balance. */
 export function Rack() {
-  const knives = useLiveQuery(() => db.knives.orderBy("createdAt").toArray(), []);
+  const { ids, figures } = useRack();
   const [refused, setRefused] = useState<readonly RefusedFile[]>([]);
-  const [seedFailure, setSeedFailure] = useState<string | null>(null);
   const picker = useRef<HTMLInputElement>(null);
   const router = useRouter();
 
-  useEffect(() => {
-    layOutDemoKnivesOnce().catch((e: unknown) => setSeedFailure(e instanceof Error ? e.message : String(e)));
-  }, []);
-
-  const designs = useMemo(() => (knives ?? []).map((k) => ({ key: k.id, design: k.design })), [knives]);
-  const weighings = useWeighings(designs);
-  const reach = useMemo(() => {
-    const extents = designs.map((d) => knifeExtent(d.design));
-    const behind = Math.max(100, ...extents.map((e) => -e.xLow));
-    const ahead = Math.max(100, ...extents.map((e) => e.xHigh));
-    return { behind, ahead, pxPerMm: (RACK_DRAWING_PX - 24) / (behind + ahead) };
-  }, [designs]);
-
-  const names = () => (knives ?? []).map((k) => k.design.name);
   const make = async () => {
-    const record = await addKnife(newDesign(freeName("New knife", names())));
+    const record = await addKnife(newDesign(freeName("New knife", await takenNames())));
     router.push(`/knife/${record.id}`);
   };
   const bring = async (files: readonly File[]) => {
@@ -52,9 +35,12 @@ export function Rack() {
       const opened = await openKnifeFile(file);
       if (!opened.ok) bad.push(opened);
       else {
-        const taken = (await db.knives.toArray()).map((k) => k.design.name);
-        const record = await addKnife({ ...opened.design, name: freeName(opened.design.name, taken) });
-        await addVariants(record.id, opened.variants);
+        const name = freeName(opened.design.name, await takenNames());
+        const record = await addKnife({ ...opened.design, name });
+        if (opened.variants.length > 0)
+          await attempt(`The variants of ${name} are not kept`, () =>
+            addVariants(record.id, opened.variants),
+          );
         notices.success({ title: `${record.design.name} is on the rack` });
       }
     }
@@ -74,39 +60,28 @@ export function Rack() {
             hidden
             data-testid="import-file"
             onChange={(e) => {
-              void bring([...(e.target.files ?? [])]);
+              const files = [...(e.target.files ?? [])];
+              void attempt("The files could not be taken in", () => bring(files));
               e.target.value = "";
             }}
           />
+          <BinLink />
           <Button variant="outline" onClick={() => picker.current?.click()}>
             <FileDown /> Import
           </Button>
-          <Button onClick={() => void make()}>
+          <Button onClick={() => void attempt("No knife was begun", make)}>
             <Plus /> New knife
           </Button>
         </PageHead>
         <RefusedFiles files={refused} onClose={() => setRefused([])} />
-        {seedFailure && <Text color="fault">The browser's database cannot be used: {seedFailure}</Text>}
         {/* Pattern definitions that every small drawing below refers to. */}
         <svg width="0" height="0" aria-hidden="true" style={{ position: "absolute" }}>
           <Hatches />
         </svg>
-        {knives && knives.length > 0 && (
-          <Box bg="sheet" borderWidth="1px" borderRadius="md">
-            {knives.map((k) => (
-              <KnifeRow
-                key={k.id}
-                knife={k}
-                weighing={weighings.get(k.design) ?? null}
-                behindMm={reach.behind}
-                pxPerMm={reach.pxPerMm}
-                takenNames={names}
-              />
-            ))}
-            <RackRuler behindMm={reach.behind} aheadMm={reach.ahead} pxPerMm={reach.pxPerMm} />
-          </Box>
-        )}
-        {knives?.length === 0 && <EmptyRack onNew={make} />}
+        <BackupReminder />
+        {!ids && <Text color="graphite">Opening the rack …</Text>}
+        {ids && figures && ids.length > 0 && <RackList ids={ids} figures={figures} />}
+        {ids?.length === 0 && <EmptyRack onNew={() => attempt("No knife was begun", make)} />}
       </Stack>
     </Flex>
   );
@@ -121,7 +96,10 @@ function EmptyRack({ onNew }: { onNew: () => Promise<void> }) {
       <Text color="graphite">Begin a knife, import a file, or lay out the demo knives to look round.</Text>
       <HStack>
         <Button onClick={() => void onNew()}>New knife</Button>
-        <Button variant="outline" onClick={() => void addDemoKnives()}>
+        <Button
+          variant="outline"
+          onClick={() => void attempt("The demo knives were not laid out", addDemoKnives)}
+        >
           Lay out the demo knives
         </Button>
       </HStack>

@@ -2,7 +2,7 @@ import { Box } from "@chakra-ui/react";
 import { lengthUnitName } from "@/core/units/print";
 import { useSettings } from "@/store/settings";
 import { Ruler } from "../drawing/Ruler";
-import { RACK_DRAWING_PX } from "./KnifeRow";
+import { RACK_DRAWING_PX } from "./measures";
 
 /** The one scale under all knives, measured from the datum. */
 export function RackRuler({

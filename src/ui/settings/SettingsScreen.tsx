@@ -1,11 +1,12 @@
 "use client";
-import { Box, Button, Field, Flex, Heading, HStack, NativeSelect, Stack, Text } from "@chakra-ui/react";
+import { Button, Field, Flex, Heading, HStack, NativeSelect, Stack, Text } from "@chakra-ui/react";
 import { useTheme } from "next-themes";
 import { useEffect, useState } from "react";
 import { addDemoKnives } from "@/store/demo";
 import { changeSettings, useSettings } from "@/store/settings";
+import { BackupSection } from "../backup/BackupSection";
 import { Header } from "../shell/Header";
-import { notices } from "../shell/notice";
+import { attempt, notices } from "../shell/notice";
 import { UnitsSwitch } from "../shell/UnitsSwitch";
 
 const SNAPS = [
@@ -70,6 +71,7 @@ export function SettingsScreen() {
             </NativeSelect.Root>
           </Field.Root>
         </Stack>
+        <BackupSection />
         <Stack bg="sheet" borderWidth="1px" borderRadius="md" p="5" gap="3">
           <Text fontWeight="600">Demo knives</Text>
           <Text color="graphite">
@@ -79,19 +81,15 @@ export function SettingsScreen() {
             <Button
               variant="outline"
               onClick={() =>
-                void addDemoKnives().then(() => notices.success({ title: "The demo knives are on the rack" }))
+                void attempt("The demo knives were not laid out", async () => {
+                  if (await addDemoKnives()) notices.success({ title: "The demo knives are on the rack" });
+                })
               }
             >
               Lay out the demo knives
             </Button>
           </HStack>
         </Stack>
-        <Box>
-          <Text color="graphite" fontSize="sm">
-            Knives are kept in this browser only. Export the ones that matter: clearing the browser's data
-            clears the rack.
-          </Text>
-        </Box>
       </Stack>
     </Flex>
   );

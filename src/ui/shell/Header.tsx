@@ -5,6 +5,7 @@ import { usePathname } from "next/navigation";
 import { useTheme } from "next-themes";
 import { type ReactNode, useEffect, useState } from "react";
 import { NearLink } from "./NearLink";
+import { StorageBar } from "./StorageBar";
 import { UnitsSwitch } from "./UnitsSwitch";
 
 const PLACES = [
@@ -17,54 +18,57 @@ const PLACES = [
 export function Header({ children }: { children?: ReactNode }) {
   const path = usePathname();
   return (
-    <Flex
-      as="header"
-      h="52px"
-      px="4"
-      gap="4"
-      align="center"
-      bg="sheet"
-      borderBottomWidth="1px"
-      flexShrink="0"
-    >
-      <Link
-        asChild
-        fontWeight="600"
-        fontSize="lg"
-        letterSpacing="0.02em"
-        color="ink"
-        _hover={{ textDecoration: "none" }}
+    <>
+      <Flex
+        as="header"
+        h="52px"
+        px="4"
+        gap="4"
+        align="center"
+        bg="sheet"
+        borderBottomWidth="1px"
+        flexShrink="0"
       >
-        <NearLink href="/">Euaxis</NearLink>
-      </Link>
-      <HStack as="nav" aria-label="Places" gap="1">
-        {PLACES.map(({ href, name }) => {
-          const here = path === href;
-          return (
-            <Link
-              key={href}
-              asChild
-              px="2"
-              py="1"
-              color={here ? "ink" : "graphite"}
-              fontWeight={here ? "600" : "500"}
-              borderBottomWidth="2px"
-              borderColor={here ? "ink" : "transparent"}
-              borderRadius="0"
-            >
-              <NearLink href={href} aria-current={here ? "page" : undefined}>
-                {name}
-              </NearLink>
-            </Link>
-          );
-        })}
-      </HStack>
-      <Box flex="1" minW="0">
-        {children}
-      </Box>
-      <UnitsSwitch />
-      <LightSwitch />
-    </Flex>
+        <Link
+          asChild
+          fontWeight="600"
+          fontSize="lg"
+          letterSpacing="0.02em"
+          color="ink"
+          _hover={{ textDecoration: "none" }}
+        >
+          <NearLink href="/">Euaxis</NearLink>
+        </Link>
+        <HStack as="nav" aria-label="Places" gap="1">
+          {PLACES.map(({ href, name }) => {
+            const here = path === href;
+            return (
+              <Link
+                key={href}
+                asChild
+                px="2"
+                py="1"
+                color={here ? "ink" : "graphite"}
+                fontWeight={here ? "600" : "500"}
+                borderBottomWidth="2px"
+                borderColor={here ? "ink" : "transparent"}
+                borderRadius="0"
+              >
+                <NearLink href={href} aria-current={here ? "page" : undefined}>
+                  {name}
+                </NearLink>
+              </Link>
+            );
+          })}
+        </HStack>
+        <Box flex="1" minW="0">
+          {children}
+        </Box>
+        <UnitsSwitch />
+        <LightSwitch />
+      </Flex>
+      <StorageBar />
+    </>
   );
 }
 

@@ -35,3 +35,13 @@ export const notices = {
   info: tell("info"),
   create: tell("create"),
 };
+
+/** Does something that may fail, and says so where it does: nothing fails without a word. */
+export async function attempt(failure: string, work: () => Promise<unknown>): Promise<void> {
+  try {
+    await work();
+  } catch (error) {
+    console.error(failure, error);
+    notices.error({ title: failure, description: error instanceof Error ? error.message : String(error) });
+  }
+}

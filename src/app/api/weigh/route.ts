@@ -1,35 +1,39 @@
 import { LARGEST_KNIFE_BYTES } from "@/core/files/knife/format";
-import { readKnife } from "@/core/files/knife/read";
-import { weigh } from "@/core/weigh/weigh";
-import { fileFailureWords } from "@/words/fileFailures";
-import { findingWords } from "@/words/findings";
-import { weighingJson } from "@/words/weighingJson";
+import { type Answer, refusal } from "@/server/answerWeighing";
+import { weighPool } from "@/server/weighPool";
 
-/** Weighs the knife file in the request's body. 400 with reasons for a bad one, 413 past the size limit. */
+/**
+ * Weighs the knife file in the request's body. 400 with reasons for a bad one, 413 past the size limit, 503 where it
+ * would take too long or too many wait, 500 where something broke: always `{ reasons: [{ code, message }] }`.
+ */
 export async function POST(request: Request): Promise<Response> {
-  const bytes = await bodyUpTo(request, LARGEST_KNIFE_BYTES);
-  if (!bytes) {
-    const reasons = [
-      { code: "too-large", message: `A knife file may be ${LARGEST_KNIFE_BYTES} bytes at most.` },
-    ];
-    return Response.json({ reasons }, { status: 413 });
+  try {
+    const bytes = await bodyUpTo(request, LARGEST_KNIFE_BYTES);
+    return bytes ? answered(await weighPool().weigh(bytes)) : answered(TOO_LARGE);
+  } catch (error) {
+    console.error("a request could not be answered", error);
+    return answered(BROKEN);
   }
-  const reading = readKnife(bytes);
-  if (!reading.ok) {
-    const reasons =
-      reading.code === "invalid"
-        ? reading.problems.map((p) => ({ code: reading.code, at: p.path, message: p.message }))
-        : [{ code: reading.code, message: fileFailureWords(reading) }];
-    return Response.json({ reasons }, { status: 400 });
-  }
-  const weighing = weigh(reading.design);
-  if (!weighing.ok) {
-    const reasons = weighing.findings
-      .filter((f) => f.severity === "error")
-      .map((f) => ({ code: f.rule, at: f.at, subject: f.subject, message: findingWords(f, "metric") }));
-    return Response.json({ reasons }, { status: 400 });
-  }
-  return Response.json(weighingJson(weighing.report));
+}
+
+/** Every other method: in the same shape. */
+function notAllowed(): Response {
+  const answer = answered(refusal(405, [{ code: "method", message: "Send a knife file with POST." }]));
+  answer.headers.set("Allow", "POST");
+  return answer;
+}
+
+export { notAllowed as DELETE, notAllowed as GET, notAllowed as PATCH, notAllowed as PUT };
+
+const TOO_LARGE = refusal(413, [
+  { code: "too-large", message: `A knife file may be ${LARGEST_KNIFE_BYTES} bytes at most.` },
+]);
+const BROKEN = refusal(500, [{ code: "failed", message: "The request could not be read." }]);
+
+function answered({ status, body }: Answer): Response {
+  const headers: Record<string, string> = { "Content-Type": "application/json", "Cache-Control": "no-store" };
+  if (status === 503) headers["Retry-After"] = "2";
+  return new Response(body, { status, headers });
 }
 
 /** The body's bytes, or null as soon as it passes the limit: the rest is never read. */

@@ -2,7 +2,6 @@
 import { Alert, Button, Stack } from "@chakra-ui/react";
 import { Upload } from "lucide-react";
 import { useRef, useState } from "react";
-
 import { LARGEST_MESH_BYTES, type MeshUnit, MM_PER } from "@/core/files/mesh/soup";
 import { encodeMesh } from "@/core/files/mesh/stored";
 import { freeId } from "@/core/fit/openSpot";
@@ -11,6 +10,7 @@ import { MESH_UNIT_WORDS, repairWords, shapeFailureWords } from "@/words/shapes"
 import { solids } from "@/workers/solid.client";
 import { LengthAt, ShareAt, useAt } from "../../fields/bound";
 import { ChoiceField } from "../../fields/ChoiceField";
+import { attempt } from "../../shell/notice";
 import { useBench } from "../BenchContext";
 
 type Said = { readonly status: "success" | "error"; readonly lines: readonly string[] };
@@ -93,7 +93,7 @@ export function ImportShape({ onImported }: { onImported: (meshId: string) => vo
         onChange={(e) => {
           const file = e.target.files?.[0];
           e.target.value = "";
-          if (file) void read(file);
+          if (file) void attempt("The file could not be read", () => read(file));
         }}
       />
       {said && (

@@ -1,0 +1,5 @@
+import { Bin } from "@/ui/bin/Bin";
+
+export default function Page() {
+  return <Bin />;
+}

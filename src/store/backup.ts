@@ -1,0 +1,146 @@
+import type { Backup } from "@/core/files/backup/backup";
+import { db } from "./db";
+import { HOLDINGS, type Holding, OF_THIS_DEVICE, tableOf } from "./holdings";
+import { stored, unwrittenKnives } from "./knives";
+import { ready } from "./storage";
+
+type Row = Readonly<Record<string, unknown>>;
+
+/** When this browser's content last went into a backup, ms. */
+const LAST_BACKUP = `${OF_THIS_DEVICE}last backup`;
+/** Without a backup for so long, with changes since, the maker is reminded. */
+export const REMIND_AFTER_MS = 14 * 24 * 3600 * 1000;
+
+/** Everything the database holds, and what waits in memory to be written. */
+export async function makeBackup(): Promise<Backup> {
+  await ready();
+  const holds: Record<string, readonly Row[]> = {};
+  await db.transaction("r", HOLDINGS.map(tableOf), async () => {
+    for (const h of HOLDINGS) {
+      const rows = await tableOf(h).toArray();
+      holds[h.name] = h.kept ? rows.filter(h.kept) : rows;
+    }
+  });
+  const mine = unwrittenKnives().map((k) => stored(k) as unknown as Row);
+  const waiting = new Set(mine.map((k) => k.id));
+  holds.knives = [...holds.knives.filter((k) => !waiting.has(k.id)), ...mine];
+  return { made: new Date().toISOString(), holds };
+}
+
+/** What one row of a backup would be to the database. */
+export type RowFate = "new" | "changed" | "same" | "unreadable";
+
+export interface PlannedRow {
+  readonly holding: Holding;
+  readonly row: Row;
+  readonly fate: RowFate;
+  readonly name: string | null;
+  /** Of a changed knife: whether the backup's was written later than what is here. */
+  readonly newer: boolean;
+}
+
+/** What restoring a backup would do, row by row. Nothing is changed by asking. */
+export async function planRestore(backup: Backup): Promise<readonly PlannedRow[]> {
+  await ready();
+  const planned: PlannedRow[] = [];
+  for (const holding of HOLDINGS) {
+    const here = new Map((await tableOf(holding).toArray()).map((row) => [holding.keyOf(row), row]));
+    const seen = new Set<string>();
+    for (const row of backup.holds[holding.name] ?? []) {
+      const key = holding.keyOf(row);
+      const sound = key !== null && !seen.has(key) && (!holding.kept || holding.kept(row));
+      if (key !== null) seen.add(key);
+      const there = key === null ? undefined : here.get(key);
+      const readable = sound && (await holding.readable(row));
+      const fate = !readable ? "unreadable" : !there ? "new" : holding.same(row, there) ? "same" : "changed";
+      const newer =
+        Number(row.updatedAt ?? row.createdAt ?? 0) > Number(there?.updatedAt ?? there?.createdAt ?? 0);
+      planned.push({ holding, row, fate, name: holding.nameOf(row), newer });
+    }
+  }
+  return planned;
+}
+
+export type RestoreManner =
+  /** What is new comes in; of what differs the newer stays. */
+  | "merge-newer"
+  /** What is new comes in; what differs becomes as the backup has it. */
+  | "merge-backup"
+  /** Everything here goes, and the backup's content takes its place. */
+  | "replace";
+
+/** Takes a backup's rows in, all or none. Throws where the database does. */
+export async function restore(planned: readonly PlannedRow[], manner: RestoreManner): Promise<void> {
+  await ready();
+  const takes = ({ fate, newer }: PlannedRow) =>
+    fate === "new" ||
+    (fate === "changed" && (manner !== "merge-newer" || newer)) ||
+    (fate === "same" && manner === "replace");
+  await db.transaction("rw", [...HOLDINGS.map(tableOf), db.figures], async () => {
+    for (const holding of HOLDINGS) {
+      const table = tableOf(holding);
+      if (manner === "replace") {
+        const rows = await table.toArray();
+        await table.bulkDelete(
+          rows.filter((row) => !holding.kept || holding.kept(row)).map((row) => primaryKeyOf(holding, row)),
+        );
+      }
+      const rows = planned.filter((p) => p.holding === holding && takes(p)).map((p) => p.row);
+      await table.bulkPut(await withRevisions(holding, rows));
+    }
+    await db.figures.clear();
+  });
+}
+
+/** A row that takes another's place goes on counting from it, so that other tabs see the change. */
+async function withRevisions(holding: Holding, rows: readonly Row[]): Promise<Row[]> {
+  if (holding.name !== "knives") return [...rows];
+  const here = await db.knives.bulkGet(rows.map((r) => String(r.id)));
+  return rows.map((row, i) => ({
+    ...row,
+    revision: Math.max(Number(row.revision) || 1, (here[i]?.revision ?? 0) + 1),
+  }));
+}
+
+function primaryKeyOf(holding: Holding, row: Row): string | [string, number] {
+  if (holding.name === "steps") return [String(row.knifeId), Number(row.at)];
+  return String(holding.name === "settings" ? row.key : row.id);
+}
+
+/** A backup as a plan that puts everything back as it was then. */
+export function planOf(backup: Backup): readonly PlannedRow[] {
+  return HOLDINGS.flatMap((holding) =>
+    (backup.holds[holding.name] ?? []).map(
+      (row): PlannedRow => ({ holding, row, fate: "new", name: holding.nameOf(row), newer: true }),
+    ),
+  );
+}
+
+/** Takes down that everything here is in a backup now. */
+export async function noteBackup(at = Date.now()): Promise<void> {
+  await db.settings.put({ key: LAST_BACKUP, value: at });
+}
+
+export interface BackupAge {
+  /** When the last backup was made, ms; null where none was. */
+  readonly last: number | null;
+  /** Whether something was changed since, and long ago enough to say so. */
+  readonly due: boolean;
+}
+
+/** How old the last backup is, and whether it is time for another. */
+export async function backupAge(now = Date.now()): Promise<BackupAge> {
+  await ready();
+  const value = (await db.settings.get(LAST_BACKUP))?.value;
+  const last = typeof value === "number" && Number.isFinite(value) ? value : null;
+  const since = last ?? 0;
+  let oldest = Number.POSITIVE_INFINITY;
+  await db.knives
+    .where("updatedAt")
+    .above(since)
+    .each((k) => {
+      // Demo knives that nobody touched are no work of the maker's.
+      if (k.revision > 1 || last !== null) oldest = Math.min(oldest, k.updatedAt);
+    });
+  return { last, due: Number.isFinite(oldest) && now - (last ?? oldest) > REMIND_AFTER_MS };
+}

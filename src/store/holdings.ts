@@ -1,0 +1,77 @@
+import { checksumOf } from "./checksum";
+import { db } from "./db";
+import { isRecord, nameIn, readKnifeRecord, readVariantRecord } from "./reading";
+
+/** Settings of this device alone, such as the folder it backs up to: they stay out of backups. */
+export const OF_THIS_DEVICE = "device ";
+
+type Row = Readonly<Record<string, unknown>>;
+
+/** One kind of thing that the database holds, as backups know it. */
+export interface Holding {
+  /** Its table, and its name in a backup. */
+  readonly name: "knives" | "variants" | "steps" | "bin" | "settings";
+  /** Tells rows apart; null of a row that has no sound key. */
+  keyOf(row: Row): string | null;
+  /** Whether two rows of one key say the same. */
+  same(a: Row, b: Row): boolean;
+  /** Whether this Euaxis can read the row. */
+  readable(row: Row): boolean | Promise<boolean>;
+  /** What it is called in a preview; null of what is not listed by name. */
+  nameOf(row: Row): string | null;
+  /** Whether a row belongs into a backup. */
+  kept?(row: Row): boolean;
+}
+
+const text = (value: unknown) =>
+  typeof value === "string" && value !== "" && value.length < 200 ? value : null;
+const equal = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
+
+/** Everything that is backed up: a feature that keeps something more joins by one entry. */
+export const HOLDINGS: readonly Holding[] = [
+  {
+    name: "knives",
+    keyOf: (row) => text(row.id),
+    same: (a, b) => checksumOf(a.design) === checksumOf(b.design) && equal(a.saved, b.saved),
+    readable: async (row) => (await readKnifeRecord(row as never)).ok,
+    nameOf: nameIn,
+  },
+  {
+    name: "variants",
+    keyOf: (row) => text(row.id),
+    same: (a, b) => a.name === b.name && checksumOf(a.design) === checksumOf(b.design),
+    readable: async (row) => text(row.knifeId) !== null && (await readVariantRecord(row as never)).ok,
+    nameOf: () => null,
+  },
+  {
+    name: "steps",
+    keyOf: (row) => (text(row.knifeId) && Number.isInteger(row.at) ? `${row.knifeId} ${row.at}` : null),
+    same: equal,
+    readable: (row) => isRecord(row.before) && isRecord(row.after),
+    nameOf: () => null,
+  },
+  {
+    name: "bin",
+    keyOf: (row) => text(row.id),
+    same: (a, b) => a.deletedAt === b.deletedAt,
+    readable: (row) =>
+      Number.isFinite(row.deletedAt) &&
+      isRecord(row.knife) &&
+      row.knife.id === row.id &&
+      Array.isArray(row.variants) &&
+      Array.isArray(row.steps),
+    nameOf: () => null,
+  },
+  {
+    name: "settings",
+    keyOf: (row) => text(row.key),
+    same: (a, b) => equal(a.value, b.value),
+    // Whoever reads a setting checks it, and falls back where it makes no sense.
+    readable: () => true,
+    nameOf: () => null,
+    kept: (row) => !String(row.key).startsWith(OF_THIS_DEVICE),
+  },
+];
+
+/** The table of a holding. */
+export const tableOf = (holding: Holding) => db.table<Row>(holding.name);

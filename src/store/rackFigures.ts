@@ -1,0 +1,132 @@
+import { createStore } from "zustand/vanilla";
+import type { Design } from "@/core/design/schema";
+import { ENGINE_VERSION } from "@/core/weigh/version";
+import type { WeighAnswer } from "@/workers/weigh.messages";
+import { db, type FiguresRecord } from "./db";
+import { getKnife } from "./knives";
+
+/** Figures that are written together. */
+const BATCH = 50;
+/** So many knives are measured before the rack is first shown. */
+const FIRST = 24;
+
+export interface RackFigures {
+  /** What each knife weighed when it was last weighed, by id; of an older state until it is weighed anew. */
+  readonly known: ReadonlyMap<string, FiguresRecord>;
+  /** Why the last one could not be weighed, where the weighing itself failed. */
+  readonly failure: string | null;
+  /** Whether the figures that were kept have been read. */
+  readonly begun: boolean;
+}
+
+/** What is known of a knife that was measured but not weighed. */
+function sizeOnly(id: string, extent: Extent): FiguresRecord {
+  return { id, revision: -1, engine: 0, massG: null, balanceMm: null, extent };
+}
+
+type Weigh = (design: Design) => Promise<WeighAnswer>;
+type Extent = FiguresRecord["extent"];
+
+/**
+ * Figures of the knives on the rack: those that were kept, at once; then the rest one by one, those asked for first.
+ * What was worked out is kept for the next visit.
+ */
+export function createRackFigures(weigh: Weigh, extentOf: (design: Design) => Extent) {
+  const store = createStore<RackFigures>(() => ({ known: new Map(), failure: null, begun: false }));
+  const unkept = new Map<string, FiguresRecord>();
+  const failed = new Set<string>();
+  let first: readonly string[] = [];
+  let all: readonly string[] = [];
+  let running = false;
+  let stopped = false;
+  let begun = false;
+
+  async function keep(): Promise<void> {
+    const rows = [...unkept.values()];
+    unkept.clear();
+    // That they could not be kept costs no more than weighing them again.
+    await db.figures.bulkPut(rows).catch((e: unknown) => console.warn("figures are not kept", e));
+  }
+
+  /** The next knife to weigh, those in sight first. */
+  async function next(): Promise<{ id: string; design: Design; revision: number } | null> {
+    for (const id of [...first, ...all]) {
+      if (failed.has(id)) continue;
+      const known = store.getState().known.get(id);
+      if (known && checked.has(id)) continue;
+      const reading = await getKnife(id).catch(() => undefined);
+      checked.add(id);
+      if (!reading?.ok) continue;
+      const { design, revision } = reading.record;
+      if (known?.revision === revision && known.engine === ENGINE_VERSION) continue;
+      return { id, design, revision };
+    }
+    return null;
+  }
+  const checked = new Set<string>();
+
+  async function run(): Promise<void> {
+    if (running || stopped) return;
+    running = true;
+    for (let job = await next(); job && !stopped; job = await next()) {
+      const { id, design, revision } = job;
+      const answer = await weigh(design);
+      if (answer.ok) {
+        const { massG, balanceMm } = answer.weighing.ok
+          ? answer.weighing.report
+          : { massG: null, balanceMm: null };
+        const record = { id, revision, engine: ENGINE_VERSION, massG, balanceMm, extent: extentOf(design) };
+        unkept.set(id, record);
+        store.setState(({ known }) => ({ known: new Map(known).set(id, record), failure: null }));
+        if (unkept.size >= BATCH) await keep();
+      } else {
+        failed.add(id);
+        if (answer.code === "failed") store.setState({ failure: answer.message });
+        if (answer.code === "disposed") break;
+      }
+    }
+    running = false;
+    if (unkept.size > 0) await keep();
+  }
+
+  return Object.assign(store, {
+    /** Takes the figures that were kept, and goes on with those of the knives listed. */
+    begin: async (ids: readonly string[]) => {
+      if (!begun) {
+        begun = true;
+        const rows = await db.figures.toArray().catch(() => []);
+        const known = new Map(rows.map((r) => [r.id, r] as const));
+        // Of a rack that is seen for the first time at least the scale stands from the start.
+        for (const id of ids.slice(0, FIRST)) {
+          const reading = known.has(id) ? undefined : await getKnife(id).catch(() => undefined);
+          if (reading?.ok) known.set(id, sizeOnly(id, extentOf(reading.record.design)));
+        }
+        store.setState({ known, begun: true });
+      }
+      all = ids;
+      void run();
+    },
+    /** Says which knives are in sight, to be weighed before the others. */
+    inSight: (ids: readonly string[]) => {
+      first = ids;
+    },
+    /** A knife was changed: it is looked at again. */
+    changed: (id: string) => {
+      checked.delete(id);
+      failed.delete(id);
+      void run();
+    },
+    /** Tries those again that failed. */
+    again: () => {
+      failed.clear();
+      store.setState({ failure: null });
+      void run();
+    },
+    stop: () => {
+      stopped = true;
+      if (unkept.size > 0) void keep();
+    },
+  });
+}
+
+export type RackFigureStore = ReturnType<typeof createRackFigures>;

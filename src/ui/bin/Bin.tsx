@@ -1,0 +1,88 @@
+"use client";
+import { Box, Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
+import { format } from "date-fns";
+import { useState } from "react";
+import { BIN_DAYS, type BinItem, binItems, deleteForGood } from "@/store/bin";
+import { restoreKnife } from "@/store/knives";
+import { useKept } from "@/store/useKept";
+import { Header } from "../shell/Header";
+import { NearLink } from "../shell/NearLink";
+import { attempt, notices } from "../shell/notice";
+import { PageHead } from "../shell/PageHead";
+
+/** Deleted knives, for as long as they can be had back. */
+export function Bin() {
+  const items = useKept(() => binItems(), []);
+  return (
+    <Flex direction="column" minH="100vh">
+      <Header />
+      <Stack as="main" w="full" maxW="900px" mx="auto" px="6" py="5" gap="4">
+        <PageHead
+          title="Bin"
+          note={`Deleted knives lie here for ${BIN_DAYS} days, with their variants and their history.`}
+        >
+          <Button asChild variant="outline">
+            <NearLink href="/">Back to the rack</NearLink>
+          </Button>
+          {items && items.length > 0 && <ForGood name="Empty the bin" ids={items.map((i) => i.id)} />}
+        </PageHead>
+        {items?.length === 0 && (
+          <Text color="graphite" py="12" textAlign="center" bg="sheet" borderWidth="1px" borderRadius="md">
+            The bin is empty.
+          </Text>
+        )}
+        {items && items.length > 0 && (
+          <Box bg="sheet" borderWidth="1px" borderRadius="md">
+            {items.map((item) => (
+              <Item key={item.id} item={item} />
+            ))}
+          </Box>
+        )}
+      </Stack>
+    </Flex>
+  );
+}
+
+function Item({ item }: { item: BinItem }) {
+  const back = () =>
+    attempt(`${item.name} could not be put back`, async () => {
+      if (await restoreKnife(item.id)) notices.success({ title: `${item.name} is on the rack again` });
+      else notices.error({ title: `${item.name} could not be put back` });
+    });
+  return (
+    <Flex align="center" gap="4" px="4" py="3" borderBottomWidth="1px" data-testid="bin-row">
+      <Stack gap="0" flex="1" minW="0">
+        <Text fontWeight="600" truncate>
+          {item.name}
+        </Text>
+        <Text color="graphite" fontSize="sm">
+          deleted {format(item.deletedAt, "d MMM yyyy, HH:mm")} ·{" "}
+          {item.daysLeft === 1 ? "1 day left" : `${item.daysLeft} days left`}
+        </Text>
+      </Stack>
+      <HStack>
+        <Button size="sm" onClick={() => void back()} aria-label={`Put ${item.name} back`}>
+          Put back
+        </Button>
+        <ForGood name="Delete for good" of={item.name} ids={[item.id]} />
+      </HStack>
+    </Flex>
+  );
+}
+
+/** Deletes for good, when it is asked for a second time: this cannot be undone. */
+function ForGood({ name, of, ids }: { name: string; of?: string; ids: readonly string[] }) {
+  const [sure, setSure] = useState(false);
+  return (
+    <Button
+      size={of ? "sm" : undefined}
+      variant="outline"
+      color="fault"
+      aria-label={of ? `${sure ? "Really: delete" : "Delete"} ${of} for good` : undefined}
+      onBlur={() => setSure(false)}
+      onClick={() => (sure ? void attempt("Nothing was deleted", () => deleteForGood(ids)) : setSure(true))}
+    >
+      {sure ? "Really? It cannot be undone" : name}
+    </Button>
+  );
+}

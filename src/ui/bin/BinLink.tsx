@@ -1,0 +1,19 @@
+"use client";
+import { Button } from "@chakra-ui/react";
+import { Trash2 } from "lucide-react";
+import { db } from "@/store/db";
+import { useKept } from "@/store/useKept";
+import { NearLink } from "../shell/NearLink";
+
+/** The way to what was deleted; not there while nothing was. */
+export function BinLink() {
+  const count = useKept(() => db.bin.count(), []) ?? 0;
+  if (count === 0) return null;
+  return (
+    <Button asChild variant="ghost">
+      <NearLink href="/bin">
+        <Trash2 /> Bin ({count})
+      </NearLink>
+    </Button>
+  );
+}

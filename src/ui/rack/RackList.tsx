@@ -1,0 +1,81 @@
+"use client";
+import { Box } from "@chakra-ui/react";
+import { useWindowVirtualizer } from "@tanstack/react-virtual";
+import { useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
+import { useStore } from "zustand";
+import type { RackFigureStore, RackFigures } from "@/store/rackFigures";
+import { RACK_DRAWING_PX, rowHeight } from "./measures";
+import { RackRow } from "./RackRow";
+import { RackRuler } from "./RackRuler";
+
+/** Rows drawn beyond those in sight: the next ones are there before they are scrolled or tabbed to. */
+const BEYOND = 10;
+/** How far knives reach before anything is known of them, mm. */
+const USUAL = { behind: 130, ahead: 160 };
+
+/** The knives of the rack, drawn to one scale; only those in sight are read and drawn. */
+export function RackList({ ids, figures }: { ids: readonly string[]; figures: RackFigureStore }) {
+  const known = useStore(figures, (s) => s.known);
+  const reach = useReach(ids, known);
+  const list = useRef<HTMLDivElement>(null);
+  const [top, setTop] = useState(0);
+  useLayoutEffect(() => setTop(list.current?.offsetTop ?? 0), []);
+  const rows = useWindowVirtualizer({
+    count: ids.length,
+    overscan: BEYOND,
+    scrollMargin: top,
+    getItemKey: (i) => ids[i],
+    estimateSize: (i) => rowHeight(known.get(ids[i])?.extent ?? null, reach.pxPerMm),
+  });
+  // Another scale makes every row another height.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: measured anew when the scale changes.
+  useEffect(() => rows.measure(), [reach.pxPerMm]);
+  const items = rows.getVirtualItems();
+  const inSight = items.map((item) => ids[item.index]).join(" ");
+  useEffect(() => figures.inSight(inSight.split(" ")), [figures, inSight]);
+
+  return (
+    <Box bg="sheet" borderWidth="1px" borderRadius="md">
+      <div ref={list} style={{ height: rows.getTotalSize(), position: "relative" }}>
+        {items.map((item) => (
+          <div
+            key={item.key}
+            data-index={item.index}
+            ref={rows.measureElement}
+            style={{
+              position: "absolute",
+              insetInline: 0,
+              transform: `translateY(${item.start - top}px)`,
+            }}
+          >
+            <RackRow id={ids[item.index]} figures={figures} reach={reach} />
+          </div>
+        ))}
+      </div>
+      <RackRuler behindMm={reach.behindMm} aheadMm={reach.aheadMm} pxPerMm={reach.pxPerMm} />
+    </Box>
+  );
+}
+
+export interface Reach {
+  readonly behindMm: number;
+  readonly aheadMm: number;
+  readonly pxPerMm: number;
+}
+
+/** How far the knives reach to either side, and the scale that fits them all. */
+function useReach(ids: readonly string[], known: RackFigures["known"]): Reach {
+  return useMemo(() => {
+    const extents = ids.flatMap((id) => known.get(id)?.extent ?? []);
+    const plain = extents.length < Math.min(ids.length, 8) ? USUAL : { behind: 100, ahead: 100 };
+    let { behind, ahead } = plain;
+    for (const e of extents) {
+      behind = Math.max(behind, -e.xLow);
+      ahead = Math.max(ahead, e.xHigh);
+    }
+    // In steps, so that the scale does not creep while knives are being weighed.
+    const behindMm = Math.ceil(behind / 10) * 10;
+    const aheadMm = Math.ceil(ahead / 10) * 10;
+    return { behindMm, aheadMm, pxPerMm: (RACK_DRAWING_PX - 24) / (behindMm + aheadMm) };
+  }, [ids, known]);
+}

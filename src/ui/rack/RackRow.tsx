@@ -1,0 +1,67 @@
+"use client";
+import { Box, Flex } from "@chakra-ui/react";
+import { useEffect, useRef } from "react";
+import { useStore } from "zustand";
+import { ENGINE_VERSION } from "@/core/weigh/version";
+import type { KnifeRecord } from "@/store/db";
+import { getKnife } from "@/store/knives";
+import type { RackFigureStore } from "@/store/rackFigures";
+import type { Reading } from "@/store/reading";
+import { storage } from "@/store/storage";
+import { useKept } from "@/store/useKept";
+import { DamagedRow } from "./DamagedRow";
+import { KnifeRow } from "./KnifeRow";
+import { RACK_DRAWING_PX } from "./measures";
+import type { Reach } from "./RackList";
+
+interface Props {
+  readonly id: string;
+  readonly figures: RackFigureStore;
+  readonly reach: Reach;
+}
+
+/** What was last read of each knife, so that a row that is scrolled back to stands there at once. */
+const lastRead = new Map<string, Reading<KnifeRecord>>();
+const MOST_REMEMBERED = 120;
+
+function remember(id: string, reading: Reading<KnifeRecord>): void {
+  lastRead.delete(id);
+  lastRead.set(id, reading);
+  if (lastRead.size > MOST_REMEMBERED) lastRead.delete(lastRead.keys().next().value as string);
+}
+
+/** One place on the rack: its knife, or what is wrong with its record. */
+export function RackRow({ id, figures, reach }: Props) {
+  const waiting = useStore(storage, (s) => s.waiting);
+  // Asked again when something waits, or is written at last.
+  const fresh = useKept(() => getKnife(id), [id, waiting]);
+  const known = useStore(figures, (s) => s.known.get(id));
+  const failure = useStore(figures, (s) => s.failure);
+  if (fresh) remember(id, fresh);
+  const reading = fresh ?? lastRead.get(id);
+  const revision = reading?.ok ? reading.record.revision : null;
+  const seen = useRef(revision);
+  useEffect(() => {
+    if (revision !== null && seen.current !== null && revision !== seen.current) figures.changed(id);
+    seen.current = revision;
+  }, [revision, id, figures]);
+
+  if (!reading)
+    return (
+      <Flex align="center" gap="3" px="3" h="84px" borderBottomWidth="1px" aria-hidden="true">
+        <Box w={`${RACK_DRAWING_PX}px`} flexShrink="0" />
+        <Box h="12" flex="1" maxW="220px" bg="ground" borderRadius="md" />
+      </Flex>
+    );
+  if (!reading.ok) return <DamagedRow damaged={reading.damaged} />;
+  const current = known?.revision === reading.record.revision && known.engine === ENGINE_VERSION;
+  return (
+    <KnifeRow
+      knife={reading.record}
+      figures={known ? { ...known, old: !current } : null}
+      failure={current ? null : failure}
+      onAgain={figures.again}
+      reach={reach}
+    />
+  );
+}

@@ -1,0 +1,38 @@
+import type { BackupReading } from "@/core/files/backup/backup";
+import type { DamageReason } from "@/store/reading";
+import type { StorageTrouble } from "@/store/storage";
+import { fileFailureWords } from "./fileFailures";
+
+/** Why the browser keeps nothing, in words that say what to do. */
+export const TROUBLE_WORDS: Record<StorageTrouble, string> = {
+  unavailable: "This window keeps nothing: it is private, or the browser is set to keep no data of sites.",
+  silent: "The browser's database does not answer.",
+  blocked: "Another tab holds an older state of the database open. Close the other tabs of Euaxis.",
+  full: "The disk, or this site's share of it, is full. Make room, or delete what is not needed.",
+  refused: "The browser refused to write.",
+};
+
+/** Why a record cannot be read, in plain words. */
+export function damageWords(reason: DamageReason): string {
+  if (reason.code === "newer")
+    return `It was written by a newer Euaxis (version ${reason.version}; this one knows up to ${reason.known}). Reload the page, or update Euaxis.`;
+  return fileFailureWords({ ok: false, ...reason });
+}
+
+/** Why a backup was refused, in plain words. */
+export function backupFailureWords(failure: Exclude<BackupReading, { ok: true }>): string {
+  switch (failure.code) {
+    case "too-large":
+      return "It is too large for a backup.";
+    case "not-json":
+      return "It is damaged, or no text.";
+    case "foreign":
+      return "It is not a backup of Euaxis.";
+    case "no-version":
+      return 'It does not say its version: "version" must be a whole number from 1.';
+    case "not-whole":
+      return "It is not whole: its lists are missing or damaged.";
+    case "newer":
+      return `It is of version ${failure.version}: this Euaxis is older than it.`;
+  }
+}
