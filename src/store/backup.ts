@@ -1,6 +1,6 @@
 import type { Backup } from "@/core/files/backup/backup";
-import { db } from "./db";
-import { HOLDINGS, type Holding, OF_THIS_DEVICE, tableOf } from "./holdings";
+import { db, OF_THIS_DEVICE } from "./db";
+import { HOLDINGS, type Holding, tableOf } from "./holdings";
 import { stored, unwrittenKnives } from "./knives";
 import { ready } from "./storage";
 

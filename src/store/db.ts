@@ -120,5 +120,10 @@ class EuaxisDatabase extends Dexie {
   }
 }
 
+/** Settings of this device alone, such as the folder it backs up to: they stay out of backups. */
+export const OF_THIS_DEVICE = "device ";
+/** The setting that holds the folder. */
+export const BACKUP_FOLDER = `${OF_THIS_DEVICE}backup folder`;
+
 /** The browser's database; or one in memory, where the browser's cannot be opened. */
 export const db = new EuaxisDatabase();

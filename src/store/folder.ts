@@ -2,11 +2,9 @@ import { liveQuery } from "dexie";
 import { createStore } from "zustand/vanilla";
 import { writeBackup } from "@/core/files/backup/backup";
 import { makeBackup, noteBackup } from "./backup";
-import { db } from "./db";
-import { OF_THIS_DEVICE } from "./holdings";
+import { BACKUP_FOLDER, db } from "./db";
 import { ready } from "./storage";
 
-const FOLDER = `${OF_THIS_DEVICE}backup folder`;
 /** Changes rest so long before they are backed up, ms; a row of them is backed up at least so often. */
 const REST_MS = 20_000;
 const AT_LEAST_MS = 5 * 60_000;
@@ -44,7 +42,7 @@ export function canUseFolder(): boolean {
 /** Takes up the folder that was chosen on an earlier visit; asks nothing. */
 export async function takeUpFolder(): Promise<void> {
   await ready();
-  const kept = (await db.settings.get(FOLDER))?.value as Folder | undefined;
+  const kept = (await db.settings.get(BACKUP_FOLDER))?.value as Folder | undefined;
   if (!kept || typeof kept.getFileHandle !== "function") return;
   const may = kept.queryPermission ? await kept.queryPermission({ mode: "readwrite" }) : "granted";
   begin(kept, may === "granted");
@@ -60,7 +58,7 @@ export async function chooseFolder(): Promise<boolean> {
   } catch {
     return false;
   }
-  await db.settings.put({ key: FOLDER, value: picked });
+  await db.settings.put({ key: BACKUP_FOLDER, value: picked });
   begin(picked, true);
   await backUpNow();
   return true;
@@ -79,7 +77,7 @@ export async function leaveFolder(): Promise<void> {
   watching?.unsubscribe();
   watching = null;
   chosen = null;
-  await db.settings.delete(FOLDER);
+  await db.settings.delete(BACKUP_FOLDER);
   folder.setState({ state: "none", name: null, wroteAt: null });
 }
 

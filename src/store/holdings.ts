@@ -1,9 +1,6 @@
 import { checksumOf } from "./checksum";
-import { db } from "./db";
+import { db, OF_THIS_DEVICE } from "./db";
 import { isRecord, nameIn, readKnifeRecord, readVariantRecord } from "./reading";
-
-/** Settings of this device alone, such as the folder it backs up to: they stay out of backups. */
-export const OF_THIS_DEVICE = "device ";
 
 type Row = Readonly<Record<string, unknown>>;
 

@@ -1,6 +1,6 @@
 "use client";
 import { Box, Flex } from "@chakra-ui/react";
-import { useEffect, useRef } from "react";
+import { memo, useEffect, useRef } from "react";
 import { useStore } from "zustand";
 import { ENGINE_VERSION } from "@/core/weigh/version";
 import type { KnifeRecord } from "@/store/db";
@@ -30,8 +30,8 @@ function remember(id: string, reading: Reading<KnifeRecord>): void {
   if (lastRead.size > MOST_REMEMBERED) lastRead.delete(lastRead.keys().next().value as string);
 }
 
-/** One place on the rack: its knife, or what is wrong with its record. */
-export function RackRow({ id, figures, reach }: Props) {
+/** One place on the rack: its knife, or what is wrong with its record. Scrolling alone does not draw it again. */
+export const RackRow = memo(function RackRow({ id, figures, reach }: Props) {
   const waiting = useStore(storage, (s) => s.waiting);
   // Asked again when something waits, or is written at last.
   const fresh = useKept(() => getKnife(id), [id, waiting]);
@@ -64,4 +64,4 @@ export function RackRow({ id, figures, reach }: Props) {
       reach={reach}
     />
   );
-}
+});

@@ -2,6 +2,7 @@
 import { Alert, Button, HStack } from "@chakra-ui/react";
 import { useEffect, useState } from "react";
 import { useStore } from "zustand";
+import { BACKUP_FOLDER, db } from "@/store/db";
 import { leaveMemory, ready, storage } from "@/store/storage";
 import { TROUBLE_WORDS } from "@/words/storage";
 import { downloadEverything } from "../files";
@@ -15,8 +16,8 @@ export function StorageBar() {
   useEffect(() => {
     // The folder that backups go to by themselves is taken up wherever one comes in.
     ready()
-      .then(() => import("@/store/folder"))
-      .then((m) => m.takeUpFolder())
+      .then(() => db.settings.get(BACKUP_FOLDER))
+      .then((kept) => kept && import("@/store/folder").then((m) => m.takeUpFolder()))
       .catch((error: unknown) => console.error("no backup is made by itself", error));
   }, []);
   useEffect(() => {
