@@ -130,7 +130,6 @@ export interface BackupAge {
 
 /** How old the last backup is, and whether it is time for another. */
 export async function backupAge(now = Date.now()): Promise<BackupAge> {
-  await ready();
   const value = (await db.settings.get(LAST_BACKUP))?.value;
   const last = typeof value === "number" && Number.isFinite(value) ? value : null;
   const since = last ?? 0;

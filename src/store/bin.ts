@@ -15,7 +15,6 @@ export interface BinItem {
 
 /** What lies in the bin, the last deleted first. */
 export async function binItems(now = Date.now()): Promise<BinItem[]> {
-  await ready();
   const items = await db.bin.orderBy("deletedAt").reverse().toArray();
   return items.map(({ id, knife, deletedAt }) => ({
     id,

@@ -18,7 +18,7 @@ import { nanoid } from "nanoid";
 import type { Design } from "@/core/design/schema";
 import { db, type StoredKnife } from "./db";
 import { sealed } from "./reading";
-import { ready, watched } from "./storage";
+import { DEMO_ID, ready, watched } from "./storage";
 
 const DEMO_FILES = [
   heath,
@@ -61,7 +61,7 @@ export async function addDemoKnives(): Promise<boolean> {
 
 function demoRecords(from: number): StoredKnife[] {
   return DEMO_FILES.map((file, i) => ({
-    id: nanoid(12),
+    id: `${DEMO_ID}${nanoid(8)}`,
     // Taken as they are: the tests hold that each is a whole design of the present version.
     ...sealed(file.knife as Design),
     revision: 1,

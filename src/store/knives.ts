@@ -22,6 +22,9 @@ export function stored({ design, saved, ...rest }: KnifeRecord): StoredKnife {
   return { ...rest, ...sealed(design), saved: saved && { ...saved, ...sealed(saved.design) } };
 }
 
+/** A change on the rack gives way to other tabs so often. */
+const MOST_TRIES = 20;
+
 /** A knife, or why it cannot be read; undefined where there is none. */
 export async function getKnife(id: string): Promise<Reading<KnifeRecord> | undefined> {
   const mine = unwritten.get(id);
@@ -154,19 +157,20 @@ export async function changeDesign(id: string, change: (design: Design) => Desig
   const reading = await getKnife(id);
   if (!reading?.ok) return;
   const { record } = reading;
-  const design = change(record.design);
-  let newest: KnifeRecord = { ...record, design, revision: record.revision + 1, updatedAt: Date.now() };
-  const written = await watched(`knife ${id}`, design.name, async () => {
-    for (;;) {
-      const now = await getKnife(id);
-      if (!now?.ok) return;
-      const result = await writeDesign(id, change(now.record.design), now.record.revision);
-      if (result.ok || result.code === "deleted") return;
-      if (result.code === "unreadable") return;
-      newest = result.theirs;
+  const next: KnifeRecord = { ...record, design: change(record.design), updatedAt: Date.now() };
+  unwritten.set(id, next);
+  await watched(`knife ${id}`, next.design.name, async () => {
+    let { design, revision } = unwritten.get(id) ?? next;
+    for (let tries = 0; tries < MOST_TRIES; tries++) {
+      const result = await writeDesign(id, design, revision);
+      if (result.ok) return;
+      if (result.code !== "changed-elsewhere") break;
+      // Another tab was quicker: the change is made to what it wrote.
+      design = change(result.theirs.design);
+      revision = result.theirs.revision;
     }
+    unwritten.delete(id);
   });
-  if (!written) unwritten.set(id, newest);
 }
 
 /** Removes a knife from the rack into the bin, with all that belongs to it. False where it could not be written. */

@@ -1,7 +1,7 @@
 "use client";
 import * as z from "zod";
 import { db } from "./db";
-import { ready, watched } from "./storage";
+import { watched } from "./storage";
 import { useKept } from "./useKept";
 
 /** So many lie side by side, the knife on the bench among them. */
@@ -25,11 +25,6 @@ export function useLaid(knifeId: string): readonly Beside[] {
 
 /** What lies beside a knife and is still there: what was deleted takes no place, and has it again once it is put back. */
 export async function laidBeside(knifeId: string): Promise<readonly Beside[]> {
-  await ready();
-  return kept(knifeId);
-}
-
-async function kept(knifeId: string): Promise<readonly Beside[]> {
   const row = await db.settings.get(keyOf(knifeId));
   const laid = list.catch([]).parse(row?.value ?? []);
   const there = await Promise.all(
@@ -45,7 +40,7 @@ export async function lay(
 ): Promise<void> {
   await watched(keyOf(knifeId), "what lies beside a knife", () =>
     db.transaction("rw", db.settings, db.knives, db.variants, async () => {
-      const next = change(await kept(knifeId)).slice(0, MOST_BESIDE - 1);
+      const next = change(await laidBeside(knifeId)).slice(0, MOST_BESIDE - 1);
       await db.settings.put({ key: keyOf(knifeId), value: next });
     }),
   );

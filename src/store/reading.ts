@@ -76,17 +76,18 @@ export async function readKnifeRecord(stored: StoredKnife): Promise<Reading<Knif
     revision: Number.isInteger(revision) ? revision : 1,
     createdAt: Number.isFinite(createdAt) ? createdAt : 0,
     updatedAt: Number.isFinite(updatedAt) ? updatedAt : 0,
-    saved: await readSaved(stored.saved, stored.version),
+    saved: await readSaved(stored.saved),
   };
   return { ok: true, record };
 }
 
 /** The state to measure changes from; none where it cannot be read. */
-async function readSaved(saved: unknown, version: number | undefined): Promise<SavedState | null> {
+async function readSaved(saved: unknown): Promise<SavedState | null> {
   if (!isRecord(saved)) return null;
-  const own = typeof saved.version === "number" ? saved.version : version;
+  // It may be older than the knife: it names its own version, or is read as what it looks like.
+  const version = typeof saved.version === "number" ? saved.version : undefined;
   const checksum = typeof saved.checksum === "string" ? saved.checksum : undefined;
-  const reading = await readStored({ design: saved.design, version: own, checksum });
+  const reading = await readStored({ design: saved.design, version, checksum });
   if (!reading.ok) return null;
   const number = (value: unknown) => (typeof value === "number" && Number.isFinite(value) ? value : null);
   return {

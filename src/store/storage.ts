@@ -35,6 +35,9 @@ const OPEN_WITHIN_MS = 3000;
 /** Between two tries to write what waits, ms: soon at first, then ever less often. */
 const RETRY_MS = [1000, 2000, 5000, 15_000, 30_000];
 
+/** How ids of demo knives begin. */
+export const DEMO_ID = "demo-";
+
 let opening: Promise<void> | null = null;
 let blocked = false;
 
@@ -191,13 +194,18 @@ export async function leaveMemory(): Promise<boolean> {
       const there = new Set(await ids);
       return rows.filter((r) => !there.has(r.id));
     };
-    await db.knives.bulkPut(await missing(db.knives.toCollection().primaryKeys(), knives));
+    await db.knives.bulkPut(await missing(db.knives.toCollection().primaryKeys(), knives.filter(isOwn)));
     await db.variants.bulkPut(await missing(db.variants.toCollection().primaryKeys(), variants));
     await db.bin.bulkPut(await missing(db.bin.toCollection().primaryKeys(), bin));
     await db.steps.bulkPut(steps);
   });
   storage.setState({ state: "open", trouble: null });
   return true;
+}
+
+/** Whether a knife is more than a demo knife that nobody touched: the browser's database has those already. */
+function isOwn({ id, revision }: { readonly id: string; readonly revision: number }): boolean {
+  return !id.startsWith(DEMO_ID) || revision > 1;
 }
 
 /** Asks the browser not to clear what is kept when it runs short of room. Null where it cannot be asked. */

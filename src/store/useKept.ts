@@ -1,20 +1,24 @@
 "use client";
 import { useLiveQuery } from "dexie-react-hooks";
-import { ready } from "./storage";
+import { useEffect } from "react";
+import { useStore } from "zustand";
+import { ready, storage } from "./storage";
 
 /**
  * What a question to the database answers, kept up to date; undefined before it has answered, and where it fails. A
- * failing database takes no page down: that it fails is told by whoever writes to it, or by its opening.
+ * failing database takes no page down: that it fails is told by whoever writes to it, or by its opening. The question
+ * asks the database before it waits for anything else: what it asked after that would not be followed.
  */
 export function useKept<T>(question: () => Promise<T>, deps: unknown[]): T | undefined {
-  return useLiveQuery(
-    () =>
-      ready()
-        .then(question)
-        .catch((error: unknown) => {
-          console.error("the database could not be asked", error);
-          return undefined;
-        }),
-    deps,
-  );
+  const state = useStore(storage, (s) => s.state);
+  useEffect(() => {
+    void ready();
+  }, []);
+  return useLiveQuery(() => {
+    if (state === "opening") return undefined;
+    return question().catch((error: unknown) => {
+      console.error("the database could not be asked", error);
+      return undefined;
+    });
+  }, [state, ...deps]);
 }

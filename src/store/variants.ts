@@ -17,13 +17,11 @@ async function readable(stored: readonly StoredVariant[]): Promise<VariantRecord
 
 /** The variants of a knife, the oldest first. */
 export async function variantsOf(knifeId: string): Promise<VariantRecord[]> {
-  await ready();
   return readable(await storedVariantsOf(knifeId));
 }
 
 /** Every variant that can be read. */
 export async function readableVariants(): Promise<VariantRecord[]> {
-  await ready();
   return readable(await db.variants.toArray());
 }
 

@@ -1,11 +1,37 @@
-import { readFileSync } from "node:fs";
-import { describe, expect, it } from "vitest";
+import { mkdtempSync, readFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { Worker } from "node:worker_threads";
+import { build } from "esbuild";
+import { afterAll, describe, expect, it, vi } from "vitest";
 import { newDesign } from "@/core/design/create";
+import { boxesMesh, endingIn, manyOpenings, rodMesh } from "@/core/design/limits.fixtures";
 import { LARGEST_KNIFE_BYTES } from "@/core/files/knife/format";
 import { writeKnife } from "@/core/files/knife/write";
 import { weigh } from "@/core/weigh/weigh";
 import { weighingJson } from "@/words/weighingJson";
-import { POST } from "./route";
+import { GET, POST } from "./route";
+
+// The thread as it is, bundled as for the application.
+const pool = vi.hoisted(() => ({ dispose: () => undefined as undefined }));
+vi.mock("@/server/weighPool", async (original) => {
+  const { createWeighPool } = await original<typeof import("@/server/weighPool")>();
+  const outfile = join(mkdtempSync(join(tmpdir(), "euaxis-")), "weigh.thread.mjs");
+  await build({
+    entryPoints: ["src/server/weigh.thread.ts"],
+    bundle: true,
+    platform: "node",
+    mainFields: ["module", "main"],
+    format: "esm",
+    alias: { "@": join(process.cwd(), "src") },
+    outfile,
+    logLevel: "error",
+  });
+  const made = createWeighPool(() => new Worker(outfile), 20_000);
+  pool.dispose = () => made.dispose() as undefined;
+  return { weighPool: () => made };
+});
+afterAll(() => pool.dispose());
 
 const post = (body: BodyInit | null, headers: Record<string, string> = {}) =>
   POST(
@@ -79,5 +105,49 @@ describe("POST /api/weigh", () => {
     });
     expect((await post(endless)).status).toBe(413);
     expect(sent, "the rest is never asked for").toBeLessThan(20);
+  });
+
+  it("weighs a knife at the limits, and the finest shape that is kept", async () => {
+    for (const design of [manyOpenings(), endingIn(rodMesh(3000))]) {
+      const answer = await post(writeKnife(design));
+      expect(answer.status).toBe(200);
+      expect((await answer.json()).massG).toBeGreaterThan(100);
+    }
+  });
+
+  it("refuses what would take too long before it is begun, and shapes that are none, in the same shape", async () => {
+    const box = boxesMesh([
+      [0, 0, 0],
+      [9, 9, 9],
+    ]);
+    const open = endingIn({ ...box, triangles: box.triangles.slice(3) });
+    for (const [text, code] of [
+      [writeKnife(manyOpenings(0.3)), "design-too-detailed"],
+      [writeKnife(open), "invalid"],
+      ["[".repeat(100_000), "not-json"],
+    ]) {
+      const answer = await post(text);
+      expect(answer.status).toBe(400);
+      const { reasons } = await answer.json();
+      expect(reasons.map((r: { code: string }) => r.code)).toContain(code);
+      for (const r of reasons) expect(r.message).toMatch(/./);
+    }
+  });
+
+  it("answers a body that breaks off, and every other method, in the same shape, and says nothing of its disk", async () => {
+    const log = vi.spyOn(console, "error").mockImplementation(() => undefined);
+    const breaking = new ReadableStream({
+      pull: (controller) => controller.error(new Error("/home/somebody/euaxis went away")),
+    });
+    const answer = await post(breaking);
+    expect(answer.status).toBe(500);
+    expect(await answer.text()).toBe(
+      '{"reasons":[{"code":"failed","message":"The request could not be read."}]}',
+    );
+    log.mockRestore();
+    const other = GET();
+    expect(other.status).toBe(405);
+    expect(other.headers.get("allow")).toBe("POST");
+    expect((await other.json()).reasons[0].code).toBe("method");
   });
 });

@@ -1,0 +1,210 @@
+import "fake-indexeddb/auto";
+import { beforeEach, describe, expect, it } from "vitest";
+import { newDesign } from "@/core/design/create";
+import { type Backup, readBackup, writeBackup } from "@/core/files/backup/backup";
+import { backupAge, makeBackup, noteBackup, planOf, planRestore, REMIND_AFTER_MS, restore } from "./backup";
+import { BIN_DAYS, binItems, deleteForGood, emptyOldBin } from "./bin";
+import { db, OF_THIS_DEVICE } from "./db";
+import { layOutDemoKnivesOnce } from "./demo";
+import { HOLDINGS } from "./holdings";
+import { addKnife, changeDesign, getKnife, readableKnives, removeKnife } from "./knives";
+import { changeSettings } from "./settings";
+import { changeShop } from "./shop";
+import { ready } from "./storage";
+import { addVariants } from "./variants";
+
+const all = [db.knives, db.variants, db.settings, db.steps, db.figures, db.bin];
+beforeEach(async () => {
+  await ready();
+  for (const table of all) await table.clear();
+});
+
+/** A rack with something of everything. */
+async function filled() {
+  const sedge = await addKnife(newDesign("Sedge"));
+  const rush = await addKnife(newDesign("Rush"));
+  await addVariants(sedge.id, [{ name: "Slim", design: newDesign("Sedge") }]);
+  const gone = await addKnife(newDesign("Reed"));
+  await removeKnife(gone.id);
+  await db.steps.put({
+    knifeId: sedge.id,
+    at: 0,
+    label: "x",
+    undone: false,
+    version: 5,
+    before: {},
+    after: {},
+  });
+  await changeSettings({ units: "inch" });
+  await changeShop((s) => ({ ...s, ratePerHour: 40 }));
+  await db.settings.put({ key: `${OF_THIS_DEVICE}thing`, value: 1 });
+  return { sedge, rush };
+}
+const through = (backup: Backup): Backup => {
+  const reading = readBackup(new TextEncoder().encode(writeBackup(backup)));
+  if (!reading.ok) throw new Error(reading.code);
+  return reading.backup;
+};
+const content = async () =>
+  Object.fromEntries(
+    await Promise.all(HOLDINGS.map(async (h) => [h.name, await db.table(h.name).toArray()])),
+  );
+const fates = async (backup: Backup) => {
+  const count: Record<string, number> = {};
+  for (const { holding, fate } of await planRestore(backup))
+    count[`${holding.name} ${fate}`] = (count[`${holding.name} ${fate}`] ?? 0) + 1;
+  return count;
+};
+
+describe("a backup", () => {
+  it("has a place for every table but those that can be worked out anew", () => {
+    const kept = db.tables.map((t) => t.name).filter((name) => name !== "figures");
+    expect(HOLDINGS.map((h) => h.name).sort()).toEqual(kept.sort());
+  });
+
+  it("holds everything, but what is of this device alone, and comes back whole onto an empty rack", async () => {
+    await filled();
+    const backup = through(await makeBackup());
+    expect(JSON.stringify(backup)).not.toContain(OF_THIS_DEVICE);
+    const before = await content();
+    for (const table of all) await table.clear();
+    await restore(await planRestore(backup), "replace");
+    const after = await content();
+    // Each knife's revision goes up by none: there was nothing in its place.
+    const own = (rows: { key: string }[]) => rows.filter((r) => !r.key.startsWith(OF_THIS_DEVICE));
+    expect({ ...after, settings: own(after.settings) }).toEqual({
+      ...before,
+      settings: own(before.settings),
+    });
+  });
+
+  it("is told from what is here: new, changed, the same", async () => {
+    const { sedge, rush } = await filled();
+    const backup = through(await makeBackup());
+    expect(await fates(backup)).toEqual({
+      "knives same": 2,
+      "variants same": 1,
+      "steps same": 1,
+      "bin same": 1,
+      "settings same": 2,
+    });
+    await changeDesign(sedge.id, (d) => ({ ...d, notes: "later" }));
+    await db.knives.delete(rush.id);
+    await changeSettings({ snapMm: 1 });
+    expect(await fates(backup)).toMatchObject({
+      "knives changed": 1,
+      "knives new": 1,
+      "settings changed": 1,
+    });
+  });
+
+  it("merges: the newer stays, or the backup's comes in; and one click undoes either", async () => {
+    const { sedge, rush } = await filled();
+    const backup = through(await makeBackup());
+    await new Promise((r) => setTimeout(r, 5));
+    await changeDesign(sedge.id, (d) => ({ ...d, notes: "later" }));
+    await db.knives.delete(rush.id);
+    const own = await addKnife(newDesign("Mine"));
+    const before = await makeBackup();
+    const stood = await content();
+
+    await restore(await planRestore(backup), "merge-newer");
+    const notes = async () => {
+      const reading = await getKnife(sedge.id);
+      return reading?.ok ? reading.record.design.notes : null;
+    };
+    expect(await notes()).toBe("later");
+    expect((await readableKnives()).map((k) => k.id).sort()).toEqual([sedge.id, rush.id, own.id].sort());
+
+    await restore(await planRestore(backup), "merge-backup");
+    expect(await notes()).toBe("");
+    const reading = await getKnife(sedge.id);
+    expect(reading?.ok && reading.record.revision, "other tabs see that it changed").toBeGreaterThan(2);
+
+    await restore(planOf(before), "replace");
+    const back = await content();
+    const plain = (c: typeof back) => ({
+      ...c,
+      knives: c.knives.map((k: object) => ({ ...k, revision: 0 })),
+    });
+    expect(plain(back)).toEqual(plain(stood));
+  });
+
+  it("replaces: what is here goes, but for what is of this device", async () => {
+    await filled();
+    const backup = through(await makeBackup());
+    const own = await addKnife(newDesign("Mine"));
+    await restore(await planRestore(backup), "replace");
+    expect(await db.knives.get(own.id)).toBeUndefined();
+    expect(await db.knives.count()).toBe(2);
+    expect(await db.settings.get(`${OF_THIS_DEVICE}thing`)).toBeDefined();
+  });
+
+  it("leaves out what cannot be read, and changes nothing where the database fails", async () => {
+    await filled();
+    const backup = through(await makeBackup());
+    const knives = [
+      ...backup.holds.knives,
+      { id: "bad", design: {} },
+      { design: {} },
+      { ...backup.holds.knives[0] },
+    ];
+    const bent = { ...backup, holds: { ...backup.holds, knives, spoons: [{ id: "x" }] } };
+    expect(await fates(bent)).toMatchObject({ "knives same": 2, "knives unreadable": 3 });
+    await restore(await planRestore(bent), "merge-backup");
+    expect(await db.knives.count()).toBe(2);
+    const before = await content();
+    const plan = await planRestore(bent);
+    const broken = plan.map((p) =>
+      p.holding.name === "settings" ? { ...p, row: { key: {} }, fate: "new" as const } : p,
+    );
+    await expect(restore(broken, "replace")).rejects.toThrow();
+    expect(await content()).toEqual(before);
+  });
+
+  it.each([
+    ["", "not-json"],
+    ["[]", "foreign"],
+    ['{"format":"euaxis-knife"}', "foreign"],
+    ['{"format":"euaxis-backup","version":0.5}', "no-version"],
+    ['{"format":"euaxis-backup","version":2}', "newer"],
+    ['{"format":"euaxis-backup","version":1}', "not-whole"],
+    ['{"format":"euaxis-backup","version":1,"made":"2026-11-27","holds":{"knives":[1]}}', "not-whole"],
+    [`${"[".repeat(100_000)}`, "not-json"],
+  ])("that is none is refused: %j", (text, code) => {
+    expect(readBackup(new TextEncoder().encode(text))).toMatchObject({ ok: false, code });
+  });
+});
+
+describe("the reminder", () => {
+  it("comes with work that is two weeks old and in no backup, not for demo knives", async () => {
+    await layOutDemoKnivesOnce();
+    const later = Date.now() + REMIND_AFTER_MS + 1000;
+    expect(await backupAge(later)).toEqual({ last: null, due: false });
+    const { id } = await addKnife(newDesign("Mine"));
+    await changeDesign(id, (d) => ({ ...d, notes: "work" }));
+    expect((await backupAge()).due).toBe(false);
+    expect((await backupAge(later)).due).toBe(true);
+    await noteBackup(later);
+    expect(await backupAge(later + 2 * REMIND_AFTER_MS)).toEqual({ last: later, due: false });
+  });
+});
+
+describe("the bin", () => {
+  it("keeps deleted knives for thirty days, the last first, and lets them go then or when it is told to", async () => {
+    const [a, b] = [await addKnife(newDesign("Sedge")), await addKnife(newDesign("Rush"))];
+    await removeKnife(a.id);
+    await db.bin.update(a.id, { deletedAt: Date.now() - 10 * 24 * 3600 * 1000 });
+    await removeKnife(b.id);
+    expect((await binItems()).map((i) => [i.name, i.daysLeft])).toEqual([
+      ["Rush", BIN_DAYS],
+      ["Sedge", BIN_DAYS - 10],
+    ]);
+    await emptyOldBin();
+    expect(await db.bin.count()).toBe(2);
+    await emptyOldBin(Date.now() + 21 * 24 * 3600 * 1000);
+    expect((await binItems()).map((i) => i.name)).toEqual(["Rush"]);
+    await deleteForGood([b.id]);
+    expect(await db.bin.count()).toBe(0);
+  });
+});

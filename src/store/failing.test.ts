@@ -1,0 +1,153 @@
+import "fake-indexeddb/auto";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { newDesign } from "@/core/design/create";
+import { createAutosave } from "./autosave";
+import { makeBackup } from "./backup";
+import { db } from "./db";
+import { addDemoKnives } from "./demo";
+import {
+  addKnife,
+  changeDesign,
+  getKnife,
+  isUnwritten,
+  knifeIds,
+  openKnife,
+  readableKnives,
+  removeKnife,
+  takenNames,
+} from "./knives";
+import { createSession } from "./session";
+import { spine } from "./session.fixtures";
+import { changeSettings } from "./settings";
+import { ready, storage, troubleOf, writeWaiting } from "./storage";
+
+/** A browser's own errors, as its database gives them. */
+const full = () => new DOMException("Encountered full disk while committing", "QuotaExceededError");
+
+let broken: ReturnType<typeof vi.spyOn>[] = [];
+/** From now on the database takes nothing. */
+function refuse(error: () => Error = full): void {
+  broken = [
+    vi.spyOn(db.knives, "put").mockImplementation((() => Promise.reject(error())) as never),
+    vi.spyOn(db, "transaction").mockImplementation((() => Promise.reject(error())) as never),
+  ];
+}
+function takeAgain(): void {
+  for (const spy of broken) spy.mockRestore();
+  broken = [];
+}
+
+const rejections: unknown[] = [];
+const hear = (reason: unknown) => rejections.push(reason);
+
+beforeEach(async () => {
+  vi.spyOn(console, "error").mockImplementation(() => undefined);
+  process.on("unhandledRejection", hear);
+  await ready();
+  for (const table of [db.knives, db.settings, db.steps, db.bin]) await table.clear();
+});
+afterEach(async () => {
+  takeAgain();
+  await writeWaiting();
+  await new Promise((r) => setTimeout(r, 0));
+  process.off("unhandledRejection", hear);
+  vi.restoreAllMocks();
+  expect(rejections.splice(0), "nothing is rejected without a hearer").toEqual([]);
+});
+
+describe("while the database takes nothing", () => {
+  it("a new knife is there to work with, said to be unwritten, and written when it can be", async () => {
+    refuse();
+    const { id } = await addKnife(newDesign("Sedge"));
+    expect(storage.getState()).toMatchObject({ trouble: "full" });
+    expect([...storage.getState().waiting.values()]).toEqual(["Sedge"]);
+    expect(await knifeIds()).toEqual([id]);
+    expect(await takenNames()).toEqual(["Sedge"]);
+    expect((await readableKnives()).map((k) => k.design.name)).toEqual(["Sedge"]);
+    expect((await openKnife(id))?.reading.ok).toBe(true);
+    takeAgain();
+    expect(await writeWaiting()).toBe(true);
+    expect(storage.getState()).toMatchObject({ trouble: null });
+    expect(storage.getState().waiting.size).toBe(0);
+    expect(await db.knives.count()).toBe(1);
+    expect(isUnwritten(id)).toBe(false);
+  });
+
+  it("edits go on, outlive the bench being left, and are written in the end", async () => {
+    const record = await addKnife(newDesign("Sedge"));
+    const first = createSession(record.design);
+    const autosave = createAutosave(first, record);
+    refuse();
+    spine(first, 5);
+    expect(await autosave.flush()).toBe(false);
+    expect(autosave.getState().status).toBe("failed");
+    expect(await autosave.save(160, -20), "a save is not said to be one").toBe(false);
+    autosave.dispose();
+
+    const again = await openKnife(record.id);
+    if (!again?.reading.ok) throw new Error("not read");
+    expect(again.reading.record.design.blade.spineMm).toBe(5);
+    const session = createSession(again.reading.record.design);
+    const next = createAutosave(session, again.reading.record);
+    spine(session, 6);
+    await next.flush();
+    takeAgain();
+    await vi.waitFor(async () => {
+      await writeWaiting();
+      const kept = await getKnife(record.id);
+      expect(kept?.ok && kept.record.design.blade.spineMm).toBe(6);
+    });
+    expect(next.getState().status).toBe("kept");
+    expect(next.getState().adopted, "its own writes are no other tab's").toBe(0);
+    next.dispose();
+  });
+
+  it("tries again by itself", async () => {
+    refuse();
+    const { id } = await addKnife(newDesign("Sedge"));
+    takeAgain();
+    await vi.waitFor(async () => expect(await db.knives.get(id)).toBeDefined(), { timeout: 4000 });
+    expect(storage.getState().trouble).toBeNull();
+  });
+
+  it("renames, settings and demo knives wait too; a deletion is not done later behind the maker's back", async () => {
+    const { id } = await addKnife(newDesign("Sedge"));
+    refuse();
+    await changeDesign(id, (d) => ({ ...d, name: "Rush" }));
+    await changeSettings({ units: "inch" });
+    expect(await removeKnife(id)).toBe(false);
+    const kept = await getKnife(id);
+    expect(kept?.ok && kept.record.design.name).toBe("Rush");
+    expect([...storage.getState().waiting.values()].sort()).toEqual(["Rush", "the settings"]);
+    vi.spyOn(db.knives, "bulkPut").mockRejectedValueOnce(full());
+    expect(await addDemoKnives()).toBe(false);
+    takeAgain();
+    expect(await writeWaiting()).toBe(true);
+    expect((await readableKnives()).map((k) => k.design.name)).toContain("Rush");
+    expect(await db.knives.count()).toBe(17);
+    expect((await db.settings.get("preferences"))?.value).toMatchObject({ units: "inch" });
+  });
+
+  it("a backup holds what is only in memory", async () => {
+    const record = await addKnife(newDesign("Sedge"));
+    vi.spyOn(db.knives, "put").mockImplementation((() => Promise.reject(full())) as never);
+    const other = await addKnife(newDesign("Rush"));
+    const { holds } = await makeBackup();
+    expect(holds.knives.map((k) => k.id).sort()).toEqual([record.id, other.id].sort());
+    vi.mocked(db.knives.put).mockRestore();
+  });
+});
+
+describe("an error of the database", () => {
+  const wrapped = Object.assign(new Error("AbortError"), { name: "AbortError", inner: full() });
+  it.each([
+    [full(), "full"],
+    [wrapped, "full"],
+    [new DOMException("no", "InvalidStateError"), "unavailable"],
+    [Object.assign(new Error("IndexedDB API missing"), { name: "MissingAPIError" }), "unavailable"],
+    [new DOMException("Internal error", "UnknownError"), "refused"],
+    ["a text", "refused"],
+  ])("%s: is %s", (error, trouble) => {
+    expect(troubleOf(error)).toBe(trouble);
+  });
+});
