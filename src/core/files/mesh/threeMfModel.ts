@@ -46,8 +46,9 @@ export function readModel(mostTriangles: number) {
   let seen = 0;
   let sound = true;
 
-  parser.on("error", () => {
-    sound = false;
+  // At once: a piece may hold a hundred thousand faults, and each is put into words.
+  parser.on("error", (error) => {
+    throw error;
   });
   parser.on("opentag", ({ name, attributes: a }: SaxesTagPlain) => {
     if (++nested > MOST_NESTED) throw new Error("nested too deep");

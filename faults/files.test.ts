@@ -1,0 +1,24 @@
+import Module, { type ManifoldToplevel } from "manifold-3d";
+import { beforeAll, describe, expect, it } from "vitest";
+import { damagedFiles } from "./files";
+
+/** The short form of `npm run faults`. */
+const COUNT = 250;
+const SEED = 20261127;
+
+let kernel: ManifoldToplevel;
+beforeAll(async () => {
+  kernel = await Module();
+  kernel.setup();
+});
+
+describe("damaged files", () => {
+  it("are refused or read, never break a reader or hold it up", { timeout: 120_000 }, () => {
+    for (const { what, first, ...tally } of damagedFiles(kernel, COUNT, SEED)) {
+      expect(tally.crashed + tally.hung, `${what}: ${first}`).toBe(0);
+      expect(tally.refused, what).toBeGreaterThan(COUNT / 10);
+      expect(tally.refused + tally.taken, what).toBe(COUNT);
+    }
+    expect(({} as { polluted?: unknown }).polluted, "no prototype was changed").toBeUndefined();
+  });
+});
