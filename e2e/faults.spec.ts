@@ -1,0 +1,315 @@
+import { readFile } from "node:fs/promises";
+import { expect, type Page, test } from "@playwright/test";
+import { seeded } from "../faults/random";
+import { readBackup } from "../src/core/files/backup/backup";
+import { readKnife } from "../src/core/files/knife/read";
+import { keptKnife, openKnife, typeLength, weightOf, written } from "./bench";
+import { breakDatabase, type Fault, KILLS, KillableBrowser, note, setFaulty, unheard } from "./faults";
+
+const BASE = `http://localhost:${process.env.E2E_PORT ?? 4317}`;
+const spineField = (page: Page) => page.getByRole("textbox", { name: "Spine", exact: true });
+const bar = (page: Page) => page.getByRole("alert").filter({ hasText: "in this tab only" });
+
+async function downloaded(page: Page, press: () => Promise<void>): Promise<Buffer> {
+  const [download] = await Promise.all([page.waitForEvent("download"), press()]);
+  return readFile(await download.path());
+}
+
+test("edits that were said to be kept survive the browser being killed at any moment", async () => {
+  test.setTimeout(60_000 + KILLS * 20_000);
+  const r = seeded(20261127);
+  const browser = new KillableBrowser();
+  let lost = 0;
+  try {
+    let page = await browser.start();
+    await page.goto(`${BASE}/`);
+    await page.getByRole("link", { name: "Rook hunter", exact: true }).click();
+    const address = /\/knife\/[\w-]+/;
+    await page.waitForURL(address);
+    const url = page.url();
+    for (let i = 0; i < KILLS; i++) {
+      await expect(spineField(page)).toBeVisible();
+      // The last value that was acknowledged, and the one that was being typed when the lights went out.
+      let acknowledged = Number(await spineField(page).inputValue());
+      let typed = acknowledged;
+      const until = Date.now() + 300 + r.below(1500);
+      while (Date.now() < until) {
+        typed = Math.round((2 + r.next() * 8) * 100) / 100;
+        await typeLength(page, "Spine", String(typed));
+        if (r.next() < 0.7) {
+          await written(page);
+          acknowledged = typed;
+        }
+      }
+      await browser.kill();
+      page = await browser.start();
+      await page.goto(url);
+      await expect(spineField(page)).toBeVisible();
+      const found = Number(await spineField(page).inputValue());
+      if (found !== acknowledged && found !== typed) lost++;
+    }
+  } finally {
+    await browser.dispose();
+  }
+  note({ what: "kills of the browser", tried: KILLS, lost, crashed: 0, hung: 0 });
+  expect(lost).toBe(0);
+});
+
+test("a write that is refused is said at once, work goes on, and it is written when it can be", async ({
+  page,
+}) => {
+  const heard = unheard(page);
+  await breakDatabase(page, "full");
+  await openKnife(page, "Rook hunter");
+  await setFaulty(page, true);
+  await typeLength(page, "Spine", "5");
+  await expect(bar(page)).toContainText("Not written: Rook hunter");
+  await expect(bar(page)).toContainText("full");
+  await expect(page.getByTestId("kept")).toHaveText("not kept");
+  await page.keyboard.press("Control+s");
+  await expect(page.getByText("Not saved", { exact: true }).first()).toBeVisible();
+
+  // What is in memory is what is exported, and what everything is exported with.
+  const knife = readKnife(
+    await downloaded(page, () => page.getByRole("button", { name: "Export file" }).click()),
+  );
+  expect(knife.ok && knife.design.blade.spineMm).toBe(5);
+  const backup = readBackup(
+    await downloaded(page, () => page.getByRole("button", { name: "Export everything" }).click()),
+  );
+  if (!backup.ok) throw new Error(backup.code);
+  const designs = backup.backup.holds.knives.map(
+    (k) => k.design as { name: string; blade: { spineMm: number } },
+  );
+  expect(designs).toHaveLength(16);
+  expect(designs.find((d) => d.name === "Rook hunter")?.blade.spineMm).toBe(5);
+
+  // On the Rack a new knife can be begun, and worked on; leaving and coming back loses nothing.
+  await page.getByRole("link", { name: "Rack" }).click();
+  await page.getByRole("button", { name: "New knife" }).click();
+  await expect(page.getByTestId("weight")).toHaveText(/\d/);
+  await typeLength(page, "Spine", "6");
+  await page.getByRole("link", { name: "Rack" }).click();
+  await page.getByRole("link", { name: "New knife" }).click();
+  await expect(spineField(page)).toHaveValue("6");
+  await page.getByRole("link", { name: "Rack" }).click();
+  await page.getByRole("button", { name: "Delete Orchard parer" }).click();
+  await expect(page.getByText("Orchard parer is still on the rack").first()).toBeVisible();
+
+  await setFaulty(page, false);
+  await page.getByRole("button", { name: "Try again" }).click();
+  await expect(bar(page)).toHaveCount(0);
+  await page.reload();
+  await page.getByRole("link", { name: "New knife" }).click();
+  await expect(spineField(page)).toHaveValue("6");
+  await openKnife(page, "Rook hunter");
+  await expect(spineField(page)).toHaveValue("5");
+  expect(heard).toEqual([]);
+  note({ what: "a full disk", tried: 3, lost: 0, crashed: 0, hung: 0 });
+});
+
+test("what was refused is tried again by itself", async ({ page }) => {
+  await breakDatabase(page, "refuses");
+  await openKnife(page, "Rook hunter");
+  await setFaulty(page, true);
+  await typeLength(page, "Spine", "5");
+  await expect(bar(page)).toContainText("refused to write");
+  await setFaulty(page, false);
+  await expect(bar(page)).toHaveCount(0, { timeout: 40_000 });
+  await written(page);
+  expect(((await keptKnife(page)).design as unknown as { blade: { spineMm: number } }).blade.spineMm).toBe(5);
+  note({ what: "a database that refuses writes", tried: 1, lost: 0, crashed: 0, hung: 0 });
+});
+
+const closed: [Fault, RegExp][] = [
+  ["is missing", /private|keep no data/],
+  ["cannot be opened", /private|keep no data/],
+  ["never answers", /does not answer/],
+];
+for (const [fault, why] of closed) {
+  test(`a database that ${fault}: the rack stands, in memory, and says so`, async ({ page }) => {
+    const heard = unheard(page);
+    await breakDatabase(page, fault);
+    const begun = Date.now();
+    await page.goto("/");
+    await expect(page.getByRole("heading", { name: "Rack" })).toBeVisible();
+    await expect(bar(page)).toContainText(why);
+    expect(Date.now() - begun).toBeLessThan(12_000);
+    await expect(page.getByTestId("rack-mass").first()).toBeVisible();
+    await page.getByRole("link", { name: "Rook hunter", exact: true }).click();
+    await expect(page.getByTestId("weight")).toHaveText(/\d/);
+    await typeLength(page, "Spine", "5");
+    await page.getByRole("link", { name: "Rack" }).click();
+    await page.getByRole("link", { name: "Rook hunter", exact: true }).click();
+    await expect(spineField(page)).toHaveValue("5");
+    const backup = readBackup(
+      await downloaded(page, () => page.getByRole("button", { name: "Export everything" }).click()),
+    );
+    expect(backup.ok && backup.backup.holds.knives.length).toBe(16);
+    if (fault === "never answers") {
+      await setFaulty(page, false);
+      await page.getByRole("button", { name: "Try again" }).click();
+      await expect(bar(page)).toHaveCount(0);
+      await page.reload();
+      await expect(page.getByRole("link", { name: "Rook hunter", exact: true }).first()).toBeVisible();
+      await expect(bar(page)).toHaveCount(0);
+    }
+    expect(heard).toEqual([]);
+    note({ what: `a database that ${fault}`, tried: 1, lost: 0, crashed: 0, hung: 0 });
+  });
+}
+
+test("a tab that holds an older state of the database blocks nothing for long", async ({ page, context }) => {
+  const other = await context.newPage();
+  await other.goto("/icon.svg");
+  await other.evaluate(
+    () =>
+      new Promise<void>((done) => {
+        const opening = indexedDB.open("euaxis", 20);
+        opening.onupgradeneeded = () => {
+          opening.result.createObjectStore("knives", { keyPath: "id" }).createIndex("createdAt", "createdAt");
+          opening.result.createObjectStore("settings", { keyPath: "key" });
+        };
+        opening.onsuccess = () => done();
+      }),
+  );
+  await page.goto("/");
+  await expect(bar(page)).toContainText("Close the other tabs");
+  await expect(page.getByTestId("rack-row").first()).toBeVisible();
+  await other.close();
+  await page.getByRole("button", { name: "Try again" }).click();
+  await expect(bar(page)).toHaveCount(0);
+  note({ what: "a database that another tab blocks", tried: 1, lost: 0, crashed: 0, hung: 0 });
+});
+
+test("records that cannot be read are listed, can be had as they lie there, and take nothing down", async ({
+  page,
+}) => {
+  const heard = unheard(page);
+  await page.goto("/");
+  await expect(page.getByTestId("rack-mass")).toHaveCount(16);
+  const records = [
+    { id: "no-design", design: {}, revision: 1, createdAt: 1, updatedAt: 1, saved: null },
+    { id: "nothing" },
+    { id: "to-come", design: { name: "Sedge" }, version: 99, createdAt: 2 },
+    {
+      id: "wild",
+      design: { name: "Rush", blade: { lengthMm: "long" }, work: 1 },
+      createdAt: 3,
+      revision: "x",
+    },
+  ];
+  await page.evaluate(
+    (list) =>
+      new Promise<void>((done) => {
+        const opening = indexedDB.open("euaxis");
+        opening.onsuccess = () => {
+          const writing = opening.result.transaction("knives", "readwrite");
+          for (const record of list) writing.objectStore("knives").put(record);
+          writing.oncomplete = () => {
+            opening.result.close();
+            done();
+          };
+        };
+      }),
+    records,
+  );
+  await page.reload();
+  const damaged = page.getByTestId("damaged-row");
+  await expect(page.getByText("Damaged: Sedge")).toBeVisible();
+  await expect(page.getByText("Damaged: Rush")).toBeVisible();
+  await expect(damaged.filter({ hasText: "newer Euaxis (version 99" })).toHaveCount(1);
+  await expect(page.getByTestId("rack-row").first()).toBeVisible();
+  const raw = await downloaded(page, () =>
+    damaged.filter({ hasText: "Rush" }).getByRole("button", { name: "Export as it lies there" }).click(),
+  );
+  expect(JSON.parse(raw.toString())).toEqual(records[3]);
+
+  await page.goto("/knife/no-design");
+  await expect(page.getByText("cannot be read")).toBeVisible();
+  await page.getByRole("link", { name: "Back to the rack" }).click();
+  await damaged.filter({ hasText: "Rush" }).getByRole("button", { name: "To the bin" }).click();
+  await expect(page.getByText("Damaged: Rush")).toHaveCount(0);
+  await page.getByRole("link", { name: /^Bin/ }).click();
+  await expect(page.getByTestId("bin-row")).toContainText("Rush");
+  expect(heard).toEqual([]);
+  note({ what: "damaged records", tried: records.length, lost: 0, crashed: 0, hung: 0 });
+});
+
+test("a worker that cannot be started, or is silent, is said; its figures are marked old; it is started anew", async ({
+  page,
+}) => {
+  const heard = unheard(page);
+  await page.addInitScript(() => {
+    const w = window as unknown as { worker?: "refused" | "silent" };
+    const Plain = window.Worker;
+    window.Worker = class extends Plain {
+      constructor(url: string | URL, options?: WorkerOptions) {
+        if (w.worker === "refused") throw new DOMException("refused by policy", "SecurityError");
+        super(url, options);
+        if (w.worker === "silent") this.postMessage = () => undefined;
+      }
+    };
+  });
+  const worker = (how: "refused" | "silent" | undefined) =>
+    page.evaluate((value) => {
+      (window as unknown as { worker?: string }).worker = value;
+    }, how);
+
+  // On the Rack: said, not "weighing…" for ever, and weighed once it can be.
+  await page.addInitScript(() => {
+    (window as unknown as { worker?: string }).worker ??= "refused";
+  });
+  await page.goto("/");
+  await expect(page.getByText(/Not weighed: refused by policy/).first()).toBeVisible();
+  await worker(undefined);
+  await page.getByRole("button", { name: "Try again" }).first().click();
+  await expect(page.getByTestId("rack-mass")).toHaveCount(16);
+
+  // On the Bench: the figures of before stand there as such.
+  await page.getByRole("link", { name: "Rook hunter", exact: true }).click();
+  await expect(page.getByTestId("weight")).toHaveText(/\d/);
+  const before = await weightOf(page);
+  const readout = page.getByRole("region", { name: "Readout" });
+  await expect(readout).not.toHaveAttribute("data-old", /./);
+  // The worker that runs is stopped in its tracks: it answers nothing any more.
+  await page.evaluate(() => {
+    Worker.prototype.postMessage = () => undefined;
+  });
+  await typeLength(page, "Spine", "8");
+  await expect(readout).toHaveAttribute("data-old", "weighing");
+  await expect(readout.getByText("the figures are of the state before")).toBeVisible();
+  expect(await weightOf(page)).toBe(before);
+  await expect(readout).toHaveAttribute("data-old", "failed", { timeout: 60_000 });
+  await expect(readout.getByText(/The weighing failed: no answer within/)).toBeVisible();
+  await page.evaluate(() => {
+    // Deleting the page's own leaves the browser's.
+    const frame = document.createElement("iframe");
+    document.body.append(frame);
+    const real = (frame.contentWindow as unknown as { Worker: typeof Worker }).Worker.prototype.postMessage;
+    Worker.prototype.postMessage = real;
+  });
+  await readout.getByRole("button", { name: "Try again" }).click();
+  await expect.poll(() => weightOf(page)).toBeGreaterThan(before + 20);
+  await expect(readout).not.toHaveAttribute("data-old", /./);
+  expect(heard).toEqual([]);
+  note({ what: "dead workers", tried: 2, lost: 0, crashed: 0, hung: 0 });
+});
+
+test("a mesh kernel that cannot be fetched is said, and fetched again by the next question", async ({
+  page,
+  context,
+}) => {
+  const heard = unheard(page);
+  await context.route(/\.wasm$/, (route) => route.abort());
+  await openKnife(page, "Rook hunter");
+  await page.getByRole("tab", { name: "Parts" }).click();
+  await page.getByRole("button", { name: "Compare both readings" }).click();
+  await expect(page.getByText(/The second reading failed/)).toBeVisible();
+  await context.unroute(/\.wasm$/);
+  await page.getByRole("button", { name: "Compare both readings" }).click();
+  await expect(page.getByTestId("second-reading")).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/The second reading failed/)).toHaveCount(0);
+  expect(heard).toEqual([]);
+  note({ what: "a missing kernel", tried: 1, lost: 0, crashed: 0, hung: 0 });
+});

@@ -1,0 +1,68 @@
+// Damages files, kills browsers, fills disks and stops workers, and prints what was lost, crashed or hung.
+// FAULT_FILES damaged files a format (10,000), FAULT_KILLS kills of the browser (100), FAULT_SEED what is damaged (1).
+import { spawnSync } from "node:child_process";
+import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
+import { join } from "node:path";
+import { ensureBuild, ensureDebian, ensurePackages, fail, ROOT, run } from "./lib/setUp.mjs";
+
+const files = wholeNumber("FAULT_FILES", 10_000);
+const kills = wholeNumber("FAULT_KILLS", 100);
+const seed = wholeNumber("FAULT_SEED", 1);
+ensurePackages();
+ensureDebian("chromium", () => existsSync("/usr/bin/chromium"));
+ensureBuild();
+
+const folder = join(ROOT, ".euaxis");
+mkdirSync(folder, { recursive: true });
+const { build } = await import("esbuild");
+const program = join(folder, "faults.mjs");
+await build({
+  entryPoints: [join(ROOT, "faults", "main.ts")],
+  bundle: true,
+  platform: "node",
+  format: "esm",
+  packages: "external",
+  alias: { "@": join(ROOT, "src") },
+  outfile: program,
+  logLevel: "error",
+});
+const tallies = join(folder, "faults.json");
+console.log(`${files} damaged files a format, seed ${seed} …`);
+run(process.execPath, [program, String(files), String(seed), tallies]);
+
+const rowFile = join(folder, "fault-rows.jsonl");
+rmSync(rowFile, { force: true });
+console.log(`${kills} kills, and every other fault of the browser …`);
+const browser = spawnSync("npx", ["playwright", "test", "faults.spec.ts", "--retries=0"], {
+  cwd: ROOT,
+  stdio: ["ignore", "ignore", "inherit"],
+  env: {
+    ...process.env,
+    EUAXIS_KILLS: String(kills),
+    EUAXIS_FAULT_ROWS: rowFile,
+    PLAYWRIGHT_JSON_OUTPUT_NAME: join(folder, "faults-e2e.json"),
+  },
+});
+
+const table = [
+  ...JSON.parse(readFileSync(tallies, "utf8")).map((t) => ({ ...t, what: `damaged ${t.what}`, lost: 0 })),
+  ...(existsSync(rowFile) ? readFileSync(rowFile, "utf8").trim().split("\n").map((l) => JSON.parse(l)) : []),
+];
+console.log(`\n${"what".padEnd(48)} tried   lost  crashed  hung over 2 s  slowest ms`);
+for (const { what, tried, lost, crashed, hung, slowestMs } of table) {
+  const slowest = slowestMs === undefined ? "" : String(Math.round(slowestMs));
+  console.log(
+    `${what.padEnd(48)} ${String(tried).padStart(5)} ${String(lost).padStart(6)} ${String(crashed).padStart(8)} ${String(hung).padStart(14)} ${slowest.padStart(11)}`,
+  );
+}
+for (const { what, first } of table) if (first) console.log(`${what}: ${first}`);
+const bad = table.some((t) => t.lost + t.crashed + t.hung > 0);
+if (browser.status !== 0) fail("A fault of the browser was not withstood: see the report above.");
+if (bad) fail("Something was lost, crashed or hung.");
+console.log("\nNothing was lost, crashed or hung.");
+
+function wholeNumber(name, plain) {
+  const value = process.env[name] === undefined ? plain : Number(process.env[name]);
+  if (!Number.isInteger(value) || value < 1) fail(`${name} must be a whole number from 1, not "${process.env[name]}".`);
+  return value;
+}
