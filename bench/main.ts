@@ -6,6 +6,7 @@ import { fitSheet } from "@/core/fit/sheet";
 import { reviewDesign } from "@/core/review/reviewDesign";
 import { assemble } from "../src/core/assembly/assemble";
 import type { Assembly } from "../src/core/assembly/types";
+import { endingIn, manyOpenings, rodMesh } from "../src/core/design/limits.fixtures";
 import { readKnife } from "../src/core/files/knife/read";
 import { measureSolid, solidParts } from "../src/core/solids/kernel";
 import { type MeshFineness, meshRegion } from "../src/core/solids/meshRegion";
@@ -85,12 +86,22 @@ const MESHES: MeshFineness[] = [6, 8, 10, 12, 14, 16, 18, 20, 24, 28].map((n) =>
 const coarsest = MESHES.find((m) => Math.abs(manifoldVolume(m) / exact - 1) < WITHIN);
 if (!coarsest) throw new Error("no mesh of the list comes within a thousandth");
 
+/** What takes longest of what is accepted: bolts and openings everywhere, and 12,000 triangles as long as the shape. */
+const atLimits = manyOpenings();
+const finest = endingIn(rodMesh(3000));
+
 const bench = new Bench({ time: 500, iterations: 5, warmupTime: 200, warmupIterations: 2 });
 bench.add("integrate", () => {
   integrate(assembly);
 });
 bench.add("weigh (check, assemble, integrate, report)", () => {
   weigh(design);
+});
+bench.add("weigh at the limits of a record", () => {
+  weigh(atLimits);
+});
+bench.add("weigh the finest shape", () => {
+  weigh(finest);
 });
 bench.add("review (every rule of the trade)", () => {
   reviewDesign(design, true);
@@ -135,6 +146,8 @@ const rows = [
     ms: ms("weigh (check, assemble, integrate, report)"),
     error: error(total(ours.map((m) => m.v))),
   },
+  { what: "weighing at the limits of a record", ms: ms("weigh at the limits of a record"), error: 0 },
+  { what: "weighing the finest shape", ms: ms("weigh the finest shape"), error: 0 },
   { what: "review", ms: ms("review (every rule of the trade)"), error: 0 },
   { what: "fit-up sheet", ms: ms("fit-up sheet"), error: 0 },
   { what: "all levers", ms: ms("levers"), error: 0 },

@@ -43,6 +43,8 @@ export interface PlannedRow {
 export async function planRestore(backup: Backup): Promise<readonly PlannedRow[]> {
   await ready();
   const planned: PlannedRow[] = [];
+  // What is on the rack is not thrown into the bin by a backup of when it lay there.
+  const onRack = new Set(await db.knives.toCollection().primaryKeys());
   for (const holding of HOLDINGS) {
     const here = new Map((await tableOf(holding).toArray()).map((row) => [holding.keyOf(row), row]));
     const seen = new Set<string>();
@@ -52,7 +54,16 @@ export async function planRestore(backup: Backup): Promise<readonly PlannedRow[]
       if (key !== null) seen.add(key);
       const there = key === null ? undefined : here.get(key);
       const readable = sound && (await holding.readable(row));
-      const fate = !readable ? "unreadable" : !there ? "new" : holding.same(row, there) ? "same" : "changed";
+      const back = holding.name === "bin" && onRack.has(String(key));
+      const fate = !readable
+        ? "unreadable"
+        : back
+          ? "same"
+          : !there
+            ? "new"
+            : holding.same(row, there)
+              ? "same"
+              : "changed";
       const newer =
         Number(row.updatedAt ?? row.createdAt ?? 0) > Number(there?.updatedAt ?? there?.createdAt ?? 0);
       planned.push({ holding, row, fate, name: holding.nameOf(row), newer });

@@ -81,6 +81,7 @@ export function createRackFigures(weigh: Weigh, extentOf: (design: Design) => Ex
         if (unkept.size >= BATCH) await keep();
       } else {
         failed.add(id);
+        checked.delete(id);
         if (answer.code === "failed") store.setState({ failure: answer.message });
         if (answer.code === "disposed") break;
       }

@@ -9,7 +9,7 @@ import { RackRow } from "./RackRow";
 import { RackRuler } from "./RackRuler";
 
 /** Rows drawn beyond those in sight: the next ones are there before they are scrolled or tabbed to. */
-const BEYOND = 10;
+const BEYOND = 16;
 /** How far knives reach before anything is known of them, mm. */
 const USUAL = { behind: 130, ahead: 160 };
 

@@ -1,0 +1,89 @@
+import "fake-indexeddb/auto";
+import { beforeEach, describe, expect, it, vi } from "vitest";
+import { newDesign } from "@/core/design/create";
+import type { Design } from "@/core/design/schema";
+import { ENGINE_VERSION } from "@/core/weigh/version";
+import { weigh } from "@/core/weigh/weigh";
+import { db } from "./db";
+import { addKnife, changeDesign, knifeIds } from "./knives";
+import { createRackFigures } from "./rackFigures";
+import { ready } from "./storage";
+
+const extent = { xLow: -100, xHigh: 100, yLow: -10, yHigh: 10 };
+let weighed: string[] = [];
+const plain = async (design: Design) => {
+  weighed.push(design.name);
+  return { ok: true as const, weighing: weigh(design) };
+};
+
+beforeEach(async () => {
+  await ready();
+  for (const table of [db.knives, db.figures, db.bin]) await table.clear();
+  weighed = [];
+});
+
+async function rack(...names: string[]): Promise<string[]> {
+  for (const [i, name] of names.entries()) await addKnife(newDesign(name), 1000 + i);
+  return knifeIds();
+}
+const done = (count: number) => vi.waitFor(async () => expect(await db.figures.count()).toBe(count));
+
+describe("figures on the rack", () => {
+  it("are worked out once, kept, and there at once on the next visit", async () => {
+    const ids = await rack("Sedge", "Rush", "Reed");
+    const first = createRackFigures(plain, () => extent);
+    await first.begin(ids);
+    await done(3);
+    expect(weighed.sort()).toEqual(["Reed", "Rush", "Sedge"]);
+
+    const second = createRackFigures(plain, () => extent);
+    await second.begin(ids);
+    const { known, begun } = second.getState();
+    expect(begun).toBe(true);
+    expect(ids.map((id) => known.get(id)?.massG)).toEqual(ids.map(() => expect.any(Number)));
+    await new Promise((r) => setTimeout(r, 50));
+    expect(weighed).toHaveLength(3);
+  });
+
+  it("are worked out anew for what was changed, and by another engine", async () => {
+    const ids = await rack("Sedge", "Rush", "Reed");
+    await createRackFigures(plain, () => extent).begin(ids);
+    await done(3);
+    weighed = [];
+    await changeDesign(ids[1], (d) => ({ ...d, blade: { ...d.blade, spineMm: 6 } }));
+    await db.figures.update(ids[2], { engine: ENGINE_VERSION - 1 });
+    const figures = createRackFigures(plain, () => extent);
+    await figures.begin(ids);
+    await vi.waitFor(() => expect([...weighed].sort()).toEqual(["Reed", "Rush"]));
+    await vi.waitFor(() => expect(figures.getState().known.get(ids[1])?.revision).toBe(2));
+  });
+
+  it("of knives in sight come first", async () => {
+    const ids = await rack("A", "B", "C", "D", "E");
+    const figures = createRackFigures(plain, () => extent);
+    figures.inSight([ids[3], ids[4]]);
+    await figures.begin(ids);
+    await done(5);
+    expect(weighed.slice(0, 2)).toEqual(["D", "E"]);
+  });
+
+  it("pass over what cannot be read or built, and say why nothing is weighed; asked again, they are", async () => {
+    const ids = await rack("Sedge", "Rush");
+    await db.knives.put({ id: "bad", design: {} } as never);
+    await changeDesign(ids[0], (d) => ({ ...d, blade: { ...d.blade, steel: "no such steel" } }));
+    let broken = true;
+    const figures = createRackFigures(
+      (d) => (broken ? Promise.resolve({ ok: false, code: "failed", message: "gone" }) : plain(d)),
+      () => extent,
+    );
+    await figures.begin([...ids, "bad"]);
+    await vi.waitFor(() => expect(figures.getState().failure).toBe("gone"));
+    expect(await db.figures.count()).toBe(0);
+    broken = false;
+    figures.again();
+    await done(2);
+    expect(figures.getState().failure).toBeNull();
+    expect(figures.getState().known.get(ids[0])).toMatchObject({ massG: null, balanceMm: null });
+    expect(figures.getState().known.get(ids[1])?.massG).toBeGreaterThan(10);
+  });
+});
