@@ -101,6 +101,8 @@ test("backups go to a folder by themselves, on this visit and after it is allowe
         texts[name] = await (await handle.getFile()).text();
       return texts;
     });
+  await page.goto("/");
+  await expect(page.getByTestId("rack-row")).toHaveCount(16);
   await page.goto("/settings");
   await page.getByRole("button", { name: "Back up to a folder by itself …" }).click();
   await expect(page.getByTestId("folder-state")).toContainText("Backed up to “Bench backups”");

@@ -150,9 +150,10 @@ for (const [fault, why] of closed) {
       await setFaulty(page, false);
       await page.getByRole("button", { name: "Try again" }).click();
       await expect(bar(page)).toHaveCount(0);
-      await page.reload();
-      await expect(page.getByRole("link", { name: "Rook hunter", exact: true }).first()).toBeVisible();
-      await expect(bar(page)).toHaveCount(0);
+      await typeLength(page, "Spine", "6");
+      await written(page);
+      const { design } = await keptKnife(page);
+      expect((design as unknown as { blade: { spineMm: number } }).blade.spineMm).toBe(6);
     }
     expect(heard).toEqual([]);
     note({ what: `a database that ${fault}`, tried: 1, lost: 0, crashed: 0, hung: 0 });

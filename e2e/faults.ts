@@ -1,8 +1,8 @@
-import { type ChildProcess, spawn } from "node:child_process";
-import { appendFileSync, existsSync, mkdtempSync, readFileSync, rmSync } from "node:fs";
+import { appendFileSync, mkdtempSync, readdirSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { type Browser, chromium, expect, type Page } from "@playwright/test";
+import { type BrowserContext, chromium, expect, type Page } from "@playwright/test";
+import config from "../playwright.config";
 
 /** How often what is killed is killed: a few times in a test, a hundred times in a run of faults. */
 export const KILLS = Number(process.env.EUAXIS_KILLS ?? 4);
@@ -64,50 +64,44 @@ export const setFaulty = (page: Page, on: boolean) =>
     (window as unknown as { faulty: boolean }).faulty = value;
   }, on);
 
-const CHROMIUM = "/usr/bin/chromium";
-const PLAIN = [
-  "--headless",
-  "--no-sandbox",
-  "--disable-gpu",
-  "--disable-quic",
-  "--no-first-run",
-  "--disable-background-networking",
-  "--disable-component-update",
-  "--disable-sync",
-];
-
 /** A browser of our own with its data in a folder: it can be killed whole, and started again on what it left. */
 export class KillableBrowser {
   private readonly folder = mkdtempSync(join(tmpdir(), "euaxis-kills-"));
-  private running: ChildProcess | null = null;
-  private browser: Browser | null = null;
+  private context: BrowserContext | null = null;
 
+  /** Starts the browser, and gives its page. */
   async start(): Promise<Page> {
-    const portFile = join(this.folder, "DevToolsActivePort");
-    rmSync(portFile, { force: true });
-    this.running = spawn(
-      CHROMIUM,
-      [...PLAIN, "--remote-debugging-port=0", `--user-data-dir=${this.folder}`],
-      {
-        stdio: "ignore",
-      },
-    );
-    await expect.poll(() => existsSync(portFile) && readFileSync(portFile, "utf8").includes("\n")).toBe(true);
-    const [port] = readFileSync(portFile, "utf8").split("\n");
-    this.browser = await chromium.connectOverCDP(`http://127.0.0.1:${port}`);
-    const [context] = this.browser.contexts();
-    return context.pages()[0] ?? (await context.newPage());
+    const { launchOptions, viewport } = config.use ?? {};
+    this.context = await chromium.launchPersistentContext(this.folder, { ...launchOptions, viewport });
+    return this.context.pages()[0] ?? (await this.context.newPage());
   }
 
-  /** Ends the browser as a power cut would, and waits until it is gone. */
+  /** Ends every process of the browser at once, as a power cut would, and waits until they are gone. */
   async kill(): Promise<void> {
-    const { running } = this;
-    if (!running) return;
-    const gone = new Promise((done) => running.once("exit", done));
-    running.kill("SIGKILL");
-    await gone;
-    await this.browser?.close().catch(() => undefined);
-    this.running = null;
+    const gone = new Promise((done) => this.context?.once("close", done));
+    for (const id of this.processes()) {
+      try {
+        process.kill(id, "SIGKILL");
+      } catch {
+        // It ended with another.
+      }
+    }
+    if (this.context) await gone;
+    this.context = null;
+    await expect.poll(() => this.processes().length).toBe(0);
+  }
+
+  /** The processes that work on our folder: none but those that were started here. */
+  private processes(): number[] {
+    return readdirSync("/proc").flatMap((entry) => {
+      if (!/^\d+$/.test(entry)) return [];
+      try {
+        const command = readFileSync(`/proc/${entry}/cmdline`, "utf8");
+        return command.includes(`--user-data-dir=${this.folder}`) ? [Number(entry)] : [];
+      } catch {
+        return [];
+      }
+    });
   }
 
   async dispose(): Promise<void> {

@@ -6,7 +6,7 @@ import { createHistory, type KeptTimeline } from "./history";
 import { addKnife, freeName, holdUnwritten, isUnwritten, putRecord, takenNames, writeDesign } from "./knives";
 import { type Damaged, readKnifeRecord } from "./reading";
 import type { Session } from "./session";
-import { watched } from "./storage";
+import { storage, watched } from "./storage";
 
 export interface AutosaveState {
   readonly status: "kept" | "keeping" | "conflict" | "unreadable" | "deleted" | "failed";
@@ -55,10 +55,14 @@ export function createAutosave(
   async function write(saved?: SavedState | null): Promise<void> {
     const { status } = store.getState();
     if (status === "conflict" || status === "deleted" || status === "unreadable") return;
-    if (saved === undefined && !unwritten()) return;
     const timeline = session.timeline();
     const { design } = timeline.now;
     const steps = history.changes(timeline);
+    // What was undone before it was written changes no design, but the steps that can be redone.
+    if (saved === undefined && !unwritten() && steps.put.length + steps.drop.length === 0) {
+      if (status !== "kept") store.setState({ status: "kept" });
+      return;
+    }
     const result = await writeDesign(record.id, design, revision, saved, steps);
     lastWrite = Date.now();
     if (result.ok) {
@@ -99,7 +103,8 @@ export function createAutosave(
   }
 
   const stopEdits = session.subscribe((state, before) => {
-    if (state.design === before.design || !unwritten()) return;
+    // What is taken over from another tab is written already; its step goes along with the next edit.
+    if (state.design === before.design || (!unwritten() && store.getState().status !== "keeping")) return;
     if (store.getState().status === "kept") store.setState({ status: "keeping" });
     if (timer) return;
     timer = setTimeout(() => void flush(), Math.max(0, lastWrite + WRITE_EVERY_MS - Date.now()));
@@ -110,8 +115,9 @@ export function createAutosave(
     next: async (now) => {
       if (!idle()) return;
       if (!now) {
-        // A knife whose first write failed is not there yet.
-        if (store.getState().status !== "failed") store.setState({ status: "deleted" });
+        // A knife whose first write failed is not there yet, nor is one that is just being taken along from memory.
+        const settled = store.getState().status !== "failed" && storage.getState().state !== "opening";
+        if (settled) store.setState({ status: "deleted" });
         return;
       }
       if (!(now.revision > revision)) return;

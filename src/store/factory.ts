@@ -1,3 +1,5 @@
+import Dexie from "dexie";
+
 /** What stands behind the database: the browser's own, or one in memory that `keepInMemory` puts in its place. */
 let factory: IDBFactory | undefined = globalThis.indexedDB;
 let keyRange: typeof IDBKeyRange | undefined = globalThis.IDBKeyRange;
@@ -29,6 +31,8 @@ export async function keepInMemory(): Promise<void> {
   factory = new Factory();
   keyRange = Range as typeof IDBKeyRange;
   inMemory = true;
+  // Queries are followed only where there is a database at all: now there is.
+  Dexie.dependencies.indexedDB ??= factory;
 }
 
 /** Goes back to the browser's own. */

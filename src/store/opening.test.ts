@@ -47,13 +47,16 @@ describe("a browser that", () => {
     ],
     ["never answers", () => ({ open: silent }), "silent"],
   ])("%s: work goes on in memory, and it is said", async (_, make, trouble) => {
-    const { ready, storage, addKnife, readableKnives } = await page(make);
+    const { ready, storage, addKnife, readableKnives, db } = await page(make);
     const begun = Date.now();
     await ready();
     expect(Date.now() - begun).toBeLessThan(4500);
     expect(storage.getState()).toMatchObject({ state: "memory", trouble });
     await addKnife(newDesign("Sedge"));
     expect((await readableKnives()).map((k) => k.design.name)).toEqual(["Sedge"]);
+    const { liveQuery } = await import("dexie");
+    const counted = await new Promise((answer) => liveQuery(() => db.knives.count()).subscribe(answer));
+    expect(counted, "and what is shown is followed").toBe(1);
   });
 
   it("answers again takes what was made meanwhile, and keeps what it had", async () => {
@@ -68,7 +71,12 @@ describe("a browser that", () => {
       open: (...args: [string, number?]) => (answers ? f.open(...args) : silent()),
     }));
     await ready();
-    await addKnife(newDesign("New"));
+    const record = await addKnife(newDesign("New"));
+    const [{ createAutosave }, { createSession }] = await Promise.all([
+      import("./autosave"),
+      import("./session"),
+    ]);
+    const autosave = createAutosave(createSession(record.design), record);
     expect(await leaveMemory(), "not yet").toBe(false);
     expect(await db.knives.count(), "and nothing is lost by trying").toBe(1);
     answers = true;
@@ -76,6 +84,9 @@ describe("a browser that", () => {
     expect(storage.getState()).toMatchObject({ state: "open", trouble: null });
     const names = (await db.knives.toArray()).map((k) => (k.design as { name: string }).name);
     expect(names.sort()).toEqual(["New", "Old"]);
+    await new Promise((r) => setTimeout(r, 100));
+    expect(autosave.getState().status, "the knife on the bench goes along").toBe("kept");
+    autosave.dispose();
     db.close();
   });
 

@@ -283,3 +283,19 @@ describe("a knife's history", () => {
     again.autosave.dispose();
   });
 });
+
+describe("autosave and history together", () => {
+  it("says kept when an edit is undone before it was written, and keeps what can be redone", async () => {
+    const { id } = await addKnife(newDesign("Sedge"));
+    const found = await openKnife(id);
+    if (!found?.reading.ok) throw new Error("not read");
+    const session = createSession(found.reading.record.design);
+    const autosave = createAutosave(session, found.reading.record);
+    spine(session, 5);
+    session.undo();
+    expect(await autosave.flush()).toBe(true);
+    expect(autosave.getState().status).toBe("kept");
+    expect((await db.steps.toArray()).map((s) => s.undone)).toEqual([true]);
+    autosave.dispose();
+  });
+});

@@ -57,13 +57,16 @@ export function ready(): Promise<void> {
 
 async function open(): Promise<void> {
   const trouble = await tryToOpen();
-  if (trouble === null) storage.setState({ state: "open" });
-  else {
+  if (trouble === null) return storage.setState({ state: "open" });
+  try {
     db.close();
     await keepInMemory();
     await db.open();
-    storage.setState({ state: "memory", trouble });
+  } catch (error) {
+    // Not even that: every question fails, and is told to by whoever asks; what is made is held as unwritten.
+    console.error("there is no database in memory either", error);
   }
+  storage.setState({ state: "memory", trouble });
 }
 
 async function tryToOpen(): Promise<StorageTrouble | null> {
@@ -173,6 +176,8 @@ export async function leaveMemory(): Promise<boolean> {
     db.steps.toArray(),
     db.bin.toArray(),
   ]);
+  // Until everything is taken along, what is missing is not deleted.
+  storage.setState({ state: "opening" });
   db.close();
   keepInBrowser();
   const trouble = await tryToOpen();
@@ -186,7 +191,7 @@ export async function leaveMemory(): Promise<boolean> {
       await db.steps.bulkPut(steps);
       await db.bin.bulkPut(bin);
     });
-    storage.setState({ trouble });
+    storage.setState({ state: "memory", trouble });
     return false;
   }
   await db.transaction("rw", db.knives, db.variants, db.steps, db.bin, async () => {

@@ -6,7 +6,7 @@ import { BACKUP_FOLDER, db } from "@/store/db";
 import { leaveMemory, ready, storage } from "@/store/storage";
 import { TROUBLE_WORDS } from "@/words/storage";
 import { downloadEverything } from "../files";
-import { notices } from "./notice";
+import { attempt, notices } from "./notice";
 
 /** Says when what is made here is not kept by the browser, what can be done about it, and when it is kept again. */
 export function StorageBar() {
@@ -62,7 +62,7 @@ export function StorageBar() {
         <Button size="sm" variant="outline" loading={busy} onClick={() => void again()}>
           Try again
         </Button>
-        <Button size="sm" onClick={() => void downloadEverything()}>
+        <Button size="sm" onClick={() => void attempt("The file could not be made", downloadEverything)}>
           Export everything
         </Button>
       </HStack>
