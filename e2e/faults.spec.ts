@@ -4,7 +4,16 @@ import { seeded } from "../faults/random";
 import { readBackup } from "../src/core/files/backup/backup";
 import { readKnife } from "../src/core/files/knife/read";
 import { keptKnife, openKnife, typeLength, weightOf, written } from "./bench";
-import { breakDatabase, type Fault, KILLS, KillableBrowser, note, setFaulty, unheard } from "./faults";
+import {
+  breakDatabase,
+  type Fault,
+  KILLS,
+  KillableBrowser,
+  note,
+  noteOf,
+  setFaulty,
+  unheard,
+} from "./faults";
 
 const BASE = `http://localhost:${process.env.E2E_PORT ?? 4317}`;
 const spineField = (page: Page) => page.getByRole("textbox", { name: "Spine", exact: true });
@@ -20,6 +29,8 @@ test("edits that were said to be kept survive the browser being killed at any mo
   const r = seeded(20261127);
   const browser = new KillableBrowser();
   let lost = 0;
+  let hung = 0;
+  const heard: string[] = [];
   try {
     let page = await browser.start();
     await page.goto(`${BASE}/`);
@@ -43,16 +54,20 @@ test("edits that were said to be kept survive the browser being killed at any mo
       }
       await browser.kill();
       page = await browser.start();
+      page.on("pageerror", (error) => heard.push(error.message));
       await page.goto(url);
+      const begun = Date.now();
       await expect(spineField(page)).toBeVisible();
+      if (Date.now() - begun > 2000) hung++;
       const found = Number(await spineField(page).inputValue());
       if (found !== acknowledged && found !== typed) lost++;
     }
   } finally {
     await browser.dispose();
   }
-  note({ what: "kills of the browser", tried: KILLS, lost, crashed: 0, hung: 0 });
+  note({ what: "kills of the browser", tried: KILLS, lost, crashed: heard.length, hung });
   expect(lost).toBe(0);
+  expect(heard).toEqual([]);
 });
 
 test("a write that is refused is said at once, work goes on, and it is written when it can be", async ({
@@ -104,11 +119,12 @@ test("a write that is refused is said at once, work goes on, and it is written w
   await expect(spineField(page)).toHaveValue("6");
   await openKnife(page, "Rook hunter");
   await expect(spineField(page)).toHaveValue("5");
+  await noteOf(page, "a full disk", 3, heard);
   expect(heard).toEqual([]);
-  note({ what: "a full disk", tried: 3, lost: 0, crashed: 0, hung: 0 });
 });
 
 test("what was refused is tried again by itself", async ({ page }) => {
+  const heard = unheard(page);
   await breakDatabase(page, "refuses");
   await openKnife(page, "Rook hunter");
   await setFaulty(page, true);
@@ -118,7 +134,8 @@ test("what was refused is tried again by itself", async ({ page }) => {
   await expect(bar(page)).toHaveCount(0, { timeout: 40_000 });
   await written(page);
   expect(((await keptKnife(page)).design as unknown as { blade: { spineMm: number } }).blade.spineMm).toBe(5);
-  note({ what: "a database that refuses writes", tried: 1, lost: 0, crashed: 0, hung: 0 });
+  await noteOf(page, "a database that refuses writes", 1, heard);
+  expect(heard).toEqual([]);
 });
 
 const closed: [Fault, RegExp][] = [
@@ -155,12 +172,13 @@ for (const [fault, why] of closed) {
       const { design } = await keptKnife(page);
       expect((design as unknown as { blade: { spineMm: number } }).blade.spineMm).toBe(6);
     }
+    await noteOf(page, `a database that ${fault}`, 1, heard);
     expect(heard).toEqual([]);
-    note({ what: `a database that ${fault}`, tried: 1, lost: 0, crashed: 0, hung: 0 });
   });
 }
 
 test("a tab that holds an older state of the database blocks nothing for long", async ({ page, context }) => {
+  const heard = unheard(page);
   const other = await context.newPage();
   await other.goto("/icon.svg");
   await other.evaluate(
@@ -180,7 +198,8 @@ test("a tab that holds an older state of the database blocks nothing for long", 
   await other.close();
   await page.getByRole("button", { name: "Try again" }).click();
   await expect(bar(page)).toHaveCount(0);
-  note({ what: "a database that another tab blocks", tried: 1, lost: 0, crashed: 0, hung: 0 });
+  await noteOf(page, "a database that another tab blocks", 1, heard);
+  expect(heard).toEqual([]);
 });
 
 test("records that cannot be read are listed, can be had as they lie there, and take nothing down", async ({
@@ -233,8 +252,8 @@ test("records that cannot be read are listed, can be had as they lie there, and 
   await expect(page.getByText("Damaged: Rush")).toHaveCount(0);
   await page.getByRole("link", { name: /^Bin/ }).click();
   await expect(page.getByTestId("bin-row")).toContainText("Rush");
+  await noteOf(page, "damaged records", records.length, heard);
   expect(heard).toEqual([]);
-  note({ what: "damaged records", tried: records.length, lost: 0, crashed: 0, hung: 0 });
 });
 
 test("a worker that cannot be started, or is silent, is said; its figures are marked old; it is started anew", async ({
@@ -293,8 +312,8 @@ test("a worker that cannot be started, or is silent, is said; its figures are ma
   await readout.getByRole("button", { name: "Try again" }).click();
   await expect.poll(() => weightOf(page)).toBeGreaterThan(before + 20);
   await expect(readout).not.toHaveAttribute("data-old", /./);
+  await noteOf(page, "dead workers", 2, heard);
   expect(heard).toEqual([]);
-  note({ what: "dead workers", tried: 2, lost: 0, crashed: 0, hung: 0 });
 });
 
 test("a mesh kernel that cannot be fetched is said, and fetched again by the next question", async ({
@@ -311,6 +330,6 @@ test("a mesh kernel that cannot be fetched is said, and fetched again by the nex
   await page.getByRole("button", { name: "Compare both readings" }).click();
   await expect(page.getByTestId("second-reading")).toBeVisible({ timeout: 60_000 });
   await expect(page.getByText(/The second reading failed/)).toHaveCount(0);
+  await noteOf(page, "a missing kernel", 1, heard);
   expect(heard).toEqual([]);
-  note({ what: "a missing kernel", tried: 1, lost: 0, crashed: 0, hung: 0 });
 });

@@ -7,16 +7,31 @@ import config from "../playwright.config";
 /** How often what is killed is killed: a few times in a test, a hundred times in a run of faults. */
 export const KILLS = Number(process.env.EUAXIS_KILLS ?? 4);
 
-/** Notes a line of the table that `npm run faults` prints. */
-export function note(row: {
-  what: string;
-  tried: number;
-  lost: number;
-  crashed: number;
-  hung: number;
-}): void {
+/** One line of the table that `npm run faults` prints. */
+interface Row {
+  readonly what: string;
+  readonly tried: number;
+  readonly lost: number;
+  /** Faults that nobody heard. */
+  readonly crashed: number;
+  readonly hung: number;
+}
+
+export function note(row: Row): void {
   const file = process.env.EUAXIS_FAULT_ROWS;
   if (file) appendFileSync(file, `${JSON.stringify(row)}\n`);
+}
+
+/** Notes what a page came through: what it threw, and whether it answers. That nothing is lost was looked at before. */
+export async function noteOf(
+  page: Page,
+  what: string,
+  tried: number,
+  heard: readonly string[],
+): Promise<void> {
+  const begun = Date.now();
+  await page.evaluate(() => document.title);
+  note({ what, tried, lost: 0, crashed: heard.length, hung: Date.now() - begun > 2000 ? 1 : 0 });
 }
 
 /** Everything that a page throws, or promises and breaks, without anybody hearing it. */

@@ -1,21 +1,6 @@
-// Bundles the bench as the application would be, without a development transform's overhead, and runs it.
-import { mkdirSync } from "node:fs";
-import { join } from "node:path";
-import { ensureBuild, ensurePackages, ROOT, run } from "./lib/setUp.mjs";
+// Bundles the bench and runs it.
+import { bundled, ensureBuild, ensurePackages, run } from "./lib/setUp.mjs";
 
 ensurePackages();
 ensureBuild();
-const { build } = await import("esbuild");
-mkdirSync(join(ROOT, ".euaxis"), { recursive: true });
-const outfile = join(ROOT, ".euaxis", "bench.mjs");
-await build({
-  entryPoints: [join(ROOT, "bench", "main.ts")],
-  bundle: true,
-  platform: "node",
-  format: "esm",
-  packages: "external",
-  alias: { "@": join(ROOT, "src") },
-  outfile,
-  logLevel: "error",
-});
-run(process.execPath, [outfile]);
+run(process.execPath, [await bundled("bench/main.ts", "bench.mjs")]);

@@ -1,9 +1,9 @@
 // Damages files, kills browsers, fills disks and stops workers, and prints what was lost, crashed or hung.
 // FAULT_FILES damaged files a format (10,000), FAULT_KILLS kills of the browser (100), FAULT_SEED what is damaged (1).
 import { spawnSync } from "node:child_process";
-import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
+import { existsSync, readFileSync, rmSync } from "node:fs";
 import { join } from "node:path";
-import { ensureBuild, ensureDebian, ensurePackages, fail, ROOT, run } from "./lib/setUp.mjs";
+import { bundled, ensureBuild, ensureDebian, ensurePackages, fail, ROOT, run } from "./lib/setUp.mjs";
 
 const files = wholeNumber("FAULT_FILES", 10_000);
 const kills = wholeNumber("FAULT_KILLS", 100);
@@ -13,19 +13,7 @@ ensureDebian("chromium", () => existsSync("/usr/bin/chromium"));
 ensureBuild();
 
 const folder = join(ROOT, ".euaxis");
-mkdirSync(folder, { recursive: true });
-const { build } = await import("esbuild");
-const program = join(folder, "faults.mjs");
-await build({
-  entryPoints: [join(ROOT, "faults", "main.ts")],
-  bundle: true,
-  platform: "node",
-  format: "esm",
-  packages: "external",
-  alias: { "@": join(ROOT, "src") },
-  outfile: program,
-  logLevel: "error",
-});
+const program = await bundled("faults/main.ts", "faults.mjs");
 const tallies = join(folder, "faults.json");
 console.log(`${files} damaged files a format, seed ${seed} …`);
 run(process.execPath, [program, String(files), String(seed), tallies]);
@@ -46,7 +34,7 @@ const browser = spawnSync("npx", ["playwright", "test", "faults.spec.ts", "--ret
 
 const table = [
   ...JSON.parse(readFileSync(tallies, "utf8")).map((t) => ({ ...t, what: `damaged ${t.what}`, lost: 0 })),
-  ...(existsSync(rowFile) ? readFileSync(rowFile, "utf8").trim().split("\n").map((l) => JSON.parse(l)) : []),
+  ...rowsOf(existsSync(rowFile) ? readFileSync(rowFile, "utf8") : ""),
 ];
 console.log(`\n${"what".padEnd(48)} tried   lost  crashed  hung over 2 s  slowest ms`);
 for (const { what, tried, lost, crashed, hung, slowestMs } of table) {
@@ -61,8 +49,13 @@ if (browser.status !== 0) fail("A fault of the browser was not withstood: see th
 if (bad) fail("Something was lost, crashed or hung.");
 console.log("\nNothing was lost, crashed or hung.");
 
+function rowsOf(lines) {
+  return lines.split("\n").flatMap((line) => (line ? [JSON.parse(line)] : []));
+}
+
 function wholeNumber(name, plain) {
   const value = process.env[name] === undefined ? plain : Number(process.env[name]);
-  if (!Number.isInteger(value) || value < 1) fail(`${name} must be a whole number from 1, not "${process.env[name]}".`);
+  if (!Number.isInteger(value) || value < 1)
+    fail(`${name} must be a whole number from 1, not "${process.env[name]}".`);
   return value;
 }

@@ -102,8 +102,9 @@ describe("databases as earlier versions wrote them", () => {
       updatedAt: 1,
       saved: null,
     });
-    const [kept, file] = [weigh((await readBack("old")).design), reading.ok && weigh(reading.design)];
-    if (!kept.ok || !file || !file.ok) throw new Error("not weighed");
+    if (!reading.ok) throw new Error(reading.code);
+    const [kept, file] = [weigh((await readBack("old")).design), weigh(reading.design)];
+    if (!kept.ok || !file.ok) throw new Error("not weighed");
     expect(kept.report.massG).toBe(file.report.massG);
   });
 

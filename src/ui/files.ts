@@ -2,6 +2,7 @@
 import type { Design } from "@/core/design/schema";
 import type { Variant } from "@/core/design/variant";
 import { LARGEST_KNIFE_BYTES } from "@/core/files/knife/format";
+import type { KnifeReading } from "@/core/files/knife/read";
 import { writeKnifeWithin } from "@/core/files/knife/write";
 import { variantsOf } from "@/store/variants";
 import { notices } from "./shell/notice";
@@ -89,18 +90,31 @@ export type Opened =
   | { readonly ok: true; readonly design: Design; readonly variants: readonly Variant[] }
   | { readonly ok: false; readonly name: string; readonly reason: string };
 
+/** Files over this hold imported shapes: they are read in a worker, so that the page goes on. */
+const SMALL_BYTES = 100_000;
+
+async function readingOf(bytes: Uint8Array): Promise<KnifeReading> {
+  if (bytes.byteLength > SMALL_BYTES && bytes.byteLength <= LARGEST_KNIFE_BYTES) {
+    const { createAsker } = await import("@/workers/bench.client");
+    const asker = createAsker();
+    const answer = await asker.ask((s) => s.open(bytes));
+    asker.dispose();
+    if (answer) return answer;
+  }
+  // Fetched when a file is opened: the reader brings the validator.
+  return (await import("@/core/files/knife/read")).readKnife(bytes);
+}
+
 /** Reads one chosen file. Oversized ones are refused by their size, before a byte is read. */
 export async function openKnifeFile(file: File): Promise<Opened> {
   const bytes =
     file.size > LARGEST_KNIFE_BYTES
       ? new Uint8Array(LARGEST_KNIFE_BYTES + 1)
       : new Uint8Array(await file.arrayBuffer());
-  // Fetched when a file is opened: the reader brings the validator.
-  const [{ readKnife }, { fileFailureWords }] = await Promise.all([
-    import("@/core/files/knife/read"),
+  const [reading, { fileFailureWords }] = await Promise.all([
+    readingOf(bytes),
     import("@/words/fileFailures"),
   ]);
-  const reading = readKnife(bytes);
   if (reading.ok) return reading;
   const failure = reading.code === "too-large" ? { ...reading, bytes: file.size } : reading;
   return { ok: false, name: file.name, reason: fileFailureWords(failure) };

@@ -1,5 +1,6 @@
 import { expose } from "comlink";
 import { billOf } from "@/core/cost/bill";
+import { readKnife } from "@/core/files/knife/read";
 import { fitSheet } from "@/core/fit/sheet";
 import { reviewDesign } from "@/core/review/reviewDesign";
 import { leverEffects } from "@/core/tune/effects";
@@ -9,6 +10,7 @@ import { spreadOf } from "@/core/tune/spread";
 import type { BenchService } from "./bench.messages";
 
 const service: BenchService = {
+  open: (bytes) => readKnife(bytes),
   review: (design, quick) => reviewDesign(design, quick),
   fit: (design) => fitSheet(design),
   levers: (design) => leverEffects(design),

@@ -5,7 +5,7 @@ import { decodeMesh, encodeMesh } from "../files/mesh/stored";
 import type { TriangleMesh } from "../solids/meshRegion";
 
 /** A shape is drawn with so many triangles at most. */
-const MOST_DRAWN = 2000;
+const MOST_DRAWN = 600;
 /** Corners of a shape that is drawn are brought together on a grid of this size first, mm, then of twice that … */
 const FINEST_GRID_MM = 0.1;
 
