@@ -40,16 +40,18 @@ test("edits that were said to be kept survive the browser being killed at any mo
     const url = page.url();
     for (let i = 0; i < KILLS; i++) {
       await expect(spineField(page)).toBeVisible();
-      // The last value that was acknowledged, and the one that was being typed when the lights went out.
-      let acknowledged = Number(await spineField(page).inputValue());
-      let typed = acknowledged;
+      // The last value that was said to be kept, and those typed since: any of them may be there when the lights go on.
+      let may = [Number(await spineField(page).inputValue())];
       const until = Date.now() + 300 + r.below(1500);
       while (Date.now() < until) {
-        typed = Math.round((2 + r.next() * 8) * 100) / 100;
+        const typed = Math.round((2 + r.next() * 8) * 100) / 100;
+        may.push(typed);
         await typeLength(page, "Spine", String(typed));
         if (r.next() < 0.7) {
+          // What stands on the page a frame later is of this edit, not of the one before.
+          await page.evaluate(() => new Promise((next) => requestAnimationFrame(() => setTimeout(next, 0))));
           await written(page);
-          acknowledged = typed;
+          may = [typed];
         }
       }
       await browser.kill();
@@ -60,7 +62,7 @@ test("edits that were said to be kept survive the browser being killed at any mo
       await expect(spineField(page)).toBeVisible();
       if (Date.now() - begun > 2000) hung++;
       const found = Number(await spineField(page).inputValue());
-      if (found !== acknowledged && found !== typed) lost++;
+      if (!may.includes(found)) lost++;
     }
   } finally {
     await browser.dispose();
@@ -112,8 +114,12 @@ test("a write that is refused is said at once, work goes on, and it is written w
   await expect(page.getByText("Orchard parer is still on the rack").first()).toBeVisible();
 
   await setFaulty(page, false);
-  await page.getByRole("button", { name: "Try again" }).click();
-  await expect(bar(page)).toHaveCount(0);
+  // It may have been tried by itself a moment before.
+  await page
+    .getByRole("button", { name: "Try again" })
+    .click({ timeout: 5000 })
+    .catch(() => undefined);
+  await expect(bar(page)).toHaveCount(0, { timeout: 40_000 });
   await page.reload();
   await page.getByRole("link", { name: "New knife" }).click();
   await expect(spineField(page)).toHaveValue("6");

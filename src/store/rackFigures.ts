@@ -7,6 +7,8 @@ import { getKnife } from "./knives";
 
 /** Figures that are written together. */
 const BATCH = 50;
+/** Between two tellings of figures that nobody sees, ms. */
+const TELL_EVERY_MS = 1000;
 /** So many knives are measured before the rack is first shown. */
 const FIRST = 24;
 
@@ -52,7 +54,7 @@ export function createRackFigures(weigh: Weigh, extentOf: (design: Design) => Ex
   async function next(): Promise<{ id: string; design: Design; revision: number } | null> {
     for (const id of [...first, ...all]) {
       if (failed.has(id)) continue;
-      const known = store.getState().known.get(id);
+      const known = fresh.get(id) ?? store.getState().known.get(id);
       if (known && checked.has(id)) continue;
       const reading = await getKnife(id).catch(() => undefined);
       checked.add(id);
@@ -64,6 +66,14 @@ export function createRackFigures(weigh: Weigh, extentOf: (design: Design) => Ex
     return null;
   }
   const checked = new Set<string>();
+  const fresh = new Map<string, FiguresRecord>();
+  let toldAt = 0;
+
+  function tell(): void {
+    toldAt = Date.now();
+    store.setState(({ known }) => ({ known: new Map([...known, ...fresh]), failure: null }));
+    fresh.clear();
+  }
 
   async function run(): Promise<void> {
     if (running || stopped) return;
@@ -77,7 +87,9 @@ export function createRackFigures(weigh: Weigh, extentOf: (design: Design) => Ex
           : { massG: null, balanceMm: null };
         const record = { id, revision, engine: ENGINE_VERSION, massG, balanceMm, extent: extentOf(design) };
         unkept.set(id, record);
-        store.setState(({ known }) => ({ known: new Map(known).set(id, record), failure: null }));
+        fresh.set(id, record);
+        // Figures out of sight are told together: the list is not drawn again for each.
+        if (first.includes(id) || Date.now() - toldAt > TELL_EVERY_MS) tell();
         if (unkept.size >= BATCH) await keep();
       } else {
         failed.add(id);
@@ -87,6 +99,7 @@ export function createRackFigures(weigh: Weigh, extentOf: (design: Design) => Ex
       }
     }
     running = false;
+    if (fresh.size > 0) tell();
     if (unkept.size > 0) await keep();
   }
 

@@ -48,7 +48,7 @@ export const RackRow = memo(function RackRow({ id, figures, reach }: Props) {
 
   if (!reading)
     return (
-      <Flex align="center" gap="3" px="3" h="84px" borderBottomWidth="1px" aria-hidden="true">
+      <Flex align="center" gap="3" px="3" h="112px" borderBottomWidth="1px" aria-hidden="true">
         <Box w={`${RACK_DRAWING_PX}px`} flexShrink="0" />
         <Box h="12" flex="1" maxW="220px" bg="ground" borderRadius="md" />
       </Flex>

@@ -1,10 +1,13 @@
 /** Width of the drawings on the rack, px. */
 export const RACK_DRAWING_PX = 760;
 
+/** A name, a weight and two lines of balance: a row is no lower before they are there than after, px. */
+const LEAST_PX = 112;
+
 /** Height of a knife's row, px; of an unknown knife the least. */
 export function rowHeight(
   extent: { readonly yLow: number; readonly yHigh: number } | null,
   pxPerMm: number,
 ): number {
-  return Math.max(84, extent ? (extent.yHigh - extent.yLow) * pxPerMm + 26 : 0);
+  return Math.max(LEAST_PX, extent ? (extent.yHigh - extent.yLow) * pxPerMm + 26 : 0);
 }
