@@ -19,6 +19,7 @@ import {
 import { createSession } from "./session";
 import { spine } from "./session.fixtures";
 import { changeSettings } from "./settings";
+import { changeShop } from "./shop";
 import { ready, storage, troubleOf, writeWaiting } from "./storage";
 
 /** A browser's own errors, as its database gives them. */
@@ -126,6 +127,20 @@ describe("while the database takes nothing", () => {
     expect((await readableKnives()).map((k) => k.design.name)).toContain("Rush");
     expect(await db.knives.count()).toBe(17);
     expect((await db.settings.get("preferences"))?.value).toMatchObject({ units: "inch" });
+  });
+
+  it("of several settings and prices that wait, none takes another's place", async () => {
+    refuse();
+    await changeSettings({ units: "inch" });
+    await changeSettings({ snapMm: 1 });
+    expect(await changeShop((s) => ({ ...s, ratePerHour: 40 }))).toBe(true);
+    expect(await changeShop((s) => ({ ...s, currency: "cr" }))).toBe(true);
+    expect(await changeShop((s) => ({ ...s, ratePerHour: -1 })), "what no file could hold").toBe(false);
+    expect([...storage.getState().waiting.values()].sort()).toEqual(["prices", "the settings"]);
+    takeAgain();
+    expect(await writeWaiting()).toBe(true);
+    expect((await db.settings.get("preferences"))?.value).toEqual({ units: "inch", snapMm: 1 });
+    expect((await db.settings.get("shop"))?.value).toMatchObject({ ratePerHour: 40, currency: "cr" });
   });
 
   it("a backup holds what is only in memory", async () => {

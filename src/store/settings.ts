@@ -57,13 +57,19 @@ export function useSettings(): Settings {
   return useStore(shared);
 }
 
+/** What was changed and is not written yet: all of it is, whichever write succeeds first. */
+let unwritten: Partial<Settings> = {};
+
 /** Changes settings at once, and keeps them. */
 export async function changeSettings(change: Partial<Settings>): Promise<void> {
   shared.setState(settingsIn({ ...shared.getState(), ...change }));
-  await watched(KEY, "the settings", () =>
-    db.transaction("rw", db.settings, async () => {
+  unwritten = { ...unwritten, ...change };
+  await watched(KEY, "the settings", async () => {
+    const taken = unwritten;
+    await db.transaction("rw", db.settings, async () => {
       const now = settingsIn((await db.settings.get(KEY))?.value);
-      await db.settings.put({ key: KEY, value: settingsIn({ ...now, ...change }) });
-    }),
-  );
+      await db.settings.put({ key: KEY, value: settingsIn({ ...now, ...taken }) });
+    });
+    if (unwritten === taken) unwritten = {};
+  });
 }
