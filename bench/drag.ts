@@ -66,7 +66,11 @@ function watch(): void {
   // The whole readout bar, its figures not rounded: moving a pin changes the balance, and hardly as it is printed.
   const readout = document.querySelector("[aria-label=Readout]");
   if (!readout) throw new Error("no readout");
-  new MutationObserver(() => {
+  new MutationObserver((changes) => {
+    // A figure that reads otherwise; that figures are marked as old is no answer yet.
+    const isFigure = (node: Node) =>
+      (node instanceof Element ? node : node.parentElement)?.closest(".figure") !== null;
+    if (!changes.some((c) => isFigure(c.target))) return;
     const from = seen.moved;
     seen.moved = 0;
     if (from) requestAnimationFrame(() => seen.readouts.push(performance.now() - from));

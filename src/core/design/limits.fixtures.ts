@@ -80,13 +80,13 @@ export function manyOpenings(stepMm = 10): Design {
 }
 
 /** A stick tang's knife that ends in one shape, or in several one behind the other. */
-export function endingIn(mesh: TriangleMesh, count = 1): Design {
+export function endingIn(mesh: TriangleMesh, count = 1, rollDeg = 0): Design {
   const hidden = withTang(base, "hidden");
   if (hidden.handle.kind !== "stack") throw new Error("no pieces");
   const ends = Array.from({ length: count }, (_, i): Piece => {
     const shape = {
       kind: "mesh" as const,
-      place: { meshId: "m", forward: "x" as const, rollDeg: 0, yMm: 0 },
+      place: { meshId: "m", forward: "x" as const, rollDeg, yMm: 0 },
     };
     return { ...newPiece(`q-${i}`, "pommel", "brass-360", 20), shape };
   });

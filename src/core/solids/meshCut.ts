@@ -8,7 +8,7 @@ const SAME_CORNER_MM = 1e-7;
 
 /** Slabs along x that triangles are sorted into, and the most segments of cuts that are remembered. */
 const SLABS = 128;
-const MOST_REMEMBERED = 600_000;
+const MOST_REMEMBERED = 1_200_000;
 
 /** A closed mesh cut at one x: its border is segments in y and z, y0, z0, y1, z1 of each with y0 < y1. */
 export interface Cut {
