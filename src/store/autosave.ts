@@ -3,7 +3,16 @@ import { createStore } from "zustand/vanilla";
 import type { Design } from "@/core/design/schema";
 import { db, type KnifeRecord, type SavedState } from "./db";
 import { createHistory, type KeptTimeline } from "./history";
-import { addKnife, freeName, holdUnwritten, isUnwritten, putRecord, takenNames, writeDesign } from "./knives";
+import {
+  addKnife,
+  freeName,
+  holdUnwritten,
+  isUnwritten,
+  letGo,
+  putRecord,
+  takenNames,
+  writeDesign,
+} from "./knives";
 import { type Damaged, readKnifeRecord } from "./reading";
 import type { Session } from "./session";
 import { storage, watched } from "./storage";
@@ -136,6 +145,7 @@ export function createAutosave(
   if (page) window.addEventListener("pagehide", leaving);
 
   function take(theirs: KnifeRecord): void {
+    letGo(record.id);
     revision = theirs.revision;
     written = theirs.design;
     session.getState().adopt("Change from another tab", theirs.design);

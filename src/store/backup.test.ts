@@ -140,6 +140,32 @@ describe("a backup", () => {
     expect(await db.settings.get(`${OF_THIS_DEVICE}thing`)).toBeDefined();
   });
 
+  it("brings a knife's history in with it, in place of the one here, or not at all", async () => {
+    const { id } = await addKnife(newDesign("Sedge"));
+    const step = (at: number, label: string) =>
+      db.steps.put({ knifeId: id, at, label, undone: false, version: 5, before: {}, after: {} });
+    for (const at of [0, 1]) await step(at, "then");
+    const backup = through(await makeBackup());
+    await new Promise((r) => setTimeout(r, 5));
+    await changeDesign(id, (d) => ({ ...d, notes: "later" }));
+    await db.steps.clear();
+    for (const at of [1, 2, 3]) await step(at, "since");
+    const labels = async () => (await db.steps.toArray()).map((s) => `${s.at} ${s.label}`);
+
+    await restore(await planRestore(backup), "merge-newer");
+    expect(await labels()).toEqual(["1 since", "2 since", "3 since"]);
+    await restore(await planRestore(backup), "merge-backup");
+    expect(await labels()).toEqual(["0 then", "1 then"]);
+  });
+
+  it("that takes a knife's place is another revision, also where everything is replaced", async () => {
+    const { id } = await addKnife(newDesign("Sedge"));
+    const backup = through(await makeBackup());
+    await changeDesign(id, (d) => ({ ...d, notes: "later" }));
+    await restore(await planRestore(backup), "replace");
+    expect((await db.knives.get(id))?.revision, "a tab that has revision 2 open sees it").toBe(3);
+  });
+
   it("leaves out what cannot be read, and changes nothing where the database fails", async () => {
     await filled();
     const backup = through(await makeBackup());

@@ -87,30 +87,29 @@ export async function restore(planned: readonly PlannedRow[], manner: RestoreMan
     fate === "new" ||
     (fate === "changed" && (manner !== "merge-newer" || newer)) ||
     (fate === "same" && manner === "replace");
+  const knives = new Set(planned.filter((p) => p.holding.name === "knives" && takes(p)).map((p) => p.row.id));
   await db.transaction("rw", [...HOLDINGS.map(tableOf), db.figures], async () => {
+    const revisions = new Map((await db.knives.toArray()).map((k) => [k.id, k.revision]));
     for (const holding of HOLDINGS) {
+      const { partOf, kept } = holding;
       const table = tableOf(holding);
-      if (manner === "replace") {
-        const rows = await table.toArray();
-        await table.bulkDelete(
-          rows.filter((row) => !holding.kept || holding.kept(row)).map((row) => primaryKeyOf(holding, row)),
-        );
-      }
-      const rows = planned.filter((p) => p.holding === holding && takes(p)).map((p) => p.row);
-      await table.bulkPut(await withRevisions(holding, rows));
+      const goes = (row: Row) =>
+        manner === "replace" ? !kept || kept(row) : partOf !== undefined && knives.has(partOf(row));
+      const here = manner === "replace" || partOf ? await table.toArray() : [];
+      await table.bulkDelete(here.filter(goes).map((row) => primaryKeyOf(holding, row)));
+      const comes = (p: PlannedRow) =>
+        p.holding === holding && (partOf ? p.fate !== "unreadable" && knives.has(partOf(p.row)) : takes(p));
+      const rows = planned.filter(comes).map((p) => p.row);
+      await table.bulkPut(holding.name === "knives" ? rows.map((row) => goingOn(row, revisions)) : rows);
     }
     await db.figures.clear();
   });
 }
 
-/** A row that takes another's place goes on counting from it, so that other tabs see the change. */
-async function withRevisions(holding: Holding, rows: readonly Row[]): Promise<Row[]> {
-  if (holding.name !== "knives") return [...rows];
-  const here = await db.knives.bulkGet(rows.map((r) => String(r.id)));
-  return rows.map((row, i) => ({
-    ...row,
-    revision: Math.max(Number(row.revision) || 1, (here[i]?.revision ?? 0) + 1),
-  }));
+/** A knife that takes another's place goes on counting from it, so that other tabs see the change. */
+function goingOn(row: Row, revisions: ReadonlyMap<string, number>): Row {
+  const here = revisions.get(String(row.id)) ?? 0;
+  return { ...row, revision: Math.max(Number(row.revision) || 1, here + 1) };
 }
 
 function primaryKeyOf(holding: Holding, row: Row): string | [string, number] {

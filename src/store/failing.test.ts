@@ -14,13 +14,14 @@ import {
   openKnife,
   readableKnives,
   removeKnife,
+  restoreKnife,
   takenNames,
 } from "./knives";
 import { createSession } from "./session";
 import { spine } from "./session.fixtures";
 import { changeSettings } from "./settings";
 import { changeShop } from "./shop";
-import { ready, storage, troubleOf, writeWaiting } from "./storage";
+import { ready, storage, troubleOf, watched, writeWaiting } from "./storage";
 
 /** A browser's own errors, as its database gives them. */
 const full = () => new DOMException("Encountered full disk while committing", "QuotaExceededError");
@@ -164,5 +165,86 @@ describe("an error of the database", () => {
     ["a text", "refused"],
   ])("%s: is %s", (error, trouble) => {
     expect(troubleOf(error)).toBe(trouble);
+  });
+});
+
+describe("a knife that waits in memory", () => {
+  it("goes into the bin as it last was when it is deleted, whether or not it was ever written", async () => {
+    const old = await addKnife(newDesign("Sedge"));
+    const put = vi.spyOn(db.knives, "put").mockImplementation((() => Promise.reject(full())) as never);
+    const made = await addKnife(newDesign("Rush"));
+    await changeDesign(old.id, (d) => ({ ...d, notes: "latest" }));
+    expect(isUnwritten(old.id) && isUnwritten(made.id)).toBe(true);
+    for (const { id } of [old, made]) expect(await removeKnife(id)).toBe(true);
+    put.mockRestore();
+    expect(await knifeIds()).toEqual([]);
+    expect(storage.getState().waiting.size).toBe(0);
+    for (const { id } of [old, made]) expect(await restoreKnife(id)).toBe(true);
+    const names = (await readableKnives()).map((k) => [k.design.name, k.design.notes]);
+    expect(names).toEqual([
+      ["Sedge", "latest"],
+      ["Rush", ""],
+    ]);
+  });
+
+  it("and was deleted in another tab is said to be, and does not come back by itself", async () => {
+    const record = await addKnife(newDesign("Sedge"));
+    const session = createSession(record.design);
+    const autosave = createAutosave(session, record);
+    refuse();
+    spine(session, 5);
+    await autosave.flush();
+    takeAgain();
+    await db.knives.delete(record.id);
+    await writeWaiting();
+    expect(autosave.getState().status).toBe("deleted");
+    expect(await db.knives.count()).toBe(0);
+    autosave.dispose();
+  });
+
+  it("gives way to the other tab's state where the maker takes that", async () => {
+    const record = await addKnife(newDesign("Sedge"));
+    const session = createSession(record.design);
+    const autosave = createAutosave(session, record);
+    refuse();
+    spine(session, 5);
+    await autosave.flush();
+    takeAgain();
+    await db.knives.update(record.id, { revision: 9, design: { ...record.design, notes: "theirs" } });
+    await writeWaiting();
+    expect(autosave.getState().status).toBe("conflict");
+    autosave.takeTheirs();
+    expect(isUnwritten(record.id)).toBe(false);
+    const kept = await getKnife(record.id);
+    expect(kept?.ok && kept.record.design.notes).toBe("theirs");
+    autosave.dispose();
+  });
+
+  it("is written by what failed last, not by a retry that was under way before", async () => {
+    let release: () => void = () => undefined;
+    const slow = new Promise<void>((r) => {
+      release = r;
+    });
+    let fail = true;
+    const wrote: string[] = [];
+    const first = async () => {
+      if (fail) throw full();
+      await slow;
+      wrote.push("first");
+    };
+    await watched("thing", "a thing", first);
+    fail = false;
+    const retry = writeWaiting();
+    let failNew = true;
+    await watched("thing", "a thing", async () => {
+      if (failNew) throw full();
+      wrote.push("second");
+    });
+    release();
+    await retry;
+    expect(storage.getState().waiting.has("thing"), "the newer still waits").toBe(true);
+    failNew = false;
+    await writeWaiting();
+    expect(wrote).toEqual(["first", "second"]);
   });
 });

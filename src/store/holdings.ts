@@ -16,6 +16,8 @@ export interface Holding {
   readable(row: Row): boolean | Promise<boolean>;
   /** What it is called in a preview; null of what is not listed by name. */
   nameOf(row: Row): string | null;
+  /** The knife that a row is part of: it comes in with it, in place of what the knife had, or not at all. */
+  partOf?(row: Row): unknown;
   /** Whether a row belongs into a backup. */
   kept?(row: Row): boolean;
 }
@@ -45,6 +47,8 @@ export const HOLDINGS: readonly Holding[] = [
     keyOf: (row) => (text(row.knifeId) && Number.isInteger(row.at) ? `${row.knifeId} ${row.at}` : null),
     same: equal,
     readable: (row) => isRecord(row.before) && isRecord(row.after),
+    // Steps of two histories would lead to states that never were.
+    partOf: (row) => row.knifeId,
     nameOf: () => null,
   },
   {

@@ -2,7 +2,7 @@ import { nanoid } from "nanoid";
 import type { Design } from "@/core/design/schema";
 import { db, type KnifeRecord, type SavedState, type StoredKnife } from "./db";
 import { NO_STEPS, type StepChanges } from "./history";
-import { type Damaged, type Reading, readKnifeRecord, sealed } from "./reading";
+import { type Damaged, type Reading, readKnifeRecord, readSaved, sealed } from "./reading";
 import { giveUpWaiting, ready, watched } from "./storage";
 
 export type WriteResult =
@@ -17,6 +17,8 @@ export type WriteResult =
  * goes on with them while the database fails.
  */
 const unwritten = new Map<string, KnifeRecord>();
+/** Those of them that never were in the database: that they are not there does not mean that another tab deleted them. */
+const neverWritten = new Set<string>();
 
 export function stored({ design, saved, ...rest }: KnifeRecord): StoredKnife {
   return { ...rest, ...sealed(design), saved: saved && { ...saved, ...sealed(saved.design) } };
@@ -78,6 +80,7 @@ export async function putRecord(record: KnifeRecord): Promise<void> {
   await watched(`knife ${record.id}`, record.design.name, async () => {
     const latest = unwritten.get(record.id);
     if (latest) await db.knives.put(stored(latest));
+    neverWritten.delete(record.id);
     if (unwritten.get(record.id) === latest) unwritten.delete(record.id);
   });
 }
@@ -92,6 +95,13 @@ export function holdUnwritten(record: KnifeRecord): void {
   unwritten.set(record.id, record);
 }
 
+/** Lets go of what waits in memory of a knife: something else stands now. */
+export function letGo(id: string): void {
+  unwritten.delete(id);
+  neverWritten.delete(id);
+  giveUpWaiting(`knife ${id}`);
+}
+
 /** Adds a knife and gives its record back: it is there to work with, whether or not it could be written at once. */
 export async function addKnife(design: Design, createdAt = Date.now()): Promise<KnifeRecord> {
   const record: KnifeRecord = {
@@ -102,6 +112,7 @@ export async function addKnife(design: Design, createdAt = Date.now()): Promise<
     updatedAt: createdAt,
     saved: null,
   };
+  neverWritten.add(record.id);
   await putRecord(record);
   return record;
 }
@@ -123,8 +134,7 @@ export async function writeDesign(
   const sealedDesign = sealed(design);
   const written = await db.transaction("rw", db.knives, db.steps, async () => {
     const now = await db.knives.get(id);
-    // A knife that was never written is no deleted one.
-    if (!now && !mine) return { code: "deleted" } as const;
+    if (!now && !neverWritten.has(id)) return { code: "deleted" } as const;
     if (now && now.revision !== baseRevision) return { code: "changed-elsewhere", theirs: now } as const;
     const record: StoredKnife = {
       id,
@@ -140,14 +150,12 @@ export async function writeDesign(
     return { code: "written", record } as const;
   });
   if (written.code === "deleted") return { ok: false, code: "deleted" };
-  const reading = await readKnifeRecord(written.code === "written" ? written.record : written.theirs);
   if (written.code === "written") {
     unwritten.delete(id);
-    // What was just written is what is here: nothing of it is read back.
-    const { saved: kept } = reading.ok ? reading.record : { saved: saved ?? null };
-    return { ok: true, record: { ...written.record, design, saved: kept } };
+    neverWritten.delete(id);
+    return { ok: true, record: { ...written.record, design, saved: await readSaved(written.record.saved) } };
   }
-  // What stands there cannot be read: it is kept as it is under another name by whoever goes on, see `setAside`.
+  const reading = await readKnifeRecord(written.theirs);
   if (!reading.ok) return { ok: false, code: "unreadable", damaged: reading.damaged };
   return { ok: false, code: "changed-elsewhere", theirs: reading.record };
 }
@@ -178,7 +186,8 @@ export async function removeKnife(id: string): Promise<boolean> {
   const mine = unwritten.get(id);
   const removed = await watched(`removal ${id}`, "the removal of a knife", async () => {
     await db.transaction("rw", [db.knives, db.variants, db.steps, db.figures, db.bin], async () => {
-      const knife = await db.knives.get(id);
+      // The last state goes into the bin, be it written or not.
+      const knife = mine ? stored(mine) : await db.knives.get(id);
       if (!knife) return;
       const variants = await db.variants.where("knifeId").equals(id).toArray();
       const steps = await db.steps.where("knifeId").equals(id).toArray();
@@ -191,10 +200,7 @@ export async function removeKnife(id: string): Promise<boolean> {
   });
   // A removal is not done behind the maker's back, minutes later.
   if (!removed) giveUpWaiting(`removal ${id}`);
-  else if (mine) {
-    unwritten.delete(id);
-    giveUpWaiting(`knife ${id}`);
-  }
+  else letGo(id);
   return removed;
 }
 

@@ -82,7 +82,7 @@ export async function readKnifeRecord(stored: StoredKnife): Promise<Reading<Knif
 }
 
 /** The state to measure changes from; none where it cannot be read. */
-async function readSaved(saved: unknown): Promise<SavedState | null> {
+export async function readSaved(saved: unknown): Promise<SavedState | null> {
   if (!isRecord(saved)) return null;
   // It may be older than the knife: it names its own version, or is read as what it looks like.
   const version = typeof saved.version === "number" ? saved.version : undefined;

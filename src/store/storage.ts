@@ -147,7 +147,8 @@ export async function writeWaiting(): Promise<boolean> {
   for (const [key, { write }] of [...waiting]) {
     try {
       await write();
-      waiting.delete(key);
+      // Something newer may have failed meanwhile, and waits now.
+      if (waiting.get(key)?.write === write) waiting.delete(key);
       tell(null);
     } catch (error) {
       tell(troubleOf(error));
