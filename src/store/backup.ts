@@ -1,8 +1,9 @@
 import type { Backup } from "@/core/files/backup/backup";
-import { db, OF_THIS_DEVICE } from "./db";
+import { db, OF_THIS_DEVICE, type StoredKnife, type StoredVariant } from "./db";
 import { HOLDINGS, type Holding, tableOf } from "./holdings";
-import { stored, unwrittenKnives } from "./knives";
+import { unwrittenKnives } from "./knives";
 import { ready } from "./storage";
+import { unwrittenVariants } from "./variants";
 
 type Row = Readonly<Record<string, unknown>>;
 
@@ -21,10 +22,21 @@ export async function makeBackup(): Promise<Backup> {
       holds[h.name] = h.kept ? rows.filter(h.kept) : rows;
     }
   });
-  const mine = unwrittenKnives().map((k) => stored(k) as unknown as Row);
-  const waiting = new Set(mine.map((k) => k.id));
-  holds.knives = [...holds.knives.filter((k) => !waiting.has(k.id)), ...mine];
+  holds.knives = withLatest(holds.knives, unwrittenKnives());
+  holds.variants = withLatest(holds.variants, unwrittenVariants());
   return { made: new Date().toISOString(), holds };
+}
+
+/** What waits in memory by itself: all there is where the database cannot be read. */
+export function onlyWaiting(): Backup {
+  const holds = { knives: withLatest([], unwrittenKnives()), variants: withLatest([], unwrittenVariants()) };
+  return { made: new Date().toISOString(), holds };
+}
+
+/** Rows of the database, with those that wait in memory in their places. */
+function withLatest(rows: readonly Row[], waiting: readonly (StoredKnife | StoredVariant)[]): readonly Row[] {
+  const latest = new Set<unknown>(waiting.map((w) => w.id));
+  return [...rows.filter((row) => !latest.has(row.id)), ...waiting.map((w): Row => ({ ...w }))];
 }
 
 /** What one row of a backup would be to the database. */

@@ -2,7 +2,7 @@ import "fake-indexeddb/auto";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { newDesign } from "@/core/design/create";
 import { createAutosave } from "./autosave";
-import { makeBackup } from "./backup";
+import { makeBackup, onlyWaiting } from "./backup";
 import { db } from "./db";
 import { addDemoKnives } from "./demo";
 import {
@@ -22,6 +22,14 @@ import { spine } from "./session.fixtures";
 import { changeSettings } from "./settings";
 import { changeShop } from "./shop";
 import { ready, storage, troubleOf, watched, writeWaiting } from "./storage";
+import {
+  addVariants,
+  readableVariants,
+  removeVariant,
+  renameVariant,
+  replaceVariant,
+  variantsOf,
+} from "./variants";
 
 /** A browser's own errors, as its database gives them. */
 const full = () => new DOMException("Encountered full disk while committing", "QuotaExceededError");
@@ -46,7 +54,7 @@ beforeEach(async () => {
   vi.spyOn(console, "error").mockImplementation(() => undefined);
   process.on("unhandledRejection", hear);
   await ready();
-  for (const table of [db.knives, db.settings, db.steps, db.bin]) await table.clear();
+  for (const table of [db.knives, db.variants, db.settings, db.steps, db.bin]) await table.clear();
 });
 afterEach(async () => {
   takeAgain();
@@ -168,6 +176,47 @@ describe("an error of the database", () => {
   });
 });
 
+describe("variants, while the database takes nothing", () => {
+  it("are kept, renamed and replaced in memory, shown, backed up, and written in the end", async () => {
+    const { id } = await addKnife(newDesign("Sedge"));
+    await addVariants(id, [{ name: "Slim", design: newDesign("Sedge") }]);
+    const put = vi.spyOn(db.variants, "put").mockImplementation((() => Promise.reject(full())) as never);
+    expect(await addVariants(id, [{ name: "Stout", design: newDesign("Sedge") }])).toMatchObject({
+      ok: true,
+    });
+    const [slim, stout] = await variantsOf(id);
+    expect([slim.name, stout.name]).toEqual(["Slim", "Stout"]);
+    await renameVariant(slim.id, "Slimmer");
+    await replaceVariant(slim.id, { ...slim.design, notes: "replaced" });
+    await renameVariant("no such", "Nobody");
+    expect((await readableVariants()).map((v) => `${v.name} ${v.design.notes}`)).toEqual([
+      "Slimmer replaced",
+      "Stout ",
+    ]);
+    expect((await makeBackup()).holds.variants.map((v) => v.name).sort()).toEqual(["Slimmer", "Stout"]);
+    expect(
+      onlyWaiting()
+        .holds.variants.map((v) => v.name)
+        .sort(),
+    ).toEqual(["Slimmer", "Stout"]);
+    expect(await db.variants.count()).toBe(1);
+    put.mockRestore();
+    expect(await writeWaiting()).toBe(true);
+    expect((await db.variants.toArray()).map((v) => v.name).sort()).toEqual(["Slimmer", "Stout"]);
+    expect(storage.getState().waiting.size).toBe(0);
+  });
+
+  it("are not taken away behind the maker's back", async () => {
+    const { id } = await addKnife(newDesign("Sedge"));
+    await addVariants(id, [{ name: "Slim", design: newDesign("Sedge") }]);
+    const [slim] = await variantsOf(id);
+    refuse();
+    await expect(removeVariant(slim.id)).rejects.toThrow("full disk");
+    takeAgain();
+    expect((await variantsOf(id)).map((v) => v.name)).toEqual(["Slim"]);
+  });
+});
+
 describe("a knife that waits in memory", () => {
   it("goes into the bin as it last was when it is deleted, whether or not it was ever written", async () => {
     const old = await addKnife(newDesign("Sedge"));
@@ -180,11 +229,8 @@ describe("a knife that waits in memory", () => {
     expect(await knifeIds()).toEqual([]);
     expect(storage.getState().waiting.size).toBe(0);
     for (const { id } of [old, made]) expect(await restoreKnife(id)).toBe(true);
-    const names = (await readableKnives()).map((k) => [k.design.name, k.design.notes]);
-    expect(names).toEqual([
-      ["Sedge", "latest"],
-      ["Rush", ""],
-    ]);
+    const names = (await readableKnives()).map((k) => `${k.design.name} ${k.design.notes}`);
+    expect(names.sort()).toEqual(["Rush ", "Sedge latest"]);
   });
 
   it("and was deleted in another tab is said to be, and does not come back by itself", async () => {

@@ -20,7 +20,7 @@ const unwritten = new Map<string, KnifeRecord>();
 /** Those of them that never were in the database: that they are not there does not mean that another tab deleted them. */
 const neverWritten = new Set<string>();
 
-export function stored({ design, saved, ...rest }: KnifeRecord): StoredKnife {
+function stored({ design, saved, ...rest }: KnifeRecord): StoredKnife {
   return { ...rest, ...sealed(design), saved: saved && { ...saved, ...sealed(saved.design) } };
 }
 
@@ -45,9 +45,9 @@ export async function openKnife(
   return found && { reading: await readKnifeRecord(found), stored: found };
 }
 
-/** Knives that are only in memory so far: the Rack shows them too. */
-export function unwrittenKnives(): readonly KnifeRecord[] {
-  return [...unwritten.values()];
+/** Knives whose last state waits in memory, as they would be written. */
+export function unwrittenKnives(): readonly StoredKnife[] {
+  return [...unwritten.values()].map(stored);
 }
 
 /** Every knife that can be read, the oldest first. */

@@ -14,7 +14,7 @@ import { sealed } from "./reading";
 import { createSession } from "./session";
 import { spine } from "./session.fixtures";
 import { ready } from "./storage";
-import { addVariants, variantsOf } from "./variants";
+import { addVariants, allVariantsOf, variantsOf } from "./variants";
 
 const FIXTURES = [
   "v1-rook-hunter",
@@ -174,7 +174,9 @@ describe("a record that cannot be read", () => {
     const { id } = await addKnife(newDesign("Sedge"));
     await addVariants(id, [{ name: "Slim", design: newDesign("Sedge") }]);
     await db.variants.put({ id: "bad", knifeId: id, name: "Bad", design: {}, createdAt: 1 });
-    expect((await variantsOf(id)).map((v) => v.name)).toEqual(["Slim"]);
+    const { records, damaged } = await allVariantsOf(id);
+    expect(records.map((v) => v.name)).toEqual(["Slim"]);
+    expect(damaged.map((d) => [d.name, d.reason.code])).toEqual([["Bad", "invalid"]]);
   });
 });
 

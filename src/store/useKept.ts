@@ -11,6 +11,8 @@ import { ready, storage } from "./storage";
  */
 export function useKept<T>(question: () => Promise<T>, deps: unknown[]): T | undefined {
   const state = useStore(storage, (s) => s.state);
+  // What waits in memory is part of every answer: asked again when something waits, or is written at last.
+  const waiting = useStore(storage, (s) => s.waiting);
   useEffect(() => {
     void ready();
   }, []);
@@ -20,5 +22,5 @@ export function useKept<T>(question: () => Promise<T>, deps: unknown[]): T | und
       console.error("the database could not be asked", error);
       return undefined;
     });
-  }, [state, ...deps]);
+  }, [state, waiting, ...deps]);
 }

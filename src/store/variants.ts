@@ -3,26 +3,72 @@ import type { Design } from "@/core/design/schema";
 import { MOST_VARIANTS, type Variant } from "@/core/design/variant";
 import { db, type StoredVariant, type VariantRecord } from "./db";
 import { freeName } from "./knives";
-import { readVariantRecord, sealed } from "./reading";
-import { ready } from "./storage";
+import { type Damaged, readVariantRecord, sealed } from "./reading";
+import { ready, watched } from "./storage";
 
-const storedVariantsOf = (knifeId: string): Promise<StoredVariant[]> =>
-  db.variants.where("knifeId").equals(knifeId).sortBy("createdAt");
+/** Variants whose last state could not be written: what is asked for is taken from here first. */
+const unwritten = new Map<string, VariantRecord>();
 
-/** Those of stored variants that can be read; the others stay as they are, and are said on the Rack. */
-async function readable(stored: readonly StoredVariant[]): Promise<VariantRecord[]> {
-  const readings = await Promise.all(stored.map(readVariantRecord));
-  return readings.flatMap((r) => (r.ok ? [r.record] : []));
+export function unwrittenVariants(): readonly StoredVariant[] {
+  return [...unwritten.values()].map(stored);
 }
 
-/** The variants of a knife, the oldest first. */
-export async function variantsOf(knifeId: string): Promise<VariantRecord[]> {
-  return readable(await storedVariantsOf(knifeId));
+function stored(variant: VariantRecord): StoredVariant {
+  return { ...variant, ...sealed(variant.design) };
 }
 
-/** Every variant that can be read. */
-export async function readableVariants(): Promise<VariantRecord[]> {
-  return readable(await db.variants.toArray());
+const byAge = (a: VariantRecord, b: VariantRecord) => a.createdAt - b.createdAt;
+
+/** Some variants as they are read, with those that wait in memory in their places, the oldest first. */
+async function readAll(rows: readonly StoredVariant[], mine: readonly VariantRecord[]) {
+  const readings = await Promise.all(rows.filter((r) => !unwritten.has(r.id)).map(readVariantRecord));
+  const records = readings.flatMap((r) => (r.ok ? [r.record] : []));
+  const damaged = readings.flatMap((r): Damaged[] => (r.ok ? [] : [r.damaged]));
+  return { records: [...records, ...mine].sort(byAge), damaged };
+}
+
+/** The variants of a knife: those that can be read, the oldest first, and those that cannot. */
+export async function allVariantsOf(
+  knifeId: string,
+): Promise<{ readonly records: readonly VariantRecord[]; readonly damaged: readonly Damaged[] }> {
+  const rows = await db.variants.where("knifeId").equals(knifeId).toArray();
+  return readAll(
+    rows,
+    [...unwritten.values()].filter((v) => v.knifeId === knifeId),
+  );
+}
+
+/** The variants of a knife that can be read, the oldest first. */
+export async function variantsOf(knifeId: string): Promise<readonly VariantRecord[]> {
+  return (await allVariantsOf(knifeId)).records;
+}
+
+/** Every variant that can be read, the oldest first. */
+export async function readableVariants(): Promise<readonly VariantRecord[]> {
+  return (await readAll(await db.variants.toArray(), [...unwritten.values()])).records;
+}
+
+/** Puts variants as they are; where the database fails they are kept in memory, and tried again. */
+async function putAll(records: readonly VariantRecord[]): Promise<void> {
+  for (const record of records) unwritten.set(record.id, record);
+  await Promise.all(
+    records.map(({ id, name }) =>
+      watched(`variant ${id}`, name, async () => {
+        const latest = unwritten.get(id);
+        if (latest) await db.variants.put(stored(latest));
+        if (unwritten.get(id) === latest) unwritten.delete(id);
+      }),
+    ),
+  );
+}
+
+/** Changes a variant that can be read; one that is gone stays gone. */
+async function change(id: string, by: Partial<VariantRecord>): Promise<void> {
+  await ready();
+  const row = await db.variants.get(id);
+  const reading = row && (await readVariantRecord(row));
+  const record = unwritten.get(id) ?? (reading?.ok ? reading.record : undefined);
+  if (record) await putAll([{ ...record, ...by }]);
 }
 
 /**
@@ -37,38 +83,35 @@ export async function addVariants(
   | { readonly ok: false; readonly room: number }
 > {
   await ready();
-  return db.transaction("rw", db.variants, async () => {
-    const there = await storedVariantsOf(knifeId);
-    const room = MOST_VARIANTS - there.length;
-    if (variants.length > room) return { ok: false, room };
-    const taken = there.map((v) => v.name);
-    const from = Math.max(Date.now(), ...there.map((v) => v.createdAt + 1));
-    const added = variants.map(({ name, design }, i): VariantRecord => {
-      const free = freeName(name.slice(0, 80), taken);
-      taken.push(free);
-      return { id: nanoid(12), knifeId, name: free, design, createdAt: from + i };
-    });
-    await db.variants.bulkAdd(added.map((v) => ({ ...v, ...sealed(v.design) })));
-    return { ok: true, added };
+  const { records: there, damaged } = await allVariantsOf(knifeId);
+  const room = MOST_VARIANTS - there.length - damaged.length;
+  if (variants.length > room) return { ok: false, room };
+  const taken = there.map((v) => v.name);
+  const from = Math.max(Date.now(), ...there.map((v) => v.createdAt + 1));
+  const added = variants.map(({ name, design }, i): VariantRecord => {
+    const free = freeName(name.slice(0, 80), taken);
+    taken.push(free);
+    return { id: nanoid(12), knifeId, name: free, design, createdAt: from + i };
   });
+  await putAll(added);
+  return { ok: true, added };
 }
 
-export async function renameVariant(id: string, name: string): Promise<void> {
-  await db.variants.update(id, { name });
-}
+export const renameVariant = (id: string, name: string): Promise<void> => change(id, { name });
 
 /** Puts another making in the place of one that was kept. */
-export async function replaceVariant(id: string, design: Design): Promise<void> {
-  await db.variants.update(id, sealed(design));
-}
+export const replaceVariant = (id: string, design: Design): Promise<void> => change(id, { design });
 
-/** Takes a variant away and gives it back, so that it can be put back. */
+/** Takes a variant away and gives it back, so that it can be put back. Throws, and takes nothing, where the database does. */
 export async function removeVariant(id: string): Promise<StoredVariant | undefined> {
-  return db.transaction("rw", db.variants, async () => {
-    const gone = await db.variants.get(id);
+  const mine = unwritten.get(id);
+  const gone = await db.transaction("rw", db.variants, async () => {
+    const row = await db.variants.get(id);
     await db.variants.delete(id);
-    return gone;
+    return mine ? stored(mine) : row;
   });
+  unwritten.delete(id);
+  return gone;
 }
 
 /** Puts variants back as they were. */

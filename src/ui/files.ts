@@ -4,7 +4,7 @@ import type { Variant } from "@/core/design/variant";
 import { LARGEST_KNIFE_BYTES } from "@/core/files/knife/format";
 import type { KnifeReading } from "@/core/files/knife/read";
 import { writeKnifeWithin } from "@/core/files/knife/write";
-import { variantsOf } from "@/store/variants";
+import { allVariantsOf } from "@/store/variants";
 import { notices } from "./shell/notice";
 
 /** Hands a knife and its variants to the browser as a file to keep; says how many variants found no room in it. */
@@ -20,15 +20,20 @@ export function downloadKnife(design: Design, variants: readonly Variant[]): voi
 }
 
 /**
- * The same for a knife of the rack or the bench. Where the database cannot be asked for its variants, the knife by itself, and
- * what is missing is said.
+ * The same for a knife of the rack or the bench. Where the database cannot be asked for its variants, or some are
+ * damaged, the file has the rest, and what is missing is said.
  */
 export async function exportKnife(knifeId: string, design: Design): Promise<void> {
-  const variants = await variantsOf(knifeId).catch((error: unknown) => {
+  const variants = await allVariantsOf(knifeId).catch((error: unknown) => {
     console.error("the variants could not be read", error);
     return null;
   });
-  downloadKnife(design, variants ?? []);
+  downloadKnife(design, variants?.records ?? []);
+  if (variants && variants.damaged.length > 0)
+    notices.error({
+      title: "Damaged variants are not in the file",
+      description: `${variants.damaged.map((d) => d.name).join(", ")}: Compare lists them, and why.`,
+    });
   if (!variants)
     notices.error({
       title: "The variants are not in the file",
@@ -38,9 +43,8 @@ export async function exportKnife(knifeId: string, design: Design): Promise<void
 
 /** Everything as one backup file; where the database cannot be read, what is in memory of it, and what is missing is said. */
 export async function downloadEverything(): Promise<void> {
-  const [{ makeBackup, noteBackup }, { stored, unwrittenKnives }, { writeBackup }] = await Promise.all([
+  const [{ makeBackup, noteBackup, onlyWaiting }, { writeBackup }] = await Promise.all([
     import("@/store/backup"),
-    import("@/store/knives"),
     import("@/core/files/backup/backup"),
   ]);
   const save = (text: string, made: string) =>
@@ -51,9 +55,9 @@ export async function downloadEverything(): Promise<void> {
     await noteBackup().catch(() => undefined);
   } catch (error) {
     console.error("the database could not be read", error);
-    const knives = unwrittenKnives().map((k) => ({ ...stored(k) }));
-    const made = new Date().toISOString();
-    save(writeBackup({ made, holds: { knives } }), made);
+    const waiting = onlyWaiting();
+    const { knives } = waiting.holds;
+    save(writeBackup(waiting), waiting.made);
     notices.error({
       title: "Only what waits to be written is in the file",
       description: `${knives.length === 1 ? "1 knife" : `${knives.length} knives`}. The browser's database cannot be read.`,

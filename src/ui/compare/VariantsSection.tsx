@@ -7,6 +7,7 @@ import { lay } from "@/store/laid";
 import { addVariants } from "@/store/variants";
 import { useBench } from "../bench/BenchContext";
 import { Note, Section } from "../fit/Section";
+import { DamagedNote } from "../shell/DamagedNote";
 import { attempt, notices } from "../shell/notice";
 import { SetsPanel } from "./SetsPanel";
 import { useVariants } from "./useColumns";
@@ -15,7 +16,7 @@ import { VariantList } from "./VariantList";
 /** Other makings of this knife: kept as it is now, or made in one step from sets of materials. */
 export function VariantsSection() {
   const { knifeId, design } = useBench();
-  const variants = useVariants();
+  const { records: variants, damaged } = useVariants();
   const [name, setName] = useState("");
   const [choosing, setChoosing] = useState(false);
 
@@ -79,6 +80,9 @@ export function VariantsSection() {
           onClose={() => setChoosing(false)}
         />
       )}
+      {damaged.map((d) => (
+        <DamagedNote key={d.id} damaged={d} />
+      ))}
       {variants.length === 0 ? (
         <Text color="graphite">
           None yet. Keep the knife as it is before you try something, and lay both side by side.

@@ -7,8 +7,9 @@ import type { Weighing } from "@/core/weigh/weigh";
 import type { VariantRecord } from "@/store/db";
 import { readableKnives } from "@/store/knives";
 import { type Beside, useLaid } from "@/store/laid";
+import type { Damaged } from "@/store/reading";
 import { useKept } from "@/store/useKept";
-import { readableVariants, variantsOf } from "@/store/variants";
+import { allVariantsOf, readableVariants } from "@/store/variants";
 import { useBench, useWeighed } from "../bench/BenchContext";
 import { useWeighings } from "../useWeigher";
 import { useBills } from "./useBills";
@@ -36,12 +37,12 @@ export interface Choice {
 
 export const keyOf = (b: Beside) => `${b.kind} ${b.id}`;
 
-const NO_VARIANTS: readonly VariantRecord[] = [];
+const NO_VARIANTS = { records: [] as readonly VariantRecord[], damaged: [] as readonly Damaged[] };
 
-/** The variants of the knife on the bench, the oldest first. */
-export function useVariants(): readonly VariantRecord[] {
+/** The variants of the knife on the bench, the oldest first, and those that cannot be read. */
+export function useVariants(): typeof NO_VARIANTS {
   const { knifeId } = useBench();
-  return useKept(() => variantsOf(knifeId), [knifeId]) ?? NO_VARIANTS;
+  return useKept(() => allVariantsOf(knifeId), [knifeId]) ?? NO_VARIANTS;
 }
 
 export function useChoices(): readonly Choice[] {

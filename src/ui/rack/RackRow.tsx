@@ -7,7 +7,6 @@ import type { KnifeRecord } from "@/store/db";
 import { getKnife } from "@/store/knives";
 import type { RackFigureStore } from "@/store/rackFigures";
 import type { Reading } from "@/store/reading";
-import { storage } from "@/store/storage";
 import { useKept } from "@/store/useKept";
 import { DamagedRow } from "./DamagedRow";
 import { KnifeRow } from "./KnifeRow";
@@ -32,9 +31,7 @@ function remember(id: string, reading: Reading<KnifeRecord>): void {
 
 /** One place on the rack: its knife, or what is wrong with its record. Scrolling alone does not draw it again. */
 export const RackRow = memo(function RackRow({ id, figures, reach }: Props) {
-  const waiting = useStore(storage, (s) => s.waiting);
-  // Asked again when something waits, or is written at last.
-  const fresh = useKept(() => getKnife(id), [id, waiting]);
+  const fresh = useKept(() => getKnife(id), [id]);
   const known = useStore(figures, (s) => s.known.get(id));
   const failure = useStore(figures, (s) => s.failure);
   if (fresh) remember(id, fresh);

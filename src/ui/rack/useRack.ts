@@ -1,11 +1,9 @@
 "use client";
 import { useEffect, useState } from "react";
-import { useStore } from "zustand";
 import { emptyOldBin } from "@/store/bin";
 import { layOutDemoKnivesOnce } from "@/store/demo";
 import { knifeIds } from "@/store/knives";
 import { createRackFigures, type RackFigureStore } from "@/store/rackFigures";
-import { storage } from "@/store/storage";
 import { useKept } from "@/store/useKept";
 import { createWeigher } from "@/workers/weigh.client";
 import { knifeExtent } from "../drawing/extent";
@@ -24,8 +22,6 @@ function useBegun(figures: RackFigureStore | null): boolean {
 export function useRack(): { ids: readonly string[] | undefined; figures: RackFigureStore | null } {
   const [seeded, setSeeded] = useState(false);
   const [figures, setFigures] = useState<RackFigureStore | null>(null);
-  // What waits in memory is on the rack too.
-  const waiting = useStore(storage, (s) => s.waiting);
 
   useEffect(() => {
     const weigher = createWeigher();
@@ -43,8 +39,7 @@ export function useRack(): { ids: readonly string[] | undefined; figures: RackFi
     };
   }, []);
 
-  // Asked again when something waits, or is written at last.
-  const ids = useKept(knifeIds, [seeded, waiting]);
+  const ids = useKept(knifeIds, [seeded]);
   useEffect(() => {
     if (seeded && ids && figures) void figures.begin(ids);
   }, [seeded, ids, figures]);
