@@ -8,9 +8,10 @@ async function page(make: (real: IDBFactory) => Partial<IDBFactory> | undefined)
   vi.resetModules();
   const plain = make(real);
   vi.stubGlobal("indexedDB", plain && new Proxy(plain, { get: (t, k) => Reflect.get(t, k) ?? undefined }));
-  const [{ db }, { ready, storage, leaveMemory }, { addKnife, readableKnives }] = await Promise.all([
+  const [{ db }, { ready, storage }, { leaveMemory }, { addKnife, readableKnives }] = await Promise.all([
     import("./db"),
     import("./storage"),
+    import("./leaveMemory"),
     import("./knives"),
   ]);
   return { db, ready, storage, leaveMemory, addKnife, readableKnives };

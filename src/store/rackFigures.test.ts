@@ -67,6 +67,23 @@ describe("figures on the rack", () => {
     expect(weighed.slice(0, 2)).toEqual(["D", "E"]);
   });
 
+  it("rest while the page is scrolled, and then go on where they were", async () => {
+    const ids = await rack("A", "B", "C", "D");
+    const figures = createRackFigures(plain, () => extent);
+    figures.rest(true);
+    await figures.begin(ids);
+    await new Promise((r) => setTimeout(r, 60));
+    expect(weighed).toEqual([]);
+    expect(figures.getState().begun, "what was kept is shown all the same").toBe(true);
+    figures.rest(false);
+    await vi.waitFor(() => expect(weighed.length).toBeGreaterThan(0));
+    figures.rest(true);
+    await new Promise((r) => setTimeout(r, 60));
+    figures.rest(false);
+    await done(4);
+    expect([...weighed].sort()).toEqual(["A", "B", "C", "D"]);
+  });
+
   it("pass over what cannot be read or built, and say why nothing is weighed; asked again, they are", async () => {
     const ids = await rack("Sedge", "Rush");
     await db.knives.put({ id: "bad", design: {} } as never);

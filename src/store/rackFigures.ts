@@ -41,6 +41,7 @@ export function createRackFigures(weigh: Weigh, extentOf: (design: Design) => Ex
   let all: readonly string[] = [];
   let running = false;
   let stopped = false;
+  let resting = false;
   let begun = false;
 
   async function keep(): Promise<void> {
@@ -53,14 +54,16 @@ export function createRackFigures(weigh: Weigh, extentOf: (design: Design) => Ex
   /** The next knife to weigh, those in sight first. */
   async function next(): Promise<{ id: string; design: Design; revision: number } | null> {
     for (const id of [...first, ...all]) {
-      if (failed.has(id)) continue;
+      if (failed.has(id) || checked.has(id)) continue;
       const known = fresh.get(id) ?? store.getState().known.get(id);
-      if (known && checked.has(id)) continue;
+      if (resting) return null;
       const reading = await getKnife(id).catch(() => undefined);
       checked.add(id);
       if (!reading?.ok) continue;
       const { design, revision } = reading.record;
       if (known?.revision === revision && known.engine === ENGINE_VERSION) continue;
+      // Looked at, but not done with before it is weighed.
+      checked.delete(id);
       return { id, design, revision };
     }
     return null;
@@ -76,9 +79,9 @@ export function createRackFigures(weigh: Weigh, extentOf: (design: Design) => Ex
   }
 
   async function run(): Promise<void> {
-    if (running || stopped) return;
+    if (running || stopped || resting) return;
     running = true;
-    for (let job = await next(); job && !stopped; job = await next()) {
+    for (let job = await next(); job && !stopped && !resting; job = await next()) {
       const { id, design, revision } = job;
       const answer = await weigh(design);
       if (answer.ok) {
@@ -86,6 +89,7 @@ export function createRackFigures(weigh: Weigh, extentOf: (design: Design) => Ex
           ? answer.weighing.report
           : { massG: null, balanceMm: null };
         const record = { id, revision, engine: ENGINE_VERSION, massG, balanceMm, extent: extentOf(design) };
+        checked.add(id);
         unkept.set(id, record);
         fresh.set(id, record);
         // Figures out of sight are told together: the list is not drawn again for each.
@@ -93,7 +97,6 @@ export function createRackFigures(weigh: Weigh, extentOf: (design: Design) => Ex
         if (unkept.size >= BATCH) await keep();
       } else {
         failed.add(id);
-        checked.delete(id);
         if (answer.code === "failed") store.setState({ failure: answer.message });
         if (answer.code === "disposed") break;
       }
@@ -123,6 +126,11 @@ export function createRackFigures(weigh: Weigh, extentOf: (design: Design) => Ex
     /** Says which knives are in sight, to be weighed before the others. */
     inSight: (ids: readonly string[]) => {
       first = ids;
+    },
+    /** Lets the page have the machine to itself, while it is scrolled; then goes on. */
+    rest: (on: boolean) => {
+      resting = on;
+      if (!on && begun) void run();
     },
     /** A knife was changed: it is looked at again. */
     changed: (id: string) => {

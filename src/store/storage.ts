@@ -1,6 +1,6 @@
 import { createStore } from "zustand/vanilla";
 import { db } from "./db";
-import { isInMemory, keepInBrowser, keepInMemory } from "./factory";
+import { keepInBrowser, keepInMemory } from "./factory";
 
 /** Why the browser does not keep what it is given. */
 export type StorageTrouble =
@@ -166,52 +166,25 @@ export function giveUpWaiting(key: string): void {
 }
 
 /**
- * Tries to go back from memory to the browser's database, and takes along what was made meanwhile: what is not there
- * yet is added. Answers whether that went well.
+ * Closes the database in memory and opens the browser's in its place; the one in memory, empty, where that fails.
+ * Answers whether it went well. While it lasts nothing is asked: what is missing is not deleted.
  */
-export async function leaveMemory(): Promise<boolean> {
-  if (!isInMemory()) return writeWaiting();
-  const [knives, variants, steps, bin] = await Promise.all([
-    db.knives.toArray(),
-    db.variants.toArray(),
-    db.steps.toArray(),
-    db.bin.toArray(),
-  ]);
-  // Until everything is taken along, what is missing is not deleted.
+export async function openBrowserAgain(): Promise<boolean> {
   storage.setState({ state: "opening" });
   db.close();
   keepInBrowser();
   const trouble = await tryToOpen();
-  if (trouble !== null) {
-    db.close();
-    await keepInMemory();
-    await db.open();
-    await db.transaction("rw", db.knives, db.variants, db.steps, db.bin, async () => {
-      await db.knives.bulkPut(knives);
-      await db.variants.bulkPut(variants);
-      await db.steps.bulkPut(steps);
-      await db.bin.bulkPut(bin);
-    });
-    storage.setState({ state: "memory", trouble });
-    return false;
-  }
-  await db.transaction("rw", db.knives, db.variants, db.steps, db.bin, async () => {
-    const missing = async <T extends { readonly id: string }>(ids: Promise<string[]>, rows: readonly T[]) => {
-      const there = new Set(await ids);
-      return rows.filter((r) => !there.has(r.id));
-    };
-    await db.knives.bulkPut(await missing(db.knives.toCollection().primaryKeys(), knives.filter(isOwn)));
-    await db.variants.bulkPut(await missing(db.variants.toCollection().primaryKeys(), variants));
-    await db.bin.bulkPut(await missing(db.bin.toCollection().primaryKeys(), bin));
-    await db.steps.bulkPut(steps);
-  });
-  storage.setState({ state: "open", trouble: null });
-  return true;
+  if (trouble === null) return true;
+  db.close();
+  await keepInMemory();
+  await db.open();
+  storage.setState({ trouble });
+  return false;
 }
 
-/** Whether a knife is more than a demo knife that nobody touched: the browser's database has those already. */
-function isOwn({ id, revision }: { readonly id: string; readonly revision: number }): boolean {
-  return !id.startsWith(DEMO_ID) || revision > 1;
+/** Says where things are kept from here on. */
+export function settle(state: "open" | "memory"): void {
+  storage.setState(state === "open" ? { state, trouble: null } : { state });
 }
 
 /** Asks the browser not to clear what is kept when it runs short of room. Null where it cannot be asked. */

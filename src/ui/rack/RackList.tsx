@@ -33,6 +33,8 @@ export function RackList({ ids, figures }: { ids: readonly string[]; figures: Ra
   const items = rows.getVirtualItems();
   const inSight = items.map((item) => ids[item.index]).join(" ");
   useEffect(() => figures.inSight(inSight.split(" ")), [figures, inSight]);
+  const { isScrolling } = rows;
+  useEffect(() => figures.rest(isScrolling), [figures, isScrolling]);
 
   return (
     <Box bg="sheet" borderWidth="1px" borderRadius="md">

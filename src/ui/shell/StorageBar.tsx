@@ -3,7 +3,7 @@ import { Alert, Button, HStack } from "@chakra-ui/react";
 import { useEffect, useState } from "react";
 import { useStore } from "zustand";
 import { BACKUP_FOLDER, db } from "@/store/db";
-import { leaveMemory, ready, storage } from "@/store/storage";
+import { ready, storage } from "@/store/storage";
 import { TROUBLE_WORDS } from "@/words/storage";
 import { downloadEverything } from "../files";
 import { attempt, notices } from "./notice";
@@ -30,7 +30,12 @@ export function StorageBar() {
 
   const again = async () => {
     setBusy(true);
-    const well = await leaveMemory().catch(() => false);
+    const well = await import("@/store/leaveMemory")
+      .then((m) => m.leaveMemory())
+      .catch((error: unknown) => {
+        console.error("it is still not kept", error);
+        return false;
+      });
     setBusy(false);
     if (well) notices.success({ title: "Everything is kept again" });
     else notices.error({ title: "It still cannot be written" });
