@@ -75,8 +75,9 @@ export interface StepRecord {
 /** What a knife weighed when it was last weighed, so that the Rack shows it at once. */
 export interface FiguresRecord {
   readonly id: string;
-  /** The knife's revision and the engine's version that it is of. */
+  /** The knife's state and the engine's version that they are of. */
   readonly revision: number;
+  readonly updatedAt: number;
   readonly engine: number;
   /** Null where the knife could not be built. */
   readonly massG: number | null;
@@ -112,7 +113,7 @@ class EuaxisDatabase extends Dexie {
     this.version(1).stores({ knives: "id, createdAt", settings: "key" });
     this.version(2).stores({ variants: "id, knifeId" });
     this.version(3).stores({
-      knives: "id, createdAt, updatedAt, design.name",
+      knives: "id, createdAt, updatedAt, design.name, [id+revision+updatedAt]",
       steps: "[knifeId+at], knifeId",
       figures: "id",
       bin: "id, deletedAt",

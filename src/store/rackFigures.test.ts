@@ -7,7 +7,7 @@ import { weigh } from "@/core/weigh/weigh";
 import { db } from "./db";
 import { addKnife, changeDesign, knifeIds } from "./knives";
 import { createRackFigures } from "./rackFigures";
-import { ready } from "./storage";
+import { ready, writeWaiting } from "./storage";
 
 const extent = { xLow: -100, xHigh: 100, yLow: -10, yHigh: 10 };
 let weighed: string[] = [];
@@ -65,6 +65,26 @@ describe("figures on the rack", () => {
     await figures.begin(ids);
     await done(5);
     expect(weighed.slice(0, 2)).toEqual(["D", "E"]);
+  });
+
+  it("of a state that waits in memory are not those of the one that is written", async () => {
+    const ids = await rack("Sedge");
+    await createRackFigures(plain, () => extent).begin(ids);
+    await done(1);
+    const before = await db.figures.get(ids[0]);
+    const put = vi
+      .spyOn(db, "transaction")
+      .mockImplementation((() => Promise.reject(new Error("full"))) as never);
+    vi.spyOn(console, "error").mockImplementation(() => undefined);
+    await new Promise((r) => setTimeout(r, 3));
+    await changeDesign(ids[0], (d) => ({ ...d, blade: { ...d.blade, spineMm: 8 } }));
+    const figures = createRackFigures(plain, () => extent);
+    await figures.begin(ids);
+    await vi.waitFor(() =>
+      expect(figures.getState().known.get(ids[0])?.massG).toBeGreaterThan((before?.massG ?? 0) + 20),
+    );
+    put.mockRestore();
+    await writeWaiting();
   });
 
   it("rest while the page is scrolled, and then go on where they were", async () => {

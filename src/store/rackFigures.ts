@@ -2,8 +2,8 @@ import { createStore } from "zustand/vanilla";
 import type { Design } from "@/core/design/schema";
 import { ENGINE_VERSION } from "@/core/weigh/version";
 import type { WeighAnswer } from "@/workers/weigh.messages";
-import { db, type FiguresRecord } from "./db";
-import { getKnife } from "./knives";
+import { db, type FiguresRecord, type KnifeRecord } from "./db";
+import { getKnife, unwrittenKnives } from "./knives";
 
 /** Figures that are written together. */
 const BATCH = 50;
@@ -23,7 +23,28 @@ export interface RackFigures {
 
 /** What is known of a knife that was measured but not weighed. */
 function sizeOnly(id: string, extent: Extent): FiguresRecord {
-  return { id, revision: -1, engine: 0, massG: null, balanceMm: null, extent };
+  return { id, revision: -1, updatedAt: -1, engine: 0, massG: null, balanceMm: null, extent };
+}
+
+/** Whether figures are of the very state of a knife, and of this engine. */
+export function areOf(
+  figures: FiguresRecord | undefined,
+  knife: Pick<KnifeRecord, "revision" | "updatedAt">,
+): boolean {
+  return (
+    figures?.revision === knife.revision &&
+    figures.updatedAt === knife.updatedAt &&
+    figures.engine === ENGINE_VERSION
+  );
+}
+
+/** The state of every knife, read off an index: no design is fetched for it. */
+async function statesOf(): Promise<Map<string, Pick<KnifeRecord, "revision" | "updatedAt">>> {
+  const keys = await db.knives.orderBy("[id+revision+updatedAt]").keys();
+  const states = (keys as unknown as [string, number, number][]).map(
+    ([id, revision, updatedAt]) => [id, { revision, updatedAt }] as const,
+  );
+  return new Map([...states, ...unwrittenKnives().map((k) => [k.id, k] as const)]);
 }
 
 type Weigh = (design: Design) => Promise<WeighAnswer>;
@@ -52,24 +73,29 @@ export function createRackFigures(weigh: Weigh, extentOf: (design: Design) => Ex
   }
 
   /** The next knife to weigh, those in sight first. */
-  async function next(): Promise<{ id: string; design: Design; revision: number } | null> {
+  async function next(): Promise<KnifeRecord | null> {
     for (const id of [...first, ...all]) {
       if (failed.has(id) || checked.has(id)) continue;
-      const known = fresh.get(id) ?? store.getState().known.get(id);
       if (resting) return null;
+      const known = fresh.get(id) ?? store.getState().known.get(id);
+      const state = states.get(id);
+      if (state && areOf(known, state)) {
+        checked.add(id);
+        continue;
+      }
       const reading = await getKnife(id).catch(() => undefined);
       checked.add(id);
       if (!reading?.ok) continue;
-      const { design, revision } = reading.record;
-      if (known?.revision === revision && known.engine === ENGINE_VERSION) continue;
+      if (areOf(known, reading.record)) continue;
       // Looked at, but not done with before it is weighed.
       checked.delete(id);
-      return { id, design, revision };
+      return reading.record;
     }
     return null;
   }
   const checked = new Set<string>();
   const fresh = new Map<string, FiguresRecord>();
+  let states = new Map<string, Pick<KnifeRecord, "revision" | "updatedAt">>();
   let toldAt = 0;
 
   function tell(): void {
@@ -82,13 +108,21 @@ export function createRackFigures(weigh: Weigh, extentOf: (design: Design) => Ex
     if (running || stopped || resting) return;
     running = true;
     for (let job = await next(); job && !stopped && !resting; job = await next()) {
-      const { id, design, revision } = job;
+      const { id, design, revision, updatedAt } = job;
       const answer = await weigh(design);
       if (answer.ok) {
         const { massG, balanceMm } = answer.weighing.ok
           ? answer.weighing.report
           : { massG: null, balanceMm: null };
-        const record = { id, revision, engine: ENGINE_VERSION, massG, balanceMm, extent: extentOf(design) };
+        const record = {
+          id,
+          revision,
+          updatedAt,
+          engine: ENGINE_VERSION,
+          massG,
+          balanceMm,
+          extent: extentOf(design),
+        };
         checked.add(id);
         unkept.set(id, record);
         fresh.set(id, record);
@@ -111,7 +145,11 @@ export function createRackFigures(weigh: Weigh, extentOf: (design: Design) => Ex
     begin: async (ids: readonly string[]) => {
       if (!begun) {
         begun = true;
-        const rows = await db.figures.toArray().catch(() => []);
+        const [rows, at] = await Promise.all([
+          db.figures.toArray().catch(() => []),
+          statesOf().catch(() => new Map<string, never>()),
+        ]);
+        states = at;
         const known = new Map(rows.map((r) => [r.id, r] as const));
         // Of a rack that is seen for the first time at least the scale stands from the start.
         for (const id of ids.slice(0, FIRST)) {
@@ -134,6 +172,7 @@ export function createRackFigures(weigh: Weigh, extentOf: (design: Design) => Ex
     },
     /** A knife was changed: it is looked at again. */
     changed: (id: string) => {
+      states.delete(id);
       checked.delete(id);
       failed.delete(id);
       void run();

@@ -2,10 +2,9 @@
 import { Box, Flex } from "@chakra-ui/react";
 import { memo, useEffect, useRef } from "react";
 import { useStore } from "zustand";
-import { ENGINE_VERSION } from "@/core/weigh/version";
 import type { KnifeRecord } from "@/store/db";
 import { getKnife } from "@/store/knives";
-import type { RackFigureStore } from "@/store/rackFigures";
+import { areOf, type RackFigureStore } from "@/store/rackFigures";
 import type { Reading } from "@/store/reading";
 import { useKept } from "@/store/useKept";
 import { DamagedRow } from "./DamagedRow";
@@ -36,12 +35,12 @@ export const RackRow = memo(function RackRow({ id, figures, reach }: Props) {
   const failure = useStore(figures, (s) => s.failure);
   if (fresh) remember(id, fresh);
   const reading = fresh ?? lastRead.get(id);
-  const revision = reading?.ok ? reading.record.revision : null;
-  const seen = useRef(revision);
+  const updatedAt = reading?.ok ? reading.record.updatedAt : null;
+  const seen = useRef(updatedAt);
   useEffect(() => {
-    if (revision !== null && seen.current !== null && revision !== seen.current) figures.changed(id);
-    seen.current = revision;
-  }, [revision, id, figures]);
+    if (updatedAt !== null && seen.current !== null && updatedAt !== seen.current) figures.changed(id);
+    seen.current = updatedAt;
+  }, [updatedAt, id, figures]);
 
   if (!reading)
     return (
@@ -51,7 +50,7 @@ export const RackRow = memo(function RackRow({ id, figures, reach }: Props) {
       </Flex>
     );
   if (!reading.ok) return <DamagedRow damaged={reading.damaged} />;
-  const current = known?.revision === reading.record.revision && known.engine === ENGINE_VERSION;
+  const current = areOf(known, reading.record);
   return (
     <KnifeRow
       knife={reading.record}
