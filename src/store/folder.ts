@@ -3,6 +3,7 @@ import { createStore } from "zustand/vanilla";
 import { writeBackup } from "@/core/files/backup/backup";
 import { makeBackup, noteBackup } from "./backup";
 import { BACKUP_FOLDER, db } from "./db";
+import { HOLDINGS, tableOf } from "./holdings";
 import { ready } from "./storage";
 
 /** Changes rest so long before they are backed up, ms; a row of them is backed up at least so often. */
@@ -87,15 +88,21 @@ function begin(taken: Folder, granted: boolean): void {
   watching?.unsubscribe();
   watching = null;
   if (!granted) return;
-  // Whatever changes shows in one of these.
-  watching = liveQuery(async () => {
-    const [latest, variants, bin] = await Promise.all([
-      db.knives.orderBy("updatedAt").last(),
-      db.variants.toCollection().primaryKeys(),
-      db.bin.toCollection().primaryKeys(),
-    ]);
-    return [latest?.updatedAt, variants.length, bin.length];
-  }).subscribe({ next: later, error: (error: unknown) => console.error("changes cannot be seen", error) });
+  let first = true;
+  watching = liveQuery(watchAll).subscribe({
+    // What it begins with is no change.
+    next: () => {
+      if (!first) later();
+      first = false;
+    },
+    error: (error: unknown) => console.error("changes cannot be seen", error),
+  });
+}
+
+/** Asks for something of everything that is backed up, so that every change to it is seen. */
+async function watchAll(): Promise<void> {
+  for (const holding of HOLDINGS)
+    await (holding.latest ? holding.latest() : tableOf(holding).toCollection().toArray());
 }
 
 function later(): void {

@@ -1,7 +1,8 @@
 import type { Design } from "@/core/design/schema";
 import { DESIGN_VERSION } from "@/core/design/version";
+import { isRecord } from "@/core/isRecord";
 import { db, type StepRecord, type StoredDesign } from "./db";
-import { isRecord, readStored } from "./reading";
+import { readStored } from "./reading";
 
 /** A knife's history keeps so many steps with it. */
 export const MOST_STEPS = 100;

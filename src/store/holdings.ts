@@ -1,6 +1,7 @@
+import { isRecord } from "@/core/isRecord";
 import { checksumOf } from "./checksum";
 import { db, OF_THIS_DEVICE } from "./db";
-import { isRecord, nameIn, readKnifeRecord, readVariantRecord } from "./reading";
+import { nameIn, readKnifeRecord, readVariantRecord } from "./reading";
 
 type Row = Readonly<Record<string, unknown>>;
 
@@ -18,6 +19,8 @@ export interface Holding {
   nameOf(row: Row): string | null;
   /** The knife that a row is part of: it comes in with it, in place of what the knife had, or not at all. */
   partOf?(row: Row): unknown;
+  /** Asks for little that changes whenever a row does; all rows are asked for where there is no such. */
+  latest?(): Promise<unknown>;
   /** Whether a row belongs into a backup. */
   kept?(row: Row): boolean;
 }
@@ -34,6 +37,7 @@ export const HOLDINGS: readonly Holding[] = [
     same: (a, b) => checksumOf(a.design) === checksumOf(b.design) && equal(a.saved, b.saved),
     readable: async (row) => (await readKnifeRecord(row as never)).ok,
     nameOf: nameIn,
+    latest: () => db.knives.orderBy("updatedAt").last(),
   },
   {
     name: "variants",
@@ -49,6 +53,8 @@ export const HOLDINGS: readonly Holding[] = [
     readable: (row) => isRecord(row.before) && isRecord(row.after),
     // Steps of two histories would lead to states that never were.
     partOf: (row) => row.knifeId,
+    // They change with their knife.
+    latest: () => db.steps.limit(1).primaryKeys(),
     nameOf: () => null,
   },
   {
@@ -71,6 +77,11 @@ export const HOLDINGS: readonly Holding[] = [
     readable: () => true,
     nameOf: () => null,
     kept: (row) => !String(row.key).startsWith(OF_THIS_DEVICE),
+    latest: () =>
+      Promise.all([
+        db.settings.where("key").below(OF_THIS_DEVICE).toArray(),
+        db.settings.where("key").above(`${OF_THIS_DEVICE}\uffff`).toArray(),
+      ]),
   },
 ];
 

@@ -1,6 +1,7 @@
 import type { Design } from "@/core/design/schema";
 import { DESIGN_VERSION } from "@/core/design/version";
 import type { Problem } from "@/core/files/knife/read";
+import { isRecord } from "@/core/isRecord";
 import { checksumOf } from "./checksum";
 import type { KnifeRecord, SavedState, StoredDesign, StoredKnife, StoredVariant, VariantRecord } from "./db";
 
@@ -116,8 +117,4 @@ function damagedOf(
   reason: DamageReason,
 ): Damaged {
   return { id: stored.id, name: nameIn(stored), reason, raw: stored };
-}
-
-export function isRecord(value: unknown): value is Readonly<Record<string, unknown>> {
-  return typeof value === "object" && value !== null && !Array.isArray(value);
 }

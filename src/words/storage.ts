@@ -2,6 +2,7 @@ import type { BackupReading } from "@/core/files/backup/backup";
 import type { DamageReason } from "@/store/reading";
 import type { StorageTrouble } from "@/store/storage";
 import { fileFailureWords } from "./fileFailures";
+import { frameFailureWords } from "./frameFailures";
 
 /** Why the browser keeps nothing, in words that say what to do. */
 export const TROUBLE_WORDS: Record<StorageTrouble, string> = {
@@ -21,18 +22,6 @@ export function damageWords(reason: DamageReason): string {
 
 /** Why a backup was refused, in plain words. */
 export function backupFailureWords(failure: Exclude<BackupReading, { ok: true }>): string {
-  switch (failure.code) {
-    case "too-large":
-      return "It is too large for a backup.";
-    case "not-json":
-      return "It is damaged, or no text.";
-    case "foreign":
-      return "It is not a backup of Euaxis.";
-    case "no-version":
-      return 'It does not say its version: "version" must be a whole number from 1.';
-    case "not-whole":
-      return "It is not whole: its lists are missing or damaged.";
-    case "newer":
-      return `It is of version ${failure.version}: this Euaxis is older than it.`;
-  }
+  if (failure.code === "not-whole") return "It is not whole: its lists are missing or damaged.";
+  return frameFailureWords(failure, "a backup of Euaxis");
 }

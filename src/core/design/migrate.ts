@@ -1,3 +1,4 @@
+import { isRecord } from "../isRecord";
 import { plainFitUp } from "./fitUp";
 import { plainUse } from "./uses";
 import { DESIGN_VERSION } from "./version";
@@ -19,10 +20,6 @@ export const MIGRATIONS: Migrations = {
 };
 
 type Loose = Record<string, unknown>;
-
-function isRecord(value: unknown): value is Loose {
-  return typeof value === "object" && value !== null && !Array.isArray(value);
-}
 
 /** Each of a list's records with more keys; what is not a list of records stays, and is refused by the schema. */
 function each(list: unknown, more: (item: Loose) => Loose): unknown {

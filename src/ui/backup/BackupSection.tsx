@@ -1,7 +1,7 @@
 "use client";
 import { Box, Button, HStack, Stack, Text } from "@chakra-ui/react";
 import { format } from "date-fns";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useState } from "react";
 import { useStore } from "zustand";
 import { type Backup, LARGEST_BACKUP_BYTES, readBackup } from "@/core/files/backup/backup";
 import { backupAge, makeBackup, type PlannedRow, planOf, planRestore, restore } from "@/store/backup";
@@ -9,6 +9,7 @@ import { allowFolder, backUpNow, canUseFolder, chooseFolder, folder, leaveFolder
 import { askToPersist } from "@/store/storage";
 import { useKept } from "@/store/useKept";
 import { backupFailureWords } from "@/words/storage";
+import { FileButton } from "../fields/FileButton";
 import { downloadEverything } from "../files";
 import { attempt, notices } from "../shell/notice";
 import { RestorePreview } from "./RestorePreview";
@@ -18,7 +19,6 @@ export function BackupSection() {
   const age = useKept(() => backupAge(), []);
   const [plan, setPlan] = useState<{ backup: Backup; rows: readonly PlannedRow[] } | null>(null);
   const [refused, setRefused] = useState<string | null>(null);
-  const picker = useRef<HTMLInputElement>(null);
 
   const open = async (file: File) => {
     setRefused(null);
@@ -58,21 +58,14 @@ export function BackupSection() {
         <Button onClick={() => void attempt("The backup could not be made", downloadEverything)}>
           Save a backup
         </Button>
-        <input
-          ref={picker}
-          type="file"
+        <FileButton
           accept=".json,application/json"
-          hidden
-          data-testid="backup-file"
-          onChange={(e) => {
-            const file = e.target.files?.[0];
-            if (file) void attempt("The backup could not be read", () => open(file));
-            e.target.value = "";
-          }}
-        />
-        <Button variant="outline" onClick={() => picker.current?.click()}>
+          testId="backup-file"
+          failure="The backup could not be read"
+          onFiles={([file]) => open(file)}
+        >
           Restore from a backup …
-        </Button>
+        </FileButton>
       </HStack>
       {refused && (
         <Text color="fault" role="alert">

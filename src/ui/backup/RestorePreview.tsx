@@ -1,8 +1,9 @@
 "use client";
-import { Box, Button, HStack, List, NativeSelect, Stack, Text } from "@chakra-ui/react";
+import { Box, Button, HStack, List, Stack, Text } from "@chakra-ui/react";
 import { format } from "date-fns";
 import { useState } from "react";
 import type { PlannedRow, RestoreManner, RowFate } from "@/store/backup";
+import { ChoiceField } from "../fields/ChoiceField";
 
 const MANNERS: { value: RestoreManner; name: string }[] = [
   { value: "merge-newer", name: "Merge: add what is new; of what differs keep the newer" },
@@ -61,20 +62,7 @@ export function RestorePreview({ made, rows, onRestore, onCancel }: Props) {
           prices and settings that are new here or differ.
         </Text>
       )}
-      <NativeSelect.Root>
-        <NativeSelect.Field
-          aria-label="How to restore"
-          value={manner}
-          onChange={(e) => setManner(e.target.value as RestoreManner)}
-        >
-          {MANNERS.map((m) => (
-            <option key={m.value} value={m.value}>
-              {m.name}
-            </option>
-          ))}
-        </NativeSelect.Field>
-        <NativeSelect.Indicator />
-      </NativeSelect.Root>
+      <ChoiceField label="How to restore" value={manner} choices={MANNERS} onChange={setManner} />
       <HStack>
         <Button onClick={() => onRestore(manner)}>Restore</Button>
         <Button variant="ghost" onClick={onCancel}>

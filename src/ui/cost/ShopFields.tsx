@@ -1,21 +1,21 @@
 "use client";
 import { Button, Flex, Input, Stack, Text } from "@chakra-ui/react";
 import workshop from "@demo/prices/workshop.json";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import type { Shop } from "@/core/cost/shop";
 import { readPrices, writePrices } from "@/core/files/prices/prices";
 import { changeShop, useShop } from "@/store/shop";
 import { pricesFailureWords } from "@/words/pricesFailures";
 import { FieldRow } from "../fields/FieldRow";
+import { FileButton } from "../fields/FileButton";
 import { ShareField } from "../fields/ShareField";
 import { download } from "../files";
 import { Note } from "../fit/Section";
-import { attempt, notices } from "../shell/notice";
+import { notices } from "../shell/notice";
 
 /** Currency and rate, and the price list as a whole: in and out as a file, or made up to look round. */
 export function ShopFields() {
   const shop = useShop();
-  const picker = useRef<HTMLInputElement>(null);
   const [refused, setRefused] = useState<string | null>(null);
   // Typed first and kept when it is done: what is kept comes back too late for quick fingers.
   const [currency, setCurrency] = useState<string | null>(null);
@@ -65,21 +65,15 @@ export function ShopFields() {
         />
       </FieldRow>
       <Flex gap="2" wrap="wrap">
-        <input
-          ref={picker}
-          type="file"
+        <FileButton
+          size="xs"
           accept=".json,application/json"
-          hidden
-          data-testid="import-prices"
-          onChange={(e) => {
-            const [file] = e.target.files ?? [];
-            if (file) void attempt("The prices were not taken in", () => bring(file));
-            e.target.value = "";
-          }}
-        />
-        <Button size="xs" variant="outline" onClick={() => picker.current?.click()}>
+          testId="import-prices"
+          failure="The prices were not taken in"
+          onFiles={([file]) => bring(file)}
+        >
           Import prices
-        </Button>
+        </FileButton>
         <Button
           size="xs"
           variant="outline"

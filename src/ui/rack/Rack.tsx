@@ -2,13 +2,14 @@
 import { Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
 import { FileDown, Plus } from "lucide-react";
 import { useRouter } from "next/navigation";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { newDesign } from "@/core/design/create";
 import { addDemoKnives } from "@/store/demo";
 import { addKnife, freeName, takenNames } from "@/store/knives";
 import { addVariants } from "@/store/variants";
 import { BinLink } from "../bin/BinLink";
 import { Hatches } from "../drawing/Hatches";
+import { FileButton } from "../fields/FileButton";
 import { openKnifeFile } from "../files";
 import { Header } from "../shell/Header";
 import { attempt, notices } from "../shell/notice";
@@ -22,7 +23,6 @@ import { useRack } from "./useRack";
 export function Rack() {
   const { ids, figures } = useRack();
   const [refused, setRefused] = useState<readonly RefusedFile[]>([]);
-  const picker = useRef<HTMLInputElement>(null);
   const router = useRouter();
 
   const make = async () => {
@@ -52,23 +52,16 @@ export function Rack() {
       <Header />
       <Stack as="main" w="full" maxW="1240px" mx="auto" px="6" py="5" gap="4">
         <PageHead title="Rack" note="All knives to one scale. Open one to work on it.">
-          <input
-            ref={picker}
-            type="file"
+          <BinLink />
+          <FileButton
             accept=".json,application/json"
             multiple
-            hidden
-            data-testid="import-file"
-            onChange={(e) => {
-              const files = [...(e.target.files ?? [])];
-              void attempt("The files could not be taken in", () => bring(files));
-              e.target.value = "";
-            }}
-          />
-          <BinLink />
-          <Button variant="outline" onClick={() => picker.current?.click()}>
+            testId="import-file"
+            failure="The files could not be taken in"
+            onFiles={bring}
+          >
             <FileDown /> Import
-          </Button>
+          </FileButton>
           <Button onClick={() => void attempt("No knife was begun", make)}>
             <Plus /> New knife
           </Button>

@@ -1,8 +1,10 @@
-/** Marks a file as a backup of ours. @see docs/format.md */
-export const BACKUP_FORMAT = "euaxis-backup";
-export const BACKUP_VERSION = 1;
+import { isRecord } from "../../isRecord";
+import { type Frame, type FrameFailure, readFrame } from "../frame";
+
 /** Larger files are refused unread: a thousand knives take some 10 MB, and imported shapes up to 0.5 MB each. */
 export const LARGEST_BACKUP_BYTES = 256_000_000;
+/** Marks a file as a backup of ours. @see docs/format.md */
+const FRAME: Frame = { format: "euaxis-backup", version: 1, mostBytes: LARGEST_BACKUP_BYTES };
 
 type Row = Readonly<Record<string, unknown>>;
 
@@ -15,12 +17,12 @@ export interface Backup {
 
 export type BackupReading =
   | { readonly ok: true; readonly backup: Backup }
-  | { readonly ok: false; readonly code: "too-large" | "not-json" | "foreign" | "no-version" | "not-whole" }
-  | { readonly ok: false; readonly code: "newer"; readonly version: number };
+  | FrameFailure
+  | { readonly ok: false; readonly code: "not-whole" };
 
 /** A backup as the text of an open JSON file. */
 export function writeBackup({ made, holds }: Backup): string {
-  return `${JSON.stringify({ format: BACKUP_FORMAT, version: BACKUP_VERSION, made, holds })}\n`;
+  return `${JSON.stringify({ format: FRAME.format, version: FRAME.version, made, holds })}\n`;
 }
 
 /**
@@ -28,28 +30,15 @@ export function writeBackup({ made, holds }: Backup): string {
  * changing nothing, what is not one.
  */
 export function readBackup(bytes: Uint8Array): BackupReading {
-  if (bytes.byteLength > LARGEST_BACKUP_BYTES) return { ok: false, code: "too-large" };
-  let value: unknown;
-  try {
-    value = JSON.parse(new TextDecoder("utf-8", { fatal: true }).decode(bytes));
-  } catch {
-    return { ok: false, code: "not-json" };
-  }
-  if (!isRow(value) || value.format !== BACKUP_FORMAT) return { ok: false, code: "foreign" };
-  const { version, made, holds } = value;
-  if (typeof version !== "number" || !Number.isInteger(version) || version < 1)
-    return { ok: false, code: "no-version" };
-  if (version > BACKUP_VERSION) return { ok: false, code: "newer", version };
-  if (typeof made !== "string" || !Number.isFinite(Date.parse(made)) || !isRow(holds))
+  const reading = readFrame(bytes, FRAME);
+  if (!reading.ok) return reading;
+  const { made, holds } = reading.content;
+  const dated = typeof made === "string" && Number.isFinite(Date.parse(made));
+  if (!dated || !isRecord(holds) || !Object.values(holds).every(isList))
     return { ok: false, code: "not-whole" };
-  const lists: Record<string, readonly Row[]> = {};
-  for (const [name, rows] of Object.entries(holds)) {
-    if (!Array.isArray(rows) || !rows.every(isRow)) return { ok: false, code: "not-whole" };
-    lists[name] = rows;
-  }
-  return { ok: true, backup: { made, holds: lists } };
+  return { ok: true, backup: { made, holds: holds as Backup["holds"] } };
 }
 
-function isRow(value: unknown): value is Row {
-  return typeof value === "object" && value !== null && !Array.isArray(value);
+function isList(rows: unknown): boolean {
+  return Array.isArray(rows) && rows.every(isRecord);
 }

@@ -4,6 +4,7 @@ import { variantName } from "../../design/record/fields";
 import { type Design, designSchema, type StoredMesh } from "../../design/schema";
 import { MOST_VARIANTS, type Variant } from "../../design/variant";
 import { DESIGN_VERSION } from "../../design/version";
+import { isRecord } from "../../isRecord";
 import { meshFault } from "../../solids/meshFaults";
 import { decodeMesh } from "../mesh/stored";
 import { KNIFE_FORMAT, LARGEST_KNIFE_BYTES } from "./format";
@@ -121,10 +122,6 @@ function problemsOf(error: z.ZodError, at: string): Problem[] {
     path: at + path.map((key) => (typeof key === "number" ? `[${key}]` : `.${String(key)}`)).join(""),
     message,
   }));
-}
-
-function isRecord(value: unknown): value is Record<string, unknown> {
-  return typeof value === "object" && value !== null && !Array.isArray(value);
 }
 
 /** Line and column of the first fault. */

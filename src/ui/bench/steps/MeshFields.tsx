@@ -1,7 +1,7 @@
 "use client";
-import { Alert, Button, Stack } from "@chakra-ui/react";
+import { Alert, Stack } from "@chakra-ui/react";
 import { Upload } from "lucide-react";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { LARGEST_MESH_BYTES, type MeshUnit, MM_PER } from "@/core/files/mesh/soup";
 import { encodeMesh } from "@/core/files/mesh/stored";
 import { freeId } from "@/core/fit/openSpot";
@@ -10,7 +10,7 @@ import { MESH_UNIT_WORDS, repairWords, shapeFailureWords } from "@/words/shapes"
 import { solids } from "@/workers/solid.client";
 import { LengthAt, ShareAt, useAt } from "../../fields/bound";
 import { ChoiceField } from "../../fields/ChoiceField";
-import { attempt } from "../../shell/notice";
+import { FileButton } from "../../fields/FileButton";
 import { useBench } from "../BenchContext";
 
 type Said = { readonly status: "success" | "error"; readonly lines: readonly string[] };
@@ -18,7 +18,6 @@ type Said = { readonly status: "success" | "error"; readonly lines: readonly str
 /** Takes a shape from a file, says what was done to it, and keeps it in the knife. */
 export function ImportShape({ onImported }: { onImported: (meshId: string) => void }) {
   const { design, edit, session, units } = useBench();
-  const input = useRef<HTMLInputElement>(null);
   const [unit, setUnit] = useState<MeshUnit | "guess">("guess");
   const [said, setSaid] = useState<Said | null>(null);
   const [busy, setBusy] = useState(false);
@@ -74,28 +73,18 @@ export function ImportShape({ onImported }: { onImported: (meshId: string) => vo
         ]}
         onChange={(to) => setUnit(to as MeshUnit | "guess")}
       />
-      <Button
+      <FileButton
         size="xs"
-        variant="outline"
         alignSelf="start"
         loading={busy}
         disabled={design.meshes.length >= 6}
-        onClick={() => input.current?.click()}
+        accept=".stl,.3mf"
+        testId="shape-file"
+        failure="The file could not be read"
+        onFiles={([file]) => read(file)}
       >
         <Upload /> Import a shape (STL, 3MF)
-      </Button>
-      <input
-        ref={input}
-        type="file"
-        accept=".stl,.3mf"
-        hidden
-        data-testid="shape-file"
-        onChange={(e) => {
-          const file = e.target.files?.[0];
-          e.target.value = "";
-          if (file) void attempt("The file could not be read", () => read(file));
-        }}
-      />
+      </FileButton>
       {said && (
         <Alert.Root status={said.status} size="sm" data-testid="shape-said">
           <Alert.Indicator />
