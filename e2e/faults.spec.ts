@@ -339,3 +339,45 @@ test("a mesh kernel that cannot be fetched is said, and fetched again by the nex
   await noteOf(page, "a missing kernel", 1, heard);
   expect(heard).toEqual([]);
 });
+
+test("a variant that cannot be read is listed beside the sound ones, and said when its knife is exported", async ({
+  page,
+}) => {
+  const heard = unheard(page);
+  await openKnife(page, "Rook hunter");
+  await page.getByRole("button", { name: "Compare", exact: true }).click();
+  await page.getByRole("textbox", { name: "Name of the variant" }).fill("Slim");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("table", { name: "Variants" })).toContainText("Slim");
+  const knifeId = new URL(page.url()).pathname.split("/").pop();
+  await page.evaluate(
+    (id) =>
+      new Promise<void>((done) => {
+        const opening = indexedDB.open("euaxis");
+        opening.onsuccess = () => {
+          const writing = opening.result.transaction("variants", "readwrite");
+          writing
+            .objectStore("variants")
+            .put({ id: "bad", knifeId: id, name: "Stout", design: {}, createdAt: 1 });
+          writing.oncomplete = () => {
+            opening.result.close();
+            done();
+          };
+        };
+      }),
+    knifeId,
+  );
+  await page.reload();
+  await page.getByRole("button", { name: "Compare", exact: true }).click();
+  await expect(page.getByTestId("damaged-row")).toContainText("Damaged: Stout");
+  await expect(page.getByRole("table", { name: "Variants" })).toContainText("Slim");
+  const raw = await downloaded(page, () =>
+    page.getByRole("button", { name: "Export as it lies there" }).click(),
+  );
+  expect(JSON.parse(raw.toString())).toMatchObject({ name: "Stout", design: {} });
+  const file = await downloaded(page, () => page.getByRole("button", { name: "Export file" }).click());
+  const reading = readKnife(file);
+  expect(reading.ok && reading.variants.map((v) => v.name)).toEqual(["Slim"]);
+  await expect(page.getByText("Damaged variants are not in the file").first()).toBeVisible();
+  expect(heard).toEqual([]);
+});

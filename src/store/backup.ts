@@ -2,7 +2,6 @@ import type { Backup } from "@/core/files/backup/backup";
 import { db, OF_THIS_DEVICE, type StoredKnife, type StoredVariant } from "./db";
 import { HOLDINGS, type Holding, tableOf } from "./holdings";
 import { unwrittenKnives } from "./knives";
-import { ready } from "./storage";
 import { unwrittenVariants } from "./variants";
 
 type Row = Readonly<Record<string, unknown>>;
@@ -12,9 +11,8 @@ const LAST_BACKUP = `${OF_THIS_DEVICE}last backup`;
 /** Without a backup for so long, with changes since, the maker is reminded. */
 export const REMIND_AFTER_MS = 14 * 24 * 3600 * 1000;
 
-/** Everything the database holds, and what waits in memory to be written. */
+/** Everything the database holds, which has to be open, and what waits in memory to be written. */
 export async function makeBackup(): Promise<Backup> {
-  await ready();
   const holds: Record<string, readonly Row[]> = {};
   await db.transaction("r", HOLDINGS.map(tableOf), async () => {
     for (const h of HOLDINGS) {
@@ -53,7 +51,6 @@ export interface PlannedRow {
 
 /** What restoring a backup would do, row by row. Nothing is changed by asking. */
 export async function planRestore(backup: Backup): Promise<readonly PlannedRow[]> {
-  await ready();
   const planned: PlannedRow[] = [];
   // What is on the rack is not thrown into the bin by a backup of when it lay there.
   const onRack = new Set(await db.knives.toCollection().primaryKeys());
@@ -94,7 +91,6 @@ export type RestoreManner =
 
 /** Takes a backup's rows in, all or none. Throws where the database does. */
 export async function restore(planned: readonly PlannedRow[], manner: RestoreManner): Promise<void> {
-  await ready();
   const takes = ({ fate, newer }: PlannedRow) =>
     fate === "new" ||
     (fate === "changed" && (manner !== "merge-newer" || newer)) ||

@@ -91,6 +91,56 @@ describe("a browser that", () => {
     db.close();
   });
 
+  it("answers again has edits wait that are made while it is changed over, and loses none", async () => {
+    let answers = false;
+    const { ready, leaveMemory, addKnife, readableKnives, db } = await page((f) => ({
+      ...(bound(f) as object),
+      open: (...args: [string, number?]) => (answers ? f.open(...args) : silent()),
+    }));
+    await ready();
+    const record = await addKnife(newDesign("New"));
+    const [{ createAutosave }, { createSession }, { spine }] = await Promise.all([
+      import("./autosave"),
+      import("./session"),
+      import("./session.fixtures"),
+    ]);
+    const session = createSession(record.design);
+    const autosave = createAutosave(session, record);
+    answers = true;
+    const leaving = leaveMemory();
+    const edits = [5, 6, 7].map((mm) => {
+      spine(session, mm);
+      return autosave.flush();
+    });
+    expect(await leaving).toBe(true);
+    await Promise.all(edits);
+    expect(autosave.getState().status).toBe("kept");
+    expect((await readableKnives()).map((k) => k.design.blade.spineMm)).toEqual([7]);
+    autosave.dispose();
+    db.close();
+  });
+
+  it("opens again but takes nothing leaves all in memory as it was", async () => {
+    let answers = false;
+    const { ready, storage, leaveMemory, addKnife, readableKnives, db } = await page((f) => ({
+      ...(bound(f) as object),
+      open: (...args: [string, number?]) => (answers ? f.open(...args) : silent()),
+    }));
+    await ready();
+    await addKnife(newDesign("New"));
+    answers = true;
+    const full = vi.spyOn(IDBObjectStore.prototype, "put").mockImplementationOnce(() => {
+      throw new DOMException("full", "QuotaExceededError");
+    });
+    expect(await leaveMemory()).toBe(false);
+    full.mockRestore();
+    expect(storage.getState().state).toBe("memory");
+    expect((await readableKnives()).map((k) => k.design.name)).toEqual(["New"]);
+    expect(await leaveMemory()).toBe(true);
+    expect((await readableKnives()).map((k) => k.design.name)).toEqual(["New"]);
+    db.close();
+  });
+
   it("is held by a tab of an older layout says so; when that tab lets go, it opens", async () => {
     const old = real.open("euaxis", 20);
     await new Promise((done) => {

@@ -59,9 +59,7 @@ async function open(): Promise<void> {
   const trouble = await tryToOpen();
   if (trouble === null) return storage.setState({ state: "open" });
   try {
-    db.close();
-    await keepInMemory();
-    await db.open();
+    await openMemoryAgain();
   } catch (error) {
     // Not even that: every question fails, and is told to by whoever asks; what is made is held as unwritten.
     console.error("there is no database in memory either", error);
@@ -111,7 +109,7 @@ let timer: ReturnType<typeof setTimeout> | null = null;
 export async function watched(key: string, what: string, write: Write): Promise<boolean> {
   try {
     await ready();
-    await write();
+    await whileUnderWay(write);
     waiting.delete(key);
     tell(null);
     return true;
@@ -146,7 +144,7 @@ function tryLater(): void {
 export async function writeWaiting(): Promise<boolean> {
   for (const [key, { write }] of [...waiting]) {
     try {
-      await write();
+      await whileUnderWay(write);
       // Something newer may have failed meanwhile, and waits now.
       if (waiting.get(key)?.write === write) waiting.delete(key);
       tell(null);
@@ -165,26 +163,48 @@ export function giveUpWaiting(key: string): void {
   if (waiting.delete(key)) tell(null);
 }
 
+const underWay = new Set<Promise<void>>();
+
+async function whileUnderWay(write: Write): Promise<void> {
+  const writing = write();
+  underWay.add(writing);
+  await writing.finally(() => underWay.delete(writing));
+}
+
+let settled: () => void = () => undefined;
+
 /**
- * Closes the database in memory and opens the browser's in its place; the one in memory, empty, where that fails.
- * Answers whether it went well. While it lasts nothing is asked: what is missing is not deleted.
+ * Has whoever would write or ask wait while the database is changed for another, until `settle`; answers when the
+ * writes under way have ended. What is missing meanwhile is not deleted.
  */
-export async function openBrowserAgain(): Promise<boolean> {
+export async function suspend(): Promise<void> {
+  opening = new Promise((done) => {
+    settled = done;
+  });
   storage.setState({ state: "opening" });
+  await Promise.allSettled(underWay);
+}
+
+/** Closes the database in memory and opens the browser's in its place. Answers whether it opened. */
+export async function openBrowserAgain(): Promise<boolean> {
   db.close();
   keepInBrowser();
   const trouble = await tryToOpen();
-  if (trouble === null) return true;
+  if (trouble !== null) storage.setState({ trouble });
+  return trouble === null;
+}
+
+/** Closes the browser's database, or what there was of it, and opens an empty one in memory in its place. */
+export async function openMemoryAgain(): Promise<void> {
   db.close();
   await keepInMemory();
   await db.open();
-  storage.setState({ trouble });
-  return false;
 }
 
-/** Says where things are kept from here on. */
+/** Says where things are kept from here on, and lets go on who waited. */
 export function settle(state: "open" | "memory"): void {
   storage.setState(state === "open" ? { state, trouble: null } : { state });
+  settled();
 }
 
 /** Asks the browser not to clear what is kept when it runs short of room. Null where it cannot be asked. */
