@@ -8,11 +8,11 @@ import { assemble } from "../src/core/assembly/assemble";
 import type { Assembly } from "../src/core/assembly/types";
 import { endingIn, manyOpenings, rodMesh } from "../src/core/design/limits.fixtures";
 import { readKnife } from "../src/core/files/knife/read";
-import { measureSolid, solidParts } from "../src/core/solids/kernel";
+import { measureSolid, solidParts } from "../src/core/kernel/solidParts";
+import { tuneReviewed } from "../src/core/review/tuneReviewed";
 import { type MeshFineness, meshRegion } from "../src/core/solids/meshRegion";
 import { leverEffects } from "../src/core/tune/effects";
 import { sampleBuilds } from "../src/core/tune/sample";
-import { tune } from "../src/core/tune/solve";
 import { DEFAULT_FINENESS, integrate } from "../src/core/weigh/integrate";
 import { weigh } from "../src/core/weigh/weigh";
 import { dragTimes, quantile } from "./drag";
@@ -118,7 +118,7 @@ bench.add("1,000 sampled builds", () => {
   sampleBuilds(design, 1000, 1);
 });
 bench.add("solver, both windows", () => {
-  tune(design, { balanceMm: design.use.balanceMm, massG: design.use.massG });
+  tuneReviewed(design, { balanceMm: design.use.balanceMm, massG: design.use.massG });
 });
 bench.add(
   "mesh kernel",

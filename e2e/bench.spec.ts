@@ -1,6 +1,6 @@
 import { expect, test } from "@playwright/test";
-import { handleLength } from "../src/core/design/lengths";
 import type { Design } from "../src/core/design/schema";
+import { handleLength } from "../src/core/layout/handleLengths";
 import { weigh } from "../src/core/weigh/weigh";
 import { balanceOf, keptKnife, openKnife, step, typeLength, weightOf, written } from "./bench";
 

@@ -16,6 +16,7 @@ const e2eFile = join(results, "e2e.json");
 run("npx", ["next", "typegen"]);
 run("npx", ["tsc", "--noEmit"]);
 run("npx", ["biome", "check", "."]);
+run("npx", ["depcruise", "src"]);
 run("npx", ["vitest", "run", "--reporter=default", "--reporter=json", `--outputFile.json=${unitFile}`]);
 ensureBuild();
 run("npx", ["playwright", "test"], { PLAYWRIGHT_JSON_OUTPUT_NAME: e2eFile });

@@ -8,14 +8,15 @@ import { readPrices } from "@/core/files/prices/prices";
 import { drillsIn } from "@/core/fit/drillSets";
 import { pickDrill } from "@/core/fit/pickDrill";
 import { fitSheet } from "@/core/fit/sheet";
-import { checkDesign } from "@/core/review/checkDesign";
 import { reviewDesign } from "@/core/review/reviewDesign";
+import { tuneReviewed } from "@/core/review/tuneReviewed";
+import type { Finding } from "@/core/review/types";
 import { MATERIALS } from "@/core/stock/materials";
 import { leverEffects } from "@/core/tune/effects";
 import { sampleBuilds } from "@/core/tune/sample";
-import { tune } from "@/core/tune/solve";
 import { parseLength } from "@/core/units/length";
 import { dynamics, effectiveMass } from "@/core/weigh/dynamics";
+import { faultsOf } from "@/core/weigh/faults";
 import { weigh } from "@/core/weigh/weigh";
 import { fileFailureWords } from "@/words/fileFailures";
 import { findingWords } from "@/words/findings";
@@ -106,9 +107,9 @@ async function reviewFile(path: string): Promise<unknown> {
   const reading = readKnife(await bytesOf(path));
   if (!reading.ok) throw new Refusal(fileFailureWords(reading));
   const { design } = reading;
-  const checked = checkDesign(design);
+  const checked = faultsOf(design);
   const sound = checked.every((f) => f.severity !== "error");
-  const all = sound ? [...checked, ...reviewDesign(design).findings] : checked;
+  const all: Finding[] = sound ? [...checked, ...reviewDesign(design).findings] : checked;
   return all.map((f) => ({ ...f, mend: f.mend ?? null, says: findingWords(f, "metric") }));
 }
 
@@ -153,7 +154,7 @@ async function tuneFile(args: readonly string[]): Promise<unknown> {
   if (!path || !balance) throw new Refusal(USAGE);
   const mass = options.get("--mass");
   const { design, report } = await weighed(path);
-  const answers = tune(design, {
+  const answers = tuneReviewed(design, {
     balanceMm: windowIn(balance, "--balance"),
     massG: mass ? windowIn(mass, "--mass") : null,
   });

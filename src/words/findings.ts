@@ -1,11 +1,12 @@
-import type { FINDING_RULES, Finding, TradeRule } from "@/core/review/types";
+import type { Finding, TradeRule } from "@/core/review/types";
 import type { UnitSystem } from "@/core/units/print";
 import { printLength, printMass } from "@/core/units/print";
+import type { FaultRule } from "@/core/validity/types";
 import { RULE_WORDS } from "./rules";
 
 type Say = (mm: number | null) => string;
 
-const WORDS: Record<(typeof FINDING_RULES)[number], (f: Finding, mm: Say) => string> = {
+const WORDS: Record<FaultRule, (f: Finding, mm: Say) => string> = {
   "unknown-material": (f) => `No material is called "${f.subject}". Choose another.`,
   "outline-crosses-itself": () => "The handle's outline crosses itself here. Pull its points apart.",
   "outline-ahead-of-front": (f, mm) =>

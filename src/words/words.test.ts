@@ -3,10 +3,11 @@ import { newDesign } from "@/core/design/create";
 import { newGuard } from "@/core/design/guards";
 import { DEMO_KNIVES } from "@/core/files/knife/demo.fixtures";
 import { reviewDesign } from "@/core/review/reviewDesign";
-import { FINDING_RULES, type Finding, TRADE_RULES } from "@/core/review/types";
+import { type Finding, TRADE_RULES } from "@/core/review/types";
 import { HAZARDS, MATERIAL_CLASSES } from "@/core/stock/types";
 import { parseLength } from "@/core/units/length";
 import { printLength, printMass, type UnitSystem } from "@/core/units/print";
+import { FAULT_RULES } from "@/core/validity/types";
 import { balanceWords } from "./balance";
 import { fileFailureWords } from "./fileFailures";
 import { findingWords, isTradeRule } from "./findings";
@@ -28,7 +29,7 @@ describe("words", () => {
   });
 
   it("never speak of NaN or null in a finding, whatever was measured", () => {
-    for (const rule of [...FINDING_RULES, ...TRADE_RULES]) {
+    for (const rule of [...FAULT_RULES, ...TRADE_RULES]) {
       for (const measured of [null, -1.2, 0.4]) {
         const finding: Finding = {
           rule,

@@ -4,10 +4,11 @@ import type { Design } from "@/core/design/schema";
 import type { KnifeReading } from "@/core/files/knife/read";
 import type { FitSheet } from "@/core/fit/sheet";
 import type { Review } from "@/core/review/reviewDesign";
+import type { ReviewedAnswer } from "@/core/review/tuneReviewed";
 import type { LeverEffect } from "@/core/tune/effects";
 import type { Sampled } from "@/core/tune/sample";
 import type { Target } from "@/core/tune/sets";
-import type { Answer, Limits } from "@/core/tune/solve";
+import type { Limits } from "@/core/tune/solve";
 import type { Spread } from "@/core/tune/spread";
 
 /** What the bench's second worker answers to, of designs that can be built. */
@@ -21,7 +22,7 @@ export interface BenchService {
   /** What each change would do. */
   levers(design: Design): LeverEffect[];
   /** Smallest changes that land in the windows, by the levers named. */
-  tune(design: Design, target: Target, allowed: readonly string[], limits: Limits): Answer[];
+  tune(design: Design, target: Target, allowed: readonly string[], limits: Limits): ReviewedAnswer[];
   /** How far weight and balance may be off, to first order; null of a knife that cannot be built. */
   spread(design: Design): Spread | null;
   /** Builds drawn at random; tells how many are drawn meanwhile. */

@@ -1,7 +1,7 @@
 import type { Design } from "@/core/design/schema";
 import type { ShapeReading } from "@/core/files/mesh/importShape";
 import type { MeshUnit } from "@/core/files/mesh/soup";
-import type { CutOpen, PartMesh } from "@/core/solids/partMeshes";
+import type { CutOpen, PartMesh } from "@/core/kernel/partMeshes";
 import type { PartAgreement } from "@/core/weigh/agreement";
 
 export type MeshFormat = "stl" | "3mf";

@@ -4,7 +4,7 @@ import { assemble } from "@/core/assembly/assemble";
 import type { Design } from "@/core/design/schema";
 import { exportMesh } from "@/core/files/mesh/exportMesh";
 import { importShape } from "@/core/files/mesh/importShape";
-import { meshesOf, type PartSolid, partSolids } from "@/core/solids/partMeshes";
+import { meshesOf, type PartSolid, partSolids } from "@/core/kernel/partMeshes";
 import { meshAgreement } from "@/core/weigh/agreement";
 import type { SolidService } from "./solid.messages";
 

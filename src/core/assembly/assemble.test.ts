@@ -6,13 +6,13 @@ import { newDesign, outlineFrom, plainFullTang, planFrom, tipFrom } from "../des
 import { newGuard } from "../design/guards";
 import { plainKnife } from "../design/plainKnife.fixtures";
 import { type Design, designSchema, TIP_STYLES } from "../design/schema";
-import { checkDesign } from "../review/checkDesign";
+import { pieceStations } from "../layout/pieces";
 import { materialById } from "../stock/materials";
+import { checkDesign } from "../validity/checkDesign";
 import { meshAgreement } from "../weigh/agreement";
 import { weigh } from "../weigh/weigh";
 import { assemble } from "./assemble";
 import { patternShares } from "./fasteners";
-import { pieceStations } from "./pieces";
 import { volumes } from "./volumes.fixtures";
 
 const sound = newDesign("Sedge");

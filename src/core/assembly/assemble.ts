@@ -1,11 +1,10 @@
 import type { Design } from "../design/schema";
+import { remembered } from "../layout/remembered";
 import { bladeRegion } from "../solids/bladeRegion";
-import { all, type Building, beginning } from "./building";
+import { AssemblyBuilder, all } from "./builder";
 import { addFastener } from "./fasteners";
-import { groundBlade } from "./groundBlade";
 import { addCollar, addDowels, addGuard, addNotch, guardHousings } from "./guards";
-import { bodyRegion } from "./handleBody";
-import { addPieces, bodyEnd, shapedPieces } from "./pieces";
+import { addPieces } from "./pieces";
 import { addRingBores, addRings } from "./rings";
 import { addScales } from "./scales";
 import { addInTang, addTang, addTangHole } from "./tangs";
@@ -13,14 +12,17 @@ import type { Assembly } from "./types";
 
 /**
  * Turns a design into the parts that occupy its space. Never fails: a dimension that cannot be built is drawn as
- * near as it can be, and the review names it.
+ * near as it can be, and the checks name it.
  */
-export function assemble(design: Design): Assembly {
-  const b = beginning(design);
+export const assemble = remembered((design: Design): Assembly => {
+  const b = new AssemblyBuilder(design);
   const { blade, handle, guard } = design;
-  const body = b.put(bodyRegion(b, bodyRange(b)));
-  const shaped = handle.kind === "stack" ? shapedPieces(b, handle) : [];
-  const housings = [[body], ...shaped.flatMap((s) => s.housings)];
+  const body = b.put(b.layout.plainBody);
+  const shaped = b.layout.shapedPieces.map(({ piece, stretches }) => ({
+    piece,
+    stretches: b.putAll(stretches),
+  }));
+  const housings = [[body], ...shaped.flatMap((s) => s.stretches)];
   const plates = guard ? guardHousings(b, guard) : [];
   const rings = handle.kind === "stack" ? handle.rings : [];
 
@@ -29,7 +31,7 @@ export function assemble(design: Design): Assembly {
   if (guard) addDowels(b, guard);
   for (const f of design.fasteners) addFastener(b, f, body);
   addInTang(b, housings);
-  b.add("blade", "blade", "Blade", all(blade.steel), b.put(bladeRegion(groundBlade(blade))));
+  b.add("blade", "blade", "Blade", all(blade.steel), b.put(bladeRegion(b.layout.blade)));
   addTang(
     b,
     housings,
@@ -41,12 +43,5 @@ export function assemble(design: Design): Assembly {
   else addPieces(b, handle, body, shaped);
   addRings(b, rings);
   if (guard) addCollar(b, guard);
-  return { regions: b.regions, parts: b.parts };
-}
-
-/** Stations of the body that follows the handle's outline: up to where shaped pieces at the end begin. */
-function bodyRange(b: Building): [number, number] {
-  const { handle } = b.design;
-  const [butt, front] = b.behind;
-  return [handle.kind === "stack" ? bodyEnd(handle, front, butt) : butt, front];
-}
+  return b.done();
+});

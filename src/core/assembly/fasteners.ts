@@ -1,10 +1,10 @@
 import { hexContour } from "../curve/shapes";
 import type { Fastener } from "../design/schema";
+import { surfaceAt } from "../layout/handleBody";
 import { domeRegion } from "../solids/dome";
 import { drillRegion } from "../solids/drill";
 import { wellRegion } from "../solids/well";
-import { all, type Building, filled, putLevels } from "./building";
-import { surfaceAt } from "./handleBody";
+import { type AssemblyBuilder, all, filled } from "./builder";
 import type { MaterialShare } from "./types";
 
 type Of<K extends Fastener["kind"]> = Extract<Fastener, { kind: K }>;
@@ -22,13 +22,13 @@ export const FASTENER_NAMES: Record<Fastener["kind"], string> = {
 };
 
 /** A fastener's parts: earlier ones take their space from later ones. */
-export function addFastener(b: Building, f: Fastener, body: number): void {
+export function addFastener(b: AssemblyBuilder, f: Fastener, body: number): void {
   const add = (id: string, name: string, made: readonly MaterialShare[], ...of: number[]) =>
     b.add("fasteners", id, name, made, ...of);
   const round = (diameterMm: number) =>
     b.put(drillRegion({ xMm: f.xMm, yMm: f.yMm, radiusMm: diameterMm / 2 }));
   const range: [number, number] = [f.xMm - 50, f.xMm + 50];
-  const levels = (low: number | null, high: number | null) => putLevels(b, low, high, range);
+  const levels = (low: number | null, high: number | null) => b.putLevels(low, high, range);
   const name = FASTENER_NAMES[f.kind];
   const both = (low: number, high: number | null): number[] => [
     levels(low, high),
@@ -85,12 +85,12 @@ export function addFastener(b: Building, f: Fastener, body: number): void {
 }
 
 /** A shaft through both sides with a head on each, let into the surface. */
-function addRivet(b: Building, f: Of<"rivet">, body: number): void {
+function addRivet(b: AssemblyBuilder, f: Of<"rivet">, body: number): void {
   const drill = { xMm: f.xMm, yMm: f.yMm, radiusMm: f.headMm / 2 };
   const range: [number, number] = [f.xMm - 50, f.xMm + 50];
   const shaft = b.put(drillRegion({ ...drill, radiusMm: f.diameterMm / 2 }));
-  const seats = [false, true].map((mirror) =>
-    Math.max(0.1, surfaceAt(b.regions[body], f.xMm, f.yMm, mirror) - f.letInMm),
+  const seats = (["right", "left"] as const).map((side) =>
+    Math.max(0.1, surfaceAt(b.region(body), f.xMm, f.yMm, side) - f.letInMm),
   );
   b.add(
     "fasteners",
@@ -98,7 +98,7 @@ function addRivet(b: Building, f: Of<"rivet">, body: number): void {
     FASTENER_NAMES.rivet,
     all(f.material),
     shaft,
-    putLevels(b, -seats[1], seats[0], range),
+    b.putLevels(-seats[1], seats[0], range),
   );
   seats.forEach((seat, i) => {
     const mirror = i === 1;
@@ -109,7 +109,7 @@ function addRivet(b: Building, f: Of<"rivet">, body: number): void {
     }
     const [low, high] = mirror ? [-seat - f.headHeightMm, -seat] : [seat, seat + f.headHeightMm];
     const head = b.put(drillRegion(drill));
-    b.add("fasteners", f.id, FASTENER_NAMES.rivet, all(f.material), head, putLevels(b, low, high, range));
+    b.add("fasteners", f.id, FASTENER_NAMES.rivet, all(f.material), head, b.putLevels(low, high, range));
   });
 }
 

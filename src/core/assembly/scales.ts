@@ -1,11 +1,12 @@
 import type { Bolster, ScalesHandle } from "../design/schema";
+import { jointStations } from "../layout/meetings";
+import { bolsterJoint, jointsFrontFirst } from "../layout/scales";
 import { halfSpaceRegion, jointSide } from "../solids/halfSpace";
 import { layerRegion, lineAt, shifted } from "../solids/layer";
-import { all, type Building } from "./building";
-import { jointStations } from "./joints";
+import { type AssemblyBuilder, all } from "./builder";
 
 /** Bolsters, liners and scales on both sides of the tang, in that order of precedence. */
-export function addScales(b: Building, handle: ScalesHandle, body: number): void {
+export function addScales(b: AssemblyBuilder, handle: ScalesHandle, body: number): void {
   for (const mirror of [false, true]) {
     addBolster(b, handle.bolsters.front, "front", mirror, body);
     addBolster(b, handle.bolsters.rear, "rear", mirror, body);
@@ -16,40 +17,31 @@ export function addScales(b: Building, handle: ScalesHandle, body: number): void
 const word = (mirror: boolean) => (mirror ? "left" : "right");
 
 /** The space outward from so far off the tang. */
-function putLayer(b: Building, from: number, to: number | null, mirror: boolean): number {
-  const near = shifted(b.half, from, mirror);
-  const far = to === null ? null : shifted(b.half, to, mirror);
-  return b.put(mirror ? layerRegion(far, near, b.behind) : layerRegion(near, far, b.behind));
-}
-
-/** Station of a bolster's joint on the axis, at the tang. */
-export function bolsterJoint(
-  bolster: Bolster,
-  end: "front" | "rear",
-  [butt, front]: readonly [number, number],
-): number {
-  return end === "front" ? front - bolster.lengthMm : butt + bolster.lengthMm;
+function putLayer(b: AssemblyBuilder, from: number, to: number | null, mirror: boolean): number {
+  const near = shifted(b.layout.tangFace, from, mirror);
+  const far = to === null ? null : shifted(b.layout.tangFace, to, mirror);
+  return b.put(mirror ? layerRegion(far, near, b.layout.span) : layerRegion(near, far, b.layout.span));
 }
 
 /** A block at one end down to the tang; its joint leans by the tilt, and overhangs the scale by the dovetail. */
 function addBolster(
-  b: Building,
+  b: AssemblyBuilder,
   bolster: Bolster | null,
   end: "front" | "rear",
   mirror: boolean,
   body: number,
 ): void {
   if (!bolster) return;
-  const at = bolsterJoint(bolster, end, b.behind);
+  const at = bolsterJoint(bolster, end, b.layout.span);
   const lean = Math.tan((bolster.tiltDeg * Math.PI) / 180);
   const under = Math.tan((bolster.dovetailDeg * Math.PI) / 180);
   const s = end === "front" ? -1 : 1;
-  const face = lineAt(b.half, at);
+  const face = lineAt(b.layout.tangFace, at);
   // x = at + y·lean ∓ (|z| − face)·under; what lies toward the bolster's own end is its.
   const side = mirror ? -1 : 1;
   const normal = [s, -s * lean, -under * side] as const;
-  const stations = jointStations(b.outline, at, bolster.tiltDeg);
-  const joint = b.put(halfSpaceRegion({ normal, offsetMm: s * at - under * face }, b.behind, stations));
+  const stations = jointStations(b.layout.outline, at, bolster.tiltDeg);
+  const joint = b.put(halfSpaceRegion({ normal, offsetMm: s * at - under * face }, b.layout.span, stations));
   const name = `${end === "front" ? "Front" : "Rear"} bolster, ${word(mirror)}`;
   const material = mirror ? bolster.left : bolster.right;
   const layer = putLayer(b, 0, null, mirror);
@@ -57,7 +49,7 @@ function addBolster(
 }
 
 /** Liners, then the scale, in one piece or in segments with dividers between. */
-function addSide(b: Building, handle: ScalesHandle, mirror: boolean, body: number): void {
+function addSide(b: AssemblyBuilder, handle: ScalesHandle, mirror: boolean, body: number): void {
   const side = word(mirror);
   let from = 0;
   handle.liners.forEach((liner, i) => {
@@ -67,9 +59,9 @@ function addSide(b: Building, handle: ScalesHandle, mirror: boolean, body: numbe
     from = to;
   });
   const rest = putLayer(b, from, null, mirror);
-  const joints = [...handle.joints].sort((p, q) => q.xMm - p.xMm);
+  const joints = jointsFrontFirst(handle);
   const ahead = (at: number, tilt: number) =>
-    b.put(jointSide("ahead", at, tilt, b.behind, jointStations(b.outline, at, tilt)));
+    b.put(jointSide("ahead", at, tilt, b.layout.span, jointStations(b.layout.outline, at, tilt)));
   let material = mirror ? handle.left.material : handle.right.material;
   joints.forEach((joint, i) => {
     const name = `Scale ${i + 1}, ${side}`;

@@ -1,6 +1,6 @@
-import { signChanges } from "../curve/roots";
 import { slotContour } from "../curve/shapes";
 import type { BarEnd, FullTang, HiddenTang, Nut } from "../design/schema";
+import { barSizeAt, barTangRegion, roomRegion } from "../layout/bar";
 import { dishRegion } from "../solids/dish";
 import { drillRegion } from "../solids/drill";
 import { type Line, layerRegion, shifted } from "../solids/layer";
@@ -8,33 +8,28 @@ import { sectionOf } from "../solids/section";
 import { slabRegion } from "../solids/slab";
 import { domedBlockRegion, hexRodRegion, rodRegion } from "../solids/turned";
 import { wellRegion } from "../solids/well";
-import { barSizeAt, barTangRegion, blockHoleRegions, roomRegion } from "./barTang";
-import { all, type Building, filled } from "./building";
-import { insetOutline } from "./recess";
-
-/** Regions that a tang may pass through, each a list of what makes it up. */
-type Housings = readonly (readonly number[])[];
+import { type AssemblyBuilder, all, filled, type Stretches } from "./builder";
 
 /** What stands in the tang and takes its place: holes, slots, recesses; of a bar, screws and nuts at its end. */
-export function addInTang(b: Building, housings: Housings): void {
+export function addInTang(b: AssemblyBuilder, housings: Stretches): void {
   const { tang } = b.design;
   if (tang.kind === "full") addOpenings(b, tang);
   else if (tang.kind === "hidden") addEnd(b, tang, tang.end, housings);
 }
 
-function slab(b: Building, from: number): number {
-  return b.put(slabRegion(b.outline, b.half, [from, 0]));
+function slab(b: AssemblyBuilder, from: number): number {
+  return b.put(slabRegion(b.layout.outline, b.layout.tangFace, [from, 0]));
 }
 
 /** The tang itself, and what carries on behind a short one. */
-export function addTang(b: Building, housings: Housings, guard: Housings): void {
+export function addTang(b: AssemblyBuilder, housings: Stretches, guard: Stretches): void {
   const { tang, blade } = b.design;
   const steel = all(blade.steel);
   if (tang.kind === "full") {
-    const end = tang.short ? Math.max(b.behind[0], -tang.short.lengthMm) : b.behind[0];
+    const end = tang.short ? Math.max(b.layout.buttX, -tang.short.lengthMm) : b.layout.buttX;
     b.add("blade", "tang", "Tang", steel, slab(b, end));
-    if (tang.short && end > b.behind[0]) {
-      const rest = b.put(slabRegion(b.outline, b.half, [b.behind[0], end]));
+    if (tang.short && end > b.layout.buttX) {
+      const rest = b.put(slabRegion(b.layout.outline, b.layout.tangFace, [b.layout.buttX, end]));
       const weld = tang.short.behind === "weld";
       b.add(
         weld ? "blade" : "handle",
@@ -46,10 +41,10 @@ export function addTang(b: Building, housings: Housings, guard: Housings): void 
     }
     return;
   }
-  const bar = b.put(barTangRegion(tang, b.outline));
+  const bar = b.put(barTangRegion(tang, b.layout.outline));
   for (const of of housings) b.add("blade", "tang", "Tang", steel, bar, ...of);
   if (b.design.guard) {
-    const slot = b.put(layerRegion(null, null, [b.behind[1], 0]));
+    const slot = b.put(layerRegion(null, null, [b.layout.frontX, 0]));
     b.add("blade", "tang", "Tang", steel, bar, slot);
   }
   if (tang.kind === "hidden") addPeen(b, tang, steel, housings);
@@ -61,33 +56,20 @@ export function addTang(b: Building, housings: Housings, guard: Housings): void 
 }
 
 /** The peened head that a hidden tang runs out into. */
-function addPeen(b: Building, tang: HiddenTang, steel: ReturnType<typeof all>, housings: Housings): void {
+function addPeen(
+  b: AssemblyBuilder,
+  tang: HiddenTang,
+  steel: ReturnType<typeof all>,
+  _housings: Stretches,
+): void {
   const { end } = tang;
   if (end.kind !== "peened") return;
-  const butt = knifeEnd(b, housings, tang.yMm);
+  const butt = b.layout.rearAt(tang.yMm);
   const size = barSizeAt(tang, -tang.lengthMm);
   const heights: [number, number] = [tang.yMm - end.headMm / 2, tang.yMm + end.headMm / 2];
   const across = end.headMm * Math.min(1, Math.max(0.5, size.halfThickness / size.halfHeight));
   const head = domedBlockRegion([butt - end.proudMm, butt], heights, across, end.proudMm, sectionOf(1));
   b.add("blade", "tang", "Tang", steel, b.put(head));
-}
-
-/** The rearmost station, at a height on the centre plane, of what the tang passes through. */
-export function knifeEnd(b: Building, housings: Housings, y: number): number {
-  const ends = housings.map((of) => {
-    const regions = of.map((r) => b.regions[r]);
-    const inside = (x: number) =>
-      regions.every((r) => {
-        const slice = x > r.xRange[0] && x < r.xRange[1] ? r.sliceAt(x) : null;
-        return (
-          slice !== null && (slice.ys === null || (y > slice.ys[0] && y < slice.ys[slice.ys.length - 1]))
-        );
-      });
-    const from = Math.max(...regions.map((r) => r.xRange[0]));
-    const found = signChanges((x) => (inside(x) ? 1 : -1), from, b.behind[1], 200);
-    return found[0] ?? from;
-  });
-  return Math.min(...ends, b.behind[1]);
 }
 
 /**
@@ -99,8 +81,8 @@ export function threadRadius({ diameterMm, pitchMm }: { diameterMm: number; pitc
 }
 
 /** Nut, screw, counterbores and the bores that screws pass through. */
-function addEnd(b: Building, tang: HiddenTang, end: BarEnd, housings: Housings): void {
-  const butt = knifeEnd(b, housings, tang.yMm);
+function addEnd(b: AssemblyBuilder, tang: HiddenTang, end: BarEnd, housings: Stretches): void {
+  const butt = b.layout.rearAt(tang.yMm);
   const within = (id: string, name: string, made: ReturnType<typeof filled>, region: number) => {
     for (const of of housings) b.add("handle", id, name, made, region, ...of);
   };
@@ -139,17 +121,23 @@ function addEnd(b: Building, tang: HiddenTang, end: BarEnd, housings: Housings):
 }
 
 /** A counterbore from behind the butt; weighing breaks where its upper and its lower edge leave the handle. */
-function putButtBore(b: Building, housings: Housings, rear: number, seat: number, radiusMm: number): number {
+function putButtBore(
+  b: AssemblyBuilder,
+  _housings: Stretches,
+  rear: number,
+  seat: number,
+  radiusMm: number,
+): number {
   const { tang } = b.design;
   const y = tang.kind === "full" ? 0 : tang.yMm;
   const rod = rodRegion(rear, seat, y, radiusMm);
-  const leave = [y - radiusMm, y + radiusMm].map((at) => knifeEnd(b, housings, at));
+  const leave = [y - radiusMm, y + radiusMm].map((at) => b.layout.rearAt(at));
   const more = leave.map((x) => ({ x, below: true, above: true }));
   return b.put({ ...rod, breaks: [...rod.breaks, ...more] });
 }
 
 /** A nut behind its seat, closed by half a ball when domed. The rod through it is the tang's. */
-function addNut(b: Building, nut: Nut, seat: number, y: number): void {
+function addNut(b: AssemblyBuilder, nut: Nut, seat: number, y: number): void {
   const rear = seat - nut.lengthMm;
   const r = nut.acrossMm / 2;
   const body = nut.style === "hex" ? hexRodRegion(rear, seat, y, nut.acrossMm) : rodRegion(rear, seat, y, r);
@@ -160,8 +148,8 @@ function addNut(b: Building, nut: Nut, seat: number, y: number): void {
 }
 
 /** Holes, slots and recess of a full tang, filled or left empty. */
-function addOpenings(b: Building, tang: FullTang): void {
-  const whole = slab(b, b.behind[0]);
+function addOpenings(b: AssemblyBuilder, tang: FullTang): void {
+  const whole = slab(b, b.layout.buttX);
   for (const hole of tang.holes) {
     const drill = b.put(drillRegion({ xMm: hole.xMm, yMm: hole.yMm, radiusMm: hole.diameterMm / 2 }));
     const name = hole.purpose === "old-pin" ? "Old pin hole, filled" : "Tang hole fill";
@@ -174,22 +162,17 @@ function addOpenings(b: Building, tang: FullTang): void {
   if (tang.recess) addRecess(b, tang.recess, whole);
 }
 
-/** Outline of a tang's recess, or null where rim and stations leave nothing. */
-export function recessOutline(b: Building, recess: NonNullable<FullTang["recess"]>) {
-  return insetOutline(b.outline, recess.rimMm, -recess.fromMm);
-}
-
-function addRecess(b: Building, recess: NonNullable<FullTang["recess"]>, whole: number): void {
-  const outline = recessOutline(b, recess);
+function addRecess(b: AssemblyBuilder, recess: NonNullable<FullTang["recess"]>, whole: number): void {
+  const outline = b.layout.recess;
   if (!outline) return;
   const made = filled(recess.fill);
   for (const mirror of [false, true]) {
     if (recess.floor === "hollow") {
-      const dish = b.put(dishRegion(outline, b.half, recess.depthMm, mirror));
+      const dish = b.put(dishRegion(outline, b.layout.tangFace, recess.depthMm, mirror));
       b.add("handle", "recess", "Recess fill", made, dish, whole);
       continue;
     }
-    const floor: Line = shifted(b.half, -recess.depthMm, mirror);
+    const floor: Line = shifted(b.layout.tangFace, -recess.depthMm, mirror);
     const layer = mirror
       ? layerRegion(null, floor, outline.xRange)
       : layerRegion(floor, null, outline.xRange);
@@ -198,19 +181,17 @@ function addRecess(b: Building, recess: NonNullable<FullTang["recess"]>, whole: 
 }
 
 /** What fills the hole round a hidden or a framed tang, and the frame itself. */
-export function addTangHole(b: Building, housings: Housings, body: number): void {
+export function addTangHole(b: AssemblyBuilder, housings: Stretches, body: number): void {
   const { tang } = b.design;
   if (tang.kind === "full") return;
   const made = filled(tang.hole.fill);
+  const holes = b.layout.tangHoles.map((region) => b.put(region));
   if (tang.kind === "hidden") {
-    for (const region of blockHoleRegions(tang, tang.hole, b.behind[1])) {
-      const hole = b.put(region);
+    for (const hole of holes)
       for (const of of housings) b.add("handle", "tang-hole", "Tang hole fill", made, hole, ...of);
-    }
     return;
   }
-  const room = b.put(roomRegion(tang, tang.hole.clearanceMm, tang.hole.deeperMm, b.behind[1]));
-  const frame = b.put(slabRegion(b.outline, b.half, b.behind));
-  b.add("handle", "tang-hole", "Tang hole fill", made, room, frame, body);
+  const frame = b.put(slabRegion(b.layout.outline, b.layout.tangFace, b.layout.span));
+  for (const room of holes) b.add("handle", "tang-hole", "Tang hole fill", made, room, frame, body);
   b.add("handle", "frame", "Frame", all(tang.frame.material), frame, body);
 }

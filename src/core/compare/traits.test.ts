@@ -3,7 +3,7 @@ import { withTang } from "../design/constructions";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { newDesign } from "../design/create";
 import { dressed } from "../design/dress";
-import { withHandleLength } from "../design/lengths";
+import { withHandleLength } from "../layout/handleLengths";
 import { differingTraits, TRAITS, traitOf } from "./traits";
 
 const sedge = newDesign("Sedge");

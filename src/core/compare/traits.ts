@@ -1,6 +1,6 @@
-import { handleLength } from "../design/lengths";
 import { MATERIAL_PLACES, type MaterialPlace, materialAt } from "../design/materialPlaces";
 import type { BarEnd, Design, FastenerKind, Grind, TipStyle } from "../design/schema";
+import { handleLength } from "../layout/handleLengths";
 
 /** What a knife is, as far as a maker would tell two of them apart. */
 export type TraitValue =

@@ -1,11 +1,10 @@
-import { bladeOutline } from "../assembly/bladeOutline";
-import { handleOutline } from "../assembly/handleOutline";
 import type { Contour } from "../curve/contour";
 import { handleReach } from "../design/constructions";
 import type { Design } from "../design/schema";
 import { gluePlan } from "../fit/glue";
 import { pinLayout } from "../fit/pinLayout";
 import { type CutPiece, cutList, rodList, type Size } from "../fit/stockList";
+import { layoutOf } from "../layout/layout";
 import { materialById } from "../stock/materials";
 import type { MassReport } from "../weigh/report";
 import type { Hardware } from "./shop";
@@ -61,7 +60,7 @@ function bladeBlank(design: Design): Take {
   const room = 2 * fitUp.stock.allowanceMm;
   const full = tang.kind === "full";
   const behind = full ? (tang.short?.lengthMm ?? handleReach(design)) : tang.lengthMm;
-  const outlines = [bladeOutline(blade), ...(full ? [handleOutline(design.handle)] : [])];
+  const outlines = [layoutOf(design).bladeOutline, ...(full ? [layoutOf(design).outline] : [])];
   const blankMm = {
     lengthMm: blade.lengthMm + behind + room,
     heightMm: heightOf(outlines) + room,

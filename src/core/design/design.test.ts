@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
-import { checkDesign } from "../review/checkDesign";
+import { HANDLE_LENGTHS, handleLength, withHandleLength } from "../layout/handleLengths";
+import { checkDesign } from "../validity/checkDesign";
 import { withTang } from "./constructions";
 import { newDesign, tipFrom } from "./create";
 import { newGuard } from "./guards";
-import { HANDLE_LENGTHS, handleLength, withHandleLength } from "./lengths";
 import { designSchema, TIP_STYLES } from "./schema";
 
 const sound = newDesign("Sedge");

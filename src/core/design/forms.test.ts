@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { handleOutline } from "../assembly/handleOutline";
-import { checkDesign } from "../review/checkDesign";
+import { handleOutline } from "../layout/handleOutline";
+import { checkDesign } from "../validity/checkDesign";
 import { weigh } from "../weigh/weigh";
 import { BUTT_FORMS, withButt, withFingerGrooves } from "./butts";
 import { handleReach } from "./constructions";

@@ -1,9 +1,9 @@
-import { encodeMesh } from "../files/mesh/stored";
-import type { TriangleMesh } from "../solids/meshRegion";
+import type { TriangleMesh } from "../solids/triangleMesh";
 import { newJoint, newPiece, withTang } from "./constructions";
 import { newDesign } from "./create";
 import { newFastener } from "./fasteners";
 import type { Design, Piece } from "./schema";
+import { encodeMesh } from "./storedMesh";
 
 const base = newDesign("At the limits");
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { checkDesign } from "../review/checkDesign";
+import { checkDesign } from "../validity/checkDesign";
 import { measuredBalanceMm } from "../weigh/measured";
 import type { MassReport } from "../weigh/report";
 import { weigh } from "../weigh/weigh";

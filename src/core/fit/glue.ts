@@ -1,6 +1,6 @@
 import { assemble } from "../assembly/assemble";
-import { handleOutline } from "../assembly/handleOutline";
 import type { Design } from "../design/schema";
+import { layoutOf } from "../layout/layout";
 import { materialById } from "../stock/materials";
 import { isOily } from "../stock/working";
 import { integrate } from "../weigh/integrate";
@@ -41,7 +41,7 @@ function roundPin(diameterMm: number, lengthMm: number, lineMm: number): number 
 
 /** Area that an outline encloses, mm². */
 function areaOf(design: Design): number {
-  const outline = handleOutline(design.handle);
+  const { outline } = layoutOf(design);
   const [x0, x1] = outline.xRange;
   const n = 200;
   let area = 0;
@@ -121,7 +121,7 @@ export function gluePlan(design: Design, throughMm: ReadonlyMap<string, number>)
 function sectionArea(design: Design): number {
   const { plan } = design.handle;
   const thick = plan.reduce((s, p) => s + p.halfMm + (p.leftHalfMm ?? p.halfMm), 0) / plan.length;
-  const outline = handleOutline(design.handle);
+  const { outline } = layoutOf(design);
   const length = outline.xRange[1] - outline.xRange[0];
   return length > 0 ? (Math.PI / 4) * thick * (areaOf(design) / length) : 0;
 }

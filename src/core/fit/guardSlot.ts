@@ -1,9 +1,7 @@
-import { barHeight } from "../assembly/barTang";
-import { bladeHeights } from "../assembly/bladeOutline";
-import { guardThickness, handleFront } from "../assembly/guards";
-import { handleOutline } from "../assembly/handleOutline";
-import { PIECE_NAMES, pieceStations } from "../assembly/pieces";
-import type { Bar, Design } from "../design/schema";
+import { PIECE_NAMES } from "../assembly/pieces";
+import type { Design } from "../design/schema";
+import { bladeHeights } from "../layout/bladeOutline";
+import { layoutOf } from "../layout/layout";
 import type { Drill } from "./drillSets";
 
 /** How a slot is milled: cutter, its offset from the centre line to each side, and its travel along it. */
@@ -55,20 +53,20 @@ export interface PieceSlot {
 export function pieceSlots(design: Design): PieceSlot[] {
   const { tang, handle } = design;
   if (tang.kind !== "hidden" || handle.kind !== "stack") return [];
-  const [front, butt] = [handleFront(design), handleOutline(handle).xRange[0]];
+  const layout = layoutOf(design);
   const room = "clearanceMm" in tang.hole ? tang.hole.clearanceMm : 0.1;
   const rod = tang.end.kind === "threaded" || tang.end.kind === "take-down" ? tang.end.diameterMm : null;
-  return pieceStations(handle, front, butt).flatMap(([, from], i): PieceSlot[] => {
+  return layout.pieces.flatMap(([, from], i): PieceSlot[] => {
     const p = handle.pieces[i];
     if (p.role === "block") return [];
     const piece = `${i + 1}. ${PIECE_NAMES[p.role]}`;
     if (from > -tang.lengthMm + 1e-6) {
-      const x = Math.min(0, from);
+      const { lowY, highY, halfMm } = layout.tangAt(Math.min(0, from));
       return [
         {
           piece,
-          heightMm: barHeight(tang, x) + 2 * room,
-          thicknessMm: barThickness(tang, x) + 2 * room,
+          heightMm: highY - lowY + 2 * room,
+          thicknessMm: 2 * halfMm + 2 * room,
           roundMm: null,
         },
       ];
@@ -109,39 +107,17 @@ export function chainPlan(
   return { drill, holes, pitchMm: row / (holes - 1), heightMm: row + drill.mm };
 }
 
-/** A bar's height at a station; a full tang's is the handle's. */
-function tangAt(design: Design, x: number): { low: number; high: number; thick: number } {
-  const { tang } = design;
-  if (tang.kind === "full") {
-    const ys = handleOutline(design.handle).cut(Math.min(-1e-6, x));
-    const front = tang.taper?.frontMm ?? design.blade.spineMm;
-    const butt = tang.taper?.buttMm ?? front;
-    const length = -handleOutline(design.handle).xRange[0];
-    return {
-      low: ys[0] ?? 0,
-      high: ys[ys.length - 1] ?? 0,
-      thick: front + (butt - front) * Math.min(1, -x / length),
-    };
-  }
-  const h = barHeight(tang, x);
-  return { low: tang.yMm - h / 2, high: tang.yMm + h / 2, thick: barThickness(tang, x) };
-}
-
-function barThickness(bar: Bar, x: number): number {
-  return bar.frontThicknessMm + ((bar.endThicknessMm - bar.frontThicknessMm) * -x) / bar.lengthMm;
-}
-
 /** What stands tallest and thickest behind the guard, that must go through its slot. */
 function behindSeat(design: Design): GuardSlot["behind"] {
   const { tang } = design;
-  const front = handleFront(design);
-  const end = tang.kind === "full" ? handleOutline(design.handle).xRange[0] : -tang.lengthMm;
+  const { frontX: front, buttX, tangAt } = layoutOf(design);
+  const end = tang.kind === "full" ? buttX : -tang.lengthMm;
   let most = { heightMm: 0, thicknessMm: 0, atMm: front };
   for (let i = 0; i <= 60; i++) {
     const x = front - 1e-6 + ((end - front + 2e-6) * i) / 60;
-    const { low, high, thick } = tangAt(design, x);
-    if (high - low > most.heightMm) most = { ...most, heightMm: high - low, atMm: x };
-    most = { ...most, thicknessMm: Math.max(most.thicknessMm, thick) };
+    const { lowY, highY, halfMm } = tangAt(x);
+    if (highY - lowY > most.heightMm) most = { ...most, heightMm: highY - lowY, atMm: x };
+    most = { ...most, thicknessMm: Math.max(most.thicknessMm, 2 * halfMm) };
   }
   if (tang.kind === "hidden" && tang.end.kind === "threaded" && tang.end.diameterMm > most.thicknessMm)
     most = { ...most, thicknessMm: tang.end.diameterMm, atMm: end };
@@ -152,22 +128,23 @@ function behindSeat(design: Design): GuardSlot["behind"] {
 export function guardSlot(design: Design, drills: readonly Drill[]): GuardSlot | null {
   const { guard, tang, blade, fitUp } = design;
   if (!guard || guard.mesh) return null;
-  const seat = tangAt(design, 0);
+  const { tangAt, guardMm } = layoutOf(design);
+  const seat = tangAt(0);
   const clearance = tang.kind === "full" ? fitUp.slotClearanceMm : guard.slot.clearanceMm;
-  const heightMm = seat.high - seat.low + 2 * clearance;
-  const thicknessMm = seat.thick + 2 * clearance;
+  const heightMm = seat.highY - seat.lowY + 2 * clearance;
+  const thicknessMm = 2 * seat.halfMm + 2 * clearance;
   const { spine, ricassoBottom } = bladeHeights(blade);
   // A shoulder is where the blade stands past the tang; a full tang that runs on flush has none.
   const cover = (over: number) => (over > 1e-6 ? over - clearance : null);
-  const above = spine - seat.high;
-  const below = seat.low - ricassoBottom;
+  const above = spine - seat.highY;
+  const below = seat.lowY - ricassoBottom;
   return {
-    tangHeightMm: seat.high - seat.low,
-    tangThicknessMm: seat.thick,
-    yMm: (seat.high + seat.low) / 2,
+    tangHeightMm: seat.highY - seat.lowY,
+    tangThicknessMm: 2 * seat.halfMm,
+    yMm: (seat.highY + seat.lowY) / 2,
     heightMm,
     thicknessMm,
-    depthMm: guardThickness(guard),
+    depthMm: guardMm,
     cornerMm: tang.kind === "full" || tang.frontCornerMm === 0 ? 0 : tang.frontCornerMm + clearance,
     behind: behindSeat(design),
     coverAboveMm: cover(above),

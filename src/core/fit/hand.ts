@@ -1,8 +1,7 @@
-import { handleFront } from "../assembly/guards";
-import { handleOutline } from "../assembly/handleOutline";
-import type { Design, ScalesHandle } from "../design/schema";
+import type { Design } from "../design/schema";
+import { layoutOf } from "../layout/layout";
+import { linersThickness } from "../layout/scales";
 import { lineAt } from "../solids/layer";
-import { bodyOf } from "./seats";
 
 /** The handle's section at one station. */
 export interface Girth {
@@ -19,9 +18,8 @@ export interface Girth {
 const SHARES = [0.08, 0.25, 0.42, 0.58, 0.75, 0.9];
 
 /** Sections along the handle, front first. Girth is measured on 120 chords. */
-export function girths(design: Design, known = bodyOf(design)): Girth[] {
-  const { b, body } = known;
-  const [butt, front] = b.behind;
+export function girths(design: Design): Girth[] {
+  const { body, buttX: butt, frontX: front } = layoutOf(design);
   return SHARES.flatMap((share): Girth[] => {
     const x = front - share * (front - butt);
     const slice = body.sliceAt(x);
@@ -53,7 +51,8 @@ export function girths(design: Design, known = bodyOf(design)): Girth[] {
 
 /** Length that the fingers have: from the guard, or the front, to the butt. */
 export function gripLength(design: Design): number {
-  return handleFront(design) - handleOutline(design.handle).xRange[0];
+  const { buttX, frontX } = layoutOf(design);
+  return frontX - buttX;
 }
 
 /** What the handle should measure at least for a hand: its breadth and 10 mm. Common practice, no source. */
@@ -68,17 +67,12 @@ export function wantedGrip(breadthMm: number): number {
 export function bevelLeft(design: Design): { cutMm: number; lostMm: number; leftMm: number } | null {
   const { handle } = design;
   if (handle.kind !== "scales" || !handle.frontBevel) return null;
-  return bevelOf(design, handle);
-}
-
-function bevelOf(design: Design, handle: ScalesHandle) {
-  const { b } = bodyOf(design);
+  const { frontX, tangFace, crowns } = layoutOf(design);
   const bevel = handle.frontBevel;
-  if (!bevel) return null;
-  const liners = handle.liners.reduce((s, l) => s + l.thicknessMm, 0);
-  const x = b.behind[1] - bevel.lengthMm;
-  const stock = lineAt(b.half, x) + liners + Math.min(handle.right.thicknessMm, handle.left.thicknessMm);
-  const removed = Math.max(0, stock - Math.min(b.right.at(x), b.left.at(x)));
+  const x = frontX - bevel.lengthMm;
+  const thinner = Math.min(handle.right.thicknessMm, handle.left.thicknessMm);
+  const stock = lineAt(tangFace, x) + linersThickness(handle) + thinner;
+  const removed = Math.max(0, stock - Math.min(crowns.right.at(x), crowns.left.at(x)));
   const lost = removed / Math.tan((bevel.angleDeg * Math.PI) / 180);
   return { cutMm: bevel.lengthMm + lost, lostMm: lost, leftMm: bevel.lengthMm };
 }

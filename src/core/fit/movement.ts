@@ -1,6 +1,6 @@
-import { handleOutline } from "../assembly/handleOutline";
 import { cubicY } from "../curve/bezier";
 import type { Design } from "../design/schema";
+import { layoutOf } from "../layout/layout";
 import { movementOf } from "../stock/working";
 
 /**
@@ -31,7 +31,7 @@ export interface PieceMovement {
 /** Movement across the height of each wood of the handle, over its tallest place. */
 export function movement(design: Design): PieceMovement[] {
   const { handle, fitUp } = design;
-  const ys = handleOutline(handle).cubics.flatMap((c) => [0, 0.25, 0.5, 0.75, 1].map((t) => cubicY(c, t)));
+  const ys = layoutOf(design).outline.cubics.flatMap((c) => [0, 0.25, 0.5, 0.75, 1].map((t) => cubicY(c, t)));
   const acrossMm = Math.max(...ys) - Math.min(...ys);
   const { low, high } = fitUp.climate;
   const change = Math.abs(moistureContent(high / 100) - moistureContent(low / 100));

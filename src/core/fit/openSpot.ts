@@ -1,11 +1,11 @@
-import { handleOutline } from "../assembly/handleOutline";
 import { polyline, signedDistance } from "../curve/crossing";
+import { holesOf } from "../design/openings";
 import type { Design } from "../design/schema";
-import { holesOf } from "../review/openings";
+import { layoutOf } from "../layout/layout";
 
 /** Where a hole has the most room on the handle's middle line, and how much that is. */
 function roomiest(design: Design, diameterMm: number, fromMm: number) {
-  const outline = handleOutline(design.handle);
+  const { outline } = layoutOf(design);
   const edge = polyline(outline.cubics, 12);
   const others = [...design.fasteners, ...holesOf(design)];
   const [front, butt] = [0, outline.xRange[0]];

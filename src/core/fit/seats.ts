@@ -1,8 +1,7 @@
-import { type Building, beginning } from "../assembly/building";
-import { bodyRegion, surfaceAt } from "../assembly/handleBody";
 import type { Design, Fastener } from "../design/schema";
+import { type Layout, layoutOf } from "../layout/layout";
+import { linersThickness } from "../layout/scales";
 import { lineAt } from "../solids/layer";
-import type { Region } from "../solids/region";
 import { engagementOf, screwSizes, threadOf } from "./screws";
 
 /** Fasteners with heads or nuts in counterbores. */
@@ -30,18 +29,14 @@ export interface Seat {
   readonly key: string | null;
 }
 
-/** The handle's finished body, with what was worked out for it. */
-export function bodyOf(design: Design): { b: Building; body: Region } {
-  const b = beginning(design);
-  return { b, body: bodyRegion(b) };
-}
+const SIDES = ["right", "left"] as const;
 
 /** Least height of the finished surface within a head's width of its centre, one side. */
-function lowestSurface(body: Region, f: Seated, radiusMm: number, mirror: boolean): number {
-  let low = surfaceAt(body, f.xMm, f.yMm, mirror);
+function lowestSurface({ surfaceAt }: Layout, f: Seated, radiusMm: number, side: "right" | "left"): number {
+  let low = surfaceAt(f.xMm, f.yMm, side);
   for (let k = 0; k < 8; k++) {
     const [dx, dy] = [Math.cos((k * Math.PI) / 4), Math.sin((k * Math.PI) / 4)];
-    low = Math.min(low, surfaceAt(body, f.xMm + dx * radiusMm, f.yMm + dy * radiusMm, mirror));
+    low = Math.min(low, surfaceAt(f.xMm + dx * radiusMm, f.yMm + dy * radiusMm, side));
   }
   return low;
 }
@@ -51,20 +46,20 @@ export function isSeated(f: Fastener): f is Seated {
 }
 
 /** What every seated fastener asks for. Full and framed tangs; on a hidden one the seat counts from the centre plane. */
-export function seats(design: Design, known: { b: Building; body: Region } = bodyOf(design)): Seat[] {
-  const { b, body } = known;
+export function seats(design: Design): Seat[] {
+  const layout = layoutOf(design);
   const { handle, tang } = design;
   return design.fasteners.filter(isSeated).map((f): Seat => {
-    const half = tang.kind === "hidden" ? 0 : lineAt(b.half, f.xMm);
-    const liners = handle.kind === "scales" ? handle.liners.reduce((s, l) => s + l.thicknessMm, 0) : 0;
+    const half = tang.kind === "hidden" ? 0 : lineAt(layout.tangFace, f.xMm);
+    const liners = handle.kind === "scales" ? linersThickness(handle) : 0;
     const wide = f.kind === "sleeve-bolt" ? f.headMm : f.counterboreMm;
-    const over = [false, true].map((m) => lowestSurface(body, f, wide / 2, m) - f.seatMm) as [number, number];
+    const over = SIDES.map((side) => lowestSurface(layout, f, wide / 2, side) - f.seatMm) as [number, number];
     const head =
       f.kind === "sleeve-bolt" ? f.headThicknessMm : f.kind === "cap-screw" ? f.headLengthMm : f.nutLengthMm;
     const stock =
       handle.kind === "scales"
         ? [handle.right.thicknessMm, handle.left.thicknessMm].map((t) => half + liners + t)
-        : [false, true].map((m) => surfaceAt(body, f.xMm, f.yMm, m));
+        : SIDES.map((side) => layout.surfaceAt(f.xMm, f.yMm, side));
     const thread = f.kind === "sleeve-bolt" ? f.screwMm : f.diameterMm;
     const sizes = screwSizes(threadOf(thread) ?? { name: "", diameterMm: thread, pitchMm: 0 });
     return {

@@ -8,7 +8,7 @@ import { movement, type PieceMovement } from "./movement";
 import { nearestDrill, pickDrill } from "./pickDrill";
 import { jigPitches, type PinPlace, pinLayout, taperShim } from "./pinLayout";
 import { screwSizes, tapDrillMm, threadOf } from "./screws";
-import { bodyOf, type Seat, seats } from "./seats";
+import { type Seat, seats } from "./seats";
 import { type CutPiece, cutList, rodList } from "./stockList";
 import { type TangStress, tangStress } from "./strength";
 import { tangWalls, thinnest, thinnestScale, type Wall } from "./walls";
@@ -149,7 +149,6 @@ function boresOf(design: Design): Bore[] {
 
 /** Everything to measure, drill, cut and mix for a design that can be built. mm, mm³, ml, g, N, MPa. */
 export function fitSheet(design: Design): FitSheet {
-  const known = bodyOf(design);
   const pins = pinLayout(design);
   const walls = tangWalls(design);
   return {
@@ -159,7 +158,7 @@ export function fitSheet(design: Design): FitSheet {
     taperShim: taperShim(design),
     slot: guardSlot(design, ownedDrills(design.fitUp.drills)),
     pieceSlots: pieceSlots(design),
-    seats: seats(design, known),
+    seats: seats(design),
     walls,
     thinnestWall: thinnest(walls),
     thinnestScale: thinnestScale(design),
@@ -169,7 +168,7 @@ export function fitSheet(design: Design): FitSheet {
     hand: {
       gripMm: gripLength(design),
       wantedMm: wantedGrip(design.fitUp.hand.breadthMm),
-      girths: girths(design, known),
+      girths: girths(design),
       bevel: bevelLeft(design),
     },
     stress: tangStress(design),

@@ -1,6 +1,5 @@
-import { handleFront } from "../assembly/guards";
-import { handleOutline } from "../assembly/handleOutline";
 import type { Design } from "../design/schema";
+import { layoutOf } from "../layout/layout";
 
 type Moves = readonly { readonly id: string; readonly xMm: number; readonly yMm: number }[];
 
@@ -8,7 +7,7 @@ const tenth = (mm: number) => Math.round(mm * 10) / 10 + 0;
 
 /** Height half way between the handle's edges at a station. */
 function middleAt(design: Design, x: number): number {
-  const ys = handleOutline(design.handle).cut(x);
+  const ys = layoutOf(design).outline.cut(x);
   return ys.length > 1 ? tenth((ys[0] + ys[ys.length - 1]) / 2) : 0;
 }
 
@@ -33,7 +32,7 @@ export function evenlySpread(design: Design): Moves {
 /** The last fastener as far from the butt as the first is from the front, the others mirrored likewise. */
 export function mirrored(design: Design): Moves {
   const pins = byStation(design);
-  const [front, butt] = [handleFront(design), handleOutline(design.handle).xRange[0]];
+  const { frontX: front, buttX: butt } = layoutOf(design);
   const half = Math.floor(pins.length / 2);
   return pins.slice(0, half).map((f, i) => {
     const twin = pins[pins.length - 1 - i];

@@ -4,7 +4,7 @@ import { assemble } from "../assembly/assemble";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import type { Design } from "../design/schema";
 import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
-import { solidParts } from "../solids/kernel";
+import { solidParts } from "../kernel/solidParts";
 import { pinLayout } from "./pinLayout";
 import { cutList } from "./stockList";
 

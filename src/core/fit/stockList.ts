@@ -1,9 +1,9 @@
 import { assemble } from "../assembly/assemble";
-import { handleFront } from "../assembly/guards";
-import { handleOutline } from "../assembly/handleOutline";
-import { PIECE_NAMES, pieceStations } from "../assembly/pieces";
-import { bolsterJoint } from "../assembly/scales";
+import { PIECE_NAMES } from "../assembly/pieces";
 import type { Design, PieceRole, StockPiece } from "../design/schema";
+import { layoutOf } from "../layout/layout";
+import { remembered } from "../layout/remembered";
+import { bolsterJoint, jointsFrontFirst } from "../layout/scales";
 import { type Extent, rangeOf } from "../solids/extent";
 import { jointSide } from "../solids/halfSpace";
 import type { Region } from "../solids/region";
@@ -47,7 +47,7 @@ const leanOf = (tiltDeg: number) => Math.abs(Math.tan((tiltDeg * Math.PI) / 180)
 const SLICES: readonly PieceRole[] = ["spacer", "washer"];
 
 /** Everything to saw, the handle's pieces first. Rods are cut to their blank lengths; screws are bought. */
-export function cutList(design: Design): CutPiece[] {
+export const cutList = remembered((design: Design): readonly CutPiece[] => {
   const { handle, guard, tang, fitUp } = design;
   const assembly = assemble(design);
   const { kerfMm, allowanceMm, have } = fitUp.stock;
@@ -85,7 +85,7 @@ export function cutList(design: Design): CutPiece[] {
       shortMm: short,
     });
   };
-  const span: [number, number] = [handleOutline(handle).xRange[0], handleFront(design)];
+  const { span, pieces: stations } = layoutOf(design);
   /**
    * The box of a part, or of a right and a left one together; null where nothing is left of it. `within` limits it
    * where another part takes first.
@@ -114,7 +114,7 @@ export function cutList(design: Design): CutPiece[] {
   if (handle.kind === "scales") {
     const thick = { right: handle.right.thicknessMm, left: handle.left.thicknessMm };
     const widest = Math.max(thick.right, thick.left);
-    const joints = [...handle.joints].sort((p, q) => q.xMm - p.xMm);
+    const joints = jointsFrontFirst(handle);
     const { front, rear } = handle.bolsters;
     const joint = (which: "ahead" | "behind", at: number, tiltDeg: number) =>
       jointSide(which, at, tiltDeg, span, []);
@@ -154,7 +154,6 @@ export function cutList(design: Design): CutPiece[] {
       if (bolster) putSides(name, bolster, box, { right: widest, left: widest });
     }
   } else {
-    const stations = pieceStations(handle, span[1], span[0]);
     handle.pieces.forEach((p, i) => {
       const box = boxOf([p.id]);
       if (!box) return;
@@ -200,7 +199,7 @@ export function cutList(design: Design): CutPiece[] {
     });
   }
   return pieces;
-}
+});
 
 /** Rod to cut for pins and tubes: by material and diameter, the number and their length together. */
 export function rodList(

@@ -1,7 +1,6 @@
-import { bladeHeights } from "../assembly/bladeOutline";
-import { handleFront } from "../assembly/guards";
-import { handleOutline } from "../assembly/handleOutline";
 import type { Design } from "../design/schema";
+import { bladeHeights } from "../layout/bladeOutline";
+import { layoutOf } from "../layout/layout";
 
 /** Bending stress in the tang where it leaves the guard or the handle's front. */
 export interface TangStress {
@@ -61,8 +60,8 @@ export function tangStress(design: Design): TangStress {
   const { tang, blade, fitUp } = design;
   const { sideN, edgeN, atMm, yieldMPa } = fitUp.loads;
   const { spine, ricassoBottom } = bladeHeights(blade);
-  const at = Math.min(-1e-6, handleFront(design));
-  const ys = handleOutline(design.handle).cut(at);
+  const { frontX, outline } = layoutOf(design);
+  const ys = outline.cut(Math.min(-1e-6, frontX));
   const full = tang.kind === "full";
   const heightMm = full ? ys[ys.length - 1] - ys[0] : tang.frontHeightMm;
   const thicknessMm = full ? (tang.taper?.frontMm ?? blade.spineMm) : tang.frontThicknessMm;

@@ -1,15 +1,13 @@
 import Module, { type ManifoldToplevel } from "manifold-3d";
 import { beforeAll, describe, expect, it } from "vitest";
-import { blockHoleRegions, roomRegion } from "../assembly/barTang";
-import { beginning } from "../assembly/building";
 import { withTang } from "../design/constructions";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { newDesign } from "../design/create";
 import { plainKnife as plain } from "../design/plainKnife.fixtures";
 import type { Design } from "../design/schema";
-import { manifoldOf } from "../solids/kernel";
+import { manifoldOf } from "../kernel/solidParts";
+import { layoutOf } from "../layout/layout";
 import { meshRegion } from "../solids/meshRegion";
-import { bodyOf } from "./seats";
 import { tangWalls, thinnerTang, thinnest, thinnestScale } from "./walls";
 
 const sound = newDesign("Sedge");
@@ -52,16 +50,10 @@ describe("walls", () => {
       const { tang } = design;
       if (tang.kind === "full") throw new Error("no hole");
       const ours = thinnest(tangWalls(design))!;
-      const b = beginning(design);
-      const { body } = bodyOf(design);
+      const { body, tangHoles: holes, buttX: butt, frontX: front } = layoutOf(design);
       const fine = { stations: 6, rows: 24 };
-      const union = (regions: Parameters<typeof meshRegion>[0][]) =>
+      const union = (regions: readonly Parameters<typeof meshRegion>[0][]) =>
         kernel.Manifold.union(regions.flatMap((r) => meshRegion(r, fine).map((m) => manifoldOf(kernel, m))));
-      const holes =
-        tang.kind === "hidden"
-          ? blockHoleRegions(tang, tang.hole, b.behind[1])
-          : [roomRegion(tang, tang.hole.clearanceMm, tang.hole.deeperMm, b.behind[1])];
-      const [butt, front] = b.behind;
       // The hole is open at the front: both are looked at behind it only.
       const behind = (m: ReturnType<typeof union>) => m.trimByPlane([-1, 0, 0], -(front - 0.5));
       const solid = union([body]);

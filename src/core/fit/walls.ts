@@ -1,8 +1,8 @@
-import { barTangRegion, blockHoleRegions, roomRegion } from "../assembly/barTang";
-import { type Building, beginning } from "../assembly/building";
-import { bodyRegion, surfaceAt } from "../assembly/handleBody";
-import { bodyEnd, pieceStations } from "../assembly/pieces";
 import type { Design } from "../design/schema";
+import { barTangRegion } from "../layout/bar";
+import { type Layout, layoutOf } from "../layout/layout";
+import { linersThickness } from "../layout/scales";
+import { wallEnd } from "../layout/wallEnd";
 import { lineAt } from "../solids/layer";
 import type { Region, Slice } from "../solids/region";
 
@@ -57,16 +57,11 @@ function inside(slice: Slice, y: number, z: number): boolean {
   return false;
 }
 
-/** The holes in a handle's blocks, or in a frame. */
-function holeRegions(design: Design, b: Building): Region[] {
-  const { tang } = design;
-  if (tang.kind === "full") return [];
-  if (tang.kind === "framed")
-    return [roomRegion(tang, tang.hole.clearanceMm, tang.hole.deeperMm, b.behind[1])];
-  const holes = blockHoleRegions(tang, tang.hole, b.behind[1]);
+/** What has to keep clear of the surface: the hole in a handle's blocks or in a frame, and a bar that it leaves out. */
+function holesAndBar({ tang }: Design, { tangHoles }: Layout): readonly Region[] {
   // A drilled or milled hole may leave part of the bar outside it.
-  const loose = tang.hole.kind === "drilled" || tang.hole.kind === "milled";
-  return loose ? [...holes, barTangRegion(tang)] : holes;
+  const loose = tang.kind === "hidden" && (tang.hole.kind === "drilled" || tang.hole.kind === "milled");
+  return loose ? [...tangHoles, barTangRegion(tang)] : tangHoles;
 }
 
 /**
@@ -75,17 +70,15 @@ function holeRegions(design: Design, b: Building): Region[] {
  * through. Empty of a full tang. Within 2 % or 0.05 mm of the true nearest distance (docs/method.md).
  */
 export function tangWalls(design: Design): Wall[] {
-  const b = beginning(design);
-  const holes = holeRegions(design, b);
+  const layout = layoutOf(design);
+  const holes = holesAndBar(design, layout);
   if (holes.length === 0) return [];
-  const { handle } = design;
-  const [butt, front] = b.behind;
-  const rear = handle.kind === "stack" ? bodyEnd(handle, front, butt) : butt;
-  const body = bodyRegion(b, [rear, front]);
+  const { plainBody: body, buttX: butt, frontX: front } = layout;
+  const rear = Math.max(butt, body.xRange[0]);
   const end = Math.max(rear, Math.min(...holes.map((h) => h.xRange[0])));
   // Where the tang goes through, its own end opens the rear: that is no wall.
   const goesOut = Math.min(...holes.map((h) => h.xRange[0])) <= butt + 1e-6;
-  const last = goesOut ? Math.max(end, butt + 0.12 * (front - butt)) : end;
+  const last = goesOut ? Math.max(end, wallEnd(layout)) : end;
   const count = Math.max(2, Math.ceil((front - last) / STEP_MM));
   const xs = Array.from({ length: count + 1 }, (_, i) => front - 1e-4 + ((last - front + 2e-4) * i) / count);
   const slices = xs.map((x) => body.sliceAt(x));
@@ -105,7 +98,7 @@ export function tangWalls(design: Design): Wall[] {
     // The nearest place of the surface may lie in a section before or behind.
     const { p, wall } = worst;
     const wallMm = wall > 0 ? nearest(p, i, xs, rings) : wall;
-    return [{ xMm: x, wallMm, yMm: p[0], zMm: p[1], material: materialAt(design, b, x, p[1]) }];
+    return [{ xMm: x, wallMm, yMm: p[0], zMm: p[1], material: materialAt(design, layout, x, p[1]) }];
   });
 }
 
@@ -138,7 +131,7 @@ function nearest(
 }
 
 /** The material round the hole at a station; of a frame, the scale's on that side where it lies outside. */
-function materialAt(design: Design, b: Building, x: number, z: number): string {
+function materialAt(design: Design, layout: Layout, x: number, z: number): string {
   const { handle, tang } = design;
   if (handle.kind === "scales")
     return tang.kind === "framed"
@@ -146,7 +139,7 @@ function materialAt(design: Design, b: Building, x: number, z: number): string {
       : z < 0
         ? handle.left.material
         : handle.right.material;
-  const at = pieceStations(handle, b.behind[1], b.behind[0]).findIndex(([to, from]) => x >= to && x <= from);
+  const at = layout.pieces.findIndex(([to, from]) => x >= to && x <= from);
   return handle.pieces[Math.max(0, at)].material;
 }
 
@@ -157,19 +150,17 @@ function materialAt(design: Design, b: Building, x: number, z: number): string {
 export function thinnestScale(design: Design): { xMm: number; leftMm: number } | null {
   const { handle } = design;
   if (handle.kind !== "scales") return null;
-  const b = beginning(design);
-  const body = bodyRegion(b);
-  const liners = handle.liners.reduce((s, l) => s + l.thicknessMm, 0);
-  const [butt, front] = b.behind;
+  const { buttX: butt, frontX: front, outline, tangFace, surfaceAt } = layoutOf(design);
+  const liners = linersThickness(handle);
   let worst: { xMm: number; leftMm: number } | null = null;
   // Front and butt fall off to nothing by design: they are left out.
   for (let i = 3; i <= 46; i++) {
     const xMm = front + ((butt - front) * i) / 50;
-    const ys = b.outline.cut(xMm);
+    const ys = outline.cut(xMm);
     if (ys.length < 2) continue;
     const y = (ys[0] + ys[ys.length - 1]) / 2;
-    const surface = Math.min(surfaceAt(body, xMm, y), surfaceAt(body, xMm, y, true));
-    const leftMm = surface - lineAt(b.half, xMm) - liners;
+    const surface = Math.min(surfaceAt(xMm, y, "right"), surfaceAt(xMm, y, "left"));
+    const leftMm = surface - lineAt(tangFace, xMm) - liners;
     if (!worst || leftMm < worst.leftMm) worst = { xMm, leftMm };
   }
   return worst;

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { type Design, designSchema } from "../design/schema";
 import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
-import { checkDesign } from "./checkDesign";
+import { checkDesign } from "../validity/checkDesign";
 import { applyMend } from "./mends";
 import { RULES, reviewDesign } from "./reviewDesign";
 

@@ -1,6 +1,6 @@
-import { withHandleLength } from "../design/lengths";
 import { putAt } from "../design/path";
 import type { Design } from "../design/schema";
+import { withHandleLength } from "../layout/handleLengths";
 import { pulled } from "../tune/effects";
 import type { Mend } from "./types";
 

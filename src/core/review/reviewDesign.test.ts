@@ -13,7 +13,7 @@ import {
   type ScalesHandle,
 } from "../design/schema";
 import { figuresOf } from "../tune/effects";
-import { checkDesign } from "./checkDesign";
+import { checkDesign } from "../validity/checkDesign";
 import { applyMend } from "./mends";
 import { limitIn, RULES, reviewDesign } from "./reviewDesign";
 import { TRADE_RULES, type TradeRule } from "./types";

@@ -1,66 +1,5 @@
 import type { Fastener, Piece } from "../design/schema";
-
-/** What cannot be built, what is against a rule of the trade, and what is only to be kept in mind. */
-export type FindingSeverity = "error" | "warning" | "note";
-
-/** Codes of what can be wrong with a design; the words for each are the interface's. */
-export const FINDING_RULES = [
-  "unknown-material",
-  "duplicate-id",
-  "supports-together",
-  "reading-over-weight",
-  "hollow-wheel-too-small",
-  "hollow-cuts-through",
-  "edge-thicker-than-spine",
-  "ricasso-longer-than-blade",
-  "ricasso-higher-than-heel",
-  "tip-longer-than-blade",
-  "outline-crosses-itself",
-  "outline-ahead-of-front",
-  "outline-front-open",
-  "outline-no-area",
-  "pin-off-handle",
-  "hole-off-tang",
-  "slot-off-tang",
-  "fasteners-overlap",
-  "bore-not-inside-tube",
-  "pattern-overfull",
-  "fastener-sizes",
-  "seat-inside-tang",
-  "seat-outside-handle",
-  "handle-thinner-than-tang",
-  "stock-thinner-than-handle",
-  "waist-wheel-too-small",
-  "bevel-too-deep",
-  "bolsters-meet",
-  "joint-off-handle",
-  "joints-cross",
-  "recess-no-room",
-  "recess-cuts-through",
-  "tang-and-handle-apart",
-  "tang-thicker-than-frame",
-  "tang-hole-breaks-out",
-  "tang-does-not-fit-hole",
-  "thread-too-short",
-  "screw-misses-tang",
-  "screw-wider-than-tang",
-  "end-sizes",
-  "guard-longer-than-handle",
-  "guard-lower-than-tang",
-  "tang-through-guard",
-  "dome-deeper-than-guard",
-  "notch-into-tang",
-  "dowel-off-guard",
-  "dowel-in-tang",
-  "pieces-longer-than-handle",
-  "pieces-short-of-butt",
-  "ring-apart",
-  "shape-missing",
-  "shape-crosses-itself",
-  "shape-too-folded",
-  "shapes-too-fine",
-  "design-too-detailed",
-] as const;
+import type { FaultRule, FindingOf } from "../validity/types";
 
 /** Codes of the trade's rules: what can be built but should be thought of again. Limits can be changed. */
 export const TRADE_RULES = [
@@ -102,33 +41,13 @@ export const TRADE_RULES = [
   "outside-target",
 ] as const;
 export type TradeRule = (typeof TRADE_RULES)[number];
-export type FindingRule = (typeof FINDING_RULES)[number] | TradeRule;
+export type FindingRule = FaultRule | TradeRule;
 
-/** One thing found in a design: what was measured against what limit, and where on the drawing. */
-export interface Finding {
-  readonly rule: FindingRule;
-  readonly severity: FindingSeverity;
-  /** Place in the x–y plane, mm; null where the whole design is meant. */
-  readonly at: { readonly x: number; readonly y: number } | null;
-  /** Id of the node, pin or material concerned, or null. */
-  readonly subject: string | null;
-  readonly measured: number | null;
-  readonly limit: number | null;
+/** A fault, or what a rule of the trade found. */
+export interface Finding extends FindingOf<FindingRule> {
   /** What would mend it, where that can be worked out. */
   readonly mend?: Mend | null;
 }
-
-/** Takes down a finding. */
-export type Report = (
-  severity: FindingSeverity,
-  rule: FindingRule,
-  more?: {
-    at?: { readonly x: number; readonly y: number };
-    subject?: string;
-    measured?: number;
-    limit?: number;
-  },
-) => void;
 
 /** A change that mends a finding, as data: applied by `applyMend`, undone like any edit. */
 export type Mend =

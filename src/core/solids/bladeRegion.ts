@@ -1,8 +1,7 @@
 import type { Point } from "../curve/bezier";
 import type { Contour } from "../curve/contour";
 import { signChanges } from "../curve/roots";
-import type { Grind } from "../design/schema";
-import { faceHeight, type GrindCut, groundThickness } from "./grind";
+import { faceHeight, type Grind, type GrindCut, groundThickness } from "./grind";
 import { NO_CROSSINGS, type Region, type Slice } from "./region";
 
 export interface GroundBlade {

@@ -1,4 +1,11 @@
-import type { Grind } from "../design/schema";
+/** How a blade's faces are ground. Heights over the edge and radii in mm. */
+export type Grind =
+  | { readonly kind: "full-flat" }
+  | { readonly kind: "partial-flat"; readonly heightMm: number }
+  | { readonly kind: "hollow"; readonly heightMm: number; readonly wheelRadiusMm: number }
+  /** bulge 0 is flat, 1 a parabola that leaves the flat of the blade without a corner. */
+  | { readonly kind: "convex"; readonly heightMm: number; readonly bulge: number }
+  | { readonly kind: "single-bevel"; readonly heightMm: number; readonly side: "right" | "left" };
 
 /** The cut of a ground blade at one station: all mm. */
 export interface GrindCut {

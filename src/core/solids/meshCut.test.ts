@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { boxesMesh, rodMesh } from "../design/limits.fixtures";
 import { cutter } from "./meshCut";
-import type { TriangleMesh } from "./meshRegion";
+import type { TriangleMesh } from "./triangleMesh";
 
 /** A ball of rings, as closed as its corners are. */
 function ballMesh(around: number, along: number, radiusMm: number): TriangleMesh {

@@ -1,4 +1,4 @@
-import type { TriangleMesh } from "./meshRegion";
+import type { TriangleMesh } from "./triangleMesh";
 
 /** A cut of more corners than this is broken at every so many of them: their bends are slight. */
 const MANY_CORNERS = 512;

@@ -1,5 +1,5 @@
 import { cutter } from "./meshCut";
-import type { TriangleMesh } from "./meshRegion";
+import type { TriangleMesh } from "./triangleMesh";
 
 /** A shape that is weighed has so many triangles at most: finer ones are simplified when they are brought in. */
 export const MOST_TRIANGLES = 12_000;

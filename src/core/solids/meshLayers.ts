@@ -1,6 +1,6 @@
 import { type Cut, cutter } from "./meshCut";
-import type { TriangleMesh } from "./meshRegion";
 import { NO_CROSSINGS, noCrossings, type Region, type Slice } from "./region";
+import type { TriangleMesh } from "./triangleMesh";
 
 /** A ray may meet a shape in this many stretches at most; a shape that is folded further cannot be weighed. */
 export const MOST_LAYERS = 6;

@@ -1,10 +1,5 @@
 import type { Region, Slice } from "./region";
-
-/** A closed triangle mesh: vertices as x, y, z …, triangles as three vertex numbers, outward by the right hand. */
-export interface TriangleMesh {
-  readonly vertices: Float32Array;
-  readonly triangles: Uint32Array;
-}
+import type { TriangleMesh } from "./triangleMesh";
 
 export interface MeshFineness {
   /** Stations in 25 mm of length; where a shape closes, a panel gets half as many more. */

@@ -1,5 +1,5 @@
 import type { Break } from "../curve/contour";
-import type { TriangleMesh } from "./meshRegion";
+import type { TriangleMesh } from "./triangleMesh";
 
 /** A hole or rod along z, without end: centre (x, y) and radius in mm. A radius not above zero is empty. */
 export interface Drill {

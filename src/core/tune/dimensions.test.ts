@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { newDesign } from "../design/create";
-import { handleLength } from "../design/lengths";
 import { type Design, designSchema } from "../design/schema";
 import { newMeasured } from "../design/starts";
+import { handleLength } from "../layout/handleLengths";
 import { dimensionsOf } from "./dimensions";
 import { figuresOf } from "./effects";
 import { leversOf } from "./levers";

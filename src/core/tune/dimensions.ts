@@ -1,5 +1,5 @@
-import { handleLength, withHandleLength } from "../design/lengths";
 import type { Design } from "../design/schema";
+import { handleLength, withHandleLength } from "../layout/handleLengths";
 
 /** A size that may come out different: how to change it, and by how much it may be off (two standard deviations). */
 export interface Dimension {

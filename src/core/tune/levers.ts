@@ -1,8 +1,8 @@
 import { handleReach, newRecess } from "../design/constructions";
-import { handleLength, withHandleLength } from "../design/lengths";
 import { type MaterialPlace, materialAt, withMaterial } from "../design/materialPlaces";
 import type { Design, Piece } from "../design/schema";
 import { openSpot } from "../fit/openSpot";
+import { handleLength, withHandleLength } from "../layout/handleLengths";
 import { materialById } from "../stock/materials";
 
 /** What a change costs besides grams: work in metal, or a different look. */

@@ -1,13 +1,11 @@
 import type { Design } from "../design/schema";
 import { outside } from "../design/uses";
-import { reviewDesign } from "../review/reviewDesign";
-import type { Finding } from "../review/types";
 import { figuresOf, pulled } from "./effects";
 import { type Lever, leversOf } from "./levers";
 import { type Amounts, search, slopesAt, type Trial, trialsOf } from "./search";
 import { cheapSets, STRATEGIES, type Strategy, type Target } from "./sets";
 
-export interface Answer {
+export interface Answer<Finding = unknown> {
   readonly strategy: Strategy;
   readonly changes: readonly { readonly id: string; readonly amount: number }[];
   readonly massG: number;
@@ -66,25 +64,21 @@ function within(lever: Lever, limit: Limits[string] | undefined): Lever {
   return { ...lever, low, high: Math.max(0, Math.min(lever.high, limit.high)) };
 }
 
-/** What a change brings that the knife did not have: findings of the rules, without mends. */
-function findingsBeside(before: Design): (after: Design) => Finding[] {
-  const key = (f: Finding) => `${f.rule} ${f.subject}`;
-  const had = new Set(reviewDesign(before, true).findings.map(key));
-  return (after) =>
-    reviewDesign(after, true).findings.filter((f) => f.severity !== "note" && !had.has(key(f)));
-}
+/** Tells what a changed knife has against it that the knife as it is had not. */
+export type Brings<Finding> = (after: Design) => readonly Finding[];
 
 /**
  * The smallest sets of changes that land a knife in its windows, one for each strategy that differs, each verified by a
- * whole weighing and by the rules; those that land and bring no findings first. Where none lands, the nearest, with
+ * whole weighing and by what `bringsOf` tells; those that land and bring nothing first. Where none lands, the nearest, with
  * what stands in the way. Empty of a knife that cannot be built. Deterministic.
  */
-export function tune(
+export function tune<Finding>(
   design: Design,
   target: Target,
+  bringsOf: Brings<Finding>,
   allowed: (lever: Lever) => boolean = () => true,
   limits: Limits = {},
-): Answer[] {
+): Answer<Finding>[] {
   const now = figuresOf(design);
   if (!now) return [];
   const inside =
@@ -109,9 +103,12 @@ export function tune(
   const materials = levers.filter((l) => l.unit === "choice");
   const trial = trialsOf(design);
   const slopes = slopesAt(trial, levers, new Map(), now);
-  const broughtBy = findingsBeside(design);
-  const answers: Answer[] = [];
-  const consider = (strategy: Strategy, choice: string | null, among: readonly Lever[]): Answer | null => {
+  const answers: Answer<Finding>[] = [];
+  const consider = (
+    strategy: Strategy,
+    choice: string | null,
+    among: readonly Lever[],
+  ): Answer<Finding> | null => {
     const found = search(trial, among, slopes, target, strategy, choice);
     if (!found) return null;
     const amounts = tidied(trial, levers, found, target);
@@ -120,14 +117,14 @@ export function tune(
     if (!then || !figures) return null;
     const offBalanceMm = outside(figures.balanceMm, target.balanceMm);
     const offMassG = target.massG ? outside(figures.massG, target.massG) : 0;
-    const answer: Answer = {
+    const answer: Answer<Finding> = {
       strategy,
       changes: [...amounts].map(([id, amount]) => ({ id, amount })),
       ...figures,
       offBalanceMm,
       offMassG,
       lands: offBalanceMm === 0 && offMassG === 0,
-      brings: broughtBy(then),
+      brings: bringsOf(then),
       atLimit: levers
         .filter((l) => {
           const at = amounts.get(l.id);
@@ -148,7 +145,7 @@ export function tune(
   }
   // A change of material may do what no length can: tried where lengths alone do not land.
   if (!answers.some((a) => a.lands)) for (const m of materials) consider("least-change", m.id, levers);
-  const miss = (a: Answer) => Math.abs(a.offBalanceMm) + Math.abs(a.offMassG) / 10;
+  const miss = (a: Answer<Finding>) => Math.abs(a.offBalanceMm) + Math.abs(a.offMassG) / 10;
   const sorted = answers.sort(
     (a, b) =>
       Number(b.lands) - Number(a.lands) ||

@@ -1,8 +1,8 @@
 import { assemble } from "../assembly/assemble";
 import type { Assembly } from "../assembly/types";
 import { type Design, designSchema } from "../design/schema";
-import { checkDesign } from "../review/checkDesign";
 import { materialById } from "../stock/materials";
+import { faultsOf } from "../weigh/faults";
 import { integrate } from "../weigh/integrate";
 import { calibration } from "../weigh/measured";
 import { dimensionsOf } from "./dimensions";
@@ -58,8 +58,8 @@ function volumesOf(assembly: Assembly, skip: readonly string[]): Map<string, { v
  * build costs no weighing. Null of a knife that cannot be built.
  */
 export function spreadModel(design: Design): SpreadModel | null {
-  if (checkDesign(design).some((f) => f.severity === "error")) return null;
   const assembly = assemble(design);
+  if (faultsOf(design, assembly).some((f) => f.severity === "error")) return null;
   const held = calibration(design, assembly, integrate(assembly));
   const skip = held?.partIds ?? [];
   const at = volumesOf(assembly, skip);

@@ -6,14 +6,14 @@ import { newDesign } from "../design/create";
 import { newGuard } from "../design/guards";
 import { type Design, designSchema } from "../design/schema";
 import { outside } from "../design/uses";
-import { checkDesign } from "../review/checkDesign";
+import { tuneReviewed } from "../review/tuneReviewed";
 import { materialById } from "../stock/materials";
+import { checkDesign } from "../validity/checkDesign";
 import { meshAgreement } from "../weigh/agreement";
 import { figuresOf, leverEffects, pulled } from "./effects";
 import { leversOf } from "./levers";
 import { randomStream } from "./random";
 import { percentile, sampleBuilds } from "./sample";
-import { tune } from "./solve";
 import { spreadOf } from "./spread";
 
 const sound = newDesign("Sedge");
@@ -67,9 +67,9 @@ describe("levers", () => {
 describe("landing in a window", () => {
   it("is verified by a whole weighing, by the rules and by the mesh kernel; the same every time", async () => {
     const target = { balanceMm: { low: -12, high: -4 }, massG: null };
-    const answers = tune(sound, target);
+    const answers = tuneReviewed(sound, target);
     expect(answers.length).toBeGreaterThan(0);
-    expect(tune(sound, target)).toEqual(answers);
+    expect(tuneReviewed(sound, target)).toEqual(answers);
     const kernel = await Module();
     kernel.setup();
     for (const a of answers) {
@@ -93,7 +93,7 @@ describe("landing in a window", () => {
   });
 
   it("pulls only what is allowed, and few levers", () => {
-    const only = tune(
+    const only = tuneReviewed(
       sound,
       { balanceMm: { low: -20, high: -15 }, massG: null },
       (l) => l.id === "tang-taper",
@@ -104,24 +104,24 @@ describe("landing in a window", () => {
 
   it("pulls no farther than its maker lets it", () => {
     const wanted = { low: figuresOf(sound)!.balanceMm + 6, high: figuresOf(sound)!.balanceMm + 10 };
-    const free = tune(sound, { balanceMm: wanted, massG: null })[0];
+    const free = tuneReviewed(sound, { balanceMm: wanted, massG: null })[0];
     const [first] = free.changes;
     const half = first.amount / 2;
     const limits = { [first.id]: { low: Math.min(0, half), high: Math.max(0, half) } };
-    for (const { changes } of tune(sound, { balanceMm: wanted, massG: null }, undefined, limits)) {
+    for (const { changes } of tuneReviewed(sound, { balanceMm: wanted, massG: null }, undefined, limits)) {
       const pull = changes.find((c) => c.id === first.id)?.amount ?? 0;
       expect(Math.abs(pull)).toBeLessThanOrEqual(Math.abs(half) + 1e-9);
     }
     // Limits that leave no way stand in the way, and are named.
     const all = Object.fromEntries(leversOf(sound).map((l) => [l.id, { low: -0.01, high: 0.01 }]));
     const lengths = (l: { unit: string }) => l.unit === "mm";
-    const [nearest] = tune(sound, { balanceMm: wanted, massG: null }, lengths, all);
+    const [nearest] = tuneReviewed(sound, { balanceMm: wanted, massG: null }, lengths, all);
     expect(nearest.lands).toBe(false);
     expect(nearest.atLimit.length).toBeGreaterThan(0);
   });
 
   it("says how near it comes and what stands in the way, where it cannot be reached", () => {
-    const [nearest] = tune(
+    const [nearest] = tuneReviewed(
       sound,
       { balanceMm: { low: 200, high: 210 }, massG: null },
       (l) => l.id === "tang-taper",
@@ -134,9 +134,11 @@ describe("landing in a window", () => {
   it("changes nothing of a knife that is there already, or that cannot be built", () => {
     const now = figuresOf(sound)!;
     const window = { low: now.balanceMm - 1, high: now.balanceMm + 1 };
-    expect(tune(sound, { balanceMm: window, massG: null })).toMatchObject([{ changes: [], lands: true }]);
+    expect(tuneReviewed(sound, { balanceMm: window, massG: null })).toMatchObject([
+      { changes: [], lands: true },
+    ]);
     const broken = { ...sound, blade: { ...sound.blade, ricassoMm: 400 } };
-    expect(tune(broken, { balanceMm: window, massG: null })).toEqual([]);
+    expect(tuneReviewed(broken, { balanceMm: window, massG: null })).toEqual([]);
   });
 });
 

@@ -1,8 +1,7 @@
-import { handleFront } from "../assembly/guards";
-import { handleOutline } from "../assembly/handleOutline";
-import { jointTilt, pieceStations } from "../assembly/pieces";
-import { bolsterJoint } from "../assembly/scales";
 import type { Design, ScalesHandle, StackHandle } from "../design/schema";
+import { type Layout, layoutOf } from "../layout/layout";
+import { jointTilt } from "../layout/pieces";
+import { bolsterJoint, jointsFrontFirst } from "../layout/scales";
 
 /** A cut across the handle: its station on the axis and its lean, the top toward the front. */
 export interface CutAcross {
@@ -23,12 +22,11 @@ const upright = (xMm: number): CutAcross => ({ xMm, tiltDeg: 0 });
 /** The parts of the handle's face from its right side, front to back, each within the handle's own outline. */
 export function faceCells(design: Design): Cell[] {
   const { handle } = design;
-  const front = handleFront(design);
-  const butt = handleOutline(handle).xRange[0];
-  return handle.kind === "scales" ? scaleCells(handle, front, butt) : pieceCells(handle, front, butt);
+  const layout = layoutOf(design);
+  return handle.kind === "scales" ? scaleCells(handle, layout) : pieceCells(handle, layout);
 }
 
-function scaleCells(handle: ScalesHandle, front: number, butt: number): Cell[] {
+function scaleCells(handle: ScalesHandle, { span, buttX: butt, frontX: front }: Layout): Cell[] {
   const cells: Cell[] = [];
   const { front: ahead, rear: behind } = handle.bolsters;
   let from = upright(front);
@@ -38,24 +36,23 @@ function scaleCells(handle: ScalesHandle, front: number, butt: number): Cell[] {
   };
   if (ahead)
     put("bolster-front", ahead.right, {
-      xMm: bolsterJoint(ahead, "front", [butt, front]),
+      xMm: bolsterJoint(ahead, "front", span),
       tiltDeg: ahead.tiltDeg,
     });
   let material = handle.right.material;
-  for (const j of [...handle.joints].sort((p, q) => q.xMm - p.xMm)) {
+  for (const j of jointsFrontFirst(handle)) {
     put(`before-${j.id}`, material, { xMm: j.xMm, tiltDeg: j.tiltDeg });
     if (j.divider) put(j.id, j.divider.material, { xMm: j.xMm - j.divider.thicknessMm, tiltDeg: j.tiltDeg });
     material = j.right;
   }
   if (behind) {
-    put("scale", material, { xMm: bolsterJoint(behind, "rear", [butt, front]), tiltDeg: behind.tiltDeg });
+    put("scale", material, { xMm: bolsterJoint(behind, "rear", span), tiltDeg: behind.tiltDeg });
     put("bolster-rear", behind.right, upright(butt));
   } else put("scale", material, upright(butt));
   return cells;
 }
 
-function pieceCells(handle: StackHandle, front: number, butt: number): Cell[] {
-  const stations = pieceStations(handle, front, butt);
+function pieceCells(handle: StackHandle, { pieces: stations }: Layout): Cell[] {
   return handle.pieces.flatMap((piece, i) => {
     if (piece.shape) return [];
     const [to, from] = stations[i];

@@ -1,8 +1,9 @@
 import { assemble } from "../assembly/assemble";
 import type { Assembly } from "../assembly/types";
 import type { Design, StoredMesh } from "../design/schema";
-import { decodeMesh, encodeMesh } from "../files/mesh/stored";
-import type { TriangleMesh } from "../solids/meshRegion";
+import { decodeMesh, encodeMesh } from "../design/storedMesh";
+import { remembered } from "../layout/remembered";
+import type { TriangleMesh } from "../solids/triangleMesh";
 
 /** A shape is drawn with so many triangles at most. */
 const MOST_DRAWN = 600;
@@ -13,10 +14,10 @@ const FINEST_GRID_MM = 0.1;
  * A design's parts for drawing only: as `assemble` gives them, but imported shapes of many triangles are coarsened, so
  * that a screen can be drawn within a frame or two. Never for figures.
  */
-export function assembleDrawn(design: Design): Assembly {
+export const assembleDrawn = remembered((design: Design): Assembly => {
   if (design.meshes.length === 0) return assemble(design);
   return assemble({ ...design, meshes: design.meshes.map(drawnMesh) });
-}
+});
 
 const drawn = new WeakMap<StoredMesh, StoredMesh>();
 

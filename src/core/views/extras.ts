@@ -1,6 +1,8 @@
 import type { Assembly } from "../assembly/types";
 import type { Point } from "../curve/bezier";
 import type { Design } from "../design/schema";
+import { remembered } from "../layout/remembered";
+import { assembleDrawn } from "./drawn";
 import { silhouette } from "./silhouette";
 
 /** A part that does not follow the handle's outline, from the side. */
@@ -11,6 +13,9 @@ export interface ExtraShape {
   readonly hidden: boolean;
   readonly loops: readonly (readonly Point[])[];
 }
+
+/** The extra shapes of a design as it is drawn. */
+export const drawnExtras = remembered((design: Design) => extraShapes(design, assembleDrawn(design)));
 
 /** A circle of chords. */
 function circle(at: { xMm: number; yMm: number }, radiusMm: number): Point[] {

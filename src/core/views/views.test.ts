@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
 import { assemble } from "../assembly/assemble";
-import { handleFront } from "../assembly/guards";
-import { handleOutline } from "../assembly/handleOutline";
 import type { Point } from "../curve/bezier";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
+import { handleOutline } from "../layout/handleOutline";
+import { layoutOf } from "../layout/layout";
 import { integrate } from "../weigh/integrate";
 import { faceCells } from "./cells";
 import { extraShapes } from "./extras";
@@ -40,7 +40,7 @@ describe.each(Object.entries(CONSTRUCTIONS))("%s, drawn", (_, design) => {
     const cells = faceCells(design);
     if (cells.length === 0) return;
     const shaped = design.handle.kind === "stack" && design.handle.pieces.some((p) => p.shape);
-    if (!shaped) expect(cells[0].front.xMm).toBeCloseTo(handleFront(design), 9);
+    if (!shaped) expect(cells[0].front.xMm).toBeCloseTo(layoutOf(design).frontX, 9);
     cells.slice(1).forEach((cell, i) => {
       expect(cell.front).toEqual(cells[i].rear);
     });

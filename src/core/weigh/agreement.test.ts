@@ -7,7 +7,7 @@ import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { outlineFrom } from "../design/create";
 import { GUARD_FORMS, guardOfForm } from "../design/guards";
 import { type Design, designSchema } from "../design/schema";
-import { checkDesign } from "../review/checkDesign";
+import { checkDesign } from "../validity/checkDesign";
 import { FINE_STEPS, meshAgreement, USUAL_STEPS } from "./agreement";
 import { DEFAULT_FINENESS, integrate } from "./integrate";
 import { together } from "./moments";

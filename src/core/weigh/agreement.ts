@@ -1,7 +1,7 @@
 import type { ManifoldToplevel } from "manifold-3d";
 import type { Assembly } from "../assembly/types";
-import { measureSolid, solidParts } from "../solids/kernel";
-import { inKernelScope } from "../solids/kernelScope";
+import { inKernelScope } from "../kernel/kernelScope";
+import { measureSolid, solidParts } from "../kernel/solidParts";
 import type { MeshFineness } from "../solids/meshRegion";
 import { integrate } from "./integrate";
 import { together } from "./moments";

@@ -1,4 +1,6 @@
 import type { Assembly } from "../assembly/types";
+import type { Design } from "../design/schema";
+import type { Fault } from "../validity/types";
 import { DEFAULT_FINENESS, xPointsOf } from "./integrate";
 import { xPanels } from "./panels";
 
@@ -17,4 +19,20 @@ export function weighingEffort(assembly: Assembly): number {
     effort += through * xPointsOf(panel, DEFAULT_FINENESS);
   }
   return effort;
+}
+
+/** What would take far more than a second to weigh is not begun with. Null of what can be weighed. */
+export function effortFault({ blade }: Design, assembly: Assembly): Fault | null {
+  // Blade and tang of a blade in the hand are weighed a second time, by themselves.
+  const times = blade.measured && !blade.measured.holesIn ? 2 : 1;
+  const measured = times * weighingEffort(assembly);
+  if (!(measured > MOST_EFFORT)) return null;
+  return {
+    rule: "design-too-detailed",
+    severity: "error",
+    at: null,
+    subject: null,
+    measured,
+    limit: MOST_EFFORT,
+  };
 }

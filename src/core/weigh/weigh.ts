@@ -1,23 +1,23 @@
 import { assemble } from "../assembly/assemble";
 import type { Design } from "../design/schema";
-import { checkDesign } from "../review/checkDesign";
-import type { Finding } from "../review/types";
 import { materialById } from "../stock/materials";
+import type { Fault } from "../validity/types";
+import { faultsOf } from "./faults";
 import { DEFAULT_FINENESS, type Fineness, integrate } from "./integrate";
 import { calibration } from "./measured";
 import { type MassReport, massReport } from "./report";
 
 export type Weighing =
-  | { readonly ok: true; readonly report: MassReport; readonly findings: readonly Finding[] }
-  | { readonly ok: false; readonly findings: readonly Finding[] };
+  | { readonly ok: true; readonly report: MassReport; readonly findings: readonly Fault[] }
+  | { readonly ok: false; readonly findings: readonly Fault[] };
 
 /**
- * Weighs a design. A design that cannot exist (a finding of severity "error") is not weighed: the findings say
- * what and where. Figures are finite whenever `ok`.
+ * Weighs a design. A design that cannot exist (a fault of severity "error") is not weighed: the findings say what
+ * and where. Figures are finite whenever `ok`.
  */
 export function weigh(design: Design, fineness: Fineness = DEFAULT_FINENESS): Weighing {
   const assembly = assemble(design);
-  const findings = checkDesign(design, assembly);
+  const findings = faultsOf(design, assembly);
   if (findings.some((f) => f.severity === "error")) return { ok: false, findings };
   const moments = integrate(assembly, fineness);
   const measured = calibration(design, assembly, moments, fineness);

@@ -1,23 +1,15 @@
 "use client";
 import { Box, Stack, Text } from "@chakra-ui/react";
 import { useState } from "react";
-import type { Design } from "@/core/design/schema";
 import { useBench, useWeighed } from "../bench/BenchContext";
 import { BalanceDrawing } from "./BalanceDrawing";
 import { GhostBar } from "./GhostBar";
+import type { Ghost } from "./ghost";
 import { LeversSection } from "./LeversSection";
 import { MotionSection } from "./MotionSection";
 import { SpreadSection } from "./SpreadSection";
 import { TargetSection } from "./TargetSection";
 import { TuneSection } from "./TuneSection";
-
-/** A change that is tried before it is kept. */
-export interface Ghost {
-  readonly label: string;
-  readonly design: Design;
-  /** What it was made from: it goes away when that changes. */
-  readonly of: Design;
-}
 
 /** Whether the knife is right for its use, why it balances there, and what would move it. */
 export function BalanceView() {

@@ -5,7 +5,7 @@ import { useMemo } from "react";
 import { figuresOf } from "@/core/tune/effects";
 import { printLength, printMass } from "@/core/units/print";
 import { useBench } from "../bench/BenchContext";
-import type { Ghost } from "./BalanceView";
+import type { Ghost } from "./ghost";
 
 /** What is being tried, what the knife would weigh, and whether to keep it. */
 export function GhostBar({ ghost, onEnd }: { ghost: Ghost; onEnd: () => void }) {

@@ -8,7 +8,7 @@ import { useBench, useWeighed } from "../bench/BenchContext";
 import { Figures, Note, Section } from "../fit/Section";
 import { color } from "../theme";
 import { useAsked } from "../useAsked";
-import type { Ghost } from "./BalanceView";
+import type { Ghost } from "./ghost";
 
 /** Every change that could be made, by what a sensible step of it does. */
 export function LeversSection({ onTry }: { onTry: (ghost: Ghost) => void }) {

@@ -2,9 +2,10 @@
 import { Button, Flex, Stack, Text } from "@chakra-ui/react";
 import { useMemo, useState } from "react";
 import type { Design } from "@/core/design/schema";
+import type { ReviewedAnswer } from "@/core/review/tuneReviewed";
 import { pulled } from "@/core/tune/effects";
 import { type Lever, leversOf } from "@/core/tune/levers";
-import type { Answer, Limits } from "@/core/tune/solve";
+import type { Limits } from "@/core/tune/solve";
 import { printLength, printMass } from "@/core/units/print";
 import { findingWords } from "@/words/findings";
 import { leverWords, STRATEGY_WORDS } from "@/words/levers";
@@ -13,7 +14,7 @@ import { Tick } from "../fields/bound";
 import { LengthField } from "../fields/LengthField";
 import { Note, Section } from "../fit/Section";
 import { useTask } from "../useTask";
-import type { Ghost } from "./BalanceView";
+import type { Ghost } from "./ghost";
 import { stepWords } from "./LeversSection";
 
 /** Finds the smallest changes that land the knife in its windows, by the levers that are allowed. */
@@ -23,7 +24,7 @@ export function TuneSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
   const [byWeight, setByWeight] = useState(true);
   const [materials, setMaterials] = useState(true);
   const [limits, setLimits] = useState<Limits>({});
-  const search = useTask<readonly Answer[]>();
+  const search = useTask<readonly ReviewedAnswer[]>();
   const answers = search.answer;
   const lengths = useMemo(() => leversOf(design).filter((l) => l.unit === "mm"), [design]);
 
@@ -131,7 +132,15 @@ function AllowedLever({ lever, allowed, limit, onAllowed, onLimit }: AllowedLeve
   );
 }
 
-function OneAnswer({ answer: a, of, onTry }: { answer: Answer; of: Design; onTry: (ghost: Ghost) => void }) {
+function OneAnswer({
+  answer: a,
+  of,
+  onTry,
+}: {
+  answer: ReviewedAnswer;
+  of: Design;
+  onTry: (ghost: Ghost) => void;
+}) {
   const { design, units } = useBench();
   const unitOf = new Map(leversOf(of).map((l) => [l.id, l.unit]));
   const words = a.changes.map((c) => stepWords({ ...c, unit: unitOf.get(c.id) ?? "mm" }, units));

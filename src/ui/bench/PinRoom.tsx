@@ -1,5 +1,5 @@
 "use client";
-import { boresOf, edgeOf } from "@/core/fit/pinLayout";
+import { boresOf, edgeOf } from "@/core/layout/bores";
 import { printLength } from "@/core/units/print";
 import { type Scale, toPx } from "../drawing/path";
 import { DrawnText } from "../drawing/Text";

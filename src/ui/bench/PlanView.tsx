@@ -1,8 +1,8 @@
 "use client";
 import { memo, useMemo } from "react";
-import { groundBlade } from "@/core/assembly/groundBlade";
 import type { Point } from "@/core/curve/bezier";
 import type { Design } from "@/core/design/schema";
+import { layoutOf } from "@/core/layout/layout";
 import { spineThickness } from "@/core/solids/bladeRegion";
 import { printLength } from "@/core/units/print";
 import { assembleDrawn } from "@/core/views/drawn";
@@ -100,7 +100,7 @@ interface Layer {
 
 /** Outlines from above, the ones nearer the middle last, and the blade over them. */
 function planLayers(design: Design): Layer[] {
-  const blade = groundBlade(design.blade);
+  const { blade } = layoutOf(design);
   const { tang } = design;
   const letIn = tang.kind === "hidden" && tang.end.kind === "threaded" && tang.end.seatMm > 0;
   const inside = (id: string) => (tang.kind !== "full" && id === "tang") || (letIn && id === "butt-nut");

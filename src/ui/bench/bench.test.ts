@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { newDesign } from "@/core/design/create";
 import { newGuard } from "@/core/design/guards";
 import { freeId, openSpot } from "@/core/fit/openSpot";
-import { checkDesign } from "@/core/review/checkDesign";
+import { checkDesign } from "@/core/validity/checkDesign";
 import { createSession } from "@/store/session";
 import { knifeExtent } from "../drawing/extent";
 import { chordPath, cubicPath, toMm, toPx } from "../drawing/path";

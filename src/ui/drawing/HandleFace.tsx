@@ -1,7 +1,7 @@
 import { useId } from "react";
-import { handleOutline } from "@/core/assembly/handleOutline";
 import type { Contour } from "@/core/curve/contour";
 import type { Design } from "@/core/design/schema";
+import { layoutOf } from "@/core/layout/layout";
 import { type CutAcross, faceCells } from "@/core/views/cells";
 import { color } from "../theme";
 import { Filled } from "./Filled";
@@ -13,7 +13,7 @@ const FAR = 400;
 /** The right scale in its segments, or the pieces of the handle, each cut from the outline. */
 export function HandleFace({ design, scale, line }: { design: Design; scale: Scale; line: number }) {
   const clip = useId();
-  const contour = handleOutline(design.handle);
+  const { outline: contour } = layoutOf(design);
   const d = cubicPath(contour.cubics, scale);
   const butt = contour.xRange[0];
   const cells = faceCells(design);

@@ -1,15 +1,9 @@
-import { useMemo } from "react";
-import { barTangOutline } from "@/core/assembly/barTang";
-import { bladeHeights, bladeOutline } from "@/core/assembly/bladeOutline";
-import { groundBlade } from "@/core/assembly/groundBlade";
-import { guardOutline } from "@/core/assembly/guards";
-import { handleOutline } from "@/core/assembly/handleOutline";
-import { insetOutline } from "@/core/assembly/recess";
 import { slotContour } from "@/core/curve/shapes";
 import type { Design } from "@/core/design/schema";
+import { bladeHeights } from "@/core/layout/bladeOutline";
+import { layoutOf } from "@/core/layout/layout";
 import { grindLine } from "@/core/solids/bladeRegion";
-import { assembleDrawn } from "@/core/views/drawn";
-import { extraShapes } from "@/core/views/extras";
+import { drawnExtras } from "@/core/views/extras";
 import { color } from "../theme";
 import { hasExtras } from "./extent";
 import { disc, FastenerFace } from "./FastenerFace";
@@ -27,12 +21,13 @@ interface SideProps {
 export function KnifeSide({ design, scale, line = 1 }: SideProps) {
   const { blade, guard } = design;
   const { spine, ricassoBottom } = bladeHeights(blade);
-  const grind = grindLine(groundBlade(blade));
+  const layout = layoutOf(design);
+  const grind = grindLine(layout.blade);
   const [plungeX, plungeTop] = toPx(scale, blade.ricassoMm, spine);
   const [, plungeBottom] = toPx(scale, blade.ricassoMm, ricassoBottom);
   return (
     <g>
-      <Filled d={cubicPath(bladeOutline(blade).cubics, scale)} material={blade.steel} line={line} />
+      <Filled d={cubicPath(layout.bladeOutline.cubics, scale)} material={blade.steel} line={line} />
       <path d={chordPath(grind, scale, false)} fill="none" stroke={color("ink")} strokeWidth={line * 0.6} />
       {blade.ricassoMm > 0 && (
         <line
@@ -45,7 +40,7 @@ export function KnifeSide({ design, scale, line = 1 }: SideProps) {
         />
       )}
       <HandleFace design={design} scale={scale} line={line} />
-      {guard && !guard.mesh && <GuardPlates guard={guard} scale={scale} line={line} />}
+      {guard && !guard.mesh && <GuardPlates design={design} scale={scale} line={line} />}
       {hasExtras(design) && <Extras design={design} scale={scale} line={line} />}
       <HiddenLines design={design} scale={scale} line={line} />
       {design.fasteners.map((f) => (
@@ -55,20 +50,15 @@ export function KnifeSide({ design, scale, line = 1 }: SideProps) {
   );
 }
 
-function GuardPlates(props: { guard: NonNullable<Design["guard"]>; scale: Scale; line: number }) {
-  const { guard, scale, line } = props;
-  let from = 0;
-  return guard.plates.map((plate) => {
-    const start = from;
-    from += plate.thicknessMm;
-    const d = cubicPath(guardOutline(guard, start, from).cubics, scale);
-    return <Filled key={start} d={d} material={plate.material} line={line} />;
-  });
+function GuardPlates({ design, scale, line = 1 }: SideProps) {
+  return layoutOf(design).guardPlates.map(({ fromMm, material, outline }) => (
+    <Filled key={fromMm} d={cubicPath(outline.cubics, scale)} material={material} line={line} />
+  ));
 }
 
 /** Pommels, rings, collars, nuts: what the outlines do not show. */
 function Extras({ design, scale, line = 1 }: SideProps) {
-  const shapes = useMemo(() => extraShapes(design, assembleDrawn(design)), [design]);
+  const shapes = drawnExtras(design);
   return shapes.map((s, i) => {
     const d = s.loops.map((loop) => chordPath(loop, scale)).join("");
     const key = `${s.id}-${i}`;
@@ -86,11 +76,11 @@ function Dashed({ d, line }: { d: string; line: number }) {
 
 /** Tang, holes, slots and recess under the scales. */
 function HiddenLines({ design, scale, line = 1 }: SideProps) {
-  const { tang, handle } = design;
-  if (tang.kind !== "full") return <Dashed d={cubicPath(barTangOutline(tang).cubics, scale)} line={line} />;
-  const outline = handleOutline(handle);
-  const recess = tang.recess && insetOutline(outline, tang.recess.rimMm, -tang.recess.fromMm);
-  const end = tang.short ? Math.max(outline.xRange[0], -tang.short.lengthMm) : null;
+  const { tang } = design;
+  const { barOutline, outline, recess, buttX } = layoutOf(design);
+  if (barOutline) return <Dashed d={cubicPath(barOutline.cubics, scale)} line={line} />;
+  if (tang.kind !== "full") return null;
+  const end = tang.short ? Math.max(buttX, -tang.short.lengthMm) : null;
   const ys = end === null ? [] : outline.cut(end);
   return (
     <>

@@ -1,10 +1,7 @@
-import { bladeOutline } from "@/core/assembly/bladeOutline";
-import { guardOutline } from "@/core/assembly/guards";
-import { handleOutline } from "@/core/assembly/handleOutline";
 import { cubicY } from "@/core/curve/bezier";
 import type { Design } from "@/core/design/schema";
-import { assembleDrawn } from "@/core/views/drawn";
-import { extraShapes } from "@/core/views/extras";
+import { layoutOf } from "@/core/layout/layout";
+import { drawnExtras } from "@/core/views/extras";
 
 /** The box round a knife seen from the side, mm. */
 export interface Extent {
@@ -16,15 +13,11 @@ export interface Extent {
 
 /** The box round blade, handle, guard, and what stands out of the handle: pommels, rings, nuts. */
 export function knifeExtent(design: Design): Extent {
-  const blade = bladeOutline(design.blade);
-  const handle = handleOutline(design.handle);
-  const guard = design.guard && !design.guard.mesh ? guardOutline(design.guard) : null;
+  const { bladeOutline: blade, outline: handle, guardOutline: guard } = layoutOf(design);
   const ys = [...blade.cubics, ...handle.cubics, ...(guard?.cubics ?? [])].flatMap((c) =>
     [0, 0.25, 0.5, 0.75, 1].map((t) => cubicY(c, t)),
   );
-  const extras = hasExtras(design)
-    ? extraShapes(design, assembleDrawn(design)).flatMap((s) => s.loops.flat())
-    : [];
+  const extras = hasExtras(design) ? drawnExtras(design).flatMap((s) => s.loops.flat()) : [];
   const xs = extras.map((p) => p.x);
   const more = extras.map((p) => p.y);
   return {

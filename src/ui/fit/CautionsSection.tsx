@@ -1,7 +1,7 @@
 "use client";
 import { List, Text } from "@chakra-ui/react";
-import { materialsOf } from "@/core/review/checkDesign";
 import { materialById } from "@/core/stock/materials";
+import { materialsOf } from "@/core/validity/checkDesign";
 import { assembleDrawn } from "@/core/views/drawn";
 import { cautionsFor } from "@/words/cautions";
 import { HAZARD_WORDS } from "@/words/materials";

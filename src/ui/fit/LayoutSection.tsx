@@ -1,9 +1,9 @@
 "use client";
 import { Button, Flex } from "@chakra-ui/react";
 import { useState } from "react";
-import { handleOutline } from "@/core/assembly/handleOutline";
 import type { FitSheet } from "@/core/fit/sheet";
 import { alignedToMiddle, evenlySpread, mirrored } from "@/core/fit/spread";
+import { layoutOf } from "@/core/layout/layout";
 import { printLength } from "@/core/units/print";
 import { FASTENER_WORDS } from "@/words/nodes";
 import { useBench } from "../bench/BenchContext";
@@ -134,7 +134,7 @@ function NumberedSide({ sheet }: { sheet: FitSheet }) {
   const pxPerMm = Math.min(5, WIDTH / (right - e.xLow + 8));
   const height = (e.yHigh - e.yLow + 8) * pxPerMm;
   const scale = { pxPerMm, originX: (4 - e.xLow) * pxPerMm, originY: (e.yHigh + 4) * pxPerMm };
-  const butt = handleOutline(design.handle).xRange[0];
+  const { buttX: butt } = layoutOf(design);
   return (
     <svg
       width={(right - e.xLow + 8) * pxPerMm}

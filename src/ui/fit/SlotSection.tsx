@@ -1,9 +1,9 @@
 "use client";
 import { Stack, Text } from "@chakra-ui/react";
-import { guardWidthAt } from "@/core/assembly/guards";
 import type { Guard } from "@/core/design/schema";
 import type { GuardSlot } from "@/core/fit/guardSlot";
 import type { FitSheet } from "@/core/fit/sheet";
+import { guardWidthAt } from "@/core/layout/guard";
 import { printLength } from "@/core/units/print";
 import { useBench } from "../bench/BenchContext";
 import { LengthAt } from "../fields/bound";

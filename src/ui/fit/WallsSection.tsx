@@ -1,9 +1,9 @@
 "use client";
 import { Text } from "@chakra-ui/react";
 import { useMemo, useState } from "react";
-import { handleOutline } from "@/core/assembly/handleOutline";
 import type { FitSheet } from "@/core/fit/sheet";
 import { thinnerTang, type Wall } from "@/core/fit/walls";
+import { layoutOf } from "@/core/layout/layout";
 import { limitIn } from "@/core/review/reviewDesign";
 import { materialById } from "@/core/stock/materials";
 import { toughnessOf } from "@/core/stock/working";
@@ -77,7 +77,7 @@ const STRIP = 110;
 
 function WallStrip({ walls, thinnest }: { walls: readonly Wall[]; thinnest: Wall }) {
   const { design, units } = useBench();
-  const contour = handleOutline(design.handle);
+  const { outline: contour } = layoutOf(design);
   const [low, high] = [contour.xRange[0] - 6, 14];
   const pxPerMm = WIDTH / (high - low);
   const ys = design.handle.outline.map((n) => n.yMm);

@@ -15,7 +15,7 @@ import { exportKnife } from "../files";
 import { NearLink } from "../shell/NearLink";
 import { attempt, notices } from "../shell/notice";
 import { RACK_DRAWING_PX, rowHeight } from "./measures";
-import type { Reach } from "./RackList";
+import type { Reach } from "./useReach";
 
 interface KnifeRowProps {
   readonly knife: KnifeRecord;

@@ -1,17 +1,16 @@
 "use client";
 import { Box } from "@chakra-ui/react";
 import { useWindowVirtualizer } from "@tanstack/react-virtual";
-import { useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
+import { useEffect, useLayoutEffect, useRef, useState } from "react";
 import { useStore } from "zustand";
-import type { RackFigureStore, RackFigures } from "@/store/rackFigures";
-import { RACK_DRAWING_PX, rowHeight } from "./measures";
+import type { RackFigureStore } from "@/store/rackFigures";
+import { rowHeight } from "./measures";
 import { RackRow } from "./RackRow";
 import { RackRuler } from "./RackRuler";
+import { useReach } from "./useReach";
 
 /** Rows drawn beyond those in sight: the next ones are there before they are scrolled or tabbed to. */
 const BEYOND = 16;
-/** How far knives reach before anything is known of them, mm. */
-const USUAL = { behind: 130, ahead: 160 };
 
 /** The knives of the rack, drawn to one scale; only those in sight are read and drawn. */
 export function RackList({ ids, figures }: { ids: readonly string[]; figures: RackFigureStore }) {
@@ -57,27 +56,4 @@ export function RackList({ ids, figures }: { ids: readonly string[]; figures: Ra
       <RackRuler behindMm={reach.behindMm} aheadMm={reach.aheadMm} pxPerMm={reach.pxPerMm} />
     </Box>
   );
-}
-
-export interface Reach {
-  readonly behindMm: number;
-  readonly aheadMm: number;
-  readonly pxPerMm: number;
-}
-
-/** How far the knives reach to either side, and the scale that fits them all. */
-function useReach(ids: readonly string[], known: RackFigures["known"]): Reach {
-  return useMemo(() => {
-    const extents = ids.flatMap((id) => known.get(id)?.extent ?? []);
-    const plain = extents.length < Math.min(ids.length, 8) ? USUAL : { behind: 100, ahead: 100 };
-    let { behind, ahead } = plain;
-    for (const e of extents) {
-      behind = Math.max(behind, -e.xLow);
-      ahead = Math.max(ahead, e.xHigh);
-    }
-    // In steps, so that the scale does not creep while knives are being weighed.
-    const behindMm = Math.ceil(behind / 10) * 10;
-    const aheadMm = Math.ceil(ahead / 10) * 10;
-    return { behindMm, aheadMm, pxPerMm: (RACK_DRAWING_PX - 24) / (behindMm + aheadMm) };
-  }, [ids, known]);
 }

@@ -10,7 +10,7 @@ import { useKept } from "@/store/useKept";
 import { DamagedRow } from "./DamagedRow";
 import { KnifeRow } from "./KnifeRow";
 import { RACK_DRAWING_PX } from "./measures";
-import type { Reach } from "./RackList";
+import type { Reach } from "./useReach";
 
 interface Props {
   readonly id: string;

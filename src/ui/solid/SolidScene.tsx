@@ -4,7 +4,7 @@ import { Canvas, type ThreeEvent, useThree } from "@react-three/fiber";
 import { type ComponentRef, type RefObject, useEffect, useMemo } from "react";
 import { BufferAttribute, BufferGeometry, EdgesGeometry, type PerspectiveCamera, Vector3 } from "three";
 import { toCreasedNormals } from "three/examples/jsm/utils/BufferGeometryUtils.js";
-import type { PartMesh } from "@/core/solids/partMeshes";
+import type { PartMesh } from "@/core/kernel/partMeshes";
 import { materialById } from "@/core/stock/materials";
 import type { Offset } from "./explode";
 

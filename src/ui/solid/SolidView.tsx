@@ -3,7 +3,7 @@ import { Box, Checkbox, Flex, Slider, Stack, Text } from "@chakra-ui/react";
 import dynamic from "next/dynamic";
 import { useTheme } from "next-themes";
 import { type KeyboardEvent, useMemo, useRef, useState } from "react";
-import type { CutOpen, PartMesh } from "@/core/solids/partMeshes";
+import type { CutOpen, PartMesh } from "@/core/kernel/partMeshes";
 import { materialById } from "@/core/stock/materials";
 import { printLength, printMass } from "@/core/units/print";
 import { useBench, useWeighed } from "../bench/BenchContext";

@@ -1,7 +1,7 @@
 "use client";
 import { useEffect, useRef, useState } from "react";
 import type { Design } from "@/core/design/schema";
-import type { CutOpen, PartMesh } from "@/core/solids/partMeshes";
+import type { CutOpen, PartMesh } from "@/core/kernel/partMeshes";
 import { solids } from "@/workers/solid.client";
 
 /** A drag is followed when it rests this long, ms. */

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { newDesign } from "../../design/create";
 import { boxesMesh, endingIn, rodMesh } from "../../design/limits.fixtures";
 import type { Design } from "../../design/schema";
-import type { TriangleMesh } from "../../solids/meshRegion";
+import type { TriangleMesh } from "../../solids/triangleMesh";
 import { weigh } from "../../weigh/weigh";
 import { readPrices } from "../prices/prices";
 import { jsonFaultAt } from "./jsonFault";

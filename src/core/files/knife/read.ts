@@ -2,11 +2,11 @@ import * as z from "zod";
 import { migrate } from "../../design/migrate";
 import { variantName } from "../../design/record/fields";
 import { type Design, designSchema, type StoredMesh } from "../../design/schema";
+import { decodeMesh } from "../../design/storedMesh";
 import { MOST_VARIANTS, type Variant } from "../../design/variant";
 import { DESIGN_VERSION } from "../../design/version";
 import { isRecord } from "../../isRecord";
 import { meshFault } from "../../solids/meshFaults";
-import { decodeMesh } from "../mesh/stored";
 import { KNIFE_FORMAT, LARGEST_KNIFE_BYTES } from "./format";
 import { jsonFaultAt } from "./jsonFault";
 

@@ -1,8 +1,8 @@
 import type { ManifoldToplevel } from "manifold-3d";
 import { assemble } from "../../assembly/assemble";
 import type { Design } from "../../design/schema";
-import type { TriangleMesh } from "../../solids/meshRegion";
-import { type PartMesh, partMeshes } from "../../solids/partMeshes";
+import { type PartMesh, partMeshes } from "../../kernel/partMeshes";
+import type { TriangleMesh } from "../../solids/triangleMesh";
 import { writeStl } from "./writeStl";
 import { writeThreeMf } from "./writeThreeMf";
 

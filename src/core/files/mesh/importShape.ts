@@ -1,5 +1,5 @@
 import type { Manifold, ManifoldToplevel } from "manifold-3d";
-import { inKernelScope, type KernelScope } from "../../solids/kernelScope";
+import { inKernelScope, type KernelScope } from "../../kernel/kernelScope";
 import {
   crossesItself,
   LARGEST_SHAPE_MM,
@@ -8,7 +8,7 @@ import {
   openEdges,
   sizeOf,
 } from "../../solids/meshFaults";
-import type { TriangleMesh } from "../../solids/meshRegion";
+import type { TriangleMesh } from "../../solids/triangleMesh";
 import { readStl } from "./readStl";
 import { readThreeMf } from "./readThreeMf";
 import { LARGEST_MESH_BYTES, type MeshUnit, MM_PER, type Soup } from "./soup";

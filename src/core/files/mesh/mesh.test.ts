@@ -9,15 +9,15 @@ import { CONSTRUCTIONS } from "../../design/constructions.fixtures";
 import { newDesign } from "../../design/create";
 import { newGuard } from "../../design/guards";
 import type { Design } from "../../design/schema";
+import { decodeMesh, encodeMesh } from "../../design/storedMesh";
 import { MOST_TRIANGLES, openEdges } from "../../solids/meshFaults";
-import type { TriangleMesh } from "../../solids/meshRegion";
+import type { TriangleMesh } from "../../solids/triangleMesh";
 import { weigh } from "../../weigh/weigh";
 import { exportMesh } from "./exportMesh";
 import { guessUnit, importShape } from "./importShape";
 import { readStl } from "./readStl";
 import { readThreeMf } from "./readThreeMf";
 import { LARGEST_MESH_BYTES } from "./soup";
-import { decodeMesh, encodeMesh } from "./stored";
 import { writeStl } from "./writeStl";
 import { writeThreeMf } from "./writeThreeMf";
 

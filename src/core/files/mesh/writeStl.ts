@@ -1,4 +1,4 @@
-import type { TriangleMesh } from "../../solids/meshRegion";
+import type { TriangleMesh } from "../../solids/triangleMesh";
 
 /** A mesh as binary STL, in mm; `title` is kept in its head as far as it fits. */
 export function writeStl(mesh: TriangleMesh, title: string): Uint8Array<ArrayBuffer> {

@@ -1,6 +1,6 @@
 import { XMLBuilder } from "fast-xml-parser";
 import { strToU8, zipSync } from "fflate";
-import type { TriangleMesh } from "../../solids/meshRegion";
+import type { TriangleMesh } from "../../solids/triangleMesh";
 
 /** One part of a package: its name and its shape. */
 export interface NamedMesh {

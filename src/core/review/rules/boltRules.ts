@@ -104,7 +104,7 @@ const insert: Rule = {
     if (c.design.tang.kind === "hidden") return [];
     return c.design.fasteners.flatMap((f, index): Finding[] => {
       if (f.kind !== "cap-screw") return [];
-      const tang = 2 * lineAt(c.building().half, f.xMm);
+      const tang = 2 * lineAt(c.layout.tangFace, f.xMm);
       const measured = f.insertLengthMm - tang;
       if (measured >= c.limit("insert-length") - 1e-9) return [];
       return [

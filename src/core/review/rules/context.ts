@@ -1,19 +1,20 @@
-import { type Building, beginning } from "../../assembly/building";
-import { bodyRegion } from "../../assembly/handleBody";
+import type { Point } from "../../curve/bezier";
 import type { Design } from "../../design/schema";
-import { boresOf, edgeOf, type PinPlace, pinLayout } from "../../fit/pinLayout";
+import { type PinPlace, pinLayout } from "../../fit/pinLayout";
 import { type Seat, seats } from "../../fit/seats";
 import { tangWalls, type Wall } from "../../fit/walls";
-import type { Region } from "../../solids/region";
-import type { Finding, FindingSeverity, Mend, TradeRule } from "../types";
+import { type Bore, boresOf, edgeOf } from "../../layout/bores";
+import { type Layout, layoutOf } from "../../layout/layout";
+import { lazily } from "../../layout/remembered";
+import type { FindingSeverity } from "../../validity/types";
+import type { Finding, Mend, TradeRule } from "../types";
 
 /** What the rules share of one design: worked out once, when first asked for. */
 export interface RuleContext {
   readonly design: Design;
-  readonly building: () => Building;
-  readonly body: () => Region;
-  readonly edge: () => ReturnType<typeof edgeOf>;
-  readonly bores: () => ReturnType<typeof boresOf>;
+  readonly layout: Layout;
+  readonly edge: readonly Point[];
+  readonly bores: readonly Bore[];
   readonly pins: () => readonly PinPlace[];
   readonly seats: () => readonly Seat[];
   readonly walls: () => readonly Wall[];
@@ -28,24 +29,14 @@ export function ruleContext(
   limitOf: (rule: TradeRule) => number,
   quick = false,
 ): RuleContext {
-  const once = <T>(make: () => T): (() => T) => {
-    let made: { value: T } | null = null;
-    return () => {
-      made ??= { value: make() };
-      return made.value;
-    };
-  };
-  const building = once(() => beginning(design));
-  const body = once(() => bodyRegion(building()));
   return {
     design,
-    building,
-    body,
-    edge: once(() => edgeOf(design)),
-    bores: once(() => boresOf(design)),
-    pins: once(() => pinLayout(design)),
-    seats: once(() => seats(design, { b: building(), body: body() })),
-    walls: once(() => tangWalls(design)),
+    layout: layoutOf(design),
+    edge: edgeOf(design),
+    bores: boresOf(design),
+    pins: lazily(() => pinLayout(design)),
+    seats: lazily(() => seats(design)),
+    walls: lazily(() => tangWalls(design)),
     limit: limitOf,
     quick,
   };

@@ -1,4 +1,3 @@
-import { guardThickness } from "../../assembly/guards";
 import { guardSlot } from "../../fit/guardSlot";
 import type { Finding, Mend } from "../types";
 import { found, PRACTICE, type Rule, roundDown } from "./context";
@@ -77,7 +76,7 @@ const gap: Rule = {
   limit: 0.1,
   unit: "mm",
   source: `${PRACTICE}: solder or epoxy bridges more; a spacer closes a lengthwise gap`,
-  check: ({ design, limit }) => {
+  check: ({ design, layout, limit }) => {
     const { guard, tang, fitUp } = design;
     if (!guard || guard.mesh) return [];
     const full = tang.kind === "full";
@@ -85,7 +84,7 @@ const gap: Rule = {
     if (measured <= limit("slot-gap") + 1e-9) return [];
     return [
       found("slot-gap", "warning", {
-        at: { x: -guardThickness(guard) / 2, y: 0 },
+        at: { x: -layout.guardMm / 2, y: 0 },
         measured,
         limit: limit("slot-gap"),
         mend: {

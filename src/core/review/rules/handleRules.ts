@@ -1,5 +1,4 @@
 import { assemble } from "../../assembly/assemble";
-import { handleOutline } from "../../assembly/handleOutline";
 import type { Design } from "../../design/schema";
 import { gluePlan } from "../../fit/glue";
 import { bevelLeft, girths, gripLength } from "../../fit/hand";
@@ -41,7 +40,7 @@ const hand: Rule = {
     const grip = gripLength(c.design);
     const wanted = c.design.fitUp.hand.breadthMm + c.limit("handle-short-for-hand");
     if (grip >= wanted) return [];
-    const reach = -handleOutline(c.design.handle).xRange[0];
+    const reach = -c.layout.buttX;
     return [
       found("handle-short-for-hand", "warning", {
         measured: grip,
@@ -85,7 +84,7 @@ const round: Rule = {
   unit: "ratio",
   source: `${PRACTICE}: clearly taller than thick, about 1.2 to 1.5 to 1`,
   check: (c) => {
-    const roundest = girths(c.design, { b: c.building(), body: c.body() }).reduce(
+    const roundest = girths(c.design).reduce(
       (worst, g) => (worst && worst.ratio <= g.ratio ? worst : g),
       null as ReturnType<typeof girths>[number] | null,
     );
@@ -110,7 +109,7 @@ const bevel: Rule = {
     if (!left || left.leftMm >= c.limit("bevel-lost")) return [];
     return [
       found("bevel-lost", "warning", {
-        at: { x: c.building().behind[1], y: 0 },
+        at: { x: c.layout.frontX, y: 0 },
         measured: left.leftMm,
         limit: c.limit("bevel-lost"),
         mend: {

@@ -1,7 +1,5 @@
-import { handleFront } from "../../assembly/guards";
-import { handleOutline } from "../../assembly/handleOutline";
-import { pieceStations } from "../../assembly/pieces";
 import type { Design, Fastener } from "../../design/schema";
+import { layoutOf } from "../../layout/layout";
 import { bearsPeening } from "../../stock/working";
 import type { Finding } from "../types";
 import { found, PRACTICE, type Rule, scaleMaterials } from "./context";
@@ -47,14 +45,15 @@ function peenedTang(design: Design): Finding[] {
     printed: null,
   };
   const index = handle.pieces.length - 1;
-  const [to, from] = pieceStations(handle, handleFront(design), handleOutline(handle).xRange[0])[index];
+  const { pieces: stations, buttX } = layoutOf(design);
+  const [to, from] = stations[index];
   const rest = from - to - piece.lengthMm;
   // The plate becomes the last piece, which takes what is left: the one before keeps the rest of its length.
   const fits = last.shape === null && rest > 1 && handle.pieces.every((p) => p.id !== piece.id);
   const trim = { index, lengthMm: Math.round((rest / (1 - last.pressedShare)) * 100) / 100 };
   return [
     found("peened-on-soft", "warning", {
-      at: { x: handleOutline(handle).xRange[0], y: tang.yMm },
+      at: { x: buttX, y: tang.yMm },
       subject: last.id,
       mend: fits ? { kind: "add-piece", at: handle.pieces.length, piece, trim } : null,
     }),

@@ -1,9 +1,7 @@
-import { handleFront } from "../../assembly/guards";
-import { handleOutline } from "../../assembly/handleOutline";
+import { holesOf } from "../../design/openings";
 import type { Design, Fastener } from "../../design/schema";
-import { edgeDistance, webOf } from "../../fit/pinLayout";
+import { type Bore, edgeDistance, webOf } from "../../layout/bores";
 import { toughnessOf } from "../../stock/working";
-import { holesOf } from "../openings";
 import type { Finding, Mend, TradeRule } from "../types";
 import { found, PRACTICE, type Rule, type RuleContext, scaleMaterials } from "./context";
 
@@ -42,13 +40,13 @@ const MOVES: readonly (readonly [number, number])[] = (() => {
 })();
 
 /** The nearest place to a bore that has the room it wants, or null of none within reach. */
-function betterPlace(c: RuleContext, bore: ReturnType<RuleContext["bores"]>[number], wanted: Wanted) {
+function betterPlace(c: RuleContext, bore: Bore, wanted: Wanted) {
   for (const [dx, dy] of MOVES) {
     const at = { ...bore, xMm: bore.xMm + dx, yMm: bore.yMm + dy };
     if (wanted.behindMm !== undefined && at.xMm > -wanted.behindMm) continue;
-    const web = webOf(at, c.bores());
+    const web = webOf(at, c.bores);
     if (web !== null && web < wanted.webMm) continue;
-    if (edgeDistance(c.edge(), at.xMm, at.yMm) >= wanted.toEdgeMm) return { x: at.xMm, y: at.yMm };
+    if (edgeDistance(c.edge, at.xMm, at.yMm) >= wanted.toEdgeMm) return { x: at.xMm, y: at.yMm };
   }
   return null;
 }
@@ -92,10 +90,10 @@ function edgeRuleOf(code: "edge-in-wood" | "edge-in-laminate" | "edge-in-metal",
     check: (c) => {
       if (edgeRule(c.design) !== code) return [];
       return c.design.fasteners.flatMap((f): Finding[] => {
-        const distance = edgeDistance(c.edge(), f.xMm, f.yMm);
+        const distance = edgeDistance(c.edge, f.xMm, f.yMm);
         const measured = distance / f.diameterMm;
         if (measured >= c.limit(code)) return [];
-        const bore = c.bores().find((b) => b.id === f.id);
+        const bore = c.bores.find((b) => b.id === f.id);
         const wanted = { toEdgeMm: c.limit(code) * f.diameterMm, webMm: webWanted(c, f.diameterMm) };
         const place = bore ? betterPlace(c, bore, wanted) : null;
         const mend = place
@@ -128,9 +126,9 @@ const webs: Rule = {
   unit: "mm",
   source: `${PRACTICE}: half a diameter and 1.5 mm`,
   check: (c) =>
-    c.bores().flatMap((bore, i): Finding[] => {
+    c.bores.flatMap((bore, i): Finding[] => {
       // Each pair once, at the later of the two.
-      const before = c.bores().slice(0, i);
+      const before = c.bores.slice(0, i);
       const web = webOf(bore, before.concat(bore));
       const near = before.find(
         (o) =>
@@ -165,10 +163,10 @@ const tangEdge: Rule = {
     if (c.design.tang.kind !== "full") return [];
     // Lightening holes have a stricter rim of their own.
     return c.design.fasteners.flatMap((f): Finding[] => {
-      const web = edgeDistance(c.edge(), f.xMm, f.yMm) - f.diameterMm / 2;
+      const web = edgeDistance(c.edge, f.xMm, f.yMm) - f.diameterMm / 2;
       const limit = Math.max(c.limit("web-to-tang-edge"), f.diameterMm / 2);
       if (web >= limit || web < 0) return [];
-      const bore = c.bores().find((b) => b.id === f.id);
+      const bore = c.bores.find((b) => b.id === f.id);
       const wanted = {
         toEdgeMm: Math.max(limit + f.diameterMm / 2, edgeNeed(c, f.id, f.diameterMm)),
         webMm: webWanted(c, f.diameterMm),
@@ -196,7 +194,7 @@ function farRule(code: "far-from-front" | "far-from-butt"): Rule {
     check: (c) => {
       const { handle, fasteners } = c.design;
       if (handle.kind !== "scales") return [];
-      const [butt, front] = [handleOutline(handle).xRange[0], handleFront(c.design)];
+      const { buttX: butt, frontX: front, outline } = c.layout;
       const end = code === "far-from-front" ? front : butt;
       const away = (f: Fastener) => Math.abs(f.xMm - end);
       const nearest = [...fasteners].sort((a, b) => away(a) - away(b))[0];
@@ -204,7 +202,7 @@ function farRule(code: "far-from-front" | "far-from-butt"): Rule {
       const limit = c.limit(code);
       if (measured <= limit + 0.05) return [];
       const x = end + (code === "far-from-front" ? -1 : 1) * Math.min(limit - 1, 0.18 * (front - butt));
-      const ys = handleOutline(handle).cut(x);
+      const ys = outline.cut(x);
       const y = ys.length > 1 ? Math.round(ys[0] + ys[ys.length - 1]) / 2 : 0;
       const taken = new Set([...fasteners.map((f) => f.id), ...holesOf(c.design).map((h) => h.id)]);
       const id = Array.from({ length: 60 }, (_, k) => `pin-${k + 1}`).find((k) => !taken.has(k)) ?? "pin-new";
@@ -244,10 +242,10 @@ const holeRim: Rule = {
     const tubes = c.design.fasteners.filter((f) => f.kind === "lanyard-tube");
     const lightened = holesOf(c.design).filter((h) => h.purpose !== "old-pin");
     return [...tubes, ...lightened].flatMap((h): Finding[] => {
-      const rim = edgeDistance(c.edge(), h.xMm, h.yMm) - h.diameterMm / 2;
+      const rim = edgeDistance(c.edge, h.xMm, h.yMm) - h.diameterMm / 2;
       const limit = c.limit("hole-rim");
       if (rim >= limit || rim < 0) return [];
-      const bore = c.bores().find((b) => b.id === h.id);
+      const bore = c.bores.find((b) => b.id === h.id);
       const tube = "kind" in h;
       const need = tube ? c.limit(edgeRule(c.design)) * h.diameterMm : 0;
       const wanted = {
@@ -270,7 +268,7 @@ const holeRim: Rule = {
 
 /** How far behind the datum the front fifth of the tang ends. */
 function frontFifth(c: RuleContext): number {
-  return c.limit("hole-in-front-fifth") * -handleOutline(c.design.handle).xRange[0];
+  return c.limit("hole-in-front-fifth") * -c.layout.buttX;
 }
 
 const frontHoles: Rule = {
@@ -285,7 +283,7 @@ const frontHoles: Rule = {
         const until = frontFifth(c);
         const measured = (-h.xMm - h.diameterMm / 2) / (until / c.limit("hole-in-front-fifth"));
         if (measured >= c.limit("hole-in-front-fifth") - 1e-9) return [];
-        const bore = c.bores().find((b) => b.id === h.id);
+        const bore = c.bores.find((b) => b.id === h.id);
         const wanted = {
           toEdgeMm: h.diameterMm / 2 + c.limit("hole-rim"),
           webMm: webWanted(c, h.diameterMm),

@@ -1,10 +1,10 @@
 import { handleReach } from "../../design/constructions";
+import { holesOf, slotsOf } from "../../design/openings";
 import type { Design } from "../../design/schema";
 import { engagementOf } from "../../fit/screws";
 import { tangStress } from "../../fit/strength";
 import { tangWalls, thinnerTang, thinnest } from "../../fit/walls";
 import { toughnessOf } from "../../stock/working";
-import { holesOf, slotsOf } from "../openings";
 import type { Mend } from "../types";
 import { found, PRACTICE, type Rule, type RuleContext, roundDown, roundUp } from "./context";
 

@@ -1,5 +1,5 @@
-import { bladeHeights } from "@/core/assembly/bladeOutline";
 import type { Design } from "@/core/design/schema";
+import { bladeHeights } from "@/core/layout/bladeOutline";
 import { type BenchPoint, held } from "./types";
 
 /** Tip, heel, plunge line, and where spine and edge begin to run to the tip. */

@@ -1,5 +1,6 @@
-import { guardFaceAt, guardThickness, handleFront } from "@/core/assembly/guards";
 import type { Design, Guard } from "@/core/design/schema";
+import { guardFaceAt, guardThickness } from "@/core/layout/guard";
+import { layoutOf } from "@/core/layout/layout";
 import { type BenchPoint, held } from "./types";
 
 /** What of the guard can be dragged on the side view. */
@@ -91,7 +92,7 @@ function platePoints(guard: Guard): BenchPoint[] {
 }
 
 function fittedPoints(design: Design, { collar, dowels }: Guard): BenchPoint[] {
-  const front = handleFront(design);
+  const { frontX: front } = layoutOf(design);
   const middle = design.tang.kind === "full" ? 0 : design.tang.yMm;
   const points: BenchPoint[] = [];
   if (collar)

@@ -1,8 +1,8 @@
-import { handleFront } from "@/core/assembly/guards";
-import { handleOutline } from "@/core/assembly/handleOutline";
-import { jointTilt, PIECE_NAMES, pieceStations, slackPiece } from "@/core/assembly/pieces";
-import { bolsterJoint } from "@/core/assembly/scales";
+import { PIECE_NAMES } from "@/core/assembly/pieces";
 import type { Design, ScalesHandle, StackHandle } from "@/core/design/schema";
+import { layoutOf } from "@/core/layout/layout";
+import { jointTilt, slackPiece } from "@/core/layout/pieces";
+import { bolsterJoint } from "@/core/layout/scales";
 import { placeFields } from "./boredPoints";
 import { type BenchPoint, held, heldPlace, LEAN_AT_MM, leanOf, leanX } from "./types";
 
@@ -18,12 +18,12 @@ export function handlePoints(design: Design, selected: string | null): BenchPoin
 const leaning = (selected: string | null, id: string) => selected === id || selected === `${id}-lean`;
 
 function bolsterPoints(design: Design, handle: ScalesHandle, selected: string | null): BenchPoint[] {
-  const behind = [handleOutline(handle).xRange[0], handleFront(design)] as const;
+  const { span } = layoutOf(design);
   return (["front", "rear"] as const).flatMap((end) => {
     const bolster = handle.bolsters[end];
     if (!bolster) return [];
     const id = `bolster-${end}`;
-    const xMm = bolsterJoint(bolster, end, behind);
+    const xMm = bolsterJoint(bolster, end, span);
     const title = end === "front" ? "Front bolster's joint" : "Rear bolster's joint";
     const points: BenchPoint[] = [
       {
@@ -32,7 +32,7 @@ function bolsterPoints(design: Design, handle: ScalesHandle, selected: string | 
         at: { x: xMm, y: 0 },
         move: (d, to) => {
           const mine = d.handle.kind === "scales" && d.handle.bolsters[end];
-          if (mine) mine.lengthMm = held(end === "front" ? behind[1] - to.x : to.x - behind[0], 0.5, 200);
+          if (mine) mine.lengthMm = held(end === "front" ? span[1] - to.x : to.x - span[0], 0.5, 200);
         },
         remove: (d) => {
           if (d.handle.kind === "scales") d.handle.bolsters[end] = null;
@@ -93,9 +93,7 @@ function jointPoints({ joints }: ScalesHandle, selected: string | null): BenchPo
 
 /** The joint of each piece that has a length of its own, its lean, and the ends of shaped pieces. */
 function piecePoints(design: Design, handle: StackHandle, selected: string | null): BenchPoint[] {
-  const front = handleFront(design);
-  const butt = handleOutline(handle).xRange[0];
-  const stations = pieceStations(handle, front, butt);
+  const { pieces: stations } = layoutOf(design);
   const slack = slackPiece(handle);
   return handle.pieces.flatMap((piece, i): BenchPoint[] => {
     const [to, from] = stations[i];

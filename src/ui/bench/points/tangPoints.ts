@@ -1,7 +1,7 @@
-import { holeBottom } from "@/core/assembly/barTang";
-import { handleFront } from "@/core/assembly/guards";
 import { handleReach } from "@/core/design/constructions";
 import type { Bar, Design, FullTang, HiddenTang } from "@/core/design/schema";
+import { holeBottom } from "@/core/layout/bar";
+import { layoutOf } from "@/core/layout/layout";
 import { openingPoints } from "./boredPoints";
 import { type BenchPoint, held } from "./types";
 
@@ -87,7 +87,7 @@ function barPoints(bar: Bar): BenchPoint[] {
 /** The bottom of the block's hole. */
 function holePoints(design: Design, tang: HiddenTang): BenchPoint[] {
   const { hole } = tang;
-  const front = handleFront(design);
+  const { frontX: front } = layoutOf(design);
   const at = { x: holeBottom(tang, hole, front), y: tang.yMm - tang.endHeightMm / 2 };
   const common = { id: "hole-bottom", title: "Bottom of the hole", at };
   if (hole.kind === "milled")

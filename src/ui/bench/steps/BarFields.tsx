@@ -1,7 +1,7 @@
 "use client";
 import { Button, Stack } from "@chakra-ui/react";
-import { bladeHeights } from "@/core/assembly/bladeOutline";
 import type { Bar } from "@/core/design/schema";
+import { bladeHeights } from "@/core/layout/bladeOutline";
 import { LengthAt } from "../../fields/bound";
 import { useBench } from "../BenchContext";
 import { Group } from "./Group";

@@ -1,7 +1,12 @@
 "use client";
 import { Button, Checkbox, IconButton, Stack, Text } from "@chakra-ui/react";
 import { Plus, Trash2 } from "lucide-react";
-import { HANDLE_LENGTHS, type HandleLength, handleLength, withHandleLength } from "@/core/design/lengths";
+import {
+  HANDLE_LENGTHS,
+  type HandleLength,
+  handleLength,
+  withHandleLength,
+} from "@/core/layout/handleLengths";
 import { NODE_WORDS } from "@/words/nodes";
 import { LengthField } from "../../fields/LengthField";
 import { useBench } from "../BenchContext";

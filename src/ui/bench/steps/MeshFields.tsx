@@ -2,8 +2,8 @@
 import { Alert, Stack } from "@chakra-ui/react";
 import { Upload } from "lucide-react";
 import { useState } from "react";
+import { encodeMesh } from "@/core/design/storedMesh";
 import { LARGEST_MESH_BYTES, type MeshUnit, MM_PER } from "@/core/files/mesh/soup";
-import { encodeMesh } from "@/core/files/mesh/stored";
 import { freeId } from "@/core/fit/openSpot";
 import { printLengthShort } from "@/core/units/print";
 import { MESH_UNIT_WORDS, repairWords, shapeFailureWords } from "@/words/shapes";

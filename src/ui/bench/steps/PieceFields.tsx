@@ -1,12 +1,12 @@
 "use client";
 import { Button, IconButton, Stack, Text } from "@chakra-ui/react";
 import { ArrowDown, ArrowUp, Plus } from "lucide-react";
-import { handleFront } from "@/core/assembly/guards";
-import { handleOutline } from "@/core/assembly/handleOutline";
-import { jointTilt, PIECE_NAMES, pieceStations, pressedLength, slackPiece } from "@/core/assembly/pieces";
+import { PIECE_NAMES } from "@/core/assembly/pieces";
 import { newPiece } from "@/core/design/constructions";
 import type { Piece, StackHandle } from "@/core/design/schema";
 import { freeId } from "@/core/fit/openSpot";
+import { layoutOf } from "@/core/layout/layout";
+import { jointTilt, pressedLength, slackPiece } from "@/core/layout/pieces";
 import { printLength } from "@/core/units/print";
 import type { Draft } from "@/store/session";
 import { ChoiceAt, LengthAt, MaterialAt, ShareAt } from "../../fields/bound";
@@ -63,7 +63,7 @@ function PieceCard({ handle, piece: p, index: i }: { handle: StackHandle; piece:
   const { design, units } = useBench();
   const edit = usePiecesEdit();
   const { pieces } = handle;
-  const [to, from] = pieceStations(handle, handleFront(design), handleOutline(handle).xRange[0])[i];
+  const [to, from] = layoutOf(design).pieces[i];
   const at = `handle.pieces.${i}`;
   const move = (by: 1 | -1) =>
     edit("Move piece", (all) => {

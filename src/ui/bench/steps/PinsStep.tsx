@@ -2,9 +2,9 @@
 import { Button, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import { newFastener } from "@/core/design/fasteners";
+import { holesOf } from "@/core/design/openings";
 import type { Fastener, FastenerKind } from "@/core/design/schema";
 import { freeId, openSpot } from "@/core/fit/openSpot";
-import { holesOf } from "@/core/review/openings";
 import { RIVET_WORDS } from "@/words/constructions";
 import { FASTENER_WORDS } from "@/words/nodes";
 import { ChoiceAt, FillAt, LengthAt, MaterialAt, PlaceAt, ShareAt } from "../../fields/bound";

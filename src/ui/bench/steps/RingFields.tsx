@@ -1,10 +1,10 @@
 "use client";
 import { Button, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
-import { handleOutline } from "@/core/assembly/handleOutline";
 import { withMetalGrip } from "@/core/design/constructions";
 import type { StackHandle } from "@/core/design/schema";
 import { freeId } from "@/core/fit/openSpot";
+import { layoutOf } from "@/core/layout/layout";
 import { LengthAt, MaterialAt, PlaceAt } from "../../fields/bound";
 import { FOR_GUARDS } from "../../fields/MaterialField";
 import { useBench } from "../BenchContext";
@@ -22,7 +22,7 @@ export function RingFields({ handle }: { handle: StackHandle }) {
     const id = freeId("ring", rings);
     const last = rings[rings.length - 1];
     const xMm = last ? last.xMm - last.boreMm - last.wallMm : -22;
-    const bottom = handleOutline(design.handle).cut(xMm)[0] ?? -12;
+    const bottom = layoutOf(design).outline.cut(xMm)[0] ?? -12;
     const [boreMm, wallMm] = last ? [last.boreMm, last.wallMm] : [20 + FINGER_ROOM_MM, 3];
     edit("Add finger ring", (d) => {
       if (d.handle.kind !== "stack") return;

@@ -1,7 +1,7 @@
 "use client";
 import { Text } from "@chakra-ui/react";
-import { waistDepth } from "@/core/assembly/handleBody";
 import type { FacetCount } from "@/core/design/schema";
+import { waistDepth } from "@/core/layout/handleBody";
 import { printLength } from "@/core/units/print";
 import { FACET_WORDS } from "@/words/constructions";
 import { LengthAt, ShareAt, Tick, TickAt } from "../../fields/bound";

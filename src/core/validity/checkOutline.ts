@@ -1,7 +1,7 @@
-import { handleOutline } from "../assembly/handleOutline";
 import type { Point } from "../curve/bezier";
 import { enclosedArea, polyline, selfCrossing } from "../curve/crossing";
 import type { Design } from "../design/schema";
+import { handleOutline } from "../layout/handleOutline";
 import type { Report } from "./types";
 
 /** Checks the handle's outline and gives it back as chords, for measuring distances to. */

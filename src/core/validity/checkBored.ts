@@ -1,12 +1,11 @@
-import { handleBody, surfaceAt } from "../assembly/handleBody";
-import { tangHalf } from "../assembly/tangHalf";
 import type { Point } from "../curve/bezier";
 import { polyline, signedDistance } from "../curve/crossing";
 import { slotContour } from "../curve/shapes";
+import { holesOf, slotsOf } from "../design/openings";
 import type { Design, Fastener } from "../design/schema";
-import { widestBore } from "../fit/pinLayout";
+import { widestBore } from "../layout/bores";
+import { layoutOf } from "../layout/layout";
 import { lineAt } from "../solids/layer";
-import { holesOf, slotsOf } from "./openings";
 import type { Report } from "./types";
 
 /** Pins, bolts, holes and slots: inside the handle, clear of each other, and whole in themselves. `edge` is the outline. */
@@ -90,13 +89,12 @@ function checkFastener(f: Fastener, report: Report): void {
 function checkSeats(design: Design, report: Report): void {
   const seated = design.fasteners.filter((f) => "seatMm" in f);
   if (seated.length === 0) return;
-  const body = handleBody(design);
-  const half = tangHalf(design, body.xRange[0]);
+  const { surfaceAt, tangFace } = layoutOf(design);
   for (const f of seated) {
     if (!("seatMm" in f)) continue;
     const at = { x: f.xMm, y: f.yMm };
-    const surface = Math.min(surfaceAt(body, f.xMm, f.yMm), surfaceAt(body, f.xMm, f.yMm, true));
-    const tang = design.tang.kind === "hidden" ? 0 : lineAt(half, f.xMm);
+    const surface = Math.min(surfaceAt(f.xMm, f.yMm, "right"), surfaceAt(f.xMm, f.yMm, "left"));
+    const tang = design.tang.kind === "hidden" ? 0 : lineAt(tangFace, f.xMm);
     if (!(f.seatMm >= tang))
       report("error", "seat-inside-tang", { at, subject: f.id, measured: f.seatMm, limit: tang });
     else if (!(f.seatMm < surface))

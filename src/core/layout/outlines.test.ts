@@ -7,10 +7,10 @@ import { newGuard } from "../design/guards";
 import { type Blade, TIP_STYLES } from "../design/schema";
 import { bladeRegion, grindLine, spineThickness } from "../solids/bladeRegion";
 import { lineAt } from "../solids/layer";
-import { barHalf, barTangOutline, roomRegion } from "./barTang";
+import { barHalf, barTangOutline, roomRegion } from "./bar";
 import { bladeHeights, bladeOutline } from "./bladeOutline";
 import { groundBlade } from "./groundBlade";
-import { guardOutline } from "./guards";
+import { guardOutline } from "./guard";
 import { handleCurve, handleOutline } from "./handleOutline";
 
 const sound = newDesign("Sedge");

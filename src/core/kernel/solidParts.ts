@@ -1,8 +1,11 @@
 import type { Manifold, ManifoldToplevel } from "manifold-3d";
 import type { Assembly } from "../assembly/types";
+
+import { FAR_MM, type MeshFineness, meshRegion } from "../solids/meshRegion";
+
+import type { Drill, HalfSpace, Region } from "../solids/region";
+import type { TriangleMesh } from "../solids/triangleMesh";
 import { inKernelScope, type KernelScope } from "./kernelScope";
-import { FAR_MM, type MeshFineness, meshRegion, type TriangleMesh } from "./meshRegion";
-import type { Drill, HalfSpace, Region } from "./region";
 
 /** Volume in mm³ and centroid in mm of a closed mesh. */
 export interface SolidMeasure {

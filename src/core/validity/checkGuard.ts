@@ -1,5 +1,6 @@
-import { guardThickness, guardWidthAt, handleFront } from "../assembly/guards";
 import type { Design, Guard } from "../design/schema";
+import { guardWidthAt } from "../layout/guard";
+import { layoutOf } from "../layout/layout";
 import { barAtFront } from "./checkTang";
 import type { Report } from "./types";
 
@@ -7,7 +8,7 @@ import type { Report } from "./types";
 export function checkGuard(design: Design, report: Report): void {
   const { guard, tang, handle } = design;
   if (!guard || guard.mesh) return;
-  const front = handleFront(design);
+  const { frontX: front, guardMm: thick } = layoutOf(design);
   if (tang.kind === "full") {
     const nodes = handle.outline;
     const short = Math.min(guard.aboveMm - nodes[0].yMm, guard.belowMm + nodes[nodes.length - 1].yMm);
@@ -26,7 +27,6 @@ export function checkGuard(design: Design, report: Report): void {
     const y = tang.kind === "full" ? 0 : tang.yMm;
     if (!(over < 0)) report("error", "tang-through-guard", { at: { x: 0, y }, measured: over, limit: 0 });
   }
-  const thick = guardThickness(guard);
   if (guard.domeMm > thick)
     report("error", "dome-deeper-than-guard", { at: { x: 0, y: 0 }, measured: guard.domeMm, limit: thick });
   if (guard.notch) {
@@ -47,7 +47,7 @@ function checkDowels(
   if (!guard.dowels) return;
   const { diameterMm, spreadMm } = guard.dowels;
   const middle = design.tang.kind === "full" ? 0 : design.tang.yMm;
-  const x = handleFront(design);
+  const x = layoutOf(design).frontX;
   const reach = (spreadMm + diameterMm) / 2;
   const out = Math.max(middle + reach - guard.aboveMm, -guard.belowMm - (middle - reach));
   if (!(out < 0))

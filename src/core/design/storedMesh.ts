@@ -1,5 +1,5 @@
-import type { StoredMesh } from "../../design/schema";
-import type { TriangleMesh } from "../../solids/meshRegion";
+import type { TriangleMesh } from "../solids/triangleMesh";
+import type { StoredMesh } from "./schema";
 
 /** A stored shape's numbers, or null where they are damaged: not whole, not finite, or corners that are not there. */
 export function decodeMesh(stored: Pick<StoredMesh, "vertices" | "triangles">): TriangleMesh | null {

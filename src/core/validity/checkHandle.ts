@@ -1,11 +1,11 @@
-import { beginning } from "../assembly/building";
-import { guardThickness, handleFront } from "../assembly/guards";
-import { waistDepth } from "../assembly/handleBody";
-import { bodyEnd, pieceStations, slackPiece } from "../assembly/pieces";
-import { bolsterJoint } from "../assembly/scales";
 import type { Point } from "../curve/bezier";
 import { signedDistance } from "../curve/crossing";
+import { handleReach } from "../design/constructions";
 import type { Design, ScalesHandle } from "../design/schema";
+import { waistDepth } from "../layout/handleBody";
+import { layoutOf } from "../layout/layout";
+import { bodyEnd, pressedLength, slackPiece } from "../layout/pieces";
+import { bolsterJoint, jointsFrontFirst, linersThickness } from "../layout/scales";
 import { lineAt } from "../solids/layer";
 import type { Report } from "./types";
 
@@ -34,9 +34,8 @@ export function checkHandle(design: Design, edge: readonly Point[], report: Repo
 }
 
 function checkScales(design: Design, handle: ScalesHandle, report: Report): void {
-  const b = beginning(design);
-  const [butt, front] = b.behind;
-  const liners = handle.liners.reduce((sum, l) => sum + l.thicknessMm, 0);
+  const { span, frontX: front, tangFace, crowns } = layoutOf(design);
+  const liners = linersThickness(handle);
   const hollow = (x: number) => {
     const w = handle.waist;
     return w && Math.abs(x - w.xMm) < 1e-6 ? waistDepth(w) : 0;
@@ -47,9 +46,9 @@ function checkScales(design: Design, handle: ScalesHandle, report: Report): void
   ];
   for (const { x, id } of places) {
     const at = { x, y: 0 };
-    const core = lineAt(b.half, x) + liners;
+    const core = lineAt(tangFace, x) + liners;
     for (const side of ["right", "left"] as const) {
-      const halfMm = b[side].at(x) - hollow(x);
+      const halfMm = crowns[side].at(x) - hollow(x);
       const stock = handle[side].thicknessMm;
       if (!(halfMm > core)) {
         report("error", "handle-thinner-than-tang", { at, subject: id, measured: halfMm, limit: core });
@@ -70,12 +69,12 @@ function checkScales(design: Design, handle: ScalesHandle, report: Report): void
   if (bevel) {
     const stock = Math.min(handle.right.thicknessMm, handle.left.thicknessMm);
     const cut = bevel.lengthMm * Math.tan((bevel.angleDeg * Math.PI) / 180);
-    const face = lineAt(b.half, front);
-    const deep = Math.min(b.right.at(front - bevel.lengthMm), face + liners + stock) - face;
+    const face = lineAt(tangFace, front);
+    const deep = Math.min(crowns.right.at(front - bevel.lengthMm), face + liners + stock) - face;
     if (cut > deep)
       report("warning", "bevel-too-deep", { at: { x: front, y: 0 }, measured: cut, limit: deep });
   }
-  checkJoints(handle, [butt, front], report);
+  checkJoints(handle, span, report);
 }
 
 function checkJoints(handle: ScalesHandle, behind: readonly [number, number], report: Report): void {
@@ -84,7 +83,7 @@ function checkJoints(handle: ScalesHandle, behind: readonly [number, number], re
   const to = rear ? bolsterJoint(rear, "rear", behind) : behind[0];
   if (!(to < from)) report("error", "bolsters-meet", { at: { x: from, y: 0 }, measured: to, limit: from });
   let ahead = from;
-  for (const j of [...handle.joints].sort((p, q) => q.xMm - p.xMm)) {
+  for (const j of jointsFrontFirst(handle)) {
     const at = { x: j.xMm, y: 0 };
     const end = j.xMm - (j.divider?.thicknessMm ?? 0);
     if (!(j.xMm < from) || !(end > to)) {
@@ -100,8 +99,7 @@ function checkJoints(handle: ScalesHandle, behind: readonly [number, number], re
 function checkPieces(design: Design, report: Report): void {
   const { handle } = design;
   if (handle.kind !== "stack") return;
-  const [butt, front] = beginning(design).behind;
-  const stations = pieceStations(handle, front, butt);
+  const { buttX: butt, frontX: front, pieces: stations } = layoutOf(design);
   const slack = slackPiece(handle);
   if (slack < 0) {
     const end = stations[stations.length - 1][0];
@@ -112,10 +110,7 @@ function checkPieces(design: Design, report: Report): void {
     return;
   }
   const rest = bodyEnd(handle, front, butt);
-  const given = handle.pieces.reduce(
-    (sum, p, i) => (i === slack ? sum : sum + p.lengthMm * (1 - p.pressedShare)),
-    0,
-  );
+  const given = handle.pieces.reduce((sum, p, i) => (i === slack ? sum : sum + pressedLength(p)), 0);
   const room = front - butt;
   if (!(given < room))
     report("error", "pieces-longer-than-handle", { at: { x: rest, y: 0 }, measured: given, limit: room });
@@ -123,10 +118,9 @@ function checkPieces(design: Design, report: Report): void {
 
 /** Whether the handle has length left behind its guard; what stands on it is not checked where it has none. */
 export function checkRoom(design: Design, report: Report): boolean {
-  const butt = Math.min(...design.handle.outline.map((n) => n.xMm));
-  const front = handleFront(design);
-  if (front > butt) return true;
-  const measured = design.guard ? guardThickness(design.guard) : 0;
-  report("error", "guard-longer-than-handle", { at: { x: front, y: 0 }, measured, limit: -butt });
+  const { frontX, guardMm } = layoutOf(design);
+  const reach = handleReach(design);
+  if (frontX > -reach) return true;
+  report("error", "guard-longer-than-handle", { at: { x: frontX, y: 0 }, measured: guardMm, limit: reach });
   return false;
 }

@@ -1,6 +1,7 @@
 import { type Cubic, type Point, straight } from "../curve/bezier";
 import { type Contour, contourOf } from "../curve/contour";
 import type { Blade, TipStyle } from "../design/schema";
+import { remembered } from "./remembered";
 
 /** Control distance of a quarter ellipse as a cubic, from memory: 4/3·(√2 − 1); its area is 0.03 % off. */
 const QUARTER = (4 / 3) * (Math.SQRT2 - 1);
@@ -33,7 +34,7 @@ export function bladeHeights(blade: Blade) {
  * The blade's outline ahead of the datum as one closed run of cubics: along the spine to the tip, back along the
  * edge to the heel, and along the ricasso. Lengths beyond the blade are held within it.
  */
-export function bladeOutline(blade: Blade): Contour {
+export const bladeOutline = remembered((blade: Blade): Contour => {
   const L = blade.lengthMm;
   const ricasso = Math.min(blade.ricassoMm, L);
   const { spine, edge, ricassoBottom, tip } = bladeHeights(blade);
@@ -50,7 +51,7 @@ export function bladeOutline(blade: Blade): Contour {
     straight(at(0, ricassoBottom), at(0, spine)),
   ];
   return contourOf(corners.filter((c) => Math.hypot(c.d.x - c.a.x, c.d.y - c.a.y) > 1e-9));
-}
+});
 
 function runToTip(run: SpineRun, from: Point, tip: Point): Cubic {
   const midX = (from.x + tip.x) / 2;

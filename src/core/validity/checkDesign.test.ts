@@ -11,7 +11,6 @@ import {
 import { newDesign } from "../design/create";
 import { newFastener } from "../design/fasteners";
 import { newGuard } from "../design/guards";
-import { withHandleLength } from "../design/lengths";
 import { boxesMesh, endingIn, manyOpenings, rodMesh } from "../design/limits.fixtures";
 import type {
   BarEnd,
@@ -24,9 +23,10 @@ import type {
   ScalesHandle,
 } from "../design/schema";
 import { newMeasured } from "../design/starts";
+import { withHandleLength } from "../layout/handleLengths";
+import { faultsOf } from "../weigh/faults";
 import { weigh } from "../weigh/weigh";
-import { checkDesign } from "./checkDesign";
-import { FINDING_RULES, type FindingRule } from "./types";
+import { FAULT_RULES, type FaultRule } from "./types";
 
 const sound = newDesign("Sedge");
 if (sound.handle.kind !== "scales" || sound.tang.kind !== "full")
@@ -71,7 +71,7 @@ const end = (kind: "threaded" | "take-down", change: object): Design => {
 };
 
 /** A design that trips each rule; the sound one trips none. */
-const TRIPS: [FindingRule, Design][] = [
+const TRIPS: [FaultRule, Design][] = [
   ["unknown-material", blade({ steel: "wood-of-the-moon" })],
   ["ricasso-longer-than-blade", blade({ ricassoMm: 110 })],
   ["ricasso-higher-than-heel", blade({ ricassoHeightMm: 40 })],
@@ -203,17 +203,17 @@ const TRIPS: [FindingRule, Design][] = [
 
 describe("what a design cannot be", () => {
   it("has a design that trips every rule there is", () => {
-    expect(FINDING_RULES.filter((rule) => !TRIPS.some(([r]) => r === rule))).toEqual([]);
+    expect(FAULT_RULES.filter((rule) => !TRIPS.some(([r]) => r === rule))).toEqual([]);
   });
 
   it("finds nothing amiss in a sound one", () => {
     for (const design of [sound, hidden, { ...sound, guard }, { ...hidden, guard }])
-      expect(checkDesign(design)).toEqual([]);
+      expect(faultsOf(design)).toEqual([]);
   });
 
   it.each(TRIPS)("%s", (rule, design) => {
-    const found = checkDesign(design).find((f) => f.rule === rule);
-    expect(found, JSON.stringify(checkDesign(design))).toBeDefined();
+    const found = faultsOf(design).find((f) => f.rule === rule);
+    expect(found, JSON.stringify(faultsOf(design))).toBeDefined();
     const weighing = weigh(design);
     expect(weighing.ok).toBe(found?.severity === "warning");
     if (weighing.ok) expect(Number.isFinite(weighing.report.massG)).toBe(true);

@@ -1,5 +1,5 @@
-import { handleOutline } from "../assembly/handleOutline";
-import type { Design, NodeRole } from "./schema";
+import type { Design, NodeRole } from "../design/schema";
+import { handleOutline } from "./handleOutline";
 
 /** Lengths of a handle that a maker measures and sets directly. */
 export const HANDLE_LENGTHS = ["length", "front", "groove", "swell", "butt"] as const;

@@ -1,23 +1,22 @@
 import { assemble } from "../assembly/assemble";
 import type { Assembly } from "../assembly/types";
+import { holesOf, slotsOf } from "../design/openings";
 import type { Design, Piece, StoredMesh } from "../design/schema";
-import { decodeMesh } from "../files/mesh/stored";
+import { decodeMesh } from "../design/storedMesh";
 import { crossesItself, MOST_TRIANGLES } from "../solids/meshFaults";
 import { MOST_LAYERS } from "../solids/meshLayers";
 import { materialById } from "../stock/materials";
-import { MOST_EFFORT, weighingEffort } from "../weigh/effort";
 import { checkBlade } from "./checkBlade";
 import { checkBored } from "./checkBored";
 import { checkGuard } from "./checkGuard";
 import { checkHandle, checkRoom } from "./checkHandle";
 import { checkOutline } from "./checkOutline";
 import { checkTang } from "./checkTang";
-import { holesOf, slotsOf } from "./openings";
-import type { Finding, Report } from "./types";
+import type { Fault, Report } from "./types";
 
 /** What makes a design impossible to build ("error"), or not what it says ("warning"). Empty when all is well. */
-export function checkDesign(design: Design, assembly: Assembly = assemble(design)): Finding[] {
-  const findings: Finding[] = [];
+export function checkDesign(design: Design, assembly: Assembly = assemble(design)): Fault[] {
+  const findings: Fault[] = [];
   const report: Report = (severity, rule, { at, subject, measured, limit } = {}) =>
     findings.push({
       rule,
@@ -32,7 +31,6 @@ export function checkDesign(design: Design, assembly: Assembly = assemble(design
   checkBlade(design, report);
   const edge = checkOutline(design, report);
   checkIds(design, report);
-  checkEffort(design, assembly, report);
   checkShapes(design, assembly, report);
   checkBored(design, edge, report);
   if (checkRoom(design, report)) {
@@ -46,14 +44,6 @@ export function checkDesign(design: Design, assembly: Assembly = assemble(design
 /** Ids of all materials that an assembly is made of. */
 export function materialsOf({ parts }: Assembly): string[] {
   return [...new Set(parts.flatMap((p) => p.made.map((m) => m.materialId)))];
-}
-
-/** What would take far more than a second to weigh is not begun with. */
-function checkEffort({ blade }: Design, assembly: Assembly, report: Report): void {
-  // Blade and tang of a blade in the hand are weighed a second time, by themselves.
-  const times = blade.measured && !blade.measured.holesIn ? 2 : 1;
-  const measured = times * weighingEffort(assembly);
-  if (measured > MOST_EFFORT) report("error", "design-too-detailed", { measured, limit: MOST_EFFORT });
 }
 
 function checkIds(design: Design, report: Report): void {

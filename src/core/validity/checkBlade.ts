@@ -1,5 +1,5 @@
-import { bladeHeights } from "../assembly/bladeOutline";
 import type { Design } from "../design/schema";
+import { bladeHeights } from "../layout/bladeOutline";
 import { groundThickness } from "../solids/grind";
 import type { Report } from "./types";
 

@@ -1,8 +1,9 @@
 import type { Manifold, ManifoldToplevel } from "manifold-3d";
 import type { Assembly } from "../assembly/types";
-import { solidParts } from "./kernel";
+import type { MeshFineness } from "../solids/meshRegion";
+import type { TriangleMesh } from "../solids/triangleMesh";
 import { inKernelScope } from "./kernelScope";
-import type { MeshFineness, TriangleMesh } from "./meshRegion";
+import { solidParts } from "./solidParts";
 
 /** A part as a closed mesh. */
 export interface PartMesh {

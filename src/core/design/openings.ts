@@ -1,4 +1,4 @@
-import type { Design, TangHole, TangSlot } from "../design/schema";
+import type { Design, TangHole, TangSlot } from "./schema";
 
 /** The round holes of a full tang; none of others. */
 export function holesOf({ tang }: Design): readonly TangHole[] {

@@ -1,12 +1,40 @@
+import type { Contour } from "../curve/contour";
 import { type Profile, profileThrough } from "../curve/profile";
 import { signChanges } from "../curve/roots";
-import type { Design, Handle, ScalesHandle } from "../design/schema";
-import { lineAt, shifted } from "../solids/layer";
+import type { Handle, ScalesHandle } from "../design/schema";
+import { type Line, lineAt, shifted } from "../solids/layer";
 import { type LoftSide, loftRegion } from "../solids/loft";
 import type { Region } from "../solids/region";
 import { facetedSection, type SectionShape, sectionOf } from "../solids/section";
 import { FLAT_ROUNDNESS } from "../tolerances";
-import { type Building, beginning } from "./building";
+import { linersThickness } from "./scales";
+
+/** What a handle's solid follows: its outline, its crowns, its sections, and what its scales lie on. */
+export interface HandleForm {
+  readonly handle: Handle;
+  readonly outline: Contour;
+  /** Stations of butt and front. */
+  readonly span: readonly [number, number];
+  /** Half the thickness of what the scales lie on. */
+  readonly tangFace: Line;
+  /** Height of the crown on each side, without the waist's hollow. */
+  readonly crowns: { readonly right: Profile; readonly left: Profile };
+  readonly sections: Sections;
+}
+
+/** The section at each station, and the stations where it turns from flat to rounded. */
+export interface Sections {
+  at(x: number): SectionShape;
+  readonly stations: readonly number[];
+}
+
+/** The crowns of both sides as they are drawn. */
+export function crownsOf({ plan }: Handle): HandleForm["crowns"] {
+  return {
+    right: profileThrough(plan.map((p) => ({ x: p.xMm, v: p.halfMm }))),
+    left: profileThrough(plan.map((p) => ({ x: p.xMm, v: p.leftHalfMm ?? p.halfMm }))),
+  };
+}
 
 /** Depth of the hollow that a wheel of radius R leaves in its middle, of chord c: R − √(R² − c²/4). */
 export function waistDepth({ chordMm, wheelRadiusMm }: NonNullable<Handle["waist"]>): number {
@@ -31,10 +59,7 @@ function waisted(crown: Profile, waist: Handle["waist"]): Profile {
 }
 
 /** The section at each station, and the stations where it turns from flat to rounded. */
-export function sectionsOf(
-  handle: Handle,
-  [from, to]: readonly [number, number],
-): { at: (x: number) => SectionShape; stations: readonly number[] } {
+export function sectionsOf(handle: Handle, [from, to]: readonly [number, number]): Sections {
   if (handle.facets !== null) {
     const section = facetedSection(handle.facets);
     return { at: () => section, stations: [] };
@@ -65,13 +90,11 @@ function bevelCap(
   return (x) => (x < from ? Number.POSITIVE_INFINITY : crown - (x - from) * fall);
 }
 
-/** The whole handle as its maker contours it, from `buttX` on; grown outward all round by `growMm`. */
-export function bodyRegion(b: Building, xRange: readonly [number, number] = b.behind): Region {
-  const { design, outline, behind, half } = b;
-  const { handle } = design;
-  const sections = sectionsOf(handle, behind);
-  const right = waisted(b.right, handle.waist);
-  const left = waisted(b.left, handle.waist);
+/** The handle as its maker contours it, over some stations: all of it, or what its shaped pieces leave. */
+export function bodyRegion(form: HandleForm, xRange: readonly [number, number] = form.span): Region {
+  const { handle, outline, span, tangFace, sections } = form;
+  const right = waisted(form.crowns.right, handle.waist);
+  const left = waisted(form.crowns.left, handle.waist);
   if (handle.kind === "stack") {
     const side = (crown: Profile): LoftSide => ({
       crown,
@@ -87,11 +110,11 @@ export function bodyRegion(b: Building, xRange: readonly [number, number] = b.be
       stations: sections.stations,
     });
   }
-  const linersMm = handle.liners.reduce((sum, l) => sum + l.thicknessMm, 0);
+  const linersMm = linersThickness(handle);
   const side = (crown: Profile, scaleMm: number): LoftSide => {
-    const stock = shifted(half, linersMm + scaleMm);
-    const bevel = bevelCap(handle, behind[1], (x) => Math.min(crown.at(x), lineAt(stock, x)));
-    return { crown, land: (x) => lineAt(half, x), cap: (x) => Math.min(bevel(x), lineAt(stock, x)) };
+    const stock = shifted(tangFace, linersMm + scaleMm);
+    const bevel = bevelCap(handle, span[1], (x) => Math.min(crown.at(x), lineAt(stock, x)));
+    return { crown, land: (x) => lineAt(tangFace, x), cap: (x) => Math.min(bevel(x), lineAt(stock, x)) };
   };
   return loftRegion({
     outline,
@@ -99,19 +122,14 @@ export function bodyRegion(b: Building, xRange: readonly [number, number] = b.be
     right: side(right, handle.right.thicknessMm),
     left: side(left, handle.left.thicknessMm),
     sectionAt: sections.at,
-    stations: [...sections.stations, ...(handle.frontBevel ? [behind[1] - handle.frontBevel.lengthMm] : [])],
+    stations: [...sections.stations, ...(handle.frontBevel ? [span[1] - handle.frontBevel.lengthMm] : [])],
   });
 }
 
-/** The whole handle of a design as a solid by itself. */
-export function handleBody(design: Design): Region {
-  return bodyRegion(beginning(design));
-}
-
 /** Height of the finished surface over the centre plane at a place, on one side; 0 where there is no handle. */
-export function surfaceAt(body: Region, x: number, y: number, mirror = false): number {
+export function surfaceAt(body: Region, x: number, y: number, side: "right" | "left"): number {
   const slice = body.sliceAt(x);
   if (!slice?.ys || slice.ys.length < 2) return 0;
   if (y < slice.ys[0] || y > slice.ys[slice.ys.length - 1]) return 0;
-  return Math.max(0, mirror ? -slice.low(y) : slice.high(y));
+  return Math.max(0, side === "left" ? -slice.low(y) : slice.high(y));
 }

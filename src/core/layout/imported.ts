@@ -1,10 +1,10 @@
 import type * as z from "zod";
 import type { meshPlace } from "../design/record/fields";
 import type { StoredMesh } from "../design/schema";
-import { decodeMesh } from "../files/mesh/stored";
+import { decodeMesh } from "../design/storedMesh";
 import { meshLayers } from "../solids/meshLayers";
-import type { TriangleMesh } from "../solids/meshRegion";
 import type { Region } from "../solids/region";
+import type { TriangleMesh } from "../solids/triangleMesh";
 
 export type MeshPlace = z.infer<typeof meshPlace>;
 

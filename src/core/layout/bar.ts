@@ -6,7 +6,7 @@ import { barRegion } from "../solids/bar";
 import { type Line, lineAt } from "../solids/layer";
 import type { Region } from "../solids/region";
 import { rodRegion } from "../solids/turned";
-import { edgeMeetings } from "./joints";
+import { edgeMeetings } from "./meetings";
 
 /** How far ahead of its end a handle closes round a tang that goes through it, mm. */
 const THROUGH_MM = 25;

@@ -1,17 +1,7 @@
-import {
-  barHalf,
-  barHeight,
-  barTangOutline,
-  blockHoleRegions,
-  holeBottom,
-  roomRegion,
-} from "../assembly/barTang";
-import { type Building, beginning } from "../assembly/building";
-import { bodyRegion } from "../assembly/handleBody";
-import { bodyEnd, shapedPieces } from "../assembly/pieces";
-import { insetOutline } from "../assembly/recess";
-import { knifeEnd } from "../assembly/tangs";
-import type { Design, HiddenTang } from "../design/schema";
+import type { Design, FullTang, HiddenTang } from "../design/schema";
+import { barHalf, barHeight, barTangOutline, holeBottom } from "../layout/bar";
+import { type Layout, layoutOf } from "../layout/layout";
+import { wallEnd } from "../layout/wallEnd";
 import { lineAt } from "../solids/layer";
 import type { Region } from "../solids/region";
 import type { Report } from "./types";
@@ -19,14 +9,14 @@ import type { Report } from "./types";
 /** The tang against the handle it stands in: openings, hole, frame, and what is at its end. */
 export function checkTang(design: Design, report: Report): void {
   const { tang, handle } = design;
-  const b = beginning(design);
-  const [butt, front] = b.behind;
+  const layout = layoutOf(design);
+  const { frontX: front } = layout;
   if ((tang.kind === "hidden") !== (handle.kind === "stack")) {
     report("error", "tang-and-handle-apart", { at: { x: front, y: 0 } });
     return;
   }
   if (tang.kind === "full") {
-    if (tang.recess) checkRecess(b, tang.recess, report);
+    if (tang.recess) checkRecess(layout, tang.recess, report);
     return;
   }
   if (tang.kind === "framed") {
@@ -35,33 +25,24 @@ export function checkTang(design: Design, report: Report): void {
       const at = { x: front, y: tang.yMm };
       report("error", "tang-thicker-than-frame", { at, measured: thick, limit: tang.frame.thicknessMm });
     }
-    const hole = roomRegion(tang, tang.hole.clearanceMm, tang.hole.deeperMm, front);
-    checkWalls(b, [hole], [bodyRegion(b)], -tang.lengthMm - tang.hole.deeperMm, false, report);
+    checkWalls(layout, [layout.body], -tang.lengthMm - tang.hole.deeperMm, false, report);
     return;
   }
-  if (handle.kind !== "stack") return;
-  const shaped = shapedPieces(b, handle).flatMap((s) => s.housings);
-  const body = bodyRegion(b, [bodyEnd(handle, front, butt), front]);
+  const solids = [layout.plainBody, ...layout.shapedPieces.flatMap((s) => s.stretches.flat())];
   const bottom = holeBottom(tang, tang.hole, front);
-  const solids = [body, ...shaped.flatMap((of) => of.map((r) => b.regions[r]))];
-  checkWalls(b, blockHoleRegions(tang, tang.hole, front), solids, bottom, tang.end.kind !== "plain", report);
+  checkWalls(layout, solids, bottom, tang.end.kind !== "plain", report);
   checkFit(tang, front, Math.min(...solids.map((s) => s.xRange[0])), report);
-  const housings = [[b.put(body)], ...shaped];
-  checkEnd(tang, knifeEnd(b, housings, tang.yMm), report);
+  checkEnd(tang, layout.rearAt(tang.yMm), report);
 }
 
-function checkRecess(
-  b: Building,
-  recess: { rimMm: number; fromMm: number; depthMm: number },
-  report: Report,
-): void {
+function checkRecess(layout: Layout, recess: NonNullable<FullTang["recess"]>, report: Report): void {
   const at = { x: -recess.fromMm, y: 0 };
-  const outline = insetOutline(b.outline, recess.rimMm, -recess.fromMm);
+  const { recess: outline, tangFace } = layout;
   if (!outline) {
     report("error", "recess-no-room", { at, measured: recess.rimMm });
     return;
   }
-  const thin = Math.min(lineAt(b.half, outline.xRange[0]), lineAt(b.half, outline.xRange[1]));
+  const thin = Math.min(lineAt(tangFace, outline.xRange[0]), lineAt(tangFace, outline.xRange[1]));
   if (!(recess.depthMm < thin))
     report("error", "recess-cuts-through", { at, measured: recess.depthMm, limit: thin });
 }
@@ -71,16 +52,15 @@ function checkRecess(
  * hole is left out.
  */
 function checkWalls(
-  b: Building,
-  holes: readonly Region[],
+  layout: Layout,
   solids: readonly Region[],
   bottom: number,
   through: boolean,
   report: Report,
 ): void {
-  const [butt, front] = b.behind;
+  const { buttX: butt, frontX: front, tangHoles: holes } = layout;
   const goesOut = through || bottom <= butt;
-  const end = goesOut ? butt + 0.12 * (front - butt) : Math.max(butt, bottom);
+  const end = goesOut ? wallEnd(layout) : Math.max(butt, bottom);
   let worst = { wall: Number.POSITIVE_INFINITY, x: front, y: 0 };
   for (let i = 0; i <= 24; i++) {
     const x = front - 1e-6 + ((end - front + 2e-6) * i) / 24;

@@ -1,0 +1,89 @@
+/** What cannot be built, what is against a rule of the trade, and what is only to be kept in mind. */
+export type FindingSeverity = "error" | "warning" | "note";
+
+/** Codes of what cannot be built, or not as it is said; the words for each are the interface's. */
+export const FAULT_RULES = [
+  "unknown-material",
+  "duplicate-id",
+  "supports-together",
+  "reading-over-weight",
+  "hollow-wheel-too-small",
+  "hollow-cuts-through",
+  "edge-thicker-than-spine",
+  "ricasso-longer-than-blade",
+  "ricasso-higher-than-heel",
+  "tip-longer-than-blade",
+  "outline-crosses-itself",
+  "outline-ahead-of-front",
+  "outline-front-open",
+  "outline-no-area",
+  "pin-off-handle",
+  "hole-off-tang",
+  "slot-off-tang",
+  "fasteners-overlap",
+  "bore-not-inside-tube",
+  "pattern-overfull",
+  "fastener-sizes",
+  "seat-inside-tang",
+  "seat-outside-handle",
+  "handle-thinner-than-tang",
+  "stock-thinner-than-handle",
+  "waist-wheel-too-small",
+  "bevel-too-deep",
+  "bolsters-meet",
+  "joint-off-handle",
+  "joints-cross",
+  "recess-no-room",
+  "recess-cuts-through",
+  "tang-and-handle-apart",
+  "tang-thicker-than-frame",
+  "tang-hole-breaks-out",
+  "tang-does-not-fit-hole",
+  "thread-too-short",
+  "screw-misses-tang",
+  "screw-wider-than-tang",
+  "end-sizes",
+  "guard-longer-than-handle",
+  "guard-lower-than-tang",
+  "tang-through-guard",
+  "dome-deeper-than-guard",
+  "notch-into-tang",
+  "dowel-off-guard",
+  "dowel-in-tang",
+  "pieces-longer-than-handle",
+  "pieces-short-of-butt",
+  "ring-apart",
+  "shape-missing",
+  "shape-crosses-itself",
+  "shape-too-folded",
+  "shapes-too-fine",
+  "design-too-detailed",
+] as const;
+export type FaultRule = (typeof FAULT_RULES)[number];
+
+/** One thing found in a design: what was measured against what limit, and where on the drawing. */
+export interface FindingOf<Rule> {
+  readonly rule: Rule;
+  readonly severity: FindingSeverity;
+  /** Place in the x–y plane, mm; null where the whole design is meant. */
+  readonly at: { readonly x: number; readonly y: number } | null;
+  /** Id of the node, pin or material concerned, or null. */
+  readonly subject: string | null;
+  readonly measured: number | null;
+  readonly limit: number | null;
+}
+
+/** What makes a design impossible to build ("error"), or not what it says ("warning"). */
+export type Fault = FindingOf<FaultRule>;
+
+/** Takes down a fault. */
+export type Report = (
+  severity: FindingSeverity,
+  rule: FaultRule,
+  more?: {
+    at?: { readonly x: number; readonly y: number };
+    subject?: string;
+    measured?: number;
+    limit?: number;
+  },
+) => void;

@@ -1,0 +1,13 @@
+import { assemble } from "../assembly/assemble";
+import type { Assembly } from "../assembly/types";
+import type { Design } from "../design/schema";
+import { checkDesign } from "../validity/checkDesign";
+import type { Fault } from "../validity/types";
+import { effortFault } from "./effort";
+
+/** What keeps a design from being weighed ("error"), or is not as it says ("warning"). Empty when all is well. */
+export function faultsOf(design: Design, assembly: Assembly = assemble(design)): Fault[] {
+  const faults = checkDesign(design, assembly);
+  const effort = effortFault(design, assembly);
+  return effort ? [...faults, effort] : faults;
+}
