@@ -5,7 +5,10 @@
 const ORDER = [
   ["tolerances", "isRecord", "units", "stock"],
   ["curve"],
+  ["record"],
   ["solids"],
+  ["fasteners"],
+  ["guardFittings"],
   ["design"],
   ["layout"],
   ["assembly"],

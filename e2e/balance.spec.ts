@@ -4,6 +4,7 @@ import { outside } from "../src/core/design/uses";
 import { dynamics } from "../src/core/weigh/dynamics";
 import { groupPulls, partPulls } from "../src/core/weigh/pulls";
 import { weigh } from "../src/core/weigh/weigh";
+import { partName } from "../src/words/parts";
 import { balanceOf, keptKnife, openKnife, typeLength, weightOf } from "./bench";
 
 const designOf = async (page: Page) => (await keptKnife(page)).design as Design;
@@ -141,7 +142,7 @@ test("the strip tells what each part does, by pointer and by keys, and why the c
   await expect(readout).toContainText("Blade");
   await page.keyboard.press("Home");
   const first = pulls[0];
-  await expect(readout).toContainText(first.part.name);
+  await expect(readout).toContainText(partName(first.part.key));
   await page.keyboard.press("Escape");
   await expect(readout).toHaveText("What pulls where");
 

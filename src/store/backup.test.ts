@@ -1,3 +1,4 @@
+import { DESIGN_VERSION } from "@/core/design/version";
 import "fake-indexeddb/auto";
 import { beforeEach, describe, expect, it } from "vitest";
 import { newDesign } from "@/core/design/create";
@@ -31,7 +32,7 @@ async function filled() {
     at: 0,
     label: "x",
     undone: false,
-    version: 5,
+    version: DESIGN_VERSION,
     before: {},
     after: {},
   });
@@ -143,7 +144,7 @@ describe("a backup", () => {
   it("brings a knife's history in with it, in place of the one here, or not at all", async () => {
     const { id } = await addKnife(newDesign("Sedge"));
     const step = (at: number, label: string) =>
-      db.steps.put({ knifeId: id, at, label, undone: false, version: 5, before: {}, after: {} });
+      db.steps.put({ knifeId: id, at, label, undone: false, version: DESIGN_VERSION, before: {}, after: {} });
     for (const at of [0, 1]) await step(at, "then");
     const backup = through(await makeBackup());
     await new Promise((r) => setTimeout(r, 5));

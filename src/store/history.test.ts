@@ -1,3 +1,4 @@
+import { DESIGN_VERSION } from "@/core/design/version";
 import "fake-indexeddb/auto";
 import fc from "fast-check";
 import { beforeEach, describe, expect, it } from "vitest";
@@ -37,7 +38,7 @@ describe("the steps that are to be written", () => {
         at: 0,
         label: "now",
         undone: false,
-        version: 5,
+        version: DESIGN_VERSION,
         before: { blade: a.blade },
         after: { blade: b.blade },
       },
@@ -152,7 +153,7 @@ describe("a history that does not fit its knife", () => {
       at,
       label: `s${at}`,
       undone: false,
-      version: 5,
+      version: DESIGN_VERSION,
       before: { blade: sedge.blade },
       after: { blade: thick(5).blade },
       ...change,

@@ -1,3 +1,4 @@
+import { DESIGN_VERSION } from "@/core/design/version";
 import "fake-indexeddb/auto";
 import { readFileSync } from "node:fs";
 import Dexie from "dexie";
@@ -85,7 +86,7 @@ describe("databases as earlier versions wrote them", () => {
     expect(await autosave.flush()).toBe(true);
     autosave.dispose();
     const kept = await db.knives.get("old");
-    expect(kept).toMatchObject({ revision: 8, version: 5, design: { blade: { spineMm: 3.3 } } });
+    expect(kept).toMatchObject({ revision: 8, version: DESIGN_VERSION, design: { blade: { spineMm: 3.3 } } });
     expect(kept?.checksum).toBe(checksumOf(kept?.design));
     expect((await readBack("old")).saved?.design, "the old saved state is still read").toEqual(
       reading.design,
@@ -133,7 +134,7 @@ describe("a record that cannot be read", () => {
     ["a list for a design", { design: [] }],
     ["nothing for a design", { design: null }],
     ["a field missing", { design: { ...(sound.design as object), tang: undefined } }],
-    ["a field out of range", { design: { ...(sound.design as object), notes: 5 }, version: 5 }],
+    ["a field out of range", { design: { ...(sound.design as object), notes: 5 }, version: DESIGN_VERSION }],
     ["a version of nothing", { ...sound, version: "five" }],
     ["a version to come", { ...sound, version: 99 }],
   ];

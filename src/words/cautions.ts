@@ -1,4 +1,5 @@
 import type { Design } from "@/core/design/schema";
+import { kindOf } from "@/core/fasteners/registry";
 
 /** The usual cautions of the operations that a design asks for, in plain words. */
 export function cautionsFor(design: Design): string[] {
@@ -16,11 +17,11 @@ export function cautionsFor(design: Design): string[] {
     said.push(
       "Burning a tang in: fumes and smoke; outdoors, water at hand, and only with a tang that is not hardened.",
     );
-  if ((tang.kind === "hidden" && tang.end.kind === "peened") || fasteners.some((f) => f.kind === "rivet"))
+  if ((tang.kind === "hidden" && tang.end.kind === "peened") || fasteners.some((f) => kindOf(f).peened))
     said.push("Peening: eye protection; steel splinters fly from a hammered edge.");
   if (guard || fasteners.length > 0)
     said.push("Heating brass, copper or plated metal, also by grinding or soldering: fumes; ventilate.");
-  if (handle.kind === "stack" && handle.rings.length > 0)
+  if ((handle.kind === "stack" && handle.rings.length > 0) || guard?.knuckleBow)
     said.push(
       "Ring and knuckle grips are restricted in many places, and a ring holds the finger when the knife turns: ask before making, selling or carrying.",
     );

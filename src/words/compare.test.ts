@@ -64,9 +64,16 @@ describe("words of cost", () => {
       "6.00 cr a piece of 300 × 100 × 9.5",
     );
     const size = { lengthMm: 120, heightMm: 35, thicknessMm: 9.53 };
-    const cut = { kind: "sawn", what: "Scale", key: "g10", count: 2, sawnMm: size, blankMm: size } as const;
+    const cut = {
+      kind: "sawn",
+      what: { kind: "scale", number: null, side: "pair" },
+      key: "g10",
+      count: 2,
+      sawnMm: size,
+      blankMm: size,
+    } as const;
     expect(takenWords({ ...cut, lengthwise: true }, "metric")).toBe("2 of 120 × 35 × 9.5 mm");
-    expect(takenWords({ kind: "hardware", what: "", key: "each:blade", count: 1 }, "metric")).toBe("1");
+    expect(takenWords({ kind: "hardware", key: "each:blade", count: 1 }, "metric")).toBe("1");
   });
 
   it("say why a file of prices was refused", () => {

@@ -68,8 +68,6 @@ export const SHAPE_WORDS: Record<PieceShape["kind"] | "outline", string> = {
   mesh: "Imported shape",
 };
 
-export const RIVET_WORDS = { domed: "Domed", flat: "Flat" } as const;
-
 /** How many flats go round a section. */
 export const FACET_WORDS: Readonly<Record<string, string>> = {
   none: "Rounded",

@@ -1,9 +1,12 @@
-import type { Hardware, Price, Shop } from "@/core/cost/shop";
+import type { Price, Shop } from "@/core/cost/shop";
 import type { Take } from "@/core/cost/takes";
 import type { WorkTask } from "@/core/cost/work";
+import type { FastenerKind } from "@/core/fasteners/registry";
 import { materialById } from "@/core/stock/materials";
 import { printLengthShort, printMass, type UnitSystem } from "@/core/units/print";
+import { FASTENERS } from "./fasteners";
 import { printMoney } from "./money";
+import { cutName, partName } from "./parts";
 
 export const TASK_WORDS: Record<WorkTask, string> = {
   blade: "Blade: profile, grind, harden",
@@ -31,18 +34,36 @@ export const TASK_WORDS: Record<WorkTask, string> = {
   finish: "Sand and finish",
 };
 
-const HARDWARE_WORDS: Record<Hardware, string> = {
-  "each:sleeve-bolt": "Sleeve bolt",
-  "each:cap-screw": "Cap screws with insert",
-  "each:nutted-rod": "Rod with nuts",
-  "each:butt-nut": "Nut at the butt",
-  "each:butt-screw": "Screw at the butt",
-  "each:blade": "Ready-made blade",
+const EACH = "each:";
+const HARDWARE_WORDS: Readonly<Record<string, string>> = {
+  "butt-nut": "Nut at the butt",
+  "butt-screw": "Screw at the butt",
+  blade: "Ready-made blade",
 };
 
 /** What a price is of: a material, or hardware bought finished. */
 export function priceKeyWords(key: string): string {
-  return HARDWARE_WORDS[key as Hardware] ?? materialById(key)?.name ?? key;
+  if (!key.startsWith(EACH)) return materialById(key)?.name ?? key;
+  const what = key.slice(EACH.length);
+  const fastener = FASTENERS[what as FastenerKind];
+  return fastener ? (fastener.priced ?? fastener.name) : (HARDWARE_WORDS[what] ?? key);
+}
+
+/** What something is taken for. */
+export function takeWords(take: Take): string {
+  switch (take.kind) {
+    case "sawn":
+      return cutName(take.what);
+    case "rod":
+      return take.what === "rods" ? "Pins and tubes" : "Patterned rod";
+    case "mass":
+      return take.what === "glue" ? "Glue, mixed" : partName(take.what);
+    case "hardware": {
+      if (take.key === "each:blade") return "Blade, as it was bought";
+      const fastener = FASTENERS[take.key.slice(EACH.length) as FastenerKind];
+      return fastener ? (fastener.bought ?? fastener.name) : priceKeyWords(take.key);
+    }
+  }
 }
 
 export const PRICE_BY_WORDS: Record<Price["by"], string> = {

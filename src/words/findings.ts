@@ -87,6 +87,8 @@ const WORDS: Record<FaultRule, (f: Finding, mm: Say) => string> = {
     `The dome (${mm(f.measured)}) is deeper than the guard is thick (${mm(f.limit)}).`,
   "notch-into-tang": () => "The finger notch cuts into the tang. Make it shallower or the guard longer.",
   "dowel-off-guard": () => "A dowel stands out of the guard. Bring the two closer together.",
+  "fitting-no-room": (f, mm) =>
+    `The fitting reaches ${mm(f.measured)} below the axis, but what it has to clear reaches ${mm(f.limit)}.`,
   "dowel-in-tang": () => "A dowel runs into the tang. Set the two further apart.",
   "pieces-short-of-butt": (f, mm) =>
     `The pieces are ${mm(f.measured)} long together, the handle is drawn ${mm(f.limit)}.`,

@@ -1,6 +1,6 @@
 import type { DrillSet, PinFit } from "@/core/design/schema";
+import type { BoreUse } from "@/core/fasteners/kind";
 import type { GlueJoint } from "@/core/fit/glue";
-import type { BoreUse } from "@/core/fit/sheet";
 
 export const FIT_WORDS: Record<PinFit, string> = {
   slide: "Sliding, in glue",

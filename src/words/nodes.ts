@@ -28,6 +28,3 @@ export const GRIND_WORDS: Record<Grind["kind"], string> = {
   convex: "Convex",
   "single-bevel": "Single bevel",
 };
-
-/** A fastener is called on screen what it is called in reports. */
-export { FASTENER_NAMES as FASTENER_WORDS } from "@/core/assembly/fasteners";

@@ -2,6 +2,7 @@ import type { PartGroup } from "@/core/assembly/types";
 import { materialById } from "@/core/stock/materials";
 import { printLength, printMass, type UnitSystem } from "@/core/units/print";
 import type { PartPull, Pull } from "@/core/weigh/pulls";
+import { partName } from "./parts";
 
 export const GROUP_WORDS: Record<PartGroup, string> = {
   blade: "Blade and tang",
@@ -39,5 +40,5 @@ export function pullSentence(name: string, pull: Pull, units: UnitSystem): strin
 }
 
 export function partSentence(pull: PartPull, units: UnitSystem): string {
-  return pullSentence(pull.part.name, pull, units);
+  return pullSentence(partName(pull.part.key), pull, units);
 }

@@ -1,5 +1,6 @@
 import type { Finding, TradeRule } from "@/core/review/types";
 import { materialById } from "@/core/stock/materials";
+import { cutName } from "./parts";
 
 /** Prints a length, or a weight, in the maker's units; nothing measured is a dash. */
 type Say = (value: number | null) => string;
@@ -162,7 +163,7 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
   },
   "stock-too-small": {
     name: "Stock for a piece",
-    says: (f, mm) => `${f.subject}: the stock is ${mm(f.measured)} too small.`,
+    says: (f, mm) => `${f.piece ? cutName(f.piece) : f.subject}: the stock is ${mm(f.measured)} too small.`,
     why: "Kerf and shaping need their room round the finished piece.",
     mend: "Take larger stock, or make the piece smaller.",
   },

@@ -3,7 +3,8 @@ import type { FastenerKind } from "@/core/design/schema";
 import { materialById } from "@/core/stock/materials";
 import { printLength, type UnitSystem } from "@/core/units/print";
 import { END_WORDS, TANG_WORDS } from "./constructions";
-import { FASTENER_WORDS, GRIND_WORDS, TIP_WORDS } from "./nodes";
+import { FASTENER_WORDS } from "./fasteners";
+import { GRIND_WORDS, TIP_WORDS } from "./nodes";
 
 export const TRAIT_WORDS: Record<Trait, string> = {
   steel: "Steel",

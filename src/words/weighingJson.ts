@@ -1,4 +1,5 @@
 import type { MassReport } from "@/core/weigh/report";
+import { partName } from "./parts";
 
 /** The public JSON of a weighing, the same from the shell and over HTTP. Fields and units: docs/format.md. */
 export function weighingJson(report: MassReport) {
@@ -10,9 +11,9 @@ export function weighingJson(report: MassReport) {
     inertiaGmm2,
     massIntervalG,
     balanceIntervalMm,
-    parts: parts.map(({ id, name, material, volumeMm3, massG: partG, centreMm: centre }) => ({
+    parts: parts.map(({ id, key, material, volumeMm3, massG: partG, centreMm: centre }) => ({
       id,
-      name,
+      name: partName(key),
       material,
       volumeMm3,
       massG: partG,

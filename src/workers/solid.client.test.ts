@@ -10,7 +10,7 @@ const answering = {
   },
 };
 const ask = (solids: ReturnType<typeof createSolids>, part: string | null) =>
-  solids.ask((s) => s.exportFile({} as never, part, "stl"));
+  solids.ask((s) => s.exportFile({} as never, part, "stl", {}));
 
 describe("the solid worker's client", () => {
   it("starts the worker with the first question only, and brings bytes back", async () => {

@@ -12,6 +12,11 @@ export interface SolidService {
   parts(design: Design, cut: CutOpen | null): Promise<PartMesh[]>;
   agreement(design: Design): Promise<PartAgreement[]>;
   importShape(bytes: Uint8Array, unit: MeshUnit | null): Promise<ShapeReading>;
-  /** The whole knife, or one part by its id, as a file. Null where there is no such part. */
-  exportFile(design: Design, partId: string | null, format: MeshFormat): Promise<Uint8Array | null>;
+  /** The whole knife, or one part by its id, as a file that calls its parts as `names` does. Null where there is no such part. */
+  exportFile(
+    design: Design,
+    partId: string | null,
+    format: MeshFormat,
+    names: Readonly<Record<string, string>>,
+  ): Promise<Uint8Array | null>;
 }

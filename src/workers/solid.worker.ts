@@ -62,7 +62,8 @@ const service: SolidService = {
     }),
   agreement: (design) => withKernel((made) => meshAgreement(made, assemble(design))),
   importShape: (bytes, unit) => withKernel((made) => importShape(made, bytes, unit)),
-  exportFile: (design, partId, format) => withKernel((made) => exportMesh(made, design, partId, format)),
+  exportFile: (design, partId, format, names) =>
+    withKernel((made) => exportMesh(made, design, partId, format, names)),
 };
 
 expose(service);

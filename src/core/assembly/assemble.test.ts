@@ -6,13 +6,13 @@ import { newDesign, outlineFrom, plainFullTang, planFrom, tipFrom } from "../des
 import { newGuard } from "../design/guards";
 import { plainKnife } from "../design/plainKnife.fixtures";
 import { type Design, designSchema, TIP_STYLES } from "../design/schema";
+import { patternShares } from "../fasteners/patternedPin";
 import { pieceStations } from "../layout/pieces";
 import { materialById } from "../stock/materials";
 import { checkDesign } from "../validity/checkDesign";
 import { meshAgreement } from "../weigh/agreement";
 import { weigh } from "../weigh/weigh";
 import { assemble } from "./assemble";
-import { patternShares } from "./fasteners";
 import { volumes } from "./volumes.fixtures";
 
 const sound = newDesign("Sedge");
@@ -26,15 +26,15 @@ describe("closed forms of each construction", () => {
     const handle = { ...base.handle, liners: [{ material: "g10", thicknessMm: 1 }] };
     const v = volumes({ ...base, handle });
     expect(v.get("tang")).toBeCloseTo(100 * 24 * 4, 4);
-    expect(v.get("liner-1-right")).toBeCloseTo(100 * 24, 4);
-    expect(v.get("scale-left")).toBeCloseTo(100 * 24 * 7, 4);
+    expect(v.get("liner:right")).toBeCloseTo(100 * 24, 4);
+    expect(v.get("scale:left")).toBeCloseTo(100 * 24 * 7, 4);
   });
 
   it("tapered tang: the scales follow it, the whole handle stays", () => {
     const base = plain("full");
     const v = volumes({ ...base, tang: { ...plainFullTang(), taper: { frontMm: 4, buttMm: 1 } } });
     expect(v.get("tang")).toBeCloseTo(100 * 24 * 2.5, 4);
-    expect(v.get("tang")! + v.get("scale-left")! + v.get("scale-right")!).toBeCloseTo(100 * 24 * 20, 4);
+    expect(v.get("tang")! + v.get("scale:left")! + v.get("scale:right")!).toBeCloseTo(100 * 24 * 20, 4);
   });
 
   it("lightened tang: holes are cylinders, empty ones weigh nothing", () => {
@@ -44,7 +44,7 @@ describe("closed forms of each construction", () => {
     ];
     const design: Design = { ...plain("full"), tang: { ...plainFullTang(), holes } };
     const v = volumes(design);
-    expect(v.get("full")! / (Math.PI * 16 * 4)).toBeCloseTo(1, 5);
+    expect(v.get("hole:full")! / (Math.PI * 16 * 4)).toBeCloseTo(1, 5);
     expect(v.get("tang")! / (100 * 24 * 4 - 2 * Math.PI * 16 * 4)).toBeCloseTo(1, 6);
     const weighing = weigh(design);
     if (!weighing.ok) throw new Error("not weighed");
@@ -70,14 +70,14 @@ describe("closed forms of each construction", () => {
     const below = (5 * (8 + 8 - 1 / 3) * 4) / 2;
     expect(v.get("tang")).toBeCloseTo(stick, 4);
     expect(v.get("tang-hole")).toBeCloseTo(below, 4);
-    expect(v.get("piece-1")).toBeCloseTo(100 * 24 * 20 - stick - below, 3);
+    expect(v.get("piece:piece-1")).toBeCloseTo(100 * 24 * 20 - stick - below, 3);
   });
 
   it("guard: a plate less its slot, and a handle that begins behind it", () => {
     const guard = { ...newGuard(sound), aboveMm: 15, belowMm: 20, widthMm: 18, roundness: 0 };
     const v = volumes({ ...plain("full"), guard });
     expect(v.get("guard")).toBeCloseTo(6 * (35 * 18 - 24 * 4), 4);
-    expect(v.get("scale-right")).toBeCloseTo(94 * 24 * 8, 4);
+    expect(v.get("scale:right")).toBeCloseTo(94 * 24 * 8, 4);
     const hidden = volumes({ ...plain("hidden"), guard });
     // What the guard leaves is the slot, as high and thick as the tang falls over its 6 mm.
     const { tang } = plain("hidden");
@@ -109,18 +109,13 @@ describe("closed forms of each construction", () => {
       [-100, -56],
     ]);
     const v = volumes({ ...base, handle, tang: { ...base.tang, lengthMm: 5 } as Design["tang"] });
-    expect(v.get("p2")).toBeCloseTo(20 * 24 * 20, 4);
-    expect(v.get("p3")).toBeCloseTo(50 * 24 * 20, 4);
+    expect(v.get("piece:p2")).toBeCloseTo(20 * 24 * 20, 4);
+    expect(v.get("piece:p3")).toBeCloseTo(50 * 24 * 20, 4);
   });
 
   it("a patterned pin's shares add up to one, overfull or not", () => {
     const pin = (tube: number, rods: number) =>
       patternShares({
-        id: "m",
-        kind: "patterned-pin",
-        xMm: 0,
-        yMm: 0,
-        diameterMm: 6,
         tube: { material: "copper", share: tube },
         rods: { material: "brass-260", share: rods },
         fill: "epoxy",

@@ -1,9 +1,10 @@
 import type { Design } from "../design/schema";
+import { whole } from "../fasteners/kind";
 import { remembered } from "../layout/remembered";
 import { bladeRegion } from "../solids/bladeRegion";
-import { AssemblyBuilder, all } from "./builder";
+import { AssemblyBuilder } from "./builder";
 import { addFastener } from "./fasteners";
-import { addCollar, addDowels, addGuard, addNotch, guardHousings } from "./guards";
+import { addFittings, addGuard, plateStretches } from "./guards";
 import { addPieces } from "./pieces";
 import { addRingBores, addRings } from "./rings";
 import { addScales } from "./scales";
@@ -23,15 +24,14 @@ export const assemble = remembered((design: Design): Assembly => {
     stretches: b.putAll(stretches),
   }));
   const housings = [[body], ...shaped.flatMap((s) => s.stretches)];
-  const plates = guard ? guardHousings(b, guard) : [];
+  const plates = guard ? plateStretches(b, guard) : [];
   const rings = handle.kind === "stack" ? handle.rings : [];
 
   addRingBores(b, rings);
-  if (guard) addNotch(b, guard, plates);
-  if (guard) addDowels(b, guard);
+  if (guard) addFittings(b, guard, plates, "first");
   for (const f of design.fasteners) addFastener(b, f, body);
   addInTang(b, housings);
-  b.add("blade", "blade", "Blade", all(blade.steel), b.put(bladeRegion(b.layout.blade)));
+  b.add("blade", { kind: "blade" }, whole(blade.steel), b.put(bladeRegion(b.layout.blade)));
   addTang(
     b,
     housings,
@@ -42,6 +42,6 @@ export const assemble = remembered((design: Design): Assembly => {
   if (handle.kind === "scales") addScales(b, handle, body);
   else addPieces(b, handle, body, shaped);
   addRings(b, rings);
-  if (guard) addCollar(b, guard);
+  if (guard) addFittings(b, guard, plates, "last");
   return b.done();
 });

@@ -2,6 +2,7 @@ import type { Design } from "../design/schema";
 import { type Layout, layoutOf } from "../layout/layout";
 import { type Line, layerRegion } from "../solids/layer";
 import type { Region } from "../solids/region";
+import { type PartKey, partId } from "./partKey";
 import type { Assembly, MaterialShare, Part, PartGroup } from "./types";
 
 /** Regions of an assembly that together are one stretch of something, by their numbers; a list for each stretch. */
@@ -42,18 +43,34 @@ export class AssemblyBuilder {
     return this.regions[number];
   }
 
-  /** Adds a part that fills what the regions have in common. Parts of one id are one part in several places. */
-  add(group: PartGroup, id: string, name: string, made: readonly MaterialShare[], ...of: number[]): void {
-    this.parts.push({ id, name, group, made, regions: of });
+  /** Adds a part that fills what the regions have in common. Parts of one key are one part in several places. */
+  add(group: PartGroup, key: PartKey, made: readonly MaterialShare[], ...of: readonly number[]): void {
+    this.parts.push({ key, id: partId(key), group, made, regions: of });
+  }
+
+  /** The same in each of several stretches, with what they have in common with further regions. */
+  addIn(
+    stretches: Stretches,
+    group: PartGroup,
+    key: PartKey,
+    made: readonly MaterialShare[],
+    ...of: readonly number[]
+  ): void {
+    for (const stretch of stretches) this.add(group, key, made, ...of, ...stretch);
+  }
+
+  /** Adds a stretch of a part that drawings show by itself. */
+  addDetail(
+    detail: NonNullable<Part["detail"]>,
+    group: PartGroup,
+    key: PartKey,
+    made: readonly MaterialShare[],
+    ...of: readonly number[]
+  ): void {
+    this.parts.push({ key, id: partId(key), group, made, regions: of, detail });
   }
 
   done(): Assembly {
     return { regions: this.regions, parts: this.parts };
   }
 }
-
-/** The whole of one material. */
-export const all = (materialId: string): MaterialShare[] => [{ materialId, share: 1 }];
-
-/** The whole of one material, or nothing. */
-export const filled = (materialId: string | null): MaterialShare[] => (materialId ? all(materialId) : []);

@@ -1,10 +1,12 @@
 import { describe, expect, it } from "vitest";
 import { newBlockHole, newPiece, newRecess, withEnd, withTang } from "../design/constructions";
 import { newDesign } from "../design/create";
-import { newFastener } from "../design/fasteners";
 import { newGuard } from "../design/guards";
 import { plainKnife } from "../design/plainKnife.fixtures";
 import type { BlockHole, Design, Fastener, FullTang, HiddenTang, PieceShape } from "../design/schema";
+import { newFastener } from "../fasteners/registry";
+import { knuckleBow } from "../guardFittings/knuckleBow";
+import { integrate } from "../weigh/integrate";
 import { assemble } from "./assemble";
 import { threadRadius } from "./tangs";
 import { volumes } from "./volumes.fixtures";
@@ -40,7 +42,7 @@ const near = (value: number | undefined, exact: number, within = 1e-5) =>
 describe("full tangs", () => {
   it("a slot is a rectangle and two half circles", () => {
     const slot = { id: "s", ...at, lengthMm: 24, widthMm: 8, angleDeg: 20, fill: "epoxy" };
-    near(volumes(slab({ slots: [slot] })).get("s"), (16 * 8 + Math.PI * 16) * 4);
+    near(volumes(slab({ slots: [slot] })).get("slot:s"), (16 * 8 + Math.PI * 16) * 4);
   });
 
   it("a flat recess is its outline by its depth, on both faces", () => {
@@ -133,11 +135,11 @@ describe("hidden tangs", () => {
     };
     const r = threadRadius({ diameterMm: 4, pitchMm: 0.7 });
     // The rod goes through nut and dome: what it fills is the tang's.
-    near(nutted("round").get("butt-nut"), 5 * (Math.PI * 25 - Math.PI * r * r));
-    near(nutted("hex").get("butt-nut"), 5 * ((Math.sqrt(3) / 2) * 100 - Math.PI * r * r));
+    near(nutted("round").get("tang-end:nut"), 5 * (Math.PI * 25 - Math.PI * r * r));
+    near(nutted("hex").get("tang-end:nut"), 5 * ((Math.sqrt(3) / 2) * 100 - Math.PI * r * r));
     const inDome = (2 / 3) * Math.PI * (125 - (25 - r * r) ** 1.5);
     near(
-      nutted("domed").get("butt-nut"),
+      nutted("domed").get("tang-end:nut"),
       5 * (Math.PI * 25 - Math.PI * r * r) + (2 / 3) * Math.PI * 125 - inDome,
       // Rod and dome are two curved surfaces that meet: a few tenths of a cubic millimetre.
       1e-3,
@@ -154,7 +156,7 @@ describe("hidden tangs", () => {
       Math.PI * (end.headMm / 2) ** 2 * end.headLengthMm -
       (Math.sqrt(3) / 2) * end.socketMm ** 2 * (end.headLengthMm / 2);
     const v = volumes(design);
-    near(v.get("butt-screw"), head + Math.PI * r * r * shank);
+    near(v.get("tang-end:screw"), head + Math.PI * r * r * shank);
     near(v.get("tang"), 60 * 48 - Math.PI * r * r * end.engagedMm);
   });
 
@@ -181,7 +183,7 @@ describe("hidden tangs", () => {
     const v = volumes({ ...design, tang });
     near(v.get("tang"), 60 * 12 * 3);
     near(v.get("frame"), 100 * 24 * 5 - 60 * 12 * 3);
-    near(v.get("scale-right"), 100 * 24 * 7.5);
+    near(v.get("scale:right"), 100 * 24 * 7.5);
   });
 });
 
@@ -192,7 +194,7 @@ describe("pieces with an outline of their own", () => {
       { ...newPiece("p", "pommel", "brass-360", lengthMm), shape },
     ];
     const handle = { ...hidden.handle, pieces } as Design["handle"];
-    return volumes(bar({ lengthMm: 20 }, { ...hidden, handle })).get("p");
+    return volumes(bar({ lengthMm: 20 }, { ...hidden, handle })).get("piece:p");
   };
 
   it("a whole ball, a disc, a hexagon, a plate", () => {
@@ -220,7 +222,7 @@ describe("pieces with an outline of their own", () => {
       newPiece("b", "block", "g10", 50),
     ];
     const assembly = assemble({ ...hidden, handle: { ...hidden.handle, pieces } as Design["handle"] });
-    const washer = assembly.parts.find((p) => p.id === "w")!;
+    const washer = assembly.parts.find((p) => p.id === "piece:w")!;
     expect(washer.made[0].share).toBeCloseTo(1 / 0.88, 12);
   });
 });
@@ -234,29 +236,48 @@ describe("fasteners", () => {
     const v = volumes(fastened(f));
     const circle = (d: number) => (Math.PI / 4) * d * d;
     const barrel = 12 * circle(f.diameterMm) - 4 * circle(f.screwMm);
-    near(v.get("f"), barrel + 2 * f.headThicknessMm * circle(f.headMm));
-    near(v.get("f-bore"), 4 * circle(f.screwMm));
-    near(v.get("f-plug"), 2 * (10 - 6 - f.headThicknessMm) * circle(f.headMm));
+    near(v.get("fastener:f"), barrel + 2 * f.headThicknessMm * circle(f.headMm));
+    near(v.get("fastener:f:bore"), 4 * circle(f.screwMm));
+    near(v.get("fastener:f:plug"), 2 * (10 - 6 - f.headThicknessMm) * circle(f.headMm));
+  });
+
+  it("a binding screw: its post and two heads, the screw in the tapped bore, and what the bore leaves empty", () => {
+    const f = newFastener("binding-screw", "f", at, 4) as Extract<Fastener, { kind: "binding-screw" }>;
+    const circle = (d: number) => (Math.PI * d * d) / 4;
+    const v = volumes(fastened(f));
+    const empty = (f.boreDepthMm - f.screwLengthMm) * circle(f.screwMm);
+    const heads = 2 * f.headThicknessMm * circle(f.headMm);
+    near(v.get("fastener:f"), 2 * f.seatMm * circle(f.diameterMm) - empty + heads);
+    near(v.get("fastener:f:bore"), empty);
+    // The handle is 10 mm thick on each side here: over the heads it is open.
+    expect(v.get("fastener:f:plug")).toBeUndefined();
+    near(v.get("fastener:f:counterbore"), 2 * (10 - f.seatMm - f.headThicknessMm) * circle(f.headMm));
   });
 
   it("a domed rivet: a shaft and two half ellipsoids", () => {
     const f = newFastener("rivet", "f", at, 4) as Extract<Fastener, { kind: "rivet" }>;
     const shaft = Math.PI * (f.diameterMm / 2) ** 2 * (20 - 2 * f.letInMm);
     const domes = 2 * (2 / 3) * Math.PI * (f.headMm / 2) ** 2 * f.headHeightMm;
-    near(volumes(fastened(f)).get("f"), shaft + domes, 1e-4);
+    near(volumes(fastened(f)).get("fastener:f"), shaft + domes, 1e-4);
   });
 
   it("a blind pin, a nutted rod, cap screws", () => {
     const blind = newFastener("blind-pin", "f", at, 4) as Extract<Fastener, { kind: "blind-pin" }>;
-    near(volumes(fastened(blind)).get("f"), Math.PI * 4 * blind.lengthMm);
+    near(volumes(fastened(blind)).get("fastener:f"), Math.PI * 4 * blind.lengthMm);
     const rod = newFastener("nutted-rod", "f", at, 4) as Extract<Fastener, { kind: "nutted-rod" }>;
     const nut = ((Math.sqrt(3) / 2) * rod.nutAcrossMm ** 2 - Math.PI * 4) * rod.nutLengthMm;
-    near(volumes(fastened(rod)).get("f"), Math.PI * 4 * 2 * (rod.seatMm + rod.nutLengthMm) + 2 * nut);
+    near(
+      volumes(fastened(rod)).get("fastener:f"),
+      Math.PI * 4 * 2 * (rod.seatMm + rod.nutLengthMm) + 2 * nut,
+    );
     const cap = newFastener("cap-screw", "f", at, 4) as Extract<Fastener, { kind: "cap-screw" }>;
     const head =
       Math.PI * (cap.headMm / 2) ** 2 * cap.headLengthMm -
       (Math.sqrt(3) / 2) * cap.socketMm ** 2 * (cap.headLengthMm / 2);
-    near(volumes(fastened(cap)).get("f"), 2 * (head + Math.PI * 4 * Math.min(cap.screwLengthMm, cap.seatMm)));
+    near(
+      volumes(fastened(cap)).get("fastener:f"),
+      2 * (head + Math.PI * 4 * Math.min(cap.screwLengthMm, cap.seatMm)),
+    );
   });
 });
 
@@ -274,14 +295,37 @@ describe("guards", () => {
       dowels,
     };
     const v = volumes(bar({}, { ...hidden, guard }));
-    const [a, b, c] = [1, 2, 3].map((i) => v.get(`guard-${i}`) ?? 0);
+    const [a, b, c] = [1, 2, 3].map((i) => v.get(`guard:${i}`) ?? 0);
     const face = 30 * 18 - 48;
     near(a, 2 * face);
     near(b, face);
     // Two dowels of 0.8 mm radius reach 3 mm into the plates from behind.
     near(c, 3 * face - 2 * Math.PI * 0.64 * 3);
     // Small round rods are read to a few thousandths of a cubic millimetre.
-    near(v.get("dowels"), 2 * Math.PI * 0.64 * 6, 1e-3);
+    near(v.get("fitting:dowels"), 2 * Math.PI * 0.64 * 6, 1e-3);
+  });
+
+  it("a knuckle bow clear of guard and handle is its outline's area times its width", () => {
+    const bow = { ...knuckleBow.start("brass-360"), reachMm: 60, widthMm: 7 };
+    const design = { ...hidden, guard: { ...newGuard(hidden), knuckleBow: bow } };
+    const assembly = assemble(design);
+    const part = assembly.parts.findIndex((p) => p.id === "fitting:knuckleBow");
+    const { regions } = assembly.parts[part];
+    const alone = integrate({ ...assembly, parts: [assembly.parts[part]] })[0];
+    // Area between its edges by the trapezoid rule, far finer than the integrator's panels.
+    const region = assembly.regions[regions[0]];
+    const [x0, x1] = region.xRange;
+    let area = 0;
+    const n = 40_000;
+    for (let i = 0; i < n; i++) {
+      const ys = region.sliceAt(x0 + ((x1 - x0) * (i + 0.5)) / n)?.ys ?? [];
+      for (let k = 0; k + 1 < ys.length; k += 2) area += ((ys[k + 1] - ys[k]) * (x1 - x0)) / n;
+    }
+    near(alone.v, area * 7, 2e-5);
+    // Its ends lie within guard and handle, which take their own space from it.
+    const left = volumes(design).get("fitting:knuckleBow") ?? 0;
+    expect(left).toBeLessThan(alone.v);
+    expect(left).toBeGreaterThan(0.9 * alone.v);
   });
 
   it("a printed box is its walls and its infill", () => {

@@ -1,23 +1,13 @@
-import type { Piece, PieceRole, StackHandle } from "../design/schema";
+import type { Piece, StackHandle } from "../design/schema";
 import { jointStations } from "../layout/meetings";
 import { jointTilt } from "../layout/pieces";
 import { jointSide } from "../solids/halfSpace";
 import { layerRegion } from "../solids/layer";
 import type { Region } from "../solids/region";
 import type { AssemblyBuilder, Stretches } from "./builder";
+import type { PartKey } from "./partKey";
 import { printedShare } from "./printed";
 import type { PartGroup } from "./types";
-
-/** Names of a stack's pieces, in reports and on screen alike. */
-export const PIECE_NAMES: Record<PieceRole, string> = {
-  ferrule: "Ferrule",
-  bolster: "Bolster",
-  spacer: "Spacer",
-  washer: "Washer",
-  block: "Block",
-  "butt-plate": "Butt plate",
-  pommel: "Pommel",
-};
 
 /** The pieces along the tang: those of shapes of their own, then what they leave of the handle's body to the others. */
 export function addPieces(
@@ -32,7 +22,7 @@ export function addPieces(
       piece,
       (stretches[0] ?? []).map((r) => b.region(r)),
     );
-    for (const of of stretches) b.add(groupOf(piece), piece.id, PIECE_NAMES[piece.role], made, ...of);
+    b.addIn(stretches, groupOf(piece), keyOf(piece), made);
   }
   const room: [number, number] = [Math.min(...stations.flat()), frontX];
   handle.pieces.forEach((piece, i) => {
@@ -53,9 +43,11 @@ export function addPieces(
       if (after !== 0) side("ahead", to, after);
     }
     const made = madeOf(piece, [b.region(body), ...cuts]);
-    b.add(groupOf(piece), piece.id, PIECE_NAMES[piece.role], made, body, ...cuts.map((r) => b.put(r)));
+    b.add(groupOf(piece), keyOf(piece), made, body, ...cuts.map((r) => b.put(r)));
   });
 }
+
+const keyOf = ({ id, role }: Piece): PartKey => ({ kind: "piece", sort: role, id });
 
 /** What stands at the butt pulls by itself. */
 function groupOf({ role }: Piece): PartGroup {

@@ -1,7 +1,8 @@
 import type { FingerRing } from "../design/schema";
+import { whole } from "../fasteners/kind";
 import { circleMeetings } from "../layout/meetings";
 import { drillRegion } from "../solids/drill";
-import { type AssemblyBuilder, all } from "./builder";
+import type { AssemblyBuilder } from "./builder";
 
 /** A round of a ring, without end across; weighing breaks where it crosses the handle's edge. */
 function putRound(b: AssemblyBuilder, r: FingerRing, radiusMm: number): number {
@@ -19,18 +20,13 @@ function putWidth(b: AssemblyBuilder, r: FingerRing): number {
 /** Bores of the finger rings: nothing fills them. */
 export function addRingBores(b: AssemblyBuilder, rings: readonly FingerRing[]): void {
   for (const r of rings)
-    b.add("handle", `${r.id}-bore`, "Ring bore", [], putRound(b, r, r.boreMm / 2), putWidth(b, r));
+    b.add("handle", { kind: "ring-bore", id: r.id }, [], putRound(b, r, r.boreMm / 2), putWidth(b, r));
 }
 
 /** The rings, where the handle leaves them room. */
 export function addRings(b: AssemblyBuilder, rings: readonly FingerRing[]): void {
-  for (const r of rings)
-    b.add(
-      "handle",
-      r.id,
-      "Finger ring",
-      all(r.material),
-      putRound(b, r, r.boreMm / 2 + r.wallMm),
-      putWidth(b, r),
-    );
+  for (const r of rings) {
+    const round = putRound(b, r, r.boreMm / 2 + r.wallMm);
+    b.add("handle", { kind: "ring", id: r.id }, whole(r.material), round, putWidth(b, r));
+  }
 }

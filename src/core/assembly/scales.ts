@@ -1,9 +1,11 @@
 import type { Bolster, ScalesHandle } from "../design/schema";
+import { whole } from "../fasteners/kind";
 import { jointStations } from "../layout/meetings";
 import { bolsterJoint, jointsFrontFirst } from "../layout/scales";
 import { halfSpaceRegion, jointSide } from "../solids/halfSpace";
 import { layerRegion, lineAt, shifted } from "../solids/layer";
-import { type AssemblyBuilder, all } from "./builder";
+import type { AssemblyBuilder } from "./builder";
+import type { PartKey, Side } from "./partKey";
 
 /** Bolsters, liners and scales on both sides of the tang, in that order of precedence. */
 export function addScales(b: AssemblyBuilder, handle: ScalesHandle, body: number): void {
@@ -14,7 +16,7 @@ export function addScales(b: AssemblyBuilder, handle: ScalesHandle, body: number
   }
 }
 
-const word = (mirror: boolean) => (mirror ? "left" : "right");
+const sideOf = (mirror: boolean): Side => (mirror ? "left" : "right");
 
 /** The space outward from so far off the tang. */
 function putLayer(b: AssemblyBuilder, from: number, to: number | null, mirror: boolean): number {
@@ -42,48 +44,39 @@ function addBolster(
   const normal = [s, -s * lean, -under * side] as const;
   const stations = jointStations(b.layout.outline, at, bolster.tiltDeg);
   const joint = b.put(halfSpaceRegion({ normal, offsetMm: s * at - under * face }, b.layout.span, stations));
-  const name = `${end === "front" ? "Front" : "Rear"} bolster, ${word(mirror)}`;
   const material = mirror ? bolster.left : bolster.right;
   const layer = putLayer(b, 0, null, mirror);
-  b.add("handle", `bolster-${end}-${word(mirror)}`, name, all(material), body, layer, joint);
+  const key = { kind: "bolster", sort: end, side: sideOf(mirror) } as const;
+  b.add("handle", key, whole(material), body, layer, joint);
 }
 
 /** Liners, then the scale, in one piece or in segments with dividers between. */
 function addSide(b: AssemblyBuilder, handle: ScalesHandle, mirror: boolean, body: number): void {
-  const side = word(mirror);
+  const side = sideOf(mirror);
+  const add = (key: PartKey, material: string, ...of: readonly number[]) =>
+    b.add("handle", key, whole(material), body, ...of);
+  const { liners } = handle;
   let from = 0;
-  handle.liners.forEach((liner, i) => {
-    const name = handle.liners.length > 1 ? `Liner ${i + 1}, ${side}` : `Liner, ${side}`;
-    const to = from + liner.thicknessMm;
-    b.add("handle", `liner-${i + 1}-${side}`, name, all(liner.material), body, putLayer(b, from, to, mirror));
+  liners.forEach(({ material, thicknessMm }, i) => {
+    const to = from + thicknessMm;
+    const number = liners.length > 1 ? i + 1 : null;
+    add({ kind: "liner", number, side }, material, putLayer(b, from, to, mirror));
     from = to;
   });
   const rest = putLayer(b, from, null, mirror);
   const joints = jointsFrontFirst(handle);
   const ahead = (at: number, tilt: number) =>
     b.put(jointSide("ahead", at, tilt, b.layout.span, jointStations(b.layout.outline, at, tilt)));
-  let material = mirror ? handle.left.material : handle.right.material;
+  let { material } = handle[side];
   joints.forEach((joint, i) => {
-    const name = `Scale ${i + 1}, ${side}`;
-    b.add(
-      "handle",
-      `scale-${i + 1}-${side}`,
-      name,
-      all(material),
-      body,
-      rest,
-      ahead(joint.xMm, joint.tiltDeg),
-    );
-    if (joint.divider) {
-      const { material: of, thicknessMm } = joint.divider;
-      const divider = `Divider ${i + 1}, ${side}`;
-      const back = ahead(joint.xMm - thicknessMm, joint.tiltDeg);
-      b.add("handle", `${joint.id}-${side}`, divider, all(of), body, rest, back);
+    const { id, xMm, tiltDeg, divider } = joint;
+    add({ kind: "scale", number: i + 1, side }, material, rest, ahead(xMm, tiltDeg));
+    if (divider) {
+      const back = ahead(xMm - divider.thicknessMm, tiltDeg);
+      add({ kind: "divider", id, number: i + 1, side }, divider.material, rest, back);
     }
-    material = mirror ? joint.left : joint.right;
+    material = joint[side];
   });
-  const last = joints.length + 1;
-  const name = joints.length > 0 ? `Scale ${last}, ${side}` : `Scale, ${side}`;
-  const id = joints.length > 0 ? `scale-${last}-${side}` : `scale-${side}`;
-  b.add("handle", id, name, all(material), body, rest);
+  const number = joints.length > 0 ? joints.length + 1 : null;
+  add({ kind: "scale", number, side }, material, rest);
 }

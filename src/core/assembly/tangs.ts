@@ -1,5 +1,6 @@
 import { slotContour } from "../curve/shapes";
 import type { BarEnd, FullTang, HiddenTang, Nut } from "../design/schema";
+import { filled, type Share, whole } from "../fasteners/kind";
 import { barSizeAt, barTangRegion, roomRegion } from "../layout/bar";
 import { dishRegion } from "../solids/dish";
 import { drillRegion } from "../solids/drill";
@@ -8,7 +9,16 @@ import { sectionOf } from "../solids/section";
 import { slabRegion } from "../solids/slab";
 import { domedBlockRegion, hexRodRegion, rodRegion } from "../solids/turned";
 import { wellRegion } from "../solids/well";
-import { type AssemblyBuilder, all, filled, type Stretches } from "./builder";
+import type { AssemblyBuilder, Stretches } from "./builder";
+import type { PartKey, TangEndComponent } from "./partKey";
+
+const TANG: PartKey = { kind: "tang" };
+const TANG_HOLE: PartKey = { kind: "tang-hole" };
+
+/** Room round a butt screw's shank, mm on the radius. Common practice, no source. */
+const SCREW_ROOM_MM = 0.25;
+/** A counterbore is begun so far behind the butt, mm. */
+const BEHIND_BUTT_MM = 5;
 
 /** What stands in the tang and takes its place: holes, slots, recesses; of a bar, screws and nuts at its end. */
 export function addInTang(b: AssemblyBuilder, housings: Stretches): void {
@@ -24,44 +34,38 @@ function slab(b: AssemblyBuilder, from: number): number {
 /** The tang itself, and what carries on behind a short one. */
 export function addTang(b: AssemblyBuilder, housings: Stretches, guard: Stretches): void {
   const { tang, blade } = b.design;
-  const steel = all(blade.steel);
+  const steel = whole(blade.steel);
   if (tang.kind === "full") {
     const end = tang.short ? Math.max(b.layout.buttX, -tang.short.lengthMm) : b.layout.buttX;
-    b.add("blade", "tang", "Tang", steel, slab(b, end));
+    b.add("blade", TANG, steel, slab(b, end));
     if (tang.short && end > b.layout.buttX) {
       const rest = b.put(slabRegion(b.layout.outline, b.layout.tangFace, [b.layout.buttX, end]));
-      const weld = tang.short.behind === "weld";
+      const { behind, material } = tang.short;
       b.add(
-        weld ? "blade" : "handle",
-        "tang-rest",
-        weld ? "Tang, welded on" : "Filler behind the tang",
-        all(tang.short.material),
+        behind === "weld" ? "blade" : "handle",
+        { kind: "tang-rest", sort: behind },
+        whole(material),
         rest,
       );
     }
     return;
   }
   const bar = b.put(barTangRegion(tang, b.layout.outline));
-  for (const of of housings) b.add("blade", "tang", "Tang", steel, bar, ...of);
+  b.addIn(housings, "blade", TANG, steel, bar);
   if (b.design.guard) {
     const slot = b.put(layerRegion(null, null, [b.layout.frontX, 0]));
-    b.add("blade", "tang", "Tang", steel, bar, slot);
+    b.add("blade", TANG, steel, bar, slot);
   }
-  if (tang.kind === "hidden") addPeen(b, tang, steel, housings);
+  if (tang.kind === "hidden") addPeen(b, tang, steel);
   if (guard.length > 0 && b.design.guard && b.design.guard.slot.clearanceMm > 0) {
     const { clearanceMm, fill } = b.design.guard.slot;
     const room = b.put(roomRegion(tang, clearanceMm, 0, 0));
-    for (const of of guard) b.add("guard", "guard-slot", "Slot fill", filled(fill), room, ...of);
+    b.addIn(guard, "guard", { kind: "guard-slot" }, filled(fill), room);
   }
 }
 
 /** The peened head that a hidden tang runs out into. */
-function addPeen(
-  b: AssemblyBuilder,
-  tang: HiddenTang,
-  steel: ReturnType<typeof all>,
-  _housings: Stretches,
-): void {
+function addPeen(b: AssemblyBuilder, tang: HiddenTang, steel: readonly Share[]): void {
   const { end } = tang;
   if (end.kind !== "peened") return;
   const butt = b.layout.rearAt(tang.yMm);
@@ -69,7 +73,7 @@ function addPeen(
   const heights: [number, number] = [tang.yMm - end.headMm / 2, tang.yMm + end.headMm / 2];
   const across = end.headMm * Math.min(1, Math.max(0.5, size.halfThickness / size.halfHeight));
   const head = domedBlockRegion([butt - end.proudMm, butt], heights, across, end.proudMm, sectionOf(1));
-  b.add("blade", "tang", "Tang", steel, b.put(head));
+  b.addDetail("peened-head", "blade", TANG, steel, b.put(head));
 }
 
 /**
@@ -83,53 +87,41 @@ export function threadRadius({ diameterMm, pitchMm }: { diameterMm: number; pitc
 /** Nut, screw, counterbores and the bores that screws pass through. */
 function addEnd(b: AssemblyBuilder, tang: HiddenTang, end: BarEnd, housings: Stretches): void {
   const butt = b.layout.rearAt(tang.yMm);
-  const within = (id: string, name: string, made: ReturnType<typeof filled>, region: number) => {
-    for (const of of housings) b.add("handle", id, name, made, region, ...of);
-  };
+  const y = tang.yMm;
+  const keyOf = (component: TangEndComponent): PartKey => ({ kind: "tang-end", component });
   if (end.kind === "threaded") {
     const seat = butt + end.seatMm;
     const from = -tang.lengthMm;
-    const rod = b.put(rodRegion(from - end.rodMm, from, tang.yMm, threadRadius(end)));
-    b.add("blade", "tang", "Tang", all(b.design.blade.steel), rod);
-    addNut(b, end.nut, seat, tang.yMm);
+    const rod = b.put(rodRegion(from - end.rodMm, from, y, threadRadius(end)));
+    b.add("blade", TANG, whole(b.design.blade.steel), rod);
+    addNut(b, end.nut, seat, y);
     if (end.seatMm > 0) {
-      const bore = putButtBore(b, housings, butt - 5, seat, end.counterboreMm / 2);
-      within("butt-counterbore", "Counterbore", [], bore);
+      const bore = putButtBore(b, y, butt - BEHIND_BUTT_MM, seat, end.counterboreMm / 2);
+      b.addIn(housings, "handle", keyOf("counterbore"), [], bore);
     }
   } else if (end.kind === "take-down") {
     const seat = butt + end.seatMm;
-    const made = all(end.material);
-    const y = tang.yMm;
+    const made = whole(end.material);
     const tip = -tang.lengthMm + end.engagedMm;
     const socket = b.put(hexRodRegion(seat - end.headLengthMm, seat - end.headLengthMm / 2, y, end.socketMm));
-    b.add("fasteners", "butt-screw-socket", "Socket", [], socket);
+    b.add("fasteners", keyOf("socket"), [], socket);
     const head = b.put(rodRegion(seat - end.headLengthMm, seat, y, end.headMm / 2));
-    b.add("fasteners", "butt-screw", "Butt screw", made, head);
-    if (tip > seat) {
-      const shank = b.put(rodRegion(seat, tip, y, threadRadius(end)));
-      b.add("fasteners", "butt-screw", "Butt screw", made, shank);
-    }
-    const rear = Math.min(butt, seat - end.headLengthMm) - 5;
-    const bore = putButtBore(b, housings, rear, seat, end.counterboreMm / 2);
-    within("butt-counterbore", "Counterbore", [], bore);
+    b.add("fasteners", keyOf("screw"), made, head);
+    if (tip > seat)
+      b.add("fasteners", keyOf("screw"), made, b.put(rodRegion(seat, tip, y, threadRadius(end))));
+    const rear = Math.min(butt, seat - end.headLengthMm) - BEHIND_BUTT_MM;
+    const bore = putButtBore(b, y, rear, seat, end.counterboreMm / 2);
+    b.addIn(housings, "handle", keyOf("counterbore"), [], bore);
     const free = -tang.lengthMm;
     if (free > seat) {
-      const clear = b.put(rodRegion(seat, free, y, end.diameterMm / 2 + 0.25));
-      within("butt-bore", "Screw's bore", [], clear);
+      const clear = b.put(rodRegion(seat, free, y, end.diameterMm / 2 + SCREW_ROOM_MM));
+      b.addIn(housings, "handle", keyOf("bore"), [], clear);
     }
   }
 }
 
 /** A counterbore from behind the butt; weighing breaks where its upper and its lower edge leave the handle. */
-function putButtBore(
-  b: AssemblyBuilder,
-  _housings: Stretches,
-  rear: number,
-  seat: number,
-  radiusMm: number,
-): number {
-  const { tang } = b.design;
-  const y = tang.kind === "full" ? 0 : tang.yMm;
+function putButtBore(b: AssemblyBuilder, y: number, rear: number, seat: number, radiusMm: number): number {
   const rod = rodRegion(rear, seat, y, radiusMm);
   const leave = [y - radiusMm, y + radiusMm].map((at) => b.layout.rearAt(at));
   const more = leave.map((x) => ({ x, below: true, above: true }));
@@ -138,45 +130,46 @@ function putButtBore(
 
 /** A nut behind its seat, closed by half a ball when domed. The rod through it is the tang's. */
 function addNut(b: AssemblyBuilder, nut: Nut, seat: number, y: number): void {
+  const key: PartKey = { kind: "tang-end", component: "nut" };
+  const made = whole(nut.material);
   const rear = seat - nut.lengthMm;
   const r = nut.acrossMm / 2;
   const body = nut.style === "hex" ? hexRodRegion(rear, seat, y, nut.acrossMm) : rodRegion(rear, seat, y, r);
-  b.add("fasteners", "butt-nut", "Butt nut", all(nut.material), b.put(body));
+  b.add("fasteners", key, made, b.put(body));
   if (nut.style !== "domed") return;
   const dome = domedBlockRegion([rear - r, rear], [y - r, y + r], nut.acrossMm, r, sectionOf(1));
-  b.add("fasteners", "butt-nut", "Butt nut", all(nut.material), b.put(dome));
+  b.add("fasteners", key, made, b.put(dome));
 }
 
 /** Holes, slots and recess of a full tang, filled or left empty. */
 function addOpenings(b: AssemblyBuilder, tang: FullTang): void {
-  const whole = slab(b, b.layout.buttX);
+  const all = slab(b, b.layout.buttX);
   for (const hole of tang.holes) {
     const drill = b.put(drillRegion({ xMm: hole.xMm, yMm: hole.yMm, radiusMm: hole.diameterMm / 2 }));
-    const name = hole.purpose === "old-pin" ? "Old pin hole, filled" : "Tang hole fill";
-    b.add("handle", hole.id, name, filled(hole.fill), drill, whole);
+    b.add("handle", { kind: "hole", sort: hole.purpose, id: hole.id }, filled(hole.fill), drill, all);
   }
   for (const s of tang.slots) {
     const outline = slotContour({ x: s.xMm, y: s.yMm }, s.lengthMm, s.widthMm, (s.angleDeg * Math.PI) / 180);
-    b.add("handle", s.id, "Tang slot fill", filled(s.fill), b.put(wellRegion(outline)), whole);
+    b.add("handle", { kind: "slot", id: s.id }, filled(s.fill), b.put(wellRegion(outline)), all);
   }
-  if (tang.recess) addRecess(b, tang.recess, whole);
+  if (tang.recess) addRecess(b, tang.recess, all);
 }
 
-function addRecess(b: AssemblyBuilder, recess: NonNullable<FullTang["recess"]>, whole: number): void {
+function addRecess(b: AssemblyBuilder, recess: NonNullable<FullTang["recess"]>, all: number): void {
   const outline = b.layout.recess;
   if (!outline) return;
   const made = filled(recess.fill);
   for (const mirror of [false, true]) {
     if (recess.floor === "hollow") {
       const dish = b.put(dishRegion(outline, b.layout.tangFace, recess.depthMm, mirror));
-      b.add("handle", "recess", "Recess fill", made, dish, whole);
+      b.add("handle", { kind: "recess" }, made, dish, all);
       continue;
     }
     const floor: Line = shifted(b.layout.tangFace, -recess.depthMm, mirror);
     const layer = mirror
       ? layerRegion(null, floor, outline.xRange)
       : layerRegion(floor, null, outline.xRange);
-    b.add("handle", "recess", "Recess fill", made, b.put(wellRegion(outline)), b.put(layer), whole);
+    b.add("handle", { kind: "recess" }, made, b.put(wellRegion(outline)), b.put(layer), all);
   }
 }
 
@@ -187,11 +180,10 @@ export function addTangHole(b: AssemblyBuilder, housings: Stretches, body: numbe
   const made = filled(tang.hole.fill);
   const holes = b.layout.tangHoles.map((region) => b.put(region));
   if (tang.kind === "hidden") {
-    for (const hole of holes)
-      for (const of of housings) b.add("handle", "tang-hole", "Tang hole fill", made, hole, ...of);
+    for (const hole of holes) b.addIn(housings, "handle", TANG_HOLE, made, hole);
     return;
   }
   const frame = b.put(slabRegion(b.layout.outline, b.layout.tangFace, b.layout.span));
-  for (const room of holes) b.add("handle", "tang-hole", "Tang hole fill", made, room, frame, body);
-  b.add("handle", "frame", "Frame", all(tang.frame.material), frame, body);
+  for (const room of holes) b.add("handle", TANG_HOLE, made, room, frame, body);
+  b.add("handle", { kind: "frame" }, whole(tang.frame.material), frame, body);
 }

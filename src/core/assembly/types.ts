@@ -1,10 +1,8 @@
+import type { Share } from "../fasteners/kind";
 import type { Region } from "../solids/region";
+import type { PartKey } from "./partKey";
 
-/** A share of a part's volume that one material takes. */
-export interface MaterialShare {
-  readonly materialId: string;
-  readonly share: number;
-}
+export type MaterialShare = Share;
 
 /** What a part belongs to, for grouping and for order on screen. */
 export const PART_GROUPS = ["blade", "guard", "handle", "pommel", "fasteners"] as const;
@@ -12,14 +10,16 @@ export type PartGroup = (typeof PART_GROUPS)[number];
 
 /** One solid part, or a void that only takes space from later ones. */
 export interface Part {
+  readonly key: PartKey;
+  /** Follows from the key: parts of one id are one part in several places. */
   readonly id: string;
-  /** A key for the words shown, with what tells it from its likes. */
-  readonly name: string;
   readonly group: PartGroup;
   /** Shares add up to 1, to less where it is printed hollow, to more where it is pressed; an empty list is a void. */
   readonly made: readonly MaterialShare[];
   /** Indices into the assembly's regions: the part fills what they have in common. */
   readonly regions: readonly number[];
+  /** A stretch of the part that drawings show by itself. */
+  readonly detail?: "peened-head";
 }
 
 /**

@@ -1,5 +1,6 @@
 import * as z from "zod";
 import { entries } from "../design/record/fields";
+import { FASTENER_KINDS, type FastenerKind, isBought } from "../fasteners/registry";
 
 const money = z.number().min(0).max(1_000_000);
 const size = z.number().min(0.1).max(10_000);
@@ -20,15 +21,12 @@ const price = z.discriminatedUnion("by", [
 ]);
 
 /** Names of hardware that is bought finished, beside the ids of materials. */
-export const HARDWARE = [
-  "each:sleeve-bolt",
-  "each:cap-screw",
-  "each:nutted-rod",
-  "each:butt-nut",
-  "each:butt-screw",
-  "each:blade",
-] as const;
-export type Hardware = (typeof HARDWARE)[number];
+export type Hardware = `each:${FastenerKind}` | (typeof OTHERS)[number];
+const OTHERS = ["each:butt-nut", "each:butt-screw", "each:blade"] as const;
+export const HARDWARE: readonly Hardware[] = [
+  ...FASTENER_KINDS.filter(isBought).map((kind) => `each:${kind}` as const),
+  ...OTHERS,
+];
 
 /** What a shop pays and is paid: by material id or hardware name. */
 export const shopSchema = z.strictObject({

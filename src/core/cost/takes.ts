@@ -1,6 +1,9 @@
+import type { PartKey } from "../assembly/partKey";
 import type { Contour } from "../curve/contour";
 import { handleReach } from "../design/constructions";
 import type { Design } from "../design/schema";
+import { FASTENER_KINDS, isBought, kindOf } from "../fasteners/registry";
+import type { CutKey } from "../fit/cutKey";
 import { gluePlan } from "../fit/glue";
 import { pinLayout } from "../fit/pinLayout";
 import { type CutPiece, cutList, rodList, type Size } from "../fit/stockList";
@@ -14,7 +17,7 @@ export type Take =
   /** Sawn out of stock. */
   | {
       readonly kind: "sawn";
-      readonly what: string;
+      readonly what: CutKey;
       readonly key: string;
       readonly count: number;
       /** With room all round and the saw's kerf. */
@@ -26,15 +29,15 @@ export type Take =
   /** Cut off a rod or tube; the length is of all of them together. */
   | {
       readonly kind: "rod";
-      readonly what: string;
+      readonly what: "rods" | "patterned-rod";
       readonly key: string;
       readonly count: number;
       readonly diameterMm: number;
       readonly lengthMm: number;
     }
   /** By its mass alone: glue, and fittings that no outline of stock is told for. */
-  | { readonly kind: "mass"; readonly what: string; readonly key: string; readonly massG: number }
-  | { readonly kind: "hardware"; readonly what: string; readonly key: Hardware; readonly count: number };
+  | { readonly kind: "mass"; readonly what: PartKey | "glue"; readonly key: string; readonly massG: number }
+  | { readonly kind: "hardware"; readonly key: Hardware; readonly count: number };
 
 /** Density of a material of the list, g/mm³. */
 export function densityGmm3(id: string): number {
@@ -68,7 +71,7 @@ function bladeBlank(design: Design): Take {
   };
   return {
     kind: "sawn",
-    what: "Blade and tang",
+    what: { kind: "blade" },
     key: blade.steel,
     count: 1,
     sawnMm: {
@@ -89,51 +92,37 @@ function withoutKerf(piece: CutPiece, kerfMm: number): Size {
 }
 
 /** Parts that weigh something, that no list of stock has, and that are not bought finished. */
-function looseParts(design: Design, report: MassReport): Take[] {
-  const { handle, guard } = design;
-  const rings = handle.kind === "stack" ? handle.rings.map((r) => r.id) : [];
-  const ids = new Set(["collar", "dowels", ...rings]);
+function looseParts({ guard }: Design, report: MassReport): Take[] {
   return report.parts
-    .filter((p) => ids.has(p.id) || (guard?.mesh && p.id === "guard"))
-    .map((p) => ({ kind: "mass", what: p.name, key: p.material.split("+")[0], massG: p.massG }));
+    .filter(
+      ({ key }) => key.kind === "fitting" || key.kind === "ring" || (guard?.mesh && key.kind === "guard"),
+    )
+    .map((p) => ({ kind: "mass", what: p.key, key: p.material.split("+")[0], massG: p.massG }));
 }
 
-const BOLTS: Readonly<Record<string, readonly [string, Hardware]>> = {
-  "sleeve-bolt": ["Sleeve bolts", "each:sleeve-bolt"],
-  "cap-screw": ["Cap screws with inserts", "each:cap-screw"],
-  "nutted-rod": ["Rods with nuts", "each:nutted-rod"],
-};
-
-function hardware(design: Design): Take[] {
+function hardware({ fasteners, tang }: Design): Take[] {
   const takes: Take[] = [];
-  for (const [kind, [what, key]] of Object.entries(BOLTS)) {
-    const count = design.fasteners.filter((f) => f.kind === kind).length;
-    if (count > 0) takes.push({ kind: "hardware", what, key, count });
+  for (const kind of FASTENER_KINDS) {
+    const count = isBought(kind) ? fasteners.filter((f) => f.kind === kind).length : 0;
+    if (count > 0) takes.push({ kind: "hardware", key: `each:${kind}`, count });
   }
-  if (design.tang.kind === "hidden" && design.tang.end.kind === "threaded")
-    takes.push({ kind: "hardware", what: "Nut at the butt", key: "each:butt-nut", count: 1 });
-  if (design.tang.kind === "hidden" && design.tang.end.kind === "take-down")
-    takes.push({ kind: "hardware", what: "Screw at the butt", key: "each:butt-screw", count: 1 });
+  if (tang.kind === "hidden" && tang.end.kind === "threaded")
+    takes.push({ kind: "hardware", key: "each:butt-nut", count: 1 });
+  if (tang.kind === "hidden" && tang.end.kind === "take-down")
+    takes.push({ kind: "hardware", key: "each:butt-screw", count: 1 });
   return takes;
 }
 
 /** Patterned pins are cut from one rod, sold for what its tube is of. */
 function patternedRods(design: Design): Take[] {
   const places = new Map(pinLayout(design).map((p) => [p.id, p.blankMm]));
-  return design.fasteners.flatMap((f): Take[] =>
-    f.kind === "patterned-pin"
-      ? [
-          {
-            kind: "rod",
-            what: "Patterned rod",
-            key: f.tube.material,
-            count: 1,
-            diameterMm: f.diameterMm,
-            lengthMm: (places.get(f.id) ?? 0) + design.fitUp.stock.kerfMm,
-          },
-        ]
-      : [],
-  );
+  return design.fasteners.flatMap((f): Take[] => {
+    const stock = kindOf(f).stock(f);
+    if (stock.kind !== "patterned-rod") return [];
+    const lengthMm = (places.get(f.id) ?? 0) + design.fitUp.stock.kerfMm;
+    const { material: key } = stock;
+    return [{ kind: "rod", what: "patterned-rod", key, count: 1, diameterMm: f.diameterMm, lengthMm }];
+  });
 }
 
 /** All that one knife takes: stock with room to saw, rods, hardware, glue as it is mixed. */
@@ -142,14 +131,14 @@ export function takesOf(design: Design, report: MassReport): Take[] {
   const glue = gluePlan(design, through);
   const glueG = glue.partA.g + glue.partB.g;
   const blade: Take = design.blade.measured
-    ? { kind: "hardware", what: "Blade, as it was bought", key: "each:blade", count: 1 }
+    ? { kind: "hardware", key: "each:blade", count: 1 }
     : bladeBlank(design);
   return [
     blade,
     ...cutList(design).map(
       (c): Take => ({
         kind: "sawn",
-        what: c.piece,
+        what: c.key,
         key: c.material,
         count: c.count,
         sawnMm: c.sawnMm,
@@ -161,7 +150,7 @@ export function takesOf(design: Design, report: MassReport): Take[] {
     ...rodList(design).map(
       (r): Take => ({
         kind: "rod",
-        what: "Pins and tubes",
+        what: "rods",
         key: r.material,
         count: r.count,
         diameterMm: r.diameterMm,
@@ -170,6 +159,6 @@ export function takesOf(design: Design, report: MassReport): Take[] {
     ),
     ...patternedRods(design),
     ...hardware(design),
-    ...(glueG > 0 ? [{ kind: "mass" as const, what: "Glue, mixed", key: "epoxy", massG: glueG }] : []),
+    ...(glueG > 0 ? [{ kind: "mass" as const, what: "glue" as const, key: "epoxy", massG: glueG }] : []),
   ];
 }

@@ -1,4 +1,6 @@
 import type { Design } from "../design/schema";
+import { isBought } from "../fasteners/registry";
+import { fittingsOn } from "../guardFittings/registry";
 
 /** Tasks of making a knife, in the order of the bench. */
 export const WORK_TASKS = [
@@ -41,7 +43,9 @@ const END = { plain: 0, peened: 30, threaded: 35, "take-down": 45 } as const;
 
 function proposed(design: Design): Partial<Record<WorkTask, number>> {
   const { blade, tang, handle, guard, fasteners } = design;
-  const bolts = fasteners.filter((f) => ["sleeve-bolt", "cap-screw", "nutted-rod"].includes(f.kind)).length;
+  const bolts = fasteners.filter((f) => isBought(f.kind)).length;
+  const fitted = guard ? fittingsOn(guard).map((f) => f.kind) : [];
+  const fitting = fitted.reduce((sum, k) => sum + k.minutes, 0);
   const shaped = handle.plan.length > 4 || handle.facets !== null || handle.waist !== null;
   const common = {
     ...(blade.measured ? { "blade-in-hand": 20 } : { blade: 240 }),
@@ -50,8 +54,9 @@ function proposed(design: Design): Partial<Record<WorkTask, number>> {
     "glue-up": 25,
     shape: shaped ? 120 : 90,
     finish: 75,
-    guard: guard ? 45 + 15 * guard.plates.length + (guard.dowels ? 20 : 0) : 0,
-    "guard-shape": guard && (guard.armWidthMm !== null || guard.notch || guard.domeMm > 0) ? 60 : 0,
+    guard: guard ? 45 + 15 * guard.plates.length + fitting : 0,
+    "guard-shape":
+      guard && (guard.armWidthMm !== null || guard.domeMm > 0 || fitted.some((k) => k.shapesGuard)) ? 60 : 0,
   };
   const ofTang =
     tang.kind === "full"

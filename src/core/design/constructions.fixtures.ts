@@ -1,3 +1,5 @@
+import { FASTENER_KINDS, newFastener } from "../fasteners/registry";
+import { FITTINGS } from "../guardFittings/registry";
 import { withButt, withFingerGrooves } from "./butts";
 import {
   newBlockHole,
@@ -12,7 +14,6 @@ import {
   withTang,
 } from "./constructions";
 import { newDesign } from "./create";
-import { newFastener } from "./fasteners";
 import { GUARD_FORMS, guardOfForm } from "./guards";
 import type {
   BlockHole,
@@ -226,9 +227,8 @@ export const CONSTRUCTIONS: Readonly<Record<string, Design>> = {
     const ring = { boreMm: 24, wallMm: 3, widthMm: 9, material: "bronze-silicon" };
     return stack({ rings: [{ id: "r-1", xMm: -30, yMm: -24, ...ring }] }, d);
   })(),
-  "blind pins": fastened("blind-pin"),
-  rivets: fastened("rivet"),
-  "sleeve bolts": fastened("sleeve-bolt"),
-  "cap screws": fastened("cap-screw"),
-  "nutted rods": fastened("nutted-rod"),
+  ...Object.fromEntries(FASTENER_KINDS.map((kind) => [`fastener: ${kind}`, fastened(kind)])),
+  ...Object.fromEntries(
+    FITTINGS.map(({ kind, start }) => [`fitting: ${kind}`, guarded(sound, { [kind]: start("brass-360") })]),
+  ),
 };

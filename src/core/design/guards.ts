@@ -1,3 +1,4 @@
+import { fittingsLike } from "../guardFittings/registry";
 import { round } from "./create";
 import type { Design, Guard } from "./schema";
 
@@ -34,10 +35,9 @@ export function guardOfForm(form: GuardForm, design: Design): Guard {
     sweepBelowMm: 0,
     endShare: 1,
     domeMm: 0,
-    notch: null,
     slot: had?.slot ?? { clearanceMm: 0, fill: null },
-    collar: had?.collar ?? null,
-    dowels: had?.dowels ?? null,
+    ...fittingsLike(had),
+    notch: null,
     mesh: null,
   };
   const arm = round(Math.min(width, Math.max(4, 0.4 * width)));

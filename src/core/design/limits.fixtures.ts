@@ -1,7 +1,7 @@
+import { newFastener } from "../fasteners/registry";
 import type { TriangleMesh } from "../solids/triangleMesh";
 import { newJoint, newPiece, withTang } from "./constructions";
 import { newDesign } from "./create";
-import { newFastener } from "./fasteners";
 import type { Design, Piece } from "./schema";
 import { encodeMesh } from "./storedMesh";
 

@@ -17,6 +17,8 @@ export const MIGRATIONS: Migrations = {
   3: (record) => (isRecord(record) ? { ...record, fitUp: plainFitUp(), use: plainUse() } : record),
   // 5: what making it takes.
   4: (record) => (isRecord(record) ? { ...record, work: plainWork() } : record),
+  // 6: a knuckle bow on the guard; a maker's stock is matched to a piece by its key, no longer by its English name.
+  5: (record) => (isRecord(record) ? toVersion6(record) : record),
 };
 
 type Loose = Record<string, unknown>;
@@ -78,6 +80,56 @@ function guardToVersion3({ material, thicknessMm, ...guard }: Loose): Loose {
     dowels: null,
     mesh: null,
   };
+}
+
+function toVersion6(record: Loose): Loose {
+  const { guard, fitUp, handle } = record;
+  const keyOf = (name: unknown) => cutIdOfName(name, isRecord(handle) ? handle : {});
+  const stock = isRecord(fitUp) && isRecord(fitUp.stock) ? fitUp.stock : null;
+  const accepted = isRecord(fitUp)
+    ? each(fitUp.accepted, (a) => (a.rule === "stock-too-small" ? { subject: keyOf(a.subject) } : {}))
+    : undefined;
+  return {
+    ...record,
+    guard: isRecord(guard) ? { ...guard, knuckleBow: null } : guard,
+    fitUp: isRecord(fitUp)
+      ? {
+          ...fitUp,
+          accepted,
+          ...(stock
+            ? { stock: { ...stock, have: each(stock.have, (h) => ({ piece: keyOf(h.piece) })) } }
+            : {}),
+        }
+      : fitUp,
+  };
+}
+
+/** Versions 4 and 5 called pieces to be sawn by these names. What is none of them stays. */
+function cutIdOfName(name: unknown, handle: Loose): unknown {
+  if (typeof name !== "string") return name;
+  const list = (of: unknown): readonly Loose[] => (Array.isArray(of) ? of.filter(isRecord) : []);
+  const plain: Readonly<Record<string, string>> = {
+    Frame: "frame",
+    Guard: "guard",
+    "Tang, welded on": "tang-rest",
+    "Filler behind the tang": "tang-rest",
+  };
+  if (plain[name]) return plain[name];
+  const plate = /^Guard plate (\d+)$/.exec(name);
+  if (plate) return `guard:${plate[1]}`;
+  const scale = /^Scale(?: (\d+))?, (pair|right|left)$/.exec(name);
+  if (scale) return ["scale", scale[1], scale[2]].filter(Boolean).join(":");
+  const liner = /^Liner (\d+), (pair|right|left)$/.exec(name);
+  if (liner) return list(handle.liners).length > 1 ? `liner:${liner[1]}:${liner[2]}` : `liner:${liner[2]}`;
+  const bolster = /^(Front|Rear) bolsters?, (pair|right|left)$/.exec(name);
+  if (bolster) return `bolster:${bolster[1].toLowerCase()}:${bolster[2]}`;
+  const divider = /^Divider (\d+)$/.exec(name);
+  const joints = [...list(handle.joints)].sort((p, q) => Number(q.xMm) - Number(p.xMm));
+  const joint = divider && joints[Number(divider[1]) - 1];
+  if (joint) return `divider:${joint.id}`;
+  const piece = /^(\d+)\. /.exec(name);
+  const of = piece && list(handle.pieces)[Number(piece[1]) - 1];
+  return of ? `piece:${of.id}` : name;
 }
 
 /** Brings a record from its version up to the present one. `from` must be from 1 to the present version. */

@@ -41,9 +41,8 @@ export type TipStyle = (typeof TIP_STYLES)[number];
 export type Handle = Design["handle"];
 export type StoredMesh = z.infer<typeof mesh>;
 
+export type { Fastener, FastenerKind } from "../fasteners/registry";
 export type { MeasuredBlade } from "./record/blade";
-export type { Fastener, FastenerKind } from "./record/fastener";
-export { RIVET_HEADS } from "./record/fastener";
 export type { DrillSet, FitUp, PinFit, StockPiece } from "./record/fitUp";
 export { DRILL_SETS, PIN_FITS } from "./record/fitUp";
 export type { Guard } from "./record/guard";

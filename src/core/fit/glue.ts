@@ -1,5 +1,6 @@
 import { assemble } from "../assembly/assemble";
 import type { Design } from "../design/schema";
+import { kindOf } from "../fasteners/registry";
 import { layoutOf } from "../layout/layout";
 import { materialById } from "../stock/materials";
 import { isOily } from "../stock/working";
@@ -68,11 +69,9 @@ export function gluePlan(design: Design, throughMm: ReadonlyMap<string, number>)
     0,
   );
   const faces = handle.kind === "scales" ? 2 * (handle.liners.length + 1) * areaOf(design) * glue.lineMm : 0;
-  const glued = design.fasteners.filter((f) => f.kind !== "sleeve-bolt" && f.kind !== "cap-screw");
+  const glued = design.fasteners.filter((f) => kindOf(f).glued);
   const pins = glued.reduce(
-    (s, f) =>
-      s +
-      roundPin(f.diameterMm, f.kind === "blind-pin" ? f.lengthMm : (throughMm.get(f.id) ?? 0), glue.lineMm),
+    (s, f) => s + roundPin(f.diameterMm, kindOf(f).lengthMm(f) ?? throughMm.get(f.id) ?? 0, glue.lineMm),
     0,
   );
   const joints = handle.kind === "stack" ? handle.pieces.length - 1 + (design.guard ? 1 : 0) : 0;

@@ -46,7 +46,7 @@ describe("stock", () => {
     });
     expect(pair.sawnMm.lengthMm).toBeCloseTo(100 + 3 + 1.5, 6);
     expect(pair).toMatchObject({
-      piece: "Scale, pair",
+      id: "scale:pair",
       count: 2,
       pair: true,
       grain: "lengthwise",
@@ -55,7 +55,7 @@ describe("stock", () => {
   });
 
   it("that is too small says by how much", () => {
-    const have = [{ piece: "Scale, pair", lengthMm: 90, heightMm: 40, thicknessMm: 9.5 }];
+    const have = [{ piece: "scale:pair", lengthMm: 90, heightMm: 40, thicknessMm: 9.5 }];
     const base = plain(sound);
     const [pair] = cutList({ ...base, fitUp: { ...base.fitUp, stock: { ...base.fitUp.stock, have } } });
     expect(pair.shortMm).toEqual({ lengthMm: expect.closeTo(14.5, 6), heightMm: 0, thicknessMm: 0 });
@@ -68,15 +68,15 @@ describe("stock", () => {
       for (const p of list)
         expect(
           Object.values(p.sawnMm).every((mm) => Number.isFinite(mm) && mm > 0),
-          `${name} ${p.piece}`,
+          `${name} ${p.id}`,
         ).toBe(true);
-      expect(new Set(list.map((p) => p.piece)).size, name).toBe(list.length);
+      expect(new Set(list.map((p) => p.id)).size, name).toBe(list.length);
     }
-    const pieces = (name: string) => cutList(CONSTRUCTIONS[name]).map((p) => p.piece);
-    expect(pieces("short tang, welded on")).toContain("Tang, welded on");
-    expect(pieces("short tang with a filler")).toContain("Filler behind the tang");
-    const washers = cutList(CONSTRUCTIONS["washers pressed together"]).find((p) =>
-      p.piece.includes("Washer"),
+    const pieces = (name: string) => cutList(CONSTRUCTIONS[name]).map((p) => p.id);
+    expect(pieces("short tang, welded on")).toContain("tang-rest");
+    expect(pieces("short tang with a filler")).toContain("tang-rest");
+    const washers = cutList(CONSTRUCTIONS["washers pressed together"]).find(
+      ({ key }) => key.kind === "piece" && key.sort === "washer",
     )!;
     expect(washers.finishedMm.lengthMm).toBeCloseTo(40, 6);
     expect(rodList(sound)).toEqual([

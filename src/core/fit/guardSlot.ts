@@ -1,4 +1,4 @@
-import { PIECE_NAMES } from "../assembly/pieces";
+import type { PartKey } from "../assembly/partKey";
 import type { Design } from "../design/schema";
 import { bladeHeights } from "../layout/bladeOutline";
 import { layoutOf } from "../layout/layout";
@@ -42,7 +42,9 @@ export interface GuardSlot {
 
 /** The slot through one piece behind the guard, at the face that the tang comes in by. */
 export interface PieceSlot {
-  readonly piece: string;
+  readonly key: PartKey;
+  /** Its place in the stack, from 1. */
+  readonly number: number;
   readonly heightMm: number;
   readonly thicknessMm: number;
   /** Round, where nothing but a rod goes through it. */
@@ -59,12 +61,12 @@ export function pieceSlots(design: Design): PieceSlot[] {
   return layout.pieces.flatMap(([, from], i): PieceSlot[] => {
     const p = handle.pieces[i];
     if (p.role === "block") return [];
-    const piece = `${i + 1}. ${PIECE_NAMES[p.role]}`;
+    const piece = { key: { kind: "piece", sort: p.role, id: p.id } as const, number: i + 1 };
     if (from > -tang.lengthMm + 1e-6) {
       const { lowY, highY, halfMm } = layout.tangAt(Math.min(0, from));
       return [
         {
-          piece,
+          ...piece,
           heightMm: highY - lowY + 2 * room,
           thicknessMm: 2 * halfMm + 2 * room,
           roundMm: null,
@@ -72,7 +74,7 @@ export function pieceSlots(design: Design): PieceSlot[] {
       ];
     }
     if (rod === null) return [];
-    return [{ piece, heightMm: rod + 0.5, thicknessMm: rod + 0.5, roundMm: rod + 0.5 }];
+    return [{ ...piece, heightMm: rod + 0.5, thicknessMm: rod + 0.5, roundMm: rod + 0.5 }];
   });
 }
 

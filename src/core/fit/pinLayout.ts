@@ -1,4 +1,5 @@
 import type { Design, Fastener } from "../design/schema";
+import { kindOf } from "../fasteners/registry";
 import { boresOf, edgeDistance, edgeOf, webOf, widestBore } from "../layout/bores";
 import { layoutOf } from "../layout/layout";
 import { remembered } from "../layout/remembered";
@@ -39,7 +40,7 @@ export const pinLayout = remembered((design: Design): readonly PinPlace[] => {
       const ys = outline.cut(f.xMm);
       const toEdgeMm = edgeDistance(edge, f.xMm, f.yMm);
       const through = surfaceAt(f.xMm, f.yMm, "right") + surfaceAt(f.xMm, f.yMm, "left");
-      const own = f.kind === "blind-pin" ? f.lengthMm : through + 2 * pinProudShare * f.diameterMm;
+      const own = kindOf(f).lengthMm(f) ?? through + 2 * pinProudShare * f.diameterMm;
       return {
         id: f.id,
         kind: f.kind,

@@ -1,4 +1,7 @@
 import type { Design } from "../design/schema";
+import type { BoreNeed, BoreUse } from "../fasteners/kind";
+import { kindOf } from "../fasteners/registry";
+import { fittingsOn } from "../guardFittings/registry";
 import { THREADS } from "../units/threads";
 import { DRILLS, type Drill, drillsIn, ownedDrills } from "./drillSets";
 import { type GluePlan, gluePlan } from "./glue";
@@ -12,18 +15,6 @@ import { type Seat, seats } from "./seats";
 import { type CutPiece, cutList, rodList } from "./stockList";
 import { type TangStress, tangStress } from "./strength";
 import { tangWalls, thinnest, thinnestScale, type Wall } from "./walls";
-
-/** What a hole is for. */
-export type BoreUse =
-  | "pin"
-  | "barrel"
-  | "insert"
-  | "rod"
-  | "tap"
-  | "clearance"
-  | "counterbore"
-  | "tang"
-  | "dowel";
 
 /** One kind of hole to drill: its drill as sold, and the nearest that the shop has. */
 export interface Bore {
@@ -105,21 +96,13 @@ function boresOf(design: Design): Bore[] {
     const thread = threadOf(diameterMm, pitchMm);
     if (thread) put(id, "tap", diameterMm, tapDrillMm(thread), thread.name);
   };
-  for (const f of design.fasteners) {
-    if (f.kind === "sleeve-bolt") {
-      put(f.id, "barrel", f.diameterMm, f.diameterMm);
-      put(f.id, "counterbore", f.headMm, f.headMm);
-    } else if (f.kind === "cap-screw") {
-      put(f.id, "insert", f.insertMm, f.insertMm);
-      put(f.id, "clearance", f.diameterMm, f.diameterMm * 1.1);
-      put(f.id, "counterbore", f.counterboreMm, f.counterboreMm);
-      tap(f.id, f.diameterMm);
-    } else if (f.kind === "nutted-rod") {
-      put(f.id, "rod", f.diameterMm, null);
-      put(f.id, "counterbore", f.counterboreMm, f.counterboreMm);
-    } else put(f.id, "pin", f.diameterMm, null);
-  }
-  if (guard?.dowels) put("dowels", "dowel", guard.dowels.diameterMm, guard.dowels.diameterMm);
+  const putAll = (id: string, needs: readonly BoreNeed[]) => {
+    for (const { use, nominalMm, wantedMm } of needs)
+      if (use === "tap") tap(id, nominalMm);
+      else put(id, use, nominalMm, wantedMm);
+  };
+  for (const f of design.fasteners) putAll(f.id, kindOf(f).bores(f));
+  if (guard) for (const { kind, fitting } of fittingsOn(guard)) putAll(kind.kind, kind.bores(fitting));
   if (tang.kind === "full")
     for (const h of tang.holes) if (h.purpose !== "old-pin") put(h.id, "tang", h.diameterMm, h.diameterMm);
   if (tang.kind === "hidden") {

@@ -1,30 +1,45 @@
 import Module, { type ManifoldToplevel } from "manifold-3d";
 import { beforeAll, describe, expect, it } from "vitest";
 import { assemble } from "../assembly/assemble";
+import { type PartKey, partId, type Side } from "../assembly/partKey";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
-import type { Design } from "../design/schema";
 import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
 import { solidParts } from "../kernel/solidParts";
+import type { CutKey } from "./cutKey";
 import { pinLayout } from "./pinLayout";
-import { cutList } from "./stockList";
+import { cutList, type Size } from "./stockList";
 
-/** Ids of the parts that a piece of the cut list becomes. */
-function partsOf(piece: string, design: Design): readonly string[] {
-  const sides = (stem: string) => [`${stem}-right`, `${stem}-left`];
-  const [, n] = /(\d+)/.exec(piece) ?? [];
-  if (/^\d+\. /.test(piece) && design.handle.kind === "stack")
-    return [design.handle.pieces[Number(n) - 1].id];
-  const side = /, (right|left)$/.exec(piece)?.[1];
-  const only = (ids: string[]) => ids.filter((id) => !side || id.endsWith(side));
-  if (piece.startsWith("Scale")) return only(sides(n ? `scale-${n}` : "scale"));
-  if (piece.startsWith("Liner")) return sides(`liner-${n}`);
-  if (piece.startsWith("Divider") && design.handle.kind === "scales")
-    return sides([...design.handle.joints].sort((p, q) => q.xMm - p.xMm)[Number(n) - 1].id);
-  if (piece.startsWith("Front bolster")) return only(sides("bolster-front"));
-  if (piece.startsWith("Rear bolster")) return only(sides("bolster-rear"));
-  if (piece.startsWith("Guard")) return [n ? `guard-${n}` : "guard"];
-  if (/^Tang, welded on|^Filler/.test(piece)) return ["tang-rest"];
-  return [piece.toLowerCase()];
+/** The parts that a piece of the cut list becomes. */
+function partsOf(key: CutKey): PartKey[] {
+  const sides = (side: Side | "pair"): Side[] => (side === "pair" ? ["right", "left"] : [side]);
+  switch (key.kind) {
+    case "scale":
+    case "liner":
+    case "bolster":
+      return sides(key.side).map((side) => ({ ...key, side }));
+    case "divider":
+      return sides("pair").map((side) => ({ ...key, side }));
+    default:
+      return [key];
+  }
+}
+
+/** Sheet lies in the knife as it was bent or leans: its thickness is not that of its box, and it is taller. */
+function bent(key: CutKey, k: keyof Size): boolean {
+  const slice =
+    key.kind === "divider" ||
+    (key.kind === "piece" && (key.sort === "spacer" || key.sort === "washer")) ||
+    (key.kind === "guard" && key.number !== null);
+  return k === "lengthMm" ? slice : k === "thicknessMm" && key.kind === "liner";
+}
+
+/** Slabs come as thick as they are bought, and a guard's plate as tall as it is before its ends are cut. */
+function asBought(key: CutKey, k: keyof Size): boolean {
+  const piece = key.kind === "piece" ? key.sort : null;
+  if (k === "lengthMm") return key.kind === "guard" || piece === "pommel";
+  if (k === "heightMm")
+    return key.kind === "guard" || key.kind === "divider" || piece === "spacer" || piece === "washer";
+  return key.kind === "scale" || key.kind === "divider" || key.kind === "bolster";
 }
 
 /** Facets stand outside a hollow face, and off a round one, by as much, mm. */
@@ -56,31 +71,22 @@ describe("stock to saw, against the mesh kernel's solids", () => {
       };
       const wrong: string[] = [];
       for (const piece of cutList(design)) {
-        // Sheet lies in the knife as it was bent or leans: its thickness is not that of its box, and it is taller.
-        const sheet = {
-          lengthMm: /Divider|Spacer|Washer|Guard plate/,
-          heightMm: /^$/,
-          thicknessMm: /Liner/,
-        };
-        // Slabs come as thick as they are bought, and a guard's plate as tall as it is before its ends are cut.
-        const slab = {
-          lengthMm: /Guard|Pommel/,
-          heightMm: /Guard|Divider|Spacer|Washer/,
-          thicknessMm: /Scale|Divider|bolster/,
-        };
-        for (const id of partsOf(piece.piece, design)) {
-          const box = boxOf(id);
+        const { key, id, finishedMm } = piece;
+        for (const part of partsOf(key)) {
+          const box = boxOf(partId(part));
           for (const k of ["lengthMm", "heightMm", "thicknessMm"] as const) {
-            const [has, wants] = [piece.finishedMm[k], box?.[k] ?? Number.NaN];
-            const bent = sheet[k].test(piece.piece);
-            if (!(has > wants - FACETS_MM) && !bent) wrong.push(`${piece.piece}: ${k} ${has} for ${wants}`);
-            if (has > wants + WASTE_MM && !bent && !slab[k].test(piece.piece))
-              wrong.push(`${piece.piece}: ${k} ${has} wasted on ${wants}`);
+            const [has, wants] = [finishedMm[k], box?.[k] ?? Number.NaN];
+            if (bent(key, k)) continue;
+            if (!(has > wants - FACETS_MM)) wrong.push(`${id}: ${k} ${has} for ${wants}`);
+            if (has > wants + WASTE_MM && !asBought(key, k))
+              wrong.push(`${id}: ${k} ${has} wasted on ${wants}`);
           }
         }
       }
       for (const pin of pinLayout(design)) {
-        const box = ["pin", "blind-pin", "lanyard-tube"].includes(pin.kind) ? boxOf(pin.id) : null;
+        const box = ["pin", "blind-pin", "lanyard-tube"].includes(pin.kind)
+          ? boxOf(partId({ kind: "fastener", sort: pin.kind, id: pin.id, component: null }))
+          : null;
         const proudMm = pin.kind === "blind-pin" ? 0 : 2 * design.fitUp.pinProudShare * pin.diameterMm;
         const over = box ? pin.blankMm - proudMm - box.thicknessMm : 0;
         // A slanting surface is higher at the pin's rim than at its middle.

@@ -1,18 +1,21 @@
 import { assemble } from "../assembly/assemble";
-import { PIECE_NAMES } from "../assembly/pieces";
+import { type PartKey, partId, type Side } from "../assembly/partKey";
 import type { Design, PieceRole, StockPiece } from "../design/schema";
+import { kindOf } from "../fasteners/registry";
 import { layoutOf } from "../layout/layout";
 import { remembered } from "../layout/remembered";
 import { bolsterJoint, jointsFrontFirst } from "../layout/scales";
 import { type Extent, rangeOf } from "../solids/extent";
 import { jointSide } from "../solids/halfSpace";
 import type { Region } from "../solids/region";
+import { type CutKey, cutId } from "./cutKey";
 import { pinLayout } from "./pinLayout";
 
 /** One piece to cut: its finished box, what to saw for it, and how it is marked. */
 export interface CutPiece {
-  /** Name by which a maker's stock is matched to it. */
-  readonly piece: string;
+  readonly key: CutKey;
+  /** By which a maker's stock is matched to it. */
+  readonly id: string;
   readonly material: string;
   readonly count: number;
   readonly finishedMm: Size;
@@ -31,6 +34,8 @@ export interface Size {
   readonly heightMm: number;
   readonly thicknessMm: number;
 }
+
+const SIDES = ["right", "left"] as const;
 
 /** The box that holds several. */
 function sizeOf(boxes: readonly Extent[]): Size | null {
@@ -53,7 +58,7 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
   const { kerfMm, allowanceMm, have } = fitUp.stock;
   const pieces: CutPiece[] = [];
   const put = (
-    piece: string,
+    key: CutKey,
     material: string,
     finished: Size,
     more: Partial<Pick<CutPiece, "count" | "pair" | "grain">> & { form?: "slab" | "slice" | "block" } = {},
@@ -66,14 +71,16 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
       heightMm: finished.heightMm + room,
       thicknessMm: finished.thicknessMm + (form === "slab" ? 0 : room),
     };
-    const own = have.find((h) => h.piece === piece) ?? null;
+    const id = cutId(key);
+    const own = have.find((h) => h.piece === id) ?? null;
     const short = own && {
       lengthMm: Math.max(0, sawnMm.lengthMm - own.lengthMm),
       heightMm: Math.max(0, sawnMm.heightMm - own.heightMm),
       thicknessMm: Math.max(0, sawnMm.thicknessMm - own.thicknessMm),
     };
     pieces.push({
-      piece,
+      key,
+      id,
       material,
       count: 1,
       pair: false,
@@ -90,26 +97,26 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
    * The box of a part, or of a right and a left one together; null where nothing is left of it. `within` limits it
    * where another part takes first.
    */
-  const boxOf = (ids: readonly string[], within: readonly Region[] = []): Size | null => {
+  const boxOf = (keys: readonly PartKey[], within: readonly Region[] = []): Size | null => {
+    const ids = keys.map(partId);
     const boxes = assembly.parts
       .filter((p) => ids.includes(p.id) && p.made.length > 0)
       .map((p) => rangeOf([...p.regions.map((r) => assembly.regions[r]), ...within]));
     return sizeOf(boxes.filter((b) => b !== null));
   };
-  const sides = (stem: string) => [`${stem}-right`, `${stem}-left`];
   /** A right and a left piece: a pair of one material, or each by itself. */
   const putSides = (
-    name: string,
+    keyOf: (side: Side | "pair") => CutKey,
     of: { readonly right: string; readonly left: string },
     box: Size | null,
     thickMm: { readonly right: number; readonly left: number },
     more: Parameters<typeof put>[3] = {},
   ) => {
     if (!box) return;
-    const put1 = (called: string, material: string, thicknessMm: number, count: number) =>
-      put(called, material, { ...box, thicknessMm }, { ...more, count, pair: true });
-    if (of.right === of.left) put1(`${name}, pair`, of.right, Math.max(thickMm.right, thickMm.left), 2);
-    else for (const side of ["right", "left"] as const) put1(`${name}, ${side}`, of[side], thickMm[side], 1);
+    const put1 = (side: Side | "pair", material: string, thicknessMm: number, count: number) =>
+      put(keyOf(side), material, { ...box, thicknessMm }, { ...more, count, pair: true });
+    if (of.right === of.left) put1("pair", of.right, Math.max(thickMm.right, thickMm.left), 2);
+    else for (const side of SIDES) put1(side, of[side], thickMm[side], 1);
   };
   if (handle.kind === "scales") {
     const thick = { right: handle.right.thicknessMm, left: handle.left.thicknessMm };
@@ -125,17 +132,22 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
     let behind: Region[] = [];
     let of = { right: handle.right.material, left: handle.left.material };
     [...joints, null].forEach((next, i) => {
-      const stem = joints.length > 0 ? `scale-${i + 1}` : "scale";
-      const name = joints.length > 0 ? `Scale ${i + 1}` : "Scale";
-      const box = boxOf(sides(stem), [...between, ...behind]);
-      putSides(name, of, box, thick, { form: "slab", grain: "lengthwise" });
+      const number = joints.length > 0 ? i + 1 : null;
+      const parts = SIDES.map((side): PartKey => ({ kind: "scale", number, side }));
+      const box = boxOf(parts, [...between, ...behind]);
+      putSides((side) => ({ kind: "scale", number, side }), of, box, thick, {
+        form: "slab",
+        grain: "lengthwise",
+      });
       if (next?.divider) {
         const { thicknessMm: lengthMm, material } = next.divider;
-        const own = boxOf(sides(next.id), [...between, joint("behind", next.xMm, next.tiltDeg)]);
+        const { id } = next;
+        const parts = SIDES.map((side): PartKey => ({ kind: "divider", id, number: i + 1, side }));
+        const own = boxOf(parts, [...between, joint("behind", next.xMm, next.tiltDeg)]);
         // It lies along its joint, which leans.
         const heightMm = (own?.heightMm ?? 0) * Math.hypot(1, leanOf(next.tiltDeg));
         const size = { lengthMm, heightMm, thicknessMm: widest };
-        put(`Divider ${i + 1}`, material, size, { count: 2, pair: true, form: "slice" });
+        put({ kind: "divider", id, number: i + 1 }, material, size, { count: 2, pair: true, form: "slice" });
       }
       if (next) {
         of = { right: next.right, left: next.left };
@@ -145,17 +157,21 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
     handle.liners.forEach((l, i) => {
       const both = { right: l.material, left: l.material };
       const thickMm = { right: l.thicknessMm, left: l.thicknessMm };
-      putSides(`Liner ${i + 1}`, both, boxOf(sides(`liner-${i + 1}`), between), thickMm, { form: "slab" });
+      const number = handle.liners.length > 1 ? i + 1 : null;
+      const parts = SIDES.map((side): PartKey => ({ kind: "liner", number, side }));
+      const keyOf = (side: Side | "pair"): CutKey => ({ kind: "liner", number, side });
+      putSides(keyOf, both, boxOf(parts, between), thickMm, { form: "slab" });
     });
     for (const end of ["front", "rear"] as const) {
       const bolster = handle.bolsters[end];
-      const box = boxOf(sides(`bolster-${end}`));
-      const name = `${end === "front" ? "Front" : "Rear"} bolster${bolster?.right === bolster?.left ? "s" : ""}`;
-      if (bolster) putSides(name, bolster, box, { right: widest, left: widest });
+      if (!bolster) continue;
+      const box = boxOf(SIDES.map((side): PartKey => ({ kind: "bolster", sort: end, side })));
+      const keyOf = (side: Side | "pair"): CutKey => ({ kind: "bolster", sort: end, side });
+      putSides(keyOf, bolster, box, { right: widest, left: widest });
     }
   } else {
     handle.pieces.forEach((p, i) => {
-      const box = boxOf([p.id]);
+      const box = boxOf([{ kind: "piece", sort: p.role, id: p.id }]);
       if (!box) return;
       const [to, from] = stations[i];
       const slice = SLICES.includes(p.role) && !p.shape;
@@ -163,22 +179,27 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
       // A sheet lies along its joint, which leans.
       const heightMm = box.heightMm * (slice ? Math.hypot(1, leanOf(p.tiltDeg)) : 1);
       put(
-        `${i + 1}. ${PIECE_NAMES[p.role]}`,
+        { kind: "piece", sort: p.role, id: p.id, number: i + 1 },
         p.material,
         { ...box, lengthMm, heightMm },
         { grain: p.role === "block" ? "lengthwise" : "any", form: slice ? "slice" : "block" },
       );
     });
   }
-  const rest = assembly.parts.find((p) => p.id === "tang-rest");
-  if (tang.kind === "full" && tang.short && rest) {
-    const box = boxOf([rest.id]);
-    if (box) put(rest.name, rest.made[0].materialId, box, { form: "slab" });
+  if (tang.kind === "full" && tang.short) {
+    const key = { kind: "tang-rest", sort: tang.short.behind } as const;
+    const box = boxOf([key]);
+    if (box) put(key, tang.short.material, box, { form: "slab" });
   }
   if (tang.kind === "framed") {
-    const box = boxOf(["frame"]);
+    const box = boxOf([{ kind: "frame" }]);
     if (box)
-      put("Frame", tang.frame.material, { ...box, thicknessMm: tang.frame.thicknessMm }, { form: "slab" });
+      put(
+        { kind: "frame" },
+        tang.frame.material,
+        { ...box, thicknessMm: tang.frame.thicknessMm },
+        { form: "slab" },
+      );
   }
   if (guard && !guard.mesh) {
     const reach =
@@ -186,7 +207,7 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
       Math.min(0, guard.sweepAboveMm, guard.sweepBelowMm);
     guard.plates.forEach((p, i) => {
       put(
-        guard.plates.length > 1 ? `Guard plate ${i + 1}` : "Guard",
+        { kind: "guard", number: guard.plates.length > 1 ? i + 1 : null },
         p.material,
         {
           lengthMm: p.thicknessMm + reach,
@@ -208,10 +229,11 @@ export function rodList(
   const rods = new Map<string, { material: string; diameterMm: number; count: number; lengthMm: number }>();
   const places = new Map(pinLayout(design).map((p) => [p.id, p]));
   for (const f of design.fasteners) {
-    if (f.kind !== "pin" && f.kind !== "blind-pin" && f.kind !== "lanyard-tube" && f.kind !== "rivet")
-      continue;
-    const key = `${f.kind === "lanyard-tube" ? "tube" : "rod"} ${f.material} ${f.diameterMm}`;
-    const rod = rods.get(key) ?? { material: f.material, diameterMm: f.diameterMm, count: 0, lengthMm: 0 };
+    const stock = kindOf(f).stock(f);
+    if (stock.kind !== "rod" && stock.kind !== "tube") continue;
+    const { material } = stock;
+    const key = `${stock.kind} ${material} ${f.diameterMm}`;
+    const rod = rods.get(key) ?? { material, diameterMm: f.diameterMm, count: 0, lengthMm: 0 };
     rods.set(key, {
       ...rod,
       count: rod.count + 1,

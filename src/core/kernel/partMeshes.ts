@@ -1,4 +1,5 @@
 import type { Manifold, ManifoldToplevel } from "manifold-3d";
+import type { PartKey } from "../assembly/partKey";
 import type { Assembly } from "../assembly/types";
 import type { MeshFineness } from "../solids/meshRegion";
 import type { TriangleMesh } from "../solids/triangleMesh";
@@ -7,8 +8,8 @@ import { solidParts } from "./solidParts";
 
 /** A part as a closed mesh. */
 export interface PartMesh {
+  readonly key: PartKey;
   readonly id: string;
-  readonly name: string;
   /** The material with the largest share. */
   readonly materialId: string;
   readonly group: string;
@@ -53,12 +54,12 @@ export function partSolids(
       else byId.set(id, { at, solids: [solid!] });
     });
     const parts = [...byId].map(([id, { at, solids }]) => {
-      const { name, made, group } = assembly.parts[at];
+      const { key, made, group } = assembly.parts[at];
       const solid = solids.length > 1 ? scope.hold(kernel.Manifold.union(solids)) : solids[0];
       const [most] = [...made].sort((a, b) => b.share - a.share);
       const { min, max } = solid.boundingBox();
       const middleMm = [0, 1, 2].map((k) => (min[k] + max[k]) / 2) as [number, number, number];
-      return { id, name, group, materialId: most.materialId, middleMm, solid };
+      return { key, id, group, materialId: most.materialId, middleMm, solid };
     });
     for (const { solid } of parts) scope.handOver(solid);
     return parts;

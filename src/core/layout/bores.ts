@@ -2,6 +2,7 @@ import type { Point } from "../curve/bezier";
 import { polyline, signedDistance } from "../curve/crossing";
 import { holesOf } from "../design/openings";
 import type { Design, Fastener } from "../design/schema";
+import { kindOf } from "../fasteners/registry";
 import { handleOutline } from "./handleOutline";
 import { remembered } from "./remembered";
 
@@ -18,9 +19,7 @@ export interface Bore {
 
 /** Widest bore of a fastener in the handle, mm. */
 export function widestBore(f: Fastener): number {
-  if (f.kind === "sleeve-bolt") return Math.max(f.headMm, f.diameterMm);
-  if (f.kind === "cap-screw" || f.kind === "nutted-rod") return Math.max(f.counterboreMm, f.diameterMm);
-  return f.diameterMm;
+  return kindOf(f).widestMm(f);
 }
 
 /** Round holes through the handle or the tang; old pins' are filled, and none. */

@@ -2,7 +2,6 @@ import { describe, expect, it } from "vitest";
 import { newBlockHole, newPiece, withEnd, withTang } from "../design/constructions";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { newDesign } from "../design/create";
-import { newFastener } from "../design/fasteners";
 import { newGuard } from "../design/guards";
 import {
   type Design,
@@ -12,6 +11,7 @@ import {
   type HiddenTang,
   type ScalesHandle,
 } from "../design/schema";
+import { newFastener } from "../fasteners/registry";
 import { figuresOf } from "../tune/effects";
 import { checkDesign } from "../validity/checkDesign";
 import { applyMend } from "./mends";
@@ -152,7 +152,7 @@ const TRIPS: Record<TradeRule, Design> = {
   "stock-too-small": fitted(sound, {
     stock: {
       ...sound.fitUp.stock,
-      have: [{ piece: "Scale, pair", lengthMm: 80, heightMm: 60, thicknessMm: 10 }],
+      have: [{ piece: "scale:pair", lengthMm: 80, heightMm: 60, thicknessMm: 10 }],
     },
   }),
   "hole-rim": { ...sound, tang: { ...slab, holes: [hole(-70, 8, 5)] } },

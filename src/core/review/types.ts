@@ -1,4 +1,5 @@
 import type { Fastener, Piece } from "../design/schema";
+import type { CutKey } from "../fit/cutKey";
 import type { FaultRule, FindingOf } from "../validity/types";
 
 /** Codes of the trade's rules: what can be built but should be thought of again. Limits can be changed. */
@@ -45,6 +46,8 @@ export type FindingRule = FaultRule | TradeRule;
 
 /** A fault, or what a rule of the trade found. */
 export interface Finding extends FindingOf<FindingRule> {
+  /** The piece to be sawn that is meant. */
+  readonly piece?: CutKey;
   /** What would mend it, where that can be worked out. */
   readonly mend?: Mend | null;
 }

@@ -149,7 +149,7 @@ describe("the mesh kernel's solids", () => {
     ];
     const part = (id: string, of: number[]) => ({
       id,
-      name: id,
+      key: { kind: "slot" as const, id },
       group: "handle" as const,
       made: [],
       regions: of,

@@ -3,6 +3,7 @@ import { polyline, signedDistance } from "../curve/crossing";
 import { slotContour } from "../curve/shapes";
 import { holesOf, slotsOf } from "../design/openings";
 import type { Design, Fastener } from "../design/schema";
+import { kindOf } from "../fasteners/registry";
 import { widestBore } from "../layout/bores";
 import { layoutOf } from "../layout/layout";
 import { lineAt } from "../solids/layer";
@@ -47,57 +48,27 @@ export function checkBored(design: Design, edge: readonly Point[], report: Repor
   checkSeats(design, report);
 }
 
-/** What has to be smaller than what in one fastener: pairs of the smaller and the larger. */
-function sizes(f: Fastener): (readonly [number, number])[] {
-  if (f.kind === "rivet") return [[f.diameterMm, f.headMm]];
-  if (f.kind === "sleeve-bolt")
-    return [
-      [f.screwMm, f.diameterMm],
-      [f.diameterMm, f.headMm],
-    ];
-  if (f.kind === "cap-screw")
-    return [
-      [f.diameterMm, f.insertMm],
-      [f.diameterMm, f.headMm],
-      [f.headMm, f.counterboreMm],
-      [f.socketMm * 1.1547, f.headMm],
-    ];
-  if (f.kind === "nutted-rod")
-    return [
-      [f.diameterMm, f.nutAcrossMm],
-      [f.nutAcrossMm * 1.1547, f.counterboreMm],
-    ];
-  return [];
-}
-
 function checkFastener(f: Fastener, report: Report): void {
   const at = { x: f.xMm, y: f.yMm };
-  if (f.kind === "lanyard-tube" && !(f.boreMm < f.diameterMm))
-    report("error", "bore-not-inside-tube", { at, subject: f.id, measured: f.boreMm, limit: f.diameterMm });
-  if (f.kind === "patterned-pin" && f.tube.share + f.rods.share > 1)
-    report("error", "pattern-overfull", {
-      at,
-      subject: f.id,
-      measured: f.tube.share + f.rods.share,
-      limit: 1,
-    });
-  const wrong = sizes(f).find(([small, large]) => !(small < large));
+  const kind = kindOf(f);
+  const fault = kind.fault(f);
+  if (fault) report("error", fault.rule, { ...fault, at, subject: f.id });
+  const wrong = kind.sizes(f).find(([small, large]) => !(small < large));
   if (wrong) report("error", "fastener-sizes", { at, subject: f.id, measured: wrong[0], limit: wrong[1] });
 }
 
 /** Seats of heads and nuts: between the tang and the finished surface. */
 function checkSeats(design: Design, report: Report): void {
-  const seated = design.fasteners.filter((f) => "seatMm" in f);
-  if (seated.length === 0) return;
   const { surfaceAt, tangFace } = layoutOf(design);
-  for (const f of seated) {
-    if (!("seatMm" in f)) continue;
+  for (const f of design.fasteners) {
+    const seatMm = kindOf(f).seat(f)?.seatMm;
+    if (seatMm === undefined) continue;
     const at = { x: f.xMm, y: f.yMm };
     const surface = Math.min(surfaceAt(f.xMm, f.yMm, "right"), surfaceAt(f.xMm, f.yMm, "left"));
     const tang = design.tang.kind === "hidden" ? 0 : lineAt(tangFace, f.xMm);
-    if (!(f.seatMm >= tang))
-      report("error", "seat-inside-tang", { at, subject: f.id, measured: f.seatMm, limit: tang });
-    else if (!(f.seatMm < surface))
-      report("error", "seat-outside-handle", { at, subject: f.id, measured: f.seatMm, limit: surface });
+    if (!(seatMm >= tang))
+      report("error", "seat-inside-tang", { at, subject: f.id, measured: seatMm, limit: tang });
+    else if (!(seatMm < surface))
+      report("error", "seat-outside-handle", { at, subject: f.id, measured: seatMm, limit: surface });
   }
 }

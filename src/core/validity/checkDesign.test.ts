@@ -9,7 +9,6 @@ import {
   withTang,
 } from "../design/constructions";
 import { newDesign } from "../design/create";
-import { newFastener } from "../design/fasteners";
 import { newGuard } from "../design/guards";
 import { boxesMesh, endingIn, manyOpenings, rodMesh } from "../design/limits.fixtures";
 import type {
@@ -23,6 +22,8 @@ import type {
   ScalesHandle,
 } from "../design/schema";
 import { newMeasured } from "../design/starts";
+import { newFastener } from "../fasteners/registry";
+import { knuckleBow } from "../guardFittings/knuckleBow";
 import { withHandleLength } from "../layout/handleLengths";
 import { faultsOf } from "../weigh/faults";
 import { weigh } from "../weigh/weigh";
@@ -60,6 +61,7 @@ const brief = {
   ...newPiece("p", "block", "walnut-black", 90),
   shape: { kind: "plate", aboveMm: 13, belowMm: 17, widthMm: 20, roundness: 0, domeMm: 0 } as const,
 };
+const bow = knuckleBow.start("brass-360");
 const inHand = (balance: MeasuredBlade["balance"]) =>
   blade({ measured: { ...newMeasured(100, 10), balance } });
 const made = <K extends FastenerKind>(kind: K) =>
@@ -162,6 +164,7 @@ const TRIPS: [FaultRule, Design][] = [
   ["notch-into-tang", { ...hidden, guard: { ...guard, notch: { radiusMm: 20, depthMm: 40 } } }],
   ["dowel-off-guard", { ...hidden, guard: { ...guard, dowels: { ...dowels, spreadMm: 90 } } }],
   ["dowel-in-tang", { ...hidden, guard: { ...guard, dowels: { ...dowels, spreadMm: 6 } } }],
+  ["fitting-no-room", { ...hidden, guard: { ...guard, knuckleBow: { ...bow, reachMm: 16 } } }],
   ["pieces-short-of-butt", { ...hidden, fasteners: [], handle: { ...stack, pieces: [brief] } }],
   ["ring-apart", { ...hidden, handle: { ...stack, rings: [{ ...ring, yMm: -60 }] } }],
   [

@@ -1,4 +1,6 @@
-import type { Design, Guard } from "../design/schema";
+import type { Design } from "../design/schema";
+import { fittingsOn } from "../guardFittings/registry";
+import { fittingPlace } from "../layout/fittingPlace";
 import { guardWidthAt } from "../layout/guard";
 import { layoutOf } from "../layout/layout";
 import { barAtFront } from "./checkTang";
@@ -29,32 +31,9 @@ export function checkGuard(design: Design, report: Report): void {
   }
   if (guard.domeMm > thick)
     report("error", "dome-deeper-than-guard", { at: { x: 0, y: 0 }, measured: guard.domeMm, limit: thick });
-  if (guard.notch) {
-    const top = -guard.belowMm + guard.notch.depthMm;
-    const low = bar?.low ?? handle.outline[handle.outline.length - 1].yMm;
-    if (top > low)
-      report("error", "notch-into-tang", { at: { x: front, y: top }, measured: top, limit: low });
-  }
-  checkDowels(design, guard, bar, report);
-}
-
-function checkDowels(
-  design: Design,
-  guard: Guard,
-  bar: { low: number; high: number } | null,
-  report: Report,
-): void {
-  if (!guard.dowels) return;
-  const { diameterMm, spreadMm } = guard.dowels;
-  const middle = design.tang.kind === "full" ? 0 : design.tang.yMm;
-  const x = layoutOf(design).frontX;
-  const reach = (spreadMm + diameterMm) / 2;
-  const out = Math.max(middle + reach - guard.aboveMm, -guard.belowMm - (middle - reach));
-  if (!(out < 0))
-    report("error", "dowel-off-guard", { at: { x, y: middle + reach }, measured: out, limit: 0 });
-  const near = (spreadMm - diameterMm) / 2;
-  const [low, high] = bar ? [bar.low, bar.high] : [0, 0];
-  const into = Math.max(high - (middle + near), middle - near - low);
-  if (bar && !(into < 0))
-    report("error", "dowel-in-tang", { at: { x, y: middle + near }, measured: into, limit: 0 });
+  const place = fittingPlace(layoutOf(design));
+  if (!place) return;
+  for (const { kind, fitting } of fittingsOn(guard))
+    for (const { rule, at, measured, limit } of kind.faults(fitting, place))
+      report("error", rule, { at, measured, limit });
 }

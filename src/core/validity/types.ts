@@ -50,6 +50,7 @@ export const FAULT_RULES = [
   "notch-into-tang",
   "dowel-off-guard",
   "dowel-in-tang",
+  "fitting-no-room",
   "pieces-longer-than-handle",
   "pieces-short-of-butt",
   "ring-apart",

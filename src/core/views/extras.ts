@@ -1,6 +1,7 @@
 import type { Assembly } from "../assembly/types";
 import type { Point } from "../curve/bezier";
 import type { Design } from "../design/schema";
+import { FITTINGS } from "../guardFittings/registry";
 import { remembered } from "../layout/remembered";
 import { assembleDrawn } from "./drawn";
 import { silhouette } from "./silhouette";
@@ -25,40 +26,57 @@ function circle(at: { xMm: number; yMm: number }, radiusMm: number): Point[] {
   }));
 }
 
-/** Ids of what lies inside a handle or a tang. */
-const HIDDEN = ["dowels", "butt-screw", "frame"];
+/** What shows from the side by itself, and whether it lies inside other parts; null of what the outlines show. */
+function shownOf(design: Design, { key, detail }: Assembly["parts"][number]): { hidden: boolean } | null {
+  const { handle, guard, tang } = design;
+  switch (key.kind) {
+    case "piece":
+      return handle.kind === "stack" && handle.pieces.some((p) => p.id === key.id && p.shape)
+        ? { hidden: false }
+        : null;
+    case "fitting": {
+      const { seen } = FITTINGS.find((f) => f.kind === key.sort) ?? { seen: "void" };
+      return seen === "void" ? null : { hidden: seen === "hidden" };
+    }
+    case "guard":
+      return guard?.mesh ? { hidden: false } : null;
+    case "frame":
+      return { hidden: true };
+    case "tang-end": {
+      const letIn = tang.kind === "hidden" && tang.end.kind === "threaded" && tang.end.seatMm > 0;
+      return { hidden: key.component !== "nut" || letIn };
+    }
+    case "tang":
+      return detail === "peened-head" ? { hidden: false } : null;
+    default:
+      return null;
+  }
+}
+
+/** Stations that a shape is read at: a peened head is small. */
+const STEPS = { usual: 40, small: 16 };
 
 /**
- * Shaped pieces, rings, collars, imported guards, and what holds a hidden tang at its end: what the outlines of
- * blade, handle and plate guard do not show.
+ * Shaped pieces, rings, fittings of the guard, imported guards, and what holds a hidden tang at its end: what the
+ * outlines of blade, handle and plate guard do not show.
  */
 export function extraShapes(design: Design, { regions, parts }: Assembly): ExtraShape[] {
-  const { handle, guard, tang } = design;
-  const shaped = handle.kind === "stack" ? handle.pieces.filter((p) => p.shape).map((p) => p.id) : [];
-  const rings = handle.kind === "stack" ? handle.rings : [];
-  const shown = new Set([...shaped, "collar", "butt-nut", ...HIDDEN, ...(guard?.mesh ? ["guard"] : [])]);
-  const inside = tang.kind === "hidden" && tang.end.kind === "threaded" && tang.end.seatMm > 0;
+  const rings = design.handle.kind === "stack" ? design.handle.rings : [];
   const shapes: ExtraShape[] = rings.map((r) => ({
     id: r.id,
     material: r.material,
     hidden: false,
     loops: [circle(r, r.boreMm / 2 + r.wallMm), circle(r, r.boreMm / 2)],
   }));
+  const heads: ExtraShape[] = [];
   for (const part of [...parts].reverse()) {
+    const shown = part.made.length > 0 ? shownOf(design, part) : null;
     const of = part.regions.map((r) => regions[r]);
     // Further layers of an imported shape lie behind the first.
-    if (!shown.has(part.id) || of.some((r) => (r.meshLayer?.layer ?? 0) > 0)) continue;
-    if (part.made.length === 0) continue;
-    const hidden = HIDDEN.includes(part.id) || (part.id === "butt-nut" && inside);
-    shapes.push({ id: part.id, material: part.made[0].materialId, hidden, loops: silhouette(of, 40) });
+    if (!shown || of.some((r) => (r.meshLayer?.layer ?? 0) > 0)) continue;
+    const small = part.detail !== undefined;
+    const loops = silhouette(of, small ? STEPS.small : STEPS.usual);
+    (small ? heads : shapes).push({ id: part.id, material: part.made[0].materialId, ...shown, loops });
   }
-  if (tang.kind === "hidden" && tang.end.kind === "peened") {
-    const heads = parts.filter((p) => p.id === "tang").slice(-2);
-    for (const head of heads) {
-      const of = head.regions.map((r) => regions[r]);
-      if (of.length === 1)
-        shapes.push({ id: "peen", material: design.blade.steel, hidden: false, loops: silhouette(of, 16) });
-    }
-  }
-  return shapes;
+  return [...shapes, ...heads];
 }

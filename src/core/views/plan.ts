@@ -1,3 +1,4 @@
+import type { PartKey } from "../assembly/partKey";
 import type { Assembly } from "../assembly/types";
 import type { Point } from "../curve/bezier";
 import type { Slice } from "../solids/region";
@@ -8,6 +9,7 @@ const STATIONS = 90;
 
 /** A part from above. */
 export interface PlanShape {
+  readonly key: PartKey;
   readonly id: string;
   readonly material: string;
   /** x, and height over the centre plane to the left: +z, to the right, is downward. */
@@ -43,7 +45,8 @@ export function planShapes({ regions, parts }: Assembly, skip: (part: Assembly["
       }
     }
     close();
-    if (loops.length > 0) shapes.push({ id: part.id, material: part.made[0].materialId, loops });
+    if (loops.length > 0)
+      shapes.push({ key: part.key, id: part.id, material: part.made[0].materialId, loops });
   }
   return shapes;
 }

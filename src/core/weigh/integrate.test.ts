@@ -22,7 +22,13 @@ function polygon(...points: [number, number][]): Contour {
 }
 
 function part(id: string, regions: number[], solid = true): Part {
-  return { id, name: id, group: "handle", made: solid ? [{ materialId: "x", share: 1 }] : [], regions };
+  return {
+    id,
+    key: { kind: "slot", id },
+    group: "handle",
+    made: solid ? [{ materialId: "x", share: 1 }] : [],
+    regions,
+  };
 }
 
 function one(region: Region) {

@@ -35,7 +35,7 @@ describe("a mesh as fine as is kept", () => {
     const regions = meshLayers(rodMesh(sides));
     const parts = regions.map((_, i) => ({
       id: "rod",
-      name: "rod",
+      key: { kind: "slot" as const, id: "rod" },
       group: "handle" as const,
       made: [],
       regions: [i],

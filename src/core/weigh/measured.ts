@@ -1,3 +1,4 @@
+import type { PartKey } from "../assembly/partKey";
 import type { Assembly } from "../assembly/types";
 import type { Design, MeasuredBlade } from "../design/schema";
 import { DEFAULT_FINENESS, type Fineness, integrate } from "./integrate";
@@ -18,7 +19,10 @@ export interface Calibration {
   readonly shiftMm: number;
 }
 
-const WEIGHED = ["blade", "tang"];
+/** Whether a part was on the scale when the blade in the hand was weighed. */
+export function isOfBlade({ kind }: PartKey): boolean {
+  return kind === "blade" || kind === "tang";
+}
 
 /**
  * Balance of a blade from the datum, mm. On two supports the scale under one bears R of the weight m, so it balances
@@ -42,7 +46,7 @@ export function calibration(
 ): Calibration | null {
   const { measured } = design.blade;
   if (!measured) return null;
-  const weighed = assembly.parts.flatMap((p, i) => (WEIGHED.includes(p.id) ? [i] : []));
+  const weighed = assembly.parts.flatMap((p, i) => (isOfBlade(p.key) ? [i] : []));
   const drawn = together(
     measured.holesIn
       ? weighed.map((i) => moments[i])
@@ -51,7 +55,7 @@ export function calibration(
   if (!(drawn.v > 0)) return null;
   const balanceMm = measuredBalanceMm(measured);
   return {
-    partIds: WEIGHED,
+    partIds: [...new Set(weighed.map((i) => assembly.parts[i].id))],
     massG: measured.massG,
     balanceMm,
     massOffG: measured.massOffG,

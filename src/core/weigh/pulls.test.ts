@@ -59,7 +59,15 @@ describe("what each part does to the balance", () => {
 
   it("a rod of 100 g at 0 with 50 g hung 30 mm ahead: 10 mm from the mass, 20 mm from the rod", () => {
     const at = (id: string, massG: number, x: number) =>
-      ({ id, name: id, group: "blade", material: "", volumeMm3: 1, massG, centreMm: [x, 0, 0] }) as const;
+      ({
+        id,
+        key: { kind: "slot", id },
+        group: "blade",
+        material: "",
+        volumeMm3: 1,
+        massG,
+        centreMm: [x, 0, 0],
+      }) as const;
     const parts = [at("rod", 100, 0), at("end", 50, 30)];
     const body = { ...report, massG: 150, balanceMm: 10, parts };
     const [rod, end] = partPulls(body);

@@ -33,7 +33,7 @@ function report(
 ) {
   const parts = made.map((m, i) => ({
     id: `p${i}`,
-    name: `p${i}`,
+    key: { kind: "slot" as const, id: `p${i}` },
     group: "handle" as const,
     made: m.map(([materialId, share]) => ({ materialId, share })),
     regions: [i],
@@ -124,7 +124,7 @@ describe("weigh", () => {
       return weighing.report;
     };
     const [light, heavy] = [swap("aluminium-6061"), swap("silver-925")];
-    const pin = heavy.parts.find((p) => p.id === "pin-2")!;
+    const pin = heavy.parts.find((p) => p.id === "fastener:pin-2")!;
     const more = heavy.massG - light.massG;
     expect(more).toBeCloseTo((pin.volumeMm3 * (10.36 - 2.7)) / 1000, 9);
     expect(heavy.balanceMm).toBeCloseTo(

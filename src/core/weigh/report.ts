@@ -1,3 +1,4 @@
+import type { PartKey } from "../assembly/partKey";
 import type { Assembly, MaterialShare, Part } from "../assembly/types";
 import type { Density, Material } from "../stock/types";
 import type { Calibration } from "./measured";
@@ -17,8 +18,8 @@ export type Triple = readonly [number, number, number];
 export type Interval = readonly [number, number];
 
 export interface PartWeight {
+  readonly key: PartKey;
   readonly id: string;
-  readonly name: string;
   readonly group: Part["group"];
   /** Material ids, the largest share first, joined by "+". */
   readonly material: string;
@@ -112,8 +113,8 @@ export function massReport(
       .sort((a, b) => b.share - a.share)
       .map((s) => s.materialId)
       .join("+");
-    const { id, name, group } = part;
-    return { id, name, group, material, volumeMm3: m.v, massG: masses[i], centreMm: centre };
+    const { key, id, group } = part;
+    return { key, id, group, material, volumeMm3: m.v, massG: masses[i], centreMm: centre };
   });
   const densityShares = sharesOfDensity(
     solid.filter((s) => s.held === null),

@@ -4,6 +4,7 @@ import { outside } from "@/core/design/uses";
 import { printLength, type UnitSystem } from "@/core/units/print";
 import { groupPulls, type Pull, partPulls } from "@/core/weigh/pulls";
 import type { MassReport } from "@/core/weigh/report";
+import { partName } from "@/words/parts";
 import { GROUP_WORDS } from "@/words/pulls";
 import { useBench } from "../bench/BenchContext";
 import { MomentStrip } from "../strip/MomentStrip";
@@ -49,7 +50,7 @@ function whyWords(
   units: UnitSystem,
 ): string {
   const groups = groupPulls(report).map((g) => ({ ...g, name: GROUP_WORDS[g.group] }));
-  const parts = partPulls(report).map((p) => ({ ...p, name: p.part.name }));
+  const parts = partPulls(report).map((p) => ({ ...p, name: partName(p.part.key) }));
   const off = outside(report.balanceMm, window);
   const said = [
     hardest("Most of what brings it forward", groups, 1),

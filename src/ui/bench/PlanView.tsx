@@ -1,5 +1,6 @@
 "use client";
 import { memo, useMemo } from "react";
+import type { PartKey } from "@/core/assembly/partKey";
 import type { Point } from "@/core/curve/bezier";
 import type { Design } from "@/core/design/schema";
 import { layoutOf } from "@/core/layout/layout";
@@ -90,6 +91,9 @@ function ThicknessPoints({ scale, onEdit }: { scale: Scale; onEdit: (id: string)
   });
 }
 
+/** What lies under other parts from above, or is drawn by itself. */
+const BURIED: readonly PartKey["kind"][] = ["blade", "tang-hole", "recess", "guard-slot", "hole", "slot"];
+
 interface Layer {
   readonly id: string;
   readonly material: string;
@@ -103,15 +107,12 @@ function planLayers(design: Design): Layer[] {
   const { blade } = layoutOf(design);
   const { tang } = design;
   const letIn = tang.kind === "hidden" && tang.end.kind === "threaded" && tang.end.seatMm > 0;
-  const inside = (id: string) => (tang.kind !== "full" && id === "tang") || (letIn && id === "butt-nut");
-  const buried = ["blade", "tang-hole", "recess", "guard-slot"];
-  const shapes = planShapes(
-    assembleDrawn(design),
-    (p) =>
-      (p.group === "fasteners" && p.id !== "butt-nut") ||
-      buried.includes(p.id) ||
-      /^(hole|slot|old)-/.test(p.id),
-  );
+  const inside = (key: PartKey) =>
+    (tang.kind !== "full" && key.kind === "tang") || (letIn && key.kind === "tang-end");
+  const shapes = planShapes(assembleDrawn(design), ({ key, group }) => {
+    const nut = key.kind === "tang-end" && key.component === "nut";
+    return (group === "fasteners" && !nut) || BURIED.includes(key.kind);
+  });
   const edge: Point[] = [];
   for (let i = 0; i <= 40; i++) {
     const x = (blade.lengthMm * i) / 40;
@@ -119,7 +120,7 @@ function planLayers(design: Design): Layer[] {
   }
   const whole = [...edge, ...edge.map((p) => ({ x: p.x, y: -p.y })).reverse()];
   return [
-    ...shapes.map((s) => ({ ...s, hidden: inside(s.id) })),
+    ...shapes.map((s) => ({ ...s, hidden: inside(s.key) })),
     { id: "blade", material: design.blade.steel, hidden: false, loops: [whole] },
   ];
 }

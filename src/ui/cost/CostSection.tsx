@@ -2,7 +2,7 @@
 import { NativeSelect, Stack, Text } from "@chakra-ui/react";
 import { useState } from "react";
 import { useShop } from "@/store/shop";
-import { priceKeyWords, takenWords } from "@/words/cost";
+import { priceKeyWords, takenWords, takeWords } from "@/words/cost";
 import { printMinutes, printMoney } from "@/words/money";
 import { useBench } from "../bench/BenchContext";
 import type { Column } from "../compare/useColumns";
@@ -58,10 +58,10 @@ export function CostSection({ columns }: { columns: readonly Column[] }) {
           <Figures
             label="Materials and hardware"
             rows={bill.lines}
-            keyOf={(l, i) => `${l.take.what} ${l.take.key} ${i}`}
+            keyOf={(l, i) => `${takeWords(l.take)} ${l.take.key} ${i}`}
             none="Nothing is bought for it."
             columns={[
-              { name: "For", of: (l) => l.take.what },
+              { name: "For", of: (l) => takeWords(l.take) },
               { name: "Of", of: (l) => priceKeyWords(l.take.key) },
               { name: "Taken", of: (l) => takenWords(l.take, units) },
               {

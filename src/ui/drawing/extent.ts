@@ -1,5 +1,6 @@
 import { cubicY } from "@/core/curve/bezier";
 import type { Design } from "@/core/design/schema";
+import { fittingsOn } from "@/core/guardFittings/registry";
 import { layoutOf } from "@/core/layout/layout";
 import { drawnExtras } from "@/core/views/extras";
 
@@ -31,7 +32,7 @@ export function knifeExtent(design: Design): Extent {
 /** Whether anything can stand out of the outlines. */
 export function hasExtras({ handle, guard, tang }: Design): boolean {
   return (
-    (guard !== null && (guard.mesh !== null || guard.collar !== null || guard.dowels !== null)) ||
+    (guard !== null && (guard.mesh !== null || fittingsOn(guard).some((f) => f.kind.seen !== "void"))) ||
     (handle.kind === "stack" && (handle.rings.length > 0 || handle.pieces.some((p) => p.shape))) ||
     tang.kind === "framed" ||
     (tang.kind === "hidden" && tang.end.kind !== "plain")

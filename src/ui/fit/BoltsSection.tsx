@@ -1,7 +1,7 @@
 "use client";
 import type { FitSheet } from "@/core/fit/sheet";
 import { printLength } from "@/core/units/print";
-import { FASTENER_WORDS } from "@/words/nodes";
+import { FASTENER_WORDS } from "@/words/fasteners";
 import { useBench } from "../bench/BenchContext";
 import { Figures, Note, Section } from "./Section";
 

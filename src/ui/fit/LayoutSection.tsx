@@ -5,7 +5,7 @@ import type { FitSheet } from "@/core/fit/sheet";
 import { alignedToMiddle, evenlySpread, mirrored } from "@/core/fit/spread";
 import { layoutOf } from "@/core/layout/layout";
 import { printLength } from "@/core/units/print";
-import { FASTENER_WORDS } from "@/words/nodes";
+import { FASTENER_WORDS } from "@/words/fasteners";
 import { useBench } from "../bench/BenchContext";
 import { knifeExtent } from "../drawing/extent";
 import { Hatches } from "../drawing/Hatches";

@@ -5,6 +5,7 @@ import type { GuardSlot } from "@/core/fit/guardSlot";
 import type { FitSheet } from "@/core/fit/sheet";
 import { guardWidthAt } from "@/core/layout/guard";
 import { printLength } from "@/core/units/print";
+import { partName } from "@/words/parts";
 import { useBench } from "../bench/BenchContext";
 import { LengthAt } from "../fields/bound";
 import { LengthList } from "../fields/LengthList";
@@ -97,10 +98,10 @@ function PieceSlots({ sheet }: { sheet: FitSheet }) {
     <Figures
       label="Slots of pieces"
       rows={sheet.pieceSlots}
-      keyOf={(p) => p.piece}
+      keyOf={(p) => String(p.number)}
       none=""
       columns={[
-        { name: "Piece", of: (p) => p.piece },
+        { name: "Piece", of: (p) => `${p.number}. ${partName(p.key)}` },
         {
           name: "Slot at its front",
           number: true,

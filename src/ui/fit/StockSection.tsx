@@ -4,6 +4,7 @@ import type { FitSheet } from "@/core/fit/sheet";
 import type { CutPiece, Size } from "@/core/fit/stockList";
 import { materialById } from "@/core/stock/materials";
 import { printLengthBare } from "@/core/units/print";
+import { cutName } from "@/words/parts";
 import { useBench } from "../bench/BenchContext";
 import { ItemCard } from "../bench/steps/ItemCard";
 import { LengthAt } from "../fields/bound";
@@ -14,6 +15,10 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
   const { design, edit, units } = useBench();
   const size = (s: Size) =>
     [s.lengthMm, s.heightMm, s.thicknessMm].map((mm) => printLengthBare(mm, units, 1)).join(" × ");
+  const called = (id: string) => {
+    const there = sheet.cut.find((p) => p.id === id);
+    return there ? cutName(there.key) : id;
+  };
   const name = (id: string) => materialById(id)?.name ?? id;
   const have = (p: CutPiece) => {
     if (!p.have) {
@@ -21,10 +26,10 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
         <Button
           size="2xs"
           variant="outline"
-          aria-label={`State the stock for ${p.piece}`}
+          aria-label={`State the stock for ${cutName(p.key)}`}
           onClick={() =>
             edit("State stock", (d) => {
-              d.fitUp.stock.have.push({ piece: p.piece, ...rounded(p.sawnMm) });
+              d.fitUp.stock.have.push({ piece: p.id, ...rounded(p.sawnMm) });
             })
           }
         >
@@ -47,7 +52,7 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
             <ItemCard
               key={h.piece}
               id={`stock-${i}`}
-              title={h.piece}
+              title={called(h.piece)}
               onRemove={() =>
                 edit("Forget stock", (d) => {
                   d.fitUp.stock.have.splice(i, 1);
@@ -65,10 +70,10 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
       <Figures
         label="Stock to cut"
         rows={sheet.cut}
-        keyOf={(p) => p.piece}
+        keyOf={(p) => p.id}
         none="Nothing to cut."
         columns={[
-          { name: "Piece", of: (p) => p.piece },
+          { name: "Piece", of: (p) => cutName(p.key) },
           { name: "Of", of: (p) => name(p.material) },
           { name: "Finished", number: true, of: (p) => size(p.finishedMm) },
           { name: "Saw to", number: true, of: (p) => <b>{size(p.sawnMm)}</b> },

@@ -6,6 +6,7 @@ import { type KeyboardEvent, useMemo, useRef, useState } from "react";
 import type { CutOpen, PartMesh } from "@/core/kernel/partMeshes";
 import { materialById } from "@/core/stock/materials";
 import { printLength, printMass } from "@/core/units/print";
+import { partName } from "@/words/parts";
 import { useBench, useWeighed } from "../bench/BenchContext";
 import { ChoiceField } from "../fields/ChoiceField";
 import { offsets } from "./explode";
@@ -85,7 +86,7 @@ export function SolidView() {
           data-testid="solid-said"
         >
           {said
-            ? `${said.name}: ${materialById(said.materialId)?.name ?? said.materialId}${
+            ? `${partName(said.key)}: ${materialById(said.materialId)?.name ?? said.materialId}${
                 weights.has(said.id) ? `, ${printMass(weights.get(said.id) ?? 0, units)}` : ""
               }`
             : "Drag to turn, wheel to draw nearer; or arrow keys, + and −, Home."}
@@ -203,7 +204,7 @@ function PartList(props: {
             borderColor="ink"
             style={{ background: materialById(p.materialId)?.tint }}
           />
-          <Checkbox.Label lineHeight="1.2">{p.name}</Checkbox.Label>
+          <Checkbox.Label lineHeight="1.2">{partName(p.key)}</Checkbox.Label>
         </Checkbox.Root>
       ))}
     </Stack>

@@ -4,7 +4,7 @@ import { offsets } from "./explode";
 
 const part = (id: string, group: string, middleMm: [number, number, number]): PartMesh => ({
   id,
-  name: id,
+  key: { kind: "slot", id },
   group,
   materialId: "epoxy",
   middleMm,

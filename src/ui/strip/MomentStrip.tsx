@@ -4,6 +4,7 @@ import type { PartGroup } from "@/core/assembly/types";
 import { printLength, printMass, type UnitSystem } from "@/core/units/print";
 import { type PartPull, partPulls } from "@/core/weigh/pulls";
 import type { MassReport } from "@/core/weigh/report";
+import { partName } from "@/words/parts";
 import { partSentence } from "@/words/pulls";
 import { BalanceMark } from "../drawing/BalanceMark";
 import { type Scale, toPx } from "../drawing/path";
@@ -156,7 +157,7 @@ function Bars({ bars, pulls, beamY, pxPerG, units }: BarsProps) {
                   opacity={picked && !isPicked(picked, p) ? 0.35 : 1}
                   role="button"
                   tabIndex={p.id === here ? 0 : -1}
-                  aria-label={pull ? partSentence(pull, units) : p.name}
+                  aria-label={pull ? partSentence(pull, units) : partName(p.key)}
                   onPointerEnter={picksIt}
                   onPointerLeave={() => pick(null)}
                   onKeyDown={keys}

@@ -2,6 +2,7 @@
 import { printMass, type UnitSystem } from "@/core/units/print";
 import { type PartPull, type Pull, pullOf } from "@/core/weigh/pulls";
 import type { MassReport } from "@/core/weigh/report";
+import { partName } from "@/words/parts";
 import { addsWords, armWords, GROUP_WORDS, madeWords } from "@/words/pulls";
 import { DrawnText } from "../drawing/Text";
 import { type Picked, useStrip } from "./StripContext";
@@ -49,7 +50,7 @@ function saidOf(
 ): { name: string; of: string; pull: Pull } | null {
   if (picked.kind === "part") {
     const pull = pulls.get(picked.id);
-    return pull ? { name: pull.part.name, of: ` of ${madeWords(pull.part.material)}`, pull } : null;
+    return pull ? { name: partName(pull.part.key), of: ` of ${madeWords(pull.part.material)}`, pull } : null;
   }
   const parts = report.parts.filter((p) => p.group === picked.group);
   const pull = pullOf(report, parts);

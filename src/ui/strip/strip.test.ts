@@ -1,11 +1,12 @@
 import { describe, expect, it } from "vitest";
+import type { PartKey, Side } from "@/core/assembly/partKey";
 import type { PartWeight } from "@/core/weigh/report";
 import { type Resting, settle, settled, tipDeg } from "./settle";
 import { BAR_PX, barName, barsOf, partsInOrder } from "./stripBars";
 
-const part = (id: string, name: string, massG: number, x: number): PartWeight => ({
+const part = (id: string, key: PartKey, massG: number, x: number): PartWeight => ({
   id,
-  name,
+  key,
   group: "handle",
   material: "walnut-black",
   volumeMm3: 1,
@@ -13,8 +14,11 @@ const part = (id: string, name: string, massG: number, x: number): PartWeight =>
   centreMm: [x, 0, 0],
 });
 
+const scale = (side: Side): PartKey => ({ kind: "scale", number: null, side });
+const pin: PartKey = { kind: "fastener", sort: "pin", id: "pin-1", component: null };
+
 describe("the bars of the strip", () => {
-  const scales = [part("r", "Scale, right", 20, -50), part("l", "Scale, left", 20.5, -50)];
+  const scales = [part("r", scale("right"), 20, -50), part("l", scale("left"), 20.5, -50)];
 
   it("stand on each other where they would overlap, the heaviest at the bottom", () => {
     const [bar, ...more] = barsOf(scales, (x) => 2 * x + 300);
@@ -25,7 +29,7 @@ describe("the bars of the strip", () => {
   });
 
   it("keep their distance otherwise, from butt to tip; what weighs nothing has none", () => {
-    const parts = [part("a", "Pin 1", 4, 0), part("b", "Pin 2", 4, -BAR_PX), part("c", "Air", 0, -60)];
+    const parts = [part("a", pin, 4, 0), part("b", pin, 4, -BAR_PX), part("c", pin, 0, -60)];
     expect(barsOf(parts, (x) => x).map((b) => b.pieces[0].id)).toEqual(["b", "a"]);
     expect(partsInOrder(barsOf([...parts, ...scales], (x) => x)).map((p) => p.id)).toEqual([
       "l",
@@ -38,7 +42,11 @@ describe("the bars of the strip", () => {
 
   it("are named shortly", () => {
     const bar = barsOf(
-      [...scales, part("g", "Guard", 1, -50), part("f", "Tang hole fill", 2, -50)],
+      [
+        ...scales,
+        part("g", { kind: "guard", number: null }, 1, -50),
+        part("f", { kind: "tang-hole" }, 2, -50),
+      ],
       (x) => x,
     );
     expect(barName(bar[0])).toBe("Scales …");

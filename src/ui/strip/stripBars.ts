@@ -1,4 +1,5 @@
 import type { PartWeight } from "@/core/weigh/report";
+import { partStem } from "@/words/parts";
 
 /** Width of a bar, px. */
 export const BAR_PX = 16;
@@ -34,7 +35,7 @@ export function barsOf(parts: readonly PartWeight[], xPxOf: (mm: number) => numb
 export function barName({ pieces }: Bar): string {
   const counts = new Map<string, number>();
   for (const p of pieces) {
-    const stem = p.name.replace(/, (left|right)$/, "").replace(/ \d$/, "");
+    const stem = partStem(p.key);
     counts.set(stem, (counts.get(stem) ?? 0) + 1);
   }
   const names = [...counts].map(([stem, n]) => (n > 1 && !stem.endsWith("fill") ? `${stem}s` : stem));

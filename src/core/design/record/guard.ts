@@ -1,5 +1,12 @@
 import * as z from "zod";
+import { FITTINGS, type Fittings } from "../../guardFittings/registry";
 import { fill, materialId, meshPlace, mm, printed, roundness } from "./fields";
+import { shapeOf } from "./schemaOf";
+
+/** What is fitted to it, of each kind in the registry; null where it has none. */
+const fittings = Object.fromEntries(
+  FITTINGS.map(({ kind, fields }) => [kind, z.strictObject(shapeOf(fields)).nullable()]),
+) as unknown as { [K in keyof Fittings]: z.ZodType<Fittings[K], Fittings[K]> };
 
 /** Plates across the tang, the front face of the first on the datum. */
 export const guard = z.strictObject({
@@ -25,21 +32,9 @@ export const guard = z.strictObject({
   endShare: z.number().min(0.1).max(2),
   /** How far the front face's rim lies behind its middle. */
   domeMm: mm(0, 20),
-  /** A round bite out of the lower end for the index finger. */
-  notch: z.strictObject({ radiusMm: mm(1, 60), depthMm: mm(0.5, 60) }).nullable(),
   /** Room round a hidden tang. */
   slot: z.strictObject({ clearanceMm: mm(0, 5), fill }),
-  /** A ring behind it that the handle's front stands in. */
-  collar: z.strictObject({ lengthMm: mm(0.5, 60), wallMm: mm(0.2, 20), material: materialId }).nullable(),
-  /** Two register pins along the axis, half in the guard. */
-  dowels: z
-    .strictObject({
-      diameterMm: mm(0.5, 10),
-      lengthMm: mm(1, 60),
-      spreadMm: mm(1, 150),
-      material: materialId,
-    })
-    .nullable(),
+  ...fittings,
   /** An imported shape in place of the plates' own; the first plate's material and printing hold. */
   mesh: meshPlace.nullable(),
 });

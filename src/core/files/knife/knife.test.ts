@@ -5,6 +5,7 @@ import { newDesign } from "../../design/create";
 import { MIGRATIONS, migrate } from "../../design/migrate";
 import { MOST_VARIANTS } from "../../design/variant";
 import { DESIGN_VERSION } from "../../design/version";
+import { cutList } from "../../fit/stockList";
 import { weigh } from "../../weigh/weigh";
 import { LARGEST_KNIFE_BYTES } from "./format";
 import { readKnife, readKnifeValue } from "./read";
@@ -20,6 +21,7 @@ const WEIGHED: Readonly<Record<string, readonly [number, number]>> = {
   "v2-marsh-stick-tang": [161.3952, -19.5528],
   "v3-bracken-dagger": [292.2277, -26.387],
   "v4-reed-take-down-hunter": [162.1519, -15.2672],
+  "v5-holm-leather-stack": [173.933, -11.6813],
 };
 const bytes = (text: string) => new TextEncoder().encode(text);
 
@@ -147,6 +149,41 @@ describe("migrations", () => {
       expect(weighing.report.balanceMm).toBeCloseTo(WEIGHED[name][1], 3);
     },
   );
+
+  it("match a maker's stock by keys where version 5 had English names", () => {
+    const reading = readKnife(readFileSync(`${FIXTURES}/v5-holm-leather-stack.json`));
+    if (!reading.ok) throw new Error(JSON.stringify(reading));
+    const { handle, fitUp, guard } = reading.design;
+    if (handle.kind !== "stack") throw new Error("no pieces");
+    expect(fitUp.stock.have.map((h) => h.piece)).toEqual(["guard", `piece:${handle.pieces[1].id}`]);
+    expect(fitUp.accepted.map((a) => a.subject)).toEqual(["guard"]);
+    expect(guard?.knuckleBow).toBeNull();
+    const cut = cutList(reading.design);
+    for (const { piece } of fitUp.stock.have) expect(cut.find((c) => c.id === piece)?.have).not.toBeNull();
+    const named = (name: string, more: object) => {
+      const have = [{ piece: name, lengthMm: 1, heightMm: 1, thicknessMm: 1 }];
+      const record = { handle: more, guard: null, fitUp: { accepted: [], stock: { have } } };
+      return (migrate(record, 5) as typeof record).fitUp.stock.have[0].piece;
+    };
+    const joints = [
+      { id: "rear", xMm: -80 },
+      { id: "fore", xMm: -40 },
+    ];
+    const names: [string, object, string][] = [
+      ["Scale, pair", {}, "scale:pair"],
+      ["Scale 2, left", {}, "scale:2:left"],
+      ["Liner 1, pair", { liners: [{}] }, "liner:pair"],
+      ["Liner 2, right", { liners: [{}, {}] }, "liner:2:right"],
+      ["Front bolsters, pair", {}, "bolster:front:pair"],
+      ["Rear bolster, left", {}, "bolster:rear:left"],
+      ["Divider 1", { joints }, "divider:fore"],
+      ["Guard plate 2", {}, "guard:2"],
+      ["Tang, welded on", {}, "tang-rest"],
+      ["Frame", {}, "frame"],
+      ["Something else", {}, "Something else"],
+    ];
+    for (const [name, more, id] of names) expect(named(name, more)).toBe(id);
+  });
 
   it("have no gap from the first version to the present one", () => {
     for (let v = 1; v < DESIGN_VERSION; v++)

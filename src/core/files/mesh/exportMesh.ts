@@ -6,14 +6,20 @@ import type { TriangleMesh } from "../../solids/triangleMesh";
 import { writeStl } from "./writeStl";
 import { writeThreeMf } from "./writeThreeMf";
 
-/** One part of a knife, or all of them, as STL or 3MF bytes in mm; null where no part has that id. */
+/**
+ * One part of a knife, or all of them, as STL or 3MF bytes in mm; null where no part has that id. `names` says what each
+ * part is called in the file, by its id; one that is not there is called by its id.
+ */
 export function exportMesh(
   kernel: ManifoldToplevel,
   design: Design,
   partId: string | null,
   format: "stl" | "3mf",
+  names: Readonly<Record<string, string>> = {},
 ): Uint8Array<ArrayBuffer> | null {
-  const parts = partMeshes(kernel, assemble(design)).filter((p) => partId === null || p.id === partId);
+  const parts = partMeshes(kernel, assemble(design))
+    .filter((p) => partId === null || p.id === partId)
+    .map((p) => ({ ...p, name: names[p.id] ?? p.id }));
   if (parts.length === 0) return null;
   const title = partId === null ? design.name : `${design.name}, ${parts[0].name}`;
   return format === "3mf" ? writeThreeMf(parts, title) : writeStl(joined(parts), title);

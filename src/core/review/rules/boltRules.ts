@@ -1,5 +1,6 @@
 import type { Design, Fastener } from "../../design/schema";
-import { isSeated, type Seat } from "../../fit/seats";
+import { kindOf } from "../../fasteners/registry";
+import type { Seat } from "../../fit/seats";
 import { lineAt } from "../../solids/layer";
 import type { Finding, Mend } from "../types";
 import { found, PRACTICE, type Rule, type RuleContext, roundDown, roundUp } from "./context";
@@ -79,20 +80,12 @@ const engaged: Rule = {
 
 /** A screw, nut or insert longer by what is missing, where there is room for it. */
 function longerScrew(f: Fastener, index: number, missing: number, wanted: number): Mend | null {
-  const at = `fasteners.${index}`;
-  if (!isSeated(f)) return null;
-  if (f.kind === "nutted-rod") return setOne(`${at}.nutLengthMm`, roundUp(wanted));
-  const longer = roundUp(f.screwLengthMm + missing);
-  if (f.kind === "sleeve-bolt") return longer <= 2 * f.seatMm ? setOne(`${at}.screwLengthMm`, longer) : null;
-  // Two screws meet in the middle at the latest.
-  if (longer <= f.seatMm && f.insertLengthMm / 2 >= wanted) return setOne(`${at}.screwLengthMm`, longer);
-  return {
-    kind: "set",
-    changes: [
-      { path: `${at}.screwLengthMm`, value: roundUp(f.seatMm) },
-      { path: `${at}.insertLengthMm`, value: roundUp(2 * wanted) },
-    ],
-  };
+  const more = kindOf(f).moreThread(f, missing, wanted);
+  if (!more) return null;
+  const changes = Object.entries(more).flatMap(([field, value]) =>
+    value === undefined ? [] : [{ path: `fasteners.${index}.${field}`, value }],
+  );
+  return { kind: "set", changes };
 }
 
 const insert: Rule = {
@@ -103,9 +96,10 @@ const insert: Rule = {
   check: (c) => {
     if (c.design.tang.kind === "hidden") return [];
     return c.design.fasteners.flatMap((f, index): Finding[] => {
-      if (f.kind !== "cap-screw") return [];
+      const inserted = kindOf(f).insert(f);
+      if (!inserted) return [];
       const tang = 2 * lineAt(c.layout.tangFace, f.xMm);
-      const measured = f.insertLengthMm - tang;
+      const measured = inserted.lengthMm - tang;
       if (measured >= c.limit("insert-length") - 1e-9) return [];
       return [
         found("insert-length", "warning", {
@@ -113,7 +107,7 @@ const insert: Rule = {
           subject: f.id,
           measured,
           limit: c.limit("insert-length"),
-          mend: setOne(`fasteners.${index}.insertLengthMm`, roundUp(tang + c.limit("insert-length"))),
+          mend: setOne(`fasteners.${index}.${inserted.field}`, roundUp(tang + c.limit("insert-length"))),
         }),
       ];
     });

@@ -1,5 +1,6 @@
 import type { Point } from "../../curve/bezier";
 import type { Design } from "../../design/schema";
+import type { CutKey } from "../../fit/cutKey";
 import { type PinPlace, pinLayout } from "../../fit/pinLayout";
 import { type Seat, seats } from "../../fit/seats";
 import { tangWalls, type Wall } from "../../fit/walls";
@@ -51,6 +52,7 @@ export function found(
     subject?: string;
     measured?: number;
     limit?: number;
+    piece?: CutKey;
     mend?: Mend | null;
   } = {},
 ): Finding {
@@ -61,6 +63,7 @@ export function found(
     subject: more.subject ?? null,
     measured: more.measured ?? null,
     limit: more.limit ?? null,
+    ...(more.piece ? { piece: more.piece } : {}),
     mend: more.mend ?? null,
   };
 }

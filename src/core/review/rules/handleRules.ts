@@ -22,7 +22,8 @@ const stock: Rule = {
       if (short <= c.limit("stock-too-small") + 1e-9) return [];
       return [
         found("stock-too-small", "warning", {
-          subject: p.piece,
+          subject: p.id,
+          piece: p.key,
           measured: short,
           limit: c.limit("stock-too-small"),
         }),

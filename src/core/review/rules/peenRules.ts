@@ -1,4 +1,5 @@
 import type { Design, Fastener } from "../../design/schema";
+import { kindOf } from "../../fasteners/registry";
 import { layoutOf } from "../../layout/layout";
 import { bearsPeening } from "../../stock/working";
 import type { Finding } from "../types";
@@ -13,7 +14,7 @@ const peened: Rule = {
     const { design } = c;
     const soft = scaleMaterials(design).some((m) => !bearsPeening(m));
     const rivets = design.fasteners.flatMap((f): Finding[] => {
-      if (f.kind !== "rivet" || !soft) return [];
+      if (!kindOf(f).peened || !("material" in f) || !soft) return [];
       const { id, xMm, yMm, diameterMm, material } = f;
       const fastener: Fastener = { kind: "pin", id, xMm, yMm, diameterMm, material };
       return [

@@ -1,5 +1,6 @@
 import { holesOf } from "../../design/openings";
 import type { Design, Fastener } from "../../design/schema";
+import { kindOf } from "../../fasteners/registry";
 import { type Bore, edgeDistance, webOf } from "../../layout/bores";
 import { toughnessOf } from "../../stock/working";
 import type { Finding, Mend, TradeRule } from "../types";
@@ -74,7 +75,7 @@ const RODS_MM = [1.5875, 2, 2.38125, 3, 3.175, 3.96875, 4, 4.7625, 5, 6, 6.35, 7
 
 /** The thickest rod up to a diameter in a pin's place, or nothing of what is no plain pin. */
 function thinnerPin(design: Design, f: Fastener, mostMm: number): Mend | null {
-  if (f.kind !== "pin" && f.kind !== "blind-pin" && f.kind !== "patterned-pin") return null;
+  if (!kindOf(f).plainRod) return null;
   const value = RODS_MM.filter((d) => d <= mostMm + 1e-9).pop();
   if (value === undefined) return null;
   const index = design.fasteners.indexOf(f);

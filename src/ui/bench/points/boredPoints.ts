@@ -1,6 +1,7 @@
 import type { Design } from "@/core/design/schema";
-import { FASTENER_WORDS } from "@/words/nodes";
-import { type BenchPoint, held, heldPlace, type PointField } from "./types";
+import { kindOf } from "@/core/fasteners/registry";
+import { FASTENER_WORDS, fastenerFieldWords } from "@/words/fasteners";
+import { type BenchPoint, held, heldPlace, numberField, type PointField } from "./types";
 
 /** Where something stands on the side view: the fields of its station and height. */
 export function placeFields(path: string): PointField[] {
@@ -30,12 +31,12 @@ export function pinPoints({ fasteners }: Design): BenchPoint[] {
     },
     fields: [
       ...placeFields(`fasteners.${i}`),
-      {
-        label: "Diameter",
-        path: `fasteners.${i}.diameterMm`,
-        min: f.kind === "pin" ? 0.3 : 1,
-        max: f.kind === "cap-screw" || f.kind === "nutted-rod" ? 30 : 40,
-      },
+      numberField(
+        kindOf(f).fields,
+        "diameterMm",
+        `fasteners.${i}`,
+        fastenerFieldWords(f.kind, "diameterMm").label,
+      ),
     ],
     pulls: levels(fasteners, f.id),
   }));

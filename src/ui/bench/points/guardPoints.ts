@@ -1,19 +1,23 @@
 import type { Design, Guard } from "@/core/design/schema";
+import { followed } from "@/core/guardFittings/kind";
+import { fittingsOn } from "@/core/guardFittings/registry";
+import { fittingPlace } from "@/core/layout/fittingPlace";
 import { guardFaceAt, guardThickness } from "@/core/layout/guard";
 import { layoutOf } from "@/core/layout/layout";
-import { type BenchPoint, held } from "./types";
+import { limitsIn } from "@/core/record/fields";
+import { FITTING_WORDS } from "@/words/fittings";
+import { type BenchPoint, held, numberField } from "./types";
 
 /** What of the guard can be dragged on the side view. */
 export function guardPoints(design: Design): BenchPoint[] {
   const { guard } = design;
   if (!guard) return [];
-  const points = [...platePoints(guard), ...fittedPoints(design, guard)];
+  const points = [...platePoints(guard), ...fittingPoints(design, guard)];
   return guard.mesh ? points : [...points, ...endPoints(guard)];
 }
 
 /** The ends over and under the axis, with their sweep. */
 function endPoints(guard: Guard): BenchPoint[] {
-  const middle = guardThickness(guard) * guard.endShare;
   const points: BenchPoint[] = [
     {
       id: "guard-top",
@@ -55,21 +59,6 @@ function endPoints(guard: Guard): BenchPoint[] {
       },
       fields: [{ label: "Half height of the middle", path: "guard.bossMm", min: 1, max: 150 }],
     });
-  if (guard.notch) {
-    const { depthMm } = guard.notch;
-    points.push({
-      id: "guard-notch",
-      title: "Finger notch",
-      at: { x: -middle / 2, y: -guard.belowMm + depthMm },
-      move: (d, to) => {
-        if (d.guard?.notch) d.guard.notch.depthMm = held(to.y + guard.belowMm, 0.5, 60);
-      },
-      fields: [
-        { label: "Notch depth", path: "guard.notch.depthMm", min: 0.5, max: 60 },
-        { label: "Notch radius", path: "guard.notch.radiusMm", min: 1, max: 60 },
-      ],
-    });
-  }
   return points;
 }
 
@@ -91,39 +80,31 @@ function platePoints(guard: Guard): BenchPoint[] {
   });
 }
 
-function fittedPoints(design: Design, { collar, dowels }: Guard): BenchPoint[] {
-  const { frontX: front } = layoutOf(design);
-  const middle = design.tang.kind === "full" ? 0 : design.tang.yMm;
-  const points: BenchPoint[] = [];
-  if (collar)
-    points.push({
-      id: "collar",
-      title: "Collar's rear",
-      at: { x: front - collar.lengthMm, y: -6 },
-      move: (d, to) => {
-        if (d.guard?.collar) d.guard.collar.lengthMm = held(front - to.x, 0.5, 60);
-      },
-      fields: [
-        { label: "Collar length", path: "guard.collar.lengthMm", min: 0.5, max: 60 },
-        { label: "Collar wall", path: "guard.collar.wallMm", min: 0.2, max: 20 },
-      ],
-    });
-  if (dowels)
-    points.push({
-      id: "dowels",
-      title: "Dowels",
-      at: { x: front - dowels.lengthMm / 2, y: middle + dowels.spreadMm / 2 },
-      move: (d, to) => {
-        if (!d.guard?.dowels) return;
-        d.guard.dowels.lengthMm = held(2 * (front - to.x), 1, 60);
-        d.guard.dowels.spreadMm = held(2 * Math.abs(to.y - middle), 1, 150);
-      },
-      fields: [
-        { label: "Apart", path: "guard.dowels.spreadMm", min: 1, max: 150 },
-        { label: "Dowel length", path: "guard.dowels.lengthMm", min: 1, max: 60 },
-      ],
-    });
-  return points;
+/** What is fitted to the guard, by the points that its kinds give. */
+function fittingPoints(design: Design, guard: Guard): BenchPoint[] {
+  const place = fittingPlace(layoutOf(design));
+  if (!place) return [];
+  return fittingsOn(guard).flatMap(({ kind: { kind, fields, points }, fitting }) => {
+    const { point, fields: called } = FITTING_WORDS[kind];
+    return points(fitting, place).map(
+      ({ at, x, y }, i): BenchPoint => ({
+        id: i === 0 ? `fitting-${kind}` : `fitting-${kind}-${i + 1}`,
+        title: point,
+        at,
+        move: (d, to) => {
+          const mine = d.guard?.[kind] as Record<string, number> | null | undefined;
+          if (!mine) return;
+          for (const [follows, value] of [[x, to.x] as const, [y, to.y] as const]) {
+            const limits = follows && limitsIn(fields, follows.field);
+            if (limits) mine[follows.field] = held(followed(follows, value), limits.low, limits.high);
+          }
+        },
+        fields: Object.keys(fields)
+          .filter((key) => limitsIn(fields, key))
+          .map((key) => numberField(fields, key, `guard.${kind}`, called[key] ?? key)),
+      }),
+    );
+  });
 }
 
 /** The guard's width, on the view from above. */

@@ -1,8 +1,8 @@
-import { PIECE_NAMES } from "@/core/assembly/pieces";
 import type { Design, ScalesHandle, StackHandle } from "@/core/design/schema";
 import { layoutOf } from "@/core/layout/layout";
 import { jointTilt, slackPiece } from "@/core/layout/pieces";
 import { bolsterJoint } from "@/core/layout/scales";
+import { PIECE_WORDS } from "@/words/parts";
 import { placeFields } from "./boredPoints";
 import { type BenchPoint, held, heldPlace, LEAN_AT_MM, leanOf, leanX } from "./types";
 
@@ -97,7 +97,7 @@ function piecePoints(design: Design, handle: StackHandle, selected: string | nul
   const slack = slackPiece(handle);
   return handle.pieces.flatMap((piece, i): BenchPoint[] => {
     const [to, from] = stations[i];
-    const title = `${PIECE_NAMES[piece.role]} ${i + 1}`;
+    const title = `${PIECE_WORDS[piece.role]} ${i + 1}`;
     const path = `handle.pieces.${i}`;
     // Pieces ahead of the one that takes the rest are dragged by their rear, those behind it by their front.
     const ahead = slack < 0 || i < slack;
@@ -138,7 +138,7 @@ function shapePoints(handle: StackHandle, i: number, [to, from]: readonly [numbe
   const { shape, id, role } = handle.pieces[i];
   if (!shape || shape.kind === "mesh") return [];
   const path = `handle.pieces.${i}.shape`;
-  const title = PIECE_NAMES[role];
+  const title = PIECE_WORDS[role];
   const x = (to + from) / 2;
   if (shape.kind === "ball" || shape.kind === "disc")
     return [

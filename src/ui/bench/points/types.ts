@@ -1,5 +1,6 @@
 import type { Point } from "@/core/curve/bezier";
 import type { Design } from "@/core/design/schema";
+import { type Fields, limitsIn } from "@/core/record/fields";
 import type { Draft } from "@/store/session";
 
 /** A number of the design that a point's editor shows, by its dotted path; `behind` turns a station's sign. */
@@ -24,6 +25,13 @@ export interface BenchPoint {
   /** None for a point that can only be dragged: its number stands in the panel. */
   readonly fields: readonly PointField[];
   readonly pulls?: { readonly xs?: readonly number[]; readonly ys?: readonly number[] };
+}
+
+/** A point's field for a number of a record, held to that record's own limits. */
+export function numberField(fields: Fields, key: string, at: string, label: string): PointField {
+  const limits = limitsIn(fields, key);
+  if (!limits) throw new Error(`${key} is no number of that record`);
+  return { label, path: `${at}.${key}`, min: limits.low, max: limits.high };
 }
 
 /** Held within its limits, and to a ten-thousandth. */

@@ -1,11 +1,15 @@
 "use client";
 import { Button, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
+import { Fragment } from "react";
 import { GUARD_FORMS, guardOfForm, newGuard } from "@/core/design/guards";
 import type { Guard } from "@/core/design/schema";
+import { FITTINGS } from "@/core/guardFittings/registry";
 import { GUARD_FORM_WORDS } from "@/words/constructions";
+import { FITTING_WORDS } from "@/words/fittings";
 import { FillAt, LengthAt, MaterialAt, ShareAt, TickAt } from "../../fields/bound";
 import { FOR_GUARDS, FOR_PIECES, FOR_PINS } from "../../fields/MaterialField";
+import { RecordFields } from "../../fields/RecordFields";
 import { useBench } from "../BenchContext";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
@@ -163,17 +167,7 @@ function FaceFields({ guard }: { guard: Guard }) {
         max={20}
         help="Its middle stays flat for the shoulder."
       />
-      <TickAt
-        at="guard.notch"
-        label="Notch for the index finger"
-        make={() => ({ radiusMm: 9, depthMm: 6 })}
-      />
-      {guard.notch && (
-        <>
-          <LengthAt at="guard.notch.radiusMm" label="Notch radius" min={1} max={60} />
-          <LengthAt at="guard.notch.depthMm" label="Notch depth" min={0.5} max={60} />
-        </>
-      )}
+      <FittingFields guard={guard} ofShape />
     </Group>
   );
 }
@@ -194,33 +188,32 @@ function FittedFields({ guard }: { guard: Guard }) {
           {guard.slot.clearanceMm > 0 && <FillAt at="guard.slot.fill" label="Gap filled with" />}
         </>
       )}
-      <TickAt
-        at="guard.collar"
-        label="Collar round the handle's front"
-        make={() => ({ lengthMm: 6, wallMm: 1.2, material: guard.plates[0].material })}
-      />
-      {guard.collar && (
-        <>
-          <LengthAt at="guard.collar.lengthMm" label="Collar length" min={0.5} max={60} />
-          <LengthAt at="guard.collar.wallMm" label="Collar wall" min={0.2} max={20} />
-          <MaterialAt at="guard.collar.material" label="Collar of" classes={FOR_GUARDS} />
-        </>
-      )}
-      <TickAt
-        at="guard.dowels"
-        label="Two register dowels"
-        make={() => ({ diameterMm: 1.6, lengthMm: 8, spreadMm: 18, material: "stainless-304" })}
-      />
-      {guard.dowels && (
-        <>
-          <LengthAt at="guard.dowels.diameterMm" label="Dowel diameter" min={0.5} max={10} />
-          <LengthAt at="guard.dowels.lengthMm" label="Dowel length" min={1} max={60} />
-          <LengthAt at="guard.dowels.spreadMm" label="Apart" min={1} max={150} />
-          <MaterialAt at="guard.dowels.material" label="Dowels of" classes={FOR_PINS} />
-        </>
-      )}
+      <FittingFields guard={guard} ofShape={false} />
     </Group>
   );
+}
+
+/** Ticks and sizes of what can be fitted to a guard: what takes a bite out of it, or what is put on it. */
+function FittingFields({ guard, ofShape }: { guard: Guard; ofShape: boolean }) {
+  return FITTINGS.filter((f) => (f.seen === "void") === ofShape).map(({ kind, fields, start }) => {
+    const { tick, fields: called } = FITTING_WORDS[kind];
+    const at = `guard.${kind}`;
+    const words = {
+      words: (path: string) => ({ label: called[path] ?? path }),
+      classes: kind === "dowels" ? FOR_PINS : FOR_GUARDS,
+    };
+    return (
+      <Fragment key={kind}>
+        <TickAt at={at} label={tick} make={() => start(guard.plates[0].material)} />
+        {guard[kind] && (
+          <>
+            <RecordFields at={at} fields={fields} which="sizes" words={words} />
+            <RecordFields at={at} fields={fields} which="materials" words={words} />
+          </>
+        )}
+      </Fragment>
+    );
+  });
 }
 
 function MeshOfGuard({ guard }: { guard: Guard }) {

@@ -2,6 +2,7 @@
 import { Button, Stack, Text } from "@chakra-ui/react";
 import { Download } from "lucide-react";
 import { useState } from "react";
+import { partName } from "@/words/parts";
 import { solids } from "@/workers/solid.client";
 import type { MeshFormat } from "@/workers/solid.messages";
 import { ChoiceField } from "../../fields/ChoiceField";
@@ -20,15 +21,16 @@ export function MeshExport() {
   const [busy, setBusy] = useState<MeshFormat | null>(null);
   const [said, setSaid] = useState<string | null>(null);
   const part = parts.find((p) => p.id === wanted) ?? null;
+  const names = Object.fromEntries(parts.map((p) => [p.id, partName(p.key)]));
   const save = async (format: MeshFormat) => {
     setBusy(format);
     setSaid(null);
-    const answer = await solids().ask((s) => s.exportFile(design, part?.id ?? null, format));
+    const answer = await solids().ask((s) => s.exportFile(design, part?.id ?? null, format, names));
     setBusy(null);
     if (!answer.ok) setSaid(`The file could not be made: ${answer.message}`);
     else if (!answer.value) setSaid("That part has no volume: there is nothing to write.");
     else {
-      const stem = fileStem(part ? `${design.name} ${part.name}` : design.name);
+      const stem = fileStem(part ? `${design.name} ${partName(part.key)}` : design.name);
       download(new Blob([answer.value as BlobPart], { type: `model/${format}` }), `${stem}.${format}`);
     }
   };
@@ -40,7 +42,7 @@ export function MeshExport() {
         value={part ? wanted : WHOLE}
         choices={[
           { value: WHOLE, name: "The whole knife" },
-          ...parts.map((p) => ({ value: p.id, name: p.name })),
+          ...parts.map((p) => ({ value: p.id, name: partName(p.key) })),
         ]}
         onChange={setWanted}
       />

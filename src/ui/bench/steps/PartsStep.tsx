@@ -3,6 +3,7 @@ import { Box, Table, Text } from "@chakra-ui/react";
 import { materialById } from "@/core/stock/materials";
 import { printLength, printMass } from "@/core/units/print";
 import { MEASURED_BALANCE, MEASURED_MASS } from "@/core/weigh/report";
+import { partName } from "@/words/parts";
 import { useBench, useWeighed } from "../BenchContext";
 import { Group } from "./Group";
 import { MeshExport } from "./MeshExport";
@@ -45,7 +46,7 @@ export function PartsStep() {
               {report.parts.map((p) => (
                 <Table.Row key={p.id}>
                   <Table.Cell>
-                    {p.name}
+                    {partName(p.key)}
                     <Text fontSize="sm" color="graphite" lineHeight="1.2">
                       {nameOf(p.material)}
                     </Text>

@@ -1,7 +1,6 @@
 "use client";
 import { Button, IconButton, Stack, Text } from "@chakra-ui/react";
 import { ArrowDown, ArrowUp, Plus } from "lucide-react";
-import { PIECE_NAMES } from "@/core/assembly/pieces";
 import { newPiece } from "@/core/design/constructions";
 import type { Piece, StackHandle } from "@/core/design/schema";
 import { freeId } from "@/core/fit/openSpot";
@@ -9,6 +8,7 @@ import { layoutOf } from "@/core/layout/layout";
 import { jointTilt, pressedLength, slackPiece } from "@/core/layout/pieces";
 import { printLength } from "@/core/units/print";
 import type { Draft } from "@/store/session";
+import { PIECE_WORDS } from "@/words/parts";
 import { ChoiceAt, LengthAt, MaterialAt, ShareAt } from "../../fields/bound";
 import { FOR_PIECES } from "../../fields/MaterialField";
 import { useBench } from "../BenchContext";
@@ -73,7 +73,7 @@ function PieceCard({ handle, piece: p, index: i }: { handle: StackHandle; piece:
   return (
     <ItemCard
       id={p.id}
-      title={`${i + 1}. ${PIECE_NAMES[p.role]}`}
+      title={`${i + 1}. ${PIECE_WORDS[p.role]}`}
       onRemove={
         pieces.length > 1
           ? () =>
@@ -106,7 +106,7 @@ function PieceCard({ handle, piece: p, index: i }: { handle: StackHandle; piece:
       }
     >
       <Stack gap="2">
-        <ChoiceAt at={`${at}.role`} label="What it is" names={PIECE_NAMES} />
+        <ChoiceAt at={`${at}.role`} label="What it is" names={PIECE_WORDS} />
         <MaterialAt at={`${at}.material`} label="Material" classes={FOR_PIECES} />
         <ShapeFields piece={p} index={i} />
         {i === slackPiece(handle) ? (

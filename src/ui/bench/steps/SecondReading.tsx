@@ -3,6 +3,7 @@ import { Button, Stack, Table, Text } from "@chakra-ui/react";
 import { useState } from "react";
 import type { Design } from "@/core/design/schema";
 import type { PartAgreement } from "@/core/weigh/agreement";
+import { partName } from "@/words/parts";
 import { solids } from "@/workers/solid.client";
 import { useBench, useWeighed } from "../BenchContext";
 import { Group } from "./Group";
@@ -26,7 +27,7 @@ export function SecondReading() {
     if (answer.ok) setReading({ design, parts: answer.value });
     setSaid(answer.ok ? null : `The second reading failed: ${answer.message}`);
   };
-  const names = new Map(weighing?.ok ? weighing.report.parts.map((p) => [p.id, p.name]) : []);
+  const names = new Map(weighing?.ok ? weighing.report.parts.map((p) => [p.id, partName(p.key)]) : []);
   return (
     <Group title="Second reading">
       <Text color="graphite" fontSize="sm">

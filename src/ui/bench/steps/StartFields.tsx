@@ -2,7 +2,7 @@
 import { Button, Text } from "@chakra-ui/react";
 import { asRehandled, newMeasured, withBalanceKind } from "@/core/design/starts";
 import { printLength } from "@/core/units/print";
-import { measuredBalanceMm } from "@/core/weigh/measured";
+import { isOfBlade, measuredBalanceMm } from "@/core/weigh/measured";
 import { LengthAt, MassAt, Tick, YesAt } from "../../fields/bound";
 import { ChoiceField } from "../../fields/ChoiceField";
 import { useBench, useWeighed } from "../BenchContext";
@@ -13,7 +13,7 @@ export function StartFields() {
   const { design, edit, units, session } = useBench();
   const { weighing } = useWeighed();
   const { measured } = design.blade;
-  const steel = weighing?.ok ? weighing.report.parts.filter((p) => p.id === "blade" || p.id === "tang") : [];
+  const steel = weighing?.ok ? weighing.report.parts.filter((p) => isOfBlade(p.key)) : [];
   const massG = steel.reduce((sum, p) => sum + p.massG, 0);
   const balance = massG > 0 ? steel.reduce((sum, p) => sum + p.massG * p.centreMm[0], 0) / massG : 0;
   return (

@@ -1,0 +1,64 @@
+import type { PieceRole, TangHole } from "../design/schema";
+import type { FastenerKind } from "../fasteners/registry";
+import type { FittingKind } from "../guardFittings/registry";
+
+export type Side = "right" | "left";
+
+/**
+ * Which part of a knife: what it is, of what sort, the maker's own id of it, which of several from 1 (null of a single
+ * one), on which side. What it is called is the interface's.
+ */
+export type PartKey =
+  | { readonly kind: "blade" | "tang" | "tang-hole" | "frame" | "recess" | "guard-slot" }
+  | { readonly kind: "tang-rest"; readonly sort: "filler" | "weld" }
+  | { readonly kind: "tang-end"; readonly component: TangEndComponent }
+  | { readonly kind: "hole"; readonly sort: TangHole["purpose"]; readonly id: string }
+  | { readonly kind: "slot" | "ring" | "ring-bore"; readonly id: string }
+  | { readonly kind: "guard"; readonly number: number | null }
+  | { readonly kind: "fitting"; readonly sort: FittingKind }
+  | { readonly kind: "bolster"; readonly sort: "front" | "rear"; readonly side: Side }
+  | { readonly kind: "liner" | "scale"; readonly number: number | null; readonly side: Side }
+  | { readonly kind: "divider"; readonly id: string; readonly number: number; readonly side: Side }
+  | { readonly kind: "piece"; readonly sort: PieceRole; readonly id: string }
+  | {
+      readonly kind: "fastener";
+      readonly sort: FastenerKind;
+      readonly id: string;
+      readonly component: string | null;
+    };
+
+/** What a hidden tang has at its end besides its own steel. */
+export type TangEndComponent = "nut" | "screw" | "socket" | "counterbore" | "bore";
+
+/**
+ * The id of a part, from its key. No two parts of a knife have the same: what a maker calls things has no colon in it,
+ * and stands behind one.
+ */
+export function partId(key: PartKey): string {
+  const join = (...parts: readonly (string | number | null)[]) => parts.filter((p) => p !== null).join(":");
+  switch (key.kind) {
+    case "guard":
+      return join(key.kind, key.number);
+    case "liner":
+    case "scale":
+      return join(key.kind, key.number, key.side);
+    case "bolster":
+      return join(key.kind, key.sort, key.side);
+    case "fitting":
+      return join(key.kind, key.sort);
+    case "tang-end":
+      return join(key.kind, key.component);
+    case "divider":
+      return join(key.kind, key.id, key.side);
+    case "fastener":
+      return join(key.kind, key.id, key.component);
+    case "hole":
+    case "slot":
+    case "ring":
+    case "ring-bore":
+    case "piece":
+      return join(key.kind, key.id);
+    default:
+      return key.kind;
+  }
+}

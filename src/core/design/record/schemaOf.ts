@@ -1,0 +1,25 @@
+import * as z from "zod";
+import type { Field, Fields } from "../../record/fields";
+import { fill, materialId, mm } from "./fields";
+
+function schemaOfField(field: Field): z.ZodTypeAny {
+  switch (field.type) {
+    case "length":
+    case "share":
+    case "angle":
+      return mm(field.low, field.high);
+    case "material":
+      return materialId;
+    case "fill":
+      return fill;
+    case "choice":
+      return z.enum(field.of);
+    case "group":
+      return z.strictObject(shapeOf(field.fields));
+  }
+}
+
+/** What checks each of a record's fields. */
+export function shapeOf(fields: Fields): Record<string, z.ZodTypeAny> {
+  return Object.fromEntries(Object.entries(fields).map(([key, field]) => [key, schemaOfField(field)]));
+}

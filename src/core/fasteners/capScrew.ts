@@ -1,0 +1,99 @@
+import { hexContour } from "../curve/shapes";
+import { length, material } from "../record/fields";
+import { fastenerKind, whole } from "./kind";
+import { addPlugs, counterboreFace, overCorners, plug, roundUp, SEAT_OUTSIDE_MM, seatMm } from "./seated";
+
+/** A threaded insert through the tang, a cap screw into it from each side. */
+export const capScrew = fastenerKind({
+  kind: "cap-screw",
+  stem: "screw",
+  fields: {
+    // Of the screws.
+    diameterMm: length(1, 30),
+    seatMm,
+    headMm: length(2, 60),
+    headLengthMm: length(0.5, 40),
+    socketMm: length(0.5, 30),
+    // Under the head.
+    screwLengthMm: length(1, 100),
+    counterboreMm: length(2, 80),
+    insertMm: length(1, 40),
+    insertLengthMm: length(0.5, 100),
+    material,
+    insertMaterial: material,
+    plug,
+  },
+  start: (tangMm) => ({
+    diameterMm: 4,
+    seatMm: tangMm / 2 + SEAT_OUTSIDE_MM,
+    headMm: 7,
+    headLengthMm: 4,
+    socketMm: 3,
+    screwLengthMm: 6,
+    counterboreMm: 7.5,
+    insertMm: 6,
+    insertLengthMm: tangMm + 0.5,
+    material: "stainless-304",
+    insertMaterial: "brass-360",
+    plug: null,
+  }),
+  build: (f, site) => {
+    const made = whole(f.material);
+    const socket = site.prism(hexContour({ x: f.xMm, y: f.yMm }, f.socketMm));
+    const top = f.seatMm + f.headLengthMm;
+    // A socket is about half as deep as the head is long. Common practice, no source.
+    for (const at of site.bothSides(top - f.headLengthMm / 2, top))
+      site.add("socket", [], socket, at, site.body);
+    const head = site.round(f.headMm);
+    for (const at of site.bothSides(f.seatMm, top)) site.add(null, made, head, at, site.body);
+    // Two screws from opposite sides may not pass each other: each ends at the middle at the latest.
+    const end = Math.max(0, f.seatMm - f.screwLengthMm);
+    const shank = site.round(f.diameterMm);
+    for (const at of site.bothSides(end, f.seatMm)) site.add(null, made, shank, at, site.body);
+    const reach = site.between(-f.insertLengthMm / 2, f.insertLengthMm / 2);
+    if (end > 0) site.add("bore", [], shank, site.between(-end, end), reach, site.body);
+    site.add("insert", whole(f.insertMaterial), site.round(f.insertMm), reach, site.body);
+    addPlugs(site, site.round(f.counterboreMm), f.seatMm, f.plug);
+  },
+  widestMm: (f) => Math.max(f.counterboreMm, f.diameterMm),
+  bores: (f) => [
+    { use: "insert", nominalMm: f.insertMm, wantedMm: f.insertMm },
+    // A tenth more than the screw lets it pass. Common practice, no source.
+    { use: "clearance", nominalMm: f.diameterMm, wantedMm: f.diameterMm * 1.1 },
+    { use: "counterbore", nominalMm: f.counterboreMm, wantedMm: f.counterboreMm },
+    { use: "tap", nominalMm: f.diameterMm, wantedMm: null },
+  ],
+  stock: () => ({ kind: "hardware" }),
+  glued: false,
+  sizes: (f) => [
+    [f.diameterMm, f.insertMm],
+    [f.diameterMm, f.headMm],
+    [f.headMm, f.counterboreMm],
+    [overCorners(f.socketMm), f.headMm],
+  ],
+  seat: (f) => ({
+    seatMm: f.seatMm,
+    counterboreMm: f.counterboreMm,
+    headMm: f.headLengthMm,
+    threadMm: f.diameterMm,
+    // What of the screw lies in the insert.
+    engagedMm: Math.max(0, f.insertLengthMm / 2 - Math.max(0, f.seatMm - f.screwLengthMm)),
+    threadIn: f.insertMaterial,
+    screwLengthMm: f.screwLengthMm,
+    keyed: true,
+  }),
+  moreThread: (f, missingMm, wantedMm) => {
+    const screwLengthMm = roundUp(f.screwLengthMm + missingMm);
+    // Two screws meet in the middle at the latest.
+    if (screwLengthMm <= f.seatMm && f.insertLengthMm / 2 >= wantedMm) return { screwLengthMm };
+    return { screwLengthMm: roundUp(f.seatMm), insertLengthMm: roundUp(2 * wantedMm) };
+  },
+  insert: (f) => ({ lengthMm: f.insertLengthMm, field: "insertLengthMm" }),
+  face: (f) =>
+    counterboreFace(
+      f.counterboreMm,
+      f.plug,
+      { shape: "disc", radiusMm: f.headMm / 2, material: f.material },
+      { shape: "hexagon", acrossMm: f.socketMm, material: null },
+    ),
+});

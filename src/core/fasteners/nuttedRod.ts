@@ -1,0 +1,64 @@
+import { hexContour } from "../curve/shapes";
+import { length, material } from "../record/fields";
+import { fastenerKind, whole } from "./kind";
+import { addPlugs, counterboreFace, overCorners, plug, roundUp, SEAT_OUTSIDE_MM, seatMm } from "./seated";
+
+/** A threaded rod with a hex nut in a counterbore at each end. */
+export const nuttedRod = fastenerKind({
+  kind: "nutted-rod",
+  stem: "rod",
+  fields: {
+    diameterMm: length(1, 30),
+    seatMm,
+    nutAcrossMm: length(2, 60),
+    nutLengthMm: length(0.5, 40),
+    counterboreMm: length(2, 80),
+    material,
+    plug,
+  },
+  start: (tangMm) => ({
+    diameterMm: 4,
+    seatMm: tangMm / 2 + SEAT_OUTSIDE_MM,
+    nutAcrossMm: 7,
+    nutLengthMm: 3.2,
+    counterboreMm: 8.2,
+    material: "stainless-304",
+    plug: null,
+  }),
+  build: (f, site) => {
+    const made = whole(f.material);
+    const top = f.seatMm + f.nutLengthMm;
+    site.add(null, made, site.round(f.diameterMm), site.between(-top, top), site.body);
+    const nut = site.prism(hexContour({ x: f.xMm, y: f.yMm }, f.nutAcrossMm));
+    for (const at of site.bothSides(f.seatMm, top)) site.add(null, made, nut, at, site.body);
+    addPlugs(site, site.round(f.counterboreMm), f.seatMm, f.plug);
+  },
+  widestMm: (f) => Math.max(f.counterboreMm, f.diameterMm),
+  bores: (f) => [
+    { use: "rod", nominalMm: f.diameterMm, wantedMm: null },
+    { use: "counterbore", nominalMm: f.counterboreMm, wantedMm: f.counterboreMm },
+  ],
+  stock: () => ({ kind: "hardware" }),
+  sizes: (f) => [
+    [f.diameterMm, f.nutAcrossMm],
+    [overCorners(f.nutAcrossMm), f.counterboreMm],
+  ],
+  seat: (f) => ({
+    seatMm: f.seatMm,
+    counterboreMm: f.counterboreMm,
+    headMm: f.nutLengthMm,
+    threadMm: f.diameterMm,
+    engagedMm: f.nutLengthMm,
+    threadIn: f.material,
+    screwLengthMm: 2 * (f.seatMm + f.nutLengthMm),
+    keyed: false,
+  }),
+  moreThread: (_, __, wantedMm) => ({ nutLengthMm: roundUp(wantedMm) }),
+  face: (f) =>
+    counterboreFace(
+      f.counterboreMm,
+      f.plug,
+      { shape: "hexagon", acrossMm: f.nutAcrossMm, material: f.material },
+      { shape: "disc", radiusMm: f.diameterMm / 2, material: f.material },
+    ),
+});

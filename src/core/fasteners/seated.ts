@@ -1,0 +1,30 @@
+import { fill, length } from "../record/fields";
+import { type FaceMark, type FastenerSite, filled } from "./kind";
+
+/** Heads are seated so far outside the centre plane; what stands over the handle's surface is dressed flush. */
+export const seatMm = length(0.3, 100);
+/** What closes a counterbore over a head. */
+export const plug = fill;
+/** Where a seat begins: so far outside the tang. */
+export const SEAT_OUTSIDE_MM = 4;
+
+/** What closes the counterbores on both sides over their heads. */
+export function addPlugs(site: FastenerSite, bore: number, fromMm: number, material: string | null): void {
+  for (const at of site.bothSides(fromMm, null)) site.add("plug", filled(material), bore, at, site.body);
+}
+
+/** What shows over a head: its plug, or the open counterbore with what stands in it. */
+export function counterboreFace(
+  counterboreMm: number,
+  plugged: string | null,
+  ...open: readonly FaceMark[]
+): FaceMark[] {
+  const disc = { shape: "disc", radiusMm: counterboreMm / 2 } as const;
+  return plugged ? [{ ...disc, material: plugged }] : [{ ...disc, material: null }, ...open];
+}
+
+/** Width over the corners of a hexagon, by its width across flats. */
+export const overCorners = (acrossMm: number) => (acrossMm * 2) / Math.sqrt(3);
+
+/** To a tenth of a millimetre, away from what it must hold. */
+export const roundUp = (mm: number) => Math.ceil(mm * 10 - 1e-6) / 10;

@@ -1,0 +1,76 @@
+import { length, material } from "../record/fields";
+import { fastenerKind, whole } from "./kind";
+import { addPlugs, plug, roundUp, SEAT_OUTSIDE_MM, seatMm } from "./seated";
+
+/** Two halves, the screw of one in the barrel of the other, each with a wide head in a counterbore. */
+export const sleeveBolt = fastenerKind({
+  kind: "sleeve-bolt",
+  stem: "bolt",
+  fields: {
+    // Of the barrel.
+    diameterMm: length(1, 40),
+    seatMm,
+    headMm: length(2, 60),
+    headThicknessMm: length(0.2, 20),
+    screwMm: length(0.5, 30),
+    screwLengthMm: length(0.5, 100),
+    material,
+    plug,
+  },
+  start: (tangMm) => ({
+    diameterMm: 4.7,
+    seatMm: tangMm / 2 + SEAT_OUTSIDE_MM,
+    headMm: 7.9,
+    headThicknessMm: 2.2,
+    screwMm: 2.6,
+    screwLengthMm: 8,
+    material: "brass-360",
+    plug: null,
+  }),
+  build: (f, site) => {
+    const made = whole(f.material);
+    // The screw comes from the right head through the barrel; the rest of the barrel's bore stays empty.
+    const bore = site.round(f.screwMm);
+    const end = Math.max(-f.seatMm, f.seatMm - f.screwLengthMm);
+    site.add(null, made, bore, site.between(end, f.seatMm), site.body);
+    site.add("bore", [], bore, site.between(-f.seatMm, end), site.body);
+    site.add(null, made, site.round(f.diameterMm), site.between(-f.seatMm, f.seatMm), site.body);
+    const head = site.round(f.headMm);
+    const top = f.seatMm + f.headThicknessMm;
+    for (const at of site.bothSides(f.seatMm, top)) site.add(null, made, head, at, site.body);
+    addPlugs(site, head, top, f.plug);
+  },
+  widestMm: (f) => Math.max(f.headMm, f.diameterMm),
+  bores: (f) => [
+    { use: "barrel", nominalMm: f.diameterMm, wantedMm: f.diameterMm },
+    { use: "counterbore", nominalMm: f.headMm, wantedMm: f.headMm },
+  ],
+  stock: () => ({ kind: "hardware" }),
+  glued: false,
+  sizes: (f) => [
+    [f.screwMm, f.diameterMm],
+    [f.diameterMm, f.headMm],
+  ],
+  seat: (f) => ({
+    seatMm: f.seatMm,
+    counterboreMm: f.headMm,
+    headMm: f.headThicknessMm,
+    threadMm: f.screwMm,
+    // A barrel is tapped from its middle on: what of the screw passes the middle holds.
+    engagedMm: Math.max(0, Math.min(f.screwLengthMm - f.seatMm, f.seatMm)),
+    threadIn: null,
+    screwLengthMm: f.screwLengthMm,
+    keyed: false,
+  }),
+  moreThread: (f, missingMm) => {
+    const screwLengthMm = roundUp(f.screwLengthMm + missingMm);
+    return screwLengthMm <= 2 * f.seatMm ? { screwLengthMm } : null;
+  },
+  face: (f) =>
+    f.plug
+      ? [{ shape: "disc", radiusMm: f.headMm / 2, material: f.plug }]
+      : [
+          { shape: "disc", radiusMm: f.headMm / 2, material: f.material },
+          { shape: "circle", radiusMm: f.diameterMm / 2, hidden: false },
+        ],
+});

@@ -1,0 +1,31 @@
+import type { Side } from "../assembly/partKey";
+import type { PieceRole } from "../design/schema";
+
+/** Which piece is sawn out of stock: what it is, of what sort, which of several from 1, and for which side, or a pair. */
+export type CutKey =
+  | { readonly kind: "blade" | "frame" }
+  | { readonly kind: "tang-rest"; readonly sort: "filler" | "weld" }
+  | { readonly kind: "guard"; readonly number: number | null }
+  | { readonly kind: "liner" | "scale"; readonly number: number | null; readonly side: Side | "pair" }
+  | { readonly kind: "bolster"; readonly sort: "front" | "rear"; readonly side: Side | "pair" }
+  | { readonly kind: "divider"; readonly id: string; readonly number: number }
+  | { readonly kind: "piece"; readonly sort: PieceRole; readonly id: string; readonly number: number };
+
+/** The id by which a maker's stock is matched to a piece; it follows from the key. */
+export function cutId(key: CutKey): string {
+  const join = (...parts: readonly (string | number | null)[]) => parts.filter((p) => p !== null).join(":");
+  switch (key.kind) {
+    case "guard":
+      return join(key.kind, key.number);
+    case "liner":
+    case "scale":
+      return join(key.kind, key.number, key.side);
+    case "bolster":
+      return join(key.kind, key.sort, key.side);
+    case "divider":
+    case "piece":
+      return join(key.kind, key.id);
+    default:
+      return key.kind;
+  }
+}

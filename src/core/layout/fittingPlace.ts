@@ -1,0 +1,26 @@
+import type { FittingPlace } from "../guardFittings/kind";
+import { guardOutline } from "./guard";
+import type { Layout } from "./layout";
+
+/** How far behind the guard's front face a bar is cut, mm: on the face itself the cut may be empty. */
+const BEHIND_MM = 1e-6;
+
+/** What a guard's fittings are fitted to; null without a guard. */
+export function fittingPlace(layout: Layout): FittingPlace | null {
+  const { design, outline, span, crowns, sections, tangFace, barOutline } = layout;
+  const { guard, handle, tang } = design;
+  if (!guard) return null;
+  const ys = barOutline?.cut(-BEHIND_MM);
+  return {
+    guard,
+    guardRange: guardOutline(guard).xRange,
+    outline,
+    span,
+    crowns,
+    sections,
+    scalesOn: handle.kind === "scales" ? tangFace : null,
+    tangY: tang.kind === "full" ? 0 : tang.yMm,
+    bar: ys ? { low: ys[0], high: ys[ys.length - 1] } : null,
+    frontLowY: handle.outline[handle.outline.length - 1].yMm,
+  };
+}

@@ -1,0 +1,57 @@
+"use client";
+import type { Field, Fields } from "@/core/record/fields";
+import type { MaterialClass } from "@/core/stock/types";
+import { ChoiceAt, FillAt, LengthAt, MaterialAt, ShareAt } from "./bound";
+import { FOR_FILLS, FOR_PINS } from "./MaterialField";
+
+/** What the fields of a record are called, and from what their materials are chosen. */
+export interface FieldWords {
+  words(path: string): { readonly label: string; readonly help?: string };
+  readonly choices?: Readonly<Record<string, Readonly<Record<string, string>>>>;
+  readonly classes?: readonly MaterialClass[];
+}
+
+const SIZES = ["length", "share", "angle", "choice"];
+
+/** The numbers and choices of a record, or its materials with what belongs to them, each held to its limits. */
+export function RecordFields(props: {
+  at: string;
+  fields: Fields;
+  which: "sizes" | "materials";
+  words: FieldWords;
+}) {
+  const { at, fields, which, words } = props;
+  return Object.entries(fields)
+    .filter(([, field]) => SIZES.includes(field.type) === (which === "sizes"))
+    .map(([key, field]) => <OneField key={key} at={at} path={key} field={field} words={words} />);
+}
+
+function OneField({ at, path, field, words }: { at: string; path: string; field: Field; words: FieldWords }) {
+  const { label, help } = words.words(path);
+  const bound = { at: `${at}.${path}`, label, help };
+  switch (field.type) {
+    case "length":
+    case "angle":
+      // Diameters may be a drill's, in thousandths.
+      return (
+        <LengthAt
+          {...bound}
+          min={field.low}
+          max={field.high}
+          digits={/diameter|bore/i.test(path) ? 3 : undefined}
+        />
+      );
+    case "share":
+      return <ShareAt {...bound} min={field.low} max={field.high} />;
+    case "choice":
+      return <ChoiceAt {...bound} names={words.choices?.[path] ?? {}} />;
+    case "material":
+      return <MaterialAt {...bound} classes={path === "fill" ? FOR_FILLS : (words.classes ?? FOR_PINS)} />;
+    case "fill":
+      return <FillAt {...bound} none="Left open" />;
+    case "group":
+      return Object.entries(field.fields).map(([key, inner]) => (
+        <OneField key={key} at={at} path={`${path}.${key}`} field={inner} words={words} />
+      ));
+  }
+}
