@@ -3,7 +3,7 @@
  * Within a row, folders do not import each other.
  */
 const ORDER = [
-  ["tolerances", "isRecord", "units", "stock"],
+  ["tolerances", "isRecord", "number", "units", "stock"],
   ["curve"],
   ["record"],
   ["solids"],

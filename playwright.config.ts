@@ -1,4 +1,5 @@
 import { defineConfig } from "@playwright/test";
+import { CHROMIUM } from "./scripts/lib/chromium.mjs";
 
 const PORT = Number(process.env.E2E_PORT ?? 4317);
 
@@ -18,7 +19,7 @@ export default defineConfig({
     // Tracing every test makes all of them half as slow again.
     trace: "on-first-retry",
     launchOptions: {
-      executablePath: "/usr/bin/chromium",
+      executablePath: CHROMIUM,
       args: [
         "--no-sandbox",
         "--disable-gpu",

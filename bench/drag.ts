@@ -1,6 +1,7 @@
 import { type ChildProcess, spawn } from "node:child_process";
 import { createServer } from "node:net";
 import { chromium, type Page } from "@playwright/test";
+import { CHROMIUM } from "../scripts/lib/chromium.mjs";
 
 const KNIFE = "Heath field knife";
 // Whole rounds: each drag ends where it began.
@@ -110,7 +111,7 @@ export async function dragTimes(): Promise<DragTimes[]> {
   const port = await freePort();
   const server = await served(port);
   const browser = await chromium.launch({
-    executablePath: "/usr/bin/chromium",
+    executablePath: CHROMIUM,
     args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking"],
   });
   try {

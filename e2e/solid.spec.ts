@@ -1,11 +1,12 @@
 import { readFile } from "node:fs/promises";
 import { expect, test } from "@playwright/test";
+import { CHROMIUM } from "../scripts/lib/chromium.mjs";
 import { openKnife, step, typeLength } from "./bench";
 
 // Solids need WebGL, which headless Chromium draws in software when told to.
 test.use({
   launchOptions: {
-    executablePath: "/usr/bin/chromium",
+    executablePath: CHROMIUM,
     args: [
       "--no-sandbox",
       "--disable-background-networking",

@@ -44,9 +44,9 @@ export function ensureBuild() {
 /** Installs a Debian package when `present` says it is missing and this process may install it. */
 export function ensureDebian(name, present) {
   if (present()) return;
-  const ask = `"${name}" is missing. Install it (Debian: apt-get install ${name}) and run this again.`;
+  const ask = `"${name}" is missing. Install it (Debian: apt-get install ${name}; elsewhere see CONTRIBUTING.md) and run this again.`;
   if (process.platform !== "linux" || process.getuid?.() !== 0) fail(ask);
-  console.log(`Installing ${name} …`);
+  console.log(`"${name}" is missing: installing the Debian package by apt-get …`);
   const quiet = {
     stdio: ["ignore", "ignore", "inherit"],
     env: { ...process.env, DEBIAN_FRONTEND: "noninteractive" },

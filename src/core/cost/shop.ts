@@ -2,14 +2,22 @@ import * as z from "zod";
 import { entries } from "../design/record/fields";
 import { FASTENER_KINDS, type FastenerKind, isBought } from "../fasteners/registry";
 
-const money = z.number().min(0).max(1_000_000);
-const size = z.number().min(0.1).max(10_000);
+/** Limits of what a shop says: money, what one piece makes, and sizes of stock in mm. */
+export const SHOP_LIMITS = {
+  money: { min: 0, max: 1_000_000 },
+  makes: { min: 0.01, max: 1000 },
+  sizeMm: { min: 0.1, max: 10_000 },
+} as const;
+const between = ({ min, max }: { readonly min: number; readonly max: number }) =>
+  z.number().min(min).max(max);
+const money = between(SHOP_LIMITS.money);
+const size = between(SHOP_LIMITS.sizeMm);
 
 /** What a maker pays for one thing. Money is in the shop's own currency. */
 const price = z.discriminatedUnion("by", [
   z.strictObject({ by: z.literal("weight"), perKg: money }),
   /** Bought by the piece; one makes so many of what is cut from it: 2 for a pair of scales. */
-  z.strictObject({ by: z.literal("piece"), perPiece: money, makes: z.number().min(0.01).max(1000) }),
+  z.strictObject({ by: z.literal("piece"), perPiece: money, makes: between(SHOP_LIMITS.makes) }),
   /** Bought as a board, sheet, bar or rod of that size. */
   z.strictObject({
     by: z.literal("size"),

@@ -1,10 +1,11 @@
 import { assemble } from "../assembly/assemble";
+import type { Assembly, Part } from "../assembly/types";
 import type { Design } from "../design/schema";
 import { kindOf } from "../fasteners/registry";
 import { layoutOf } from "../layout/layout";
 import { materialById } from "../stock/materials";
 import { isOily } from "../stock/working";
-import { integrate } from "../weigh/integrate";
+import { DEFAULT_FINENESS, integrate } from "../weigh/integrate";
 
 /** Volume of adhesive that one kind of joint takes, mm³. */
 export interface GlueJoint {
@@ -61,13 +62,7 @@ export function gluePlan(design: Design, throughMm: ReadonlyMap<string, number>)
   const { fitUp, handle, tang } = design;
   const { glue } = fitUp;
   const assembly = assemble(design);
-  const moments = integrate(assembly);
-  const isGlue = (ids: readonly { materialId: string }[]) =>
-    ids.length > 0 && ids.every((m) => materialById(m.materialId)?.class === "adhesive");
-  const holes = assembly.parts.reduce(
-    (s, p, i) => s + (isGlue(p.made) && p.group !== "fasteners" ? moments[i].v : 0),
-    0,
-  );
+  const holes = glueVolume(assembly);
   const faces = handle.kind === "scales" ? 2 * (handle.liners.length + 1) * areaOf(design) * glue.lineMm : 0;
   const glued = design.fasteners.filter((f) => kindOf(f).glued);
   const pins = glued.reduce(
@@ -114,6 +109,17 @@ export function gluePlan(design: Design, throughMm: ReadonlyMap<string, number>)
     oily: made.filter(isOily),
     metals: made.filter((id) => materialById(id)?.class === "metal"),
   };
+}
+
+/** Volume of the parts that are nothing but glue, mm³; weighed only where there are any. */
+function glueVolume(assembly: Assembly): number {
+  const isGlue = ({ group, made }: Part) =>
+    group !== "fasteners" &&
+    made.length > 0 &&
+    made.every((m) => materialById(m.materialId)?.class === "adhesive");
+  if (!assembly.parts.some(isGlue)) return 0;
+  const moments = integrate(assembly, DEFAULT_FINENESS, isGlue);
+  return assembly.parts.reduce((sum, part, i) => sum + (isGlue(part) ? moments[i].v : 0), 0);
 }
 
 /** Mean area of the handle's cross-section, an ellipse of its height and thickness, mm². */

@@ -5,7 +5,7 @@ import { kindOf } from "../fasteners/registry";
 import { layoutOf } from "../layout/layout";
 import { remembered } from "../layout/remembered";
 import { bolsterJoint, jointsFrontFirst } from "../layout/scales";
-import { type Extent, rangeOf } from "../solids/extent";
+import { type Extent, rangeOf, sideRangeOf } from "../solids/extent";
 import { jointSide } from "../solids/halfSpace";
 import type { Region } from "../solids/region";
 import { type CutKey, cutId } from "./cutKey";
@@ -93,6 +93,10 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
     });
   };
   const { span, pieces: stations } = layoutOf(design);
+  const symmetrical =
+    handle.kind === "scales" &&
+    handle.right.thicknessMm === handle.left.thicknessMm &&
+    handle.plan.every((p) => p.leftHalfMm === null || p.leftHalfMm === p.halfMm);
   /**
    * The box of a part, or of a right and a left one together; null where nothing is left of it. `within` limits it
    * where another part takes first.
@@ -103,6 +107,14 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
       .filter((p) => ids.includes(p.id) && p.made.length > 0)
       .map((p) => rangeOf([...p.regions.map((r) => assembly.regions[r]), ...within]));
     return sizeOf(boxes.filter((b) => b !== null));
+  };
+  /** The same of a right and a left part, whose thickness is told: of one where both sides are alike. */
+  const sidesOf = (keyOf: (side: Side) => PartKey, within: readonly Region[] = []): Size | null => {
+    const ids = (symmetrical ? (["right"] as const) : SIDES).map((side) => partId(keyOf(side)));
+    const ranges = assembly.parts
+      .filter((p) => ids.includes(p.id))
+      .map((p) => sideRangeOf([...p.regions.map((r) => assembly.regions[r]), ...within]));
+    return sizeOf(ranges.flatMap((r) => (r ? [[r[0], r[1], [0, 0]] as const] : [])));
   };
   /** A right and a left piece: a pair of one material, or each by itself. */
   const putSides = (
@@ -133,8 +145,7 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
     let of = { right: handle.right.material, left: handle.left.material };
     [...joints, null].forEach((next, i) => {
       const number = joints.length > 0 ? i + 1 : null;
-      const parts = SIDES.map((side): PartKey => ({ kind: "scale", number, side }));
-      const box = boxOf(parts, [...between, ...behind]);
+      const box = sidesOf((side) => ({ kind: "scale", number, side }), [...between, ...behind]);
       putSides((side) => ({ kind: "scale", number, side }), of, box, thick, {
         form: "slab",
         grain: "lengthwise",
@@ -142,8 +153,10 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
       if (next?.divider) {
         const { thicknessMm: lengthMm, material } = next.divider;
         const { id } = next;
-        const parts = SIDES.map((side): PartKey => ({ kind: "divider", id, number: i + 1, side }));
-        const own = boxOf(parts, [...between, joint("behind", next.xMm, next.tiltDeg)]);
+        const own = sidesOf(
+          (side) => ({ kind: "divider", id, number: i + 1, side }),
+          [...between, joint("behind", next.xMm, next.tiltDeg)],
+        );
         // It lies along its joint, which leans.
         const heightMm = (own?.heightMm ?? 0) * Math.hypot(1, leanOf(next.tiltDeg));
         const size = { lengthMm, heightMm, thicknessMm: widest };
@@ -158,14 +171,14 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
       const both = { right: l.material, left: l.material };
       const thickMm = { right: l.thicknessMm, left: l.thicknessMm };
       const number = handle.liners.length > 1 ? i + 1 : null;
-      const parts = SIDES.map((side): PartKey => ({ kind: "liner", number, side }));
+      const box = sidesOf((side) => ({ kind: "liner", number, side }), between);
       const keyOf = (side: Side | "pair"): CutKey => ({ kind: "liner", number, side });
-      putSides(keyOf, both, boxOf(parts, between), thickMm, { form: "slab" });
+      putSides(keyOf, both, box, thickMm, { form: "slab" });
     });
     for (const end of ["front", "rear"] as const) {
       const bolster = handle.bolsters[end];
       if (!bolster) continue;
-      const box = boxOf(SIDES.map((side): PartKey => ({ kind: "bolster", sort: end, side })));
+      const box = sidesOf((side) => ({ kind: "bolster", sort: end, side }));
       const keyOf = (side: Side | "pair"): CutKey => ({ kind: "bolster", sort: end, side });
       putSides(keyOf, bolster, box, { right: widest, left: widest });
     }

@@ -1,4 +1,4 @@
-import type { Region } from "./region";
+import type { Region, Slice } from "./region";
 
 type Range = readonly [number, number];
 export type Extent = readonly [Range, Range, Range];
@@ -15,6 +15,27 @@ const HALVINGS = 12;
  * some 0.05 mm on a knife.
  */
 export function rangeOf(regions: readonly Region[]): Extent | null {
+  const read = readAlong(regions, (x) => across(regions, x));
+  if (!read) return null;
+  return [read.ends, hull(read.found.map(([y]) => y)), hull(read.found.map(([, z]) => z))];
+}
+
+/** The same along x and y only, in a fraction of the time. */
+export function sideRangeOf(regions: readonly Region[]): readonly [Range, Range] | null {
+  const read = readAlong(regions, (x) => upAndDown(regions, x));
+  return read && [read.ends, hull(read.found)];
+}
+
+const hull = (ranges: readonly Range[]): Range => [
+  Math.min(...ranges.map((r) => r[0])),
+  Math.max(...ranges.map((r) => r[1])),
+];
+
+/** What is found at stations along what the regions have in common, and the stations between which there is any. */
+function readAlong<T>(
+  regions: readonly Region[],
+  at: (x: number) => T | null,
+): { readonly ends: Range; readonly found: readonly T[] } | null {
   const x0 = Math.max(...regions.map((r) => r.xRange[0]));
   const x1 = Math.min(...regions.map((r) => r.xRange[1]));
   if (!(x1 > x0)) return null;
@@ -24,64 +45,116 @@ export function rangeOf(regions: readonly Region[]): Extent | null {
   for (const { breaks } of regions) for (const { x } of breaks) stations.push(x - by, x + by);
   const read = spanOf(
     stations.filter((x) => x > x0 && x < x1).sort((a, b) => a - b),
-    (x) => across(regions, x),
+    at,
   );
   if (!read) return null;
   const [low, high] = read.ends;
-  const over = (k: 0 | 1): Range => [
-    Math.min(...read.found.map((f) => f[k][0])),
-    Math.max(...read.found.map((f) => f[k][1])),
-  ];
-  return [[low - x0 < 2 * by ? x0 : low, x1 - high < 2 * by ? x1 : high], over(0), over(1)];
+  return { ...read, ends: [low - x0 < 2 * by ? x0 : low, x1 - high < 2 * by ? x1 : high] };
 }
 
-/** The same along y and z in the cut at x. */
-function across(regions: readonly Region[], x: number): readonly [Range, Range] | null {
-  const cuts = regions.flatMap((r) => r.sliceAt(x) ?? []);
-  if (cuts.length < regions.length) return null;
-  const bounded = cuts.flatMap(({ ys }) => (ys && ys.length > 1 ? [ys] : []));
-  const low = Math.max(...bounded.map((ys) => ys[0]));
-  const high = Math.min(...bounded.map((ys) => ys[ys.length - 1]));
-  if (!(high > low)) return null;
-  const heights = Array.from(
-    { length: HEIGHTS + 1 },
-    (_, k) => low + (high - low) * (1e-6 + ((1 - 2e-6) * k) / HEIGHTS),
-  );
-  const read = spanOf(heights, (y): Range | null => {
-    const bottom = Math.max(...cuts.map((c) => c.low(y)));
-    const top = Math.min(...cuts.map((c) => c.high(y)));
+/** A cut through all the regions at x: the heights at which it is read, and what they have in common at each. */
+class CutThrough {
+  private constructor(
+    private readonly cuts: readonly Slice[],
+    private readonly low: number,
+    private readonly high: number,
+  ) {}
+
+  /** Null where one of the regions is not there, or they have no height in common. */
+  static at(regions: readonly Region[], x: number): CutThrough | null {
+    const cuts: Slice[] = [];
+    let [low, high] = [Number.NEGATIVE_INFINITY, Number.POSITIVE_INFINITY];
+    for (const region of regions) {
+      const cut = region.sliceAt(x);
+      if (!cut) return null;
+      cuts.push(cut);
+      if (!cut.ys || cut.ys.length < 2) continue;
+      low = Math.max(low, cut.ys[0]);
+      high = Math.min(high, cut.ys[cut.ys.length - 1]);
+    }
+    return high > low ? new CutThrough(cuts, low, high) : null;
+  }
+
+  /** The k-th of the heights, a little within the ends, where surfaces close. */
+  height(k: number): number {
+    return this.low + (this.high - this.low) * (INSET + ((1 - 2 * INSET) * k) / HEIGHTS);
+  }
+
+  readonly depthAt = (y: number): Range | null => {
+    let [bottom, top] = [Number.NEGATIVE_INFINITY, Number.POSITIVE_INFINITY];
+    for (const cut of this.cuts) {
+      bottom = Math.max(bottom, cut.low(y));
+      top = Math.min(top, cut.high(y));
+    }
     return top > bottom ? [bottom, top] : null;
-  });
-  if (!read) return null;
-  // Read a little within its ends, where surfaces close.
-  const [from, to] = read.ends;
-  const ys: Range = [from === heights[0] ? low : from, to === heights[HEIGHTS] ? high : to];
-  return [ys, [Math.min(...read.found.map(([z]) => z)), Math.max(...read.found.map(([, z]) => z))]];
+  };
+
+  /** A range of heights that were read, out to the very ends. */
+  whole([from, to]: Range): Range {
+    return [from === this.height(0) ? this.low : from, to === this.height(HEIGHTS) ? this.high : to];
+  }
+}
+
+/** How far inside its ends a cut is read, as a share of its height. */
+const INSET = 1e-6;
+
+/** How far the regions reach along y and z in the cut at x. */
+function across(regions: readonly Region[], x: number): readonly [Range, Range] | null {
+  const cut = CutThrough.at(regions, x);
+  if (!cut) return null;
+  const heights = Array.from({ length: HEIGHTS + 1 }, (_, k) => cut.height(k));
+  const read = spanOf(heights, cut.depthAt);
+  return read && [cut.whole(read.ends), hull(read.found)];
+}
+
+/** How far they reach along y alone: most often from the lowest height to the highest. */
+function upAndDown(regions: readonly Region[], x: number): Range | null {
+  const cut = CutThrough.at(regions, x);
+  if (!cut) return null;
+  const has = (k: number) => cut.depthAt(cut.height(k)) !== null;
+  let first = 0;
+  while (first <= HEIGHTS && !has(first)) first++;
+  if (first > HEIGHTS) return null;
+  let last = HEIGHTS;
+  while (!has(last)) last--;
+  const end = (inside: number, outside: number) =>
+    outside < 0 || outside > HEIGHTS
+      ? cut.height(inside)
+      : narrowed(cut.height(inside), cut.height(outside), cut.depthAt);
+  return cut.whole([end(first, first - 1), end(last, last + 1)]);
 }
 
 /** From where to where along ascending places something is found, its ends narrowed down; null of nothing at all. */
 function spanOf<T>(
   places: readonly number[],
   at: (place: number) => T | null,
-): { readonly ends: Range; readonly found: readonly T[] } | null {
+): { readonly ends: Range; readonly found: readonly NonNullable<T>[] } | null {
   const read = places.map(at);
   const first = read.findIndex((f) => f !== null);
   if (first < 0) return null;
   const last = read.findLastIndex((f) => f !== null);
-  const found = read.filter((f) => f !== null);
-  const end = (inside: number, outside: number | undefined): number => {
-    if (outside === undefined) return inside;
-    let [has, hasNot] = [inside, outside];
-    for (let i = 0; i < HALVINGS; i++) {
-      const middle = (has + hasNot) / 2;
-      const there = at(middle);
-      if (there === null) hasNot = middle;
-      else {
-        has = middle;
-        found.push(there);
-      }
-    }
-    return has;
-  };
+  const found = read.flatMap((f) => (f === null || f === undefined ? [] : [f]));
+  const end = (inside: number, outside: number | undefined): number =>
+    outside === undefined ? inside : narrowed(inside, outside, at, (there) => found.push(there));
   return { ends: [end(places[first], places[first - 1]), end(places[last], places[last + 1])], found };
+}
+
+/** The last place toward `outside` where something is found, by halving; what is found on the way is told. */
+function narrowed<T>(
+  inside: number,
+  outside: number,
+  at: (place: number) => T | null,
+  tell: (found: NonNullable<T>) => void = () => undefined,
+): number {
+  let [has, hasNot] = [inside, outside];
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle = (has + hasNot) / 2;
+    const there = at(middle) ?? null;
+    if (there === null) hasNot = middle;
+    else {
+      has = middle;
+      tell(there);
+    }
+  }
+  return has;
 }

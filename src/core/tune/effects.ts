@@ -1,5 +1,11 @@
+import { assemble } from "../assembly/assemble";
+import type { Part } from "../assembly/types";
 import { type Design, designSchema } from "../design/schema";
-import { DEFAULT_FINENESS, type Fineness } from "../weigh/integrate";
+import { materialById } from "../stock/materials";
+import { faultsOf } from "../weigh/faults";
+import { calibration } from "../weigh/measured";
+import { momentsOf } from "../weigh/momentsOf";
+import { massReport } from "../weigh/report";
 import { weigh } from "../weigh/weigh";
 import { type Lever, leversOf } from "./levers";
 
@@ -21,12 +27,35 @@ export interface LeverEffect {
   readonly balanceMm: number;
 }
 
+/** Whether a record may hold it: every size within its limits. */
+const isKept = (design: Design) => designSchema.safeParse(design).success;
+
 /** Weight and balance of a design, or null of one that cannot be built or kept. */
-export function figuresOf(design: Design | null, fineness: Fineness = DEFAULT_FINENESS): Figures | null {
-  if (!design || !designSchema.safeParse(design).success) return null;
-  const weighing = weigh(design, fineness);
+export function figuresOf(design: Design | null): Figures | null {
+  if (!design || !isKept(design)) return null;
+  const weighing = weigh(design);
   if (!weighing.ok) return null;
   const { massG, balanceMm } = weighing.report;
+  return { massG, balanceMm };
+}
+
+/**
+ * The same of a design that differs from one that was weighed only in some parts' shape, or in materials alone: the other
+ * volumes are that one's. Null where it may differ in more: where its parts are others, or pieces are pressed otherwise.
+ */
+function figuresBeside(then: Design, now: Design, touches: (part: Part) => boolean): Figures | null {
+  const pressed = ({ handle }: Design) =>
+    handle.kind === "stack" ? handle.pieces.map((p) => p.pressedShare).join(" ") : "";
+  const [assembly, known] = [assemble(then), assemble(now)];
+  const alike =
+    pressed(then) === pressed(now) &&
+    assembly.parts.length === known.parts.length &&
+    assembly.parts.every((p, i) => p.id === known.parts[i].id);
+  if (!alike || faultsOf(then, assembly).some((f) => f.severity === "error")) return null;
+  const changed = assembly.parts.some(touches) ? momentsOf(assembly, touches) : null;
+  const moments = momentsOf(known).map((m, i) => (changed && touches(assembly.parts[i]) ? changed[i] : m));
+  const measured = calibration(then, assembly, moments);
+  const { massG, balanceMm } = massReport(assembly, moments, materialById, measured);
   return { massG, balanceMm };
 }
 
@@ -40,7 +69,10 @@ export function leverEffects(design: Design): LeverEffect[] {
   const effects = leversOf(design).flatMap((lever): LeverEffect[] =>
     [lever.step, -lever.step].flatMap((amount) => {
       if (amount < lever.low - 1e-9 || amount > lever.high + 1e-9) return [];
-      const then = figuresOf(lever.apply(design, amount));
+      const changed = lever.apply(design, amount);
+      const { touches } = lever;
+      const beside = changed && touches && isKept(changed) ? figuresBeside(changed, design, touches) : null;
+      const then = beside ?? figuresOf(changed);
       if (!then) return [];
       const { id, unit, nature, material } = lever;
       return [

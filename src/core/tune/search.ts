@@ -9,18 +9,28 @@ export type Amounts = ReadonlyMap<string, number>;
 /** What a knife weighs with levers pulled by so much, or null where it cannot be built. Each is weighed once. */
 export type Trial = (amounts: Amounts) => Figures | null;
 
+/** Trials of one knife, which give each changed knife back as it was weighed. */
+export interface Trials extends Trial {
+  designOf(amounts: Amounts): Design | null;
+}
+
 /** Trials of one design: the searches of several strategies meet the same ones again and again. */
-export function trialsOf(design: Design): Trial {
-  const known = new Map<string, Figures | null>();
-  return (amounts) => {
+export function trialsOf(design: Design): Trials {
+  const known = new Map<string, { readonly design: Design | null; readonly figures: Figures | null }>();
+  const tried = (amounts: Amounts) => {
     const pulls = [...amounts].filter(([, a]) => a !== 0).sort(([a], [b]) => a.localeCompare(b));
     const key = JSON.stringify(pulls);
-    const before = known.get(key);
-    if (before !== undefined) return before;
-    const figures = figuresOf(pulled(design, amounts));
-    known.set(key, figures);
-    return figures;
+    let entry = known.get(key);
+    if (!entry) {
+      const changed = pulls.length > 0 ? pulled(design, amounts) : design;
+      entry = { design: changed, figures: figuresOf(changed) };
+      known.set(key, entry);
+    }
+    return entry;
   };
+  return Object.assign((amounts: Amounts) => tried(amounts).figures, {
+    designOf: (amounts: Amounts) => tried(amounts).design,
+  });
 }
 
 /** Rounds of moving along the slopes. */

@@ -1,6 +1,6 @@
 import type { Design } from "../design/schema";
 import { outside } from "../design/uses";
-import { figuresOf, pulled } from "./effects";
+import { figuresOf } from "./effects";
 import { type Lever, leversOf } from "./levers";
 import { type Amounts, search, slopesAt, type Trial, trialsOf } from "./search";
 import { cheapSets, STRATEGIES, type Strategy, type Target } from "./sets";
@@ -112,7 +112,7 @@ export function tune<Finding>(
     const found = search(trial, among, slopes, target, strategy, choice);
     if (!found) return null;
     const amounts = tidied(trial, levers, found, target);
-    const then = pulled(design, amounts);
+    const then = trial.designOf(amounts);
     const figures = trial(amounts);
     if (!then || !figures) return null;
     const offBalanceMm = outside(figures.balanceMm, target.balanceMm);

@@ -1,10 +1,10 @@
 import { assemble } from "../assembly/assemble";
-import type { Assembly } from "../assembly/types";
+import type { Assembly, Part } from "../assembly/types";
 import { type Design, designSchema } from "../design/schema";
 import { materialById } from "../stock/materials";
 import { faultsOf } from "../weigh/faults";
-import { integrate } from "../weigh/integrate";
 import { calibration } from "../weigh/measured";
+import { momentsOf } from "../weigh/momentsOf";
 import { dimensionsOf } from "./dimensions";
 import type { Figures } from "./effects";
 
@@ -37,11 +37,16 @@ export interface SpreadModel {
 }
 
 /** Volume (cm³) and its first moment in x of each material, parts that were weighed together left out. */
-function volumesOf(assembly: Assembly, skip: readonly string[]): Map<string, { v: number; x: number }> {
+function volumesOf(
+  assembly: Assembly,
+  skip: readonly string[],
+  of: (part: Part) => boolean = () => true,
+): Map<string, { v: number; x: number }> {
   const sums = new Map<string, { v: number; x: number }>();
-  integrate(assembly).forEach((m, i) => {
+  const moments = momentsOf(assembly, of);
+  moments.forEach((m, i) => {
     const part = assembly.parts[i];
-    if (skip.includes(part.id)) return;
+    if (skip.includes(part.id) || !of(part)) return;
     for (const { materialId, share } of part.made) {
       const of = sums.get(materialId) ?? { v: 0, x: 0 };
       of.v += (share * m.v) / 1000;
@@ -60,14 +65,15 @@ function volumesOf(assembly: Assembly, skip: readonly string[]): Map<string, { v
 export function spreadModel(design: Design): SpreadModel | null {
   const assembly = assemble(design);
   if (faultsOf(design, assembly).some((f) => f.severity === "error")) return null;
-  const held = calibration(design, assembly, integrate(assembly));
+  const held = calibration(design, assembly, momentsOf(assembly));
   const skip = held?.partIds ?? [];
   const at = volumesOf(assembly, skip);
   const ids = [...at.keys()];
   const dims = dimensionsOf(design).flatMap((dim) => {
     const [up, down] = [dim.offMm / 2, -dim.offMm / 2].map((by) => dim.apply(design, by));
     if (!designSchema.safeParse(up).success || !designSchema.safeParse(down).success) return [];
-    const [high, low] = [up, down].map((d) => volumesOf(assemble(d), skip));
+    // Both readings are of the parts that the size touches: the others stay as they are.
+    const [high, low] = [up, down].map((d) => volumesOf(assemble(d), skip, dim.touches));
     // Per standard deviation, half of the tolerance: the two readings stand two of them apart.
     const slope = ids.map((id) => ({
       v: ((high.get(id)?.v ?? 0) - (low.get(id)?.v ?? 0)) / 2,

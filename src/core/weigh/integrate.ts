@@ -1,4 +1,4 @@
-import type { Assembly } from "../assembly/types";
+import type { Assembly, Part } from "../assembly/types";
 import type { ClosingZone, Slice } from "../solids/region";
 import { addCut, addFlat, addRay, type Moments, noMoments, noSums } from "./moments";
 import { forPoints, overRule, type Panel, xPanels, yPanels } from "./panels";
@@ -45,11 +45,17 @@ interface Stretch {
  *
  * A ray along z at each (x, y) meets every region in one stretch; parts take theirs by precedence. Rays stand at
  * Gauss–Legendre points of panels whose ends are the breakpoints that the regions declare, with substitutions where a
- * surface closes like a root. Parts outside all regions come out as zero.
+ * surface closes like a root. Parts outside all regions come out as zero, and so do those that are not `wanted`: where
+ * none of the others is, nothing is worked out.
  */
-export function integrate(assembly: Assembly, fineness: Fineness = DEFAULT_FINENESS): Moments[] {
+export function integrate(
+  assembly: Assembly,
+  fineness: Fineness = DEFAULT_FINENESS,
+  wanted: (part: Part) => boolean = () => true,
+): Moments[] {
   const { regions, parts } = assembly;
   const partRegions = parts.map((p) => p.regions);
+  const asked = parts.map(wanted);
   const ranges = parts.map((p) => commonRange(p.regions.map((r) => regions[r].xRange)));
   const moments = ranges.map(([a, b]) => noMoments(a < b ? (a + b) / 2 : 0));
   const sums = parts.map(noSums);
@@ -78,7 +84,8 @@ export function integrate(assembly: Assembly, fineness: Fineness = DEFAULT_FINEN
     for (let r = 0; r < regions.length; r++)
       if (regions[r].xRange[0] < panel.b && regions[r].xRange[1] > panel.a) active.push(r);
     for (let i = 0; i < ranges.length; i++)
-      if (ranges[i][0] < panel.b && ranges[i][1] > panel.a) present.push(i);
+      if (asked[i] && ranges[i][0] < panel.b && ranges[i][1] > panel.a) present.push(i);
+    if (present.length === 0) continue;
     forPoints(panel, xPointsOf(panel, fineness), fineness.split, (x, wx) => {
       for (const r of active) {
         const [x0, x1] = regions[r].xRange;

@@ -5,6 +5,7 @@ import type { Fault } from "../validity/types";
 import { faultsOf } from "./faults";
 import { DEFAULT_FINENESS, type Fineness, integrate } from "./integrate";
 import { calibration } from "./measured";
+import { momentsOf } from "./momentsOf";
 import { type MassReport, massReport } from "./report";
 
 export type Weighing =
@@ -19,7 +20,7 @@ export function weigh(design: Design, fineness: Fineness = DEFAULT_FINENESS): We
   const assembly = assemble(design);
   const findings = faultsOf(design, assembly);
   if (findings.some((f) => f.severity === "error")) return { ok: false, findings };
-  const moments = integrate(assembly, fineness);
+  const moments = fineness === DEFAULT_FINENESS ? momentsOf(assembly) : integrate(assembly, fineness);
   const measured = calibration(design, assembly, moments, fineness);
   const report = massReport(assembly, moments, materialById, measured);
   return { ok: true, report, findings };

@@ -28,8 +28,8 @@ export function SpreadSection() {
       title="How sure it is"
       settings={
         <>
-          <LengthAt at="use.toleranceMm" label="Metal may be off by" min={0} max={5} />
-          <LengthAt at="use.shapingMm" label="Shaped by hand, by" min={0} max={10} />
+          <LengthAt at="use.toleranceMm" label="Metal may be off by" />
+          <LengthAt at="use.shapingMm" label="Shaped by hand, by" />
           <Note>In nineteen of twenty builds; densities within their range.</Note>
         </>
       }

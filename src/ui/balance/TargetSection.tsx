@@ -38,14 +38,13 @@ export function TargetSection({ report }: { report: MassReport | null }) {
           <LengthAt
             at="use.balanceMm.low"
             label="Balance from"
-            min={-600}
             max={use.balanceMm.high}
             help="Behind the datum is below zero."
           />
-          <LengthAt at="use.balanceMm.high" label="Balance to" min={use.balanceMm.low} max={1200} />
-          <MassAt at="use.massG.low" label="Weight from" min={1} max={use.massG.high} />
-          <MassAt at="use.massG.high" label="Weight to" min={use.massG.low} max={20000} />
-          <LengthAt at="use.gripMm" label="Grip point behind the datum" min={-1200} max={600} behind />
+          <LengthAt at="use.balanceMm.high" label="Balance to" min={use.balanceMm.low} />
+          <MassAt at="use.massG.low" label="Weight from" max={use.massG.high} />
+          <MassAt at="use.massG.high" label="Weight to" min={use.massG.low} />
+          <LengthAt at="use.gripMm" label="Grip point behind the datum" behind />
         </>
       }
     >

@@ -2,6 +2,7 @@
 import { putAt, valueAt } from "@/core/design/path";
 import { printLength, type UnitSystem } from "@/core/units/print";
 import { type Scale, toPx } from "../drawing/path";
+import { shownLimits } from "../fields/bound";
 import { useBench } from "./BenchContext";
 import { DragPoint } from "./DragPoint";
 import type { PlaceTarget } from "./PlaceEditor";
@@ -62,12 +63,12 @@ export function pointTarget(
       const mm = valueAt(design, f.path);
       if (typeof mm !== "number") return [];
       const sign = f.behind ? -1 : 1;
+      const limits = shownLimits(design, f.path, sign);
       const verb = f.label === "Diameter" ? "Resize" : "Move";
       return [
         {
           label: f.label,
-          min: f.min,
-          max: f.max,
+          ...limits,
           mm: sign * mm + 0,
           onChange: (to: number) =>
             edit(`${verb} ${lower(point.title)}`, (d) => {

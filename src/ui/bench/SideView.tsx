@@ -5,6 +5,7 @@ import { BalanceMark } from "../drawing/BalanceMark";
 import { KnifeSide } from "../drawing/KnifeSide";
 import { type Scale, toPx } from "../drawing/path";
 import { DrawnText } from "../drawing/Text";
+import { shownLimits } from "../fields/bound";
 import { color } from "../theme";
 import { useBench, useReview, useWeighed } from "./BenchContext";
 import { BenchPoints, pointTarget } from "./BenchPoints";
@@ -107,8 +108,10 @@ function OutlinePoints({ scale, onEdit }: { scale: Scale; onEdit: (id: string) =
 /** What the number editor shows for a point of the side view, or null when there is no such point any more. */
 export function sideTarget(id: string, scale: Scale, bench: ReturnType<typeof useBench>): PlaceTarget | null {
   const { design, step, edit } = bench;
-  const behind = { label: "Behind the front", min: 0, max: 600 };
-  const above = { label: "Above the axis", min: -300, max: 300 };
+  const ofNode = (key: "xMm" | "yMm") => `handle.outline.0.${key}`;
+  // No point of the outline stands ahead of the front.
+  const behind = { label: "Behind the front", ...shownLimits(design, ofNode("xMm"), -1), min: 0 };
+  const above = { label: "Above the axis", ...shownLimits(design, ofNode("yMm")) };
   const node = design.handle.outline.find((n) => n.id === id);
   if (node) {
     const atFront =

@@ -2,6 +2,7 @@ import type { Point } from "@/core/curve/bezier";
 import type { OutlineNode, PlanNode } from "@/core/design/schema";
 import type { SessionState } from "@/store/session";
 import { NODE_WORDS } from "@/words/nodes";
+import { setHeld } from "./points/types";
 
 type Edit = SessionState["edit"];
 
@@ -32,7 +33,7 @@ export function movePlanNode(edit: Edit, node: PlanNode, to: Point, gesture?: st
       const nodes = d.handle.plan;
       const i = nodes.findIndex((n) => n.id === node.id);
       if (i < 0) return;
-      nodes[i][left ? "leftHalfMm" : "halfMm"] = Math.max(0.2, Math.min(80, to.y));
+      setHeld(d, `handle.plan.${i}.${left ? "leftHalfMm" : "halfMm"}`, to.y);
       if (i === 0 || i === nodes.length - 1) return;
       nodes[i].xMm = Math.max(nodes[i + 1].xMm + 1, Math.min(nodes[i - 1].xMm - 1, to.x));
     },

@@ -1,13 +1,11 @@
 "use client";
 import { Button, Flex, NativeSelect, Stack } from "@chakra-ui/react";
 import { useRef, useState } from "react";
-import type { Price, Shop } from "@/core/cost/shop";
+import { type Price, SHOP_LIMITS, type Shop } from "@/core/cost/shop";
 import { changeShop } from "@/store/shop";
 import { PRICE_BY_WORDS, priceKeyWords } from "@/words/cost";
 import { LengthField } from "../fields/LengthField";
 import { ShareField } from "../fields/ShareField";
-
-const MOST = 1_000_000;
 
 /** A price to begin from when it is asked for by the kilogram, the piece or the board. */
 function begun(by: Price["by"], from: Price | undefined): Price {
@@ -65,8 +63,7 @@ export function PriceEditor(props: { priceKey: string; shop: Shop; onDone: () =>
       <ShareField
         label={price.by === "weight" ? "A kilogram costs" : "One costs"}
         value={price.by === "weight" ? price.perKg : price.perPiece}
-        min={0}
-        max={MOST}
+        {...SHOP_LIMITS.money}
         unit=""
         factor={1}
         onChange={(money) =>
@@ -78,8 +75,7 @@ export function PriceEditor(props: { priceKey: string; shop: Shop; onDone: () =>
           label="One makes"
           help="2 for a pair of scales."
           value={price.makes}
-          min={0.01}
-          max={1000}
+          {...SHOP_LIMITS.makes}
           unit=""
           factor={1}
           onChange={(makes) => setPrice({ ...price, makes })}
@@ -91,8 +87,7 @@ export function PriceEditor(props: { priceKey: string; shop: Shop; onDone: () =>
             key={side}
             label={{ lengthMm: "Length", widthMm: "Width", thicknessMm: "Thickness" }[side]}
             mm={price[side]}
-            min={0.1}
-            max={10_000}
+            {...SHOP_LIMITS.sizeMm}
             onChange={(mm) => setPrice({ ...price, [side]: mm })}
           />
         ))}

@@ -3,6 +3,7 @@ import { Button, Flex, Input, Stack, Text } from "@chakra-ui/react";
 import workshop from "@demo/prices/workshop.json";
 import { useState } from "react";
 import type { Shop } from "@/core/cost/shop";
+import { SHOP_LIMITS } from "@/core/cost/shop";
 import { readPrices, writePrices } from "@/core/files/prices/prices";
 import { changeShop, useShop } from "@/store/shop";
 import { pricesFailureWords } from "@/words/pricesFailures";
@@ -42,8 +43,7 @@ export function ShopFields() {
       <ShareField
         label="An hour of work"
         value={shop.ratePerHour}
-        min={0}
-        max={1_000_000}
+        {...SHOP_LIMITS.money}
         unit=""
         factor={1}
         onChange={(ratePerHour) => void changeShop((s) => ({ ...s, ratePerHour }))}

@@ -7,6 +7,7 @@ import type { Work } from "@/core/design/schema";
 import { TASK_WORDS } from "@/words/cost";
 import { printMinutes } from "@/words/money";
 import { useBench } from "../bench/BenchContext";
+import { shownLimits } from "../fields/bound";
 import { ShareField } from "../fields/ShareField";
 import { Figures } from "../fit/Section";
 
@@ -36,8 +37,7 @@ export function WorkTable({ bill, own }: { bill: Bill; own: boolean }) {
                     bare
                     label={`Minutes: ${TASK_WORDS[w.task]}`}
                     value={w.minutes}
-                    min={0}
-                    max={10_000}
+                    {...shownLimits(design, `work.minutes.${w.task}`)}
                     unit="min"
                     factor={1}
                     onChange={(minutes) => say(w.task, minutes)}
@@ -85,7 +85,7 @@ export function WorkTable({ bill, own }: { bill: Bill; own: boolean }) {
 
 /** Something besides: what, how long, and money of its own. */
 function OtherRow({ other, index }: { other: Work["others"][number]; index: number }) {
-  const { edit } = useBench();
+  const { design, edit } = useBench();
   const name = other.name;
   return (
     <Flex gap="2" align="center" data-testid="other-cost">
@@ -112,8 +112,7 @@ function OtherRow({ other, index }: { other: Work["others"][number]; index: numb
           bare
           label={`Minutes: ${name}`}
           value={other.minutes}
-          min={0}
-          max={10_000}
+          {...shownLimits(design, `work.others.${index}.minutes`)}
           unit="min"
           factor={1}
           onChange={(minutes) =>
@@ -129,8 +128,7 @@ function OtherRow({ other, index }: { other: Work["others"][number]; index: numb
           bare
           label={`Money: ${name}`}
           value={other.money}
-          min={0}
-          max={1_000_000}
+          {...shownLimits(design, `work.others.${index}.money`)}
           unit=""
           factor={1}
           onChange={(money) =>

@@ -5,12 +5,13 @@ import { parseLength } from "@/core/units/length";
 import { printLengthShort } from "@/core/units/print";
 import { boundsWords, lengthFailureWords } from "@/words/lengthFailures";
 import { useBench } from "../bench/BenchContext";
-import { useAt } from "./bound";
+import { shownLimits, useAt } from "./bound";
 import { FieldRow } from "./FieldRow";
 
 /** Several lengths in one field, parted by semicolons or commas and spaces. */
-export function LengthList(props: { at: string; label: string; min: number; max: number }) {
-  const { units } = useBench();
+export function LengthList(props: { at: string; label: string }) {
+  const { units, design } = useBench();
+  const { min, max } = shownLimits(design, `${props.at}.0`);
   const [values, put] = useAt<number[]>(props.at, props.label);
   const [typed, setTyped] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
@@ -21,8 +22,8 @@ export function LengthList(props: { at: string; label: string; min: number; max:
     const failed = read.find((r) => !r.ok);
     if (failed && !failed.ok) return setWrong(lengthFailureWords(failed));
     const mm = read.flatMap((r) => (r.ok ? [r.mm] : []));
-    if (mm.length === 0 || mm.some((v) => !(v >= props.min && v <= props.max)))
-      return setWrong(boundsWords(props.min, props.max, units));
+    if (mm.length === 0 || mm.some((v) => !(v >= min && v <= max)))
+      return setWrong(boundsWords(min, max, units));
     setTyped(null);
     setWrong(null);
     put(mm.sort((a, b) => a - b));

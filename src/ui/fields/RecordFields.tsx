@@ -33,16 +33,9 @@ function OneField({ at, path, field, words }: { at: string; path: string; field:
     case "length":
     case "angle":
       // Diameters may be a drill's, in thousandths.
-      return (
-        <LengthAt
-          {...bound}
-          min={field.low}
-          max={field.high}
-          digits={/diameter|bore/i.test(path) ? 3 : undefined}
-        />
-      );
+      return <LengthAt {...bound} digits={/diameter|bore/i.test(path) ? 3 : undefined} />;
     case "share":
-      return <ShareAt {...bound} min={field.low} max={field.high} />;
+      return <ShareAt {...bound} />;
     case "choice":
       return <ChoiceAt {...bound} names={words.choices?.[path] ?? {}} />;
     case "material":

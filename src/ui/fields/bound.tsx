@@ -1,7 +1,9 @@
 "use client";
 import { Checkbox } from "@chakra-ui/react";
 import { memo } from "react";
+import { limitsAt } from "@/core/design/limits";
 import { putAt, valueAt } from "@/core/design/path";
+import type { Design } from "@/core/design/schema";
 import type { MaterialClass } from "@/core/stock/types";
 import { GRAMS_PER_OUNCE } from "@/core/units/print";
 import { useBench } from "../bench/BenchContext";
@@ -28,17 +30,27 @@ export function useAt<T>(path: string, label: string): [T, (value: T) => void] {
   return [valueAt(design, path) as T, put];
 }
 
-/** A length; `behind` shows a station as its distance behind the front. */
-export function LengthAt(props: Bound & { min: number; max: number; digits?: number; behind?: boolean }) {
+/** The limits of a number as it is shown: those of the schema, turned round where its sign is. */
+export function shownLimits(design: Design, path: string, sign: 1 | -1 = 1): { min: number; max: number } {
+  const limits = limitsAt(design, path);
+  if (!limits) throw new Error(`${path} is no number of a design`);
+  const { low, high } = limits;
+  return sign === 1 ? { min: low, max: high } : { min: -high, max: -low };
+}
+
+/** A length within its schema's limits, or narrower ones; `behind` shows a station as its distance behind the front. */
+export function LengthAt(props: Bound & { min?: number; max?: number; digits?: number; behind?: boolean }) {
+  const { design } = useBench();
   const [mm, put] = useAt<number>(props.at, props.label);
   if (typeof mm !== "number") return null;
   const sign = props.behind ? -1 : 1;
+  const { min, max } = shownLimits(design, props.at, sign);
   return (
     <LengthField
       label={props.label}
       help={props.help}
-      min={props.min}
-      max={props.max}
+      min={props.min ?? min}
+      max={props.max ?? max}
       digits={props.digits}
       mm={sign * mm + 0}
       onChange={(to) => put(sign * to + 0)}
@@ -50,25 +62,28 @@ export function LengthAt(props: Bound & { min: number; max: number; digits?: num
 export function PlaceAt({ at }: { at: string }) {
   return (
     <>
-      <LengthAt at={`${at}.xMm`} label="Behind the front" min={-50} max={600} behind />
-      <LengthAt at={`${at}.yMm`} label="Above the axis" min={-300} max={300} />
+      <LengthAt at={`${at}.xMm`} label="Behind the front" behind />
+      <LengthAt at={`${at}.yMm`} label="Above the axis" />
     </>
   );
 }
 
 export function ShareAt(
-  props: Bound & { min: number; max: number; unit?: string; factor?: number; whole?: boolean },
+  props: Bound & { min?: number; max?: number; unit?: string; factor?: number; whole?: boolean },
 ) {
   const { at, ...rest } = props;
+  const { design } = useBench();
   const [value, put] = useAt<number>(at, props.label);
-  return typeof value === "number" ? <ShareField {...rest} value={value} onChange={put} /> : null;
+  if (typeof value !== "number") return null;
+  const { min, max } = shownLimits(design, at);
+  return <ShareField {...rest} min={props.min ?? min} max={props.max ?? max} value={value} onChange={put} />;
 }
 
 /** A weight in the maker's unit. */
-export function MassAt(props: Bound & { min?: number; max: number }) {
+export function MassAt(props: Bound & { min?: number; max?: number }) {
   const { units } = useBench();
   const metric = units === "metric";
-  return <ShareAt min={0} {...props} unit={metric ? "g" : "oz"} factor={metric ? 1 : 1 / GRAMS_PER_OUNCE} />;
+  return <ShareAt {...props} unit={metric ? "g" : "oz"} factor={metric ? 1 : 1 / GRAMS_PER_OUNCE} />;
 }
 
 export function MaterialAt(props: Bound & { classes: readonly MaterialClass[] }) {

@@ -60,16 +60,16 @@ export function GlueSection({ sheet }: { sheet: FitSheet }) {
 function GlueSettings() {
   return (
     <>
-      <ShareAt at="fitUp.glue.ratio" label="A to 1 of B, by volume" unit="" min={0.05} max={50} />
-      <ShareAt at="fitUp.glue.densityA" label="Density of A, g/cm³" unit="" min={0.5} max={4} />
-      <ShareAt at="fitUp.glue.densityB" label="Density of B, g/cm³" unit="" min={0.5} max={4} />
-      <LengthAt at="fitUp.glue.lineMm" label="Glue line" min={0} max={2} />
-      <ShareAt at="fitUp.glue.wasteShare" label="Waste" min={0} max={2} />
-      <ShareAt at="fitUp.glue.potLifeMin" label="Pot life, min" unit="" min={1} max={1000} />
-      <ShareAt at="fitUp.glue.cureH" label="Cure, h" unit="" min={0.1} max={200} />
-      <ShareAt at="fitUp.glue.atC" label="Both at, °C" unit="" min={0} max={60} />
-      <ShareAt at="fitUp.glue.shopC" label="The shop has, °C" unit="" min={-10} max={50} />
-      <ShareAt at="fitUp.glue.minutesAPart" label="Minutes a part" unit="" min={0.1} max={60} />
+      <ShareAt at="fitUp.glue.ratio" label="A to 1 of B, by volume" unit="" />
+      <ShareAt at="fitUp.glue.densityA" label="Density of A, g/cm³" unit="" />
+      <ShareAt at="fitUp.glue.densityB" label="Density of B, g/cm³" unit="" />
+      <LengthAt at="fitUp.glue.lineMm" label="Glue line" />
+      <ShareAt at="fitUp.glue.wasteShare" label="Waste" />
+      <ShareAt at="fitUp.glue.potLifeMin" label="Pot life, min" unit="" />
+      <ShareAt at="fitUp.glue.cureH" label="Cure, h" unit="" />
+      <ShareAt at="fitUp.glue.atC" label="Both at, °C" unit="" />
+      <ShareAt at="fitUp.glue.shopC" label="The shop has, °C" unit="" />
+      <ShareAt at="fitUp.glue.minutesAPart" label="Minutes a part" unit="" />
     </>
   );
 }

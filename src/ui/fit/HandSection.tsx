@@ -15,13 +15,7 @@ export function HandSection({ sheet: { hand } }: { sheet: FitSheet }) {
       title="Hand and section"
       settings={
         <>
-          <LengthAt
-            at="fitUp.hand.breadthMm"
-            label="Breadth of the hand"
-            min={40}
-            max={140}
-            help="Across the knuckles."
-          />
+          <LengthAt at="fitUp.hand.breadthMm" label="Breadth of the hand" help="Across the knuckles." />
           <YesAt at="fitUp.hand.thrust" label="May be thrust with" />
         </>
       }

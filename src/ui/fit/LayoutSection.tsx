@@ -42,8 +42,6 @@ export function LayoutSection({ sheet }: { sheet: FitSheet }) {
             at="fitUp.pinProudShare"
             label="Left proud, each side"
             unit="× d"
-            min={0}
-            max={2}
             help="To be peened or ground flush: half to one diameter is usual."
           />
         </>

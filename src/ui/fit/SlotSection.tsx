@@ -32,12 +32,12 @@ export function SlotSection({ sheet }: { sheet: FitSheet }) {
       settings={
         <>
           {design.tang.kind === "full" ? (
-            <LengthAt at="fitUp.slotClearanceMm" label="Wider than the tang, each side" min={0} max={2} />
+            <LengthAt at="fitUp.slotClearanceMm" label="Wider than the tang, each side" />
           ) : (
-            <LengthAt at="guard.slot.clearanceMm" label="Wider than the tang, each side" min={0} max={5} />
+            <LengthAt at="guard.slot.clearanceMm" label="Wider than the tang, each side" />
           )}
-          <LengthAt at="fitUp.filingMm" label="Left for the file" min={0} max={2} />
-          <LengthList at="fitUp.cuttersMm" label="End mills that are there" min={0.3} max={30} />
+          <LengthAt at="fitUp.filingMm" label="Left for the file" />
+          <LengthList at="fitUp.cuttersMm" label="End mills that are there" />
         </>
       }
     >

@@ -46,8 +46,8 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
       title="Stock to cut"
       settings={
         <>
-          <LengthAt at="fitUp.stock.kerfMm" label="Saw kerf" min={0} max={10} />
-          <LengthAt at="fitUp.stock.allowanceMm" label="To shape, each side" min={0} max={20} />
+          <LengthAt at="fitUp.stock.kerfMm" label="Saw kerf" />
+          <LengthAt at="fitUp.stock.allowanceMm" label="To shape, each side" />
           {design.fitUp.stock.have.map((h, i) => (
             <ItemCard
               key={h.piece}
@@ -59,9 +59,9 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
                 })
               }
             >
-              <LengthAt at={`fitUp.stock.have.${i}.lengthMm`} label="Length" min={1} max={2000} />
-              <LengthAt at={`fitUp.stock.have.${i}.heightMm`} label="Height" min={0.5} max={500} />
-              <LengthAt at={`fitUp.stock.have.${i}.thicknessMm`} label="Thickness" min={0.05} max={300} />
+              <LengthAt at={`fitUp.stock.have.${i}.lengthMm`} label="Length" />
+              <LengthAt at={`fitUp.stock.have.${i}.heightMm`} label="Height" />
+              <LengthAt at={`fitUp.stock.have.${i}.thicknessMm`} label="Thickness" />
             </ItemCard>
           ))}
         </>

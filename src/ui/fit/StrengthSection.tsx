@@ -16,19 +16,17 @@ export function StrengthSection({ sheet: { stress, movement } }: { sheet: FitShe
       title="Strength and movement"
       settings={
         <>
-          <ShareAt at="fitUp.loads.sideN" label="Load from the side, N" unit="" min={0} max={20000} />
-          <ShareAt at="fitUp.loads.edgeN" label="Load on the edge, N" unit="" min={0} max={20000} />
-          <LengthAt at="fitUp.loads.atMm" label="Ahead of the datum" min={1} max={1200} />
+          <ShareAt at="fitUp.loads.sideN" label="Load from the side, N" unit="" />
+          <ShareAt at="fitUp.loads.edgeN" label="Load on the edge, N" unit="" />
+          <LengthAt at="fitUp.loads.atMm" label="Ahead of the datum" />
           <ShareAt
             at="fitUp.loads.yieldMPa"
             label="Yield of the tang, MPa"
             unit=""
-            min={50}
-            max={3000}
             help="At the hardness of the tang, not of the edge. 10 N is about 1 kg."
           />
-          <ShareAt at="fitUp.climate.low" label="Driest air, % humidity" unit="" min={0} max={95} />
-          <ShareAt at="fitUp.climate.high" label="Dampest air, % humidity" unit="" min={0} max={95} />
+          <ShareAt at="fitUp.climate.low" label="Driest air, % humidity" unit="" />
+          <ShareAt at="fitUp.climate.high" label="Dampest air, % humidity" unit="" />
         </>
       }
     >

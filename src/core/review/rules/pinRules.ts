@@ -40,14 +40,26 @@ const MOVES: readonly (readonly [number, number])[] = (() => {
   return moves.sort((a, b) => Math.hypot(...a) - Math.hypot(...b));
 })();
 
+/** Smaller rounds than this are not worth remembering; what is ruled out is so by clearly more than rounding, mm. */
+const LEAST_RULED_OUT_MM = 0.75;
+const CLEARLY_MM = 1e-6;
+
 /** The nearest place to a bore that has the room it wants, or null of none within reach. */
 function betterPlace(c: RuleContext, bore: Bore, wanted: Wanted) {
+  // Distances change by no more than the way that is gone: round a place that is too near an edge or a neighbour, no
+  // place is better within as much as is missing there.
+  const ruledOut: { readonly dx: number; readonly dy: number; readonly within: number }[] = [];
   for (const [dx, dy] of MOVES) {
+    if (ruledOut.some((r) => Math.hypot(dx - r.dx, dy - r.dy) < r.within)) continue;
     const at = { ...bore, xMm: bore.xMm + dx, yMm: bore.yMm + dy };
     if (wanted.behindMm !== undefined && at.xMm > -wanted.behindMm) continue;
     const web = webOf(at, c.bores);
-    if (web !== null && web < wanted.webMm) continue;
-    if (edgeDistance(c.edge, at.xMm, at.yMm) >= wanted.toEdgeMm) return { x: at.xMm, y: at.yMm };
+    const missing = Math.max(
+      web === null ? 0 : wanted.webMm - web,
+      wanted.toEdgeMm - edgeDistance(c.edge, at.xMm, at.yMm),
+    );
+    if (missing <= 0) return { x: at.xMm, y: at.yMm };
+    if (missing > LEAST_RULED_OUT_MM) ruledOut.push({ dx, dy, within: missing - CLEARLY_MM });
   }
   return null;
 }

@@ -1,6 +1,6 @@
 import type { Design } from "@/core/design/schema";
 import { bladeHeights } from "@/core/layout/bladeOutline";
-import { type BenchPoint, held } from "./types";
+import { type BenchPoint, setHeld } from "./types";
 
 /** Tip, heel, plunge line, and where spine and edge begin to run to the tip. */
 export function bladePoints({ blade }: Design): BenchPoint[] {
@@ -12,10 +12,10 @@ export function bladePoints({ blade }: Design): BenchPoint[] {
       title: "Tip",
       at: { x: blade.lengthMm, y: tip },
       move: (d, to) => {
-        d.blade.lengthMm = held(to.x, 10, 1200);
-        d.blade.tip.heightShare = held((to.y - edge) / blade.heelHeightMm, 0, 1.5);
+        setHeld(d, "blade.lengthMm", to.x);
+        setHeld(d, "blade.tip.heightShare", (to.y - edge) / blade.heelHeightMm);
       },
-      fields: [{ label: "Length of the blade", path: "blade.lengthMm", min: 10, max: 1200 }],
+      fields: [{ label: "Length of the blade", path: "blade.lengthMm" }],
     },
     {
       id: "heel",
@@ -23,12 +23,12 @@ export function bladePoints({ blade }: Design): BenchPoint[] {
       at: { x: blade.ricassoMm, y: edge },
       corner: true,
       move: (d, to) => {
-        d.blade.ricassoMm = held(to.x, 0, 400);
-        d.blade.heelHeightMm = held(spine - to.y, 3, 200);
+        setHeld(d, "blade.ricassoMm", to.x);
+        setHeld(d, "blade.heelHeightMm", spine - to.y);
       },
       fields: [
-        { label: "Ricasso length", path: "blade.ricassoMm", min: 0, max: 400 },
-        { label: "Heel height", path: "blade.heelHeightMm", min: 3, max: 200 },
+        { label: "Ricasso length", path: "blade.ricassoMm" },
+        { label: "Heel height", path: "blade.heelHeightMm" },
       ],
     },
     {
@@ -36,21 +36,21 @@ export function bladePoints({ blade }: Design): BenchPoint[] {
       title: "Ricasso",
       at: { x: blade.ricassoMm / 2, y: ricassoBottom },
       move: (d, to) => {
-        d.blade.ricassoHeightMm = held(spine - to.y, 2, 200);
+        setHeld(d, "blade.ricassoHeightMm", spine - to.y);
       },
-      fields: [{ label: "Ricasso height", path: "blade.ricassoHeightMm", min: 2, max: 200 }],
+      fields: [{ label: "Ricasso height", path: "blade.ricassoHeightMm" }],
     },
     {
       id: "drop",
       title: "Spine runs out from here",
       at: { x: blade.lengthMm - dropMm, y: spine },
       move: (d, to) => {
-        d.blade.tip.dropMm = held(blade.lengthMm - to.x, 0, blade.lengthMm);
-        d.blade.spineOverAxisMm = held(to.y, -300, 300);
+        setHeld(d, "blade.tip.dropMm", Math.min(blade.lengthMm - to.x, blade.lengthMm));
+        setHeld(d, "blade.spineOverAxisMm", to.y);
       },
       fields: [
-        { label: "Spine runs out over", path: "blade.tip.dropMm", min: 0, max: 1000 },
-        { label: "Spine above the axis", path: "blade.spineOverAxisMm", min: -300, max: 300 },
+        { label: "Spine runs out over", path: "blade.tip.dropMm" },
+        { label: "Spine above the axis", path: "blade.spineOverAxisMm" },
       ],
     },
     {
@@ -58,9 +58,9 @@ export function bladePoints({ blade }: Design): BenchPoint[] {
       title: "Belly begins here",
       at: { x: blade.lengthMm - bellyMm, y: edge },
       move: (d, to) => {
-        d.blade.tip.bellyMm = held(blade.lengthMm - to.x, 0, blade.lengthMm);
+        setHeld(d, "blade.tip.bellyMm", Math.min(blade.lengthMm - to.x, blade.lengthMm));
       },
-      fields: [{ label: "Belly over", path: "blade.tip.bellyMm", min: 0, max: 1000 }],
+      fields: [{ label: "Belly over", path: "blade.tip.bellyMm" }],
     },
   ];
 }
@@ -74,12 +74,12 @@ export function bladePlanPoints({ blade }: Design): BenchPoint[] {
       title: "Spine's thickness",
       at: { x: blade.taperFromMm, y: half(blade.spineMm) },
       move: (d, to) => {
-        d.blade.spineMm = held(2 * to.y, 0.3, 25);
-        d.blade.taperFromMm = held(to.x, 0, blade.lengthMm);
+        setHeld(d, "blade.spineMm", 2 * to.y);
+        setHeld(d, "blade.taperFromMm", Math.min(to.x, blade.lengthMm));
       },
       fields: [
-        { label: "Spine", path: "blade.spineMm", min: 0.3, max: 25 },
-        { label: "Distal taper from", path: "blade.taperFromMm", min: 0, max: 1200 },
+        { label: "Spine", path: "blade.spineMm" },
+        { label: "Distal taper from", path: "blade.taperFromMm" },
       ],
     },
     {
@@ -87,9 +87,9 @@ export function bladePlanPoints({ blade }: Design): BenchPoint[] {
       title: "Spine at the tip",
       at: { x: blade.lengthMm, y: half(blade.tipThicknessMm) },
       move: (d, to) => {
-        d.blade.tipThicknessMm = held(2 * to.y, 0.1, 25);
+        setHeld(d, "blade.tipThicknessMm", 2 * to.y);
       },
-      fields: [{ label: "Spine at the tip", path: "blade.tipThicknessMm", min: 0.1, max: 25 }],
+      fields: [{ label: "Spine at the tip", path: "blade.tipThicknessMm" }],
     },
   ];
 }

@@ -1,13 +1,12 @@
 import type { Design } from "@/core/design/schema";
-import { kindOf } from "@/core/fasteners/registry";
 import { FASTENER_WORDS, fastenerFieldWords } from "@/words/fasteners";
-import { type BenchPoint, held, heldPlace, numberField, type PointField } from "./types";
+import { type BenchPoint, type PointField, setHeld, setPlace } from "./types";
 
 /** Where something stands on the side view: the fields of its station and height. */
 export function placeFields(path: string): PointField[] {
   return [
-    { label: "Behind the front", path: `${path}.xMm`, min: -50, max: 600, behind: true },
-    { label: "Above the axis", path: `${path}.yMm`, min: -300, max: 300 },
+    { label: "Behind the front", path: `${path}.xMm`, behind: true },
+    { label: "Above the axis", path: `${path}.yMm` },
   ];
 }
 
@@ -23,20 +22,14 @@ export function pinPoints({ fasteners }: Design): BenchPoint[] {
     at: { x: f.xMm, y: f.yMm },
     radiusMm: f.diameterMm / 2,
     move: (d, to) => {
-      const mine = d.fasteners.find((o) => o.id === f.id);
-      if (mine) Object.assign(mine, heldPlace(to));
+      setPlace(d, "fasteners", f.id, to);
     },
     remove: (d) => {
       d.fasteners = d.fasteners.filter((o) => o.id !== f.id);
     },
     fields: [
       ...placeFields(`fasteners.${i}`),
-      numberField(
-        kindOf(f).fields,
-        "diameterMm",
-        `fasteners.${i}`,
-        fastenerFieldWords(f.kind, "diameterMm").label,
-      ),
+      { label: fastenerFieldWords(f.kind, "diameterMm").label, path: `fasteners.${i}.diameterMm` },
     ],
     pulls: levels(fasteners, f.id),
   }));
@@ -52,16 +45,12 @@ export function openingPoints({ tang }: Design): BenchPoint[] {
       at: { x: h.xMm, y: h.yMm },
       radiusMm: h.diameterMm / 2,
       move: (d, to) => {
-        const mine = d.tang.kind === "full" && d.tang.holes.find((o) => o.id === h.id);
-        if (mine) Object.assign(mine, heldPlace(to));
+        setPlace(d, "tang.holes", h.id, to);
       },
       remove: (d) => {
         if (d.tang.kind === "full") d.tang.holes = d.tang.holes.filter((o) => o.id !== h.id);
       },
-      fields: [
-        ...placeFields(`tang.holes.${i}`),
-        { label: "Diameter", path: `tang.holes.${i}.diameterMm`, min: 0.3, max: 60 },
-      ],
+      fields: [...placeFields(`tang.holes.${i}`), { label: "Diameter", path: `tang.holes.${i}.diameterMm` }],
       pulls: levels(tang.holes, h.id),
     }),
   );
@@ -74,16 +63,15 @@ export function openingPoints({ tang }: Design): BenchPoint[] {
         title: "Tang slot",
         at: { x: s.xMm, y: s.yMm },
         move: (d, to) => {
-          const mine = d.tang.kind === "full" && d.tang.slots.find((o) => o.id === s.id);
-          if (mine) Object.assign(mine, heldPlace(to));
+          setPlace(d, "tang.slots", s.id, to);
         },
         remove: (d) => {
           if (d.tang.kind === "full") d.tang.slots = d.tang.slots.filter((o) => o.id !== s.id);
         },
         fields: [
           ...placeFields(`tang.slots.${i}`),
-          { label: "Length over all", path: `tang.slots.${i}.lengthMm`, min: 0.5, max: 300 },
-          { label: "Width", path: `tang.slots.${i}.widthMm`, min: 0.3, max: 60 },
+          { label: "Length over all", path: `tang.slots.${i}.lengthMm` },
+          { label: "Width", path: `tang.slots.${i}.widthMm` },
         ],
         pulls: levels(tang.slots, s.id),
       },
@@ -95,12 +83,12 @@ export function openingPoints({ tang }: Design): BenchPoint[] {
         move: (d, to) => {
           const mine = d.tang.kind === "full" && d.tang.slots.find((o) => o.id === s.id);
           if (!mine) return;
-          mine.lengthMm = held(2 * Math.hypot(to.x - s.xMm, to.y - s.yMm), 0.5, 300);
+          setHeld(d, `tang.slots.${i}.lengthMm`, 2 * Math.hypot(to.x - s.xMm, to.y - s.yMm));
           const degrees = (Math.atan2(to.y - s.yMm, to.x - s.xMm) * 180) / Math.PI;
           // A slot turned by half a circle is the same slot.
           mine.angleDeg = Math.round(degrees > 90 ? degrees - 180 : degrees < -90 ? degrees + 180 : degrees);
         },
-        fields: [{ label: "Length over all", path: `tang.slots.${i}.lengthMm`, min: 0.5, max: 300 }],
+        fields: [{ label: "Length over all", path: `tang.slots.${i}.lengthMm` }],
       },
     ];
   });

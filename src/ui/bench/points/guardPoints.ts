@@ -6,7 +6,7 @@ import { guardFaceAt, guardThickness } from "@/core/layout/guard";
 import { layoutOf } from "@/core/layout/layout";
 import { limitsIn } from "@/core/record/fields";
 import { FITTING_WORDS } from "@/words/fittings";
-import { type BenchPoint, held, numberField } from "./types";
+import { type BenchPoint, setHeld } from "./types";
 
 /** What of the guard can be dragged on the side view. */
 export function guardPoints(design: Design): BenchPoint[] {
@@ -25,12 +25,12 @@ function endPoints(guard: Guard): BenchPoint[] {
       at: { x: guardFaceAt(guard, 0, guard.aboveMm), y: guard.aboveMm },
       move: (d, to) => {
         if (!d.guard) return;
-        d.guard.aboveMm = held(to.y, 1, 150);
-        if (guard.aboveMm > guard.bossMm) d.guard.sweepAboveMm = held(to.x, -80, 80);
+        setHeld(d, "guard.aboveMm", to.y);
+        if (guard.aboveMm > guard.bossMm) setHeld(d, "guard.sweepAboveMm", to.x);
       },
       fields: [
-        { label: "Above the axis", path: "guard.aboveMm", min: 1, max: 150 },
-        { label: "Leans forward", path: "guard.sweepAboveMm", min: -80, max: 80 },
+        { label: "Above the axis", path: "guard.aboveMm" },
+        { label: "Leans forward", path: "guard.sweepAboveMm" },
       ],
     },
     {
@@ -39,12 +39,12 @@ function endPoints(guard: Guard): BenchPoint[] {
       at: { x: guardFaceAt(guard, 0, -guard.belowMm), y: -guard.belowMm },
       move: (d, to) => {
         if (!d.guard) return;
-        d.guard.belowMm = held(-to.y, 1, 150);
-        if (guard.belowMm > guard.bossMm) d.guard.sweepBelowMm = held(to.x, -80, 80);
+        setHeld(d, "guard.belowMm", -to.y);
+        if (guard.belowMm > guard.bossMm) setHeld(d, "guard.sweepBelowMm", to.x);
       },
       fields: [
-        { label: "Below the axis", path: "guard.belowMm", min: 1, max: 150 },
-        { label: "Leans forward", path: "guard.sweepBelowMm", min: -80, max: 80 },
+        { label: "Below the axis", path: "guard.belowMm" },
+        { label: "Leans forward", path: "guard.sweepBelowMm" },
       ],
     },
   ];
@@ -55,9 +55,9 @@ function endPoints(guard: Guard): BenchPoint[] {
       at: { x: 0, y: guard.bossMm },
       corner: true,
       move: (d, to) => {
-        if (d.guard) d.guard.bossMm = held(Math.abs(to.y), 1, 150);
+        if (d.guard) setHeld(d, "guard.bossMm", Math.abs(to.y));
       },
-      fields: [{ label: "Half height of the middle", path: "guard.bossMm", min: 1, max: 150 }],
+      fields: [{ label: "Half height of the middle", path: "guard.bossMm" }],
     });
   return points;
 }
@@ -73,9 +73,9 @@ function platePoints(guard: Guard): BenchPoint[] {
       title: guard.plates.length > 1 ? `Rear of plate ${i + 1}` : "Guard's rear face",
       at: { x: -from, y: 0 },
       move: (d, to) => {
-        if (d.guard) d.guard.plates[i].thicknessMm = held(-to.x - front, 0.3, 60);
+        if (d.guard) setHeld(d, `guard.plates.${i}.thicknessMm`, -to.x - front);
       },
-      fields: [{ label: "Thickness", path: `guard.plates.${i}.thicknessMm`, min: 0.3, max: 60 }],
+      fields: [{ label: "Thickness", path: `guard.plates.${i}.thicknessMm` }],
     };
   });
 }
@@ -92,16 +92,12 @@ function fittingPoints(design: Design, guard: Guard): BenchPoint[] {
         title: point,
         at,
         move: (d, to) => {
-          const mine = d.guard?.[kind] as Record<string, number> | null | undefined;
-          if (!mine) return;
-          for (const [follows, value] of [[x, to.x] as const, [y, to.y] as const]) {
-            const limits = follows && limitsIn(fields, follows.field);
-            if (limits) mine[follows.field] = held(followed(follows, value), limits.low, limits.high);
-          }
+          if (x) setHeld(d, `guard.${kind}.${x.field}`, followed(x, to.x));
+          if (y) setHeld(d, `guard.${kind}.${y.field}`, followed(y, to.y));
         },
         fields: Object.keys(fields)
           .filter((key) => limitsIn(fields, key))
-          .map((key) => numberField(fields, key, `guard.${kind}`, called[key] ?? key)),
+          .map((key) => ({ label: called[key] ?? key, path: `guard.${kind}.${key}` })),
       }),
     );
   });
@@ -116,9 +112,9 @@ export function guardPlanPoints({ guard }: Design): BenchPoint[] {
       title: "Guard's width",
       at: { x: -guardThickness(guard) / 2, y: guard.widthMm / 2 },
       move: (d, to) => {
-        if (d.guard) d.guard.widthMm = held(2 * to.y, 1, 120);
+        if (d.guard) setHeld(d, "guard.widthMm", 2 * to.y);
       },
-      fields: [{ label: "Width", path: "guard.widthMm", min: 1, max: 120 }],
+      fields: [{ label: "Width", path: "guard.widthMm" }],
     },
   ];
 }

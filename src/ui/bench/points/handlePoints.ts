@@ -4,7 +4,7 @@ import { jointTilt, slackPiece } from "@/core/layout/pieces";
 import { bolsterJoint } from "@/core/layout/scales";
 import { PIECE_WORDS } from "@/words/parts";
 import { placeFields } from "./boredPoints";
-import { type BenchPoint, held, heldPlace, LEAN_AT_MM, leanOf, leanX } from "./types";
+import { type BenchPoint, LEAN_AT_MM, leanOf, leanX, setHeld, setPlace } from "./types";
 
 /** Joints, bolsters, pieces and rings: what of the handle can be dragged besides its outline. */
 export function handlePoints(design: Design, selected: string | null): BenchPoint[] {
@@ -32,14 +32,13 @@ function bolsterPoints(design: Design, handle: ScalesHandle, selected: string | 
         at: { x: xMm, y: 0 },
         move: (d, to) => {
           const mine = d.handle.kind === "scales" && d.handle.bolsters[end];
-          if (mine) mine.lengthMm = held(end === "front" ? span[1] - to.x : to.x - span[0], 0.5, 200);
+          const lengthMm = end === "front" ? span[1] - to.x : to.x - span[0];
+          if (mine) setHeld(d, `handle.bolsters.${end}.lengthMm`, lengthMm);
         },
         remove: (d) => {
           if (d.handle.kind === "scales") d.handle.bolsters[end] = null;
         },
-        fields: [
-          { label: "Length at the axis", path: `handle.bolsters.${end}.lengthMm`, min: 0.5, max: 200 },
-        ],
+        fields: [{ label: "Length at the axis", path: `handle.bolsters.${end}.lengthMm` }],
       },
     ];
     if (leaning(selected, id))
@@ -66,14 +65,12 @@ function jointPoints({ joints }: ScalesHandle, selected: string | null): BenchPo
         title: `Joint ${i + 1}`,
         at: { x: j.xMm, y: 0 },
         move: (d, to) => {
-          if (d.handle.kind === "scales") d.handle.joints[i].xMm = held(to.x, -600, 0);
+          if (d.handle.kind === "scales") setHeld(d, `handle.joints.${i}.xMm`, Math.min(0, to.x));
         },
         remove: (d) => {
           if (d.handle.kind === "scales") d.handle.joints.splice(i, 1);
         },
-        fields: [
-          { label: "Behind the front", path: `handle.joints.${i}.xMm`, min: 0, max: 600, behind: true },
-        ],
+        fields: [{ label: "Behind the front", path: `handle.joints.${i}.xMm`, behind: true }],
       },
     ];
     if (leaning(selected, j.id))
@@ -110,12 +107,12 @@ function piecePoints(design: Design, handle: StackHandle, selected: string | nul
         move: (d, at) => {
           if (d.handle.kind !== "stack") return;
           const pressed = ahead ? from - at.x : at.x - to;
-          d.handle.pieces[i].lengthMm = held(pressed / (1 - piece.pressedShare), 0.1, 600);
+          setHeld(d, `handle.pieces.${i}.lengthMm`, pressed / (1 - piece.pressedShare));
         },
         remove: (d) => {
           if (d.handle.kind === "stack" && d.handle.pieces.length > 1) d.handle.pieces.splice(i, 1);
         },
-        fields: [{ label: "Length", path: `${path}.lengthMm`, min: 0.1, max: 600 }],
+        fields: [{ label: "Length", path: `${path}.lengthMm` }],
       });
     const next = handle.pieces[i + 1];
     if (next && !piece.shape && !next.shape && leaning(selected, piece.id))
@@ -149,11 +146,11 @@ function shapePoints(handle: StackHandle, i: number, [to, from]: readonly [numbe
         corner: true,
         move: (d, at) => {
           const mine = d.handle.kind === "stack" && d.handle.pieces[i].shape;
-          if (mine && "diameterMm" in mine) mine.diameterMm = held(2 * Math.abs(at.y - shape.yMm), 2, 150);
+          if (mine && "diameterMm" in mine) setHeld(d, `${path}.diameterMm`, 2 * Math.abs(at.y - shape.yMm));
         },
         fields: [
-          { label: "Diameter", path: `${path}.diameterMm`, min: 2, max: 150 },
-          { label: "Middle above the axis", path: `${path}.yMm`, min: -300, max: 300 },
+          { label: "Diameter", path: `${path}.diameterMm` },
+          { label: "Middle above the axis", path: `${path}.yMm` },
         ],
       },
     ];
@@ -165,9 +162,9 @@ function shapePoints(handle: StackHandle, i: number, [to, from]: readonly [numbe
       corner: true,
       move: (d, at) => {
         const mine = d.handle.kind === "stack" && d.handle.pieces[i].shape;
-        if (mine && "aboveMm" in mine) mine.aboveMm = held(at.y, 1, 150);
+        if (mine && "aboveMm" in mine) setHeld(d, `${path}.aboveMm`, at.y);
       },
-      fields: [{ label: "Above the axis", path: `${path}.aboveMm`, min: 1, max: 150 }],
+      fields: [{ label: "Above the axis", path: `${path}.aboveMm` }],
     },
     {
       id: `${id}-below`,
@@ -176,9 +173,9 @@ function shapePoints(handle: StackHandle, i: number, [to, from]: readonly [numbe
       corner: true,
       move: (d, at) => {
         const mine = d.handle.kind === "stack" && d.handle.pieces[i].shape;
-        if (mine && "belowMm" in mine) mine.belowMm = held(-at.y, 1, 150);
+        if (mine && "belowMm" in mine) setHeld(d, `${path}.belowMm`, -at.y);
       },
-      fields: [{ label: "Below the axis", path: `${path}.belowMm`, min: 1, max: 150 }],
+      fields: [{ label: "Below the axis", path: `${path}.belowMm` }],
     },
   ];
 }
@@ -190,15 +187,12 @@ function ringPoints({ rings }: StackHandle): BenchPoint[] {
     at: { x: r.xMm, y: r.yMm },
     radiusMm: r.boreMm / 2,
     move: (d, to) => {
-      if (d.handle.kind === "stack") Object.assign(d.handle.rings[i], heldPlace(to));
+      setPlace(d, "handle.rings", r.id, to);
     },
     remove: (d) => {
       if (d.handle.kind === "stack") d.handle.rings.splice(i, 1);
     },
-    fields: [
-      ...placeFields(`handle.rings.${i}`),
-      { label: "Bore", path: `handle.rings.${i}.boreMm`, min: 5, max: 60 },
-    ],
+    fields: [...placeFields(`handle.rings.${i}`), { label: "Bore", path: `handle.rings.${i}.boreMm` }],
     pulls: { ys: rings.filter((o) => o.id !== r.id).map((o) => o.yMm) },
   }));
 }
@@ -214,14 +208,14 @@ export function handlePlanPoints({ handle }: Design): BenchPoint[] {
       title: "Waist",
       at: { x: waist.xMm, y: 0 },
       move: (d, to) => {
-        if (d.handle.waist) d.handle.waist.xMm = held(to.x, -600, 0);
+        if (d.handle.waist) setHeld(d, "handle.waist.xMm", Math.min(0, to.x));
       },
       remove: (d) => {
         d.handle.waist = null;
       },
       fields: [
-        { label: "Middle behind the front", path: "handle.waist.xMm", min: 0, max: 600, behind: true },
-        { label: "Length of the hollow", path: "handle.waist.chordMm", min: 1, max: 300 },
+        { label: "Middle behind the front", path: "handle.waist.xMm", behind: true },
+        { label: "Length of the hollow", path: "handle.waist.chordMm" },
       ],
     },
     {
@@ -230,9 +224,9 @@ export function handlePlanPoints({ handle }: Design): BenchPoint[] {
       at: { x: waist.xMm + half, y: 0 },
       corner: true,
       move: (d, to) => {
-        if (d.handle.waist) d.handle.waist.chordMm = held(2 * Math.abs(to.x - waist.xMm), 1, 300);
+        if (d.handle.waist) setHeld(d, "handle.waist.chordMm", 2 * Math.abs(to.x - waist.xMm));
       },
-      fields: [{ label: "Length of the hollow", path: "handle.waist.chordMm", min: 1, max: 300 }],
+      fields: [{ label: "Length of the hollow", path: "handle.waist.chordMm" }],
     },
   ];
 }

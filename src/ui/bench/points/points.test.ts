@@ -5,6 +5,7 @@ import { newDesign } from "@/core/design/create";
 import { valueAt } from "@/core/design/path";
 import { type Design, designSchema } from "@/core/design/schema";
 import type { Draft } from "@/store/session";
+import { shownLimits } from "../../fields/bound";
 import { STEPS, type Step } from "../BenchContext";
 import { planPoints, sidePoints } from "./pointsOf";
 import type { BenchPoint } from "./types";
@@ -54,7 +55,8 @@ describe.each(DESIGNS)("points of: %s", (_, design) => {
           const mm = valueAt(design, f.path);
           expect(mm, f.path).toBeTypeOf("number");
           const shown = (f.behind ? -1 : 1) * (mm as number);
-          expect(shown >= f.min && shown <= f.max, `${f.path} ${shown}`).toBe(true);
+          const { min, max } = shownLimits(design, f.path, f.behind ? -1 : 1);
+          expect(shown >= min && shown <= max, `${f.path} ${shown}`).toBe(true);
         }
       }
     }

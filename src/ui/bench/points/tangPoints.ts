@@ -3,7 +3,7 @@ import type { Bar, Design, FullTang, HiddenTang } from "@/core/design/schema";
 import { holeBottom } from "@/core/layout/bar";
 import { layoutOf } from "@/core/layout/layout";
 import { openingPoints } from "./boredPoints";
-import { type BenchPoint, held } from "./types";
+import { type BenchPoint, setHeld } from "./types";
 
 /** What of the tang can be dragged on the side view. */
 export function tangPoints(design: Design): BenchPoint[] {
@@ -23,9 +23,9 @@ function fullPoints({ short, recess }: FullTang): BenchPoint[] {
       title: "End of the tang",
       at: { x: -short.lengthMm, y: 0 },
       move: (d, to) => {
-        if (d.tang.kind === "full" && d.tang.short) d.tang.short.lengthMm = held(-to.x, 5, 600);
+        if (d.tang.kind === "full" && d.tang.short) setHeld(d, "tang.short.lengthMm", -to.x);
       },
-      fields: [{ label: "Length of the tang", path: "tang.short.lengthMm", min: 5, max: 600 }],
+      fields: [{ label: "Length of the tang", path: "tang.short.lengthMm" }],
     });
   if (recess)
     points.push({
@@ -33,11 +33,11 @@ function fullPoints({ short, recess }: FullTang): BenchPoint[] {
       title: "Front of the recess",
       at: { x: -recess.fromMm, y: 0 },
       move: (d, to) => {
-        if (d.tang.kind === "full" && d.tang.recess) d.tang.recess.fromMm = held(-to.x, 0, 600);
+        if (d.tang.kind === "full" && d.tang.recess) setHeld(d, "tang.recess.fromMm", -to.x);
       },
       fields: [
-        { label: "Begins behind the front", path: "tang.recess.fromMm", min: 0, max: 600 },
-        { label: "Rim left all round", path: "tang.recess.rimMm", min: 0.5, max: 50 },
+        { label: "Begins behind the front", path: "tang.recess.fromMm" },
+        { label: "Rim left all round", path: "tang.recess.rimMm" },
       ],
     });
   return points;
@@ -52,9 +52,9 @@ function barPoints(bar: Bar): BenchPoint[] {
       at: { x: 0, y: bar.yMm + bar.frontHeightMm / 2 },
       corner: true,
       move: (d, to) => {
-        if (d.tang.kind !== "full") d.tang.frontHeightMm = held(2 * (to.y - bar.yMm), 1, 100);
+        if (d.tang.kind !== "full") setHeld(d, "tang.frontHeightMm", 2 * (to.y - bar.yMm));
       },
-      fields: [{ label: "Height at the front", path: "tang.frontHeightMm", min: 1, max: 100 }],
+      fields: [{ label: "Height at the front", path: "tang.frontHeightMm" }],
     },
     {
       id: "bar-end-corner",
@@ -62,9 +62,9 @@ function barPoints(bar: Bar): BenchPoint[] {
       at: { x: end, y: bar.yMm + bar.endHeightMm / 2 },
       corner: true,
       move: (d, to) => {
-        if (d.tang.kind !== "full") d.tang.endHeightMm = held(2 * (to.y - bar.yMm), 1, 100);
+        if (d.tang.kind !== "full") setHeld(d, "tang.endHeightMm", 2 * (to.y - bar.yMm));
       },
-      fields: [{ label: "Height at the end", path: "tang.endHeightMm", min: 1, max: 100 }],
+      fields: [{ label: "Height at the end", path: "tang.endHeightMm" }],
     },
     {
       id: "bar-end",
@@ -72,12 +72,12 @@ function barPoints(bar: Bar): BenchPoint[] {
       at: { x: end, y: bar.yMm },
       move: (d, to) => {
         if (d.tang.kind === "full") return;
-        d.tang.lengthMm = held(-to.x, 5, 600);
-        d.tang.yMm = held(to.y, -300, 300);
+        setHeld(d, "tang.lengthMm", -to.x);
+        setHeld(d, "tang.yMm", to.y);
       },
       fields: [
-        { label: "Length", path: "tang.lengthMm", min: 5, max: 600 },
-        { label: "Middle above the axis", path: "tang.yMm", min: -300, max: 300 },
+        { label: "Length", path: "tang.lengthMm" },
+        { label: "Middle above the axis", path: "tang.yMm" },
       ],
       pulls: { ys: [0] },
     },
@@ -96,9 +96,9 @@ function holePoints(design: Design, tang: HiddenTang): BenchPoint[] {
         ...common,
         move: (d, to) => {
           if (d.tang.kind === "hidden" && d.tang.hole.kind === "milled")
-            d.tang.hole.depthMm = held(front - to.x, 0.5, 600);
+            setHeld(d, "tang.hole.depthMm", front - to.x);
         },
-        fields: [{ label: "Depth from the front", path: "tang.hole.depthMm", min: 0.5, max: 600 }],
+        fields: [{ label: "Depth from the front", path: "tang.hole.depthMm" }],
       },
     ];
   if (hole.kind === "drilled") {
@@ -108,9 +108,9 @@ function holePoints(design: Design, tang: HiddenTang): BenchPoint[] {
       at: { x: front - s.depthMm, y: tang.yMm - s.bitMm / 2 },
       move: (d, to) => {
         if (d.tang.kind === "hidden" && d.tang.hole.kind === "drilled")
-          d.tang.hole.stages[i].depthMm = held(front - to.x, 0.5, 600);
+          setHeld(d, `tang.hole.stages.${i}.depthMm`, front - to.x);
       },
-      fields: [{ label: "Depth from the front", path: `tang.hole.stages.${i}.depthMm`, min: 0.5, max: 600 }],
+      fields: [{ label: "Depth from the front", path: `tang.hole.stages.${i}.depthMm` }],
     }));
   }
   if (-tang.lengthMm < -handleReach(design)) return [];
@@ -119,9 +119,9 @@ function holePoints(design: Design, tang: HiddenTang): BenchPoint[] {
       ...common,
       move: (d, to) => {
         if (d.tang.kind === "hidden" && "deeperMm" in d.tang.hole)
-          d.tang.hole.deeperMm = held(-tang.lengthMm - to.x, 0, 50);
+          setHeld(d, "tang.hole.deeperMm", -tang.lengthMm - to.x);
       },
-      fields: [{ label: "Deeper than the tang", path: "tang.hole.deeperMm", min: 0, max: 50 }],
+      fields: [{ label: "Deeper than the tang", path: "tang.hole.deeperMm" }],
     },
   ];
 }
@@ -138,9 +138,9 @@ function endPoints(design: Design, tang: HiddenTang): BenchPoint[] {
         at: { x: -tang.lengthMm - end.rodMm, y: tang.yMm },
         move: (d, to) => {
           if (d.tang.kind === "hidden" && d.tang.end.kind === "threaded")
-            d.tang.end.rodMm = held(-tang.lengthMm - to.x, 1, 300);
+            setHeld(d, "tang.end.rodMm", -tang.lengthMm - to.x);
         },
-        fields: [{ label: "Threaded length", path: "tang.end.rodMm", min: 1, max: 300 }],
+        fields: [{ label: "Threaded length", path: "tang.end.rodMm" }],
       },
       {
         id: "nut-seat",
@@ -148,9 +148,9 @@ function endPoints(design: Design, tang: HiddenTang): BenchPoint[] {
         at: { x: butt + end.seatMm, y: tang.yMm + end.counterboreMm / 2 },
         move: (d, to) => {
           if (d.tang.kind === "hidden" && d.tang.end.kind === "threaded")
-            d.tang.end.seatMm = held(to.x - butt, 0, 100);
+            setHeld(d, "tang.end.seatMm", to.x - butt);
         },
-        fields: [{ label: "Seat ahead of the butt", path: "tang.end.seatMm", min: 0, max: 100 }],
+        fields: [{ label: "Seat ahead of the butt", path: "tang.end.seatMm" }],
       },
     ];
   if (end.kind === "take-down")
@@ -161,9 +161,9 @@ function endPoints(design: Design, tang: HiddenTang): BenchPoint[] {
         at: { x: butt + end.seatMm, y: tang.yMm + end.counterboreMm / 2 },
         move: (d, to) => {
           if (d.tang.kind === "hidden" && d.tang.end.kind === "take-down")
-            d.tang.end.seatMm = held(to.x - butt, 0.5, 300);
+            setHeld(d, "tang.end.seatMm", to.x - butt);
         },
-        fields: [{ label: "Head's seat ahead of the butt", path: "tang.end.seatMm", min: 0.5, max: 300 }],
+        fields: [{ label: "Head's seat ahead of the butt", path: "tang.end.seatMm" }],
       },
       {
         id: "screw-tip",
@@ -171,9 +171,9 @@ function endPoints(design: Design, tang: HiddenTang): BenchPoint[] {
         at: { x: -tang.lengthMm + end.engagedMm, y: tang.yMm },
         move: (d, to) => {
           if (d.tang.kind === "hidden" && d.tang.end.kind === "take-down")
-            d.tang.end.engagedMm = held(to.x + tang.lengthMm, 0.5, 100);
+            setHeld(d, "tang.end.engagedMm", to.x + tang.lengthMm);
         },
-        fields: [{ label: "Thread in the tang", path: "tang.end.engagedMm", min: 0.5, max: 100 }],
+        fields: [{ label: "Thread in the tang", path: "tang.end.engagedMm" }],
       },
     ];
   return [];
@@ -192,18 +192,18 @@ export function tangPlanPoints(design: Design): BenchPoint[] {
         title: "Tang at the front",
         at: { x: 0, y: taper.frontMm / 2 },
         move: (d, to) => {
-          if (d.tang.kind === "full" && d.tang.taper) d.tang.taper.frontMm = held(2 * to.y, 0.3, 25);
+          if (d.tang.kind === "full" && d.tang.taper) setHeld(d, "tang.taper.frontMm", 2 * to.y);
         },
-        fields: [{ label: "Thickness at the front", path: "tang.taper.frontMm", min: 0.3, max: 25 }],
+        fields: [{ label: "Thickness at the front", path: "tang.taper.frontMm" }],
       },
       {
         id: "taper-butt",
         title: "Tang at the butt",
         at: { x: butt, y: taper.buttMm / 2 },
         move: (d, to) => {
-          if (d.tang.kind === "full" && d.tang.taper) d.tang.taper.buttMm = held(2 * to.y, 0.3, 25);
+          if (d.tang.kind === "full" && d.tang.taper) setHeld(d, "tang.taper.buttMm", 2 * to.y);
         },
-        fields: [{ label: "Thickness at the butt", path: "tang.taper.buttMm", min: 0.3, max: 25 }],
+        fields: [{ label: "Thickness at the butt", path: "tang.taper.buttMm" }],
       },
     ];
   }
@@ -213,18 +213,18 @@ export function tangPlanPoints(design: Design): BenchPoint[] {
       title: "Tang's thickness at the front",
       at: { x: 0, y: tang.frontThicknessMm / 2 },
       move: (d, to) => {
-        if (d.tang.kind !== "full") d.tang.frontThicknessMm = held(2 * to.y, 0.3, 25);
+        if (d.tang.kind !== "full") setHeld(d, "tang.frontThicknessMm", 2 * to.y);
       },
-      fields: [{ label: "Thickness at the front", path: "tang.frontThicknessMm", min: 0.3, max: 25 }],
+      fields: [{ label: "Thickness at the front", path: "tang.frontThicknessMm" }],
     },
     {
       id: "bar-thick-end",
       title: "Tang's thickness at its end",
       at: { x: -tang.lengthMm, y: tang.endThicknessMm / 2 },
       move: (d, to) => {
-        if (d.tang.kind !== "full") d.tang.endThicknessMm = held(2 * to.y, 0.3, 25);
+        if (d.tang.kind !== "full") setHeld(d, "tang.endThicknessMm", 2 * to.y);
       },
-      fields: [{ label: "Thickness at the end", path: "tang.endThicknessMm", min: 0.3, max: 25 }],
+      fields: [{ label: "Thickness at the end", path: "tang.endThicknessMm" }],
     },
   ];
 }

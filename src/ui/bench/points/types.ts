@@ -1,14 +1,14 @@
 import type { Point } from "@/core/curve/bezier";
+import { limitsAt } from "@/core/design/limits";
+import { putAt, valueAt } from "@/core/design/path";
 import type { Design } from "@/core/design/schema";
-import { type Fields, limitsIn } from "@/core/record/fields";
+import { clamp } from "@/core/number";
 import type { Draft } from "@/store/session";
 
 /** A number of the design that a point's editor shows, by its dotted path; `behind` turns a station's sign. */
 export interface PointField {
   readonly label: string;
   readonly path: string;
-  readonly min: number;
-  readonly max: number;
   readonly behind?: boolean;
 }
 
@@ -27,26 +27,25 @@ export interface BenchPoint {
   readonly pulls?: { readonly xs?: readonly number[]; readonly ys?: readonly number[] };
 }
 
-/** A point's field for a number of a record, held to that record's own limits. */
-export function numberField(fields: Fields, key: string, at: string, label: string): PointField {
-  const limits = limitsIn(fields, key);
-  if (!limits) throw new Error(`${key} is no number of that record`);
-  return { label, path: `${at}.${key}`, min: limits.low, max: limits.high };
+/** Sets a number of the design, held to the limits that its schema has and to a ten-thousandth; nothing where there is none. */
+export function setHeld(d: Draft<Design>, path: string, value: number): void {
+  const limits = limitsAt(d as Design, path);
+  if (!limits) return;
+  putAt(d, path, Math.round(clamp(value, limits.low, limits.high) * 1e4) / 1e4);
 }
 
-/** Held within its limits, and to a ten-thousandth. */
-export function held(value: number, min: number, max: number): number {
-  return Math.round(Math.max(min, Math.min(max, value)) * 1e4) / 1e4;
-}
-
-/** A place on the side view, held to where things can stand. */
-export function heldPlace(to: Point): { xMm: number; yMm: number } {
-  return { xMm: held(to.x, -600, 1200), yMm: held(to.y, -300, 300) };
+/** Sets the place of the one with that id in a list of the design. */
+export function setPlace(d: Draft<Design>, list: string, id: string, to: Point): void {
+  const items = valueAt(d, list);
+  const i = Array.isArray(items) ? items.findIndex((item: { id?: unknown }) => item.id === id) : -1;
+  if (i < 0) return;
+  setHeld(d, `${list}.${i}.xMm`, to.x);
+  setHeld(d, `${list}.${i}.yMm`, to.y);
 }
 
 /** Degrees of a lean whose line goes through (x, `yMm`) and, on the axis, through `xMm`. */
 export function leanOf(x: number, xMm: number, yMm: number, most: number): number {
-  return Math.round(held((Math.atan2(x - xMm, yMm) * 180) / Math.PI, -most, most));
+  return Math.round(clamp((Math.atan2(x - xMm, yMm) * 180) / Math.PI, -most, most));
 }
 
 /** Height that a lean is dragged at, mm over the axis. */

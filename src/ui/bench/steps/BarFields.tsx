@@ -28,33 +28,27 @@ export function BarFields() {
       <LengthAt
         at="tang.lengthMm"
         label="Length"
-        min={5}
-        max={600}
         help="From the datum. At least half of the handle; two thirds is better. Longer than the handle goes through, flush with its end."
       />
-      <LengthAt at="tang.yMm" label="Middle above the axis" min={-300} max={300} />
+      <LengthAt at="tang.yMm" label="Middle above the axis" />
       <Stack direction="row" wrap="wrap" gap="2">
         {flush("Shoulders on both sides", () => (spine + ricassoBottom) / 2)}
         {flush("Shoulder below only", (bar) => spine - bar.frontHeightMm / 2)}
         {flush("Shoulder above only", (bar) => ricassoBottom + bar.frontHeightMm / 2)}
       </Stack>
-      <LengthAt at="tang.frontHeightMm" label="Height at the front" min={1} max={100} />
-      <LengthAt at="tang.endHeightMm" label="Height at the end" min={1} max={100} />
-      <LengthAt at="tang.frontThicknessMm" label="Thickness at the front" min={0.3} max={25} />
-      <LengthAt at="tang.endThicknessMm" label="Thickness at the end" min={0.3} max={25} />
+      <LengthAt at="tang.frontHeightMm" label="Height at the front" />
+      <LengthAt at="tang.endHeightMm" label="Height at the end" />
+      <LengthAt at="tang.frontThicknessMm" label="Thickness at the front" />
+      <LengthAt at="tang.endThicknessMm" label="Thickness at the end" />
       <LengthAt
         at="tang.frontCornerMm"
         label="Corner radius at the front"
-        min={0}
-        max={50}
         help="0 is a rectangle; half the thickness or more is round."
       />
-      <LengthAt at="tang.endCornerMm" label="Corner radius at the end" min={0} max={50} />
+      <LengthAt at="tang.endCornerMm" label="Corner radius at the end" />
       <LengthAt
         at="tang.shoulderRadiusMm"
         label="Inside radius at the shoulder"
-        min={0}
-        max={15}
         help="1 mm or more: a square inside corner is where a tang breaks."
       />
     </Group>

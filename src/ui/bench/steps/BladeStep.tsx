@@ -1,44 +1,27 @@
 "use client";
 import { tipFrom } from "@/core/design/create";
-import { type Blade, type Grind, TIP_STYLES, type TipStyle } from "@/core/design/schema";
+import { type Grind, TIP_STYLES, type TipStyle } from "@/core/design/schema";
 import { GRIND_WORDS, TIP_WORDS } from "@/words/nodes";
+import { LengthAt, MaterialAt, ShareAt } from "../../fields/bound";
 import { ChoiceField } from "../../fields/ChoiceField";
-import { LengthField } from "../../fields/LengthField";
-import { FOR_BLADES, MaterialField } from "../../fields/MaterialField";
-import { ShareField } from "../../fields/ShareField";
+import { FOR_BLADES } from "../../fields/MaterialField";
 import { useBench } from "../BenchContext";
 import { Group } from "./Group";
 import { StartFields } from "./StartFields";
-
-type NumberKey = { [K in keyof Blade]: Blade[K] extends number ? K : never }[keyof Blade];
 
 /** The blade's measures, tip and grind. */
 export function BladeStep() {
   const { design, edit } = useBench();
   const { blade } = design;
-  const length = (key: NumberKey, label: string, min: number, max: number, help?: string) => (
-    <LengthField
-      label={label}
-      mm={blade[key]}
-      min={min}
-      max={max}
-      help={help}
-      onChange={(mm) =>
-        edit(`Change ${label.toLowerCase()}`, (d) => {
-          d.blade[key] = mm;
-        })
-      }
-    />
-  );
   return (
     <>
       <StartFields />
       <Group title="Outline">
-        {length("lengthMm", "Length", 10, 1200, "From the handle's front to the tip.")}
-        {length("heelHeightMm", "Heel height", 3, 200)}
-        {length("ricassoMm", "Ricasso length", 0, 400)}
-        {length("ricassoHeightMm", "Ricasso height", 2, 200)}
-        {length("spineOverAxisMm", "Spine above the axis", -300, 300)}
+        <LengthAt at="blade.lengthMm" label="Length" help="From the handle's front to the tip." />
+        <LengthAt at="blade.heelHeightMm" label="Heel height" />
+        <LengthAt at="blade.ricassoMm" label="Ricasso length" />
+        <LengthAt at="blade.ricassoHeightMm" label="Ricasso height" />
+        <LengthAt at="blade.spineOverAxisMm" label="Spine above the axis" />
       </Group>
       <Group title="Tip">
         <ChoiceField
@@ -51,61 +34,25 @@ export function BladeStep() {
             })
           }
         />
-        <ShareField
+        <ShareAt
+          at="blade.tip.heightShare"
           label="Tip height over the edge"
-          value={blade.tip.heightShare}
-          min={0}
-          max={1.5}
           help="As a share of the heel height."
-          onChange={(v) =>
-            edit("Change tip height", (d) => {
-              d.blade.tip.heightShare = v;
-            })
-          }
         />
-        <LengthField
-          label="Spine runs out over"
-          mm={blade.tip.dropMm}
-          min={0}
-          max={1000}
-          onChange={(mm) =>
-            edit("Change spine run", (d) => {
-              d.blade.tip.dropMm = mm;
-            })
-          }
-        />
-        <LengthField
-          label="Belly over"
-          mm={blade.tip.bellyMm}
-          min={0}
-          max={1000}
-          onChange={(mm) =>
-            edit("Change belly", (d) => {
-              d.blade.tip.bellyMm = mm;
-            })
-          }
-        />
+        <LengthAt at="blade.tip.dropMm" label="Spine runs out over" />
+        <LengthAt at="blade.tip.bellyMm" label="Belly over" />
       </Group>
       <Group title="Thickness">
-        {length("spineMm", "Spine", 0.3, 25)}
-        {length("taperFromMm", "Distal taper from", 0, 1200)}
-        {length("tipThicknessMm", "Spine at the tip", 0.1, 25)}
-        {length("edgeMm", "Edge, before sharpening", 0, 5)}
+        <LengthAt at="blade.spineMm" label="Spine" />
+        <LengthAt at="blade.taperFromMm" label="Distal taper from" />
+        <LengthAt at="blade.tipThicknessMm" label="Spine at the tip" />
+        <LengthAt at="blade.edgeMm" label="Edge, before sharpening" />
       </Group>
       <Group title="Grind">
         <GrindFields />
       </Group>
       <Group title="Steel">
-        <MaterialField
-          label="Blade and tang"
-          value={blade.steel}
-          classes={FOR_BLADES}
-          onChange={(id) =>
-            edit("Change steel", (d) => {
-              d.blade.steel = id;
-            })
-          }
-        />
+        <MaterialAt at="blade.steel" label="Blade and tang" classes={FOR_BLADES} />
       </Group>
     </>
   );
@@ -146,35 +93,17 @@ function GrindFields() {
         }))}
         onChange={(kind) => put("Change grind", grindOf(kind, grind, heelHeightMm))}
       />
-      {"heightMm" in grind && (
-        <LengthField
-          label="Height of the face"
-          mm={grind.heightMm}
-          min={0.5}
-          max={200}
-          onChange={(heightMm) => put("Change grind height", { ...grind, heightMm })}
-        />
-      )}
-      {grind.kind === "hollow" && (
-        <LengthField
-          label="Wheel radius"
-          mm={grind.wheelRadiusMm}
-          min={5}
-          max={2000}
-          help="Half the contact wheel's diameter."
-          onChange={(wheelRadiusMm) => put("Change wheel", { ...grind, wheelRadiusMm })}
-        />
-      )}
-      {grind.kind === "convex" && (
-        <ShareField
-          label="Bulge"
-          value={grind.bulge}
-          min={0}
-          max={1}
-          help="0 is flat; 100 runs into the flat without a corner."
-          onChange={(bulge) => put("Change bulge", { ...grind, bulge })}
-        />
-      )}
+      <LengthAt at="blade.grind.heightMm" label="Height of the face" />
+      <LengthAt
+        at="blade.grind.wheelRadiusMm"
+        label="Wheel radius"
+        help="Half the contact wheel's diameter."
+      />
+      <ShareAt
+        at="blade.grind.bulge"
+        label="Bulge"
+        help="0 is flat; 100 runs into the flat without a corner."
+      />
       {grind.kind === "single-bevel" && (
         <ChoiceField
           label="Ground side"

@@ -21,26 +21,17 @@ export function BolsterFields({ handle }: { handle: ScalesHandle }) {
           {handle.bolsters[end] && (
             <ItemCard id={`bolster-${end}`} title={end === "front" ? "Front bolsters" : "Rear bolsters"}>
               <Stack gap="2">
-                <LengthAt
-                  at={`handle.bolsters.${end}.lengthMm`}
-                  label="Length at the axis"
-                  min={0.5}
-                  max={200}
-                />
+                <LengthAt at={`handle.bolsters.${end}.lengthMm`} label="Length at the axis" />
                 <ShareAt
                   at={`handle.bolsters.${end}.tiltDeg`}
                   label="Joint leans by"
                   unit="°"
-                  min={-60}
-                  max={60}
                   help="Its top toward the front; below zero toward the butt."
                 />
                 <ShareAt
                   at={`handle.bolsters.${end}.dovetailDeg`}
                   label="Dovetail"
                   unit="°"
-                  min={0}
-                  max={60}
                   help="How far the scale tucks under."
                 />
                 <MaterialAt at={`handle.bolsters.${end}.right`} label="Right" classes={FOR_GUARDS} />

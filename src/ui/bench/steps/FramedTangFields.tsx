@@ -11,7 +11,7 @@ export function FramedTangFields() {
     <>
       <Group title="Frame">
         <MaterialAt at="tang.frame.material" label="Frame of" classes={[...FOR_GUARDS, "plastic"]} />
-        <LengthAt at="tang.frame.thicknessMm" label="Thickness" min={0.3} max={40} />
+        <LengthAt at="tang.frame.thicknessMm" label="Thickness" />
         <Text color="graphite" fontSize="sm">
           It has the handle's outline and holds the stick: thicker than the stick, by the floor left on each
           side.
@@ -19,8 +19,8 @@ export function FramedTangFields() {
       </Group>
       <BarFields />
       <Group title="Slot in the frame">
-        <LengthAt at="tang.hole.clearanceMm" label="Room all round" min={0} max={10} />
-        <LengthAt at="tang.hole.deeperMm" label="Deeper than the tang" min={0} max={50} />
+        <LengthAt at="tang.hole.clearanceMm" label="Room all round" />
+        <LengthAt at="tang.hole.deeperMm" label="Deeper than the tang" />
         <FillAt at="tang.hole.fill" />
       </Group>
     </>

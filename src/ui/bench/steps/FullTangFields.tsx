@@ -31,14 +31,14 @@ export function FullTangFields({ tang }: { tang: FullTang }) {
         />
         {tang.taper && (
           <>
-            <LengthAt at="tang.taper.frontMm" label="Thickness at the front" min={0.3} max={25} />
-            <LengthAt at="tang.taper.buttMm" label="Thickness at the butt" min={0.3} max={25} />
+            <LengthAt at="tang.taper.frontMm" label="Thickness at the front" />
+            <LengthAt at="tang.taper.buttMm" label="Thickness at the butt" />
           </>
         )}
         <TickAt at="tang.short" label="Ends before the butt" make={() => newShort(design)} />
         {tang.short && (
           <>
-            <LengthAt at="tang.short.lengthMm" label="Length of the tang" min={5} max={600} />
+            <LengthAt at="tang.short.lengthMm" label="Length of the tang" />
             <ChoiceAt at="tang.short.behind" label="Behind it" names={SHORT_WORDS} />
             <MaterialAt at="tang.short.material" label="Of" classes={FOR_SHORT} />
             <Text color="graphite" fontSize="sm">
@@ -53,9 +53,9 @@ export function FullTangFields({ tang }: { tang: FullTang }) {
         <TickAt at="tang.recess" label="Hollow both faces" make={() => newRecess(design)} />
         {tang.recess && (
           <>
-            <LengthAt at="tang.recess.rimMm" label="Rim left all round" min={0.5} max={50} />
-            <LengthAt at="tang.recess.fromMm" label="Begins behind the front" min={0} max={600} />
-            <LengthAt at="tang.recess.depthMm" label="Depth, each face" min={0.05} max={12} />
+            <LengthAt at="tang.recess.rimMm" label="Rim left all round" />
+            <LengthAt at="tang.recess.fromMm" label="Begins behind the front" />
+            <LengthAt at="tang.recess.depthMm" label="Depth, each face" />
             <ChoiceAt at="tang.recess.floor" label="Floor" names={RECESS_WORDS} />
             <FillAt at="tang.recess.fill" />
           </>
@@ -115,7 +115,7 @@ function Holes({ tang: { holes } }: { tang: FullTang }) {
           }
         >
           <Stack gap="2">
-            <LengthAt at={`tang.holes.${i}.diameterMm`} label="Diameter" min={0.3} max={60} digits={3} />
+            <LengthAt at={`tang.holes.${i}.diameterMm`} label="Diameter" digits={3} />
             <PlaceAt at={`tang.holes.${i}`} />
             <ChoiceAt at={`tang.holes.${i}.purpose`} label="What it is" names={PURPOSE_WORDS} />
             {h.purpose === "old-pin" ? (
@@ -171,10 +171,10 @@ function Slots({ tang: { slots } }: { tang: FullTang }) {
           }
         >
           <Stack gap="2">
-            <LengthAt at={`tang.slots.${i}.lengthMm`} label="Length over all" min={0.5} max={300} />
-            <LengthAt at={`tang.slots.${i}.widthMm`} label="Width" min={0.3} max={60} digits={3} />
+            <LengthAt at={`tang.slots.${i}.lengthMm`} label="Length over all" />
+            <LengthAt at={`tang.slots.${i}.widthMm`} label="Width" digits={3} />
             <PlaceAt at={`tang.slots.${i}`} />
-            <ShareAt at={`tang.slots.${i}.angleDeg`} label="Turned by" unit="°" min={-90} max={90} />
+            <ShareAt at={`tang.slots.${i}.angleDeg`} label="Turned by" unit="°" />
             <FillAt at={`tang.slots.${i}.fill`} />
           </Stack>
         </ItemCard>

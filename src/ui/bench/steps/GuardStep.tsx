@@ -81,7 +81,7 @@ function Plates({ guard: { plates, mesh } }: { guard: Guard }) {
     });
   const fields = (i: number) => (
     <Stack gap="2">
-      <LengthAt at={`guard.plates.${i}.thicknessMm`} label="Thickness" min={0.3} max={60} />
+      <LengthAt at={`guard.plates.${i}.thicknessMm`} label="Thickness" />
       <MaterialAt at={`guard.plates.${i}.material`} label="Material" classes={FOR_PLATES} />
       <PrintedFields at={`guard.plates.${i}.printed`} />
     </Stack>
@@ -135,36 +135,30 @@ function Plates({ guard: { plates, mesh } }: { guard: Guard }) {
 function FaceFields({ guard }: { guard: Guard }) {
   return (
     <Group title="Shape">
-      <LengthAt at="guard.aboveMm" label="Above the axis" min={1} max={150} />
-      <LengthAt at="guard.belowMm" label="Below the axis" min={1} max={150} />
-      <LengthAt at="guard.widthMm" label="Width" min={1} max={120} />
+      <LengthAt at="guard.aboveMm" label="Above the axis" />
+      <LengthAt at="guard.belowMm" label="Below the axis" />
+      <LengthAt at="guard.widthMm" label="Width" />
       <TickAt at="guard.armWidthMm" label="Narrows to arms" make={() => Math.max(0.5, guard.widthMm * 0.4)} />
       {guard.armWidthMm !== null ? (
-        <LengthAt at="guard.armWidthMm" label="Width at the ends" min={0.5} max={120} />
+        <LengthAt at="guard.armWidthMm" label="Width at the ends" />
       ) : (
         <ShareAt
           at="guard.roundness"
           label="Roundness"
-          min={0}
-          max={1}
           help="0 is a rectangle from the front, 100 an oval."
         />
       )}
       <LengthAt
         at="guard.bossMm"
         label="Middle stays flat to"
-        min={1}
-        max={150}
         help="Above and below the axis: where the handle seats."
       />
-      <LengthAt at="guard.sweepAboveMm" label="Upper end leans forward" min={-80} max={80} />
-      <LengthAt at="guard.sweepBelowMm" label="Lower end leans forward" min={-80} max={80} />
-      <ShareAt at="guard.endShare" label="Thickness at the ends" min={0.1} max={2} />
+      <LengthAt at="guard.sweepAboveMm" label="Upper end leans forward" />
+      <LengthAt at="guard.sweepBelowMm" label="Lower end leans forward" />
+      <ShareAt at="guard.endShare" label="Thickness at the ends" />
       <LengthAt
         at="guard.domeMm"
         label="Front face domed by"
-        min={0}
-        max={20}
         help="Its middle stays flat for the shoulder."
       />
       <FittingFields guard={guard} ofShape />
@@ -181,8 +175,6 @@ function FittedFields({ guard }: { guard: Guard }) {
           <LengthAt
             at="guard.slot.clearanceMm"
             label="Slot wider than the tang by"
-            min={0}
-            max={5}
             help="All round; up to 0.1 mm closes by itself."
           />
           {guard.slot.clearanceMm > 0 && <FillAt at="guard.slot.fill" label="Gap filled with" />}

@@ -43,8 +43,8 @@ function EndFields({ tang: { end } }: { tang: HiddenTang }) {
       />
       {end.kind === "peened" && (
         <>
-          <LengthAt at="tang.end.headMm" label="Head across" min={1} max={80} />
-          <LengthAt at="tang.end.proudMm" label="Head stands proud" min={0.1} max={20} />
+          <LengthAt at="tang.end.headMm" label="Head across" />
+          <LengthAt at="tang.end.proudMm" label="Head stands proud" />
           <Text color="graphite" fontSize="sm">
             Peen only against metal: over wood or horn set a washer or a butt plate, or it splits. Wear eye
             protection.
@@ -54,30 +54,28 @@ function EndFields({ tang: { end } }: { tang: HiddenTang }) {
       {end.kind === "threaded" && (
         <>
           <ThreadField />
-          <LengthAt at="tang.end.rodMm" label="Threaded length" min={1} max={300} />
+          <LengthAt at="tang.end.rodMm" label="Threaded length" />
           <ChoiceAt at="tang.end.nut.style" label="Nut" names={NUT_WORDS} />
-          <LengthAt at="tang.end.nut.acrossMm" label="Nut across" min={2} max={80} />
-          <LengthAt at="tang.end.nut.lengthMm" label="Nut length" min={0.5} max={80} />
+          <LengthAt at="tang.end.nut.acrossMm" label="Nut across" />
+          <LengthAt at="tang.end.nut.lengthMm" label="Nut length" />
           <MaterialAt at="tang.end.nut.material" label="Nut of" classes={FOR_PINS} />
           <LengthAt
             at="tang.end.seatMm"
             label="Seat ahead of the butt"
-            min={0}
-            max={100}
             help="How deep the nut is let in; 0 leaves it behind the butt."
           />
-          <LengthAt at="tang.end.counterboreMm" label="Counterbore" min={2} max={100} />
+          <LengthAt at="tang.end.counterboreMm" label="Counterbore" />
         </>
       )}
       {end.kind === "take-down" && (
         <>
           <ThreadField />
-          <LengthAt at="tang.end.engagedMm" label="Thread in the tang" min={0.5} max={100} />
-          <LengthAt at="tang.end.seatMm" label="Head's seat ahead of the butt" min={0.5} max={300} />
-          <LengthAt at="tang.end.headMm" label="Head across" min={2} max={60} />
-          <LengthAt at="tang.end.headLengthMm" label="Head length" min={0.5} max={40} />
-          <LengthAt at="tang.end.socketMm" label="Socket across flats" min={0.5} max={30} />
-          <LengthAt at="tang.end.counterboreMm" label="Counterbore" min={2} max={80} />
+          <LengthAt at="tang.end.engagedMm" label="Thread in the tang" />
+          <LengthAt at="tang.end.seatMm" label="Head's seat ahead of the butt" />
+          <LengthAt at="tang.end.headMm" label="Head across" />
+          <LengthAt at="tang.end.headLengthMm" label="Head length" />
+          <LengthAt at="tang.end.socketMm" label="Socket across flats" />
+          <LengthAt at="tang.end.counterboreMm" label="Counterbore" />
           <MaterialAt at="tang.end.material" label="Screw of" classes={FOR_PINS} />
           <Text color="graphite" fontSize="sm">
             Register the guard with two small dowels (Guard step), or the parts turn on the screw.
@@ -140,22 +138,16 @@ function HoleFields({ tang }: { tang: HiddenTang }) {
       />
       {(hole.kind === "broached" || hole.kind === "burned") && (
         <>
-          <LengthAt at="tang.hole.clearanceMm" label="Room all round" min={0} max={10} />
-          <LengthAt at="tang.hole.deeperMm" label="Deeper than the tang" min={0} max={50} />
+          <LengthAt at="tang.hole.clearanceMm" label="Room all round" />
+          <LengthAt at="tang.hole.deeperMm" label="Deeper than the tang" />
         </>
       )}
       {hole.kind === "milled" && (
         <>
-          <LengthAt at="tang.hole.heightMm" label="Height" min={0.5} max={100} />
-          <LengthAt at="tang.hole.widthMm" label="Width" min={0.5} max={60} />
-          <LengthAt
-            at="tang.hole.cutterMm"
-            label="Cutter"
-            min={0.3}
-            max={60}
-            help="Its ends stay as round as the cutter."
-          />
-          <LengthAt at="tang.hole.depthMm" label="Depth from the front" min={0.5} max={600} />
+          <LengthAt at="tang.hole.heightMm" label="Height" />
+          <LengthAt at="tang.hole.widthMm" label="Width" />
+          <LengthAt at="tang.hole.cutterMm" label="Cutter" help="Its ends stay as round as the cutter." />
+          <LengthAt at="tang.hole.depthMm" label="Depth from the front" />
         </>
       )}
       {hole.kind === "drilled" &&
@@ -175,24 +167,10 @@ function HoleFields({ tang }: { tang: HiddenTang }) {
             }
           >
             <Stack gap="2">
-              <LengthAt at={`tang.hole.stages.${i}.bitMm`} label="Bit" min={0.5} max={60} digits={3} />
-              <ShareAt
-                at={`tang.hole.stages.${i}.count`}
-                label="Bores in a row"
-                unit=""
-                whole
-                min={1}
-                max={12}
-              />
-              {s.count > 1 && (
-                <LengthAt at={`tang.hole.stages.${i}.pitchMm`} label="From bore to bore" min={0} max={60} />
-              )}
-              <LengthAt
-                at={`tang.hole.stages.${i}.depthMm`}
-                label="Depth from the front"
-                min={0.5}
-                max={600}
-              />
+              <LengthAt at={`tang.hole.stages.${i}.bitMm`} label="Bit" digits={3} />
+              <ShareAt at={`tang.hole.stages.${i}.count`} label="Bores in a row" unit="" whole />
+              {s.count > 1 && <LengthAt at={`tang.hole.stages.${i}.pitchMm`} label="From bore to bore" />}
+              <LengthAt at={`tang.hole.stages.${i}.depthMm`} label="Depth from the front" />
             </Stack>
           </ItemCard>
         ))}

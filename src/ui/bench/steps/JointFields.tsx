@@ -46,8 +46,8 @@ export function JointFields({ handle: { joints } }: { handle: ScalesHandle }) {
           }
         >
           <Stack gap="2">
-            <LengthAt at={`handle.joints.${i}.xMm`} label="Behind the front" min={0} max={600} behind />
-            <ShareAt at={`handle.joints.${i}.tiltDeg`} label="Leans by" unit="°" min={-60} max={60} />
+            <LengthAt at={`handle.joints.${i}.xMm`} label="Behind the front" behind />
+            <ShareAt at={`handle.joints.${i}.tiltDeg`} label="Leans by" unit="°" />
             <TickAt
               at={`handle.joints.${i}.divider`}
               label="Divider in the joint"
@@ -55,12 +55,7 @@ export function JointFields({ handle: { joints } }: { handle: ScalesHandle }) {
             />
             {j.divider && (
               <>
-                <LengthAt
-                  at={`handle.joints.${i}.divider.thicknessMm`}
-                  label="Divider thickness"
-                  min={0.1}
-                  max={30}
-                />
+                <LengthAt at={`handle.joints.${i}.divider.thicknessMm`} label="Divider thickness" />
                 <MaterialAt
                   at={`handle.joints.${i}.divider.material`}
                   label="Divider of"

@@ -120,8 +120,8 @@ export function MeshPlaceFields({ at }: { at: string }) {
         choices={FORWARD.map((value) => ({ value, name: value.replace("-", "−").toUpperCase() }))}
         onChange={putForward}
       />
-      <ShareAt at={`${at}.rollDeg`} label="Turned about the knife" unit="°" min={-180} max={180} />
-      <LengthAt at={`${at}.yMm`} label="Middle above the axis" min={-300} max={300} />
+      <ShareAt at={`${at}.rollDeg`} label="Turned about the knife" unit="°" />
+      <LengthAt at={`${at}.yMm`} label="Middle above the axis" />
     </>
   );
 }

@@ -115,14 +115,12 @@ function PieceCard({ handle, piece: p, index: i }: { handle: StackHandle; piece:
             {i === pieces.length - 1 ? ", and reaches to the butt." : "."}
           </Text>
         ) : (
-          <LengthAt at={`${at}.lengthMm`} label="Length" min={0.1} max={600} />
+          <LengthAt at={`${at}.lengthMm`} label="Length" />
         )}
         {(p.role === "washer" || p.pressedShare > 0 || PRESSED.includes(p.material.split("-")[0])) && (
           <ShareAt
             at={`${at}.pressedShare`}
             label="Pressed by"
-            min={0}
-            max={0.5}
             help={
               p.pressedShare > 0
                 ? `${printLength(pressedLength(p), units)} once pulled up; leather and cork give 10 to 15 %.`
@@ -130,7 +128,7 @@ function PieceCard({ handle, piece: p, index: i }: { handle: StackHandle; piece:
             }
           />
         )}
-        {leans && <ShareAt at={`${at}.tiltDeg`} label="Rear joint leans by" unit="°" min={-45} max={45} />}
+        {leans && <ShareAt at={`${at}.tiltDeg`} label="Rear joint leans by" unit="°" />}
         <PrintedFields at={`${at}.printed`} />
       </Stack>
     </ItemCard>

@@ -9,14 +9,8 @@ export function PrintedFields({ at }: { at: string }) {
       <TickAt at={at} label="Printed, not solid" make={() => ({ infillShare: 0.3, wallMm: 1.2 })} />
       {printed && (
         <>
-          <LengthAt
-            at={`${at}.wallMm`}
-            label="Solid wall"
-            min={0}
-            max={20}
-            help="Number of walls times the width of one."
-          />
-          <ShareAt at={`${at}.infillShare`} label="Infill" min={0} max={1} />
+          <LengthAt at={`${at}.wallMm`} label="Solid wall" help="Number of walls times the width of one." />
+          <ShareAt at={`${at}.infillShare`} label="Infill" />
         </>
       )}
     </>

@@ -75,12 +75,10 @@ export function RingFields({ handle }: { handle: StackHandle }) {
             <LengthAt
               at={`handle.rings.${i}.boreMm`}
               label="Bore"
-              min={5}
-              max={60}
               help={`The finger's breadth at its joint and ${FINGER_ROOM_MM} mm.`}
             />
-            <LengthAt at={`handle.rings.${i}.wallMm`} label="Wall" min={0.5} max={30} />
-            <LengthAt at={`handle.rings.${i}.widthMm`} label="Width" min={0.5} max={40} />
+            <LengthAt at={`handle.rings.${i}.wallMm`} label="Wall" />
+            <LengthAt at={`handle.rings.${i}.widthMm`} label="Width" />
             <PlaceAt at={`handle.rings.${i}`} />
             <MaterialAt at={`handle.rings.${i}.material`} label="Material" classes={FOR_GUARDS} />
           </Stack>

@@ -3,9 +3,8 @@ import { Button, Checkbox, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import type { ScalesHandle } from "@/core/design/schema";
 import type { Draft } from "@/store/session";
-import { LengthField } from "../../fields/LengthField";
-import { FOR_LINERS, FOR_SCALES, MaterialField } from "../../fields/MaterialField";
-import { ShareField } from "../../fields/ShareField";
+import { LengthAt, MaterialAt, ShareAt } from "../../fields/bound";
+import { FOR_LINERS, FOR_SCALES } from "../../fields/MaterialField";
 import { useBench } from "../BenchContext";
 import { BolsterFields } from "./BolsterFields";
 import { Group } from "./Group";
@@ -30,27 +29,8 @@ export function ScalesFields({ handle }: { handle: ScalesHandle }) {
         {(["right", "left"] as const).map((side) => (
           <ItemCard key={side} id={`scale-${side}`} title={side === "right" ? "Right scale" : "Left scale"}>
             <Stack gap="2">
-              <MaterialField
-                label="Material"
-                value={handle[side].material}
-                classes={FOR_SCALES}
-                onChange={(id) =>
-                  edit(`Change ${side} scale`, (h) => {
-                    h[side].material = id;
-                  })
-                }
-              />
-              <LengthField
-                label="Stock thickness"
-                mm={handle[side].thicknessMm}
-                min={0.3}
-                max={80}
-                onChange={(mm) =>
-                  edit(`Change ${side} scale`, (h) => {
-                    h[side].thicknessMm = mm;
-                  })
-                }
-              />
+              <MaterialAt at={`handle.${side}.material`} label="Material" classes={FOR_SCALES} />
+              <LengthAt at={`handle.${side}.thicknessMm`} label="Stock thickness" />
             </Stack>
           </ItemCard>
         ))}
@@ -95,29 +75,12 @@ function BevelFields({ handle }: { handle: ScalesHandle }) {
       </Checkbox.Root>
       {bevel && (
         <>
-          <LengthField
-            label="Bevel length"
-            mm={bevel.lengthMm}
-            min={0.1}
-            max={60}
-            onChange={(mm) =>
-              edit("Change front bevel", (h) => {
-                if (h.frontBevel) h.frontBevel.lengthMm = mm;
-              })
-            }
-          />
-          <ShareField
+          <LengthAt at="handle.frontBevel.lengthMm" label="Bevel length" />
+          <ShareAt
+            at="handle.frontBevel.angleDeg"
             label="Bevel angle"
             unit="°"
-            value={bevel.angleDeg}
-            min={5}
-            max={85}
             help="Finish the front faces before glue-up: they cannot be reached after."
-            onChange={(v) =>
-              edit("Change front bevel", (h) => {
-                if (h.frontBevel) h.frontBevel.angleDeg = v;
-              })
-            }
           />
         </>
       )}
@@ -151,7 +114,7 @@ function LinerFields({ handle }: { handle: ScalesHandle }) {
           None. Up to three sheets can lie between tang and scale.
         </Text>
       )}
-      {liners.map((l, i) => (
+      {liners.map((_, i) => (
         <ItemCard
           // biome-ignore lint/suspicious/noArrayIndexKey: a liner is its place in the stack
           key={i}
@@ -164,27 +127,8 @@ function LinerFields({ handle }: { handle: ScalesHandle }) {
           }
         >
           <Stack gap="2">
-            <MaterialField
-              label="Material"
-              value={l.material}
-              classes={FOR_LINERS}
-              onChange={(id) =>
-                edit("Change liner", (h) => {
-                  h.liners[i].material = id;
-                })
-              }
-            />
-            <LengthField
-              label="Thickness"
-              mm={l.thicknessMm}
-              min={0.05}
-              max={10}
-              onChange={(mm) =>
-                edit("Change liner", (h) => {
-                  h.liners[i].thicknessMm = mm;
-                })
-              }
-            />
+            <MaterialAt at={`handle.liners.${i}.material`} label="Material" classes={FOR_LINERS} />
+            <LengthAt at={`handle.liners.${i}.thicknessMm`} label="Thickness" />
           </Stack>
         </ItemCard>
       ))}

@@ -4,7 +4,7 @@ import type { FacetCount } from "@/core/design/schema";
 import { waistDepth } from "@/core/layout/handleBody";
 import { printLength } from "@/core/units/print";
 import { FACET_WORDS } from "@/words/constructions";
-import { LengthAt, ShareAt, Tick, TickAt } from "../../fields/bound";
+import { LengthAt, ShareAt, shownLimits, Tick, TickAt } from "../../fields/bound";
 import { ChoiceField } from "../../fields/ChoiceField";
 import { ShareField } from "../../fields/ShareField";
 import { useBench } from "../BenchContext";
@@ -35,8 +35,7 @@ export function SectionFields() {
           <ShareField
             label={even ? "Roundness" : "Roundness, all along"}
             value={plan[0].roundness}
-            min={0}
-            max={1}
+            {...shownLimits(design, "handle.plan.0.roundness")}
             help="0 is flat-sided, 100 an ellipse down to the tang."
             onChange={(v) =>
               edit("Change roundness", (d) => {
@@ -44,14 +43,7 @@ export function SectionFields() {
               })
             }
           />
-          {at >= 0 && (
-            <ShareAt
-              at={`handle.plan.${at}.roundness`}
-              label="Roundness at the point picked"
-              min={0}
-              max={1}
-            />
-          )}
+          {at >= 0 && <ShareAt at={`handle.plan.${at}.roundness`} label="Roundness at the point picked" />}
         </>
       )}
       <Text color="graphite" fontSize="sm">
@@ -84,9 +76,9 @@ export function SectionFields() {
       />
       {handle.waist && (
         <>
-          <LengthAt at="handle.waist.xMm" label="Middle behind the front" min={0} max={600} behind />
-          <LengthAt at="handle.waist.chordMm" label="Length of the hollow" min={1} max={300} />
-          <LengthAt at="handle.waist.wheelRadiusMm" label="Wheel radius" min={5} max={2000} />
+          <LengthAt at="handle.waist.xMm" label="Middle behind the front" behind />
+          <LengthAt at="handle.waist.chordMm" label="Length of the hollow" />
+          <LengthAt at="handle.waist.wheelRadiusMm" label="Wheel radius" />
           <Text color="graphite" fontSize="sm">
             {printLength(waistDepth(handle.waist), units)} deep on each side.
           </Text>

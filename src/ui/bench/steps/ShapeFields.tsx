@@ -38,27 +38,21 @@ export function ShapeFields({ piece, index }: { piece: Piece; index: number }) {
       />
       {shape && "aboveMm" in shape && (
         <>
-          <LengthAt at={`${at}.aboveMm`} label="Above the axis" min={1} max={150} />
-          <LengthAt at={`${at}.belowMm`} label="Below the axis" min={1} max={150} />
-          <LengthAt at={`${at}.widthMm`} label="Width" min={1} max={150} />
+          <LengthAt at={`${at}.aboveMm`} label="Above the axis" />
+          <LengthAt at={`${at}.belowMm`} label="Below the axis" />
+          <LengthAt at={`${at}.widthMm`} label="Width" />
         </>
       )}
-      {shape && "roundness" in shape && (
-        <ShareAt at={`${at}.roundness`} label="Roundness from the end" min={0} max={1} />
-      )}
-      {shape?.kind === "plate" && (
-        <LengthAt at={`${at}.domeMm`} label="Dome of the rear face" min={0} max={100} />
-      )}
-      {shape?.kind === "beak" && (
-        <LengthAt at={`${at}.beakMm`} label="Beak reaches below" min={0} max={100} />
-      )}
+      {shape && "roundness" in shape && <ShareAt at={`${at}.roundness`} label="Roundness from the end" />}
+      {shape?.kind === "plate" && <LengthAt at={`${at}.domeMm`} label="Dome of the rear face" />}
+      {shape?.kind === "beak" && <LengthAt at={`${at}.beakMm`} label="Beak reaches below" />}
       {shape && "diameterMm" in shape && (
         <>
-          <LengthAt at={`${at}.diameterMm`} label="Diameter" min={2} max={150} />
-          <LengthAt at={`${at}.yMm`} label="Middle above the axis" min={-300} max={300} />
+          <LengthAt at={`${at}.diameterMm`} label="Diameter" />
+          <LengthAt at={`${at}.yMm`} label="Middle above the axis" />
         </>
       )}
-      {shape?.kind === "disc" && <LengthAt at={`${at}.widthMm`} label="Width" min={1} max={100} />}
+      {shape?.kind === "disc" && <LengthAt at={`${at}.widthMm`} label="Width" />}
       {shape?.kind === "faceted" && (
         <ChoiceField
           label="Facets all round"

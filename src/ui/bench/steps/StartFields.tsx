@@ -33,8 +33,8 @@ export function StartFields() {
             Weight and balance of blade and tang as they are, without guard or handle. Their outline below
             only says where they are.
           </Text>
-          <MassAt at="blade.measured.massG" label="Weight of the blade" max={10000} />
-          <MassAt at="blade.measured.massOffG" label="The scale may be off by" max={1000} />
+          <MassAt at="blade.measured.massG" label="Weight of the blade" />
+          <MassAt at="blade.measured.massOffG" label="The scale may be off by" />
           <ChoiceField
             label="Balance found"
             value={measured.balance.kind}
@@ -52,26 +52,19 @@ export function StartFields() {
             <LengthAt
               at="blade.measured.balance.xMm"
               label="Balances ahead of the datum"
-              min={-600}
-              max={1200}
               help="Behind it is below zero."
             />
           ) : (
             <>
-              <LengthAt at="blade.measured.balance.restAtMm" label="Plain support at" min={-600} max={1200} />
-              <LengthAt
-                at="blade.measured.balance.scaleAtMm"
-                label="Support on the scale at"
-                min={-600}
-                max={1200}
-              />
-              <MassAt at="blade.measured.balance.readingG" label="The scale reads" max={10000} />
+              <LengthAt at="blade.measured.balance.restAtMm" label="Plain support at" />
+              <LengthAt at="blade.measured.balance.scaleAtMm" label="Support on the scale at" />
+              <MassAt at="blade.measured.balance.readingG" label="The scale reads" />
               <Text color="graphite" fontSize="sm">
                 It balances {printLength(measuredBalanceMm(measured), units)} ahead of the datum.
               </Text>
             </>
           )}
-          <LengthAt at="blade.measured.balanceOffMm" label="Balance may be off by" min={0} max={100} />
+          <LengthAt at="blade.measured.balanceOffMm" label="Balance may be off by" />
           <YesAt at="blade.measured.holesIn" label="Its holes were in it when weighed" />
         </>
       ) : (
