@@ -13,7 +13,7 @@ const extent = { xLow: -100, xHigh: 100, yLow: -10, yHigh: 10 };
 let weighed: string[] = [];
 const plain = async (design: Design) => {
   weighed.push(design.name);
-  return { ok: true as const, weighing: weigh(design) };
+  return { ok: true as const, value: weigh(design) };
 };
 
 beforeEach(async () => {

@@ -1,7 +1,8 @@
 import { createStore } from "zustand/vanilla";
 import type { Design } from "@/core/design/schema";
 import { ENGINE_VERSION } from "@/core/weigh/version";
-import type { WeighAnswer } from "@/workers/weigh.messages";
+import type { Weighing } from "@/core/weigh/weigh";
+import type { Answer } from "@/workers/client";
 import { db, type FiguresRecord, type KnifeRecord } from "./db";
 import { getKnife, unwrittenKnives } from "./knives";
 
@@ -47,7 +48,7 @@ async function statesOf(): Promise<Map<string, Pick<KnifeRecord, "revision" | "u
   return new Map([...states, ...unwrittenKnives().map((k) => [k.id, k] as const)]);
 }
 
-type Weigh = (design: Design) => Promise<WeighAnswer>;
+type Weigh = (design: Design) => Promise<Answer<Weighing>>;
 type Extent = FiguresRecord["extent"];
 
 /**
@@ -111,9 +112,7 @@ export function createRackFigures(weigh: Weigh, extentOf: (design: Design) => Ex
       const { id, design, revision, updatedAt } = job;
       const answer = await weigh(design);
       if (answer.ok) {
-        const { massG, balanceMm } = answer.weighing.ok
-          ? answer.weighing.report
-          : { massG: null, balanceMm: null };
+        const { massG, balanceMm } = answer.value.ok ? answer.value.report : { massG: null, balanceMm: null };
         const record = {
           id,
           revision,

@@ -34,13 +34,32 @@ export function sealed(design: Design): Required<StoredDesign> {
 
 const readBefore = new WeakMap<object, Promise<DesignReading>>();
 
+/** Designs that are in use, by checksum. */
+const inUse = new Map<string, WeakRef<Design>>();
+const forgotten = new FinalizationRegistry<string>((checksum) => {
+  if (!inUse.get(checksum)?.deref()) inUse.delete(checksum);
+});
+
+/**
+ * The same object for the same design however often it is read, as long as anyone has it: what was worked out of it is
+ * known by that, and is not worked out again because something else in the database has changed.
+ */
+function sameAsBefore(checksum: string, design: Design): Design {
+  const before = inUse.get(checksum)?.deref();
+  if (before) return before;
+  inUse.set(checksum, new WeakRef(design));
+  forgotten.register(design, checksum);
+  return design;
+}
+
 /**
  * Reads a stored design: as it is where its checksum says that this version checked and wrote it, otherwise brought up
  * to date and checked as a file would be. The checker is fetched only then.
  */
 export async function readStored(stored: StoredDesign): Promise<DesignReading> {
   if (stored.version === DESIGN_VERSION && stored.checksum !== undefined)
-    if (stored.checksum === checksumOf(stored.design)) return { ok: true, design: stored.design as Design };
+    if (stored.checksum === checksumOf(stored.design))
+      return { ok: true, design: sameAsBefore(stored.checksum, stored.design as Design) };
   let reading = readBefore.get(stored);
   if (!reading) {
     reading = check(stored);

@@ -10,12 +10,21 @@ import { createAutosave } from "./autosave";
 import { checksumOf } from "./checksum";
 import { db } from "./db";
 import { readTimeline } from "./history";
-import { addKnife, getKnife, knifeIds, openKnife, readableKnives, removeKnife, restoreKnife } from "./knives";
+import {
+  addKnife,
+  changeDesign,
+  getKnife,
+  knifeIds,
+  openKnife,
+  readableKnives,
+  removeKnife,
+  restoreKnife,
+} from "./knives";
 import { sealed } from "./reading";
 import { createSession } from "./session";
 import { spine } from "./session.fixtures";
 import { ready } from "./storage";
-import { addVariants, allVariantsOf, variantsOf } from "./variants";
+import { addVariants, allVariantsOf, renameVariant, variantsOf } from "./variants";
 
 const FIXTURES = [
   "v1-rook-hunter",
@@ -39,6 +48,22 @@ async function readBack(id: string) {
   if (!reading?.ok) throw new Error(JSON.stringify(reading?.damaged.reason));
   return reading.record;
 }
+
+describe("a design that is read again", () => {
+  it("is the same object while it is unchanged, whatever else was written: nothing is worked out again for it", async () => {
+    const kept = await addKnife(newDesign("Sedge"));
+    await addVariants(kept.id, [{ name: "In ash", design: { ...kept.design, notes: "ash" } }]);
+    const first = await readBack(kept.id);
+    const [variant] = await variantsOf(kept.id);
+    await renameVariant(variant.id, "In white ash");
+    const [renamed] = await variantsOf(kept.id);
+    expect(renamed.name).toBe("In white ash");
+    expect(renamed.design).toBe(variant.design);
+    expect((await readBack(kept.id)).design).toBe(first.design);
+    await changeDesign(kept.id, (d) => ({ ...d, notes: "other" }));
+    expect((await readBack(kept.id)).design).not.toBe(first.design);
+  });
+});
 
 describe("databases as earlier versions wrote them", () => {
   it("open with the layout they had: versions 1 and 2 of the database", async () => {

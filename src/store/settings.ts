@@ -73,3 +73,8 @@ export async function changeSettings(change: Partial<Settings>): Promise<void> {
     if (unwritten === taken) unwritten = {};
   });
 }
+
+/** The unit that lengths and weights are shown in. */
+export function useUnits(): UnitSystem {
+  return useSettings().units;
+}

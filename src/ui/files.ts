@@ -99,11 +99,11 @@ const SMALL_BYTES = 100_000;
 
 async function readingOf(bytes: Uint8Array): Promise<KnifeReading> {
   if (bytes.byteLength > SMALL_BYTES && bytes.byteLength <= LARGEST_KNIFE_BYTES) {
-    const { createAsker } = await import("@/workers/bench.client");
-    const asker = createAsker();
-    const answer = await asker.ask((s) => s.open(bytes));
-    asker.dispose();
-    if (answer) return answer;
+    const { createAsker } = await import("@/workers/services");
+    const client = createAsker();
+    const answer = await client.ask((s) => s.open(bytes));
+    client.dispose();
+    if (answer.ok) return answer.value;
   }
   // Fetched when a file is opened: the reader brings the validator.
   return (await import("@/core/files/knife/read")).readKnife(bytes);

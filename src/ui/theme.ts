@@ -108,6 +108,18 @@ const config = defineConfig({
     ".figure": { flexShrink: "0", maxWidth: "220px" },
     ".figure-name": { fontSize: "sm", color: "graphite" },
     // Figures of an older state: paled once they have been that for longer than a weighing usually takes.
+    ".readout": {
+      display: "flex",
+      alignItems: "stretch",
+      gap: "7",
+      flexShrink: "0",
+      minHeight: "84px",
+      px: "4",
+      py: "2",
+      bg: "sheet",
+      borderTopWidth: "1px",
+    },
+    ".readout-findings": { flex: "1", minWidth: "0", maxHeight: "84px", overflowY: "auto" },
     "[data-old] .figure-value, [data-old] .figure-below": { opacity: 0.5, transition: "opacity 0s 300ms" },
     "[data-old=failed] .figure-value, [data-old=failed] .figure-below": { transition: "none" },
     ".figures-old": { color: "graphite", animation: "figures-old 0s 300ms both" },
@@ -130,7 +142,6 @@ const config = defineConfig({
     ".row-link::after": { content: '""', position: "absolute", inset: 0 },
   },
   theme: {
-    keyframes: { "figures-old": { from: { visibility: "hidden" }, to: { visibility: "visible" } } },
     tokens: {
       fonts: { body: { value: "Barlow, sans-serif" }, heading: { value: "Barlow, sans-serif" } },
     },

@@ -1,11 +1,33 @@
 "use client";
 import { useEffect, useRef, useState } from "react";
 import type { Design } from "@/core/design/schema";
-import { type Asker, createAsker } from "@/workers/bench.client";
 import type { BenchService } from "@/workers/bench.messages";
+import type { Client } from "@/workers/client";
+import { createAsker } from "@/workers/services";
 
 /** What is asked rests this long after an edit, ms: not every key is answered. */
 const REST_MS = 60;
+
+/** A client of one's own, from the first time that this is drawn to the last. */
+function useClient<S>(create: () => Client<S>): { readonly current: Client<S> | null } {
+  const client = useRef<Client<S> | null>(null);
+  useEffect(() => {
+    const mine = create();
+    client.current = mine;
+    return () => {
+      client.current = null;
+      mine.dispose();
+    };
+  }, [create]);
+  return client;
+}
+
+/** The latest of a value, for what happens later than the drawing that it was given to. */
+function useLatest<T>(value: T): { readonly current: T } {
+  const latest = useRef(value);
+  latest.current = value;
+  return latest;
+}
 
 export interface Asked<T> {
   /** The last answer; null before the first, and where nothing is asked. */
@@ -23,39 +45,67 @@ const NOTHING = { answer: null, failed: false };
 export function useAsked<T>(
   design: Design | null,
   question: (service: BenchService, design: Design) => T,
-  restMs = REST_MS,
 ): Asked<Awaited<T>> {
-  const asker = useRef<Asker | null>(null);
+  const client = useClient(createAsker);
+  const ask = useLatest(question);
   const [asked, setAsked] = useState<Asked<Awaited<T>>>(NOTHING);
-  const ask = useRef(question);
-  ask.current = question;
-  const rest = useRef(restMs);
-  rest.current = restMs;
-  useEffect(() => {
-    const mine = createAsker();
-    asker.current = mine;
-    return () => {
-      asker.current = null;
-      mine.dispose();
-    };
-  }, []);
   useEffect(() => {
     if (!design) return setAsked(NOTHING);
     let wanted = true;
-    const timer = setTimeout(() => {
-      void asker.current
-        ?.ask((s) => ask.current(s, design))
-        .then((value) => {
-          if (!wanted) return;
-          // Nothing comes back of what was overtaken, too; but then it is no longer wanted.
-          if (value === null) setAsked((before) => ({ ...before, failed: true }));
-          else setAsked({ answer: value, failed: false });
-        });
-    }, rest.current);
+    const timer = setTimeout(async () => {
+      const answer = await client.current?.ask((s) => ask.current(s, design));
+      if (!wanted || !answer) return;
+      if (answer.ok) setAsked({ answer: answer.value, failed: false });
+      else if (answer.code === "failed") setAsked((before) => ({ ...before, failed: true }));
+    }, REST_MS);
     return () => {
       wanted = false;
       clearTimeout(timer);
     };
-  }, [design]);
+  }, [design, client, ask]);
   return asked;
+}
+
+interface Answers<T> {
+  readonly given: unknown;
+  readonly of: ReadonlyMap<Design, T | "failed">;
+}
+
+/**
+ * Asks the same question of several designs, one after the other in one worker; answers appear as they come. What is
+ * answered is not asked again while its design stays among them, unless what the question was `given` changes; answers of
+ * designs that are there no more are forgotten.
+ */
+export function useAskedOfEach<S, T>(
+  create: () => Client<S>,
+  designs: readonly Design[],
+  question: (service: S, design: Design) => T,
+  given: unknown = null,
+): ReadonlyMap<Design, Awaited<T> | "failed"> {
+  const client = useClient(create);
+  const ask = useLatest(question);
+  const [answers, setAnswers] = useState<Answers<Awaited<T>>>({ given, of: new Map() });
+  const known = useLatest(answers);
+  useEffect(() => {
+    const stale = known.current.given !== given;
+    const missing = designs.filter((d) => stale || !known.current.of.has(d));
+    if (missing.length === 0) return;
+    let wanted = true;
+    const timer = setTimeout(async () => {
+      for (const design of missing) {
+        const answer = await client.current?.ask((s) => ask.current(s, design));
+        if (!wanted || !answer || (!answer.ok && answer.code !== "failed")) return;
+        const value = answer.ok ? answer.value : ("failed" as const);
+        setAnswers((before) => {
+          const kept = before.given === given ? [...before.of].filter(([d]) => designs.includes(d)) : [];
+          return { given, of: new Map(kept).set(design, value) };
+        });
+      }
+    }, REST_MS);
+    return () => {
+      wanted = false;
+      clearTimeout(timer);
+    };
+  }, [designs, given, client, ask, known]);
+  return answers.of;
 }

@@ -1,8 +1,9 @@
 "use client";
 import { useEffect, useRef, useState } from "react";
 import type { Design } from "@/core/design/schema";
-import { type Asker, createAsker } from "@/workers/bench.client";
 import type { BenchService } from "@/workers/bench.messages";
+import type { Client } from "@/workers/client";
+import { createAsker } from "@/workers/services";
 
 /** A long question is given up after this, ms: its worker is dead. */
 const AT_LONGEST_MS = 20 * 60_000;
@@ -22,26 +23,26 @@ export function useTask<T>(): Task<T> {
   const [busy, setBusy] = useState(false);
   const [failed, setFailed] = useState(false);
   const [answer, setAnswer] = useState<Task<T>["answer"]>(null);
-  const asker = useRef<Asker | null>(null);
-  useEffect(() => () => asker.current?.dispose(), []);
+  const client = useRef<Client<BenchService> | null>(null);
+  useEffect(() => () => client.current?.dispose(), []);
 
   const cancel = () => {
-    const mine = asker.current;
-    asker.current = null;
+    const mine = client.current;
+    client.current = null;
     mine?.dispose();
     setBusy(false);
   };
   const begin: Task<T>["begin"] = async (design, question) => {
-    asker.current?.dispose();
+    client.current?.dispose();
     const mine = createAsker();
-    asker.current = mine;
+    client.current = mine;
     setBusy(true);
     setFailed(false);
-    const value = (await mine.ask(question, AT_LONGEST_MS)) as T | null;
-    if (asker.current !== mine) return;
+    const asked = await mine.ask(question, AT_LONGEST_MS);
+    if (client.current !== mine) return;
     cancel();
-    if (value === null) setFailed(true);
-    else setAnswer({ of: design, value });
+    if (asked.ok && asked.value !== null) setAnswer({ of: design, value: asked.value as T });
+    else setFailed(true);
   };
   return { busy, failed, answer, begin, cancel };
 }

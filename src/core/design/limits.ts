@@ -41,7 +41,18 @@ export function limitsAt(design: Design, path: string): Limits | null {
     value = (value as Record<string, unknown> | null | undefined)?.[key];
   }
   const number = bare(schema);
-  if (!(number instanceof z.ZodNumber)) return null;
+  return number instanceof z.ZodNumber ? limitsOf(number) : null;
+}
+
+const known = new WeakMap<z.ZodNumber, Limits>();
+
+/** The same object each time: who shows the limits sees by it that they have not changed. */
+function limitsOf(number: z.ZodNumber): Limits | null {
+  const before = known.get(number);
+  if (before) return before;
   const { minValue, maxValue } = number;
-  return minValue === null || maxValue === null ? null : { low: minValue, high: maxValue };
+  if (minValue === null || maxValue === null) return null;
+  const limits = { low: minValue, high: maxValue };
+  known.set(number, limits);
+  return limits;
 }

@@ -3,7 +3,8 @@ import type { Design } from "@/core/design/schema";
 import { printLength } from "@/core/units/print";
 import { dynamics } from "@/core/weigh/dynamics";
 import type { MassReport } from "@/core/weigh/report";
-import { useBench } from "../bench/BenchContext";
+import { useUnits } from "@/store/settings";
+import { useBench, useDesign } from "../bench/BenchContext";
 import { DragPoint } from "../bench/DragPoint";
 import { BalanceMark } from "../drawing/BalanceMark";
 import { knifeExtent } from "../drawing/extent";
@@ -30,7 +31,9 @@ export function balanceScale(design: Design): Scale {
 
 /** The knife over its balance window, with its grip point, which can be dragged, and where a blow does not sting. */
 export function BalanceDrawing({ report, ghost }: { report: MassReport | null; ghost: Design | null }) {
-  const { design, edit, units } = useBench();
+  const { edit } = useBench();
+  const design = useDesign();
+  const units = useUnits();
   const e = knifeExtent(design);
   const scale = balanceScale(design);
   const side = (e.yHigh - e.yLow + 4) * scale.pxPerMm;

@@ -1,7 +1,7 @@
 "use client";
 import { Box, Stack, Text } from "@chakra-ui/react";
 import { useState } from "react";
-import { useBench, useWeighed } from "../bench/BenchContext";
+import { useDesign, useWeighing } from "../bench/BenchContext";
 import { BalanceDrawing } from "./BalanceDrawing";
 import { GhostBar } from "./GhostBar";
 import type { Ghost } from "./ghost";
@@ -13,8 +13,8 @@ import { TuneSection } from "./TuneSection";
 
 /** Whether the knife is right for its use, why it balances there, and what would move it. */
 export function BalanceView() {
-  const { design } = useBench();
-  const { weighing } = useWeighed();
+  const design = useDesign();
+  const weighing = useWeighing();
   const [tried, setTried] = useState<Ghost | null>(null);
   const ghost = tried?.of === design ? tried : null;
   const report = weighing?.ok ? weighing.report : null;

@@ -6,7 +6,8 @@ import { Bar, BarChart, CartesianGrid, ResponsiveContainer, XAxis, YAxis } from 
 import type { Sampled } from "@/core/tune/sample";
 import { MM_PER_INCH } from "@/core/units/length";
 import { printLength, printMass } from "@/core/units/print";
-import { useBench } from "../bench/BenchContext";
+import { useUnits } from "@/store/settings";
+import { useDesign } from "../bench/BenchContext";
 import { Fact } from "../fit/Section";
 import { color } from "../theme";
 import { useTask } from "../useTask";
@@ -16,7 +17,8 @@ const BINS = 24;
 
 /** Builds drawn at random in a worker, told of as they are drawn, until they are all there or it is called off. */
 export function DrawnBuilds() {
-  const { design, units } = useBench();
+  const design = useDesign();
+  const units = useUnits();
   const [count, setCount] = useState<number>(COUNTS[1]);
   const [drawn, setDrawn] = useState(0);
   const { busy, failed, answer, begin, cancel } = useTask<Sampled>();

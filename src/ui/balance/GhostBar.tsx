@@ -4,12 +4,14 @@ import { Check, X } from "lucide-react";
 import { useMemo } from "react";
 import { figuresOf } from "@/core/tune/effects";
 import { printLength, printMass } from "@/core/units/print";
+import { useUnits } from "@/store/settings";
 import { useBench } from "../bench/BenchContext";
 import type { Ghost } from "./ghost";
 
 /** What is being tried, what the knife would weigh, and whether to keep it. */
 export function GhostBar({ ghost, onEnd }: { ghost: Ghost; onEnd: () => void }) {
-  const { units, session } = useBench();
+  const { session } = useBench();
+  const units = useUnits();
   const figures = useMemo(() => figuresOf(ghost.design), [ghost]);
   return (
     <Flex

@@ -3,8 +3,9 @@ import { Box, Button, Text } from "@chakra-ui/react";
 import { outside } from "@/core/design/uses";
 import { type LeverEffect, pulled } from "@/core/tune/effects";
 import { printLength, printMass } from "@/core/units/print";
+import { useUnits } from "@/store/settings";
 import { leverWords } from "@/words/levers";
-import { useBench, useWeighed } from "../bench/BenchContext";
+import { useDesign, useWeighing } from "../bench/BenchContext";
 import { Figures, Note, Section } from "../fit/Section";
 import { color } from "../theme";
 import { useAsked } from "../useAsked";
@@ -12,8 +13,9 @@ import type { Ghost } from "./ghost";
 
 /** Every change that could be made, by what a sensible step of it does. */
 export function LeversSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
-  const { design, units } = useBench();
-  const { weighing } = useWeighed();
+  const design = useDesign();
+  const units = useUnits();
+  const weighing = useWeighing();
   const { answer: levers, failed } = useAsked(weighing?.ok ? design : null, (s, d) => s.levers(d));
   const report = weighing?.ok ? weighing.report : null;
   const most = Math.max(1e-9, ...(levers ?? []).map((l) => Math.abs(l.balanceMm)));

@@ -13,13 +13,15 @@ import {
 import { printLength, printMass } from "@/core/units/print";
 import { dynamics, effectiveMass } from "@/core/weigh/dynamics";
 import type { MassReport } from "@/core/weigh/report";
-import { useBench } from "../bench/BenchContext";
+import { useUnits } from "@/store/settings";
+import { useDesign } from "../bench/BenchContext";
 import { Fact, Note, Section } from "../fit/Section";
 import { color } from "../theme";
 
 /** How it moves in the hand, each figure with what it feels like. */
 export function MotionSection({ report }: { report: MassReport }) {
-  const { design, units } = useBench();
+  const design = useDesign();
+  const units = useUnits();
   const d = dynamics(report, design.use.gripMm);
   const L = design.blade.lengthMm;
   const points = Array.from({ length: 31 }, (_, i) => {

@@ -4,9 +4,10 @@ import { outside } from "@/core/design/uses";
 import { printLength, type UnitSystem } from "@/core/units/print";
 import { groupPulls, type Pull, partPulls } from "@/core/weigh/pulls";
 import type { MassReport } from "@/core/weigh/report";
+import { useUnits } from "@/store/settings";
 import { partName } from "@/words/parts";
 import { GROUP_WORDS } from "@/words/pulls";
-import { useBench } from "../bench/BenchContext";
+import { useDesign } from "../bench/BenchContext";
 import { MomentStrip } from "../strip/MomentStrip";
 import { StripProvider } from "../strip/StripContext";
 import { StripKey } from "../strip/StripKey";
@@ -16,7 +17,8 @@ const STRIP = { width: 660, height: 236 };
 
 /** Why it balances where it does: what pulls which way, and what one thing pulls hardest away from the window. */
 export function Pulls({ report }: { report: MassReport }) {
-  const { design, units } = useBench();
+  const design = useDesign();
+  const units = useUnits();
   const whole = balanceScale(design);
   const share = STRIP.width / WIDTH;
   const scale = { ...whole, pxPerMm: whole.pxPerMm * share, originX: whole.originX * share };

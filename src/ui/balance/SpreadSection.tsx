@@ -4,8 +4,9 @@ import { Bar, BarChart, CartesianGrid, Legend, ResponsiveContainer, XAxis, YAxis
 import type { Spread } from "@/core/tune/spread";
 import { MM_PER_INCH } from "@/core/units/length";
 import { GRAMS_PER_OUNCE, printLength, printMass, type UnitSystem } from "@/core/units/print";
+import { useUnits } from "@/store/settings";
 import { leverWords } from "@/words/levers";
-import { useBench } from "../bench/BenchContext";
+import { useDesign } from "../bench/BenchContext";
 import { LengthAt } from "../fields/bound";
 import { Fact, Figures, Note, Section } from "../fit/Section";
 import { color } from "../theme";
@@ -18,7 +19,8 @@ const MOST_TOLD = 8;
 
 /** How sure the figures are: to first order at once, then by builds drawn at random. */
 export function SpreadSection() {
-  const { design, units } = useBench();
+  const design = useDesign();
+  const units = useUnits();
   const { answer: spread, failed } = useAsked(design, (s, d) => s.spread(d));
   const about = (value: number, sigma: number, print: (v: number) => string) =>
     `${print(value - NINE_OF_TEN * sigma)} and ${print(value + NINE_OF_TEN * sigma)}`;

@@ -4,8 +4,9 @@ import { USES, type UseKind } from "@/core/design/schema";
 import { outside, withUse } from "@/core/design/uses";
 import { printLength, printMass } from "@/core/units/print";
 import type { MassReport } from "@/core/weigh/report";
+import { useUnits } from "@/store/settings";
 import { USE_WORDS } from "@/words/levers";
-import { useBench } from "../bench/BenchContext";
+import { useBench, useDesign } from "../bench/BenchContext";
 import { LengthAt, MassAt } from "../fields/bound";
 import { ChoiceField } from "../fields/ChoiceField";
 import { Note, Section } from "../fit/Section";
@@ -13,7 +14,9 @@ import { Pulls } from "./Pulls";
 
 /** What the knife is for, the windows that this proposes, and how far it is from them. */
 export function TargetSection({ report }: { report: MassReport | null }) {
-  const { design, edit, units } = useBench();
+  const { edit } = useBench();
+  const design = useDesign();
+  const units = useUnits();
   const { use } = design;
   const off = report && {
     balance: outside(report.balanceMm, use.balanceMm),

@@ -7,9 +7,10 @@ import { pulled } from "@/core/tune/effects";
 import { type Lever, leversOf } from "@/core/tune/levers";
 import type { Limits } from "@/core/tune/solve";
 import { printLength, printMass } from "@/core/units/print";
+import { useUnits } from "@/store/settings";
 import { findingWords } from "@/words/findings";
 import { leverWords, STRATEGY_WORDS } from "@/words/levers";
-import { useBench } from "../bench/BenchContext";
+import { useDesign } from "../bench/BenchContext";
 import { Tick } from "../fields/bound";
 import { LengthField } from "../fields/LengthField";
 import { Note, Section } from "../fit/Section";
@@ -19,7 +20,7 @@ import { stepWords } from "./LeversSection";
 
 /** Finds the smallest changes that land the knife in its windows, by the levers that are allowed. */
 export function TuneSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
-  const { design } = useBench();
+  const design = useDesign();
   const [barred, setBarred] = useState<ReadonlySet<string>>(new Set());
   const [byWeight, setByWeight] = useState(true);
   const [materials, setMaterials] = useState(true);
@@ -141,7 +142,8 @@ function OneAnswer({
   of: Design;
   onTry: (ghost: Ghost) => void;
 }) {
-  const { design, units } = useBench();
+  const design = useDesign();
+  const units = useUnits();
   const unitOf = new Map(leversOf(of).map((l) => [l.id, l.unit]));
   const words = a.changes.map((c) => stepWords({ ...c, unit: unitOf.get(c.id) ?? "mm" }, units));
   const tryIt = () => {

@@ -15,7 +15,7 @@ import { damageWords } from "@/words/storage";
 import { downloadRaw } from "../files";
 import { Header } from "../shell/Header";
 import { NearLink } from "../shell/NearLink";
-import { BenchProvider, Unhurried } from "./BenchContext";
+import { BenchProvider } from "./BenchContext";
 import { BenchTools } from "./BenchTools";
 import { OtherTab } from "./OtherTab";
 import { type Place, PlaceSwitch, placeInAddress, putInAddress } from "./PlaceSwitch";
@@ -114,9 +114,7 @@ export function Bench({ id }: { id: string }) {
                   putInAddress(to);
                 }}
               />
-              <Unhurried>
-                <BenchTools />
-              </Unhurried>
+              <BenchTools />
             </Flex>
           </Header>
           <OtherTab />
@@ -127,9 +125,7 @@ export function Bench({ id }: { id: string }) {
             {place === "bench" && (
               <>
                 <Views />
-                <Unhurried>
-                  <StepPanel />
-                </Unhurried>
+                <StepPanel />
               </>
             )}
           </Flex>

@@ -1,17 +1,18 @@
 "use client";
 import { putAt, valueAt } from "@/core/design/path";
+import type { Design } from "@/core/design/schema";
 import { printLength, type UnitSystem } from "@/core/units/print";
+import { useUnits } from "@/store/settings";
 import { type Scale, toPx } from "../drawing/path";
 import { shownLimits } from "../fields/bound";
-import { useBench } from "./BenchContext";
+import { useBench, useDesign } from "./BenchContext";
+import type { Bench } from "./benchState";
 import { DragPoint } from "./DragPoint";
 import type { PlaceTarget } from "./PlaceEditor";
 import type { BenchPoint } from "./points/types";
 
-type Bench = ReturnType<typeof useBench>;
-
 /** "Length 96.0 mm, Middle above the axis 0.0 mm" */
-function told(point: BenchPoint, design: Bench["design"], units: UnitSystem): string {
+function told(point: BenchPoint, design: Design, units: UnitSystem): string {
   return point.fields
     .map((f) => {
       const mm = valueAt(design, f.path);
@@ -28,7 +29,9 @@ export function BenchPoints(props: {
   scale: Scale;
   onEdit: (id: string) => void;
 }) {
-  const { design, edit, units } = useBench();
+  const { edit } = useBench();
+  const design = useDesign();
+  const units = useUnits();
   const { scale, onEdit } = props;
   return props.points.map((p) => {
     const { remove } = p;
@@ -54,7 +57,8 @@ export function BenchPoints(props: {
 export function pointTarget(
   point: BenchPoint,
   scale: Scale,
-  { design, edit }: Pick<Bench, "design" | "edit">,
+  design: Design,
+  edit: Bench["edit"],
 ): PlaceTarget {
   return {
     title: point.title,

@@ -5,7 +5,7 @@ import { useEffect, useState } from "react";
 import { useStore } from "zustand";
 import { exportKnife } from "../files";
 import { notices } from "../shell/notice";
-import { useBench, useWeighed } from "./BenchContext";
+import { useBench, useDesign } from "./BenchContext";
 
 const KEPT_WORDS = {
   kept: "kept",
@@ -18,17 +18,18 @@ const KEPT_WORDS = {
 
 /** What can be done with the knife as a whole: name, undo, save, export. */
 export function BenchTools() {
-  const { knifeId, design, session, autosave, edit } = useBench();
-  const weighed = useWeighed();
+  const { knifeId, session, autosave, state, edit } = useBench();
+  const kept = useDesign((d) => d.name);
+  const changed = useChanged();
   // Only these: tracking is paused and taken up again at every step of a drag.
   const pastStates = useStore(session.temporal, (t) => t.pastStates);
   const futureStates = useStore(session.temporal, (t) => t.futureStates);
   const label = useStore(session, (s) => s.label);
   const saved = useStore(autosave, (a) => a.saved);
   const [name, setName] = useState<string | null>(null);
-  const report = weighed.weighing?.ok ? weighed.weighing.report : null;
-
   const save = async () => {
+    const { weighing } = state.getState().weighed;
+    const report = weighing?.ok ? weighing.report : null;
     const done = await autosave.save(report?.massG ?? null, report?.balanceMm ?? null);
     if (done)
       notices.success({
@@ -84,7 +85,7 @@ export function BenchTools() {
         variant="flushed"
         aria-label="Name of the knife"
         maxLength={80}
-        value={name ?? design.name}
+        value={name ?? kept}
         onChange={(e) => setName(e.target.value)}
         onBlur={rename}
         onKeyDown={(e) => {
@@ -127,7 +128,7 @@ export function BenchTools() {
           Save
         </Text>
       </Button>
-      {saved && saved.design !== design && (
+      {saved && changed && (
         <IconButton
           size="sm"
           variant="ghost"
@@ -143,13 +144,20 @@ export function BenchTools() {
         variant="ghost"
         aria-label="Export file"
         title="Export file"
-        onClick={() => void exportKnife(knifeId, design)}
+        onClick={() => void exportKnife(knifeId, session.getState().design)}
       >
         <FileUp />
       </IconButton>
       <Kept />
     </Flex>
   );
+}
+
+/** Whether the knife is other than it was saved. */
+function useChanged(): boolean {
+  const { autosave } = useBench();
+  const saved = useStore(autosave, (a) => a.saved?.design);
+  return useDesign((d) => saved !== undefined && d !== saved);
 }
 
 /** Whether the last change is written. */

@@ -1,6 +1,7 @@
 "use client";
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { Design } from "@/core/design/schema";
+import { useUnits } from "@/store/settings";
 import { type Extent, knifeExtent } from "../drawing/extent";
 import { Hatches } from "../drawing/Hatches";
 import type { Scale } from "../drawing/path";
@@ -10,12 +11,17 @@ import { MomentStrip } from "../strip/MomentStrip";
 import { StripProvider } from "../strip/StripContext";
 import { StripKey } from "../strip/StripKey";
 import { color } from "../theme";
-import { useBench, useDragging, useStation, useWeighed } from "./BenchContext";
-import { pointTarget } from "./BenchPoints";
-import { movePlanNode } from "./outlineEdits";
+import {
+  useBench,
+  useBenchState,
+  useDesign,
+  useDragging,
+  useReport,
+  useStep,
+  useWeighing,
+} from "./BenchContext";
 import { PlaceEditor } from "./PlaceEditor";
-import { PlanView } from "./PlanView";
-import { planPoints } from "./points/pointsOf";
+import { PlanView, planTarget } from "./PlanView";
 import { SectionView } from "./SectionView";
 import { SideView, sideTarget } from "./SideView";
 
@@ -24,12 +30,14 @@ const MARGIN_PX = 34;
 const STRIP_MOST_PX = 380;
 
 /**
- * The drawing: side view, view from above and moment strip over one x axis, and the section beside the side view. Plain
- * elements: it is drawn again with every step of a drag.
+ * The drawing: side view, view from above and moment strip over one x axis, and the section beside the side view.
  */
 export function Board() {
-  const bench = useBench();
-  const { design, edit, setSelected, units, step } = bench;
+  const { setSelected } = useBench();
+  const units = useUnits();
+  const step = useStep();
+  // While a point is dragged the drawing keeps its scale, so that the point stays under the pointer.
+  const settled = useBenchState((s) => s.settled);
   const frame = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState({ width: 760, height: 620 });
   const [editing, setEditing] = useState<string | null>(null);
@@ -44,48 +52,9 @@ export function Board() {
   // biome-ignore lint/correctness/useExhaustiveDependencies: another step puts the editor away
   useEffect(() => setEditing(null), [step]);
 
-  // While a point is dragged the drawing keeps its scale, so that the point stays under the pointer.
-  const dragging = useDragging();
-  const fitted = useRef(design);
-  if (!dragging) fitted.current = design;
-  const fits = fitted.current;
-  const layout = useMemo(() => layoutOf(fits, size), [fits, size]);
+  const layout = useMemo(() => layoutOf(settled, size), [settled, size]);
   const { extent, width, side, plan } = layout;
   const height = Math.max(size.height, layout.stripTop + 160);
-
-  const target = editing ? (sideTarget(editing, side, bench) ?? planTarget()) : null;
-  function planTarget() {
-    const nodes = design.handle.plan;
-    const left = editing?.endsWith("-left") ?? false;
-    const node = nodes.find((p) => p.id === (left ? editing?.slice(0, -5) : editing));
-    if (!node) {
-      const point = planPoints(design, step).find((p) => p.id === editing);
-      return point ? pointTarget(point, plan, bench) : null;
-    }
-    const inner = node !== nodes[0] && node !== nodes[nodes.length - 1];
-    const apart = node.leftHalfMm !== null;
-    const half = left ? (node.leftHalfMm ?? node.halfMm) : node.halfMm;
-    const factor = apart ? 1 : 2;
-    const thickness = {
-      label: apart ? (left ? "Left of the middle" : "Right of the middle") : "Thickness, both sides",
-      mm: factor * half,
-      min: 0.2 * factor,
-      max: 80 * factor,
-      onChange: (mm: number) => movePlanNode(edit, node, { x: node.xMm, y: mm / factor }, undefined, left),
-    };
-    const behind = {
-      label: "Behind the front",
-      mm: -node.xMm,
-      min: 0,
-      max: 600,
-      onChange: (mm: number) => movePlanNode(edit, node, { x: -mm, y: half }, undefined, left),
-    };
-    const px: [number, number] = [
-      plan.originX + node.xMm * plan.pxPerMm,
-      plan.originY - (apart && !left ? -1 : 1) * half * plan.pxPerMm,
-    ];
-    return { title: "Thickness", px, fields: inner ? [thickness, behind] : [thickness] };
-  }
 
   return (
     <StripProvider>
@@ -130,7 +99,9 @@ export function Board() {
               width={width}
             />
           </svg>
-          {target && <PlaceEditor key={editing} target={target} onClose={() => setEditing(null)} />}
+          {editing && (
+            <Editor key={editing} id={editing} side={side} plan={plan} onClose={() => setEditing(null)} />
+          )}
         </div>
         <div className="board-side" style={{ width: SECTION_PX }}>
           <SectionView
@@ -147,6 +118,22 @@ export function Board() {
       </div>
     </StripProvider>
   );
+}
+
+interface EditorProps {
+  readonly id: string;
+  readonly side: Scale;
+  readonly plan: Scale;
+  readonly onClose: () => void;
+}
+
+/** The numbers of the point that is being typed; gone with its point. */
+function Editor({ id, side, plan, onClose }: EditorProps) {
+  const { edit } = useBench();
+  const design = useDesign();
+  const step = useStep();
+  const target = sideTarget(id, side, design, step, edit) ?? planTarget(id, plan, design, step, edit);
+  return target && <PlaceEditor target={target} onClose={onClose} />;
 }
 
 /** Where each view stands: all over one x axis, as large as the room allows. */
@@ -185,9 +172,10 @@ function layoutOf(design: Design, size: { readonly width: number; readonly heigh
 
 /** The strip of the last weighing; a weighing draws nothing again but this. */
 function Strip(place: { scale: Scale; top: number; height: number; width: number }) {
-  const { design, units } = useBench();
-  const { weighing } = useWeighed();
-  const strip = { units, window: design.use.balanceMm, follows: useDragging(), ...place };
+  const window = useDesign((d) => d.use.balanceMm);
+  const units = useUnits();
+  const weighing = useWeighing();
+  const strip = { units, window, follows: useDragging(), ...place };
   if (weighing?.ok) return <MomentStrip report={weighing.report} {...strip} />;
   return (
     <DrawnText x={place.width / 2} y={place.top + place.height / 2} anchor="middle" size={15}>
@@ -197,9 +185,9 @@ function Strip(place: { scale: Scale; top: number; height: number; width: number
 }
 
 function Key() {
-  const { units } = useBench();
-  const { weighing } = useWeighed();
-  return weighing?.ok ? <StripKey report={weighing.report} units={units} /> : null;
+  const units = useUnits();
+  const report = useReport();
+  return report && <StripKey report={report} units={units} />;
 }
 
 /**
@@ -207,7 +195,8 @@ function Key() {
  * and the section.
  */
 function Station({ scale, extent, bottom }: { scale: Scale; extent: Extent; bottom: number }) {
-  const { stationMm, setStationMm } = useStation();
+  const { setStationMm } = useBench();
+  const stationMm = useBenchState((s) => s.stationMm);
   const line = useRef<SVGLineElement>(null);
   const limits = useRef({ scale, extent });
   limits.current = { scale, extent };

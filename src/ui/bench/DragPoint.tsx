@@ -1,9 +1,10 @@
 "use client";
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef } from "react";
 import type { Point } from "@/core/curve/bezier";
+import { useSettings } from "@/store/settings";
 import { type Scale, toMm, toPx } from "../drawing/path";
 import { color } from "../theme";
-import { useBench } from "./BenchContext";
+import { useBench, useSelected } from "./BenchContext";
 
 interface DragPointProps {
   readonly id: string;
@@ -43,7 +44,9 @@ export function DragPoint({
   onEdit,
   pulls,
 }: DragPointProps) {
-  const { selected, setSelected, snapMm, setDragging } = useBench();
+  const { setSelected, setDragging } = useBench();
+  const selected = useSelected();
+  const { snapMm } = useSettings();
   const drag = useRef<{ gesture: string; dx: number; dy: number; moved: boolean } | null>(null);
   const keys = useRef("");
   const [cx, cy] = toPx(scale, at.x, at.y);

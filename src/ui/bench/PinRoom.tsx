@@ -1,10 +1,11 @@
 "use client";
 import { boresOf, edgeOf } from "@/core/layout/bores";
 import { printLength } from "@/core/units/print";
+import { useUnits } from "@/store/settings";
 import { type Scale, toPx } from "../drawing/path";
 import { DrawnText } from "../drawing/Text";
 import { color } from "../theme";
-import { useBench } from "./BenchContext";
+import { useDesign, useSelected } from "./BenchContext";
 
 interface Reach {
   readonly from: readonly [number, number];
@@ -14,7 +15,9 @@ interface Reach {
 
 /** What is left round the pin that is picked out, while it is dragged: to the edge, and to its nearest neighbour. */
 export function PinRoom({ scale }: { scale: Scale }) {
-  const { design, selected, units } = useBench();
+  const design = useDesign();
+  const selected = useSelected();
+  const units = useUnits();
   const bores = boresOf(design);
   const pin = bores.find((b) => b.id === selected);
   if (!pin) return null;

@@ -8,18 +8,22 @@ import { spineThickness } from "@/core/solids/bladeRegion";
 import { printLength } from "@/core/units/print";
 import { assembleDrawn } from "@/core/views/drawn";
 import { planShapes } from "@/core/views/plan";
+import { useUnits } from "@/store/settings";
 import { Filled } from "../drawing/Filled";
 import { chordPath, type Scale } from "../drawing/path";
 import { color } from "../theme";
-import { useBench, useLaterDesign } from "./BenchContext";
-import { BenchPoints } from "./BenchPoints";
+import { useBench, useDesign, useLaterDesign, useStep } from "./BenchContext";
+import { BenchPoints, pointTarget } from "./BenchPoints";
+import type { Bench, Step } from "./benchState";
 import { DragPoint } from "./DragPoint";
 import { movePlanNode } from "./outlineEdits";
+import type { PlaceTarget } from "./PlaceEditor";
 import { planPoints } from "./points/pointsOf";
 
 /** The knife from above, spine toward the eye: widest reach of each layer at each station. Left side up. */
 export function PlanView({ scale, onEdit }: { scale: Scale; onEdit: (id: string) => void }) {
-  const { design, step } = useBench();
+  const design = useDesign();
+  const step = useStep();
   const later = useLaterDesign();
   return (
     <g>
@@ -39,7 +43,13 @@ export function PlanView({ scale, onEdit }: { scale: Scale; onEdit: (id: string)
 }
 
 const PlanLayers = memo(function PlanLayers({ design, scale }: { design: Design; scale: Scale }) {
-  const layers = useMemo(() => planLayers(design), [design]);
+  const { blade, tang, handle, guard, meshes } = design;
+  // Pins and bolts are not drawn from above: dragging one leaves the layers as they are.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what the layers are made of
+  const layers = useMemo(
+    () => planLayers({ ...design, fasteners: [] }),
+    [blade, tang, handle, guard, meshes],
+  );
   return layers.map((l, i) => {
     const d = l.loops.map((loop) => chordPath(loop, scale)).join("");
     const key = `${l.id}-${i}`;
@@ -53,7 +63,9 @@ const PlanLayers = memo(function PlanLayers({ design, scale }: { design: Design;
 
 /** The left side's points, above, move both sides; where the sides differ each has its own. */
 function ThicknessPoints({ scale, onEdit }: { scale: Scale; onEdit: (id: string) => void }) {
-  const { design, edit, units } = useBench();
+  const { edit } = useBench();
+  const design = useDesign();
+  const units = useUnits();
   return design.handle.plan.map((p) => {
     const behind = `${printLength(-p.xMm, units)} behind the front`;
     if (p.leftHalfMm === null)
@@ -89,6 +101,46 @@ function ThicknessPoints({ scale, onEdit }: { scale: Scale; onEdit: (id: string)
       </g>
     );
   });
+}
+
+/** What the number editor shows for a point of the view from above, or null when there is no such point any more. */
+export function planTarget(
+  id: string,
+  scale: Scale,
+  design: Design,
+  step: Step,
+  edit: Bench["edit"],
+): PlaceTarget | null {
+  const nodes = design.handle.plan;
+  const left = id.endsWith("-left");
+  const node = nodes.find((p) => p.id === (left ? id.slice(0, -5) : id));
+  if (!node) {
+    const point = planPoints(design, step).find((p) => p.id === id);
+    return point ? pointTarget(point, scale, design, edit) : null;
+  }
+  const inner = node !== nodes[0] && node !== nodes[nodes.length - 1];
+  const apart = node.leftHalfMm !== null;
+  const half = left ? (node.leftHalfMm ?? node.halfMm) : node.halfMm;
+  const factor = apart ? 1 : 2;
+  const thickness = {
+    label: apart ? (left ? "Left of the middle" : "Right of the middle") : "Thickness, both sides",
+    mm: factor * half,
+    min: 0.2 * factor,
+    max: 80 * factor,
+    onChange: (mm: number) => movePlanNode(edit, node, { x: node.xMm, y: mm / factor }, undefined, left),
+  };
+  const behind = {
+    label: "Behind the front",
+    mm: -node.xMm,
+    min: 0,
+    max: 600,
+    onChange: (mm: number) => movePlanNode(edit, node, { x: -mm, y: half }, undefined, left),
+  };
+  const px: [number, number] = [
+    scale.originX + node.xMm * scale.pxPerMm,
+    scale.originY - (apart && !left ? -1 : 1) * half * scale.pxPerMm,
+  ];
+  return { title: "Thickness", px, fields: inner ? [thickness, behind] : [thickness] };
 }
 
 /** What lies under other parts from above, or is drawn by itself. */

@@ -1,40 +1,52 @@
 "use client";
-import { Box, Button, Flex, Text } from "@chakra-ui/react";
+import { Button, Text } from "@chakra-ui/react";
 import { memo } from "react";
 import { useStore } from "zustand";
 import type { Finding } from "@/core/review/types";
 import { lengthUnitName, printLength, printLengthBare, printMass, type UnitSystem } from "@/core/units/print";
+import { useUnits } from "@/store/settings";
 import { balanceWords } from "@/words/balance";
 import { findingWords } from "@/words/findings";
 import { color } from "../theme";
+import { useLonger } from "../useLonger";
 import { useSteady } from "../useSteady";
-import { useBench, useReview, useWeighed } from "./BenchContext";
+import { useBench, useBenchState, useDesign, useReport, useReview, useWeighing } from "./BenchContext";
 import { useMend } from "./useMend";
+
+/** Longer than a weighing usually takes, ms. */
+const USUALLY_MS = 300;
 
 /** Weight, balance, what changed since the last save, and what is wrong: in view on every step. */
 export function ReadoutBar() {
-  const { design, units, autosave } = useBench();
-  const weighed = useWeighed();
-  const saved = useStore(autosave, (s) => s.saved);
-  const { weighing, of, failure, again } = weighed;
+  const { failure, of } = useBenchState((s) => s.weighed);
   // Figures of an older state are marked as such: at once where the weighing failed, otherwise when it takes longer.
-  const old = of !== null && of !== design;
-  const report = weighing?.ok ? weighing.report : null;
+  const old = useDesign((design) => of !== null && of !== design);
+  const waiting = useLonger(old && !failure, USUALLY_MS);
+  return (
+    <section
+      aria-label="Readout"
+      className="readout"
+      data-old={old && failure ? "failed" : waiting ? "weighing" : undefined}
+    >
+      <Figures />
+      <div aria-live="polite" className="readout-findings" data-testid="findings">
+        {failure && <Failure says={failure} />}
+        {waiting && <p className="figures-old">Weighing … the figures are of the state before.</p>}
+        {!failure && <FindingLines />}
+      </div>
+    </section>
+  );
+}
+
+const Figures = memo(function Figures() {
+  const { autosave } = useBench();
+  const units = useUnits();
+  const { of } = useBenchState((s) => s.weighed);
+  const report = useReport();
+  const saved = useStore(autosave, (s) => s.saved);
   const bare = (mm: number) => printLengthBare(mm, units);
   return (
-    <Flex
-      as="section"
-      aria-label="Readout"
-      bg="sheet"
-      borderTopWidth="1px"
-      px="4"
-      py="2"
-      gap="7"
-      align="stretch"
-      flexShrink="0"
-      minH="84px"
-      data-old={old ? (failure ? "failed" : "weighing") : undefined}
-    >
+    <>
       <Figure
         name="Weight"
         tint="oxide"
@@ -54,7 +66,8 @@ export function ReadoutBar() {
         exact={report?.balanceMm}
         below={
           report &&
-          `${balanceWords(report.balanceMm, design, units)}\n${bare(report.balanceIntervalMm[0])} to ${bare(report.balanceIntervalMm[1])} ${lengthUnitName(units)}`
+          of &&
+          `${balanceWords(report.balanceMm, of, units)}\n${bare(report.balanceIntervalMm[0])} to ${bare(report.balanceIntervalMm[1])} ${lengthUnitName(units)}`
         }
       />
       <Figure
@@ -81,34 +94,34 @@ export function ReadoutBar() {
             : "Save to measure changes from here"
         }
       />
-      <Box flex="1" minW="0" overflowY="auto" maxH="84px" aria-live="polite" data-testid="findings">
-        {failure && (
-          <Text color="fault" role="alert">
-            {weighing
-              ? "These figures are of the knife before its last change. "
-              : "The knife is not weighed. "}
-            The weighing failed: {failure}
-            <Button size="2xs" variant="outline" ms="2" onClick={again}>
-              Try again
-            </Button>
-          </Text>
-        )}
-        {old && !failure && <p className="figures-old">Weighing … the figures are of the state before.</p>}
-        {weighing && !failure && <FindingLines />}
-      </Box>
-    </Flex>
+    </>
+  );
+});
+
+function Failure({ says }: { says: string }) {
+  const { weighAgain } = useBench();
+  const weighing = useWeighing();
+  return (
+    <Text color="fault" role="alert">
+      {weighing ? "These figures are of the knife before its last change. " : "The knife is not weighed. "}
+      The weighing failed: {says}
+      <Button size="2xs" variant="outline" ms="2" onClick={weighAgain}>
+        Try again
+      </Button>
+    </Text>
   );
 }
 
 /** What stands against the knife, in a line each; what can be mended at once has a button for it. */
-function FindingLines() {
-  const { units } = useBench();
-  const { weighing } = useWeighed();
+const FindingLines = memo(function FindingLines() {
+  const units = useUnits();
+  const found = useBenchState((s) => s.weighed.weighing?.findings);
   const review = useReview();
   const onMend = useSteady(useMend());
+  if (!found) return null;
   const trade = review?.findings.filter((f) => f.severity === "warning") ?? [];
   const notes = (review?.findings.length ?? 0) - trade.length;
-  const all = [...(weighing?.findings ?? []), ...trade];
+  const all = [...found, ...trade];
   return (
     <>
       {all.length === 0 && <Text color="graphite">Nothing amiss.</Text>}
@@ -127,7 +140,7 @@ function FindingLines() {
       )}
     </>
   );
-}
+});
 
 interface FindingLineProps {
   readonly finding: Finding;

@@ -5,10 +5,11 @@ import type { Design } from "@/core/design/schema";
 import { printLength, type UnitSystem } from "@/core/units/print";
 import { assembleDrawn } from "@/core/views/drawn";
 import { type SectionShape, sectionShapes } from "@/core/views/section";
+import { useUnits } from "@/store/settings";
 import { Filled } from "../drawing/Filled";
 import { DrawnText } from "../drawing/Text";
 import { color } from "../theme";
-import { useBench, useLaterDesign, useStation } from "./BenchContext";
+import { useBench, useBenchState, useLaterDesign } from "./BenchContext";
 
 interface SectionViewProps {
   readonly pxPerMm: number;
@@ -20,8 +21,9 @@ interface SectionViewProps {
 
 /** The cut at the station under the cursor. */
 export function SectionView({ xRange, ...place }: SectionViewProps) {
-  const { units } = useBench();
-  const { stationMm, setStationMm } = useStation();
+  const units = useUnits();
+  const { setStationMm } = useBench();
+  const stationMm = useBenchState((s) => s.stationMm);
   const later = useLaterDesign();
   return (
     <div>

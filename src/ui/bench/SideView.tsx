@@ -1,5 +1,7 @@
 "use client";
+import type { Design } from "@/core/design/schema";
 import { printLength } from "@/core/units/print";
+import { useUnits } from "@/store/settings";
 import { NODE_WORDS } from "@/words/nodes";
 import { BalanceMark } from "../drawing/BalanceMark";
 import { KnifeSide } from "../drawing/KnifeSide";
@@ -7,8 +9,9 @@ import { type Scale, toPx } from "../drawing/path";
 import { DrawnText } from "../drawing/Text";
 import { shownLimits } from "../fields/bound";
 import { color } from "../theme";
-import { useBench, useReview, useWeighed } from "./BenchContext";
+import { useBench, useDesign, useReport, useReview, useSelected, useStep, useWeighing } from "./BenchContext";
 import { BenchPoints, pointTarget } from "./BenchPoints";
+import type { Bench, Step } from "./benchState";
 import { DragPoint } from "./DragPoint";
 import { moveNode, removeNode } from "./outlineEdits";
 import { PinRoom } from "./PinRoom";
@@ -24,7 +27,9 @@ interface SideViewProps {
 
 /** The knife from its right side, with the points of the step at hand. */
 export function SideView({ scale, width, bottomPx, onEdit }: SideViewProps) {
-  const { design, step, selected } = useBench();
+  const design = useDesign();
+  const step = useStep();
+  const selected = useSelected();
   const [, axisY] = toPx(scale, 0, 0);
   return (
     <g>
@@ -41,9 +46,9 @@ export function SideView({ scale, width, bottomPx, onEdit }: SideViewProps) {
 
 /** Where it balances and where its mass sits: a weighing draws nothing of the knife again but these. */
 function WeighedMarks({ scale, bottomPx }: { scale: Scale; bottomPx: number }) {
-  const { weighing } = useWeighed();
-  if (!weighing?.ok) return null;
-  const { balanceMm, centreMm } = weighing.report;
+  const report = useReport();
+  if (!report) return null;
+  const { balanceMm, centreMm } = report;
   return (
     <>
       <CentreOfMass scale={scale} x={centreMm[0]} y={centreMm[1]} />
@@ -69,9 +74,9 @@ function CentreOfMass({ scale, x, y }: { scale: Scale; x: number; y: number }) {
 
 /** Marks every finding that has a place. */
 function Places({ scale }: { scale: Scale }) {
-  const weighed = useWeighed();
+  const weighing = useWeighing();
   const review = useReview();
-  const all = [...(weighed.weighing?.findings ?? []), ...(review?.findings ?? [])];
+  const all = [...(weighing?.findings ?? []), ...(review?.findings ?? [])];
   return all.map((f, i) => {
     if (!f.at || f.severity === "note") return null;
     const [x, y] = toPx(scale, f.at.x, f.at.y);
@@ -88,7 +93,9 @@ function Places({ scale }: { scale: Scale }) {
 }
 
 function OutlinePoints({ scale, onEdit }: { scale: Scale; onEdit: (id: string) => void }) {
-  const { design, edit, units } = useBench();
+  const { edit } = useBench();
+  const design = useDesign();
+  const units = useUnits();
   return design.handle.outline.map((n) => (
     <DragPoint
       key={n.id}
@@ -106,8 +113,13 @@ function OutlinePoints({ scale, onEdit }: { scale: Scale; onEdit: (id: string) =
 }
 
 /** What the number editor shows for a point of the side view, or null when there is no such point any more. */
-export function sideTarget(id: string, scale: Scale, bench: ReturnType<typeof useBench>): PlaceTarget | null {
-  const { design, step, edit } = bench;
+export function sideTarget(
+  id: string,
+  scale: Scale,
+  design: Design,
+  step: Step,
+  edit: Bench["edit"],
+): PlaceTarget | null {
   const ofNode = (key: "xMm" | "yMm") => `handle.outline.0.${key}`;
   // No point of the outline stands ahead of the front.
   const behind = { label: "Behind the front", ...shownLimits(design, ofNode("xMm"), -1), min: 0 };
@@ -133,5 +145,5 @@ export function sideTarget(id: string, scale: Scale, bench: ReturnType<typeof us
     };
   }
   const point = sidePoints(design, step, id).find((p) => p.id === id);
-  return point ? pointTarget(point, scale, bench) : null;
+  return point ? pointTarget(point, scale, design, edit) : null;
 }

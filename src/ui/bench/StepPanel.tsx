@@ -1,6 +1,7 @@
 "use client";
 import { Box, Tabs } from "@chakra-ui/react";
-import { STEPS, type Step, useBench } from "./BenchContext";
+import { useBench, useStep } from "./BenchContext";
+import { STEPS, type Step } from "./benchState";
 import { BladeStep } from "./steps/BladeStep";
 import { GuardStep } from "./steps/GuardStep";
 import { HandleStep } from "./steps/HandleStep";
@@ -35,7 +36,8 @@ export function StepPanel() {
 }
 
 function Steps() {
-  const { step, setStep } = useBench();
+  const { setStep } = useBench();
+  const step = useStep();
   return (
     <Tabs.Root
       value={step}

@@ -1,6 +1,7 @@
 "use client";
 import { printLength, printMass } from "@/core/units/print";
-import { useBench } from "../bench/BenchContext";
+import { useUnits } from "@/store/settings";
+
 import { BalanceMark } from "../drawing/BalanceMark";
 import { knifeExtent } from "../drawing/extent";
 import { Hatches } from "../drawing/Hatches";
@@ -20,7 +21,7 @@ const ROW_PX = { name: 22, below: 18 };
 
 /** Knives one over the other to one scale, their datums in one line, each with its balance window. */
 export function BesideDrawing({ columns }: { columns: readonly Column[] }) {
-  const { units } = useBench();
+  const units = useUnits();
   const extents = columns.map((c) => knifeExtent(c.design));
   const xLow = Math.min(...extents.map((e) => e.xLow));
   const xHigh = Math.max(...extents.map((e) => e.xHigh));

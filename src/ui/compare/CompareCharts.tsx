@@ -19,8 +19,9 @@ import { PART_GROUPS, type PartGroup } from "@/core/assembly/types";
 import { MM_PER_INCH } from "@/core/units/length";
 import { GRAMS_PER_OUNCE } from "@/core/units/print";
 import { groupPulls } from "@/core/weigh/pulls";
+import { useUnits } from "@/store/settings";
 import { GROUP_WORDS } from "@/words/pulls";
-import { useBench } from "../bench/BenchContext";
+
 import { Section } from "../fit/Section";
 import { GROUP_TINT } from "../strip/MomentStrip";
 import { color } from "../theme";
@@ -32,7 +33,7 @@ const short = (name: string) => (name.length > 20 ? `${name.slice(0, 19)}…` : 
 
 /** Mass by part, and balance with its interval, of what lies side by side. */
 export function CompareCharts({ columns }: { columns: readonly Column[] }) {
-  const { units } = useBench();
+  const units = useUnits();
   const metric = units === "metric";
   const [perG, perMm] = metric ? [1, 1] : [1 / GRAMS_PER_OUNCE, 1 / MM_PER_INCH];
   const round = (v: number, unit: number) => Math.round(v * unit * 100) / 100;

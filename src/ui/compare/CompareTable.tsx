@@ -4,10 +4,11 @@ import { differingTraits, traitOf } from "@/core/compare/traits";
 import { outside } from "@/core/design/uses";
 import { printLength, printMass, type UnitSystem } from "@/core/units/print";
 import { dynamics } from "@/core/weigh/dynamics";
+import { useUnits } from "@/store/settings";
 import { useShop } from "@/store/shop";
 import { printMinutes, printMoney } from "@/words/money";
 import { TRAIT_WORDS, traitValueWords } from "@/words/traits";
-import { useBench } from "../bench/BenchContext";
+
 import { Section } from "../fit/Section";
 import type { Column } from "./useColumns";
 
@@ -57,7 +58,7 @@ const minus = (text: string) => text.replace(/^-0$/, "0").replace("-", "−");
 
 /** The table with differences: figures first, then what is made differently. */
 export function CompareTable({ columns }: { columns: readonly Column[] }) {
-  const { units } = useBench();
+  const units = useUnits();
   const { currency } = useShop();
   const rows = rowsIn(units, currency);
   const traits = differingTraits(columns.map((c) => c.design));

@@ -12,7 +12,7 @@ import {
 import type { Variant } from "@/core/design/variant";
 import { materialById } from "@/core/stock/materials";
 import type { MaterialClass } from "@/core/stock/types";
-import { useBench } from "../bench/BenchContext";
+import { useDesign } from "../bench/BenchContext";
 import { FOR_GUARDS, FOR_LINERS, FOR_PINS, FOR_SCALES, MaterialField } from "../fields/MaterialField";
 import { Note } from "../fit/Section";
 
@@ -25,7 +25,7 @@ const PARTS: readonly { part: SetPart; name: string; classes: readonly MaterialC
 
 /** Sets of materials, each of which becomes a variant: the same blade, tang and shape. */
 export function SetsPanel(props: { onMake: (list: readonly Variant[]) => void; onClose: () => void }) {
-  const { design } = useBench();
+  const design = useDesign();
   const [sets, setSets] = useState<readonly MaterialSet[]>(() => proposedSets(design));
   const parts = PARTS.filter(({ part }) => setMaterial(design, part) !== null);
   const change = (i: number, part: SetPart, id: string | null) =>

@@ -9,21 +9,24 @@ import { printLength, printMass, type UnitSystem } from "@/core/units/print";
 import type { VariantRecord } from "@/store/db";
 import { addKnife, freeName, takenNames } from "@/store/knives";
 import { lay, MOST_BESIDE, useLaid } from "@/store/laid";
+import { useUnits } from "@/store/settings";
 import { removeVariant, renameVariant, replaceVariant, restoreVariants } from "@/store/variants";
 import { TRAIT_WORDS, traitValueWords } from "@/words/traits";
-import { useBench } from "../bench/BenchContext";
+import { createWeigher } from "@/workers/services";
+import { useBench, useDesign } from "../bench/BenchContext";
 import { Figures } from "../fit/Section";
 import { attempt, notices } from "../shell/notice";
-import { useWeighings } from "../useWeigher";
+import { useAskedOfEach } from "../useAsked";
 import { keyOf } from "./useColumns";
 
 /** The variants of the knife with what each weighs, how it differs from the knife now, and what can be done with it. */
 export function VariantList({ variants }: { variants: readonly VariantRecord[] }) {
-  const { knifeId, design, session, units } = useBench();
+  const { knifeId, session } = useBench();
+  const design = useDesign();
+  const units = useUnits();
   const laid = useLaid(knifeId);
-  const weighings = useWeighings(
-    useMemo(() => variants.map((v) => ({ key: v.id, design: v.design })), [variants]),
-  );
+  const designs = useMemo(() => variants.map((v) => v.design), [variants]);
+  const weighings = useAskedOfEach(createWeigher, designs, (s, d) => s.weigh(d));
   const besideOf = (v: VariantRecord) => ({ kind: "variant" as const, id: v.id });
   const lies = (v: VariantRecord) => laid.some((b) => keyOf(b) === keyOf(besideOf(v)));
   const room = laid.length < MOST_BESIDE - 1;

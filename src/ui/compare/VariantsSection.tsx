@@ -5,7 +5,7 @@ import { useState } from "react";
 import type { Variant } from "@/core/design/variant";
 import { lay } from "@/store/laid";
 import { addVariants } from "@/store/variants";
-import { useBench } from "../bench/BenchContext";
+import { useBench, useDesign } from "../bench/BenchContext";
 import { Note, Section } from "../fit/Section";
 import { DamagedNote } from "../shell/DamagedNote";
 import { attempt, notices } from "../shell/notice";
@@ -15,7 +15,8 @@ import { VariantList } from "./VariantList";
 
 /** Other makings of this knife: kept as it is now, or made in one step from sets of materials. */
 export function VariantsSection() {
-  const { knifeId, design } = useBench();
+  const { knifeId } = useBench();
+  const design = useDesign();
   const { records: variants, damaged } = useVariants();
   const [name, setName] = useState("");
   const [choosing, setChoosing] = useState(false);

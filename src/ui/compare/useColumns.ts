@@ -10,8 +10,9 @@ import { type Beside, useLaid } from "@/store/laid";
 import type { Damaged } from "@/store/reading";
 import { useKept } from "@/store/useKept";
 import { allVariantsOf, readableVariants } from "@/store/variants";
-import { useBench, useWeighed } from "../bench/BenchContext";
-import { useWeighings } from "../useWeigher";
+import { createWeigher } from "@/workers/services";
+import { useBench, useDesign, useWeighing } from "../bench/BenchContext";
+import { useAskedOfEach } from "../useAsked";
 import { useBills } from "./useBills";
 
 /** One of the knives or variants that lie side by side. */
@@ -78,14 +79,19 @@ function reportOf(weighing: Weighing | "failed" | null | undefined): MassReport 
   return weighing && weighing !== "failed" && weighing.ok ? weighing.report : null;
 }
 
+function billIn(bill: Bill | null | "failed" | undefined): Bill | null {
+  return bill && bill !== "failed" ? bill : null;
+}
+
 function cannotBe(weighing: Weighing | "failed" | undefined): boolean {
   return weighing !== undefined && weighing !== "failed" && !weighing.ok;
 }
 
 /** What lies side by side, the knife on the bench first; each with its weighing and its bill as they come. */
 export function useColumns(choices: readonly Choice[]): readonly Column[] {
-  const { knifeId, design } = useBench();
-  const { weighing } = useWeighed();
+  const { knifeId } = useBench();
+  const design = useDesign();
+  const weighing = useWeighing();
   const laid = useLaid(knifeId);
   const others = useMemo(
     () =>
@@ -95,8 +101,9 @@ export function useColumns(choices: readonly Choice[]): readonly Column[] {
       }),
     [laid, choices],
   );
-  const weighings = useWeighings(others);
-  const designs = useMemo(() => [design, ...others.map((o) => o.design)], [design, others]);
+  const otherDesigns = useMemo(() => others.map((o) => o.design), [others]);
+  const weighings = useAskedOfEach(createWeigher, otherDesigns, (s, d) => s.weigh(d));
+  const designs = useMemo(() => [design, ...otherDesigns], [design, otherDesigns]);
   const bills = useBills(designs);
   return useMemo(
     () => [
@@ -107,7 +114,7 @@ export function useColumns(choices: readonly Choice[]): readonly Column[] {
         design,
         report: reportOf(weighing),
         broken: weighing !== null && !weighing.ok,
-        bill: bills.get(design) ?? null,
+        bill: billIn(bills.get(design)),
       },
       ...others.map(({ key, name, beside, design: d }) => ({
         key,
@@ -116,7 +123,7 @@ export function useColumns(choices: readonly Choice[]): readonly Column[] {
         design: d,
         report: reportOf(weighings.get(d)),
         broken: cannotBe(weighings.get(d)),
-        bill: bills.get(d) ?? null,
+        bill: billIn(bills.get(d)),
       })),
     ],
     [design, weighing, others, weighings, bills],

@@ -1,10 +1,11 @@
 "use client";
 import { NativeSelect, Stack, Text } from "@chakra-ui/react";
 import { useState } from "react";
+import { useUnits } from "@/store/settings";
 import { useShop } from "@/store/shop";
 import { priceKeyWords, takenWords, takeWords } from "@/words/cost";
 import { printMinutes, printMoney } from "@/words/money";
-import { useBench } from "../bench/BenchContext";
+
 import type { Column } from "../compare/useColumns";
 import { Fact, Figures, Note, Section } from "../fit/Section";
 import { PriceCell } from "./PriceCell";
@@ -13,7 +14,7 @@ import { WorkTable } from "./WorkTable";
 
 /** What it costs: stock and hardware at the shop's prices, time at its rate; of the knife, or of one beside it. */
 export function CostSection({ columns }: { columns: readonly Column[] }) {
-  const { units } = useBench();
+  const units = useUnits();
   const shop = useShop();
   const [key, setKey] = useState("now");
   const column = columns.find((c) => c.key === key) ?? columns[0];

@@ -6,14 +6,15 @@ import type { Bill } from "@/core/cost/bill";
 import type { Work } from "@/core/design/schema";
 import { TASK_WORDS } from "@/words/cost";
 import { printMinutes } from "@/words/money";
-import { useBench } from "../bench/BenchContext";
-import { shownLimits } from "../fields/bound";
+import { useBench, useDesign } from "../bench/BenchContext";
+import { shownLimits, useShownLimits } from "../fields/bound";
 import { ShareField } from "../fields/ShareField";
 import { Figures } from "../fit/Section";
 
 /** The tasks with their minutes, and whatever else it takes; those of another knife can only be read. */
 export function WorkTable({ bill, own }: { bill: Bill; own: boolean }) {
-  const { design, edit } = useBench();
+  const { edit } = useBench();
+  const design = useDesign();
   const say = (task: string, minutes: number | null) =>
     edit("Change minutes", (d) => {
       if (minutes === null) delete d.work.minutes[task];
@@ -85,7 +86,9 @@ export function WorkTable({ bill, own }: { bill: Bill; own: boolean }) {
 
 /** Something besides: what, how long, and money of its own. */
 function OtherRow({ other, index }: { other: Work["others"][number]; index: number }) {
-  const { design, edit } = useBench();
+  const { edit } = useBench();
+  const minutes = useShownLimits(`work.others.${index}.minutes`);
+  const money = useShownLimits(`work.others.${index}.money`);
   const name = other.name;
   return (
     <Flex gap="2" align="center" data-testid="other-cost">
@@ -112,12 +115,12 @@ function OtherRow({ other, index }: { other: Work["others"][number]; index: numb
           bare
           label={`Minutes: ${name}`}
           value={other.minutes}
-          {...shownLimits(design, `work.others.${index}.minutes`)}
+          {...minutes}
           unit="min"
           factor={1}
-          onChange={(minutes) =>
+          onChange={(to) =>
             edit("Change minutes", (d) => {
-              d.work.others[index].minutes = minutes;
+              d.work.others[index].minutes = to;
             })
           }
         />
@@ -128,12 +131,12 @@ function OtherRow({ other, index }: { other: Work["others"][number]; index: numb
           bare
           label={`Money: ${name}`}
           value={other.money}
-          {...shownLimits(design, `work.others.${index}.money`)}
+          {...money}
           unit=""
           factor={1}
-          onChange={(money) =>
+          onChange={(to) =>
             edit("Change money", (d) => {
-              d.work.others[index].money = money;
+              d.work.others[index].money = to;
             })
           }
         />

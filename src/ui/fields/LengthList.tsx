@@ -3,15 +3,15 @@ import { Input } from "@chakra-ui/react";
 import { useState } from "react";
 import { parseLength } from "@/core/units/length";
 import { printLengthShort } from "@/core/units/print";
+import { useUnits } from "@/store/settings";
 import { boundsWords, lengthFailureWords } from "@/words/lengthFailures";
-import { useBench } from "../bench/BenchContext";
-import { shownLimits, useAt } from "./bound";
+import { useAt, useShownLimits } from "./bound";
 import { FieldRow } from "./FieldRow";
 
 /** Several lengths in one field, parted by semicolons or commas and spaces. */
 export function LengthList(props: { at: string; label: string }) {
-  const { units, design } = useBench();
-  const { min, max } = shownLimits(design, `${props.at}.0`);
+  const units = useUnits();
+  const { min, max } = useShownLimits(`${props.at}.0`);
   const [values, put] = useAt<number[]>(props.at, props.label);
   const [typed, setTyped] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);

@@ -1,12 +1,13 @@
 "use client";
 import { Checkbox } from "@chakra-ui/react";
 import { memo } from "react";
-import { limitsAt } from "@/core/design/limits";
+import { type Limits, limitsAt } from "@/core/design/limits";
 import { putAt, valueAt } from "@/core/design/path";
 import type { Design } from "@/core/design/schema";
 import type { MaterialClass } from "@/core/stock/types";
 import { GRAMS_PER_OUNCE } from "@/core/units/print";
-import { useBench } from "../bench/BenchContext";
+import { useUnits } from "@/store/settings";
+import { useBench, useDesign } from "../bench/BenchContext";
 import { useSteady } from "../useSteady";
 import { ChoiceField } from "./ChoiceField";
 import { LengthField } from "./LengthField";
@@ -22,29 +23,44 @@ interface Bound {
 
 /** Reads and writes one place of the design. */
 export function useAt<T>(path: string, label: string): [T, (value: T) => void] {
-  const { design, edit } = useBench();
-  const put = (value: T) =>
+  const { edit } = useBench();
+  const value = useDesign((d) => valueAt(d, path)) as T;
+  const put = (to: T) =>
     edit(`Change ${label.toLowerCase()}`, (d) => {
-      putAt(d, path, value);
+      putAt(d, path, to);
     });
-  return [valueAt(design, path) as T, put];
+  return [value, put];
 }
 
 /** The limits of a number as it is shown: those of the schema, turned round where its sign is. */
 export function shownLimits(design: Design, path: string, sign: 1 | -1 = 1): { min: number; max: number } {
-  const limits = limitsAt(design, path);
+  return shown(limitsAt(design, path), path, sign);
+}
+
+/** The same of the knife on the bench. */
+export function useShownLimits(path: string, sign: 1 | -1 = 1): { min: number; max: number } {
+  return shown(
+    useDesign((d) => limitsAt(d, path)),
+    path,
+    sign,
+  );
+}
+
+function shown(limits: Limits | null, path: string, sign: 1 | -1) {
   if (!limits) throw new Error(`${path} is no number of a design`);
   const { low, high } = limits;
   return sign === 1 ? { min: low, max: high } : { min: -high, max: -low };
 }
 
 /** A length within its schema's limits, or narrower ones; `behind` shows a station as its distance behind the front. */
-export function LengthAt(props: Bound & { min?: number; max?: number; digits?: number; behind?: boolean }) {
-  const { design } = useBench();
+export const LengthAt = memo(function LengthAt(
+  props: Bound & { min?: number; max?: number; digits?: number; behind?: boolean },
+) {
+  const limits = useDesign((d) => limitsAt(d, props.at));
   const [mm, put] = useAt<number>(props.at, props.label);
   if (typeof mm !== "number") return null;
   const sign = props.behind ? -1 : 1;
-  const { min, max } = shownLimits(design, props.at, sign);
+  const { min, max } = shown(limits, props.at, sign);
   return (
     <LengthField
       label={props.label}
@@ -56,45 +72,45 @@ export function LengthAt(props: Bound & { min?: number; max?: number; digits?: n
       onChange={(to) => put(sign * to + 0)}
     />
   );
-}
+});
 
 /** Where something stands on the side view. */
-export function PlaceAt({ at }: { at: string }) {
+export const PlaceAt = memo(function PlaceAt({ at }: { at: string }) {
   return (
     <>
       <LengthAt at={`${at}.xMm`} label="Behind the front" behind />
       <LengthAt at={`${at}.yMm`} label="Above the axis" />
     </>
   );
-}
+});
 
-export function ShareAt(
+export const ShareAt = memo(function ShareAt(
   props: Bound & { min?: number; max?: number; unit?: string; factor?: number; whole?: boolean },
 ) {
   const { at, ...rest } = props;
-  const { design } = useBench();
+  const limits = useDesign((d) => limitsAt(d, at));
   const [value, put] = useAt<number>(at, props.label);
   if (typeof value !== "number") return null;
-  const { min, max } = shownLimits(design, at);
+  const { min, max } = shown(limits, at, 1);
   return <ShareField {...rest} min={props.min ?? min} max={props.max ?? max} value={value} onChange={put} />;
-}
+});
 
 /** A weight in the maker's unit. */
-export function MassAt(props: Bound & { min?: number; max?: number }) {
-  const { units } = useBench();
+export const MassAt = memo(function MassAt(props: Bound & { min?: number; max?: number }) {
+  const units = useUnits();
   const metric = units === "metric";
   return <ShareAt {...props} unit={metric ? "g" : "oz"} factor={metric ? 1 : 1 / GRAMS_PER_OUNCE} />;
-}
+});
 
-export function MaterialAt(props: Bound & { classes: readonly MaterialClass[] }) {
+export const MaterialAt = memo(function MaterialAt(props: Bound & { classes: readonly MaterialClass[] }) {
   const [value, put] = useAt<string>(props.at, props.label);
   return typeof value === "string" ? (
     <MaterialField label={props.label} classes={props.classes} value={value} onChange={put} />
   ) : null;
-}
+});
 
 /** What fills a hole: a material, or nothing. */
-export function FillAt({
+export const FillAt = memo(function FillAt({
   at,
   label = "Filled with",
   none = "Nothing: left empty",
@@ -109,7 +125,7 @@ export function FillAt({
       onChange={(id) => put(id || null)}
     />
   );
-}
+});
 
 export function ChoiceAt<T extends string>(props: Bound & { names: Readonly<Record<T, string>> }) {
   const [value, put] = useAt<T>(props.at, props.label);
@@ -124,10 +140,10 @@ export function TickAt<T>({ at, label, make }: Bound & { make: () => T }) {
 }
 
 /** A tick for a yes or no of the design. */
-export function YesAt({ at, label }: Bound) {
+export const YesAt = memo(function YesAt({ at, label }: Bound) {
   const [value, put] = useAt<boolean>(at, label);
   return <Tick label={label} checked={value} onChange={put} />;
-}
+});
 
 interface TickProps {
   readonly label: string;

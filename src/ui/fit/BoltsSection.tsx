@@ -1,13 +1,14 @@
 "use client";
 import type { FitSheet } from "@/core/fit/sheet";
 import { printLength } from "@/core/units/print";
+import { useUnits } from "@/store/settings";
 import { FASTENER_WORDS } from "@/words/fasteners";
-import { useBench } from "../bench/BenchContext";
+
 import { Figures, Note, Section } from "./Section";
 
 /** Bolts and screws: how deep to counterbore, what is left under and over the heads, and what to buy. */
 export function BoltsSection({ sheet }: { sheet: FitSheet }) {
-  const { units } = useBench();
+  const units = useUnits();
   const length = (mm: number) => printLength(mm, units, 2);
   const both = ([right, left]: readonly [number, number]) =>
     Math.abs(right - left) < 0.005 ? length(right) : `${length(right)} · ${length(left)}`;

@@ -5,12 +5,12 @@ import { materialsOf } from "@/core/validity/checkDesign";
 import { assembleDrawn } from "@/core/views/drawn";
 import { cautionsFor } from "@/words/cautions";
 import { HAZARD_WORDS } from "@/words/materials";
-import { useBench } from "../bench/BenchContext";
+import { useDesign } from "../bench/BenchContext";
 import { Section } from "./Section";
 
 /** What can hurt while this knife is made: by operation, then by material. */
 export function CautionsSection() {
-  const { design } = useBench();
+  const design = useDesign();
   const materials = materialsOf(assembleDrawn(design)).flatMap((id) => materialById(id) ?? []);
   return (
     <Section id="cautions" title="Cautions">

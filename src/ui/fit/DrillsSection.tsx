@@ -6,13 +6,13 @@ import { drillsIn, ownedDrills } from "@/core/fit/drillSets";
 import { type Bore, type FitSheet, threadTable } from "@/core/fit/sheet";
 import { printLength } from "@/core/units/print";
 import { BORE_WORDS, DRILL_SET_WORDS, FIT_WORDS, itemWords } from "@/words/fit";
-import { useBench } from "../bench/BenchContext";
+import { useBench, useDesign } from "../bench/BenchContext";
 import { ChoiceAt, Tick } from "../fields/bound";
 import { Figures, Note, Section } from "./Section";
 
 /** What to drill with: by use, its drill as sold, and the nearest that is there. */
 export function DrillsSection({ sheet }: { sheet: FitSheet }) {
-  const { design } = useBench();
+  const design = useDesign();
   const [threads, setThreads] = useState(false);
   const mm = (v: number) => `${v.toFixed(2)} mm`;
   const inch = (v: number) => `${v.toFixed(4)} in`;
@@ -101,7 +101,8 @@ export function DrillsSection({ sheet }: { sheet: FitSheet }) {
 }
 
 function DrillSettings() {
-  const { design, edit } = useBench();
+  const { edit } = useBench();
+  const design = useDesign();
   const { sets, own } = design.fitUp.drills;
   const [open, setOpen] = useState(false);
   const offered = drillsIn(sets);

@@ -4,9 +4,10 @@ import { Wrench } from "lucide-react";
 import { useState } from "react";
 import { RULES } from "@/core/review/reviewDesign";
 import type { Finding } from "@/core/review/types";
+import { useUnits } from "@/store/settings";
 import { findingWords, isTradeRule } from "@/words/findings";
 import { RULE_WORDS, ruleUnitWords } from "@/words/rules";
-import { useBench, useReview, useWeighed } from "../bench/BenchContext";
+import { useBench, useDesign, useReview, useWeighing } from "../bench/BenchContext";
 import { useMend } from "../bench/useMend";
 import { ShareField } from "../fields/ShareField";
 import { useAsked } from "../useAsked";
@@ -14,8 +15,9 @@ import { Note, Section } from "./Section";
 
 /** What stands against the knife: why, how to mend it, by one click where it can be worked out; what was accepted. */
 export function FindingsSection() {
-  const { edit, design } = useBench();
-  const { weighing } = useWeighed();
+  const { edit } = useBench();
+  const design = useDesign();
+  const weighing = useWeighing();
   const quick = useReview();
   // The whole review comes a moment later than the quick one, with every mend.
   const { answer: whole } = useAsked(weighing?.ok ? design : null, async (s, d) => ({
@@ -74,7 +76,8 @@ const SEVERITY_WORDS = {
 const SEVERITY_TINT = { error: "fault", warning: "warn", note: "graphite" } as const;
 
 function OneFinding({ finding: f }: { finding: Finding }) {
-  const { units, edit } = useBench();
+  const { edit } = useBench();
+  const units = useUnits();
   const mend = useMend();
   const [reason, setReason] = useState<string | null>(null);
   const words = isTradeRule(f.rule) ? RULE_WORDS[f.rule] : null;
@@ -138,7 +141,8 @@ function OneFinding({ finding: f }: { finding: Finding }) {
 
 /** Every rule's limit, as it is or as this knife's maker wants it. */
 function Limits() {
-  const { design, edit } = useBench();
+  const { edit } = useBench();
+  const design = useDesign();
   const [open, setOpen] = useState(false);
   return (
     <Stack gap="2">

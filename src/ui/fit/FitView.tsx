@@ -1,6 +1,6 @@
 "use client";
 import { Box, Flex, Link, Stack, Text } from "@chakra-ui/react";
-import { useBench, useWeighed } from "../bench/BenchContext";
+import { useDesign, useWeighing } from "../bench/BenchContext";
 import { useAsked } from "../useAsked";
 import { BoltsSection } from "./BoltsSection";
 import { CautionsSection } from "./CautionsSection";
@@ -30,8 +30,8 @@ const SECTIONS = [
 
 /** Everything to measure, drill, cut and mix: a sheet to take to the bench, with the settings it follows from. */
 export function FitView() {
-  const { design } = useBench();
-  const { weighing } = useWeighed();
+  const design = useDesign();
+  const weighing = useWeighing();
   const sound = weighing?.ok ?? false;
   const { answer: sheet, failed } = useAsked(sound ? design : null, (s, d) => s.fit(d));
   return (

@@ -2,8 +2,9 @@
 import type { FitSheet } from "@/core/fit/sheet";
 import { materialById } from "@/core/stock/materials";
 import { printMass } from "@/core/units/print";
+import { useUnits } from "@/store/settings";
 import { JOINT_WORDS } from "@/words/fit";
-import { useBench } from "../bench/BenchContext";
+
 import { LengthAt, ShareAt } from "../fields/bound";
 import { Fact, Figures, Note, Section } from "./Section";
 
@@ -12,7 +13,7 @@ const names = (ids: readonly string[]) => ids.map((id) => materialById(id)?.name
 
 /** How much adhesive to mix, by volume and by weight, and whether there is time. */
 export function GlueSection({ sheet }: { sheet: FitSheet }) {
-  const { units } = useBench();
+  const units = useUnits();
   const { glue } = sheet;
   return (
     <Section id="glue" title="Glue" settings={<GlueSettings />}>

@@ -1,13 +1,14 @@
 "use client";
 import type { FitSheet } from "@/core/fit/sheet";
 import { printLength } from "@/core/units/print";
-import { useBench } from "../bench/BenchContext";
+import { useUnits } from "@/store/settings";
+
 import { LengthAt, YesAt } from "../fields/bound";
 import { Fact, Figures, Note, Section } from "./Section";
 
 /** The handle against the hand it is for. */
 export function HandSection({ sheet: { hand } }: { sheet: FitSheet }) {
-  const { units } = useBench();
+  const units = useUnits();
   const length = (mm: number) => printLength(mm, units);
   return (
     <Section

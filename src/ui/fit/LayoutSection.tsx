@@ -5,8 +5,9 @@ import type { FitSheet } from "@/core/fit/sheet";
 import { alignedToMiddle, evenlySpread, mirrored } from "@/core/fit/spread";
 import { layoutOf } from "@/core/layout/layout";
 import { printLength } from "@/core/units/print";
+import { useUnits } from "@/store/settings";
 import { FASTENER_WORDS } from "@/words/fasteners";
-import { useBench } from "../bench/BenchContext";
+import { useBench, useDesign } from "../bench/BenchContext";
 import { knifeExtent } from "../drawing/extent";
 import { Hatches } from "../drawing/Hatches";
 import { KnifeSide } from "../drawing/KnifeSide";
@@ -19,7 +20,7 @@ import { Fact, Figures, Note, Section } from "./Section";
 
 /** Where each pin stands, from the datum and from the edges, and what is left round it. */
 export function LayoutSection({ sheet }: { sheet: FitSheet }) {
-  const { units } = useBench();
+  const units = useUnits();
   const [edge, setEdge] = useState<"lower" | "upper">("lower");
   const length = (mm: number) => printLength(mm, units, 2);
   return (
@@ -88,7 +89,8 @@ export function LayoutSection({ sheet }: { sheet: FitSheet }) {
 }
 
 function SpreadTools() {
-  const { design, edit } = useBench();
+  const { edit } = useBench();
+  const design = useDesign();
   const put = (label: string, moves: ReturnType<typeof evenlySpread>) =>
     edit(label, (d) => {
       for (const m of moves) {
@@ -126,7 +128,7 @@ const WIDTH = 640;
 
 /** The handle from its right side, its pins numbered as in the table. */
 function NumberedSide({ sheet }: { sheet: FitSheet }) {
-  const { design } = useBench();
+  const design = useDesign();
   const e = knifeExtent(design);
   const right = Math.min(e.xHigh, 30);
   const pxPerMm = Math.min(5, WIDTH / (right - e.xLow + 8));

@@ -5,8 +5,9 @@ import type { GuardSlot } from "@/core/fit/guardSlot";
 import type { FitSheet } from "@/core/fit/sheet";
 import { guardWidthAt } from "@/core/layout/guard";
 import { printLength } from "@/core/units/print";
+import { useUnits } from "@/store/settings";
 import { partName } from "@/words/parts";
-import { useBench } from "../bench/BenchContext";
+import { useDesign } from "../bench/BenchContext";
 import { LengthAt } from "../fields/bound";
 import { LengthList } from "../fields/LengthList";
 import { color } from "../theme";
@@ -14,7 +15,8 @@ import { Fact, Figures, Note, Section } from "./Section";
 
 /** The slot through the guard: its size, how it is made, and its drawing at full size. */
 export function SlotSection({ sheet }: { sheet: FitSheet }) {
-  const { design, units } = useBench();
+  const design = useDesign();
+  const units = useUnits();
   const { slot } = sheet;
   const length = (mm: number) => printLength(mm, units, 2);
   if (!slot || !design.guard)
@@ -91,7 +93,7 @@ export function SlotSection({ sheet }: { sheet: FitSheet }) {
 
 /** Slots of the pieces behind: what the tang, or its rod, comes in by. */
 function PieceSlots({ sheet }: { sheet: FitSheet }) {
-  const { units } = useBench();
+  const units = useUnits();
   const length = (mm: number) => printLength(mm, units, 2);
   if (sheet.pieceSlots.length === 0) return null;
   return (

@@ -4,15 +4,18 @@ import type { FitSheet } from "@/core/fit/sheet";
 import type { CutPiece, Size } from "@/core/fit/stockList";
 import { materialById } from "@/core/stock/materials";
 import { printLengthBare } from "@/core/units/print";
+import { useUnits } from "@/store/settings";
 import { cutName } from "@/words/parts";
-import { useBench } from "../bench/BenchContext";
+import { useBench, useDesign } from "../bench/BenchContext";
 import { ItemCard } from "../bench/steps/ItemCard";
 import { LengthAt } from "../fields/bound";
 import { Figures, Note, Section } from "./Section";
 
 /** What to saw, against what is there. */
 export function StockSection({ sheet }: { sheet: FitSheet }) {
-  const { design, edit, units } = useBench();
+  const { edit } = useBench();
+  const design = useDesign();
+  const units = useUnits();
   const size = (s: Size) =>
     [s.lengthMm, s.heightMm, s.thicknessMm].map((mm) => printLengthBare(mm, units, 1)).join(" × ");
   const called = (id: string) => {

@@ -2,13 +2,14 @@
 import type { FitSheet } from "@/core/fit/sheet";
 import { materialById } from "@/core/stock/materials";
 import { printLength } from "@/core/units/print";
-import { useBench } from "../bench/BenchContext";
+import { useUnits } from "@/store/settings";
+
 import { LengthAt, ShareAt } from "../fields/bound";
 import { Fact, Figures, Note, Section } from "./Section";
 
 /** Bending of the tang under stated loads, and how far wood moves over the year. */
 export function StrengthSection({ sheet: { stress, movement } }: { sheet: FitSheet }) {
-  const { units } = useBench();
+  const units = useUnits();
   const length = (mm: number) => printLength(mm, units, 2);
   return (
     <Section

@@ -8,7 +8,8 @@ import { limitIn } from "@/core/review/reviewDesign";
 import { materialById } from "@/core/stock/materials";
 import { toughnessOf } from "@/core/stock/working";
 import { printLength } from "@/core/units/print";
-import { useBench } from "../bench/BenchContext";
+import { useUnits } from "@/store/settings";
+import { useDesign } from "../bench/BenchContext";
 import { KnifeSide } from "../drawing/KnifeSide";
 import { toPx } from "../drawing/path";
 import { DrawnText } from "../drawing/Text";
@@ -18,7 +19,8 @@ import { Fact, Note, Section } from "./Section";
 
 /** The thinnest wall between tang hole and surface along the handle, as a strip under the side view. */
 export function WallsSection({ sheet }: { sheet: FitSheet }) {
-  const { design, units } = useBench();
+  const design = useDesign();
+  const units = useUnits();
   const [wantedMm, setWantedMm] = useState(3);
   const share = useMemo(
     () => (sheet.thinnestWall ? thinnerTang(design, wantedMm) : null),
@@ -63,7 +65,7 @@ export function WallsSection({ sheet }: { sheet: FitSheet }) {
 
 /** What contouring leaves of the scales where they are thinnest. */
 function ScaleLeft({ sheet: { thinnestScale: left } }: { sheet: FitSheet }) {
-  const { units } = useBench();
+  const units = useUnits();
   if (!left) return null;
   return (
     <Fact name="Thinnest scale on the middle line">
@@ -76,7 +78,8 @@ const WIDTH = 600;
 const STRIP = 110;
 
 function WallStrip({ walls, thinnest }: { walls: readonly Wall[]; thinnest: Wall }) {
-  const { design, units } = useBench();
+  const design = useDesign();
+  const units = useUnits();
   const { outline: contour } = layoutOf(design);
   const [low, high] = [contour.xRange[0] - 6, 14];
   const pxPerMm = WIDTH / (high - low);

@@ -5,7 +5,7 @@ import { layOutDemoKnivesOnce } from "@/store/demo";
 import { knifeIds } from "@/store/knives";
 import { createRackFigures, type RackFigureStore } from "@/store/rackFigures";
 import { useKept } from "@/store/useKept";
-import { createWeigher } from "@/workers/weigh.client";
+import { createWeigher } from "@/workers/services";
 import { knifeExtent } from "../drawing/extent";
 
 /** Whether the kept figures have been read. */
@@ -25,7 +25,7 @@ export function useRack(): { ids: readonly string[] | undefined; figures: RackFi
 
   useEffect(() => {
     const weigher = createWeigher();
-    const made = createRackFigures(weigher.weigh, knifeExtent);
+    const made = createRackFigures((design) => weigher.ask((s) => s.weigh(design)), knifeExtent);
     setFigures(made);
     void layOutDemoKnivesOnce()
       // A database that takes no demo knives shows what is there.

@@ -3,11 +3,13 @@ import { Box, Checkbox, Flex, Slider, Stack, Text } from "@chakra-ui/react";
 import dynamic from "next/dynamic";
 import { useTheme } from "next-themes";
 import { type KeyboardEvent, useMemo, useRef, useState } from "react";
+import type { Design } from "@/core/design/schema";
 import type { CutOpen, PartMesh } from "@/core/kernel/partMeshes";
 import { materialById } from "@/core/stock/materials";
 import { printLength, printMass } from "@/core/units/print";
+import { useUnits } from "@/store/settings";
 import { partName } from "@/words/parts";
-import { useBench, useWeighed } from "../bench/BenchContext";
+import { useDesign, useWeighing } from "../bench/BenchContext";
 import { ChoiceField } from "../fields/ChoiceField";
 import { offsets } from "./explode";
 import type { Controls } from "./SolidScene";
@@ -26,8 +28,9 @@ const NEARER = 0.88;
 
 /** The whole knife as solids: turned, drawn apart, cut open; parts by material. Loaded when it is asked for. */
 export function SolidView() {
-  const { design, units } = useBench();
-  const { weighing } = useWeighed();
+  const design = useDesign();
+  const units = useUnits();
+  const weighing = useWeighing();
   const sound = weighing?.ok ?? false;
   const [apart, setApart] = useState(0);
   const [cutKind, setCutKind] = useState<CutKind>("none");
@@ -233,7 +236,7 @@ function turned(controls: Controls, key: string): boolean {
 }
 
 /** How far a cut can be moved, mm. */
-function reachOf({ blade, handle, guard }: ReturnType<typeof useBench>["design"]) {
+function reachOf({ blade, handle, guard }: Design) {
   const wide = [...handle.plan.map((p) => Math.max(p.halfMm, p.leftHalfMm ?? 0)), (guard?.widthMm ?? 0) / 2];
   return {
     x: [Math.floor(Math.min(...handle.outline.map((n) => n.xMm))) - 20, Math.ceil(blade.lengthMm)] as const,

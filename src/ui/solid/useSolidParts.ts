@@ -2,7 +2,7 @@
 import { useEffect, useRef, useState } from "react";
 import type { Design } from "@/core/design/schema";
 import type { CutOpen, PartMesh } from "@/core/kernel/partMeshes";
-import { solids } from "@/workers/solid.client";
+import { solids } from "@/workers/services";
 
 /** A drag is followed when it rests this long, ms. */
 const REST_MS = 180;

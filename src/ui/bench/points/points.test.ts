@@ -6,7 +6,7 @@ import { valueAt } from "@/core/design/path";
 import { type Design, designSchema } from "@/core/design/schema";
 import type { Draft } from "@/store/session";
 import { shownLimits } from "../../fields/bound";
-import { STEPS, type Step } from "../BenchContext";
+import { STEPS, type Step } from "../benchState";
 import { planPoints, sidePoints } from "./pointsOf";
 import type { BenchPoint } from "./types";
 

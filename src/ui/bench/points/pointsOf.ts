@@ -1,5 +1,5 @@
 import type { Design } from "@/core/design/schema";
-import type { Step } from "../BenchContext";
+import type { Step } from "../benchState";
 import { bladePlanPoints, bladePoints } from "./bladePoints";
 import { pinPoints } from "./boredPoints";
 import { guardPlanPoints, guardPoints } from "./guardPoints";

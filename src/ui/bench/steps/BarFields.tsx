@@ -3,13 +3,13 @@ import { Button, Stack } from "@chakra-ui/react";
 import type { Bar } from "@/core/design/schema";
 import { bladeHeights } from "@/core/layout/bladeOutline";
 import { LengthAt } from "../../fields/bound";
-import { useBench } from "../BenchContext";
+import { useBench, useDesign } from "../BenchContext";
 import { Group } from "./Group";
 
 /** The stick of a hidden or a framed tang. */
 export function BarFields() {
-  const { design, edit } = useBench();
-  const { spine, ricassoBottom } = bladeHeights(design.blade);
+  const { edit } = useBench();
+  const { spine, ricassoBottom } = bladeHeights(useDesign((d) => d.blade));
   const flush = (label: string, yOf: (bar: Bar) => number) => (
     <Button
       size="xs"

@@ -5,14 +5,14 @@ import { GRIND_WORDS, TIP_WORDS } from "@/words/nodes";
 import { LengthAt, MaterialAt, ShareAt } from "../../fields/bound";
 import { ChoiceField } from "../../fields/ChoiceField";
 import { FOR_BLADES } from "../../fields/MaterialField";
-import { useBench } from "../BenchContext";
+import { useBench, useDesign } from "../BenchContext";
 import { Group } from "./Group";
 import { StartFields } from "./StartFields";
 
 /** The blade's measures, tip and grind. */
 export function BladeStep() {
-  const { design, edit } = useBench();
-  const { blade } = design;
+  const { edit } = useBench();
+  const style = useDesign((d) => d.blade.tip.style);
   return (
     <>
       <StartFields />
@@ -26,11 +26,11 @@ export function BladeStep() {
       <Group title="Tip">
         <ChoiceField
           label="Style"
-          value={blade.tip.style}
+          value={style}
           choices={TIP_STYLES.map((value) => ({ value, name: TIP_WORDS[value] }))}
-          onChange={(style: TipStyle) =>
+          onChange={(to: TipStyle) =>
             edit("Change tip style", (d) => {
-              d.blade.tip = tipFrom(style, d.blade.lengthMm);
+              d.blade.tip = tipFrom(to, d.blade.lengthMm);
             })
           }
         />
@@ -76,8 +76,11 @@ function grindOf(kind: Grind["kind"], before: Grind, heelMm: number): Grind {
 }
 
 function GrindFields() {
-  const { design, edit } = useBench();
-  const { grind, heelHeightMm } = design.blade;
+  const { edit } = useBench();
+  const { grind, heelHeightMm } = useDesign((d) => ({
+    grind: d.blade.grind,
+    heelHeightMm: d.blade.heelHeightMm,
+  }));
   const put = (label: string, next: Grind) =>
     edit(label, (d) => {
       d.blade.grind = next;

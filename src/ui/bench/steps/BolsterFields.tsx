@@ -1,14 +1,18 @@
 "use client";
 import { Stack, Text } from "@chakra-ui/react";
 import { newBolster } from "@/core/design/constructions";
-import type { ScalesHandle } from "@/core/design/schema";
 import { LengthAt, MaterialAt, ShareAt, TickAt } from "../../fields/bound";
 import { FOR_GUARDS } from "../../fields/MaterialField";
+import { useDesign } from "../BenchContext";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
 
 /** Metal blocks at the ends of the scales. */
-export function BolsterFields({ handle }: { handle: ScalesHandle }) {
+export function BolsterFields() {
+  const has = useDesign(({ handle }) => ({
+    front: handle.kind === "scales" && handle.bolsters.front !== null,
+    rear: handle.kind === "scales" && handle.bolsters.rear !== null,
+  }));
   return (
     <Group title="Bolsters">
       {(["front", "rear"] as const).map((end) => (
@@ -18,7 +22,7 @@ export function BolsterFields({ handle }: { handle: ScalesHandle }) {
             label={end === "front" ? "Front bolsters" : "Rear bolsters"}
             make={() => newBolster("nickel-silver")}
           />
-          {handle.bolsters[end] && (
+          {has[end] && (
             <ItemCard id={`bolster-${end}`} title={end === "front" ? "Front bolsters" : "Rear bolsters"}>
               <Stack gap="2">
                 <LengthAt at={`handle.bolsters.${end}.lengthMm`} label="Length at the axis" />
@@ -41,7 +45,7 @@ export function BolsterFields({ handle }: { handle: ScalesHandle }) {
           )}
         </Stack>
       ))}
-      {(handle.bolsters.front || handle.bolsters.rear) && (
+      {(has.front || has.rear) && (
         <Text color="graphite" fontSize="sm">
           Pin each pair with two pins of its own metal (Pins step); fit and finish their joints before the
           scales are glued.

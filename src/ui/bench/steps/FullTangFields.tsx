@@ -14,28 +14,29 @@ import { ItemCard } from "./ItemCard";
 
 const FOR_SHORT = [...FOR_BLADES, "metal", "laminate", "wood"] as const;
 
+/** A taper to three fifths at the butt. */
+function newTaper(spineMm: number) {
+  return { frontMm: spineMm, buttMm: Math.max(0.3, Math.round(spineMm * 6) / 10) };
+}
+
 /** A slab of the handle's outline: taper, length, openings. */
 export function FullTangFields({ tang }: { tang: FullTang }) {
-  const { design } = useBench();
-  const spine = design.blade.spineMm;
+  const { session } = useBench();
+  const design = () => session.getState().design;
   return (
     <>
       <Group title="Full tang">
         <Text color="graphite" fontSize="sm">
           A slab of the handle's outline, in the blade's steel.
         </Text>
-        <TickAt
-          at="tang.taper"
-          label="Tapered"
-          make={() => ({ frontMm: spine, buttMm: Math.max(0.3, Math.round(spine * 6) / 10) })}
-        />
+        <TickAt at="tang.taper" label="Tapered" make={() => newTaper(design().blade.spineMm)} />
         {tang.taper && (
           <>
             <LengthAt at="tang.taper.frontMm" label="Thickness at the front" />
             <LengthAt at="tang.taper.buttMm" label="Thickness at the butt" />
           </>
         )}
-        <TickAt at="tang.short" label="Ends before the butt" make={() => newShort(design)} />
+        <TickAt at="tang.short" label="Ends before the butt" make={() => newShort(design())} />
         {tang.short && (
           <>
             <LengthAt at="tang.short.lengthMm" label="Length of the tang" />
@@ -50,7 +51,7 @@ export function FullTangFields({ tang }: { tang: FullTang }) {
       <Holes tang={tang} />
       <Slots tang={tang} />
       <Group title="Recess">
-        <TickAt at="tang.recess" label="Hollow both faces" make={() => newRecess(design)} />
+        <TickAt at="tang.recess" label="Hollow both faces" make={() => newRecess(design())} />
         {tang.recess && (
           <>
             <LengthAt at="tang.recess.rimMm" label="Rim left all round" />
@@ -79,12 +80,18 @@ function useTangEdit() {
 }
 
 function Holes({ tang: { holes } }: { tang: FullTang }) {
-  const { design, setSelected } = useBench();
+  const { session, setSelected } = useBench();
   const edit = useTangEdit();
   const add = () => {
     const id = freeId("hole", holes);
     edit("Add tang hole", (t) => {
-      t.holes.push({ id, ...openSpot(design, 8), diameterMm: 8, fill: null, purpose: "lighten" });
+      t.holes.push({
+        id,
+        ...openSpot(session.getState().design, 8),
+        diameterMm: 8,
+        fill: null,
+        purpose: "lighten",
+      });
     });
     setSelected(id);
   };
@@ -136,12 +143,19 @@ function OldFill({ at }: { at: string }) {
 }
 
 function Slots({ tang: { slots } }: { tang: FullTang }) {
-  const { design, setSelected } = useBench();
+  const { session, setSelected } = useBench();
   const edit = useTangEdit();
   const add = () => {
     const id = freeId("slot", slots);
     edit("Add tang slot", (t) => {
-      t.slots.push({ id, ...openSpot(design, 10), lengthMm: 20, widthMm: 6, angleDeg: 0, fill: null });
+      t.slots.push({
+        id,
+        ...openSpot(session.getState().design, 10),
+        lengthMm: 20,
+        widthMm: 6,
+        angleDeg: 0,
+        fill: null,
+      });
     });
     setSelected(id);
   };

@@ -10,7 +10,7 @@ import { FITTING_WORDS } from "@/words/fittings";
 import { FillAt, LengthAt, MaterialAt, ShareAt, TickAt } from "../../fields/bound";
 import { FOR_GUARDS, FOR_PIECES, FOR_PINS } from "../../fields/MaterialField";
 import { RecordFields } from "../../fields/RecordFields";
-import { useBench } from "../BenchContext";
+import { useBench, useDesign } from "../BenchContext";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
 import { ImportShape, MeshPlaceFields } from "./MeshFields";
@@ -20,12 +20,12 @@ const FOR_PLATES = [...new Set([...FOR_GUARDS, ...FOR_PIECES])];
 
 /** The guard across the tang, its front face on the datum. */
 export function GuardStep() {
-  const { design } = useBench();
-  const { guard } = design;
+  const { session } = useBench();
+  const guard = useDesign((d) => d.guard);
   return (
     <>
       <Group title="Guard">
-        <TickAt at="guard" label="Plate guard" make={() => newGuard(design)} />
+        <TickAt at="guard" label="Plate guard" make={() => newGuard(session.getState().design)} />
         {!guard && (
           <Text color="graphite" fontSize="sm">
             None: the handle begins at the datum.
@@ -167,10 +167,10 @@ function FaceFields({ guard }: { guard: Guard }) {
 }
 
 function FittedFields({ guard }: { guard: Guard }) {
-  const { design } = useBench();
+  const bar = useDesign((d) => d.tang.kind !== "full");
   return (
     <Group title="Fit">
-      {design.tang.kind !== "full" && (
+      {bar && (
         <>
           <LengthAt
             at="guard.slot.clearanceMm"

@@ -9,7 +9,7 @@ import {
 } from "@/core/layout/handleLengths";
 import { NODE_WORDS } from "@/words/nodes";
 import { LengthField } from "../../fields/LengthField";
-import { useBench } from "../BenchContext";
+import { useBench, useDesign, useSelected } from "../BenchContext";
 import { addNodeAfter, removeNode } from "../outlineEdits";
 import { Group } from "./Group";
 import { OutlineForms } from "./OutlineForms";
@@ -25,49 +25,55 @@ const LENGTH_WORDS: Record<HandleLength, string> = {
   butt: "Height at the butt",
 };
 
-/** The handle: outline by lengths and points, section, scales, liners, front bevel. */
+/** The handle: outline by lengths and points, section, scales or pieces. */
 export function HandleStep() {
-  const { design, edit, session } = useBench();
-  const { handle } = design;
+  const kind = useDesign((d) => d.handle.kind);
   return (
     <>
       <Group title="Outline">
-        {HANDLE_LENGTHS.map((which) => {
-          const mm = handleLength(handle, which);
-          return (
-            mm !== null && (
-              <LengthField
-                key={which}
-                label={LENGTH_WORDS[which]}
-                mm={mm}
-                min={which === "length" ? 20 : 3}
-                max={which === "length" ? 600 : 200}
-                digits={1}
-                onChange={(to) =>
-                  edit(`Change ${LENGTH_WORDS[which].toLowerCase()}`, (d) => {
-                    Object.assign(d.handle, withHandleLength(session.getState().design.handle, which, to));
-                  })
-                }
-              />
-            )
-          );
-        })}
+        {HANDLE_LENGTHS.map((which) => (
+          <HandleLengthField key={which} which={which} />
+        ))}
         <PointTools />
       </Group>
       <OutlineForms />
       <SectionFields />
-      {handle.kind === "scales" ? <ScalesFields handle={handle} /> : <PieceFields handle={handle} />}
+      {kind === "scales" ? <ScalesFields /> : <PieceFields />}
     </>
+  );
+}
+
+/** One of the lengths that shape the outline; none where the outline has no such place. */
+function HandleLengthField({ which }: { which: HandleLength }) {
+  const { edit, session } = useBench();
+  const mm = useDesign((d) => handleLength(d.handle, which));
+  if (mm === null) return null;
+  return (
+    <LengthField
+      label={LENGTH_WORDS[which]}
+      mm={mm}
+      min={which === "length" ? 20 : 3}
+      max={which === "length" ? 600 : 200}
+      digits={1}
+      onChange={(to) =>
+        edit(`Change ${LENGTH_WORDS[which].toLowerCase()}`, (d) => {
+          Object.assign(d.handle, withHandleLength(session.getState().design.handle, which, to));
+        })
+      }
+    />
   );
 }
 
 /** What can be done to the outline point that is picked out. */
 function PointTools() {
-  const { design, edit, selected, setSelected } = useBench();
-  const nodes = design.handle.outline;
-  const at = nodes.findIndex((n) => n.id === selected);
-  const node = nodes[at];
-  if (!node) {
+  const { edit, session, setSelected } = useBench();
+  const selected = useSelected();
+  const picked = useDesign((d) => {
+    const nodes = d.handle.outline;
+    const at = nodes.findIndex((n) => n.id === selected);
+    return at < 0 ? null : { at, role: nodes[at].role, corner: nodes[at].corner, count: nodes.length };
+  });
+  if (!picked) {
     return (
       <Text color="graphite" fontSize="sm">
         Drag the points of the side view, or pick one with Tab and move it with the arrow keys. Enter types
@@ -75,14 +81,16 @@ function PointTools() {
       </Text>
     );
   }
-  const inner = at > 0 && at < nodes.length - 1;
+  const { at, role, corner, count } = picked;
+  const node = () => session.getState().design.handle.outline[at];
+  const inner = at > 0 && at < count - 1;
   return (
     <Stack direction="row" gap="2" align="center" wrap="wrap">
-      <Text fontWeight="500">{NODE_WORDS[node.role]}</Text>
+      <Text fontWeight="500">{NODE_WORDS[role]}</Text>
       {inner && (
         <Checkbox.Root
           size="sm"
-          checked={node.corner}
+          checked={corner}
           onCheckedChange={({ checked }) =>
             edit(checked ? "Make a corner" : "Round the corner", (d) => {
               d.handle.outline[at].corner = checked === true;
@@ -97,8 +105,8 @@ function PointTools() {
       <Button
         size="xs"
         variant="outline"
-        disabled={nodes.length >= 40}
-        onClick={() => setSelected(addNodeAfter(edit, node))}
+        disabled={count >= 40}
+        onClick={() => setSelected(addNodeAfter(edit, node()))}
       >
         <Plus /> Point after
       </Button>
@@ -106,9 +114,9 @@ function PointTools() {
         <IconButton
           size="xs"
           variant="outline"
-          aria-label={`Remove ${NODE_WORDS[node.role]}`}
-          disabled={nodes.length <= 4}
-          onClick={() => removeNode(edit, node)}
+          aria-label={`Remove ${NODE_WORDS[role]}`}
+          disabled={count <= 4}
+          onClick={() => removeNode(edit, node())}
         >
           <Trash2 />
         </IconButton>

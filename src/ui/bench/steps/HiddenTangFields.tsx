@@ -8,7 +8,7 @@ import { END_WORDS, HOLE_WORDS, NUT_WORDS } from "@/words/constructions";
 import { ChoiceAt, FillAt, LengthAt, MaterialAt, ShareAt } from "../../fields/bound";
 import { ChoiceField } from "../../fields/ChoiceField";
 import { FOR_PINS } from "../../fields/MaterialField";
-import { useBench } from "../BenchContext";
+import { useBench, useDesign } from "../BenchContext";
 import { BarFields } from "./BarFields";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
@@ -88,8 +88,8 @@ function EndFields({ tang: { end } }: { tang: HiddenTang }) {
 
 /** A thread by its name: diameter and pitch together. */
 function ThreadField() {
-  const { design, edit } = useBench();
-  const end = design.tang.kind === "hidden" ? design.tang.end : null;
+  const { edit } = useBench();
+  const end = useDesign(({ tang }) => (tang.kind === "hidden" ? tang.end : null));
   if (!end || !("pitchMm" in end)) return null;
   const same = (t: { diameterMm: number; pitchMm: number }) =>
     Math.abs(t.diameterMm - end.diameterMm) < 0.005 && Math.abs(t.pitchMm - end.pitchMm) < 0.005;

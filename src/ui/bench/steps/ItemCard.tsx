@@ -2,7 +2,7 @@
 import { Box, Flex, IconButton, Text } from "@chakra-ui/react";
 import { Trash2 } from "lucide-react";
 import type { ReactNode } from "react";
-import { useBench } from "../BenchContext";
+import { useBench, useSelected } from "../BenchContext";
 
 /** One pin, hole or liner in the panel; marked when it is picked out on the drawing. */
 export function ItemCard(props: {
@@ -12,7 +12,8 @@ export function ItemCard(props: {
   aside?: ReactNode;
   children: ReactNode;
 }) {
-  const { selected, setSelected } = useBench();
+  const { setSelected } = useBench();
+  const selected = useSelected();
   const picked = selected === props.id;
   return (
     <Box

@@ -6,15 +6,18 @@ import type { ScalesHandle } from "@/core/design/schema";
 import { freeId } from "@/core/fit/openSpot";
 import { LengthAt, MaterialAt, ShareAt, TickAt } from "../../fields/bound";
 import { FOR_LINERS, FOR_SCALES } from "../../fields/MaterialField";
-import { useBench } from "../BenchContext";
+import { useBench, useDesign } from "../BenchContext";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
 
+const NONE: ScalesHandle["joints"] = [];
+
 /** Joints that part the scales into segments, the same on both sides. */
-export function JointFields({ handle: { joints } }: { handle: ScalesHandle }) {
-  const { design, edit, setSelected } = useBench();
+export function JointFields() {
+  const { edit, session, setSelected } = useBench();
+  const joints = useDesign(({ handle }) => (handle.kind === "scales" ? handle.joints : NONE));
   const add = () => {
-    const joint = newJoint(freeId("joint", joints), design);
+    const joint = newJoint(freeId("joint", joints), session.getState().design);
     edit("Add joint", (d) => {
       if (d.handle.kind === "scales") d.handle.joints.push(joint);
     });

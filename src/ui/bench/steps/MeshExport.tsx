@@ -3,19 +3,19 @@ import { Button, Stack, Text } from "@chakra-ui/react";
 import { Download } from "lucide-react";
 import { useState } from "react";
 import { partName } from "@/words/parts";
-import { solids } from "@/workers/solid.client";
+import { solids } from "@/workers/services";
 import type { MeshFormat } from "@/workers/solid.messages";
 import { ChoiceField } from "../../fields/ChoiceField";
 import { download, fileStem } from "../../files";
-import { useBench, useWeighed } from "../BenchContext";
+import { useDesign, useWeighing } from "../BenchContext";
 import { Group } from "./Group";
 
 const WHOLE = "whole";
 
 /** The whole knife or one part as a mesh file, in millimetres. */
 export function MeshExport() {
-  const { design } = useBench();
-  const { weighing } = useWeighed();
+  const design = useDesign();
+  const weighing = useWeighing();
   const parts = weighing?.ok ? weighing.report.parts : [];
   const [wanted, setWanted] = useState(WHOLE);
   const [busy, setBusy] = useState<MeshFormat | null>(null);

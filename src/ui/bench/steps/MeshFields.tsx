@@ -6,18 +6,21 @@ import { encodeMesh } from "@/core/design/storedMesh";
 import { LARGEST_MESH_BYTES, type MeshUnit, MM_PER } from "@/core/files/mesh/soup";
 import { freeId } from "@/core/fit/openSpot";
 import { printLengthShort } from "@/core/units/print";
+import { useUnits } from "@/store/settings";
 import { MESH_UNIT_WORDS, repairWords, shapeFailureWords } from "@/words/shapes";
-import { solids } from "@/workers/solid.client";
+import { solids } from "@/workers/services";
 import { LengthAt, ShareAt, useAt } from "../../fields/bound";
 import { ChoiceField } from "../../fields/ChoiceField";
 import { FileButton } from "../../fields/FileButton";
-import { useBench } from "../BenchContext";
+import { useBench, useDesign } from "../BenchContext";
 
 type Said = { readonly status: "success" | "error"; readonly lines: readonly string[] };
 
 /** Takes a shape from a file, says what was done to it, and keeps it in the knife. */
 export function ImportShape({ onImported }: { onImported: (meshId: string) => void }) {
-  const { design, edit, session, units } = useBench();
+  const { edit, session } = useBench();
+  const full = useDesign((d) => d.meshes.length >= 6);
+  const units = useUnits();
   const [unit, setUnit] = useState<MeshUnit | "guess">("guess");
   const [said, setSaid] = useState<Said | null>(null);
   const [busy, setBusy] = useState(false);
@@ -77,7 +80,7 @@ export function ImportShape({ onImported }: { onImported: (meshId: string) => vo
         size="xs"
         alignSelf="start"
         loading={busy}
-        disabled={design.meshes.length >= 6}
+        disabled={full}
         accept=".stl,.3mf"
         testId="shape-file"
         failure="The file could not be read"
@@ -103,7 +106,7 @@ const FORWARD = ["x", "-x", "y", "-y", "z", "-z"] as const;
 
 /** Which shape stands there, and how it is turned. */
 export function MeshPlaceFields({ at }: { at: string }) {
-  const { design } = useBench();
+  const meshes = useDesign((d) => d.meshes);
   const [meshId, putMesh] = useAt<string>(`${at}.meshId`, "Imported shape");
   const [forward, putForward] = useAt<(typeof FORWARD)[number]>(`${at}.forward`, "Direction");
   return (
@@ -111,7 +114,7 @@ export function MeshPlaceFields({ at }: { at: string }) {
       <ChoiceField
         label="Imported shape"
         value={meshId}
-        choices={design.meshes.map((m) => ({ value: m.id, name: m.name }))}
+        choices={meshes.map((m) => ({ value: m.id, name: m.name }))}
         onChange={putMesh}
       />
       <ChoiceField

@@ -3,8 +3,9 @@ import { Box, Table, Text } from "@chakra-ui/react";
 import { materialById } from "@/core/stock/materials";
 import { printLength, printMass } from "@/core/units/print";
 import { MEASURED_BALANCE, MEASURED_MASS } from "@/core/weigh/report";
+import { useUnits } from "@/store/settings";
 import { partName } from "@/words/parts";
-import { useBench, useWeighed } from "../BenchContext";
+import { useReport } from "../BenchContext";
 import { Group } from "./Group";
 import { MeshExport } from "./MeshExport";
 import { SecondReading } from "./SecondReading";
@@ -17,9 +18,8 @@ const MEASURED_WORDS: Readonly<Record<string, string>> = {
 
 /** The weight of each part, and which material the spread owes most to. */
 export function PartsStep() {
-  const { units } = useBench();
-  const weighed = useWeighed();
-  const report = weighed.weighing?.ok ? weighed.weighing.report : null;
+  const units = useUnits();
+  const report = useReport();
   if (!report) return <Text color="graphite">There is nothing to weigh until the design can be built.</Text>;
   const nameOf = (ids: string) =>
     ids

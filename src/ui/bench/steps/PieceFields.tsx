@@ -1,17 +1,19 @@
 "use client";
 import { Button, IconButton, Stack, Text } from "@chakra-ui/react";
 import { ArrowDown, ArrowUp, Plus } from "lucide-react";
+import { memo } from "react";
 import { newPiece } from "@/core/design/constructions";
-import type { Piece, StackHandle } from "@/core/design/schema";
+import type { Design, StackHandle } from "@/core/design/schema";
 import { freeId } from "@/core/fit/openSpot";
 import { layoutOf } from "@/core/layout/layout";
 import { jointTilt, pressedLength, slackPiece } from "@/core/layout/pieces";
 import { printLength } from "@/core/units/print";
 import type { Draft } from "@/store/session";
+import { useUnits } from "@/store/settings";
 import { PIECE_WORDS } from "@/words/parts";
 import { ChoiceAt, LengthAt, MaterialAt, ShareAt } from "../../fields/bound";
 import { FOR_PIECES } from "../../fields/MaterialField";
-import { useBench } from "../BenchContext";
+import { useBench, useDesign } from "../BenchContext";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
 import { PrintedFields } from "./PrintedFields";
@@ -29,12 +31,13 @@ function usePiecesEdit() {
 }
 
 /** The pieces of a handle along the tang, front first; one of them takes the length that is left. */
-export function PieceFields({ handle }: { handle: StackHandle }) {
-  const { setSelected } = useBench();
-  const { pieces } = handle;
+export function PieceFields() {
+  const { session, setSelected } = useBench();
+  const ids = useDesign(({ handle }) => (handle.kind === "stack" ? handle.pieces.map((p) => p.id) : []));
   const edit = usePiecesEdit();
   const add = () => {
-    const id = freeId("piece", pieces);
+    const { handle } = session.getState().design;
+    const id = freeId("piece", handle.kind === "stack" ? handle.pieces : []);
     edit("Add piece", (all) => {
       all.splice(all.length - 1, 0, newPiece(id, "spacer", "vulcanised-fibre", 2));
     });
@@ -45,37 +48,51 @@ export function PieceFields({ handle }: { handle: StackHandle }) {
       <Group
         title="Pieces, front first"
         aside={
-          <Button size="xs" variant="outline" disabled={pieces.length >= 40} onClick={add}>
+          <Button size="xs" variant="outline" disabled={ids.length >= 40} onClick={add}>
             <Plus /> Add piece
           </Button>
         }
       >
-        {pieces.map((p, i) => (
-          <PieceCard key={p.id} handle={handle} piece={p} index={i} />
+        {ids.map((id, i) => (
+          <PieceCard key={id} index={i} last={i === ids.length - 1} />
         ))}
       </Group>
-      <RingFields handle={handle} />
+      <RingFields />
     </>
   );
 }
 
-function PieceCard({ handle, piece: p, index: i }: { handle: StackHandle; piece: Piece; index: number }) {
-  const { design, units } = useBench();
-  const edit = usePiecesEdit();
-  const { pieces } = handle;
+/** What is said of a piece beside its own record: its length as it lies, and whether it takes what the others leave. */
+function pieceAt(design: Design, i: number) {
+  const { handle } = design;
+  if (handle.kind !== "stack" || !handle.pieces[i]) return null;
   const [to, from] = layoutOf(design).pieces[i];
+  const leaning = { ...handle, pieces: handle.pieces.map((q) => ({ ...q, tiltDeg: 1 })) };
+  return {
+    piece: handle.pieces[i],
+    lengthMm: from - to,
+    slack: i === slackPiece(handle),
+    leans: jointTilt(leaning, i) !== 0,
+  };
+}
+
+const PieceCard = memo(function PieceCard({ index: i, last }: { index: number; last: boolean }) {
+  const laid = useDesign((d) => pieceAt(d, i));
+  const units = useUnits();
+  const edit = usePiecesEdit();
+  if (!laid) return null;
+  const { piece: p, lengthMm, slack, leans } = laid;
   const at = `handle.pieces.${i}`;
   const move = (by: 1 | -1) =>
     edit("Move piece", (all) => {
       all.splice(i + by, 0, ...all.splice(i, 1));
     });
-  const leans = jointTilt({ ...handle, pieces: pieces.map((q) => ({ ...q, tiltDeg: 1 })) }, i) !== 0;
   return (
     <ItemCard
       id={p.id}
       title={`${i + 1}. ${PIECE_WORDS[p.role]}`}
       onRemove={
-        pieces.length > 1
+        i > 0 || !last
           ? () =>
               edit("Remove piece", (all) => {
                 all.splice(i, 1);
@@ -97,7 +114,7 @@ function PieceCard({ handle, piece: p, index: i }: { handle: StackHandle; piece:
             size="xs"
             variant="ghost"
             aria-label={`Move piece ${i + 1} toward the butt`}
-            disabled={i === pieces.length - 1}
+            disabled={last}
             onClick={() => move(1)}
           >
             <ArrowDown />
@@ -109,10 +126,10 @@ function PieceCard({ handle, piece: p, index: i }: { handle: StackHandle; piece:
         <ChoiceAt at={`${at}.role`} label="What it is" names={PIECE_WORDS} />
         <MaterialAt at={`${at}.material`} label="Material" classes={FOR_PIECES} />
         <ShapeFields piece={p} index={i} />
-        {i === slackPiece(handle) ? (
+        {slack ? (
           <Text color="graphite" fontSize="sm">
-            {printLength(from - to, units)} long: it takes what the others leave
-            {i === pieces.length - 1 ? ", and reaches to the butt." : "."}
+            {printLength(lengthMm, units)} long: it takes what the others leave
+            {last ? ", and reaches to the butt." : "."}
           </Text>
         ) : (
           <LengthAt at={`${at}.lengthMm`} label="Length" />
@@ -133,4 +150,4 @@ function PieceCard({ handle, piece: p, index: i }: { handle: StackHandle; piece:
       </Stack>
     </ItemCard>
   );
-}
+});

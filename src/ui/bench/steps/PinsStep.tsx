@@ -1,26 +1,26 @@
 "use client";
 import { Button, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
+import { memo } from "react";
 import { holesOf } from "@/core/design/openings";
-import {
-  FASTENER_KINDS,
-  type Fastener,
-  type FastenerKind,
-  kindOf,
-  newFastener,
-} from "@/core/fasteners/registry";
+import { FASTENER_KINDS, type FastenerKind, kindOf, newFastener } from "@/core/fasteners/registry";
 import { freeId, openSpot } from "@/core/fit/openSpot";
 import { FASTENER_CHOICE_WORDS, FASTENER_WORDS, fastenerFieldWords } from "@/words/fasteners";
 import { PlaceAt } from "../../fields/bound";
 import { RecordFields } from "../../fields/RecordFields";
-import { useBench } from "../BenchContext";
+import { useBench, useDesign } from "../BenchContext";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
 
+/** So many a design holds. */
+const MOST_FASTENERS = 40;
+
 /** Pins, bolts and tubes: add, place, size, material. */
 export function PinsStep() {
-  const { design, edit, setSelected } = useBench();
+  const { edit, session, setSelected } = useBench();
+  const ids = useDesign((d) => d.fasteners.map((f) => f.id));
   const add = (kind: FastenerKind) => {
+    const { design } = session.getState();
     const id = freeId(kindOf({ kind }).stem, [...design.fasteners, ...holesOf(design)]);
     edit(`Add ${FASTENER_WORDS[kind].toLowerCase()}`, (d) => {
       d.fasteners.push(newFastener(kind, id, openSpot(design, 8), design.blade.spineMm));
@@ -36,7 +36,7 @@ export function PinsStep() {
               key={kind}
               size="xs"
               variant="outline"
-              disabled={design.fasteners.length >= 40}
+              disabled={ids.length >= MOST_FASTENERS}
               onClick={() => add(kind)}
             >
               <Plus /> {FASTENER_WORDS[kind]}
@@ -48,13 +48,13 @@ export function PinsStep() {
         </Text>
       </Group>
       <Group title="Pins, bolts and tubes">
-        {design.fasteners.length === 0 && (
+        {ids.length === 0 && (
           <Text color="graphite" fontSize="sm">
             None yet: scales are usually held by two pins or more.
           </Text>
         )}
-        {design.fasteners.map((f, i) => (
-          <FastenerCard key={f.id} fastener={f} index={i} />
+        {ids.map((id, i) => (
+          <FastenerCard key={id} id={id} index={i} />
         ))}
       </Group>
       <Text color="graphite" fontSize="sm">
@@ -64,18 +64,20 @@ export function PinsStep() {
   );
 }
 
-function FastenerCard({ fastener: f, index }: { fastener: Fastener; index: number }) {
+const FastenerCard = memo(function FastenerCard({ id, index }: { id: string; index: number }) {
   const { edit } = useBench();
-  const word = FASTENER_WORDS[f.kind];
+  const kind = useDesign((d) => d.fasteners[index]?.kind);
+  if (!kind) return null;
+  const word = FASTENER_WORDS[kind];
   const at = `fasteners.${index}`;
-  const { fields } = kindOf(f);
+  const { fields } = kindOf({ kind });
   const words = {
-    words: (path: string) => fastenerFieldWords(f.kind, path),
+    words: (path: string) => fastenerFieldWords(kind, path),
     choices: FASTENER_CHOICE_WORDS,
   };
   return (
     <ItemCard
-      id={f.id}
+      id={id}
       title={`${word} ${index + 1}`}
       onRemove={() =>
         edit(`Remove ${word.toLowerCase()}`, (d) => {
@@ -90,4 +92,4 @@ function FastenerCard({ fastener: f, index }: { fastener: Fastener; index: numbe
       </Stack>
     </ItemCard>
   );
-}
+});

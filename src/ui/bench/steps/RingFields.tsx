@@ -7,22 +7,24 @@ import { freeId } from "@/core/fit/openSpot";
 import { layoutOf } from "@/core/layout/layout";
 import { LengthAt, MaterialAt, PlaceAt } from "../../fields/bound";
 import { FOR_GUARDS } from "../../fields/MaterialField";
-import { useBench } from "../BenchContext";
+import { useBench, useDesign } from "../BenchContext";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
 
 /** Room that a finger needs beyond its breadth to go in and out, mm. Common practice, no source. */
 const FINGER_ROOM_MM = 3;
 
+const NONE: StackHandle["rings"] = [];
+
 /** Whole-metal grips and their finger rings. */
-export function RingFields({ handle }: { handle: StackHandle }) {
-  const { design, edit, session, setSelected } = useBench();
-  const { rings } = handle;
+export function RingFields() {
+  const { edit, session, setSelected } = useBench();
+  const rings = useDesign(({ handle }) => (handle.kind === "stack" ? handle.rings : NONE));
   const add = () => {
     const id = freeId("ring", rings);
     const last = rings[rings.length - 1];
     const xMm = last ? last.xMm - last.boreMm - last.wallMm : -22;
-    const bottom = layoutOf(design).outline.cut(xMm)[0] ?? -12;
+    const bottom = layoutOf(session.getState().design).outline.cut(xMm)[0] ?? -12;
     const [boreMm, wallMm] = last ? [last.boreMm, last.wallMm] : [20 + FINGER_ROOM_MM, 3];
     edit("Add finger ring", (d) => {
       if (d.handle.kind !== "stack") return;

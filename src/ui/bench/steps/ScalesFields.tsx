@@ -5,7 +5,7 @@ import type { ScalesHandle } from "@/core/design/schema";
 import type { Draft } from "@/store/session";
 import { LengthAt, MaterialAt, ShareAt } from "../../fields/bound";
 import { FOR_LINERS, FOR_SCALES } from "../../fields/MaterialField";
-import { useBench } from "../BenchContext";
+import { useBench, useDesign } from "../BenchContext";
 import { BolsterFields } from "./BolsterFields";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
@@ -20,8 +20,13 @@ function useScalesEdit() {
     });
 }
 
+/** What is selected of a handle of scales; null if it is one no more. */
+function useScales<T>(select: (handle: ScalesHandle) => T): T | null {
+  return useDesign((d) => (d.handle.kind === "scales" ? select(d.handle) : null));
+}
+
 /** Scales, their front bevel, and liners. */
-export function ScalesFields({ handle }: { handle: ScalesHandle }) {
+export function ScalesFields() {
   const edit = useScalesEdit();
   return (
     <>
@@ -47,22 +52,22 @@ export function ScalesFields({ handle }: { handle: ScalesHandle }) {
           Make the left like the right
         </Button>
       </Group>
-      <BevelFields handle={handle} />
-      <LinerFields handle={handle} />
-      <BolsterFields handle={handle} />
-      <JointFields handle={handle} />
+      <BevelFields />
+      <LinerFields />
+      <BolsterFields />
+      <JointFields />
     </>
   );
 }
 
-function BevelFields({ handle }: { handle: ScalesHandle }) {
+function BevelFields() {
   const edit = useScalesEdit();
-  const bevel = handle.frontBevel;
+  const beveled = useScales((h) => h.frontBevel !== null) ?? false;
   return (
     <Group title="Front of the scales">
       <Checkbox.Root
         size="sm"
-        checked={bevel !== null}
+        checked={beveled}
         onCheckedChange={({ checked }) =>
           edit(checked ? "Bevel the front" : "Leave the front square", (h) => {
             h.frontBevel = checked ? { lengthMm: 4, angleDeg: 45 } : null;
@@ -73,7 +78,7 @@ function BevelFields({ handle }: { handle: ScalesHandle }) {
         <Checkbox.Control />
         <Checkbox.Label>Front bevel</Checkbox.Label>
       </Checkbox.Root>
-      {bevel && (
+      {beveled && (
         <>
           <LengthAt at="handle.frontBevel.lengthMm" label="Bevel length" />
           <ShareAt
@@ -88,9 +93,9 @@ function BevelFields({ handle }: { handle: ScalesHandle }) {
   );
 }
 
-function LinerFields({ handle }: { handle: ScalesHandle }) {
+function LinerFields() {
   const edit = useScalesEdit();
-  const { liners } = handle;
+  const count = useScales((h) => h.liners.length) ?? 0;
   return (
     <Group
       title="Liners, both sides"
@@ -98,7 +103,7 @@ function LinerFields({ handle }: { handle: ScalesHandle }) {
         <Button
           size="xs"
           variant="outline"
-          disabled={liners.length >= 3}
+          disabled={count >= 3}
           onClick={() =>
             edit("Add liner", (h) => {
               h.liners.push({ material: "g10", thicknessMm: 0.8 });
@@ -109,12 +114,12 @@ function LinerFields({ handle }: { handle: ScalesHandle }) {
         </Button>
       }
     >
-      {liners.length === 0 && (
+      {count === 0 && (
         <Text color="graphite" fontSize="sm">
           None. Up to three sheets can lie between tang and scale.
         </Text>
       )}
-      {liners.map((_, i) => (
+      {Array.from({ length: count }, (_, i) => (
         <ItemCard
           // biome-ignore lint/suspicious/noArrayIndexKey: a liner is its place in the stack
           key={i}

@@ -4,8 +4,8 @@ import { useState } from "react";
 import type { Design } from "@/core/design/schema";
 import type { PartAgreement } from "@/core/weigh/agreement";
 import { partName } from "@/words/parts";
-import { solids } from "@/workers/solid.client";
-import { useBench, useWeighed } from "../BenchContext";
+import { solids } from "@/workers/services";
+import { useDesign, useWeighing } from "../BenchContext";
 import { Group } from "./Group";
 
 interface Reading {
@@ -15,8 +15,8 @@ interface Reading {
 
 /** How far the mesh kernel's reading of every part agrees with the integrator's. */
 export function SecondReading() {
-  const { design } = useBench();
-  const { weighing } = useWeighed();
+  const design = useDesign();
+  const weighing = useWeighing();
   const [reading, setReading] = useState<Reading | null>(null);
   const [said, setSaid] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);

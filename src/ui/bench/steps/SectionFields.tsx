@@ -3,18 +3,25 @@ import { Text } from "@chakra-ui/react";
 import type { FacetCount } from "@/core/design/schema";
 import { waistDepth } from "@/core/layout/handleBody";
 import { printLength } from "@/core/units/print";
+import { useUnits } from "@/store/settings";
 import { FACET_WORDS } from "@/words/constructions";
-import { LengthAt, ShareAt, shownLimits, Tick, TickAt } from "../../fields/bound";
+import { LengthAt, ShareAt, Tick, TickAt, useShownLimits } from "../../fields/bound";
 import { ChoiceField } from "../../fields/ChoiceField";
 import { ShareField } from "../../fields/ShareField";
-import { useBench } from "../BenchContext";
+import { useBench, useDesign, useSelected } from "../BenchContext";
 import { Group } from "./Group";
 
 /** The handle's cross-section along its length: round or faceted, alike on both sides or not, waisted or not. */
 export function SectionFields() {
-  const { design, edit, units, selected } = useBench();
-  const { handle } = design;
-  const { plan } = handle;
+  const { edit } = useBench();
+  const units = useUnits();
+  const selected = useSelected();
+  const { plan, facets, waist } = useDesign(({ handle }) => ({
+    plan: handle.plan,
+    facets: handle.facets,
+    waist: handle.waist,
+  }));
+  const roundness = useShownLimits("handle.plan.0.roundness");
   const even = plan.every((p) => p.roundness === plan[0].roundness);
   const differs = plan.some((p) => p.leftHalfMm !== null);
   const at = plan.findIndex((p) => p.id === selected || `${p.id}-left` === selected);
@@ -22,7 +29,7 @@ export function SectionFields() {
     <Group title="Section">
       <ChoiceField
         label="Shape"
-        value={String(handle.facets ?? "none")}
+        value={String(facets ?? "none")}
         choices={Object.entries(FACET_WORDS).map(([value, name]) => ({ value, name }))}
         onChange={(to) =>
           edit("Change section", (d) => {
@@ -30,12 +37,12 @@ export function SectionFields() {
           })
         }
       />
-      {handle.facets === null && (
+      {facets === null && (
         <>
           <ShareField
             label={even ? "Roundness" : "Roundness, all along"}
             value={plan[0].roundness}
-            {...shownLimits(design, "handle.plan.0.roundness")}
+            {...roundness}
             help="0 is flat-sided, 100 an ellipse down to the tang."
             onChange={(v) =>
               edit("Change roundness", (d) => {
@@ -74,13 +81,13 @@ export function SectionFields() {
           wheelRadiusMm: 101.6,
         })}
       />
-      {handle.waist && (
+      {waist && (
         <>
           <LengthAt at="handle.waist.xMm" label="Middle behind the front" behind />
           <LengthAt at="handle.waist.chordMm" label="Length of the hollow" />
           <LengthAt at="handle.waist.wheelRadiusMm" label="Wheel radius" />
           <Text color="graphite" fontSize="sm">
-            {printLength(waistDepth(handle.waist), units)} deep on each side.
+            {printLength(waistDepth(waist), units)} deep on each side.
           </Text>
         </>
       )}

@@ -5,14 +5,15 @@ import type { FacetCount, Piece, PieceShape } from "@/core/design/schema";
 import { FACET_WORDS, SHAPE_WORDS } from "@/words/constructions";
 import { LengthAt, ShareAt } from "../../fields/bound";
 import { ChoiceField } from "../../fields/ChoiceField";
-import { useBench } from "../BenchContext";
+import { useBench, useDesign } from "../BenchContext";
 import { ImportShape, MeshPlaceFields } from "./MeshFields";
 
 type Kind = PieceShape["kind"] | "outline";
 
 /** A piece's own outline, or the handle's. */
 export function ShapeFields({ piece, index }: { piece: Piece; index: number }) {
-  const { design, edit } = useBench();
+  const { edit, session } = useBench();
+  const meshes = useDesign((d) => d.meshes);
   const at = `handle.pieces.${index}.shape`;
   const { shape } = piece;
   const put = (to: PieceShape | null) =>
@@ -21,12 +22,12 @@ export function ShapeFields({ piece, index }: { piece: Piece; index: number }) {
     });
   const choose = (kind: Kind) => {
     if (kind === "outline") put(null);
-    else if (kind !== "mesh") put(newShape(kind, design));
-    else if (design.meshes.length > 0)
-      put({ kind, place: { meshId: design.meshes[0].id, forward: "x", rollDeg: 0, yMm: 0 } });
+    else if (kind !== "mesh") put(newShape(kind, session.getState().design));
+    else if (meshes.length > 0)
+      put({ kind, place: { meshId: meshes[0].id, forward: "x", rollDeg: 0, yMm: 0 } });
   };
   const kinds = (Object.keys(SHAPE_WORDS) as Kind[]).filter(
-    (k) => k !== "mesh" || design.meshes.length > 0 || shape?.kind === "mesh",
+    (k) => k !== "mesh" || meshes.length > 0 || shape?.kind === "mesh",
   );
   return (
     <>

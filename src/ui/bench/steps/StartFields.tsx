@@ -3,16 +3,19 @@ import { Button, Text } from "@chakra-ui/react";
 import { asRehandled, newMeasured, withBalanceKind } from "@/core/design/starts";
 import { printLength } from "@/core/units/print";
 import { isOfBlade, measuredBalanceMm } from "@/core/weigh/measured";
+import { useUnits } from "@/store/settings";
 import { LengthAt, MassAt, Tick, YesAt } from "../../fields/bound";
 import { ChoiceField } from "../../fields/ChoiceField";
-import { useBench, useWeighed } from "../BenchContext";
+import { useBench, useDesign, useWeighing } from "../BenchContext";
 import { Group } from "./Group";
 
 /** Where the knife starts: a blade drawn here, one in the hand, or an old knife. */
 export function StartFields() {
-  const { design, edit, units, session } = useBench();
-  const { weighing } = useWeighed();
-  const { measured } = design.blade;
+  const { edit, session } = useBench();
+  const measured = useDesign((d) => d.blade.measured);
+  const full = useDesign((d) => d.tang.kind === "full");
+  const units = useUnits();
+  const weighing = useWeighing();
   const steel = weighing?.ok ? weighing.report.parts.filter((p) => isOfBlade(p.key)) : [];
   const massG = steel.reduce((sum, p) => sum + p.massG, 0);
   const balance = massG > 0 ? steel.reduce((sum, p) => sum + p.massG * p.centreMm[0], 0) / massG : 0;
@@ -72,7 +75,7 @@ export function StartFields() {
           Drawn here: its weight comes from its shape.
         </Text>
       )}
-      {design.tang.kind === "full" && (
+      {full && (
         <Button
           size="xs"
           variant="outline"

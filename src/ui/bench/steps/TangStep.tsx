@@ -2,7 +2,7 @@
 import { withTang } from "@/core/design/constructions";
 import { TANG_WORDS } from "@/words/constructions";
 import { ChoiceField } from "../../fields/ChoiceField";
-import { useBench } from "../BenchContext";
+import { useBench, useDesign } from "../BenchContext";
 import { FramedTangFields } from "./FramedTangFields";
 import { FullTangFields } from "./FullTangFields";
 import { Group } from "./Group";
@@ -12,8 +12,8 @@ const KINDS = ["full", "hidden", "framed"] as const;
 
 /** The tang: its kind, and what that kind has to say. */
 export function TangStep() {
-  const { design, edit, session } = useBench();
-  const { tang } = design;
+  const { edit, session } = useBench();
+  const tang = useDesign((d) => d.tang);
   return (
     <>
       <Group title="Tang">

@@ -1,0 +1,131 @@
+import { describe, expect, it, vi } from "vitest";
+import { newDesign } from "@/core/design/create";
+import type { Design } from "@/core/design/schema";
+import { reviewDesign } from "@/core/review/reviewDesign";
+import { weigh } from "@/core/weigh/weigh";
+import type { Autosave } from "@/store/autosave";
+import { createSession } from "@/store/session";
+import { spine } from "@/store/session.fixtures";
+import { startOver } from "@/workers/port.fixtures";
+import { createAsker, createWeigher } from "@/workers/services";
+import { notices } from "../shell/notice";
+import { createBench } from "./benchState";
+
+/** A knife on the bench, its workers answering as given. */
+function laid(services: { weigh?: (d: Design) => unknown; review?: (d: Design) => unknown } = {}) {
+  const session = createSession(newDesign("Sedge"));
+  const weighers = startOver({ weigh: services.weigh ?? weigh });
+  const askers = startOver({ review: services.review ?? ((d: Design) => reviewDesign(d, true)) });
+  const bench = createBench("k", session, {} as Autosave, {
+    weigher: () => createWeigher(weighers.start, 400),
+    asker: () => createAsker(askers.start),
+  });
+  return { session, bench, state: bench.state, weighers };
+}
+
+describe("a knife on the bench", () => {
+  it("is weighed as it is laid there, and again after an edit; what the figures are of is told", async () => {
+    const { session, bench, state } = laid();
+    const end = bench.begin();
+    await vi.waitFor(() => expect(state.getState().weighed.of).toBe(session.getState().design));
+    expect(state.getState().weighed.weighing).toEqual(weigh(session.getState().design));
+    spine(session, 6);
+    expect(state.getState().weighed.of).not.toBe(session.getState().design);
+    await vi.waitFor(() => expect(state.getState().weighed.of).toBe(session.getState().design));
+    expect(state.getState().weighed.weighing).toEqual(weigh(session.getState().design));
+    end();
+  });
+
+  it("is reviewed while it can be built, and not while it cannot", async () => {
+    const { session, bench, state } = laid();
+    const end = bench.begin();
+    await vi.waitFor(() =>
+      expect(state.getState().review).toEqual(reviewDesign(session.getState().design, true)),
+    );
+    // A ricasso longer than the blade cannot be built.
+    session.getState().edit("Lengthen the ricasso", (d) => {
+      d.blade.lengthMm = 60;
+      d.blade.ricassoMm = 80;
+    });
+    await vi.waitFor(() => expect(state.getState().weighed.weighing?.ok).toBe(false));
+    expect(state.getState().review).toBeNull();
+    end();
+  });
+
+  it("is asked for once more after a worker died, and then said not to be weighed; again, when that is wished", async () => {
+    let dead = 2;
+    const asked = vi.fn((d: Design) => {
+      if (dead-- > 0) throw new Error("out of memory");
+      return weigh(d);
+    });
+    const { bench, state } = laid({ weigh: asked });
+    const end = bench.begin();
+    await vi.waitFor(() => expect(state.getState().weighed.failure).toBe("out of memory"));
+    expect(asked).toHaveBeenCalledTimes(2);
+    bench.weighAgain();
+    await vi.waitFor(() => expect(state.getState().weighed.failure).toBeNull());
+    expect(state.getState().weighed.weighing?.ok).toBe(true);
+    end();
+  });
+
+  it("keeps its figures when its weighing fails, and says that they are of before", async () => {
+    let hang = false;
+    const { session, bench, state } = laid({
+      weigh: (d) => (hang ? new Promise(() => undefined) : weigh(d)),
+    });
+    const end = bench.begin();
+    await vi.waitFor(() => expect(state.getState().weighed.of).not.toBeNull());
+    const before = state.getState().weighed.weighing;
+    hang = true;
+    spine(session, 7);
+    await vi.waitFor(() => expect(state.getState().weighed.failure).toMatch(/no answer within/), 3000);
+    expect(state.getState().weighed.weighing).toBe(before);
+    expect(state.getState().weighed.of).not.toBe(session.getState().design);
+    end();
+  });
+
+  it("is drawn to the scale of before while a point is dragged", () => {
+    const { session, bench, state } = laid();
+    const before = session.getState().design;
+    bench.setDragging(true);
+    spine(session, 6, "drag");
+    spine(session, 7, "drag");
+    expect(state.getState().settled).toBe(before);
+    bench.setDragging(false);
+    expect(state.getState().settled).toBe(session.getState().design);
+    spine(session, 8);
+    expect(state.getState().settled).toBe(session.getState().design);
+  });
+
+  it("says why an edit was refused, and no more than once a second", () => {
+    const said = vi.spyOn(notices, "error").mockImplementation(() => "id");
+    const { session, bench } = laid();
+    const before = session.getState().design;
+    const thick = () =>
+      bench.edit("Thicken", (d) => {
+        d.blade.spineMm = 500;
+      });
+    expect(thick()?.path).toBe("blade › spineMm");
+    thick();
+    expect(said).toHaveBeenCalledTimes(1);
+    expect(said.mock.calls[0][0]).toMatchObject({ title: "That cannot be" });
+    expect(session.getState().design).toBe(before);
+    said.mockRestore();
+  });
+
+  it("lays down what was picked out with the step that it was picked out in", () => {
+    const { bench, state } = laid();
+    bench.setSelected("pin-1");
+    bench.setStep("pins");
+    expect(state.getState()).toMatchObject({ step: "pins", selected: null });
+  });
+
+  it("asks nothing any more when it is cleared away", async () => {
+    const asked = vi.fn(weigh);
+    const { session, bench } = laid({ weigh: asked });
+    bench.begin()();
+    spine(session, 6);
+    await new Promise((r) => setTimeout(r, 30));
+    expect(asked.mock.calls.every(([d]) => d.blade.spineMm !== 6)).toBe(true);
+  });
+});

@@ -1,0 +1,179 @@
+import { createStore, type StoreApi } from "zustand/vanilla";
+import type { Design } from "@/core/design/schema";
+import type { Review } from "@/core/review/reviewDesign";
+import type { Weighing } from "@/core/weigh/weigh";
+import type { Autosave } from "@/store/autosave";
+import type { Session, SessionState } from "@/store/session";
+import { createAsker, createWeigher } from "@/workers/services";
+import { notices } from "../shell/notice";
+
+export const STEPS = ["blade", "tang", "handle", "guard", "pins", "parts"] as const;
+export type Step = (typeof STEPS)[number];
+
+export interface Weighed {
+  /** The last weighing that arrived; null before the first. */
+  readonly weighing: Weighing | null;
+  /** What it is of; the knife may have changed since. */
+  readonly of: Design | null;
+  /** Why the present design is not weighed, when the weighing itself failed: the figures are of an older one then. */
+  readonly failure: string | null;
+}
+
+/** What stands beside the design while a knife is on the bench. Nothing of it is kept. */
+export interface BenchState {
+  readonly step: Step;
+  /** Id of the node, pin or hole that is picked out on the drawing and in the panel. */
+  readonly selected: string | null;
+  /** Whether a point is being dragged. */
+  readonly dragging: boolean;
+  /** Where the cross-section is taken, mm from the datum. */
+  readonly stationMm: number;
+  readonly weighed: Weighed;
+  /** The design; while a point is dragged, as it was when that began: what the drawing is scaled to. */
+  readonly settled: Design;
+  /** What the trade's rules say; null until they were asked, or while the knife cannot be built. */
+  readonly review: Review | null;
+}
+
+/** One knife on the bench: always the same object while it is there; who shows something of it selects that. */
+export interface Bench {
+  readonly knifeId: string;
+  readonly session: Session;
+  readonly autosave: Autosave;
+  readonly state: StoreApi<BenchState>;
+  /** As the session's; a refusal is said, too. */
+  readonly edit: SessionState["edit"];
+  readonly setStep: (step: Step) => void;
+  readonly setSelected: (id: string | null) => void;
+  readonly setDragging: (on: boolean) => void;
+  readonly setStationMm: (mm: number) => void;
+  readonly weighAgain: () => void;
+  /** Weighs the knife and asks the trade's rules whenever it changes, until the answer is called. */
+  readonly begin: () => () => void;
+}
+
+/** The rules are asked when the knife has rested so long since a change, ms. */
+const REST_MS = 60;
+/** While a point is dragged they wait longer: a drag's weighing is not made to share the machine with them. */
+const DRAG_REST_MS = 500;
+/** A refused drag repeats: it is said once in so long, ms. */
+const SAY_EVERY_MS = 1000;
+
+/**
+ * The first weighings of a worker take several times as long as later ones, until its code is compiled. It practises for
+ * so long when a knife is laid on the bench, so that the first point dragged does not pay for it, ms.
+ */
+const PRACTICE_MS = 300;
+/** A knife whose first weighing takes longer is not weighed for practice: an edit would have to wait for it, ms. */
+const LIGHT_MS = 150;
+
+export interface BenchWorkers {
+  readonly weigher: typeof createWeigher;
+  readonly asker: typeof createAsker;
+}
+
+export function createBench(
+  knifeId: string,
+  session: Session,
+  autosave: Autosave,
+  workers: BenchWorkers = { weigher: createWeigher, asker: createAsker },
+): Bench {
+  const state = createStore<BenchState>(() => ({
+    step: "blade",
+    selected: null,
+    dragging: false,
+    stationMm: -30,
+    weighed: { weighing: null, of: null, failure: null },
+    settled: session.getState().design,
+    review: null,
+  }));
+  const design = () => session.getState().design;
+  session.subscribe((now) => {
+    const { dragging, settled } = state.getState();
+    if (!dragging && now.design !== settled) state.setState({ settled: now.design });
+  });
+  let weighNow: (() => void) | null = null;
+  let reviewLater: (() => void) | null = null;
+  let saidAt = 0;
+
+  return {
+    knifeId,
+    session,
+    autosave,
+    state,
+    edit: (label, recipe, options) => {
+      const refused = session.getState().edit(label, recipe, options);
+      if (!refused || Date.now() - saidAt < SAY_EVERY_MS) return refused;
+      saidAt = Date.now();
+      notices.error({ title: "That cannot be", description: `${refused.path}: ${refused.message}` });
+      return refused;
+    },
+    setStep: (step) => state.setState({ step, selected: null }),
+    setSelected: (selected) => state.setState({ selected }),
+    setDragging: (dragging) => {
+      state.setState(dragging ? { dragging } : { dragging, settled: design() });
+      if (!dragging) reviewLater?.();
+    },
+    setStationMm: (stationMm) => state.setState({ stationMm }),
+    weighAgain: () => weighNow?.(),
+    begin: () => {
+      const weigher = workers.weigher();
+      const asker = workers.asker();
+      let latest: Design | null = null;
+      let failures = 0;
+      let timer: ReturnType<typeof setTimeout> | undefined;
+
+      const review = async () => {
+        const asked = design();
+        const answer = await asker.ask((s) => s.review(asked, true));
+        if (answer.ok && asked === design()) state.setState({ review: answer.value });
+      };
+      reviewLater = () => {
+        clearTimeout(timer);
+        const { weighed, dragging } = state.getState();
+        if (!weighed.weighing?.ok) state.setState({ review: null });
+        else timer = setTimeout(() => void review(), dragging ? DRAG_REST_MS : REST_MS);
+      };
+      const practise = async () => {
+        const until = Date.now() + PRACTICE_MS;
+        const asked = design();
+        while (Date.now() < until && asked === design()) {
+          const answer = await weigher.ask((s) => s.weigh(asked));
+          if (!answer.ok) return;
+        }
+      };
+      const weigh = async (asked: Design) => {
+        latest = asked;
+        const [begun, first] = [Date.now(), state.getState().weighed.of === null];
+        const answer = await weigher.ask((s) => s.weigh(asked));
+        if (answer.ok) {
+          failures = 0;
+          const was = state.getState().weighed.weighing?.ok;
+          state.setState({ weighed: { weighing: answer.value, of: asked, failure: null } });
+          if (answer.value.ok !== was) reviewLater?.();
+          if (first && Date.now() - begun < LIGHT_MS) void practise();
+        } else if (answer.code === "failed" && asked === latest) {
+          // A worker that died may have died of anything: it is asked once more, by a new one, before that is said.
+          if (failures++ === 0) void weigh(asked);
+          else state.setState(({ weighed }) => ({ weighed: { ...weighed, failure: answer.message } }));
+        }
+      };
+      weighNow = () => void weigh(design());
+      // The session is listened to itself, so that the worker is at it before the drawing is even begun.
+      const leave = session.subscribe((now) => {
+        if (now.design === latest) return;
+        void weigh(now.design);
+        reviewLater?.();
+      });
+      weighNow();
+      return () => {
+        leave();
+        clearTimeout(timer);
+        weighNow = null;
+        reviewLater = null;
+        weigher.dispose();
+        asker.dispose();
+      };
+    },
+  };
+}
