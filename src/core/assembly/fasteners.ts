@@ -2,9 +2,9 @@ import type { Contour } from "../curve/contour";
 import type { FastenerSite, Share } from "../fasteners/kind";
 import { type Fastener, kindOf } from "../fasteners/registry";
 import { surfaceAt } from "../layout/handleBody";
-import { drillRegion } from "../solids/drill";
+import { cylinderRegion } from "../solids/cylinder";
+import { prismRegion } from "../solids/prism";
 import type { Region } from "../solids/region";
-import { wellRegion } from "../solids/well";
 import type { AssemblyBuilder } from "./builder";
 
 /** Levels of a fastener reach so far to both sides of it along the knife, mm: farther than any head. */
@@ -17,8 +17,9 @@ export function addFastener(b: AssemblyBuilder, f: Fastener, body: number): void
   const site: FastenerSite = {
     body,
     between,
-    round: (diameterMm: number) => b.put(drillRegion({ xMm: f.xMm, yMm: f.yMm, radiusMm: diameterMm / 2 })),
-    prism: (outline: Contour) => b.put(wellRegion(outline)),
+    round: (diameterMm: number) =>
+      b.put(cylinderRegion({ xMm: f.xMm, yMm: f.yMm, radiusMm: diameterMm / 2 })),
+    prism: (outline: Contour) => b.put(prismRegion(outline)),
     bothSides: (low, high) => [between(low, high), between(high === null ? null : -high, -low)],
     put: (region: Region) => b.put(region),
     surface: (side) => surfaceAt(b.region(body), f.xMm, f.yMm, side),

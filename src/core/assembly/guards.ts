@@ -7,8 +7,8 @@ import { type AnyFittingKind, fittingsOn } from "../guardFittings/registry";
 import { fittingPlace } from "../layout/fittingPlace";
 import { guardWidth } from "../layout/guard";
 import { importedRegions } from "../layout/imported";
-import { faceRegion } from "../solids/face";
 import { layerRegion } from "../solids/layer";
+import { plateRegion } from "../solids/plate";
 import { sectionOf } from "../solids/section";
 import { evenLoft } from "../solids/turned";
 import type { AssemblyBuilder } from "./builder";
@@ -30,7 +30,7 @@ export function plateStretches(b: AssemblyBuilder, guard: Guard): PlateStretch[]
   const width = guardWidth(guard);
   const dome = Math.min(guard.domeMm, b.layout.guardMm);
   return b.layout.guardPlates.flatMap(({ fromMm, toMm, outline }, plate) => {
-    const face = b.put(faceRegion(outline, width));
+    const face = b.put(plateRegion(outline, width));
     const stretches: PlateStretch[] = [];
     if (dome > fromMm) stretches.push({ plate, of: [face, b.put(domeCap(guard, dome))] });
     if (dome < toMm) {

@@ -1,12 +1,12 @@
 import type { FingerRing } from "../design/schema";
 import { whole } from "../fasteners/kind";
 import { circleMeetings } from "../layout/meetings";
-import { drillRegion } from "../solids/drill";
+import { cylinderRegion } from "../solids/cylinder";
 import type { AssemblyBuilder } from "./builder";
 
 /** A round of a ring, without end across; weighing breaks where it crosses the handle's edge. */
 function putRound(b: AssemblyBuilder, r: FingerRing, radiusMm: number): number {
-  const round = drillRegion({ xMm: r.xMm, yMm: r.yMm, radiusMm });
+  const round = cylinderRegion({ xMm: r.xMm, yMm: r.yMm, radiusMm });
   const meetings = circleMeetings(b.layout.outline, { x: r.xMm, y: r.yMm }, radiusMm);
   const more = meetings.map((x) => ({ x, below: true, above: true }));
   return b.put({ ...round, breaks: [...round.breaks, ...more] });

@@ -2,13 +2,13 @@ import { slotContour } from "../curve/shapes";
 import type { BarEnd, FullTang, HiddenTang, Nut } from "../design/schema";
 import { filled, type Share, whole } from "../fasteners/kind";
 import { barSizeAt, barTangRegion, roomRegion } from "../layout/bar";
+import { cylinderRegion } from "../solids/cylinder";
 import { dishRegion } from "../solids/dish";
-import { drillRegion } from "../solids/drill";
 import { type Line, layerRegion, shifted } from "../solids/layer";
+import { prismRegion } from "../solids/prism";
 import { sectionOf } from "../solids/section";
 import { slabRegion } from "../solids/slab";
 import { domedBlockRegion, hexRodRegion, rodRegion } from "../solids/turned";
-import { wellRegion } from "../solids/well";
 import type { AssemblyBuilder, Stretches } from "./builder";
 import type { PartKey, TangEndComponent } from "./partKey";
 
@@ -145,12 +145,12 @@ function addNut(b: AssemblyBuilder, nut: Nut, seat: number, y: number): void {
 function addOpenings(b: AssemblyBuilder, tang: FullTang): void {
   const all = slab(b, b.layout.buttX);
   for (const hole of tang.holes) {
-    const drill = b.put(drillRegion({ xMm: hole.xMm, yMm: hole.yMm, radiusMm: hole.diameterMm / 2 }));
+    const drill = b.put(cylinderRegion({ xMm: hole.xMm, yMm: hole.yMm, radiusMm: hole.diameterMm / 2 }));
     b.add("handle", { kind: "hole", sort: hole.purpose, id: hole.id }, filled(hole.fill), drill, all);
   }
   for (const s of tang.slots) {
     const outline = slotContour({ x: s.xMm, y: s.yMm }, s.lengthMm, s.widthMm, (s.angleDeg * Math.PI) / 180);
-    b.add("handle", { kind: "slot", id: s.id }, filled(s.fill), b.put(wellRegion(outline)), all);
+    b.add("handle", { kind: "slot", id: s.id }, filled(s.fill), b.put(prismRegion(outline)), all);
   }
   if (tang.recess) addRecess(b, tang.recess, all);
 }
@@ -169,7 +169,7 @@ function addRecess(b: AssemblyBuilder, recess: NonNullable<FullTang["recess"]>, 
     const layer = mirror
       ? layerRegion(null, floor, outline.xRange)
       : layerRegion(floor, null, outline.xRange);
-    b.add("handle", { kind: "recess" }, made, b.put(wellRegion(outline)), b.put(layer), all);
+    b.add("handle", { kind: "recess" }, made, b.put(prismRegion(outline)), b.put(layer), all);
   }
 }
 

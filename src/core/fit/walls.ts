@@ -4,7 +4,8 @@ import { type Layout, layoutOf } from "../layout/layout";
 import { linersThickness } from "../layout/scales";
 import { wallEnd } from "../layout/wallEnd";
 import { lineAt } from "../solids/layer";
-import type { Region, Slice } from "../solids/region";
+import type { Region } from "../solids/region";
+import type { Slice } from "../solids/slice";
 
 /** Distance between stations at which walls are measured, mm. */
 const STEP_MM = 1.25;

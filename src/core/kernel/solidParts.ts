@@ -60,7 +60,7 @@ function leftOf(
       if (!earlier || !boxesMeet(earlier, solid)) continue;
       // What both lie in need not be cut again: it would only leave slivers along their common surface.
       const own = parts[k].regions.filter((r) => !part.regions.includes(r));
-      const planes = own.every((r) => regions[r].planes) ? own.flatMap((r) => regions[r].planes ?? []) : null;
+      const planes = planesOnly(own.map((r) => regions[r]));
       if (own.length === 0) solid = null;
       else if (planes?.length === 1) solid = scope.hold(trimmed(solid, planes[0], "far"));
       else {
@@ -83,7 +83,7 @@ function common(
   of: readonly Region[],
   solids: readonly (Manifold | null)[],
 ): Manifold | null {
-  const bodies = solids.filter((_, i) => !of[i].planes);
+  const bodies = solids.filter((_, i) => of[i].kind !== "half-spaces");
   if (bodies.some((m) => m === null)) return null;
   // Planes alone cut a block that is larger than any knife.
   const [first, ...rest] =
@@ -92,7 +92,7 @@ function common(
       : [scope.hold(kernel.Manifold.cube([2 * FAR_MM, 2 * FAR_MM, 2 * FAR_MM], true))];
   let whole = first;
   // Planes first: what they take away is never intersected.
-  for (const plane of of.flatMap((r) => r.planes ?? [])) whole = scope.hold(trimmed(whole, plane, "near"));
+  for (const plane of of.flatMap(planesOf)) whole = scope.hold(trimmed(whole, plane, "near"));
   return rest.length > 0 ? scope.hold(kernel.Manifold.intersection([whole, ...rest])) : whole;
 }
 
@@ -111,12 +111,28 @@ function solidOf(
   region: Region,
   fineness: MeshFineness,
 ): Manifold | null {
-  if (region.drill) return cylinder(kernel, scope, region.drill, fineness.rows * 2);
-  if (region.planes) return null;
-  if (region.meshLayer)
-    return region.meshLayer.layer === 0 ? scope.hold(manifoldOf(kernel, region.meshLayer.mesh)) : null;
-  const tubes = meshRegion(region, fineness).map((mesh) => scope.hold(manifoldOf(kernel, mesh)));
-  return tubes.length < 2 ? (tubes[0] ?? null) : scope.hold(kernel.Manifold.union(tubes));
+  switch (region.kind) {
+    case "cylinder":
+      return cylinder(kernel, scope, region.drill, fineness.rows * 2);
+    case "half-spaces":
+      return null;
+    case "mesh-layer":
+      return region.layer === 0 ? scope.hold(manifoldOf(kernel, region.mesh)) : null;
+    default: {
+      const tubes = meshRegion(region, fineness).map((mesh) => scope.hold(manifoldOf(kernel, mesh)));
+      return tubes.length < 2 ? (tubes[0] ?? null) : scope.hold(kernel.Manifold.union(tubes));
+    }
+  }
+}
+
+/** The planes of a region that is nothing but sides of planes. */
+function planesOf(region: Region): readonly HalfSpace[] {
+  return region.kind === "half-spaces" ? region.planes : [];
+}
+
+/** All planes of regions that are nothing but sides of planes; null where one is more. */
+function planesOnly(of: readonly Region[]): readonly HalfSpace[] | null {
+  return of.every((r) => r.kind === "half-spaces") ? of.flatMap(planesOf) : null;
 }
 
 /** A closed mesh as a solid, the caller's to delete; throws the kernel's error where it is not closed. */

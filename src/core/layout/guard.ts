@@ -1,7 +1,7 @@
 import { type Cubic, type Point, straight } from "../curve/bezier";
 import { type Contour, contourOf } from "../curve/contour";
 import type { Guard } from "../design/schema";
-import { armedWidth, type FaceWidth, roundedWidth } from "../solids/face";
+import { armedWidth, type FaceWidth, roundedWidth } from "../solids/plate";
 import { sectionOf } from "../solids/section";
 
 /** Thickness of all of a guard's plates. */

@@ -3,7 +3,7 @@ import { contourOf } from "../curve/contour";
 import { boxContour } from "../curve/shapes";
 import { curveThrough } from "../curve/spline";
 import type { Design, Piece, PieceShape, StackHandle } from "../design/schema";
-import { drillRegion } from "../solids/drill";
+import { cylinderRegion } from "../solids/cylinder";
 import { layerRegion } from "../solids/layer";
 import type { Region } from "../solids/region";
 import { facetedSection, sectionOf } from "../solids/section";
@@ -76,7 +76,7 @@ export function shapeRegions(
       { at0: shape.widthMm / 2, slope: 0 },
       range,
     );
-    return [[drillRegion({ xMm: x0 + r, yMm: shape.yMm, radiusMm: r }), sides]];
+    return [[cylinderRegion({ xMm: x0 + r, yMm: shape.yMm, radiusMm: r }), sides]];
   }
   const heights: [number, number] = [-shape.belowMm, shape.aboveMm];
   if (shape.kind === "plate")

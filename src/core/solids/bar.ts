@@ -1,7 +1,9 @@
 import type { Contour } from "../curve/contour";
+import { ClosingZone, ROUND } from "./closingZone";
 import { type Line, lineAt } from "./layer";
-import { type ClosingZone, NO_CROSSINGS, type Region, type Slice } from "./region";
+import type { Region } from "./region";
 import { slabRegion } from "./slab";
+import { curvedSlice, NONE, type Slice } from "./slice";
 
 /**
  * A bar of a closed outline, centred on the blade's plane, with the long corners of its section rounded: `half` is
@@ -17,6 +19,7 @@ export function barRegion(
   if (!(corner.at0 > 0) && corner.slope === 0) return flat;
   return {
     ...flat,
+    kind: "bar",
     sliceAt: (x) => {
       const slice = flat.sliceAt(x);
       const ys = slice?.ys;
@@ -34,37 +37,18 @@ function rounded(ys: readonly number[], h: number, r: number): Slice {
     const inside = r - Math.min(y - low, high - y);
     return inside <= 0 ? h : h - r + Math.sqrt(Math.max(0, r * r - inside * inside));
   };
-  return {
+  return curvedSlice({
     ys,
     creases: [low + r, high - r],
     levels: [-h, h],
     crossings: (z) => {
       const up = Math.abs(z) - (h - r);
-      if (!(up > 0) || !(up < r)) return NO_CROSSINGS;
+      if (!(up > 0) || !(up < r)) return NONE;
       const inside = r - Math.sqrt(r * r - up * up);
       return [low + inside, high - inside];
     },
-    zones: [zone(low, 1), zone(high, -1)],
-    extraPoints: 0,
-    flat: false,
+    zones: [new ClosingZone(low + r, r, -1, ROUND), new ClosingZone(high - r, r, 1, ROUND)],
     low: (y) => -top(y),
     high: top,
-  };
-
-  /** A corner by the angle round it. */
-  function zone(outerY: number, inward: 1 | -1): ClosingZone {
-    const inner = outerY + inward * r;
-    const made: ClosingZone = {
-      y0: Math.min(inner, outerY),
-      y1: Math.max(inner, outerY),
-      outerY,
-      stretch: 0,
-      toParameter: (y) => Math.acos(Math.max(-1, Math.min(1, 1 - Math.abs(y - outerY) / r))),
-      place: (angle) => {
-        made.stretch = r * Math.sin(angle);
-        return outerY + inward * r * (1 - Math.cos(angle));
-      },
-    };
-    return made;
-  }
+  });
 }

@@ -2,7 +2,8 @@ import type { Point } from "../curve/bezier";
 import type { Contour } from "../curve/contour";
 import { signChanges } from "../curve/roots";
 import { faceHeight, type Grind, type GrindCut, groundThickness } from "./grind";
-import { NO_CROSSINGS, type Region, type Slice } from "./region";
+import type { Region } from "./region";
+import { curvedSlice, flatSlice, type Slice } from "./slice";
 
 export interface GroundBlade {
   readonly outline: Contour;
@@ -40,11 +41,12 @@ export function bladeRegion(blade: GroundBlade): Region {
       : signChanges((x) => heightAt(x) - grind.heightMm, ricasso, lengthMm - 1e-6, 64);
   const edgeMeetsSpine = signChanges((x) => spineThickness(blade, x) - blade.edgeMm, ricasso, lengthMm, 8);
   return {
+    kind: "blade",
     xRange: [0, lengthMm],
     breaks: [...outline.breaks, ...[ricasso, blade.taperFromMm, ...topped, ...edgeMeetsSpine].map(plain)],
     sliceAt: (x) => {
       const ys = outline.cut(x);
-      return x < ricasso ? flatSlice(ys, blade.stockMm / 2) : groundSlice(blade, ys, x);
+      return x < ricasso ? flatSlice(ys, -blade.stockMm / 2, blade.stockMm / 2) : groundSlice(blade, ys, x);
     },
   };
 }
@@ -63,20 +65,6 @@ export function grindLine(blade: GroundBlade): Point[] {
   return points;
 }
 
-function flatSlice(ys: readonly number[], half: number): Slice {
-  return {
-    ys,
-    creases: NO_CROSSINGS,
-    levels: [-half, half],
-    crossings: () => NO_CROSSINGS,
-    zones: [],
-    extraPoints: 0,
-    flat: true,
-    low: () => -half,
-    high: () => half,
-  };
-}
-
 function groundSlice(blade: GroundBlade, ys: readonly number[], x: number): Slice {
   const edgeY = ys[0] ?? 0;
   const height = ys.length > 1 ? ys[ys.length - 1] - edgeY : 0;
@@ -90,15 +78,10 @@ function groundSlice(blade: GroundBlade, ys: readonly number[], x: number): Slic
   const { grind, stockMm } = blade;
   const flatFace =
     grind.kind === "single-bevel" ? (grind.side === "right" ? -stockMm / 2 : stockMm / 2) : null;
-  return {
+  return curvedSlice({
     ys,
     creases: [edgeY + cut.faceMm],
-    levels: NO_CROSSINGS,
-    crossings: () => NO_CROSSINGS,
-    zones: [],
-    extraPoints: 0,
-    flat: false,
     low: (y) => (flatFace === null ? -thickness(y) / 2 : flatFace < 0 ? flatFace : flatFace - thickness(y)),
     high: (y) => (flatFace === null ? thickness(y) / 2 : flatFace < 0 ? flatFace + thickness(y) : flatFace),
-  };
+  });
 }

@@ -2,7 +2,8 @@ import { describe, expect, it } from "vitest";
 import { assemble } from "../assembly/assemble";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
-import type { Region, Slice } from "./region";
+import type { Region } from "./region";
+import type { Slice } from "./slice";
 
 const knives = [...DEMO_KNIVES, ...Object.entries(CONSTRUCTIONS)];
 
@@ -112,7 +113,7 @@ describe("regions that a mesh kernel cuts by planes or drills", () => {
   it("are on the inner side of all their planes, and only there", () => {
     let seen = 0;
     for (const region of told) {
-      if (!region.planes) continue;
+      if (region.kind !== "half-spaces") continue;
       for (const x of stationsOf(region)) {
         const slice = region.sliceAt(x);
         if (!slice) continue;
@@ -133,10 +134,10 @@ describe("regions that a mesh kernel cuts by planes or drills", () => {
   });
 
   it("are as wide as a drill's circle at each station", () => {
-    const drills = told.filter((r) => r.drill && r.drill.radiusMm > 0);
+    const drills = told.flatMap((r) => (r.kind === "cylinder" && r.drill.radiusMm > 0 ? [r] : []));
     expect(drills.length).toBeGreaterThan(100);
     for (const region of drills) {
-      const { xMm, yMm, radiusMm } = region.drill!;
+      const { xMm, yMm, radiusMm } = region.drill;
       for (const x of stationsOf(region)) {
         const ys = region.sliceAt(x)?.ys ?? [];
         for (const y of ys) expect(Math.hypot(x - xMm, y - yMm)).toBeCloseTo(radiusMm, 9);

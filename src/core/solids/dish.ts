@@ -1,6 +1,7 @@
 import type { Contour } from "../curve/contour";
 import { type Line, lineAt } from "./layer";
-import { type Region, throughSlice } from "./region";
+import type { Region } from "./region";
+import { curvedSlice } from "./slice";
 
 /**
  * A hollow in one face of a flat tang, inside an outline, a parabola across: deepest, by `depthMm`, in the middle of
@@ -8,6 +9,7 @@ import { type Region, throughSlice } from "./region";
  */
 export function dishRegion(outline: Contour, half: Line, depthMm: number, mirror: boolean): Region {
   return {
+    kind: "dish",
     xRange: outline.xRange,
     breaks: outline.breaks,
     sliceAt: (x) => {
@@ -21,14 +23,13 @@ export function dishRegion(outline: Contour, half: Line, depthMm: number, mirror
         const u = h > 0 ? (y - ys[k] - h) / h : 1;
         return face - depthMm * Math.max(0, 1 - u * u);
       };
-      return {
-        ...throughSlice(ys),
+      return curvedSlice({
+        ys,
         extraPoints: 2,
-        flat: false,
         // Over the face by a little: what it takes from ends there by itself.
         low: (y) => (mirror ? -face - 1 : floor(y)),
         high: (y) => (mirror ? -floor(y) : face + 1),
-      };
+      });
     },
   };
 }

@@ -1,4 +1,5 @@
-import type { Region, Slice } from "./region";
+import type { Region } from "./region";
+import type { Slice } from "./slice";
 
 type Range = readonly [number, number];
 export type Extent = readonly [Range, Range, Range];

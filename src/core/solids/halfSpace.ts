@@ -1,4 +1,5 @@
-import { type HalfSpace, NO_CROSSINGS, type Region, type Slice } from "./region";
+import type { HalfSpace, Region } from "./region";
+import { curvedSlice, flatSlice, throughSlice } from "./slice";
 
 /** Farther than any knife reaches, mm: where a region has no end of its own. */
 const ENDLESS_MM = 1e4;
@@ -14,39 +15,32 @@ export function halfSpaceRegion(
 ): Region {
   const { normal, offsetMm } = halfSpace;
   const [nx, ny, nz] = normal;
+  const sliceAt = (x: number) => {
+    if (x < xRange[0] || x > xRange[1]) return null;
+    const room = offsetMm - nx * x;
+    if (nz === 0) {
+      if (ny === 0) return room >= 0 ? throughSlice(null) : null;
+      return throughSlice(ny > 0 ? [-ENDLESS_MM, room / ny] : [room / ny, ENDLESS_MM]);
+    }
+    const face = (y: number) => (room - ny * y) / nz;
+    const [endlessLow, endlessHigh] = [() => Number.NEGATIVE_INFINITY, () => Number.POSITIVE_INFINITY];
+    if (ny === 0)
+      return nz < 0 ? flatSlice(null, face(0), endlessHigh()) : flatSlice(null, endlessLow(), face(0));
+    return curvedSlice({
+      ys: null,
+      crossings: (z) => [(room - nz * z) / ny],
+      low: nz < 0 ? face : endlessLow,
+      high: nz > 0 ? face : endlessHigh,
+    });
+  };
   return {
+    kind: "half-spaces",
     planes: [halfSpace],
     xRange,
     // Where the plane leaves a rounded body, what it cuts off ends like a root.
     breaks: stations.map((x) => ({ x, below: true, above: true })),
-    sliceAt: (x) => {
-      if (x < xRange[0] || x > xRange[1]) return null;
-      const room = offsetMm - nx * x;
-      if (nz === 0) {
-        if (ny === 0) return room >= 0 ? slice(null, null, null) : null;
-        return slice(ny > 0 ? [-ENDLESS_MM, room / ny] : [room / ny, ENDLESS_MM], null, null);
-      }
-      return slice(null, (y) => (room - ny * y) / nz, ny === 0 ? null : (z) => [(room - nz * z) / ny]);
-    },
+    sliceAt,
   };
-
-  function slice(
-    ys: readonly number[] | null,
-    face: ((y: number) => number) | null,
-    crossings: ((z: number) => readonly number[]) | null,
-  ): Slice {
-    return {
-      ys,
-      creases: NO_CROSSINGS,
-      levels: face && !crossings ? [face(0)] : NO_CROSSINGS,
-      crossings: crossings ?? (() => NO_CROSSINGS),
-      zones: [],
-      extraPoints: 0,
-      flat: crossings === null,
-      low: (y) => (face && nz < 0 ? face(y) : Number.NEGATIVE_INFINITY),
-      high: (y) => (face && nz > 0 ? face(y) : Number.POSITIVE_INFINITY),
-    };
-  }
 }
 
 /** The side of the joint x = `atMm` + y·tan(tilt) that lies ahead of it, or behind it. */

@@ -1,4 +1,5 @@
-import { flatSlice, type HalfSpace, type Region } from "./region";
+import type { HalfSpace, Region } from "./region";
+import { flatSlice } from "./slice";
 
 /** A height that runs straight along the knife: z = `at0` + `slope` · x, mm. */
 export interface Line {
@@ -38,6 +39,7 @@ export function layerRegion(
   // Level faces: every cut is the same one.
   const level = !lower?.slope && !upper?.slope ? cutAt(xRange[0]) : null;
   return {
+    kind: "half-spaces",
     planes,
     xRange,
     breaks: [],

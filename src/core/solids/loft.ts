@@ -1,8 +1,10 @@
 import type { Break, Contour } from "../curve/contour";
 import type { Profile } from "../curve/profile";
 import { signChanges } from "../curve/roots";
-import { type ClosingZone, NO_CROSSINGS, type Region } from "./region";
+import { ClosingZone } from "./closingZone";
+import type { Region } from "./region";
 import type { SectionShape } from "./section";
+import { NONE, type Slice } from "./slice";
 
 /** One side of a lofted body: heights z above the centre plane along x, mm. */
 export interface LoftSide {
@@ -34,14 +36,21 @@ export function loftRegion(loft: Loft): Region {
     Math.max(loft.xRange[0], loft.outline.xRange[0]),
     Math.min(loft.xRange[1], loft.outline.xRange[1]),
   ];
+  const sliceAt = (x: number): Slice | null => {
+    if (x < xRange[0] || x > xRange[1]) return null;
+    const right = sideAt(loft.right, x);
+    const left = loft.left === loft.right ? right : sideAt(loft.left, x);
+    return new LoftSlice(loft.outline.cut(x), loft.sectionAt(x), left, right);
+  };
   return {
+    kind: "loft",
     xRange,
     breaks: [
       ...loft.outline.breaks,
       ...sideBreaks(loft, loft.right, xRange),
       ...sideBreaks(loft, loft.left, xRange),
     ],
-    sliceAt: (x) => (x < xRange[0] || x > xRange[1] ? null : loftSlice(loft, x)),
+    sliceAt,
   };
 }
 
@@ -58,118 +67,116 @@ function sideBreaks(loft: Loft, side: LoftSide, [x0, x1]: readonly [number, numb
   return [...plain, ...meets.map((x) => ({ x, below: true, above: true }))];
 }
 
-function loftSlice(loft: Loft, x: number) {
-  const ys = loft.outline.cut(x);
-  const section = loft.sectionAt(x);
-  const sides = [loft.left, loft.right].map((side) => {
-    const land = Math.max(0, side.land(x));
-    const cap = Math.max(land, side.cap(x));
-    return { land, cap, rise: Math.max(0, side.crown.at(x) - land) };
-  });
-  const [left, right] = sides;
+/** One side of a cut: z = min(cap, land + rise · height). */
+interface CutSide {
+  readonly land: number;
+  readonly cap: number;
+  readonly rise: number;
+}
 
-  let k = 0;
-  const u = (y: number): number => {
-    if (ys.length > 2) {
-      while (k + 2 < ys.length && y > ys[k + 1]) k += 2;
-      while (k > 0 && y < ys[k]) k -= 2;
+function sideAt(side: LoftSide, x: number): CutSide {
+  const land = Math.max(0, side.land(x));
+  return { land, cap: Math.max(land, side.cap(x)), rise: Math.max(0, side.crown.at(x) - land) };
+}
+
+class LoftSlice implements Slice {
+  readonly creases: readonly number[];
+  readonly levels: readonly number[];
+  readonly zones: readonly ClosingZone[];
+  readonly extraPoints: number;
+  readonly flat = false;
+  /** The stretch that the last y was in. */
+  private k = 0;
+  // Both sides are asked at the same y, one after the other, and a closing zone knows its height beforehand: the section
+  // is worked out once.
+  private lastY = Number.NaN;
+  private lastHeight = 0;
+
+  constructor(
+    readonly ys: readonly number[],
+    private readonly section: SectionShape,
+    private readonly left: CutSide,
+    private readonly right: CutSide,
+  ) {
+    const { closing, kinks, flatCrown, extraPoints } = section;
+    const creases: number[] = [];
+    for (const side of left === right ? [right] : [left, right])
+      if (side.cap < side.land + side.rise) creases.push(...this.heightAt(side, side.cap));
+    for (const u of kinks) {
+      this.across(-u, creases);
+      if (u > 0) this.across(u, creases);
     }
-    const half = (ys[k + 1] - ys[k]) / 2;
-    return half > 0 ? (y - ys[k] - half) / half : 0;
-  };
-  // Both sides are asked at the same y, one after the other, and a closing zone knows its height beforehand: the
-  // section is worked out once.
-  let lastY = Number.NaN;
-  let lastHeight = 0;
-  const know = (y: number, height: number) => {
-    lastY = y;
-    lastHeight = height;
-  };
-  const surface = (side: (typeof sides)[number], y: number) => {
-    if (y !== lastY) know(y, section.height(u(y)));
-    const z = side.land + side.rise * lastHeight;
-    return Math.min(z, side.cap);
-  };
-
-  return {
-    ys,
-    creases: [
-      ...sides.flatMap((s) => (s.cap < s.land + s.rise ? heightAt(s, s.cap) : NO_CROSSINGS)),
-      ...kinksAcross(ys, section.kinks),
-    ],
+    this.creases = creases.length > 0 ? creases : NONE;
     // A flat crown is a level.
-    levels: sides.flatMap((s, i) => (section.flatCrown ? [(i === 0 ? -1 : 1) * (s.land + s.rise)] : [])),
-    crossings: (z: number) => heightAt(z < 0 ? left : right, Math.abs(z)),
-    zones: closingZones(ys, section, know),
-    extraPoints: section.extraPoints,
-    flat: false,
-    low: (y: number) => -surface(left, y),
-    high: (y: number) => surface(right, y),
-  };
+    this.levels = flatCrown ? [-left.land - left.rise, right.land + right.rise] : NONE;
+    this.extraPoints = extraPoints;
+    const zones: ClosingZone[] = [];
+    if (closing) {
+      const know = (y: number, height: number) => {
+        this.lastY = y;
+        this.lastHeight = height;
+      };
+      for (let i = 0; i + 1 < ys.length; i += 2) {
+        const middle = (ys[i] + ys[i + 1]) / 2;
+        const half = (ys[i + 1] - ys[i]) / 2;
+        if (!(half > 0)) continue;
+        zones.push(
+          new ClosingZone(middle, half, -1, closing.law, closing.from, know),
+          new ClosingZone(middle, half, 1, closing.law, closing.from, know),
+        );
+      }
+    }
+    this.zones = zones;
+  }
+
+  low(y: number): number {
+    return -this.surface(this.left, y);
+  }
+
+  high(y: number): number {
+    return this.surface(this.right, y);
+  }
+
+  crossings(z: number): readonly number[] {
+    return this.heightAt(z < 0 ? this.left : this.right, Math.abs(z));
+  }
+
+  private surface(side: CutSide, y: number): number {
+    if (y !== this.lastY) {
+      this.lastY = y;
+      this.lastHeight = this.section.height(this.shareAt(y));
+    }
+    const z = side.land + side.rise * this.lastHeight;
+    return Math.min(z, side.cap);
+  }
+
+  /** How far y is from the middle of its stretch, as a share of half of it: −1 … 1. */
+  private shareAt(y: number): number {
+    const { ys } = this;
+    if (ys.length > 2) {
+      while (this.k + 2 < ys.length && y > ys[this.k + 1]) this.k += 2;
+      while (this.k > 0 && y < ys[this.k]) this.k -= 2;
+    }
+    const from = ys[this.k];
+    const half = (ys[this.k + 1] - from) / 2;
+    return half > 0 ? (y - from - half) / half : 0;
+  }
 
   /** The y where one side's curved surface stands z high. */
-  function heightAt(side: (typeof sides)[number], z: number): readonly number[] {
-    if (!(side.rise > 0) || !(z > side.land) || !(z < side.land + side.rise) || z > side.cap)
-      return NO_CROSSINGS;
-    const at = section.reach((z - side.land) / side.rise);
-    if (at === null) return NO_CROSSINGS;
+  private heightAt(side: CutSide, z: number): readonly number[] {
+    if (!(side.rise > 0) || !(z > side.land) || !(z < side.land + side.rise) || z > side.cap) return NONE;
+    const u = this.section.reach((z - side.land) / side.rise);
+    if (u === null) return NONE;
     const found: number[] = [];
-    for (let i = 0; i < ys.length; i += 2) {
-      const mid = (ys[i] + ys[i + 1]) / 2;
-      const half = (ys[i + 1] - ys[i]) / 2;
-      found.push(mid - half * at, mid + half * at);
-    }
+    this.across(-u, found);
+    this.across(u, found);
     return found;
   }
-}
 
-/** Where the corners of a section stand on each stretch of y. */
-function kinksAcross(ys: readonly number[], kinks: readonly number[]): readonly number[] {
-  if (kinks.length === 0) return NO_CROSSINGS;
-  const found: number[] = [];
-  for (let i = 0; i + 1 < ys.length; i += 2) {
-    const mid = (ys[i] + ys[i + 1]) / 2;
-    const half = (ys[i + 1] - ys[i]) / 2;
-    for (const u of kinks) {
-      found.push(mid - half * u);
-      if (u > 0) found.push(mid + half * u);
-    }
+  /** Adds the y at a share of the half of each stretch. */
+  private across(u: number, into: number[]): void {
+    const { ys } = this;
+    for (let i = 0; i + 1 < ys.length; i += 2)
+      into.push((ys[i] + ys[i + 1]) / 2 + ((ys[i + 1] - ys[i]) / 2) * u);
   }
-  return found;
-}
-
-/** The two ends of each stretch of y, where the section falls to its land. `know` is told each height placed. */
-function closingZones(
-  ys: readonly number[],
-  section: SectionShape,
-  know: (y: number, height: number) => void,
-): ClosingZone[] {
-  const from = section.closesFrom;
-  if (from === null) return [];
-  const zones: ClosingZone[] = [];
-  for (let i = 0; i < ys.length; i += 2) {
-    const mid = (ys[i] + ys[i + 1]) / 2;
-    const half = (ys[i + 1] - ys[i]) / 2;
-    if (!(half > 0)) continue;
-    for (const sign of [-1, 1]) {
-      const inner = mid + sign * half * from;
-      const outer = mid + sign * half;
-      const zone: ClosingZone = {
-        y0: Math.min(inner, outer),
-        y1: Math.max(inner, outer),
-        outerY: outer,
-        stretch: 0,
-        toParameter: (y) => section.height((y - mid) / half),
-        place: (s) => {
-          const u = section.reach(s)!;
-          const y = mid + sign * half * u;
-          zone.stretch = half * section.stretch(s, u);
-          know(y, s);
-          return y;
-        },
-      };
-      zones.push(zone);
-    }
-  }
-  return zones;
 }

@@ -1,5 +1,6 @@
 import { type Cut, cutter } from "./meshCut";
-import { NO_CROSSINGS, noCrossings, type Region, type Slice } from "./region";
+import type { Region } from "./region";
+import { curvedSlice, type Slice } from "./slice";
 import type { TriangleMesh } from "./triangleMesh";
 
 /** A ray may meet a shape in this many stretches at most; a shape that is folded further cannot be weighed. */
@@ -26,9 +27,12 @@ export function meshLayers(mesh: TriangleMesh): Region[] {
   }
   const breaks = xs.map((x) => ({ x, below: false, above: false }));
   return Array.from({ length: Math.min(MOST_LAYERS, most) }, (_, layer) => ({
+    kind: "mesh-layer",
+    mesh,
+    layer,
+    of: most,
     xRange,
     breaks,
-    meshLayer: { mesh, layer, of: most },
     sliceAt: (x: number) => {
       const cut = x > xRange[0] && x < xRange[1] ? cutAt(x) : null;
       return cut && layerSlice(cut, layer);
@@ -69,15 +73,10 @@ function layerSlice(cut: Cut, layer: number): Slice | null {
     else ys.push(cut.ys[i], cut.ys[i + 1]);
   }
   if (ys.length === 0) return null;
-  return {
+  return curvedSlice({
     ys,
     creases: cut.creases,
-    levels: NO_CROSSINGS,
-    crossings: noCrossings,
-    zones: [],
-    extraPoints: 0,
-    flat: false,
     low: (y) => cut.heightsAt(y)[2 * layer] ?? 0,
     high: (y) => cut.heightsAt(y)[2 * layer + 1] ?? 0,
-  };
+  });
 }

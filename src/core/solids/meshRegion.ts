@@ -1,4 +1,5 @@
-import type { Region, Slice } from "./region";
+import type { Region } from "./region";
+import type { Slice } from "./slice";
 import type { TriangleMesh } from "./triangleMesh";
 
 export interface MeshFineness {

@@ -1,4 +1,5 @@
 import { FLAT_ROUNDNESS } from "../tolerances";
+import type { ClosingLaw } from "./closingZone";
 
 /**
  * The shape of a handle's cross-section on one side, from its crown (u = 0, height 1) to its edge (|u| = 1,
@@ -9,10 +10,8 @@ export interface SectionShape {
   height(u: number): number;
   /** The u in [0, 1] where the height is s, or null for a flat-sided section, which has no such place. */
   reach(s: number): number | null;
-  /** |du/ds| at s in (0, 1), where `reach` is u. */
-  stretch(s: number, u: number): number;
-  /** From here to |u| = 1 the height falls off steeply: integrate over s there. Null: it never falls. */
-  readonly closesFrom: number | null;
+  /** From this |u| to 1 the height falls off steeply: integrate by this law over s there. Null: it never falls. */
+  readonly closing: { readonly from: number; readonly law: ClosingLaw } | null;
   /** The |u| at which the surface has a corner, or, at the crown, |u|ⁿ is not smooth. */
   readonly kinks: readonly number[];
   /** Whether it stands at full height over some breadth. */
@@ -24,8 +23,7 @@ export interface SectionShape {
 const FLAT: SectionShape = {
   height: () => 1,
   reach: () => null,
-  stretch: () => 0,
-  closesFrom: null,
+  closing: null,
   kinks: [],
   flatCrown: true,
   extraPoints: 0,
@@ -54,13 +52,19 @@ export function sectionOf(roundness: number): SectionShape {
   return {
     height: (u) => other(u < 0 ? -u : u),
     reach: other,
-    // From uⁿ + sⁿ = 1: du/ds = −(s/u)ⁿ⁻¹ = −(u/s)·sⁿ/(1 − sⁿ).
-    stretch: (s, u) => {
-      if (!(s > 0)) return 0;
-      const power = s === lastV ? lastPower : s ** n;
-      return (u * power) / (s * (1 - power));
+    closing: {
+      from: 2 ** (-1 / n),
+      law: {
+        parameterAt: (u) => other(u < 0 ? -u : u),
+        placeAt: other,
+        // From uⁿ + sⁿ = 1: du/ds = −(s/u)ⁿ⁻¹ = −(u/s)·sⁿ/(1 − sⁿ).
+        slopeAt: (s, u) => {
+          if (!(s > 0)) return 0;
+          const power = s === lastV ? lastPower : s ** n;
+          return (u * power) / (s * (1 - power));
+        },
+      },
     },
-    closesFrom: 2 ** (-1 / n),
     kinks: n % 2 !== 0 ? [0] : [],
     flatCrown: false,
     extraPoints: Math.ceil((n - 2) * 0.7),
@@ -74,8 +78,10 @@ function circle(v: number): number {
 const ELLIPSE: SectionShape = {
   height: circle,
   reach: circle,
-  stretch: (s, u) => (s > 0 ? s / u : 0),
-  closesFrom: Math.SQRT1_2,
+  closing: {
+    from: Math.SQRT1_2,
+    law: { parameterAt: circle, placeAt: circle, slopeAt: (s, u) => (s > 0 ? s / u : 0) },
+  },
   kinks: [],
   flatCrown: false,
   extraPoints: 0,
@@ -116,8 +122,7 @@ export function facetedSection(flats: number): SectionShape {
       }
       return 1;
     },
-    stretch: () => 0,
-    closesFrom: null,
+    closing: null,
     kinks: at.map((c) => c.u).filter((u) => u < 1 - 1e-9),
     flatCrown: true,
     extraPoints: 0,

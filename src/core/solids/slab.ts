@@ -1,6 +1,7 @@
 import type { Contour } from "../curve/contour";
 import { type Line, lineAt } from "./layer";
-import { flatSlice, type Region } from "./region";
+import type { Region } from "./region";
+import { flatSlice } from "./slice";
 
 /** A flat bar of a closed outline, centred on the blade's plane; `half` is its half thickness along x, mm. */
 export function slabRegion(outline: Contour, half: Line, xRange: readonly [number, number]): Region {
@@ -9,6 +10,7 @@ export function slabRegion(outline: Contour, half: Line, xRange: readonly [numbe
     Math.min(xRange[1], outline.xRange[1]),
   ];
   return {
+    kind: "slab",
     xRange: range,
     breaks: outline.breaks,
     sliceAt: (x) => {

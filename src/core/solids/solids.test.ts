@@ -3,7 +3,7 @@ import { beforeAll, describe, expect, it } from "vitest";
 import { straight } from "../curve/bezier";
 import { contourOf } from "../curve/contour";
 import { measureSolid, solidParts } from "../kernel/solidParts";
-import { drillRegion } from "./drill";
+import { cylinderRegion } from "./cylinder";
 import { groundThickness } from "./grind";
 import { layerRegion, lineAt, shifted } from "./layer";
 import { loftRegion } from "./loft";
@@ -57,7 +57,7 @@ describe("sections", () => {
     }
     for (const h of [0.3, 0.6]) {
       const slope = (s.reach(h - 1e-6)! - s.reach(h + 1e-6)!) / 2e-6;
-      expect(s.stretch(h, s.reach(h)!)).toBeCloseTo(slope, 5);
+      expect(s.closing!.law.slopeAt(h, s.reach(h)!)).toBeCloseTo(slope, 5);
     }
     expect(s.height(0)).toBe(1);
     expect(s.height(1)).toBe(0);
@@ -83,7 +83,7 @@ describe("layers and drills", () => {
   });
 
   it("a drill's chord is that of its circle", () => {
-    const region = drillRegion({ xMm: -10, yMm: 2, radiusMm: 5 });
+    const region = cylinderRegion({ xMm: -10, yMm: 2, radiusMm: 5 });
     expect(region.sliceAt(-7)!.ys).toEqual([-2, 6]);
     expect(region.sliceAt(-4.9)).toBeNull();
   });
@@ -143,8 +143,8 @@ describe("the mesh kernel's solids", () => {
 
   it("meshes are closed and turned outward: a tube in a block, to the polygon's true area", () => {
     const regions = [
-      drillRegion({ xMm: 5, yMm: -3, radiusMm: 2 }),
-      drillRegion({ xMm: 5, yMm: -3, radiusMm: 4 }),
+      cylinderRegion({ xMm: 5, yMm: -3, radiusMm: 2 }),
+      cylinderRegion({ xMm: 5, yMm: -3, radiusMm: 4 }),
       layerRegion({ at0: -6, slope: 0 }, { at0: 4, slope: 0 }, [-20, 20]),
     ];
     const part = (id: string, of: number[]) => ({
@@ -165,6 +165,6 @@ describe("the mesh kernel's solids", () => {
   });
 
   it("a region without extent has no mesh", () => {
-    expect(meshRegion(drillRegion({ xMm: 0, yMm: 0, radiusMm: 0 }), { stations: 4, rows: 8 })).toEqual([]);
+    expect(meshRegion(cylinderRegion({ xMm: 0, yMm: 0, radiusMm: 0 }), { stations: 4, rows: 8 })).toEqual([]);
   });
 });

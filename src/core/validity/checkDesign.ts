@@ -76,7 +76,7 @@ function checkShapes({ guard, handle, meshes }: Design, { regions }: Assembly, r
   }, 0);
   if (triangles > MOST_PLACED_TRIANGLES)
     report("error", "shapes-too-fine", { measured: triangles, limit: MOST_PLACED_TRIANGLES });
-  const folds = Math.max(0, ...regions.map((r) => r.meshLayer?.of ?? 0));
+  const folds = Math.max(0, ...regions.map((r) => (r.kind === "mesh-layer" ? r.of : 0)));
   if (folds > MOST_LAYERS) report("error", "shape-too-folded", { measured: folds, limit: MOST_LAYERS });
 }
 

@@ -73,7 +73,7 @@ export function extraShapes(design: Design, { regions, parts }: Assembly): Extra
     const shown = part.made.length > 0 ? shownOf(design, part) : null;
     const of = part.regions.map((r) => regions[r]);
     // Further layers of an imported shape lie behind the first.
-    if (!shown || of.some((r) => (r.meshLayer?.layer ?? 0) > 0)) continue;
+    if (!shown || of.some((r) => r.kind === "mesh-layer" && r.layer > 0)) continue;
     const small = part.detail !== undefined;
     const loops = silhouette(of, small ? STEPS.small : STEPS.usual);
     (small ? heads : shapes).push({ id: part.id, material: part.made[0].materialId, ...shown, loops });

@@ -1,7 +1,7 @@
 import type { PartKey } from "../assembly/partKey";
 import type { Assembly } from "../assembly/types";
 import type { Point } from "../curve/bezier";
-import type { Slice } from "../solids/region";
+import type { Slice } from "../solids/slice";
 import { commonStretches } from "./silhouette";
 
 /** Stations that the view from above is drawn at. */

@@ -1,5 +1,5 @@
 import type { Assembly } from "../assembly/types";
-import type { Slice } from "../solids/region";
+import type { Slice } from "../solids/slice";
 import { commonStretches } from "./silhouette";
 
 /** One piece of a part in a cross-section. */

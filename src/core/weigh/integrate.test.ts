@@ -4,7 +4,7 @@ import type { Assembly, Part } from "../assembly/types";
 import { type Point, straight } from "../curve/bezier";
 import { type Contour, contourOf } from "../curve/contour";
 import { bladeRegion } from "../solids/bladeRegion";
-import { drillRegion } from "../solids/drill";
+import { cylinderRegion } from "../solids/cylinder";
 import { layerRegion } from "../solids/layer";
 import { loftRegion } from "../solids/loft";
 import type { Region } from "../solids/region";
@@ -56,7 +56,7 @@ describe("closed forms", () => {
 
   it("cylinder: πr²h, and its second moment mr²/4", () => {
     const regions = [
-      drillRegion({ xMm: 7, yMm: -3, radiusMm: 3.2 }),
+      cylinderRegion({ xMm: 7, yMm: -3, radiusMm: 3.2 }),
       layerRegion(level(-8), level(12), everywhere),
     ];
     const [m] = integrate({ regions, parts: [part("pin", [0, 1])] });
@@ -146,8 +146,8 @@ describe("closed forms", () => {
 
   it("drilled block: the hole, the pin in it and the block add up", () => {
     const block = slabRegion(polygon([-20, -10], [20, -10], [20, 10], [-20, 10]), level(5), everywhere);
-    const hole = drillRegion({ xMm: 4, yMm: 2, radiusMm: 3 });
-    const tube = drillRegion({ xMm: 4, yMm: 2, radiusMm: 2 });
+    const hole = cylinderRegion({ xMm: 4, yMm: 2, radiusMm: 3 });
+    const tube = cylinderRegion({ xMm: 4, yMm: 2, radiusMm: 2 });
     const parts = [part("bore", [1, 0], false), part("tube", [2, 0]), part("block", [0])];
     const assembly: Assembly = { regions: [block, tube, hole], parts };
     const [bore, ring, rest] = integrate(assembly);
@@ -183,7 +183,7 @@ describe("closed forms", () => {
 describe("edges", () => {
   it("weighs nothing where parts have no common range, and never NaN", () => {
     const far = slabRegion(polygon([200, 0], [210, 0], [210, 5], [200, 5]), level(1), everywhere);
-    const near = drillRegion({ xMm: 0, yMm: 0, radiusMm: 2 });
+    const near = cylinderRegion({ xMm: 0, yMm: 0, radiusMm: 2 });
     const [m] = integrate({ regions: [far, near], parts: [part("none", [0, 1])] });
     expect(Object.values(m).every(Number.isFinite)).toBe(true);
     expect(m.v).toBe(0);
@@ -191,7 +191,7 @@ describe("edges", () => {
 
   it("takes a drill of no radius for nothing", () => {
     const [m] = integrate({
-      regions: [drillRegion({ xMm: 0, yMm: 0, radiusMm: Number.NaN })],
+      regions: [cylinderRegion({ xMm: 0, yMm: 0, radiusMm: Number.NaN })],
       parts: [part("a", [0])],
     });
     expect(m.v).toBe(0);
@@ -213,7 +213,7 @@ describe("edges", () => {
       stations: [],
     });
     const assembly = {
-      regions: [body, drillRegion({ xMm: -50, yMm: 0, radiusMm: 3 })],
+      regions: [body, cylinderRegion({ xMm: -50, yMm: 0, radiusMm: 3 })],
       parts: [part("pin", [1, 0]), part("body", [0])],
     };
     const [coarse, fine] = [integrate(assembly), integrate(assembly, { ...DEFAULT_FINENESS, split: 2 })];

@@ -1,5 +1,6 @@
 import type { Assembly, Part } from "../assembly/types";
-import type { ClosingZone, Slice } from "../solids/region";
+import type { ClosingZone } from "../solids/closingZone";
+import type { Slice } from "../solids/slice";
 import { addCut, addFlat, addRay, type Moments, noMoments, noSums } from "./moments";
 import { forPoints, overRule, type Panel, xPanels, yPanels } from "./panels";
 import { Presence } from "./presence";

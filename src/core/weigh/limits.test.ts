@@ -104,7 +104,8 @@ describe("a mesh as fine as is kept", () => {
     expect(openEdges(light)).toBe(0);
     expect(Math.abs(volumeOf(light) / volumeOf(mesh) - 1)).toBeLessThan(0.03);
     const design = endingIn(mesh);
-    const layerOf = (a: ReturnType<typeof assemble>) => a.regions.find((r) => r.meshLayer)?.meshLayer?.mesh;
+    const layerOf = (a: ReturnType<typeof assemble>) =>
+      a.regions.flatMap((r) => (r.kind === "mesh-layer" ? [r.mesh] : []))[0];
     expect(layerOf(assembleDrawn(design))?.triangles.length).toBeLessThanOrEqual(6000);
     expect(layerOf(assemble(design))?.triangles.length).toBe(36_000);
   });

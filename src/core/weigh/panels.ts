@@ -1,5 +1,5 @@
 import type { Assembly } from "../assembly/types";
-import type { Slice } from "../solids/region";
+import type { Slice } from "../solids/slice";
 import { SAME_STATION_MM } from "../tolerances";
 import { gaussRule } from "./gauss";
 

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { type Slice, throughSlice } from "../solids/region";
+import { type Slice, throughSlice } from "../solids/slice";
 import { Presence } from "./presence";
 
 /** Stretches of y, ascending and apart, or null for a region that y does not limit, or none for one that is not cut. */

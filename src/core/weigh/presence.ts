@@ -1,4 +1,4 @@
-import type { Slice } from "../solids/region";
+import type { Slice } from "../solids/slice";
 
 /**
  * Which parts a ray through one cut meets, kept up while the ray moves to higher y: only what begins or ends between

@@ -1,9 +1,11 @@
 import type { Contour } from "../curve/contour";
-import { type Region, throughSlice } from "./region";
+import type { Region } from "./region";
+import { throughSlice } from "./slice";
 
 /** All space over and under a closed outline of the x–y plane: slots, notches, nuts along z. */
-export function wellRegion(outline: Contour): Region {
+export function prismRegion(outline: Contour): Region {
   return {
+    kind: "prism",
     xRange: outline.xRange,
     breaks: outline.breaks,
     sliceAt: (x) => {

@@ -1,6 +1,8 @@
 import type { Contour } from "../curve/contour";
-import { type ClosingZone, NO_CROSSINGS, type Region } from "./region";
+import { ClosingZone } from "./closingZone";
+import type { Region } from "./region";
 import type { SectionShape } from "./section";
+import { curvedSlice, flatSlice, NONE } from "./slice";
 
 /** How wide a plate across the knife is at each height, and the heights where that changes its law. mm. */
 export interface FaceWidth {
@@ -15,29 +17,28 @@ export interface FaceWidth {
 }
 
 /** A plate across the knife: its outline from the side, and its width at each height from the front. */
-export function faceRegion(
+export function plateRegion(
   outline: Contour,
   width: FaceWidth,
   creaseStations: readonly number[] = [],
 ): Region {
   return {
+    kind: "plate",
     xRange: outline.xRange,
     breaks: [...outline.breaks, ...creaseStations.map((x) => ({ x, below: false, above: false }))],
     sliceAt: (x) => {
       const ys = outline.cut(x);
       if (ys.length < 2) return null;
-      const at = width.even ? width.half(0) : 0;
-      return {
+      if (width.even) return flatSlice(ys, -width.half(0), width.half(0));
+      return curvedSlice({
         ys,
         creases: width.creases,
-        levels: width.even ? [-at, at] : NO_CROSSINGS,
         crossings: (z) => width.reach(Math.abs(z)),
         zones: width.zones,
         extraPoints: width.extraPoints,
-        flat: width.even,
         low: (y) => -width.half(y),
         high: (y) => width.half(y),
-      };
+      });
     },
   };
 }
@@ -47,34 +48,19 @@ export function roundedWidth(y0: number, y1: number, widthMm: number, section: S
   const mid = (y0 + y1) / 2;
   const h = (y1 - y0) / 2;
   const w = widthMm / 2;
-  const from = section.closesFrom;
-  const zone = (inward: 1 | -1): ClosingZone => {
-    const outerY = mid - inward * h;
-    const inner = mid - inward * h * (from ?? 1);
-    const made: ClosingZone = {
-      y0: Math.min(inner, outerY),
-      y1: Math.max(inner, outerY),
-      outerY,
-      stretch: 0,
-      toParameter: (y) => section.height((y - mid) / h),
-      place: (s) => {
-        const u = section.reach(s) ?? 1;
-        made.stretch = h * section.stretch(s, u);
-        return mid - inward * h * u;
-      },
-    };
-    return made;
-  };
+  const { closing } = section;
   return {
     half: (y) => w * section.height((y - mid) / h),
     reach: (z) => {
       const u = z > 0 && z < w ? section.reach(z / w) : null;
-      return u === null ? NO_CROSSINGS : [mid - h * u, mid + h * u];
+      return u === null ? NONE : [mid - h * u, mid + h * u];
     },
     creases: section.kinks.flatMap((u) => [mid - h * u, mid + h * u]),
-    zones: from === null ? [] : [zone(1), zone(-1)],
+    zones: closing
+      ? ([-1, 1] as const).map((s) => new ClosingZone(mid, h, s, closing.law, closing.from))
+      : [],
     extraPoints: section.extraPoints,
-    even: from === null && section.kinks.length === 0,
+    even: closing === null && section.kinks.length === 0,
   };
 }
 
@@ -98,7 +84,7 @@ export function armedWidth(
     half,
     reach: (z) => {
       const share = (z - arm) / (w - arm);
-      if (!(share > 0) || !(share < 1)) return NO_CROSSINGS;
+      if (!(share > 0) || !(share < 1)) return NONE;
       const t = 1 - Math.cbrt(share);
       return [-boss - t * (-y0 - boss), boss + t * (y1 - boss)];
     },

@@ -1,0 +1,55 @@
+/** A curve that closes like a root, in a variable in which it is smooth; u is 0 at its middle and 1 where it closes. */
+export interface ClosingLaw {
+  parameterAt(u: number): number;
+  placeAt(parameter: number): number;
+  /** |du/dparameter| at a parameter whose place is u. */
+  slopeAt(parameter: number, u: number): number;
+}
+
+/** A quarter of a circle by the angle from its end. */
+export const ROUND: ClosingLaw = {
+  parameterAt: (u) => Math.acos(u < -1 ? -1 : Math.min(u, 1)),
+  placeAt: (angle) => Math.cos(angle),
+  slopeAt: (angle) => Math.sin(angle),
+};
+
+/**
+ * A stretch of y where a region's surface closes like a root: from share `from` of the way between the middle of a
+ * section and its end, to that end. `place(s)` answers y for a parameter of the law, and leaves |dy/ds| in `stretch`.
+ */
+export class ClosingZone {
+  readonly y0: number;
+  readonly y1: number;
+  /** The end, y0 or y1, at which the surface closes. */
+  readonly outerY: number;
+  stretch = 0;
+  private readonly reach: number;
+
+  /** `side` is +1 for the end at higher y. `placed` is told what was placed and by which parameter. */
+  constructor(
+    private readonly middleY: number,
+    private readonly half: number,
+    side: 1 | -1,
+    private readonly law: ClosingLaw,
+    from = 0,
+    private readonly placed: ((y: number, parameter: number) => void) | null = null,
+  ) {
+    this.reach = side * half;
+    const inner = middleY + this.reach * from;
+    this.outerY = middleY + this.reach;
+    this.y0 = Math.min(inner, this.outerY);
+    this.y1 = Math.max(inner, this.outerY);
+  }
+
+  toParameter(y: number): number {
+    return this.law.parameterAt((y - this.middleY) / this.reach);
+  }
+
+  place(parameter: number): number {
+    const u = this.law.placeAt(parameter);
+    const y = this.middleY + this.reach * u;
+    this.stretch = this.half * this.law.slopeAt(parameter, u);
+    this.placed?.(y, parameter);
+    return y;
+  }
+}

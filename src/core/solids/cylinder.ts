@@ -1,0 +1,32 @@
+import type { Break } from "../curve/contour";
+import type { Drill, Region } from "./region";
+import { throughSlice } from "./slice";
+
+/** Ends along x of what is round along z: its chord grows like a root from both. */
+export function roundEnds({ xMm, radiusMm }: Drill): readonly [Break, Break] {
+  return [
+    { x: xMm - radiusMm, below: false, above: true },
+    { x: xMm + radiusMm, below: true, above: false },
+  ];
+}
+
+/** Half the chord of a circle at x, or 0 outside it. */
+export function halfChord({ xMm, radiusMm: r }: Drill, x: number): number {
+  const square = r * r - (x - xMm) * (x - xMm);
+  return square > 0 ? Math.sqrt(square) : 0;
+}
+
+/** The region of a hole or rod along z. */
+export function cylinderRegion({ xMm, yMm, radiusMm }: Drill): Region {
+  const drill = { xMm, yMm, radiusMm: radiusMm > 0 ? radiusMm : 0 };
+  return {
+    kind: "cylinder",
+    drill,
+    xRange: [xMm - drill.radiusMm, xMm + drill.radiusMm],
+    breaks: roundEnds(drill),
+    sliceAt: (x) => {
+      const half = halfChord(drill, x);
+      return half > 0 ? throughSlice([yMm - half, yMm + half]) : null;
+    },
+  };
+}
