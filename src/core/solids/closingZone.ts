@@ -1,4 +1,7 @@
-/** A curve that closes like a root, in a variable in which it is smooth; u is 0 at its middle and 1 where it closes. */
+/**
+ * A curve that closes like a root, in a variable in which it is smooth; u is 0 at its middle and 1 where it closes, at
+ * parameter 0.
+ */
 export interface ClosingLaw {
   parameterAt(u: number): number;
   placeAt(parameter: number): number;
@@ -24,6 +27,8 @@ export class ClosingZone {
   readonly outerY: number;
   stretch = 0;
   private readonly reach: number;
+  private readonly innerY: number;
+  private readonly innerParameter: number;
 
   /** `side` is +1 for the end at higher y. `placed` is told what was placed and by which parameter. */
   constructor(
@@ -35,13 +40,22 @@ export class ClosingZone {
     private readonly placed: ((y: number, parameter: number) => void) | null = null,
   ) {
     this.reach = side * half;
-    const inner = middleY + this.reach * from;
+    this.innerY = middleY + this.reach * from;
+    this.innerParameter = innerParameterOf(law, from);
     this.outerY = middleY + this.reach;
-    this.y0 = Math.min(inner, this.outerY);
-    this.y1 = Math.max(inner, this.outerY);
+    this.y0 = Math.min(this.innerY, this.outerY);
+    this.y1 = Math.max(this.innerY, this.outerY);
+  }
+
+  /** The parameters of its two ends, apart. */
+  get span(): number {
+    return Math.abs(this.innerParameter - this.toParameter(this.outerY));
   }
 
   toParameter(y: number): number {
+    // Most panels end where the zone does.
+    if (y === this.outerY) return 0;
+    if (y === this.innerY) return this.innerParameter;
     return this.law.parameterAt((y - this.middleY) / this.reach);
   }
 
@@ -52,4 +66,15 @@ export class ClosingZone {
     this.placed?.(y, parameter);
     return y;
   }
+}
+
+const inner = new WeakMap<ClosingLaw, { from: number; parameter: number }>();
+
+/** The parameter where a zone begins: of one law all zones begin at the same. */
+function innerParameterOf(law: ClosingLaw, from: number): number {
+  const known = inner.get(law);
+  if (known?.from === from) return known.parameter;
+  const parameter = law.parameterAt(from);
+  inner.set(law, { from, parameter });
+  return parameter;
 }

@@ -119,8 +119,7 @@ export function integrate(
       const s0 = zone.toParameter(y0);
       const s1 = zone.toParameter(y1);
       const [least, most] = fineness.zonePoints;
-      const whole = zone.toParameter(zone.y0 + zone.y1 - zone.outerY);
-      const n = Math.min(most, Math.ceil(least + ((most - least) * Math.abs(s1 - s0)) / whole)) + extra;
+      const n = Math.min(most, Math.ceil(least + ((most - least) * Math.abs(s1 - s0)) / zone.span)) + extra;
       overRule(n, fineness.split, Math.min(s0, s1), Math.max(s0, s1), (s, w) => {
         const y = zone.place(s);
         ray(y, w * zone.stretch);

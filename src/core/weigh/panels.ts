@@ -99,22 +99,43 @@ export function yPanels(
   active: readonly number[] = slices.map((_, r) => r),
 ): number[] {
   const found: number[] = [];
-  const levels = new Set<number>();
+  const levels: number[] = [];
+  let curved = 0;
   for (const r of active) {
     const s = slices[r];
     if (!s) continue;
-    if (s.ys) for (const y of s.ys) found.push(y);
-    for (const y of s.creases) found.push(y);
-    for (const z of s.zones) found.push(z.y0, z.y1);
-    for (const z of s.levels) levels.add(z);
+    const { ys, creases, zones } = s;
+    if (ys) for (let i = 0; i < ys.length; i++) found.push(ys[i]);
+    for (let i = 0; i < creases.length; i++) found.push(creases[i]);
+    for (let i = 0; i < zones.length; i++) found.push(zones[i].y0, zones[i].y1);
+    for (const z of s.levels) if (!levels.includes(z)) levels.push(z);
+    if (!s.flat) curved++;
   }
-  for (const r of active) {
-    const s = slices[r];
-    if (s && !s.flat) for (const z of levels) for (const y of s.crossings(z)) found.push(y);
-  }
-  found.sort((a, b) => a - b);
+  if (curved > 0)
+    for (const r of active) {
+      const s = slices[r];
+      if (s && !s.flat) for (const z of levels) for (const y of s.crossings(z)) found.push(y);
+    }
+  sortAscending(found);
   let kept = 0;
-  for (const y of found) if (kept === 0 || y - found[kept - 1] > SAME_STATION_MM) found[kept++] = y;
+  for (let i = 0; i < found.length; i++)
+    if (kept === 0 || found[i] - found[kept - 1] > SAME_STATION_MM) found[kept++] = found[i];
   found.length = kept;
   return found;
 }
+
+/** By insertion: quicker than the library's for the few numbers of a cut. */
+function sortAscending(list: number[]): void {
+  if (list.length > MANY) {
+    list.sort((a, b) => a - b);
+    return;
+  }
+  for (let i = 1; i < list.length; i++) {
+    const v = list[i];
+    let k = i - 1;
+    for (; k >= 0 && list[k] > v; k--) list[k + 1] = list[k];
+    list[k + 1] = v;
+  }
+}
+
+const MANY = 64;

@@ -12,7 +12,10 @@ export class Presence {
   private readonly named: Int32Array;
   private readonly missing: Int32Array;
   private readonly inside: Uint8Array;
-  private readonly changes: { y: number; region: number }[] = [];
+  /** Where regions begin and end across the cut, ascending, and which; so many of them count. */
+  private readonly ys: number[] = [];
+  private readonly regions: number[] = [];
+  private count = 0;
   private next = 0;
 
   constructor(partRegions: readonly (readonly number[])[], regionCount: number) {
@@ -31,9 +34,9 @@ export class Presence {
 
   /** Begins a cut below all that it holds. `active` lists the regions that may have a slice there. */
   begin(slices: readonly (Slice | null)[], active: readonly number[]): void {
-    const { changes, missing, inside } = this;
+    const { missing, inside } = this;
     this.here.length = 0;
-    changes.length = 0;
+    this.count = 0;
     this.next = 0;
     inside.fill(0);
     missing.set(this.named);
@@ -43,15 +46,28 @@ export class Presence {
       if (s.ys === null) this.turn(r);
       else
         for (let k = 0; k + 1 < s.ys.length; k += 2)
-          if (s.ys[k + 1] > s.ys[k]) changes.push({ y: s.ys[k], region: r }, { y: s.ys[k + 1], region: r });
+          if (s.ys[k + 1] > s.ys[k]) {
+            this.note(s.ys[k], r);
+            this.note(s.ys[k + 1], r);
+          }
     }
-    changes.sort((a, b) => a.y - b.y);
   }
 
   /** Moves the ray up to y, which lies on no border. */
   moveTo(y: number): void {
-    const { changes } = this;
-    while (this.next < changes.length && changes[this.next].y < y) this.turn(changes[this.next++].region);
+    while (this.next < this.count && this.ys[this.next] < y) this.turn(this.regions[this.next++]);
+  }
+
+  /** Puts a change in its place, behind those at the same y. */
+  private note(y: number, region: number): void {
+    const { ys, regions } = this;
+    let k = this.count++;
+    for (; k > 0 && ys[k - 1] > y; k--) {
+      ys[k] = ys[k - 1];
+      regions[k] = regions[k - 1];
+    }
+    ys[k] = y;
+    regions[k] = region;
   }
 
   /** Steps into a region, or out of it. */
