@@ -8,7 +8,7 @@ const ORDER = [
   ["record"],
   ["solids"],
   ["fasteners"],
-  ["guardFittings"],
+  ["guardFittings", "tangEnds"],
   ["design"],
   ["layout"],
   ["assembly"],

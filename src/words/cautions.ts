@@ -1,5 +1,6 @@
 import type { Design } from "@/core/design/schema";
 import { kindOf } from "@/core/fasteners/registry";
+import { endKindOf } from "@/core/tangEnds/registry";
 
 /** The usual cautions of the operations that a design asks for, in plain words. */
 export function cautionsFor(design: Design): string[] {
@@ -17,7 +18,7 @@ export function cautionsFor(design: Design): string[] {
     said.push(
       "Burning a tang in: fumes and smoke; outdoors, water at hand, and only with a tang that is not hardened.",
     );
-  if ((tang.kind === "hidden" && tang.end.kind === "peened") || fasteners.some((f) => kindOf(f).peened))
+  if ((tang.kind === "hidden" && endKindOf(tang.end).peened) || fasteners.some((f) => kindOf(f).peened))
     said.push("Peening: eye protection; steel splinters fly from a hammered edge.");
   if (guard || fasteners.length > 0)
     said.push("Heating brass, copper or plated metal, also by grinding or soldering: fumes; ventilate.");

@@ -1,6 +1,7 @@
 import type { ButtForm } from "@/core/design/butts";
 import type { GuardForm } from "@/core/design/guards";
-import type { BarEnd, BlockHole, Design, FullTang, Nut, PieceShape, TangHole } from "@/core/design/schema";
+import type { BlockHole, Design, FullTang, PieceShape, TangHole } from "@/core/design/schema";
+import type { NUT_STYLES } from "@/core/tangEnds/threaded";
 
 export const TANG_WORDS: Record<Design["tang"]["kind"], string> = {
   full: "Full slab",
@@ -24,14 +25,11 @@ export const RECESS_WORDS: Record<NonNullable<FullTang["recess"]>["floor"], stri
   hollow: "Hollowed across",
 };
 
-export const END_WORDS: Record<BarEnd["kind"], string> = {
-  plain: "Glue alone",
-  peened: "Peened over",
-  threaded: "Thread and nut",
-  "take-down": "Screw from the butt",
+export const NUT_WORDS: Record<(typeof NUT_STYLES)[number], string> = {
+  hex: "Hex",
+  round: "Round",
+  domed: "Domed cap",
 };
-
-export const NUT_WORDS: Record<Nut["style"], string> = { hex: "Hex", round: "Round", domed: "Domed cap" };
 
 export const HOLE_WORDS: Record<BlockHole["kind"], string> = {
   broached: "Broached to fit",

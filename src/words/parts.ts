@@ -1,6 +1,7 @@
-import type { PartKey, TangEndComponent } from "@/core/assembly/partKey";
+import type { PartKey } from "@/core/assembly/partKey";
 import type { PieceRole } from "@/core/design/schema";
 import type { CutKey } from "@/core/fit/cutKey";
+import type { EndComponent } from "@/core/tangEnds/kind";
 import { FASTENERS } from "./fasteners";
 import { FITTING_WORDS } from "./fittings";
 
@@ -15,7 +16,7 @@ export const PIECE_WORDS: Record<PieceRole, string> = {
   pommel: "Pommel",
 };
 
-const TANG_END_WORDS: Record<TangEndComponent, string> = {
+const END_COMPONENT_WORDS: Record<EndComponent, string> = {
   nut: "Butt nut",
   screw: "Butt screw",
   socket: "Socket",
@@ -48,7 +49,7 @@ export function partName(key: PartKey): string {
     case "tang-rest":
       return REST_WORDS[key.sort];
     case "tang-end":
-      return TANG_END_WORDS[key.component];
+      return END_COMPONENT_WORDS[key.component];
     case "hole":
       return key.sort === "old-pin" ? "Old pin hole, filled" : "Tang hole fill";
     case "guard":

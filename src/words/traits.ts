@@ -2,9 +2,10 @@ import type { Trait, TraitValue } from "@/core/compare/traits";
 import type { FastenerKind } from "@/core/design/schema";
 import { materialById } from "@/core/stock/materials";
 import { printLength, type UnitSystem } from "@/core/units/print";
-import { END_WORDS, TANG_WORDS } from "./constructions";
+import { TANG_WORDS } from "./constructions";
 import { FASTENER_WORDS } from "./fasteners";
 import { GRIND_WORDS, TIP_WORDS } from "./nodes";
+import { TANG_END_WORDS } from "./tangEnds";
 
 export const TRAIT_WORDS: Record<Trait, string> = {
   steel: "Steel",
@@ -49,7 +50,7 @@ export function traitValueWords(value: TraitValue | null, units: UnitSystem): st
     case "grind":
       return GRIND_WORDS[value.grind];
     case "tang": {
-      const end = value.end === null ? "" : `, ${END_WORDS[value.end].toLowerCase()}`;
+      const end = value.end === null ? "" : `, ${TANG_END_WORDS[value.end].name.toLowerCase()}`;
       return `${TANG_WORDS[value.tang]}${end}`;
     }
     case "fasteners": {

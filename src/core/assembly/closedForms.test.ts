@@ -6,9 +6,9 @@ import { plainKnife } from "../design/plainKnife.fixtures";
 import type { BlockHole, Design, Fastener, FullTang, HiddenTang, PieceShape } from "../design/schema";
 import { newFastener } from "../fasteners/registry";
 import { knuckleBow } from "../guardFittings/knuckleBow";
+import { threadRadius } from "../tangEnds/thread";
 import { integrate } from "../weigh/integrate";
 import { assemble } from "./assemble";
-import { threadRadius } from "./tangs";
 import { volumes } from "./volumes.fixtures";
 
 const sound = newDesign("Sedge");

@@ -1,6 +1,7 @@
 import type { PieceRole, TangHole } from "../design/schema";
 import type { FastenerKind } from "../fasteners/registry";
 import type { FittingKind } from "../guardFittings/registry";
+import type { EndComponent } from "../tangEnds/kind";
 
 export type Side = "right" | "left";
 
@@ -11,7 +12,7 @@ export type Side = "right" | "left";
 export type PartKey =
   | { readonly kind: "blade" | "tang" | "tang-hole" | "frame" | "recess" | "guard-slot" }
   | { readonly kind: "tang-rest"; readonly sort: "filler" | "weld" }
-  | { readonly kind: "tang-end"; readonly component: TangEndComponent }
+  | { readonly kind: "tang-end"; readonly component: EndComponent }
   | { readonly kind: "hole"; readonly sort: TangHole["purpose"]; readonly id: string }
   | { readonly kind: "slot" | "ring" | "ring-bore"; readonly id: string }
   | { readonly kind: "guard"; readonly number: number | null }
@@ -26,9 +27,6 @@ export type PartKey =
       readonly id: string;
       readonly component: string | null;
     };
-
-/** What a hidden tang has at its end besides its own steel. */
-export type TangEndComponent = "nut" | "screw" | "socket" | "counterbore" | "bore";
 
 /**
  * The id of a part, from its key. No two parts of a knife have the same: what a maker calls things has no colon in it,

@@ -1,30 +1,28 @@
 import { slotContour } from "../curve/shapes";
-import type { BarEnd, FullTang, HiddenTang, Nut } from "../design/schema";
-import { filled, type Share, whole } from "../fasteners/kind";
-import { barSizeAt, barTangRegion, roomRegion } from "../layout/bar";
+import type { FullTang } from "../design/schema";
+import { filled, whole } from "../fasteners/kind";
+import { barTangRegion, roomRegion } from "../layout/bar";
+import { endPlace } from "../layout/endPlace";
 import { cylinderRegion } from "../solids/cylinder";
 import { dishRegion } from "../solids/dish";
 import { type Line, layerRegion, shifted } from "../solids/layer";
 import { prismRegion } from "../solids/prism";
-import { sectionOf } from "../solids/section";
 import { slabRegion } from "../solids/slab";
-import { domedBlockRegion, hexRodRegion, rodRegion } from "../solids/turned";
+import { rodRegion } from "../solids/turned";
+import type { EndComponent, EndSite } from "../tangEnds/kind";
+import { endKindOf } from "../tangEnds/registry";
 import type { AssemblyBuilder, Stretches } from "./builder";
-import type { PartKey, TangEndComponent } from "./partKey";
+import type { PartKey } from "./partKey";
 
 const TANG: PartKey = { kind: "tang" };
 const TANG_HOLE: PartKey = { kind: "tang-hole" };
-
-/** Room round a butt screw's shank, mm on the radius. Common practice, no source. */
-const SCREW_ROOM_MM = 0.25;
-/** A counterbore is begun so far behind the butt, mm. */
-const BEHIND_BUTT_MM = 5;
 
 /** What stands in the tang and takes its place: holes, slots, recesses; of a bar, screws and nuts at its end. */
 export function addInTang(b: AssemblyBuilder, housings: Stretches): void {
   const { tang } = b.design;
   if (tang.kind === "full") addOpenings(b, tang);
-  else if (tang.kind === "hidden") addEnd(b, tang, tang.end, housings);
+  const site = endSite(b, housings);
+  if (tang.kind === "hidden" && site) endKindOf(tang.end).build(tang.end, site);
 }
 
 function slab(b: AssemblyBuilder, from: number): number {
@@ -56,7 +54,8 @@ export function addTang(b: AssemblyBuilder, housings: Stretches, guard: Stretche
     const slot = b.put(layerRegion(null, null, [b.layout.frontX, 0]));
     b.add("blade", TANG, steel, bar, slot);
   }
-  if (tang.kind === "hidden") addPeen(b, tang, steel);
+  const site = endSite(b, housings);
+  if (tang.kind === "hidden" && site) endKindOf(tang.end).buildBehind(tang.end, site);
   if (guard.length > 0 && b.design.guard && b.design.guard.slot.clearanceMm > 0) {
     const { clearanceMm, fill } = b.design.guard.slot;
     const room = b.put(roomRegion(tang, clearanceMm, 0, 0));
@@ -64,60 +63,27 @@ export function addTang(b: AssemblyBuilder, housings: Stretches, guard: Stretche
   }
 }
 
-/** The peened head that a hidden tang runs out into. */
-function addPeen(b: AssemblyBuilder, tang: HiddenTang, steel: readonly Share[]): void {
-  const { end } = tang;
-  if (end.kind !== "peened") return;
-  const butt = b.layout.rearAt(tang.yMm);
-  const size = barSizeAt(tang, -tang.lengthMm);
-  const heights: [number, number] = [tang.yMm - end.headMm / 2, tang.yMm + end.headMm / 2];
-  const across = end.headMm * Math.min(1, Math.max(0.5, size.halfThickness / size.halfHeight));
-  const head = domedBlockRegion([butt - end.proudMm, butt], heights, across, end.proudMm, sectionOf(1));
-  b.addDetail("peened-head", "blade", TANG, steel, b.put(head));
-}
-
-/**
- * Radius of the plain rod that is as heavy as a thread: half its pitch diameter, d − 0.6495 P, at which flanks gain
- * what grooves lose. @see ISO 68-1, ISO 724.
- */
-export function threadRadius({ diameterMm, pitchMm }: { diameterMm: number; pitchMm: number }): number {
-  return Math.max(0.1, diameterMm - 0.6495 * pitchMm) / 2;
-}
-
-/** Nut, screw, counterbores and the bores that screws pass through. */
-function addEnd(b: AssemblyBuilder, tang: HiddenTang, end: BarEnd, housings: Stretches): void {
-  const butt = b.layout.rearAt(tang.yMm);
-  const y = tang.yMm;
-  const keyOf = (component: TangEndComponent): PartKey => ({ kind: "tang-end", component });
-  if (end.kind === "threaded") {
-    const seat = butt + end.seatMm;
-    const from = -tang.lengthMm;
-    const rod = b.put(rodRegion(from - end.rodMm, from, y, threadRadius(end)));
-    b.add("blade", TANG, whole(b.design.blade.steel), rod);
-    addNut(b, end.nut, seat, y);
-    if (end.seatMm > 0) {
-      const bore = putButtBore(b, y, butt - BEHIND_BUTT_MM, seat, end.counterboreMm / 2);
-      b.addIn(housings, "handle", keyOf("counterbore"), [], bore);
-    }
-  } else if (end.kind === "take-down") {
-    const seat = butt + end.seatMm;
-    const made = whole(end.material);
-    const tip = -tang.lengthMm + end.engagedMm;
-    const socket = b.put(hexRodRegion(seat - end.headLengthMm, seat - end.headLengthMm / 2, y, end.socketMm));
-    b.add("fasteners", keyOf("socket"), [], socket);
-    const head = b.put(rodRegion(seat - end.headLengthMm, seat, y, end.headMm / 2));
-    b.add("fasteners", keyOf("screw"), made, head);
-    if (tip > seat)
-      b.add("fasteners", keyOf("screw"), made, b.put(rodRegion(seat, tip, y, threadRadius(end))));
-    const rear = Math.min(butt, seat - end.headLengthMm) - BEHIND_BUTT_MM;
-    const bore = putButtBore(b, y, rear, seat, end.counterboreMm / 2);
-    b.addIn(housings, "handle", keyOf("counterbore"), [], bore);
-    const free = -tang.lengthMm;
-    if (free > seat) {
-      const clear = b.put(rodRegion(seat, free, y, end.diameterMm / 2 + SCREW_ROOM_MM));
-      b.addIn(housings, "handle", keyOf("bore"), [], clear);
-    }
-  }
+/** Where the end of a hidden tang is built. */
+function endSite(b: AssemblyBuilder, housings: Stretches): EndSite | null {
+  const place = endPlace(b.layout);
+  if (!place) return null;
+  const keyOf = (component: EndComponent): PartKey => ({ kind: "tang-end", component });
+  return {
+    ...place,
+    addToTang: (region, detail) => {
+      const made = whole(place.steel);
+      if (detail) b.addDetail(detail, "blade", TANG, made, b.put(region));
+      else b.add("blade", TANG, made, b.put(region));
+    },
+    add: (component, made, region) => b.add("fasteners", keyOf(component), made, b.put(region)),
+    hollow: (component, rearX, seatX, radiusMm) => {
+      const bore =
+        component === "counterbore"
+          ? putButtBore(b, place.yMm, rearX, seatX, radiusMm)
+          : b.put(rodRegion(rearX, seatX, place.yMm, radiusMm));
+      b.addIn(housings, "handle", keyOf(component), [], bore);
+    },
+  };
 }
 
 /** A counterbore from behind the butt; weighing breaks where its upper and its lower edge leave the handle. */
@@ -126,19 +92,6 @@ function putButtBore(b: AssemblyBuilder, y: number, rear: number, seat: number, 
   const leave = [y - radiusMm, y + radiusMm].map((at) => b.layout.rearAt(at));
   const more = leave.map((x) => ({ x, below: true, above: true }));
   return b.put({ ...rod, breaks: [...rod.breaks, ...more] });
-}
-
-/** A nut behind its seat, closed by half a ball when domed. The rod through it is the tang's. */
-function addNut(b: AssemblyBuilder, nut: Nut, seat: number, y: number): void {
-  const key: PartKey = { kind: "tang-end", component: "nut" };
-  const made = whole(nut.material);
-  const rear = seat - nut.lengthMm;
-  const r = nut.acrossMm / 2;
-  const body = nut.style === "hex" ? hexRodRegion(rear, seat, y, nut.acrossMm) : rodRegion(rear, seat, y, r);
-  b.add("fasteners", key, made, b.put(body));
-  if (nut.style !== "domed") return;
-  const dome = domedBlockRegion([rear - r, rear], [y - r, y + r], nut.acrossMm, r, sectionOf(1));
-  b.add("fasteners", key, made, b.put(dome));
 }
 
 /** Holes, slots and recess of a full tang, filled or left empty. */

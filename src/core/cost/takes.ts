@@ -9,6 +9,7 @@ import { pinLayout } from "../fit/pinLayout";
 import { type CutPiece, cutList, rodList, type Size } from "../fit/stockList";
 import { layoutOf } from "../layout/layout";
 import { materialById } from "../stock/materials";
+import { endKindOf } from "../tangEnds/registry";
 import type { MassReport } from "../weigh/report";
 import type { Hardware } from "./shop";
 
@@ -106,10 +107,8 @@ function hardware({ fasteners, tang }: Design): Take[] {
     const count = isBought(kind) ? fasteners.filter((f) => f.kind === kind).length : 0;
     if (count > 0) takes.push({ kind: "hardware", key: `each:${kind}`, count });
   }
-  if (tang.kind === "hidden" && tang.end.kind === "threaded")
-    takes.push({ kind: "hardware", key: "each:butt-nut", count: 1 });
-  if (tang.kind === "hidden" && tang.end.kind === "take-down")
-    takes.push({ kind: "hardware", key: "each:butt-screw", count: 1 });
+  const bought = tang.kind === "hidden" ? endKindOf(tang.end).hardware : null;
+  if (bought) takes.push({ kind: "hardware", key: `each:${bought}`, count: 1 });
   return takes;
 }
 

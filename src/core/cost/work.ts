@@ -1,6 +1,7 @@
 import type { Design } from "../design/schema";
 import { isBought } from "../fasteners/registry";
 import { fittingsOn } from "../guardFittings/registry";
+import { endKindOf } from "../tangEnds/registry";
 
 /** Tasks of making a knife, in the order of the bench. */
 export const WORK_TASKS = [
@@ -39,7 +40,6 @@ export interface WorkLine {
 
 /** Minutes at the bench, waiting left out. Rough figures of our own to begin from, to be replaced by the maker's. */
 const HOLE = { broached: 60, burned: 35, milled: 45, drilled: 40 } as const;
-const END = { plain: 0, peened: 30, threaded: 35, "take-down": 45 } as const;
 
 function proposed(design: Design): Partial<Record<WorkTask, number>> {
   const { blade, tang, handle, guard, fasteners } = design;
@@ -69,7 +69,7 @@ function proposed(design: Design): Partial<Record<WorkTask, number>> {
         }
       : {
           tang: 25,
-          "tang-end": tang.kind === "hidden" ? END[tang.end.kind] : 0,
+          "tang-end": tang.kind === "hidden" ? endKindOf(tang.end).minutes : 0,
           "tang-hole": tang.kind === "hidden" ? HOLE[tang.hole.kind] : 0,
           frame: tang.kind === "framed" ? 45 : 0,
         };

@@ -1,3 +1,4 @@
+import { endKindOf, newEnd } from "../tangEnds/registry";
 import { plainFullTang, round } from "./create";
 import type {
   Bar,
@@ -120,38 +121,13 @@ export function withMetalGrip(design: Design, material: string): Design {
   };
 }
 
-/** The end of a hidden tang to begin from, by its kind. The bar of a through tang stops short of its rod. */
-export function newEnd(kind: BarEnd["kind"], steel: string): BarEnd {
-  if (kind === "peened") return { kind, headMm: 8, proudMm: 1.5 };
-  if (kind === "threaded") {
-    const nut = { style: "round" as const, acrossMm: 10, lengthMm: 5, material: "brass-360" };
-    return { kind, diameterMm: 4, pitchMm: 0.7, rodMm: 30, nut, seatMm: 4, counterboreMm: 10.5 };
-  }
-  if (kind === "take-down") {
-    return {
-      kind,
-      // Thin enough to be tapped into the end of a usual bar.
-      diameterMm: 3,
-      pitchMm: 0.5,
-      engagedMm: 10,
-      seatMm: 12,
-      headMm: 5.5,
-      headLengthMm: 3,
-      socketMm: 2.5,
-      counterboreMm: 6,
-      material: steel,
-    };
-  }
-  return { kind: "plain" };
-}
-
 /** The knife with another end of its hidden tang, the bar made as long as that end asks for. */
 export function withEnd(design: Design, kind: BarEnd["kind"]): Design {
   const { tang } = design;
   if (tang.kind !== "hidden" || tang.end.kind === kind) return design;
   const reach = handleReach(design);
   const end = newEnd(kind, design.blade.steel);
-  const lengthMm = kind === "peened" ? reach + 1 : kind === "threaded" ? reach - 25 : tang.lengthMm;
+  const lengthMm = endKindOf({ kind }).barLengthMm(reach) ?? tang.lengthMm;
   return { ...design, tang: { ...tang, lengthMm: round(Math.max(5, lengthMm)), end } };
 }
 

@@ -42,6 +42,7 @@ export type Handle = Design["handle"];
 export type StoredMesh = z.infer<typeof mesh>;
 
 export type { Fastener, FastenerKind } from "../fasteners/registry";
+export type { BarEnd, BarEndKind } from "../tangEnds/registry";
 export type { MeasuredBlade } from "./record/blade";
 export type { DrillSet, FitUp, PinFit, StockPiece } from "./record/fitUp";
 export { DRILL_SETS, PIN_FITS } from "./record/fitUp";
@@ -63,16 +64,14 @@ export type {
 export { FACET_COUNTS, NODE_ROLES, PIECE_ROLES } from "./record/handle";
 export type {
   Bar,
-  BarEnd,
   BlockHole,
   FramedTang,
   FullTang,
   HiddenTang,
-  Nut,
   TangHole,
   TangSlot,
 } from "./record/tang";
-export { HOLE_PURPOSES, NUT_STYLES } from "./record/tang";
+export { HOLE_PURPOSES } from "./record/tang";
 export type { Use, UseKind } from "./record/use";
 export { USES } from "./record/use";
 export type { Work } from "./record/work";

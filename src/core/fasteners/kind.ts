@@ -56,6 +56,8 @@ export interface BoreNeed {
   readonly use: BoreUse;
   readonly nominalMm: number;
   readonly wantedMm: number | null;
+  /** Of a tapped hole; left out, its size has one usual pitch. */
+  readonly pitchMm?: number;
 }
 
 /** What a fastener is made from: cut off a rod or tube, or bought finished. */

@@ -2,6 +2,7 @@ import type { PartKey } from "../assembly/partKey";
 import type { Design } from "../design/schema";
 import { bladeHeights } from "../layout/bladeOutline";
 import { layoutOf } from "../layout/layout";
+import { endKindOf } from "../tangEnds/registry";
 import type { Drill } from "./drillSets";
 
 /** How a slot is milled: cutter, its offset from the centre line to each side, and its travel along it. */
@@ -57,7 +58,7 @@ export function pieceSlots(design: Design): PieceSlot[] {
   if (tang.kind !== "hidden" || handle.kind !== "stack") return [];
   const layout = layoutOf(design);
   const room = "clearanceMm" in tang.hole ? tang.hole.clearanceMm : 0.1;
-  const rod = tang.end.kind === "threaded" || tang.end.kind === "take-down" ? tang.end.diameterMm : null;
+  const rod = endKindOf(tang.end).rod(tang.end)?.diameterMm ?? null;
   return layout.pieces.flatMap(([, from], i): PieceSlot[] => {
     const p = handle.pieces[i];
     if (p.role === "block") return [];
@@ -121,8 +122,9 @@ function behindSeat(design: Design): GuardSlot["behind"] {
     if (highY - lowY > most.heightMm) most = { ...most, heightMm: highY - lowY, atMm: x };
     most = { ...most, thicknessMm: Math.max(most.thicknessMm, 2 * halfMm) };
   }
-  if (tang.kind === "hidden" && tang.end.kind === "threaded" && tang.end.diameterMm > most.thicknessMm)
-    most = { ...most, thicknessMm: tang.end.diameterMm, atMm: end };
+  const rod = tang.kind === "hidden" ? endKindOf(tang.end).rod(tang.end) : null;
+  if (rod?.ofTang && rod.diameterMm > most.thicknessMm)
+    most = { ...most, thicknessMm: rod.diameterMm, atMm: end };
   return most;
 }
 

@@ -2,6 +2,7 @@ import type { Design } from "../design/schema";
 import type { BoreNeed, BoreUse } from "../fasteners/kind";
 import { kindOf } from "../fasteners/registry";
 import { fittingsOn } from "../guardFittings/registry";
+import { endKindOf } from "../tangEnds/registry";
 import { THREADS } from "../units/threads";
 import { DRILLS, type Drill, drillsIn, ownedDrills } from "./drillSets";
 import { type GluePlan, gluePlan } from "./glue";
@@ -97,8 +98,8 @@ function boresOf(design: Design): Bore[] {
     if (thread) put(id, "tap", diameterMm, tapDrillMm(thread), thread.name);
   };
   const putAll = (id: string, needs: readonly BoreNeed[]) => {
-    for (const { use, nominalMm, wantedMm } of needs)
-      if (use === "tap") tap(id, nominalMm);
+    for (const { use, nominalMm, wantedMm, pitchMm } of needs)
+      if (use === "tap") tap(id, nominalMm, pitchMm);
       else put(id, use, nominalMm, wantedMm);
   };
   for (const f of design.fasteners) putAll(f.id, kindOf(f).bores(f));
@@ -107,13 +108,8 @@ function boresOf(design: Design): Bore[] {
     for (const h of tang.holes) if (h.purpose !== "old-pin") put(h.id, "tang", h.diameterMm, h.diameterMm);
   if (tang.kind === "hidden") {
     const { end, hole } = tang;
-    if (end.kind === "take-down") {
-      tap("butt-screw", end.diameterMm, end.pitchMm);
-      put("butt-screw", "clearance", end.diameterMm, end.diameterMm + 0.5);
-      put("butt-screw", "counterbore", end.counterboreMm, end.counterboreMm);
-    }
-    if (end.kind === "threaded" && end.seatMm > 0)
-      put("butt-nut", "counterbore", end.counterboreMm, end.counterboreMm);
+    const { hardware, bores: needs } = endKindOf(end);
+    if (hardware) putAll(hardware, needs(end));
     if (hole.kind === "drilled") for (const s of hole.stages) put("tang-hole", "tang", s.bitMm, s.bitMm);
   }
   const order: BoreUse[] = [

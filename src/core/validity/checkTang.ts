@@ -1,9 +1,11 @@
 import type { Design, FullTang, HiddenTang } from "../design/schema";
 import { barHalf, barHeight, barTangOutline, holeBottom } from "../layout/bar";
+import { endPlace } from "../layout/endPlace";
 import { type Layout, layoutOf } from "../layout/layout";
 import { wallEnd } from "../layout/wallEnd";
 import { lineAt } from "../solids/layer";
 import type { Region } from "../solids/region";
+import { endKindOf } from "../tangEnds/registry";
 import type { Report } from "./types";
 
 /** The tang against the handle it stands in: openings, hole, frame, and what is at its end. */
@@ -30,9 +32,11 @@ export function checkTang(design: Design, report: Report): void {
   }
   const solids = [layout.plainBody, ...layout.shapedPieces.flatMap((s) => s.stretches.flat())];
   const bottom = holeBottom(tang, tang.hole, front);
-  checkWalls(layout, solids, bottom, tang.end.kind !== "plain", report);
+  checkWalls(layout, solids, bottom, endKindOf(tang.end).through, report);
   checkFit(tang, front, Math.min(...solids.map((s) => s.xRange[0])), report);
-  checkEnd(tang, layout.rearAt(tang.yMm), report);
+  const place = endPlace(layout);
+  const faults = place ? endKindOf(tang.end).faults(tang.end, place) : [];
+  for (const { severity, rule, ...where } of faults) report(severity, rule, where);
 }
 
 function checkRecess(layout: Layout, recess: NonNullable<FullTang["recess"]>, report: Report): void {
@@ -112,45 +116,6 @@ function checkFit(tang: HiddenTang, front: number, rear: number, report: Report)
       report("warning", "tang-does-not-fit-hole", { at: { x, y: tang.yMm }, measured, limit });
       return;
     }
-  }
-}
-
-/** Nut, screw and head at the butt. */
-function checkEnd(tang: HiddenTang, butt: number, report: Report): void {
-  const { end } = tang;
-  const at = { x: butt, y: tang.yMm };
-  const sizes = (pairs: readonly (readonly [number, number])[]) => {
-    const wrong = pairs.find(([small, large]) => !(small < large));
-    if (wrong) report("error", "end-sizes", { at, measured: wrong[0], limit: wrong[1] });
-  };
-  if (end.kind === "threaded") {
-    const widest = end.nut.style === "hex" ? (end.nut.acrossMm * 2) / Math.sqrt(3) : end.nut.acrossMm;
-    sizes([
-      [end.diameterMm, end.nut.acrossMm],
-      ...(end.seatMm > 0 ? [[widest, end.counterboreMm] as const] : []),
-    ]);
-    const reaches = -tang.lengthMm - end.rodMm;
-    const needed = butt + end.seatMm - end.nut.lengthMm;
-    if (reaches > needed + 1e-9)
-      report("warning", "thread-too-short", { at, measured: reaches, limit: needed });
-  } else if (end.kind === "take-down") {
-    sizes([
-      [end.diameterMm, end.headMm],
-      [end.socketMm * 1.1547, end.headMm],
-      [end.headMm, end.counterboreMm],
-    ]);
-    const bar = Math.min(tang.endThicknessMm, tang.endHeightMm);
-    if (!(end.diameterMm < bar))
-      report("error", "screw-wider-than-tang", {
-        at: { x: -tang.lengthMm, y: tang.yMm },
-        measured: end.diameterMm,
-        limit: bar,
-      });
-    const seat = butt + end.seatMm;
-    if (!(-tang.lengthMm > seat))
-      report("error", "screw-misses-tang", { at, measured: -tang.lengthMm, limit: seat });
-  } else if (end.kind === "peened" && tang.lengthMm < -butt) {
-    report("warning", "thread-too-short", { at, measured: -tang.lengthMm, limit: butt });
   }
 }
 

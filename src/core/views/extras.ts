@@ -3,6 +3,7 @@ import type { Point } from "../curve/bezier";
 import type { Design } from "../design/schema";
 import { FITTINGS } from "../guardFittings/registry";
 import { remembered } from "../layout/remembered";
+import { endKindOf } from "../tangEnds/registry";
 import { assembleDrawn } from "./drawn";
 import { silhouette } from "./silhouette";
 
@@ -43,7 +44,7 @@ function shownOf(design: Design, { key, detail }: Assembly["parts"][number]): { 
     case "frame":
       return { hidden: true };
     case "tang-end": {
-      const letIn = tang.kind === "hidden" && tang.end.kind === "threaded" && tang.end.seatMm > 0;
+      const letIn = tang.kind === "hidden" && endKindOf(tang.end).letIn(tang.end);
       return { hidden: key.component !== "nut" || letIn };
     }
     case "tang":

@@ -5,6 +5,7 @@ import type { Point } from "@/core/curve/bezier";
 import type { Design } from "@/core/design/schema";
 import { layoutOf } from "@/core/layout/layout";
 import { spineThickness } from "@/core/solids/bladeRegion";
+import { endKindOf } from "@/core/tangEnds/registry";
 import { printLength } from "@/core/units/print";
 import { assembleDrawn } from "@/core/views/drawn";
 import { planShapes } from "@/core/views/plan";
@@ -158,7 +159,7 @@ interface Layer {
 function planLayers(design: Design): Layer[] {
   const { blade } = layoutOf(design);
   const { tang } = design;
-  const letIn = tang.kind === "hidden" && tang.end.kind === "threaded" && tang.end.seatMm > 0;
+  const letIn = tang.kind === "hidden" && endKindOf(tang.end).letIn(tang.end);
   const inside = (key: PartKey) =>
     (tang.kind !== "full" && key.kind === "tang") || (letIn && key.kind === "tang-end");
   const shapes = planShapes(assembleDrawn(design), ({ key, group }) => {

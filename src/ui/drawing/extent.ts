@@ -2,6 +2,7 @@ import { cubicY } from "@/core/curve/bezier";
 import type { Design } from "@/core/design/schema";
 import { fittingsOn } from "@/core/guardFittings/registry";
 import { layoutOf } from "@/core/layout/layout";
+import { endKindOf } from "@/core/tangEnds/registry";
 import { drawnExtras } from "@/core/views/extras";
 
 /** The box round a knife seen from the side, mm. */
@@ -35,6 +36,6 @@ export function hasExtras({ handle, guard, tang }: Design): boolean {
     (guard !== null && (guard.mesh !== null || fittingsOn(guard).some((f) => f.kind.seen !== "void"))) ||
     (handle.kind === "stack" && (handle.rings.length > 0 || handle.pieces.some((p) => p.shape))) ||
     tang.kind === "framed" ||
-    (tang.kind === "hidden" && tang.end.kind !== "plain")
+    (tang.kind === "hidden" && endKindOf(tang.end).through)
   );
 }

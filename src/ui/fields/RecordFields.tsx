@@ -13,16 +13,16 @@ export interface FieldWords {
 
 const SIZES = ["length", "share", "angle", "choice"];
 
-/** The numbers and choices of a record, or its materials with what belongs to them, each held to its limits. */
+/** The fields of a record, each held to its limits: all, its numbers and choices, or its materials with what belongs to them. */
 export function RecordFields(props: {
   at: string;
   fields: Fields;
-  which: "sizes" | "materials";
+  which: "all" | "sizes" | "materials";
   words: FieldWords;
 }) {
   const { at, fields, which, words } = props;
   return Object.entries(fields)
-    .filter(([, field]) => SIZES.includes(field.type) === (which === "sizes"))
+    .filter(([, field]) => which === "all" || SIZES.includes(field.type) === (which === "sizes"))
     .map(([key, field]) => <OneField key={key} at={at} path={key} field={field} words={words} />);
 }
 

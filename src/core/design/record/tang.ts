@@ -1,5 +1,7 @@
 import * as z from "zod";
+import { BAR_END_KINDS, type BarEnd, endKindOf } from "../../tangEnds/registry";
 import { fill, height, id, materialId, mm, station } from "./fields";
+import { shapeOf } from "./schemaOf";
 
 export const HOLE_PURPOSES = ["lighten", "key", "old-pin"] as const;
 
@@ -96,48 +98,12 @@ const blockHole = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("drilled"), stages: z.array(drilling).min(1).max(4), fill }),
 ]);
 
-const thread = {
-  /** Nominal diameter and pitch. */
-  diameterMm: mm(1, 30),
-  pitchMm: mm(0.1, 6),
-};
+const [plainEnd, ...otherEnds] = BAR_END_KINDS.map((kind) =>
+  z.strictObject({ kind: z.literal(kind), ...shapeOf(endKindOf({ kind }).fields) }),
+);
 
-export const NUT_STYLES = ["hex", "round", "domed"] as const;
-
-const nut = z.strictObject({
-  style: z.enum(NUT_STYLES),
-  acrossMm: mm(2, 80),
-  lengthMm: mm(0.5, 80),
-  material: materialId,
-});
-
-const barEnd = z.discriminatedUnion("kind", [
-  z.strictObject({ kind: z.literal("plain") }),
-  /** Through and hammered over at the butt into a head. */
-  z.strictObject({ kind: z.literal("peened"), headMm: mm(1, 80), proudMm: mm(0.1, 20) }),
-  /** The bar runs out into a round, threaded rod that carries a nut. */
-  z.strictObject({
-    kind: z.literal("threaded"),
-    ...thread,
-    rodMm: mm(1, 300),
-    nut,
-    /** How far ahead of the butt the nut's seat lies; 0 leaves it proud. */
-    seatMm: mm(0, 100),
-    counterboreMm: mm(2, 100),
-  }),
-  /** A socket screw from the butt into the tapped end of the tang. */
-  z.strictObject({
-    kind: z.literal("take-down"),
-    ...thread,
-    engagedMm: mm(0.5, 100),
-    seatMm: mm(0.5, 300),
-    headMm: mm(2, 60),
-    headLengthMm: mm(0.5, 40),
-    socketMm: mm(0.5, 30),
-    counterboreMm: mm(2, 80),
-    material: materialId,
-  }),
-]);
+/** An end of any kind in the registry. */
+const barEnd = z.discriminatedUnion("kind", [plainEnd, ...otherEnds]) as unknown as z.ZodType<BarEnd, BarEnd>;
 
 const hiddenTang = z.strictObject({ kind: z.literal("hidden"), ...bar, hole: blockHole, end: barEnd });
 
@@ -159,5 +125,3 @@ export type FramedTang = z.infer<typeof framedTang>;
 /** What hidden and framed tangs have in common. */
 export type Bar = Omit<HiddenTang, "kind" | "hole" | "end">;
 export type BlockHole = z.infer<typeof blockHole>;
-export type BarEnd = z.infer<typeof barEnd>;
-export type Nut = z.infer<typeof nut>;

@@ -1,4 +1,5 @@
 import { guardSlot } from "../../fit/guardSlot";
+import { endKindOf } from "../../tangEnds/registry";
 import type { Finding, Mend } from "../types";
 import { found, PRACTICE, type Rule, roundDown } from "./context";
 
@@ -23,8 +24,8 @@ const pass: Rule = {
               { path: "tang.endThicknessMm", value: Math.min(tang.endThicknessMm, tang.frontThicknessMm) },
             ],
           };
-    const nutted =
-      tang.kind === "hidden" && tang.end.kind === "threaded" && tang.end.diameterMm > slot.thicknessMm;
+    const rod = tang.kind === "hidden" ? endKindOf(tang.end).rod(tang.end) : null;
+    const nutted = rod?.ofTang === true && rod.diameterMm > slot.thicknessMm;
     // A full tang's guard is let on from the edge side by an open slot, or is made in two halves: to be known, not wrong.
     return [
       found("guard-cannot-pass", tang.kind === "full" ? "note" : "warning", {

@@ -2,6 +2,7 @@ import type { Design, Fastener } from "../../design/schema";
 import { kindOf } from "../../fasteners/registry";
 import { layoutOf } from "../../layout/layout";
 import { bearsPeening } from "../../stock/working";
+import { endKindOf } from "../../tangEnds/registry";
 import type { Finding } from "../types";
 import { found, PRACTICE, type Rule, scaleMaterials } from "./context";
 
@@ -32,7 +33,7 @@ const peened: Rule = {
 /** A tang peened over anything but metal wants a washer or a butt plate there. */
 function peenedTang(design: Design): Finding[] {
   const { tang, handle } = design;
-  if (tang.kind !== "hidden" || tang.end.kind !== "peened" || handle.kind !== "stack") return [];
+  if (tang.kind !== "hidden" || !endKindOf(tang.end).peened || handle.kind !== "stack") return [];
   const last = handle.pieces[handle.pieces.length - 1];
   if (bearsPeening(last.material)) return [];
   const piece = {

@@ -4,7 +4,10 @@ import type { Design } from "../../design/schema";
 import { engagementOf } from "../../fit/screws";
 import { tangStress } from "../../fit/strength";
 import { tangWalls, thinnerTang, thinnest } from "../../fit/walls";
+import { endPlace } from "../../layout/endPlace";
+import { layoutOf } from "../../layout/layout";
 import { toughnessOf } from "../../stock/working";
+import { endKindOf } from "../../tangEnds/registry";
 import type { Mend } from "../types";
 import { found, PRACTICE, type Rule, type RuleContext, roundDown, roundUp } from "./context";
 
@@ -68,7 +71,7 @@ const hardening: Rule = {
     const openings = holesOf(design).length + slotsOf(design).length;
     const worked =
       tang.kind === "full" ? openings > 0 || tang.recess !== null || design.fasteners.length > 0 : false;
-    const tapped = tang.kind === "hidden" && tang.end.kind === "take-down";
+    const tapped = tang.kind === "hidden" && endKindOf(tang.end).beforeHardening;
     return worked || tapped ? [found("tang-before-hardening", "note")] : [];
   },
 };
@@ -80,7 +83,7 @@ const short: Rule = {
   source: `${PRACTICE}: at least half, better two thirds, or cross-pinned`,
   check: (c) => {
     const { tang, fasteners } = c.design;
-    if (tang.kind !== "hidden" || tang.end.kind !== "plain") return [];
+    if (tang.kind !== "hidden" || !endKindOf(tang.end).glueOnly) return [];
     const reach = handleReach(c.design);
     const measured = tang.lengthMm / reach;
     // A pin that goes through the tang holds it as well.
@@ -164,37 +167,23 @@ const engagement: Rule = {
   source:
     "general machine-design practice: steel 1, bronze and brass 1.5, aluminium 2 diameters; from memory",
   check: (c) => {
-    const { tang, blade } = c.design;
-    if (tang.kind !== "hidden") return [];
-    const { end } = tang;
-    const butt = -handleReach(c.design);
-    if (end.kind === "take-down") {
-      const wanted = c.limit("thread-engagement") * engagementOf(blade.steel) * end.diameterMm;
-      if (end.engagedMm >= wanted) return [];
-      return [
-        found("thread-engagement", "warning", {
-          at: { x: -tang.lengthMm, y: tang.yMm },
-          subject: "butt-screw",
-          measured: end.engagedMm,
-          limit: wanted,
-          mend: set({ path: "tang.end.engagedMm", value: roundUp(wanted) }),
-        }),
-      ];
-    }
-    if (end.kind === "threaded") {
-      const wanted = c.limit("thread-engagement") * engagementOf(end.nut.material) * end.diameterMm;
-      if (end.nut.lengthMm >= wanted) return [];
-      return [
-        found("thread-engagement", "warning", {
-          at: { x: butt + end.seatMm, y: tang.yMm },
-          subject: "butt-nut",
-          measured: end.nut.lengthMm,
-          limit: wanted,
-          mend: set({ path: "tang.end.nut.lengthMm", value: roundUp(wanted) }),
-        }),
-      ];
-    }
-    return [];
+    const { tang } = c.design;
+    const place = endPlace(layoutOf(c.design));
+    if (tang.kind !== "hidden" || !place) return [];
+    const { hardware, thread } = endKindOf(tang.end);
+    const held = thread(tang.end, place);
+    if (!held || !hardware) return [];
+    const wanted = c.limit("thread-engagement") * engagementOf(held.threadIn) * held.diameterMm;
+    if (held.engagedMm >= wanted) return [];
+    return [
+      found("thread-engagement", "warning", {
+        at: held.at,
+        subject: hardware,
+        measured: held.engagedMm,
+        limit: wanted,
+        mend: set({ path: `tang.end.${held.field}`, value: roundUp(wanted) }),
+      }),
+    ];
   },
 };
 

@@ -1,7 +1,10 @@
 import { handleReach } from "@/core/design/constructions";
 import type { Bar, Design, FullTang, HiddenTang } from "@/core/design/schema";
 import { holeBottom } from "@/core/layout/bar";
+import { endPlace } from "@/core/layout/endPlace";
 import { layoutOf } from "@/core/layout/layout";
+import { endKindOf } from "@/core/tangEnds/registry";
+import { TANG_END_WORDS } from "@/words/tangEnds";
 import { openingPoints } from "./boredPoints";
 import { type BenchPoint, setHeld } from "./types";
 
@@ -126,57 +129,25 @@ function holePoints(design: Design, tang: HiddenTang): BenchPoint[] {
   ];
 }
 
-/** What holds the tang at the butt. */
-function endPoints(design: Design, tang: HiddenTang): BenchPoint[] {
-  const { end } = tang;
-  const butt = -handleReach(design);
-  if (end.kind === "threaded")
-    return [
-      {
-        id: "rod-end",
-        title: "End of the threaded rod",
-        at: { x: -tang.lengthMm - end.rodMm, y: tang.yMm },
+/** What holds the tang at the butt, by the points that its kind gives. */
+function endPoints(design: Design, { end }: HiddenTang): BenchPoint[] {
+  const place = endPlace(layoutOf(design));
+  if (!place) return [];
+  const { points: called = {} } = TANG_END_WORDS[end.kind];
+  return endKindOf(end)
+    .points(end, place)
+    .map(({ id, at, field, zero, per }) => {
+      const path = `tang.end.${field}`;
+      return {
+        id,
+        title: called[id].title,
+        at,
         move: (d, to) => {
-          if (d.tang.kind === "hidden" && d.tang.end.kind === "threaded")
-            setHeld(d, "tang.end.rodMm", -tang.lengthMm - to.x);
+          if (d.tang.kind === "hidden" && d.tang.end.kind === end.kind) setHeld(d, path, per * (to.x - zero));
         },
-        fields: [{ label: "Threaded length", path: "tang.end.rodMm" }],
-      },
-      {
-        id: "nut-seat",
-        title: "Nut's seat",
-        at: { x: butt + end.seatMm, y: tang.yMm + end.counterboreMm / 2 },
-        move: (d, to) => {
-          if (d.tang.kind === "hidden" && d.tang.end.kind === "threaded")
-            setHeld(d, "tang.end.seatMm", to.x - butt);
-        },
-        fields: [{ label: "Seat ahead of the butt", path: "tang.end.seatMm" }],
-      },
-    ];
-  if (end.kind === "take-down")
-    return [
-      {
-        id: "screw-seat",
-        title: "Screw head's seat",
-        at: { x: butt + end.seatMm, y: tang.yMm + end.counterboreMm / 2 },
-        move: (d, to) => {
-          if (d.tang.kind === "hidden" && d.tang.end.kind === "take-down")
-            setHeld(d, "tang.end.seatMm", to.x - butt);
-        },
-        fields: [{ label: "Head's seat ahead of the butt", path: "tang.end.seatMm" }],
-      },
-      {
-        id: "screw-tip",
-        title: "Tip of the screw",
-        at: { x: -tang.lengthMm + end.engagedMm, y: tang.yMm },
-        move: (d, to) => {
-          if (d.tang.kind === "hidden" && d.tang.end.kind === "take-down")
-            setHeld(d, "tang.end.engagedMm", to.x + tang.lengthMm);
-        },
-        fields: [{ label: "Thread in the tang", path: "tang.end.engagedMm" }],
-      },
-    ];
-  return [];
+        fields: [{ label: called[id].label, path }],
+      };
+    });
 }
 
 /** Thicknesses of the tang, on the view from above. */

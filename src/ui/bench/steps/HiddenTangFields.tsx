@@ -2,12 +2,14 @@
 import { Button, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import { newBlockHole, withEnd } from "@/core/design/constructions";
-import type { BarEnd, HiddenTang } from "@/core/design/schema";
+import type { HiddenTang } from "@/core/design/schema";
+import { BAR_END_KINDS, endKindOf } from "@/core/tangEnds/registry";
 import { THREADS } from "@/core/units/threads";
-import { END_WORDS, HOLE_WORDS, NUT_WORDS } from "@/words/constructions";
-import { ChoiceAt, FillAt, LengthAt, MaterialAt, ShareAt } from "../../fields/bound";
+import { HOLE_WORDS, NUT_WORDS } from "@/words/constructions";
+import { TANG_END_WORDS } from "@/words/tangEnds";
+import { FillAt, LengthAt, ShareAt } from "../../fields/bound";
 import { ChoiceField } from "../../fields/ChoiceField";
-import { FOR_PINS } from "../../fields/MaterialField";
+import { RecordFields } from "../../fields/RecordFields";
 import { useBench, useDesign } from "../BenchContext";
 import { BarFields } from "./BarFields";
 import { Group } from "./Group";
@@ -26,61 +28,31 @@ export function HiddenTangFields({ tang }: { tang: HiddenTang }) {
 
 function EndFields({ tang: { end } }: { tang: HiddenTang }) {
   const { edit, session } = useBench();
+  const called = TANG_END_WORDS[end.kind];
+  // A thread is chosen by its name.
+  const { diameterMm: _, pitchMm: __, ...sized } = endKindOf(end).fields;
+  const words = {
+    words: (path: string) => ({ label: called.fields[path] ?? path, help: called.help?.[path] }),
+    choices: { "nut.style": NUT_WORDS },
+  };
   return (
     <Group title="End of the tang">
       <ChoiceField
         label="Held by"
         value={end.kind}
-        choices={(Object.keys(END_WORDS) as BarEnd["kind"][]).map((value) => ({
-          value,
-          name: END_WORDS[value],
-        }))}
+        choices={BAR_END_KINDS.map((value) => ({ value, name: TANG_END_WORDS[value].name }))}
         onChange={(kind) =>
           edit("Change the tang's end", (d) => {
             Object.assign(d, withEnd(session.getState().design, kind));
           })
         }
       />
-      {end.kind === "peened" && (
-        <>
-          <LengthAt at="tang.end.headMm" label="Head across" />
-          <LengthAt at="tang.end.proudMm" label="Head stands proud" />
-          <Text color="graphite" fontSize="sm">
-            Peen only against metal: over wood or horn set a washer or a butt plate, or it splits. Wear eye
-            protection.
-          </Text>
-        </>
-      )}
-      {end.kind === "threaded" && (
-        <>
-          <ThreadField />
-          <LengthAt at="tang.end.rodMm" label="Threaded length" />
-          <ChoiceAt at="tang.end.nut.style" label="Nut" names={NUT_WORDS} />
-          <LengthAt at="tang.end.nut.acrossMm" label="Nut across" />
-          <LengthAt at="tang.end.nut.lengthMm" label="Nut length" />
-          <MaterialAt at="tang.end.nut.material" label="Nut of" classes={FOR_PINS} />
-          <LengthAt
-            at="tang.end.seatMm"
-            label="Seat ahead of the butt"
-            help="How deep the nut is let in; 0 leaves it behind the butt."
-          />
-          <LengthAt at="tang.end.counterboreMm" label="Counterbore" />
-        </>
-      )}
-      {end.kind === "take-down" && (
-        <>
-          <ThreadField />
-          <LengthAt at="tang.end.engagedMm" label="Thread in the tang" />
-          <LengthAt at="tang.end.seatMm" label="Head's seat ahead of the butt" />
-          <LengthAt at="tang.end.headMm" label="Head across" />
-          <LengthAt at="tang.end.headLengthMm" label="Head length" />
-          <LengthAt at="tang.end.socketMm" label="Socket across flats" />
-          <LengthAt at="tang.end.counterboreMm" label="Counterbore" />
-          <MaterialAt at="tang.end.material" label="Screw of" classes={FOR_PINS} />
-          <Text color="graphite" fontSize="sm">
-            Register the guard with two small dowels (Guard step), or the parts turn on the screw.
-          </Text>
-        </>
+      <ThreadField />
+      <RecordFields at="tang.end" fields={sized} which="all" words={words} />
+      {called.note && (
+        <Text color="graphite" fontSize="sm">
+          {called.note}
+        </Text>
       )}
     </Group>
   );

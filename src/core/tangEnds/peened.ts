@@ -1,0 +1,32 @@
+import { length } from "../record/fields";
+import { sectionOf } from "../solids/section";
+import { domedBlockRegion } from "../solids/turned";
+import { tangEndKind } from "./kind";
+
+/** Through and hammered over at the butt into a head. */
+export const peened = tangEndKind({
+  kind: "peened",
+  fields: { headMm: length(1, 80), proudMm: length(0.1, 20) },
+  start: () => ({ headMm: 8, proudMm: 1.5 }),
+  barLengthMm: (reachMm) => reachMm + 1,
+  buildBehind: (e, site) => {
+    const heights: [number, number] = [site.yMm - e.headMm / 2, site.yMm + e.headMm / 2];
+    const across = e.headMm * Math.min(1, Math.max(0.5, site.halfThicknessMm / site.halfHeightMm));
+    const stations: [number, number] = [site.buttX - e.proudMm, site.buttX];
+    site.addToTang(domedBlockRegion(stations, heights, across, e.proudMm, sectionOf(1)), "peened-head");
+  },
+  faults: (_, { endX, buttX, yMm }) =>
+    endX > buttX
+      ? [
+          {
+            rule: "thread-too-short",
+            severity: "warning",
+            at: { x: buttX, y: yMm },
+            measured: endX,
+            limit: buttX,
+          },
+        ]
+      : [],
+  minutes: 30,
+  peened: true,
+});
