@@ -8,7 +8,7 @@ const ORDER = [
   ["record"],
   ["solids"],
   ["fasteners"],
-  ["guardFittings", "tangEnds"],
+  ["guardFittings", "tangEnds", "pieceShapes"],
   ["design"],
   ["layout"],
   ["assembly"],

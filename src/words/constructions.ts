@@ -1,6 +1,6 @@
 import type { ButtForm } from "@/core/design/butts";
 import type { GuardForm } from "@/core/design/guards";
-import type { BlockHole, Design, FullTang, PieceShape, TangHole } from "@/core/design/schema";
+import type { BlockHole, Design, FullTang, TangHole } from "@/core/design/schema";
 import type { NUT_STYLES } from "@/core/tangEnds/threaded";
 
 export const TANG_WORDS: Record<Design["tang"]["kind"], string> = {
@@ -54,16 +54,6 @@ export const BUTT_WORDS: Record<ButtForm, string> = {
   "birds-head": "Bird's head",
   hooked: "Hooked",
   fishtail: "Fishtail",
-};
-
-export const SHAPE_WORDS: Record<PieceShape["kind"] | "outline", string> = {
-  outline: "The handle's outline",
-  plate: "Plate or domed cap",
-  ball: "Ball",
-  disc: "Disc on edge",
-  faceted: "Faceted block",
-  beak: "Bird's head",
-  mesh: "Imported shape",
 };
 
 /** How many flats go round a section. */

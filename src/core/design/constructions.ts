@@ -1,3 +1,4 @@
+import { type SizedShapeKind, shapeFor } from "../pieceShapes/registry";
 import { endKindOf, newEnd } from "../tangEnds/registry";
 import { plainFullTang, round } from "./create";
 import type {
@@ -183,21 +184,16 @@ export function newJoint(id: string, design: Design): ScaleJoint {
 }
 
 /** A shape of its own for a piece, sized to the handle's butt. */
-export function newShape(kind: Exclude<PieceShape["kind"], "mesh">, design: Design): PieceShape {
+export function newShape(kind: SizedShapeKind, design: Design): PieceShape {
   const nodes = design.handle.outline;
   const at = (role: string) => nodes.find((n) => n.role === role)?.yMm;
   const top = at("rear-top") ?? 10;
   const bottom = at("rear-bottom") ?? -12;
-  const across = {
+  return shapeFor(kind, {
     aboveMm: round(Math.max(1, top + 1)),
     belowMm: round(Math.max(1, -bottom + 1)),
     widthMm: round(2 * design.handle.plan[design.handle.plan.length - 1].halfMm + 2),
-  };
-  const y = round((top + bottom) / 2);
-  const size = round(Math.max(10, top - bottom));
-  if (kind === "ball") return { kind, diameterMm: size, yMm: y };
-  if (kind === "disc") return { kind, diameterMm: size + 6, widthMm: across.widthMm, yMm: y };
-  if (kind === "faceted") return { kind, ...across, facets: 8 };
-  if (kind === "beak") return { kind, ...across, roundness: 0.8, beakMm: 8 };
-  return { kind, ...across, roundness: 0.8, domeMm: 4 };
+    yMm: round((top + bottom) / 2),
+    heightMm: round(Math.max(10, top - bottom)),
+  });
 }

@@ -42,6 +42,7 @@ export type Handle = Design["handle"];
 export type StoredMesh = z.infer<typeof mesh>;
 
 export type { Fastener, FastenerKind } from "../fasteners/registry";
+export { FACET_COUNTS } from "../solids/section";
 export type { BarEnd, BarEndKind } from "../tangEnds/registry";
 export type { MeasuredBlade } from "./record/blade";
 export type { DrillSet, FitUp, PinFit, StockPiece } from "./record/fitUp";
@@ -61,7 +62,7 @@ export type {
   ScalesHandle,
   StackHandle,
 } from "./record/handle";
-export { FACET_COUNTS, NODE_ROLES, PIECE_ROLES } from "./record/handle";
+export { NODE_ROLES, PIECE_ROLES } from "./record/handle";
 export type {
   Bar,
   BlockHole,

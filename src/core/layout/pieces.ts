@@ -1,13 +1,6 @@
-import { straight } from "../curve/bezier";
-import { contourOf } from "../curve/contour";
-import { boxContour } from "../curve/shapes";
-import { curveThrough } from "../curve/spline";
 import type { Design, Piece, PieceShape, StackHandle } from "../design/schema";
-import { cylinderRegion } from "../solids/cylinder";
-import { layerRegion } from "../solids/layer";
+import { shapeKindOf } from "../pieceShapes/registry";
 import type { Region } from "../solids/region";
-import { facetedSection, sectionOf } from "../solids/section";
-import { ballRegion, domedBlockRegion, evenLoft } from "../solids/turned";
 import { importedRegions } from "./imported";
 
 /** Length of a piece once it is pressed together. */
@@ -63,44 +56,6 @@ export function shapeRegions(
   shape: PieceShape,
   range: readonly [number, number],
 ): readonly (readonly Region[])[] {
-  const [x0, x1] = range;
-  if (shape.kind === "mesh") return importedRegions(meshes, shape.place, x1);
-  if (shape.kind === "ball") {
-    const r = shape.diameterMm / 2;
-    return [[ballRegion({ x: x0 + r, y: shape.yMm }, r, range)]];
-  }
-  if (shape.kind === "disc") {
-    const r = shape.diameterMm / 2;
-    const sides = layerRegion(
-      { at0: -shape.widthMm / 2, slope: 0 },
-      { at0: shape.widthMm / 2, slope: 0 },
-      range,
-    );
-    return [[cylinderRegion({ xMm: x0 + r, yMm: shape.yMm, radiusMm: r }), sides]];
-  }
-  const heights: [number, number] = [-shape.belowMm, shape.aboveMm];
-  if (shape.kind === "plate")
-    return [[domedBlockRegion([x0, x1], heights, shape.widthMm, shape.domeMm, sectionOf(shape.roundness))]];
-  if (shape.kind === "faceted") {
-    const box = boxContour(x0, x1, ...heights);
-    return [[evenLoft(box, () => shape.widthMm / 2, facetedSection(shape.facets))]];
-  }
-  return [[evenLoft(beakOutline(shape, range), () => shape.widthMm / 2, sectionOf(shape.roundness))]];
-}
-
-/** A rounded back, running down into a beak that hooks forward a little under the handle. */
-function beakOutline(shape: Extract<PieceShape, { kind: "beak" }>, [x0, x1]: readonly [number, number]) {
-  const { aboveMm: up, belowMm: down, beakMm } = shape;
-  const length = x1 - x0;
-  const knot = (x: number, y: number, corner = false) => ({ x, y, corner });
-  const run = curveThrough([
-    knot(x1, up, true),
-    knot(x0 + 0.35 * length, 0.9 * up),
-    knot(x0, -0.2 * down),
-    knot(x0 + 0.12 * length, -down - 0.5 * beakMm),
-    knot(x0 + 0.42 * length, -down - beakMm, true),
-    knot(x0 + 0.62 * length, -down - 0.3 * beakMm),
-    knot(x1, -down, true),
-  ]);
-  return contourOf([...run, straight(run[run.length - 1].d, run[0].a)]);
+  if (shape.kind === "mesh") return importedRegions(meshes, shape.place, range[1]);
+  return [shapeKindOf(shape).regions(shape, range)];
 }

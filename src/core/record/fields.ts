@@ -8,6 +8,8 @@ export type Field =
   /** What fills a hole or a printed part's gaps: a material, or null where it is left empty. */
   | { readonly type: "fill" }
   | { readonly type: "choice"; readonly of: readonly string[] }
+  /** One of a few whole numbers. */
+  | { readonly type: "count"; readonly of: readonly number[] }
   | { readonly type: "group"; readonly fields: Fields };
 
 export type Fields = Readonly<Record<string, Field>>;
@@ -18,6 +20,7 @@ export const angle = (low: number, high: number) => ({ type: "angle", low, high 
 export const material = { type: "material" } as const;
 export const fill = { type: "fill" } as const;
 export const choice = <const T extends readonly string[]>(of: T) => ({ type: "choice", of }) as const;
+export const count = <const T extends readonly number[]>(of: T) => ({ type: "count", of }) as const;
 export const group = <const F extends Fields>(fields: F) => ({ type: "group", fields }) as const;
 
 type ValueOf<F> = F extends { type: "length" | "share" | "angle" }
@@ -26,7 +29,7 @@ type ValueOf<F> = F extends { type: "length" | "share" | "angle" }
     ? string
     : F extends { type: "fill" }
       ? string | null
-      : F extends { type: "choice"; of: readonly (infer C)[] }
+      : F extends { type: "choice" | "count"; of: readonly (infer C)[] }
         ? C
         : F extends { type: "group"; fields: infer G }
           ? RecordOf<G>

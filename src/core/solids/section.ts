@@ -87,6 +87,9 @@ const ELLIPSE: SectionShape = {
   extraPoints: 0,
 };
 
+/** Numbers of flats all round that are made. */
+export const FACET_COUNTS = [6, 8, 12, 16] as const;
+
 const faceted = new Map<number, SectionShape>();
 
 /**

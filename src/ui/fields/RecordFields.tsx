@@ -1,7 +1,7 @@
 "use client";
 import type { Field, Fields } from "@/core/record/fields";
 import type { MaterialClass } from "@/core/stock/types";
-import { ChoiceAt, FillAt, LengthAt, MaterialAt, ShareAt } from "./bound";
+import { ChoiceAt, CountAt, FillAt, LengthAt, MaterialAt, ShareAt } from "./bound";
 import { FOR_FILLS, FOR_PINS } from "./MaterialField";
 
 /** What the fields of a record are called, and from what their materials are chosen. */
@@ -11,7 +11,7 @@ export interface FieldWords {
   readonly classes?: readonly MaterialClass[];
 }
 
-const SIZES = ["length", "share", "angle", "choice"];
+const SIZES = ["length", "share", "angle", "choice", "count"];
 
 /** The fields of a record, each held to its limits: all, its numbers and choices, or its materials with what belongs to them. */
 export function RecordFields(props: {
@@ -38,6 +38,8 @@ function OneField({ at, path, field, words }: { at: string; path: string; field:
       return <ShareAt {...bound} />;
     case "choice":
       return <ChoiceAt {...bound} names={words.choices?.[path] ?? {}} />;
+    case "count":
+      return <CountAt {...bound} of={field.of} names={words.choices?.[path] ?? {}} />;
     case "material":
       return <MaterialAt {...bound} classes={path === "fill" ? FOR_FILLS : (words.classes ?? FOR_PINS)} />;
     case "fill":

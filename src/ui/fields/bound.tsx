@@ -133,6 +133,21 @@ export function ChoiceAt<T extends string>(props: Bound & { names: Readonly<Reco
   return <ChoiceField label={props.label} help={props.help} value={value} choices={choices} onChange={put} />;
 }
 
+/** One of a few whole numbers, each by its name where it has one. */
+export function CountAt(props: Bound & { of: readonly number[]; names: Readonly<Record<string, string>> }) {
+  const [value, put] = useAt<number>(props.at, props.label);
+  const choices = props.of.map((n) => ({ value: String(n), name: props.names[n] ?? String(n) }));
+  return (
+    <ChoiceField
+      label={props.label}
+      help={props.help}
+      value={String(value)}
+      choices={choices}
+      onChange={(to) => put(Number(to))}
+    />
+  );
+}
+
 /** A tick that puts something in place, or takes it away. */
 export function TickAt<T>({ at, label, make }: Bound & { make: () => T }) {
   const [value, put] = useAt<T | null>(at, label);

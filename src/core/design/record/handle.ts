@@ -1,5 +1,8 @@
 import * as z from "zod";
+import { SHAPE_KINDS, type SizedShape, shapeKindOf } from "../../pieceShapes/registry";
+import { FACET_COUNTS } from "../../solids/section";
 import { height, id, materialId, meshPlace, mm, printed, roundness, station } from "./fields";
+import { shapeOf } from "./schemaOf";
 
 export const NODE_ROLES = [
   "front-top",
@@ -34,8 +37,6 @@ const planNode = z.strictObject({
 
 const scale = z.strictObject({ material: materialId, thicknessMm: mm(0.3, 80) });
 const liner = z.strictObject({ material: materialId, thicknessMm: mm(0.05, 10) });
-
-export const FACET_COUNTS = [6, 8, 12, 16] as const;
 
 const handleShape = {
   /** From the front face at the spine side round the butt to the front face at the edge side. */
@@ -92,24 +93,13 @@ export const PIECE_ROLES = [
   "pommel",
 ] as const;
 
-const across = { aboveMm: mm(1, 150), belowMm: mm(1, 150), widthMm: mm(1, 150) };
-
-/** A piece's own outline where it does not follow the handle's. */
+/** A piece's own outline where it does not follow the handle's: any kind in the registry, or an imported shape. */
 const pieceShape = z.discriminatedUnion("kind", [
-  /** Rectangle to oval from the end; its rear face may be domed. */
-  z.strictObject({ kind: z.literal("plate"), ...across, roundness, domeMm: mm(0, 100) }),
-  z.strictObject({ kind: z.literal("ball"), diameterMm: mm(2, 150), yMm: height }),
-  /** A coin on edge, in the plane of the blade. */
-  z.strictObject({ kind: z.literal("disc"), diameterMm: mm(2, 150), widthMm: mm(1, 100), yMm: height }),
-  z.strictObject({
-    kind: z.literal("faceted"),
-    ...across,
-    facets: z.union(FACET_COUNTS.map((n) => z.literal(n))),
-  }),
-  /** A hooked end; the beak reaches so far below. */
-  z.strictObject({ kind: z.literal("beak"), ...across, roundness, beakMm: mm(0, 100) }),
   z.strictObject({ kind: z.literal("mesh"), place: meshPlace }),
-]);
+  ...SHAPE_KINDS.map((kind) =>
+    z.strictObject({ kind: z.literal(kind), ...shapeOf(shapeKindOf({ kind }).fields) }),
+  ),
+]) as unknown as z.ZodType<PieceShape, PieceShape>;
 
 const piece = z.strictObject({
   id,
@@ -156,6 +146,6 @@ export type ScaleJoint = z.infer<typeof joint>;
 export type ScalesHandle = z.infer<typeof scalesHandle>;
 export type StackHandle = z.infer<typeof stackHandle>;
 export type Piece = z.infer<typeof piece>;
-export type PieceShape = z.infer<typeof pieceShape>;
+export type PieceShape = SizedShape | { kind: "mesh"; place: z.infer<typeof meshPlace> };
 export type PieceRole = (typeof PIECE_ROLES)[number];
 export type FingerRing = z.infer<typeof fingerRing>;

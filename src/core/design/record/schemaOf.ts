@@ -14,6 +14,8 @@ function schemaOfField(field: Field): z.ZodTypeAny {
       return fill;
     case "choice":
       return z.enum(field.of);
+    case "count":
+      return z.union(field.of.map((n) => z.literal(n)));
     case "group":
       return z.strictObject(shapeOf(field.fields));
   }

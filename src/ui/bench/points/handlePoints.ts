@@ -2,7 +2,9 @@ import type { Design, ScalesHandle, StackHandle } from "@/core/design/schema";
 import { layoutOf } from "@/core/layout/layout";
 import { jointTilt, slackPiece } from "@/core/layout/pieces";
 import { bolsterJoint } from "@/core/layout/scales";
+import { shapeKindOf } from "@/core/pieceShapes/registry";
 import { PIECE_WORDS } from "@/words/parts";
+import { PIECE_SHAPE_WORDS } from "@/words/pieceShapes";
 import { placeFields } from "./boredPoints";
 import { type BenchPoint, LEAN_AT_MM, leanOf, leanX, setHeld, setPlace } from "./types";
 
@@ -130,54 +132,30 @@ function piecePoints(design: Design, handle: StackHandle, selected: string | nul
   });
 }
 
-/** The upper and the lower end of a piece with an outline of its own. */
-function shapePoints(handle: StackHandle, i: number, [to, from]: readonly [number, number]): BenchPoint[] {
+/** A piece with an outline of its own, by the points that its kind gives. */
+function shapePoints(handle: StackHandle, i: number, range: readonly [number, number]): BenchPoint[] {
   const { shape, id, role } = handle.pieces[i];
   if (!shape || shape.kind === "mesh") return [];
   const path = `handle.pieces.${i}.shape`;
   const title = PIECE_WORDS[role];
-  const x = (to + from) / 2;
-  if (shape.kind === "ball" || shape.kind === "disc")
-    return [
-      {
-        id: `${id}-size`,
-        title: `${title}'s size`,
-        at: { x: to + shape.diameterMm / 2, y: shape.yMm + shape.diameterMm / 2 },
+  const called = PIECE_SHAPE_WORDS[shape.kind].fields;
+  return shapeKindOf(shape)
+    .points(shape, range)
+    .map(
+      (p): BenchPoint => ({
+        id: `${id}-${p.id}`,
+        title: p.id === "size" ? `${title}'s size` : `${title}: ${p.id}`,
+        at: p.at,
         corner: true,
         move: (d, at) => {
           const mine = d.handle.kind === "stack" && d.handle.pieces[i].shape;
-          if (mine && "diameterMm" in mine) setHeld(d, `${path}.diameterMm`, 2 * Math.abs(at.y - shape.yMm));
+          const value = p.per * (at.y - p.zero);
+          if (mine && mine.kind === shape.kind)
+            setHeld(d, `${path}.${p.field}`, p.per === 2 ? Math.abs(value) : value);
         },
-        fields: [
-          { label: "Diameter", path: `${path}.diameterMm` },
-          { label: "Middle above the axis", path: `${path}.yMm` },
-        ],
-      },
-    ];
-  return [
-    {
-      id: `${id}-above`,
-      title: `${title}: above`,
-      at: { x, y: shape.aboveMm },
-      corner: true,
-      move: (d, at) => {
-        const mine = d.handle.kind === "stack" && d.handle.pieces[i].shape;
-        if (mine && "aboveMm" in mine) setHeld(d, `${path}.aboveMm`, at.y);
-      },
-      fields: [{ label: "Above the axis", path: `${path}.aboveMm` }],
-    },
-    {
-      id: `${id}-below`,
-      title: `${title}: below`,
-      at: { x, y: -shape.belowMm },
-      corner: true,
-      move: (d, at) => {
-        const mine = d.handle.kind === "stack" && d.handle.pieces[i].shape;
-        if (mine && "belowMm" in mine) setHeld(d, `${path}.belowMm`, -at.y);
-      },
-      fields: [{ label: "Below the axis", path: `${path}.belowMm` }],
-    },
-  ];
+        fields: [p.field, ...p.also].map((field) => ({ label: called[field], path: `${path}.${field}` })),
+      }),
+    );
 }
 
 function ringPoints({ rings }: StackHandle): BenchPoint[] {

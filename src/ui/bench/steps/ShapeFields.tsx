@@ -1,14 +1,25 @@
 "use client";
 import { Text } from "@chakra-ui/react";
 import { newShape } from "@/core/design/constructions";
-import type { FacetCount, Piece, PieceShape } from "@/core/design/schema";
-import { FACET_WORDS, SHAPE_WORDS } from "@/words/constructions";
-import { LengthAt, ShareAt } from "../../fields/bound";
+import type { Piece, PieceShape } from "@/core/design/schema";
+import { SHAPE_KINDS, type SizedShapeKind, shapeKindOf } from "@/core/pieceShapes/registry";
+import { FACET_WORDS } from "@/words/constructions";
+import { OTHER_SHAPE_WORDS, PIECE_SHAPE_WORDS } from "@/words/pieceShapes";
 import { ChoiceField } from "../../fields/ChoiceField";
+import { RecordFields } from "../../fields/RecordFields";
 import { useBench, useDesign } from "../BenchContext";
 import { ImportShape, MeshPlaceFields } from "./MeshFields";
 
 type Kind = PieceShape["kind"] | "outline";
+
+const NAMES: Record<Kind, string> = {
+  outline: OTHER_SHAPE_WORDS.outline,
+  ...(Object.fromEntries(SHAPE_KINDS.map((k) => [k, PIECE_SHAPE_WORDS[k].name])) as Record<
+    SizedShapeKind,
+    string
+  >),
+  mesh: OTHER_SHAPE_WORDS.mesh,
+};
 
 /** A piece's own outline, or the handle's. */
 export function ShapeFields({ piece, index }: { piece: Piece; index: number }) {
@@ -26,7 +37,7 @@ export function ShapeFields({ piece, index }: { piece: Piece; index: number }) {
     else if (meshes.length > 0)
       put({ kind, place: { meshId: meshes[0].id, forward: "x", rollDeg: 0, yMm: 0 } });
   };
-  const kinds = (Object.keys(SHAPE_WORDS) as Kind[]).filter(
+  const kinds = (Object.keys(NAMES) as Kind[]).filter(
     (k) => k !== "mesh" || meshes.length > 0 || shape?.kind === "mesh",
   );
   return (
@@ -34,36 +45,10 @@ export function ShapeFields({ piece, index }: { piece: Piece; index: number }) {
       <ChoiceField
         label="Shape"
         value={shape?.kind ?? "outline"}
-        choices={kinds.map((value) => ({ value, name: SHAPE_WORDS[value] }))}
+        choices={kinds.map((value) => ({ value, name: NAMES[value] }))}
         onChange={choose}
       />
-      {shape && "aboveMm" in shape && (
-        <>
-          <LengthAt at={`${at}.aboveMm`} label="Above the axis" />
-          <LengthAt at={`${at}.belowMm`} label="Below the axis" />
-          <LengthAt at={`${at}.widthMm`} label="Width" />
-        </>
-      )}
-      {shape && "roundness" in shape && <ShareAt at={`${at}.roundness`} label="Roundness from the end" />}
-      {shape?.kind === "plate" && <LengthAt at={`${at}.domeMm`} label="Dome of the rear face" />}
-      {shape?.kind === "beak" && <LengthAt at={`${at}.beakMm`} label="Beak reaches below" />}
-      {shape && "diameterMm" in shape && (
-        <>
-          <LengthAt at={`${at}.diameterMm`} label="Diameter" />
-          <LengthAt at={`${at}.yMm`} label="Middle above the axis" />
-        </>
-      )}
-      {shape?.kind === "disc" && <LengthAt at={`${at}.widthMm`} label="Width" />}
-      {shape?.kind === "faceted" && (
-        <ChoiceField
-          label="Facets all round"
-          value={String(shape.facets)}
-          choices={Object.entries(FACET_WORDS)
-            .filter(([value]) => value !== "none")
-            .map(([value, name]) => ({ value, name }))}
-          onChange={(to) => put({ ...shape, facets: Number(to) as FacetCount })}
-        />
-      )}
+      {shape && shape.kind !== "mesh" && <SizeFields at={at} kind={shape.kind} />}
       {shape?.kind === "mesh" && <MeshPlaceFields at={`${at}.place`} />}
       {shape?.kind === "mesh" && (
         <Text color="graphite" fontSize="sm">
@@ -75,4 +60,12 @@ export function ShapeFields({ piece, index }: { piece: Piece; index: number }) {
       />
     </>
   );
+}
+
+function SizeFields({ at, kind }: { at: string; kind: SizedShapeKind }) {
+  const words = {
+    words: (path: string) => ({ label: PIECE_SHAPE_WORDS[kind].fields[path] ?? path }),
+    choices: { facets: FACET_WORDS },
+  };
+  return <RecordFields at={at} fields={shapeKindOf({ kind }).fields} which="all" words={words} />;
 }
