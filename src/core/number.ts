@@ -13,3 +13,10 @@ export function roundTo(value: number, decimals: number): number {
 export const radians = (degrees: number) => (degrees * Math.PI) / 180;
 /** Radians as degrees. */
 export const degrees = (radiansOf: number) => (radiansOf * 180) / Math.PI;
+
+/** Slack that keeps a value that is a tenth already from being taken to the next, in tenths. */
+const TENTH = 1e-6;
+
+/** Up, or down, to a tenth: as sizes are told. */
+export const upToTenth = (value: number) => Math.ceil(value * 10 - TENTH) / 10;
+export const downToTenth = (value: number) => Math.floor(value * 10 + TENTH) / 10;

@@ -1,6 +1,7 @@
 import { liveQuery } from "dexie";
 import { createStore } from "zustand/vanilla";
 import { writeBackup } from "@/core/files/backup/backup";
+import { clamp } from "@/core/number";
 import { makeBackup, noteBackup } from "./backup";
 import { BACKUP_FOLDER, db } from "./db";
 import { HOLDINGS, tableOf } from "./holdings";
@@ -109,7 +110,7 @@ function later(): void {
   const now = Date.now();
   if (!timer) since = now;
   else clearTimeout(timer);
-  timer = setTimeout(() => void backUpNow(), Math.max(0, Math.min(REST_MS, since + AT_LEAST_MS - now)));
+  timer = setTimeout(() => void backUpNow(), clamp(since + AT_LEAST_MS - now, 0, REST_MS));
 }
 
 /** Writes today's backup into the folder, in place of an earlier one of today. */

@@ -2,6 +2,7 @@ import type { Bolster, ScalesHandle } from "../design/schema";
 import { whole } from "../fasteners/kind";
 import { jointStations } from "../layout/meetings";
 import { bolsterJoint, jointsFrontFirst } from "../layout/scales";
+import { radians } from "../number";
 import { halfSpaceRegion, jointSide } from "../solids/halfSpace";
 import { layerRegion, lineAt, shifted } from "../solids/layer";
 import type { AssemblyBuilder } from "./builder";
@@ -35,8 +36,8 @@ function addBolster(
 ): void {
   if (!bolster) return;
   const at = bolsterJoint(bolster, end, b.layout.span);
-  const lean = Math.tan((bolster.tiltDeg * Math.PI) / 180);
-  const under = Math.tan((bolster.dovetailDeg * Math.PI) / 180);
+  const lean = Math.tan(radians(bolster.tiltDeg));
+  const under = Math.tan(radians(bolster.dovetailDeg));
   const s = end === "front" ? -1 : 1;
   const face = lineAt(b.layout.tangFace, at);
   // x = at + y·lean ∓ (|z| − face)·under; what lies toward the bolster's own end is its.

@@ -3,6 +3,7 @@ import type { FullTang } from "../design/schema";
 import { filled, whole } from "../fasteners/kind";
 import { barTangRegion, roomRegion } from "../layout/bar";
 import { endPlace } from "../layout/endPlace";
+import { radians } from "../number";
 import { cylinderRegion } from "../solids/cylinder";
 import { dishRegion } from "../solids/dish";
 import { type Line, layerRegion, shifted } from "../solids/layer";
@@ -102,7 +103,7 @@ function addOpenings(b: AssemblyBuilder, tang: FullTang): void {
     b.add("handle", { kind: "hole", sort: hole.purpose, id: hole.id }, filled(hole.fill), drill, all);
   }
   for (const s of tang.slots) {
-    const outline = slotContour({ x: s.xMm, y: s.yMm }, s.lengthMm, s.widthMm, (s.angleDeg * Math.PI) / 180);
+    const outline = slotContour({ x: s.xMm, y: s.yMm }, s.lengthMm, s.widthMm, radians(s.angleDeg));
     b.add("handle", { kind: "slot", id: s.id }, filled(s.fill), b.put(prismRegion(outline)), all);
   }
   if (tang.recess) addRecess(b, tang.recess, all);

@@ -10,6 +10,7 @@ import { type CutPiece, cutList, rodList, type Size } from "../fit/stockList";
 import { layoutOf } from "../layout/layout";
 import { materialById } from "../stock/materials";
 import { endKindOf } from "../tangEnds/registry";
+import { INSIDE_MM } from "../tolerances";
 import type { MassReport } from "../weigh/report";
 import type { Hardware } from "./shop";
 
@@ -51,7 +52,7 @@ function heightOf(contours: readonly Contour[]): number {
   let [low, high] = [0, 0];
   for (const c of contours)
     for (let i = 0; i <= 60; i++) {
-      const ys = c.cut(c.xRange[0] + 1e-6 + ((c.xRange[1] - c.xRange[0] - 2e-6) * i) / 60);
+      const ys = c.cut(c.xRange[0] + INSIDE_MM + ((c.xRange[1] - c.xRange[0] - 2 * INSIDE_MM) * i) / 60);
       if (ys.length > 1) [low, high] = [Math.min(low, ys[0]), Math.max(high, ys[ys.length - 1])];
     }
   return high - low;

@@ -1,5 +1,10 @@
 import { CURVE_PARAMETER } from "../tolerances";
 
+/** Parameters nearer to an end of a curve than this are its end. */
+const AT_END = 1e-12;
+/** A coefficient that is less than this share of the largest is nought. */
+const NOTHING = 1e-14;
+
 export interface Point {
   readonly x: number;
   readonly y: number;
@@ -45,14 +50,14 @@ export function turnsInX(s: Cubic): number[] {
   const d0 = s.b.x - s.a.x;
   const d1 = s.c.x - s.b.x;
   const d2 = s.d.x - s.c.x;
-  return quadraticRoots(d0 - 2 * d1 + d2, 2 * (d1 - d0), d0).filter((t) => t > 1e-12 && t < 1 - 1e-12);
+  return quadraticRoots(d0 - 2 * d1 + d2, 2 * (d1 - d0), d0).filter((t) => t > AT_END && t < 1 - AT_END);
 }
 
 /** Real roots of at² + bt + c, ascending; none where every t is a root. */
 export function quadraticRoots(a: number, b: number, c: number): number[] {
   const size = Math.max(Math.abs(a), Math.abs(b), Math.abs(c));
   if (!(size > 0)) return [];
-  if (Math.abs(a) < 1e-14 * size) return Math.abs(b) < 1e-14 * size ? [] : [-c / b];
+  if (Math.abs(a) < NOTHING * size) return Math.abs(b) < NOTHING * size ? [] : [-c / b];
   const disc = b * b - 4 * a * c;
   if (disc < 0) return [];
   // Citardauq form for the small root: no cancellation.

@@ -39,7 +39,9 @@ export function contourOf(cubics: readonly Cubic[]): Contour {
       // Beside a turning point the outline runs off like a square root, on the side that it comes from.
       const turning =
         turns.includes(t) ||
-        (t === 0 ? level(cubic.a.x, cubic.b.x, cubic) : t === 1 && level(cubic.d.x, cubic.c.x, cubic));
+        (t === 0
+          ? isUpright(cubic.a.x, cubic.b.x, cubic)
+          : t === 1 && isUpright(cubic.d.x, cubic.c.x, cubic));
       breaks.push({ x, below: turning, above: turning });
     }
     for (let i = 0; i + 1 < ends.length; i++) {
@@ -54,10 +56,13 @@ export function contourOf(cubics: readonly Cubic[]): Contour {
   return { cubics, xRange, breaks, cut: (x) => cut(runs, x) };
 }
 
+/** A tangent leans no more than this share of the segment where it stands upright. */
+const STRAIGHT_UP = 1e-6;
+
 /** Whether a segment leaves its end straight up or down: a tangent handle with no reach in x. */
-function level(endX: number, handleX: number, c: Cubic): boolean {
+function isUpright(endX: number, handleX: number, c: Cubic): boolean {
   const size = Math.abs(c.d.x - c.a.x) + Math.abs(c.d.y - c.a.y);
-  return Math.abs(handleX - endX) < 1e-6 * size && Math.abs(c.d.x - c.a.x) > SAME_STATION_MM;
+  return Math.abs(handleX - endX) < STRAIGHT_UP * size && Math.abs(c.d.x - c.a.x) > SAME_STATION_MM;
 }
 
 function cut(runs: readonly Run[], x: number): number[] {

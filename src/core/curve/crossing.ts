@@ -1,3 +1,4 @@
+import { clamp } from "../number";
 import { type Cubic, cubicX, cubicY, type Point } from "./bezier";
 
 /** Points along a run of cubics, `perSegment` chords each, ends included. */
@@ -80,9 +81,7 @@ export function signedDistance(points: readonly Point[], p: Point): number {
     const b = points[(i + 1) % points.length];
     const length2 = (b.x - a.x) ** 2 + (b.y - a.y) ** 2;
     const t =
-      length2 > 0
-        ? Math.max(0, Math.min(1, ((p.x - a.x) * (b.x - a.x) + (p.y - a.y) * (b.y - a.y)) / length2))
-        : 0;
+      length2 > 0 ? clamp(((p.x - a.x) * (b.x - a.x) + (p.y - a.y) * (b.y - a.y)) / length2, 0, 1) : 0;
     least = Math.min(least, Math.hypot(p.x - a.x - t * (b.x - a.x), p.y - a.y - t * (b.y - a.y)));
     if (a.y > p.y !== b.y > p.y && p.x < a.x + ((p.y - a.y) / (b.y - a.y)) * (b.x - a.x)) inside = !inside;
   }

@@ -1,3 +1,6 @@
+/** A root is found to within this. */
+const ROOT_MM = 1e-12;
+
 /**
  * Where f changes sign in [a, b], found by sampling `samples` steps and bisecting each change. Roots closer together
  * than a step may be missed: callers use it for places that cost accuracy, not correctness.
@@ -22,7 +25,7 @@ export function bisect(f: (x: number) => number, a: number, b: number): number {
   const below = f(a) < 0;
   let lo = a;
   let hi = b;
-  for (let i = 0; i < 60 && hi - lo > 1e-12; i++) {
+  for (let i = 0; i < 60 && hi - lo > ROOT_MM; i++) {
     const mid = (lo + hi) / 2;
     if (f(mid) < 0 === below) lo = mid;
     else hi = mid;

@@ -1,3 +1,4 @@
+import { ROUNDING } from "../tolerances";
 import { type Cubic, type Point, straight } from "./bezier";
 import { type Contour, contourOf } from "./contour";
 
@@ -21,7 +22,7 @@ export function boxContour(x0: number, x1: number, y0: number, y1: number): Cont
  * the radius.
  */
 export function arc(centre: Point, rx: number, ry: number, from: number, to: number): Cubic[] {
-  const n = Math.max(1, Math.ceil(Math.abs(to - from) / (Math.PI / 4) - 1e-9));
+  const n = Math.max(1, Math.ceil(Math.abs(to - from) / (Math.PI / 4) - ROUNDING));
   const step = (to - from) / n;
   // The cubic's control distance for an arc of that angle: 4/3·tan(angle/4).
   const k = (4 / 3) * Math.tan(step / 4);

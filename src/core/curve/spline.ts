@@ -1,3 +1,4 @@
+import { ROUNDING } from "../tolerances";
 import { type Cubic, type Point, straight } from "./bezier";
 
 /** A point that a curve passes through, rounded or at a corner. */
@@ -11,7 +12,9 @@ export interface Knot extends Point {
  * @see Yuksel, Schaefer, Keyser, "Parameterization and applications of Catmull–Rom curves", CAD 43 (2011).
  */
 export function curveThrough(knots: readonly Knot[]): Cubic[] {
-  const k = knots.filter((p, i) => i === 0 || Math.hypot(p.x - knots[i - 1].x, p.y - knots[i - 1].y) > 1e-9);
+  const k = knots.filter(
+    (p, i) => i === 0 || Math.hypot(p.x - knots[i - 1].x, p.y - knots[i - 1].y) > ROUNDING,
+  );
   const segments: Cubic[] = [];
   for (let i = 0; i + 1 < k.length; i++) {
     const before = i > 0 && !k[i].corner ? k[i - 1] : null;

@@ -1,3 +1,4 @@
+import { clamp } from "../number";
 import { type SizedShapeKind, shapeFor } from "../pieceShapes/registry";
 import { endKindOf, newEnd } from "../tangEnds/registry";
 import { plainFullTang, round } from "./create";
@@ -141,7 +142,7 @@ export function newBlockHole(kind: BlockHole["kind"], tang: HiddenTang): BlockHo
     return { kind, heightMm: round(tang.frontHeightMm + 1), widthMm: bit, cutterMm: bit, depthMm, fill };
   if (kind === "drilled") {
     // A row of bores as wide as the tang is thick, along its height.
-    const count = Math.max(1, Math.min(12, Math.ceil(tang.frontHeightMm / bit)));
+    const count = clamp(Math.ceil(tang.frontHeightMm / bit), 1, 12);
     const pitchMm = count > 1 ? round(Math.max(0, (tang.frontHeightMm + 0.5 - bit) / (count - 1))) : 0;
     return { kind, stages: [{ bitMm: bit, count, pitchMm, depthMm }], fill };
   }

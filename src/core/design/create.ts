@@ -1,3 +1,4 @@
+import { roundTo } from "../number";
 import { plainFitUp } from "./fitUp";
 import type { Blade, Design, FullTang, NodeRole, OutlineNode, PlanNode, TipStyle } from "./schema";
 import { plainUse } from "./uses";
@@ -56,7 +57,7 @@ export function planFrom(
 
 /** To a hundredth of a millimetre: what is proposed reads well in a field. */
 export function round(x: number): number {
-  return Math.round(x * 100) / 100;
+  return roundTo(x, 2);
 }
 
 /** Tip proportions that a style begins with: shares of the heel height and of the blade's length. */

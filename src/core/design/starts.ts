@@ -1,3 +1,4 @@
+import { roundTo } from "../number";
 import { newShort } from "./constructions";
 import { round } from "./create";
 import type { Blade, Design, MeasuredBlade } from "./schema";
@@ -5,7 +6,7 @@ import type { Blade, Design, MeasuredBlade } from "./schema";
 /** A blade in the hand to begin from: what the drawn one weighs, to a scale and a rule of the shop. */
 export function newMeasured(massG: number, balanceMm: number): MeasuredBlade {
   return {
-    massG: Math.max(0.5, Math.round(massG * 10) / 10),
+    massG: Math.max(0.5, roundTo(massG, 1)),
     balance: { kind: "direct", xMm: Math.round(balanceMm * 2) / 2 },
     massOffG: 0.5,
     balanceOffMm: 0.5,

@@ -1,6 +1,7 @@
+import { upToTenth } from "../number";
 import { length, material } from "../record/fields";
 import { fastenerKind, whole } from "./kind";
-import { roundUp, SEAT_OUTSIDE_MM, seatMm } from "./seated";
+import { SEAT_OUTSIDE_MM, seatMm } from "./seated";
 
 /**
  * A hollow post with a wide flat head, tapped from its open end, and a slotted screw with a like head into it: heads
@@ -69,8 +70,8 @@ export const bindingScrew = fastenerKind({
     keyed: false,
   }),
   moreThread: (f, missingMm) => {
-    const screwLengthMm = roundUp(f.screwLengthMm + missingMm);
-    const boreDepthMm = Math.max(f.boreDepthMm, roundUp(screwLengthMm + 1));
+    const screwLengthMm = upToTenth(f.screwLengthMm + missingMm);
+    const boreDepthMm = Math.max(f.boreDepthMm, upToTenth(screwLengthMm + 1));
     return boreDepthMm <= 2 * f.seatMm ? { screwLengthMm, boreDepthMm } : null;
   },
   face: (f) => [

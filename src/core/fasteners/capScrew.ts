@@ -1,7 +1,8 @@
 import { hexContour } from "../curve/shapes";
+import { upToTenth } from "../number";
 import { length, material } from "../record/fields";
 import { fastenerKind, whole } from "./kind";
-import { addPlugs, counterboreFace, overCorners, plug, roundUp, SEAT_OUTSIDE_MM, seatMm } from "./seated";
+import { addPlugs, counterboreFace, overCorners, plug, SEAT_OUTSIDE_MM, seatMm } from "./seated";
 
 /** A threaded insert through the tang, a cap screw into it from each side. */
 export const capScrew = fastenerKind({
@@ -83,10 +84,10 @@ export const capScrew = fastenerKind({
     keyed: true,
   }),
   moreThread: (f, missingMm, wantedMm) => {
-    const screwLengthMm = roundUp(f.screwLengthMm + missingMm);
+    const screwLengthMm = upToTenth(f.screwLengthMm + missingMm);
     // Two screws meet in the middle at the latest.
     if (screwLengthMm <= f.seatMm && f.insertLengthMm / 2 >= wantedMm) return { screwLengthMm };
-    return { screwLengthMm: roundUp(f.seatMm), insertLengthMm: roundUp(2 * wantedMm) };
+    return { screwLengthMm: upToTenth(f.seatMm), insertLengthMm: upToTenth(2 * wantedMm) };
   },
   insert: (f) => ({ lengthMm: f.insertLengthMm, field: "insertLengthMm" }),
   face: (f) =>

@@ -1,7 +1,8 @@
 import { hexContour } from "../curve/shapes";
+import { upToTenth } from "../number";
 import { length, material } from "../record/fields";
 import { fastenerKind, whole } from "./kind";
-import { addPlugs, counterboreFace, overCorners, plug, roundUp, SEAT_OUTSIDE_MM, seatMm } from "./seated";
+import { addPlugs, counterboreFace, overCorners, plug, SEAT_OUTSIDE_MM, seatMm } from "./seated";
 
 /** A threaded rod with a hex nut in a counterbore at each end. */
 export const nuttedRod = fastenerKind({
@@ -53,7 +54,7 @@ export const nuttedRod = fastenerKind({
     screwLengthMm: 2 * (f.seatMm + f.nutLengthMm),
     keyed: false,
   }),
-  moreThread: (_, __, wantedMm) => ({ nutLengthMm: roundUp(wantedMm) }),
+  moreThread: (_, __, wantedMm) => ({ nutLengthMm: upToTenth(wantedMm) }),
   face: (f) =>
     counterboreFace(
       f.counterboreMm,

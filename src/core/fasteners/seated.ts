@@ -25,6 +25,3 @@ export function counterboreFace(
 
 /** Width over the corners of a hexagon, by its width across flats. */
 export const overCorners = (acrossMm: number) => (acrossMm * 2) / Math.sqrt(3);
-
-/** To a tenth of a millimetre, away from what it must hold. */
-export const roundUp = (mm: number) => Math.ceil(mm * 10 - 1e-6) / 10;

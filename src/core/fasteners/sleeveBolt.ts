@@ -1,6 +1,7 @@
+import { upToTenth } from "../number";
 import { length, material } from "../record/fields";
 import { fastenerKind, whole } from "./kind";
-import { addPlugs, plug, roundUp, SEAT_OUTSIDE_MM, seatMm } from "./seated";
+import { addPlugs, plug, SEAT_OUTSIDE_MM, seatMm } from "./seated";
 
 /** Two halves, the screw of one in the barrel of the other, each with a wide head in a counterbore. */
 export const sleeveBolt = fastenerKind({
@@ -63,7 +64,7 @@ export const sleeveBolt = fastenerKind({
     keyed: false,
   }),
   moreThread: (f, missingMm) => {
-    const screwLengthMm = roundUp(f.screwLengthMm + missingMm);
+    const screwLengthMm = upToTenth(f.screwLengthMm + missingMm);
     return screwLengthMm <= 2 * f.seatMm ? { screwLengthMm } : null;
   },
   face: (f) =>

@@ -3,6 +3,7 @@ import type { Design } from "../design/schema";
 import { bladeHeights } from "../layout/bladeOutline";
 import { layoutOf } from "../layout/layout";
 import { endKindOf } from "../tangEnds/registry";
+import { INSIDE_MM, ROUNDING, SAME_PLACE_MM } from "../tolerances";
 import type { Drill } from "./drillSets";
 
 /** How a slot is milled: cutter, its offset from the centre line to each side, and its travel along it. */
@@ -63,7 +64,7 @@ export function pieceSlots(design: Design): PieceSlot[] {
     const p = handle.pieces[i];
     if (p.role === "block") return [];
     const piece = { key: { kind: "piece", sort: p.role, id: p.id } as const, number: i + 1 };
-    if (from > -tang.lengthMm + 1e-6) {
+    if (from > -tang.lengthMm + SAME_PLACE_MM) {
       const { lowY, highY, halfMm } = layout.tangAt(Math.min(0, from));
       return [
         {
@@ -85,7 +86,7 @@ export function millPlan(
   thicknessMm: number,
   cuttersMm: readonly number[],
 ): MillPlan | null {
-  const fits = cuttersMm.filter((c) => c < thicknessMm + 1e-9 && c <= heightMm);
+  const fits = cuttersMm.filter((c) => c < thicknessMm + ROUNDING && c <= heightMm);
   if (fits.length === 0) return null;
   const cutterMm = Math.max(...fits);
   return { cutterMm, offsetMm: (thicknessMm - cutterMm) / 2, travelMm: heightMm - cutterMm };
@@ -101,7 +102,7 @@ export function chainPlan(
   filingMm: number,
   drills: readonly Drill[],
 ): ChainPlan | null {
-  const fits = drills.filter((d) => d.mm <= thicknessMm - filingMm + 1e-9);
+  const fits = drills.filter((d) => d.mm <= thicknessMm - filingMm + ROUNDING);
   const drill = fits[fits.length - 1];
   if (!drill) return null;
   const row = heightMm - filingMm - drill.mm;
@@ -117,7 +118,7 @@ function behindSeat(design: Design): GuardSlot["behind"] {
   const end = tang.kind === "full" ? buttX : -tang.lengthMm;
   let most = { heightMm: 0, thicknessMm: 0, atMm: front };
   for (let i = 0; i <= 60; i++) {
-    const x = front - 1e-6 + ((end - front + 2e-6) * i) / 60;
+    const x = front - INSIDE_MM + ((end - front + 2 * INSIDE_MM) * i) / 60;
     const { lowY, highY, halfMm } = tangAt(x);
     if (highY - lowY > most.heightMm) most = { ...most, heightMm: highY - lowY, atMm: x };
     most = { ...most, thicknessMm: Math.max(most.thicknessMm, 2 * halfMm) };
@@ -139,7 +140,7 @@ export function guardSlot(design: Design, drills: readonly Drill[]): GuardSlot |
   const thicknessMm = 2 * seat.halfMm + 2 * clearance;
   const { spine, ricassoBottom } = bladeHeights(blade);
   // A shoulder is where the blade stands past the tang; a full tang that runs on flush has none.
-  const cover = (over: number) => (over > 1e-6 ? over - clearance : null);
+  const cover = (over: number) => (over > SAME_PLACE_MM ? over - clearance : null);
   const above = spine - seat.highY;
   const below = seat.lowY - ricassoBottom;
   return {

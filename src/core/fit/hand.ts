@@ -1,7 +1,9 @@
 import type { Design } from "../design/schema";
 import { layoutOf } from "../layout/layout";
 import { linersThickness } from "../layout/scales";
+import { radians } from "../number";
 import { lineAt } from "../solids/layer";
+import { ROUNDING } from "../tolerances";
 
 /** The handle's section at one station. */
 export interface Girth {
@@ -28,7 +30,7 @@ export function girths(design: Design): Girth[] {
     let [thick, round] = [0, 0];
     let before: [number, number, number] | null = null;
     for (let i = 0; i <= 60; i++) {
-      const y = (low + high) / 2 - ((high - low) / 2 - 1e-9) * Math.cos((Math.PI * i) / 60);
+      const y = (low + high) / 2 - ((high - low) / 2 - ROUNDING) * Math.cos((Math.PI * i) / 60);
       const at: [number, number, number] = [y, slice.low(y), slice.high(y)];
       thick = Math.max(thick, at[2] - at[1]);
       if (before)
@@ -73,6 +75,6 @@ export function bevelLeft(design: Design): { cutMm: number; lostMm: number; left
   const thinner = Math.min(handle.right.thicknessMm, handle.left.thicknessMm);
   const stock = lineAt(tangFace, x) + linersThickness(handle) + thinner;
   const removed = Math.max(0, stock - Math.min(crowns.right.at(x), crowns.left.at(x)));
-  const lost = removed / Math.tan((bevel.angleDeg * Math.PI) / 180);
+  const lost = removed / Math.tan(radians(bevel.angleDeg));
   return { cutMm: bevel.lengthMm + lost, lostMm: lost, leftMm: bevel.lengthMm };
 }

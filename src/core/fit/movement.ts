@@ -1,6 +1,7 @@
 import { cubicY } from "../curve/bezier";
 import type { Design } from "../design/schema";
 import { layoutOf } from "../layout/layout";
+import { clamp } from "../number";
 import { movementOf } from "../stock/working";
 
 /**
@@ -8,7 +9,7 @@ import { movementOf } from "../stock/working";
  * @see USDA Wood Handbook, FPL-GTR-282, equation 4-5 (coefficients from memory; the tests hold it against table 4-2).
  */
 export function moistureContent(relativeHumidity: number, celsius = 21): number {
-  const h = Math.max(0, Math.min(0.99, relativeHumidity));
+  const h = clamp(relativeHumidity, 0, 0.99);
   const t = celsius;
   const W = 349 + 1.29 * t + 0.0135 * t * t;
   const K = 0.805 + 0.000736 * t - 0.00000273 * t * t;

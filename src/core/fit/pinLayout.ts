@@ -3,6 +3,7 @@ import { kindOf } from "../fasteners/registry";
 import { boresOf, edgeDistance, edgeOf, webOf, widestBore } from "../layout/bores";
 import { layoutOf } from "../layout/layout";
 import { remembered } from "../layout/remembered";
+import { degrees } from "../number";
 
 /** Where one fastener stands, and what is left round its hole. */
 export interface PinPlace {
@@ -75,5 +76,5 @@ export function taperShim(design: Design): { angleDeg: number; shimMm: number } 
   const length = frontX - buttX;
   const fall = (tang.taper.frontMm - tang.taper.buttMm) / 2;
   if (!(length > 0)) return null;
-  return { angleDeg: (Math.atan2(fall, length) * 180) / Math.PI, shimMm: fall };
+  return { angleDeg: degrees(Math.atan2(fall, length)), shimMm: fall };
 }

@@ -3,6 +3,7 @@ import type { BoreNeed, BoreUse } from "../fasteners/kind";
 import { kindOf } from "../fasteners/registry";
 import { fittingsOn } from "../guardFittings/registry";
 import { endKindOf } from "../tangEnds/registry";
+import { SAME_PLACE_MM } from "../tolerances";
 import { THREADS } from "../units/threads";
 import { DRILLS, type Drill, drillsIn, ownedDrills } from "./drillSets";
 import { type GluePlan, gluePlan } from "./glue";
@@ -69,7 +70,7 @@ function boresOf(design: Design): Bore[] {
     thread: string | null = null,
   ) => {
     const same = bores.findIndex(
-      (o) => o.use === use && Math.abs(o.nominalMm - nominalMm) < 1e-6 && o.thread === thread,
+      (o) => o.use === use && Math.abs(o.nominalMm - nominalMm) < SAME_PLACE_MM && o.thread === thread,
     );
     if (same >= 0) {
       bores[same] = { ...bores[same], ids: [...bores[same].ids, id] };

@@ -1,9 +1,10 @@
 import type { Design } from "../design/schema";
 import { layoutOf } from "../layout/layout";
+import { roundTo } from "../number";
 
 type Moves = readonly { readonly id: string; readonly xMm: number; readonly yMm: number }[];
 
-const tenth = (mm: number) => Math.round(mm * 10) / 10 + 0;
+const tenth = (mm: number) => roundTo(mm, 1) + 0;
 
 /** Height half way between the handle's edges at a station. */
 function middleAt(design: Design, x: number): number {

@@ -5,6 +5,7 @@ import { kindOf } from "../fasteners/registry";
 import { layoutOf } from "../layout/layout";
 import { remembered } from "../layout/remembered";
 import { bolsterJoint, jointsFrontFirst } from "../layout/scales";
+import { radians } from "../number";
 import { type Extent, rangeOf, sideRangeOf } from "../solids/extent";
 import { jointSide } from "../solids/halfSpace";
 import type { Region } from "../solids/region";
@@ -46,7 +47,7 @@ function sizeOf(boxes: readonly Extent[]): Size | null {
 }
 
 /** How far a joint runs along the knife for each mm of its height. */
-const leanOf = (tiltDeg: number) => Math.abs(Math.tan((tiltDeg * Math.PI) / 180));
+const leanOf = (tiltDeg: number) => Math.abs(Math.tan(radians(tiltDeg)));
 
 /** Pieces that are cut from sheet, its thickness along the knife. */
 const SLICES: readonly PieceRole[] = ["spacer", "washer"];

@@ -1,6 +1,8 @@
 import type { Design } from "../design/schema";
 import { bladeHeights } from "../layout/bladeOutline";
 import { layoutOf } from "../layout/layout";
+import { clamp } from "../number";
+import { INSIDE_MM } from "../tolerances";
 
 /** Bending stress in the tang where it leaves the guard or the handle's front. */
 export interface TangStress {
@@ -38,7 +40,7 @@ const DEEP = [
 export function stepFactor(D: number, d: number, r: number): number {
   const t = (D - d) / 2;
   if (!(t > 0) || !(d > 0)) return 1;
-  const q = Math.max(0.1, Math.min(20, t / Math.max(r, t / 20)));
+  const q = clamp(t / Math.max(r, t / 20), 0.1, 20);
   const s = Math.sqrt(q);
   const of = ([k0, k1, k2]: readonly [number, number, number]) => k0 + k1 * s + k2 * q;
   const [c1, c2, c3, c4] = (q <= 2 ? SHALLOW : DEEP).map(of);
@@ -61,7 +63,7 @@ export function tangStress(design: Design): TangStress {
   const { sideN, edgeN, atMm, yieldMPa } = fitUp.loads;
   const { spine, ricassoBottom } = bladeHeights(blade);
   const { frontX, outline } = layoutOf(design);
-  const ys = outline.cut(Math.min(-1e-6, frontX));
+  const ys = outline.cut(Math.min(-INSIDE_MM, frontX));
   const full = tang.kind === "full";
   const heightMm = full ? ys[ys.length - 1] - ys[0] : tang.frontHeightMm;
   const thicknessMm = full ? (tang.taper?.frontMm ?? blade.spineMm) : tang.frontThicknessMm;

@@ -3,9 +3,14 @@ import { barTangRegion } from "../layout/bar";
 import { type Layout, layoutOf } from "../layout/layout";
 import { linersThickness } from "../layout/scales";
 import { wallEnd } from "../layout/wallEnd";
+import { clamp } from "../number";
 import { lineAt } from "../solids/layer";
 import type { Region } from "../solids/region";
 import type { Slice } from "../solids/slice";
+import { ROUNDING, SAME_PLACE_MM } from "../tolerances";
+
+/** How far inside the hole its walls are measured first and last, mm. */
+const BESIDE_MM = 1e-4;
 
 /** Distance between stations at which walls are measured, mm. */
 const STEP_MM = 1.25;
@@ -30,7 +35,7 @@ function ringOf(slice: Slice | null, points: number): Ring | null {
   if (!slice?.ys || slice.ys.length < 2) return null;
   const [low, high] = [slice.ys[0], slice.ys[slice.ys.length - 1]];
   const half = points / 2;
-  const at = (i: number) => (low + high) / 2 - ((high - low) / 2 - 1e-9) * Math.cos((Math.PI * i) / half);
+  const at = (i: number) => (low + high) / 2 - ((high - low) / 2 - ROUNDING) * Math.cos((Math.PI * i) / half);
   const ring: [number, number][] = [];
   for (let i = 0; i <= half; i++) ring.push([at(i), slice.low(at(i))]);
   for (let i = half; i >= 0; i--) ring.push([at(i), slice.high(at(i))]);
@@ -45,7 +50,7 @@ function chordDistance2(
 ) {
   const [dy, dz] = [b[0] - a[0], b[1] - a[1]];
   const size = dy * dy + dz * dz;
-  const t = size > 0 ? Math.max(0, Math.min(1, ((p[0] - a[0]) * dy + (p[1] - a[1]) * dz) / size)) : 0;
+  const t = size > 0 ? clamp(((p[0] - a[0]) * dy + (p[1] - a[1]) * dz) / size, 0, 1) : 0;
   const [ey, ez] = [p[0] - a[0] - t * dy, p[1] - a[1] - t * dz];
   return ey * ey + ez * ez;
 }
@@ -78,10 +83,13 @@ export function tangWalls(design: Design): Wall[] {
   const rear = Math.max(butt, body.xRange[0]);
   const end = Math.max(rear, Math.min(...holes.map((h) => h.xRange[0])));
   // Where the tang goes through, its own end opens the rear: that is no wall.
-  const goesOut = Math.min(...holes.map((h) => h.xRange[0])) <= butt + 1e-6;
+  const goesOut = Math.min(...holes.map((h) => h.xRange[0])) <= butt + SAME_PLACE_MM;
   const last = goesOut ? Math.max(end, wallEnd(layout)) : end;
   const count = Math.max(2, Math.ceil((front - last) / STEP_MM));
-  const xs = Array.from({ length: count + 1 }, (_, i) => front - 1e-4 + ((last - front + 2e-4) * i) / count);
+  const xs = Array.from(
+    { length: count + 1 },
+    (_, i) => front - BESIDE_MM + ((last - front + 2 * BESIDE_MM) * i) / count,
+  );
   const slices = xs.map((x) => body.sliceAt(x));
   const rings = slices.map((s) => ringOf(s, SURFACE_CHORDS));
   return xs.flatMap((x, i): Wall[] => {

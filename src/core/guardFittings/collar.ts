@@ -5,13 +5,11 @@ import { curveThrough } from "../curve/spline";
 import { length, material } from "../record/fields";
 import { lineAt } from "../solids/layer";
 import { type LoftSide, loftRegion } from "../solids/loft";
+import { INSIDE_MM } from "../tolerances";
 import { fittingKind } from "./kind";
 
 /** Shares of its length at which the collar's outline is read off the handle's. */
 const READ_AT = [0, 0.25, 0.5, 0.75, 1];
-/** How far inside its ends, mm: on the front face itself the handle's outline may have no cut. */
-const INSET_MM = 1e-6;
-
 /** A ring behind the guard that the handle's front stands in: what it reaches beyond the handle's own surface. */
 export const collar = fittingKind({
   kind: "collar",
@@ -24,7 +22,7 @@ export const collar = fittingKind({
     const [butt, front] = span;
     const rear = Math.max(butt, front - lengthMm);
     if (!(front > rear)) return;
-    const stations = READ_AT.map((t) => front - INSET_MM + (rear - front + 2 * INSET_MM) * t);
+    const stations = READ_AT.map((t) => front - INSIDE_MM + (rear - front + 2 * INSIDE_MM) * t);
     const ys = stations.map((x) => outline.cut(x));
     if (ys.some((cut) => cut.length < 2)) return;
     const end = (i: number) => i === 0 || i === stations.length - 1;

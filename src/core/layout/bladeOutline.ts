@@ -1,6 +1,7 @@
 import { type Cubic, type Point, straight } from "../curve/bezier";
 import { type Contour, contourOf } from "../curve/contour";
 import type { Blade, TipStyle } from "../design/schema";
+import { ROUNDING } from "../tolerances";
 import { remembered } from "./remembered";
 
 /** Control distance of a quarter ellipse as a cubic, from memory: 4/3·(√2 − 1); its area is 0.03 % off. */
@@ -50,7 +51,7 @@ export const bladeOutline = remembered((blade: Blade): Contour => {
     straight(at(ricasso, ricassoBottom), at(0, ricassoBottom)),
     straight(at(0, ricassoBottom), at(0, spine)),
   ];
-  return contourOf(corners.filter((c) => Math.hypot(c.d.x - c.a.x, c.d.y - c.a.y) > 1e-9));
+  return contourOf(corners.filter((c) => Math.hypot(c.d.x - c.a.x, c.d.y - c.a.y) > ROUNDING));
 });
 
 function runToTip(run: SpineRun, from: Point, tip: Point): Cubic {

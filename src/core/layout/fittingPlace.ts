@@ -1,16 +1,14 @@
 import type { FittingPlace } from "../guardFittings/kind";
+import { INSIDE_MM } from "../tolerances";
 import { guardOutline } from "./guard";
 import type { Layout } from "./layout";
-
-/** How far behind the guard's front face a bar is cut, mm: on the face itself the cut may be empty. */
-const BEHIND_MM = 1e-6;
 
 /** What a guard's fittings are fitted to; null without a guard. */
 export function fittingPlace(layout: Layout): FittingPlace | null {
   const { design, outline, span, crowns, sections, tangFace, barOutline } = layout;
   const { guard, handle, tang } = design;
   if (!guard) return null;
-  const ys = barOutline?.cut(-BEHIND_MM);
+  const ys = barOutline?.cut(-INSIDE_MM);
   return {
     guard,
     guardRange: guardOutline(guard).xRange,

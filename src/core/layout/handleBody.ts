@@ -2,6 +2,7 @@ import type { Contour } from "../curve/contour";
 import { type Profile, profileThrough } from "../curve/profile";
 import { signChanges } from "../curve/roots";
 import type { Handle, ScalesHandle } from "../design/schema";
+import { radians } from "../number";
 import { type Line, lineAt, shifted } from "../solids/layer";
 import { type LoftSide, loftRegion } from "../solids/loft";
 import type { Region } from "../solids/region";
@@ -86,7 +87,7 @@ function bevelCap(
   if (!bevel) return () => Number.POSITIVE_INFINITY;
   const from = front - bevel.lengthMm;
   const crown = crownAt(from);
-  const fall = Math.tan((bevel.angleDeg * Math.PI) / 180);
+  const fall = Math.tan(radians(bevel.angleDeg));
   return (x) => (x < from ? Number.POSITIVE_INFINITY : crown - (x - from) * fall);
 }
 

@@ -2,6 +2,7 @@ import type * as z from "zod";
 import type { meshPlace } from "../design/record/fields";
 import type { StoredMesh } from "../design/schema";
 import { decodeMesh } from "../design/storedMesh";
+import { radians } from "../number";
 import { meshLayers } from "../solids/meshLayers";
 import type { Region } from "../solids/region";
 import type { TriangleMesh } from "../solids/triangleMesh";
@@ -45,7 +46,7 @@ const TURNS: Record<MeshPlace["forward"], readonly (readonly [number, number, nu
 /** An imported shape turned to the knife's axes, its front on `frontX`, its middle at its height and on the centre plane. */
 export function placedMesh(mesh: TriangleMesh, place: MeshPlace, frontX: number): TriangleMesh {
   const [ex, ey, ez] = TURNS[place.forward];
-  const [c, s] = [Math.cos((place.rollDeg * Math.PI) / 180), Math.sin((place.rollDeg * Math.PI) / 180)];
+  const [c, s] = [Math.cos(radians(place.rollDeg)), Math.sin(radians(place.rollDeg))];
   const out = new Float32Array(mesh.vertices.length);
   const low = [Infinity, Infinity, Infinity];
   const high = [-Infinity, -Infinity, -Infinity];

@@ -1,6 +1,7 @@
 import { type Cubic, straight } from "../curve/bezier";
 import { type Contour, contourOf } from "../curve/contour";
 import { curveThrough } from "../curve/spline";
+import { INSIDE_MM } from "../tolerances";
 
 /** Stations that the inner outline is drawn through, and those that the outer one is read at. */
 const KNOTS = 11;
@@ -13,7 +14,7 @@ const READ = 160;
 export function insetOutline(outline: Contour, rimMm: number, fromX: number): Contour | null {
   const butt = outline.xRange[0];
   const edges = Array.from({ length: READ + 1 }, (_, i) => {
-    const x = butt + 1e-6 + ((outline.xRange[1] - butt - 2e-6) * i) / READ;
+    const x = butt + INSIDE_MM + ((outline.xRange[1] - butt - 2 * INSIDE_MM) * i) / READ;
     const ys = outline.cut(x);
     return { x, low: ys[0], high: ys[ys.length - 1] };
   }).filter((e) => e.low !== undefined);

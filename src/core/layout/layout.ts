@@ -4,6 +4,7 @@ import type { Design, Piece } from "../design/schema";
 import type { GroundBlade } from "../solids/bladeRegion";
 import { lineAt } from "../solids/layer";
 import type { Region } from "../solids/region";
+import { INSIDE_MM } from "../tolerances";
 import { barHalf, barHeight, barTangOutline, blockHoleRegions, roomRegion } from "./bar";
 import { groundBlade } from "./groundBlade";
 import { guardOutline, guardThickness } from "./guard";
@@ -169,7 +170,7 @@ export const layoutOf = remembered((design: Design): Layout => {
         const half = barHeight(tang, x) / 2;
         return { lowY: tang.yMm - half, highY: tang.yMm + half, halfMm: lineAt(barHalf(tang), x) };
       }
-      const ys = outline.cut(Math.min(-FRONT_INSET_MM, x));
+      const ys = outline.cut(Math.min(-INSIDE_MM, x));
       return { lowY: ys[0] ?? 0, highY: ys[ys.length - 1] ?? 0, halfMm: lineAt(form.tangFace, x) };
     },
     surfaceAt: (x: number, y: number, side: "right" | "left") => surfaceAt(body(), x, y, side),
@@ -184,8 +185,6 @@ export const layoutOf = remembered((design: Design): Layout => {
   });
 });
 
-/** How far inside the front face its outline is cut, mm: on the face itself the cut may be empty. */
-const FRONT_INSET_MM = 1e-6;
 /** Stations at which a rear end is looked for. */
 const REAR_STATIONS = 200;
 

@@ -1,6 +1,8 @@
 import { cubicX, cubicY, type Point } from "../curve/bezier";
 import type { Contour } from "../curve/contour";
 import { signChanges } from "../curve/roots";
+import { radians } from "../number";
+import { ROUNDING } from "../tolerances";
 
 /** Stations near the rear end of `outer`, within `reachMm` of it, where the edges of two outlines cross. */
 export function edgeMeetings(inner: Contour, outer: Contour, reachMm: number): number[] {
@@ -11,7 +13,7 @@ export function edgeMeetings(inner: Contour, outer: Contour, reachMm: number): n
     if (a.length < 2 || b.length < 2) return -1;
     return top ? b[b.length - 1] - a[a.length - 1] : a[0] - b[0];
   };
-  return [true, false].flatMap((top) => signChanges(gap(top), from + 1e-9, to, 40));
+  return [true, false].flatMap((top) => signChanges(gap(top), from + ROUNDING, to, 40));
 }
 
 /** Stations where a circle crosses an outline. */
@@ -25,7 +27,7 @@ export function circleMeetings(outline: Contour, middle: Point, radiusMm: number
 
 /** Stations where the joint x = `atMm` + y·tan(tilt) crosses an outline. */
 export function jointStations(outline: Contour, atMm: number, tiltDeg: number): number[] {
-  const lean = Math.tan((tiltDeg * Math.PI) / 180);
+  const lean = Math.tan(radians(tiltDeg));
   return outline.cubics.flatMap((c) =>
     signChanges((t) => cubicX(c, t) - atMm - lean * cubicY(c, t), 0, 1, 12).map((t) => cubicX(c, t)),
   );

@@ -1,6 +1,7 @@
 import type { Point } from "../curve/bezier";
 import type { Contour } from "../curve/contour";
 import { signChanges } from "../curve/roots";
+import { INSIDE_MM } from "../tolerances";
 import { faceHeight, type Grind, type GrindCut, groundThickness } from "./grind";
 import type { Region } from "./region";
 import { curvedSlice, flatSlice, type Slice } from "./slice";
@@ -38,7 +39,7 @@ export function bladeRegion(blade: GroundBlade): Region {
   const topped =
     grind.kind === "full-flat"
       ? []
-      : signChanges((x) => heightAt(x) - grind.heightMm, ricasso, lengthMm - 1e-6, 64);
+      : signChanges((x) => heightAt(x) - grind.heightMm, ricasso, lengthMm - INSIDE_MM, 64);
   const edgeMeetsSpine = signChanges((x) => spineThickness(blade, x) - blade.edgeMm, ricasso, lengthMm, 8);
   return {
     kind: "blade",

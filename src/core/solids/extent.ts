@@ -40,7 +40,7 @@ function readAlong<T>(
   const x0 = Math.max(...regions.map((r) => r.xRange[0]));
   const x1 = Math.min(...regions.map((r) => r.xRange[1]));
   if (!(x1 > x0)) return null;
-  const by = (x1 - x0) * 1e-6;
+  const by = (x1 - x0) * INSET;
   const stations = [x0 + by, x1 - by];
   for (let i = 1; i < STATIONS; i++) stations.push(x0 + ((x1 - x0) * i) / STATIONS);
   for (const { breaks } of regions) for (const { x } of breaks) stations.push(x - by, x + by);

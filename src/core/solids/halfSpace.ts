@@ -1,3 +1,4 @@
+import { radians } from "../number";
 import type { HalfSpace, Region } from "./region";
 import { curvedSlice, flatSlice, throughSlice } from "./slice";
 
@@ -51,7 +52,7 @@ export function jointSide(
   xRange: readonly [number, number],
   stations: readonly number[],
 ): Region {
-  const lean = Math.tan((tiltDeg * Math.PI) / 180);
+  const lean = Math.tan(radians(tiltDeg));
   const s = side === "ahead" ? -1 : 1;
   return halfSpaceRegion({ normal: [s, s === 1 ? -lean : lean, 0], offsetMm: s * atMm }, xRange, stations);
 }

@@ -1,3 +1,4 @@
+import { clamp } from "../number";
 import type { TriangleMesh } from "./triangleMesh";
 
 /** A cut of more corners than this is broken at every so many of them: their bends are slight. */
@@ -37,8 +38,7 @@ export function cutter({ vertices: v, triangles: t }: TriangleMesh): (x: number)
     from = Math.min(from, low[i]);
     to = Math.max(to, high[i]);
   }
-  const slabOf = (x: number) =>
-    Math.max(0, Math.min(SLABS - 1, Math.floor((SLABS * (x - from)) / (to - from))));
+  const slabOf = (x: number) => clamp(Math.floor((SLABS * (x - from)) / (to - from)), 0, SLABS - 1);
   const slabs: number[][] = Array.from({ length: SLABS }, () => []);
   for (let i = 0; i < n; i++) for (let k = slabOf(low[i]); k <= slabOf(high[i]); k++) slabs[k].push(i);
   const known = new Map<number, Cut | null>();

@@ -40,6 +40,9 @@ export function meshLayers(mesh: TriangleMesh): Region[] {
   }));
 }
 
+/** A triangle whose corners lie so near to one station stands upright, mm. */
+const UPRIGHT_MM = 1e-4;
+
 /** Ends, faces that stand upright, and some stations between; of a simple shape every corner. */
 function stationsOf({ vertices: v, triangles: t }: TriangleMesh): number[] {
   const xs = new Set<number>();
@@ -53,7 +56,7 @@ function stationsOf({ vertices: v, triangles: t }: TriangleMesh): number[] {
   const upright = new Map<number, number>();
   for (let i = 0; i < t.length; i += 3) {
     const [a, b, c] = [3 * t[i], 3 * t[i + 1], 3 * t[i + 2]];
-    if (Math.abs(v[a] - v[b]) > 1e-4 || Math.abs(v[a] - v[c]) > 1e-4) continue;
+    if (Math.abs(v[a] - v[b]) > UPRIGHT_MM || Math.abs(v[a] - v[c]) > UPRIGHT_MM) continue;
     const area =
       Math.abs(
         (v[b + 1] - v[a + 1]) * (v[c + 2] - v[a + 2]) - (v[c + 1] - v[a + 1]) * (v[b + 2] - v[a + 2]),

@@ -1,3 +1,5 @@
+import { clamp } from "../number";
+import { ROUNDING, SAME_PLACE_MM } from "../tolerances";
 import type { Region } from "./region";
 import type { Slice } from "./slice";
 import type { TriangleMesh } from "./triangleMesh";
@@ -79,8 +81,8 @@ function panelsOf(region: Region, fineness: number): number[][] {
   const panels: number[][] = [];
   for (let k = 0; k + 1 < ends.length; k++) {
     const [a, b] = [ends[k], ends[k + 1]];
-    if (b - a < 1e-6) continue;
-    const at = (x: number, end: number) => Math.abs(x - end) < 1e-6;
+    if (b - a < SAME_PLACE_MM) continue;
+    const at = (x: number, end: number) => Math.abs(x - end) < SAME_PLACE_MM;
     const roots = region.breaks.some((k) => (at(k.x, a) && k.above) || (at(k.x, b) && k.below));
     // A whole number at the base of 8 stations, then in proportion: halved steps are halved everywhere.
     const base = Math.max(2, Math.ceil((8 * (b - a)) / 25 + (roots ? 4 : 0)));
@@ -88,7 +90,7 @@ function panelsOf(region: Region, fineness: number): number[][] {
     // Both sides of a break get a ring, so that a step in the shape stands upright.
     const xs: number[] = [];
     for (let i = 0; i <= perPanel; i++) {
-      const t = Math.min(1 - INSET, Math.max(INSET, (1 - Math.cos((Math.PI * i) / perPanel)) / 2));
+      const t = clamp((1 - Math.cos((Math.PI * i) / perPanel)) / 2, INSET, 1 - INSET);
       xs.push(a + (b - a) * t);
     }
     panels.push(xs);
@@ -102,7 +104,7 @@ function ringOf(slice: Slice, x: number, rows: number, stretch: number): number[
   const [y0, y1] = ys ? [ys[2 * stretch] ?? 0, ys[2 * stretch + 1] ?? 0] : [-FAR_MM, FAR_MM];
   if (!(y1 > y0)) return null;
   const ring: number[] = [];
-  const bounded = (z: number) => Math.max(-FAR_MM, Math.min(FAR_MM, z));
+  const bounded = (z: number) => clamp(z, -FAR_MM, FAR_MM);
   const at = rowsOf(slice, y0, y1, rows);
   for (const y of at) ring.push(x, y, bounded(slice.low(y)));
   for (const y of at.reverse()) ring.push(x, y, bounded(slice.high(y)));
@@ -111,7 +113,7 @@ function ringOf(slice: Slice, x: number, rows: number, stretch: number): number[
 
 /** Rows across a section, evenly by angle between its creases; as many at every station. */
 function rowsOf(slice: Slice, y0: number, y1: number, rows: number): number[] {
-  const inset = (y1 - y0) * 1e-9;
+  const inset = (y1 - y0) * ROUNDING;
   const crease = slice.creases.filter((y) => y > y0 + inset && y < y1 - inset);
   const ends =
     crease.length === 1 ? [y0 + inset, crease[0], y1 - inset] : [y0 + inset, (y0 + y1) / 2, y1 - inset];

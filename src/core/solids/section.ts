@@ -1,4 +1,4 @@
-import { FLAT_ROUNDNESS } from "../tolerances";
+import { FLAT_ROUNDNESS, ROUNDING } from "../tolerances";
 import type { ClosingLaw } from "./closingZone";
 
 /**
@@ -126,7 +126,7 @@ export function facetedSection(flats: number): SectionShape {
       return 1;
     },
     closing: null,
-    kinks: at.map((c) => c.u).filter((u) => u < 1 - 1e-9),
+    kinks: at.map((c) => c.u).filter((u) => u < 1 - ROUNDING),
     flatCrown: true,
     extraPoints: 0,
   };

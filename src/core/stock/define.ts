@@ -1,3 +1,4 @@
+import { roundTo } from "../number";
 import type { Density, Hazard, Material, MaterialClass } from "./types";
 
 /** A density whose range is `spread` either side of the typical value (0.02 is ± 2 %). */
@@ -11,7 +12,7 @@ export function poundsPerCubicFoot(value: number, spread: number): Density {
 }
 
 function round4(x: number): number {
-  return Math.round(x * 1e4) / 1e4;
+  return roundTo(x, 4);
 }
 
 /** One row of a material table. */

@@ -1,3 +1,4 @@
+import { clamp } from "../number";
 import { length } from "../record/fields";
 import { sectionOf } from "../solids/section";
 import { domedBlockRegion } from "../solids/turned";
@@ -11,7 +12,7 @@ export const peened = tangEndKind({
   barLengthMm: (reachMm) => reachMm + 1,
   buildBehind: (e, site) => {
     const heights: [number, number] = [site.yMm - e.headMm / 2, site.yMm + e.headMm / 2];
-    const across = e.headMm * Math.min(1, Math.max(0.5, site.halfThicknessMm / site.halfHeightMm));
+    const across = e.headMm * clamp(site.halfThicknessMm / site.halfHeightMm, 0.5, 1);
     const stations: [number, number] = [site.buttX - e.proudMm, site.buttX];
     site.addToTang(domedBlockRegion(stations, heights, across, e.proudMm, sectionOf(1)), "peened-head");
   },

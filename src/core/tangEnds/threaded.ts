@@ -2,6 +2,7 @@ import { whole } from "../fasteners/kind";
 import { choice, group, length, material } from "../record/fields";
 import { sectionOf } from "../solids/section";
 import { domedBlockRegion, hexRodRegion, rodRegion } from "../solids/turned";
+import { ROUNDING } from "../tolerances";
 import { BEHIND_BUTT_MM, sizesFault, tangEndKind } from "./kind";
 import { threadFields, threadRadius } from "./thread";
 
@@ -63,7 +64,7 @@ export const threaded = tangEndKind({
     const at = { x: place.buttX, y: place.yMm };
     return [
       ...sizesFault(pairs, place),
-      ...(reaches > needed + 1e-9
+      ...(reaches > needed + ROUNDING
         ? [{ rule: "thread-too-short", severity: "warning", at, measured: reaches, limit: needed } as const]
         : []),
     ];

@@ -2,6 +2,7 @@ import { assemble } from "../assembly/assemble";
 import type { Part } from "../assembly/types";
 import { type Design, designSchema } from "../design/schema";
 import { materialById } from "../stock/materials";
+import { ROUNDING } from "../tolerances";
 import { faultsOf } from "../weigh/faults";
 import { calibration } from "../weigh/measured";
 import { momentsOf } from "../weigh/momentsOf";
@@ -68,7 +69,7 @@ export function leverEffects(design: Design): LeverEffect[] {
   if (!now) return [];
   const effects = leversOf(design).flatMap((lever): LeverEffect[] =>
     [lever.step, -lever.step].flatMap((amount) => {
-      if (amount < lever.low - 1e-9 || amount > lever.high + 1e-9) return [];
+      if (amount < lever.low - ROUNDING || amount > lever.high + ROUNDING) return [];
       const changed = lever.apply(design, amount);
       const { touches } = lever;
       const beside = changed && touches && isKept(changed) ? figuresBeside(changed, design, touches) : null;

@@ -4,6 +4,7 @@ import { type MaterialPlace, materialAt, withMaterial } from "../design/material
 import type { Design, Piece } from "../design/schema";
 import { openSpot } from "../fit/openSpot";
 import { handleLength, withHandleLength } from "../layout/handleLengths";
+import { roundTo } from "../number";
 import { materialById } from "../stock/materials";
 
 /** What a change costs besides grams: work in metal, or a different look. */
@@ -27,7 +28,7 @@ export interface Lever {
   readonly apply: (design: Design, amount: number) => Design | null;
 }
 
-const round = (mm: number) => Math.round(mm * 1e4) / 1e4;
+const round = (mm: number) => roundTo(mm, 4);
 
 /** A change of one length of the design by its amount. */
 function length(

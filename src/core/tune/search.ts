@@ -1,5 +1,7 @@
 import type { Design } from "../design/schema";
 import { outside } from "../design/uses";
+import { clamp } from "../number";
+import { ROUNDING } from "../tolerances";
 import { type Figures, figuresOf, pulled } from "./effects";
 import type { Lever } from "./levers";
 import { aim, leastChange, type Slope, type Strategy, type Target, weightOf } from "./sets";
@@ -94,10 +96,12 @@ function movesFor(
     const d = leastChange(rows, r, weights) ?? leastChange(rows.slice(0, 1), r.slice(0, 1), weights);
     if (!d) break;
     const to = free.map((s, i) => atOf(s) + d[i] * s.lever.step);
-    const over = free.findIndex(({ lever }, i) => to[i] < lever.low - 1e-9 || to[i] > lever.high + 1e-9);
+    const over = free.findIndex(
+      ({ lever }, i) => to[i] < lever.low - ROUNDING || to[i] > lever.high + ROUNDING,
+    );
     if (over < 0) return [...moves, ...free.map(({ lever }, i) => ({ lever, to: to[i] }))];
     const stopped = free[over];
-    const limit = Math.max(stopped.lever.low, Math.min(stopped.lever.high, to[over]));
+    const limit = clamp(to[over], stopped.lever.low, stopped.lever.high);
     const steps = (limit - atOf(stopped)) / stopped.lever.step;
     moves.push({ lever: stopped.lever, to: limit });
     left = { b: left.b - stopped.b * steps, m: left.m - stopped.m * steps };

@@ -1,5 +1,6 @@
 import type { Use } from "../design/schema";
 import { outside } from "../design/uses";
+import { ROUNDING } from "../tolerances";
 import type { Figures } from "./effects";
 import type { Lever } from "./levers";
 
@@ -38,11 +39,11 @@ export function leastChange(
   const dot = (a: readonly number[], b: readonly number[]) => a.reduce((s, x, i) => s + (x * b[i]) / w[i], 0);
   if (J.length === 1) {
     const k = dot(J[0], J[0]);
-    return k > 1e-9 ? J[0].map((x, i) => (x * r[0]) / k / w[i]) : null;
+    return k > ROUNDING ? J[0].map((x, i) => (x * r[0]) / k / w[i]) : null;
   }
   const [a, b, c] = [dot(J[0], J[0]), dot(J[0], J[1]), dot(J[1], J[1])];
   const det = a * c - b * b;
-  if (!(det > 1e-9 * Math.max(1, a * c))) return null;
+  if (!(det > ROUNDING * Math.max(1, a * c))) return null;
   const [u, v] = [(c * r[0] - b * r[1]) / det, (a * r[1] - b * r[0]) / det];
   return J[0].map((x, i) => (x * u + J[1][i] * v) / w[i]);
 }
@@ -95,7 +96,7 @@ export function cheapSets(
     if (!d) return;
     const inReach = set.every((s, i) => {
       const to = d[i] * s.lever.step;
-      return to >= s.lever.low - 1e-9 && to <= s.lever.high + 1e-9;
+      return to >= s.lever.low - ROUNDING && to <= s.lever.high + ROUNDING;
     });
     if (!inReach) return;
     const cost = w.reduce((sum, x, i) => sum + x * (FEW + d[i] * d[i]), 0);

@@ -1,5 +1,7 @@
 import type { Design } from "../design/schema";
 import { outside } from "../design/uses";
+import { clamp, roundTo } from "../number";
+import { SAME_PLACE_MM } from "../tolerances";
 import { figuresOf } from "./effects";
 import { type Lever, leversOf } from "./levers";
 import { type Amounts, search, slopesAt, type Trial, trialsOf } from "./search";
@@ -34,7 +36,7 @@ function tidied(trial: Trial, levers: readonly Lever[], amounts: Amounts, target
   // Rounding carries no lever past its limit.
   const reach = (id: string, amount: number) => {
     const lever = levers.find((l) => l.id === id);
-    return lever ? Math.max(lever.low, Math.min(lever.high, amount)) : amount;
+    return lever ? clamp(amount, lever.low, lever.high) : amount;
   };
   const rounded = (digits: number) =>
     new Map(
@@ -51,7 +53,7 @@ function tidied(trial: Trial, levers: readonly Lever[], amounts: Amounts, target
     )
       return set;
   }
-  return new Map([...amounts].map(([id, a]) => [id, Math.round(a * 1e4) / 1e4] as const));
+  return new Map([...amounts].map(([id, a]) => [id, roundTo(a, 4)] as const));
 }
 
 /** How far a maker lets levers go, from the knife as it is, by their ids; they go no farther than they can. */
@@ -128,7 +130,11 @@ export function tune<Finding>(
       atLimit: levers
         .filter((l) => {
           const at = amounts.get(l.id);
-          return l.unit === "mm" && at !== undefined && (at <= l.low + 1e-6 || at >= l.high - 1e-6);
+          return (
+            l.unit === "mm" &&
+            at !== undefined &&
+            (at <= l.low + SAME_PLACE_MM || at >= l.high - SAME_PLACE_MM)
+          );
         })
         .map((l) => l.id),
     };

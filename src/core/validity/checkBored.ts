@@ -6,6 +6,7 @@ import type { Design, Fastener } from "../design/schema";
 import { kindOf } from "../fasteners/registry";
 import { widestBore } from "../layout/bores";
 import { layoutOf } from "../layout/layout";
+import { radians } from "../number";
 import { lineAt } from "../solids/layer";
 import type { Report } from "./types";
 
@@ -40,7 +41,7 @@ export function checkBored(design: Design, edge: readonly Point[], report: Repor
   });
   for (const s of slotsOf(design)) {
     const at = { x: s.xMm, y: s.yMm };
-    const outline = slotContour(at, s.lengthMm, s.widthMm, (s.angleDeg * Math.PI) / 180);
+    const outline = slotContour(at, s.lengthMm, s.widthMm, radians(s.angleDeg));
     const clear = Math.min(...polyline(outline.cubics, 4).map((p) => -signedDistance(edge, p)));
     if (!(clear >= 0)) report("error", "slot-off-tang", { at, subject: s.id, measured: clear, limit: 0 });
   }

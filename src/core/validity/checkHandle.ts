@@ -6,7 +6,9 @@ import { waistDepth } from "../layout/handleBody";
 import { layoutOf } from "../layout/layout";
 import { bodyEnd, pressedLength, slackPiece } from "../layout/pieces";
 import { bolsterJoint, jointsFrontFirst, linersThickness } from "../layout/scales";
+import { radians } from "../number";
 import { lineAt } from "../solids/layer";
+import { ROUNDING, SAME_PLACE_MM } from "../tolerances";
 import type { Report } from "./types";
 
 /** Thickness of the handle against what lies inside it, and where its pieces, joints and rings stand. */
@@ -38,7 +40,7 @@ function checkScales(design: Design, handle: ScalesHandle, report: Report): void
   const liners = linersThickness(handle);
   const hollow = (x: number) => {
     const w = handle.waist;
-    return w && Math.abs(x - w.xMm) < 1e-6 ? waistDepth(w) : 0;
+    return w && Math.abs(x - w.xMm) < SAME_PLACE_MM ? waistDepth(w) : 0;
   };
   const places = [
     ...handle.plan.map((p) => ({ x: p.xMm, id: p.id })),
@@ -54,7 +56,7 @@ function checkScales(design: Design, handle: ScalesHandle, report: Report): void
         report("error", "handle-thinner-than-tang", { at, subject: id, measured: halfMm, limit: core });
         break;
       }
-      if (halfMm > core + stock + 1e-9) {
+      if (halfMm > core + stock + ROUNDING) {
         report("warning", "stock-thinner-than-handle", {
           at,
           subject: id,
@@ -68,7 +70,7 @@ function checkScales(design: Design, handle: ScalesHandle, report: Report): void
   const bevel = handle.frontBevel;
   if (bevel) {
     const stock = Math.min(handle.right.thicknessMm, handle.left.thicknessMm);
-    const cut = bevel.lengthMm * Math.tan((bevel.angleDeg * Math.PI) / 180);
+    const cut = bevel.lengthMm * Math.tan(radians(bevel.angleDeg));
     const face = lineAt(tangFace, front);
     const deep = Math.min(crowns.right.at(front - bevel.lengthMm), face + liners + stock) - face;
     if (cut > deep)

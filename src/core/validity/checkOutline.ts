@@ -2,6 +2,7 @@ import type { Point } from "../curve/bezier";
 import { enclosedArea, polyline, selfCrossing } from "../curve/crossing";
 import type { Design } from "../design/schema";
 import { handleOutline } from "../layout/handleOutline";
+import { SAME_PLACE_MM } from "../tolerances";
 import type { Report } from "./types";
 
 /** Checks the handle's outline and gives it back as chords, for measuring distances to. */
@@ -10,7 +11,7 @@ export function checkOutline({ handle }: Design, report: Report): Point[] {
   const first = nodes[0];
   const last = nodes[nodes.length - 1];
   for (const n of [first, last]) {
-    if (Math.abs(n.xMm) > 1e-6) {
+    if (Math.abs(n.xMm) > SAME_PLACE_MM) {
       report("error", "outline-front-open", {
         at: { x: n.xMm, y: n.yMm },
         subject: n.id,
@@ -20,7 +21,7 @@ export function checkOutline({ handle }: Design, report: Report): Point[] {
     }
   }
   for (const n of nodes) {
-    if (n.xMm > 1e-6 && n !== first && n !== last) {
+    if (n.xMm > SAME_PLACE_MM && n !== first && n !== last) {
       report("error", "outline-ahead-of-front", {
         at: { x: n.xMm, y: n.yMm },
         subject: n.id,

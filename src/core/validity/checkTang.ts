@@ -6,6 +6,7 @@ import { wallEnd } from "../layout/wallEnd";
 import { lineAt } from "../solids/layer";
 import type { Region } from "../solids/region";
 import { endKindOf } from "../tangEnds/registry";
+import { INSIDE_MM, ROUNDING } from "../tolerances";
 import type { Report } from "./types";
 
 /** The tang against the handle it stands in: openings, hole, frame, and what is at its end. */
@@ -67,7 +68,7 @@ function checkWalls(
   const end = goesOut ? wallEnd(layout) : Math.max(butt, bottom);
   let worst = { wall: Number.POSITIVE_INFINITY, x: front, y: 0 };
   for (let i = 0; i <= 24; i++) {
-    const x = front - 1e-6 + ((end - front + 2e-6) * i) / 24;
+    const x = front - INSIDE_MM + ((end - front + 2 * INSIDE_MM) * i) / 24;
     const cuts = solids.map((s) => (x > s.xRange[0] && x < s.xRange[1] ? s.sliceAt(x) : null));
     for (const hole of holes) {
       const h = x > hole.xRange[0] && x < hole.xRange[1] ? hole.sliceAt(x) : null;
@@ -105,7 +106,7 @@ function checkFit(tang: HiddenTang, front: number, rear: number, report: Report)
     const x = front + ((end - front) * i) / 12;
     const [tall, thick] = [barHeight(tang, x), 2 * lineAt(barHalf(tang), x)];
     const depth = front - x;
-    const stages = hole.kind === "drilled" ? hole.stages.filter((s) => s.depthMm >= depth - 1e-9) : [];
+    const stages = hole.kind === "drilled" ? hole.stages.filter((s) => s.depthMm >= depth - ROUNDING) : [];
     const high =
       hole.kind === "milled"
         ? hole.heightMm
@@ -123,6 +124,6 @@ function checkFit(tang: HiddenTang, front: number, rear: number, report: Report)
 export function barAtFront(design: Design): { low: number; high: number; half: number } | null {
   const { tang } = design;
   if (tang.kind === "full") return null;
-  const ys = barTangOutline(tang).cut(-1e-6);
+  const ys = barTangOutline(tang).cut(-INSIDE_MM);
   return { low: ys[0], high: ys[ys.length - 1], half: lineAt(barHalf(tang), 0) };
 }

@@ -1,7 +1,9 @@
 import type { PartKey } from "../assembly/partKey";
 import type { Assembly } from "../assembly/types";
 import type { Point } from "../curve/bezier";
+import { clamp } from "../number";
 import type { Slice } from "../solids/slice";
+import { INSIDE_MM } from "../tolerances";
 import { commonStretches } from "./silhouette";
 
 /** Stations that the view from above is drawn at. */
@@ -34,9 +36,9 @@ export function planShapes({ regions, parts }: Assembly, skip: (part: Assembly["
       if (upper.length > 1) loops.push([...upper, ...lower.reverse()]);
       [upper, lower] = [[], []];
     };
-    const steps = Math.max(6, Math.min(STATIONS, Math.ceil((b - a) / 1.2)));
+    const steps = clamp(Math.ceil((b - a) / 1.2), 6, STATIONS);
     for (let i = 0; i <= steps; i++) {
-      const x = a + 1e-6 + ((b - a - 2e-6) * i) / steps;
+      const x = a + INSIDE_MM + ((b - a - 2 * INSIDE_MM) * i) / steps;
       const reach = reachAt(of.map((r) => r.sliceAt(x)));
       if (!reach) close();
       else {

@@ -1,5 +1,6 @@
 import type { Assembly } from "../assembly/types";
 import type { Slice } from "../solids/slice";
+import { ROUNDING } from "../tolerances";
 import { commonStretches } from "./silhouette";
 
 /** One piece of a part in a cross-section. */
@@ -43,7 +44,7 @@ function piecesOf(cuts: readonly Slice[], lowest: number, highest: number): [num
   };
   for (let i = 0; i <= ROWS; i++) {
     // Rows crowd toward the ends, where sections close steeply.
-    const y = (lowest + highest) / 2 - ((highest - lowest) / 2 - 1e-9) * Math.cos((Math.PI * i) / ROWS);
+    const y = (lowest + highest) / 2 - ((highest - lowest) / 2 - ROUNDING) * Math.cos((Math.PI * i) / ROWS);
     const low = Math.max(...cuts.map((s) => s.low(y)));
     const high = Math.min(...cuts.map((s) => s.high(y)));
     if (!(high >= low) || !Number.isFinite(high - low)) {

@@ -1,3 +1,6 @@
+/** A step of Newton's method that is less than this changes a node no more. */
+const CONVERGED = 1e-15;
+
 /** Nodes and weights of Gauss–Legendre quadrature on [−1, 1]. */
 export interface GaussRule {
   readonly nodes: Float64Array;
@@ -25,7 +28,7 @@ export function gaussRule(n: number): GaussRule {
       slope = (n * (x * p1 - p0)) / (x * x - 1);
       const dx = p1 / slope;
       x -= dx;
-      if (Math.abs(dx) < 1e-15) break;
+      if (Math.abs(dx) < CONVERGED) break;
     }
     nodes[i] = n % 2 === 1 && i === (n - 1) / 2 ? 0 : x;
     weights[i] = 2 / ((1 - x * x) * slope * slope);

@@ -1,4 +1,5 @@
 import type { Assembly } from "../assembly/types";
+import { clamp } from "../number";
 import type { Slice } from "../solids/slice";
 import { SAME_STATION_MM } from "../tolerances";
 import { gaussRule } from "./gauss";
@@ -53,7 +54,7 @@ export function forPoints(
   if (rootLow !== null && rootHigh !== null) {
     const half = (rootHigh - rootLow) / 2;
     const middle = (rootHigh + rootLow) / 2;
-    const phi = (x: number) => Math.asin(Math.max(-1, Math.min(1, (x - middle) / half)));
+    const phi = (x: number) => Math.asin(clamp((x - middle) / half, -1, 1));
     over(
       phi(a),
       phi(b),

@@ -6,6 +6,7 @@ import type { MassReport } from "@/core/weigh/report";
 import { useUnits } from "@/store/settings";
 import { useBench, useDesign } from "../bench/BenchContext";
 import { DragPoint } from "../bench/DragPoint";
+import { setHeld } from "../bench/points/types";
 import { BalanceMark } from "../drawing/BalanceMark";
 import { knifeExtent } from "../drawing/extent";
 import { Hatches } from "../drawing/Hatches";
@@ -107,7 +108,7 @@ export function BalanceDrawing({ report, ghost }: { report: MassReport | null; g
           edit(
             "Move grip point",
             (d) => {
-              d.use.gripMm = Math.max(-600, Math.min(1200, to.x));
+              setHeld(d, "use.gripMm", to.x);
             },
             { gesture },
           )

@@ -1,6 +1,7 @@
 "use client";
 import { Box, Button, Text } from "@chakra-ui/react";
 import { outside } from "@/core/design/uses";
+import { ROUNDING } from "@/core/tolerances";
 import { type LeverEffect, pulled } from "@/core/tune/effects";
 import { printLength, printMass } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
@@ -18,7 +19,7 @@ export function LeversSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
   const weighing = useWeighing();
   const { answer: levers, failed } = useAsked(weighing?.ok ? design : null, (s, d) => s.levers(d));
   const report = weighing?.ok ? weighing.report : null;
-  const most = Math.max(1e-9, ...(levers ?? []).map((l) => Math.abs(l.balanceMm)));
+  const most = Math.max(ROUNDING, ...(levers ?? []).map((l) => Math.abs(l.balanceMm)));
   const helps = (l: LeverEffect) => {
     if (!report) return false;
     const now = Math.abs(outside(report.balanceMm, design.use.balanceMm));

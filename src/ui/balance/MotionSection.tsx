@@ -10,6 +10,7 @@ import {
   XAxis,
   YAxis,
 } from "recharts";
+import { roundTo } from "@/core/number";
 import { printLength, printMass } from "@/core/units/print";
 import { dynamics, effectiveMass } from "@/core/weigh/dynamics";
 import type { MassReport } from "@/core/weigh/report";
@@ -26,7 +27,7 @@ export function MotionSection({ report }: { report: MassReport }) {
   const L = design.blade.lengthMm;
   const points = Array.from({ length: 31 }, (_, i) => {
     const xMm = (L * i) / 30;
-    return { xMm: Math.round(xMm * 10) / 10, massG: Math.round(effectiveMass(report, xMm) * 10) / 10 };
+    return { xMm: roundTo(xMm, 1), massG: roundTo(effectiveMass(report, xMm), 1) };
   });
   const share = d.percussionMm === null ? null : d.percussionMm / L;
   return (

@@ -2,6 +2,7 @@
 import { Button, Flex, Stack, Text } from "@chakra-ui/react";
 import { useMemo, useState } from "react";
 import type { Design } from "@/core/design/schema";
+import { clamp } from "@/core/number";
 import type { ReviewedAnswer } from "@/core/review/tuneReviewed";
 import { pulled } from "@/core/tune/effects";
 import { type Lever, leversOf } from "@/core/tune/levers";
@@ -102,7 +103,7 @@ interface AllowedLeverProps {
 /** A lever with its tick and, while it may be pulled, how far it may go from where it is. */
 function AllowedLever({ lever, allowed, limit, onAllowed, onLimit }: AllowedLeverProps) {
   const name = leverWords(lever.id);
-  const clip = (mm: number) => Math.max(lever.low, Math.min(lever.high, mm));
+  const clip = (mm: number) => clamp(mm, lever.low, lever.high);
   return (
     <Stack gap="1">
       <Tick label={name} checked={allowed} onChange={onAllowed} />

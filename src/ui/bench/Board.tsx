@@ -1,6 +1,7 @@
 "use client";
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { Design } from "@/core/design/schema";
+import { clamp } from "@/core/number";
 import { useUnits } from "@/store/settings";
 import { type Extent, knifeExtent } from "../drawing/extent";
 import { Hatches } from "../drawing/Hatches";
@@ -206,7 +207,7 @@ function Station({ scale, extent, bottom }: { scale: Scale; extent: Extent; bott
       if (!svg || e.buttons !== 0) return;
       const { scale: s, extent: x } = limits.current;
       const at = (e.clientX - svg.getBoundingClientRect().left - s.originX) / s.pxPerMm;
-      setStationMm(Math.max(x.xLow, Math.min(x.xHigh, Math.round(at * 2) / 2)));
+      setStationMm(clamp(Math.round(at * 2) / 2, x.xLow, x.xHigh));
     };
     svg?.addEventListener("pointermove", hover);
     return () => svg?.removeEventListener("pointermove", hover);

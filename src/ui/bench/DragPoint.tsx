@@ -1,6 +1,7 @@
 "use client";
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef } from "react";
 import type { Point } from "@/core/curve/bezier";
+import { roundTo } from "@/core/number";
 import { useSettings } from "@/store/settings";
 import { type Scale, toMm, toPx } from "../drawing/path";
 import { color } from "../theme";
@@ -165,7 +166,7 @@ export function DragPoint({
 }
 
 function round(mm: number): number {
-  return Math.round(mm * 1e4) / 1e4;
+  return roundTo(mm, 4);
 }
 
 /** To a pulling station or height where one is near, else to the step. */

@@ -1,5 +1,6 @@
 "use client";
 import { boresOf, edgeOf } from "@/core/layout/bores";
+import { clamp } from "@/core/number";
 import { printLength } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { type Scale, toPx } from "../drawing/path";
@@ -75,7 +76,7 @@ function nearestOn(edge: ReturnType<typeof edgeOf>, x: number, y: number): reado
     const [a, b] = [edge[i], edge[i + 1]];
     const [dx, dy] = [b.x - a.x, b.y - a.y];
     const size = dx * dx + dy * dy;
-    const t = size > 0 ? Math.max(0, Math.min(1, ((x - a.x) * dx + (y - a.y) * dy) / size)) : 0;
+    const t = size > 0 ? clamp(((x - a.x) * dx + (y - a.y) * dy) / size, 0, 1) : 0;
     const at = [a.x + t * dx, a.y + t * dy] as const;
     const far = Math.hypot(at[0] - x, at[1] - y);
     if (!best || far < best.far) best = { at, far };

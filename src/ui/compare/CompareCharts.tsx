@@ -16,6 +16,7 @@ import {
   YAxis,
 } from "recharts";
 import { PART_GROUPS, type PartGroup } from "@/core/assembly/types";
+import { roundTo } from "@/core/number";
 import { MM_PER_INCH } from "@/core/units/length";
 import { GRAMS_PER_OUNCE } from "@/core/units/print";
 import { groupPulls } from "@/core/weigh/pulls";
@@ -36,7 +37,7 @@ export function CompareCharts({ columns }: { columns: readonly Column[] }) {
   const units = useUnits();
   const metric = units === "metric";
   const [perG, perMm] = metric ? [1, 1] : [1 / GRAMS_PER_OUNCE, 1 / MM_PER_INCH];
-  const round = (v: number, unit: number) => Math.round(v * unit * 100) / 100;
+  const round = (v: number, unit: number) => roundTo(v * unit, 2);
   const weighed = columns.flatMap((c, i) => (c.report ? [{ ...c, report: c.report, i }] : []));
   if (weighed.length === 0) return null;
   const masses = weighed.map(({ name, report }) => ({
@@ -102,7 +103,7 @@ export function CompareCharts({ columns }: { columns: readonly Column[] }) {
                   (least: number) => Math.floor((Math.min(least, window[0]) - 0.1 * tick) / tick) * tick,
                   (most: number) => Math.ceil((Math.max(most, window[1]) + 0.1 * tick) / tick) * tick,
                 ]}
-                tickFormatter={(v: number) => String(Math.round(v * 100) / 100).replace("-", "−")}
+                tickFormatter={(v: number) => String(roundTo(v, 2)).replace("-", "−")}
                 label={{
                   value: `balance, ${metric ? "mm" : "in"}; band: wished for`,
                   position: "insideBottom",

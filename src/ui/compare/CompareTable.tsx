@@ -2,6 +2,7 @@
 import { Box, Table, Text } from "@chakra-ui/react";
 import { differingTraits, traitOf } from "@/core/compare/traits";
 import { outside } from "@/core/design/uses";
+import { ROUNDING } from "@/core/tolerances";
 import { printLength, printMass, type UnitSystem } from "@/core/units/print";
 import { dynamics } from "@/core/weigh/dynamics";
 import { useUnits } from "@/store/settings";
@@ -137,7 +138,7 @@ function Figure(props: {
       {known ? print(value) : props.none}
       {by !== null && (
         <Text as="span" display="block" fontSize="sm" color="graphite" lineHeight="1.1">
-          {Math.abs(by) < 1e-9 ? "the same" : `${by > 0 ? "+" : "−"}${print(Math.abs(by))}`}
+          {Math.abs(by) < ROUNDING ? "the same" : `${by > 0 ? "+" : "−"}${print(Math.abs(by))}`}
         </Text>
       )}
     </Table.Cell>

@@ -2,6 +2,8 @@ import { useId } from "react";
 import type { Contour } from "@/core/curve/contour";
 import type { Design } from "@/core/design/schema";
 import { layoutOf } from "@/core/layout/layout";
+import { radians } from "@/core/number";
+import { INSIDE_MM, SAME_PLACE_MM } from "@/core/tolerances";
 import { type CutAcross, faceCells } from "@/core/views/cells";
 import { color } from "../theme";
 import { Filled } from "./Filled";
@@ -18,9 +20,10 @@ export function HandleFace({ design, scale, line }: { design: Design; scale: Sca
   const butt = contour.xRange[0];
   const cells = faceCells(design);
   return cells.map((cell, i) => {
-    const ends = i === cells.length - 1 && cell.rear.xMm > butt + 1e-6;
+    const ends = i === cells.length - 1 && cell.rear.xMm > butt + SAME_PLACE_MM;
     // At the butt the outline's line lies half outside.
-    const rear = cell.rear.xMm <= butt + 1e-6 ? { xMm: butt - 4 / scale.pxPerMm, tiltDeg: 0 } : cell.rear;
+    const rear =
+      cell.rear.xMm <= butt + SAME_PLACE_MM ? { xMm: butt - 4 / scale.pxPerMm, tiltDeg: 0 } : cell.rear;
     const corners = [at(cell.front, FAR), at(cell.front, -FAR), at(rear, -FAR), at(rear, FAR)];
     return (
       <g key={cell.id}>
@@ -38,13 +41,13 @@ export function HandleFace({ design, scale, line }: { design: Design; scale: Sca
 }
 
 function at(cut: CutAcross, y: number): [number, number] {
-  return [cut.xMm + y * Math.tan((cut.tiltDeg * Math.PI) / 180), y];
+  return [cut.xMm + y * Math.tan(radians(cut.tiltDeg)), y];
 }
 
 /** The face between two pieces, or the front of the first. */
 function CutLine(props: { contour: Contour; cut: CutAcross; scale: Scale; line: number }) {
   const { contour, cut, scale } = props;
-  const ys = contour.cut(cut.xMm - 1e-6);
+  const ys = contour.cut(cut.xMm - INSIDE_MM);
   if (ys.length < 2) return null;
   const edge = (top: boolean) => {
     // Where the leaning line leaves the outline: a few steps come close enough to draw.

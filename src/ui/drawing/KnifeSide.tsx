@@ -2,6 +2,7 @@ import { slotContour } from "@/core/curve/shapes";
 import type { Design } from "@/core/design/schema";
 import { bladeHeights } from "@/core/layout/bladeOutline";
 import { layoutOf } from "@/core/layout/layout";
+import { radians } from "@/core/number";
 import { grindLine } from "@/core/solids/bladeRegion";
 import { drawnExtras } from "@/core/views/extras";
 import { color } from "../theme";
@@ -88,7 +89,7 @@ function HiddenLines({ design, scale, line = 1 }: SideProps) {
         <Dashed key={h.id} d={disc(scale, h.xMm, h.yMm, h.diameterMm / 2)} line={line} />
       ))}
       {tang.slots.map((s) => {
-        const angle = (s.angleDeg * Math.PI) / 180;
+        const angle = radians(s.angleDeg);
         const contour = slotContour({ x: s.xMm, y: s.yMm }, s.lengthMm, s.widthMm, angle);
         return <Dashed key={s.id} d={cubicPath(contour.cubics, scale)} line={line} />;
       })}

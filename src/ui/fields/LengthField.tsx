@@ -1,5 +1,7 @@
 "use client";
 import { type KeyboardEvent, useRef, useState } from "react";
+import { clamp, roundTo } from "@/core/number";
+import { ROUNDING } from "@/core/tolerances";
 import { MM_PER_INCH, parseLength } from "@/core/units/length";
 import { lengthUnitName, printLengthShort } from "@/core/units/print";
 import { useSettings } from "@/store/settings";
@@ -52,13 +54,13 @@ export function LengthField({
       setWrong(lengthFailureWords(reading));
       return false;
     }
-    if (reading.mm < min - 1e-9 || reading.mm > max + 1e-9) {
+    if (reading.mm < min - ROUNDING || reading.mm > max + ROUNDING) {
       setWrong(boundsWords(min, max, units));
       return false;
     }
     setTyped(null);
     setWrong(null);
-    if (Math.abs(reading.mm - mm) > 1e-9) onChange(reading.mm);
+    if (Math.abs(reading.mm - mm) > ROUNDING) onChange(reading.mm);
     return true;
   };
 
@@ -75,7 +77,7 @@ export function LengthField({
     const next = (stepped.current ?? mm) + (e.key === "ArrowUp" ? step : -step);
     setTyped(null);
     setWrong(null);
-    stepped.current = Math.min(max, Math.max(min, Math.round(next * 1e4) / 1e4));
+    stepped.current = clamp(roundTo(next, 4), min, max);
     onChange(stepped.current);
   };
 

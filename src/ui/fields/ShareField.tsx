@@ -1,5 +1,7 @@
 "use client";
 import { type KeyboardEvent, useState } from "react";
+import { clamp, roundTo } from "@/core/number";
+import { ROUNDING } from "@/core/tolerances";
 import { TypedRow } from "./TypedRow";
 
 interface ShareFieldProps {
@@ -34,7 +36,7 @@ export function ShareField({
 }: ShareFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
-  const print = (v: number) => String(Math.round(v * factor * 100) / 100);
+  const print = (v: number) => String(roundTo(v * factor, 2));
 
   const keep = (text: string | null) => {
     if (text === null) return;
@@ -48,7 +50,7 @@ export function ShareField({
       setWrong(`Must be a whole number from ${print(min)} to ${print(max)}.`);
       return;
     }
-    if (!(next >= min - 1e-9 && next <= max + 1e-9)) {
+    if (!(next >= min - ROUNDING && next <= max + ROUNDING)) {
       setWrong(`Must be a number from ${print(min)} to ${print(max)}${unit ? ` ${unit}` : ""}.`);
       return;
     }
@@ -68,7 +70,7 @@ export function ShareField({
     const next = value + ((e.key === "ArrowUp" ? 1 : -1) * (e.shiftKey ? 10 : 1)) / factor;
     setTyped(null);
     setWrong(null);
-    onChange(Math.min(max, Math.max(min, Math.round(next * 1e4) / 1e4)));
+    onChange(clamp(roundTo(next, 4), min, max));
   };
   return (
     <TypedRow

@@ -4,6 +4,7 @@ import type { Guard } from "@/core/design/schema";
 import type { GuardSlot } from "@/core/fit/guardSlot";
 import type { FitSheet } from "@/core/fit/sheet";
 import { guardWidthAt } from "@/core/layout/guard";
+import { SAME_PLACE_MM } from "@/core/tolerances";
 import { printLength } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { partName } from "@/words/parts";
@@ -55,7 +56,7 @@ export function SlotSection({ sheet }: { sheet: FitSheet }) {
           {slot.cornerMm > 0 && <Fact name="Corners">{length(slot.cornerMm)} radius</Fact>}
           <Fact name="Largest behind it">
             {length(slot.behind.heightMm)} × {length(slot.behind.thicknessMm)}
-            {over > 1e-6 ? ": does not pass" : ": passes"}
+            {over > SAME_PLACE_MM ? ": does not pass" : ": passes"}
           </Fact>
           {(slot.coverAboveMm !== null || slot.coverBelowMm !== null) && (
             <Fact name="Shoulders cover it by">

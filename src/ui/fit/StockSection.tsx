@@ -2,7 +2,9 @@
 import { Button, Flex } from "@chakra-ui/react";
 import type { FitSheet } from "@/core/fit/sheet";
 import type { CutPiece, Size } from "@/core/fit/stockList";
+import { roundTo } from "@/core/number";
 import { materialById } from "@/core/stock/materials";
+import { ROUNDING } from "@/core/tolerances";
 import { printLengthBare } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { cutName } from "@/words/parts";
@@ -41,7 +43,7 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
       );
     }
     const short = p.shortMm ? Math.max(p.shortMm.lengthMm, p.shortMm.heightMm, p.shortMm.thicknessMm) : 0;
-    return short > 1e-9 ? `${printLengthBare(short, units, 1)} too small` : "big enough";
+    return short > ROUNDING ? `${printLengthBare(short, units, 1)} too small` : "big enough";
   };
   return (
     <Section
@@ -116,5 +118,5 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
 const rounded = (s: Size) => ({
   lengthMm: Math.max(1, Math.ceil(s.lengthMm)),
   heightMm: Math.max(0.5, Math.ceil(s.heightMm * 2) / 2),
-  thicknessMm: Math.max(0.05, Math.round(s.thicknessMm * 100) / 100),
+  thicknessMm: Math.max(0.05, roundTo(s.thicknessMm, 2)),
 });

@@ -5,13 +5,14 @@ import { type ComponentRef, type RefObject, useEffect, useMemo } from "react";
 import { BufferAttribute, BufferGeometry, EdgesGeometry, type PerspectiveCamera, Vector3 } from "three";
 import { toCreasedNormals } from "three/examples/jsm/utils/BufferGeometryUtils.js";
 import type { PartMesh } from "@/core/kernel/partMeshes";
+import { degrees, radians } from "@/core/number";
 import { materialById } from "@/core/stock/materials";
 import type { Offset } from "./explode";
 
 export type Controls = ComponentRef<typeof OrbitControls>;
 
 /** Faces that meet flatter than this are shaded as one surface; steeper ones show an edge. */
-const CREASE = (35 * Math.PI) / 180;
+const CREASE = radians(35);
 
 export interface SceneProps {
   readonly parts: readonly PartMesh[];
@@ -146,7 +147,7 @@ function shapeOf({ mesh }: PartMesh): { geometry: BufferGeometry; edges: EdgesGe
   plain.setAttribute("position", new BufferAttribute(mesh.vertices, 3));
   plain.setIndex(new BufferAttribute(mesh.triangles, 1));
   const geometry = toCreasedNormals(plain, CREASE);
-  const edges = new EdgesGeometry(plain, (CREASE * 180) / Math.PI);
+  const edges = new EdgesGeometry(plain, degrees(CREASE));
   plain.dispose();
   return { geometry, edges };
 }

@@ -1,6 +1,7 @@
 "use client";
 import { type KeyboardEvent, memo, useMemo, useRef } from "react";
 import type { PartGroup } from "@/core/assembly/types";
+import { ROUNDING } from "@/core/tolerances";
 import { printLength, printMass, type UnitSystem } from "@/core/units/print";
 import { type PartPull, partPulls } from "@/core/weigh/pulls";
 import type { MassReport } from "@/core/weigh/report";
@@ -57,7 +58,7 @@ export const MomentStrip = memo(function MomentStrip({
   const xOf = (mm: number) => toPx(scale, mm, 0)[0];
   const bars = barsOf(report.parts, xOf);
   const pulls = useMemo(() => new Map(partPulls(report).map((p) => [p.part.id, p])), [report]);
-  const tallest = Math.max(...bars.map((b) => b.massG), 1e-9);
+  const tallest = Math.max(...bars.map((b) => b.massG), ROUNDING);
   const pxPerG = (beamY - top - 44) / tallest;
   const ends = [...bars.map((b) => b.xPx), xOf(report.balanceMm)];
   const [from, to] = [Math.min(...ends) - 26, Math.max(...ends) + 26];

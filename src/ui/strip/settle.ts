@@ -1,3 +1,4 @@
+import { clamp } from "@/core/number";
 /** Where the beam's rest stands and how fast it moves: mm, mm/s. */
 export interface Resting {
   readonly atMm: number;
@@ -40,5 +41,5 @@ const DEG_PER_MM = 0.6;
 
 /** How far the beam tips while its rest is not yet under the balance point; + dips toward the tip. */
 export function tipDeg({ atMm }: Resting, balanceMm: number): number {
-  return Math.max(-STEEPEST_DEG, Math.min(STEEPEST_DEG, (balanceMm - atMm) * DEG_PER_MM));
+  return clamp((balanceMm - atMm) * DEG_PER_MM, -STEEPEST_DEG, STEEPEST_DEG);
 }

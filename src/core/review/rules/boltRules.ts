@@ -1,9 +1,11 @@
 import type { Design, Fastener } from "../../design/schema";
 import { kindOf } from "../../fasteners/registry";
 import type { Seat } from "../../fit/seats";
+import { downToTenth, upToTenth } from "../../number";
 import { lineAt } from "../../solids/layer";
+import { ROUNDING } from "../../tolerances";
 import type { Finding, Mend } from "../types";
-import { found, PRACTICE, type Rule, type RuleContext, roundDown, roundUp } from "./context";
+import { found, PRACTICE, type Rule, type RuleContext } from "./context";
 
 const placeOf = (design: Design, id: string) => {
   const index = design.fasteners.findIndex((f) => f.id === id);
@@ -21,8 +23,8 @@ function lowest(s: Seat): number {
 /** A seat between what must stay under its head and over it, or null where the handle is too thin for both. */
 function betterSeat(c: RuleContext, s: Seat, f: Fastener): number | null {
   const floor = s.seatToSeatMm / 2 - s.underHeadMm;
-  const low = roundUp(floor + Math.max(c.limit("bolt-under-head"), f.diameterMm));
-  const high = roundDown(lowest(s) - c.limit("bolt-over-seat"));
+  const low = upToTenth(floor + Math.max(c.limit("bolt-under-head"), f.diameterMm));
+  const high = downToTenth(lowest(s) - c.limit("bolt-over-seat"));
   return low <= high ? low : null;
 }
 
@@ -41,7 +43,7 @@ function seatRule(
       c.seats().flatMap((s): Finding[] => {
         const { index, f, at } = placeOf(c.design, s.id);
         const [measured, least] = [measure(s), wanted(c, f)];
-        if (measured >= least - 1e-9) return [];
+        if (measured >= least - ROUNDING) return [];
         const seat = betterSeat(c, s, f);
         return [
           found(code, "warning", {
@@ -65,7 +67,7 @@ const engaged: Rule = {
     c.seats().flatMap((s): Finding[] => {
       const { index, f, at } = placeOf(c.design, s.id);
       const wanted = c.limit("bolt-engagement") * s.engagedWantedMm;
-      if (s.engagedMm >= wanted - 1e-9) return [];
+      if (s.engagedMm >= wanted - ROUNDING) return [];
       return [
         found("bolt-engagement", "warning", {
           at,
@@ -100,14 +102,14 @@ const insert: Rule = {
       if (!inserted) return [];
       const tang = 2 * lineAt(c.layout.tangFace, f.xMm);
       const measured = inserted.lengthMm - tang;
-      if (measured >= c.limit("insert-length") - 1e-9) return [];
+      if (measured >= c.limit("insert-length") - ROUNDING) return [];
       return [
         found("insert-length", "warning", {
           at: { x: f.xMm, y: f.yMm },
           subject: f.id,
           measured,
           limit: c.limit("insert-length"),
-          mend: setOne(`fasteners.${index}.${inserted.field}`, roundUp(tang + c.limit("insert-length"))),
+          mend: setOne(`fasteners.${index}.${inserted.field}`, upToTenth(tang + c.limit("insert-length"))),
         }),
       ];
     });

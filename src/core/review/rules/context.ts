@@ -80,10 +80,6 @@ export interface Rule {
 
 export const PRACTICE = "common practice, no source";
 
-/** To a tenth of a millimetre, away from what it must clear. */
-export const roundUp = (mm: number) => Math.ceil(mm * 10 - 1e-6) / 10;
-export const roundDown = (mm: number) => Math.floor(mm * 10 + 1e-6) / 10;
-
 /** The material that a fastener's ends come out of, the softer of both sides. */
 export function scaleMaterials(design: Design): string[] {
   const { handle } = design;

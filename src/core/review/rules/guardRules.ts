@@ -1,7 +1,9 @@
 import { guardSlot } from "../../fit/guardSlot";
+import { downToTenth } from "../../number";
 import { endKindOf } from "../../tangEnds/registry";
+import { ROUNDING, SAME_PLACE_MM } from "../../tolerances";
 import type { Finding, Mend } from "../types";
-import { found, PRACTICE, type Rule, roundDown } from "./context";
+import { found, PRACTICE, type Rule } from "./context";
 
 const pass: Rule = {
   code: "guard-cannot-pass",
@@ -12,7 +14,7 @@ const pass: Rule = {
     const slot = guardSlot(design, []);
     if (!slot) return [];
     const over = Math.max(slot.behind.heightMm - slot.heightMm, slot.behind.thicknessMm - slot.thicknessMm);
-    if (over <= limit("guard-cannot-pass") + 1e-6) return [];
+    if (over <= limit("guard-cannot-pass") + SAME_PLACE_MM) return [];
     const { tang } = design;
     const mend: Mend | null =
       tang.kind === "full"
@@ -51,7 +53,7 @@ const covers: Rule = {
     if (covers.length === 0) return [];
     const least = Math.min(...covers);
     if (least >= limit("shoulder-covers-slot")) return [];
-    const lower = roundDown(tang.frontHeightMm - 2 * (limit("shoulder-covers-slot") - least));
+    const lower = downToTenth(tang.frontHeightMm - 2 * (limit("shoulder-covers-slot") - least));
     return [
       found("shoulder-covers-slot", "warning", {
         at: { x: 0, y: slot.yMm },
@@ -82,7 +84,7 @@ const gap: Rule = {
     if (!guard || guard.mesh) return [];
     const full = tang.kind === "full";
     const measured = full ? fitUp.slotClearanceMm : guard.slot.clearanceMm;
-    if (measured <= limit("slot-gap") + 1e-9) return [];
+    if (measured <= limit("slot-gap") + ROUNDING) return [];
     return [
       found("slot-gap", "warning", {
         at: { x: -layout.guardMm / 2, y: 0 },

@@ -4,10 +4,12 @@ import { gluePlan } from "../../fit/glue";
 import { bevelLeft, girths, gripLength } from "../../fit/hand";
 import { movement } from "../../fit/movement";
 import { cutList } from "../../fit/stockList";
+import { clamp, roundTo, upToTenth } from "../../number";
 import { materialById } from "../../stock/materials";
 import { anodicIndex } from "../../stock/working";
+import { ROUNDING } from "../../tolerances";
 import type { Finding } from "../types";
-import { found, PRACTICE, type Rule, roundUp } from "./context";
+import { found, PRACTICE, type Rule } from "./context";
 
 const stock: Rule = {
   code: "stock-too-small",
@@ -19,7 +21,7 @@ const stock: Rule = {
     return cutList(c.design).flatMap((p): Finding[] => {
       if (!p.shortMm) return [];
       const short = Math.max(p.shortMm.lengthMm, p.shortMm.heightMm, p.shortMm.thicknessMm);
-      if (short <= c.limit("stock-too-small") + 1e-9) return [];
+      if (short <= c.limit("stock-too-small") + ROUNDING) return [];
       return [
         found("stock-too-small", "warning", {
           subject: p.id,
@@ -46,7 +48,7 @@ const hand: Rule = {
       found("handle-short-for-hand", "warning", {
         measured: grip,
         limit: wanted,
-        mend: { kind: "handle-length", mm: roundUp(reach + wanted - grip) + 0.1 },
+        mend: { kind: "handle-length", mm: upToTenth(reach + wanted - grip) + 0.1 },
       }),
     ];
   },
@@ -115,7 +117,7 @@ const bevel: Rule = {
         limit: c.limit("bevel-lost"),
         mend: {
           kind: "set",
-          changes: [{ path: "handle.frontBevel.lengthMm", value: roundUp(c.limit("bevel-lost")) }],
+          changes: [{ path: "handle.frontBevel.lengthMm", value: upToTenth(c.limit("bevel-lost")) }],
         },
       }),
     ];
@@ -170,9 +172,9 @@ const washers: Rule = {
     return handle.pieces.flatMap((p, i): Finding[] => {
       const soft = materialById(p.material)?.class === "leather" || p.material === "cork";
       if (!soft || p.shape || p.pressedShare >= c.limit("washers-unpressed")) return [];
-      const pressedShare = Math.min(0.5, Math.max(0.12, c.limit("washers-unpressed")));
+      const pressedShare = clamp(c.limit("washers-unpressed"), 0.12, 0.5);
       // The stack is longer by as much, so that it comes out as long as it was.
-      const lengthMm = Math.round(((p.lengthMm * (1 - p.pressedShare)) / (1 - pressedShare)) * 100) / 100;
+      const lengthMm = roundTo((p.lengthMm * (1 - p.pressedShare)) / (1 - pressedShare), 2);
       return [
         found("washers-unpressed", "warning", {
           subject: p.id,
@@ -212,7 +214,7 @@ const metals: Rule = {
     if (all.length < 2) return [];
     const [first, last] = [all[0], all[all.length - 1]];
     const measured = first.index - last.index;
-    if (measured <= c.limit("metals-differ") + 1e-9) return [];
+    if (measured <= c.limit("metals-differ") + ROUNDING) return [];
     return [
       found("metals-differ", "note", {
         subject: `${first.material}+${last.material}`,

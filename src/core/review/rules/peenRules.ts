@@ -1,6 +1,7 @@
 import type { Design, Fastener } from "../../design/schema";
 import { kindOf } from "../../fasteners/registry";
 import { layoutOf } from "../../layout/layout";
+import { roundTo } from "../../number";
 import { bearsPeening } from "../../stock/working";
 import { endKindOf } from "../../tangEnds/registry";
 import type { Finding } from "../types";
@@ -52,7 +53,7 @@ function peenedTang(design: Design): Finding[] {
   const rest = from - to - piece.lengthMm;
   // The plate becomes the last piece, which takes what is left: the one before keeps the rest of its length.
   const fits = last.shape === null && rest > 1 && handle.pieces.every((p) => p.id !== piece.id);
-  const trim = { index, lengthMm: Math.round((rest / (1 - last.pressedShare)) * 100) / 100 };
+  const trim = { index, lengthMm: roundTo(rest / (1 - last.pressedShare), 2) };
   return [
     found("peened-on-soft", "warning", {
       at: { x: buttX, y: tang.yMm },

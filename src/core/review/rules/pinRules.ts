@@ -2,7 +2,9 @@ import { holesOf } from "../../design/openings";
 import type { Design, Fastener } from "../../design/schema";
 import { kindOf } from "../../fasteners/registry";
 import { type Bore, edgeDistance, webOf } from "../../layout/bores";
+import { roundTo } from "../../number";
 import { toughnessOf } from "../../stock/working";
+import { ROUNDING, SAME_PLACE_MM } from "../../tolerances";
 import type { Finding, Mend, TradeRule } from "../types";
 import { found, PRACTICE, type Rule, type RuleContext, scaleMaterials } from "./context";
 
@@ -42,7 +44,7 @@ const MOVES: readonly (readonly [number, number])[] = (() => {
 
 /** Smaller rounds than this are not worth remembering; what is ruled out is so by clearly more than rounding, mm. */
 const LEAST_RULED_OUT_MM = 0.75;
-const CLEARLY_MM = 1e-6;
+const CLEARLY_MM = SAME_PLACE_MM;
 
 /** The nearest place to a bore that has the room it wants, or null of none within reach. */
 function betterPlace(c: RuleContext, bore: Bore, wanted: Wanted) {
@@ -73,8 +75,8 @@ function moveTo(design: Design, id: string, to: { x: number; y: number } | null)
   return {
     kind: "set",
     changes: [
-      { path: `${at}.xMm`, value: Math.round(to.x * 100) / 100 },
-      { path: `${at}.yMm`, value: Math.round(to.y * 100) / 100 },
+      { path: `${at}.xMm`, value: roundTo(to.x, 2) },
+      { path: `${at}.yMm`, value: roundTo(to.y, 2) },
     ],
   };
 }
@@ -88,7 +90,7 @@ const RODS_MM = [1.5875, 2, 2.38125, 3, 3.175, 3.96875, 4, 4.7625, 5, 6, 6.35, 7
 /** The thickest rod up to a diameter in a pin's place, or nothing of what is no plain pin. */
 function thinnerPin(design: Design, f: Fastener, mostMm: number): Mend | null {
   if (!kindOf(f).plainRod) return null;
-  const value = RODS_MM.filter((d) => d <= mostMm + 1e-9).pop();
+  const value = RODS_MM.filter((d) => d <= mostMm + ROUNDING).pop();
   if (value === undefined) return null;
   const index = design.fasteners.indexOf(f);
   return { kind: "set", changes: [{ path: `fasteners.${index}.diameterMm`, value }] };
@@ -148,7 +150,7 @@ const webs: Rule = {
           web !== null &&
           Math.abs(
             Math.hypot(o.xMm - bore.xMm, o.yMm - bore.yMm) - (o.diameterMm + bore.diameterMm) / 2 - web,
-          ) < 1e-9,
+          ) < ROUNDING,
       );
       if (web === null || !near || web < 0) return [];
       const limit = Math.max(c.limit("web-between-holes"), Math.max(bore.diameterMm, near.diameterMm) / 2);
@@ -295,7 +297,7 @@ const frontHoles: Rule = {
       .flatMap((h): Finding[] => {
         const until = frontFifth(c);
         const measured = (-h.xMm - h.diameterMm / 2) / (until / c.limit("hole-in-front-fifth"));
-        if (measured >= c.limit("hole-in-front-fifth") - 1e-9) return [];
+        if (measured >= c.limit("hole-in-front-fifth") - ROUNDING) return [];
         const bore = c.bores.find((b) => b.id === h.id);
         const wanted = {
           toEdgeMm: h.diameterMm / 2 + c.limit("hole-rim"),

@@ -6,10 +6,11 @@ import { tangStress } from "../../fit/strength";
 import { tangWalls, thinnerTang, thinnest } from "../../fit/walls";
 import { endPlace } from "../../layout/endPlace";
 import { layoutOf } from "../../layout/layout";
+import { downToTenth, roundTo, upToTenth } from "../../number";
 import { toughnessOf } from "../../stock/working";
 import { endKindOf } from "../../tangEnds/registry";
 import type { Mend } from "../types";
-import { found, PRACTICE, type Rule, type RuleContext, roundDown, roundUp } from "./context";
+import { found, PRACTICE, type Rule, type RuleContext } from "./context";
 
 const set = (...changes: { path: string; value: number }[]): Mend => ({ kind: "set", changes });
 
@@ -45,13 +46,13 @@ function thickerWall(c: RuleContext, kind: string, wantedMm: number): Mend | nul
     thinnest(tangWalls(design).filter((w) => toughnessOf(w.material) === kind))?.wallMm ?? 0;
   const moved = (yMm: number): Design => ({ ...c.design, tang: { ...tang, yMm } });
   for (const dy of [0.5, -0.5, 1, -1, 2, -2, 3, -3]) {
-    const yMm = Math.round((tang.yMm + dy) * 100) / 100;
+    const yMm = roundTo(tang.yMm + dy, 2);
     if (wallOf(moved(yMm)) >= wantedMm) return set({ path: "tang.yMm", value: yMm });
   }
   const given = tang.kind === "hidden" && (tang.hole.kind === "milled" || tang.hole.kind === "drilled");
   const share = given ? null : thinnerTang(c.design, wantedMm);
   if (share === null || share === 1) return null;
-  const sized = (mm: number) => roundDown(mm * share);
+  const sized = (mm: number) => downToTenth(mm * share);
   return set(
     { path: "tang.frontHeightMm", value: Math.max(1, sized(tang.frontHeightMm)) },
     { path: "tang.endHeightMm", value: Math.max(1, sized(tang.endHeightMm)) },
@@ -98,7 +99,7 @@ const short: Rule = {
         limit: c.limit("tang-short-in-handle"),
         mend: set({
           path: "tang.lengthMm",
-          value: roundUp(reach * Math.max(2 / 3, c.limit("tang-short-in-handle"))),
+          value: upToTenth(reach * Math.max(2 / 3, c.limit("tang-short-in-handle"))),
         }),
       }),
     ];
@@ -153,7 +154,7 @@ function strongerTang(design: Design, limit: number): Mend | null {
       return set({ path: "tang.shoulderRadiusMm", value: shoulderRadiusMm });
   }
   for (let k = 1; k <= 20; k++) {
-    const frontHeightMm = roundUp(tang.frontHeightMm + 0.5 * k);
+    const frontHeightMm = upToTenth(tang.frontHeightMm + 0.5 * k);
     if (tangStress({ ...design, tang: { ...tang, frontHeightMm } }).ratio <= limit)
       return set({ path: "tang.frontHeightMm", value: frontHeightMm });
   }
@@ -181,7 +182,7 @@ const engagement: Rule = {
         subject: hardware,
         measured: held.engagedMm,
         limit: wanted,
-        mend: set({ path: `tang.end.${held.field}`, value: roundUp(wanted) }),
+        mend: set({ path: `tang.end.${held.field}`, value: upToTenth(wanted) }),
       }),
     ];
   },

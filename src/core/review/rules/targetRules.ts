@@ -1,5 +1,6 @@
 import type { Design } from "../../design/schema";
 import { outside } from "../../design/uses";
+import { upToTenth } from "../../number";
 import { type Figures, figuresOf } from "../../tune/effects";
 import { leversOf } from "../../tune/levers";
 import { slopesAt, trialsOf } from "../../tune/search";
@@ -28,7 +29,7 @@ function bringBack(design: Design, now: Figures, target: Target, miss: Miss): Me
       const off = miss(figures);
       // A little beyond the border, and to a tenth away from where it was.
       const wanted = amount - (off + Math.sign(off) * 0.3) / perMm;
-      amount = Math.sign(wanted) * (Math.ceil(Math.abs(wanted) * 10 - 1e-6) / 10);
+      amount = Math.sign(wanted) * upToTenth(Math.abs(wanted));
       figures = amount >= lever.low && amount <= lever.high ? trial(new Map([[lever.id, amount]])) : null;
     }
     if (figures && miss(figures) === 0) return { kind: "pull", lever: lever.id, amount };

@@ -1,4 +1,5 @@
 import type { Design } from "@/core/design/schema";
+import { degrees, radians } from "@/core/number";
 import { FASTENER_WORDS, fastenerFieldWords } from "@/words/fasteners";
 import { type BenchPoint, type PointField, setHeld, setPlace } from "./types";
 
@@ -55,7 +56,7 @@ export function openingPoints({ tang }: Design): BenchPoint[] {
     }),
   );
   const slots = tang.slots.flatMap((s, i): BenchPoint[] => {
-    const turn = (s.angleDeg * Math.PI) / 180;
+    const turn = radians(s.angleDeg);
     const reach = s.lengthMm / 2;
     return [
       {
@@ -84,9 +85,9 @@ export function openingPoints({ tang }: Design): BenchPoint[] {
           const mine = d.tang.kind === "full" && d.tang.slots.find((o) => o.id === s.id);
           if (!mine) return;
           setHeld(d, `tang.slots.${i}.lengthMm`, 2 * Math.hypot(to.x - s.xMm, to.y - s.yMm));
-          const degrees = (Math.atan2(to.y - s.yMm, to.x - s.xMm) * 180) / Math.PI;
+          const turned = degrees(Math.atan2(to.y - s.yMm, to.x - s.xMm));
           // A slot turned by half a circle is the same slot.
-          mine.angleDeg = Math.round(degrees > 90 ? degrees - 180 : degrees < -90 ? degrees + 180 : degrees);
+          mine.angleDeg = Math.round(turned > 90 ? turned - 180 : turned < -90 ? turned + 180 : turned);
         },
         fields: [{ label: "Length over all", path: `tang.slots.${i}.lengthMm` }],
       },

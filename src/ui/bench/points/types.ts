@@ -2,7 +2,7 @@ import type { Point } from "@/core/curve/bezier";
 import { limitsAt } from "@/core/design/limits";
 import { putAt, valueAt } from "@/core/design/path";
 import type { Design } from "@/core/design/schema";
-import { clamp } from "@/core/number";
+import { clamp, degrees, radians, roundTo } from "@/core/number";
 import type { Draft } from "@/store/session";
 
 /** A number of the design that a point's editor shows, by its dotted path; `behind` turns a station's sign. */
@@ -31,7 +31,7 @@ export interface BenchPoint {
 export function setHeld(d: Draft<Design>, path: string, value: number): void {
   const limits = limitsAt(d as Design, path);
   if (!limits) return;
-  putAt(d, path, Math.round(clamp(value, limits.low, limits.high) * 1e4) / 1e4);
+  putAt(d, path, roundTo(clamp(value, limits.low, limits.high), 4));
 }
 
 /** Sets the place of the one with that id in a list of the design. */
@@ -45,12 +45,12 @@ export function setPlace(d: Draft<Design>, list: string, id: string, to: Point):
 
 /** Degrees of a lean whose line goes through (x, `yMm`) and, on the axis, through `xMm`. */
 export function leanOf(x: number, xMm: number, yMm: number, most: number): number {
-  return Math.round(clamp((Math.atan2(x - xMm, yMm) * 180) / Math.PI, -most, most));
+  return Math.round(clamp(degrees(Math.atan2(x - xMm, yMm)), -most, most));
 }
 
 /** Height that a lean is dragged at, mm over the axis. */
 export const LEAN_AT_MM = 12;
 
 export function leanX(xMm: number, tiltDeg: number): number {
-  return xMm + LEAN_AT_MM * Math.tan((tiltDeg * Math.PI) / 180);
+  return xMm + LEAN_AT_MM * Math.tan(radians(tiltDeg));
 }
