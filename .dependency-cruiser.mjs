@@ -3,7 +3,8 @@
  * Within a row, folders do not import each other.
  */
 const ORDER = [
-  ["tolerances", "isRecord", "number", "units", "stock"],
+  ["tolerances", "isRecord", "number"],
+  ["units", "stock"],
   ["curve"],
   ["record"],
   ["solids"],

@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { assemble } from "@/core/assembly/assemble";
 import { readKnife } from "@/core/files/knife/read";
 import { DEFAULT_FINENESS, type Fineness, integrate } from "@/core/weigh/integrate";
-import { type Moments, together } from "@/core/weigh/moments";
+import { type Moments, sumOfMoments } from "@/core/weigh/moments";
 
 const FILES = readdirSync("demo").filter((f) => f.endsWith(".json"));
 
@@ -38,7 +38,7 @@ describe.each(FILES)("%s at the default setting", (file) => {
     const ids = [...new Set(assembly.parts.map((p) => p.id))];
     for (const id of ids) {
       const of = (moments: readonly Moments[]) =>
-        together(moments.filter((_, i) => assembly.parts[i].id === id));
+        sumOfMoments(moments.filter((_, i) => assembly.parts[i].id === id));
       const [u, f] = [of(usual), of(fine)];
       // A cubic millimetre of steel weighs 8 mg: what leaning joints and round ends cost at the most.
       expect(Math.abs(u.v - f.v), id).toBeLessThan(1e-4 * f.v + 1);

@@ -3,10 +3,10 @@ import { beforeEach, describe, expect, it } from "vitest";
 import { newDesign } from "@/core/design/create";
 import { variantName } from "@/core/design/record/fields";
 import { MOST_VARIANTS } from "@/core/design/variant";
+import { besideOf, putBeside } from "./beside";
 import { db } from "./db";
 import { addDemoKnives, layOutDemoKnivesOnce } from "./demo";
 import { addKnife, changeDesign, freeName, getKnife, removeKnife, restoreKnife, writeDesign } from "./knives";
-import { laidBeside, lay } from "./laid";
 import { createSession } from "./session";
 import { spine } from "./session.fixtures";
 import { changeSettings, settingsIn } from "./settings";
@@ -218,31 +218,31 @@ describe("what lies beside a knife", () => {
 
   it("is kept for each knife by itself, in order, up to three", async () => {
     const [x, p, q, r, s] = await Promise.all(Array.from({ length: 5 }, knife));
-    await lay("a", () => [x]);
-    await lay("a", (now) => [...now, p]);
-    await lay("b", () => [p, q, r, s]);
-    expect(await laidBeside("a")).toEqual([x, p]);
-    expect(await laidBeside("b")).toEqual([p, q, r]);
-    expect(await laidBeside("c")).toEqual([]);
+    await putBeside("a", () => [x]);
+    await putBeside("a", (now) => [...now, p]);
+    await putBeside("b", () => [p, q, r, s]);
+    expect(await besideOf("a")).toEqual([x, p]);
+    expect(await besideOf("b")).toEqual([p, q, r]);
+    expect(await besideOf("c")).toEqual([]);
   });
 
   it("gives up the place of what was deleted, and has it back when it is put back", async () => {
     const [x, p, q, r] = await Promise.all(Array.from({ length: 4 }, knife));
-    await lay("a", () => [x, p, q]);
+    await putBeside("a", () => [x, p, q]);
     await removeKnife(p.id);
-    expect(await laidBeside("a")).toEqual([x, q]);
+    expect(await besideOf("a")).toEqual([x, q]);
     await restoreKnife(p.id);
-    expect(await laidBeside("a")).toEqual([x, p, q]);
+    expect(await besideOf("a")).toEqual([x, p, q]);
     await removeKnife(p.id);
-    await lay("a", (now) => [...now, r]);
-    expect(await laidBeside("a"), "the fourth finds the place that is free").toEqual([x, q, r]);
+    await putBeside("a", (now) => [...now, r]);
+    expect(await besideOf("a"), "the fourth finds the place that is free").toEqual([x, q, r]);
   });
 
   it("is nothing where what was kept makes no sense", async () => {
     await db.settings.put({ key: "beside a", value: [{ kind: "spoon", id: 3 }] });
-    expect(await laidBeside("a")).toEqual([]);
+    expect(await besideOf("a")).toEqual([]);
     const x = await knife();
-    await lay("a", (now) => [...now, x]);
-    expect(await laidBeside("a")).toEqual([x]);
+    await putBeside("a", (now) => [...now, x]);
+    expect(await besideOf("a")).toEqual([x]);
   });
 });

@@ -1,5 +1,5 @@
+import type { MaterialLine } from "@/core/cost/billOfMaterials";
 import type { Price, Shop } from "@/core/cost/shop";
-import type { Take } from "@/core/cost/takes";
 import type { WorkTask } from "@/core/cost/work";
 import type { FastenerKind } from "@/core/fasteners/registry";
 import { materialById } from "@/core/stock/materials";
@@ -50,7 +50,7 @@ export function priceKeyWords(key: string): string {
 }
 
 /** What something is taken for. */
-export function takeWords(take: Take): string {
+export function takeWords(take: MaterialLine): string {
   switch (take.kind) {
     case "sawn":
       return cutName(take.what);
@@ -73,7 +73,7 @@ export const PRICE_BY_WORDS: Record<Price["by"], string> = {
 };
 
 /** How much of something is taken: "2 of 131 × 34 × 9.5 mm", "62 mm of 6.35 mm", "12.4 g". */
-export function takenWords(take: Take, units: UnitSystem): string {
+export function takenWords(take: MaterialLine, units: UnitSystem): string {
   const short = (mm: number) => printLengthShort(mm, units, 1);
   const unit = units === "metric" ? "mm" : "in";
   switch (take.kind) {

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { withTang } from "../design/constructions";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { newDesign } from "../design/create";
-import { dressed } from "../design/dress";
+import { inMaterials } from "../design/materialSets";
 import { withHandleLength } from "../layout/handleLengths";
 import { differingTraits, TRAITS, traitOf } from "./traits";
 
@@ -26,7 +26,7 @@ describe("what tells knives apart", () => {
   it("is what was changed, and that only", () => {
     const long = { ...sedge, handle: withHandleLength(sedge.handle, "length", 120) };
     expect(differingTraits([sedge, long])).toEqual(["handle-length"]);
-    const other = dressed(sedge, { handle: "g10", fittings: null, sheets: null, pins: "copper" });
+    const other = inMaterials(sedge, { handle: "g10", fittings: null, sheets: null, pins: "copper" });
     expect(differingTraits([sedge, other])).toEqual(["scales", "pins"]);
     expect(differingTraits([sedge, sedge, long])).toEqual(["handle-length"]);
   });

@@ -1,13 +1,13 @@
 import type { Design } from "../design/schema";
 import type { MassReport } from "../weigh/report";
 import { weigh } from "../weigh/weigh";
+import { billOfMaterials, type MaterialLine } from "./billOfMaterials";
 import { type Priced, priced, takenMassG } from "./priced";
 import type { Shop } from "./shop";
-import { type Take, takesOf } from "./takes";
 import { type WorkLine, workOf } from "./work";
 
 export interface BillLine extends Priced {
-  readonly take: Take;
+  readonly take: MaterialLine;
   /** Of what is bought for it; null for hardware. */
   readonly massG: number | null;
 }
@@ -35,7 +35,7 @@ export function billOf(design: Design, shop: Shop, known?: MassReport): Bill | n
   const report = known ?? (weighing?.ok ? weighing.report : null);
   if (!report) return null;
   const kerfMm = design.fitUp.stock.kerfMm;
-  const lines = takesOf(design, report).map((take) => ({
+  const lines = billOfMaterials(design, report).map((take) => ({
     take,
     ...priced(take, shop.prices[take.key], kerfMm),
     massG: takenMassG(take),

@@ -9,9 +9,9 @@ import { readPrices, writePrices } from "../files/prices/prices";
 import { materialById } from "../stock/materials";
 import { weigh } from "../weigh/weigh";
 import { billOf } from "./bill";
+import type { MaterialLine } from "./billOfMaterials";
 import { blanksFrom, priced, takenMassG } from "./priced";
 import { HARDWARE, plainShop, type Shop, shopSchema } from "./shop";
-import type { Take } from "./takes";
 import { workOf } from "./work";
 
 const bytes = (text: string) => new TextEncoder().encode(text);
@@ -19,7 +19,7 @@ const examples = readPrices(readFileSync("demo/prices/workshop.json"));
 if (!examples.ok) throw new Error(examples.code);
 const shop: Shop = examples.shop;
 
-const sawn = (lengthMm: number, heightMm: number, thicknessMm: number, more: object = {}): Take => {
+const sawn = (lengthMm: number, heightMm: number, thicknessMm: number, more: object = {}): MaterialLine => {
   const size = { lengthMm, heightMm, thicknessMm };
   return {
     kind: "sawn",
@@ -95,7 +95,7 @@ describe("blanks out of any stock", () => {
 describe("a price put to what is taken", () => {
   /** Debian's `units` works the same sum out: mass of a cylinder of brass, in grams. */
   it("by weight: a rod of brass is charged for its mass", () => {
-    const rod: Take = {
+    const rod: MaterialLine = {
       kind: "rod",
       what: "rods",
       key: "brass-360",
@@ -126,7 +126,14 @@ describe("a price put to what is taken", () => {
     const board = { by: "size", perPiece: 40, lengthMm: 300, widthMm: 100, thicknessMm: 9.5 } as const;
     expect(priced(sawn(120, 35, 9.5, { count: 2 }), board, 0)).toMatchObject({ cost: 20, pieces: 0.5 });
     const rod = { by: "size", perPiece: 9, lengthMm: 300, widthMm: 6, thicknessMm: 6 } as const;
-    const pins: Take = { kind: "rod", what: "rods", key: "g10", count: 3, diameterMm: 6, lengthMm: 75 };
+    const pins: MaterialLine = {
+      kind: "rod",
+      what: "rods",
+      key: "g10",
+      count: 3,
+      diameterMm: 6,
+      lengthMm: 75,
+    };
     expect(priced(pins, rod, 1).cost).toBeCloseTo(9 / 4, 12);
   });
 
@@ -134,7 +141,7 @@ describe("a price put to what is taken", () => {
     expect(priced(sawn(120, 35, 9.5), undefined, 1)).toMatchObject({ cost: null, problem: "unpriced" });
     const small = { by: "size", perPiece: 40, lengthMm: 100, widthMm: 100, thicknessMm: 9.5 } as const;
     expect(priced(sawn(120, 35, 9.5), small, 1)).toMatchObject({ cost: null, problem: "stock-too-small" });
-    const bolt: Take = { kind: "hardware", key: "each:sleeve-bolt", count: 2 };
+    const bolt: MaterialLine = { kind: "hardware", key: "each:sleeve-bolt", count: 2 };
     expect(priced(bolt, { by: "weight", perKg: 20 }, 1).problem).toBe("unpriced");
   });
 });

@@ -1,6 +1,6 @@
 import type { Size } from "../fit/stockList";
+import { densityGmm3, type MaterialLine } from "./billOfMaterials";
 import type { Price } from "./shop";
-import { densityGmm3, type Take } from "./takes";
 
 /** A price put to something taken: the money, the share of bought pieces that it uses up, or why there is none. */
 export interface Priced {
@@ -38,7 +38,7 @@ export function blanksFrom(blank: Size, stock: Size, kerfMm: number, lengthwise:
 }
 
 /** Mass of what is bought for it, g: a sawn blank, or a rod as if it were solid. Hardware has none of its own. */
-export function takenMassG(take: Take): number | null {
+export function takenMassG(take: MaterialLine): number | null {
   switch (take.kind) {
     case "mass":
       return take.massG;
@@ -53,7 +53,7 @@ export function takenMassG(take: Take): number | null {
   }
 }
 
-function piecesFrom(take: Take, price: Price & { by: "size" }, kerfMm: number): number {
+function piecesFrom(take: MaterialLine, price: Price & { by: "size" }, kerfMm: number): number {
   const { lengthMm, widthMm, thicknessMm } = price;
   if (take.kind === "rod") return take.lengthMm / lengthMm;
   if (take.kind === "sawn") {
@@ -66,7 +66,7 @@ function piecesFrom(take: Take, price: Price & { by: "size" }, kerfMm: number): 
 }
 
 /** What something taken costs at a price; nothing where there is no price, or the stock is too small for it. */
-export function priced(take: Take, price: Price | undefined, kerfMm: number): Priced {
+export function priced(take: MaterialLine, price: Price | undefined, kerfMm: number): Priced {
   if (!price) return { cost: null, pieces: null, problem: "unpriced" };
   if (price.by === "weight") {
     const massG = takenMassG(take);

@@ -3,7 +3,7 @@ import type { Assembly } from "../assembly/types";
 
 import { FAR_MM, type MeshFineness, meshRegion } from "../solids/meshRegion";
 
-import type { Drill, HalfSpace, Region } from "../solids/region";
+import type { Cylinder, HalfSpace, Region } from "../solids/region";
 import type { TriangleMesh } from "../solids/triangleMesh";
 import { inKernelScope, type KernelScope } from "./kernelScope";
 
@@ -113,7 +113,7 @@ function solidOf(
 ): Manifold | null {
   switch (region.kind) {
     case "cylinder":
-      return cylinder(kernel, scope, region.drill, fineness.rows * 2);
+      return cylinder(kernel, scope, region.cylinder, fineness.rows * 2);
     case "half-spaces":
       return null;
     case "mesh-layer":
@@ -145,7 +145,7 @@ export function manifoldOf(kernel: ManifoldToplevel, mesh: TriangleMesh): Manifo
 function cylinder(
   kernel: ManifoldToplevel,
   scope: KernelScope,
-  { xMm, yMm, radiusMm }: Drill,
+  { xMm, yMm, radiusMm }: Cylinder,
   sides: number,
 ): Manifold | null {
   if (!(radiusMm > 0)) return null;

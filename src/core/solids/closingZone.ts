@@ -17,15 +17,15 @@ export const ROUND: ClosingLaw = {
 };
 
 /**
- * A stretch of y where a region's surface closes like a root: from share `from` of the way between the middle of a
- * section and its end, to that end. `place(s)` answers y for a parameter of the law, and leaves |dy/ds| in `stretch`.
+ * A slope of y where a region's surface closes like a root: from share `from` of the way between the middle of a
+ * section and its end, to that end. `place(s)` answers y for a parameter of the law, and leaves |dy/ds| in `slope`.
  */
 export class ClosingZone {
   readonly y0: number;
   readonly y1: number;
   /** The end, y0 or y1, at which the surface closes. */
   readonly outerY: number;
-  stretch = 0;
+  slope = 0;
   private readonly reach: number;
   private readonly innerY: number;
   private readonly innerParameter: number;
@@ -62,7 +62,7 @@ export class ClosingZone {
   place(parameter: number): number {
     const u = this.law.placeAt(parameter);
     const y = this.middleY + this.reach * u;
-    this.stretch = this.half * this.law.slopeAt(parameter, u);
+    this.slope = this.half * this.law.slopeAt(parameter, u);
     this.placed?.(y, parameter);
     return y;
   }

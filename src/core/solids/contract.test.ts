@@ -96,11 +96,11 @@ describe.each(knives)("regions of %s", (_, design) => {
         for (const t of [0.2, 0.5, 0.8]) {
           const s = at(t);
           const y = zone.place(s);
-          const { stretch } = zone;
+          const { slope: told } = zone;
           expect(y, `x ${x}`).toBeCloseTo(zone.y0 + (zone.y1 - zone.y0) * t, 6);
           const h = 1e-5 * Math.max(1, Math.abs(s));
           const slope = Math.abs(zone.place(s + h) - zone.place(s - h)) / (2 * h);
-          expect(stretch, `x ${x}`).toBeCloseTo(slope, 4);
+          expect(told, `x ${x}`).toBeCloseTo(slope, 4);
         }
       }
     }
@@ -134,10 +134,10 @@ describe("regions that a mesh kernel cuts by planes or drills", () => {
   });
 
   it("are as wide as a drill's circle at each station", () => {
-    const drills = told.flatMap((r) => (r.kind === "cylinder" && r.drill.radiusMm > 0 ? [r] : []));
+    const drills = told.flatMap((r) => (r.kind === "cylinder" && r.cylinder.radiusMm > 0 ? [r] : []));
     expect(drills.length).toBeGreaterThan(100);
     for (const region of drills) {
-      const { xMm, yMm, radiusMm } = region.drill;
+      const { xMm, yMm, radiusMm } = region.cylinder;
       for (const x of stationsOf(region)) {
         const ys = region.sliceAt(x)?.ys ?? [];
         for (const y of ys) expect(Math.hypot(x - xMm, y - yMm)).toBeCloseTo(radiusMm, 9);

@@ -1,13 +1,13 @@
 import { ClosingZone, ROUND } from "./closingZone";
 import { halfChord, roundEnds } from "./cylinder";
-import type { Drill, Region } from "./region";
+import type { Cylinder, Region } from "./region";
 import { curvedSlice, NONE } from "./slice";
 
 /**
  * Half an ellipsoid of revolution about an axis along z, standing on the plane z = `baseMm` and `heightMm` high;
  * `mirror` hangs it under −`baseMm` on the other side.
  */
-export function domeRegion(on: Drill, baseMm: number, heightMm: number, mirror: boolean): Region {
+export function domeRegion(on: Cylinder, baseMm: number, heightMm: number, mirror: boolean): Region {
   const { xMm, yMm, radiusMm: r } = on;
   return {
     kind: "dome",

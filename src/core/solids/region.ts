@@ -3,7 +3,7 @@ import type { Slice } from "./slice";
 import type { TriangleMesh } from "./triangleMesh";
 
 /** A hole or rod along z, without end: centre (x, y) and radius in mm. A radius not above zero is empty. */
-export interface Drill {
+export interface Cylinder {
   readonly xMm: number;
   readonly yMm: number;
   readonly radiusMm: number;
@@ -18,7 +18,7 @@ export interface HalfSpace {
 /** What a region is, with what a mesh kernel needs to make it of a solid of its own; the others it samples cut by cut. */
 export type RegionKind =
   /** A round hole or rod along z. */
-  | { readonly kind: "cylinder"; readonly drill: Drill }
+  | { readonly kind: "cylinder"; readonly cylinder: Cylinder }
   /** Common to sides of planes. */
   | { readonly kind: "half-spaces"; readonly planes: readonly HalfSpace[] }
   /** One layer of a closed mesh: a mesh kernel takes the whole with the first. */

@@ -10,7 +10,7 @@ import { type Design, designSchema } from "../design/schema";
 import { checkDesign } from "../validity/checkDesign";
 import { FINE_STEPS, meshAgreement, USUAL_STEPS } from "./agreement";
 import { DEFAULT_FINENESS, integrate } from "./integrate";
-import { together } from "./moments";
+import { sumOfMoments } from "./moments";
 import { weigh } from "./weigh";
 
 /** Bend much within little room: the mesh needs smaller steps. */
@@ -49,7 +49,7 @@ describe.each(Object.keys(CONSTRUCTIONS))("%s", (name) => {
 
   it("counts nothing twice and leaves nothing out", () => {
     const assembly = assemble(design);
-    const volume = (parts: Assembly["parts"]) => together(integrate({ ...assembly, parts })).v;
+    const volume = (parts: Assembly["parts"]) => sumOfMoments(integrate({ ...assembly, parts })).v;
     // Whatever part comes first, together they fill the same space.
     const { parts } = assembly;
     expect(Math.abs(volume([...parts].reverse()) / volume(parts) - 1)).toBeLessThan(2e-6);
@@ -61,8 +61,8 @@ describe.each(Object.keys(CONSTRUCTIONS))("%s", (name) => {
 
   it("is read the same with every panel cut in four", () => {
     const assembly = assemble(design);
-    const usual = together(integrate(assembly));
-    const fine = together(integrate(assembly, { ...DEFAULT_FINENESS, split: 4 }));
+    const usual = sumOfMoments(integrate(assembly));
+    const fine = sumOfMoments(integrate(assembly, { ...DEFAULT_FINENESS, split: 4 }));
     expect(Math.abs(usual.v / fine.v - 1)).toBeLessThan(1e-5);
     expect(Math.abs(usual.originX + usual.x / usual.v - fine.originX - fine.x / fine.v)).toBeLessThan(0.005);
   });

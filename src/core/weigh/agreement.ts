@@ -4,7 +4,7 @@ import { inKernelScope } from "../kernel/kernelScope";
 import { measureSolid, solidParts } from "../kernel/solidParts";
 import type { MeshFineness } from "../solids/meshRegion";
 import { integrate } from "./integrate";
-import { together } from "./moments";
+import { sumOfMoments } from "./moments";
 
 /** Volume and centroid x of one part by both readings; parts of one id are one. */
 export interface PartAgreement {
@@ -35,7 +35,7 @@ export function meshAgreement(
   const moments = integrate(assembly);
   const ids = [...new Set(assembly.parts.filter((p) => p.made.length > 0).map((p) => p.id))];
   return ids.map((id) => {
-    const m = together(moments.filter((_, i) => assembly.parts[i].id === id));
+    const m = sumOfMoments(moments.filter((_, i) => assembly.parts[i].id === id));
     const [c, f] = [coarse.get(id) ?? [0, 0], fine.get(id) ?? [0, 0]];
     const meshVolume = (4 * f[0] - c[0]) / 3;
     return {

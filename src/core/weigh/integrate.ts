@@ -101,12 +101,12 @@ export function integrate(
   return moments;
 
   function overPanel(y0: number, y1: number): void {
-    const zone = meet((y0 + y1) / 2);
+    const zone = enterPanel((y0 + y1) / 2);
     if (here.length === 0) return;
     // Every surface that can cross another inside the panel is declared by the one curved region there is; with two
     // of them the order along the ray is worked out anew on each.
     const ray = curved.length > 1 ? rayByPrecedence : rayByStretches;
-    if (curved.length <= 1) sortOut((y0 + y1) / 2);
+    if (curved.length <= 1) findStretches((y0 + y1) / 2);
     if (curved.length === 0) {
       for (let k = 0; k < found; k++) {
         const s = stretches[k];
@@ -114,7 +114,7 @@ export function integrate(
       }
       return;
     }
-    if (curved.length === 1) takeFlatOnes(y0, y1);
+    if (curved.length === 1) addFlatStretches(y0, y1);
     if (zone) {
       const s0 = zone.toParameter(y0);
       const s1 = zone.toParameter(y1);
@@ -122,7 +122,7 @@ export function integrate(
       const n = Math.min(most, Math.ceil(least + ((most - least) * Math.abs(s1 - s0)) / zone.span)) + extra;
       overRule(n, fineness.split, Math.min(s0, s1), Math.max(s0, s1), (s, w) => {
         const y = zone.place(s);
-        ray(y, w * zone.stretch);
+        ray(y, w * zone.slope);
       });
       return;
     }
@@ -132,7 +132,7 @@ export function integrate(
   }
 
   /** Finds the parts and regions that a panel about y meets, and the closing zone that covers it, if any. */
-  function meet(y: number): ClosingZone | null {
+  function enterPanel(y: number): ClosingZone | null {
     presence.moveTo(y);
     needed.length = 0;
     curved.length = 0;
@@ -160,13 +160,13 @@ export function integrate(
   }
 
   /** Works out, on the ray at y, which part fills what between which surfaces. */
-  function sortOut(y: number): void {
+  function findStretches(y: number): void {
     found = 0;
     forPieces(y, keepStretch);
   }
 
   /** Adds the stretches that no curved surface bounds, in closed form, and drops them. */
-  function takeFlatOnes(y0: number, y1: number): void {
+  function addFlatStretches(y0: number, y1: number): void {
     let kept = 0;
     for (let k = 0; k < found; k++) {
       const s = stretches[k];

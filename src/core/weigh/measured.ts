@@ -2,7 +2,7 @@ import type { PartKey } from "../assembly/partKey";
 import type { Assembly } from "../assembly/types";
 import type { Design, MeasuredBlade } from "../design/schema";
 import { DEFAULT_FINENESS, type Fineness, integrate } from "./integrate";
-import { type Moments, together } from "./moments";
+import { type Moments, sumOfMoments } from "./moments";
 
 /** How a blade in the hand corrects the steel that its drawing gives. */
 export interface Calibration {
@@ -47,7 +47,7 @@ export function calibration(
   const { measured } = design.blade;
   if (!measured) return null;
   const weighed = assembly.parts.flatMap((p, i) => (isOfBlade(p.key) ? [i] : []));
-  const drawn = together(
+  const drawn = sumOfMoments(
     measured.holesIn
       ? weighed.map((i) => moments[i])
       : integrate({ regions: assembly.regions, parts: weighed.map((i) => assembly.parts[i]) }, fineness),

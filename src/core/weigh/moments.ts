@@ -83,7 +83,7 @@ export function addCut(m: Moments, c: CutSums, x: number, w: number): void {
 }
 
 /** The same solid's moments about an origin at another x. */
-export function movedTo(m: Moments, originX: number): Moments {
+export function aboutOrigin(m: Moments, originX: number): Moments {
   const d = m.originX - originX;
   return {
     ...m,
@@ -96,10 +96,10 @@ export function movedTo(m: Moments, originX: number): Moments {
 }
 
 /** Moments of several solids together, about the first one's origin. None gives an empty solid at 0. */
-export function together(all: readonly Moments[]): Moments {
+export function sumOfMoments(all: readonly Moments[]): Moments {
   const sum = noMoments(all[0]?.originX ?? 0);
   for (const one of all) {
-    const m = movedTo(one, sum.originX);
+    const m = aboutOrigin(one, sum.originX);
     for (const k of ["v", "x", "y", "z", "xx", "yy", "zz", "xy", "xz", "yz"] as const) sum[k] += m[k];
   }
   return sum;

@@ -2,7 +2,7 @@ import type { PartKey } from "../assembly/partKey";
 import type { Assembly, MaterialShare, Part } from "../assembly/types";
 import type { Density, Material } from "../stock/types";
 import type { Calibration } from "./measured";
-import { type Moments, together } from "./moments";
+import { type Moments, sumOfMoments } from "./moments";
 
 /** Components of an inertia tensor, g·mm²: off the diagonal they are −∫xy dm and so on. */
 export interface Inertia {
@@ -76,7 +76,7 @@ function solidsOf(assembly: Assembly, moments: readonly Moments[], measured: Cal
     else byId.set(part.id, { part, ms: [moments[i]] });
   });
   return [...byId.values()].map(({ part, ms }) => {
-    const m = together(ms);
+    const m = sumOfMoments(ms);
     if (!measured?.partIds.includes(part.id)) return { part, m, held: null };
     return { part, m: { ...m, originX: m.originX + measured.shiftMm }, held: measured.densityGmm3 };
   });

@@ -44,7 +44,7 @@ export function BenchPoints(props: {
         radius={p.radiusMm === undefined ? undefined : p.radiusMm * scale.pxPerMm}
         corner={p.corner}
         label={p.fields.length > 0 ? `${p.title}: ${told(p, design, units)}` : p.title}
-        pulls={p.pulls}
+        snaps={p.snaps}
         onMove={(to, gesture) => edit(`Move ${lower(p.title)}`, (d) => p.move(d, to), { gesture })}
         onRemove={remove && (() => edit(`Remove ${lower(p.title)}`, remove))}
         onEdit={() => p.fields.length > 0 && onEdit(p.id)}

@@ -20,12 +20,12 @@ interface DragPointProps {
   readonly onRemove?: () => void;
   /** Opens the number editor beside the point. */
   readonly onEdit: () => void;
-  /** Heights or stations that pull a dragged point to them. */
-  readonly pulls?: { readonly xs?: readonly number[]; readonly ys?: readonly number[] };
+  /** Heights or stations that a dragged point snaps to. */
+  readonly snaps?: { readonly xs?: readonly number[]; readonly ys?: readonly number[] };
 }
 
-/** px within which a point is pulled to a station or height. */
-const PULL_PX = 5;
+/** px within which a point snaps to a station or height. */
+const SNAP_PX = 5;
 
 let gestures = 0;
 
@@ -43,7 +43,7 @@ export function DragPoint({
   onMove,
   onRemove,
   onEdit,
-  pulls,
+  snaps,
 }: DragPointProps) {
   const { setSelected, setDragging } = useBench();
   const selected = useSelected();
@@ -71,7 +71,7 @@ export function DragPoint({
     if (!d.moved) setDragging(true);
     d.moved = true;
     const raw = toMm(scale, p.x - d.dx, p.y - d.dy);
-    onMove(e.altKey ? raw : settle(raw, snapMm, pulls, PULL_PX / scale.pxPerMm), d.gesture);
+    onMove(e.altKey ? raw : settle(raw, snapMm, snaps, SNAP_PX / scale.pxPerMm), d.gesture);
   };
   const end = () => {
     if (drag.current?.moved) setDragging(false);
@@ -169,12 +169,12 @@ function round(mm: number): number {
   return roundTo(mm, 4);
 }
 
-/** To a pulling station or height where one is near, else to the step. */
-function settle(p: Point, snapMm: number, pulls: DragPointProps["pulls"], withinMm: number): Point {
+/** To a station or height that it snaps to where one is near, else to the step of the settings. */
+function settle(p: Point, snapMm: number, snaps: DragPointProps["snaps"], withinMm: number): Point {
   const to = (v: number, near: readonly number[] = []): number => {
-    const pull = near.find((n) => Math.abs(n - v) <= withinMm);
-    if (pull !== undefined) return pull;
+    const snapped = near.find((n) => Math.abs(n - v) <= withinMm);
+    if (snapped !== undefined) return snapped;
     return snapMm > 0 ? round(Math.round(v / snapMm) * snapMm) : v;
   };
-  return { x: to(p.x, pulls?.xs), y: to(p.y, pulls?.ys) };
+  return { x: to(p.x, snaps?.xs), y: to(p.y, snaps?.ys) };
 }

@@ -104,7 +104,7 @@ function OutlinePoints({ scale, onEdit }: { scale: Scale; onEdit: (id: string) =
       scale={scale}
       corner={n.corner}
       label={`${NODE_WORDS[n.role]}: ${printLength(-n.xMm, units)} behind the front, ${printLength(n.yMm, units)} above the axis`}
-      pulls={{ ys: [0] }}
+      snaps={{ ys: [0] }}
       onMove={(to, gesture) => moveNode(edit, n, to, gesture)}
       onRemove={() => removeNode(edit, n)}
       onEdit={() => onEdit(n.id)}

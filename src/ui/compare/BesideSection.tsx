@@ -1,7 +1,7 @@
 "use client";
 import { Button, Flex, Link, NativeSelect, Text } from "@chakra-ui/react";
 import { X } from "lucide-react";
-import { lay, MOST_BESIDE } from "@/store/laid";
+import { MOST_BESIDE, putBeside } from "@/store/beside";
 import { useBench } from "../bench/BenchContext";
 import { Note, Section } from "../fit/Section";
 import { BesideDrawing } from "./BesideDrawing";
@@ -11,14 +11,15 @@ import { type Choice, type Column, keyOf } from "./useColumns";
 export function BesideSection(props: { columns: readonly Column[]; choices: readonly Choice[] }) {
   const { columns, choices } = props;
   const { knifeId } = useBench();
-  const laid = new Set(columns.map((c) => c.key));
-  const free = choices.filter((c) => !laid.has(keyOf(c.beside)));
+  const shown = new Set(columns.map((c) => c.key));
+  const free = choices.filter((c) => !shown.has(keyOf(c.beside)));
   const full = columns.length >= MOST_BESIDE;
   const add = (key: string) => {
     const choice = free.find((c) => keyOf(c.beside) === key);
-    if (choice) void lay(knifeId, (now) => [...now, choice.beside]);
+    if (choice) void putBeside(knifeId, (now) => [...now, choice.beside]);
   };
-  const take = (column: Column) => void lay(knifeId, (now) => now.filter((b) => keyOf(b) !== column.key));
+  const take = (column: Column) =>
+    void putBeside(knifeId, (now) => now.filter((b) => keyOf(b) !== column.key));
   const groups = [
     { id: "variants", name: "Variants of this knife" },
     { id: "knives", name: "On the rack" },
@@ -63,7 +64,7 @@ export function BesideSection(props: { columns: readonly Column[]; choices: read
               {c.name} <X />
             </Button>
           ))}
-        {full && <Text color="graphite">Four lie side by side: take one away to lay another.</Text>}
+        {full && <Text color="graphite">Four lie side by side: take one away to putBeside another.</Text>}
       </Flex>
       <BesideDrawing columns={columns} />
       {columns.length === 1 && (

@@ -2,13 +2,13 @@
 import { Box, Button, Flex, Grid, Text } from "@chakra-ui/react";
 import { useState } from "react";
 import {
-  dressed,
+  inMaterials,
   type MaterialSet,
   proposedSets,
   type SetPart,
   setMaterial,
   setName,
-} from "@/core/design/dress";
+} from "@/core/design/materialSets";
 import type { Variant } from "@/core/design/variant";
 import { materialById } from "@/core/stock/materials";
 import type { MaterialClass } from "@/core/stock/types";
@@ -68,7 +68,7 @@ export function SetsPanel(props: { onMake: (list: readonly Variant[]) => void; o
           size="sm"
           disabled={chosen.length === 0}
           onClick={() =>
-            props.onMake(chosen.map((set) => ({ name: setName(set), design: dressed(design, set) })))
+            props.onMake(chosen.map((set) => ({ name: setName(set), design: inMaterials(design, set) })))
           }
         >
           Make {chosen.length} variants

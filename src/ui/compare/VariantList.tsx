@@ -6,9 +6,9 @@ import { differingTraits, traitOf } from "@/core/compare/traits";
 import type { Design } from "@/core/design/schema";
 import { inTarget } from "@/core/design/uses";
 import { printLength, printMass, type UnitSystem } from "@/core/units/print";
+import { MOST_BESIDE, putBeside, useBeside } from "@/store/beside";
 import type { VariantRecord } from "@/store/db";
 import { addKnife, freeName, takenNames } from "@/store/knives";
-import { lay, MOST_BESIDE, useLaid } from "@/store/laid";
 import { useUnits } from "@/store/settings";
 import { removeVariant, renameVariant, replaceVariant, restoreVariants } from "@/store/variants";
 import { TRAIT_WORDS, traitValueWords } from "@/words/traits";
@@ -24,12 +24,12 @@ export function VariantList({ variants }: { variants: readonly VariantRecord[] }
   const { knifeId, session } = useBench();
   const design = useDesign();
   const units = useUnits();
-  const laid = useLaid(knifeId);
+  const beside = useBeside(knifeId);
   const designs = useMemo(() => variants.map((v) => v.design), [variants]);
   const weighings = useAskedOfEach(createWeigher, designs, (s, d) => s.weigh(d));
   const besideOf = (v: VariantRecord) => ({ kind: "variant" as const, id: v.id });
-  const lies = (v: VariantRecord) => laid.some((b) => keyOf(b) === keyOf(besideOf(v)));
-  const room = laid.length < MOST_BESIDE - 1;
+  const lies = (v: VariantRecord) => beside.some((b) => keyOf(b) === keyOf(besideOf(v)));
+  const room = beside.length < MOST_BESIDE - 1;
 
   const take = (v: VariantRecord) => {
     session.getState().adopt(`Take ${v.name}`, { ...v.design, name: design.name });
@@ -115,7 +115,7 @@ export function VariantList({ variants }: { variants: readonly VariantRecord[] }
                 disabled={!lies(v) && !room}
                 title={!lies(v) && !room ? "Four lie side by side already" : undefined}
                 onClick={() =>
-                  void lay(knifeId, (now) =>
+                  void putBeside(knifeId, (now) =>
                     lies(v) ? now.filter((b) => keyOf(b) !== keyOf(besideOf(v))) : [...now, besideOf(v)],
                   )
                 }

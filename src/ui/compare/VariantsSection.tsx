@@ -3,7 +3,7 @@ import { Button, Flex, Input, Text } from "@chakra-ui/react";
 import { Layers, Plus } from "lucide-react";
 import { useState } from "react";
 import type { Variant } from "@/core/design/variant";
-import { lay } from "@/store/laid";
+import { putBeside } from "@/store/beside";
 import { addVariants } from "@/store/variants";
 import { useBench, useDesign } from "../bench/BenchContext";
 import { Note, Section } from "../fit/Section";
@@ -33,7 +33,7 @@ export function VariantsSection() {
       return false;
     }
     const beside = kept.added.map(({ id }) => ({ kind: "variant" as const, id }));
-    await lay(knifeId, (now) => [...now, ...beside]);
+    await putBeside(knifeId, (now) => [...now, ...beside]);
     return true;
   };
   const keepNow = async () => {
@@ -86,7 +86,7 @@ export function VariantsSection() {
       ))}
       {variants.length === 0 ? (
         <Text color="graphite">
-          None yet. Keep the knife as it is before you try something, and lay both side by side.
+          None yet. Keep the knife as it is before you try something, and putBeside both side by side.
         </Text>
       ) : (
         <VariantList variants={variants} />

@@ -4,9 +4,9 @@ import type { Bill } from "@/core/cost/bill";
 import type { Design } from "@/core/design/schema";
 import type { MassReport } from "@/core/weigh/report";
 import type { Weighing } from "@/core/weigh/weigh";
+import { type Beside, useBeside } from "@/store/beside";
 import type { VariantRecord } from "@/store/db";
 import { readableKnives } from "@/store/knives";
-import { type Beside, useLaid } from "@/store/laid";
 import type { Damaged } from "@/store/reading";
 import { useKept } from "@/store/useKept";
 import { allVariantsOf, readableVariants } from "@/store/variants";
@@ -28,7 +28,7 @@ export interface Column {
   readonly bill: Bill | null;
 }
 
-/** Everything that can be laid beside the knife on the bench. */
+/** Everything that can be beside beside the knife on the bench. */
 export interface Choice {
   readonly beside: Beside;
   readonly group: "variants" | "knives";
@@ -92,14 +92,14 @@ export function useColumns(choices: readonly Choice[]): readonly Column[] {
   const { knifeId } = useBench();
   const design = useDesign();
   const weighing = useWeighing();
-  const laid = useLaid(knifeId);
+  const beside = useBeside(knifeId);
   const others = useMemo(
     () =>
-      laid.flatMap((b) => {
+      beside.flatMap((b) => {
         const found = choices.find((c) => keyOf(c.beside) === keyOf(b));
         return found ? [{ ...found, key: keyOf(b) }] : [];
       }),
-    [laid, choices],
+    [beside, choices],
   );
   const otherDesigns = useMemo(() => others.map((o) => o.design), [others]);
   const weighings = useAskedOfEach(createWeigher, otherDesigns, (s, d) => s.weigh(d));

@@ -6,7 +6,7 @@ import { FOR_FILLS, FOR_PINS } from "./MaterialField";
 
 /** What the fields of a record are called, and from what their materials are chosen. */
 export interface FieldWords {
-  words(path: string): { readonly label: string; readonly help?: string };
+  of(path: string): { readonly label: string; readonly help?: string };
   readonly choices?: Readonly<Record<string, Readonly<Record<string, string>>>>;
   readonly classes?: readonly MaterialClass[];
 }
@@ -27,7 +27,7 @@ export function RecordFields(props: {
 }
 
 function OneField({ at, path, field, words }: { at: string; path: string; field: Field; words: FieldWords }) {
-  const { label, help } = words.words(path);
+  const { label, help } = words.of(path);
   const bound = { at: `${at}.${path}`, label, help };
   switch (field.type) {
     case "length":

@@ -32,7 +32,7 @@ export function pinPoints({ fasteners }: Design): BenchPoint[] {
       ...placeFields(`fasteners.${i}`),
       { label: fastenerFieldWords(f.kind, "diameterMm").label, path: `fasteners.${i}.diameterMm` },
     ],
-    pulls: levels(fasteners, f.id),
+    snaps: levels(fasteners, f.id),
   }));
 }
 
@@ -52,7 +52,7 @@ export function openingPoints({ tang }: Design): BenchPoint[] {
         if (d.tang.kind === "full") d.tang.holes = d.tang.holes.filter((o) => o.id !== h.id);
       },
       fields: [...placeFields(`tang.holes.${i}`), { label: "Diameter", path: `tang.holes.${i}.diameterMm` }],
-      pulls: levels(tang.holes, h.id),
+      snaps: levels(tang.holes, h.id),
     }),
   );
   const slots = tang.slots.flatMap((s, i): BenchPoint[] => {
@@ -74,7 +74,7 @@ export function openingPoints({ tang }: Design): BenchPoint[] {
           { label: "Length over all", path: `tang.slots.${i}.lengthMm` },
           { label: "Width", path: `tang.slots.${i}.widthMm` },
         ],
-        pulls: levels(tang.slots, s.id),
+        snaps: levels(tang.slots, s.id),
       },
       {
         id: `${s.id}-end`,

@@ -171,7 +171,7 @@ function ringPoints({ rings }: StackHandle): BenchPoint[] {
       if (d.handle.kind === "stack") d.handle.rings.splice(i, 1);
     },
     fields: [...placeFields(`handle.rings.${i}`), { label: "Bore", path: `handle.rings.${i}.boreMm` }],
-    pulls: { ys: rings.filter((o) => o.id !== r.id).map((o) => o.yMm) },
+    snaps: { ys: rings.filter((o) => o.id !== r.id).map((o) => o.yMm) },
   }));
 }
 

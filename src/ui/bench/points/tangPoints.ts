@@ -82,7 +82,7 @@ function barPoints(bar: Bar): BenchPoint[] {
         { label: "Length", path: "tang.lengthMm" },
         { label: "Middle above the axis", path: "tang.yMm" },
       ],
-      pulls: { ys: [0] },
+      snaps: { ys: [0] },
     },
   ];
 }

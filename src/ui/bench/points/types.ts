@@ -24,7 +24,7 @@ export interface BenchPoint {
   readonly remove?: (d: Draft<Design>) => void;
   /** None for a point that can only be dragged: its number stands in the panel. */
   readonly fields: readonly PointField[];
-  readonly pulls?: { readonly xs?: readonly number[]; readonly ys?: readonly number[] };
+  readonly snaps?: { readonly xs?: readonly number[]; readonly ys?: readonly number[] };
 }
 
 /** Sets a number of the design, held to the limits that its schema has and to a ten-thousandth; nothing where there is none. */

@@ -191,7 +191,7 @@ function FittingFields({ guard, ofShape }: { guard: Guard; ofShape: boolean }) {
     const { tick, fields: called } = FITTING_WORDS[kind];
     const at = `guard.${kind}`;
     const words = {
-      words: (path: string) => ({ label: called[path] ?? path }),
+      of: (path: string) => ({ label: called[path] ?? path }),
       classes: kind === "dowels" ? FOR_PINS : FOR_GUARDS,
     };
     return (

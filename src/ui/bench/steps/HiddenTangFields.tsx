@@ -32,7 +32,7 @@ function EndFields({ tang: { end } }: { tang: HiddenTang }) {
   // A thread is chosen by its name.
   const { diameterMm: _, pitchMm: __, ...sized } = endKindOf(end).fields;
   const words = {
-    words: (path: string) => ({ label: called.fields[path] ?? path, help: called.help?.[path] }),
+    of: (path: string) => ({ label: called.fields[path] ?? path, help: called.help?.[path] }),
     choices: { "nut.style": NUT_WORDS },
   };
   return (

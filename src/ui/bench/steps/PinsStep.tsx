@@ -72,7 +72,7 @@ const FastenerCard = memo(function FastenerCard({ id, index }: { id: string; ind
   const at = `fasteners.${index}`;
   const { fields } = kindOf({ kind });
   const words = {
-    words: (path: string) => fastenerFieldWords(kind, path),
+    of: (path: string) => fastenerFieldWords(kind, path),
     choices: FASTENER_CHOICE_WORDS,
   };
   return (

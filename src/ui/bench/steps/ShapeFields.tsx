@@ -64,7 +64,7 @@ export function ShapeFields({ piece, index }: { piece: Piece; index: number }) {
 
 function SizeFields({ at, kind }: { at: string; kind: SizedShapeKind }) {
   const words = {
-    words: (path: string) => ({ label: PIECE_SHAPE_WORDS[kind].fields[path] ?? path }),
+    of: (path: string) => ({ label: PIECE_SHAPE_WORDS[kind].fields[path] ?? path }),
     choices: { facets: FACET_WORDS },
   };
   return <RecordFields at={at} fields={shapeKindOf({ kind }).fields} which="all" words={words} />;

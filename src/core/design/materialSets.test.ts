@@ -3,8 +3,8 @@ import { materialById } from "../stock/materials";
 import { weigh } from "../weigh/weigh";
 import { CONSTRUCTIONS } from "./constructions.fixtures";
 import { newDesign } from "./create";
-import { dressed, proposedSets, setMaterial, setName } from "./dress";
 import { MATERIAL_PLACES, materialAt, withMaterial } from "./materialPlaces";
+import { inMaterials, proposedSets, setMaterial, setName } from "./materialSets";
 import { type Design, designSchema } from "./schema";
 
 const designs = Object.entries(CONSTRUCTIONS);
@@ -67,12 +67,12 @@ describe("same blade, six handles", () => {
     const scales = before.report.parts.filter((p) => p.material === "walnut-black");
     const cm3 = scales.reduce((s, p) => s + p.volumeMm3, 0) / 1000;
     const density = (id: string) => materialById(id)?.densityGcc.typical ?? Number.NaN;
-    const next = dressed(design, { ...none, handle: "g10" });
+    const next = inMaterials(design, { ...none, handle: "g10" });
     expect(massOf(next) - before.report.massG).toBeCloseTo(
       cm3 * (density("g10") - density("walnut-black")),
       9,
     );
-    expect(dressed(design, none)).toBe(design);
+    expect(inMaterials(design, none)).toBe(design);
   });
 
   it("is named for what it changes", () => {

@@ -2,7 +2,7 @@ import { materialById } from "../stock/materials";
 import { type MaterialPlace, materialAt, withMaterial } from "./materialPlaces";
 import type { Design } from "./schema";
 
-/** One dress for a knife: what its handle is of, its fittings, its sheets and its pins; null leaves what is there. */
+/** A set of materials for a knife: what its handle is of, its fittings, its sheets and its pins; null leaves what is there. */
 export interface MaterialSet {
   readonly handle: string | null;
   readonly fittings: string | null;
@@ -29,7 +29,7 @@ export function setMaterial(design: Design, part: SetPart): string | null {
 }
 
 /** The same knife, blade, tang and shape, in other materials. */
-export function dressed(design: Design, set: MaterialSet): Design {
+export function inMaterials(design: Design, set: MaterialSet): Design {
   let next = design;
   for (const part of Object.keys(PLACES) as SetPart[]) {
     const material = set[part];

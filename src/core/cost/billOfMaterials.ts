@@ -14,8 +14,8 @@ import { INSIDE_MM } from "../tolerances";
 import type { MassReport } from "../weigh/report";
 import type { Hardware } from "./shop";
 
-/** Something that a knife takes, before anything is known of its price. */
-export type Take =
+/** Something that a knife lines, before anything is known of its price. */
+export type MaterialLine =
   /** Sawn out of stock. */
   | {
       readonly kind: "sawn";
@@ -59,7 +59,7 @@ function heightOf(contours: readonly Contour[]): number {
 }
 
 /** The bar or sheet that blade and tang are cut out of in one. */
-function bladeBlank(design: Design): Take {
+function bladeBlank(design: Design): MaterialLine {
   const { blade, tang, fitUp } = design;
   const { kerfMm } = fitUp.stock;
   const room = 2 * fitUp.stock.allowanceMm;
@@ -94,7 +94,7 @@ function withoutKerf(piece: CutPiece, kerfMm: number): Size {
 }
 
 /** Parts that weigh something, that no list of stock has, and that are not bought finished. */
-function looseParts({ guard }: Design, report: MassReport): Take[] {
+function looseParts({ guard }: Design, report: MassReport): MaterialLine[] {
   return report.parts
     .filter(
       ({ key }) => key.kind === "fitting" || key.kind === "ring" || (guard?.mesh && key.kind === "guard"),
@@ -102,21 +102,21 @@ function looseParts({ guard }: Design, report: MassReport): Take[] {
     .map((p) => ({ kind: "mass", what: p.key, key: p.material.split("+")[0], massG: p.massG }));
 }
 
-function hardware({ fasteners, tang }: Design): Take[] {
-  const takes: Take[] = [];
+function hardware({ fasteners, tang }: Design): MaterialLine[] {
+  const lines: MaterialLine[] = [];
   for (const kind of FASTENER_KINDS) {
     const count = isBought(kind) ? fasteners.filter((f) => f.kind === kind).length : 0;
-    if (count > 0) takes.push({ kind: "hardware", key: `each:${kind}`, count });
+    if (count > 0) lines.push({ kind: "hardware", key: `each:${kind}`, count });
   }
   const bought = tang.kind === "hidden" ? endKindOf(tang.end).hardware : null;
-  if (bought) takes.push({ kind: "hardware", key: `each:${bought}`, count: 1 });
-  return takes;
+  if (bought) lines.push({ kind: "hardware", key: `each:${bought}`, count: 1 });
+  return lines;
 }
 
 /** Patterned pins are cut from one rod, sold for what its tube is of. */
-function patternedRods(design: Design): Take[] {
+function patternedRods(design: Design): MaterialLine[] {
   const places = new Map(pinLayout(design).map((p) => [p.id, p.blankMm]));
-  return design.fasteners.flatMap((f): Take[] => {
+  return design.fasteners.flatMap((f): MaterialLine[] => {
     const stock = kindOf(f).stock(f);
     if (stock.kind !== "patterned-rod") return [];
     const lengthMm = (places.get(f.id) ?? 0) + design.fitUp.stock.kerfMm;
@@ -125,18 +125,18 @@ function patternedRods(design: Design): Take[] {
   });
 }
 
-/** All that one knife takes: stock with room to saw, rods, hardware, glue as it is mixed. */
-export function takesOf(design: Design, report: MassReport): Take[] {
+/** All that one knife lines: stock with room to saw, rods, hardware, glue as it is mixed. */
+export function billOfMaterials(design: Design, report: MassReport): MaterialLine[] {
   const through = new Map(pinLayout(design).map((p) => [p.id, p.throughMm]));
   const glue = gluePlan(design, through);
   const glueG = glue.partA.g + glue.partB.g;
-  const blade: Take = design.blade.measured
+  const blade: MaterialLine = design.blade.measured
     ? { kind: "hardware", key: "each:blade", count: 1 }
     : bladeBlank(design);
   return [
     blade,
     ...cutList(design).map(
-      (c): Take => ({
+      (c): MaterialLine => ({
         kind: "sawn",
         what: c.key,
         key: c.material,
@@ -148,7 +148,7 @@ export function takesOf(design: Design, report: MassReport): Take[] {
     ),
     ...looseParts(design, report),
     ...rodList(design).map(
-      (r): Take => ({
+      (r): MaterialLine => ({
         kind: "rod",
         what: "rods",
         key: r.material,

@@ -19,28 +19,28 @@ const keyOf = (knifeId: string) => `beside ${knifeId}`;
 const NONE: readonly Beside[] = [];
 
 /** What lies beside a knife, in order. */
-export function useLaid(knifeId: string): readonly Beside[] {
-  return useKept(() => laidBeside(knifeId), [knifeId]) ?? NONE;
+export function useBeside(knifeId: string): readonly Beside[] {
+  return useKept(() => besideOf(knifeId), [knifeId]) ?? NONE;
 }
 
 /** What lies beside a knife and is still there: what was deleted takes no place, and has it again once it is put back. */
-export async function laidBeside(knifeId: string): Promise<readonly Beside[]> {
+export async function besideOf(knifeId: string): Promise<readonly Beside[]> {
   const row = await db.settings.get(keyOf(knifeId));
-  const laid = list.catch([]).parse(row?.value ?? []);
+  const kept = list.catch([]).parse(row?.value ?? []);
   const there = await Promise.all(
-    laid.map((b) => (b.kind === "knife" ? db.knives : db.variants).where("id").equals(b.id).count()),
+    kept.map((b) => (b.kind === "knife" ? db.knives : db.variants).where("id").equals(b.id).count()),
   );
-  return laid.filter((_, i) => there[i] > 0);
+  return kept.filter((_, i) => there[i] > 0);
 }
 
 /** Changes what lies beside a knife; what is more than there is room for is left off. */
-export async function lay(
+export async function putBeside(
   knifeId: string,
   change: (now: readonly Beside[]) => readonly Beside[],
 ): Promise<void> {
   await watched(keyOf(knifeId), "what lies beside a knife", () =>
     db.transaction("rw", db.settings, db.knives, db.variants, async () => {
-      const next = change(await laidBeside(knifeId)).slice(0, MOST_BESIDE - 1);
+      const next = change(await besideOf(knifeId)).slice(0, MOST_BESIDE - 1);
       await db.settings.put({ key: keyOf(knifeId), value: next });
     }),
   );
