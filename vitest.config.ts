@@ -8,5 +8,5 @@ export default defineConfig({
       "@demo": fileURLToPath(new URL("./demo", import.meta.url)),
     },
   },
-  test: { include: ["src/**/*.test.ts", "demo/**/*.test.ts", "faults/**/*.test.ts"], testTimeout: 60_000 },
+  test: { include: ["src/**/*.test.{ts,tsx}", "demo/**/*.test.ts", "faults/**/*.test.ts"], testTimeout: 60_000 },
 });

@@ -52,7 +52,7 @@ export interface PlannedRow {
 /** What restoring a backup would do, row by row. Nothing is changed by asking. */
 export async function planRestore(backup: Backup): Promise<readonly PlannedRow[]> {
   const planned: PlannedRow[] = [];
-  // What is on the rack is not thrown into the bin by a backup of when it putBeside there.
+  // What is on the rack is not thrown into the bin by a backup of when it lay there.
   const onRack = new Set(await db.knives.toCollection().primaryKeys());
   for (const holding of HOLDINGS) {
     const here = new Map((await tableOf(holding).toArray()).map((row) => [holding.keyOf(row), row]));

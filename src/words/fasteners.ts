@@ -90,7 +90,7 @@ const FIELDS: Readonly<Record<string, string>> = {
 };
 
 const HELP: Readonly<Record<string, string>> = {
-  seatMm: "What stands over the surface is inMaterials flush with it.",
+  seatMm: "What stands over the surface is dressed flush with it.",
 };
 
 /** What one field of a kind is called, by its dotted path in the record, and what helps to fill it in. */

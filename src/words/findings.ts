@@ -102,7 +102,7 @@ const WORDS: Record<FaultRule, (f: Finding, mm: Say) => string> = {
   "shapes-too-fine": (f) =>
     `The imported shapes have ${count(f.measured)} triangles together; up to ${count(f.limit)} can be weighed. Use plainer ones.`,
   "design-too-detailed": () =>
-    "So many openings and fasteners lie over the same stretch of the knife that weighing it would take too long. MaterialLine some away, or move them apart.",
+    "So many openings and fasteners lie over the same stretch of the knife that weighing it would take too long. Take some away, or move them apart.",
   "duplicate-id": (f) => `Two holes share the name "${f.subject}".`,
 };
 

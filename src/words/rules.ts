@@ -125,14 +125,14 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
     name: "Thread engaged in a bolt",
     says: (f, mm) => `${mm(f.measured)} of thread is engaged; ${mm(f.limit)} is wanted.`,
     why: "A short thread strips when it is pulled up.",
-    mend: "MaterialLine a longer screw, or a thicker nut.",
+    mend: "Take a longer screw, or a thicker nut.",
   },
   "insert-length": {
     name: "Insert longer than the tang",
     says: (f, mm) =>
       `The insert is longer than the tang is thick by ${mm(f.measured)}; ${mm(f.limit)} is wanted.`,
     why: "The screw would pull on the tang and not on the scale.",
-    mend: "MaterialLine a slightly longer insert.",
+    mend: "Take a slightly longer insert.",
   },
   "thread-engagement": {
     name: "Thread engaged at the butt",
@@ -165,7 +165,7 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
     name: "Stock for a piece",
     says: (f, mm) => `${f.piece ? cutName(f.piece) : f.subject}: the stock is ${mm(f.measured)} too small.`,
     why: "Kerf and shaping need their room round the finished piece.",
-    mend: "MaterialLine larger stock, or make the piece smaller.",
+    mend: "Take larger stock, or make the piece smaller.",
   },
   "hole-rim": {
     name: "Rim round lanyard and lightening holes",
@@ -211,7 +211,7 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
     says: (f) =>
       `The glue sets in ${Math.round(f.measured ?? 0)} min; putting it together takes about ${Math.round(f.limit ?? 0)} min.`,
     why: "Glue that has begun to set does not bond.",
-    mend: "MaterialLine a slower glue, work colder, or glue in two steps.",
+    mend: "Take a slower glue, work colder, or glue in two steps.",
   },
   "wood-moves": {
     name: "Wood against a flush tang",

@@ -1,27 +1,4 @@
 import { expose } from "comlink";
-import { billOf } from "@/core/cost/bill";
-import { readKnife } from "@/core/files/knife/read";
-import { fitSheet } from "@/core/fit/sheet";
-import { reviewDesign } from "@/core/review/reviewDesign";
-import { tuneReviewed } from "@/core/review/tuneReviewed";
-import { leverEffects } from "@/core/tune/effects";
-import { sampleBuilds } from "@/core/tune/sample";
-import { spreadOf } from "@/core/tune/spread";
-import type { BenchService } from "./bench.messages";
+import { benchService } from "./bench.service";
 
-const service: BenchService = {
-  open: (bytes) => readKnife(bytes),
-  review: (design, quick) => reviewDesign(design, quick),
-  fit: (design) => fitSheet(design),
-  levers: (design) => leverEffects(design),
-  tune: (design, target, allowed, limits) =>
-    tuneReviewed(design, target, (l) => allowed.includes(l.id), limits),
-  bill: (design, shop) => billOf(design, shop),
-  spread: (design) => spreadOf(design),
-  sample: (design, count, seed, tell) =>
-    sampleBuilds(design, count, seed, (drawn) => {
-      tell(drawn);
-      return false;
-    }),
-};
-expose(service);
+expose(benchService);

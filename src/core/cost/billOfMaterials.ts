@@ -14,7 +14,7 @@ import { INSIDE_MM } from "../tolerances";
 import type { MassReport } from "../weigh/report";
 import type { Hardware } from "./shop";
 
-/** Something that a knife lines, before anything is known of its price. */
+/** Something that a knife takes, before anything is known of its price. */
 export type MaterialLine =
   /** Sawn out of stock. */
   | {
@@ -125,7 +125,7 @@ function patternedRods(design: Design): MaterialLine[] {
   });
 }
 
-/** All that one knife lines: stock with room to saw, rods, hardware, glue as it is mixed. */
+/** All that one knife takes: stock with room to saw, rods, hardware, glue as it is mixed. */
 export function billOfMaterials(design: Design, report: MassReport): MaterialLine[] {
   const through = new Map(pinLayout(design).map((p) => [p.id, p.throughMm]));
   const glue = gluePlan(design, through);

@@ -1,7 +1,7 @@
 import { fill, length } from "../record/fields";
 import { type FaceMark, type FastenerSite, filled } from "./kind";
 
-/** Heads are seated so far outside the centre plane; what stands over the handle's surface is inMaterials flush. */
+/** Heads are seated so far outside the centre plane; what stands over the handle's surface is dressed flush. */
 export const seatMm = length(0.3, 100);
 /** What closes a counterbore over a head. */
 export const plug = fill;

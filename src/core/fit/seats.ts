@@ -18,7 +18,7 @@ export interface Seat {
   readonly underHeadMm: number;
   /** Finished surface over the seat, right and left, after contouring at that very spot. */
   readonly overSeatMm: readonly [number, number];
-  /** Finished surface over the head's or the nut's outer face; below zero it stands proud and is inMaterials away. */
+  /** Finished surface over the head's or the nut's outer face; below zero it stands proud and is dressed away. */
   readonly overHeadMm: readonly [number, number];
   readonly threadMm: number;
   readonly engagedMm: number;

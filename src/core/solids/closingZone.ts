@@ -17,7 +17,7 @@ export const ROUND: ClosingLaw = {
 };
 
 /**
- * A slope of y where a region's surface closes like a root: from share `from` of the way between the middle of a
+ * A stretch of y where a region's surface closes like a root: from share `from` of the way between the middle of a
  * section and its end, to that end. `place(s)` answers y for a parameter of the law, and leaves |dy/ds| in `slope`.
  */
 export class ClosingZone {

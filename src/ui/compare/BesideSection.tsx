@@ -64,7 +64,7 @@ export function BesideSection(props: { columns: readonly Column[]; choices: read
               {c.name} <X />
             </Button>
           ))}
-        {full && <Text color="graphite">Four lie side by side: take one away to putBeside another.</Text>}
+        {full && <Text color="graphite">Four lie side by side: take one away to lay another.</Text>}
       </Flex>
       <BesideDrawing columns={columns} />
       {columns.length === 1 && (

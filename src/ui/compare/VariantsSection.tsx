@@ -86,7 +86,7 @@ export function VariantsSection() {
       ))}
       {variants.length === 0 ? (
         <Text color="graphite">
-          None yet. Keep the knife as it is before you try something, and putBeside both side by side.
+          None yet. Keep the knife as it is before you try something, and lay both side by side.
         </Text>
       ) : (
         <VariantList variants={variants} />

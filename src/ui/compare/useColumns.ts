@@ -28,7 +28,7 @@ export interface Column {
   readonly bill: Bill | null;
 }
 
-/** Everything that can be beside beside the knife on the bench. */
+/** Everything that can be laid beside the knife on the bench. */
 export interface Choice {
   readonly beside: Beside;
   readonly group: "variants" | "knives";

@@ -41,7 +41,7 @@ export function BoltsSection({ sheet }: { sheet: FitSheet }) {
       />
       <Note>
         Counterbores are measured from the flat stock; over seat and head is what the finished surface leaves
-        at that very spot, right · left. Below zero a head stands proud and is inMaterials away. Keep epoxy
+        at that very spot, right · left. Below zero a head stands proud and is dressed away. Keep epoxy
         out of the threads.
       </Note>
     </Section>

@@ -1,0 +1,91 @@
+// @vitest-environment happy-dom
+import { screen, waitFor, within } from "@testing-library/react";
+import { userEvent } from "@testing-library/user-event";
+import { describe, expect, it } from "vitest";
+import { applyMend } from "@/core/review/mends";
+import { reviewDesign } from "@/core/review/reviewDesign";
+import { drawn, TRIPS } from "@/core/review/trips.fixtures";
+import type { Finding, TradeRule } from "@/core/review/types";
+import { findingWords } from "@/words/findings";
+import { RULE_WORDS } from "@/words/rules";
+import { onBench } from "../onBench.fixtures";
+import { FindingsSection } from "./FindingsSection";
+
+const PATIENCE = { timeout: 20_000 };
+
+/** The card that says a finding; the mend of one that costs many weighings is on it a moment later. */
+async function cardOf({ rule, subject, ...finding }: Finding): Promise<HTMLElement> {
+  const says = findingWords({ rule, subject, ...finding }, "metric");
+  return waitFor(() => {
+    const cards = [...document.querySelectorAll<HTMLElement>(`[data-finding="${rule}"]`)];
+    const mine = cards.find((c) => c.textContent?.includes(says));
+    if (!mine) throw new Error(`nothing says "${says}"`);
+    if (finding.mend) within(mine).getByRole("button", { name: "Mend it" });
+    return mine;
+  }, PATIENCE);
+}
+
+describe("every fix that is worked out is offered, and done by its button", () => {
+  it.each(Object.entries(TRIPS) as [TradeRule, (typeof TRIPS)[TradeRule]][])("%s", async (rule, design) => {
+    const finding = reviewDesign(design).findings.find((f) => f.rule === rule);
+    if (!finding) throw new Error("not found");
+    const { design: now, session } = await onBench(design, <FindingsSection />);
+    const card = await cardOf(finding);
+    if (!finding.mend) return expect(within(card).queryByRole("button", { name: "Mend it" })).toBeNull();
+    await userEvent.click(within(card).getByRole("button", { name: "Mend it" }));
+    expect(now()).toEqual(applyMend(design, finding.mend));
+    session.undo();
+    expect(now()).toEqual(design);
+  });
+});
+
+describe("a finding that is accepted", () => {
+  const design = TRIPS["shoulder-sharp"];
+  const finding = reviewDesign(design).findings.find((f) => f.rule === "shoulder-sharp");
+
+  it("wants a reason, is out of the way with it, and comes back when that is taken back", async () => {
+    if (!finding) throw new Error("not found");
+    const { design: now } = await onBench(design, <FindingsSection />);
+    await userEvent.click(within(await cardOf(finding)).getByRole("button", { name: "Accept …" }));
+    const reason = screen.getByRole("textbox", { name: "Why it is accepted" });
+    expect(screen.getByRole<HTMLButtonElement>("button", { name: "Accept" }).disabled).toBe(true);
+    await userEvent.type(reason, "Filed round by hand{Enter}");
+    expect(now().fitUp.accepted).toEqual([
+      { rule: "shoulder-sharp", subject: finding.subject, reason: "Filed round by hand" },
+    ]);
+    await screen.findByText(/“Filed round by hand”/, {}, PATIENCE);
+    await waitFor(
+      () => expect(document.querySelector('[data-finding="shoulder-sharp"]')).toBeNull(),
+      PATIENCE,
+    );
+    await userEvent.click(screen.getByRole("button", { name: "Take back" }));
+    expect(now().fitUp.accepted).toEqual([]);
+    await cardOf(finding);
+  });
+
+  it("is left as it is by Escape", async () => {
+    if (!finding) throw new Error("not found");
+    const { design: now } = await onBench(design, <FindingsSection />);
+    await userEvent.click(within(await cardOf(finding)).getByRole("button", { name: "Accept …" }));
+    await userEvent.type(screen.getByRole("textbox", { name: "Why it is accepted" }), "No{Escape}");
+    expect(screen.queryByRole("textbox", { name: "Why it is accepted" })).toBeNull();
+    expect(now()).toEqual(design);
+  });
+});
+
+describe("the limits of the rules", () => {
+  it("are changed by the maker, and say what is usual", async () => {
+    const { design: now } = await onBench(drawn, <FindingsSection />);
+    await userEvent.click(screen.getByRole("button", { name: "Limits of the rules" }));
+    const field = screen.getByRole("textbox", { name: RULE_WORDS["shoulder-sharp"].name });
+    await userEvent.clear(field);
+    await userEvent.type(field, "1.5{Enter}");
+    expect(now().fitUp.limits["shoulder-sharp"]).toBe(1.5);
+    screen.getByText("Usually 1.");
+    await userEvent.clear(field);
+    await userEvent.type(field, "-2{Enter}");
+    // What cannot be is said, and changes nothing.
+    expect(now().fitUp.limits["shoulder-sharp"]).toBe(1.5);
+    expect(field.getAttribute("aria-invalid")).toBe("true");
+  });
+});

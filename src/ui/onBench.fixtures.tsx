@@ -1,0 +1,56 @@
+import "fake-indexeddb/auto";
+import { ChakraProvider } from "@chakra-ui/react";
+import { cleanup, render } from "@testing-library/react";
+import type { ReactNode } from "react";
+import { afterEach } from "vitest";
+import type { Design } from "@/core/design/schema";
+import { weigh } from "@/core/weigh/weigh";
+import { createAutosave } from "@/store/autosave";
+import { addKnife } from "@/store/knives";
+import { createSession } from "@/store/session";
+import { benchService } from "@/workers/bench.service";
+import { startOver } from "@/workers/port.fixtures";
+import { BenchProvider } from "./bench/BenchContext";
+import { Notices } from "./shell/Notices";
+import { system } from "./theme";
+
+/** The same services as in the browser, over a real message channel in this process. */
+const SERVICES: Readonly<Record<string, object>> = { weigh: { weigh }, bench: benchService };
+
+/** Stands for the browser's workers. */
+class WorkerHere {
+  constructor(url: URL) {
+    const name = /(\w+)\.worker/.exec(url.href)?.[1] ?? "";
+    const service = SERVICES[name];
+    if (!service) throw new Error(`no service for ${url.href}`);
+    // biome-ignore lint/correctness/noConstructorReturn: a worker by its two ends
+    return startOver(service).start() as never;
+  }
+}
+Object.assign(globalThis, { Worker: WorkerHere });
+// What the page's layout asks of a browser, and has no answer here.
+globalThis.ResizeObserver ??= class {
+  observe(): void {}
+  unobserve(): void {}
+  disconnect(): void {}
+};
+Element.prototype.scrollTo ??= () => undefined;
+Element.prototype.setPointerCapture ??= () => undefined;
+
+afterEach(cleanup);
+
+/** Puts a knife on the bench, kept as in the browser, and shows something of it. */
+export async function onBench(design: Design, content: ReactNode) {
+  const record = await addKnife(design);
+  const session = createSession(record.design);
+  const autosave = createAutosave(session, record);
+  const shown = render(
+    <ChakraProvider value={system}>
+      <BenchProvider knifeId={record.id} session={session} autosave={autosave}>
+        {content}
+      </BenchProvider>
+      <Notices />
+    </ChakraProvider>,
+  );
+  return { ...shown, session, autosave, design: () => session.getState().design };
+}
