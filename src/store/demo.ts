@@ -1,49 +1,14 @@
-import bracken from "@demo/bracken-dagger.json";
-import cairn from "@demo/cairn-bronze-grip.json";
-import fen from "@demo/fen-rigging-knife.json";
-import gorse from "@demo/gorse-guard-knife.json";
-import heath from "@demo/heath-field-knife.json";
-import holm from "@demo/holm-leather-stack.json";
-import slicer from "@demo/long-meadow-slicer.json";
-import marsh from "@demo/marsh-stick-tang.json";
-import mere from "@demo/mere-framed-hunter.json";
-import quarry from "@demo/old-quarry-re-handled.json";
-import parer from "@demo/orchard-parer.json";
-import reed from "@demo/reed-take-down-hunter.json";
-import rook from "@demo/rook-hunter.json";
-import chopper from "@demo/sallow-camp-chopper.json";
-import skerry from "@demo/skerry-prototype.json";
-import tarn from "@demo/tarn-ready-made-blade.json";
-import { nanoid } from "nanoid";
-import type { Design } from "@/core/design/schema";
-import { db, type StoredKnife } from "./db";
-import { sealed } from "./reading";
-import { DEMO_ID, ready, watched } from "./storage";
+import { db } from "./db";
+import { ready, watched } from "./storage";
 
-const DEMO_FILES = [
-  heath,
-  parer,
-  slicer,
-  chopper,
-  rook,
-  fen,
-  gorse,
-  marsh,
-  bracken,
-  reed,
-  holm,
-  mere,
-  quarry,
-  tarn,
-  cairn,
-  skerry,
-];
 const SEEDED = "demo-knives-laid-out";
 
-/** Lays out the demo knives on the first visit only, so that deleting them lasts. */
+/** Lays out the demo knives on the first visit only, so that deleting them lasts; they are fetched only then. */
 export async function layOutDemoKnivesOnce(): Promise<void> {
   await ready();
+  if (await db.settings.get(SEEDED)) return;
   const from = Date.now();
+  const { demoRecords } = await import("./demoRecords");
   await db.transaction("rw", db.knives, db.settings, async () => {
     if (await db.settings.get(SEEDED)) return;
     await db.settings.put({ key: SEEDED, value: true });
@@ -53,20 +18,9 @@ export async function layOutDemoKnivesOnce(): Promise<void> {
 
 /** Adds every demo knife again. False where the database did not take them. */
 export async function addDemoKnives(): Promise<boolean> {
+  const { demoRecords } = await import("./demoRecords");
   const records = demoRecords(Date.now());
   return watched("demo knives", "the demo knives", async () => {
     await db.knives.bulkPut(records);
   });
-}
-
-function demoRecords(from: number): StoredKnife[] {
-  return DEMO_FILES.map((file, i) => ({
-    id: `${DEMO_ID}${nanoid(8)}`,
-    // Taken as they are: the tests hold that each is a whole design of the present version.
-    ...sealed(file.knife as Design),
-    revision: 1,
-    createdAt: from + i,
-    updatedAt: from + i,
-    saved: null,
-  }));
 }

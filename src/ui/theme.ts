@@ -22,7 +22,6 @@ import {
   nativeSelectSlotRecipe,
   progressSlotRecipe,
   semanticTokens,
-  sliderSlotRecipe,
   spinnerRecipe,
   tableSlotRecipe,
   tabsSlotRecipe,
@@ -62,7 +61,6 @@ const used = defineConfig({
       list: listSlotRecipe,
       nativeSelect: nativeSelectSlotRecipe,
       progress: progressSlotRecipe,
-      slider: sliderSlotRecipe,
       table: tableSlotRecipe,
       tabs: tabsSlotRecipe,
       toast: toastSlotRecipe,
@@ -107,7 +105,7 @@ const config = defineConfig({
     ".section-where": { fontSize: "sm", px: "2", lineHeight: "1.25" },
     ".figure": { flexShrink: "0", maxWidth: "220px" },
     ".figure-name": { fontSize: "sm", color: "graphite" },
-    // Figures of an older state: paled once they have been that for longer than a weighing usually takes.
+    // Figures of an older state.
     ".readout": {
       display: "flex",
       alignItems: "stretch",
@@ -120,9 +118,8 @@ const config = defineConfig({
       borderTopWidth: "1px",
     },
     ".readout-findings": { flex: "1", minWidth: "0", maxHeight: "84px", overflowY: "auto" },
-    "[data-old] .figure-value, [data-old] .figure-below": { opacity: 0.5, transition: "opacity 0s 300ms" },
-    "[data-old=failed] .figure-value, [data-old=failed] .figure-below": { transition: "none" },
-    ".figures-old": { color: "graphite", animation: "figures-old 0s 300ms both" },
+    "[data-old] .figure-value, [data-old] .figure-below": { opacity: 0.5 },
+    ".figures-old": { color: "graphite" },
     ".figure-value": { display: "block", fontSize: "2xl", fontWeight: "600", lineHeight: "1.1" },
     ".figure-below": { fontSize: "sm", color: "graphite", lineHeight: "1.2", whiteSpace: "pre-line" },
     ".strip-key": { fontSize: "sm", lineHeight: "1.25" },
@@ -138,6 +135,7 @@ const config = defineConfig({
     ".strip-tint": { display: "inline-block", width: "10px", height: "10px", me: "1.5" },
     ".strip-figures": { display: "block", ps: "4" },
     ".strip-bar:focus-visible": { outline: "none" },
+    ".range": { width: "full", height: "20px", accentColor: "var(--chakra-colors-ink)", cursor: "pointer" },
     // A link that stands for its whole row.
     ".row-link::after": { content: '""', position: "absolute", inset: 0 },
   },

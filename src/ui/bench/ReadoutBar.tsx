@@ -145,7 +145,7 @@ const FindingLines = memo(function FindingLines() {
 interface FindingLineProps {
   readonly finding: Finding;
   readonly says: string;
-  readonly onMend: (finding: Finding) => void;
+  readonly onMend: (finding: Finding) => Promise<void>;
 }
 
 /** One finding; drawn again only when it says something else or is mended otherwise. */
@@ -156,7 +156,7 @@ const FindingLine = memo(
         <b>{finding.severity === "error" ? "Cannot be built: " : "Look again: "}</b>
         {says}
         {finding.mend && (
-          <Button size="2xs" variant="outline" ms="2" onClick={() => onMend(finding)}>
+          <Button size="2xs" variant="outline" ms="2" onClick={() => void onMend(finding)}>
             Mend it
           </Button>
         )}

@@ -1,5 +1,4 @@
 "use client";
-import { Slider } from "@chakra-ui/react";
 import { memo, useMemo } from "react";
 import type { Design } from "@/core/design/schema";
 import { printLength, type UnitSystem } from "@/core/units/print";
@@ -8,6 +7,7 @@ import { type SectionShape, sectionShapes } from "@/core/views/section";
 import { useUnits } from "@/store/settings";
 import { Filled } from "../drawing/Filled";
 import { DrawnText } from "../drawing/Text";
+import { RangeField } from "../fields/RangeField";
 import { color } from "../theme";
 import { useBench, useBenchState, useLaterDesign } from "./BenchContext";
 
@@ -108,24 +108,15 @@ interface StationSliderProps {
 /** Where the section is taken; not drawn again with every change of the design. */
 const StationSlider = memo(function StationSlider({ low, high, at, onChange }: StationSliderProps) {
   return (
-    <Slider.Root
-      size="sm"
-      colorPalette="gray"
-      px="3"
-      mt="1"
-      aria-label={["Station of the section"]}
-      min={low}
-      max={high}
-      step={1}
-      value={[at]}
-      onValueChange={(e) => onChange(e.value[0])}
-    >
-      <Slider.Control>
-        <Slider.Track>
-          <Slider.Range />
-        </Slider.Track>
-        <Slider.Thumbs />
-      </Slider.Control>
-    </Slider.Root>
+    <div style={{ padding: "0 12px" }}>
+      <RangeField
+        label="Station of the section"
+        value={at}
+        min={low}
+        max={high}
+        step={1}
+        onChange={onChange}
+      />
+    </div>
   );
 });

@@ -1,21 +1,28 @@
 "use client";
-import { Box, Tabs } from "@chakra-ui/react";
+import { Box, Tabs, Text } from "@chakra-ui/react";
+import dynamic from "next/dynamic";
+import type { ComponentType } from "react";
 import { useBench, useStep } from "./BenchContext";
 import { STEPS, type Step } from "./benchState";
 import { BladeStep } from "./steps/BladeStep";
-import { GuardStep } from "./steps/GuardStep";
-import { HandleStep } from "./steps/HandleStep";
-import { PartsStep } from "./steps/PartsStep";
-import { PinsStep } from "./steps/PinsStep";
-import { TangStep } from "./steps/TangStep";
 
-const CONTENT: Record<Step, { name: string; Panel: () => React.ReactNode }> = {
+// A knife is opened at its blade: what the other steps show is fetched when their tab is pointed at.
+const PANELS = {
+  tang: () => import("./steps/TangStep").then((m) => m.TangStep),
+  handle: () => import("./steps/HandleStep").then((m) => m.HandleStep),
+  guard: () => import("./steps/GuardStep").then((m) => m.GuardStep),
+  pins: () => import("./steps/PinsStep").then((m) => m.PinsStep),
+  parts: () => import("./steps/PartsStep").then((m) => m.PartsStep),
+};
+const loading = () => <Text color="graphite">Loading …</Text>;
+
+const CONTENT: Record<Step, { name: string; Panel: ComponentType; prefetch?: () => Promise<unknown> }> = {
   blade: { name: "Blade", Panel: BladeStep },
-  tang: { name: "Tang", Panel: TangStep },
-  handle: { name: "Handle", Panel: HandleStep },
-  guard: { name: "Guard", Panel: GuardStep },
-  pins: { name: "Pins", Panel: PinsStep },
-  parts: { name: "Parts", Panel: PartsStep },
+  tang: { name: "Tang", Panel: dynamic(PANELS.tang, { ssr: false, loading }), prefetch: PANELS.tang },
+  handle: { name: "Handle", Panel: dynamic(PANELS.handle, { ssr: false, loading }), prefetch: PANELS.handle },
+  guard: { name: "Guard", Panel: dynamic(PANELS.guard, { ssr: false, loading }), prefetch: PANELS.guard },
+  pins: { name: "Pins", Panel: dynamic(PANELS.pins, { ssr: false, loading }), prefetch: PANELS.pins },
+  parts: { name: "Parts", Panel: dynamic(PANELS.parts, { ssr: false, loading }), prefetch: PANELS.parts },
 };
 
 /** The step at hand, beside the drawing. */
@@ -53,6 +60,7 @@ function Steps() {
           <Tabs.Trigger
             key={s}
             value={s}
+            onPointerEnter={() => void CONTENT[s].prefetch?.()}
             fontSize="md"
             px="2.5"
             color="graphite"

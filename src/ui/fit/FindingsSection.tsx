@@ -104,7 +104,7 @@ function OneFinding({ finding: f }: { finding: Finding }) {
       {words && (
         <Flex gap="2" mt="1.5" align="center" wrap="wrap">
           {f.mend && (
-            <Button size="xs" onClick={() => mend(f)}>
+            <Button size="xs" onClick={() => void mend(f)}>
               <Wrench /> Mend it
             </Button>
           )}

@@ -1,5 +1,5 @@
 "use client";
-import { Box, Checkbox, Flex, Slider, Stack, Text } from "@chakra-ui/react";
+import { Box, Checkbox, Flex, Stack, Text } from "@chakra-ui/react";
 import dynamic from "next/dynamic";
 import { useTheme } from "next-themes";
 import { type KeyboardEvent, useMemo, useRef, useState } from "react";
@@ -11,6 +11,7 @@ import { useUnits } from "@/store/settings";
 import { partName } from "@/words/parts";
 import { useDesign, useWeighing } from "../bench/BenchContext";
 import { ChoiceField } from "../fields/ChoiceField";
+import { RangeField } from "../fields/RangeField";
 import { offsets } from "./explode";
 import type { Controls } from "./SolidScene";
 import { useSolidParts } from "./useSolidParts";
@@ -150,23 +151,10 @@ function LabelledSlider(props: {
   onChange: (to: number) => void;
 }) {
   return (
-    <Slider.Root
-      size="sm"
-      colorPalette="gray"
-      min={props.min}
-      max={props.max}
-      step={props.step}
-      value={[props.value]}
-      onValueChange={(e) => props.onChange(e.value[0])}
-    >
-      <Slider.Label fontWeight="400">{props.label}</Slider.Label>
-      <Slider.Control>
-        <Slider.Track>
-          <Slider.Range />
-        </Slider.Track>
-        <Slider.Thumbs />
-      </Slider.Control>
-    </Slider.Root>
+    <Stack gap="0">
+      <Text aria-hidden>{props.label}</Text>
+      <RangeField {...props} />
+    </Stack>
   );
 }
 
