@@ -1,5 +1,5 @@
 "use client";
-import * as z from "zod";
+import * as z from "zod/mini";
 import { db } from "./db";
 import { watched } from "./storage";
 import { useKept } from "./useKept";
@@ -14,7 +14,7 @@ const beside = z.discriminatedUnion("kind", [
 ]);
 export type Beside = z.infer<typeof beside>;
 
-const list = z.array(beside).max(MOST_BESIDE - 1);
+const list = z.array(beside).check(z.maxLength(MOST_BESIDE - 1));
 const keyOf = (knifeId: string) => `beside ${knifeId}`;
 const NONE: readonly Beside[] = [];
 
@@ -26,7 +26,7 @@ export function useBeside(knifeId: string): readonly Beside[] {
 /** What lies beside a knife and is still there: what was deleted takes no place, and has it again once it is put back. */
 export async function besideOf(knifeId: string): Promise<readonly Beside[]> {
   const row = await db.settings.get(keyOf(knifeId));
-  const kept = list.catch([]).parse(row?.value ?? []);
+  const kept = z.catch(list, []).parse(row?.value ?? []);
   const there = await Promise.all(
     kept.map((b) => (b.kind === "knife" ? db.knives : db.variants).where("id").equals(b.id).count()),
   );

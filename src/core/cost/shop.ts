@@ -1,5 +1,5 @@
-import * as z from "zod";
-import { entries } from "../design/record/fields";
+import * as z from "zod/mini";
+import { between, entries, plainText, text } from "../design/record/fields";
 import { FASTENER_KINDS, type FastenerKind, isBought } from "../fasteners/registry";
 
 /** Limits of what a shop says: money, what one piece makes, and sizes of stock in mm. */
@@ -8,16 +8,15 @@ export const SHOP_LIMITS = {
   makes: { min: 0.01, max: 1000 },
   sizeMm: { min: 0.1, max: 10_000 },
 } as const;
-const between = ({ min, max }: { readonly min: number; readonly max: number }) =>
-  z.number().min(min).max(max);
-const money = between(SHOP_LIMITS.money);
-const size = between(SHOP_LIMITS.sizeMm);
+const within = ({ min, max }: { readonly min: number; readonly max: number }) => between(min, max);
+const money = within(SHOP_LIMITS.money);
+const size = within(SHOP_LIMITS.sizeMm);
 
 /** What a maker pays for one thing. Money is in the shop's own currency. */
 const price = z.discriminatedUnion("by", [
   z.strictObject({ by: z.literal("weight"), perKg: money }),
   /** Bought by the piece; one makes so many of what is cut from it: 2 for a pair of scales. */
-  z.strictObject({ by: z.literal("piece"), perPiece: money, makes: between(SHOP_LIMITS.makes) }),
+  z.strictObject({ by: z.literal("piece"), perPiece: money, makes: within(SHOP_LIMITS.makes) }),
   /** Bought as a board, sheet, bar or rod of that size. */
   z.strictObject({
     by: z.literal("size"),
@@ -39,9 +38,9 @@ export const HARDWARE: readonly Hardware[] = [
 /** What a shop pays and is paid: by material id or hardware name. */
 export const shopSchema = z.strictObject({
   /** Printed after every sum: a sign or a code, or nothing. */
-  currency: z.string().trim().max(5),
+  currency: text(0, 5),
   ratePerHour: money,
-  prices: entries(z.string().min(1).max(60), price, 1000),
+  prices: entries(plainText(1, 60), price, 1000),
 });
 
 export type Price = z.infer<typeof price>;

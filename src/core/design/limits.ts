@@ -1,4 +1,4 @@
-import * as z from "zod";
+import type * as z from "zod/mini";
 import { type Design, designSchema } from "./schema";
 
 /** The least and the most that a number of a record may be. */
@@ -7,22 +7,26 @@ export interface Limits {
   readonly high: number;
 }
 
+type Schema = z.core.$ZodTypes;
+
 /** The schema itself of what may be null, or left out. */
-function bare(schema: unknown): unknown {
-  return schema instanceof z.ZodNullable || schema instanceof z.ZodOptional ? bare(schema.unwrap()) : schema;
+function bare(schema: Schema): Schema {
+  const { def } = schema._zod;
+  return def.type === "nullable" || def.type === "optional" ? bare(def.innerType as Schema) : schema;
 }
 
 /** Of several kinds the one that a value is of; null where it is of none. */
-function ofKind(schema: unknown, value: unknown): unknown {
+function ofKind(schema: Schema, value: unknown): Schema | null {
   const plain = bare(schema);
-  if (!(plain instanceof z.ZodDiscriminatedUnion)) return plain;
+  const { def } = plain._zod;
+  if (def.type !== "union") return plain;
   const kind = (value as { kind?: unknown } | null | undefined)?.kind;
-  return (
-    plain.options.find((option) => {
-      const told = option instanceof z.ZodObject ? option.shape.kind : null;
-      return told instanceof z.ZodLiteral && told.values.has(kind as never);
-    }) ?? null
-  );
+  const found = (def.options as Schema[]).find(({ _zod: { def: option } }) => {
+    if (option.type !== "object") return false;
+    const told = (option.shape.kind as Schema | undefined)?._zod.def;
+    return told?.type === "literal" && told.values.includes(kind as never);
+  });
+  return found ?? null;
 }
 
 /**
@@ -30,29 +34,38 @@ function ofKind(schema: unknown, value: unknown): unknown {
  * null where the path leads to no number.
  */
 export function limitsAt(design: Design, path: string): Limits | null {
-  let schema: unknown = designSchema;
+  let schema = designSchema as unknown as Schema | undefined;
   let value: unknown = design;
   for (const key of path.split(".")) {
-    const at = ofKind(schema, value);
-    if (at instanceof z.ZodObject) schema = at.shape[key];
-    else if (at instanceof z.ZodArray) schema = at.element;
-    else if (at instanceof z.ZodRecord) schema = at.valueType;
+    const at = schema && ofKind(schema, value);
+    if (!at) return null;
+    const { def } = at._zod;
+    if (def.type === "object") schema = def.shape[key] as Schema | undefined;
+    else if (def.type === "array") schema = def.element as Schema;
+    else if (def.type === "record") schema = def.valueType as Schema;
     else return null;
     value = (value as Record<string, unknown> | null | undefined)?.[key];
   }
-  const number = bare(schema);
-  return number instanceof z.ZodNumber ? limitsOf(number) : null;
+  return schema ? limitsOf(bare(schema)) : null;
 }
 
-const known = new WeakMap<z.ZodNumber, Limits>();
+const known = new WeakMap<object, Limits>();
 
 /** The same object each time: who shows the limits sees by it that they have not changed. */
-function limitsOf(number: z.ZodNumber): Limits | null {
-  const before = known.get(number);
+function limitsOf(schema: Schema): Limits | null {
+  const before = known.get(schema);
   if (before) return before;
-  const { minValue, maxValue } = number;
-  if (minValue === null || maxValue === null) return null;
-  const limits = { low: minValue, high: maxValue };
-  known.set(number, limits);
+  const { def } = schema._zod;
+  if (def.type !== "number") return null;
+  const of = (check: "greater_than" | "less_than"): number | undefined => {
+    const found = def.checks
+      ?.map((c) => c._zod.def as z.core.$ZodChecks["_zod"]["def"])
+      .find((c) => c.check === check);
+    return found && "value" in found ? Number(found.value) : undefined;
+  };
+  const [low, high] = [of("greater_than"), of("less_than")];
+  if (low === undefined || high === undefined) return null;
+  const limits = { low, high };
+  known.set(schema, limits);
   return limits;
 }

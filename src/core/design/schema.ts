@@ -1,7 +1,7 @@
-import * as z from "zod";
+import * as z from "zod/mini";
 import { blade, TIP_STYLES } from "./record/blade";
 import { fastener } from "./record/fastener";
-import { id } from "./record/fields";
+import { id, plainText, text } from "./record/fields";
 import { fitUp } from "./record/fitUp";
 import { guard } from "./record/guard";
 import { handle } from "./record/handle";
@@ -12,22 +12,22 @@ import { work } from "./record/work";
 /** An imported shape: a closed mesh in mm, its numbers as little-endian bytes in base 64. */
 const mesh = z.strictObject({
   id,
-  name: z.string().min(1).max(120),
+  name: plainText(1, 120),
   /** 32-bit floats: x, y, z of each vertex. */
-  vertices: z.base64().max(2_000_000),
+  vertices: z.base64().check(z.maxLength(2_000_000)),
   /** 32-bit unsigned integers: three vertex numbers a triangle. */
-  triangles: z.base64().max(4_000_000),
+  triangles: z.base64().check(z.maxLength(4_000_000)),
 });
 
 export const designSchema = z.strictObject({
-  name: z.string().trim().min(1).max(80),
-  notes: z.string().max(4000),
+  name: text(1, 80),
+  notes: plainText(0, 4000),
   blade,
   tang,
   handle,
-  guard: guard.nullable(),
-  fasteners: z.array(fastener).max(40),
-  meshes: z.array(mesh).max(6),
+  guard: z.nullable(guard),
+  fasteners: z.array(fastener).check(z.maxLength(40)),
+  meshes: z.array(mesh).check(z.maxLength(6)),
   fitUp,
   use,
   work,

@@ -1,4 +1,4 @@
-import type * as z from "zod";
+import type * as z from "zod/mini";
 import type { meshPlace } from "../design/record/fields";
 import type { StoredMesh } from "../design/schema";
 import { decodeMesh } from "../design/storedMesh";

@@ -1,5 +1,5 @@
-import * as z from "zod";
-import { height, materialId, mm, station } from "./fields";
+import * as z from "zod/mini";
+import { between, height, materialId, mm, station } from "./fields";
 
 export const TIP_STYLES = [
   "drop-point",
@@ -13,7 +13,7 @@ export const TIP_STYLES = [
 const tip = z.strictObject({
   style: z.enum(TIP_STYLES),
   /** Height of the tip over the edge line, as a share of the heel height. */
-  heightShare: z.number().min(0).max(1.5),
+  heightShare: between(0, 1.5),
   /** Length before the tip over which the spine runs to it. */
   dropMm: mm(0, 1000),
   /** Length before the tip over which the edge rises to it. */
@@ -27,7 +27,7 @@ const grind = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("partial-flat"), ...grindHeight }),
   z.strictObject({ kind: z.literal("hollow"), ...grindHeight, wheelRadiusMm: mm(5, 2000) }),
   /** bulge 0 is flat, 1 a parabola that leaves the flat of the blade without a corner. */
-  z.strictObject({ kind: z.literal("convex"), ...grindHeight, bulge: z.number().min(0).max(1) }),
+  z.strictObject({ kind: z.literal("convex"), ...grindHeight, bulge: between(0, 1) }),
   z.strictObject({ kind: z.literal("single-bevel"), ...grindHeight, side: z.enum(["right", "left"]) }),
 ]);
 
@@ -39,16 +39,16 @@ const measuredBalance = z.discriminatedUnion("kind", [
     kind: z.literal("supports"),
     restAtMm: station,
     scaleAtMm: station,
-    readingG: z.number().min(0).max(10000),
+    readingG: between(0, 10000),
   }),
 ]);
 
 /** A blade in the hand, weighed with its tang before it has a handle. */
 const measured = z.strictObject({
-  massG: z.number().min(0.5).max(10000),
+  massG: between(0.5, 10000),
   balance: measuredBalance,
   /** How far the weight and the balance may be off. */
-  massOffG: z.number().min(0).max(1000),
+  massOffG: between(0, 1000),
   balanceOffMm: mm(0, 100),
   /** Whether the holes of pins and tang were in it when it was weighed. */
   holesIn: z.boolean(),
@@ -72,7 +72,7 @@ export const blade = z.strictObject({
   tip,
   grind,
   /** Null for a blade drawn here: its weight comes from its shape. */
-  measured: measured.nullable(),
+  measured: z.nullable(measured),
 });
 
 export type MeasuredBlade = z.infer<typeof measured>;

@@ -1,4 +1,4 @@
-import * as z from "zod";
+import * as z from "zod/mini";
 import { FASTENER_KINDS, type Fastener, kindOf } from "../../fasteners/registry";
 import { height, id, station } from "./fields";
 import { shapeOf } from "./schemaOf";
@@ -10,7 +10,7 @@ const [first, ...rest] = FASTENER_KINDS.map((kind) =>
 );
 
 /** A fastener of any kind in the registry. */
-export const fastener = z.discriminatedUnion("kind", [first, ...rest]) as unknown as z.ZodType<
+export const fastener = z.discriminatedUnion("kind", [first, ...rest]) as unknown as z.ZodMiniType<
   Fastener,
   Fastener
 >;

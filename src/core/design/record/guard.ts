@@ -1,20 +1,19 @@
-import * as z from "zod";
+import * as z from "zod/mini";
 import { FITTINGS, type Fittings } from "../../guardFittings/registry";
-import { fill, materialId, meshPlace, mm, printed, roundness } from "./fields";
+import { between, fill, materialId, meshPlace, mm, printed, roundness } from "./fields";
 import { shapeOf } from "./schemaOf";
 
 /** What is fitted to it, of each kind in the registry; null where it has none. */
 const fittings = Object.fromEntries(
-  FITTINGS.map(({ kind, fields }) => [kind, z.strictObject(shapeOf(fields)).nullable()]),
-) as unknown as { [K in keyof Fittings]: z.ZodType<Fittings[K], Fittings[K]> };
+  FITTINGS.map(({ kind, fields }) => [kind, z.nullable(z.strictObject(shapeOf(fields)))]),
+) as unknown as { [K in keyof Fittings]: z.ZodMiniType<Fittings[K], Fittings[K]> };
 
 /** Plates across the tang, the front face of the first on the datum. */
 export const guard = z.strictObject({
   /** Front to back. */
   plates: z
     .array(z.strictObject({ material: materialId, thicknessMm: mm(0.3, 60), printed }))
-    .min(1)
-    .max(6),
+    .check(z.minLength(1), z.maxLength(6)),
   /** How far it stands over and under the axis. */
   aboveMm: mm(1, 150),
   belowMm: mm(1, 150),
@@ -24,19 +23,19 @@ export const guard = z.strictObject({
   /** Half height of the middle, which stays flat for the handle and as wide as the guard. */
   bossMm: mm(1, 150),
   /** Width of the arms at their ends; null is one oval or rectangle. */
-  armWidthMm: mm(0.5, 120).nullable(),
+  armWidthMm: z.nullable(mm(0.5, 120)),
   /** How far the ends lean forward (+) or back (−). */
   sweepAboveMm: mm(-80, 80),
   sweepBelowMm: mm(-80, 80),
   /** Thickness at the ends as a share of that in the middle. */
-  endShare: z.number().min(0.1).max(2),
+  endShare: between(0.1, 2),
   /** How far the front face's rim lies behind its middle. */
   domeMm: mm(0, 20),
   /** Room round a hidden tang. */
   slot: z.strictObject({ clearanceMm: mm(0, 5), fill }),
   ...fittings,
   /** An imported shape in place of the plates' own; the first plate's material and printing hold. */
-  mesh: meshPlace.nullable(),
+  mesh: z.nullable(meshPlace),
 });
 
 export type Guard = z.infer<typeof guard>;

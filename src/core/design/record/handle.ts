@@ -1,7 +1,7 @@
-import * as z from "zod";
+import * as z from "zod/mini";
 import { SHAPE_KINDS, type SizedShape, shapeKindOf } from "../../pieceShapes/registry";
 import { FACET_COUNTS } from "../../solids/section";
-import { height, id, materialId, meshPlace, mm, printed, roundness, station } from "./fields";
+import { between, height, id, materialId, meshPlace, mm, printed, roundness, station } from "./fields";
 import { shapeOf } from "./schemaOf";
 
 export const NODE_ROLES = [
@@ -30,7 +30,7 @@ const planNode = z.strictObject({
   /** Half thickness of the finished handle there, from the centre plane to the right. */
   halfMm: mm(0.2, 80),
   /** The same to the left; null where both sides are alike. */
-  leftHalfMm: mm(0.2, 80).nullable(),
+  leftHalfMm: z.nullable(mm(0.2, 80)),
   /** Section there: 0 is flat-sided, 1 an ellipse. */
   roundness,
 });
@@ -40,12 +40,12 @@ const liner = z.strictObject({ material: materialId, thicknessMm: mm(0.05, 10) }
 
 const handleShape = {
   /** From the front face at the spine side round the butt to the front face at the edge side. */
-  outline: z.array(outlineNode).min(4).max(40),
-  plan: z.array(planNode).min(2).max(20),
+  outline: z.array(outlineNode).check(z.minLength(4), z.maxLength(40)),
+  plan: z.array(planNode).check(z.minLength(2), z.maxLength(20)),
   /** Number of flats all round instead of a rounded section, or null. */
-  facets: z.union(FACET_COUNTS.map((n) => z.literal(n))).nullable(),
+  facets: z.nullable(z.union(FACET_COUNTS.map((n) => z.literal(n)))),
   /** A hollow that a wheel leaves on both sides, its middle and its chord along the handle. */
-  waist: z.strictObject({ xMm: station, chordMm: mm(1, 300), wheelRadiusMm: mm(5, 2000) }).nullable(),
+  waist: z.nullable(z.strictObject({ xMm: station, chordMm: mm(1, 300), wheelRadiusMm: mm(5, 2000) })),
 };
 
 /** A metal block at one end of both scales, down to the tang. */
@@ -54,18 +54,18 @@ const bolster = z.strictObject({
   left: materialId,
   lengthMm: mm(0.5, 200),
   /** Lean of the joint with the scale, its top toward the front. */
-  tiltDeg: z.number().min(-60).max(60),
+  tiltDeg: between(-60, 60),
   /** Undercut that the scale tucks under. */
-  dovetailDeg: z.number().min(0).max(60),
+  dovetailDeg: between(0, 60),
 });
 
 /** Where one segment of the scales ends and the next begins, the same on both sides. */
 const joint = z.strictObject({
   id,
   xMm: station,
-  tiltDeg: z.number().min(-60).max(60),
+  tiltDeg: between(-60, 60),
   /** A slice between the segments, or null. */
-  divider: z.strictObject({ material: materialId, thicknessMm: mm(0.1, 30) }).nullable(),
+  divider: z.nullable(z.strictObject({ material: materialId, thicknessMm: mm(0.1, 30) })),
   /** Materials of the segments behind it. */
   right: materialId,
   left: materialId,
@@ -77,10 +77,10 @@ const scalesHandle = z.strictObject({
   right: scale,
   left: scale,
   /** From the tang outward, the same on both sides. */
-  liners: z.array(liner).max(3),
-  frontBevel: z.strictObject({ lengthMm: mm(0.1, 60), angleDeg: z.number().min(5).max(85) }).nullable(),
-  bolsters: z.strictObject({ front: bolster.nullable(), rear: bolster.nullable() }),
-  joints: z.array(joint).max(8),
+  liners: z.array(liner).check(z.maxLength(3)),
+  frontBevel: z.nullable(z.strictObject({ lengthMm: mm(0.1, 60), angleDeg: between(5, 85) })),
+  bolsters: z.strictObject({ front: z.nullable(bolster), rear: z.nullable(bolster) }),
+  joints: z.array(joint).check(z.maxLength(8)),
 });
 
 export const PIECE_ROLES = [
@@ -99,7 +99,7 @@ const pieceShape = z.discriminatedUnion("kind", [
   ...SHAPE_KINDS.map((kind) =>
     z.strictObject({ kind: z.literal(kind), ...shapeOf(shapeKindOf({ kind }).fields) }),
   ),
-]) as unknown as z.ZodType<PieceShape, PieceShape>;
+]) as unknown as z.ZodMiniType<PieceShape, PieceShape>;
 
 const piece = z.strictObject({
   id,
@@ -108,11 +108,11 @@ const piece = z.strictObject({
   /** Along the axis, before it is pressed. */
   lengthMm: mm(0.1, 600),
   /** Share of its length that pulling up takes: leather, cork, bark. */
-  pressedShare: z.number().min(0).max(0.5),
+  pressedShare: between(0, 0.5),
   /** Lean of its rear joint, its top toward the front. */
-  tiltDeg: z.number().min(-45).max(45),
+  tiltDeg: between(-45, 45),
   /** Null follows the handle's outline and section. */
-  shape: pieceShape.nullable(),
+  shape: z.nullable(pieceShape),
   printed,
 });
 
@@ -131,8 +131,8 @@ const fingerRing = z.strictObject({
 const stackHandle = z.strictObject({
   kind: z.literal("stack"),
   ...handleShape,
-  pieces: z.array(piece).min(1).max(40),
-  rings: z.array(fingerRing).max(5),
+  pieces: z.array(piece).check(z.minLength(1), z.maxLength(40)),
+  rings: z.array(fingerRing).check(z.maxLength(5)),
 });
 
 export const handle = z.discriminatedUnion("kind", [scalesHandle, stackHandle]);

@@ -1,8 +1,8 @@
-import * as z from "zod";
+import * as z from "zod/mini";
 import type { Field, Fields } from "../../record/fields";
 import { fill, materialId, mm } from "./fields";
 
-function schemaOfField(field: Field): z.ZodTypeAny {
+function schemaOfField(field: Field): z.ZodMiniType {
   switch (field.type) {
     case "length":
     case "share":
@@ -22,6 +22,6 @@ function schemaOfField(field: Field): z.ZodTypeAny {
 }
 
 /** What checks each of a record's fields. */
-export function shapeOf(fields: Fields): Record<string, z.ZodTypeAny> {
+export function shapeOf(fields: Fields): Record<string, z.ZodMiniType> {
   return Object.fromEntries(Object.entries(fields).map(([key, field]) => [key, schemaOfField(field)]));
 }

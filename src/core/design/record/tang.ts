@@ -1,6 +1,6 @@
-import * as z from "zod";
+import * as z from "zod/mini";
 import { BAR_END_KINDS, type BarEnd, endKindOf } from "../../tangEnds/registry";
-import { fill, height, id, materialId, mm, station } from "./fields";
+import { between, fill, height, id, materialId, mm, station } from "./fields";
 import { shapeOf } from "./schemaOf";
 
 export const HOLE_PURPOSES = ["lighten", "key", "old-pin"] as const;
@@ -22,7 +22,7 @@ const tangSlot = z.strictObject({
   yMm: height,
   lengthMm: mm(0.5, 300),
   widthMm: mm(0.3, 60),
-  angleDeg: z.number().min(-90).max(90),
+  angleDeg: between(-90, 90),
   fill,
 });
 
@@ -47,11 +47,11 @@ const short = z.strictObject({
 const fullTang = z.strictObject({
   kind: z.literal("full"),
   /** Thickness at the front and at the butt; null keeps the spine's thickness throughout. */
-  taper: z.strictObject({ frontMm: mm(0.3, 25), buttMm: mm(0.3, 25) }).nullable(),
-  holes: z.array(tangHole).max(60),
-  slots: z.array(tangSlot).max(20),
-  recess: recess.nullable(),
-  short: short.nullable(),
+  taper: z.nullable(z.strictObject({ frontMm: mm(0.3, 25), buttMm: mm(0.3, 25) })),
+  holes: z.array(tangHole).check(z.maxLength(60)),
+  slots: z.array(tangSlot).check(z.maxLength(20)),
+  recess: z.nullable(recess),
+  short: z.nullable(short),
 });
 
 /** A stick of rectangular to round section, straight or tapered, its middle at one height. */
@@ -77,7 +77,7 @@ const room = { clearanceMm: mm(0, 10), deeperMm: mm(0, 50), fill };
 /** One bit's work: a hole, or a row of them across the height. */
 const drilling = z.strictObject({
   bitMm: mm(0.5, 60),
-  count: z.number().int().min(1).max(12),
+  count: z.int().check(z.gte(1), z.lte(12)),
   pitchMm: mm(0, 60),
   depthMm: mm(0.5, 600),
 });
@@ -95,7 +95,11 @@ const blockHole = z.discriminatedUnion("kind", [
     fill,
   }),
   /** Depths run from the handle's front; a later stage may be deeper and narrower. */
-  z.strictObject({ kind: z.literal("drilled"), stages: z.array(drilling).min(1).max(4), fill }),
+  z.strictObject({
+    kind: z.literal("drilled"),
+    stages: z.array(drilling).check(z.minLength(1), z.maxLength(4)),
+    fill,
+  }),
 ]);
 
 const [plainEnd, ...otherEnds] = BAR_END_KINDS.map((kind) =>
@@ -103,7 +107,10 @@ const [plainEnd, ...otherEnds] = BAR_END_KINDS.map((kind) =>
 );
 
 /** An end of any kind in the registry. */
-const barEnd = z.discriminatedUnion("kind", [plainEnd, ...otherEnds]) as unknown as z.ZodType<BarEnd, BarEnd>;
+const barEnd = z.discriminatedUnion("kind", [plainEnd, ...otherEnds]) as unknown as z.ZodMiniType<
+  BarEnd,
+  BarEnd
+>;
 
 const hiddenTang = z.strictObject({ kind: z.literal("hidden"), ...bar, hole: blockHole, end: barEnd });
 

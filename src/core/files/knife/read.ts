@@ -1,4 +1,4 @@
-import * as z from "zod";
+import * as z from "zod/mini";
 import { migrate } from "../../design/migrate";
 import { variantName } from "../../design/record/fields";
 import { type Design, designSchema, type StoredMesh } from "../../design/schema";
@@ -103,7 +103,9 @@ function meshProblem(stored: StoredMesh): string | null {
 }
 
 /** Variants came with version 5; one that is no whole knife refuses the file. */
-const variantList = z.array(z.strictObject({ name: variantName, knife: z.unknown() })).max(MOST_VARIANTS);
+const variantList = z
+  .array(z.strictObject({ name: variantName, knife: z.unknown() }))
+  .check(z.maxLength(MOST_VARIANTS));
 
 function readVariants(design: Design, value: unknown, version: number): KnifeReading {
   const list = variantList.safeParse(value);
@@ -117,7 +119,7 @@ function readVariants(design: Design, value: unknown, version: number): KnifeRea
   return { ok: true, design, variants };
 }
 
-function problemsOf(error: z.ZodError, at: string): Problem[] {
+function problemsOf(error: z.core.$ZodError, at: string): Problem[] {
   return error.issues.slice(0, 20).map(({ path, message }) => ({
     path: at + path.map((key) => (typeof key === "number" ? `[${key}]` : `.${String(key)}`)).join(""),
     message,
