@@ -130,11 +130,13 @@ test("a dragged point stays under the pointer; at its end all that is shown is o
   await page.mouse.down();
   for (const by of [8, 16, 24, 32, 40, 34, 28]) {
     await page.mouse.move(from.x + by / 2, from.y + by);
-    await page.waitForTimeout(60);
-    const now = await middle();
     // Half a step of the snapping, 0.5 mm, at some 3 px each.
-    expect(Math.abs(now.x - from.x - by / 2)).toBeLessThan(1.5);
-    expect(Math.abs(now.y - from.y - by)).toBeLessThan(1.5);
+    await expect
+      .poll(async () => {
+        const now = await middle();
+        return Math.max(Math.abs(now.x - from.x - by / 2), Math.abs(now.y - from.y - by));
+      })
+      .toBeLessThan(1.5);
   }
   expect(await tick.boundingBox(), "the ruler stands still").toEqual(at);
   await expect.poll(() => field.inputValue(), "fields follow meanwhile").not.toBe(before);
@@ -189,17 +191,22 @@ test("scales, liners, bevel, tang taper, holes and every pin kind change the wei
 test("every tip and every grind draws and weighs", async ({ page }) => {
   await openKnife(page, "Heath field knife");
   const weights = new Set<number>();
+  const weighed = async () => {
+    await written(page);
+    const weighing = weigh((await keptKnife(page)).design as Design);
+    if (!weighing.ok) throw new Error("not weighed");
+    await expect.poll(() => weightOf(page)).toBeCloseTo(weighing.report.massG, 1);
+    weights.add(await weightOf(page));
+  };
   for (const tip of ["drop-point", "clip-point", "spear", "sheepsfoot", "straight-back", "trailing-point"]) {
     await page.getByLabel("Style", { exact: true }).selectOption(tip);
     await expect(page.getByTestId("findings")).not.toContainText("Cannot be built");
-    await page.waitForTimeout(100);
-    weights.add(await weightOf(page));
+    await weighed();
   }
   for (const grind of ["full-flat", "partial-flat", "hollow", "convex", "single-bevel"]) {
     await page.getByLabel("Kind", { exact: true }).selectOption(grind);
     await expect(page.getByTestId("findings")).not.toContainText("Cannot be built");
-    await page.waitForTimeout(100);
-    weights.add(await weightOf(page));
+    await weighed();
   }
   expect(weights.size).toBeGreaterThanOrEqual(9);
 });

@@ -45,15 +45,16 @@ for (const path of PAGES) {
 
 test("a script that got into a page does not run", async ({ page }) => {
   await page.goto("/");
-  await page.evaluate(() => {
+  await page.evaluate(async () => {
     const script = document.createElement("div");
     script.innerHTML = '<img src="x" onerror="window.ran = true">';
     document.body.append(script);
     const inline = document.createElement("script");
     inline.textContent = "window.ran = true";
     document.body.append(inline);
+    // Its handlers would have been called by now.
+    await new Promise((done) => script.firstElementChild?.addEventListener("error", done));
   });
-  await page.waitForTimeout(300);
   expect(await page.evaluate(() => (window as unknown as { ran?: boolean }).ran)).toBeUndefined();
 });
 

@@ -190,3 +190,44 @@ test("a guard drawn elsewhere is imported, scaled from metres; open and huge fil
   await page.getByRole("button", { name: "Back to a plate" }).click();
   await agrees(page, "plate again");
 });
+
+test("a binding screw is added from its common sizes, and drilled for what it needs", async ({ page }) => {
+  await openKnife(page, "Heath field knife");
+  const before = await weightOf(page);
+  await step(page, "Pins");
+  await page.getByRole("button", { name: "Binding screw", exact: true }).click();
+  await expect.poll(() => weightOf(page)).not.toBe(before);
+  const { fasteners } = (await keptKnife(page)).design as Design;
+  const added = fasteners[fasteners.length - 1];
+  expect(added.kind).toBe("binding-screw");
+  const card = page.locator(`[data-item="${added.id}"]`);
+  await card.getByRole("textbox", { name: "Post diameter" }).fill("60");
+  await page.keyboard.press("Enter");
+  await expect(card.getByText(/Must be from 1 mm to 40 mm/)).toBeVisible();
+  await card.getByRole("textbox", { name: "Post diameter" }).fill("5");
+  await page.keyboard.press("Enter");
+  await expect
+    .poll(async () => {
+      const kept = ((await keptKnife(page)).design as Design).fasteners.find((f) => f.id === added.id);
+      return kept && "diameterMm" in kept ? kept.diameterMm : null;
+    })
+    .toBe(5);
+  await page.getByRole("button", { name: "Fit-up" }).click();
+  await expect(page.locator("#drills")).toContainText("binding 1");
+});
+
+test("a knuckle bow is put on a guard and weighed; that such grips are forbidden in places is said", async ({
+  page,
+}) => {
+  await openKnife(page, "Gorse guard knife");
+  const before = await weightOf(page);
+  await step(page, "Guard");
+  await page.getByText("Knuckle bow to the butt", { exact: true }).click();
+  await expect.poll(() => weightOf(page)).toBeGreaterThan(before + 3);
+  await expect(page.getByTestId("findings")).not.toContainText("Cannot be built");
+  const heavier = await weightOf(page);
+  await typeLength(page, "Bow thickness", "6");
+  await expect.poll(() => weightOf(page)).toBeGreaterThan(heavier + 2);
+  await page.getByRole("button", { name: "Fit-up" }).click();
+  await expect(page.locator("#cautions")).toContainText(/knuckle/i);
+});
