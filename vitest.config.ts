@@ -8,5 +8,10 @@ export default defineConfig({
       "@demo": fileURLToPath(new URL("./demo", import.meta.url)),
     },
   },
-  test: { include: ["src/**/*.test.{ts,tsx}", "demo/**/*.test.ts", "faults/**/*.test.ts"], testTimeout: 60_000 },
+  test: {
+    include: ["src/**/*.test.{ts,tsx}", "demo/**/*.test.ts", "faults/**/*.test.ts"],
+    testTimeout: 60_000,
+    // Every core: one is kept free otherwise, and here that is half of them.
+    maxWorkers: "100%",
+  },
 });

@@ -4,6 +4,7 @@ import { chromium, type Page } from "@playwright/test";
 import { CHROMIUM } from "../scripts/lib/chromium.mjs";
 
 const KNIFE = "Heath field knife";
+const GUARDED = "Gorse guard knife";
 // Whole rounds: each drag ends where it began.
 const MOVES = 96;
 const STEP_PX = 5;
@@ -47,8 +48,19 @@ async function served(port: number): Promise<ChildProcess> {
   throw new Error("the application did not start");
 }
 
+/** Where figures are read while dragging: the part of the page, and what in it holds figures. */
+interface Readout {
+  readonly within: string;
+  readonly figures: string;
+}
+
+// The whole readout bar, its figures not rounded: moving a pin changes the balance, and hardly as it is printed.
+const BAR: Readout = { within: "[aria-label=Readout]", figures: ".figure" };
+// The grip point moves nothing that is weighed: what it says is how the knife moves.
+const MOTION: Readout = { within: "#motion", figures: "#motion" };
+
 /** Runs in the page: notes every frame, and how long after a move the readout has been painted anew. */
-function watch(): void {
+function watch({ within, figures }: Readout): void {
   const seen = { frames: [] as number[], readouts: [] as number[], on: true, last: 0, moved: 0 };
   Object.assign(window, { seen });
   const frame = (now: number) => {
@@ -64,13 +76,12 @@ function watch(): void {
     },
     true,
   );
-  // The whole readout bar, its figures not rounded: moving a pin changes the balance, and hardly as it is printed.
-  const readout = document.querySelector("[aria-label=Readout]");
+  const readout = document.querySelector(within);
   if (!readout) throw new Error("no readout");
   new MutationObserver((changes) => {
     // A figure that reads otherwise; that figures are marked as old is no answer yet.
     const isFigure = (node: Node) =>
-      (node instanceof Element ? node : node.parentElement)?.closest(".figure") !== null;
+      (node instanceof Element ? node : node.parentElement)?.closest(figures) !== null;
     if (!changes.some((c) => isFigure(c.target))) return;
     const from = seen.moved;
     seen.moved = 0;
@@ -89,9 +100,14 @@ function thereAndBack(i: number, n: number): number {
   return at <= n ? at : at <= 3 * n ? 2 * n - at : at - 4 * n;
 }
 
-async function dragged(page: Page, what: string, from: { x: number; y: number }): Promise<DragTimes> {
+async function dragged(
+  page: Page,
+  what: string,
+  from: { x: number; y: number },
+  readout = BAR,
+): Promise<DragTimes> {
   await page.mouse.move(from.x, from.y);
-  await page.evaluate(watch);
+  await page.evaluate(watch, readout);
   await page.mouse.down();
   // Each move farther than a step of the snapping, or it would change nothing.
   for (let i = 1; i <= MOVES; i++)
@@ -106,7 +122,10 @@ async function dragged(page: Page, what: string, from: { x: number; y: number })
   return { what, frames: seen.frames, readouts: seen.readouts };
 }
 
-/** Drags on the bench in headless Chromium with software drawing: nothing, a pin, a point of the outline. */
+/**
+ * Drags on the bench in headless Chromium with software drawing: nothing, a pin, a point of the outline, a point of a
+ * guard, and the grip point on the Balance view.
+ */
 export async function dragTimes(): Promise<DragTimes[]> {
   const port = await freePort();
   const server = await served(port);
@@ -116,11 +135,14 @@ export async function dragTimes(): Promise<DragTimes[]> {
   });
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-    await page.goto(`http://localhost:${port}/`);
-    await page.getByRole("link", { name: KNIFE, exact: true }).click();
-    await page.waitForFunction(() =>
-      /\d/.test(document.querySelector("[data-testid=weight]")?.textContent ?? ""),
-    );
+    const open = async (knife: string) => {
+      await page.goto(`http://localhost:${port}/`);
+      await page.getByRole("link", { name: knife, exact: true }).click();
+      await page.waitForFunction(() =>
+        /\d/.test(document.querySelector("[data-testid=weight]")?.textContent ?? ""),
+      );
+    };
+    await open(KNIFE);
     const middle = async (selector: string) => {
       const box = await page.locator(selector).boundingBox();
       if (!box) throw new Error(`no ${selector} on the drawing`);
@@ -136,7 +158,13 @@ export async function dragTimes(): Promise<DragTimes[]> {
     const pin = await dragged(page, "a pin", await middle("[data-point=pin-1]"));
     await page.getByRole("tab", { name: "Handle" }).click();
     const outline = await dragged(page, "a point of the outline", await middle("[data-point=swell]"));
-    return [nothing, pin, outline];
+    await page.getByRole("button", { name: "Balance", exact: true }).click();
+    await page.locator("#motion").waitFor();
+    const grip = await dragged(page, "the grip point", await middle("[data-point=grip]"), MOTION);
+    await open(GUARDED);
+    await page.getByRole("tab", { name: "Guard" }).click();
+    const guard = await dragged(page, "a point of a guard", await middle("[data-point=guard-bottom]"));
+    return [nothing, pin, outline, guard, grip];
   } finally {
     await browser.close();
     server.kill();

@@ -23,6 +23,39 @@ test("the first visit shows at least five demo knives, each with its weight and 
   expect(elsewhere, "no network at run time").toEqual([]);
 });
 
+test("no name moves away from under the pointer while figures come in, on the first visit or the next", async ({
+  page,
+}) => {
+  // Where every name stands, noted whenever that is another place than in the frame before.
+  await page.addInitScript(() => {
+    const places: string[] = [];
+    Object.assign(window, { places });
+    const look = () => {
+      const now = [...document.querySelectorAll("a.row-link")]
+        .map((a) => `${a.textContent} ${Math.round(a.getBoundingClientRect().top)}`)
+        .join("\n");
+      // A name that is not there yet moves nothing: each is compared by itself.
+      if (now && now !== places[places.length - 1]) places.push(now);
+      requestAnimationFrame(look);
+    };
+    look();
+  });
+  for (const visit of ["first", "next"]) {
+    await page.goto("/");
+    await expect(page.getByTestId("rack-mass")).toHaveCount(16);
+    const seen = await page.evaluate(() => (window as unknown as { places: string[] }).places);
+    const at = new Map<string, Set<string>>();
+    for (const one of seen.flatMap((s) => s.split("\n"))) {
+      const name = one.slice(0, one.lastIndexOf(" "));
+      at.set(name, (at.get(name) ?? new Set()).add(one.slice(name.length + 1)));
+    }
+    expect(at.size).toBe(16);
+    expect([...at].filter(([, tops]) => tops.size > 1).map(([name, tops]) => [visit, name, ...tops])).toEqual(
+      [],
+    );
+  }
+});
+
 test("new, rename, duplicate, delete and undo", async ({ page }) => {
   await page.goto("/");
   await expect(page.getByTestId("rack-row")).toHaveCount(16);

@@ -38,11 +38,26 @@ describe("figures on the rack", () => {
 
     const second = createRackFigures(plain, () => extent);
     await second.begin(ids);
-    const { known, begun } = second.getState();
-    expect(begun).toBe(true);
+    const { known, ids: listed } = second.getState();
+    expect(listed).toBe(ids);
     expect(ids.map((id) => known.get(id)?.massG)).toEqual(ids.map(() => expect.any(Number)));
     await new Promise((r) => setTimeout(r, 50));
     expect(weighed).toHaveLength(3);
+  });
+
+  it("never list a knife before its size is known, even when the rack was empty a moment ago", async () => {
+    const figures = createRackFigures(plain, () => extent);
+    const unsized: string[] = [];
+    const stop = figures.subscribe(({ ids, known }) =>
+      unsized.push(...(ids ?? []).filter((id) => !known.get(id)?.extent)),
+    );
+    const early = figures.begin([]);
+    const ids = await rack("Sedge", "Rush", "Reed");
+    await Promise.all([early, figures.begin(ids)]);
+    expect(figures.getState().ids).toBe(ids);
+    await done(3);
+    expect(unsized).toEqual([]);
+    stop();
   });
 
   it("are worked out anew for what was changed, and by another engine", async () => {
@@ -94,7 +109,7 @@ describe("figures on the rack", () => {
     await figures.begin(ids);
     await new Promise((r) => setTimeout(r, 60));
     expect(weighed).toEqual([]);
-    expect(figures.getState().begun, "what was kept is shown all the same").toBe(true);
+    expect(figures.getState().ids, "what was kept is shown all the same").toBe(ids);
     figures.rest(false);
     await vi.waitFor(() => expect(weighed.length).toBeGreaterThan(0));
     figures.rest(true);

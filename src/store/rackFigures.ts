@@ -18,8 +18,8 @@ export interface RackFigures {
   readonly known: ReadonlyMap<string, FiguresRecord>;
   /** Why the last one could not be weighed, where the weighing itself failed. */
   readonly failure: string | null;
-  /** Whether the figures that were kept have been read. */
-  readonly begun: boolean;
+  /** The knives listed, once the figures that were kept of them have been read; null before. */
+  readonly ids: readonly string[] | null;
 }
 
 /** What is known of a knife that was measured but not weighed. */
@@ -56,7 +56,7 @@ type Extent = FiguresRecord["extent"];
  * What was worked out is kept for the next visit.
  */
 export function createRackFigures(weigh: Weigh, extentOf: (design: Design) => Extent) {
-  const store = createStore<RackFigures>(() => ({ known: new Map(), failure: null, begun: false }));
+  const store = createStore<RackFigures>(() => ({ known: new Map(), failure: null, ids: null }));
   const unkept = new Map<string, FiguresRecord>();
   const failed = new Set<string>();
   let first: readonly string[] = [];
@@ -64,7 +64,7 @@ export function createRackFigures(weigh: Weigh, extentOf: (design: Design) => Ex
   let running = false;
   let stopped = false;
   let resting = false;
-  let begun = false;
+  let kept: Promise<void> | null = null;
 
   async function keep(): Promise<void> {
     const rows = [...unkept.values()];
@@ -139,25 +139,38 @@ export function createRackFigures(weigh: Weigh, extentOf: (design: Design) => Ex
     if (unkept.size > 0) await keep();
   }
 
+  async function readKept(): Promise<void> {
+    const [rows, at] = await Promise.all([
+      db.figures.toArray().catch(() => []),
+      statesOf().catch(() => new Map<string, never>()),
+    ]);
+    states = at;
+    store.setState({ known: new Map(rows.map((r) => [r.id, r] as const)) });
+  }
+
   return Object.assign(store, {
-    /** Takes the figures that were kept, and goes on with those of the knives listed. */
+    /**
+     * Lists these knives, with the figures that were kept of them, and goes on with the rest. Of those that are seen for
+     * the first time at least the sizes stand from the start: the scale they share does not change under the pointer.
+     */
     begin: async (ids: readonly string[]) => {
-      if (!begun) {
-        begun = true;
-        const [rows, at] = await Promise.all([
-          db.figures.toArray().catch(() => []),
-          statesOf().catch(() => new Map<string, never>()),
-        ]);
-        states = at;
-        const known = new Map(rows.map((r) => [r.id, r] as const));
-        // Of a rack that is seen for the first time at least the scale stands from the start.
-        for (const id of ids.slice(0, FIRST)) {
-          const reading = known.has(id) ? undefined : await getKnife(id).catch(() => undefined);
-          if (reading?.ok) known.set(id, sizeOnly(id, extentOf(reading.record.design)));
-        }
-        store.setState({ known, begun: true });
-      }
       all = ids;
+      kept ??= readKept();
+      await kept;
+      const sizes: FiguresRecord[] = [];
+      for (const id of ids.slice(0, FIRST)) {
+        const reading = store.getState().known.has(id)
+          ? undefined
+          : await getKnife(id).catch(() => undefined);
+        if (reading?.ok) sizes.push(sizeOnly(id, extentOf(reading.record.design)));
+      }
+      // Another list came meanwhile.
+      if (all !== ids) return;
+      // What was weighed meanwhile says more than a size.
+      store.setState(({ known }) => ({
+        known: sizes.length > 0 ? new Map([...sizes.map((f) => [f.id, f] as const), ...known]) : known,
+        ids,
+      }));
       void run();
     },
     /** Says which knives are in sight, to be weighed before the others. */
@@ -167,7 +180,7 @@ export function createRackFigures(weigh: Weigh, extentOf: (design: Design) => Ex
     /** Lets the page have the machine to itself, while it is scrolled; then goes on. */
     rest: (on: boolean) => {
       resting = on;
-      if (!on && begun) void run();
+      if (!on && store.getState().ids) void run();
     },
     /** A knife was changed: it is looked at again. */
     changed: (id: string) => {

@@ -74,12 +74,12 @@ export function addFittings(
   b: AssemblyBuilder,
   guard: Guard,
   stretches: readonly PlateStretch[],
-  takes: AnyFittingKind["takes"],
+  precedence: AnyFittingKind["precedence"],
 ): void {
   const place = fittingPlace(b.layout);
   if (!place) return;
   for (const { kind, fitting } of fittingsOn(guard)) {
-    if (kind.takes !== takes) continue;
+    if (kind.precedence !== precedence) continue;
     kind.build(fitting, {
       ...place,
       plates: stretches.map((s) => s.of),

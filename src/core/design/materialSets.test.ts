@@ -48,7 +48,7 @@ describe("a material in its place", () => {
 });
 
 describe("same blade, six handles", () => {
-  it.each(designs)("%s: six other materials for whatever has a handle to dress", (_, design) => {
+  it.each(designs)("%s: six other materials for whatever has a handle", (_, design) => {
     const sets = proposedSets(design);
     expect(sets).toHaveLength(6);
     expect(new Set(sets.map((s) => s.handle)).size).toBe(6);

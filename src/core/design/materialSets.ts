@@ -58,7 +58,7 @@ export function proposedSets(design: Design): MaterialSet[] {
     .map((handle) => ({ handle, fittings: null, sheets: null, pins: null }));
 }
 
-/** A name for a dress: what it changes, the handle first. */
+/** A name for a set of materials: what it changes, the handle first. */
 export function setName(set: MaterialSet): string {
   const names = [set.handle, set.fittings, set.sheets, set.pins].flatMap((id) =>
     id === null ? [] : [materialById(id)?.name ?? id],

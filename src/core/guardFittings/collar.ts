@@ -15,7 +15,7 @@ export const collar = fittingKind({
   kind: "collar",
   fields: { lengthMm: length(0.5, 60), wallMm: length(0.2, 20), material },
   start: (guardMaterial) => ({ lengthMm: 6, wallMm: 1.2, material: guardMaterial }),
-  takes: "last",
+  precedence: "last",
   seen: "outside",
   build: ({ lengthMm, wallMm, material: of }, site) => {
     const { outline, span, sections, scalesOn } = site;

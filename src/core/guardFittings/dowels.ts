@@ -8,7 +8,7 @@ export const dowels = fittingKind({
   kind: "dowels",
   fields: { diameterMm: length(0.5, 10), lengthMm: length(1, 60), spreadMm: length(1, 150), material },
   start: () => ({ diameterMm: 1.6, lengthMm: 8, spreadMm: 18, material: "stainless-304" }),
-  takes: "first",
+  precedence: "first",
   group: "fasteners",
   minutes: 20,
   seen: "hidden",

@@ -75,7 +75,7 @@ export interface FittingKindOf<K extends string, F extends Fields, R = RecordOf<
   /** Common sizes to begin from, of the guard's own material where it may be. Common practice, no source. */
   start(guardMaterial: string): RecordOf<F>;
   /** Whether it takes its space before everything else, or what the guard and the handle leave. */
-  readonly takes: "first" | "last";
+  readonly precedence: "first" | "last";
   readonly group: "guard" | "fasteners";
   build(f: R, site: FittingSite): void;
   faults(f: R, place: FittingPlace): readonly FittingFault[];

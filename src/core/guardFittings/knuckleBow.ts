@@ -45,7 +45,7 @@ export const knuckleBow = fittingKind({
     endMm: 8,
     material: guardMaterial,
   }),
-  takes: "last",
+  precedence: "last",
   minutes: 90,
   shapesGuard: true,
   seen: "outside",

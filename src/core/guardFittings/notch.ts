@@ -7,7 +7,7 @@ export const notch = fittingKind({
   kind: "notch",
   fields: { radiusMm: length(1, 60), depthMm: length(0.5, 60) },
   start: () => ({ radiusMm: 9, depthMm: 6 }),
-  takes: "first",
+  precedence: "first",
   shapesGuard: true,
   seen: "void",
   build: ({ radiusMm, depthMm }, site) => {

@@ -1,7 +1,7 @@
 import { putAt } from "../design/path";
 import type { Design } from "../design/schema";
 import { withHandleLength } from "../layout/handleLengths";
-import { pulled } from "../tune/effects";
+import { withLevers } from "../tune/effects";
 import type { Mend } from "./types";
 
 /** The design with a mend applied. One whose subject is gone changes nothing. */
@@ -27,7 +27,7 @@ export function applyMend(design: Design, mend: Mend): Design {
     }
     case "handle-length":
       return { ...design, handle: withHandleLength(design.handle, "length", mend.mm) };
-    case "pull":
-      return pulled(design, new Map([[mend.lever, mend.amount]])) ?? design;
+    case "move-lever":
+      return withLevers(design, new Map([[mend.lever, mend.amount]])) ?? design;
   }
 }

@@ -3,7 +3,7 @@ import { Matrix, pseudoInverse } from "ml-matrix";
 import { describe, expect, it } from "vitest";
 import { newDesign } from "../design/create";
 import { outside } from "../design/uses";
-import { figuresOf, pulled } from "./effects";
+import { figuresOf, withLevers } from "./effects";
 import type { Lever } from "./levers";
 import { search, type Trial, trialsOf } from "./search";
 import { aim, leastChange, type Slope } from "./sets";
@@ -19,7 +19,7 @@ const lever = (id: string, step: number, low: number, high: number): Lever => ({
   apply: (design) => design,
 });
 
-/** A knife of one's own making: weight and balance as given functions of the pulls. */
+/** A knife of one's own making: weight and balance as given functions of the moves. */
 const toy =
   (balance: (a: number, b: number) => number, mass: (a: number, b: number) => number): Trial =>
   (amounts) => {
@@ -157,17 +157,17 @@ describe("the search", () => {
 });
 
 describe("trials", () => {
-  it("are weighed once, whatever the order of the pulls, and are what a weighing says", () => {
+  it("are weighed once, whatever the order of the moves, and are what a weighing says", () => {
     const design = newDesign("Sedge");
     const trial = trialsOf(design);
-    const pulls = [
+    const moves = [
       ["spine", 0.5],
       ["handle-length", -4],
       ["tang-taper", 0],
     ] as const;
-    const first = trial(new Map(pulls));
-    expect(trial(new Map([...pulls].reverse()))).toBe(first);
-    expect(first).toEqual(figuresOf(pulled(design, new Map(pulls))));
+    const first = trial(new Map(moves));
+    expect(trial(new Map([...moves].reverse()))).toBe(first);
+    expect(first).toEqual(figuresOf(withLevers(design, new Map(moves))));
     const impossible = new Map([["spine", -50]]);
     expect(trial(impossible)).toBeNull();
     expect(trial(impossible)).toBeNull();

@@ -2,13 +2,13 @@ import type { Design } from "../design/schema";
 import { outside } from "../design/uses";
 import { clamp } from "../number";
 import { ROUNDING } from "../tolerances";
-import { type Figures, figuresOf, pulled } from "./effects";
+import { type Figures, figuresOf, withLevers } from "./effects";
 import type { Lever } from "./levers";
 import { aim, leastChange, type Slope, type Strategy, type Target, weightOf } from "./sets";
 
 export type Amounts = ReadonlyMap<string, number>;
 
-/** What a knife weighs with levers pulled by so much, or null where it cannot be built. Each is weighed once. */
+/** What a knife weighs with levers moved by so much, or null where it cannot be built. Each is weighed once. */
 export type Trial = (amounts: Amounts) => Figures | null;
 
 /** Trials of one knife, which give each changed knife back as it was weighed. */
@@ -20,11 +20,11 @@ export interface Trials extends Trial {
 export function trialsOf(design: Design): Trials {
   const known = new Map<string, { readonly design: Design | null; readonly figures: Figures | null }>();
   const tried = (amounts: Amounts) => {
-    const pulls = [...amounts].filter(([, a]) => a !== 0).sort(([a], [b]) => a.localeCompare(b));
-    const key = JSON.stringify(pulls);
+    const moves = [...amounts].filter(([, a]) => a !== 0).sort(([a], [b]) => a.localeCompare(b));
+    const key = JSON.stringify(moves);
     let entry = known.get(key);
     if (!entry) {
-      const changed = pulls.length > 0 ? pulled(design, amounts) : design;
+      const changed = moves.length > 0 ? withLevers(design, amounts) : design;
       entry = { design: changed, figures: figuresOf(changed) };
       known.set(key, entry);
     }

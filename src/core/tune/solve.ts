@@ -22,7 +22,7 @@ export interface Answer<Finding = unknown> {
   readonly atLimit: readonly string[];
 }
 
-/** The amount below which a lever is not worth pulling, in steps. */
+/** The amount below which a lever is not worth moving, in steps. */
 const IDLE_STEPS = 0.04;
 
 /** Amounts as a maker would set them: idle levers left alone, the rest to a tenth where that still lands. */

@@ -10,7 +10,7 @@ import { tuneReviewed } from "../review/tuneReviewed";
 import { materialById } from "../stock/materials";
 import { checkDesign } from "../validity/checkDesign";
 import { meshAgreement } from "../weigh/agreement";
-import { figuresOf, leverEffects, pulled } from "./effects";
+import { figuresOf, leverEffects, withLevers } from "./effects";
 import { leversOf } from "./levers";
 import { randomStream } from "./random";
 import { percentile, sampleBuilds } from "./sample";
@@ -28,7 +28,7 @@ describe("levers", () => {
       const effects = leverEffects(design);
       expect(effects.length).toBeGreaterThan(8);
       for (const e of effects) {
-        const next = pulled(design, new Map([[e.id, e.amount]]))!;
+        const next = withLevers(design, new Map([[e.id, e.amount]]))!;
         expect(designSchema.safeParse(next).success, e.id).toBe(true);
         expect(
           checkDesign(next).filter((f) => f.severity === "error"),
@@ -73,7 +73,7 @@ describe("landing in a window", () => {
     const kernel = await Module();
     kernel.setup();
     for (const a of answers) {
-      const next = pulled(sound, new Map(a.changes.map((c) => [c.id, c.amount])))!;
+      const next = withLevers(sound, new Map(a.changes.map((c) => [c.id, c.amount])))!;
       const then = figuresOf(next)!;
       expect(then).toEqual({ massG: a.massG, balanceMm: a.balanceMm });
       expect(a.lands).toBe(outside(then.balanceMm, target.balanceMm) === 0);
@@ -81,7 +81,7 @@ describe("landing in a window", () => {
     }
     const best = answers[0];
     expect(best.lands).toBe(true);
-    const assembly = assemble(pulled(sound, new Map(best.changes.map((c) => [c.id, c.amount])))!);
+    const assembly = assemble(withLevers(sound, new Map(best.changes.map((c) => [c.id, c.amount])))!);
     let [mass, first] = [0, 0];
     for (const p of meshAgreement(kernel, assembly)) {
       const { made } = assembly.parts.find((q) => q.id === p.id)!;

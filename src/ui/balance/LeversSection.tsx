@@ -2,7 +2,7 @@
 import { Box, Button, Text } from "@chakra-ui/react";
 import { outside } from "@/core/design/uses";
 import { ROUNDING } from "@/core/tolerances";
-import { type LeverEffect, pulled } from "@/core/tune/effects";
+import { type LeverEffect, withLevers } from "@/core/tune/effects";
 import { printLength, printMass } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { leverWords } from "@/words/levers";
@@ -26,14 +26,14 @@ export function LeversSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
     return now > 0 && Math.abs(outside(report.balanceMm + l.balanceMm, design.use.balanceMm)) < now;
   };
   const tryIt = (l: LeverEffect) => {
-    const next = pulled(design, new Map([[l.id, l.amount]]));
+    const next = withLevers(design, new Map([[l.id, l.amount]]));
     if (next) onTry({ label: stepWords(l, units), design: next, of: design });
   };
   return (
     <Section id="levers" title="What would move it">
       {failed && (
         <Text color="fault">
-          The levers could not be pulled. Change anything, or open the view again, to try once more.
+          The levers could not be tried. Change anything, or open the view again, to try once more.
         </Text>
       )}
       {!levers && !failed && <Text color="graphite">Pulling every lever once …</Text>}
@@ -42,7 +42,7 @@ export function LeversSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
           label="Levers"
           rows={levers}
           keyOf={(l) => `${l.id} ${l.amount}`}
-          none="No lever can be pulled."
+          none="No lever can be moved."
           columns={[
             { name: "Change", of: (l) => stepWords(l, units) },
             { name: "Weight", number: true, of: (l) => signed(l.massG, (v) => printMass(v, units)) },

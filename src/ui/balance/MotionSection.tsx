@@ -1,5 +1,6 @@
 "use client";
 import { Box } from "@chakra-ui/react";
+import { memo, useDeferredValue, useMemo } from "react";
 import {
   CartesianGrid,
   Line,
@@ -25,10 +26,10 @@ export function MotionSection({ report }: { report: MassReport }) {
   const units = useUnits();
   const d = dynamics(report, design.use.gripMm);
   const L = design.blade.lengthMm;
-  const points = Array.from({ length: 31 }, (_, i) => {
-    const xMm = (L * i) / 30;
-    return { xMm: roundTo(xMm, 1), massG: roundTo(effectiveMass(report, xMm), 1) };
-  });
+  // The chart costs more than all the figures: while the grip point is dragged they come first.
+  const chart = useDeferredValue(
+    useMemo(() => ({ report, lengthMm: L, percussionMm: d.percussionMm }), [report, L, d.percussionMm]),
+  );
   const share = d.percussionMm === null ? null : d.percussionMm / L;
   return (
     <Section id="motion" title="How it moves">
@@ -66,44 +67,7 @@ export function MotionSection({ report }: { report: MassReport }) {
         Below the axis it keeps its edge down by itself; far above, or to one side, it wants to roll in the
         hand.
       </Note>
-      <Box h="210px" role="img" aria-label="Effective mass along the blade" data-testid="effective-mass">
-        <ResponsiveContainer>
-          <LineChart data={points} margin={{ top: 8, right: 16, bottom: 20, left: 8 }}>
-            <CartesianGrid stroke={color("rule")} />
-            <XAxis
-              dataKey="xMm"
-              type="number"
-              domain={[0, L]}
-              stroke={color("graphite")}
-              label={{
-                value: "ahead of the datum, mm",
-                position: "insideBottom",
-                offset: -12,
-                fill: color("graphite"),
-              }}
-            />
-            <YAxis
-              stroke={color("graphite")}
-              label={{ value: "feels like, g", angle: -90, position: "insideLeft", fill: color("graphite") }}
-            />
-            <Tooltip
-              formatter={(v) => [printMass(Number(v), "metric"), "effective mass"]}
-              labelFormatter={(x) => `${x} mm ahead of the datum`}
-              contentStyle={{ background: color("sheet"), color: color("ink") }}
-            />
-            {d.percussionMm !== null && d.percussionMm > 0 && d.percussionMm < L && (
-              <ReferenceLine x={d.percussionMm} stroke={color("violet")} strokeDasharray="4 3" />
-            )}
-            <Line
-              dataKey="massG"
-              stroke={color("oxide")}
-              strokeWidth={2}
-              dot={false}
-              isAnimationActive={false}
-            />
-          </LineChart>
-        </ResponsiveContainer>
-      </Box>
+      <EffectiveMassChart report={chart.report} lengthMm={chart.lengthMm} percussionMm={chart.percussionMm} />
       <Note>
         How heavy the knife feels to what it strikes, by where it strikes: most at the balance, least at the
         tip.
@@ -111,3 +75,59 @@ export function MotionSection({ report }: { report: MassReport }) {
     </Section>
   );
 }
+
+interface ChartProps {
+  report: MassReport;
+  /** Of the blade. */
+  lengthMm: number;
+  /** Where a blow does not sting, or null. */
+  percussionMm: number | null;
+}
+
+/** How heavy the knife feels to what it strikes, along the blade. */
+const EffectiveMassChart = memo(function EffectiveMassChart({ report, lengthMm, percussionMm }: ChartProps) {
+  const points = Array.from({ length: 31 }, (_, i) => {
+    const xMm = (lengthMm * i) / 30;
+    return { xMm: roundTo(xMm, 1), massG: roundTo(effectiveMass(report, xMm), 1) };
+  });
+  return (
+    <Box h="210px" role="img" aria-label="Effective mass along the blade" data-testid="effective-mass">
+      <ResponsiveContainer>
+        <LineChart data={points} margin={{ top: 8, right: 16, bottom: 20, left: 8 }}>
+          <CartesianGrid stroke={color("rule")} />
+          <XAxis
+            dataKey="xMm"
+            type="number"
+            domain={[0, lengthMm]}
+            stroke={color("graphite")}
+            label={{
+              value: "ahead of the datum, mm",
+              position: "insideBottom",
+              offset: -12,
+              fill: color("graphite"),
+            }}
+          />
+          <YAxis
+            stroke={color("graphite")}
+            label={{ value: "feels like, g", angle: -90, position: "insideLeft", fill: color("graphite") }}
+          />
+          <Tooltip
+            formatter={(v) => [printMass(Number(v), "metric"), "effective mass"]}
+            labelFormatter={(x) => `${x} mm ahead of the datum`}
+            contentStyle={{ background: color("sheet"), color: color("ink") }}
+          />
+          {percussionMm !== null && percussionMm > 0 && percussionMm < lengthMm && (
+            <ReferenceLine x={percussionMm} stroke={color("violet")} strokeDasharray="4 3" />
+          )}
+          <Line
+            dataKey="massG"
+            stroke={color("oxide")}
+            strokeWidth={2}
+            dot={false}
+            isAnimationActive={false}
+          />
+        </LineChart>
+      </ResponsiveContainer>
+    </Box>
+  );
+});

@@ -4,7 +4,7 @@ import { useMemo, useState } from "react";
 import type { Design } from "@/core/design/schema";
 import { clamp } from "@/core/number";
 import type { ReviewedAnswer } from "@/core/review/tuneReviewed";
-import { pulled } from "@/core/tune/effects";
+import { withLevers } from "@/core/tune/effects";
 import { type Lever, leversOf } from "@/core/tune/levers";
 import type { Limits } from "@/core/tune/solve";
 import { printLength, printMass } from "@/core/units/print";
@@ -100,7 +100,7 @@ interface AllowedLeverProps {
   readonly onLimit: (limit: Limits[string]) => void;
 }
 
-/** A lever with its tick and, while it may be pulled, how far it may go from where it is. */
+/** A lever with its tick and, while it may be moved, how far it may go from where it is. */
 function AllowedLever({ lever, allowed, limit, onAllowed, onLimit }: AllowedLeverProps) {
   const name = leverWords(lever.id);
   const clip = (mm: number) => clamp(mm, lever.low, lever.high);
@@ -148,7 +148,7 @@ function OneAnswer({
   const unitOf = new Map(leversOf(of).map((l) => [l.id, l.unit]));
   const words = a.changes.map((c) => stepWords({ ...c, unit: unitOf.get(c.id) ?? "mm" }, units));
   const tryIt = () => {
-    const next = pulled(of, new Map(a.changes.map((c) => [c.id, c.amount])));
+    const next = withLevers(of, new Map(a.changes.map((c) => [c.id, c.amount])));
     if (next) onTry({ label: words.join(", "), design: next, of });
   };
   return (

@@ -12,7 +12,7 @@ import { notices } from "../shell/notice";
 import { createBench } from "./benchState";
 
 /** A knife on the bench, its workers answering as given. */
-function laid(services: { weigh?: (d: Design) => unknown; review?: (d: Design) => unknown } = {}) {
+function onBench(services: { weigh?: (d: Design) => unknown; review?: (d: Design) => unknown } = {}) {
   const session = createSession(newDesign("Sedge"));
   const weighers = startOver({ weigh: services.weigh ?? weigh });
   const askers = startOver({ review: services.review ?? ((d: Design) => reviewDesign(d, true)) });
@@ -25,7 +25,7 @@ function laid(services: { weigh?: (d: Design) => unknown; review?: (d: Design) =
 
 describe("a knife on the bench", () => {
   it("is weighed as it is laid there, and again after an edit; what the figures are of is told", async () => {
-    const { session, bench, state } = laid();
+    const { session, bench, state } = onBench();
     const end = bench.begin();
     await vi.waitFor(() => expect(state.getState().weighed.of).toBe(session.getState().design));
     expect(state.getState().weighed.weighing).toEqual(weigh(session.getState().design));
@@ -37,7 +37,7 @@ describe("a knife on the bench", () => {
   });
 
   it("is reviewed while it can be built, and not while it cannot", async () => {
-    const { session, bench, state } = laid();
+    const { session, bench, state } = onBench();
     const end = bench.begin();
     await vi.waitFor(() =>
       expect(state.getState().review).toEqual(reviewDesign(session.getState().design, true)),
@@ -58,7 +58,7 @@ describe("a knife on the bench", () => {
       if (dead-- > 0) throw new Error("out of memory");
       return weigh(d);
     });
-    const { bench, state } = laid({ weigh: asked });
+    const { bench, state } = onBench({ weigh: asked });
     const end = bench.begin();
     await vi.waitFor(() => expect(state.getState().weighed.failure).toBe("out of memory"));
     expect(asked).toHaveBeenCalledTimes(2);
@@ -70,7 +70,7 @@ describe("a knife on the bench", () => {
 
   it("keeps its figures when its weighing fails, and says that they are of before", async () => {
     let hang = false;
-    const { session, bench, state } = laid({
+    const { session, bench, state } = onBench({
       weigh: (d) => (hang ? new Promise(() => undefined) : weigh(d)),
     });
     const end = bench.begin();
@@ -85,7 +85,7 @@ describe("a knife on the bench", () => {
   });
 
   it("is drawn to the scale of before while a point is dragged", () => {
-    const { session, bench, state } = laid();
+    const { session, bench, state } = onBench();
     const before = session.getState().design;
     bench.setDragging(true);
     spine(session, 6, "drag");
@@ -99,7 +99,7 @@ describe("a knife on the bench", () => {
 
   it("says why an edit was refused, and no more than once a second", () => {
     const said = vi.spyOn(notices, "error").mockImplementation(() => "id");
-    const { session, bench } = laid();
+    const { session, bench } = onBench();
     const before = session.getState().design;
     const thick = () =>
       bench.edit("Thicken", (d) => {
@@ -114,7 +114,7 @@ describe("a knife on the bench", () => {
   });
 
   it("lays down what was picked out with the step that it was picked out in", () => {
-    const { bench, state } = laid();
+    const { bench, state } = onBench();
     bench.setSelected("pin-1");
     bench.setStep("pins");
     expect(state.getState()).toMatchObject({ step: "pins", selected: null });
@@ -122,7 +122,7 @@ describe("a knife on the bench", () => {
 
   it("asks nothing any more when it is cleared away", async () => {
     const asked = vi.fn(weigh);
-    const { session, bench } = laid({ weigh: asked });
+    const { session, bench } = onBench({ weigh: asked });
     bench.begin()();
     spine(session, 6);
     await new Promise((r) => setTimeout(r, 30));

@@ -14,7 +14,7 @@ import { KnifeSide } from "../drawing/KnifeSide";
 import { exportKnife } from "../files";
 import { NearLink } from "../shell/NearLink";
 import { attempt, notices } from "../shell/notice";
-import { RACK_DRAWING_PX, rowHeight } from "./measures";
+import { LEAST_PX, RACK_DRAWING_PX, RULE_PX, rowHeight } from "./measures";
 import type { Reach } from "./useReach";
 
 interface KnifeRowProps {
@@ -72,7 +72,7 @@ export function KnifeRow({ knife, figures, failure, onAgain, reach }: KnifeRowPr
   return (
     <Flex
       align="center"
-      borderBottomWidth="1px"
+      borderBottomWidth={`${RULE_PX}px`}
       position="relative"
       _hover={{ bg: "ground" }}
       data-testid="rack-row"
@@ -94,7 +94,8 @@ export function KnifeRow({ knife, figures, failure, onAgain, reach }: KnifeRowPr
           )}
         </svg>
       </Box>
-      <Stack gap="0" flex="1" py="2" minW="0">
+      {/* As high before its figures are there as after: a name does not move away from under the pointer. */}
+      <Stack gap="0" flex="1" py="2" minW="0" minH={`${LEAST_PX}px`}>
         {renaming ? (
           <RenameField knife={knife} onDone={() => setRenaming(false)} />
         ) : (

@@ -4,7 +4,7 @@ import { useWindowVirtualizer } from "@tanstack/react-virtual";
 import { useEffect, useLayoutEffect, useRef, useState } from "react";
 import { useStore } from "zustand";
 import type { RackFigureStore } from "@/store/rackFigures";
-import { rowHeight } from "./measures";
+import { RULE_PX, rowHeight } from "./measures";
 import { RackRow } from "./RackRow";
 import { RackRuler } from "./RackRuler";
 import { useReach } from "./useReach";
@@ -24,7 +24,7 @@ export function RackList({ ids, figures }: { ids: readonly string[]; figures: Ra
     overscan: BEYOND,
     scrollMargin: top,
     getItemKey: (i) => ids[i],
-    estimateSize: (i) => rowHeight(known.get(ids[i])?.extent ?? null, reach.pxPerMm),
+    estimateSize: (i) => rowHeight(known.get(ids[i])?.extent ?? null, reach.pxPerMm) + RULE_PX,
   });
   // Another scale makes every row another height.
   // biome-ignore lint/correctness/useExhaustiveDependencies: measured anew when the scale changes.

@@ -2,9 +2,11 @@
 export const RACK_DRAWING_PX = 760;
 
 /** A name, a weight and two lines of balance: a row is no lower before they are there than after, px. */
-const LEAST_PX = 112;
+export const LEAST_PX = 112;
+/** The line under a row, px. */
+export const RULE_PX = 1;
 
-/** Height of a knife's row, px; of an unknown knife the least. */
+/** Height of a knife's row without its rule, px; of an unknown knife the least. */
 export function rowHeight(
   extent: { readonly yLow: number; readonly yHigh: number } | null,
   pxPerMm: number,

@@ -8,14 +8,14 @@ import { useKept } from "@/store/useKept";
 import { createWeigher } from "@/workers/services";
 import { knifeExtent } from "../drawing/extent";
 
-/** Whether the kept figures have been read. */
-function useBegun(figures: RackFigureStore | null): boolean {
-  const [begun, setBegun] = useState(false);
+/** The knives that are listed, with their sizes known. */
+function useListed(figures: RackFigureStore | null): readonly string[] | undefined {
+  const [ids, setIds] = useState<readonly string[] | null>(null);
   useEffect(() => {
-    setBegun(figures?.getState().begun ?? false);
-    return figures?.subscribe((s) => setBegun(s.begun));
+    setIds(figures?.getState().ids ?? null);
+    return figures?.subscribe((s) => setIds(s.ids));
   }, [figures]);
-  return begun;
+  return ids ?? undefined;
 }
 
 /** The knives of the rack by id, and their figures as they are known; null before the database has answered. */
@@ -43,6 +43,5 @@ export function useRack(): { ids: readonly string[] | undefined; figures: RackFi
   useEffect(() => {
     if (seeded && ids && figures) void figures.begin(ids);
   }, [seeded, ids, figures]);
-  const begun = useBegun(figures);
-  return { ids: seeded && begun ? ids : undefined, figures };
+  return { ids: useListed(figures), figures };
 }

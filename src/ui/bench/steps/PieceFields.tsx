@@ -77,11 +77,11 @@ function pieceAt(design: Design, i: number) {
 }
 
 const PieceCard = memo(function PieceCard({ index: i, last }: { index: number; last: boolean }) {
-  const laid = useDesign((d) => pieceAt(d, i));
+  const placed = useDesign((d) => pieceAt(d, i));
   const units = useUnits();
   const edit = usePiecesEdit();
-  if (!laid) return null;
-  const { piece: p, lengthMm, slack, leans } = laid;
+  if (!placed) return null;
+  const { piece: p, lengthMm, slack, leans } = placed;
   const at = `handle.pieces.${i}`;
   const move = (by: 1 | -1) =>
     edit("Move piece", (all) => {
