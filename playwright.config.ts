@@ -11,7 +11,8 @@ export default defineConfig({
   expect: { timeout: 20_000 },
   // A test that passes the second time is told as flaky, not hidden.
   retries: 1,
-  workers: 1,
+  // One core tests while the other serves and weighs.
+  workers: 2,
   reporter: [["list"], ["json"]],
   use: {
     baseURL: `http://localhost:${PORT}`,

@@ -3,14 +3,14 @@
 import { spawnSync } from "node:child_process";
 import { existsSync, readFileSync, rmSync } from "node:fs";
 import { join } from "node:path";
-import { CHROMIUM } from "./lib/chromium.mjs";
+import { CHROMIUM, CHROMIUM_PACKAGE } from "./lib/chromium.mjs";
 import { bundled, ensureBuild, ensureDebian, ensurePackages, fail, ROOT, run } from "./lib/setUp.mjs";
 
 const files = wholeNumber("FAULT_FILES", 10_000);
 const kills = wholeNumber("FAULT_KILLS", 100);
 const seed = wholeNumber("FAULT_SEED", 1);
 ensurePackages();
-ensureDebian("chromium", () => existsSync(CHROMIUM));
+ensureDebian(CHROMIUM_PACKAGE, () => existsSync(CHROMIUM));
 ensureBuild();
 
 const folder = join(ROOT, ".euaxis");

@@ -1,13 +1,13 @@
 // Everything that must hold: types, lint, units, and the real interface in headless Chromium.
 import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
 import { join } from "node:path";
-import { CHROMIUM } from "./lib/chromium.mjs";
+import { CHROMIUM, CHROMIUM_PACKAGE } from "./lib/chromium.mjs";
 import { ensureBuild, ensureDebian, ensurePackages, ROOT, run } from "./lib/setUp.mjs";
 
 ensurePackages();
 ensureDebian("units", () => existsSync("/usr/share/units/definitions.units"));
 ensureDebian("admesh", () => existsSync("/usr/bin/admesh"));
-ensureDebian("chromium", () => existsSync(CHROMIUM));
+ensureDebian(CHROMIUM_PACKAGE, () => existsSync(CHROMIUM));
 const results = join(ROOT, "test-results");
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });

@@ -1,1 +1,2 @@
 export const CHROMIUM: string;
+export const CHROMIUM_PACKAGE: string;
