@@ -8,6 +8,7 @@ const GUARDED = "Gorse guard knife";
 // Whole rounds: each drag ends where it began.
 const MOVES = 96;
 const STEP_PX = 5;
+const LOOK_FIRST_MS = 1500;
 
 /** What one way of dragging costs: ms between frames while it goes on, and from a move to its repainted readout. */
 export interface DragTimes {
@@ -107,6 +108,8 @@ async function dragged(
   readout = BAR,
 ): Promise<DragTimes> {
   await page.mouse.move(from.x, from.y);
+  // Nobody drags in the very moment that a view opens.
+  await page.waitForTimeout(LOOK_FIRST_MS);
   await page.evaluate(watch, readout);
   await page.mouse.down();
   // Each move farther than a step of the snapping, or it would change nothing.

@@ -2,9 +2,9 @@ import { assemble } from "../assembly/assemble";
 import type { Design } from "../design/schema";
 import { materialById } from "../stock/materials";
 import type { Fault } from "../validity/types";
+import { calibration } from "./calibration";
 import { faultsOf } from "./faults";
 import { DEFAULT_FINENESS, type Fineness, integrate } from "./integrate";
-import { calibration } from "./measured";
 import { momentsOf } from "./momentsOf";
 import { type MassReport, massReport } from "./report";
 

@@ -1,10 +1,11 @@
 "use client";
+import { useMemo } from "react";
 import type { Design } from "@/core/design/schema";
 import { printLength } from "@/core/units/print";
 import { dynamics } from "@/core/weigh/dynamics";
 import type { MassReport } from "@/core/weigh/report";
 import { useUnits } from "@/store/settings";
-import { useBench, useDesign } from "../bench/BenchContext";
+import { useBench, useDesign, useSettledDesign } from "../bench/BenchContext";
 import { DragPoint } from "../bench/DragPoint";
 import { setHeld } from "../bench/points/types";
 import { BalanceMark } from "../drawing/BalanceMark";
@@ -33,14 +34,16 @@ export function balanceScale(design: Design): Scale {
 /** The knife over its balance window, with its grip point, which can be dragged, and where a blow does not sting. */
 export function BalanceDrawing({ report, ghost }: { report: MassReport | null; ghost: Design | null }) {
   const { edit } = useBench();
-  const design = useDesign();
+  const { gripMm, balanceMm: window } = useDesign((d) => d.use);
+  // Nothing but the grip point is dragged here: the knife itself need not be drawn again meanwhile.
+  const design = useSettledDesign();
   const units = useUnits();
-  const e = knifeExtent(design);
-  const scale = balanceScale(design);
+  const e = useMemo(() => knifeExtent(design), [design]);
+  const scale = useMemo(() => balanceScale(design), [design]);
   const side = (e.yHigh - e.yLow + 4) * scale.pxPerMm;
   const x = (mm: number) => toPx(scale, mm, 0)[0];
-  const { low, high } = design.use.balanceMm;
-  const percussion = report ? dynamics(report, design.use.gripMm).percussionMm : null;
+  const { low, high } = window;
+  const percussion = report ? dynamics(report, gripMm).percussionMm : null;
   const base = side + 14;
   return (
     // biome-ignore lint/a11y/useSemanticElements: a drawing with a point to drag is no field set
@@ -88,7 +91,7 @@ export function BalanceDrawing({ report, ghost }: { report: MassReport | null; g
         </g>
       )}
       <rect
-        x={x(design.use.gripMm) - 16}
+        x={x(gripMm) - 16}
         y={scale.originY - 25}
         width="32"
         height="15"
@@ -96,14 +99,14 @@ export function BalanceDrawing({ report, ghost }: { report: MassReport | null; g
         fill={color("sheet")}
         opacity="0.9"
       />
-      <DrawnText x={x(design.use.gripMm)} y={scale.originY - 13} size={12} anchor="middle">
+      <DrawnText x={x(gripMm)} y={scale.originY - 13} size={12} anchor="middle">
         grip
       </DrawnText>
       <DragPoint
         id="grip"
-        at={{ x: design.use.gripMm, y: 0 }}
+        at={{ x: gripMm, y: 0 }}
         scale={scale}
-        label={`Grip point: ${printLength(-design.use.gripMm, units)} behind the datum`}
+        label={`Grip point: ${printLength(-gripMm, units)} behind the datum`}
         onMove={(to, gesture) =>
           edit(
             "Move grip point",

@@ -7,7 +7,7 @@ import type { Sampled } from "@/core/tune/sample";
 import { MM_PER_INCH } from "@/core/units/length";
 import { printLength, printMass } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
-import { useDesign } from "../bench/BenchContext";
+import { useSettledDesign } from "../bench/BenchContext";
 import { Fact } from "../fit/Section";
 import { color } from "../theme";
 import { useTask } from "../useTask";
@@ -17,7 +17,7 @@ const BINS = 24;
 
 /** Builds drawn at random in a worker, told of as they are drawn, until they are all there or it is called off. */
 export function DrawnBuilds() {
-  const design = useDesign();
+  const design = useSettledDesign();
   const units = useUnits();
   const [count, setCount] = useState<number>(COUNTS[1]);
   const [drawn, setDrawn] = useState(0);

@@ -1,24 +1,24 @@
 "use client";
 import { Box, Button, Text } from "@chakra-ui/react";
+import { memo } from "react";
 import { outside } from "@/core/design/uses";
 import { ROUNDING } from "@/core/tolerances";
 import { type LeverEffect, withLevers } from "@/core/tune/effects";
 import { printLength, printMass } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { leverWords } from "@/words/levers";
-import { useDesign, useWeighing } from "../bench/BenchContext";
+import { useReport, useSettledDesign } from "../bench/BenchContext";
 import { Figures, Note, Section } from "../fit/Section";
 import { color } from "../theme";
 import { useAsked } from "../useAsked";
 import type { Ghost } from "./ghost";
 
 /** Every change that could be made, by what a sensible step of it does. */
-export function LeversSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
-  const design = useDesign();
+export const LeversSection = memo(function LeversSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
+  const design = useSettledDesign();
   const units = useUnits();
-  const weighing = useWeighing();
-  const { answer: levers, failed } = useAsked(weighing?.ok ? design : null, (s, d) => s.levers(d));
-  const report = weighing?.ok ? weighing.report : null;
+  const report = useReport();
+  const { answer: levers, failed } = useAsked(report ? design : null, (s, d) => s.levers(d));
   const most = Math.max(ROUNDING, ...(levers ?? []).map((l) => Math.abs(l.balanceMm)));
   const helps = (l: LeverEffect) => {
     if (!report) return false;
@@ -72,7 +72,7 @@ export function LeversSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
       <Note>One sensible step of each; forward is +. Steps do not add up exactly: try them.</Note>
     </Section>
   );
-}
+});
 
 /** "Tang at the butt −0.5 mm" */
 export function stepWords(

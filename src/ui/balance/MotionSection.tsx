@@ -1,6 +1,6 @@
 "use client";
 import { Box } from "@chakra-ui/react";
-import { memo, useDeferredValue, useMemo } from "react";
+import { memo } from "react";
 import {
   CartesianGrid,
   Line,
@@ -16,7 +16,7 @@ import { printLength, printMass } from "@/core/units/print";
 import { dynamics, effectiveMass } from "@/core/weigh/dynamics";
 import type { MassReport } from "@/core/weigh/report";
 import { useUnits } from "@/store/settings";
-import { useDesign } from "../bench/BenchContext";
+import { useDesign, useSettledDesign } from "../bench/BenchContext";
 import { Fact, Note, Section } from "../fit/Section";
 import { color } from "../theme";
 
@@ -26,10 +26,8 @@ export function MotionSection({ report }: { report: MassReport }) {
   const units = useUnits();
   const d = dynamics(report, design.use.gripMm);
   const L = design.blade.lengthMm;
-  // The chart costs more than all the figures: while the grip point is dragged they come first.
-  const chart = useDeferredValue(
-    useMemo(() => ({ report, lengthMm: L, percussionMm: d.percussionMm }), [report, L, d.percussionMm]),
-  );
+  // The chart costs more than all the figures together: it waits until the grip point rests.
+  const settledGripMm = useSettledDesign().use.gripMm;
   const share = d.percussionMm === null ? null : d.percussionMm / L;
   return (
     <Section id="motion" title="How it moves">
@@ -67,7 +65,7 @@ export function MotionSection({ report }: { report: MassReport }) {
         Below the axis it keeps its edge down by itself; far above, or to one side, it wants to roll in the
         hand.
       </Note>
-      <EffectiveMassChart report={chart.report} lengthMm={chart.lengthMm} percussionMm={chart.percussionMm} />
+      <EffectiveMassChart report={report} lengthMm={L} gripMm={settledGripMm} />
       <Note>
         How heavy the knife feels to what it strikes, by where it strikes: most at the balance, least at the
         tip.
@@ -80,12 +78,12 @@ interface ChartProps {
   report: MassReport;
   /** Of the blade. */
   lengthMm: number;
-  /** Where a blow does not sting, or null. */
-  percussionMm: number | null;
+  gripMm: number;
 }
 
-/** How heavy the knife feels to what it strikes, along the blade. */
-const EffectiveMassChart = memo(function EffectiveMassChart({ report, lengthMm, percussionMm }: ChartProps) {
+/** How heavy the knife feels to what it strikes, along the blade, and where a blow does not sting. */
+const EffectiveMassChart = memo(function EffectiveMassChart({ report, lengthMm, gripMm }: ChartProps) {
+  const { percussionMm } = dynamics(report, gripMm);
   const points = Array.from({ length: 31 }, (_, i) => {
     const xMm = (lengthMm * i) / 30;
     return { xMm: roundTo(xMm, 1), massG: roundTo(effectiveMass(report, xMm), 1) };

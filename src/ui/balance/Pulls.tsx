@@ -1,5 +1,6 @@
 "use client";
 import { Box, Flex, Text } from "@chakra-ui/react";
+import { memo } from "react";
 import { outside } from "@/core/design/uses";
 import { printLength, type UnitSystem } from "@/core/units/print";
 import { groupPulls, type Pull, partPulls } from "@/core/weigh/pulls";
@@ -7,7 +8,7 @@ import type { MassReport } from "@/core/weigh/report";
 import { useUnits } from "@/store/settings";
 import { partName } from "@/words/parts";
 import { GROUP_WORDS } from "@/words/pulls";
-import { useDesign } from "../bench/BenchContext";
+import { useSettledDesign } from "../bench/BenchContext";
 import { MomentStrip } from "../strip/MomentStrip";
 import { StripProvider } from "../strip/StripContext";
 import { StripKey } from "../strip/StripKey";
@@ -16,8 +17,8 @@ import { balanceScale, WIDTH } from "./BalanceDrawing";
 const STRIP = { width: 660, height: 236 };
 
 /** Why it balances where it does: what pulls which way, and what one thing pulls hardest away from the window. */
-export function Pulls({ report }: { report: MassReport }) {
-  const design = useDesign();
+export const Pulls = memo(function Pulls({ report }: { report: MassReport }) {
+  const design = useSettledDesign();
   const units = useUnits();
   const whole = balanceScale(design);
   const share = STRIP.width / WIDTH;
@@ -43,7 +44,7 @@ export function Pulls({ report }: { report: MassReport }) {
       </Flex>
     </StripProvider>
   );
-}
+});
 
 /** The strongest group each way; outside the window, the single part that pulls hardest the wrong way. */
 function whyWords(

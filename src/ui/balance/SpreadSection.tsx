@@ -1,12 +1,13 @@
 "use client";
 import { Box, Text } from "@chakra-ui/react";
+import { memo } from "react";
 import { Bar, BarChart, CartesianGrid, Legend, ResponsiveContainer, XAxis, YAxis } from "recharts";
 import type { Spread } from "@/core/tune/spread";
 import { MM_PER_INCH } from "@/core/units/length";
 import { GRAMS_PER_OUNCE, printLength, printMass, type UnitSystem } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { leverWords } from "@/words/levers";
-import { useDesign } from "../bench/BenchContext";
+import { useSettledDesign } from "../bench/BenchContext";
 import { LengthAt } from "../fields/bound";
 import { Fact, Figures, Note, Section } from "../fit/Section";
 import { color } from "../theme";
@@ -18,8 +19,8 @@ const NINE_OF_TEN = 1.645;
 const MOST_TOLD = 8;
 
 /** How sure the figures are: to first order at once, then by builds drawn at random. */
-export function SpreadSection() {
-  const design = useDesign();
+export const SpreadSection = memo(function SpreadSection() {
+  const design = useSettledDesign();
   const units = useUnits();
   const { answer: spread, failed } = useAsked(design, (s, d) => s.spread(d));
   const about = (value: number, sigma: number, print: (v: number) => string) =>
@@ -54,7 +55,7 @@ export function SpreadSection() {
       <DrawnBuilds />
     </Section>
   );
-}
+});
 
 /** Which inputs the spread owes most to, as a chart and in figures. */
 function OwesTo({ spread, units }: { spread: Spread; units: UnitSystem }) {

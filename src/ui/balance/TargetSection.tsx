@@ -1,5 +1,6 @@
 "use client";
 import { Text } from "@chakra-ui/react";
+import { memo } from "react";
 import { USES, type UseKind } from "@/core/design/schema";
 import { outside, withUse } from "@/core/design/uses";
 import { printLength, printMass } from "@/core/units/print";
@@ -13,11 +14,10 @@ import { Note, Section } from "../fit/Section";
 import { Pulls } from "./Pulls";
 
 /** What the knife is for, the windows that this proposes, and how far it is from them. */
-export function TargetSection({ report }: { report: MassReport | null }) {
+export const TargetSection = memo(function TargetSection({ report }: { report: MassReport | null }) {
   const { edit } = useBench();
-  const design = useDesign();
+  const use = useDesign((d) => d.use);
   const units = useUnits();
-  const { use } = design;
   const off = report && {
     balance: outside(report.balanceMm, use.balanceMm),
     mass: outside(report.massG, use.massG),
@@ -69,4 +69,4 @@ export function TargetSection({ report }: { report: MassReport | null }) {
       </Note>
     </Section>
   );
-}
+});

@@ -1,6 +1,6 @@
 "use client";
 import { Button, Flex, Stack, Text } from "@chakra-ui/react";
-import { useMemo, useState } from "react";
+import { memo, useMemo, useState } from "react";
 import type { Design } from "@/core/design/schema";
 import { clamp } from "@/core/number";
 import type { ReviewedAnswer } from "@/core/review/tuneReviewed";
@@ -11,7 +11,7 @@ import { printLength, printMass } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { findingWords } from "@/words/findings";
 import { leverWords, STRATEGY_WORDS } from "@/words/levers";
-import { useDesign } from "../bench/BenchContext";
+import { useSettledDesign } from "../bench/BenchContext";
 import { Tick } from "../fields/bound";
 import { LengthField } from "../fields/LengthField";
 import { Note, Section } from "../fit/Section";
@@ -20,8 +20,8 @@ import type { Ghost } from "./ghost";
 import { stepWords } from "./LeversSection";
 
 /** Finds the smallest changes that land the knife in its windows, by the levers that are allowed. */
-export function TuneSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
-  const design = useDesign();
+export const TuneSection = memo(function TuneSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
+  const design = useSettledDesign();
   const [barred, setBarred] = useState<ReadonlySet<string>>(new Set());
   const [byWeight, setByWeight] = useState(true);
   const [materials, setMaterials] = useState(true);
@@ -90,7 +90,7 @@ export function TuneSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
       </Note>
     </Section>
   );
-}
+});
 
 interface AllowedLeverProps {
   readonly lever: Lever;
@@ -143,7 +143,7 @@ function OneAnswer({
   of: Design;
   onTry: (ghost: Ghost) => void;
 }) {
-  const design = useDesign();
+  const design = useSettledDesign();
   const units = useUnits();
   const unitOf = new Map(leversOf(of).map((l) => [l.id, l.unit]));
   const words = a.changes.map((c) => stepWords({ ...c, unit: unitOf.get(c.id) ?? "mm" }, units));

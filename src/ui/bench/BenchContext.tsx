@@ -55,6 +55,9 @@ export function useLaterDesign(): Design {
   return useAfterPaint(weighed ?? design);
 }
 
+/** The design for what need not follow a drag: while a point is dragged, as it was when that began. */
+export const useSettledDesign = () => useBenchState((s) => s.settled);
+
 /** Puts one knife on the bench, within reach of all that is shown of it. */
 export function BenchProvider({
   knifeId,

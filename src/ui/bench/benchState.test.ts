@@ -36,6 +36,45 @@ describe("a knife on the bench", () => {
     end();
   });
 
+  it("is not weighed again for a new name or use; what was asked before does not come back over it", async () => {
+    const asked: string[] = [];
+    let slow = 0;
+    const { session, bench, state } = onBench({
+      weigh: async (d) => {
+        asked.push(`${d.name}, ${d.blade.spineMm}`);
+        await new Promise((r) => setTimeout(r, slow));
+        return weigh(d);
+      },
+    });
+    const end = bench.begin();
+    await vi.waitFor(() => expect(state.getState().weighed.of).toBe(session.getState().design));
+    // Past its practice.
+    await new Promise((r) => setTimeout(r, 400));
+    asked.length = 0;
+    const before = state.getState().weighed.weighing;
+    session.getState().edit("Rename", (d) => {
+      d.name = "Rush";
+      d.use.gripMm -= 5;
+    });
+    expect(state.getState().weighed).toEqual({
+      weighing: before,
+      of: session.getState().design,
+      failure: null,
+    });
+    expect(state.getState().weighed.weighing).toBe(before);
+    expect(asked).toEqual([]);
+
+    slow = 60;
+    spine(session, 6);
+    session.undo();
+    expect(state.getState().weighed.of, "back at what is known").toBe(session.getState().design);
+    await new Promise((r) => setTimeout(r, 150));
+    expect(asked).toEqual(["Rush, 6"]);
+    expect(state.getState().weighed.of).toBe(session.getState().design);
+    expect(state.getState().weighed.weighing).toBe(before);
+    end();
+  });
+
   it("is reviewed while it can be built, and not while it cannot", async () => {
     const { session, bench, state } = onBench();
     const end = bench.begin();

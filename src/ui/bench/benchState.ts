@@ -2,6 +2,7 @@ import { createStore, type StoreApi } from "zustand/vanilla";
 import type { Design } from "@/core/design/schema";
 import type { Review } from "@/core/review/reviewDesign";
 import type { Weighing } from "@/core/weigh/weigh";
+import { weighAlike } from "@/core/weigh/weighAlike";
 import type { Autosave } from "@/store/autosave";
 import type { Session, SessionState } from "@/store/session";
 import { createAsker, createWeigher } from "@/workers/services";
@@ -120,6 +121,9 @@ export function createBench(
       const weigher = workers.weigher();
       const asker = workers.asker();
       let latest: Design | null = null;
+      // Weighings in the order that they were wanted, and the last whose figures are shown.
+      let wanted = 0;
+      let shown = 0;
       let failures = 0;
       let timer: ReturnType<typeof setTimeout> | undefined;
 
@@ -144,10 +148,19 @@ export function createBench(
       };
       const weigh = async (asked: Design) => {
         latest = asked;
-        const [begun, first] = [Date.now(), state.getState().weighed.of === null];
+        const turn = ++wanted;
+        const { weighed } = state.getState();
+        if (weighed.of && !weighed.failure && weighAlike(weighed.of, asked)) {
+          shown = turn;
+          state.setState({ weighed: { ...weighed, of: asked } });
+          return;
+        }
+        const [begun, first] = [Date.now(), weighed.of === null];
         const answer = await weigher.ask((s) => s.weigh(asked));
         if (answer.ok) {
           failures = 0;
+          if (turn < shown) return;
+          shown = turn;
           const was = state.getState().weighed.weighing?.ok;
           state.setState({ weighed: { weighing: answer.value, of: asked, failure: null } });
           if (answer.value.ok !== was) reviewLater?.();

@@ -1,3 +1,4 @@
+import { memo } from "react";
 import { slotContour } from "@/core/curve/shapes";
 import type { Design } from "@/core/design/schema";
 import { bladeHeights } from "@/core/layout/bladeOutline";
@@ -19,7 +20,7 @@ interface SideProps {
 }
 
 /** The knife from its right side: blade with its grind line, handle, pins, and what lies inside as hidden lines. */
-export function KnifeSide({ design, scale, line = 1 }: SideProps) {
+export const KnifeSide = memo(function KnifeSide({ design, scale, line = 1 }: SideProps) {
   const { blade, guard } = design;
   const { spine, ricassoBottom } = bladeHeights(blade);
   const layout = layoutOf(design);
@@ -49,7 +50,7 @@ export function KnifeSide({ design, scale, line = 1 }: SideProps) {
       ))}
     </g>
   );
-}
+});
 
 function GuardPlates({ design, scale, line = 1 }: SideProps) {
   return layoutOf(design).guardPlates.map(({ fromMm, material, outline }) => (
