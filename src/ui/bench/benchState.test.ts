@@ -49,7 +49,7 @@ describe("a knife on the bench", () => {
     const end = bench.begin();
     await vi.waitFor(() => expect(state.getState().weighed.of).toBe(session.getState().design));
     // Past its practice.
-    await new Promise((r) => setTimeout(r, 400));
+    await new Promise((r) => setTimeout(r, 700));
     asked.length = 0;
     const before = state.getState().weighed.weighing;
     session.getState().edit("Rename", (d) => {

@@ -64,9 +64,9 @@ const SAY_EVERY_MS = 1000;
  * The first weighings of a worker take several times as long as later ones, until its code is compiled. It practises for
  * so long when a knife is laid on the bench, so that the first point dragged does not pay for it, ms.
  */
-const PRACTICE_MS = 300;
-/** A knife whose first weighing takes longer is not weighed for practice: an edit would have to wait for it, ms. */
-const LIGHT_MS = 150;
+const PRACTICE_MS = 600;
+/** A knife of which one weighing takes longer is not weighed for practice: an edit would have to wait for it, ms. */
+const HEAVY_MS = 150;
 
 export interface BenchWorkers {
   readonly weigher: typeof createWeigher;
@@ -141,9 +141,11 @@ export function createBench(
       const practise = async () => {
         const until = Date.now() + PRACTICE_MS;
         const asked = design();
-        while (Date.now() < until && asked === design()) {
+        let begun = Date.now();
+        while (begun < until && asked === design()) {
           const answer = await weigher.ask((s) => s.weigh(asked));
-          if (!answer.ok) return;
+          if (!answer.ok || Date.now() - begun > HEAVY_MS) return;
+          begun = Date.now();
         }
       };
       const weigh = async (asked: Design) => {
@@ -155,7 +157,7 @@ export function createBench(
           state.setState({ weighed: { ...weighed, of: asked } });
           return;
         }
-        const [begun, first] = [Date.now(), weighed.of === null];
+        const first = weighed.of === null;
         const answer = await weigher.ask((s) => s.weigh(asked));
         if (answer.ok) {
           failures = 0;
@@ -164,7 +166,7 @@ export function createBench(
           const was = state.getState().weighed.weighing?.ok;
           state.setState({ weighed: { weighing: answer.value, of: asked, failure: null } });
           if (answer.value.ok !== was) reviewLater?.();
-          if (first && Date.now() - begun < LIGHT_MS) void practise();
+          if (first) void practise();
         } else if (answer.code === "failed" && asked === latest) {
           // A worker that died may have died of anything: it is asked once more, by a new one, before that is said.
           if (failures++ === 0) void weigh(asked);
