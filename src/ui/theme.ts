@@ -117,7 +117,7 @@ const config = defineConfig({
       bg: "sheet",
       borderTopWidth: "1px",
     },
-    ".readout-findings": { flex: "1", minWidth: "0", maxHeight: "84px", overflowY: "auto" },
+    ".readout-findings": { flex: "1", minWidth: "0", maxHeight: "92px", overflowY: "auto" },
     "[data-old] .figure-value, [data-old] .figure-below": { opacity: 0.5 },
     ".figures-old": { color: "graphite" },
     ".figure-value": { display: "block", fontSize: "2xl", fontWeight: "600", lineHeight: "1.1" },

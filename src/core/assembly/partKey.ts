@@ -28,12 +28,16 @@ export type PartKey =
       readonly component: string | null;
     };
 
+/** What of a key there is, with colons between. */
+export function join(...parts: readonly (string | number | null)[]): string {
+  return parts.filter((p) => p !== null).join(":");
+}
+
 /**
  * The id of a part, from its key. No two parts of a knife have the same: what a maker calls things has no colon in it,
  * and stands behind one.
  */
 export function partId(key: PartKey): string {
-  const join = (...parts: readonly (string | number | null)[]) => parts.filter((p) => p !== null).join(":");
   switch (key.kind) {
     case "guard":
       return join(key.kind, key.number);

@@ -1,7 +1,7 @@
 import { upToTenth } from "../number";
 import { length, material } from "../record/fields";
 import { fastenerKind, whole } from "./kind";
-import { SEAT_OUTSIDE_MM, seatMm } from "./seated";
+import { barrelled, SEAT_OUTSIDE_MM, seatMm } from "./seated";
 
 /**
  * A hollow post with a wide flat head, tapped from its open end, and a slotted screw with a like head into it: heads
@@ -46,13 +46,7 @@ export const bindingScrew = fastenerKind({
     for (const at of site.bothSides(seat, top)) site.add(null, made, head, at, site.body);
     for (const at of site.bothSides(top, null)) site.add("counterbore", [], head, at, site.body);
   },
-  widestMm: (f) => Math.max(f.headMm, f.diameterMm),
-  bores: (f) => [
-    { use: "barrel", nominalMm: f.diameterMm, wantedMm: f.diameterMm },
-    { use: "counterbore", nominalMm: f.headMm, wantedMm: f.headMm },
-  ],
-  stock: () => ({ kind: "hardware" }),
-  glued: false,
+  ...barrelled,
   sizes: (f) => [
     [f.screwMm, f.diameterMm],
     [f.diameterMm, f.headMm],

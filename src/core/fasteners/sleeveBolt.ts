@@ -1,7 +1,7 @@
 import { upToTenth } from "../number";
 import { length, material } from "../record/fields";
 import { fastenerKind, whole } from "./kind";
-import { addPlugs, plug, SEAT_OUTSIDE_MM, seatMm } from "./seated";
+import { addPlugs, barrelled, plug, SEAT_OUTSIDE_MM, seatMm } from "./seated";
 
 /** Two halves, the screw of one in the barrel of the other, each with a wide head in a counterbore. */
 export const sleeveBolt = fastenerKind({
@@ -41,13 +41,7 @@ export const sleeveBolt = fastenerKind({
     for (const at of site.bothSides(f.seatMm, top)) site.add(null, made, head, at, site.body);
     addPlugs(site, head, top, f.plug);
   },
-  widestMm: (f) => Math.max(f.headMm, f.diameterMm),
-  bores: (f) => [
-    { use: "barrel", nominalMm: f.diameterMm, wantedMm: f.diameterMm },
-    { use: "counterbore", nominalMm: f.headMm, wantedMm: f.headMm },
-  ],
-  stock: () => ({ kind: "hardware" }),
-  glued: false,
+  ...barrelled,
   sizes: (f) => [
     [f.screwMm, f.diameterMm],
     [f.diameterMm, f.headMm],

@@ -1,4 +1,4 @@
-import type { Side } from "../assembly/partKey";
+import { join, type Side } from "../assembly/partKey";
 import type { PieceRole } from "../design/schema";
 
 /** Which piece is sawn out of stock: what it is, of what sort, which of several from 1, and for which side, or a pair. */
@@ -13,7 +13,6 @@ export type CutKey =
 
 /** The id by which a maker's stock is matched to a piece; it follows from the key. */
 export function cutId(key: CutKey): string {
-  const join = (...parts: readonly (string | number | null)[]) => parts.filter((p) => p !== null).join(":");
   switch (key.kind) {
     case "guard":
       return join(key.kind, key.number);

@@ -152,7 +152,9 @@ function LabelledSlider(props: {
 }) {
   return (
     <Stack gap="0">
-      <Text aria-hidden>{props.label}</Text>
+      <Text aria-hidden fontSize="sm">
+        {props.label}
+      </Text>
       <RangeField {...props} />
     </Stack>
   );
