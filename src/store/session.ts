@@ -1,14 +1,9 @@
 import { produce } from "immer";
 import { temporal } from "zundo";
 import { createStore } from "zustand/vanilla";
-import { type Design, designSchema } from "@/core/design/schema";
+import { type Refusal, refusalOf } from "@/core/design/refusal";
+import type { Design } from "@/core/design/schema";
 import type { State, Timeline } from "./history";
-
-/** Why an edit was not taken: the field, and what is wrong with it. */
-export interface Refusal {
-  readonly path: string;
-  readonly message: string;
-}
 
 /** What an edit's recipe changes: the same shape, free to be written to. */
 export type Draft<T> = { -readonly [K in keyof T]: T[K] extends object ? Draft<T[K]> : T[K] };
@@ -50,13 +45,9 @@ export function createSession(initial: Design, kept?: Timeline) {
             const now = store.getState().design;
             const next = produce(now, recipe as (draft: unknown) => void);
             if (next === now) return null;
-            const checked = designSchema.safeParse(next);
-            if (checked.success) {
-              put(label, next, options?.gesture ?? null);
-              return null;
-            }
-            const [issue] = checked.error.issues;
-            return { path: issue.path.join(" › "), message: issue.message };
+            const refused = refusalOf(next);
+            if (!refused) put(label, next, options?.gesture ?? null);
+            return refused;
           },
           adopt: (label, design) => put(label, design, null),
         };

@@ -27,7 +27,7 @@ export function applyMend(design: Design, mend: Mend): Design {
     }
     case "handle-length":
       return { ...design, handle: withHandleLength(design.handle, "length", mend.mm) };
-    case "move-lever":
+    case "pull":
       return withLevers(design, new Map([[mend.lever, mend.amount]])) ?? design;
   }
 }

@@ -66,4 +66,4 @@ export type Mend =
     }
   | { readonly kind: "handle-length"; readonly mm: number }
   /** One lever of the balance bench, by so much. */
-  | { readonly kind: "move-lever"; readonly lever: string; readonly amount: number };
+  | { readonly kind: "pull"; readonly lever: string; readonly amount: number };

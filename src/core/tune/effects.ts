@@ -1,6 +1,7 @@
 import { assemble } from "../assembly/assemble";
 import type { Part } from "../assembly/types";
-import { type Design, designSchema } from "../design/schema";
+import { refusalOf } from "../design/refusal";
+import type { Design } from "../design/schema";
 import { materialById } from "../stock/materials";
 import { ROUNDING } from "../tolerances";
 import { calibration } from "../weigh/calibration";
@@ -28,12 +29,9 @@ export interface LeverEffect {
   readonly balanceMm: number;
 }
 
-/** Whether a record may hold it: every size within its limits. */
-const isKept = (design: Design) => designSchema.safeParse(design).success;
-
 /** Weight and balance of a design, or null of one that cannot be built or kept. */
 export function figuresOf(design: Design | null): Figures | null {
-  if (!design || !isKept(design)) return null;
+  if (!design || refusalOf(design)) return null;
   const weighing = weigh(design);
   if (!weighing.ok) return null;
   const { massG, balanceMm } = weighing.report;
@@ -72,7 +70,8 @@ export function leverEffects(design: Design): LeverEffect[] {
       if (amount < lever.low - ROUNDING || amount > lever.high + ROUNDING) return [];
       const changed = lever.apply(design, amount);
       const { touches } = lever;
-      const beside = changed && touches && isKept(changed) ? figuresBeside(changed, design, touches) : null;
+      const beside =
+        changed && touches && !refusalOf(changed) ? figuresBeside(changed, design, touches) : null;
       const then = beside ?? figuresOf(changed);
       if (!then) return [];
       const { id, unit, nature, material } = lever;

@@ -1,6 +1,7 @@
 import { assemble } from "../assembly/assemble";
 import type { Assembly, Part } from "../assembly/types";
-import { type Design, designSchema } from "../design/schema";
+import { refusalOf } from "../design/refusal";
+import type { Design } from "../design/schema";
 import { materialById } from "../stock/materials";
 import { calibration } from "../weigh/calibration";
 import { faultsOf } from "../weigh/faults";
@@ -71,7 +72,7 @@ export function spreadModel(design: Design): SpreadModel | null {
   const ids = [...at.keys()];
   const dims = dimensionsOf(design).flatMap((dim) => {
     const [up, down] = [dim.offMm / 2, -dim.offMm / 2].map((by) => dim.apply(design, by));
-    if (!designSchema.safeParse(up).success || !designSchema.safeParse(down).success) return [];
+    if (refusalOf(up) || refusalOf(down)) return [];
     // Both readings are of the parts that the size touches: the others stay as they are.
     const [high, low] = [up, down].map((d) => volumesOf(assemble(d), skip, dim.touches));
     // Per standard deviation, half of the tolerance: the two readings stand two of them apart.

@@ -32,7 +32,7 @@ function bringBack(design: Design, now: Figures, target: Target, miss: Miss): Me
       amount = Math.sign(wanted) * upToTenth(Math.abs(wanted));
       figures = amount >= lever.low && amount <= lever.high ? trial(new Map([[lever.id, amount]])) : null;
     }
-    if (figures && miss(figures) === 0) return { kind: "move-lever", lever: lever.id, amount };
+    if (figures && miss(figures) === 0) return { kind: "pull", lever: lever.id, amount };
   }
   return null;
 }
