@@ -18,6 +18,8 @@ const SCRIPTS =
 const DATA = "default-src 'none'; frame-ancestors 'none'";
 
 const config: NextConfig = {
+  // Types are checked by `npm run typecheck` and `npm test`: who starts the application need not wait for it again.
+  typescript: { ignoreBuildErrors: true },
   reactStrictMode: true,
   devIndicators: false,
   poweredByHeader: false,

@@ -31,7 +31,7 @@ describe.each(FILES)("%s against the mesh kernel", (file) => {
         expect(Math.abs(p.meshVolumeMm3 / p.volumeMm3 - 1), p.id).toBeLessThan(0.001);
         expect(Math.abs(p.meshXMm - p.xMm), p.id).toBeLessThan(0.05);
       }
-      const { made } = assembly.parts.find((q) => q.id === p.id)!;
+      const { materials: made } = assembly.parts.find((q) => q.id === p.id)!;
       const density = made.reduce((s, k) => s + k.share * materialById(k.materialId)!.densityGcc.typical, 0);
       massMesh += density * p.meshVolumeMm3;
       firstMesh += density * p.meshVolumeMm3 * p.meshXMm;

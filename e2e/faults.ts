@@ -94,7 +94,8 @@ export class KillableBrowser {
   /** Ends every process of the browser at once, as a power cut would, and waits until they are gone. */
   async kill(): Promise<void> {
     const gone = new Promise((done) => this.context?.once("close", done));
-    for (const id of this.processes()) {
+    const ids = this.processes();
+    for (const id of ids) {
       try {
         process.kill(id, "SIGKILL");
       } catch {
@@ -103,20 +104,23 @@ export class KillableBrowser {
     }
     if (this.context) await gone;
     this.context = null;
-    await expect.poll(() => this.processes().length).toBe(0);
+    await expect.poll(() => ids.filter(isRunning)).toEqual([]);
   }
 
-  /** The processes that work on our folder: none but those that were started here. */
+  /** The processes that work on our folder, and those that they started: none but what was started here. */
   private processes(): number[] {
-    return readdirSync("/proc").flatMap((entry) => {
-      if (!/^\d+$/.test(entry)) return [];
-      try {
-        const command = readFileSync(`/proc/${entry}/cmdline`, "utf8");
-        return command.includes(`--user-data-dir=${this.folder}`) ? [Number(entry)] : [];
-      } catch {
-        return [];
-      }
-    });
+    const running = readdirSync("/proc")
+      .filter((entry) => /^\d+$/.test(entry))
+      .map(Number);
+    const ours = new Set(
+      running.filter((id) => toldOf(id, "cmdline").includes(`--user-data-dir=${this.folder}`)),
+    );
+    // Not all that a browser starts is told the folder.
+    for (let before = 0; before < ours.size; ) {
+      before = ours.size;
+      for (const id of running) if (ours.has(parentOf(id))) ours.add(id);
+    }
+    return [...ours];
   }
 
   async dispose(): Promise<void> {
@@ -124,3 +128,22 @@ export class KillableBrowser {
     rmSync(this.folder, { recursive: true, force: true, maxRetries: 5, retryDelay: 200 });
   }
 }
+
+/** What the system tells of a process; nothing of one that ended. */
+function toldOf(id: number, what: "cmdline" | "stat"): string {
+  try {
+    return readFileSync(`/proc/${id}/${what}`, "utf8");
+  } catch {
+    return "";
+  }
+}
+
+/** State and parent stand behind a process's name, which may hold anything. */
+function stateOf(id: number): readonly string[] {
+  const stat = toldOf(id, "stat");
+  return stat.slice(stat.lastIndexOf(")") + 2).split(" ");
+}
+
+const parentOf = (id: number) => Number(stateOf(id)[1] ?? 0);
+/** A process that ended stands in the list until its parent has looked. */
+const isRunning = (id: number) => !["", "Z", "X"].includes(stateOf(id)[0]);

@@ -202,8 +202,8 @@ describe("random designs", () => {
         if (!(p.volumeMm3 > 200)) continue;
         const where = `${p.id} of ${JSON.stringify(design)}`;
         expect(Math.abs(p.meshVolumeMm3 / p.volumeMm3 - 1), where).toBeLessThan(0.001);
-        const made = assembly.parts.find((q) => q.id === p.id)!.made;
-        const density = made.reduce(
+        const materials = assembly.parts.find((q) => q.id === p.id)!.materials;
+        const density = materials.reduce(
           (s, k) => s + k.share * materialById(k.materialId)!.densityGcc.typical,
           0,
         );

@@ -44,8 +44,8 @@ export class AssemblyBuilder {
   }
 
   /** Adds a part that fills what the regions have in common. Parts of one key are one part in several places. */
-  add(group: PartGroup, key: PartKey, made: readonly MaterialShare[], ...of: readonly number[]): void {
-    this.parts.push({ key, id: partId(key), group, made, regions: of });
+  add(group: PartGroup, key: PartKey, materials: readonly MaterialShare[], ...of: readonly number[]): void {
+    this.parts.push({ key, id: partId(key), group, materials, regions: of });
   }
 
   /** The same in each of several stretches, with what they have in common with further regions. */
@@ -53,10 +53,10 @@ export class AssemblyBuilder {
     stretches: Stretches,
     group: PartGroup,
     key: PartKey,
-    made: readonly MaterialShare[],
+    materials: readonly MaterialShare[],
     ...of: readonly number[]
   ): void {
-    for (const stretch of stretches) this.add(group, key, made, ...of, ...stretch);
+    for (const stretch of stretches) this.add(group, key, materials, ...of, ...stretch);
   }
 
   /** Adds a stretch of a part that drawings show by itself. */
@@ -64,10 +64,10 @@ export class AssemblyBuilder {
     detail: NonNullable<Part["detail"]>,
     group: PartGroup,
     key: PartKey,
-    made: readonly MaterialShare[],
+    materials: readonly MaterialShare[],
     ...of: readonly number[]
   ): void {
-    this.parts.push({ key, id: partId(key), group, made, regions: of, detail });
+    this.parts.push({ key, id: partId(key), group, materials, regions: of, detail });
   }
 
   done(): Assembly {

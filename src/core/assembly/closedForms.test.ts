@@ -223,7 +223,7 @@ describe("pieces with an outline of their own", () => {
     ];
     const assembly = assemble({ ...hidden, handle: { ...hidden.handle, pieces } as Design["handle"] });
     const washer = assembly.parts.find((p) => p.id === "piece:w")!;
-    expect(washer.made[0].share).toBeCloseTo(1 / 0.88, 12);
+    expect(washer.materials[0].share).toBeCloseTo(1 / 0.88, 12);
   });
 });
 
@@ -340,6 +340,6 @@ describe("guards", () => {
     };
     const part = assemble({ ...hidden, guard }).parts.find((p) => p.id === "guard")!;
     const inside = (5 * 27 * 15) / (8 * 30 * 18);
-    expect(part.made[0].share).toBeCloseTo(1 - 0.8 * inside, 3);
+    expect(part.materials[0].share).toBeCloseTo(1 - 0.8 * inside, 3);
   });
 });

@@ -23,8 +23,8 @@ export function addFastener(b: AssemblyBuilder, f: Fastener, body: number): void
     bothSides: (low, high) => [between(low, high), between(high === null ? null : -high, -low)],
     put: (region: Region) => b.put(region),
     surface: (side) => surfaceAt(b.region(body), f.xMm, f.yMm, side),
-    add: (component: string | null, made: readonly Share[], ...of: readonly number[]) =>
-      b.add("fasteners", { kind: "fastener", sort: f.kind, id: f.id, component }, made, ...of),
+    add: (component: string | null, materials: readonly Share[], ...of: readonly number[]) =>
+      b.add("fasteners", { kind: "fastener", sort: f.kind, id: f.id, component }, materials, ...of),
   };
   kindOf(f).build(f, site);
 }

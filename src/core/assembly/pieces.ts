@@ -18,11 +18,11 @@ export function addPieces(
 ): void {
   const { pieces: stations, frontX, outline } = b.layout;
   for (const { piece, stretches } of shaped) {
-    const made = madeOf(
+    const materials = materialsOf(
       piece,
       (stretches[0] ?? []).map((r) => b.region(r)),
     );
-    b.addIn(stretches, groupOf(piece), keyOf(piece), made);
+    b.addIn(stretches, groupOf(piece), keyOf(piece), materials);
   }
   const room: [number, number] = [Math.min(...stations.flat()), frontX];
   handle.pieces.forEach((piece, i) => {
@@ -42,8 +42,8 @@ export function addPieces(
       if (before !== 0) side("behind", from, before);
       if (after !== 0) side("ahead", to, after);
     }
-    const made = madeOf(piece, [b.region(body), ...cuts]);
-    b.add(groupOf(piece), keyOf(piece), made, body, ...cuts.map((r) => b.put(r)));
+    const materials = materialsOf(piece, [b.region(body), ...cuts]);
+    b.add(groupOf(piece), keyOf(piece), materials, body, ...cuts.map((r) => b.put(r)));
   });
 }
 
@@ -55,7 +55,7 @@ function groupOf({ role }: Piece): PartGroup {
 }
 
 /** Pressing together makes a material denser; printing makes it lighter. */
-function madeOf(piece: Piece, of: readonly Region[]) {
+function materialsOf(piece: Piece, of: readonly Region[]) {
   const share = printedShare(piece.printed, of);
   return [{ materialId: piece.material, share: share / (1 - piece.pressedShare) }];
 }

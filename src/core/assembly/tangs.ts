@@ -72,11 +72,11 @@ function endSite(b: AssemblyBuilder, housings: Stretches): EndSite | null {
   return {
     ...place,
     addToTang: (region, detail) => {
-      const made = whole(place.steel);
-      if (detail) b.addDetail(detail, "blade", TANG, made, b.put(region));
-      else b.add("blade", TANG, made, b.put(region));
+      const materials = whole(place.steel);
+      if (detail) b.addDetail(detail, "blade", TANG, materials, b.put(region));
+      else b.add("blade", TANG, materials, b.put(region));
     },
-    add: (component, made, region) => b.add("fasteners", keyOf(component), made, b.put(region)),
+    add: (component, materials, region) => b.add("fasteners", keyOf(component), materials, b.put(region)),
     hollow: (component, rearX, seatX, radiusMm) => {
       const bore =
         component === "counterbore"
@@ -112,18 +112,18 @@ function addOpenings(b: AssemblyBuilder, tang: FullTang): void {
 function addRecess(b: AssemblyBuilder, recess: NonNullable<FullTang["recess"]>, all: number): void {
   const outline = b.layout.recess;
   if (!outline) return;
-  const made = filled(recess.fill);
+  const materials = filled(recess.fill);
   for (const mirror of [false, true]) {
     if (recess.floor === "hollow") {
       const dish = b.put(dishRegion(outline, b.layout.tangFace, recess.depthMm, mirror));
-      b.add("handle", { kind: "recess" }, made, dish, all);
+      b.add("handle", { kind: "recess" }, materials, dish, all);
       continue;
     }
     const floor: Line = shifted(b.layout.tangFace, -recess.depthMm, mirror);
     const layer = mirror
       ? layerRegion(null, floor, outline.xRange)
       : layerRegion(floor, null, outline.xRange);
-    b.add("handle", { kind: "recess" }, made, b.put(prismRegion(outline)), b.put(layer), all);
+    b.add("handle", { kind: "recess" }, materials, b.put(prismRegion(outline)), b.put(layer), all);
   }
 }
 
@@ -131,13 +131,13 @@ function addRecess(b: AssemblyBuilder, recess: NonNullable<FullTang["recess"]>, 
 export function addTangHole(b: AssemblyBuilder, housings: Stretches, body: number): void {
   const { tang } = b.design;
   if (tang.kind === "full") return;
-  const made = filled(tang.hole.fill);
+  const materials = filled(tang.hole.fill);
   const holes = b.layout.tangHoles.map((region) => b.put(region));
   if (tang.kind === "hidden") {
-    for (const hole of holes) b.addIn(housings, "handle", TANG_HOLE, made, hole);
+    for (const hole of holes) b.addIn(housings, "handle", TANG_HOLE, materials, hole);
     return;
   }
   const frame = b.put(slabRegion(b.layout.outline, b.layout.tangFace, b.layout.span));
-  for (const room of holes) b.add("handle", TANG_HOLE, made, room, frame, body);
+  for (const room of holes) b.add("handle", TANG_HOLE, materials, room, frame, body);
   b.add("handle", { kind: "frame" }, whole(tang.frame.material), frame, body);
 }

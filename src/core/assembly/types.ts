@@ -15,7 +15,7 @@ export interface Part {
   readonly id: string;
   readonly group: PartGroup;
   /** Shares add up to 1, to less where it is printed hollow, to more where it is pressed; an empty list is a void. */
-  readonly made: readonly MaterialShare[];
+  readonly materials: readonly MaterialShare[];
   /** Indices into the assembly's regions: the part fills what they have in common. */
   readonly regions: readonly number[];
   /** A stretch of the part that drawings show by itself. */

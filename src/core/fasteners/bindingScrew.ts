@@ -33,17 +33,17 @@ export const bindingScrew = fastenerKind({
     material: "stainless-304",
   }),
   build: (f, site) => {
-    const made = whole(f.material);
+    const materials = whole(f.material);
     const [seat, top] = [f.seatMm, f.seatMm + f.headThicknessMm];
     // The screw comes from the right; behind its tip the tapped bore stays empty, and behind that the post is solid.
     const bore = site.round(f.screwMm);
     const tip = Math.max(-seat, seat - f.screwLengthMm);
     const bottom = Math.max(-seat, seat - f.boreDepthMm);
-    site.add(null, made, bore, site.between(tip, seat), site.body);
+    site.add(null, materials, bore, site.between(tip, seat), site.body);
     if (bottom < tip) site.add("bore", [], bore, site.between(bottom, tip), site.body);
-    site.add(null, made, site.round(f.diameterMm), site.between(-seat, seat), site.body);
+    site.add(null, materials, site.round(f.diameterMm), site.between(-seat, seat), site.body);
     const head = site.round(f.headMm);
-    for (const at of site.bothSides(seat, top)) site.add(null, made, head, at, site.body);
+    for (const at of site.bothSides(seat, top)) site.add(null, materials, head, at, site.body);
     for (const at of site.bothSides(top, null)) site.add("counterbore", [], head, at, site.body);
   },
   ...barrelled,

@@ -39,18 +39,18 @@ export const capScrew = fastenerKind({
     plug: null,
   }),
   build: (f, site) => {
-    const made = whole(f.material);
+    const materials = whole(f.material);
     const socket = site.prism(hexContour({ x: f.xMm, y: f.yMm }, f.socketMm));
     const top = f.seatMm + f.headLengthMm;
     // A socket is about half as deep as the head is long. Common practice, no source.
     for (const at of site.bothSides(top - f.headLengthMm / 2, top))
       site.add("socket", [], socket, at, site.body);
     const head = site.round(f.headMm);
-    for (const at of site.bothSides(f.seatMm, top)) site.add(null, made, head, at, site.body);
+    for (const at of site.bothSides(f.seatMm, top)) site.add(null, materials, head, at, site.body);
     // Two screws from opposite sides may not pass each other: each ends at the middle at the latest.
     const end = Math.max(0, f.seatMm - f.screwLengthMm);
     const shank = site.round(f.diameterMm);
-    for (const at of site.bothSides(end, f.seatMm)) site.add(null, made, shank, at, site.body);
+    for (const at of site.bothSides(end, f.seatMm)) site.add(null, materials, shank, at, site.body);
     const reach = site.between(-f.insertLengthMm / 2, f.insertLengthMm / 2);
     if (end > 0) site.add("bore", [], shank, site.between(-end, end), reach, site.body);
     site.add("insert", whole(f.insertMaterial), site.round(f.insertMm), reach, site.body);

@@ -36,7 +36,7 @@ export interface FastenerSite {
   /** Height of the finished surface over the centre plane at its place. */
   surface(side: "right" | "left"): number;
   /** Adds what the regions have in common to a component, or to the fastener itself; of no material it is a void. */
-  add(component: string | null, made: readonly Share[], ...regions: readonly number[]): void;
+  add(component: string | null, materials: readonly Share[], ...regions: readonly number[]): void;
 }
 
 /** What a hole is drilled for. */

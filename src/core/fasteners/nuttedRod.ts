@@ -27,11 +27,11 @@ export const nuttedRod = fastenerKind({
     plug: null,
   }),
   build: (f, site) => {
-    const made = whole(f.material);
+    const materials = whole(f.material);
     const top = f.seatMm + f.nutLengthMm;
-    site.add(null, made, site.round(f.diameterMm), site.between(-top, top), site.body);
+    site.add(null, materials, site.round(f.diameterMm), site.between(-top, top), site.body);
     const nut = site.prism(hexContour({ x: f.xMm, y: f.yMm }, f.nutAcrossMm));
-    for (const at of site.bothSides(f.seatMm, top)) site.add(null, made, nut, at, site.body);
+    for (const at of site.bothSides(f.seatMm, top)) site.add(null, materials, nut, at, site.body);
     addPlugs(site, site.round(f.counterboreMm), f.seatMm, f.plug);
   },
   widestMm: (f) => Math.max(f.counterboreMm, f.diameterMm),

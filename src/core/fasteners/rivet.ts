@@ -28,18 +28,18 @@ export const rivet = fastenerKind({
     material: "brass-260",
   }),
   build: (f, site) => {
-    const made = whole(f.material);
+    const materials = whole(f.material);
     const sides = ["right", "left"] as const;
     const [right, left] = sides.map((side) => Math.max(LEAST_SEAT_MM, site.surface(side) - f.letInMm));
-    site.add(null, made, site.round(f.diameterMm), site.between(-left, right));
+    site.add(null, materials, site.round(f.diameterMm), site.between(-left, right));
     for (const [seat, mirror] of [[right, false] as const, [left, true] as const]) {
       if (f.style === "domed") {
         const on = { xMm: f.xMm, yMm: f.yMm, radiusMm: f.headMm / 2 };
-        site.add(null, made, site.put(domeRegion(on, seat, f.headHeightMm, mirror)));
+        site.add(null, materials, site.put(domeRegion(on, seat, f.headHeightMm, mirror)));
         continue;
       }
       const [low, high] = mirror ? [-seat - f.headHeightMm, -seat] : [seat, seat + f.headHeightMm];
-      site.add(null, made, site.round(f.headMm), site.between(low, high));
+      site.add(null, materials, site.round(f.headMm), site.between(low, high));
     }
   },
   widestMm: (f) => f.diameterMm,

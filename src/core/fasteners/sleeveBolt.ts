@@ -29,16 +29,16 @@ export const sleeveBolt = fastenerKind({
     plug: null,
   }),
   build: (f, site) => {
-    const made = whole(f.material);
+    const materials = whole(f.material);
     // The screw comes from the right head through the barrel; the rest of the barrel's bore stays empty.
     const bore = site.round(f.screwMm);
     const end = Math.max(-f.seatMm, f.seatMm - f.screwLengthMm);
-    site.add(null, made, bore, site.between(end, f.seatMm), site.body);
+    site.add(null, materials, bore, site.between(end, f.seatMm), site.body);
     site.add("bore", [], bore, site.between(-f.seatMm, end), site.body);
-    site.add(null, made, site.round(f.diameterMm), site.between(-f.seatMm, f.seatMm), site.body);
+    site.add(null, materials, site.round(f.diameterMm), site.between(-f.seatMm, f.seatMm), site.body);
     const head = site.round(f.headMm);
     const top = f.seatMm + f.headThicknessMm;
-    for (const at of site.bothSides(f.seatMm, top)) site.add(null, made, head, at, site.body);
+    for (const at of site.bothSides(f.seatMm, top)) site.add(null, materials, head, at, site.body);
     addPlugs(site, head, top, f.plug);
   },
   ...barrelled,

@@ -92,7 +92,7 @@ export function gluePlan(design: Design, throughMm: ReadonlyMap<string, number>)
   const rate = settingRate(glue.shopC, glue.atC);
   const made = [
     ...new Set(
-      assembly.parts.filter((p) => p.group !== "blade").flatMap((p) => p.made.map((m) => m.materialId)),
+      assembly.parts.filter((p) => p.group !== "blade").flatMap((p) => p.materials.map((m) => m.materialId)),
     ),
   ];
   return {
@@ -113,10 +113,10 @@ export function gluePlan(design: Design, throughMm: ReadonlyMap<string, number>)
 
 /** Volume of the parts that are nothing but glue, mm³; weighed only where there are any. */
 function glueVolume(assembly: Assembly): number {
-  const isGlue = ({ group, made }: Part) =>
+  const isGlue = ({ group, materials }: Part) =>
     group !== "fasteners" &&
-    made.length > 0 &&
-    made.every((m) => materialById(m.materialId)?.class === "adhesive");
+    materials.length > 0 &&
+    materials.every((m) => materialById(m.materialId)?.class === "adhesive");
   if (!assembly.parts.some(isGlue)) return 0;
   const moments = integrate(assembly, DEFAULT_FINENESS, isGlue);
   return assembly.parts.reduce((sum, part, i) => sum + (isGlue(part) ? moments[i].v : 0), 0);

@@ -61,7 +61,7 @@ describe("stock to saw, against the mesh kernel's solids", () => {
       const solids = solidParts(kernel, assembly, { stations: 8, rows: 24 });
       const boxOf = (id: string) => {
         const boxes = assembly.parts.flatMap((p, i) => {
-          const solid = p.id === id && p.made.length > 0 ? solids[i] : null;
+          const solid = p.id === id && p.materials.length > 0 ? solids[i] : null;
           return solid && !solid.isEmpty() ? [solid.boundingBox()] : [];
         });
         if (boxes.length === 0) return null;

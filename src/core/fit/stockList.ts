@@ -105,7 +105,7 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
   const boxOf = (keys: readonly PartKey[], within: readonly Region[] = []): Size | null => {
     const ids = keys.map(partId);
     const boxes = assembly.parts
-      .filter((p) => ids.includes(p.id) && p.made.length > 0)
+      .filter((p) => ids.includes(p.id) && p.materials.length > 0)
       .map((p) => rangeOf([...p.regions.map((r) => assembly.regions[r]), ...within]));
     return sizeOf(boxes.filter((b) => b !== null));
   };

@@ -47,16 +47,16 @@ export function partSolids(
     const byId = new Map<string, { at: number; solids: Manifold[] }>();
     solidParts(kernel, assembly, fineness).forEach((solid, at) => {
       if (!scope.hold(solid)) return;
-      const { id, made } = assembly.parts[at];
-      if (made.length === 0) return;
+      const { id, materials } = assembly.parts[at];
+      if (materials.length === 0) return;
       const known = byId.get(id);
       if (known) known.solids.push(solid!);
       else byId.set(id, { at, solids: [solid!] });
     });
     const parts = [...byId].map(([id, { at, solids }]) => {
-      const { key, made, group } = assembly.parts[at];
+      const { key, materials, group } = assembly.parts[at];
       const solid = solids.length > 1 ? scope.hold(kernel.Manifold.union(solids)) : solids[0];
-      const [most] = [...made].sort((a, b) => b.share - a.share);
+      const [most] = [...materials].sort((a, b) => b.share - a.share);
       const { min, max } = solid.boundingBox();
       const middleMm = [0, 1, 2].map((k) => (min[k] + max[k]) / 2) as [number, number, number];
       return { key, id, group, materialId: most.materialId, middleMm, solid };

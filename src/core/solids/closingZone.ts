@@ -4,28 +4,28 @@
  */
 export interface ClosingLaw {
   parameterAt(u: number): number;
-  placeAt(parameter: number): number;
+  uAt(parameter: number): number;
   /** |du/dparameter| at a parameter whose place is u. */
-  slopeAt(parameter: number, u: number): number;
+  jacobianAt(parameter: number, u: number): number;
 }
 
 /** A quarter of a circle by the angle from its end. */
 export const ROUND: ClosingLaw = {
   parameterAt: (u) => Math.acos(u < -1 ? -1 : Math.min(u, 1)),
-  placeAt: (angle) => Math.cos(angle),
-  slopeAt: (angle) => Math.sin(angle),
+  uAt: (angle) => Math.cos(angle),
+  jacobianAt: (angle) => Math.sin(angle),
 };
 
 /**
  * A stretch of y where a region's surface closes like a root: from share `from` of the way between the middle of a
- * section and its end, to that end. `place(s)` answers y for a parameter of the law, and leaves |dy/ds| in `slope`.
+ * section and its end, to that end. `yAt(s)` answers y for a parameter of the law, and leaves the Jacobian |dy/ds| in `jacobian`.
  */
 export class ClosingZone {
   readonly y0: number;
   readonly y1: number;
   /** The end, y0 or y1, at which the surface closes. */
   readonly outerY: number;
-  slope = 0;
+  jacobian = 0;
   private readonly reach: number;
   private readonly innerY: number;
   private readonly innerParameter: number;
@@ -59,10 +59,10 @@ export class ClosingZone {
     return this.law.parameterAt((y - this.middleY) / this.reach);
   }
 
-  place(parameter: number): number {
-    const u = this.law.placeAt(parameter);
+  yAt(parameter: number): number {
+    const u = this.law.uAt(parameter);
     const y = this.middleY + this.reach * u;
-    this.slope = this.half * this.law.slopeAt(parameter, u);
+    this.jacobian = this.half * this.law.jacobianAt(parameter, u);
     this.placed?.(y, parameter);
     return y;
   }

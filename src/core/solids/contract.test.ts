@@ -39,8 +39,8 @@ describe.each(knives)("regions of %s", (_, design) => {
     expect(parts.flatMap((p) => p.regions).every((r) => r >= 0 && r < regions.length)).toBe(true);
     const pressed = design.handle.kind === "stack" && design.handle.pieces.some((p) => p.pressedShare > 0);
     for (const part of parts) {
-      if (part.made.length === 0) continue;
-      const share = part.made.reduce((sum, m) => sum + m.share, 0);
+      if (part.materials.length === 0) continue;
+      const share = part.materials.reduce((sum, m) => sum + m.share, 0);
       expect(share, part.id).toBeGreaterThan(0);
       if (!pressed) expect(share, part.id).toBeLessThan(1 + 1e-12);
     }
@@ -95,11 +95,11 @@ describe.each(knives)("regions of %s", (_, design) => {
         const at = (t: number) => zone.toParameter(zone.y0 + (zone.y1 - zone.y0) * t);
         for (const t of [0.2, 0.5, 0.8]) {
           const s = at(t);
-          const y = zone.place(s);
-          const { slope: told } = zone;
+          const y = zone.yAt(s);
+          const { jacobian: told } = zone;
           expect(y, `x ${x}`).toBeCloseTo(zone.y0 + (zone.y1 - zone.y0) * t, 6);
           const h = 1e-5 * Math.max(1, Math.abs(s));
-          const slope = Math.abs(zone.place(s + h) - zone.place(s - h)) / (2 * h);
+          const slope = Math.abs(zone.yAt(s + h) - zone.yAt(s - h)) / (2 * h);
           expect(told, `x ${x}`).toBeCloseTo(slope, 4);
         }
       }

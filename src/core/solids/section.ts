@@ -56,9 +56,9 @@ export function sectionOf(roundness: number): SectionShape {
       from: 2 ** (-1 / n),
       law: {
         parameterAt: (u) => other(u < 0 ? -u : u),
-        placeAt: other,
+        uAt: other,
         // From uⁿ + sⁿ = 1: du/ds = −(s/u)ⁿ⁻¹ = −(u/s)·sⁿ/(1 − sⁿ).
-        slopeAt: (s, u) => {
+        jacobianAt: (s, u) => {
           if (!(s > 0)) return 0;
           const power = s === lastV ? lastPower : s ** n;
           return (u * power) / (s * (1 - power));
@@ -80,7 +80,7 @@ const ELLIPSE: SectionShape = {
   reach: circle,
   closing: {
     from: Math.SQRT1_2,
-    law: { parameterAt: circle, placeAt: circle, slopeAt: (s, u) => (s > 0 ? s / u : 0) },
+    law: { parameterAt: circle, uAt: circle, jacobianAt: (s, u) => (s > 0 ? s / u : 0) },
   },
   kinks: [],
   flatCrown: false,

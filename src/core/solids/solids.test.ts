@@ -57,7 +57,7 @@ describe("sections", () => {
     }
     for (const h of [0.3, 0.6]) {
       const slope = (s.reach(h - 1e-6)! - s.reach(h + 1e-6)!) / 2e-6;
-      expect(s.closing!.law.slopeAt(h, s.reach(h)!)).toBeCloseTo(slope, 5);
+      expect(s.closing!.law.jacobianAt(h, s.reach(h)!)).toBeCloseTo(slope, 5);
     }
     expect(s.height(0)).toBe(1);
     expect(s.height(1)).toBe(0);
@@ -128,7 +128,7 @@ describe("lofts", () => {
   it("give zones whose variable runs back and forth", () => {
     for (const zone of region.sliceAt(-40)!.zones) {
       const y = (zone.y0 + zone.y1) / 2;
-      expect(zone.place(zone.toParameter(y))).toBeCloseTo(y, 9);
+      expect(zone.yAt(zone.toParameter(y))).toBeCloseTo(y, 9);
       expect(zone.toParameter(zone.outerY)).toBeCloseTo(0, 6);
     }
   });
@@ -151,7 +151,7 @@ describe("the mesh kernel's solids", () => {
       id,
       key: { kind: "slot" as const, id },
       group: "handle" as const,
-      made: [],
+      materials: [],
       regions: of,
     });
     const parts = [part("bore", [0, 2]), part("tube", [1, 2])];

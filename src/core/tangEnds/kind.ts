@@ -28,7 +28,7 @@ export interface EndSite extends EndPlace {
   /** Adds to the tang itself; a part with a `detail` is one of its details that drawings show. */
   addToTang(region: Region, detail?: "peened-head"): void;
   /** Adds a component; of no material it is a void. */
-  add(component: EndComponent, made: readonly Share[], region: Region): void;
+  add(component: EndComponent, materials: readonly Share[], region: Region): void;
   /** A void of that radius about the tang's middle line, in the handle alone, between two stations. */
   hollow(component: EndComponent, rearX: number, seatX: number, radiusMm: number): void;
 }

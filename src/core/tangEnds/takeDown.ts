@@ -35,11 +35,11 @@ export const takeDown = tangEndKind({
   build: (e, site) => {
     const { buttX, endX, yMm: y } = site;
     const seat = buttX + e.seatMm;
-    const made = whole(e.material);
+    const materials = whole(e.material);
     const tip = endX + e.engagedMm;
     site.add("socket", [], hexRodRegion(seat - e.headLengthMm, seat - e.headLengthMm / 2, y, e.socketMm));
-    site.add("screw", made, rodRegion(seat - e.headLengthMm, seat, y, e.headMm / 2));
-    if (tip > seat) site.add("screw", made, rodRegion(seat, tip, y, threadRadius(e)));
+    site.add("screw", materials, rodRegion(seat - e.headLengthMm, seat, y, e.headMm / 2));
+    if (tip > seat) site.add("screw", materials, rodRegion(seat, tip, y, threadRadius(e)));
     const rear = Math.min(buttX, seat - e.headLengthMm) - BEHIND_BUTT_MM;
     site.hollow("counterbore", rear, seat, e.counterboreMm / 2);
     if (endX > seat) site.hollow("bore", seat, endX, e.diameterMm / 2 + SCREW_ROOM_MM);

@@ -38,18 +38,18 @@ export const threaded = tangEndKind({
     const { yMm: y } = site;
     const seat = site.buttX + e.seatMm;
     site.addToTang(rodRegion(site.endX - e.rodMm, site.endX, y, threadRadius(e)));
-    const made = whole(e.nut.material);
+    const materials = whole(e.nut.material);
     const rear = seat - e.nut.lengthMm;
     const r = e.nut.acrossMm / 2;
     site.add(
       "nut",
-      made,
+      materials,
       e.nut.style === "hex" ? hexRodRegion(rear, seat, y, e.nut.acrossMm) : rodRegion(rear, seat, y, r),
     );
     if (e.nut.style === "domed")
       site.add(
         "nut",
-        made,
+        materials,
         domedBlockRegion([rear - r, rear], [y - r, y + r], e.nut.acrossMm, r, sectionOf(1)),
       );
     if (e.seatMm > 0) site.hollow("counterbore", site.buttX - BEHIND_BUTT_MM, seat, e.counterboreMm / 2);

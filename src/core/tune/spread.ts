@@ -48,7 +48,7 @@ function volumesOf(
   moments.forEach((m, i) => {
     const part = assembly.parts[i];
     if (skip.includes(part.id) || !of(part)) return;
-    for (const { materialId, share } of part.made) {
+    for (const { materialId, share } of part.materials) {
       const of = sums.get(materialId) ?? { v: 0, x: 0 };
       of.v += (share * m.v) / 1000;
       of.x += (share * (m.x + m.originX * m.v)) / 1000;

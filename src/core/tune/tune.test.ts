@@ -84,8 +84,11 @@ describe("landing in a window", () => {
     const assembly = assemble(withLevers(sound, new Map(best.changes.map((c) => [c.id, c.amount])))!);
     let [mass, first] = [0, 0];
     for (const p of meshAgreement(kernel, assembly)) {
-      const { made } = assembly.parts.find((q) => q.id === p.id)!;
-      const density = made.reduce((s, k) => s + k.share * materialById(k.materialId)!.densityGcc.typical, 0);
+      const { materials } = assembly.parts.find((q) => q.id === p.id)!;
+      const density = materials.reduce(
+        (s, k) => s + k.share * materialById(k.materialId)!.densityGcc.typical,
+        0,
+      );
       mass += density * p.meshVolumeMm3;
       first += density * p.meshVolumeMm3 * p.meshXMm;
     }

@@ -43,7 +43,7 @@ export function checkDesign(design: Design, assembly: Assembly = assemble(design
 
 /** Ids of all materials that an assembly is made of. */
 export function materialsOf({ parts }: Assembly): string[] {
-  return [...new Set(parts.flatMap((p) => p.made.map((m) => m.materialId)))];
+  return [...new Set(parts.flatMap((p) => p.materials.map((m) => m.materialId)))];
 }
 
 function checkIds(design: Design, report: Report): void {

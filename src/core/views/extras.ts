@@ -71,13 +71,13 @@ export function extraShapes(design: Design, { regions, parts }: Assembly): Extra
   }));
   const heads: ExtraShape[] = [];
   for (const part of [...parts].reverse()) {
-    const shown = part.made.length > 0 ? shownOf(design, part) : null;
+    const shown = part.materials.length > 0 ? shownOf(design, part) : null;
     const of = part.regions.map((r) => regions[r]);
     // Further layers of an imported shape lie behind the first.
     if (!shown || of.some((r) => r.kind === "mesh-layer" && r.layer > 0)) continue;
     const small = part.detail !== undefined;
     const loops = silhouette(of, small ? STEPS.small : STEPS.usual);
-    (small ? heads : shapes).push({ id: part.id, material: part.made[0].materialId, ...shown, loops });
+    (small ? heads : shapes).push({ id: part.id, material: part.materials[0].materialId, ...shown, loops });
   }
   return [...shapes, ...heads];
 }

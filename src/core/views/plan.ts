@@ -25,7 +25,7 @@ export interface PlanShape {
 export function planShapes({ regions, parts }: Assembly, skip: (part: Assembly["parts"][number]) => boolean) {
   const shapes: PlanShape[] = [];
   for (const part of [...parts].reverse()) {
-    if (part.made.length === 0 || skip(part)) continue;
+    if (part.materials.length === 0 || skip(part)) continue;
     const of = part.regions.map((r) => regions[r]);
     const a = Math.max(...of.map((r) => r.xRange[0]));
     const b = Math.min(...of.map((r) => r.xRange[1]));
@@ -48,7 +48,7 @@ export function planShapes({ regions, parts }: Assembly, skip: (part: Assembly["
     }
     close();
     if (loops.length > 0)
-      shapes.push({ key: part.key, id: part.id, material: part.made[0].materialId, loops });
+      shapes.push({ key: part.key, id: part.id, material: part.materials[0].materialId, loops });
   }
   return shapes;
 }

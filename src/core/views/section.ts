@@ -26,7 +26,7 @@ export function sectionShapes({ regions, parts }: Assembly, x: number): SectionS
     const shapes: SectionShape[] = [];
     for (let k = 0; k + 1 < ys.length; k += 2) {
       for (const points of piecesOf(cuts, ys[k], ys[k + 1]))
-        shapes.push({ id: part.id, material: part.made[0]?.materialId ?? null, points });
+        shapes.push({ id: part.id, material: part.materials[0]?.materialId ?? null, points });
     }
     return shapes;
   });

@@ -33,7 +33,7 @@ export function meshAgreement(
   const half = { stations: 2 * steps.stations, rows: 2 * steps.rows };
   const [coarse, fine] = [steps, half].map((step) => meshSums(kernel, assembly, step));
   const moments = integrate(assembly);
-  const ids = [...new Set(assembly.parts.filter((p) => p.made.length > 0).map((p) => p.id))];
+  const ids = [...new Set(assembly.parts.filter((p) => p.materials.length > 0).map((p) => p.id))];
   return ids.map((id) => {
     const m = sumOfMoments(moments.filter((_, i) => assembly.parts[i].id === id));
     const [c, f] = [coarse.get(id) ?? [0, 0], fine.get(id) ?? [0, 0]];

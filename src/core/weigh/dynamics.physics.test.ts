@@ -35,7 +35,7 @@ function bodiesOf(design: Design): { bodies: Body[]; report: MassReport } {
   const moments = integrate(assembly);
   const bodies = assembly.parts.flatMap((part, i): Body[] => {
     const m = moments[i];
-    const density = part.made.reduce(
+    const density = part.materials.reduce(
       (s, x) => s + (x.share * (materialById(x.materialId)?.densityGcc.typical ?? 0)) / 1000,
       0,
     );

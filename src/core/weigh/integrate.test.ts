@@ -26,7 +26,7 @@ function part(id: string, regions: number[], solid = true): Part {
     id,
     key: { kind: "slot", id },
     group: "handle",
-    made: solid ? [{ materialId: "x", share: 1 }] : [],
+    materials: solid ? [{ materialId: "x", share: 1 }] : [],
     regions,
   };
 }

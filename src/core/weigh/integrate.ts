@@ -121,8 +121,8 @@ export function integrate(
       const [least, most] = fineness.zonePoints;
       const n = Math.min(most, Math.ceil(least + ((most - least) * Math.abs(s1 - s0)) / zone.span)) + extra;
       overRule(n, fineness.split, Math.min(s0, s1), Math.max(s0, s1), (s, w) => {
-        const y = zone.place(s);
-        ray(y, w * zone.slope);
+        const y = zone.yAt(s);
+        ray(y, w * zone.jacobian);
       });
       return;
     }

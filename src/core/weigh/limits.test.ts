@@ -37,7 +37,7 @@ describe("a mesh as fine as is kept", () => {
       id: "rod",
       key: { kind: "slot" as const, id: "rod" },
       group: "handle" as const,
-      made: [],
+      materials: [],
       regions: [i],
     }));
     const [m] = integrate({ regions, parts });

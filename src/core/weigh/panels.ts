@@ -49,8 +49,8 @@ export function forPoints(
   visit: (x: number, w: number) => void,
 ): void {
   const { a, b, rootLow, rootHigh } = panel;
-  const over = (from: number, to: number, at: (t: number) => number, stretch: (t: number) => number) =>
-    overRule(n, split, Math.min(from, to), Math.max(from, to), (t, w) => visit(at(t), w * stretch(t)));
+  const over = (from: number, to: number, xAt: (t: number) => number, jacobian: (t: number) => number) =>
+    overRule(n, split, Math.min(from, to), Math.max(from, to), (t, w) => visit(xAt(t), w * jacobian(t)));
   if (rootLow !== null && rootHigh !== null) {
     const half = (rootHigh - rootLow) / 2;
     const middle = (rootHigh + rootLow) / 2;

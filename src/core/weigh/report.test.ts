@@ -35,7 +35,7 @@ function report(
     id: `p${i}`,
     key: { kind: "slot" as const, id: `p${i}` },
     group: "handle" as const,
-    made: m.map(([materialId, share]) => ({ materialId, share })),
+    materials: m.map(([materialId, share]) => ({ materialId, share })),
     regions: [i],
   }));
   const assembly = { regions, parts };

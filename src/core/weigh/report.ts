@@ -70,7 +70,7 @@ interface Solid {
 function solidsOf(assembly: Assembly, moments: readonly Moments[], measured: Calibration | null): Solid[] {
   const byId = new Map<string, { part: Part; ms: Moments[] }>();
   assembly.parts.forEach((part, i) => {
-    if (part.made.length === 0) return;
+    if (part.materials.length === 0) return;
     const known = byId.get(part.id);
     if (known) known.ms.push(moments[i]);
     else byId.set(part.id, { part, ms: [moments[i]] });
@@ -99,7 +99,9 @@ export function massReport(
     return found.densityGcc;
   };
   const solid = solidsOf(assembly, moments, measured);
-  const typical = solid.map(({ part, held }) => held ?? mixDensity(part.made, (id) => density(id).typical));
+  const typical = solid.map(
+    ({ part, held }) => held ?? mixDensity(part.materials, (id) => density(id).typical),
+  );
   const masses = solid.map(({ m }, i) => m.v * typical[i]);
   const massG = sum(masses);
   const firsts = (axis: "x" | "y" | "z") =>
@@ -109,7 +111,7 @@ export function massReport(
 
   const parts = solid.map(({ part, m }, i): PartWeight => {
     const centre: Triple = m.v > 0 ? [m.originX + m.x / m.v, m.y / m.v, m.z / m.v] : [0, 0, 0];
-    const material = [...part.made]
+    const material = [...part.materials]
       .sort((a, b) => b.share - a.share)
       .map((s) => s.materialId)
       .join("+");
@@ -195,7 +197,7 @@ function sharesOfDensity(
 ): Shift[] {
   const volumes = new Map<string, { v: number; x: number }>();
   for (const { part, m } of solid) {
-    for (const { materialId, share } of part.made) {
+    for (const { materialId, share } of part.materials) {
       const of = volumes.get(materialId) ?? { v: 0, x: 0 };
       of.v += (share * m.v) / 1000;
       of.x += (share * (m.x + m.originX * m.v)) / 1000;

@@ -195,7 +195,7 @@ const washers: Rule = {
 
 /** The two metals of a handle that are farthest apart; the one with the higher index goes first. */
 function metalsOf(design: Design): { material: string; index: number }[] {
-  const made = assemble(design).parts.flatMap((p) => p.made.map((m) => m.materialId));
+  const made = assemble(design).parts.flatMap((p) => p.materials.map((m) => m.materialId));
   return [...new Set(made)]
     .flatMap((material) => {
       const index = anodicIndex(material);
