@@ -16,6 +16,7 @@ import { type MeshFineness, meshRegion } from "../src/core/solids/meshRegion";
 import { leverEffects } from "../src/core/tune/effects";
 import { sampleBuilds } from "../src/core/tune/sample";
 import { DEFAULT_FINENESS, integrate } from "../src/core/weigh/integrate";
+import { PanelMemory } from "../src/core/weigh/panelMemory";
 import { weigh } from "../src/core/weigh/weigh";
 import { dragTimes, quantile } from "./drag";
 
@@ -107,6 +108,7 @@ function neverSeen(of: Design, count: number): () => Design {
   };
 }
 const forWeighing = neverSeen(design, 2000);
+const forDrag = neverSeen(design, 3000);
 const forReview = neverSeen(design, 600);
 const forFit = neverSeen(design, 600);
 const forLevers = neverSeen(design, 200);
@@ -120,6 +122,15 @@ bench.add("integrate", () => {
 });
 bench.add("weigh (check, assemble, integrate, report)", () => {
   weigh(forWeighing());
+});
+// As the worker does it while a pin is dragged: a copy of the design each time, the pin a little further on.
+const memory = new PanelMemory();
+let dragged = 0;
+bench.add("weigh, a pin moved", () => {
+  const copy = forDrag();
+  const [pin, ...others] = copy.fasteners;
+  const moved = { ...pin, xMm: pin.xMm + 0.1 * (++dragged % 20) };
+  weigh({ ...copy, fasteners: [moved, ...others] }, DEFAULT_FINENESS, memory);
 });
 bench.add("weigh at the limits of a record", () => {
   weigh(forLimits());
@@ -170,6 +181,11 @@ const rows = [
   {
     what: "whole weighing",
     ms: ms("weigh (check, assemble, integrate, report)"),
+    error: error(total(ours.map((m) => m.v))),
+  },
+  {
+    what: "weighing again, a pin moved",
+    ms: ms("weigh, a pin moved"),
     error: error(total(ours.map((m) => m.v))),
   },
   { what: "weighing at the limits of a record", ms: ms("weigh at the limits of a record"), error: 0 },

@@ -96,6 +96,8 @@ export function bodyRegion(form: HandleForm, xRange: readonly [number, number] =
   const { handle, outline, span, tangFace, sections } = form;
   const right = waisted(form.crowns.right, handle.waist);
   const left = waisted(form.crowns.left, handle.waist);
+  // Crowns and sections follow from the plan and the facets.
+  const from = [handle.kind, handle.plan, handle.waist, handle.facets];
   if (handle.kind === "stack") {
     const side = (crown: Profile): LoftSide => ({
       crown,
@@ -109,6 +111,7 @@ export function bodyRegion(form: HandleForm, xRange: readonly [number, number] =
       left: side(left),
       sectionAt: sections.at,
       stations: sections.stations,
+      from,
     });
   }
   const linersMm = linersThickness(handle);
@@ -124,6 +127,15 @@ export function bodyRegion(form: HandleForm, xRange: readonly [number, number] =
     left: side(left, handle.left.thicknessMm),
     sectionAt: sections.at,
     stations: [...sections.stations, ...(handle.frontBevel ? [span[1] - handle.frontBevel.lengthMm] : [])],
+    from: [
+      ...from,
+      span[1],
+      tangFace,
+      linersMm,
+      handle.right.thicknessMm,
+      handle.left.thicknessMm,
+      handle.frontBevel,
+    ],
   });
 }
 

@@ -20,6 +20,7 @@ export function barRegion(
   return {
     ...flat,
     kind: "bar",
+    from: [half, corner, xRange],
     sliceAt: (x) => {
       const slice = flat.sliceAt(x);
       const ys = slice?.ys;

@@ -43,6 +43,8 @@ export function bladeRegion(blade: GroundBlade): Region {
   const edgeMeetsSpine = signChanges((x) => spineThickness(blade, x) - blade.edgeMm, ricasso, lengthMm, 8);
   return {
     kind: "blade",
+    outline,
+    from: [{ ...blade, outline: null }],
     xRange: [0, lengthMm],
     breaks: [...outline.breaks, ...[ricasso, blade.taperFromMm, ...topped, ...edgeMeetsSpine].map(plain)],
     sliceAt: (x) => {

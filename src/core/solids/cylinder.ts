@@ -24,6 +24,7 @@ export function cylinderRegion({ xMm, yMm, radiusMm }: Cylinder): Region {
     cylinder,
     xRange: [xMm - cylinder.radiusMm, xMm + cylinder.radiusMm],
     breaks: roundEnds(cylinder),
+    from: [cylinder],
     sliceAt: (x) => {
       const half = halfChord(cylinder, x);
       return half > 0 ? throughSlice([yMm - half, yMm + half]) : null;

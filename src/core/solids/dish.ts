@@ -10,6 +10,8 @@ import { curvedSlice } from "./slice";
 export function dishRegion(outline: Contour, half: Line, depthMm: number, mirror: boolean): Region {
   return {
     kind: "dish",
+    outline,
+    from: [half, depthMm, mirror],
     xRange: outline.xRange,
     breaks: outline.breaks,
     sliceAt: (x) => {

@@ -11,6 +11,7 @@ export function domeRegion(on: Cylinder, baseMm: number, heightMm: number, mirro
   const { xMm, yMm, radiusMm: r } = on;
   return {
     kind: "dome",
+    from: [on, baseMm, heightMm, mirror],
     xRange: [xMm - r, xMm + r],
     breaks: roundEnds(on),
     sliceAt: (x) => {

@@ -37,6 +37,7 @@ export function halfSpaceRegion(
   return {
     kind: "half-spaces",
     planes: [halfSpace],
+    from: [halfSpace, xRange, stations],
     xRange,
     // Where the plane leaves a rounded body, what it cuts off ends like a root.
     breaks: stations.map((x) => ({ x, below: true, above: true })),

@@ -41,6 +41,7 @@ export function layerRegion(
   return {
     kind: "half-spaces",
     planes,
+    from: [lower, upper, xRange],
     xRange,
     breaks: [],
     sliceAt: (x) => (x < xRange[0] || x > xRange[1] ? null : (level ?? cutAt(x))),

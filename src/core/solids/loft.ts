@@ -24,6 +24,8 @@ export interface Loft {
   sectionAt(x: number): SectionShape;
   /** Further stations where crown, land or cap change their law. */
   readonly stations: readonly number[];
+  /** All that its functions are made from, as plain data. */
+  readonly from?: readonly unknown[];
 }
 
 /**
@@ -45,6 +47,8 @@ export function loftRegion(loft: Loft): Region {
   return {
     kind: "loft",
     xRange,
+    outline: loft.outline,
+    from: loft.from && [loft.xRange, loft.stations, ...loft.from],
     breaks: [
       ...loft.outline.breaks,
       ...sideBreaks(loft, loft.right, xRange),

@@ -14,6 +14,8 @@ export interface FaceWidth {
   readonly extraPoints: number;
   /** As wide at every height. */
   readonly even: boolean;
+  /** All that its functions are made from, as plain data. */
+  readonly from: readonly unknown[];
 }
 
 /** A plate across the knife: its outline from the side, and its width at each height from the front. */
@@ -24,6 +26,8 @@ export function plateRegion(
 ): Region {
   return {
     kind: "plate",
+    outline,
+    from: [creaseStations, ...width.from],
     xRange: outline.xRange,
     breaks: [...outline.breaks, ...creaseStations.map((x) => ({ x, below: false, above: false }))],
     sliceAt: (x) => {
@@ -61,6 +65,7 @@ export function roundedWidth(y0: number, y1: number, widthMm: number, section: S
       : [],
     extraPoints: section.extraPoints,
     even: closing === null && section.kinks.length === 0,
+    from: ["rounded", y0, y1, widthMm, section.from],
   };
 }
 
@@ -92,5 +97,6 @@ export function armedWidth(
     zones: [],
     extraPoints: 2,
     even: false,
+    from: ["armed", y0, y1, boss, widthMm, armWidthMm],
   };
 }

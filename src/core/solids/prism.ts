@@ -6,6 +6,8 @@ import { throughSlice } from "./slice";
 export function prismRegion(outline: Contour): Region {
   return {
     kind: "prism",
+    outline,
+    from: [],
     xRange: outline.xRange,
     breaks: outline.breaks,
     sliceAt: (x) => {

@@ -1,4 +1,4 @@
-import type { Break } from "../curve/contour";
+import type { Break, Contour } from "../curve/contour";
 import type { Slice } from "./slice";
 import type { TriangleMesh } from "./triangleMesh";
 
@@ -52,6 +52,13 @@ export interface Cuts {
   readonly breaks: readonly Break[];
   /** The cut at x, or null where there is none. */
   sliceAt(x: number): Slice | null;
+  /**
+   * All that it is made from beside its outline, as plain data: of one kind, what is made from the same is the same. Left
+   * out where it is made from functions, or from too much to compare.
+   */
+  readonly from?: readonly unknown[];
+  /** The outline that its cuts follow: at a station, what of it lies there. */
+  readonly outline?: Contour;
 }
 
 /** A piece of space that a ray along z meets in one stretch: the building block of every part. mm throughout. */

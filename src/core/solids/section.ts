@@ -18,6 +18,8 @@ export interface SectionShape {
   readonly flatCrown: boolean;
   /** Points beyond the usual that its bends ask for; grows with the exponent. */
   readonly extraPoints: number;
+  /** What tells it from every other section, as plain data. */
+  readonly from: readonly unknown[];
 }
 
 const FLAT: SectionShape = {
@@ -27,6 +29,7 @@ const FLAT: SectionShape = {
   kinks: [],
   flatCrown: true,
   extraPoints: 0,
+  from: ["flat"],
 };
 
 /** Superellipse exponent for a roundness: 2 (an ellipse) at 1, growing without limit toward 0 (flat sides). */
@@ -68,6 +71,7 @@ export function sectionOf(roundness: number): SectionShape {
     kinks: n % 2 !== 0 ? [0] : [],
     flatCrown: false,
     extraPoints: Math.ceil((n - 2) * 0.7),
+    from: ["superellipse", n],
   };
 }
 
@@ -85,6 +89,7 @@ const ELLIPSE: SectionShape = {
   kinks: [],
   flatCrown: false,
   extraPoints: 0,
+  from: ["superellipse", 2],
 };
 
 /** Numbers of flats all round that are made. */
@@ -129,6 +134,7 @@ export function facetedSection(flats: number): SectionShape {
     kinks: at.map((c) => c.u).filter((u) => u < 1 - ROUNDING),
     flatCrown: true,
     extraPoints: 0,
+    from: ["faceted", flats],
   };
   faceted.set(flats, made);
   return made;

@@ -11,6 +11,8 @@ export function slabRegion(outline: Contour, half: Line, xRange: readonly [numbe
   ];
   return {
     kind: "slab",
+    outline,
+    from: [half, xRange],
     xRange: range,
     breaks: outline.breaks,
     sliceAt: (x) => {

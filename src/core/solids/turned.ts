@@ -9,35 +9,50 @@ import { facetedSection, type SectionShape, sectionOf } from "./section";
 
 const ROUND = sectionOf(1);
 
-/** A body alike on both sides by its outline from the side, its half width along x and its section. */
+/**
+ * A body alike on both sides by its outline from the side, its half width along x and its section; `from` is all that
+ * the half width is made from, as plain data.
+ */
 export function evenLoft(
   outline: Contour,
   halfWidth: (x: number) => number,
   section: SectionShape,
   xRange: readonly [number, number] = outline.xRange,
+  from?: readonly unknown[],
 ): Region {
   const crown: Profile = { knots: [], at: halfWidth };
   const side: LoftSide = { crown, land: () => 0, cap: () => Number.POSITIVE_INFINITY };
-  return loftRegion({ outline, xRange, right: side, left: side, sectionAt: () => section, stations: [] });
+  return loftRegion({
+    outline,
+    xRange,
+    right: side,
+    left: side,
+    sectionAt: () => section,
+    stations: [],
+    from: from && [section.from, ...from],
+  });
 }
 
 /** A round rod along x between two stations, its axis at height y. */
 export function rodRegion(x0: number, x1: number, y: number, radiusMm: number): Region {
   const r = Math.max(0, radiusMm);
-  return evenLoft(boxContour(x0, x1, y - r, y + r), () => r, ROUND);
+  return evenLoft(boxContour(x0, x1, y - r, y + r), () => r, ROUND, undefined, ["even", r]);
 }
 
 /** A hexagonal prism along x, by its width across flats. */
 export function hexRodRegion(x0: number, x1: number, y: number, acrossMm: number): Region {
   const [flat, point] = [acrossMm / 2, acrossMm / Math.sqrt(3)];
-  return evenLoft(boxContour(x0, x1, y - point, y + point), () => flat, facetedSection(6));
+  return evenLoft(boxContour(x0, x1, y - point, y + point), () => flat, facetedSection(6), undefined, [
+    "even",
+    flat,
+  ]);
 }
 
 /** A ball. */
 export function ballRegion(centre: Point, radiusMm: number, xRange?: readonly [number, number]): Region {
   const r = radiusMm;
   const half = (x: number) => Math.sqrt(Math.max(0, r * r - (x - centre.x) ** 2));
-  return evenLoft(ellipseContour(centre, r, r), half, ROUND, xRange);
+  return evenLoft(ellipseContour(centre, r, r), half, ROUND, xRange, ["ball", centre, r]);
 }
 
 /**
@@ -52,7 +67,8 @@ export function domedBlockRegion(
   section: SectionShape,
 ): Region {
   const dome = Math.min(domeMm, x1 - x0);
-  if (!(dome > 0)) return evenLoft(boxContour(x0, x1, y0, y1), () => widthMm / 2, section);
+  if (!(dome > 0))
+    return evenLoft(boxContour(x0, x1, y0, y1), () => widthMm / 2, section, undefined, ["even", widthMm / 2]);
   const from = x0 + dome;
   const mid = { x: from, y: (y0 + y1) / 2 };
   const rear = arc(mid, dome, (y1 - y0) / 2, Math.PI / 2, (3 * Math.PI) / 2);
@@ -64,5 +80,5 @@ export function domedBlockRegion(
     ...(x1 > from ? [straight(rear[rear.length - 1].d, front.bottom)] : []),
   ]);
   const k = (x: number) => (x >= from ? 1 : Math.sqrt(Math.max(0, 1 - ((from - x) / dome) ** 2)));
-  return evenLoft(outline, (x) => (widthMm / 2) * k(x), section);
+  return evenLoft(outline, (x) => (widthMm / 2) * k(x), section, undefined, ["domed", x0, x1, widthMm, dome]);
 }

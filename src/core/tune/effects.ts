@@ -6,7 +6,9 @@ import { materialById } from "../stock/materials";
 import { ROUNDING } from "../tolerances";
 import { calibration } from "../weigh/calibration";
 import { faultsOf } from "../weigh/faults";
+import { DEFAULT_FINENESS, integrate } from "../weigh/integrate";
 import { momentsOf } from "../weigh/momentsOf";
+import { PanelMemory } from "../weigh/panelMemory";
 import { massReport } from "../weigh/report";
 import { weigh } from "../weigh/weigh";
 import { type Lever, leversOf } from "./levers";
@@ -29,10 +31,18 @@ export interface LeverEffect {
   readonly balanceMm: number;
 }
 
+/** What is known of a design, panel by panel, for the weighing of others that share some of it. */
+export function memoryOf(design: Design): PanelMemory {
+  const memory = new PanelMemory();
+  integrate(assemble(design), DEFAULT_FINENESS, undefined, memory);
+  memory.hold();
+  return memory;
+}
+
 /** Weight and balance of a design, or null of one that cannot be built or kept. */
-export function figuresOf(design: Design | null): Figures | null {
+export function figuresOf(design: Design | null, memory: PanelMemory | null = null): Figures | null {
   if (!design || refusalOf(design)) return null;
-  const weighing = weigh(design);
+  const weighing = weigh(design, DEFAULT_FINENESS, memory);
   if (!weighing.ok) return null;
   const { massG, balanceMm } = weighing.report;
   return { massG, balanceMm };
@@ -65,6 +75,7 @@ function figuresBeside(then: Design, now: Design, touches: (part: Part) => boole
 export function leverEffects(design: Design): LeverEffect[] {
   const now = figuresOf(design);
   if (!now) return [];
+  const memory = memoryOf(design);
   const effects = leversOf(design).flatMap((lever): LeverEffect[] =>
     [lever.step, -lever.step].flatMap((amount) => {
       if (amount < lever.low - ROUNDING || amount > lever.high + ROUNDING) return [];
@@ -72,7 +83,7 @@ export function leverEffects(design: Design): LeverEffect[] {
       const { touches } = lever;
       const beside =
         changed && touches && !refusalOf(changed) ? figuresBeside(changed, design, touches) : null;
-      const then = beside ?? figuresOf(changed);
+      const then = beside ?? figuresOf(changed, memory);
       if (!then) return [];
       const { id, unit, nature, material } = lever;
       return [

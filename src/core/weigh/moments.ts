@@ -82,6 +82,20 @@ export function addCut(m: Moments, c: CutSums, x: number, w: number): void {
   c.yz = 0;
 }
 
+/** Adds the moments of another piece of the same solid, about the same origin. */
+export function addMoments(m: Moments, piece: Readonly<Moments>): void {
+  m.v += piece.v;
+  m.x += piece.x;
+  m.y += piece.y;
+  m.z += piece.z;
+  m.xx += piece.xx;
+  m.yy += piece.yy;
+  m.zz += piece.zz;
+  m.xy += piece.xy;
+  m.xz += piece.xz;
+  m.yz += piece.yz;
+}
+
 /** The same solid's moments about an origin at another x. */
 export function aboutOrigin(m: Moments, originX: number): Moments {
   const d = m.originX - originX;
