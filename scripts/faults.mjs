@@ -22,7 +22,7 @@ run(process.execPath, [program, String(files), String(seed), tallies]);
 const rowFile = join(folder, "fault-rows.jsonl");
 rmSync(rowFile, { force: true });
 console.log(`${kills} kills, and every other fault of the browser …`);
-const browser = spawnSync("npx", ["playwright", "test", "faults.spec.ts", "--retries=0"], {
+const browser = spawnSync("npx", ["playwright", "test", "faults.spec.ts", "--retries=0", "--workers=1"], {
   cwd: ROOT,
   stdio: ["ignore", "ignore", "inherit"],
   env: {

@@ -89,6 +89,8 @@ const WORDS: Record<FaultRule, (f: Finding, mm: Say) => string> = {
   "dowel-off-guard": () => "A dowel stands out of the guard. Bring the two closer together.",
   "fitting-no-room": (f, mm) =>
     `The fitting reaches ${mm(f.measured)} below the axis, but what it has to clear reaches ${mm(f.limit)}.`,
+  "fitting-too-short": (f, mm) =>
+    `Between the guard and its rear end the fitting has ${mm(f.measured)}; at its thickness it needs more than ${mm(f.limit)}.`,
   "dowel-in-tang": () => "A dowel runs into the tang. Set the two further apart.",
   "pieces-short-of-butt": (f, mm) =>
     `The pieces are ${mm(f.measured)} long together, the handle is drawn ${mm(f.limit)}.`,

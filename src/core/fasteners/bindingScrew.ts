@@ -37,8 +37,7 @@ export const bindingScrew = fastenerKind({
     const [seat, top] = [f.seatMm, f.seatMm + f.headThicknessMm];
     // The screw comes from the right; behind its tip the tapped bore stays empty, and behind that the post is solid.
     const bore = site.round(f.screwMm);
-    const tip = Math.max(-seat, seat - f.screwLengthMm);
-    const bottom = Math.max(-seat, seat - f.boreDepthMm);
+    const [tip, bottom] = [seat - f.screwLengthMm, seat - f.boreDepthMm];
     site.add(null, materials, bore, site.between(tip, seat), site.body);
     if (bottom < tip) site.add("bore", [], bore, site.between(bottom, tip), site.body);
     site.add(null, materials, site.round(f.diameterMm), site.between(-seat, seat), site.body);
@@ -52,6 +51,8 @@ export const bindingScrew = fastenerKind({
     [f.diameterMm, f.headMm],
     // The screw's tip may not stand on the bottom of its bore.
     [f.screwLengthMm, f.boreDepthMm],
+    // Nor may the bore come out at the post's own head.
+    [f.boreDepthMm, 2 * f.seatMm + f.headThicknessMm],
   ],
   seat: (f) => ({
     seatMm: f.seatMm,

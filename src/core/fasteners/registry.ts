@@ -1,4 +1,5 @@
 import type { Fields } from "../record/fields";
+import { registryOf } from "../record/registry";
 import { bindingScrew } from "./bindingScrew";
 import { blindPin } from "./blindPin";
 import { capScrew } from "./capScrew";
@@ -31,16 +32,12 @@ export type Fastener = RecordOfKind<(typeof KINDS)[number]>;
 export type FastenerKind = Fastener["kind"];
 export type AnyFastenerKind = FastenerKindOf<FastenerKind, Fields, Fastener>;
 
-const BY_KIND = new Map<string, AnyFastenerKind>(KINDS.map((k) => [k.kind, k as unknown as AnyFastenerKind]));
+const MODULES = registryOf<AnyFastenerKind>(KINDS, "fastener");
 
-export const FASTENER_KINDS: readonly FastenerKind[] = KINDS.map((k) => k.kind);
+export const FASTENER_KINDS = MODULES.kinds;
 
 /** What is known of a kind of fastener. */
-export function kindOf(f: { readonly kind: FastenerKind }): AnyFastenerKind {
-  const known = BY_KIND.get(f.kind);
-  if (!known) throw new Error(`no fastener is called "${f.kind}"`);
-  return known;
-}
+export const kindOf = MODULES.of;
 
 /** A fastener of a kind to begin from, common sizes of the trade (common practice, no source). */
 export function newFastener(

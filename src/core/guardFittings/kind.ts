@@ -37,7 +37,12 @@ export interface FittingSite extends FittingPlace {
 
 /** A fault of a fitting where it stands. */
 export interface FittingFault {
-  readonly rule: "notch-into-tang" | "dowel-off-guard" | "dowel-in-tang" | "fitting-no-room";
+  readonly rule:
+    | "notch-into-tang"
+    | "dowel-off-guard"
+    | "dowel-in-tang"
+    | "fitting-no-room"
+    | "fitting-too-short";
   readonly at: Point;
   readonly measured: number;
   readonly limit: number;

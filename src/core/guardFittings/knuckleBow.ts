@@ -12,6 +12,8 @@ const FULL_DEPTH = [0.3, 0.7] as const;
 const BENDS = [0.02, 0.06, 0.15, 0.35, 0.65, 0.85, 0.94, 0.98] as const;
 /** Places along a run of the bow that are looked at for the handle's edge. */
 const MEETING_SAMPLES = 24;
+/** A bow is so many times as long as thick, or its two edges would cross. */
+const LEAST_LENGTH = 4;
 /** How far inside the handle's edge its rear end is let in, mm. */
 const LET_IN_MM = 3;
 
@@ -63,14 +65,25 @@ export const knuckleBow = fittingKind({
     site.add(f.material, site.put({ ...bar, breaks }));
   },
   faults: (f, place) => {
-    const limit = Math.max(place.guard.belowMm, ...handleDepths(f, place)) + f.thicknessMm;
     const at = { x: (place.span[0] + place.span[1]) / 2, y: -f.reachMm };
+    const room = lengthOf(f, place);
+    if (!(room > LEAST_LENGTH * f.thicknessMm))
+      return [{ rule: "fitting-too-short", at, measured: room, limit: LEAST_LENGTH * f.thicknessMm }];
+    const limit = Math.max(place.guard.belowMm, ...handleDepths(f, place)) + f.thicknessMm;
     return f.reachMm > limit ? [] : [{ rule: "fitting-no-room", at, measured: f.reachMm, limit }];
   },
   points: (f, { span }) => [
     { at: { x: (span[0] + span[1]) / 2, y: -f.reachMm }, y: { field: "reachMm", zero: 0, per: -1 } },
   ],
 });
+
+/** Stations of its two ends: behind the guard's middle plane, and inside the handle's edge. */
+const frontX = ({ guardRange }: FittingPlace) => (guardRange[0] + guardRange[1]) / 2;
+const rearX = (f: Pick<Bow, "endMm" | "thicknessMm">, { span }: FittingPlace) =>
+  span[0] + Math.max(f.endMm, f.thicknessMm);
+/** Its length from the side, mm; below zero where its ends have passed each other. */
+const lengthOf = (f: Pick<Bow, "endMm" | "thicknessMm">, place: FittingPlace) =>
+  frontX(place) - rearX(f, place);
 
 /** How far the handle's lower edge stands under the axis over the bow's length, mm. */
 function handleDepths(f: Pick<Bow, "endMm">, { outline, span }: FittingPlace): number[] {
@@ -84,12 +97,13 @@ function handleMeetings(bow: Contour, { outline }: FittingPlace): number[] {
   return bow.cubics.flatMap((c) => signChanges(over(c), 0, 1, MEETING_SAMPLES).map((t) => cubicX(c, t)));
 }
 
-/** The bow from the side; null where there is no length for it. */
-function bowOutline(f: Bow, { guard, guardRange, outline, span }: FittingPlace): Contour | null {
-  const front = { x: (guardRange[0] + guardRange[1]) / 2, y: -guard.belowMm };
-  const endX = span[0] + Math.max(f.endMm, f.thicknessMm);
+/** The bow from the side; null where there is no length for it, which is a fault. */
+function bowOutline(f: Bow, place: FittingPlace): Contour | null {
+  const { guard, outline } = place;
+  const front = { x: frontX(place), y: -guard.belowMm };
+  const endX = rearX(f, place);
   const edge = outline.cut(endX);
-  if (edge.length < 2 || !(front.x - endX > 4 * f.thicknessMm)) return null;
+  if (edge.length < 2 || !(lengthOf(f, place) > LEAST_LENGTH * f.thicknessMm)) return null;
   const end = { x: endX, y: edge[0] + LET_IN_MM };
   const run = (by: number): Cubic[] => {
     const at = (t: number): Point => ({ x: front.x + (end.x - front.x) * t, y: -f.reachMm + by });

@@ -1,4 +1,5 @@
 import type { Fields } from "../record/fields";
+import { registryOf } from "../record/registry";
 import { ball } from "./ball";
 import { beak } from "./beak";
 import { disc } from "./disc";
@@ -17,18 +18,12 @@ export type SizedShape = RecordOfKind<(typeof KINDS)[number]>;
 export type SizedShapeKind = SizedShape["kind"];
 export type AnyPieceShapeKind = PieceShapeKindOf<SizedShapeKind, Fields, SizedShape>;
 
-const BY_KIND = new Map<string, AnyPieceShapeKind>(
-  KINDS.map((k) => [k.kind, k as unknown as AnyPieceShapeKind]),
-);
+const MODULES = registryOf<AnyPieceShapeKind>(KINDS, "shape of a piece");
 
-export const SHAPE_KINDS: readonly SizedShapeKind[] = KINDS.map((k) => k.kind);
+export const SHAPE_KINDS = MODULES.kinds;
 
 /** What is known of a kind of shape. */
-export function shapeKindOf(shape: { readonly kind: SizedShapeKind }): AnyPieceShapeKind {
-  const known = BY_KIND.get(shape.kind);
-  if (!known) throw new Error(`no shape of a piece is called "${shape.kind}"`);
-  return known;
-}
+export const shapeKindOf = MODULES.of;
 
 /** A shape of a kind to begin from, sized to the handle's butt. */
 export function shapeFor(kind: SizedShapeKind, butt: ButtSize): SizedShape {

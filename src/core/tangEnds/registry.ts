@@ -1,4 +1,5 @@
 import type { Fields } from "../record/fields";
+import { registryOf } from "../record/registry";
 import type { EndRecord, TangEndKindOf } from "./kind";
 import { peened } from "./peened";
 import { plain } from "./plain";
@@ -16,16 +17,12 @@ export type BarEnd = RecordOfKind<(typeof KINDS)[number]>;
 export type BarEndKind = BarEnd["kind"];
 export type AnyTangEndKind = TangEndKindOf<BarEndKind, Fields, BarEnd>;
 
-const BY_KIND = new Map<string, AnyTangEndKind>(KINDS.map((k) => [k.kind, k as unknown as AnyTangEndKind]));
+const MODULES = registryOf<AnyTangEndKind>(KINDS, "end of a tang");
 
-export const BAR_END_KINDS: readonly BarEndKind[] = KINDS.map((k) => k.kind);
+export const BAR_END_KINDS = MODULES.kinds;
 
 /** What is known of a kind of end. */
-export function endKindOf(end: { readonly kind: BarEndKind }): AnyTangEndKind {
-  const known = BY_KIND.get(end.kind);
-  if (!known) throw new Error(`no end of a tang is called "${end.kind}"`);
-  return known;
-}
+export const endKindOf = MODULES.of;
 
 /** An end of a kind to begin from, common sizes of the trade (common practice, no source). */
 export function newEnd(kind: BarEndKind, steel: string): BarEnd {

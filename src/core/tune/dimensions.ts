@@ -1,4 +1,3 @@
-import type { Part } from "../assembly/types";
 import type { Design } from "../design/schema";
 import { handleLength, withHandleLength } from "../layout/handleLengths";
 
@@ -6,8 +5,6 @@ import { handleLength, withHandleLength } from "../layout/handleLengths";
 export interface Dimension {
   readonly id: string;
   readonly offMm: number;
-  /** The parts whose volume it changes, where those are not all. */
-  readonly touches?: (part: Part) => boolean;
   readonly apply: (design: Design, byMm: number) => Design;
 }
 
@@ -29,7 +26,6 @@ export function dimensionsOf(design: Design): Dimension[] {
     list.push({
       id: "heel",
       offMm: shaped,
-      touches: ({ key }) => key.kind === "blade",
       apply: (d, by) => ({ ...d, blade: { ...d.blade, heelHeightMm: d.blade.heelHeightMm + by } }),
     });
   }

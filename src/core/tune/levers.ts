@@ -1,4 +1,3 @@
-import type { Part } from "../assembly/types";
 import { handleReach, newRecess } from "../design/constructions";
 import { type MaterialPlace, materialAt, withMaterial } from "../design/materialPlaces";
 import type { Design, Piece } from "../design/schema";
@@ -22,8 +21,6 @@ export interface Lever {
   readonly nature: LeverNature;
   /** Of a choice, the material that it changes to. */
   readonly material: string | null;
-  /** The parts whose shape it changes, where those are few: none of a choice of material. Else it may be all. */
-  readonly touches?: (part: Part) => boolean;
   /** The knife with the change, or null where it has no meaning. */
   readonly apply: (design: Design, amount: number) => Design | null;
 }
@@ -54,21 +51,18 @@ function bladeLevers({ blade }: Design): Lever[] {
         ? change({ spineMm, tipThicknessMm: Math.min(d.blade.tipThicknessMm, spineMm) }, d)
         : null;
     }),
-    {
-      touches: ({ key }: Part) => key.kind === "blade",
-      ...length(
-        "distal-taper",
-        0.5,
-        [-(blade.tipThicknessMm - 0.6), blade.spineMm - blade.tipThicknessMm],
-        "metal",
-        (d, by) => {
-          const tipThicknessMm = round(d.blade.tipThicknessMm + by);
-          return tipThicknessMm >= 0.1 && tipThicknessMm <= d.blade.spineMm
-            ? change({ tipThicknessMm }, d)
-            : null;
-        },
-      ),
-    },
+    length(
+      "distal-taper",
+      0.5,
+      [-(blade.tipThicknessMm - 0.6), blade.spineMm - blade.tipThicknessMm],
+      "metal",
+      (d, by) => {
+        const tipThicknessMm = round(d.blade.tipThicknessMm + by);
+        return tipThicknessMm >= 0.1 && tipThicknessMm <= d.blade.spineMm
+          ? change({ tipThicknessMm }, d)
+          : null;
+      },
+    ),
   ];
 }
 
@@ -237,7 +231,6 @@ function materialLevers(design: Design): Lever[] {
         high: 1,
         nature,
         material,
-        touches: () => false,
         apply: (d: Design, amount: number) => (amount >= 0.5 ? withMaterial(d, place, material) : d),
       }));
   });

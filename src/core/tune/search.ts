@@ -1,9 +1,10 @@
+import { assemble } from "../assembly/assemble";
 import type { Design } from "../design/schema";
 import { outside } from "../design/uses";
 import { clamp } from "../number";
 import { ROUNDING } from "../tolerances";
-import type { PanelMemory } from "../weigh/panelMemory";
-import { type Figures, figuresOf, memoryOf, withLevers } from "./effects";
+import { memoryOf } from "../weigh/momentsOf";
+import { type Figures, figuresOf, withLevers } from "./effects";
 import type { Lever } from "./levers";
 import { aim, leastChange, type Slope, type Strategy, type Target, weightOf } from "./sets";
 
@@ -20,15 +21,13 @@ export interface Trials extends Trial {
 /** Trials of one design: the searches of several strategies meet the same ones again and again. */
 export function trialsOf(design: Design): Trials {
   const known = new Map<string, { readonly design: Design | null; readonly figures: Figures | null }>();
-  let memory: PanelMemory | null = null;
   const tried = (amounts: Amounts) => {
     const moves = [...amounts].filter(([, a]) => a !== 0).sort(([a], [b]) => a.localeCompare(b));
     const key = JSON.stringify(moves);
     let entry = known.get(key);
     if (!entry) {
       const changed = moves.length > 0 ? withLevers(design, amounts) : design;
-      memory ??= memoryOf(design);
-      entry = { design: changed, figures: figuresOf(changed, memory) };
+      entry = { design: changed, figures: figuresOf(changed, memoryOf(assemble(design))) };
       known.set(key, entry);
     }
     return entry;

@@ -1,11 +1,12 @@
 import { assemble } from "../assembly/assemble";
-import type { Assembly, Part } from "../assembly/types";
+import type { Assembly } from "../assembly/types";
 import { refusalOf } from "../design/refusal";
 import type { Design } from "../design/schema";
 import { materialById } from "../stock/materials";
 import { calibration } from "../weigh/calibration";
 import { faultsOf } from "../weigh/faults";
-import { momentsOf } from "../weigh/momentsOf";
+import { memoryOf, momentsOf } from "../weigh/momentsOf";
+import type { PanelMemory } from "../weigh/panelMemory";
 import { dimensionsOf } from "./dimensions";
 import type { Figures } from "./effects";
 
@@ -41,13 +42,13 @@ export interface SpreadModel {
 function volumesOf(
   assembly: Assembly,
   skip: readonly string[],
-  of: (part: Part) => boolean = () => true,
+  memory: PanelMemory,
 ): Map<string, { v: number; x: number }> {
   const sums = new Map<string, { v: number; x: number }>();
-  const moments = momentsOf(assembly, of);
+  const moments = momentsOf(assembly, memory);
   moments.forEach((m, i) => {
     const part = assembly.parts[i];
-    if (skip.includes(part.id) || !of(part)) return;
+    if (skip.includes(part.id)) return;
     for (const { materialId, share } of part.materials) {
       const of = sums.get(materialId) ?? { v: 0, x: 0 };
       of.v += (share * m.v) / 1000;
@@ -66,15 +67,15 @@ function volumesOf(
 export function spreadModel(design: Design): SpreadModel | null {
   const assembly = assemble(design);
   if (faultsOf(design, assembly).some((f) => f.severity === "error")) return null;
+  const memory = memoryOf(assembly);
   const held = calibration(design, assembly, momentsOf(assembly));
   const skip = held?.partIds ?? [];
-  const at = volumesOf(assembly, skip);
+  const at = volumesOf(assembly, skip, memory);
   const ids = [...at.keys()];
   const dims = dimensionsOf(design).flatMap((dim) => {
     const [up, down] = [dim.offMm / 2, -dim.offMm / 2].map((by) => dim.apply(design, by));
     if (refusalOf(up) || refusalOf(down)) return [];
-    // Both readings are of the parts that the size touches: the others stay as they are.
-    const [high, low] = [up, down].map((d) => volumesOf(assemble(d), skip, dim.touches));
+    const [high, low] = [up, down].map((d) => volumesOf(assemble(d), skip, memory));
     // Per standard deviation, half of the tolerance: the two readings stand two of them apart.
     const slope = ids.map((id) => ({
       v: ((high.get(id)?.v ?? 0) - (low.get(id)?.v ?? 0)) / 2,

@@ -51,6 +51,7 @@ export const FAULT_RULES = [
   "dowel-off-guard",
   "dowel-in-tang",
   "fitting-no-room",
+  "fitting-too-short",
   "pieces-longer-than-handle",
   "pieces-short-of-butt",
   "ring-apart",

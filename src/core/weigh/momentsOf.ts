@@ -1,24 +1,36 @@
-import type { Assembly, Part } from "../assembly/types";
+import type { Assembly } from "../assembly/types";
 import { DEFAULT_FINENESS, integrate } from "./integrate";
 import type { Moments } from "./moments";
-import type { PanelMemory } from "./panelMemory";
+import { PanelMemory } from "./panelMemory";
 
-const whole = new WeakMap<Assembly, readonly Readonly<Moments>[]>();
+interface Found {
+  readonly moments: readonly Readonly<Moments>[];
+  /** What was found panel by panel, where it was not put into a memory that goes on. */
+  readonly memory: PanelMemory | null;
+}
+
+const known = new WeakMap<Assembly, Found>();
 
 /**
- * The moments of an assembly's parts at the default setting: of all of them, worked out once; or, where only some are
- * asked for, of those, the others zero. A memory makes the first faster, and no different.
+ * The moments of an assembly's parts at the default setting, worked out once. A memory makes that faster, and no
+ * different.
  */
 export function momentsOf(
   assembly: Assembly,
-  asked?: (part: Part) => boolean,
   memory: PanelMemory | null = null,
 ): readonly Readonly<Moments>[] {
-  if (asked && !assembly.parts.every(asked)) return integrate(assembly, DEFAULT_FINENESS, asked);
-  let moments = whole.get(assembly);
-  if (!moments) {
-    moments = integrate(assembly, DEFAULT_FINENESS, undefined, memory);
-    whole.set(assembly, moments);
-  }
-  return moments;
+  return (known.get(assembly) ?? find(assembly, memory)).moments;
+}
+
+/** What is known of an assembly, for the moments of others that share some of it: it stays as it is. */
+export function memoryOf(assembly: Assembly): PanelMemory {
+  return known.get(assembly)?.memory ?? find(assembly, null).memory!;
+}
+
+function find(assembly: Assembly, given: PanelMemory | null): Found {
+  const own = given ? null : new PanelMemory();
+  const found = { moments: integrate(assembly, DEFAULT_FINENESS, undefined, given ?? own), memory: own };
+  own?.hold();
+  known.set(assembly, found);
+  return found;
 }

@@ -25,8 +25,7 @@ export function weigh(
   const assembly = assemble(design);
   const findings = faultsOf(design, assembly);
   if (findings.some((f) => f.severity === "error")) return { ok: false, findings };
-  const moments =
-    fineness === DEFAULT_FINENESS ? momentsOf(assembly, undefined, memory) : integrate(assembly, fineness);
+  const moments = fineness === DEFAULT_FINENESS ? momentsOf(assembly, memory) : integrate(assembly, fineness);
   const measured = calibration(design, assembly, moments, fineness);
   const report = massReport(assembly, moments, materialById, measured);
   return { ok: true, report, findings };

@@ -18,6 +18,7 @@ import {
   useDesign,
   useDragging,
   useReport,
+  useSettledDesign,
   useStep,
   useWeighing,
 } from "./BenchContext";
@@ -38,7 +39,7 @@ export function Board() {
   const units = useUnits();
   const step = useStep();
   // While a point is dragged the drawing keeps its scale, so that the point stays under the pointer.
-  const settled = useBenchState((s) => s.settled);
+  const settled = useSettledDesign();
   const frame = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState({ width: 760, height: 620 });
   const [editing, setEditing] = useState<string | null>(null);
