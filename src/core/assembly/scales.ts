@@ -1,7 +1,7 @@
 import type { Bolster, ScalesHandle } from "../design/schema";
 import { whole } from "../fasteners/kind";
 import { jointStations } from "../layout/meetings";
-import { bolsterJoint, jointsFrontFirst } from "../layout/scales";
+import { behindDivider, bolsterJoint, jointsFrontFirst } from "../layout/scales";
 import { radians } from "../number";
 import { halfSpaceRegion, jointSide } from "../solids/halfSpace";
 import { layerRegion, lineAt, shifted } from "../solids/layer";
@@ -73,7 +73,7 @@ function addSide(b: AssemblyBuilder, handle: ScalesHandle, mirror: boolean, body
     const { id, xMm, tiltDeg, divider } = joint;
     add({ kind: "scale", number: i + 1, side }, material, rest, ahead(xMm, tiltDeg));
     if (divider) {
-      const back = ahead(xMm - divider.thicknessMm, tiltDeg);
+      const back = ahead(behindDivider(joint), tiltDeg);
       add({ kind: "divider", id, number: i + 1, side }, divider.material, rest, back);
     }
     material = joint[side];

@@ -34,9 +34,19 @@ export function cubicY(s: Cubic, t: number): number {
   return bernstein(s.a.y, s.b.y, s.c.y, s.d.y, t);
 }
 
-function cubicDx(s: Cubic, t: number): number {
+function hodograph(a: number, b: number, c: number, d: number, t: number): number {
   const u = 1 - t;
-  return 3 * (u * u * (s.b.x - s.a.x) + 2 * u * t * (s.c.x - s.b.x) + t * t * (s.d.x - s.c.x));
+  return 3 * (u * u * (b - a) + 2 * u * t * (c - b) + t * t * (d - c));
+}
+
+/** dx/dt at t. */
+export function cubicDx(s: Cubic, t: number): number {
+  return hodograph(s.a.x, s.b.x, s.c.x, s.d.x, t);
+}
+
+/** dy/dt at t. */
+export function cubicDy(s: Cubic, t: number): number {
+  return hodograph(s.a.y, s.b.y, s.c.y, s.d.y, t);
 }
 
 /** The straight segment from `a` to `d`. */

@@ -1,5 +1,6 @@
 import { SAME_STATION_MM } from "../tolerances";
 import { type Cubic, cubicX, cubicY, parameterAtX, turnsInX } from "./bezier";
+import { steepPlaces } from "./steep";
 
 /** A station in x where something about a shape changes; `below`/`above` say on which side it does so like a root. */
 export interface Break {
@@ -21,7 +22,7 @@ interface Run {
 export interface Contour {
   readonly cubics: readonly Cubic[];
   readonly xRange: readonly [number, number];
-  /** Ends of segments and turning points. */
+  /** Ends of segments, turning points, and places that part steep stretches from others. */
   readonly breaks: readonly Break[];
   /** Where the line at x is inside: y0, y1, y0, y1 …, ascending; empty outside. */
   cut(x: number): number[];
@@ -47,6 +48,8 @@ export function contourOf(cubics: readonly Cubic[]): Contour {
     for (let i = 0; i + 1 < ends.length; i++) {
       const x0 = cubicX(cubic, ends[i]);
       const x1 = cubicX(cubic, ends[i + 1]);
+      for (const t of steepPlaces(cubic, ends[i], ends[i + 1]))
+        breaks.push({ x: cubicX(cubic, t), below: false, above: false });
       if (Math.abs(x1 - x0) < SAME_STATION_MM) continue;
       runs.push({ cubic, t0: ends[i], t1: ends[i + 1], xLow: Math.min(x0, x1), xHigh: Math.max(x0, x1) });
     }

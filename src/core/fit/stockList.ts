@@ -3,8 +3,9 @@ import { type PartKey, partId, type Side } from "../assembly/partKey";
 import type { Design, PieceRole, StockPiece } from "../design/schema";
 import { kindOf } from "../fasteners/registry";
 import { layoutOf } from "../layout/layout";
+import { jointTilt } from "../layout/pieces";
 import { remembered } from "../layout/remembered";
-import { bolsterJoint, jointsFrontFirst } from "../layout/scales";
+import { behindDivider, bolsterJoint, jointsFrontFirst } from "../layout/scales";
 import { radians } from "../number";
 import { type Extent, rangeOf, sideRangeOf } from "../solids/extent";
 import { jointSide } from "../solids/halfSpace";
@@ -45,9 +46,6 @@ function sizeOf(boxes: readonly Extent[]): Size | null {
     Math.max(...boxes.map((b) => b[k][1])) - Math.min(...boxes.map((b) => b[k][0]));
   return { lengthMm: over(0), heightMm: over(1), thicknessMm: over(2) };
 }
-
-/** How far a joint runs along the knife for each mm of its height. */
-const leanOf = (tiltDeg: number) => Math.abs(Math.tan(radians(tiltDeg)));
 
 /** Pieces that are cut from sheet, its thickness along the knife. */
 const SLICES: readonly PieceRole[] = ["spacer", "washer"];
@@ -159,13 +157,13 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
           [...between, joint("behind", next.xMm, next.tiltDeg)],
         );
         // It lies along its joint, which leans.
-        const heightMm = (own?.heightMm ?? 0) * Math.hypot(1, leanOf(next.tiltDeg));
+        const heightMm = (own?.heightMm ?? 0) / Math.cos(radians(next.tiltDeg));
         const size = { lengthMm, heightMm, thicknessMm: widest };
         put({ kind: "divider", id, number: i + 1 }, material, size, { count: 2, pair: true, form: "slice" });
       }
       if (next) {
         of = { right: next.right, left: next.left };
-        behind = [joint("behind", next.xMm - (next.divider?.thicknessMm ?? 0), next.tiltDeg)];
+        behind = [joint("behind", behindDivider(next), next.tiltDeg)];
       }
     });
     handle.liners.forEach((l, i) => {
@@ -188,10 +186,12 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
       const box = boxOf([{ kind: "piece", sort: p.role, id: p.id }]);
       if (!box) return;
       const [to, from] = stations[i];
-      const slice = SLICES.includes(p.role) && !p.shape;
-      const lengthMm = (slice ? from - to : box.lengthMm) / (1 - p.pressedShare);
-      // A sheet lies along its joint, which leans.
-      const heightMm = box.heightMm * (slice ? Math.hypot(1, leanOf(p.tiltDeg)) : 1);
+      // A sheet lies along its joint, which leans; one whose faces lean apart is sawn from a block.
+      const [ahead, behind] = [i > 0 ? jointTilt(handle, i - 1) : 0, jointTilt(handle, i)];
+      const slice = SLICES.includes(p.role) && !p.shape && ahead === behind;
+      const lean = Math.cos(radians(behind));
+      const lengthMm = (slice ? (from - to) * lean : box.lengthMm) / (1 - p.pressedShare);
+      const heightMm = slice ? box.heightMm / lean : box.heightMm;
       put(
         { kind: "piece", sort: p.role, id: p.id, number: i + 1 },
         p.material,

@@ -3,6 +3,7 @@ import { type Profile, profileThrough } from "../curve/profile";
 import { signChanges } from "../curve/roots";
 import type { Handle, ScalesHandle } from "../design/schema";
 import { radians } from "../number";
+import type { FlatFace } from "../solids/flatFace";
 import { type Line, lineAt, shifted } from "../solids/layer";
 import { type LoftSide, loftRegion } from "../solids/loft";
 import type { Region } from "../solids/region";
@@ -77,18 +78,16 @@ export function sectionsOf(handle: Handle, [from, to]: readonly [number, number]
   };
 }
 
-/** Where a bevel of the front face cuts: the height of its plane at x, one side, above the centre plane. */
-function bevelCap(
-  handle: ScalesHandle,
+/** The plane of a bevel of the front face, on one side: it begins on the finished surface so far behind the front. */
+function bevelFace(
+  { frontBevel }: ScalesHandle,
   front: number,
   crownAt: (x: number) => number,
-): (x: number) => number {
-  const bevel = handle.frontBevel;
-  if (!bevel) return () => Number.POSITIVE_INFINITY;
-  const from = front - bevel.lengthMm;
-  const crown = crownAt(from);
-  const fall = Math.tan(radians(bevel.angleDeg));
-  return (x) => (x < from ? Number.POSITIVE_INFINITY : crown - (x - from) * fall);
+): FlatFace | null {
+  if (!frontBevel) return null;
+  const from = front - frontBevel.lengthMm;
+  const fall = Math.tan(radians(frontBevel.angleDeg));
+  return { line: { at0: crownAt(from) + from * fall, slope: -fall }, xRange: [from, front] };
 }
 
 /** The handle as its maker contours it, over some stations: all of it, or what its shaped pieces leave. */
@@ -115,16 +114,23 @@ export function bodyRegion(form: HandleForm, xRange: readonly [number, number] =
     });
   }
   const linersMm = linersThickness(handle);
-  const side = (crown: Profile, scaleMm: number): LoftSide => {
+  const side = (crown: Profile, scaleMm: number) => {
     const stock = shifted(tangFace, linersMm + scaleMm);
-    const bevel = bevelCap(handle, span[1], (x) => Math.min(crown.at(x), lineAt(stock, x)));
-    return { crown, land: (x) => lineAt(tangFace, x), cap: (x) => Math.min(bevel(x), lineAt(stock, x)) };
+    const bevel = bevelFace(handle, span[1], (x) => Math.min(crown.at(x), lineAt(stock, x)));
+    const capAt = (x: number) => {
+      const top = lineAt(stock, x);
+      return bevel && x >= bevel.xRange[0] ? Math.min(top, lineAt(bevel.line, x)) : top;
+    };
+    const flats = [{ line: stock, xRange: span }, ...(bevel ? [bevel] : [])];
+    return { surface: { crown, land: (x: number) => lineAt(tangFace, x), cap: capAt }, flats };
   };
+  const [onRight, onLeft] = [side(right, handle.right.thicknessMm), side(left, handle.left.thicknessMm)];
   return loftRegion({
     outline,
     xRange,
-    right: side(right, handle.right.thicknessMm),
-    left: side(left, handle.left.thicknessMm),
+    right: onRight.surface,
+    left: onLeft.surface,
+    flats: [...onRight.flats, ...onLeft.flats.map((f) => ({ ...f, line: shifted(f.line, 0, true) }))],
     sectionAt: sections.at,
     stations: [...sections.stations, ...(handle.frontBevel ? [span[1] - handle.frontBevel.lengthMm] : [])],
     from: [

@@ -9,7 +9,7 @@ import { barHalf, barHeight, barTangOutline, blockHoleRegions, roomRegion } from
 import { groundBlade } from "./groundBlade";
 import { guardOutline, guardThickness } from "./guard";
 import { bodyRegion, crownsOf, type HandleForm, sectionsOf, surfaceAt } from "./handleBody";
-import { handleOutline } from "./handleOutline";
+import { handleCurve, handleOutline } from "./handleOutline";
 import { insetOutline } from "./insetOutline";
 import { bodyEnd, pieceStations, shapeRegions } from "./pieces";
 import { lazily, remembered } from "./remembered";
@@ -123,7 +123,7 @@ export const layoutOf = remembered((design: Design): Layout => {
   });
   const recess = lazily(() =>
     tang.kind === "full" && tang.recess
-      ? insetOutline(outline, tang.recess.rimMm, -tang.recess.fromMm)
+      ? insetOutline(handleCurve(handle.outline), tang.recess.rimMm, -tang.recess.fromMm)
       : null,
   );
   return Object.freeze({

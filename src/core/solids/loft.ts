@@ -2,6 +2,7 @@ import type { Break, Contour } from "../curve/contour";
 import type { Profile } from "../curve/profile";
 import { signChanges } from "../curve/roots";
 import { ClosingZone } from "./closingZone";
+import type { FlatFace } from "./flatFace";
 import type { Region } from "./region";
 import type { SectionShape } from "./section";
 import { NONE, type Slice } from "./slice";
@@ -24,6 +25,8 @@ export interface Loft {
   sectionAt(x: number): SectionShape;
   /** Further stations where crown, land or cap change their law. */
   readonly stations: readonly number[];
+  /** The faces that its caps are made of. */
+  readonly flats?: readonly FlatFace[];
   /** All that its functions are made from, as plain data. */
   readonly from?: readonly unknown[];
 }
@@ -48,6 +51,7 @@ export function loftRegion(loft: Loft): Region {
     kind: "loft",
     xRange,
     outline: loft.outline,
+    flats: loft.flats,
     from: loft.from && [loft.xRange, loft.stations, ...loft.from],
     breaks: [
       ...loft.outline.breaks,

@@ -1,4 +1,5 @@
 import type { Contour } from "../curve/contour";
+import { bothSides } from "./flatFace";
 import { type Line, lineAt } from "./layer";
 import type { Region } from "./region";
 import { flatSlice } from "./slice";
@@ -15,6 +16,7 @@ export function slabRegion(outline: Contour, half: Line, xRange: readonly [numbe
     from: [half, xRange],
     xRange: range,
     breaks: outline.breaks,
+    flats: bothSides(half, range),
     sliceAt: (x) => {
       const h = lineAt(half, x);
       if (!(h > 0) || x < range[0] || x > range[1]) return null;

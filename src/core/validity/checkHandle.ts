@@ -5,7 +5,7 @@ import type { Design, ScalesHandle } from "../design/schema";
 import { waistDepth } from "../layout/handleBody";
 import { layoutOf } from "../layout/layout";
 import { bodyEnd, pressedLength, slackPiece } from "../layout/pieces";
-import { bolsterJoint, jointsFrontFirst, linersThickness } from "../layout/scales";
+import { behindDivider, bolsterJoint, jointsFrontFirst, linersThickness } from "../layout/scales";
 import { radians } from "../number";
 import { lineAt } from "../solids/layer";
 import { ROUNDING, SAME_PLACE_MM } from "../tolerances";
@@ -87,7 +87,7 @@ function checkJoints(handle: ScalesHandle, behind: readonly [number, number], re
   let ahead = from;
   for (const j of jointsFrontFirst(handle)) {
     const at = { x: j.xMm, y: 0 };
-    const end = j.xMm - (j.divider?.thicknessMm ?? 0);
+    const end = behindDivider(j);
     if (!(j.xMm < from) || !(end > to)) {
       const limit = j.xMm < from ? to : from;
       report("error", "joint-off-handle", { at, subject: j.id, measured: j.xMm, limit });

@@ -1,7 +1,7 @@
 import type { Design, ScalesHandle, StackHandle } from "../design/schema";
 import { type Layout, layoutOf } from "../layout/layout";
 import { jointTilt } from "../layout/pieces";
-import { bolsterJoint, jointsFrontFirst } from "../layout/scales";
+import { behindDivider, bolsterJoint, jointsFrontFirst } from "../layout/scales";
 
 /** A cut across the handle: its station on the axis and its lean, the top toward the front. */
 export interface CutAcross {
@@ -42,7 +42,7 @@ function scaleCells(handle: ScalesHandle, { span, buttX: butt, frontX: front }: 
   let material = handle.right.material;
   for (const j of jointsFrontFirst(handle)) {
     put(`before-${j.id}`, material, { xMm: j.xMm, tiltDeg: j.tiltDeg });
-    if (j.divider) put(j.id, j.divider.material, { xMm: j.xMm - j.divider.thicknessMm, tiltDeg: j.tiltDeg });
+    if (j.divider) put(j.id, j.divider.material, { xMm: behindDivider(j), tiltDeg: j.tiltDeg });
     material = j.right;
   }
   if (behind) {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { gaussRule } from "./gauss";
+import { gaussRule } from "../curve/gauss";
 import { addCut, addFlat, addRay, noMoments, noSums } from "./moments";
 import { forPoints, overRule } from "./panels";
 import { Taken } from "./taken";

@@ -1,8 +1,9 @@
 import type { Assembly } from "../assembly/types";
 import { clamp } from "../number";
+import { faceCrossings } from "../solids/flatFace";
 import type { Slice } from "../solids/slice";
 import { SAME_STATION_MM } from "../tolerances";
-import { gaussRule } from "./gauss";
+import { gaussRule } from "../curve/gauss";
 
 /** A stretch of x without a break inside. */
 export interface Panel {
@@ -15,8 +16,10 @@ export interface Panel {
 
 /** Cuts the length of an assembly at every break that its regions declare. */
 export function xPanels(assembly: Assembly): Panel[] {
+  const plain = (x: number) => ({ x, below: false, above: false });
   const breaks = assembly.regions
-    .flatMap((r) => [...r.breaks, ...r.xRange.map((x) => ({ x, below: false, above: false }))])
+    .flatMap((r) => [...r.breaks, ...r.xRange.map(plain)])
+    .concat(faceCrossings(assembly.regions.flatMap((r) => r.flats ?? [])).map(plain))
     .filter((b) => Number.isFinite(b.x))
     .sort((l, r) => l.x - r.x);
   const merged: { x: number; below: boolean; above: boolean }[] = [];

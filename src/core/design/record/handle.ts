@@ -64,7 +64,7 @@ const joint = z.strictObject({
   id,
   xMm: station,
   tiltDeg: between(-60, 60),
-  /** A slice between the segments, or null. */
+  /** A sheet between the segments, its thickness measured across it, or null. */
   divider: z.nullable(z.strictObject({ material: materialId, thicknessMm: mm(0.1, 30) })),
   /** Materials of the segments behind it. */
   right: materialId,
