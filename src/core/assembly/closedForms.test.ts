@@ -366,6 +366,42 @@ describe("guards", () => {
     expect(left).toBeGreaterThan(0.9 * alone.v);
   });
 
+  /** The parallel curve of a convex one of perimeter P encloses P·w + πw² more. @see J. Steiner, 1840 */
+  it("a collar's wall is as thick all round: P·w + πw² to the mm", () => {
+    const collar = { lengthMm: 8, wallMm: 1.6, material: "brass-260" };
+    const ring = (design: Design) =>
+      volumes({ ...design, guard: { ...newGuard(design), collar } }).get("fitting:collar");
+    const by = (perimeter: number) => 8 * (perimeter * 1.6 + Math.PI * 1.6 ** 2);
+    near(ring(full), by(2 * (24 + 20)));
+    const round = (roundness: number, facets: Design["handle"]["facets"] = null): Design => ({
+      ...hidden,
+      handle: { ...hidden.handle, facets, plan: hidden.handle.plan.map((p) => ({ ...p, roundness })) },
+    });
+    /** Perimeter of 24 by 20 mm by chords, by the angle of its parameter. */
+    const perimeter = (at: (t: number) => readonly [number, number], n = 200_000) => {
+      let sum = 0;
+      for (let i = 0; i < n; i++) {
+        const [a, b] = [at((i / n) * (Math.PI / 2)), at(((i + 1) / n) * (Math.PI / 2))];
+        sum += 4 * Math.hypot(b[0] - a[0], b[1] - a[1]);
+      }
+      return sum;
+    };
+    for (const roundness of [1, 0.7, 0.35]) {
+      const at = (t: number) => [12 * Math.sin(t) ** roundness, 10 * Math.cos(t) ** roundness] as const;
+      near(ring(round(roundness)), by(perimeter(at)), 3e-5);
+    }
+    const eight = Array.from({ length: 8 }, (_, k) => {
+      const a = Math.PI / 8 + (k * Math.PI) / 4;
+      const most = Math.cos(Math.PI / 8);
+      return [(12 * Math.sin(a)) / most, (10 * Math.cos(a)) / most];
+    });
+    const flats = eight.reduce((sum, [y, z], k) => {
+      const [y2, z2] = eight[(k + 1) % 8];
+      return sum + Math.hypot(y2 - y, z2 - z);
+    }, 0);
+    near(ring(round(1, 8)), by(flats));
+  });
+
   it("a printed box is its walls and its infill", () => {
     const printed = { infillShare: 0.2, wallMm: 1.5 };
     const guard = {

@@ -32,3 +32,30 @@ export function bisect(f: (x: number) => number, a: number, b: number): number {
   }
   return (lo + hi) / 2;
 }
+
+/**
+ * The root of a function that is monotone between a and b: false position, the end that stays halved (Illinois). Answers
+ * the nearer end where there is none.
+ * @see Dowell and Jarratt, BIT 11 (1971), for its order.
+ */
+export function rootBetween(f: (x: number) => number, a: number, b: number): number {
+  let [lo, hi] = [a, b];
+  let [fLo, fHi] = [f(a), f(b)];
+  if (fLo > 0 === fHi > 0) return Math.abs(fLo) < Math.abs(fHi) ? a : b;
+  let side = 0;
+  for (let i = 0; i < 100 && Math.abs(hi - lo) > ROOT_MM; i++) {
+    const x = (lo * fHi - hi * fLo) / (fHi - fLo);
+    const fx = f(x);
+    if (Math.abs(fx) < ROOT_MM) return x;
+    if (fx > 0 === fHi > 0) {
+      [hi, fHi] = [x, fx];
+      if (side === 1) fLo /= 2;
+      side = 1;
+    } else {
+      [lo, fLo] = [x, fx];
+      if (side === -1) fHi /= 2;
+      side = -1;
+    }
+  }
+  return (lo + hi) / 2;
+}

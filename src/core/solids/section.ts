@@ -18,6 +18,10 @@ export interface SectionShape {
   readonly flatCrown: boolean;
   /** Points beyond the usual that its bends ask for; grows with the exponent. */
   readonly extraPoints: number;
+  /** Its curve from the crown to the edge: a superellipse, or corners with flats between and an upright end. */
+  readonly curve:
+    | { readonly kind: "superellipse"; readonly exponent: number }
+    | { readonly kind: "polygon"; readonly corners: readonly { readonly u: number; readonly s: number }[] };
   /** What tells it from every other section, as plain data. */
   readonly from: readonly unknown[];
 }
@@ -29,6 +33,7 @@ const FLAT: SectionShape = {
   kinks: [],
   flatCrown: true,
   extraPoints: 0,
+  curve: { kind: "polygon", corners: [{ u: 1, s: 1 }] },
   from: ["flat"],
 };
 
@@ -71,6 +76,7 @@ export function sectionOf(roundness: number): SectionShape {
     kinks: n % 2 !== 0 ? [0] : [],
     flatCrown: false,
     extraPoints: Math.ceil((n - 2) * 0.7),
+    curve: { kind: "superellipse", exponent: n },
     from: ["superellipse", n],
   };
 }
@@ -89,6 +95,7 @@ const ELLIPSE: SectionShape = {
   kinks: [],
   flatCrown: false,
   extraPoints: 0,
+  curve: { kind: "superellipse", exponent: 2 },
   from: ["superellipse", 2],
 };
 
@@ -134,6 +141,7 @@ export function facetedSection(flats: number): SectionShape {
     kinks: at.map((c) => c.u).filter((u) => u < 1 - ROUNDING),
     flatCrown: true,
     extraPoints: 0,
+    curve: { kind: "polygon", corners: at },
     from: ["faceted", flats],
   };
   faceted.set(flats, made);
