@@ -4,10 +4,13 @@ import { beforeAll, describe, expect, it } from "vitest";
 import { assemble } from "@/core/assembly/assemble";
 import { readKnife } from "@/core/files/knife/read";
 import { materialById } from "@/core/stock/materials";
-import { meshAgreement } from "@/core/weigh/agreement";
+import { FINE_STEPS, meshAgreement, USUAL_STEPS } from "@/core/weigh/agreement";
 import { weigh } from "@/core/weigh/weigh";
 
 const FILES = readdirSync("demo").filter((f) => f.endsWith(".json"));
+
+/** Its pommel bends much within little room: the mesh needs smaller steps. */
+const BENT = new Set(["holm-leather-stack.json"]);
 
 function demo(file: string) {
   const reading = readKnife(readFileSync(`demo/${file}`));
@@ -26,7 +29,7 @@ describe.each(FILES)("%s against the mesh kernel", (file) => {
   it("agrees in every part's volume and in the balance", () => {
     const assembly = assemble(demo(file));
     let [massMesh, firstMesh, mass, first] = [0, 0, 0, 0];
-    for (const p of meshAgreement(kernel, assembly)) {
+    for (const p of meshAgreement(kernel, assembly, BENT.has(file) ? FINE_STEPS : USUAL_STEPS)) {
       if (p.volumeMm3 > 200) {
         expect(Math.abs(p.meshVolumeMm3 / p.volumeMm3 - 1), p.id).toBeLessThan(0.001);
         expect(Math.abs(p.meshXMm - p.xMm), p.id).toBeLessThan(0.05);

@@ -3,7 +3,7 @@ import { type Layout, layoutOf } from "../layout/layout";
 import { type Line, layerRegion } from "../solids/layer";
 import type { Region } from "../solids/region";
 import { type PartKey, partId } from "./partKey";
-import type { Assembly, MaterialShare, Part, PartGroup } from "./types";
+import type { Assembly, MaterialShare, Part, PartGroup, Printed } from "./types";
 
 /** Regions of an assembly that together are one stretch of something, by their numbers; a list for each stretch. */
 export type Stretches = readonly (readonly number[])[];
@@ -46,6 +46,18 @@ export class AssemblyBuilder {
   /** Adds a part that fills what the regions have in common. Parts of one key are one part in several places. */
   add(group: PartGroup, key: PartKey, materials: readonly MaterialShare[], ...of: readonly number[]): void {
     this.parts.push({ key, id: partId(key), group, materials, regions: of });
+  }
+
+  /** The same of a part that may be printed: with a wall and an infill, or null where it is solid. */
+  addPrinted(
+    printed: Printed | null,
+    group: PartGroup,
+    key: PartKey,
+    materials: readonly MaterialShare[],
+    ...of: readonly number[]
+  ): void {
+    const part = { key, id: partId(key), group, materials, regions: of };
+    this.parts.push(printed ? { ...part, printed } : part);
   }
 
   /** The same in each of several stretches, with what they have in common with further regions. */

@@ -401,19 +401,4 @@ describe("guards", () => {
     }, 0);
     near(ring(round(1, 8)), by(flats));
   });
-
-  it("a printed box is its walls and its infill", () => {
-    const printed = { infillShare: 0.2, wallMm: 1.5 };
-    const guard = {
-      ...newGuard(hidden),
-      plates: [{ material: "pla", thicknessMm: 8, printed }],
-      aboveMm: 15,
-      belowMm: 15,
-      widthMm: 18,
-      roundness: 0,
-    };
-    const part = assemble({ ...hidden, guard }).parts.find((p) => p.id === "guard")!;
-    const inside = (5 * 27 * 15) / (8 * 30 * 18);
-    expect(part.materials[0].share).toBeCloseTo(1 - 0.8 * inside, 3);
-  });
 });

@@ -12,7 +12,6 @@ import { plateRegion } from "../solids/plate";
 import { sectionOf } from "../solids/section";
 import { evenLoft } from "../solids/turned";
 import type { AssemblyBuilder } from "./builder";
-import { printedShare } from "./printed";
 
 /** A domed face keeps this share of its height and width flat in the middle, for the shoulder to seat on. */
 export const DOME_SEAT = 0.6;
@@ -63,9 +62,8 @@ export function addGuard(b: AssemblyBuilder, guard: Guard, stretches: readonly P
   const several = guard.plates.length > 1 && !guard.mesh;
   for (const { plate, of } of stretches) {
     const { material, printed } = guard.plates[plate];
-    const share = printedShare(printed, [b.region(of[0])]);
     const number = several ? plate + 1 : null;
-    b.add("guard", { kind: "guard", number }, [{ materialId: material, share }], ...of);
+    b.addPrinted(printed, "guard", { kind: "guard", number }, whole(material), ...of);
   }
 }
 

@@ -6,7 +6,6 @@ import { layerRegion } from "../solids/layer";
 import type { Region } from "../solids/region";
 import type { AssemblyBuilder, Stretches } from "./builder";
 import type { PartKey } from "./partKey";
-import { printedShare } from "./printed";
 import type { PartGroup } from "./types";
 
 /** The pieces along the tang: those of shapes of their own, then what they leave of the handle's body to the others. */
@@ -17,13 +16,9 @@ export function addPieces(
   shaped: readonly { piece: Piece; stretches: Stretches }[],
 ): void {
   const { pieces: stations, frontX, outline } = b.layout;
-  for (const { piece, stretches } of shaped) {
-    const materials = materialsOf(
-      piece,
-      (stretches[0] ?? []).map((r) => b.region(r)),
-    );
-    b.addIn(stretches, groupOf(piece), keyOf(piece), materials);
-  }
+  const add = (piece: Piece, of: readonly number[]) =>
+    b.addPrinted(piece.printed, groupOf(piece), keyOf(piece), materialsOf(piece), ...of);
+  for (const { piece, stretches } of shaped) for (const stretch of stretches) add(piece, stretch);
   const room: [number, number] = [Math.min(...stations.flat()), frontX];
   handle.pieces.forEach((piece, i) => {
     if (piece.shape) return;
@@ -42,8 +37,7 @@ export function addPieces(
       if (before !== 0) side("behind", from, before);
       if (after !== 0) side("ahead", to, after);
     }
-    const materials = materialsOf(piece, [b.region(body), ...cuts]);
-    b.add(groupOf(piece), keyOf(piece), materials, body, ...cuts.map((r) => b.put(r)));
+    add(piece, [body, ...cuts.map((r) => b.put(r))]);
   });
 }
 
@@ -54,8 +48,7 @@ function groupOf({ role }: Piece): PartGroup {
   return role === "pommel" || role === "butt-plate" ? "pommel" : "handle";
 }
 
-/** Pressing together makes a material denser; printing makes it lighter. */
-function materialsOf(piece: Piece, of: readonly Region[]) {
-  const share = printedShare(piece.printed, of);
-  return [{ materialId: piece.material, share: share / (1 - piece.pressedShare) }];
+/** Pressing together makes a material denser. */
+function materialsOf({ material, pressedShare }: Piece) {
+  return [{ materialId: material, share: 1 / (1 - pressedShare) }];
 }

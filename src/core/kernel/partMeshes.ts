@@ -21,7 +21,10 @@ export interface PartMesh {
 /** Fine enough to look at, and quick to build. */
 export const SHOWN: MeshFineness = { stations: 8, rows: 24 };
 /** Fine enough to print from: facets under about a tenth of a millimetre. */
-export const PRINTED: MeshFineness = { stations: 16, rows: 48 };
+const PRINTED: MeshFineness = { stations: 20, rows: 60 };
+/** A printed part's volume may be off by this share; where it is off by more, steps are halved, so often at most. */
+const MOST_OFF_SHARE = 0.0009;
+const MOST_HALVINGS = 2;
 
 /** A part as a solid of the kernel; whoever asked for it deletes it. */
 export interface PartSolid extends Omit<PartMesh, "mesh"> {
@@ -79,16 +82,31 @@ export function meshesOf(parts: readonly PartSolid[], cut: CutOpen | null = null
   });
 }
 
-/** Every part of an assembly as a closed mesh. */
+/**
+ * The parts of an assembly that are wanted, as closed meshes whose volumes are those of `volumeMm3`, by their ids, within
+ * 0.1 %: balls and domes take finer steps than others.
+ */
 export function partMeshes(
   kernel: ManifoldToplevel,
   assembly: Assembly,
-  fineness: MeshFineness = PRINTED,
+  volumeMm3: ReadonlyMap<string, number>,
+  wanted: (id: string) => boolean = () => true,
 ): PartMesh[] {
-  const solids = partSolids(kernel, assembly, fineness);
-  try {
-    return meshesOf(solids);
-  } finally {
-    for (const { solid } of solids) solid.delete();
+  const found = new Map<string, PartMesh>();
+  const near = (id: string, solid: Manifold) =>
+    Math.abs(solid.volume() - (volumeMm3.get(id) ?? 0)) <= MOST_OFF_SHARE * (volumeMm3.get(id) ?? 0);
+  for (let halvings = 0; halvings <= MOST_HALVINGS; halvings++) {
+    const by = 2 ** halvings;
+    const fineness = { stations: PRINTED.stations * by, rows: PRINTED.rows * by };
+    const solids = partSolids(kernel, assembly, fineness);
+    try {
+      const open = solids.filter(({ id }) => wanted(id) && !found.has(id));
+      const last = halvings === MOST_HALVINGS;
+      for (const mesh of meshesOf(open.filter(({ id, solid }) => last || near(id, solid)))) found.set(mesh.id, mesh);
+      if (open.every(({ id }) => found.has(id))) return solids.flatMap(({ id }) => found.get(id) ?? []);
+    } finally {
+      for (const { solid } of solids) solid.delete();
+    }
   }
+  return [...found.values()];
 }

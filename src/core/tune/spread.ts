@@ -7,6 +7,7 @@ import { calibration } from "../weigh/calibration";
 import { faultsOf } from "../weigh/faults";
 import { memoryOf, momentsOf } from "../weigh/momentsOf";
 import type { PanelMemory } from "../weigh/panelMemory";
+import { materialMoments } from "../weigh/printed";
 import { dimensionsOf } from "./dimensions";
 import type { Figures } from "./effects";
 
@@ -45,7 +46,7 @@ function volumesOf(
   memory: PanelMemory,
 ): Map<string, { v: number; x: number }> {
   const sums = new Map<string, { v: number; x: number }>();
-  const moments = momentsOf(assembly, memory);
+  const moments = materialMoments(assembly, momentsOf(assembly, memory));
   moments.forEach((m, i) => {
     const part = assembly.parts[i];
     if (skip.includes(part.id)) return;

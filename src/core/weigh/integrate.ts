@@ -1,6 +1,7 @@
 import type { Assembly, Part } from "../assembly/types";
 import type { ClosingZone } from "../solids/closingZone";
 import type { Slice } from "../solids/slice";
+import { commonRange } from "./commonRange";
 import { addCut, addFlat, addMoments, addRay, type Moments, noMoments, noSums } from "./moments";
 import type { PanelMemory } from "./panelMemory";
 import { forPoints, overRule, type Panel, xPanels, yPanels } from "./panels";
@@ -262,10 +263,6 @@ export function integrate(
       if (z1 > z0) taken.claim(i, z0, z1, surface0, surface1, piece);
     }
   }
-}
-
-function commonRange(ranges: readonly (readonly [number, number])[]): [number, number] {
-  return [Math.max(...ranges.map((r) => r[0])), Math.min(...ranges.map((r) => r[1]))];
 }
 
 /** Points of a panel in x. */

@@ -96,8 +96,17 @@ export function addMoments(m: Moments, piece: Readonly<Moments>): void {
   m.yz += piece.yz;
 }
 
+/** The moments of so many times a solid. */
+export function scaledMoments(m: Readonly<Moments>, by: number): Moments {
+  const scaled = { ...m };
+  for (const k of SUMS) scaled[k] *= by;
+  return scaled;
+}
+
+const SUMS = ["v", "x", "y", "z", "xx", "yy", "zz", "xy", "xz", "yz"] as const;
+
 /** The same solid's moments about an origin at another x. */
-export function aboutOrigin(m: Moments, originX: number): Moments {
+export function aboutOrigin(m: Readonly<Moments>, originX: number): Moments {
   const d = m.originX - originX;
   return {
     ...m,
@@ -110,11 +119,11 @@ export function aboutOrigin(m: Moments, originX: number): Moments {
 }
 
 /** Moments of several solids together, about the first one's origin. None gives an empty solid at 0. */
-export function sumOfMoments(all: readonly Moments[]): Moments {
+export function sumOfMoments(all: readonly Readonly<Moments>[]): Moments {
   const sum = noMoments(all[0]?.originX ?? 0);
   for (const one of all) {
     const m = aboutOrigin(one, sum.originX);
-    for (const k of ["v", "x", "y", "z", "xx", "yy", "zz", "xy", "xz", "yz"] as const) sum[k] += m[k];
+    for (const k of SUMS) sum[k] += m[k];
   }
   return sum;
 }

@@ -3,6 +3,7 @@ import type { Assembly, MaterialShare, Part } from "../assembly/types";
 import type { Density, Material } from "../stock/types";
 import type { Calibration } from "./measured";
 import { type Moments, sumOfMoments } from "./moments";
+import { materialMoments } from "./printed";
 
 /** Components of an inertia tensor, g·mm²: off the diagonal they are −∫xy dm and so on. */
 export interface Inertia {
@@ -62,23 +63,32 @@ function mixDensity(made: readonly MaterialShare[], densityOf: (id: string) => n
 /** A part with its moments; parts of one id are one. */
 interface Solid {
   readonly part: Part;
+  /** Of what it is made of, and its own outer volume. */
   readonly m: Moments;
+  readonly volumeMm3: number;
   /** g/mm³ where it was measured, or null: its materials' densities hold. */
   readonly held: number | null;
 }
 
-function solidsOf(assembly: Assembly, moments: readonly Moments[], measured: Calibration | null): Solid[] {
-  const byId = new Map<string, { part: Part; ms: Moments[] }>();
+function solidsOf(
+  assembly: Assembly,
+  moments: readonly Readonly<Moments>[],
+  measured: Calibration | null,
+): Solid[] {
+  const material = materialMoments(assembly, moments);
+  const byId = new Map<string, { part: Part; places: number[] }>();
   assembly.parts.forEach((part, i) => {
     if (part.materials.length === 0) return;
     const known = byId.get(part.id);
-    if (known) known.ms.push(moments[i]);
-    else byId.set(part.id, { part, ms: [moments[i]] });
+    if (known) known.places.push(i);
+    else byId.set(part.id, { part, places: [i] });
   });
-  return [...byId.values()].map(({ part, ms }) => {
-    const m = sumOfMoments(ms);
-    if (!measured?.partIds.includes(part.id)) return { part, m, held: null };
-    return { part, m: { ...m, originX: m.originX + measured.shiftMm }, held: measured.densityGmm3 };
+  return [...byId.values()].map(({ part, places }) => {
+    const m = sumOfMoments(places.map((i) => material[i]));
+    const volumeMm3 = places.reduce((sum, i) => sum + moments[i].v, 0);
+    if (!measured?.partIds.includes(part.id)) return { part, m, volumeMm3, held: null };
+    const shifted = { ...m, originX: m.originX + measured.shiftMm };
+    return { part, m: shifted, volumeMm3, held: measured.densityGmm3 };
   });
 }
 
@@ -89,7 +99,7 @@ function solidsOf(assembly: Assembly, moments: readonly Moments[], measured: Cal
  */
 export function massReport(
   assembly: Assembly,
-  moments: readonly Moments[],
+  moments: readonly Readonly<Moments>[],
   find: (id: string) => Material | undefined,
   measured: Calibration | null = null,
 ): MassReport {
@@ -109,14 +119,14 @@ export function massReport(
   const centreMm: Triple =
     massG > 0 ? [firsts("x") / massG, firsts("y") / massG, firsts("z") / massG] : [0, 0, 0];
 
-  const parts = solid.map(({ part, m }, i): PartWeight => {
+  const parts = solid.map(({ part, m, volumeMm3 }, i): PartWeight => {
     const centre: Triple = m.v > 0 ? [m.originX + m.x / m.v, m.y / m.v, m.z / m.v] : [0, 0, 0];
     const material = [...part.materials]
       .sort((a, b) => b.share - a.share)
       .map((s) => s.materialId)
       .join("+");
     const { key, id, group } = part;
-    return { key, id, group, material, volumeMm3: m.v, massG: masses[i], centreMm: centre };
+    return { key, id, group, material, volumeMm3, massG: masses[i], centreMm: centre };
   });
   const densityShares = sharesOfDensity(
     solid.filter((s) => s.held === null),

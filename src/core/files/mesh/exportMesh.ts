@@ -3,8 +3,25 @@ import { assemble } from "../../assembly/assemble";
 import type { Design } from "../../design/schema";
 import { type PartMesh, partMeshes } from "../../kernel/partMeshes";
 import type { TriangleMesh } from "../../solids/triangleMesh";
+import { momentsOf } from "../../weigh/momentsOf";
+import { withoutSlivers } from "./withoutSlivers";
 import { writeStl } from "./writeStl";
 import { writeThreeMf } from "./writeThreeMf";
+
+/** Parts of a knife as meshes to print from: closed, within 0.1 % of the volume that is weighed, without slivers. */
+export function printableParts(
+  kernel: ManifoldToplevel,
+  design: Design,
+  wanted: (id: string) => boolean = () => true,
+): PartMesh[] {
+  const assembly = assemble(design);
+  const volumeMm3 = new Map<string, number>();
+  momentsOf(assembly).forEach(({ v }, i) => {
+    const { id } = assembly.parts[i];
+    volumeMm3.set(id, (volumeMm3.get(id) ?? 0) + v);
+  });
+  return partMeshes(kernel, assembly, volumeMm3, wanted).map((p) => ({ ...p, mesh: withoutSlivers(p.mesh) }));
+}
 
 /**
  * One part of a knife, or all of them, as STL or 3MF bytes in mm; null where no part has that id. `names` says what each
@@ -17,9 +34,10 @@ export function exportMesh(
   format: "stl" | "3mf",
   names: Readonly<Record<string, string>> = {},
 ): Uint8Array<ArrayBuffer> | null {
-  const parts = partMeshes(kernel, assemble(design))
-    .filter((p) => partId === null || p.id === partId)
-    .map((p) => ({ ...p, name: names[p.id] ?? p.id }));
+  const parts = printableParts(kernel, design, (id) => partId === null || id === partId).map((p) => ({
+    ...p,
+    name: names[p.id] ?? p.id,
+  }));
   if (parts.length === 0) return null;
   const title = partId === null ? design.name : `${design.name}, ${parts[0].name}`;
   return format === "3mf" ? writeThreeMf(parts, title) : writeStl(joined(parts), title);

@@ -13,11 +13,12 @@ import { decodeMesh, encodeMesh } from "../../design/storedMesh";
 import { MOST_TRIANGLES, openEdges } from "../../solids/meshFaults";
 import type { TriangleMesh } from "../../solids/triangleMesh";
 import { weigh } from "../../weigh/weigh";
-import { exportMesh } from "./exportMesh";
+import { exportMesh, printableParts } from "./exportMesh";
 import { guessUnit, importShape } from "./importShape";
 import { readStl } from "./readStl";
 import { readThreeMf } from "./readThreeMf";
 import { LARGEST_MESH_BYTES } from "./soup";
+import { SLIVER_MM } from "./withoutSlivers";
 import { writeStl } from "./writeStl";
 import { writeThreeMf } from "./writeThreeMf";
 
@@ -48,6 +49,17 @@ function admesh(bytes: Uint8Array): { volume: number; parts: number; open: numbe
     parts: number(/Number of parts\s*:\s*(\d+)/),
     open: number(/Total disconnected facets\s*:\s*(\d+)/),
   };
+}
+
+/** Height of each triangle over its longest side, mm; nine numbers a triangle. */
+function heights(corners: ArrayLike<number>): number[] {
+  return Array.from({ length: corners.length / 9 }, (_, i) => {
+    const [a, b, c] = [0, 3, 6].map((k) => [0, 1, 2].map((d) => corners[9 * i + k + d]));
+    const side = (p: number[], q: number[]) => p.map((v, d) => q[d] - v);
+    const [u, v, w] = [side(a, b), side(a, c), side(b, c)];
+    const area = Math.hypot(u[1] * v[2] - u[2] * v[1], u[2] * v[0] - u[0] * v[2], u[0] * v[1] - u[1] * v[0]);
+    return area / Math.max(Math.hypot(...u), Math.hypot(...v), Math.hypot(...w));
+  });
 }
 
 describe("shapes that come in", () => {
@@ -188,22 +200,31 @@ describe("shapes that come in", () => {
 
 /** Source: Debian's admesh, which reads the STL by its own code. */
 describe("mesh files that go out", () => {
-  it.each(["framed tang", "ball pommel", "guard: s-curve", "take-down"])(
-    "%s: every part is closed and has the volume that the report gives",
-    (name) => {
-      const design = CONSTRUCTIONS[name];
-      const weighing = weigh(design);
-      if (!weighing.ok) throw new Error("not weighed");
-      for (const part of weighing.report.parts.filter((p) => p.volumeMm3 > 200)) {
-        const bytes = exportMesh(kernel, design, part.id, "stl");
-        if (!bytes) throw new Error(part.id);
-        const read = admesh(bytes);
-        expect(read.open, part.id).toBe(0);
-        // Inscribed facets: a ball, the worst, comes out 0.6 % small.
-        expect(Math.abs(read.volume / part.volumeMm3 - 1), part.id).toBeLessThan(0.008);
-      }
-    },
-  );
+  it.each([
+    "framed tang",
+    "ball pommel",
+    "guard: s-curve",
+    "take-down",
+    "through tang, cap nut",
+    "fastener: rivet",
+    "bolsters, leaning and dovetailed",
+  ])("%s: every part is closed, without slivers, and has the volume that the report gives", (name) => {
+    const design = CONSTRUCTIONS[name];
+    const weighing = weigh(design);
+    if (!weighing.ok) throw new Error("not weighed");
+    const printable = printableParts(kernel, design);
+    expect(printable.map((p) => p.id).sort()).toEqual(weighing.report.parts.map((p) => p.id).sort());
+    for (const part of weighing.report.parts) {
+      const bytes = writeStl(printable.find((p) => p.id === part.id)!.mesh, part.id);
+      const read = admesh(bytes);
+      expect(read.open, part.id).toBe(0);
+      expect(Math.abs(read.volume - part.volumeMm3), part.id).toBeLessThan(0.001 * part.volumeMm3 + 0.05);
+      const file = readStl(bytes);
+      if (!file.ok) throw new Error(file.code);
+      const low = heights(file.soup.corners).filter((h) => h < 0.9 * SLIVER_MM);
+      expect(low.length / (file.soup.corners.length / 9), part.id).toBeLessThan(0.005);
+    }
+  });
 
   it("hold the whole knife, part by part, and come back as they were", () => {
     const design = CONSTRUCTIONS["framed tang"];
