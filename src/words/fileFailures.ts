@@ -9,6 +9,8 @@ export function fileFailureWords(failure: KnifeFailure): string {
       return "The file is not text (UTF-8). It may be damaged, or of another kind.";
     case "not-json":
       return `The file is damaged: it stops being JSON at line ${failure.line}, column ${failure.column}.`;
+    case "key-twice":
+      return `"${failure.key}" stands twice in one place, the second time at line ${failure.line}, column ${failure.column}: which of the two holds cannot be told.`;
     case "foreign":
       return 'This is not a Euaxis knife: the file does not begin with "format": "euaxis-knife".';
     case "no-version":

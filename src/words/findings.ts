@@ -6,19 +6,30 @@ import { RULE_WORDS } from "./rules";
 
 type Say = (mm: number | null) => string;
 
-const WORDS: Record<FaultRule, (f: Finding, mm: Say) => string> = {
+const WORDS: Record<FaultRule, (f: Finding, mm: Say, grams: Say) => string> = {
   "unknown-material": (f) => `No material is called "${f.subject}". Choose another.`,
   "outline-crosses-itself": () => "The handle's outline crosses itself here. Pull its points apart.",
   "outline-ahead-of-front": (f, mm) =>
     `A point of the handle's outline lies ${mm(f.measured)} ahead of its front face.`,
   "outline-front-open": () => "The handle's outline must begin and end on its front face.",
   "outline-no-area": () => "The handle's outline encloses nothing: its top must lie above its bottom.",
+  "points-together": () => "Two points stand in one place here. Move one of them, or remove it.",
+  "points-out-of-order": () =>
+    "The points of the view from above do not stand in order from front to butt. They are taken in order.",
   "hollow-wheel-too-small": (f, mm) =>
     `A wheel of ${mm(f.measured)} radius cannot grind a face this high: at least ${mm(f.limit)} is needed.`,
   "hollow-cuts-through": () =>
     "The hollow grind cuts through the blade. Use a larger wheel, a lower face or thicker stock.",
   "edge-thicker-than-spine": (f, mm) =>
     `The edge (${mm(f.measured)}) must be thinner than the spine (${mm(f.limit)}).`,
+  "edge-thicker-than-tip": (f, mm) =>
+    `The edge (${mm(f.measured)}) is thicker than the tip (${mm(f.limit)}): toward the tip it is drawn thinner.`,
+  "tip-thicker-than-spine": (f, mm) =>
+    `The tip (${mm(f.measured)}) is thicker than the spine (${mm(f.limit)}). A distal taper falls toward the tip.`,
+  "taper-beyond-blade": (f, mm) =>
+    `The distal taper begins at ${mm(f.measured)}, beyond the tip at ${mm(f.limit)}: there is none.`,
+  "grind-higher-than-blade": (f, mm) =>
+    `The ground face (${mm(f.measured)} high) is higher than the blade (${mm(f.limit)}): it goes up to the spine.`,
   "ricasso-longer-than-blade": (f, mm) =>
     `The ricasso (${mm(f.measured)}) must be shorter than the blade (${mm(f.limit)}).`,
   "ricasso-higher-than-heel": (f, mm) =>
@@ -42,6 +53,8 @@ const WORDS: Record<FaultRule, (f: Finding, mm: Say) => string> = {
   "bevel-too-deep": (f, mm) => `The front bevel (${mm(f.measured)} deep) cuts to the tang (${mm(f.limit)}).`,
   "tang-and-handle-apart": () =>
     "A full tang goes with scales and a hidden tang with a handle of pieces. Choose the tang again.",
+  "tang-not-short": (f, mm) =>
+    `The short tang (${mm(f.measured)}) reaches the butt (${mm(f.limit)}): nothing is left for what carries on behind it.`,
   "guard-longer-than-handle": (f, mm) =>
     `The guard (${mm(f.measured)}) leaves no room for a handle of ${mm(f.limit)}.`,
   "guard-lower-than-tang": (f, mm) => `The tang stands ${mm(f.measured)} out of the guard.`,
@@ -49,12 +62,18 @@ const WORDS: Record<FaultRule, (f: Finding, mm: Say) => string> = {
     `The other pieces take ${mm(f.measured)} of ${mm(f.limit)}: nothing is left for the one that takes the rest.`,
   "tang-through-guard": (f, mm) =>
     `The tang stands ${mm(f.measured)} out of the guard, whose slot must hold it.`,
+  "boss-beyond-guard": (f, mm) =>
+    `The flat middle reaches ${mm(f.measured)} from the axis, the guard ${mm(f.limit)}: no arm is left.`,
+  "arms-wider-than-guard": (f, mm) =>
+    `The arms (${mm(f.measured)} wide) are wider than the guard (${mm(f.limit)}): it is drawn without arms.`,
   "tang-hole-breaks-out": () =>
     "The tang's hole breaks through the handle here. Make the tang smaller or shorter, or the handle fuller.",
   "supports-together": () =>
     "The two supports stand at one place: set them apart, or the scale tells nothing.",
-  "reading-over-weight": () =>
-    "The scale under one support reads more than the blade weighs, so it balances beyond that support.",
+  "reading-over-weight": (f, _mm, grams) =>
+    `The scale under one support cannot read ${grams(f.measured)}: the blade weighs ${grams(f.limit)} in all.`,
+  "balance-beyond-blade": (f, mm) =>
+    `A blade that ends at ${mm(f.limit)} cannot balance at ${mm(f.measured)}. Measure again from the datum: ahead of it is plus.`,
   "slot-off-tang": (f, mm) =>
     `A slot breaks out of the tang by ${mm(f.measured === null ? null : -f.measured)}.`,
   "fastener-sizes": (f, mm) =>
@@ -68,7 +87,8 @@ const WORDS: Record<FaultRule, (f: Finding, mm: Say) => string> = {
   "bolsters-meet": () => "Front and rear bolsters meet: nothing is left for the scales.",
   "joint-off-handle": () =>
     "A joint of the scales lies off the scales. Move it between the ends or the bolsters.",
-  "joints-cross": () => "Two joints of the scales run into each other. Set them further apart.",
+  "joints-cross": () =>
+    "Two joints run into each other within the handle. Set them further apart, or let them lean less.",
   "recess-no-room": (f, mm) => `A rim of ${mm(f.measured)} leaves no room for a recess.`,
   "recess-cuts-through": (f, mm) =>
     `The recesses of both faces (${mm(f.measured)} deep) meet: less than ${mm(f.limit)} is needed.`,
@@ -105,7 +125,8 @@ const WORDS: Record<FaultRule, (f: Finding, mm: Say) => string> = {
     `The imported shapes have ${count(f.measured)} triangles together; up to ${count(f.limit)} can be weighed. Use plainer ones.`,
   "design-too-detailed": () =>
     "So many openings and fasteners lie over the same stretch of the knife that weighing it would take too long. Take some away, or move them apart.",
-  "duplicate-id": (f) => `Two holes share the name "${f.subject}".`,
+  "duplicate-id": (f) =>
+    `Two parts or points share the mark "${f.subject}", so that one could be taken for the other.`,
 };
 
 /** A number of things. */
@@ -119,7 +140,7 @@ export function findingWords(finding: Finding, system: UnitSystem): string {
   const mm = (value: number | null) => (value === null ? "–" : printLength(value, system, 1));
   const grams = (value: number | null) => (value === null ? "–" : printMass(value, system));
   if (isTradeRule(rule)) return RULE_WORDS[rule].says(finding, mm, grams);
-  return WORDS[rule](finding, mm);
+  return WORDS[rule](finding, mm, grams);
 }
 
 /** Whether a rule is one of the trade, with words of its own. */

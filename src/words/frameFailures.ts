@@ -7,6 +7,10 @@ export function frameFailureWords(failure: FrameFailure, kind: string): string {
       return `It is too large for ${kind}.`;
     case "not-json":
       return "It is damaged, or no text.";
+    case "key-twice":
+      return `"${failure.key}" stands twice in one place: which of the two holds cannot be told.`;
+    case "foreign-key":
+      return `"${failure.key}" is no part of ${kind}.`;
     case "foreign":
       return `It is not ${kind}.`;
     case "no-version":

@@ -1,6 +1,7 @@
 import type { Design } from "../design/schema";
 import { type Layout, layoutOf } from "../layout/layout";
-import { type Line, layerRegion } from "../solids/layer";
+import { layerRegion } from "../solids/layer";
+import type { Line } from "../solids/line";
 import type { Region } from "../solids/region";
 import { type PartKey, partId } from "./partKey";
 import type { Assembly, MaterialShare, Part, PartGroup, Printed } from "./types";

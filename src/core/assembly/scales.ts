@@ -4,7 +4,8 @@ import { jointStations } from "../layout/meetings";
 import { behindDivider, bolsterJoint, jointsFrontFirst } from "../layout/scales";
 import { radians } from "../number";
 import { halfSpaceRegion, jointSide } from "../solids/halfSpace";
-import { layerRegion, lineAt, shifted } from "../solids/layer";
+import { layerRegion } from "../solids/layer";
+import { lineAt, shifted } from "../solids/line";
 import type { AssemblyBuilder } from "./builder";
 import type { PartKey, Side } from "./partKey";
 

@@ -24,7 +24,10 @@ function offAlongX(cubic: Cubic, t0: number, t1: number): number {
   const length = Math.abs(x1 - x0);
   if (!(length > 0)) return 0;
   // y·dx/dt is of the fifth degree: three points are exact.
-  const exact = overUnit(3, (s) => cubicY(cubic, t0 + (t1 - t0) * s) * cubicDx(cubic, t0 + (t1 - t0) * s) * (t1 - t0));
+  const exact = overUnit(
+    3,
+    (s) => cubicY(cubic, t0 + (t1 - t0) * s) * cubicDx(cubic, t0 + (t1 - t0) * s) * (t1 - t0),
+  );
   const turning = (t: number) => Math.abs(cubicDx(cubic, t)) * (t1 - t0) < TURNING * length;
   const [root0, root1] = [turning(t0), turning(t1)];
   const y = (share: number) => cubicY(cubic, parameterAtX(cubic, t0, t1, x0 + (x1 - x0) * share));

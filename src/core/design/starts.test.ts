@@ -1,10 +1,10 @@
 import { describe, expect, it } from "vitest";
 import { checkDesign } from "../validity/checkDesign";
-import { measuredBalanceMm } from "../weigh/measured";
 import type { MassReport } from "../weigh/report";
 import { weigh } from "../weigh/weigh";
 import { withTang } from "./constructions";
 import { newDesign } from "./create";
+import { measuredBalanceMm } from "./measuredBalance";
 import type { Design } from "./schema";
 import { asRehandled, newMeasured, withBalanceKind } from "./starts";
 

@@ -1,8 +1,11 @@
 import { isRecord } from "../isRecord";
+import { keyTwice } from "./jsonKeys";
 
 /** What our files of JSON have round their content: which kind they are, and of which version. */
 export interface Frame {
   readonly format: string;
+  /** What stands in the file beside format and version. */
+  readonly keys: readonly string[];
   /** The newest version that is known. */
   readonly version: number;
   readonly mostBytes: number;
@@ -10,18 +13,22 @@ export interface Frame {
 
 export type FrameFailure =
   | { readonly ok: false; readonly code: "too-large" | "not-json" | "foreign" | "no-version" }
-  | { readonly ok: false; readonly code: "newer"; readonly version: number };
+  | { readonly ok: false; readonly code: "newer"; readonly version: number }
+  | { readonly ok: false; readonly code: "key-twice" | "foreign-key"; readonly key: string };
 
 export type FrameReading =
   | { readonly ok: true; readonly content: Readonly<Record<string, unknown>>; readonly version: number }
   | FrameFailure;
 
 /** Reads a file's frame; what is in it is for the caller to check. Refuses what is oversized, not ours, or of a newer version. */
-export function readFrame(bytes: Uint8Array, { format, version: known, mostBytes }: Frame): FrameReading {
+export function readFrame(bytes: Uint8Array, frame: Frame): FrameReading {
+  const { format, version: known, mostBytes } = frame;
   if (bytes.byteLength > mostBytes) return { ok: false, code: "too-large" };
   let content: unknown;
+  let text: string;
   try {
-    content = JSON.parse(new TextDecoder("utf-8", { fatal: true }).decode(bytes));
+    text = new TextDecoder("utf-8", { fatal: true }).decode(bytes);
+    content = JSON.parse(text);
   } catch {
     return { ok: false, code: "not-json" };
   }
@@ -29,5 +36,10 @@ export function readFrame(bytes: Uint8Array, { format, version: known, mostBytes
   const { version } = content;
   if (typeof version !== "number" || !Number.isInteger(version) || version < 1)
     return { ok: false, code: "no-version" };
-  return version > known ? { ok: false, code: "newer", version } : { ok: true, content, version };
+  if (version > known) return { ok: false, code: "newer", version };
+  const foreign = Object.keys(content).find((k) => !["format", "version", ...frame.keys].includes(k));
+  if (foreign !== undefined) return { ok: false, code: "foreign-key", key: foreign };
+  const twice = keyTwice(text);
+  if (twice) return { ok: false, code: "key-twice", key: twice.key };
+  return { ok: true, content, version };
 }

@@ -2,7 +2,7 @@ import type { Design } from "../design/schema";
 import { layoutOf } from "../layout/layout";
 import { linersThickness } from "../layout/scales";
 import { radians } from "../number";
-import { lineAt } from "../solids/layer";
+import { lineAt } from "../solids/line";
 import { ROUNDING } from "../tolerances";
 
 /** The handle's section at one station. */

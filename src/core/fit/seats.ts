@@ -2,7 +2,7 @@ import type { Design, Fastener, FastenerKind } from "../design/schema";
 import { kindOf } from "../fasteners/registry";
 import { type Layout, layoutOf } from "../layout/layout";
 import { linersThickness } from "../layout/scales";
-import { lineAt } from "../solids/layer";
+import { lineAt } from "../solids/line";
 import { engagementOf, screwSizes, threadOf } from "./screws";
 
 /** One seated fastener: what to bore, how deep, and what is left round its heads. */

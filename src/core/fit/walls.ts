@@ -4,7 +4,7 @@ import { type Layout, layoutOf } from "../layout/layout";
 import { linersThickness } from "../layout/scales";
 import { wallEnd } from "../layout/wallEnd";
 import { clamp } from "../number";
-import { lineAt } from "../solids/layer";
+import { lineAt } from "../solids/line";
 import type { Region } from "../solids/region";
 import type { Slice } from "../solids/slice";
 import { ROUNDING, SAME_PLACE_MM } from "../tolerances";

@@ -1,6 +1,6 @@
 import { length, material } from "../record/fields";
 import { grownRegion } from "../solids/grownRegion";
-import { lineAt } from "../solids/layer";
+import { lineAt } from "../solids/line";
 import { fittingKind } from "./kind";
 
 /** A ring behind the guard that the handle's front stands in: its wall is as thick all round the handle's section. */

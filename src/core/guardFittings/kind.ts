@@ -3,7 +3,7 @@ import type { Contour } from "../curve/contour";
 import type { Profile } from "../curve/profile";
 import type { BoreNeed } from "../fasteners/kind";
 import type { Fields, RecordOf } from "../record/fields";
-import type { Line } from "../solids/layer";
+import type { Line } from "../solids/line";
 import type { Region } from "../solids/region";
 import type { SectionShape } from "../solids/section";
 

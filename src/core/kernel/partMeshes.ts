@@ -102,7 +102,8 @@ export function partMeshes(
     try {
       const open = solids.filter(({ id }) => wanted(id) && !found.has(id));
       const last = halvings === MOST_HALVINGS;
-      for (const mesh of meshesOf(open.filter(({ id, solid }) => last || near(id, solid)))) found.set(mesh.id, mesh);
+      for (const mesh of meshesOf(open.filter(({ id, solid }) => last || near(id, solid))))
+        found.set(mesh.id, mesh);
       if (open.every(({ id }) => found.has(id))) return solids.flatMap(({ id }) => found.get(id) ?? []);
     } finally {
       for (const { solid } of solids) solid.delete();

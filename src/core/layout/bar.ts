@@ -3,7 +3,7 @@ import { type Contour, contourOf } from "../curve/contour";
 import { arc, boxContour } from "../curve/shapes";
 import type { Bar, BlockHole } from "../design/schema";
 import { barRegion } from "../solids/bar";
-import { type Line, lineAt } from "../solids/layer";
+import { type Line, lineAt } from "../solids/line";
 import type { Region } from "../solids/region";
 import { rodRegion } from "../solids/turned";
 import { edgeMeetings } from "./meetings";

@@ -4,7 +4,7 @@ import { signChanges } from "../curve/roots";
 import type { Handle, ScalesHandle } from "../design/schema";
 import { radians } from "../number";
 import type { FlatFace } from "../solids/flatFace";
-import { type Line, lineAt, shifted } from "../solids/layer";
+import { type Line, lineAt, shifted } from "../solids/line";
 import { type LoftSide, loftRegion } from "../solids/loft";
 import type { Region } from "../solids/region";
 import { facetedSection, type SectionShape, sectionOf } from "../solids/section";

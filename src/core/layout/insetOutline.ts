@@ -122,7 +122,8 @@ function hermite(at: (s: number) => Point, s0: number, s1: number): Cubic {
   const [after, before] = [at(s0 + h), at(s1 - h)];
   const [more, less] = [at(s0 + 2 * h), at(s1 - 2 * h)];
   // A third of the derivative, by three places on the inside of the stretch.
-  const toward = (p: Point, q: Point, r: Point, k: "x" | "y") => p[k] + (4 * q[k] - 3 * p[k] - r[k]) / (6 * NEARBY);
+  const toward = (p: Point, q: Point, r: Point, k: "x" | "y") =>
+    p[k] + (4 * q[k] - 3 * p[k] - r[k]) / (6 * NEARBY);
   return {
     a,
     b: { x: toward(a, after, more, "x"), y: toward(a, after, more, "y") },

@@ -2,7 +2,7 @@ import type { Contour } from "../curve/contour";
 import { signChanges } from "../curve/roots";
 import type { Design, Piece } from "../design/schema";
 import type { GroundBlade } from "../solids/bladeRegion";
-import { lineAt } from "../solids/layer";
+import { lineAt } from "../solids/line";
 import type { Region } from "../solids/region";
 import { INSIDE_MM } from "../tolerances";
 import { barHalf, barHeight, barTangOutline, blockHoleRegions, roomRegion } from "./bar";

@@ -6,7 +6,7 @@ import { newDesign, outlineFrom, tipFrom } from "../design/create";
 import { newGuard } from "../design/guards";
 import { type Blade, TIP_STYLES } from "../design/schema";
 import { bladeRegion, grindLine, spineThickness } from "../solids/bladeRegion";
-import { lineAt } from "../solids/layer";
+import { lineAt } from "../solids/line";
 import { barHalf, barTangOutline, roomRegion } from "./bar";
 import { bladeHeights, bladeOutline } from "./bladeOutline";
 import { groundBlade } from "./groundBlade";

@@ -1,5 +1,5 @@
 import type { Design } from "../design/schema";
-import type { Line } from "../solids/layer";
+import type { Line } from "../solids/line";
 import { barHalf } from "./bar";
 
 /**

@@ -1,6 +1,6 @@
 import type { Contour } from "../curve/contour";
 import { ClosingZone, ROUND } from "./closingZone";
-import { type Line, lineAt } from "./layer";
+import { type Line, lineAt } from "./line";
 import type { Region } from "./region";
 import { slabRegion } from "./slab";
 import { curvedSlice, NONE, type Slice } from "./slice";

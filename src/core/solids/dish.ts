@@ -1,5 +1,5 @@
 import type { Contour } from "../curve/contour";
-import { type Line, lineAt } from "./layer";
+import { type Line, lineAt } from "./line";
 import type { Region } from "./region";
 import { curvedSlice } from "./slice";
 

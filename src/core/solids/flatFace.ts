@@ -1,5 +1,5 @@
 import { ROUNDING } from "../tolerances";
-import type { Line } from "./layer";
+import type { Line } from "./line";
 
 /** A face that runs straight along the knife between two stations, level across it: a tang's, a liner's, a bevel's. mm. */
 export interface FlatFace {

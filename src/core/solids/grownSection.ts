@@ -15,7 +15,12 @@ export interface GrownQuarter {
 }
 
 /** A section of half the height `half` and the rise `rise`, with a wall round it. */
-export function grownQuarter({ curve }: SectionShape, half: number, rise: number, wall: number): GrownQuarter {
+export function grownQuarter(
+  { curve }: SectionShape,
+  half: number,
+  rise: number,
+  wall: number,
+): GrownQuarter {
   return curve.kind === "superellipse"
     ? grownCurve(curve.exponent, half, rise, wall)
     : grownPolygon(

@@ -1,6 +1,6 @@
 import type { Contour } from "../curve/contour";
 import { bothSides } from "./flatFace";
-import { type Line, lineAt } from "./layer";
+import { type Line, lineAt } from "./line";
 import type { Region } from "./region";
 import { flatSlice } from "./slice";
 

@@ -1,10 +1,14 @@
+import { measuredBalanceMm } from "../design/measuredBalance";
 import type { Design } from "../design/schema";
 import { bladeHeights } from "../layout/bladeOutline";
+import { layoutOf } from "../layout/layout";
 import { groundThickness } from "../solids/grind";
+import { ROUNDING } from "../tolerances";
 import type { Report } from "./types";
 
 /** The blade's own measures, and what was measured of one in the hand. */
-export function checkBlade({ blade }: Design, report: Report): void {
+export function checkBlade(design: Design, report: Report): void {
+  const { blade } = design;
   const heights = bladeHeights(blade);
   const heel = { x: blade.ricassoMm, y: heights.edge };
   if (blade.ricassoMm >= blade.lengthMm) {
@@ -21,12 +25,27 @@ export function checkBlade({ blade }: Design, report: Report): void {
   if (blade.edgeMm >= blade.spineMm) {
     report("error", "edge-thicker-than-spine", { at: heel, measured: blade.edgeMm, limit: blade.spineMm });
   }
+  if (blade.tipThicknessMm > blade.spineMm + ROUNDING) {
+    const at = { x: blade.lengthMm, y: heights.tip };
+    report("error", "tip-thicker-than-spine", { at, measured: blade.tipThicknessMm, limit: blade.spineMm });
+  } else if (blade.edgeMm > blade.tipThicknessMm + ROUNDING && blade.edgeMm < blade.spineMm) {
+    const at = { x: blade.lengthMm, y: heights.tip };
+    report("warning", "edge-thicker-than-tip", { at, measured: blade.edgeMm, limit: blade.tipThicknessMm });
+  }
+  if (blade.taperFromMm > blade.lengthMm) {
+    const at = { x: blade.lengthMm, y: heights.spine };
+    report("warning", "taper-beyond-blade", { at, measured: blade.taperFromMm, limit: blade.lengthMm });
+  }
   const longest = Math.max(blade.tip.dropMm, blade.tip.bellyMm + blade.ricassoMm);
   if (longest > blade.lengthMm) {
     const at = { x: blade.lengthMm, y: heights.tip };
     report("warning", "tip-longer-than-blade", { at, measured: longest, limit: blade.lengthMm });
   }
   const { grind } = blade;
+  if (grind.kind !== "full-flat" && grind.heightMm > blade.heelHeightMm + ROUNDING) {
+    const more = { at: heel, measured: grind.heightMm, limit: blade.heelHeightMm };
+    report("warning", "grind-higher-than-blade", more);
+  }
   if (grind.kind === "hollow") {
     const faceMm = Math.min(grind.heightMm, blade.heelHeightMm);
     const cut = { spineMm: blade.spineMm, edgeMm: blade.edgeMm, faceMm };
@@ -42,15 +61,33 @@ export function checkBlade({ blade }: Design, report: Report): void {
       if (!(thin > 0)) report("error", "hollow-cuts-through", { at, measured: 0, limit: blade.edgeMm });
     }
   }
-  checkMeasured(blade, report);
+  checkMeasured(design, report);
 }
 
-function checkMeasured({ measured }: Design["blade"], report: Report): void {
-  if (measured?.balance.kind !== "supports") return;
-  const { restAtMm, scaleAtMm, readingG } = measured.balance;
-  const at = { x: restAtMm, y: 0 };
-  const apart = Math.abs(scaleAtMm - restAtMm);
-  if (!(apart > 1)) report("error", "supports-together", { at, measured: apart, limit: 1 });
-  if (readingG > measured.massG)
-    report("warning", "reading-over-weight", { at, measured: readingG, limit: measured.massG });
+function checkMeasured(design: Design, report: Report): void {
+  const { measured, lengthMm } = design.blade;
+  if (!measured) return;
+  const { balance, massG } = measured;
+  if (balance.kind === "supports") {
+    const { restAtMm, scaleAtMm, readingG } = balance;
+    const at = { x: restAtMm, y: 0 };
+    const apart = Math.abs(scaleAtMm - restAtMm);
+    if (!(apart > 1)) {
+      report("error", "supports-together", { at, measured: apart, limit: 1 });
+      return;
+    }
+    if (readingG > massG) {
+      report("error", "reading-over-weight", { at, measured: readingG, limit: massG });
+      return;
+    }
+  }
+  const { tang } = design;
+  const rear = tang.kind === "full" ? layoutOf(design).buttX : -tang.lengthMm;
+  const x = measuredBalanceMm(measured);
+  if (x > lengthMm || x < rear)
+    report("error", "balance-beyond-blade", {
+      at: { x, y: 0 },
+      measured: x,
+      limit: x > lengthMm ? lengthMm : rear,
+    });
 }

@@ -7,7 +7,7 @@ import { kindOf } from "../fasteners/registry";
 import { widestBore } from "../layout/bores";
 import { layoutOf } from "../layout/layout";
 import { radians } from "../number";
-import { lineAt } from "../solids/layer";
+import { lineAt } from "../solids/line";
 import type { Report } from "./types";
 
 /** Pins, bolts, holes and slots: inside the handle, clear of each other, and whole in themselves. `edge` is the outline. */

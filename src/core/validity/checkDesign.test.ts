@@ -78,6 +78,10 @@ const TRIPS: [FaultRule, Design][] = [
   ["ricasso-longer-than-blade", blade({ ricassoMm: 110 })],
   ["ricasso-higher-than-heel", blade({ ricassoHeightMm: 40 })],
   ["edge-thicker-than-spine", blade({ edgeMm: 4.5 })],
+  ["edge-thicker-than-tip", blade({ edgeMm: 2, tipThicknessMm: 1 })],
+  ["tip-thicker-than-spine", blade({ tipThicknessMm: 8 })],
+  ["taper-beyond-blade", blade({ taperFromMm: 200 })],
+  ["grind-higher-than-blade", blade({ grind: { kind: "partial-flat", heightMm: 100 } })],
   ["tip-longer-than-blade", blade({ tip: { ...sound.blade.tip, bellyMm: 104 } })],
   ["hollow-wheel-too-small", blade({ grind: { kind: "hollow", heightMm: 20, wheelRadiusMm: 8 } })],
   ["hollow-cuts-through", blade({ grind: { kind: "hollow", heightMm: 24, wheelRadiusMm: 16 } })],
@@ -85,6 +89,14 @@ const TRIPS: [FaultRule, Design][] = [
   ["outline-ahead-of-front", node("groove", { xMm: 5 })],
   ["outline-front-open", node("front-top", { xMm: -4 })],
   ["outline-no-area", node("front-top", { yMm: -13 })],
+  [
+    "points-together",
+    handle({
+      outline: scales.outline.flatMap((n, i) => (i === 2 ? [n, { ...n, id: "again" }] : [n])),
+    }),
+  ],
+  ["points-together", handle({ plan: scales.plan.map((n) => ({ ...n, xMm: -40 })) })],
+  ["points-out-of-order", handle({ plan: [...scales.plan].reverse() })],
   ["pin-off-handle", fasteners({ ...pin, yMm: 25 })],
   [
     "hole-off-tang",
@@ -111,6 +123,12 @@ const TRIPS: [FaultRule, Design][] = [
   ["bevel-too-deep", handle({ frontBevel: { lengthMm: 20, angleDeg: 70 } })],
   ["tang-and-handle-apart", { ...sound, tang: stick }],
   [
+    "tang-not-short",
+    { ...sound, tang: { ...slab, short: { lengthMm: 300, behind: "weld", material: "mild-steel" } } },
+  ],
+  ["boss-beyond-guard", { ...hidden, guard: { ...guard, bossMm: 60 } }],
+  ["arms-wider-than-guard", { ...hidden, guard: { ...guard, armWidthMm: 90 } }],
+  [
     "guard-longer-than-handle",
     {
       ...sound,
@@ -130,6 +148,10 @@ const TRIPS: [FaultRule, Design][] = [
     },
   ],
   ["duplicate-id", fasteners(pin, { ...pin, xMm: -60 })],
+  ["duplicate-id", handle({ plan: scales.plan.map((n) => ({ ...n, id: "x" })) })],
+  ["duplicate-id", handle({ outline: scales.outline.map((n) => ({ ...n, id: "x" })) })],
+  ["balance-beyond-blade", inHand({ kind: "direct", xMm: 300 })],
+  ["balance-beyond-blade", inHand({ kind: "direct", xMm: -300 })],
   ["supports-together", inHand({ kind: "supports", restAtMm: 20, scaleAtMm: 20, readingG: 40 })],
   ["reading-over-weight", inHand({ kind: "supports", restAtMm: -40, scaleAtMm: 60, readingG: 140 })],
   ["slot-off-tang", { ...sound, tang: { ...slab, slots: [{ ...slot, lengthMm: 60, angleDeg: 90 }] } }],
@@ -152,6 +174,37 @@ const TRIPS: [FaultRule, Design][] = [
         { ...newJoint("j-2", sound), xMm: -45 },
       ],
     }),
+  ],
+  [
+    "joints-cross",
+    handle({
+      joints: [
+        { ...newJoint("j-1", sound), xMm: -40, tiltDeg: 50, divider: null },
+        { ...newJoint("j-2", sound), xMm: -50, tiltDeg: -50 },
+      ],
+    }),
+  ],
+  [
+    "joints-cross",
+    handle({
+      bolsters: { front: { ...bolster, tiltDeg: 50 }, rear: null },
+      joints: [{ ...newJoint("j-1", sound), xMm: -25, tiltDeg: -50 }],
+    }),
+  ],
+  [
+    "joints-cross",
+    {
+      ...hidden,
+      fasteners: [],
+      handle: {
+        ...stack,
+        pieces: [
+          { ...newPiece("a", "ferrule", "brass-260", 12), tiltDeg: 40 },
+          { ...newPiece("b", "spacer", "g10", 5), tiltDeg: -40 },
+          newPiece("c", "block", "walnut-black", 60),
+        ],
+      },
+    },
   ],
   ["recess-no-room", { ...sound, tang: { ...slab, recess: { ...newRecess(sound), rimMm: 40 } } }],
   ["recess-cuts-through", { ...sound, tang: { ...slab, recess: { ...newRecess(sound), depthMm: 2.5 } } }],

@@ -47,11 +47,21 @@ export function materialsOf({ parts }: Assembly): string[] {
 }
 
 function checkIds(design: Design, report: Report): void {
-  const { handle } = design;
+  const { handle, meshes, work } = design;
   const items = handle.kind === "stack" ? [...handle.pieces, ...handle.rings] : handle.joints;
-  const ids = [...design.fasteners, ...holesOf(design), ...slotsOf(design), ...items].map((f) => f.id);
-  for (const id of new Set(ids.filter((x, i) => ids.indexOf(x) !== i)))
-    report("error", "duplicate-id", { subject: id });
+  // What is drilled, sawn and pointed at by its id is told apart among all of its sort.
+  const sorts = [
+    [...design.fasteners, ...holesOf(design), ...slotsOf(design), ...items],
+    handle.outline,
+    handle.plan,
+    meshes,
+    work.others,
+  ];
+  for (const sort of sorts) {
+    const ids = sort.map((f) => f.id);
+    for (const id of new Set(ids.filter((x, i) => ids.indexOf(x) !== i)))
+      report("error", "duplicate-id", { subject: id });
+  }
 }
 
 /** Placed shapes may have so many triangles together. */

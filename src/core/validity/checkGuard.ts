@@ -31,6 +31,15 @@ export function checkGuard(design: Design, report: Report): void {
   }
   if (guard.domeMm > thick)
     report("error", "dome-deeper-than-guard", { at: { x: 0, y: 0 }, measured: guard.domeMm, limit: thick });
+  const reach = Math.max(guard.aboveMm, guard.belowMm);
+  if (guard.bossMm > reach)
+    report("warning", "boss-beyond-guard", { at: { x: 0, y: reach }, measured: guard.bossMm, limit: reach });
+  if (guard.armWidthMm !== null && guard.armWidthMm > guard.widthMm)
+    report("warning", "arms-wider-than-guard", {
+      at: { x: 0, y: reach },
+      measured: guard.armWidthMm,
+      limit: guard.widthMm,
+    });
   const place = fittingPlace(layoutOf(design));
   if (!place) return;
   for (const { kind, fitting } of fittingsOn(guard))

@@ -3,11 +3,12 @@ import { signedDistance } from "../curve/crossing";
 import { handleReach } from "../design/constructions";
 import type { Design, ScalesHandle } from "../design/schema";
 import { waistDepth } from "../layout/handleBody";
-import { layoutOf } from "../layout/layout";
-import { bodyEnd, pressedLength, slackPiece } from "../layout/pieces";
+import { type Layout, layoutOf } from "../layout/layout";
+import { type LeaningJoint, leastBetween } from "../layout/meetings";
+import { bodyEnd, jointTilt, pressedLength, slackPiece } from "../layout/pieces";
 import { behindDivider, bolsterJoint, jointsFrontFirst, linersThickness } from "../layout/scales";
 import { radians } from "../number";
-import { lineAt } from "../solids/layer";
+import { lineAt } from "../solids/line";
 import { ROUNDING, SAME_PLACE_MM } from "../tolerances";
 import type { Report } from "./types";
 
@@ -25,7 +26,7 @@ export function checkHandle(design: Design, edge: readonly Point[], report: Repo
     for (const r of handle.rings) {
       const gap = signedDistance(edge, { x: r.xMm, y: r.yMm }) - r.boreMm / 2 - r.wallMm;
       if (!(gap < 0))
-        report("warning", "ring-apart", {
+        report("error", "ring-apart", {
           at: { x: r.xMm, y: r.yMm },
           subject: r.id,
           measured: gap,
@@ -36,7 +37,8 @@ export function checkHandle(design: Design, edge: readonly Point[], report: Repo
 }
 
 function checkScales(design: Design, handle: ScalesHandle, report: Report): void {
-  const { span, frontX: front, tangFace, crowns } = layoutOf(design);
+  const layout = layoutOf(design);
+  const { frontX: front, tangFace, crowns } = layout;
   const liners = linersThickness(handle);
   const hollow = (x: number) => {
     const w = handle.waist;
@@ -76,32 +78,41 @@ function checkScales(design: Design, handle: ScalesHandle, report: Report): void
     if (cut > deep)
       report("warning", "bevel-too-deep", { at: { x: front, y: 0 }, measured: cut, limit: deep });
   }
-  checkJoints(handle, span, report);
+  checkJoints(handle, layout, report);
 }
 
-function checkJoints(handle: ScalesHandle, behind: readonly [number, number], report: Report): void {
+function checkJoints(handle: ScalesHandle, layout: Layout, report: Report): void {
+  const { span, outline } = layout;
   const { front, rear } = handle.bolsters;
-  const from = front ? bolsterJoint(front, "front", behind) : behind[1];
-  const to = rear ? bolsterJoint(rear, "rear", behind) : behind[0];
-  if (!(to < from)) report("error", "bolsters-meet", { at: { x: from, y: 0 }, measured: to, limit: from });
+  const upright = (xMm: number): LeaningJoint => ({ xMm, tiltDeg: 0 });
+  const from = front ? { ...front, xMm: bolsterJoint(front, "front", span) } : upright(span[1]);
+  const to = rear ? { ...rear, xMm: bolsterJoint(rear, "rear", span) } : upright(span[0]);
+  if (!(to.xMm < from.xMm) || !(leastBetween(outline, from, to) > 0))
+    report("error", "bolsters-meet", { at: { x: from.xMm, y: 0 }, measured: to.xMm, limit: from.xMm });
   let ahead = from;
   for (const j of jointsFrontFirst(handle)) {
     const at = { x: j.xMm, y: 0 };
-    const end = behindDivider(j);
-    if (!(j.xMm < from) || !(end > to)) {
-      const limit = j.xMm < from ? to : from;
+    const end = { ...j, xMm: behindDivider(j) };
+    if (!(j.xMm < from.xMm) || !(end.xMm > to.xMm)) {
+      const limit = j.xMm < from.xMm ? to.xMm : from.xMm;
       report("error", "joint-off-handle", { at, subject: j.id, measured: j.xMm, limit });
-    } else if (!(j.xMm < ahead))
-      report("error", "joints-cross", { at, subject: j.id, measured: j.xMm, limit: ahead });
+    } else {
+      const between = leastBetween(outline, ahead, j);
+      if (!(between > 0)) report("error", "joints-cross", { at, subject: j.id, measured: between, limit: 0 });
+    }
     ahead = end;
   }
+  // The last one against the rear bolster, whose joint may lean into it; an upright butt was looked at above.
+  const between = leastBetween(outline, ahead, to);
+  if (ahead !== from && rear && ahead.xMm > to.xMm && !(between > 0))
+    report("error", "joints-cross", { at: { x: ahead.xMm, y: 0 }, measured: between, limit: 0 });
 }
 
 /** Pieces along the tang: together they fill the handle. */
 function checkPieces(design: Design, report: Report): void {
   const { handle } = design;
   if (handle.kind !== "stack") return;
-  const { buttX: butt, frontX: front, pieces: stations } = layoutOf(design);
+  const { buttX: butt, frontX: front, pieces: stations, outline } = layoutOf(design);
   const slack = slackPiece(handle);
   if (slack < 0) {
     const end = stations[stations.length - 1][0];
@@ -116,6 +127,18 @@ function checkPieces(design: Design, report: Report): void {
   const room = front - butt;
   if (!(given < room))
     report("error", "pieces-longer-than-handle", { at: { x: rest, y: 0 }, measured: given, limit: room });
+  else
+    handle.pieces.forEach((piece, i) => {
+      if (piece.shape || i === 0) return;
+      const [to, from] = stations[i];
+      const ahead = { xMm: from, tiltDeg: jointTilt(handle, i - 1) };
+      const behind = { xMm: to, tiltDeg: jointTilt(handle, i) };
+      const between = leastBetween(outline, ahead, behind);
+      if (!(between > 0)) {
+        const more = { at: { x: to, y: 0 }, subject: piece.id, measured: between, limit: 0 };
+        report("error", "joints-cross", more);
+      }
+    });
 }
 
 /** Whether the handle has length left behind its guard; what stands on it is not checked where it has none. */

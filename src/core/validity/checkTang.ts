@@ -3,7 +3,7 @@ import { barHalf, barHeight, barTangOutline, holeBottom } from "../layout/bar";
 import { endPlace } from "../layout/endPlace";
 import { type Layout, layoutOf } from "../layout/layout";
 import { wallEnd } from "../layout/wallEnd";
-import { lineAt } from "../solids/layer";
+import { lineAt } from "../solids/line";
 import type { Region } from "../solids/region";
 import { endKindOf } from "../tangEnds/registry";
 import { INSIDE_MM, ROUNDING } from "../tolerances";
@@ -20,6 +20,12 @@ export function checkTang(design: Design, report: Report): void {
   }
   if (tang.kind === "full") {
     if (tang.recess) checkRecess(layout, tang.recess, report);
+    if (tang.short && tang.short.lengthMm >= -layout.buttX)
+      report("warning", "tang-not-short", {
+        at: { x: layout.buttX, y: 0 },
+        measured: tang.short.lengthMm,
+        limit: -layout.buttX,
+      });
     return;
   }
   if (tang.kind === "framed") {

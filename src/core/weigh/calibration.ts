@@ -1,7 +1,8 @@
 import type { Assembly } from "../assembly/types";
+import { measuredBalanceMm } from "../design/measuredBalance";
 import type { Design } from "../design/schema";
 import { DEFAULT_FINENESS, type Fineness, integrate } from "./integrate";
-import { type Calibration, isOfBlade, measuredBalanceMm } from "./measured";
+import { type Calibration, isOfBlade } from "./measured";
 import { type Moments, sumOfMoments } from "./moments";
 
 /**

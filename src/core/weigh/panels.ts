@@ -1,9 +1,9 @@
 import type { Assembly } from "../assembly/types";
+import { gaussRule } from "../curve/gauss";
 import { clamp } from "../number";
 import { faceCrossings } from "../solids/flatFace";
 import type { Slice } from "../solids/slice";
 import { SAME_STATION_MM } from "../tolerances";
-import { gaussRule } from "../curve/gauss";
 
 /** A stretch of x without a break inside. */
 export interface Panel {

@@ -1,6 +1,6 @@
 import type { Assembly } from "../assembly/types";
-import { commonRange } from "./commonRange";
 import type { Slice } from "../solids/slice";
+import { commonRange } from "./commonRange";
 import { Taken } from "./taken";
 
 /** Stretches of z that a part fills on one ray: z0, z1, z0, z1 …, ascending. */
@@ -49,7 +49,9 @@ export class PartColumns {
     const { parts, regions } = this.assembly;
     return {
       regions: this.regions.map((r) => regions[r]),
-      parts: this.parts.map((i) => [this.own.has(i), parts[i].regions.map((r) => this.regions.indexOf(r))] as const),
+      parts: this.parts.map(
+        (i) => [this.own.has(i), parts[i].regions.map((r) => this.regions.indexOf(r))] as const,
+      ),
     };
   }
 
@@ -108,7 +110,8 @@ function merged(found: readonly number[]): Stretches {
   pairs.sort((a, b) => a[0] - b[0]);
   const out: number[] = [];
   for (const [a, b] of pairs) {
-    if (out.length > 0 && a - out[out.length - 1] < TOUCHING_MM) out[out.length - 1] = Math.max(b, out[out.length - 1]);
+    if (out.length > 0 && a - out[out.length - 1] < TOUCHING_MM)
+      out[out.length - 1] = Math.max(b, out[out.length - 1]);
     else out.push(a, b);
   }
   return out;

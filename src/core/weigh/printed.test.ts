@@ -1,8 +1,8 @@
 import Module, { type ManifoldToplevel } from "manifold-3d";
 import { beforeAll, describe, expect, it } from "vitest";
 import { assemble } from "../assembly/assemble";
-import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { newPiece, withTang } from "../design/constructions";
+import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { newDesign } from "../design/create";
 import { guardOfForm } from "../design/guards";
 import { plainKnife } from "../design/plainKnife.fixtures";
@@ -116,7 +116,14 @@ describe("a printed part", () => {
 
   it("balances where its material is: a thin end is solid, a thick one is not", () => {
     // Half a ball's dome in front of its flat rear half: most of its hollow lies in the block behind the dome's edge.
-    const domed: PieceShape = { kind: "plate", aboveMm: 11, belowMm: 11, widthMm: 22, roundness: 1, domeMm: 11 };
+    const domed: PieceShape = {
+      kind: "plate",
+      aboveMm: 11,
+      belowMm: 11,
+      widthMm: 22,
+      roundness: 1,
+      domeMm: 11,
+    };
     const [solid, open] = [null, { infillShare: 0, wallMm: 1.2 }].map(
       (p) => partOf(ended(domed, 24, p), "piece:p").centreMm[0],
     );

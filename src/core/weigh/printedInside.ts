@@ -38,7 +38,9 @@ function same(a: Key, b: Key): boolean {
     a.wallMm === b.wallMm &&
     sameData(a.parts, b.parts) &&
     a.regions.length === b.regions.length &&
-    a.regions.every((r, i) => sameButOutline(r, b.regions[i]) && sameData(r.outline?.cubics, b.regions[i].outline?.cubics))
+    a.regions.every(
+      (r, i) => sameButOutline(r, b.regions[i]) && sameData(r.outline?.cubics, b.regions[i].outline?.cubics),
+    )
   );
 }
 
@@ -201,7 +203,10 @@ function heightsOf(columns: PartColumns): [number, number] {
   const [from, to] = columns.xRange;
   let [low, high] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
   for (let i = 0; i <= HEIGHT_STATIONS; i++) {
-    const edges = edgesAlong(columns, columns.at(from + ((to - from) * (i + 0.001)) / (HEIGHT_STATIONS + 0.002)));
+    const edges = edgesAlong(
+      columns,
+      columns.at(from + ((to - from) * (i + 0.001)) / (HEIGHT_STATIONS + 0.002)),
+    );
     if (edges.length === 0) continue;
     low = Math.min(low, edges[0]);
     high = Math.max(high, edges[edges.length - 1]);

@@ -4,7 +4,12 @@ import { type Frame, type FrameFailure, readFrame } from "../frame";
 /** Larger files are refused unread: a thousand knives take some 10 MB, and imported shapes up to 0.5 MB each. */
 export const LARGEST_BACKUP_BYTES = 256_000_000;
 /** Marks a file as a backup of ours. @see docs/format.md */
-const FRAME: Frame = { format: "euaxis-backup", version: 1, mostBytes: LARGEST_BACKUP_BYTES };
+const FRAME: Frame = {
+  format: "euaxis-backup",
+  version: 1,
+  keys: ["made", "holds"],
+  mostBytes: LARGEST_BACKUP_BYTES,
+};
 
 type Row = Readonly<Record<string, unknown>>;
 

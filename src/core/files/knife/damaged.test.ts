@@ -4,8 +4,8 @@ import { boxesMesh, endingIn, rodMesh } from "../../design/limits.fixtures";
 import type { Design } from "../../design/schema";
 import type { TriangleMesh } from "../../solids/triangleMesh";
 import { weigh } from "../../weigh/weigh";
+import { jsonFaultAt } from "../jsonFault";
 import { readPrices } from "../prices/prices";
-import { jsonFaultAt } from "./jsonFault";
 import { readKnife } from "./read";
 import { writeKnife } from "./write";
 
@@ -26,6 +26,46 @@ describe("a file that nests without end", () => {
     expect(readKnife(bytes(`${"[".repeat(100_000)}${"]".repeat(100_000)}`))).toMatchObject({
       code: "foreign",
     });
+  });
+});
+
+describe("a file that says a thing twice, or a thing that nobody asks for", () => {
+  const text = writeKnife(newDesign("Sedge"));
+
+  it("is refused with the key and its second place: a parser would keep the last without a word", () => {
+    const twice = text.replace('"name":', '"name": "First",\n"name":');
+    const line = twice.slice(0, twice.lastIndexOf('"name": "Sedge"')).split("\n").length;
+    expect(readKnife(bytes(twice))).toMatchObject({ ok: false, code: "key-twice", key: "name", line });
+    expect(readKnife(bytes(text.replace('"format"', '"format": "other", "format"')))).toMatchObject({
+      code: "key-twice",
+      key: "format",
+    });
+    expect(readKnife(bytes(text.replace(/"xMm": 0/, '"\\u0078Mm": -9, "xMm": 0')))).toMatchObject({
+      code: "key-twice",
+      key: "xMm",
+    });
+  });
+
+  it("is refused by name, at the top and inside", () => {
+    const top = readKnife(bytes(text.replace('"knife":', '"extra": 1, "knife":')));
+    expect(top).toMatchObject({ code: "invalid", problems: [{ path: "extra" }] });
+    const inside = readKnife(bytes(text.replace('"name":', '"extra": 1, "name":')));
+    expect(inside).toMatchObject({ code: "invalid" });
+    expect(JSON.stringify(inside)).toContain("extra");
+  });
+
+  it("prices too", () => {
+    const prices = '{"format":"euaxis-prices","version":1,"shop":{"currency":"","ratePerHour":0,"prices":{}}';
+    expect(readPrices(bytes(`${prices}}`))).toMatchObject({ ok: true });
+    expect(readPrices(bytes(`${prices},"extra":1}`))).toMatchObject({ code: "foreign-key", key: "extra" });
+    expect(readPrices(bytes(`${prices.replace('"currency"', '"currency":"x","currency"')}}`))).toMatchObject({
+      code: "key-twice",
+      key: "currency",
+    });
+  });
+
+  it("of the same key in two places, neither: that is no repetition", () => {
+    expect(readKnife(bytes(text))).toMatchObject({ ok: true });
   });
 });
 

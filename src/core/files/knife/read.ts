@@ -7,8 +7,9 @@ import { MOST_VARIANTS, type Variant } from "../../design/variant";
 import { DESIGN_VERSION } from "../../design/version";
 import { isRecord } from "../../isRecord";
 import { meshFault } from "../../solids/meshFaults";
+import { jsonFaultAt } from "../jsonFault";
+import { keyTwice } from "../jsonKeys";
 import { KNIFE_FORMAT, LARGEST_KNIFE_BYTES } from "./format";
-import { jsonFaultAt } from "./jsonFault";
 
 /** One thing wrong inside a file, and where: the path of keys to it. */
 export interface Problem {
@@ -22,6 +23,13 @@ export type KnifeFailure =
   | {
       readonly ok: false;
       readonly code: "not-json";
+      readonly line: number;
+      readonly column: number;
+    }
+  | {
+      readonly ok: false;
+      readonly code: "key-twice";
+      readonly key: string;
       readonly line: number;
       readonly column: number;
     }
@@ -52,10 +60,15 @@ export function readKnife(bytes: Uint8Array): KnifeReading {
   try {
     value = JSON.parse(text);
   } catch {
-    return { ok: false, code: "not-json", ...placeOf(text) };
+    return { ok: false, code: "not-json", ...placeOf(text, jsonFaultAt(text)) };
   }
+  const twice = keyTwice(text);
+  if (twice) return { ok: false, code: "key-twice", key: twice.key, ...placeOf(text, twice.at) };
   return readKnifeValue(value);
 }
+
+/** What a file has beside the frame that every file of ours has. */
+const KEYS: readonly string[] = ["format", "version", "knife", "variants"];
 
 /** The same for a value that is already parsed, such as the body of a request. */
 export function readKnifeValue(value: unknown): KnifeReading {
@@ -64,6 +77,13 @@ export function readKnifeValue(value: unknown): KnifeReading {
   if (typeof version !== "number" || !Number.isInteger(version) || version < 1)
     return { ok: false, code: "no-version" };
   if (version > DESIGN_VERSION) return { ok: false, code: "newer", version, known: DESIGN_VERSION };
+  const foreign = Object.keys(value).filter((key) => !KEYS.includes(key));
+  if (foreign.length > 0)
+    return {
+      ok: false,
+      code: "invalid",
+      problems: foreign.map((path) => ({ path, message: "is no part of a knife file" })),
+    };
   const knife = readDesign(migrate(value.knife, version));
   if (!knife.ok || value.variants === undefined) return knife;
   return readVariants(knife.design, value.variants, version);
@@ -126,8 +146,8 @@ function problemsOf(error: z.core.$ZodError, at: string): Problem[] {
   }));
 }
 
-/** Line and column of the first fault. */
-function placeOf(text: string): { line: number; column: number } {
-  const before = text.slice(0, jsonFaultAt(text)).split("\n");
+/** Line and column of so many characters in. */
+function placeOf(text: string, at: number): { line: number; column: number } {
+  const before = text.slice(0, at).split("\n");
   return { line: before.length, column: before[before.length - 1].length + 1 };
 }

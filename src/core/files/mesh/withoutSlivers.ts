@@ -92,7 +92,9 @@ class Edited {
     const ends = shared.flatMap((i) => this.of[i]!.filter((v) => v !== from && v !== to));
     if (common.length !== 2 || !common.every((v) => ends.includes(v))) return false;
     const moved = [...this.round[from]].filter((i) => !shared.includes(i));
-    const turned = moved.map((i) => this.of[i]!.map((v) => (v === from ? to : v)) as [number, number, number]);
+    const turned = moved.map(
+      (i) => this.of[i]!.map((v) => (v === from ? to : v)) as [number, number, number],
+    );
     if (!turned.every((t, k) => this.keepsFacing(this.of[moved[k]]!, t, aligned))) return false;
     for (const i of shared) this.remove(i);
     moved.forEach((i, k) => {

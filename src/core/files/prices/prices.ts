@@ -1,7 +1,7 @@
 import { type Shop, shopSchema } from "../../cost/shop";
 import { type Frame, type FrameFailure, readFrame } from "../frame";
 
-const FRAME: Frame = { format: "euaxis-prices", version: 1, mostBytes: 200_000 };
+const FRAME: Frame = { format: "euaxis-prices", version: 1, keys: ["shop"], mostBytes: 200_000 };
 
 export type PricesReading =
   | { readonly ok: true; readonly shop: Shop }

@@ -2,7 +2,7 @@ import type { Design, Fastener } from "../../design/schema";
 import { kindOf } from "../../fasteners/registry";
 import type { Seat } from "../../fit/seats";
 import { downToTenth, upToTenth } from "../../number";
-import { lineAt } from "../../solids/layer";
+import { lineAt } from "../../solids/line";
 import { ROUNDING } from "../../tolerances";
 import type { Finding, Mend } from "../types";
 import { found, PRACTICE, type Rule, type RuleContext } from "./context";

@@ -1,8 +1,9 @@
 "use client";
 import { Button, Text } from "@chakra-ui/react";
+import { measuredBalanceMm } from "@/core/design/measuredBalance";
 import { asRehandled, newMeasured, withBalanceKind } from "@/core/design/starts";
 import { printLength } from "@/core/units/print";
-import { isOfBlade, measuredBalanceMm } from "@/core/weigh/measured";
+import { isOfBlade } from "@/core/weigh/measured";
 import { useUnits } from "@/store/settings";
 import { LengthAt, MassAt, Tick, YesAt } from "../../fields/bound";
 import { ChoiceField } from "../../fields/ChoiceField";
