@@ -130,7 +130,7 @@ test("a tang is slotted, hollowed and cut short", async ({ page }) => {
 test("a blade in the hand: its weight and balance are what was measured", async ({ page }) => {
   await openKnife(page, "Heath field knife");
   const before = await weightOf(page);
-  await page.getByText("A blade in the hand, weighed", { exact: true }).click();
+  await page.getByLabel("The knife is", { exact: true }).selectOption("blade");
   await expect.poll(() => weightOf(page)).toBeCloseTo(before, 0);
   const field = page.getByRole("textbox", { name: "Weight of the blade" });
   const drawn = Number(await field.inputValue());
@@ -142,6 +142,46 @@ test("a blade in the hand: its weight and balance are what was measured", async 
   await agrees(page, "two supports");
   await typeLength(page, "Support on the scale at", "0");
   await expect(page.getByTestId("findings")).toContainText("Cannot be built");
+});
+
+test("what is cut out of a blade in the hand makes it lighter, once its drawing is kept as weighed", async ({
+  page,
+}) => {
+  await openKnife(page, "Heath field knife");
+  await page.getByLabel("The knife is", { exact: true }).selectOption("blade");
+  const before = await weightOf(page);
+  // Described: the scale said what it weighs.
+  await typeLength(page, "Spine at the tip", "1");
+  await expect.poll(() => weightOf(page)).toBeCloseTo(before, 0);
+  await page.keyboard.press("Control+z");
+  await page.getByLabel("Changes to the drawing", { exact: true }).selectOption("after");
+  await typeLength(page, "Spine at the tip", "1");
+  await expect.poll(() => weightOf(page)).toBeLessThan(before - 2);
+  await expect(page.getByText(/^It weighed .* as it is drawn now it weighs/)).toBeVisible();
+  const ground = await weightOf(page);
+  const bores = page.getByText("Holes for pins and bolts were in it", { exact: true });
+  await bores.click();
+  await expect.poll(() => weightOf(page)).toBeLessThan(ground - 2);
+  await page.getByRole("button", { name: "It was weighed as it is drawn now" }).click();
+  await expect.poll(() => weightOf(page)).toBeCloseTo(before, 0);
+});
+
+test("a finished knife in the hand weighs what the scale said; a chosen part takes the difference", async ({
+  page,
+}) => {
+  await openKnife(page, "Heath field knife");
+  const before = await weightOf(page);
+  await page.getByLabel("The knife is", { exact: true }).selectOption("knife");
+  const field = page.getByRole("textbox", { name: "Weight of the knife" });
+  await field.fill(String(Math.round(before) + 12));
+  await field.press("Enter");
+  await expect.poll(() => weightOf(page)).toBeCloseTo(Math.round(before) + 12, 0);
+  await page.getByLabel("The difference is taken by", { exact: true }).selectOption("handle");
+  await expect.poll(() => weightOf(page)).toBeCloseTo(Math.round(before) + 12, 0);
+  await agrees(page, "a finished knife");
+  await field.fill("20");
+  await field.press("Enter");
+  await expect(page.getByTestId("findings")).toContainText("takes the difference");
 });
 
 test("old knives are re-handled in one step, which can be undone", async ({ page }) => {

@@ -22,6 +22,8 @@ const WORDS: Record<FaultRule, (f: Finding, mm: Say, grams: Say) => string> = {
     "The hollow grind cuts through the blade. Use a larger wheel, a lower face or thicker stock.",
   "edge-thicker-than-spine": (f, mm) =>
     `The edge (${mm(f.measured)}) must be thinner than the spine (${mm(f.limit)}).`,
+  "measured-too-far-off": (f, _mm, grams) =>
+    `The finished knife is drawn so far from what was weighed that the part which takes the difference would weigh ${grams(f.measured)} instead of ${grams(f.limit)}. Draw it nearer to what it is, or let another part take the difference.`,
   "edge-thicker-than-tip": (f, mm) =>
     `The edge (${mm(f.measured)}) is thicker than the tip (${mm(f.limit)}): toward the tip it is drawn thinner.`,
   "tip-thicker-than-spine": (f, mm) =>

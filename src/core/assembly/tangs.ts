@@ -5,9 +5,7 @@ import { barTangRegion, roomRegion } from "../layout/bar";
 import { endPlace } from "../layout/endPlace";
 import { radians } from "../number";
 import { cylinderRegion } from "../solids/cylinder";
-import { dishRegion } from "../solids/dish";
 import { layerRegion } from "../solids/layer";
-import { type Line, shifted } from "../solids/line";
 import { prismRegion } from "../solids/prism";
 import { slabRegion } from "../solids/slab";
 import { rodRegion } from "../solids/turned";
@@ -15,6 +13,7 @@ import type { EndComponent, EndSite } from "../tangEnds/kind";
 import { endKindOf } from "../tangEnds/registry";
 import type { AssemblyBuilder, Stretches } from "./builder";
 import type { PartKey } from "./partKey";
+import { recessRegions } from "./recess";
 
 const TANG: PartKey = { kind: "tang" };
 const TANG_HOLE: PartKey = { kind: "tang-hole" };
@@ -113,18 +112,9 @@ function addOpenings(b: AssemblyBuilder, tang: FullTang): void {
 function addRecess(b: AssemblyBuilder, recess: NonNullable<FullTang["recess"]>, all: number): void {
   const outline = b.layout.recess;
   if (!outline) return;
-  const materials = filled(recess.fill);
-  for (const mirror of [false, true]) {
-    if (recess.floor === "hollow") {
-      const dish = b.put(dishRegion(outline, b.layout.tangFace, recess.depthMm, mirror));
-      b.add("handle", { kind: "recess" }, materials, dish, all);
-      continue;
-    }
-    const floor: Line = shifted(b.layout.tangFace, -recess.depthMm, mirror);
-    const layer = mirror
-      ? layerRegion(null, floor, outline.xRange)
-      : layerRegion(floor, null, outline.xRange);
-    b.add("handle", { kind: "recess" }, materials, b.put(prismRegion(outline)), b.put(layer), all);
+  for (const regions of recessRegions(recess, outline, b.layout.tangFace)) {
+    const of = regions.map((r) => b.put(r));
+    b.add("handle", { kind: "recess" }, filled(recess.fill), ...of, all);
   }
 }
 

@@ -129,5 +129,6 @@ export function newDesign(name: string): Design {
     fitUp: plainFitUp(),
     use: plainUse(),
     work: plainWork(),
+    locked: [],
   };
 }

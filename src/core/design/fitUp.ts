@@ -23,6 +23,7 @@ export function plainFitUp(): FitUp {
       atC: 22,
       shopC: 20,
       minutesAPart: 3,
+      screwedToo: false,
     },
     stock: { kerfMm: 1.5, allowanceMm: 1.5, have: [] },
     hand: { breadthMm: 85, thrust: false },

@@ -29,6 +29,10 @@ describe("limits of a design's numbers", () => {
         const tried = (value: number) => {
           const other = structuredClone(design);
           expect(putAt(other, path, value), path).toBe(true);
+          // A window stays one: its other end goes along.
+          const [of, end] = [path.slice(0, path.lastIndexOf(".")), path.slice(path.lastIndexOf(".") + 1)];
+          if (end === "low") putAt(other, `${of}.high`, Math.max(limits!.low, Math.min(limits!.high, value)));
+          if (end === "high") putAt(other, `${of}.low`, Math.max(limits!.low, Math.min(limits!.high, value)));
           return isKept(other);
         };
         if (!limits) continue;

@@ -19,6 +19,8 @@ export const MIGRATIONS: Migrations = {
   4: (record) => (isRecord(record) ? { ...record, work: plainWork() } : record),
   // 6: a knuckle bow on the guard; a maker's stock is matched to a piece by its key, no longer by its English name.
   5: (record) => (isRecord(record) ? toVersion6(record) : record),
+  // 7: what is in the hand with its drawing as it was weighed; windows from low to high; values that are locked.
+  6: (record) => (isRecord(record) ? toVersion7(record) : record),
 };
 
 type Loose = Record<string, unknown>;
@@ -102,6 +104,48 @@ function toVersion6(record: Loose): Loose {
         }
       : fitUp,
   };
+}
+
+function toVersion7(record: Loose): Loose {
+  const { blade, fitUp, use } = record;
+  return {
+    ...record,
+    blade:
+      isRecord(blade) && isRecord(blade.measured) ? bladeToVersion7(record, blade, blade.measured) : blade,
+    fitUp: isRecord(fitUp)
+      ? {
+          ...fitUp,
+          climate: upright(fitUp.climate),
+          glue: isRecord(fitUp.glue) ? { ...fitUp.glue, screwedToo: false } : fitUp.glue,
+        }
+      : fitUp,
+    use: isRecord(use) ? { ...use, balanceMm: upright(use.balanceMm), massG: upright(use.massG) } : use,
+    locked: [],
+  };
+}
+
+/** A blade in the hand is kept as it is drawn, with its holes or without, as it said that it was weighed. */
+function bladeToVersion7(record: Loose, blade: Loose, { holesIn, ...measured }: Loose): Loose {
+  const { measured: _, ...drawn } = blade;
+  const { tang, handle, fasteners } = record;
+  const bores = Array.isArray(fasteners) && holesIn === true ? fasteners.filter(isRecord) : [];
+  const whole = isRecord(tang) && tang.kind === "full" && holesIn !== true;
+  const asWeighed = {
+    blade: drawn,
+    tang: whole ? { ...tang, holes: [], slots: [], recess: null } : tang,
+    outline: isRecord(handle) ? handle.outline : undefined,
+    bores: bores.map(({ xMm, yMm, diameterMm }) => ({ xMm, yMm, diameterMm })),
+  };
+  return { ...blade, measured: { ...measured, of: { kind: "blade", asWeighed } } };
+}
+
+/** A window whose ends were the wrong way round, the right way. */
+function upright(window: unknown): unknown {
+  if (!isRecord(window)) return window;
+  const { low, high } = window;
+  return typeof low === "number" && typeof high === "number" && low > high
+    ? { ...window, low: high, high: low }
+    : window;
 }
 
 /** Versions 4 and 5 called pieces to be sawn by these names. What is none of them stays. */

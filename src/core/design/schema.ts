@@ -1,5 +1,6 @@
 import * as z from "zod/mini";
-import { blade, TIP_STYLES } from "./record/blade";
+import { blade } from "./record/blade";
+import { TIP_STYLES } from "./record/bladeShape";
 import { fastener } from "./record/fastener";
 import { id, plainText, text } from "./record/fields";
 import { fitUp } from "./record/fitUp";
@@ -31,11 +32,15 @@ export const designSchema = z.strictObject({
   fitUp,
   use,
   work,
+  /** Values that fixes, levers and the solver leave alone: dotted paths, items of lists by their ids. */
+  locked: z.array(plainText(1, 120)).check(z.maxLength(200)),
 });
 
 /** A knife as its maker designs it: plain data, lengths in mm in the frame of docs/method.md. */
 export type Design = Readonly<z.infer<typeof designSchema>>;
 export type Blade = Design["blade"];
+/** A blade as it is drawn, whether or not it was measured. */
+export type DrawnBlade = Omit<Blade, "measured">;
 export type Grind = Blade["grind"];
 export type TipStyle = (typeof TIP_STYLES)[number];
 export type Handle = Design["handle"];
@@ -44,7 +49,6 @@ export type StoredMesh = z.infer<typeof mesh>;
 export type { Fastener, FastenerKind } from "../fasteners/registry";
 export { FACET_COUNTS } from "../solids/section";
 export type { BarEnd, BarEndKind } from "../tangEnds/registry";
-export type { MeasuredBlade } from "./record/blade";
 export type { DrillSet, FitUp, PinFit, StockPiece } from "./record/fitUp";
 export { DRILL_SETS, PIN_FITS } from "./record/fitUp";
 export type { Guard } from "./record/guard";
@@ -63,6 +67,8 @@ export type {
   StackHandle,
 } from "./record/handle";
 export { NODE_ROLES, PIECE_ROLES } from "./record/handle";
+export type { BareBlade, FinishedKnife, Measured, Takes } from "./record/measured";
+export { TAKES } from "./record/measured";
 export type {
   Bar,
   BlockHole,

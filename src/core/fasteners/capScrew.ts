@@ -56,6 +56,7 @@ export const capScrew = fastenerKind({
     site.add("insert", whole(f.insertMaterial), site.round(f.insertMm), reach, site.body);
     addPlugs(site, site.round(f.counterboreMm), f.seatMm, f.plug);
   },
+  tangBoreMm: (f) => f.insertMm,
   widestMm: (f) => Math.max(f.counterboreMm, f.diameterMm),
   bores: (f) => [
     { use: "insert", nominalMm: f.insertMm, wantedMm: f.insertMm },

@@ -118,6 +118,8 @@ export interface FastenerKindOf<K extends string, F extends Fields, R = Fastener
   build(f: R, site: FastenerSite): void;
   /** Widest bore that it takes in the handle. */
   widestMm(f: R): number;
+  /** Diameter of the hole that it wants through a tang. */
+  tangBoreMm(f: R): number;
   bores(f: R): readonly BoreNeed[];
   readonly stock: (f: R) => FastenerStock;
   /** Its own length, where it does not reach from surface to surface; else null. */
@@ -140,6 +142,7 @@ export interface FastenerKindOf<K extends string, F extends Fields, R = Fastener
 }
 
 type Optional =
+  | "tangBoreMm"
   | "lengthMm"
   | "glued"
   | "plainRod"
@@ -155,6 +158,7 @@ export function fastenerKind<const K extends string, const F extends Fields>(
   told: Omit<FastenerKindOf<K, F>, Optional> & Partial<Pick<FastenerKindOf<K, F>, Optional>>,
 ): FastenerKindOf<K, F> {
   return {
+    tangBoreMm: (f) => (f as unknown as { diameterMm: number }).diameterMm,
     lengthMm: () => null,
     glued: true,
     plainRod: false,

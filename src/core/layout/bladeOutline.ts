@@ -1,6 +1,6 @@
 import { type Cubic, type Point, straight } from "../curve/bezier";
 import { type Contour, contourOf } from "../curve/contour";
-import type { Blade, TipStyle } from "../design/schema";
+import type { DrawnBlade, TipStyle } from "../design/schema";
 import { ROUNDING } from "../tolerances";
 import { remembered } from "./remembered";
 
@@ -20,7 +20,7 @@ const SPINE_RUN: Record<TipStyle, SpineRun> = {
 };
 
 /** The heights that the blade's outline is drawn between, mm over the axis. */
-export function bladeHeights(blade: Blade) {
+export function bladeHeights(blade: DrawnBlade) {
   const spine = blade.spineOverAxisMm;
   const edge = spine - blade.heelHeightMm;
   return {
@@ -35,7 +35,7 @@ export function bladeHeights(blade: Blade) {
  * The blade's outline ahead of the datum as one closed run of cubics: along the spine to the tip, back along the
  * edge to the heel, and along the ricasso. Lengths beyond the blade are held within it.
  */
-export const bladeOutline = remembered((blade: Blade): Contour => {
+export const bladeOutline = remembered((blade: DrawnBlade): Contour => {
   const L = blade.lengthMm;
   const ricasso = Math.min(blade.ricassoMm, L);
   const { spine, edge, ricassoBottom, tip } = bladeHeights(blade);

@@ -1,9 +1,9 @@
-import type { Blade } from "../design/schema";
+import type { DrawnBlade } from "../design/schema";
 import type { GroundBlade } from "../solids/bladeRegion";
 import { bladeOutline } from "./bladeOutline";
 
 /** The blade's solid from its record; the distal taper begins no earlier than the grind. */
-export function groundBlade(blade: Blade): GroundBlade {
+export function groundBlade(blade: DrawnBlade): GroundBlade {
   return {
     outline: bladeOutline(blade),
     lengthMm: blade.lengthMm,

@@ -6,7 +6,10 @@ import { barHalf } from "./bar";
  * Half the thickness along x of what the scales lie on: a full tang's, which is the spine's or falls straight from
  * front to butt, or a frame's. Of a hidden tang its own.
  */
-export function tangFace({ tang, blade }: Design, buttX: number): Line {
+export function tangFace(
+  { tang, blade }: { readonly tang: Design["tang"]; readonly blade: Pick<Design["blade"], "spineMm"> },
+  buttX: number,
+): Line {
   if (tang.kind === "hidden") return barHalf(tang);
   if (tang.kind === "framed") return { at0: tang.frame.thicknessMm / 2, slope: 0 };
   const taper = tang.taper;

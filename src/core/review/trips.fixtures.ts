@@ -28,7 +28,7 @@ export const sound: Design = {
       balance: { kind: "direct", xMm: 14 },
       massOffG: 0.5,
       balanceOffMm: 0.5,
-      holesIn: true,
+      of: { kind: "blade", asWeighed: null },
     },
   },
   handle: scales,

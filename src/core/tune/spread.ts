@@ -5,6 +5,7 @@ import type { Design } from "../design/schema";
 import { materialById } from "../stock/materials";
 import { calibration } from "../weigh/calibration";
 import { faultsOf } from "../weigh/faults";
+import { type Calibration, centreX } from "../weigh/measured";
 import { memoryOf, momentsOf } from "../weigh/momentsOf";
 import type { PanelMemory } from "../weigh/panelMemory";
 import { materialMoments } from "../weigh/printed";
@@ -60,6 +61,24 @@ function volumesOf(
   return sums;
 }
 
+/** Mass and first moment in x of the parts that a measurement holds, as they are now; nothing without one. */
+function heldSums(assembly: Assembly, held: Calibration | null): { m: number; x: number } {
+  const sums = { m: 0, x: 0 };
+  if (!held) return sums;
+  const material = materialMoments(assembly, momentsOf(assembly));
+  assembly.parts.forEach((part, i) => {
+    if (!held.partIds.includes(part.id)) return;
+    const drawn = part.materials.reduce(
+      (sum, k) => sum + (k.share * (materialById(k.materialId)?.densityGcc.typical ?? 0)) / 1000,
+      0,
+    );
+    const mass = held.densityOf(drawn) * material[i].v;
+    sums.m += mass;
+    sums.x += mass * (centreX(material[i]) + held.shiftMm);
+  });
+  return sums;
+}
+
 /**
  * Sizes are normal, their stated tolerance two standard deviations; densities likewise, low and high apart; pieces of
  * one material are alike. Volumes follow sizes along the straight line through their central differences, so that a
@@ -85,15 +104,18 @@ export function spreadModel(design: Design): SpreadModel | null {
     return [{ id: dim.id, slope }];
   });
   const density = ids.map((id) => materialById(id)!.densityGcc);
-  const fixed = held ? { m: held.massG, x: held.massG * held.balanceMm } : { m: 0, x: 0 };
+  const fixed = heldSums(assembly, held);
   /** Weight and balance from the inputs, each in its own standard deviations. */
   const build = (
     sizes: readonly number[],
     densities: readonly number[],
     heldBy: readonly [number, number],
   ) => {
-    let m = fixed.m + (held ? (heldBy[0] * held.massOffG) / 2 : 0);
-    let x = m * (held ? held.balanceMm + (heldBy[1] * held.balanceOffMm) / 2 : 0);
+    // The scale's own errors: as much heavier where what was weighed balances, and as far off.
+    const more = held ? (heldBy[0] * held.massOffG) / 2 : 0;
+    const off = held ? (heldBy[1] * held.balanceOffMm) / 2 : 0;
+    let m = fixed.m + more;
+    let x = fixed.x + (held ? more * held.balanceMm + (held.massG + more) * off : 0);
     ids.forEach((id, k) => {
       const of = at.get(id)!;
       let [v, vx] = [of.v, of.x];
@@ -103,9 +125,10 @@ export function spreadModel(design: Design): SpreadModel | null {
       }
       const { low, typical, high } = density[k];
       const z = densities[k];
-      const rho = typical + (z * (z > 0 ? high - typical : typical - low)) / 2;
-      m += rho * v;
-      x += rho * vx;
+      const by = (z * (z > 0 ? high - typical : typical - low)) / 2;
+      const was = held?.weighedWith.get(id);
+      m += (typical + by) * v - (was ? by * was.v : 0);
+      x += (typical + by) * vx - (was ? by * was.x : 0);
     });
     return { massG: m, balanceMm: m > 0 ? x / m : 0 };
   };

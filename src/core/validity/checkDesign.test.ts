@@ -18,7 +18,7 @@ import type {
   Fastener,
   FastenerKind,
   HiddenTang,
-  MeasuredBlade,
+  Measured,
   ScalesHandle,
 } from "../design/schema";
 import { newMeasured } from "../design/starts";
@@ -62,8 +62,7 @@ const brief = {
   shape: { kind: "plate", aboveMm: 13, belowMm: 17, widthMm: 20, roundness: 0, domeMm: 0 } as const,
 };
 const bow = knuckleBow.start("brass-360");
-const inHand = (balance: MeasuredBlade["balance"]) =>
-  blade({ measured: { ...newMeasured(100, 10), balance } });
+const inHand = (balance: Measured["balance"]) => blade({ measured: { ...newMeasured(100, 10), balance } });
 const made = <K extends FastenerKind>(kind: K) =>
   newFastener(kind, "f", { xMm: -60, yMm: -1 }, sound.blade.spineMm) as Extract<Fastener, { kind: K }>;
 const end = (kind: "threaded" | "take-down", change: object): Design => {

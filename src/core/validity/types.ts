@@ -8,6 +8,7 @@ export const FAULT_RULES = [
   "supports-together",
   "reading-over-weight",
   "balance-beyond-blade",
+  "measured-too-far-off",
   "hollow-wheel-too-small",
   "hollow-cuts-through",
   "edge-thicker-than-spine",

@@ -23,8 +23,8 @@ export function weighingEffort(assembly: Assembly): number {
 
 /** What would take far more than a second to weigh is not begun with. Null of what can be weighed. */
 export function effortFault({ blade }: Design, assembly: Assembly): Fault | null {
-  // Blade and tang of a blade in the hand are weighed a second time, by themselves.
-  const times = blade.measured && !blade.measured.holesIn ? 2 : 1;
+  // What is in the hand is weighed a second time, as it was.
+  const times = blade.measured ? 2 : 1;
   const measured = times * weighingEffort(assembly);
   if (!(measured > MOST_EFFORT)) return null;
   return {

@@ -3,11 +3,14 @@ import type { Assembly } from "../assembly/types";
 import type { Design } from "../design/schema";
 import { checkDesign } from "../validity/checkDesign";
 import type { Fault } from "../validity/types";
+import { differenceFault } from "./calibration";
 import { effortFault } from "./effort";
 
 /** What keeps a design from being weighed ("error"), or is not as it says ("warning"). Empty when all is well. */
 export function faultsOf(design: Design, assembly: Assembly = assemble(design)): Fault[] {
   const faults = checkDesign(design, assembly);
-  const effort = effortFault(design, assembly);
-  return effort ? [...faults, effort] : faults;
+  const more = effortFault(design, assembly) ?? (faults.some(isError) ? null : differenceFault(design));
+  return more ? [...faults, more] : faults;
 }
+
+const isError = (f: Fault) => f.severity === "error";

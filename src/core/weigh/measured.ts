@@ -1,21 +1,24 @@
-import type { PartKey } from "../assembly/partKey";
+import type { Moments } from "./moments";
 
-/** How a blade in the hand corrects the steel that its drawing gives. */
+/** How what is in the hand corrects what its drawing gives. */
 export interface Calibration {
-  /** The parts that were weighed together. */
+  readonly of: "blade" | "knife";
+  /** The parts that are corrected: of a finished knife those that take the difference. */
   readonly partIds: readonly string[];
   /** What it weighed, and where it balanced. */
   readonly massG: number;
   readonly balanceMm: number;
   readonly massOffG: number;
   readonly balanceOffMm: number;
-  /** Density that makes the drawing weigh that much, g/mm³. */
-  readonly densityGmm3: number;
-  /** How far its mass is moved along x to balance there. */
+  /** Density of the corrected parts, g/mm³, by what their materials give. */
+  readonly densityOf: (typicalGmm3: number) => number;
+  /** How far their mass is moved along x. */
   readonly shiftMm: number;
+  /** Volume (cm³) and its first moment in x of each other material that was on the scale. */
+  readonly weighedWith: ReadonlyMap<string, { readonly v: number; readonly x: number }>;
 }
 
-/** Whether a part was on the scale when the blade in the hand was weighed. */
-export function isOfBlade({ kind }: PartKey): boolean {
-  return kind === "blade" || kind === "tang";
+/** Centre of some moments along x. */
+export function centreX(m: Readonly<Moments>): number {
+  return m.v > 0 ? m.originX + m.x / m.v : 0;
 }

@@ -66,8 +66,8 @@ interface Solid {
   /** Of what it is made of, and its own outer volume. */
   readonly m: Moments;
   readonly volumeMm3: number;
-  /** g/mm³ where it was measured, or null: its materials' densities hold. */
-  readonly held: number | null;
+  /** Whether it was measured: then its materials' densities do not hold. */
+  readonly held: boolean;
 }
 
 function solidsOf(
@@ -86,9 +86,9 @@ function solidsOf(
   return [...byId.values()].map(({ part, places }) => {
     const m = sumOfMoments(places.map((i) => material[i]));
     const volumeMm3 = places.reduce((sum, i) => sum + moments[i].v, 0);
-    if (!measured?.partIds.includes(part.id)) return { part, m, volumeMm3, held: null };
+    if (!measured?.partIds.includes(part.id)) return { part, m, volumeMm3, held: false };
     const shifted = { ...m, originX: m.originX + measured.shiftMm };
-    return { part, m: shifted, volumeMm3, held: measured.densityGmm3 };
+    return { part, m: shifted, volumeMm3, held: true };
   });
 }
 
@@ -109,9 +109,10 @@ export function massReport(
     return found.densityGcc;
   };
   const solid = solidsOf(assembly, moments, measured);
-  const typical = solid.map(
-    ({ part, held }) => held ?? mixDensity(part.materials, (id) => density(id).typical),
-  );
+  const typical = solid.map(({ part, held }) => {
+    const drawn = mixDensity(part.materials, (id) => density(id).typical);
+    return held && measured ? measured.densityOf(drawn) : drawn;
+  });
   const masses = solid.map(({ m }, i) => m.v * typical[i]);
   const massG = sum(masses);
   const firsts = (axis: "x" | "y" | "z") =>
@@ -129,7 +130,8 @@ export function massReport(
     return { key, id, group, material, volumeMm3, massG: masses[i], centreMm: centre };
   });
   const densityShares = sharesOfDensity(
-    solid.filter((s) => s.held === null),
+    solid.filter((s) => !s.held),
+    measured,
     massG,
     centreMm[0],
     density,
@@ -198,9 +200,13 @@ interface Shift {
   readonly balance: Interval;
 }
 
-/** What each material's density does to mass and balance by itself. Parts of one material move together. */
+/**
+ * What each material's density does to mass and balance by itself. Parts of one material move together. What was on the
+ * scale as well does nothing: were it denser, the part that takes the difference would be lighter by as much.
+ */
 function sharesOfDensity(
   solid: readonly Solid[],
+  measured: Calibration | null,
   massG: number,
   balanceMm: number,
   density: (id: string) => Density,
@@ -213,6 +219,10 @@ function sharesOfDensity(
       of.x += (share * (m.x + m.originX * m.v)) / 1000;
       volumes.set(materialId, of);
     }
+  }
+  for (const [material, was] of measured?.weighedWith ?? []) {
+    const of = volumes.get(material) ?? { v: 0, x: 0 };
+    volumes.set(material, { v: of.v - was.v, x: of.x - was.x });
   }
   return [...volumes].map(([material, { v, x }]) => {
     const { low, typical, high } = density(material);

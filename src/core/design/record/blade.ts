@@ -1,78 +1,9 @@
 import * as z from "zod/mini";
-import { between, height, materialId, mm, station } from "./fields";
-
-export const TIP_STYLES = [
-  "drop-point",
-  "clip-point",
-  "spear",
-  "sheepsfoot",
-  "straight-back",
-  "trailing-point",
-] as const;
-
-const tip = z.strictObject({
-  style: z.enum(TIP_STYLES),
-  /** Height of the tip over the edge line, as a share of the heel height. */
-  heightShare: between(0, 1.5),
-  /** Length before the tip over which the spine runs to it. */
-  dropMm: mm(0, 1000),
-  /** Length before the tip over which the edge rises to it. */
-  bellyMm: mm(0, 1000),
-});
-
-const grindHeight = { heightMm: mm(0.5, 200) };
-
-const grind = z.discriminatedUnion("kind", [
-  z.strictObject({ kind: z.literal("full-flat") }),
-  z.strictObject({ kind: z.literal("partial-flat"), ...grindHeight }),
-  z.strictObject({ kind: z.literal("hollow"), ...grindHeight, wheelRadiusMm: mm(5, 2000) }),
-  /** bulge 0 is flat, 1 a parabola that leaves the flat of the blade without a corner. */
-  z.strictObject({ kind: z.literal("convex"), ...grindHeight, bulge: between(0, 1) }),
-  z.strictObject({ kind: z.literal("single-bevel"), ...grindHeight, side: z.enum(["right", "left"]) }),
-]);
-
-/** How the balance of a blade in the hand was found. */
-const measuredBalance = z.discriminatedUnion("kind", [
-  z.strictObject({ kind: z.literal("direct"), xMm: station }),
-  /** Resting on two edges, the scale under one of them. */
-  z.strictObject({
-    kind: z.literal("supports"),
-    restAtMm: station,
-    scaleAtMm: station,
-    readingG: between(0, 10000),
-  }),
-]);
-
-/** A blade in the hand, weighed with its tang before it has a handle. */
-const measured = z.strictObject({
-  massG: between(0.5, 10000),
-  balance: measuredBalance,
-  /** How far the weight and the balance may be off. */
-  massOffG: between(0, 1000),
-  balanceOffMm: mm(0, 100),
-  /** Whether the holes of pins and tang were in it when it was weighed. */
-  holesIn: z.boolean(),
-});
+import { bladeShape } from "./bladeShape";
+import { measured } from "./measured";
 
 export const blade = z.strictObject({
-  steel: materialId,
-  lengthMm: mm(10, 1200),
-  heelHeightMm: mm(3, 200),
-  /** Height of the spine line over the handle's axis. */
-  spineOverAxisMm: height,
-  spineMm: mm(0.3, 25),
-  /** Spine thickness where the distal taper ends, at the tip. */
-  tipThicknessMm: mm(0.1, 25),
-  /** Where the distal taper begins, from the datum. */
-  taperFromMm: mm(0, 1200),
-  ricassoMm: mm(0, 400),
-  /** Height of the ricasso under the spine line; less than the heel height leaves a choil step. */
-  ricassoHeightMm: mm(2, 200),
-  edgeMm: mm(0, 5),
-  tip,
-  grind,
+  ...bladeShape,
   /** Null for a blade drawn here: its weight comes from its shape. */
   measured: z.nullable(measured),
 });
-
-export type MeasuredBlade = z.infer<typeof measured>;

@@ -21,7 +21,8 @@ export const id = z
 export const materialId = plainText(1, 60);
 
 /** Stations run from the butt (−) to the tip (+); heights from the edge (−) to the spine (+). */
-export const station = mm(-600, 1200);
+export const STATIONS = [-600, 1200] as const;
+export const station = mm(...STATIONS);
 export const height = mm(-300, 300);
 export const share = between(0.01, 0.98);
 export const roundness = between(0, 1);
@@ -35,6 +36,12 @@ export const entries = <K extends z.core.$ZodRecordKey, V extends z.core.$ZodTyp
   z
     .record(key, value)
     .check(z.refine((record) => Object.keys(record).length <= most, `may have ${most} entries at most`));
+
+/** From a lower to a higher number, both within limits. */
+export const window = (least: number, most: number) =>
+  z
+    .strictObject({ low: between(least, most), high: between(least, most) })
+    .check(z.refine(({ low, high }) => low <= high, "the lower end must not be above the higher one"));
 
 /** What fills a hole; null is left empty. */
 export const fill = z.nullable(materialId);

@@ -1,5 +1,5 @@
 import * as z from "zod/mini";
-import { between, entries, mm, plainText, text } from "./fields";
+import { between, entries, mm, plainText, text, window } from "./fields";
 
 export const DRILL_SETS = ["fraction", "number", "letter", "metric"] as const;
 export const PIN_FITS = ["slide", "snug", "press"] as const;
@@ -44,6 +44,8 @@ export const fitUp = z.strictObject({
     atC: between(0, 60),
     shopC: between(-10, 50),
     minutesAPart: between(0.1, 60),
+    /** Whether what screws hold together is glued as well. */
+    screwedToo: z.boolean(),
   }),
   stock: z.strictObject({
     kerfMm: mm(0, 10),
@@ -59,7 +61,7 @@ export const fitUp = z.strictObject({
     yieldMPa: between(50, 3000),
   }),
   /** Relative humidity that the knife will live in, %. */
-  climate: z.strictObject({ low: between(0, 95), high: between(0, 95) }),
+  climate: window(0, 95),
   /** Limits of rules that the maker has changed, by the rule's code. */
   limits: entries(plainText(1, 60), between(0, 100000), 200),
   accepted: z.array(accepted).check(z.maxLength(200)),

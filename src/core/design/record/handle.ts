@@ -38,9 +38,11 @@ const planNode = z.strictObject({
 const scale = z.strictObject({ material: materialId, thicknessMm: mm(0.3, 80) });
 const liner = z.strictObject({ material: materialId, thicknessMm: mm(0.05, 10) });
 
+/** From the front face at the spine side round the butt to the front face at the edge side. */
+export const outline = z.array(outlineNode).check(z.minLength(4), z.maxLength(40));
+
 const handleShape = {
-  /** From the front face at the spine side round the butt to the front face at the edge side. */
-  outline: z.array(outlineNode).check(z.minLength(4), z.maxLength(40)),
+  outline,
   plan: z.array(planNode).check(z.minLength(2), z.maxLength(20)),
   /** Number of flats all round instead of a rounded section, or null. */
   facets: z.nullable(z.union(FACET_COUNTS.map((n) => z.literal(n)))),

@@ -1,5 +1,5 @@
 import * as z from "zod/mini";
-import { between, mm, station } from "./fields";
+import { mm, STATIONS, station, window } from "./fields";
 
 export const USES = [
   "kitchen-slicer",
@@ -14,14 +14,12 @@ export const USES = [
   "own",
 ] as const;
 
-const window = <T extends z.ZodMiniType>(value: T) => z.strictObject({ low: value, high: value });
-
 /** What the knife is for, and what that asks of its weight and balance. */
 export const use = z.strictObject({
   kind: z.enum(USES),
   /** Balance from the datum, + ahead. */
-  balanceMm: window(station),
-  massG: window(between(1, 20000)),
+  balanceMm: window(...STATIONS),
+  massG: window(1, 20000),
   /** Where the index finger meets the handle: what the knife turns about in the hand. */
   gripMm: station,
   /** How far sizes of metal, and of what is shaped by hand, may be off: two standard deviations. */

@@ -8,7 +8,7 @@ import { DESIGN_VERSION } from "../../design/version";
 import { cutList } from "../../fit/stockList";
 import { weigh } from "../../weigh/weigh";
 import { LARGEST_KNIFE_BYTES } from "./format";
-import { readKnife, readKnifeValue } from "./read";
+import { readDesign, readKnife, readKnifeValue } from "./read";
 import { writeKnife, writeKnifeWithin } from "./write";
 
 const FIXTURES = "src/core/files/knife/fixtures";
@@ -22,6 +22,7 @@ const WEIGHED: Readonly<Record<string, readonly [number, number]>> = {
   "v3-bracken-dagger": [292.2277, -26.387],
   "v4-reed-take-down-hunter": [162.1519, -15.2672],
   "v5-holm-leather-stack": [173.933, -11.6813],
+  "v6-tarn-ready-made-blade": [220.7271, -27.9183],
 };
 const bytes = (text: string) => new TextEncoder().encode(text);
 
@@ -183,6 +184,25 @@ describe("migrations", () => {
       ["Something else", {}, "Something else"],
     ];
     for (const [name, more, id] of names) expect(named(name, more)).toBe(id);
+  });
+
+  it("keep the drawing of a blade in the hand as it was weighed, with its holes or without, and turn windows", () => {
+    const reading = readKnife(readFileSync(`${FIXTURES}/v6-tarn-ready-made-blade.json`));
+    if (!reading.ok) throw new Error(JSON.stringify(reading));
+    const { blade, tang, handle, fasteners } = reading.design;
+    const { measured, ...drawn } = blade;
+    if (measured?.of.kind !== "blade") throw new Error("no blade in the hand");
+    expect(measured.of.asWeighed).toMatchObject({ blade: drawn, tang, outline: handle.outline });
+    expect(measured.of.asWeighed?.bores).toHaveLength(fasteners.length);
+    const before = raw("v6-tarn-ready-made-blade");
+    before.blade.measured.holesIn = false;
+    before.tang.holes = [{ id: "h", xMm: -50, yMm: 0, diameterMm: 6, fill: null, purpose: "lighten" }];
+    before.use.balanceMm = { low: 10, high: -10 };
+    const undrilled = readDesign(migrate(before, 6));
+    if (!undrilled.ok) throw new Error(JSON.stringify(undrilled));
+    expect(undrilled.design.use.balanceMm).toEqual({ low: -10, high: 10 });
+    expect(undrilled.design.blade.measured?.of.asWeighed).toMatchObject({ bores: [], tang: { holes: [] } });
+    expect(undrilled.design.tang).toMatchObject({ holes: [{ id: "h" }] });
   });
 
   it("have no gap from the first version to the present one", () => {

@@ -1,6 +1,7 @@
 import { handleReach } from "../../design/constructions";
 import { holesOf, slotsOf } from "../../design/openings";
 import type { Design } from "../../design/schema";
+import { isCutLater } from "../../design/starts";
 import { engagementOf } from "../../fit/screws";
 import { tangStress } from "../../fit/strength";
 import { tangWalls, thinnerTang, thinnest } from "../../fit/walls";
@@ -68,7 +69,7 @@ const hardening: Rule = {
   source: PRACTICE,
   check: ({ design }) => {
     const { tang, blade } = design;
-    if (blade.measured?.holesIn) return [];
+    if (blade.measured && !isCutLater(design)) return [];
     const openings = holesOf(design).length + slotsOf(design).length;
     const worked =
       tang.kind === "full" ? openings > 0 || tang.recess !== null || design.fasteners.length > 0 : false;

@@ -1,0 +1,82 @@
+import { slotContour } from "../curve/shapes";
+import type { BareBlade } from "../design/schema";
+import { whole } from "../fasteners/kind";
+import { barSizeAt, barTangRegion } from "../layout/bar";
+import { groundBlade } from "../layout/groundBlade";
+import { handleCurve, handleOutline } from "../layout/handleOutline";
+import { insetOutline } from "../layout/insetOutline";
+import { remembered } from "../layout/remembered";
+import { tangFace } from "../layout/tangFace";
+import { radians } from "../number";
+import { bladeRegion } from "../solids/bladeRegion";
+import { cylinderRegion } from "../solids/cylinder";
+import { prismRegion } from "../solids/prism";
+import type { Region } from "../solids/region";
+import { slabRegion } from "../solids/slab";
+import { endKindOf } from "../tangEnds/registry";
+import { type PartKey, partId } from "./partKey";
+import { recessRegions } from "./recess";
+import type { Assembly, Part } from "./types";
+
+/** A blade with its tang by itself: what is bored, cut and hollowed out of it, then blade and tang, whole. */
+export const assembleBare = remembered(({ blade, tang, outline: nodes, bores }: BareBlade): Assembly => {
+  const regions: Region[] = [];
+  const parts: Part[] = [];
+  const put = (region: Region) => regions.push(region) - 1;
+  const add = (key: PartKey, made: readonly string[], ...of: readonly Region[]) =>
+    parts.push({
+      key,
+      id: partId(key),
+      group: "blade",
+      materials: made.flatMap(whole),
+      regions: of.map(put),
+    });
+  const round = (xMm: number, yMm: number, diameterMm: number) =>
+    cylinderRegion({ xMm, yMm, radiusMm: diameterMm / 2 });
+  bores.forEach(({ xMm, yMm, diameterMm }, i) => {
+    const key = { kind: "fastener", sort: "pin", id: String(i), component: "bore" } as const;
+    add(key, [], round(xMm, yMm, diameterMm));
+  });
+  const outline = handleOutline({ outline: nodes });
+  const butt = outline.xRange[0];
+  const face = tangFace({ tang, blade }, butt);
+  if (tang.kind === "full") {
+    for (const h of tang.holes)
+      add({ kind: "hole", sort: h.purpose, id: h.id }, [], round(h.xMm, h.yMm, h.diameterMm));
+    for (const s of tang.slots) {
+      const border = slotContour({ x: s.xMm, y: s.yMm }, s.lengthMm, s.widthMm, radians(s.angleDeg));
+      add({ kind: "slot", id: s.id }, [], prismRegion(border));
+    }
+    const { recess } = tang;
+    const inset = recess && insetOutline(handleCurve(nodes), recess.rimMm, -recess.fromMm);
+    if (recess && inset)
+      for (const of of recessRegions(recess, inset, face)) add({ kind: "recess" }, [], ...of);
+  }
+  add({ kind: "blade" }, [blade.steel], bladeRegion(groundBlade(blade)));
+  const steel = [blade.steel];
+  if (tang.kind === "full") {
+    const end = tang.short ? Math.max(butt, -tang.short.lengthMm) : butt;
+    add({ kind: "tang" }, steel, slabRegion(outline, face, [end, 0]));
+    return { regions, parts };
+  }
+  add({ kind: "tang" }, steel, barTangRegion(tang));
+  if (tang.kind === "hidden") {
+    // A rod that the bar runs out into is the tang's own; screws, nuts and heads come later.
+    const size = barSizeAt(tang, -tang.lengthMm);
+    const end = endKindOf(tang.end);
+    end.build(tang.end, {
+      buttX: butt,
+      reachMm: -butt,
+      endX: -tang.lengthMm,
+      yMm: tang.yMm,
+      halfHeightMm: size.halfHeight,
+      halfThicknessMm: size.halfThickness,
+      endAcrossMm: Math.min(tang.endThicknessMm, tang.endHeightMm),
+      steel: blade.steel,
+      addToTang: (region) => add({ kind: "tang" }, steel, region),
+      add: () => undefined,
+      hollow: () => undefined,
+    });
+  }
+  return { regions, parts };
+});
