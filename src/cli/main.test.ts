@@ -100,7 +100,7 @@ describe("the command line", () => {
       at: { x: 0 },
       measured: 0,
       limit: 1,
-      mend: { kind: "set", changes: [{ path: "tang.shoulderRadiusMm", value: 1 }] },
+      mends: [{ mend: { kind: "set", changes: [{ path: "tang.shoulderRadiusMm", value: 1 }] } }],
     });
     const sheet = JSON.parse(euaxis("fit", "demo/marsh-stick-tang.json").out);
     expect(sheet.bores[0]).toMatchObject({ use: "pin", drill: { name: "#30" } });

@@ -103,3 +103,14 @@ export function fastenerFieldWords(kind: FastenerKind, path: string): { label: s
 export const FASTENER_CHOICE_WORDS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   style: { domed: "Domed", flat: "Flat" },
 };
+
+/** One fastener of a knife: by its kind, and its number from the front. */
+export function fastenerWords({
+  sort,
+  number,
+}: {
+  readonly sort: FastenerKind;
+  readonly number: number;
+}): string {
+  return `${FASTENER_WORDS[sort]} ${number}`;
+}

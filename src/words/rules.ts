@@ -1,6 +1,7 @@
 import type { Finding, TradeRule } from "@/core/review/types";
 import { materialById } from "@/core/stock/materials";
-import { cutName } from "./parts";
+import { fastenerWords } from "./fasteners";
+import { cutName, partName } from "./parts";
 
 /** Prints a length, or a weight, in the maker's units; nothing measured is a dash. */
 type Say = (value: number | null) => string;
@@ -18,6 +19,11 @@ const named = (id: string | null) => (id && materialById(id)?.name) ?? id ?? "";
 const ratio = (x: number | null) => (x === null ? "–" : x.toFixed(2));
 const percent = (x: number | null) => (x === null ? "–" : `${Math.round(x * 100)} %`);
 
+/** The fastener that is meant, and the part that it goes through. */
+const pinOf = ({ fastener }: Finding) => (fastener ? fastenerWords(fastener) : "A pin");
+const partOf = ({ part }: Finding, before: string) =>
+  part ? `${before}${partName(part).toLowerCase()}` : "";
+
 const wall = (of: string): RuleWords => ({
   name: `Wall round the tang in ${of}`,
   says: (f, mm) =>
@@ -29,7 +35,7 @@ const wall = (of: string): RuleWords => ({
 const edge = (of: string): RuleWords => ({
   name: `Pin to edge in ${of}`,
   says: (f) =>
-    `A pin stands ${ratio(f.measured)} diameters from the edge; ${ratio(f.limit)} are wanted in ${of}.`,
+    `${pinOf(f)} stands ${ratio(f.measured)} diameters from the edge${partOf(f, " of the ")}; ${ratio(f.limit)} are wanted in ${of}.`,
   why: "A hole near an edge splits out when it is drilled, or when the pin is set.",
   mend: "Move it inward, or take a thinner pin.",
 });
@@ -50,7 +56,8 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
   },
   "web-to-tang-edge": {
     name: "Hole to the tang's edge",
-    says: (f, mm) => `Only ${mm(f.measured)} of tang is left beside a hole; ${mm(f.limit)} is wanted.`,
+    says: (f, mm) =>
+      `Only ${mm(f.measured)} of tang is left beside ${f.fastener ? `${pinOf(f).toLowerCase()}` : "a hole"}; ${mm(f.limit)} is wanted.`,
     why: "The drill runs out, and the tang cracks from there when it is hardened.",
     mend: "Move it inward.",
   },
@@ -104,26 +111,31 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
   },
   "peened-on-soft": {
     name: "Peening against soft material",
-    says: () => "Peening here splits what it is peened against.",
+    says: (f) =>
+      f.fastener
+        ? `Peening ${pinOf(f).toLowerCase()} splits what it is peened against${partOf(f, ": the ")}.`
+        : "Peening here splits what it is peened against.",
     why: "Wood, horn, bone and brittle resin give way under a peened head.",
     mend: "Glue a pin instead, take a sleeve bolt, or set a metal plate under the peen.",
   },
   "bolt-under-head": {
     name: "Material under a head",
-    says: (f, mm) => `Only ${mm(f.measured)} of scale is left under the head; ${mm(f.limit)} is wanted.`,
+    says: (f, mm) =>
+      `Only ${mm(f.measured)} of scale is left under the head of ${pinOf(f).toLowerCase()}; ${mm(f.limit)} is wanted.`,
     why: "The head pulls through a thin floor.",
     mend: "Seat the head farther out.",
   },
   "bolt-over-seat": {
     name: "Surface over a seat",
     says: (f, mm) =>
-      `After contouring, the surface stands ${mm(f.measured)} over the seat here; ${mm(f.limit)} keeps the head whole.`,
+      `After contouring, the surface stands ${mm(f.measured)} over the seat of ${pinOf(f).toLowerCase()}; ${mm(f.limit)} keeps the head whole.`,
     why: "The head is ground away when the handle is contoured.",
     mend: "Seat the head deeper, or leave the handle fuller here.",
   },
   "bolt-engagement": {
     name: "Thread engaged in a bolt",
-    says: (f, mm) => `${mm(f.measured)} of thread is engaged; ${mm(f.limit)} is wanted.`,
+    says: (f, mm) =>
+      `${mm(f.measured)} of thread is engaged in ${pinOf(f).toLowerCase()}; ${mm(f.limit)} is wanted.`,
     why: "A short thread strips when it is pulled up.",
     mend: "Take a longer screw, or a thicker nut.",
   },

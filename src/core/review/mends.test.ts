@@ -1,10 +1,13 @@
 import { describe, expect, it } from "vitest";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
-import { type Design, designSchema } from "../design/schema";
+import { lockOf } from "../design/locks";
+import { type Design, designSchema, type Fastener } from "../design/schema";
 import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
+import { figuresOf } from "../tune/effects";
 import { checkDesign } from "../validity/checkDesign";
 import { applyMend } from "./mends";
 import { RULES, reviewDesign } from "./reviewDesign";
+import { inWood, pinAt, pins, sound, TRIPS } from "./trips.fixtures";
 
 const errorsOf = (design: Design) => checkDesign(design).filter((f) => f.severity === "error");
 
@@ -27,24 +30,72 @@ const cases: [string, Design][] = [
 ];
 const offered = new Set<string>();
 
+/** What stands against a knife, but for notes on the order of work. */
+const standing = (design: Design) =>
+  reviewDesign(design, true)
+    .findings.filter((f) => f.severity !== "note" || f.rule === "outside-target")
+    .map((f) => `${f.rule} ${f.subject}`);
+
 describe("what is offered to mend a finding", () => {
-  it.each(cases)("%s: mends it, and breaks nothing", (_, design) => {
-    for (const { rule, subject, mend } of reviewDesign(design).findings) {
-      if (!mend) continue;
-      offered.add(rule);
-      const why = `${rule} ${subject} ${JSON.stringify(mend)}`;
-      const mended = applyMend(design, mend);
-      expect(mended, why).not.toBe(design);
-      expect(designSchema.safeParse(mended).success, why).toBe(true);
-      expect(errorsOf(mended), why).toEqual([]);
-      const left = reviewDesign(mended, true).findings.filter(
-        (f) => f.rule === rule && f.subject === subject,
-      );
-      expect(left, why).toEqual([]);
+  it.each(cases)("%s: mends it, and leaves nothing worse", (_, design) => {
+    const before = standing(design);
+    for (const { rule, subject, mends } of reviewDesign(design).findings) {
+      for (const { mend, massG, balanceMm } of mends ?? []) {
+        offered.add(rule);
+        const why = `${rule} ${subject} ${JSON.stringify(mend)}`;
+        const mended = applyMend(design, mend);
+        expect(mended, why).not.toBe(design);
+        expect(designSchema.safeParse(mended).success, why).toBe(true);
+        expect(errorsOf(mended), why).toEqual([]);
+        const after = standing(mended);
+        expect(after, why).not.toContain(`${rule} ${subject}`);
+        expect(
+          after.filter((f) => !before.includes(f)),
+          why,
+        ).toEqual([]);
+        // What it says that it does, it does.
+        const [then, now] = [figuresOf(mended), figuresOf(design)];
+        expect(massG, why).toBeCloseTo((then?.massG ?? 0) - (now?.massG ?? 0), 6);
+        expect(balanceMm, why).toBeCloseTo((then?.balanceMm ?? 0) - (now?.balanceMm ?? 0), 6);
+        // What was measured stays.
+        if (design.blade.measured) expect(mended.blade, why).toEqual(design.blade);
+      }
     }
   });
 
   it("was of many kinds", () => {
     expect(offered.size, [...offered].join(" ")).toBeGreaterThan(12);
+  });
+
+  it("is none of what its maker has locked, and tells what it sets from what", () => {
+    const design = TRIPS["edge-in-wood"];
+    const of = (d: Design) => reviewDesign(d).findings.find((f) => f.rule === "edge-in-wood");
+    const offers = of(design)?.mends ?? [];
+    expect(offers.map((o) => o.changes.map((c) => c.path.replace(/^.*\./, "")))).toEqual([
+      ["yMm"],
+      ["diameterMm"],
+    ]);
+    expect(offers[1].changes[0]).toEqual({ path: "fasteners.0.diameterMm", from: 4, to: 3 });
+    const lock = lockOf(design, "fasteners.0.diameterMm");
+    expect(lock).toBe("fasteners.#pin-1.diameterMm");
+    const locked = of({ ...design, locked: [lock] })?.mends ?? [];
+    expect(locked).toEqual(offers.slice(0, 1));
+    const all = [lock, "fasteners.#pin-1.yMm", "fasteners.#pin-1.xMm"];
+    expect(of({ ...design, locked: all })?.mends).toEqual([]);
+  });
+
+  it("keeps to rods that are sold, of the series that the pin is of", () => {
+    const wood = inWood(sound, "walnut-black");
+    const thinner = (diameterMm: number) => {
+      const pin = { ...pinAt("pin-1", -20, 8), diameterMm } as Fastener;
+      const f = reviewDesign(pins(wood, pin, ...sound.fasteners.slice(1))).findings.find(
+        (g) => g.rule === "edge-in-wood" && g.subject === "pin-1",
+      );
+      const offer = f?.mends?.find((o) => o.changes.some((c) => c.path.endsWith("diameterMm")));
+      return offer?.changes[0].to;
+    };
+    // The edge is 4.9 mm away, twice the diameter: of a quarter of an inch 3/32 is left, of six millimetres two and a half.
+    expect(thinner(6.35)).toBeCloseTo((3 / 32) * 25.4, 3);
+    expect(thinner(6)).toBe(2.5);
   });
 });

@@ -1,6 +1,7 @@
 import { putAt } from "../design/path";
 import type { Design } from "../design/schema";
-import { withHandleLength } from "../layout/handleLengths";
+import { handleLength, withHandleLength } from "../layout/handleLengths";
+import { roundTo } from "../number";
 import { withLevers } from "../tune/effects";
 import type { Mend } from "./types";
 
@@ -26,8 +27,24 @@ export function applyMend(design: Design, mend: Mend): Design {
       return { ...design, handle: { ...design.handle, pieces } };
     }
     case "handle-length":
-      return { ...design, handle: withHandleLength(design.handle, "length", mend.mm) };
+      return stretched(design, mend.mm);
     case "pull":
       return withLevers(design, new Map([[mend.lever, mend.amount]])) ?? design;
   }
+}
+
+/** The handle so long, with what is drilled through it moved along: each keeps its share of the way to the butt. */
+function stretched(design: Design, toMm: number): Design {
+  const now = handleLength(design.handle, "length");
+  const handle = withHandleLength(design.handle, "length", toMm);
+  if (now === null || handle === design.handle) return design;
+  const along = <T extends { readonly xMm: number }>(items: readonly T[]) =>
+    items.map((item) => ({ ...item, xMm: roundTo((item.xMm * toMm) / now, 2) }));
+  const { tang } = design;
+  return {
+    ...design,
+    handle,
+    fasteners: along(design.fasteners),
+    tang: tang.kind === "full" ? { ...tang, holes: along(tang.holes), slots: along(tang.slots) } : tang,
+  };
 }

@@ -1,11 +1,12 @@
 import { describe, expect, it } from "vitest";
-import { newBlockHole } from "../design/constructions";
+import { newBlockHole, newBolster } from "../design/constructions";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
-import { type Design, designSchema } from "../design/schema";
+import { type Design, designSchema, type Fastener } from "../design/schema";
+import { newFastener } from "../fasteners/registry";
 import { checkDesign } from "../validity/checkDesign";
 import { applyMend } from "./mends";
 import { limitIn, RULES, reviewDesign } from "./reviewDesign";
-import { end, fitted, hidden, inWood, sound, stickOf, TRIPS, withStick } from "./trips.fixtures";
+import { end, fitted, hidden, inWood, pinAt, pins, sound, stickOf, TRIPS, withStick } from "./trips.fixtures";
 import { TRADE_RULES } from "./types";
 
 const rulesOf = (design: Design) => reviewDesign(design).findings.map((f) => f.rule);
@@ -33,18 +34,21 @@ describe("the trade's rules", () => {
 
   it.each(Object.entries(TRIPS))("%s: its mend mends it and breaks nothing", (rule, design) => {
     for (const f of reviewDesign(design).findings.filter((g) => g.rule === rule)) {
-      if (!f.mend) continue;
-      const mended = applyMend(design, f.mend);
-      expect(designSchema.safeParse(mended).success).toBe(true);
-      expect(checkDesign(mended).filter((g) => g.severity === "error")).toEqual([]);
-      const left = reviewDesign(mended).findings.filter((g) => g.rule === rule && g.subject === f.subject);
-      expect(left, JSON.stringify(f.mend)).toEqual([]);
+      for (const { mend } of f.mends ?? []) {
+        const mended = applyMend(design, mend);
+        expect(designSchema.safeParse(mended).success).toBe(true);
+        expect(checkDesign(mended).filter((g) => g.severity === "error")).toEqual([]);
+        const left = reviewDesign(mended, true).findings.filter(
+          (g) => g.rule === rule && g.subject === f.subject,
+        );
+        expect(left, JSON.stringify(mend)).toEqual([]);
+      }
     }
   });
 
   it("can mend at least what a move, a length or a size mends", () => {
     const mendable = Object.entries(TRIPS).filter(([rule, design]) =>
-      reviewDesign(design).findings.some((f) => f.rule === rule && f.mend),
+      reviewDesign(design).findings.some((f) => f.rule === rule && f.mends && f.mends.length > 0),
     );
     expect(mendable.map(([rule]) => rule)).toEqual(
       expect.arrayContaining([
@@ -79,11 +83,44 @@ describe("the trade's rules", () => {
       "walnut-black",
     );
     const f = reviewDesign(design).findings.find((g) => g.rule === "peened-on-soft")!;
-    expect(f.mend?.kind).toBe("add-piece");
-    const mended = applyMend(design, f.mend!);
+    expect(f.mends?.[0].mend.kind).toBe("add-piece");
+    const mended = applyMend(design, f.mends![0].mend);
     expect(rulesOf(mended)).not.toContain("peened-on-soft");
     if (mended.handle.kind !== "stack") throw new Error("no pieces");
     expect(mended.handle.pieces.map((p) => p.role)).toEqual(["block", "butt-plate"]);
+  });
+
+  it("look at what a pin goes through: in a steel bolster it may stand nearer to the edge, and be peened", () => {
+    const wood = inWood(sound, "walnut-black");
+    if (wood.handle.kind !== "scales") throw new Error("no scales");
+    const steel = newBolster("mild-steel");
+    const bolstered = (lengthMm: number): Design => ({
+      ...wood,
+      handle: {
+        ...wood.handle,
+        frontBevel: null,
+        bolsters: { front: { ...steel, lengthMm }, rear: null },
+      } as Design["handle"],
+    });
+    const of = (design: Design, rule: string) =>
+      reviewDesign(design, true).findings.find((f) => f.rule === rule);
+    const near = pinAt("pin-1", -12, 7);
+    const withPin = (design: Design, pin: Fastener) => pins(design, pin, ...sound.fasteners.slice(1));
+    // About 1.4 diameters from the edge: too near in wood, not in steel, and not where only its border is still in steel.
+    expect(of(withPin(bolstered(25), near), "edge-in-wood")).toBeUndefined();
+    expect(of(withPin(wood, near), "edge-in-wood")).toMatchObject({
+      subject: "pin-1",
+      fastener: { sort: "pin", number: 1 },
+      part: { kind: "scale" },
+    });
+    expect(of(withPin(bolstered(13), near), "edge-in-wood")).toMatchObject({ part: { kind: "scale" } });
+    const tooNear = pinAt("pin-1", -12, 10);
+    expect(of(withPin(bolstered(25), tooNear), "edge-in-metal")).toMatchObject({
+      part: { kind: "bolster", sort: "front" },
+    });
+    const rivet = newFastener("rivet", "pin-1", { xMm: -12, yMm: 2 }, 4);
+    expect(of(withPin(bolstered(25), rivet), "peened-on-soft")).toBeUndefined();
+    expect(of(withPin(wood, rivet), "peened-on-soft")).toMatchObject({ part: { kind: "scale" } });
   });
 
   it("follow the limits that a maker sets, and keep quiet about what is accepted, with its reason", () => {
@@ -103,7 +140,8 @@ describe("the trade's rules", () => {
       for (const f of reviewDesign(design).findings) {
         for (const value of [f.measured, f.limit])
           if (value !== null) expect(Number.isFinite(value), f.rule).toBe(true);
-        if (f.mend) expect(designSchema.safeParse(applyMend(design, f.mend)).success, f.rule).toBe(true);
+        for (const { mend } of f.mends ?? [])
+          expect(designSchema.safeParse(applyMend(design, mend)).success, f.rule).toBe(true);
       }
     }
   });

@@ -1,4 +1,6 @@
 import type { Design } from "../design/schema";
+import { lazily } from "../layout/remembered";
+import { Trials } from "./offers";
 import { BOLT_RULES } from "./rules/boltRules";
 import { type Rule, ruleContext } from "./rules/context";
 import { GUARD_RULES } from "./rules/guardRules";
@@ -7,7 +9,7 @@ import { PEEN_RULES } from "./rules/peenRules";
 import { PIN_RULES } from "./rules/pinRules";
 import { TANG_RULES } from "./rules/tangRules";
 import { TARGET_RULES } from "./rules/targetRules";
-import type { Finding, TradeRule } from "./types";
+import type { Finding, Found, TradeRule } from "./types";
 
 /** Every rule of the trade, in the order that findings are told. */
 export const RULES: readonly Rule[] = [
@@ -37,21 +39,38 @@ export function limitIn(design: Design, rule: TradeRule): number {
   return design.fitUp.limits[rule] ?? RULES.find((r) => r.code === rule)?.limit ?? 0;
 }
 
+/** What the rules find, worked out without trying any mend. */
+function findingsOf(design: Design): readonly Finding[] {
+  const context = ruleContext(design, (rule) => limitIn(design, rule), true);
+  return RULES.flatMap((rule) => rule.check(context)).map(plain);
+}
+
+function plain({ candidates: _, ...finding }: Found): Finding {
+  return finding;
+}
+
 /**
  * Holds a design that can be built against the rules of the trade. What its maker has accepted stands apart. A quick
- * review leaves out mends that cost many weighings.
+ * review offers no mends: each has to be tried, which costs a review of its own.
  */
 export function reviewDesign(design: Design, quick = false): Review {
   const context = ruleContext(design, (rule) => limitIn(design, rule), quick);
   const all = RULES.flatMap((rule) => rule.check(context));
-  const reasonFor = (f: Finding) =>
+  const reasonFor = (f: Found) =>
     design.fitUp.accepted.find((a) => a.rule === f.rule && (a.subject ?? null) === f.subject)?.reason;
   const rank = (f: Finding) => (f.severity === "note" ? 1 : 0);
+  const trials = lazily(() => new Trials(design, all.map(plain), findingsOf));
   return {
-    findings: all.filter((f) => reasonFor(f) === undefined).sort((a, b) => rank(a) - rank(b)),
-    accepted: all.flatMap((finding) => {
-      const reason = reasonFor(finding);
-      return reason === undefined ? [] : [{ finding, reason }];
+    findings: all
+      .filter((f) => reasonFor(f) === undefined)
+      .map(
+        (f): Finding =>
+          quick || f.candidates.length === 0 ? plain(f) : { ...plain(f), mends: trials().offers(f) },
+      )
+      .sort((a, b) => rank(a) - rank(b)),
+    accepted: all.flatMap((f) => {
+      const reason = reasonFor(f);
+      return reason === undefined ? [] : [{ finding: plain(f), reason }];
     }),
   };
 }

@@ -44,7 +44,7 @@ export const withStick = (change: Partial<HiddenTang>, design: Design = hidden):
   ...design,
   tang: { ...stickOf(design), ...change },
 });
-export const turned = withTang(sound, "hidden");
+export const turned = withTang(drawn, "hidden");
 /** The same with a stick in a block of G-10. */
 export const hidden: Design = {
   ...turned,

@@ -1,4 +1,5 @@
-import type { Fastener, Piece } from "../design/schema";
+import type { PartKey } from "../assembly/partKey";
+import type { Fastener, FastenerKind, Piece } from "../design/schema";
 import type { CutKey } from "../fit/cutKey";
 import type { FaultRule, FindingOf } from "../validity/types";
 
@@ -44,12 +45,45 @@ export const TRADE_RULES = [
 export type TradeRule = (typeof TRADE_RULES)[number];
 export type FindingRule = FaultRule | TradeRule;
 
-/** A fault, or what a rule of the trade found. */
-export interface Finding extends FindingOf<FindingRule> {
+/** Which fastener is meant: of what kind, and its number from the front, from 1. */
+export interface FastenerName {
+  readonly sort: FastenerKind;
+  readonly number: number;
+}
+
+/** What a finding says besides its figures. */
+interface Named {
   /** The piece to be sawn that is meant. */
   readonly piece?: CutKey;
-  /** What would mend it, where that can be worked out. */
-  readonly mend?: Mend | null;
+  /** The fastener, and the part that it goes through. */
+  readonly fastener?: FastenerName;
+  readonly part?: PartKey;
+}
+
+/** A fault, or what a rule of the trade found. */
+export interface Finding extends FindingOf<FindingRule>, Named {
+  /** What would mend it: each was tried, and leaves the review better. None of a fault, or where nothing good is known. */
+  readonly mends?: readonly Offer[];
+}
+
+/** What a rule found, with all that might mend it. */
+export interface Found extends FindingOf<TradeRule>, Named {
+  readonly candidates: readonly Mend[];
+}
+
+/** One value that a mend changes: where, from what to what. */
+export interface Change {
+  readonly path: string;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** A mend that was tried: what it sets, and what it does to weight (g) and balance (mm). */
+export interface Offer {
+  readonly mend: Mend;
+  readonly changes: readonly Change[];
+  readonly massG: number;
+  readonly balanceMm: number;
 }
 
 /** A change that mends a finding, as data: applied by `applyMend`, undone like any edit. */

@@ -2,11 +2,12 @@
 import { Button, Text } from "@chakra-ui/react";
 import { memo } from "react";
 import { useStore } from "zustand";
-import type { Finding } from "@/core/review/types";
+import type { Finding, Mend } from "@/core/review/types";
 import { lengthUnitName, printLength, printLengthBare, printMass, type UnitSystem } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { balanceWords } from "@/words/balance";
 import { findingWords } from "@/words/findings";
+import { effectWords, offerWords } from "@/words/offers";
 import { color } from "../theme";
 import { useLonger } from "../useLonger";
 import { useSteady } from "../useSteady";
@@ -116,12 +117,13 @@ function Failure({ says }: { says: string }) {
 const FindingLines = memo(function FindingLines() {
   const units = useUnits();
   const found = useBenchState((s) => s.weighed.weighing?.findings);
+  const of = useBenchState((s) => s.weighed.of);
   const review = useReview();
   const onMend = useSteady(useMend());
   if (!found) return null;
   const trade = review?.findings.filter((f) => f.severity === "warning") ?? [];
   const notes = (review?.findings.length ?? 0) - trade.length;
-  const all = [...found, ...trade];
+  const all: readonly Finding[] = [...found, ...trade];
   return (
     <>
       {all.length === 0 && <Text color="graphite">Nothing amiss.</Text>}
@@ -130,6 +132,11 @@ const FindingLines = memo(function FindingLines() {
           key={`${f.rule}-${f.subject ?? i}`}
           finding={f}
           says={findingWords(f, units)}
+          fix={
+            f.mends?.[0] && of
+              ? { says: offerWords(f.mends[0], of, units), does: effectWords(f.mends[0], units) }
+              : null
+          }
           onMend={onMend}
         />
       ))}
@@ -145,19 +152,32 @@ const FindingLines = memo(function FindingLines() {
 interface FindingLineProps {
   readonly finding: Finding;
   readonly says: string;
-  readonly onMend: (finding: Finding) => Promise<void>;
+  /** What the first of its fixes sets, and does. */
+  readonly fix: { readonly says: string; readonly does: string } | null;
+  readonly onMend: (finding: Finding, mend: Mend) => Promise<void>;
 }
 
 /** One finding; drawn again only when it says something else or is mended otherwise. */
 const FindingLine = memo(
-  function FindingLine({ finding, says, onMend }: FindingLineProps) {
+  function FindingLine({ finding, says, fix, onMend }: FindingLineProps) {
+    const offer = finding.mends?.[0];
     return (
       <Text color={finding.severity === "error" ? "fault" : "warn"} lineHeight="1.3">
         <b>{finding.severity === "error" ? "Cannot be built: " : "Look again: "}</b>
         {says}
-        {finding.mend && (
-          <Button size="2xs" variant="outline" ms="2" onClick={() => void onMend(finding)}>
-            Mend it
+        {offer && fix && (
+          <Button
+            size="2xs"
+            variant="outline"
+            ms="2"
+            title={fix.does}
+            maxW="100%"
+            whiteSpace="normal"
+            h="auto"
+            textAlign="start"
+            onClick={() => void onMend(finding, offer.mend)}
+          >
+            Fix: {fix.says}
           </Button>
         )}
       </Text>
@@ -166,7 +186,9 @@ const FindingLine = memo(
   (a, b) =>
     a.says === b.says &&
     a.finding.severity === b.finding.severity &&
-    JSON.stringify(a.finding.mend) === JSON.stringify(b.finding.mend),
+    a.fix?.says === b.fix?.says &&
+    a.fix?.does === b.fix?.does &&
+    JSON.stringify(a.finding.mends) === JSON.stringify(b.finding.mends),
 );
 
 interface FigureProps {

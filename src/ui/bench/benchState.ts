@@ -129,8 +129,12 @@ export function createBench(
 
       const review = async () => {
         const asked = design();
-        const answer = await asker.ask((s) => s.review(asked, true));
-        if (answer.ok && asked === design()) state.setState({ review: answer.value });
+        // At once what stands against it; then, a moment later, what would mend it: each fix is tried first.
+        for (const quick of [true, false]) {
+          const answer = await asker.ask((s) => s.review(asked, quick));
+          if (!answer.ok || asked !== design() || state.getState().dragging) return;
+          state.setState({ review: answer.value });
+        }
       };
       reviewLater = () => {
         clearTimeout(timer);

@@ -6,25 +6,18 @@ import { RULES } from "@/core/review/reviewDesign";
 import type { Finding } from "@/core/review/types";
 import { useUnits } from "@/store/settings";
 import { findingWords, isTradeRule } from "@/words/findings";
+import { effectWords, offerWords } from "@/words/offers";
 import { RULE_WORDS, ruleUnitWords } from "@/words/rules";
 import { useBench, useDesign, useReview, useWeighing } from "../bench/BenchContext";
 import { useMend } from "../bench/useMend";
 import { ShareField } from "../fields/ShareField";
-import { useAsked } from "../useAsked";
 import { Note, Section } from "./Section";
 
 /** What stands against the knife: why, how to mend it, by one click where it can be worked out; what was accepted. */
 export function FindingsSection() {
   const { edit } = useBench();
-  const design = useDesign();
   const weighing = useWeighing();
-  const quick = useReview();
-  // The whole review comes a moment later than the quick one, with every mend.
-  const { answer: whole } = useAsked(weighing?.ok ? design : null, async (s, d) => ({
-    of: d,
-    review: await s.review(d, false),
-  }));
-  const review = whole?.of === design ? whole.review : quick;
+  const review = useReview();
   const all = [...(weighing?.findings ?? []), ...(review?.findings ?? [])];
   return (
     <Section id="findings" title="Findings">
@@ -79,6 +72,7 @@ function OneFinding({ finding: f }: { finding: Finding }) {
   const { edit } = useBench();
   const units = useUnits();
   const mend = useMend();
+  const design = useDesign();
   const [reason, setReason] = useState<string | null>(null);
   const words = isTradeRule(f.rule) ? RULE_WORDS[f.rule] : null;
   const rule = RULES.find((r) => r.code === f.rule);
@@ -101,13 +95,26 @@ function OneFinding({ finding: f }: { finding: Finding }) {
           {words.why} {words.mend} <i>{rule?.source}</i>
         </Note>
       )}
+      {f.mends?.map((offer) => (
+        <Flex key={JSON.stringify(offer.mend)} gap="2" mt="1.5" align="center" wrap="wrap">
+          <Button
+            size="xs"
+            whiteSpace="normal"
+            h="auto"
+            minH="6"
+            py="1"
+            textAlign="start"
+            onClick={() => void mend(f, offer.mend)}
+          >
+            <Wrench /> Fix: {offerWords(offer, design, units)}
+          </Button>
+          <Text color="graphite" fontSize="sm">
+            {effectWords(offer, units)}
+          </Text>
+        </Flex>
+      ))}
       {words && (
         <Flex gap="2" mt="1.5" align="center" wrap="wrap">
-          {f.mend && (
-            <Button size="xs" onClick={() => void mend(f)}>
-              <Wrench /> Mend it
-            </Button>
-          )}
           {reason === null ? (
             <Button size="xs" variant="outline" onClick={() => setReason("")}>
               Accept …

@@ -7,6 +7,7 @@ import { reviewDesign } from "@/core/review/reviewDesign";
 import { drawn, TRIPS } from "@/core/review/trips.fixtures";
 import type { Finding, TradeRule } from "@/core/review/types";
 import { findingWords } from "@/words/findings";
+import { effectWords, offerWords } from "@/words/offers";
 import { RULE_WORDS } from "@/words/rules";
 import { onBench } from "../onBench.fixtures";
 import { FindingsSection } from "./FindingsSection";
@@ -20,7 +21,8 @@ async function cardOf({ rule, subject, ...finding }: Finding): Promise<HTMLEleme
     const cards = [...document.querySelectorAll<HTMLElement>(`[data-finding="${rule}"]`)];
     const mine = cards.find((c) => c.textContent?.includes(says));
     if (!mine) throw new Error(`nothing says "${says}"`);
-    if (finding.mend) within(mine).getByRole("button", { name: "Mend it" });
+    const fixes = within(mine).queryAllByRole("button", { name: /^Fix: / });
+    if (fixes.length !== (finding.mends?.length ?? 0)) throw new Error("its fixes are not there");
     return mine;
   }, PATIENCE);
 }
@@ -31,11 +33,14 @@ describe("every fix that is worked out is offered, and done by its button", () =
     if (!finding) throw new Error("not found");
     const { design: now, session } = await onBench(design, <FindingsSection />);
     const card = await cardOf(finding);
-    if (!finding.mend) return expect(within(card).queryByRole("button", { name: "Mend it" })).toBeNull();
-    await userEvent.click(within(card).getByRole("button", { name: "Mend it" }));
-    expect(now()).toEqual(applyMend(design, finding.mend));
-    session.undo();
-    expect(now()).toEqual(design);
+    for (const offer of finding.mends ?? []) {
+      const name = `Fix: ${offerWords(offer, design, "metric")}`;
+      expect(card.textContent).toContain(effectWords(offer, "metric"));
+      await userEvent.click(within(await cardOf(finding)).getByRole("button", { name }));
+      expect(now()).toEqual(applyMend(design, offer.mend));
+      session.undo();
+      expect(now()).toEqual(design);
+    }
   });
 });
 

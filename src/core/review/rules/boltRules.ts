@@ -4,7 +4,7 @@ import type { Seat } from "../../fit/seats";
 import { downToTenth, upToTenth } from "../../number";
 import { lineAt } from "../../solids/line";
 import { ROUNDING } from "../../tolerances";
-import type { Finding, Mend } from "../types";
+import type { Found, Mend } from "../types";
 import { found, PRACTICE, type Rule, type RuleContext } from "./context";
 
 const placeOf = (design: Design, id: string) => {
@@ -40,7 +40,7 @@ function seatRule(
     unit: "mm",
     source: PRACTICE,
     check: (c) =>
-      c.seats().flatMap((s): Finding[] => {
+      c.seats().flatMap((s): Found[] => {
         const { index, f, at } = placeOf(c.design, s.id);
         const [measured, least] = [measure(s), wanted(c, f)];
         if (measured >= least - ROUNDING) return [];
@@ -49,6 +49,7 @@ function seatRule(
           found(code, "warning", {
             at,
             subject: s.id,
+            fastener: c.nameOf(f),
             measured,
             limit: least,
             mend: seat === null ? null : setOne(`fasteners.${index}.seatMm`, seat),
@@ -64,7 +65,7 @@ const engaged: Rule = {
   unit: "ratio",
   source: "one diameter in steel, more in softer metals; general machine-design practice, from memory",
   check: (c) =>
-    c.seats().flatMap((s): Finding[] => {
+    c.seats().flatMap((s): Found[] => {
       const { index, f, at } = placeOf(c.design, s.id);
       const wanted = c.limit("bolt-engagement") * s.engagedWantedMm;
       if (s.engagedMm >= wanted - ROUNDING) return [];
@@ -72,6 +73,7 @@ const engaged: Rule = {
         found("bolt-engagement", "warning", {
           at,
           subject: s.id,
+          fastener: c.nameOf(f),
           measured: s.engagedMm,
           limit: wanted,
           mend: longerScrew(f, index, wanted - s.engagedMm, wanted),
@@ -97,7 +99,7 @@ const insert: Rule = {
   source: `${PRACTICE}: a little longer than the tang is thick, so that the scale pulls down on it`,
   check: (c) => {
     if (c.design.tang.kind === "hidden") return [];
-    return c.design.fasteners.flatMap((f, index): Finding[] => {
+    return c.design.fasteners.flatMap((f, index): Found[] => {
       const inserted = kindOf(f).insert(f);
       if (!inserted) return [];
       const tang = 2 * lineAt(c.layout.tangFace, f.xMm);
@@ -107,6 +109,7 @@ const insert: Rule = {
         found("insert-length", "warning", {
           at: { x: f.xMm, y: f.yMm },
           subject: f.id,
+          fastener: c.nameOf(f),
           measured,
           limit: c.limit("insert-length"),
           mend: setOne(`fasteners.${index}.${inserted.field}`, upToTenth(tang + c.limit("insert-length"))),

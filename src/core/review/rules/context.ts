@@ -1,14 +1,16 @@
+import type { PartKey } from "../../assembly/partKey";
 import type { Point } from "../../curve/bezier";
-import type { Design } from "../../design/schema";
+import type { Design, Fastener } from "../../design/schema";
 import type { CutKey } from "../../fit/cutKey";
 import { type PinPlace, pinLayout } from "../../fit/pinLayout";
+import { type PinPath, pinPaths } from "../../fit/pinPath";
 import { type Seat, seats } from "../../fit/seats";
 import { tangWalls, type Wall } from "../../fit/walls";
 import { type Bore, boresOf, edgeOf } from "../../layout/bores";
 import { type Layout, layoutOf } from "../../layout/layout";
 import { lazily } from "../../layout/remembered";
 import type { FindingSeverity } from "../../validity/types";
-import type { Finding, Mend, TradeRule } from "../types";
+import type { FastenerName, Found, Mend, TradeRule } from "../types";
 
 /** What the rules share of one design: worked out once, when first asked for. */
 export interface RuleContext {
@@ -17,6 +19,10 @@ export interface RuleContext {
   readonly edge: readonly Point[];
   readonly bores: readonly Bore[];
   readonly pins: () => readonly PinPlace[];
+  /** What a fastener goes through; nothing of one that is not there. */
+  readonly pathOf: (id: string) => PinPath;
+  /** A fastener by its kind and its number from the front. */
+  readonly nameOf: (f: Fastener) => FastenerName;
   readonly seats: () => readonly Seat[];
   readonly walls: () => readonly Wall[];
   /** A rule's limit: the maker's, or the usual one. */
@@ -36,6 +42,11 @@ export function ruleContext(
     edge: edgeOf(design),
     bores: boresOf(design),
     pins: lazily(() => pinLayout(design)),
+    pathOf: (id) => pinPaths(design).get(id) ?? NO_PATH,
+    nameOf: (f) => ({
+      sort: f.kind,
+      number: [...design.fasteners].sort((a, b) => b.xMm - a.xMm).indexOf(f) + 1,
+    }),
     seats: lazily(() => seats(design)),
     walls: lazily(() => tangWalls(design)),
     limit: limitOf,
@@ -43,7 +54,7 @@ export function ruleContext(
   };
 }
 
-/** Takes down a finding of a rule. */
+/** Takes down what a rule found, and what might mend it. */
 export function found(
   rule: TradeRule,
   severity: FindingSeverity,
@@ -53,18 +64,22 @@ export function found(
     measured?: number;
     limit?: number;
     piece?: CutKey;
+    fastener?: FastenerName;
+    part?: PartKey;
     mend?: Mend | null;
+    mends?: readonly (Mend | null)[];
   } = {},
-): Finding {
+): Found {
+  const { at, subject, measured, limit, mend, mends, ...named } = more;
   return {
     rule,
     severity,
-    at: more.at ?? null,
-    subject: more.subject ?? null,
-    measured: more.measured ?? null,
-    limit: more.limit ?? null,
-    ...(more.piece ? { piece: more.piece } : {}),
-    mend: more.mend ?? null,
+    at: at ?? null,
+    subject: subject ?? null,
+    measured: measured ?? null,
+    limit: limit ?? null,
+    ...named,
+    candidates: [...(mends ?? []), mend].flatMap((m) => m ?? []),
   };
 }
 
@@ -75,15 +90,9 @@ export interface Rule {
   readonly limit: number;
   readonly unit: "mm" | "diameters" | "share" | "ratio" | "volts" | "none";
   readonly source: string;
-  readonly check: (c: RuleContext) => Finding[];
+  readonly check: (c: RuleContext) => Found[];
 }
 
 export const PRACTICE = "common practice, no source";
 
-/** The material that a fastener's ends come out of, the softer of both sides. */
-export function scaleMaterials(design: Design): string[] {
-  const { handle } = design;
-  return handle.kind === "scales"
-    ? [handle.right.material, handle.left.material]
-    : handle.pieces.filter((p) => !p.shape).map((p) => p.material);
-}
+const NO_PATH: PinPath = { parts: [], ends: { right: null, left: null } };

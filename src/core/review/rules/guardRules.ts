@@ -2,7 +2,7 @@ import { guardSlot } from "../../fit/guardSlot";
 import { downToTenth } from "../../number";
 import { endKindOf } from "../../tangEnds/registry";
 import { ROUNDING, SAME_PLACE_MM } from "../../tolerances";
-import type { Finding, Mend } from "../types";
+import type { Found, Mend } from "../types";
 import { found, PRACTICE, type Rule } from "./context";
 
 const pass: Rule = {
@@ -109,7 +109,7 @@ const first: Rule = {
   limit: 0,
   unit: "none",
   source: PRACTICE,
-  check: ({ design }): Finding[] =>
+  check: ({ design }): Found[] =>
     design.guard && design.fasteners.length > 0 ? [found("guard-before-holes", "note")] : [],
 };
 

@@ -8,7 +8,7 @@ import { clamp, roundTo, upToTenth } from "../../number";
 import { materialById } from "../../stock/materials";
 import { anodicIndex } from "../../stock/working";
 import { ROUNDING } from "../../tolerances";
-import type { Finding } from "../types";
+import type { Found } from "../types";
 import { found, PRACTICE, type Rule } from "./context";
 
 const stock: Rule = {
@@ -18,7 +18,7 @@ const stock: Rule = {
   source: `${PRACTICE}: the finished envelope, a saw kerf and 1.5 mm a side`,
   check: (c) => {
     if (c.design.fitUp.stock.have.length === 0) return [];
-    return cutList(c.design).flatMap((p): Finding[] => {
+    return cutList(c.design).flatMap((p): Found[] => {
       if (!p.shortMm) return [];
       const short = Math.max(p.shortMm.lengthMm, p.shortMm.heightMm, p.shortMm.thicknessMm);
       if (short <= c.limit("stock-too-small") + ROUNDING) return [];
@@ -147,7 +147,7 @@ const wood: Rule = {
   source: "USDA Wood Handbook, FPL-GTR-282, ch. 4 and 13, values from memory",
   check: (c) => {
     if (c.design.handle.kind !== "scales") return [];
-    return movement(c.design).flatMap((m): Finding[] =>
+    return movement(c.design).flatMap((m): Found[] =>
       m.mostMm <= c.limit("wood-moves")
         ? []
         : [
@@ -169,7 +169,7 @@ const washers: Rule = {
   check: (c) => {
     const { handle } = c.design;
     if (handle.kind !== "stack") return [];
-    return handle.pieces.flatMap((p, i): Finding[] => {
+    return handle.pieces.flatMap((p, i): Found[] => {
       const soft = materialById(p.material)?.class === "leather" || p.material === "cork";
       if (!soft || p.shape || p.pressedShare >= c.limit("washers-unpressed")) return [];
       const pressedShare = clamp(c.limit("washers-unpressed"), 0.12, 0.5);

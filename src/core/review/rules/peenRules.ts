@@ -4,8 +4,8 @@ import { layoutOf } from "../../layout/layout";
 import { roundTo } from "../../number";
 import { bearsPeening } from "../../stock/working";
 import { endKindOf } from "../../tangEnds/registry";
-import type { Finding } from "../types";
-import { found, PRACTICE, type Rule, scaleMaterials } from "./context";
+import type { Found } from "../types";
+import { found, PRACTICE, type Rule } from "./context";
 
 const peened: Rule = {
   code: "peened-on-soft",
@@ -14,15 +14,20 @@ const peened: Rule = {
   source: PRACTICE,
   check: (c) => {
     const { design } = c;
-    const soft = scaleMaterials(design).some((m) => !bearsPeening(m));
-    const rivets = design.fasteners.flatMap((f): Finding[] => {
-      if (!kindOf(f).peened || !("material" in f) || !soft) return [];
+    const rivets = design.fasteners.flatMap((f): Found[] => {
+      if (!kindOf(f).peened || !("material" in f)) return [];
+      // What its heads bear on: a rivet in steel bolsters is peened on steel, whatever the scales are of.
+      const { right, left } = c.pathOf(f.id).ends;
+      const soft = [right, left].find((end) => end && !bearsPeening(end.material));
+      if (!soft) return [];
       const { id, xMm, yMm, diameterMm, material } = f;
       const fastener: Fastener = { kind: "pin", id, xMm, yMm, diameterMm, material };
       return [
         found("peened-on-soft", "warning", {
           at: { x: xMm, y: yMm },
           subject: id,
+          fastener: c.nameOf(f),
+          part: soft.key,
           mend: { kind: "replace-fastener", fastener },
         }),
       ];
@@ -32,7 +37,7 @@ const peened: Rule = {
 };
 
 /** A tang peened over anything but metal wants a washer or a butt plate there. */
-function peenedTang(design: Design): Finding[] {
+function peenedTang(design: Design): Found[] {
   const { tang, handle } = design;
   if (tang.kind !== "hidden" || !endKindOf(tang.end).peened || handle.kind !== "stack") return [];
   const last = handle.pieces[handle.pieces.length - 1];

@@ -1,21 +1,42 @@
 import { holesOf } from "../../design/openings";
 import type { Design, Fastener } from "../../design/schema";
 import { kindOf } from "../../fasteners/registry";
+import { isDrilled, type PassedPart } from "../../fit/pinPath";
 import { type Bore, edgeDistance, webOf } from "../../layout/bores";
 import { roundTo } from "../../number";
-import { toughnessOf } from "../../stock/working";
+import { type Toughness, toughnessOf } from "../../stock/working";
 import { ROUNDING, SAME_PLACE_MM } from "../../tolerances";
-import type { Finding, Mend, TradeRule } from "../types";
-import { found, PRACTICE, type Rule, type RuleContext, scaleMaterials } from "./context";
+import { MM_PER_INCH } from "../../units/length";
+import type { Found, Mend } from "../types";
+import { found, PRACTICE, type Rule, type RuleContext } from "./context";
 
-/** The least tough of some materials decides. */
-function edgeRule(design: Design): TradeRule {
-  const found = scaleMaterials(design).map(toughnessOf);
-  return found.includes("wood")
-    ? "edge-in-wood"
-    : found.includes("laminate")
-      ? "edge-in-laminate"
-      : "edge-in-metal";
+const EDGE_RULES = { wood: "edge-in-wood", laminate: "edge-in-laminate", metal: "edge-in-metal" } as const;
+const TOUGHEST_LAST = ["wood", "laminate", "metal"] as const;
+
+/** Parts of the handle that a fastener really goes through, the least tough first. */
+function passedParts(c: RuleContext, id: string): PassedPart[] {
+  const rank = (p: PassedPart) => TOUGHEST_LAST.indexOf(toughnessOf(p.material));
+  return c
+    .pathOf(id)
+    .parts.filter((p) => isDrilled(p.key))
+    .sort((p, q) => rank(p) - rank(q));
+}
+
+/** The rule of the least tough part that a fastener goes through: what decides how near to an edge it may stand. */
+function edgeRuleAt(c: RuleContext, id: string): (typeof EDGE_RULES)[Toughness] {
+  const [least] = passedParts(c, id);
+  return EDGE_RULES[least ? toughnessOf(least.material) : "metal"];
+}
+
+/** The strictest of the rules that hold anywhere in the handle: for what has no place yet. */
+function edgeRuleAnywhere({ design }: RuleContext): (typeof EDGE_RULES)[Toughness] {
+  const { handle } = design;
+  const made =
+    handle.kind === "scales"
+      ? [handle.right.material, handle.left.material, ...handle.joints.flatMap((j) => [j.right, j.left])]
+      : handle.pieces.map((p) => p.material);
+  const found = made.map(toughnessOf);
+  return EDGE_RULES[TOUGHEST_LAST.find((t) => found.includes(t)) ?? "wood"];
 }
 
 /** Room that a bore of a kind wants: to the edge in mm, and to its neighbours. */
@@ -84,54 +105,60 @@ function moveTo(design: Design, id: string, to: { x: number; y: number } | null)
 const webWanted = (c: RuleContext, diameterMm: number) =>
   Math.max(c.limit("web-between-holes"), diameterMm / 2);
 
-/** Rods that are sold, mm and inch. Common practice, no source. */
-const RODS_MM = [1.5875, 2, 2.38125, 3, 3.175, 3.96875, 4, 4.7625, 5, 6, 6.35, 7.9375, 8];
+/** Rods that are sold, in mm, and in inch by 32nds and 16ths. Common practice, no source. */
+const METRIC_RODS_MM = [1.5, 2, 2.5, 3, 4, 5, 6, 8];
+const INCH_RODS_MM = [1 / 16, 3 / 32, 1 / 8, 5 / 32, 3 / 16, 1 / 4, 5 / 16].map((inch) => inch * MM_PER_INCH);
+/** A rod whose diameter is within this of a sold one is that one, mm. */
+const SAME_ROD_MM = 0.03;
 
-/** The thickest rod up to a diameter in a pin's place, or nothing of what is no plain pin. */
+/** The thickest rod of the same series that is no thicker than so much, in a pin's place; nothing of what is no plain rod. */
 function thinnerPin(design: Design, f: Fastener, mostMm: number): Mend | null {
   if (!kindOf(f).plainRod) return null;
-  const value = RODS_MM.filter((d) => d <= mostMm + ROUNDING).pop();
-  if (value === undefined) return null;
+  const inch = INCH_RODS_MM.some((d) => Math.abs(d - f.diameterMm) < SAME_ROD_MM);
+  const value = (inch ? INCH_RODS_MM : METRIC_RODS_MM).filter((d) => d <= mostMm + ROUNDING).pop();
+  if (value === undefined || value >= f.diameterMm - ROUNDING) return null;
   const index = design.fasteners.indexOf(f);
-  return { kind: "set", changes: [{ path: `fasteners.${index}.diameterMm`, value }] };
+  return { kind: "set", changes: [{ path: `fasteners.${index}.diameterMm`, value: roundTo(value, 4) }] };
 }
 
-function edgeRuleOf(code: "edge-in-wood" | "edge-in-laminate" | "edge-in-metal", limit: number): Rule {
+function edgeRuleOf(kind: Toughness, limit: number): Rule {
+  const code = EDGE_RULES[kind];
   return {
     code,
     limit,
     unit: "diameters",
     source: PRACTICE,
-    check: (c) => {
-      if (edgeRule(c.design) !== code) return [];
-      return c.design.fasteners.flatMap((f): Finding[] => {
+    check: (c) =>
+      c.design.fasteners.flatMap((f): Found[] => {
+        const part = passedParts(c, f.id).find((p) => toughnessOf(p.material) === kind);
+        if (!part) return [];
         const distance = edgeDistance(c.edge, f.xMm, f.yMm);
         const measured = distance / f.diameterMm;
         if (measured >= c.limit(code)) return [];
         const bore = c.bores.find((b) => b.id === f.id);
         const wanted = { toEdgeMm: c.limit(code) * f.diameterMm, webMm: webWanted(c, f.diameterMm) };
-        const place = bore ? betterPlace(c, bore, wanted) : null;
-        const mend = place
-          ? moveTo(c.design, f.id, place)
-          : thinnerPin(c.design, f, distance / c.limit(code));
         return [
           found(code, "warning", {
             at: { x: f.xMm, y: f.yMm },
             subject: f.id,
+            fastener: c.nameOf(f),
+            part: part.key,
             measured,
             limit: c.limit(code),
-            mend,
+            mends: [
+              bore ? moveTo(c.design, f.id, betterPlace(c, bore, wanted)) : null,
+              thinnerPin(c.design, f, distance / c.limit(code)),
+            ],
           }),
         ];
-      });
-    },
+      }),
   };
 }
 
 /** What a bore needs to its edge when a web's mend moves it. */
 function edgeNeed(c: RuleContext, id: string, diameterMm: number): number {
   const f = c.design.fasteners.find((o) => o.id === id);
-  if (f) return Math.max(c.limit(edgeRule(c.design)) * f.diameterMm, diameterMm / 2 + 1);
+  if (f) return Math.max(c.limit(edgeRuleAt(c, id)) * f.diameterMm, diameterMm / 2 + 1);
   return diameterMm / 2 + Math.max(c.limit("web-to-tang-edge"), c.limit("hole-rim"));
 }
 
@@ -141,7 +168,7 @@ const webs: Rule = {
   unit: "mm",
   source: `${PRACTICE}: half a diameter and 1.5 mm`,
   check: (c) =>
-    c.bores.flatMap((bore, i): Finding[] => {
+    c.bores.flatMap((bore, i): Found[] => {
       // Each pair once, at the later of the two.
       const before = c.bores.slice(0, i);
       const web = webOf(bore, before.concat(bore));
@@ -177,7 +204,8 @@ const tangEdge: Rule = {
   check: (c) => {
     if (c.design.tang.kind !== "full") return [];
     // Lightening holes have a stricter rim of their own.
-    return c.design.fasteners.flatMap((f): Finding[] => {
+    return c.design.fasteners.flatMap((f): Found[] => {
+      if (!c.pathOf(f.id).parts.some((p) => p.key.kind === "tang")) return [];
       const web = edgeDistance(c.edge, f.xMm, f.yMm) - f.diameterMm / 2;
       const limit = Math.max(c.limit("web-to-tang-edge"), f.diameterMm / 2);
       if (web >= limit || web < 0) return [];
@@ -190,6 +218,7 @@ const tangEdge: Rule = {
         found("web-to-tang-edge", "warning", {
           at: { x: f.xMm, y: f.yMm },
           subject: f.id,
+          fastener: c.nameOf(f),
           measured: web,
           limit,
           mend: bore ? moveTo(c.design, f.id, betterPlace(c, bore, wanted)) : null,
@@ -225,7 +254,7 @@ function farRule(code: "far-from-front" | "far-from-butt"): Rule {
       const at = { id, xMm: Math.round(x * 2) / 2, yMm: y, diameterMm: d };
       // A place that would itself break a rule is looked for anew close by.
       const place = betterPlace(c, at, {
-        toEdgeMm: c.limit(edgeRule(c.design)) * d,
+        toEdgeMm: c.limit(edgeRuleAnywhere(c)) * d,
         webMm: webWanted(c, d),
       });
       const fits = place && Math.abs(place.x - end) <= limit;
@@ -256,13 +285,13 @@ const holeRim: Rule = {
   check: (c) => {
     const tubes = c.design.fasteners.filter((f) => f.kind === "lanyard-tube");
     const lightened = holesOf(c.design).filter((h) => h.purpose !== "old-pin");
-    return [...tubes, ...lightened].flatMap((h): Finding[] => {
+    return [...tubes, ...lightened].flatMap((h): Found[] => {
       const rim = edgeDistance(c.edge, h.xMm, h.yMm) - h.diameterMm / 2;
       const limit = c.limit("hole-rim");
       if (rim >= limit || rim < 0) return [];
       const bore = c.bores.find((b) => b.id === h.id);
       const tube = "kind" in h;
-      const need = tube ? c.limit(edgeRule(c.design)) * h.diameterMm : 0;
+      const need = tube ? c.limit(edgeRuleAt(c, h.id)) * h.diameterMm : 0;
       const wanted = {
         toEdgeMm: Math.max(limit + h.diameterMm / 2, need),
         webMm: webWanted(c, h.diameterMm),
@@ -294,7 +323,7 @@ const frontHoles: Rule = {
   check: (c) =>
     holesOf(c.design)
       .filter((h) => h.purpose === "lighten")
-      .flatMap((h): Finding[] => {
+      .flatMap((h): Found[] => {
         const until = frontFifth(c);
         const measured = (-h.xMm - h.diameterMm / 2) / (until / c.limit("hole-in-front-fifth"));
         if (measured >= c.limit("hole-in-front-fifth") - ROUNDING) return [];
@@ -317,9 +346,9 @@ const frontHoles: Rule = {
 };
 
 export const PIN_RULES: readonly Rule[] = [
-  edgeRuleOf("edge-in-wood", 2),
-  edgeRuleOf("edge-in-laminate", 1.5),
-  edgeRuleOf("edge-in-metal", 1),
+  edgeRuleOf("wood", 2),
+  edgeRuleOf("laminate", 1.5),
+  edgeRuleOf("metal", 1),
   webs,
   tangEdge,
   farRule("far-from-front"),

@@ -5,7 +5,7 @@ import { type Figures, figuresOf } from "../../tune/effects";
 import { leversOf } from "../../tune/levers";
 import { slopesAt, trialsOf } from "../../tune/search";
 import { cheapSets, type Target } from "../../tune/sets";
-import type { Finding, Mend } from "../types";
+import type { Found, Mend } from "../types";
 import { found, type Rule } from "./context";
 
 /** Levers that are tried one by one, and corrections of each. */
@@ -63,7 +63,7 @@ const target: Rule = {
         value: now.massG,
       },
     ];
-    return cases.flatMap(({ subject, miss, aim, window, value }): Finding[] => {
+    return cases.flatMap(({ subject, miss, aim, window, value }): Found[] => {
       const off = miss(now);
       if (off === 0) return [];
       return [

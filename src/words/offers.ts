@@ -1,0 +1,141 @@
+import { valueAt } from "@/core/design/path";
+import type { Design, Fastener } from "@/core/design/schema";
+import type { Change, Mend, Offer } from "@/core/review/types";
+import { materialById } from "@/core/stock/materials";
+import { printLength, printLengthShort, printMass, type UnitSystem } from "@/core/units/print";
+import { fastenerWords } from "./fasteners";
+import { leverWords } from "./levers";
+import { PIECE_WORDS } from "./parts";
+
+/** What a field that a fix sets is called, by the end of its path; shares are told in %. */
+const FIELD_WORDS: Readonly<Record<string, string>> = {
+  diameterMm: "diameter",
+  seatMm: "seat from the middle",
+  screwLengthMm: "screw",
+  insertLengthMm: "insert",
+  nutLengthMm: "nut",
+  headThicknessMm: "head",
+  boreDepthMm: "depth of the bore",
+  pressedShare: "pressed by",
+  lengthMm: "length",
+  yMm: "middle over the axis",
+  frontHeightMm: "height at the front",
+  endHeightMm: "height at the end",
+  frontThicknessMm: "thickness at the front",
+  endThicknessMm: "thickness at the end",
+  shoulderRadiusMm: "shoulder radius",
+  engagedMm: "thread engaged",
+  clearanceMm: "clearance",
+  slotClearanceMm: "clearance",
+  widthMm: "width",
+  heightMm: "height",
+  pitchMm: "pitch",
+};
+
+/** What a path belongs to, where its end alone would not say. */
+const OWNER_WORDS: readonly (readonly [RegExp, string])[] = [
+  [/^tang\.end\.nut\./, "Nut's"],
+  [/^tang\.hole\./, "Tang hole's"],
+  [/^tang\./, "Tang's"],
+  [/^guard\.slot\./, "Slot's"],
+  [/^fitUp\.slotClearanceMm$/, "Slot's"],
+  [/^handle\.frontBevel\./, "Front bevel's"],
+];
+
+/** What a fix sets, from what to what, in the maker's units. */
+export function offerWords(
+  { mend, changes }: Pick<Offer, "mend" | "changes">,
+  design: Design,
+  system: UnitSystem,
+): string {
+  const mm = (value: number) =>
+    printLength(value, system, 2)
+      .replace(/(\.\d*?)0+(?= )/, "$1")
+      .replace(/\.(?= )/, "");
+  switch (mend.kind) {
+    case "set":
+      return moved(changes, design, mm) ?? changes.map((c) => changeWords(c, design, mm, system)).join("; ");
+    case "replace-fastener":
+      return `${named(design, mend.fastener.id)}: a glued pin of ${mm(mend.fastener.diameterMm)} instead`;
+    case "add-fastener": {
+      const f = mend.fastener;
+      return `Add a pin of ${mm(f.diameterMm)}, ${mm(-f.xMm)} behind the front`;
+    }
+    case "add-piece": {
+      const { role, lengthMm, material } = mend.piece;
+      const name = materialById(material)?.name ?? material;
+      return `Add a ${PIECE_WORDS[role].toLowerCase()} of ${name}, ${mm(lengthMm)}, out of the length of the last piece`;
+    }
+    case "handle-length":
+      return `Handle ${mm(mend.mm)} long, what is drilled through it moved along`;
+    case "pull":
+      return pullWords(mend, mm);
+  }
+}
+
+function pullWords(
+  { lever, amount }: Extract<Mend, { kind: "pull" }>,
+  mm: (value: number) => string,
+): string {
+  const name = leverWords(lever);
+  if (lever.includes(":")) return name;
+  if (lever === "holes") return `${name}: ${amount} more`;
+  return `${name}: ${mm(Math.abs(amount))} ${amount > 0 ? "more" : "less"}`;
+}
+
+/** A fastener or a hole that is moved: how far, and where to. */
+function moved(changes: readonly Change[], design: Design, mm: (value: number) => string): string | null {
+  const place = /^(fasteners|tang\.holes)\.(\d+)\.(xMm|yMm)$/;
+  const [first] = changes;
+  if (!first || !changes.every((c) => place.test(c.path))) return null;
+  const item = valueAt(design, first.path.replace(/\.[xy]Mm$/, "")) as {
+    id: string;
+    xMm: number;
+    yMm: number;
+  };
+  const to = { x: item.xMm, y: item.yMm };
+  for (const c of changes) to[c.path.endsWith("xMm") ? "x" : "y"] = c.to;
+  const far = Math.hypot(to.x - item.xMm, to.y - item.yMm);
+  const over = `${mm(Math.abs(to.y))} ${to.y < 0 ? "under" : "over"} the axis`;
+  return `Move ${lower(named(design, item.id))} by ${mm(far)}, to ${mm(-to.x)} behind the front, ${over}`;
+}
+
+const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
+
+/** A fastener by its kind and its number from the front, or a hole of the tang. */
+function named(design: Design, id: string): string {
+  const sorted = [...design.fasteners].sort((a, b) => b.xMm - a.xMm);
+  const at = sorted.findIndex((f: Fastener) => f.id === id);
+  return at < 0 ? "Hole" : fastenerWords({ sort: sorted[at].kind, number: at + 1 });
+}
+
+function changeWords(
+  { path, from, to }: Change,
+  design: Design,
+  mm: (value: number) => string,
+  system: UnitSystem,
+): string {
+  const field = FIELD_WORDS[path.slice(path.lastIndexOf(".") + 1)] ?? "size";
+  const item = /^(fasteners|handle\.pieces)\.(\d+)\./.exec(path);
+  const owner = item
+    ? item[1] === "fasteners"
+      ? `${named(design, design.fasteners[Number(item[2])].id)}'s`
+      : `Piece ${Number(item[2]) + 1}'s`
+    : (OWNER_WORDS.find(([of]) => of.test(path))?.[1] ?? "");
+  const share = path.endsWith("Share");
+  const shown = (value: number) => (share ? `${Math.round(value * 100)} %` : mm(value));
+  const was = share ? `${Math.round(from * 100)}` : printLengthShort(from, system);
+  return `${owner ? `${owner} ${field}` : field} from ${was} to ${shown(to)}`;
+}
+
+/** What a fix does to weight and balance. */
+export function effectWords(
+  { massG, balanceMm }: Pick<Offer, "massG" | "balanceMm">,
+  system: UnitSystem,
+): string {
+  const signed = (text: string) => (/^[−0]/.test(text) ? text : `+${text}`);
+  const [mass, balance] = [printMass(massG, system), printLength(balanceMm, system)];
+  const none = (text: string) => !/[1-9]/.test(text);
+  if (none(mass) && none(balance)) return "weight and balance stay";
+  return `${signed(mass)}, balance ${signed(balance)}`;
+}
