@@ -80,6 +80,12 @@ const WORDS: Record<FaultRule, (f: Finding, mm: Say, grams: Say) => string> = {
     `A slot breaks out of the tang by ${mm(f.measured === null ? null : -f.measured)}.`,
   "fastener-sizes": (f, mm) =>
     `In this fastener ${mm(f.measured)} must be smaller than the ${mm(f.limit)} that it goes into.`,
+  "screw-longer-than-room": (f, mm) =>
+    `A screw of ${mm(f.measured)} has room for ${mm(f.limit)}: it would stand on the bottom before it pulls. Take a shorter one.`,
+  "pin-cuts-tang": (f, mm) =>
+    `A hole of ${mm(f.measured)} cuts the tang in two: it is ${mm(f.limit)} high here. Take a thinner pin, or a higher tang.`,
+  "pin-notches-tang": () =>
+    "A hole runs out of the tang's edge here: move it to the middle of the tang, or clear of it.",
   "seat-inside-tang": (f, mm) =>
     `The head's seat (${mm(f.measured)} from the middle) lies inside the tang (${mm(f.limit)}).`,
   "seat-outside-handle": (f, mm) =>

@@ -146,6 +146,20 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
     why: "The screw would pull on the tang and not on the scale.",
     mend: "Take a slightly longer insert.",
   },
+  "insert-too-long": {
+    name: "Insert over the tang, at most",
+    says: (f, mm) =>
+      `The insert of ${pinOf(f).toLowerCase()} is longer than the tang is thick by ${mm(f.measured)}; up to ${mm(f.limit)} pulls the scales down.`,
+    why: "A long insert takes the scale's material where the head has to bear.",
+    mend: "Take a shorter insert.",
+  },
+  "bolt-head-proud": {
+    name: "Head over the surface",
+    says: (f, mm) =>
+      `The head of ${pinOf(f).toLowerCase()} stands ${mm(f.measured)} over the finished surface; up to ${mm(f.limit)} is dressed away.`,
+    why: "A proud head is felt in the hand, and dressing more takes what holds.",
+    mend: "Seat it deeper, or leave the handle fuller here.",
+  },
   "thread-engagement": {
     name: "Thread engaged at the butt",
     says: (f, mm) =>
@@ -178,6 +192,20 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
     says: (f, mm) => `${f.piece ? cutName(f.piece) : f.subject}: the stock is ${mm(f.measured)} too small.`,
     why: "Kerf and shaping need their room round the finished piece.",
     mend: "Take larger stock, or make the piece smaller.",
+  },
+  "too-thin-to-cut": {
+    name: "Thickness of a sheet, at least",
+    says: (f, mm) =>
+      `${f.part ? partName(f.part) : "A sheet"} is ${mm(f.measured)} thick; thinner than ${mm(f.limit)} it can neither be sawn nor ground flat.`,
+    why: "Foil buckles when it is drilled and clamped.",
+    mend: "Make it thicker, or leave it out.",
+  },
+  "shape-cut-short": {
+    name: "Share of a ball or disc that is left",
+    says: (f) =>
+      `The length of the ${f.part ? partName(f.part).toLowerCase() : "piece"} leaves ${percent(f.measured)} of its diameter; under ${percent(f.limit)} it is a sliver.`,
+    why: "A ball or disc is drawn from its rear: its length says how much of it there is.",
+    mend: "Make it longer, or of a smaller diameter.",
   },
   "hole-rim": {
     name: "Rim round lanyard and lightening holes",
@@ -231,6 +259,13 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
       `${named(f.subject)} moves up to ${mm(f.measured)} across its grain over the year; over ${mm(f.limit)} is felt at a flush tang.`,
     why: "Wood swells and shrinks with the air; steel does not.",
     mend: "Seal it well, take quarter-sawn or stabilised wood, or ease the tang's edge.",
+  },
+  "washers-overpressed": {
+    name: "Compression of a stack, at most",
+    says: (f) =>
+      `A piece is pressed by ${percent(f.measured)} of its length; up to ${percent(f.limit)} can be pulled up.`,
+    why: "Leather and cork that are pressed harder split or creep.",
+    mend: "Stack less of it.",
   },
   "washers-unpressed": {
     name: "Washers pulled up",

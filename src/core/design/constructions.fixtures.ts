@@ -40,9 +40,16 @@ function slab(change: object): Design {
   return { ...sound, tang: { ...sound.tang, ...change } };
 }
 
+/** A hidden tang with other measures; pins that would not go through the middle of it are left out. */
 function stick(change: Partial<HiddenTang>, of: Design = hidden): Design {
   if (of.tang.kind !== "hidden") throw new Error("no hidden tang");
-  return { ...of, tang: { ...of.tang, ...change } };
+  const tang = { ...of.tang, ...change };
+  const [top, bottom] = [tang.yMm + tang.endHeightMm / 2, tang.yMm - tang.endHeightMm / 2];
+  const inside = of.fasteners.filter((f) => {
+    const r = "diameterMm" in f ? f.diameterMm / 2 : 0;
+    return f.yMm + r < top && f.yMm - r > bottom && f.xMm - r > -tang.lengthMm;
+  });
+  return { ...of, tang, fasteners: inside };
 }
 
 function stack(change: Partial<StackHandle>, of: Design = hidden): Design {

@@ -72,7 +72,11 @@ export const capScrew = fastenerKind({
     [f.diameterMm, f.headMm],
     [f.headMm, f.counterboreMm],
     [overCorners(f.socketMm), f.headMm],
+    // The heads bear on their seats, not on the insert.
+    [f.insertLengthMm, 2 * f.seatMm],
   ],
+  // Two screws from opposite sides meet in the middle.
+  screwRoom: (f) => ({ lengthMm: f.screwLengthMm, roomMm: f.seatMm }),
   seat: (f) => ({
     seatMm: f.seatMm,
     counterboreMm: f.counterboreMm,

@@ -132,6 +132,8 @@ export interface FastenerKindOf<K extends string, F extends Fields, R = Fastener
   readonly peened: boolean;
   /** Which of its sizes has to be smaller than which other: pairs of the smaller and the larger. */
   sizes(f: R): readonly (readonly [number, number])[];
+  /** A screw and the length that there is for it, mm: what is longer ends there. Null where nothing limits it. */
+  screwRoom(f: R): { readonly lengthMm: number; readonly roomMm: number } | null;
   fault(f: R): OwnFault | null;
   seat(f: R): SeatNeed | null;
   /** What gives its thread so much more hold, up to `wantedMm` in all: new values of its own fields; null for nothing. */
@@ -148,6 +150,7 @@ type Optional =
   | "plainRod"
   | "peened"
   | "sizes"
+  | "screwRoom"
   | "fault"
   | "seat"
   | "moreThread"
@@ -164,6 +167,7 @@ export function fastenerKind<const K extends string, const F extends Fields>(
     plainRod: false,
     peened: false,
     sizes: () => [],
+    screwRoom: () => null,
     fault: () => null,
     seat: () => null,
     moreThread: () => null,

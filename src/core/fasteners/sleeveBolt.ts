@@ -46,6 +46,8 @@ export const sleeveBolt = fastenerKind({
     [f.screwMm, f.diameterMm],
     [f.diameterMm, f.headMm],
   ],
+  // It may not reach the bottom of the other half's head.
+  screwRoom: (f) => ({ lengthMm: f.screwLengthMm, roomMm: 2 * f.seatMm }),
   seat: (f) => ({
     seatMm: f.seatMm,
     counterboreMm: f.headMm,

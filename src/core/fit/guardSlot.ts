@@ -106,8 +106,9 @@ export function chainPlan(
   const drill = fits[fits.length - 1];
   if (!drill) return null;
   const row = heightMm - filingMm - drill.mm;
-  if (!(row > 0)) return { drill, holes: 1, pitchMm: 0, heightMm: drill.mm };
-  const holes = Math.max(2, Math.floor(row / (drill.mm + BETWEEN_MM)) + 1);
+  // Where two holes would run into each other, one is drilled and the rest filed or broached.
+  if (!(row >= drill.mm + BETWEEN_MM)) return { drill, holes: 1, pitchMm: 0, heightMm: drill.mm };
+  const holes = Math.floor(row / (drill.mm + BETWEEN_MM)) + 1;
   return { drill, holes, pitchMm: row / (holes - 1), heightMm: row + drill.mm };
 }
 

@@ -133,6 +133,8 @@ export const TRIPS: Record<TradeRule, Design> = {
   "bolt-over-seat": pins(sound, ...all, { ...good, seatMm: 9.3, screwLengthMm: 14 }),
   "bolt-engagement": pins(sound, ...all, { ...good, screwLengthMm: 7 }),
   "insert-length": pins(sound, ...all, { ...screw, insertLengthMm: 4 }),
+  "insert-too-long": pins(sound, ...all, { ...screw, insertLengthMm: 7 }),
+  "bolt-head-proud": pins(sound, ...all, { ...good, seatMm: 9.1, headThicknessMm: 3, screwLengthMm: 14 }),
   "thread-engagement": end("take-down", { engagedMm: 2 }),
   "tang-short-in-handle": withStick({ lengthMm: 40 }),
   "shoulder-sharp": withStick({ shoulderRadiusMm: 0 }),
@@ -143,6 +145,35 @@ export const TRIPS: Record<TradeRule, Design> = {
       have: [{ piece: "scale:pair", lengthMm: 80, heightMm: 60, thicknessMm: 10 }],
     },
   }),
+  "too-thin-to-cut": {
+    ...sound,
+    handle: {
+      ...scales,
+      joints: [
+        {
+          id: "j",
+          xMm: -70,
+          tiltDeg: 0,
+          divider: { material: "g10", thicknessMm: 0.1 },
+          right: "g10",
+          left: "g10",
+        },
+      ],
+    },
+  },
+  "shape-cut-short": {
+    ...hidden,
+    handle: {
+      ...hidden.handle,
+      pieces: [
+        newPiece("b", "block", "g10", 60),
+        {
+          ...newPiece("p", "pommel", "mild-steel", 6),
+          shape: { kind: "ball", diameterMm: 40, yMm: 0 },
+        },
+      ],
+    } as Design["handle"],
+  },
   "hole-rim": { ...sound, tang: { ...slab, holes: [hole(-70, 8, 5)] } },
   "hole-in-front-fifth": { ...sound, tang: { ...slab, holes: [hole(-12, 2, 5)] } },
   "handle-short-for-hand": fitted(sound, { hand: { breadthMm: 110, thrust: false } }),
@@ -159,6 +190,16 @@ export const TRIPS: Record<TradeRule, Design> = {
     handle: {
       ...hidden.handle,
       pieces: [newPiece("w", "washer", "leather-veg", 30), newPiece("p", "block", "g10", 60)],
+    } as Design["handle"],
+  },
+  "washers-overpressed": {
+    ...hidden,
+    handle: {
+      ...hidden.handle,
+      pieces: [
+        { ...newPiece("w", "washer", "leather-veg", 40), pressedShare: 0.4 },
+        newPiece("p", "block", "g10", 60),
+      ],
     } as Design["handle"],
   },
   "outside-target": { ...drawn, use: { ...drawn.use, massG: { low: 1, high: 2000 }, balanceMm: NEAR } },

@@ -8,6 +8,7 @@ import { widestBore } from "../layout/bores";
 import { layoutOf } from "../layout/layout";
 import { radians } from "../number";
 import { lineAt } from "../solids/line";
+import { ROUNDING } from "../tolerances";
 import type { Report } from "./types";
 
 /** Pins, bolts, holes and slots: inside the handle, clear of each other, and whole in themselves. `edge` is the outline. */
@@ -45,7 +46,10 @@ export function checkBored(design: Design, edge: readonly Point[], report: Repor
     const clear = Math.min(...polyline(outline.cubics, 4).map((p) => -signedDistance(edge, p)));
     if (!(clear >= 0)) report("error", "slot-off-tang", { at, subject: s.id, measured: clear, limit: 0 });
   }
-  for (const f of design.fasteners) checkFastener(f, report);
+  for (const f of design.fasteners) {
+    checkFastener(f, report);
+    checkInTang(design, f, report);
+  }
   checkSeats(design, report);
 }
 
@@ -54,8 +58,29 @@ function checkFastener(f: Fastener, report: Report): void {
   const kind = kindOf(f);
   const fault = kind.fault(f);
   if (fault) report("error", fault.rule, { ...fault, at, subject: f.id });
+  const screw = kind.screwRoom(f);
+  if (screw && screw.lengthMm > screw.roomMm + ROUNDING) {
+    const more = { at, subject: f.id, measured: screw.lengthMm, limit: screw.roomMm };
+    report("warning", "screw-longer-than-room", more);
+  }
   const wrong = kind.sizes(f).find(([small, large]) => !(small < large));
   if (wrong) report("error", "fastener-sizes", { at, subject: f.id, measured: wrong[0], limit: wrong[1] });
+}
+
+/** A fastener's hole in a bar: within it, or beside it, but not through an edge of it, and never across all of it. */
+function checkInTang(design: Design, f: Fastener, report: Report): void {
+  const { tang } = design;
+  if (tang.kind === "full") return;
+  const r = kindOf(f).tangBoreMm(f) / 2;
+  if (f.xMm - r > 0 || f.xMm + r < -tang.lengthMm) return;
+  const { lowY, highY } = layoutOf(design).tangAt(Math.max(-tang.lengthMm, Math.min(0, f.xMm)));
+  if (f.yMm - r >= highY || f.yMm + r <= lowY) return;
+  const [above, below] = [highY - f.yMm - r, f.yMm - r - lowY];
+  const more = { at: { x: f.xMm, y: f.yMm }, subject: f.id };
+  if (above <= 0 && below <= 0)
+    report("error", "pin-cuts-tang", { ...more, measured: 2 * r, limit: highY - lowY });
+  else if (above < 0 || below < 0 || f.xMm - r < -tang.lengthMm)
+    report("warning", "pin-notches-tang", { ...more, measured: Math.min(above, below), limit: 0 });
 }
 
 /** Seats of heads and nuts: between the tang and the finished surface. */

@@ -153,10 +153,27 @@ const TRIPS: [FaultRule, Design][] = [
   ["balance-beyond-blade", inHand({ kind: "direct", xMm: -300 })],
   ["supports-together", inHand({ kind: "supports", restAtMm: 20, scaleAtMm: 20, readingG: 40 })],
   ["reading-over-weight", inHand({ kind: "supports", restAtMm: -40, scaleAtMm: 60, readingG: 140 })],
+  [
+    "measured-too-far-off",
+    blade({
+      measured: {
+        ...newMeasured(400, -20, "knife"),
+        of: { kind: "knife", asWeighed: null, takes: "handle" },
+      },
+    }),
+  ],
   ["slot-off-tang", { ...sound, tang: { ...slab, slots: [{ ...slot, lengthMm: 60, angleDeg: 90 }] } }],
   ["fastener-sizes", fasteners({ ...made("sleeve-bolt"), headMm: 3 })],
   ["fastener-sizes", fasteners({ ...made("cap-screw"), counterboreMm: 6 })],
   ["fastener-sizes", fasteners({ ...made("binding-screw"), boreDepthMm: 31, screwLengthMm: 30 })],
+  ["fastener-sizes", fasteners({ ...made("cap-screw"), insertLengthMm: 14 })],
+  ["screw-longer-than-room", fasteners({ ...made("sleeve-bolt"), screwLengthMm: 20 })],
+  ["screw-longer-than-room", fasteners({ ...made("cap-screw"), screwLengthMm: 9 })],
+  [
+    "pin-cuts-tang",
+    { ...hidden, fasteners: [{ ...pin, xMm: -40, yMm: stick.yMm, diameterMm: 18 } as Fastener] },
+  ],
+  ["pin-notches-tang", { ...hidden, fasteners: [{ ...pin, xMm: -40, yMm: stick.yMm + 5 }] }],
   ["seat-inside-tang", fasteners({ ...made("nutted-rod"), seatMm: 1 })],
   ["seat-outside-handle", fasteners({ ...made("sleeve-bolt"), seatMm: 30 })],
   ["waist-wheel-too-small", handle({ waist: { xMm: -60, chordMm: 80, wheelRadiusMm: 20 } })],

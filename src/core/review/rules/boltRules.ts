@@ -20,12 +20,12 @@ function lowest(s: Seat): number {
   return Math.min(...s.overSeatMm) + s.seatToSeatMm / 2;
 }
 
-/** A seat between what must stay under its head and over it, or null where the handle is too thin for both. */
-function betterSeat(c: RuleContext, s: Seat, f: Fastener): number | null {
+/** Seats between what must stay under a head and over it, the deepest and the farthest out; none where there is no room. */
+function betterSeats(c: RuleContext, s: Seat, f: Fastener): number[] {
   const floor = s.seatToSeatMm / 2 - s.underHeadMm;
   const low = upToTenth(floor + Math.max(c.limit("bolt-under-head"), f.diameterMm));
   const high = downToTenth(lowest(s) - c.limit("bolt-over-seat"));
-  return low <= high ? low : null;
+  return low < high ? [low, high] : low === high ? [low] : [];
 }
 
 function seatRule(
@@ -44,7 +44,6 @@ function seatRule(
         const { index, f, at } = placeOf(c.design, s.id);
         const [measured, least] = [measure(s), wanted(c, f)];
         if (measured >= least - ROUNDING) return [];
-        const seat = betterSeat(c, s, f);
         return [
           found(code, "warning", {
             at,
@@ -52,7 +51,7 @@ function seatRule(
             fastener: c.nameOf(f),
             measured,
             limit: least,
-            mend: seat === null ? null : setOne(`fasteners.${index}.seatMm`, seat),
+            mends: betterSeats(c, s, f).map((seat) => setOne(`fasteners.${index}.seatMm`, seat)),
           }),
         ];
       }),
@@ -92,31 +91,64 @@ function longerScrew(f: Fastener, index: number, missing: number, wanted: number
   return { kind: "set", changes };
 }
 
-const insert: Rule = {
-  code: "insert-length",
-  limit: 0.2,
+/** How much longer than the tang is thick an insert is: a little, and no more than that. */
+function insertRule(
+  code: "insert-length" | "insert-too-long",
+  limit: number,
+  wrong: (over: number, limit: number) => boolean,
+): Rule {
+  return {
+    code,
+    limit,
+    unit: "mm",
+    source: `${PRACTICE}: a little longer than the tang is thick, so that the scale pulls down on it`,
+    check: (c) => {
+      if (c.design.tang.kind === "hidden") return [];
+      return c.design.fasteners.flatMap((f, index): Found[] => {
+        const inserted = kindOf(f).insert(f);
+        if (!inserted) return [];
+        const tang = 2 * lineAt(c.layout.tangFace, f.xMm);
+        const measured = inserted.lengthMm - tang;
+        if (!wrong(measured, c.limit(code))) return [];
+        const value = upToTenth(tang + c.limit("insert-length"));
+        return [
+          found(code, "warning", {
+            at: { x: f.xMm, y: f.yMm },
+            subject: f.id,
+            fastener: c.nameOf(f),
+            measured,
+            limit: c.limit(code),
+            mend: setOne(`fasteners.${index}.${inserted.field}`, value),
+          }),
+        ];
+      });
+    },
+  };
+}
+
+/** A head or a nut over the finished surface: a little is dressed away, more is felt, and takes the head. */
+const proud: Rule = {
+  code: "bolt-head-proud",
+  limit: 0.5,
   unit: "mm",
-  source: `${PRACTICE}: a little longer than the tang is thick, so that the scale pulls down on it`,
-  check: (c) => {
-    if (c.design.tang.kind === "hidden") return [];
-    return c.design.fasteners.flatMap((f, index): Found[] => {
-      const inserted = kindOf(f).insert(f);
-      if (!inserted) return [];
-      const tang = 2 * lineAt(c.layout.tangFace, f.xMm);
-      const measured = inserted.lengthMm - tang;
-      if (measured >= c.limit("insert-length") - ROUNDING) return [];
+  source: PRACTICE,
+  check: (c) =>
+    c.seats().flatMap((s): Found[] => {
+      const { index, f, at } = placeOf(c.design, s.id);
+      const measured = -Math.min(...s.overHeadMm);
+      if (measured <= c.limit("bolt-head-proud") + ROUNDING) return [];
+      const deeper = downToTenth(s.seatToSeatMm / 2 - measured);
       return [
-        found("insert-length", "warning", {
-          at: { x: f.xMm, y: f.yMm },
-          subject: f.id,
+        found("bolt-head-proud", "warning", {
+          at,
+          subject: s.id,
           fastener: c.nameOf(f),
           measured,
-          limit: c.limit("insert-length"),
-          mend: setOne(`fasteners.${index}.${inserted.field}`, upToTenth(tang + c.limit("insert-length"))),
+          limit: c.limit("bolt-head-proud"),
+          mend: deeper > 0.3 ? setOne(`fasteners.${index}.seatMm`, deeper) : null,
         }),
       ];
-    });
-  },
+    }),
 };
 
 export const BOLT_RULES: readonly Rule[] = [
@@ -132,6 +164,8 @@ export const BOLT_RULES: readonly Rule[] = [
     (s) => Math.min(...s.overSeatMm),
     (c) => c.limit("bolt-over-seat"),
   ),
+  proud,
   engaged,
-  insert,
+  insertRule("insert-length", 0.2, (over, least) => over < least - ROUNDING),
+  insertRule("insert-too-long", 2, (over, most) => over > most + ROUNDING),
 ];
