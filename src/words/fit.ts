@@ -30,6 +30,8 @@ export const BORE_WORDS: Record<BoreUse, string> = {
 export const JOINT_WORDS: Record<GlueJoint["joint"], string> = {
   holes: "Holes filled",
   faces: "Faces of scales and liners",
+  segments: "Joints of segments and bolsters",
+  plates: "Faces of the guard's plates",
   pieces: "Faces between pieces",
   pins: "Round pins",
 };

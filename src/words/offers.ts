@@ -68,6 +68,8 @@ export function offerWords(
     }
     case "handle-length":
       return `Handle ${mm(mend.mm)} long, what is drilled through it moved along`;
+    case "unglue":
+      return "Leave out the glue round the tang, and pins through it";
     case "pull":
       return pullWords(mend, mm);
   }

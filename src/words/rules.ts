@@ -167,6 +167,13 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
     why: "Steel wants one diameter, bronze and brass one and a half, aluminium two.",
     mend: "Thread it deeper, or take a longer nut.",
   },
+  "held-for-good": {
+    name: "Glue or pins in what comes apart",
+    says: () =>
+      "The tang is held by a screw, to be taken apart, but glue or a pin through it would hold it for good.",
+    why: "What is glued or pinned is never taken apart again without breaking it.",
+    mend: "Leave the glue and the pins out, or say under Glue that what is screwed is glued as well.",
+  },
   "tang-short-in-handle": {
     name: "Length of a hidden tang",
     says: (f) => `The tang reaches ${percent(f.measured)} of the handle; half at least, better two thirds.`,

@@ -1,5 +1,7 @@
+import { kindOf } from "../fasteners/registry";
 import { clamp } from "../number";
 import { type SizedShapeKind, shapeFor } from "../pieceShapes/registry";
+import { materialById } from "../stock/materials";
 import { endKindOf, newEnd } from "../tangEnds/registry";
 import { plainFullTang, round } from "./create";
 import type {
@@ -8,6 +10,7 @@ import type {
   BlockHole,
   Bolster,
   Design,
+  Fastener,
   FullTang,
   HiddenTang,
   Piece,
@@ -123,14 +126,50 @@ export function withMetalGrip(design: Design, material: string): Design {
   };
 }
 
-/** The knife with another end of its hidden tang, the bar made as long as that end asks for. */
+/**
+ * The knife with another end of its hidden tang, the bar made as long as that end asks for. What comes apart is not
+ * glued, nor pinned through its tang; what glue alone holds is.
+ */
 export function withEnd(design: Design, kind: BarEnd["kind"]): Design {
   const { tang } = design;
   if (tang.kind !== "hidden" || tang.end.kind === kind) return design;
   const reach = handleReach(design);
   const end = newEnd(kind, design.blade.steel);
   const lengthMm = endKindOf({ kind }).barLengthMm(reach) ?? tang.lengthMm;
-  return { ...design, tang: { ...tang, lengthMm: round(Math.max(5, lengthMm)), end } };
+  const next: Design = { ...design, tang: { ...tang, lengthMm: round(Math.max(5, lengthMm)), end } };
+  return endKindOf({ kind }).comesApart ? unglued(next) : endKindOf({ kind }).glueOnly ? glued(next) : next;
+}
+
+const isAdhesive = (material: string | null) =>
+  material !== null && materialById(material)?.class === "adhesive";
+
+/** A hidden tang without glue round it and without pins through it. */
+export function unglued(design: Design): Design {
+  const { tang, guard, fasteners } = design;
+  if (tang.kind !== "hidden") return design;
+  const left = (fill: string | null) => (isAdhesive(fill) ? null : fill);
+  return {
+    ...design,
+    tang: { ...tang, hole: { ...tang.hole, fill: left(tang.hole.fill) } },
+    guard: guard && { ...guard, slot: { ...guard.slot, fill: left(guard.slot.fill) } },
+    fasteners: fasteners.filter((f) => !pinsTang(tang, f)),
+  };
+}
+
+function glued(design: Design): Design {
+  const { tang } = design;
+  return tang.kind === "hidden" && tang.hole.fill === null
+    ? { ...design, tang: { ...tang, hole: { ...tang.hole, fill: "epoxy" } } }
+    : design;
+}
+
+/** Whether a fastener's hole goes through a bar. */
+export function pinsTang(tang: Bar, f: Fastener): boolean {
+  const r = kindOf(f).tangBoreMm(f) / 2;
+  if (f.xMm - r > 0 || f.xMm + r < -tang.lengthMm) return false;
+  const share = Math.max(0, Math.min(1, -f.xMm / tang.lengthMm));
+  const half = (tang.frontHeightMm + (tang.endHeightMm - tang.frontHeightMm) * share) / 2;
+  return Math.abs(f.yMm - tang.yMm) < half + r;
 }
 
 /** The hole of a block to begin from, fitted to the bar. */

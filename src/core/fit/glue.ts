@@ -1,15 +1,23 @@
 import { assemble } from "../assembly/assemble";
 import type { Assembly, Part } from "../assembly/types";
-import type { Design } from "../design/schema";
+import type { Contour } from "../curve/contour";
+import type { Design, Guard } from "../design/schema";
 import { kindOf } from "../fasteners/registry";
+import { fittingsOn } from "../guardFittings/registry";
+import { guardWidthAt } from "../layout/guard";
 import { layoutOf } from "../layout/layout";
+import { linersThickness } from "../layout/scales";
+import { lineAt } from "../solids/line";
+import type { Region } from "../solids/region";
 import { materialById } from "../stock/materials";
 import { isOily } from "../stock/working";
+import { INSIDE_MM } from "../tolerances";
 import { DEFAULT_FINENESS, integrate } from "../weigh/integrate";
+import { isDry } from "./dry";
 
 /** Volume of adhesive that one kind of joint takes, mm³. */
 export interface GlueJoint {
-  readonly joint: "holes" | "faces" | "pins" | "pieces";
+  readonly joint: "holes" | "faces" | "segments" | "plates" | "pieces" | "pins";
   readonly volumeMm3: number;
 }
 
@@ -41,10 +49,10 @@ function roundPin(diameterMm: number, lengthMm: number, lineMm: number): number 
   return (Math.PI / 4) * ((diameterMm + 2 * lineMm) ** 2 - diameterMm ** 2) * lengthMm;
 }
 
-/** Area that an outline encloses, mm². */
-function areaOf(design: Design): number {
-  const { outline } = layoutOf(design);
-  const [x0, x1] = outline.xRange;
+/** Area from the side between two stations, mm². */
+function areaBetween(outline: Contour, from: number, to: number): number {
+  const [x0, x1] = [Math.max(from, outline.xRange[0]), Math.min(to, outline.xRange[1])];
+  if (!(x1 > x0)) return 0;
   const n = 200;
   let area = 0;
   for (let i = 0; i < n; i++) {
@@ -54,41 +62,117 @@ function areaOf(design: Design): number {
   return area;
 }
 
+/** Rows that a cross-section's area is summed over. */
+const ROWS = 80;
+
+/** Area of a body's cross-section at a station, mm²; what lies within `insideMm` of the middle plane left out. */
+function sectionAt(body: Region, x: number, insideMm = 0): number {
+  const slice = body.sliceAt(x);
+  let area = 0;
+  for (let k = 0; slice?.ys && k + 1 < slice.ys.length; k += 2) {
+    const step = (slice.ys[k + 1] - slice.ys[k]) / ROWS;
+    for (let i = 0; i < ROWS; i++) {
+      const y = slice.ys[k] + (i + 0.5) * step;
+      area += step * (Math.max(0, slice.high(y) - insideMm) + Math.max(0, -slice.low(y) - insideMm));
+    }
+  }
+  return area;
+}
+
+/** Areas that are glued face to face, mm², by the kind of joint; nothing of what screws hold together dry. */
+function gluedAreas(design: Design): Readonly<Record<"faces" | "segments" | "plates" | "pieces", number>> {
+  const areas = { faces: 0, segments: 0, plates: 0, pieces: 0 };
+  if (isDry(design)) return areas;
+  const { handle, guard, tang } = design;
+  const layout = layoutOf(design);
+  const { outline, body, span, frontX, tangFace } = layout;
+  if (guard && !guard.mesh && tang.kind !== "full") {
+    // Between its plates, and behind them to the handle's front, all but where the tang goes through.
+    const { highY, lowY, halfMm } = layout.tangAt(0);
+    const hole = 2 * halfMm * (highY - lowY);
+    const face = areaOfFace(guard) - hole;
+    areas.plates += (guard.plates.length - 1) * Math.max(0, face);
+    areas.plates += Math.max(0, sectionAt(body, frontX - INSIDE_MM) - hole);
+  }
+  if (handle.kind === "scales") {
+    const { front, rear } = handle.bolsters;
+    const bolsters =
+      (front ? areaBetween(outline, span[1] - front.lengthMm, span[1]) : 0) +
+      (rear ? areaBetween(outline, span[0], span[0] + rear.lengthMm) : 0);
+    const scales = areaBetween(outline, span[0], span[1]) - bolsters;
+    // Bolsters lie on the tang itself, scales on the liners.
+    areas.faces = 2 * (bolsters + scales * (handle.liners.length + 1));
+    const liners = linersThickness(handle);
+    const joint = (x: number) => sectionAt(body, x, lineAt(tangFace, x) + liners);
+    for (const j of handle.joints) areas.segments += (j.divider ? 2 : 1) * joint(j.xMm);
+    if (front) areas.segments += joint(span[1] - front.lengthMm);
+    if (rear) areas.segments += joint(span[0] + rear.lengthMm);
+    return areas;
+  }
+  const stations = layout.pieces;
+  for (let i = 1; i < stations.length; i++) {
+    const x = stations[i][1];
+    const { highY, lowY, halfMm } = layout.tangAt(x);
+    const hole = tang.kind === "hidden" && x > -tang.lengthMm ? 2 * halfMm * (highY - lowY) : 0;
+    areas.pieces += Math.max(0, sectionAt(body, x) - hole);
+  }
+  return areas;
+}
+
+/** Area of a guard's face from the front, mm². */
+function areaOfFace(guard: Guard): number {
+  const n = 200;
+  const step = (guard.aboveMm + guard.belowMm) / n;
+  let area = 0;
+  for (let i = 0; i < n; i++) area += step * guardWidthAt(guard, -guard.belowMm + (i + 0.5) * step);
+  return area;
+}
+
+/** Everything that is put together while the glue is wet. */
+function partsOf({ handle, guard, tang, fasteners }: Design): number {
+  const plates = guard ? (guard.mesh ? 1 : guard.plates.length) + fittingsOn(guard).length : 0;
+  const inPlane = tang.kind === "framed" || (tang.kind === "full" && tang.short) ? 1 : 0;
+  const onSides =
+    handle.kind === "scales"
+      ? 2 *
+        (1 +
+          handle.liners.length +
+          handle.joints.length +
+          handle.joints.filter((j) => j.divider).length +
+          (handle.bolsters.front ? 1 : 0) +
+          (handle.bolsters.rear ? 1 : 0))
+      : handle.pieces.length + handle.rings.length;
+  return fasteners.length + plates + inPlane + onSides;
+}
+
 /**
- * What to mix: fills of holes as they are weighed, and glue lines between scales, liners and tang, between pieces, and
- * round pins. Volumes in mm³ (1 ml is 1,000), masses in g.
+ * What to mix: fills of holes as they are weighed, and glue lines between scales, liners and tang, between segments,
+ * between a guard's plates and behind them, between pieces, and round pins. What screws hold together dry takes none.
+ * Volumes in mm³ (1 ml is 1,000), masses in g.
  */
 export function gluePlan(design: Design, throughMm: ReadonlyMap<string, number>): GluePlan {
-  const { fitUp, handle, tang } = design;
+  const { fitUp } = design;
   const { glue } = fitUp;
   const assembly = assemble(design);
-  const holes = glueVolume(assembly);
-  const faces = handle.kind === "scales" ? 2 * (handle.liners.length + 1) * areaOf(design) * glue.lineMm : 0;
   const glued = design.fasteners.filter((f) => kindOf(f).glued);
   const pins = glued.reduce(
     (s, f) => s + roundPin(f.diameterMm, kindOf(f).lengthMm(f) ?? throughMm.get(f.id) ?? 0, glue.lineMm),
     0,
   );
-  const joints = handle.kind === "stack" ? handle.pieces.length - 1 + (design.guard ? 1 : 0) : 0;
-  const section = handle.kind === "stack" ? sectionArea(design) : 0;
+  const areas = gluedAreas(design);
   const list: GlueJoint[] = [
-    { joint: "holes", volumeMm3: holes },
-    { joint: "faces", volumeMm3: faces },
-    { joint: "pieces", volumeMm3: joints * section * glue.lineMm },
-    { joint: "pins", volumeMm3: pins },
+    { joint: "holes", volumeMm3: glueVolume(assembly) },
+    { joint: "faces", volumeMm3: areas.faces * glue.lineMm },
+    { joint: "segments", volumeMm3: areas.segments * glue.lineMm },
+    { joint: "plates", volumeMm3: areas.plates * glue.lineMm },
+    { joint: "pieces", volumeMm3: areas.pieces * glue.lineMm },
+    { joint: "pins", volumeMm3: isDry(design) ? 0 : pins },
   ].filter((j): j is GlueJoint => j.volumeMm3 > 0);
   const netMm3 = list.reduce((s, j) => s + j.volumeMm3, 0);
   const mixMm3 = netMm3 * (1 + glue.wasteShare);
   const mlA = (mixMm3 / 1000) * (glue.ratio / (1 + glue.ratio));
   const mlB = mixMm3 / 1000 - mlA;
-  const parts =
-    design.fasteners.length +
-    (handle.kind === "scales"
-      ? 2 * (1 + handle.liners.length + handle.joints.length) +
-        (handle.bolsters.front ? 2 : 0) +
-        (handle.bolsters.rear ? 2 : 0)
-      : handle.pieces.length) +
-    (tang.kind === "framed" ? 1 : 0);
+  const parts = partsOf(design);
   const rate = settingRate(glue.shopC, glue.atC);
   const made = [
     ...new Set(
@@ -120,13 +204,4 @@ function glueVolume(assembly: Assembly): number {
   if (!assembly.parts.some(isGlue)) return 0;
   const moments = integrate(assembly, DEFAULT_FINENESS, isGlue);
   return assembly.parts.reduce((sum, part, i) => sum + (isGlue(part) ? moments[i].v : 0), 0);
-}
-
-/** Mean area of the handle's cross-section, an ellipse of its height and thickness, mm². */
-function sectionArea(design: Design): number {
-  const { plan } = design.handle;
-  const thick = plan.reduce((s, p) => s + p.halfMm + (p.leftHalfMm ?? p.halfMm), 0) / plan.length;
-  const { outline } = layoutOf(design);
-  const length = outline.xRange[1] - outline.xRange[0];
-  return length > 0 ? (Math.PI / 4) * thick * (areaOf(design) / length) : 0;
 }

@@ -1,8 +1,11 @@
 import { describe, expect, it } from "vitest";
-import { withTang } from "../design/constructions";
+import { newBolster, newPiece, withEnd, withTang } from "../design/constructions";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { newDesign } from "../design/create";
+import { newGuard } from "../design/guards";
 import { plainKnife as plain } from "../design/plainKnife.fixtures";
+import type { Design } from "../design/schema";
+import { newFastener } from "../fasteners/registry";
 import { weigh } from "../weigh/weigh";
 import { gluePlan, settingRate } from "./glue";
 import { cutList, rodList } from "./stockList";
@@ -26,6 +29,72 @@ describe("glue", () => {
     // Two faces of 100 × 24 mm on each side of the tang.
     const scales = gluePlan(plain(sound), new Map());
     expect(scales.joints.find((j) => j.joint === "faces")?.volumeMm3).toBeCloseTo(2 * 2400 * 0.1, 0);
+  });
+
+  it("counts every joint: plates of a guard, segments, bolsters, each spacer at its own place", () => {
+    const line = 0.1;
+    const joint = (design: Design, of: string) =>
+      (gluePlan(
+        { ...design, fitUp: { ...design.fitUp, glue: { ...design.fitUp.glue, lineMm: line } } },
+        new Map(),
+      ).joints.find((j) => j.joint === of)?.volumeMm3 ?? 0) / line;
+    const box = plain(hidden);
+    if (box.handle.kind !== "stack" || box.tang.kind !== "hidden") throw new Error("no pieces");
+    const bar = { frontHeightMm: 12, endHeightMm: 12, frontThicknessMm: 4, endThicknessMm: 4, lengthMm: 60 };
+    const pieces = [
+      newPiece("a", "ferrule", "brass-260", 10),
+      newPiece("b", "spacer", "g10", 2),
+      newPiece("c", "block", "walnut-black", 60),
+      newPiece("d", "butt-plate", "brass-260", 6),
+    ];
+    const stacked: Design = { ...box, tang: { ...box.tang, ...bar }, handle: { ...box.handle, pieces } };
+    // 24 × 20 mm less the tang's 12 × 4 at two joints, whole behind the tang's end at the third.
+    expect(joint(stacked, "pieces")).toBeCloseTo(2 * (480 - 48) + 480, 3);
+    const plates = [3, 1, 3].map((thicknessMm) => ({ material: "brass-260", thicknessMm, printed: null }));
+    const guard = { ...newGuard(stacked), plates, aboveMm: 15, belowMm: 15, widthMm: 18, roundness: 0 };
+    expect(joint({ ...stacked, guard }, "plates")).toBeCloseTo(2 * (540 - 48) + 480 - 48, 2);
+    const scales = plain(sound);
+    if (scales.handle.kind !== "scales") throw new Error("no scales");
+    const front = { ...newBolster("brass-260"), lengthMm: 20, tiltDeg: 0, dovetailDeg: 0 };
+    const liners = [{ material: "g10", thicknessMm: 1 }];
+    const divider = { material: "g10", thicknessMm: 1 };
+    const joints = [{ id: "j", xMm: -60, tiltDeg: 0, divider, right: "g10", left: "g10" }];
+    const many: Design = {
+      ...scales,
+      handle: { ...scales.handle, liners, joints, bolsters: { front, rear: null } },
+    };
+    // The bolsters on the tang, the scales on liners on the tang, both sides.
+    expect(joint(many, "faces")).toBeCloseTo(2 * (20 * 24 + 2 * 80 * 24), 1);
+    // Behind the bolsters one face, round the divider two, each 24 × 7 mm on both sides.
+    expect(joint(many, "segments")).toBeCloseTo(3 * 2 * 24 * 7, 1);
+    // Two scales in two segments, liners, dividers and bolsters, on both sides.
+    expect(gluePlan(many, new Map()).parts).toBe(2 * (1 + 1 + 1 + 1 + 1));
+    expect(gluePlan({ ...stacked, guard }, new Map()).parts).toBe(3 + 4);
+  });
+
+  it("is none of what screws hold together, unless its maker wants it", () => {
+    const bolt = newFastener("sleeve-bolt", "b", { xMm: -50, yMm: 0 }, 4);
+    const screwed = { ...plain(sound), fasteners: [bolt] };
+    const faces = (design: Design) => gluePlan(design, new Map()).joints.map((j) => j.joint);
+    expect(faces(screwed)).toEqual([]);
+    const glue = { ...screwed.fitUp.glue, screwedToo: true };
+    expect(faces({ ...screwed, fitUp: { ...screwed.fitUp, glue } })).toEqual(["faces"]);
+    const pin = newFastener("pin", "p", { xMm: -20, yMm: 0 }, 4);
+    expect(faces({ ...screwed, fasteners: [bolt, pin] })).toContain("faces");
+  });
+
+  it("a tang that is screwed from the butt is left without fill and cross pins, and glued again as it was", () => {
+    const pinned: Design = {
+      ...hidden,
+      fasteners: [
+        newFastener("pin", "p", { xMm: -40, yMm: hidden.tang.kind === "hidden" ? hidden.tang.yMm : 0 }, 4),
+      ],
+    };
+    const apart = withEnd(pinned, "take-down");
+    expect(apart.tang).toMatchObject({ hole: { fill: null } });
+    expect(apart.fasteners).toEqual([]);
+    expect(gluePlan(apart, new Map()).netMm3).toBe(0);
+    expect(withEnd(apart, "plain").tang).toMatchObject({ hole: { fill: "epoxy" } });
   });
 
   it("sets half as fast for each 10 °C colder, and waits a day at least: common practice", () => {

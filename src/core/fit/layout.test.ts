@@ -79,7 +79,9 @@ describe("pins", () => {
     expect(a.webMm).toBeCloseTo(Math.hypot(50, 2) - 5, 9);
     expect(a.throughMm).toBeCloseTo(20, 6);
     expect(a.blankMm).toBeCloseTo(20 + 2 * 0.75 * 5, 6);
-    expect(jigPitches([a, b])).toEqual([50]);
+    expect(jigPitches([a, b])).toEqual([
+      { alongMm: 50, apartMm: expect.closeTo(Math.hypot(50, b.aboveAxisMm - a.aboveAxisMm), 9) },
+    ]);
   });
 
   it("are spread, mirrored and aligned", () => {

@@ -60,9 +60,18 @@ export const pinLayout = remembered((design: Design): readonly PinPlace[] => {
     });
 });
 
-/** Distances between neighbouring fasteners along the axis: what a drilling jig is set to. */
-export function jigPitches(places: readonly PinPlace[]): number[] {
-  return places.slice(1).map((p, i) => p.behindMm - places[i].behindMm);
+/** From one hole to the next: what a drilling jig is set to, and what of that is along the axis. */
+export interface Pitch {
+  readonly apartMm: number;
+  readonly alongMm: number;
+}
+
+/** Distances between neighbouring fasteners, from the front. */
+export function jigPitches(places: readonly PinPlace[]): Pitch[] {
+  return places.slice(1).map((p, i) => {
+    const alongMm = p.behindMm - places[i].behindMm;
+    return { alongMm, apartMm: Math.hypot(alongMm, p.aboveAxisMm - places[i].aboveAxisMm) };
+  });
 }
 
 /**

@@ -11,7 +11,7 @@ import { type GuardSlot, guardSlot, type PieceSlot, pieceSlots } from "./guardSl
 import { bevelLeft, type Girth, girths, gripLength, wantedGrip } from "./hand";
 import { movement, type PieceMovement } from "./movement";
 import { nearestDrill, pickDrill } from "./pickDrill";
-import { jigPitches, type PinPlace, pinLayout, taperShim } from "./pinLayout";
+import { jigPitches, type PinPlace, type Pitch, pinLayout, taperShim } from "./pinLayout";
 import { screwSizes, tapDrillMm, threadOf } from "./screws";
 import { type Seat, seats } from "./seats";
 import { type CutPiece, cutList, rodList } from "./stockList";
@@ -35,7 +35,7 @@ export interface Bore {
 export interface FitSheet {
   readonly bores: readonly Bore[];
   readonly pins: readonly PinPlace[];
-  readonly jigPitchesMm: readonly number[];
+  readonly jigPitches: readonly Pitch[];
   readonly taperShim: { readonly angleDeg: number; readonly shimMm: number } | null;
   readonly slot: GuardSlot | null;
   readonly pieceSlots: readonly PieceSlot[];
@@ -134,7 +134,7 @@ export function fitSheet(design: Design): FitSheet {
   return {
     bores: boresOf(design),
     pins,
-    jigPitchesMm: jigPitches(pins),
+    jigPitches: jigPitches(pins),
     taperShim: taperShim(design),
     slot: guardSlot(design, ownedDrills(design.fitUp.drills)),
     pieceSlots: pieceSlots(design),

@@ -1,3 +1,4 @@
+import { unglued } from "../design/constructions";
 import { putAt } from "../design/path";
 import type { Design } from "../design/schema";
 import { handleLength, withHandleLength } from "../layout/handleLengths";
@@ -28,6 +29,8 @@ export function applyMend(design: Design, mend: Mend): Design {
     }
     case "handle-length":
       return stretched(design, mend.mm);
+    case "unglue":
+      return unglued(design);
     case "pull":
       return withLevers(design, new Map([[mend.lever, mend.amount]])) ?? design;
   }

@@ -136,6 +136,11 @@ export const TRIPS: Record<TradeRule, Design> = {
   "insert-too-long": pins(sound, ...all, { ...screw, insertLengthMm: 7 }),
   "bolt-head-proud": pins(sound, ...all, { ...good, seatMm: 9.1, headThicknessMm: 3, screwLengthMm: 14 }),
   "thread-engagement": end("take-down", { engagedMm: 2 }),
+  "held-for-good": (() => {
+    const apart = end("take-down", {});
+    const { hole } = stickOf(apart);
+    return withStick({ hole: { ...hole, fill: "epoxy" } }, apart);
+  })(),
   "tang-short-in-handle": withStick({ lengthMm: 40 }),
   "shoulder-sharp": withStick({ shoulderRadiusMm: 0 }),
   "tang-stress": fitted(hidden, { loads: { ...hidden.fitUp.loads, edgeN: 700 } }),

@@ -28,6 +28,7 @@ export const TRADE_RULES = [
   "insert-too-long",
   "bolt-head-proud",
   "thread-engagement",
+  "held-for-good",
   "tang-short-in-handle",
   "shoulder-sharp",
   "tang-stress",
@@ -104,5 +105,7 @@ export type Mend =
       readonly trim: { readonly index: number; readonly lengthMm: number };
     }
   | { readonly kind: "handle-length"; readonly mm: number }
+  /** What comes apart is left without glue, and without pins through its tang. */
+  | { readonly kind: "unglue" }
   /** One lever of the balance bench, by so much. */
   | { readonly kind: "pull"; readonly lever: string; readonly amount: number };

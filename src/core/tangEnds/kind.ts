@@ -89,6 +89,8 @@ export interface TangEndKindOf<K extends string, F extends Fields, R = EndRecord
   readonly beforeHardening: boolean;
   /** Whether it is hammered over, which asks for something hard under it. */
   readonly peened: boolean;
+  /** Whether it is made to be taken apart again. */
+  readonly comesApart: boolean;
   /** Whether glue alone holds it. */
   readonly glueOnly: boolean;
   /** Diameter of the rod that runs on behind the bar; null where none does. A rod of the tang itself goes through the guard. */
@@ -116,6 +118,7 @@ export function tangEndKind<const K extends string, const F extends Fields>(
     through: true,
     beforeHardening: false,
     peened: false,
+    comesApart: false,
     glueOnly: false,
     rod: () => null,
     letIn: () => false,

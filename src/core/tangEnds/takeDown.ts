@@ -99,5 +99,6 @@ export const takeDown = tangEndKind({
   hardware: "butt-screw",
   minutes: 45,
   beforeHardening: true,
+  comesApart: true,
   rod: (e) => ({ diameterMm: e.diameterMm, ofTang: false }),
 });

@@ -5,7 +5,7 @@ import { printMass } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { JOINT_WORDS } from "@/words/fit";
 
-import { LengthAt, ShareAt } from "../fields/bound";
+import { LengthAt, ShareAt, YesAt } from "../fields/bound";
 import { Fact, Figures, Note, Section } from "./Section";
 
 const ml = (mm3: number) => `${(mm3 / 1000).toFixed(2)} ml`;
@@ -71,6 +71,7 @@ function GlueSettings() {
       <ShareAt at="fitUp.glue.atC" label="Both at, °C" unit="" />
       <ShareAt at="fitUp.glue.shopC" label="The shop has, °C" unit="" />
       <ShareAt at="fitUp.glue.minutesAPart" label="Minutes a part" unit="" />
+      <YesAt at="fitUp.glue.screwedToo" label="Glue what is screwed as well" />
     </>
   );
 }

@@ -69,10 +69,15 @@ export function LayoutSection({ sheet }: { sheet: FitSheet }) {
           { name: "Blank", number: true, of: (p) => length(p.blankMm) },
         ]}
       />
-      {sheet.jigPitchesMm.length > 0 && (
-        <Fact name="Drilling jig, from hole to hole along the axis">
-          {sheet.jigPitchesMm.map(length).join(" · ")}
-        </Fact>
+      {sheet.jigPitches.length > 0 && (
+        <>
+          <Fact name="Drilling jig, from hole to hole">
+            {sheet.jigPitches.map((p) => length(p.apartMm)).join(" · ")}
+          </Fact>
+          <Fact name="The same along the axis">
+            {sheet.jigPitches.map((p) => length(p.alongMm)).join(" · ")}
+          </Fact>
+        </>
       )}
       {sheet.taperShim && (
         <Fact name="Tapered tang">

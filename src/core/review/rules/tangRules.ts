@@ -2,6 +2,7 @@ import { handleReach } from "../../design/constructions";
 import { holesOf, slotsOf } from "../../design/openings";
 import type { Design } from "../../design/schema";
 import { isCutLater } from "../../design/starts";
+import { holdsOf } from "../../fit/dry";
 import { engagementOf } from "../../fit/screws";
 import { tangStress } from "../../fit/strength";
 import { tangWalls, thinnerTang, thinnest } from "../../fit/walls";
@@ -189,6 +190,25 @@ const engagement: Rule = {
   },
 };
 
+/** What is made to come apart, and would not. */
+const forGood: Rule = {
+  code: "held-for-good",
+  limit: 0,
+  unit: "none",
+  source: PRACTICE,
+  check: ({ design }) => {
+    const holds = holdsOf(design);
+    if (!holds || design.tang.kind === "full") return [];
+    const [pin] = holds.pins;
+    return [
+      found("held-for-good", "warning", {
+        at: pin ? { x: pin.xMm, y: pin.yMm } : { x: -design.tang.lengthMm / 2, y: design.tang.yMm },
+        mend: { kind: "unglue" },
+      }),
+    ];
+  },
+};
+
 export const TANG_RULES: readonly Rule[] = [
   wallRule("wall-in-wood", 3),
   wallRule("wall-in-laminate", 2),
@@ -198,4 +218,5 @@ export const TANG_RULES: readonly Rule[] = [
   sharp,
   stress,
   engagement,
+  forGood,
 ];
