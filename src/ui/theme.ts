@@ -119,6 +119,10 @@ const config = defineConfig({
     },
     ".readout-findings": { flex: "1", minWidth: "0", maxHeight: "92px", overflowY: "auto" },
     "[data-old] .figure-value, [data-old] .figure-below": { opacity: 0.5 },
+    // A lock shows where it is locked, and where it can be: under the pointer or by the keyboard.
+    ".lock-toggle": { opacity: 0, minWidth: "5", height: "5", color: "graphite" },
+    ".lockable:hover .lock-toggle, .lock-toggle:focus-visible, .lock-toggle[data-locked]": { opacity: 1 },
+    ".lock-toggle[data-locked]": { color: "bronze" },
     ".figures-old": { color: "graphite" },
     ".figure-value": { display: "block", fontSize: "2xl", fontWeight: "600", lineHeight: "1.1" },
     ".figure-below": { fontSize: "sm", color: "graphite", lineHeight: "1.2", whiteSpace: "pre-line" },

@@ -1,4 +1,5 @@
 import { handleReach, newRecess } from "../design/constructions";
+import { keepsLocks } from "../design/locks";
 import { type MaterialPlace, materialAt, withMaterial } from "../design/materialPlaces";
 import type { Design, Piece } from "../design/schema";
 import { openSpot } from "../fit/openSpot";
@@ -236,8 +237,23 @@ function materialLevers(design: Design): Lever[] {
   });
 }
 
-/** Every change that could be made to this knife, lengths first. */
+/** Every change that could be made to this knife, lengths first; none that would change what its maker has locked. */
 export function leversOf(design: Design): Lever[] {
+  const levers = all(design);
+  if (design.locked.length === 0) return levers;
+  return levers.flatMap((lever): Lever[] => {
+    const apply: Lever["apply"] = (d, amount) => {
+      const next = lever.apply(d, amount);
+      return next && keepsLocks(d, next) ? next : null;
+    };
+    const moves = [lever.step, -lever.step].some(
+      (amount) => amount >= lever.low && amount <= lever.high && apply(design, amount) !== null,
+    );
+    return moves ? [{ ...lever, apply }] : [];
+  });
+}
+
+function all(design: Design): Lever[] {
   return [
     ...tangLevers(design),
     ...bladeLevers(design),

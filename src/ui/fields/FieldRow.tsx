@@ -1,5 +1,7 @@
+"use client";
 import { Field, Grid, GridItem } from "@chakra-ui/react";
 import type { ReactNode } from "react";
+import { LockableLabel } from "./LockToggle";
 
 interface FieldRowProps {
   readonly label: string;
@@ -21,9 +23,7 @@ export function FieldRow({ label, help, wrong, wide, children }: FieldRowProps) 
         w="full"
         alignItems="center"
       >
-        <Field.Label color="ink" fontWeight="400">
-          {label}
-        </Field.Label>
+        <LockableLabel label={label} />
         {children}
         {(wrong || help) && (
           <GridItem colSpan={wide ? 1 : 2}>

@@ -5,6 +5,7 @@ import { MATERIALS } from "@/core/stock/materials";
 import type { MaterialClass } from "@/core/stock/types";
 import { HAZARD_WORDS, MATERIAL_CLASS_WORDS } from "@/words/materials";
 import { useSteady } from "../useSteady";
+import { LockableLabel } from "./LockToggle";
 
 interface MaterialFieldProps {
   readonly label: string;
@@ -29,9 +30,7 @@ const Chooser = memo(function Chooser(props: MaterialFieldProps) {
   const unknown = value !== "" && !chosen;
   return (
     <Field.Root invalid={unknown}>
-      <Field.Label color="ink" fontWeight="400">
-        {label}
-      </Field.Label>
+      <LockableLabel label={label} />
       <NativeSelect.Root size="sm">
         <NativeSelect.Field bg="ground" value={value} onChange={(e) => onChange(e.target.value)}>
           {none !== undefined && <option value="">{none}</option>}

@@ -11,6 +11,7 @@ import { useBench, useDesign } from "../bench/BenchContext";
 import { useSteady } from "../useSteady";
 import { ChoiceField } from "./ChoiceField";
 import { LengthField } from "./LengthField";
+import { LockAt } from "./LockToggle";
 import { FOR_FILLS, MaterialField } from "./MaterialField";
 import { ShareField } from "./ShareField";
 
@@ -62,15 +63,17 @@ export const LengthAt = memo(function LengthAt(
   const sign = props.behind ? -1 : 1;
   const { min, max } = shown(limits, props.at, sign);
   return (
-    <LengthField
-      label={props.label}
-      help={props.help}
-      min={props.min ?? min}
-      max={props.max ?? max}
-      digits={props.digits}
-      mm={sign * mm + 0}
-      onChange={(to) => put(sign * to + 0)}
-    />
+    <LockAt value={props.at}>
+      <LengthField
+        label={props.label}
+        help={props.help}
+        min={props.min ?? min}
+        max={props.max ?? max}
+        digits={props.digits}
+        mm={sign * mm + 0}
+        onChange={(to) => put(sign * to + 0)}
+      />
+    </LockAt>
   );
 });
 
@@ -92,7 +95,11 @@ export const ShareAt = memo(function ShareAt(
   const [value, put] = useAt<number>(at, props.label);
   if (typeof value !== "number") return null;
   const { min, max } = shown(limits, at, 1);
-  return <ShareField {...rest} min={props.min ?? min} max={props.max ?? max} value={value} onChange={put} />;
+  return (
+    <LockAt value={at}>
+      <ShareField {...rest} min={props.min ?? min} max={props.max ?? max} value={value} onChange={put} />
+    </LockAt>
+  );
 });
 
 /** A weight in the maker's unit. */
@@ -105,7 +112,9 @@ export const MassAt = memo(function MassAt(props: Bound & { min?: number; max?: 
 export const MaterialAt = memo(function MaterialAt(props: Bound & { classes: readonly MaterialClass[] }) {
   const [value, put] = useAt<string>(props.at, props.label);
   return typeof value === "string" ? (
-    <MaterialField label={props.label} classes={props.classes} value={value} onChange={put} />
+    <LockAt value={props.at}>
+      <MaterialField label={props.label} classes={props.classes} value={value} onChange={put} />
+    </LockAt>
   ) : null;
 });
 
