@@ -40,3 +40,6 @@ export const JOINT_WORDS: Record<GlueJoint["joint"], string> = {
 export function itemWords(ids: readonly string[]): string {
   return ids.map((id) => id.replace(/-/g, " ")).join(", ");
 }
+
+/** Which way a piece of stock is measured. */
+export const SIZE_WORDS = { lengthMm: "length", heightMm: "height", thicknessMm: "thickness" } as const;

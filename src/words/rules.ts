@@ -1,6 +1,7 @@
 import type { Finding, TradeRule } from "@/core/review/types";
 import { materialById } from "@/core/stock/materials";
 import { fastenerWords } from "./fasteners";
+import { SIZE_WORDS } from "./fit";
 import { cutName, partName } from "./parts";
 
 /** Prints a length, or a weight, in the maker's units; nothing measured is a dash. */
@@ -196,7 +197,8 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
   },
   "stock-too-small": {
     name: "Stock for a piece",
-    says: (f, mm) => `${f.piece ? cutName(f.piece) : f.subject}: the stock is ${mm(f.measured)} too small.`,
+    says: (f, mm) =>
+      `${f.piece ? cutName(f.piece) : f.subject}: the stock is ${mm(f.measured)} too small${f.size ? ` in ${SIZE_WORDS[f.size]}` : ""}.`,
     why: "Kerf and shaping need their room round the finished piece.",
     mend: "Take larger stock, or make the piece smaller.",
   },

@@ -5,6 +5,7 @@ import { newDesign } from "../design/create";
 import { newGuard } from "../design/guards";
 import { plainKnife as plain } from "../design/plainKnife.fixtures";
 import type { Design } from "../design/schema";
+import { newMeasured } from "../design/starts";
 import { newFastener } from "../fasteners/registry";
 import { weigh } from "../weigh/weigh";
 import { gluePlan, settingRate } from "./glue";
@@ -108,7 +109,11 @@ describe("glue", () => {
 
 describe("stock", () => {
   it("is the finished box with shaping room on every side and a kerf", () => {
-    const [pair] = cutList(plain(sound));
+    const [blade, pair] = cutList(plain(sound));
+    // Blade and tang in one bar: 105 ahead and 100 behind, from the tip's edge to the tang's spine, as thick as stock.
+    expect(blade).toMatchObject({ id: "blade", material: "steel-1084", grain: null, made: "sawn" });
+    expect(blade.sawnMm.lengthMm).toBeCloseTo(205 + 3 + 1.5, 1);
+    expect(blade.sawnMm.thicknessMm).toBe(4);
     expect(pair.finishedMm).toMatchObject({
       lengthMm: expect.closeTo(100, 6),
       heightMm: expect.closeTo(24, 6),
@@ -126,7 +131,7 @@ describe("stock", () => {
   it("that is too small says by how much", () => {
     const have = [{ piece: "scale:pair", lengthMm: 90, heightMm: 40, thicknessMm: 9.5 }];
     const base = plain(sound);
-    const [pair] = cutList({ ...base, fitUp: { ...base.fitUp, stock: { ...base.fitUp.stock, have } } });
+    const [, pair] = cutList({ ...base, fitUp: { ...base.fitUp, stock: { ...base.fitUp.stock, have } } });
     expect(pair.shortMm).toEqual({ lengthMm: expect.closeTo(14.5, 6), heightMm: 0, thicknessMm: 0 });
   });
 
@@ -148,8 +153,26 @@ describe("stock", () => {
       ({ key }) => key.kind === "piece" && key.sort === "washer",
     )!;
     expect(washers.finishedMm.lengthMm).toBeCloseTo(40, 6);
+    // 40 mm of leather before it is pressed, from 9 oz sheet of 3.6 mm: eleven discs are too few.
+    expect(washers.discs).toEqual({ count: 12, thicknessMm: 3.6 });
+    expect(washers.count).toBe(12);
     expect(rodList(sound)).toEqual([
-      { material: "brass-360", diameterMm: 6.35, count: 2, lengthMm: expect.any(Number) },
+      { kind: "rod", material: "brass-360", diameterMm: 6.35, count: 2, lengthMm: expect.any(Number) },
     ]);
+  });
+
+  it("has grain where there is grain, patterned rod, and no saw for what is printed or built up", () => {
+    const by = (name: string) => cutList(CONSTRUCTIONS[name]);
+    expect(by("printed guard").find((p) => p.id === "guard")).toMatchObject({ made: "printed", grain: null });
+    const grip = by("metal grip with finger rings").find((p) => p.key.kind === "piece");
+    expect(grip).toMatchObject({ made: "built-up", grain: null });
+    expect(grip?.sawnMm).toEqual(grip?.finishedMm);
+    const walnut = by("full tang with slots").find((p) => p.id === "scale:pair");
+    expect(walnut?.grain).toBe("lengthwise");
+    const patterned = CONSTRUCTIONS["fastener: patterned-pin"];
+    expect(rodList(patterned).map((r) => [r.kind, r.count])).toEqual([["patterned-rod", 1]]);
+    // A blade in the hand is bought: nothing of it is sawn.
+    const held = { ...sound, blade: { ...sound.blade, measured: newMeasured(120, 14) } };
+    expect(cutList(held).map((p) => p.id)).toEqual(["scale:pair"]);
   });
 });

@@ -1,6 +1,10 @@
 import { assemble } from "../assembly/assemble";
+import { assembleBare } from "../assembly/bareBlade";
 import { type PartKey, partId, type Side } from "../assembly/partKey";
-import type { Design, PieceRole, StockPiece } from "../design/schema";
+import type { Contour } from "../curve/contour";
+import { polyline } from "../curve/crossing";
+import type { Design, Piece, PieceRole, StockPiece } from "../design/schema";
+import { bareBladeOf } from "../design/starts";
 import { kindOf } from "../fasteners/registry";
 import { layoutOf } from "../layout/layout";
 import { jointTilt } from "../layout/pieces";
@@ -10,6 +14,9 @@ import { radians } from "../number";
 import { type Extent, rangeOf, sideRangeOf } from "../solids/extent";
 import { jointSide } from "../solids/halfSpace";
 import type { Region } from "../solids/region";
+import { materialById } from "../stock/materials";
+import type { MaterialClass } from "../stock/types";
+import { ROUNDING } from "../tolerances";
 import { type CutKey, cutId } from "./cutKey";
 import { pinLayout } from "./pinLayout";
 
@@ -21,10 +28,16 @@ export interface CutPiece {
   readonly material: string;
   readonly count: number;
   readonly finishedMm: Size;
+  /** With room to shape and the saw's kerf; of what is not sawn as it is finished. */
   readonly sawnMm: Size;
   /** A left and a right that must match. */
   readonly pair: boolean;
-  readonly grain: "lengthwise" | "any";
+  /** How it is had: sawn out of stock, printed, or built up and cast, by weight. */
+  readonly made: "sawn" | "printed" | "built-up";
+  /** Discs of this thickness that together are the piece, as they are before it is pressed; null of a whole one. */
+  readonly discs: { readonly count: number; readonly thicknessMm: number } | null;
+  /** Along the knife, where the material has a grain; null where it has none. */
+  readonly grain: "lengthwise" | null;
   /** The maker's own stock for it, and what is missing of it; null where none was named. */
   readonly have: StockPiece | null;
   readonly shortMm: Size | null;
@@ -48,9 +61,51 @@ function sizeOf(boxes: readonly Extent[]): Size | null {
 }
 
 /** Pieces that are cut from sheet, its thickness along the knife. */
-const SLICES: readonly PieceRole[] = ["spacer", "washer"];
+const SLICES: readonly PieceRole[] = ["spacer", "washer", "butt-plate"];
 
-/** Everything to saw, the handle's pieces first. Rods are cut to their blank lengths; screws are bought. */
+/** Thickness of the sheet that washers are cut from, mm: 9 oz leather, or another sheet. Common practice, no source. */
+const LEATHER_MM = 3.6;
+const DISC_MM = 3;
+
+/** Materials with a grain, which runs along the knife. */
+const GRAINED: readonly MaterialClass[] = ["wood", "stabilised-wood", "horn-bone"];
+
+function hasGrain(material: string): boolean {
+  const cls = materialById(material)?.class;
+  return cls !== undefined && GRAINED.includes(cls) && material !== "cork";
+}
+
+/** Bar or sheet that blade and tang are cut out of in one, without room to shape. */
+function bladeSize(design: Design): Size {
+  const { blade, tang } = design;
+  const { bladeOutline, outline, barOutline } = layoutOf(design);
+  const { regions, parts } = assembleBare(bareBladeOf(design));
+  // A rod that a tang runs out into is cut out of the same bar.
+  const ends = parts.flatMap((p) =>
+    p.key.kind === "tang" ? p.regions.map((r) => regions[r].xRange[0]) : [],
+  );
+  const taper = tang.kind === "full" ? tang.taper : null;
+  const thick =
+    tang.kind === "full"
+      ? [taper?.frontMm ?? 0, taper?.buttMm ?? 0]
+      : [tang.frontThicknessMm, tang.endThicknessMm];
+  return {
+    lengthMm: blade.lengthMm - Math.min(0, ...ends),
+    heightMm: heightOf([bladeOutline, tang.kind === "full" ? outline : barOutline].flatMap((c) => c ?? [])),
+    thicknessMm: Math.max(blade.spineMm, ...thick),
+  };
+}
+
+/** From the lowest to the highest point of several outlines. */
+function heightOf(contours: readonly Contour[]): number {
+  const ys = contours.flatMap((c) => polyline(c.cubics, 24).map((p) => p.y));
+  return Math.max(...ys) - Math.min(...ys);
+}
+
+/**
+ * Everything to saw, blade and tang first, then the handle's pieces: with what is printed or built up instead. Rods are
+ * cut to their blank lengths; screws and a blade in the hand are bought.
+ */
 export const cutList = remembered((design: Design): readonly CutPiece[] => {
   const { handle, guard, tang, fitUp } = design;
   const assembly = assemble(design);
@@ -60,18 +115,27 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
     key: CutKey,
     material: string,
     finished: Size,
-    more: Partial<Pick<CutPiece, "count" | "pair" | "grain">> & { form?: "slab" | "slice" | "block" } = {},
+    more: Partial<Pick<CutPiece, "count" | "pair" | "made">> & {
+      form?: "slab" | "slice" | "block";
+      discs?: boolean;
+    } = {},
   ) => {
     // What is contoured is sawn with room all round and a kerf; a slab comes in its thickness, a slice in its length.
-    const { form = "block", ...rest } = more;
-    const room = 2 * allowanceMm + kerfMm;
+    const { form = "block", discs: inDiscs, ...rest } = more;
+    const sawn = (rest.made ?? "sawn") === "sawn";
+    const room = sawn ? 2 * allowanceMm + kerfMm : 0;
+    const id = cutId(key);
+    const own = have.find((h) => h.piece === id) ?? null;
+    const disc = own?.lengthMm ?? (materialById(material)?.class === "leather" ? LEATHER_MM : DISC_MM);
+    const discs =
+      inDiscs && finished.lengthMm > disc * 1.5
+        ? { count: Math.ceil(finished.lengthMm / disc - ROUNDING), thicknessMm: disc }
+        : null;
     const sawnMm: Size = {
-      lengthMm: finished.lengthMm + (form === "slice" ? 0 : room),
+      lengthMm: discs ? discs.thicknessMm : finished.lengthMm + (form === "slice" ? 0 : room),
       heightMm: finished.heightMm + room,
       thicknessMm: finished.thicknessMm + (form === "slab" ? 0 : room),
     };
-    const id = cutId(key);
-    const own = have.find((h) => h.piece === id) ?? null;
     const short = own && {
       lengthMm: Math.max(0, sawnMm.lengthMm - own.lengthMm),
       heightMm: Math.max(0, sawnMm.heightMm - own.heightMm),
@@ -81,9 +145,11 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
       key,
       id,
       material,
-      count: 1,
+      count: discs?.count ?? 1,
       pair: false,
-      grain: "any",
+      made: "sawn",
+      discs,
+      grain: hasGrain(material) ? "lengthwise" : null,
       ...rest,
       finishedMm: finished,
       sawnMm,
@@ -91,6 +157,7 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
       shortMm: short,
     });
   };
+  if (!design.blade.measured) put({ kind: "blade" }, design.blade.steel, bladeSize(design), { form: "slab" });
   const { span, pieces: stations } = layoutOf(design);
   const symmetrical =
     handle.kind === "scales" &&
@@ -145,10 +212,7 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
     [...joints, null].forEach((next, i) => {
       const number = joints.length > 0 ? i + 1 : null;
       const box = sidesOf((side) => ({ kind: "scale", number, side }), [...between, ...behind]);
-      putSides((side) => ({ kind: "scale", number, side }), of, box, thick, {
-        form: "slab",
-        grain: "lengthwise",
-      });
+      putSides((side) => ({ kind: "scale", number, side }), of, box, thick, { form: "slab" });
       if (next?.divider) {
         const { thicknessMm: lengthMm, material } = next.divider;
         const { id } = next;
@@ -196,7 +260,11 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
         { kind: "piece", sort: p.role, id: p.id, number: i + 1 },
         p.material,
         { ...box, lengthMm, heightMm },
-        { grain: p.role === "block" ? "lengthwise" : "any", form: slice ? "slice" : "block" },
+        {
+          form: slice ? "slice" : "block",
+          made: p.printed ? "printed" : isBuiltUp(p) ? "built-up" : "sawn",
+          discs: p.role === "washer" && slice,
+        },
       );
     });
   }
@@ -229,25 +297,37 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
           thicknessMm: guard.widthMm,
         },
         // A flat plate is cut from sheet; one with swept arms from a block.
-        { form: reach > 0 ? "block" : "slice" },
+        { form: reach > 0 ? "block" : "slice", made: p.printed ? "printed" : "sawn" },
       );
     });
   }
   return pieces;
 });
 
-/** Rod to cut for pins and tubes: by material and diameter, the number and their length together. */
-export function rodList(
-  design: Design,
-): { material: string; diameterMm: number; count: number; lengthMm: number }[] {
-  const rods = new Map<string, { material: string; diameterMm: number; count: number; lengthMm: number }>();
+/** A grip of metal all round the tang is cast or built up, not sawn from a block. Common practice, no source. */
+function isBuiltUp({ role, material, shape }: Piece): boolean {
+  return role === "block" && !shape && materialById(material)?.class === "metal";
+}
+
+/** Rod of one sort to cut, patterned or not: the number of pieces, and their length together. */
+export interface RodLine {
+  readonly kind: "rod" | "tube" | "patterned-rod";
+  readonly material: string;
+  readonly diameterMm: number;
+  readonly count: number;
+  readonly lengthMm: number;
+}
+
+/** Rod to cut for pins and tubes: by sort, material and diameter. */
+export function rodList(design: Design): RodLine[] {
+  const rods = new Map<string, RodLine>();
   const places = new Map(pinLayout(design).map((p) => [p.id, p]));
   for (const f of design.fasteners) {
     const stock = kindOf(f).stock(f);
-    if (stock.kind !== "rod" && stock.kind !== "tube") continue;
-    const { material } = stock;
-    const key = `${stock.kind} ${material} ${f.diameterMm}`;
-    const rod = rods.get(key) ?? { material, diameterMm: f.diameterMm, count: 0, lengthMm: 0 };
+    if (stock.kind === "hardware") continue;
+    const { kind, material } = stock;
+    const key = `${kind} ${material} ${f.diameterMm}`;
+    const rod = rods.get(key) ?? { kind, material, diameterMm: f.diameterMm, count: 0, lengthMm: 0 };
     rods.set(key, {
       ...rod,
       count: rod.count + 1,

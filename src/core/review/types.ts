@@ -61,6 +61,8 @@ export interface FastenerName {
 interface Named {
   /** The piece to be sawn that is meant. */
   readonly piece?: CutKey;
+  /** Which of its sizes is short. */
+  readonly size?: "lengthMm" | "heightMm" | "thicknessMm";
   /** The fastener, and the part that it goes through. */
   readonly fastener?: FastenerName;
   readonly part?: PartKey;

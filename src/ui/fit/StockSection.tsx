@@ -7,6 +7,7 @@ import { materialById } from "@/core/stock/materials";
 import { ROUNDING } from "@/core/tolerances";
 import { printLengthBare } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
+import { SIZE_WORDS } from "@/words/fit";
 import { cutName } from "@/words/parts";
 import { useBench, useDesign } from "../bench/BenchContext";
 import { ItemCard } from "../bench/steps/ItemCard";
@@ -26,6 +27,7 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
   };
   const name = (id: string) => materialById(id)?.name ?? id;
   const have = (p: CutPiece) => {
+    if (p.made !== "sawn") return "–";
     if (!p.have) {
       return (
         <Button
@@ -42,8 +44,12 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
         </Button>
       );
     }
-    const short = p.shortMm ? Math.max(p.shortMm.lengthMm, p.shortMm.heightMm, p.shortMm.thicknessMm) : 0;
-    return short > ROUNDING ? `${printLengthBare(short, units, 1)} too small` : "big enough";
+    const short = SIZES.filter((of) => (p.shortMm?.[of] ?? 0) > ROUNDING);
+    return short.length === 0
+      ? "big enough"
+      : short
+          .map((of) => `${SIZE_WORDS[of]} ${printLengthBare(p.shortMm?.[of] ?? 0, units, 1)} too small`)
+          .join(", ");
   };
   return (
     <Section
@@ -81,11 +87,19 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
           { name: "Piece", of: (p) => cutName(p.key) },
           { name: "Of", of: (p) => name(p.material) },
           { name: "Finished", number: true, of: (p) => size(p.finishedMm) },
-          { name: "Saw to", number: true, of: (p) => <b>{size(p.sawnMm)}</b> },
+          {
+            name: "Saw to",
+            number: true,
+            of: (p) => (p.made === "sawn" ? <b>{size(p.sawnMm)}</b> : MADE_WORDS[p.made]),
+          },
           {
             name: "Mark",
             of: (p) =>
-              [p.pair ? "matched, L and R" : "", p.grain === "lengthwise" ? "grain lengthwise" : ""]
+              [
+                p.discs ? `${p.discs.count} discs` : "",
+                p.pair ? "matched, L and R" : "",
+                p.grain ? "grain lengthwise" : "",
+              ]
                 .filter(Boolean)
                 .join("; "),
           },
@@ -96,10 +110,14 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
         <Figures
           label="Rod to cut"
           rows={sheet.rods}
-          keyOf={(r) => `${r.material}-${r.diameterMm}`}
+          keyOf={(r) => `${r.kind}-${r.material}-${r.diameterMm}`}
           none=""
           columns={[
-            { name: "Rod", of: (r) => `${name(r.material)}, ${printLengthBare(r.diameterMm, units, 2)}` },
+            {
+              name: "Rod",
+              of: (r) =>
+                `${ROD_WORDS[r.kind]}${name(r.material)}, ${printLengthBare(r.diameterMm, units, 2)}`,
+            },
             { name: "Pieces", number: true, of: (r) => r.count },
             { name: "Length in all", number: true, of: (r) => printLengthBare(r.lengthMm, units, 1) },
           ]}
@@ -114,6 +132,10 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
     </Section>
   );
 }
+
+const MADE_WORDS = { printed: "printed", "built-up": "cast or built up, by weight" } as const;
+const SIZES = ["lengthMm", "heightMm", "thicknessMm"] as const;
+const ROD_WORDS = { rod: "", tube: "Tube, ", "patterned-rod": "Patterned, " } as const;
 
 const rounded = (s: Size) => ({
   lengthMm: Math.max(1, Math.ceil(s.lengthMm)),

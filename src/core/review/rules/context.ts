@@ -64,6 +64,7 @@ export function found(
     measured?: number;
     limit?: number;
     piece?: CutKey;
+    size?: Found["size"];
     fastener?: FastenerName;
     part?: PartKey;
     mend?: Mend | null;

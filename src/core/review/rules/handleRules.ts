@@ -21,13 +21,18 @@ const stock: Rule = {
   check: (c) => {
     if (c.design.fitUp.stock.have.length === 0) return [];
     return cutList(c.design).flatMap((p): Found[] => {
-      if (!p.shortMm) return [];
-      const short = Math.max(p.shortMm.lengthMm, p.shortMm.heightMm, p.shortMm.thicknessMm);
+      const missing = p.shortMm;
+      if (!missing) return [];
+      const size = (["lengthMm", "heightMm", "thicknessMm"] as const).reduce((most, of) =>
+        missing[of] > missing[most] ? of : most,
+      );
+      const short = missing[size];
       if (short <= c.limit("stock-too-small") + ROUNDING) return [];
       return [
         found("stock-too-small", "warning", {
           subject: p.id,
           piece: p.key,
+          size,
           measured: short,
           limit: c.limit("stock-too-small"),
         }),
