@@ -80,16 +80,25 @@ export function pieceSlots(design: Design): PieceSlot[] {
   });
 }
 
-/** Travel and offsets of an end mill in a slot; the widest of the cutters that is narrower than the slot. */
+/**
+ * Travel and offsets of an end mill in a slot, so much of it left for the file in both directions; the widest of the
+ * cutters that is narrower than that.
+ */
 export function millPlan(
   heightMm: number,
   thicknessMm: number,
   cuttersMm: readonly number[],
+  filingMm = 0,
 ): MillPlan | null {
-  const fits = cuttersMm.filter((c) => c < thicknessMm + ROUNDING && c <= heightMm);
+  const [height, thickness] = [heightMm - filingMm, thicknessMm - filingMm];
+  const fits = cuttersMm.filter((c) => c < thickness + ROUNDING && c <= height + ROUNDING);
   if (fits.length === 0) return null;
   const cutterMm = Math.max(...fits);
-  return { cutterMm, offsetMm: (thicknessMm - cutterMm) / 2, travelMm: heightMm - cutterMm };
+  return {
+    cutterMm,
+    offsetMm: Math.max(0, (thickness - cutterMm) / 2),
+    travelMm: Math.max(0, height - cutterMm),
+  };
 }
 
 /** Metal left between two holes of a chain at the least, mm: enough that the drill does not wander into its neighbour. */
@@ -155,7 +164,7 @@ export function guardSlot(design: Design, drills: readonly Drill[]): GuardSlot |
     behind: behindSeat(design),
     coverAboveMm: cover(above),
     coverBelowMm: cover(below),
-    mill: millPlan(heightMm, thicknessMm, fitUp.cuttersMm),
+    mill: millPlan(heightMm, thicknessMm, fitUp.cuttersMm, fitUp.filingMm),
     chain: chainPlan(heightMm, thicknessMm, fitUp.filingMm, drills),
   };
 }

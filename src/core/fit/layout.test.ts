@@ -25,6 +25,24 @@ describe("the guard's slot", () => {
     expect(millPlan(10, 1, [2, 3])).toBeNull();
   });
 
+  it("leaves what is for the file in offset and in travel, and takes a narrower cutter where it must", () => {
+    const plan = millPlan(23.8, 6.8, [3, 4, 5, 6, 8], 0.2)!;
+    expect([plan.cutterMm, plan.offsetMm, plan.travelMm]).toEqual([
+      6,
+      expect.closeTo(0.3, 9),
+      expect.closeTo(17.6, 9),
+    ]);
+    expect(millPlan(23.8, 6.1, [5, 6], 0.2)?.cutterMm).toBe(5);
+  });
+
+  it("that is too small for a chain gets one hole: never two that would run into each other", () => {
+    expect(chainPlan(5, 5, 0.2, inch)).toMatchObject({ holes: 1, pitchMm: 0 });
+    for (let height = 4; height < 30; height += 0.13) {
+      const plan = chainPlan(height, 5, 0.2, inch);
+      if (plan && plan.holes > 1) expect(plan.pitchMm - plan.drill.mm, String(height)).toBeGreaterThan(0.299);
+    }
+  });
+
   it("by a chain of holes: inside the slot, apart, and together as long as it is", () => {
     const plan = chainPlan(24, 5, 0.2, inch)!;
     expect(plan.drill.mm).toBeLessThanOrEqual(4.8);

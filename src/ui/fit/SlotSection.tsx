@@ -71,12 +71,13 @@ export function SlotSection({ sheet }: { sheet: FitSheet }) {
               line, travel {length(slot.mill.travelMm)}
             </Fact>
           ) : (
-            <Fact name="Mill">no cutter is narrower than the slot</Fact>
+            <Fact name="Mill">no cutter is narrower than the slot less what is left for the file</Fact>
           )}
           {slot.chain ? (
-            <Fact name="Or chain-drill">
-              {slot.chain.holes} holes of {slot.chain.drill.name}
-              {slot.chain.holes > 1 ? `, ${length(slot.chain.pitchMm)} apart` : ""}, then file
+            <Fact name={slot.chain.holes > 1 ? "Or chain-drill" : "Or drill"}>
+              {slot.chain.holes > 1
+                ? `${slot.chain.holes} holes of ${slot.chain.drill.name}, ${length(slot.chain.pitchMm)} apart, then file`
+                : `one hole of ${slot.chain.drill.name} in its middle, then file or broach it out: there is no room for a second`}
             </Fact>
           ) : (
             <Fact name="Or chain-drill">no drill is narrow enough</Fact>
