@@ -1,5 +1,7 @@
 "use client";
-import { Box, Table, Text } from "@chakra-ui/react";
+import { Box, Button, Table, Text } from "@chakra-ui/react";
+import { useState } from "react";
+import { differingInputs } from "@/core/compare/inputs";
 import { differingTraits, traitOf } from "@/core/compare/traits";
 import { outside } from "@/core/design/uses";
 import { ROUNDING } from "@/core/tolerances";
@@ -7,6 +9,7 @@ import { printLength, printMass, type UnitSystem } from "@/core/units/print";
 import { dynamics } from "@/core/weigh/dynamics";
 import { useUnits } from "@/store/settings";
 import { useShop } from "@/store/shop";
+import { inputValueWords, inputWords } from "@/words/inputs";
 import { printMinutes, printMoney } from "@/words/money";
 import { TRAIT_WORDS, traitValueWords } from "@/words/traits";
 
@@ -19,6 +22,8 @@ interface Row {
   readonly print: (value: number) => string;
   /** What a weighed knife without it shows. */
   readonly none?: string;
+  /** What is to be said beside the value. */
+  readonly note?: (c: Column) => string | null;
 }
 
 /** Figures that are set side by side; each but the first column's with its difference from the first. */
@@ -46,16 +51,39 @@ function rowsIn(units: UnitSystem, currency: string): Row[] {
       print: length,
       none: "not on the blade",
     },
-    { name: "Materials", of: (c) => c.bill?.materials ?? null, print: money },
+    {
+      name: "Materials",
+      of: (c) => priced(c, (b) => b.materials),
+      print: money,
+      note: notWhole,
+      none: "no price",
+    },
     { name: "Time", of: (c) => c.bill?.minutes ?? null, print: printMinutes },
-    { name: "Cost in all", of: (c) => c.bill?.total ?? null, print: money },
+    {
+      name: "Cost in all",
+      of: (c) => priced(c, (b) => b.total),
+      print: money,
+      note: notWhole,
+      none: "no price",
+    },
   ];
 }
+
+/** A sum of the bill; nothing where nothing of it is priced. */
+const priced = (c: Column, of: (bill: NonNullable<Column["bill"]>) => number) =>
+  c.bill && (of(c.bill) > 0 || c.bill.unpriced.length === 0) ? of(c.bill) : null;
+
+/** What of the bill is not in its sum. */
+const notWhole = (c: Column) =>
+  c.bill && c.bill.unpriced.length > 0 ? `not whole: ${c.bill.unpriced.length} without a price` : null;
 
 const onBlade = (mm: number | null | undefined, lengthMm: number) =>
   mm !== null && mm !== undefined && mm > 0 && mm < lengthMm ? mm : null;
 
 const minus = (text: string) => text.replace(/^-0$/, "0").replace("-", "−");
+
+/** So many inputs are told at once; the rest when they are asked for. */
+const FEW = 12;
 
 /** The table with differences: figures first, then what is made differently. */
 export function CompareTable({ columns }: { columns: readonly Column[] }) {
@@ -63,6 +91,9 @@ export function CompareTable({ columns }: { columns: readonly Column[] }) {
   const { currency } = useShop();
   const rows = rowsIn(units, currency);
   const traits = differingTraits(columns.map((c) => c.design));
+  const inputs = differingInputs(columns.map((c) => c.design));
+  const [all, setAll] = useState(false);
+  const shown = all ? inputs : inputs.slice(0, FEW);
   const [first, ...others] = columns;
   return (
     <Section id="figures" title="In figures">
@@ -97,6 +128,7 @@ export function CompareTable({ columns }: { columns: readonly Column[] }) {
                       base={c === first ? null : base}
                       print={row.print}
                       none={c.report ? (row.none ?? "–") : "–"}
+                      note={row.note?.(c) ?? null}
                     />
                   ))}
                 </Table.Row>
@@ -114,11 +146,34 @@ export function CompareTable({ columns }: { columns: readonly Column[] }) {
                 ))}
               </Table.Row>
             ))}
+            {shown.map(({ path, values }) => (
+              <Table.Row key={path} bg="transparent" data-testid="input">
+                <Table.Cell as="th" fontWeight="400" color="graphite">
+                  {inputWords(path)}
+                </Table.Cell>
+                {columns.map((c, i) => (
+                  <Table.Cell key={c.key} textAlign="end">
+                    {inputValueWords(path, values[i], units)}
+                  </Table.Cell>
+                ))}
+              </Table.Row>
+            ))}
           </Table.Body>
         </Table.Root>
       </Box>
-      {others.length > 0 && traits.length === 0 && (
-        <Text color="graphite">They are made alike as far as these measures and materials tell.</Text>
+      {others.length > 0 && traits.length === 0 && inputs.length === 0 && (
+        <Text color="graphite">They are made alike.</Text>
+      )}
+      {inputs.length > FEW && (
+        <Button
+          size="xs"
+          variant="outline"
+          alignSelf="start"
+          aria-expanded={all}
+          onClick={() => setAll(!all)}
+        >
+          {all ? "Fewer inputs" : `All ${inputs.length} inputs that differ`}
+        </Button>
       )}
     </Section>
   );
@@ -129,6 +184,7 @@ function Figure(props: {
   base: number | null;
   print: (v: number) => string;
   none: string;
+  note: string | null;
 }) {
   const { value, base, print } = props;
   const known = value !== null && Number.isFinite(value);
@@ -139,6 +195,11 @@ function Figure(props: {
       {by !== null && (
         <Text as="span" display="block" fontSize="sm" color="graphite" lineHeight="1.1">
           {Math.abs(by) < ROUNDING ? "the same" : `${by > 0 ? "+" : "−"}${print(Math.abs(by))}`}
+        </Text>
+      )}
+      {props.note && (
+        <Text as="span" display="block" fontSize="sm" color="warn" lineHeight="1.1">
+          {props.note}
         </Text>
       )}
     </Table.Cell>

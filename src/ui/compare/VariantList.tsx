@@ -2,6 +2,7 @@
 import { Button, Editable, Flex, IconButton, Text } from "@chakra-ui/react";
 import { Trash2 } from "lucide-react";
 import { useMemo } from "react";
+import { differingInputs } from "@/core/compare/inputs";
 import { differingTraits, traitOf } from "@/core/compare/traits";
 import type { Design } from "@/core/design/schema";
 import { inTarget } from "@/core/design/uses";
@@ -11,6 +12,7 @@ import type { VariantRecord } from "@/store/db";
 import { addKnife, freeName, takenNames } from "@/store/knives";
 import { useUnits } from "@/store/settings";
 import { removeVariant, renameVariant, replaceVariant, restoreVariants } from "@/store/variants";
+import { inputValueWords, inputWords } from "@/words/inputs";
 import { TRAIT_WORDS, traitValueWords } from "@/words/traits";
 import { createWeigher } from "@/workers/services";
 import { useBench, useDesign } from "../bench/BenchContext";
@@ -181,12 +183,18 @@ function Name({ variant }: { variant: VariantRecord }) {
 const MOST_TOLD = 3;
 
 function Unlike(props: { of: Design; now: Design; units: UnitSystem }) {
-  const traits = differingTraits([props.now, props.of]);
-  if (traits.length === 0) return <Text color="graphite">nothing that these measures tell</Text>;
-  const told = traits
-    .slice(0, MOST_TOLD)
-    .map((t) => `${TRAIT_WORDS[t]}: ${traitValueWords(traitOf(props.of, t), props.units)}`);
-  const more = traits.length - told.length;
+  const both = [props.now, props.of];
+  const all = [
+    ...differingTraits(both).map(
+      (t) => `${TRAIT_WORDS[t]}: ${traitValueWords(traitOf(props.of, t), props.units)}`,
+    ),
+    ...differingInputs(both).map(
+      ({ path, values }) => `${inputWords(path)}: ${inputValueWords(path, values[1], props.units)}`,
+    ),
+  ];
+  if (all.length === 0) return <Text color="graphite">nothing: they are made alike</Text>;
+  const told = all.slice(0, MOST_TOLD);
+  const more = all.length - told.length;
   return (
     <Text fontSize="sm">
       {told.join("; ")}

@@ -58,12 +58,12 @@ describe("variants", () => {
     await userEvent.type(screen.getByRole("textbox", { name: "Name of the variant" }), "Thin{Enter}");
     const list = await screen.findByRole("table", { name: "Variants" }, PATIENCE);
     await waitFor(() => within(list).getByText(printMass(massOf(sedge), "metric")), PATIENCE);
-    within(list).getByText("nothing that these measures tell");
+    within(list).getByText("nothing: they are made alike");
 
     session.getState().edit("Thicken", (d) => {
       d.blade.spineMm = 5;
     });
-    await waitFor(() => expect(within(list).queryByText("nothing that these measures tell")).toBeNull());
+    await waitFor(() => expect(within(list).queryByText("nothing: they are made alike")).toBeNull());
     await userEvent.click(within(list).getByRole("button", { name: /^Take Thin|Take/ }));
     expect(design().blade.spineMm).toBe(sedge.blade.spineMm);
     session.undo();

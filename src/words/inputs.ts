@@ -1,0 +1,60 @@
+import { materialById } from "@/core/stock/materials";
+import { printLength, type UnitSystem } from "@/core/units/print";
+
+/** What a stretch of a path is called where its own words would not do. */
+const NAMES: Readonly<Record<string, string>> = {
+  frontBevel: "front bevel",
+  halfMm: "half thickness",
+  leftHalfMm: "half thickness, left",
+  xMm: "along the knife",
+  yMm: "over the axis",
+  plan: "view from above",
+  plates: "plate",
+  pieces: "piece",
+  liners: "liner",
+  joints: "joint",
+  rings: "ring",
+  holes: "hole",
+  slots: "slot",
+  stages: "bit",
+  fasteners: "",
+  asWeighed: "as weighed",
+  belowMm: "below the axis",
+  aboveMm: "above the axis",
+  bossMm: "flat middle",
+  endShare: "thickness at the ends",
+  knuckleBow: "knuckle bow",
+  edgeMm: "edge",
+};
+
+const UNITS = /(Mm|Deg|Share|G|MPa|N)$/;
+
+/** "sweepAboveMm" as "sweep above". */
+function spelled(key: string): string {
+  return (NAMES[key] ?? key.replace(UNITS, "").replace(/([A-Z])/g, (c) => ` ${c.toLowerCase()}`)).replace(
+    /-/g,
+    " ",
+  );
+}
+
+/** An input of the record in a maker's words: "Handle, front bevel: length". */
+export function inputWords(path: string): string {
+  const keys = path.split(".");
+  const last = spelled(keys[keys.length - 1]);
+  const of = keys.slice(0, -1).map(spelled).filter(Boolean).join(", ");
+  const text = of ? `${of}: ${last}` : last;
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+/** Its value in the maker's units; "none" where the knife has no such input. */
+export function inputValueWords(path: string, value: unknown, units: UnitSystem): string {
+  if (value === undefined || value === null) return "none";
+  if (typeof value === "boolean") return value ? "yes" : "no";
+  if (typeof value === "string") return materialById(value)?.name ?? value.replace(/-/g, " ");
+  if (typeof value !== "number") return "–";
+  const key = path.slice(path.lastIndexOf(".") + 1);
+  if (key.endsWith("Mm")) return printLength(value, units, 2);
+  if (key.endsWith("Deg")) return `${value}°`;
+  if (key.endsWith("Share") || key === "roundness" || key === "share") return `${Math.round(value * 100)} %`;
+  return String(value);
+}
