@@ -42,7 +42,7 @@ test("a backup is saved, previewed, merged and replaced, and each is undone by o
   await expect(preview).toContainText("Different: 1 knife");
   await expect(preview).toContainText("the one here is newer");
   await expect(preview).toContainText("The same: 14 knives");
-  await preview.getByLabel("How to restore").selectOption("merge-backup");
+  await preview.getByLabel("How to restore", { exact: true }).selectOption("merge-backup");
   await preview.getByRole("button", { name: "Restore" }).click();
   await expect(page.getByText("The backup is taken in").first()).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
@@ -54,7 +54,7 @@ test("a backup is saved, previewed, merged and replaced, and each is undone by o
 
   await page.goto("/settings");
   await give(page, bytes);
-  await preview.getByLabel("How to restore").selectOption("replace");
+  await preview.getByLabel("How to restore", { exact: true }).selectOption("replace");
   await preview.getByRole("button", { name: "Restore" }).click();
   await expect(page.getByText("The backup is taken in").first()).toBeVisible();
   await openKnife(page, "Rook hunter");

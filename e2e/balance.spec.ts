@@ -106,13 +106,13 @@ test("how sure it is stands at once; builds are drawn at random, called off, and
   const section = page.getByRole("region", { name: "How sure it is" });
   await expect(page.getByTestId("first-order")).toContainText("Nine of ten should balance between");
   await expect(page.getByTestId("owes-chart").locator("path.recharts-rectangle").first()).toBeVisible();
-  await page.getByLabel("How many builds").selectOption("100000");
+  await page.getByLabel("How many builds", { exact: true }).selectOption("100000");
   await page.getByRole("button", { name: "Draw builds at random" }).click();
   await expect(page.getByTestId("draw-progress")).toBeVisible();
   await section.getByRole("button", { name: "Cancel" }).click();
   await expect(page.getByTestId("draw-progress")).toHaveCount(0);
   await expect(page.getByTestId("spread-chart")).toHaveCount(0);
-  await page.getByLabel("How many builds").selectOption("4000");
+  await page.getByLabel("How many builds", { exact: true }).selectOption("4000");
   await page.getByRole("button", { name: "Draw builds at random" }).click();
   await expect(page.getByTestId("spread-chart")).toBeVisible({ timeout: 60_000 });
   await expect(section).toContainText("Of 4,000 drawn, nine of ten balance between");

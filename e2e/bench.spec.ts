@@ -70,9 +70,9 @@ test("a pin is dragged, nudged by keys and typed on the drawing; undo takes each
 
   await page.keyboard.press("Enter");
   const editor = page.getByRole("dialog", { name: "Pin" });
-  await editor.getByLabel("Pin: Behind the front").fill("2 1/8");
+  await editor.getByLabel("Pin: Behind the front", { exact: true }).fill("2 1/8");
   await page.keyboard.press("Enter");
-  await editor.getByLabel("Pin: Diameter").fill("#13");
+  await editor.getByLabel("Pin: Diameter", { exact: true }).fill("#13");
   await page.keyboard.press("Enter");
   await expect.poll(xOf).toBeCloseTo(-53.975, 6);
   await page.keyboard.press("Escape");
@@ -164,7 +164,7 @@ test("scales, liners, bevel, tang taper, holes and every pin kind change the wei
     last = await weightOf(page);
   };
   await step(page, "Handle");
-  await page.getByLabel("Material").first().selectOption("lignum-vitae");
+  await page.getByLabel("Material", { exact: true }).first().selectOption("lignum-vitae");
   await changed("right scale");
   await page.getByRole("button", { name: "Make the left like the right" }).click();
   await changed("left scale");
@@ -226,7 +226,7 @@ test("saving sets the state that changes are measured from", async ({ page }) =>
 test("units switch everything, drawing and fields alike", async ({ page }) => {
   await openKnife(page, "Fen rigging knife");
   const grams = await weightOf(page);
-  await page.getByLabel("Units").selectOption("inch-fraction");
+  await page.getByLabel("Units", { exact: true }).selectOption("inch-fraction");
   await expect(page.getByTestId("weight")).toHaveText(/oz$/);
   expect(await weightOf(page)).toBeCloseTo(grams / 28.349523125, 1);
   await expect(page.getByRole("textbox", { name: "Length", exact: true })).toHaveValue("3 5/8");
@@ -236,5 +236,5 @@ test("units switch everything, drawing and fields alike", async ({ page }) => {
     .poll(async () => ((await keptKnife(page)).design as Design).blade.lengthMm)
     .toBeCloseTo(101.6, 9);
   await page.reload();
-  await expect(page.getByLabel("Units")).toHaveValue("inch-fraction");
+  await expect(page.getByLabel("Units", { exact: true })).toHaveValue("inch-fraction");
 });

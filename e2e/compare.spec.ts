@@ -25,7 +25,7 @@ test("a variant is kept, laid beside, renamed, taken, renewed, put on the rack, 
   page,
 }) => {
   await openCompare(page, "Heath field knife");
-  await page.getByLabel("Name of the variant").fill("First thought");
+  await page.getByLabel("Name of the variant", { exact: true }).fill("First thought");
   await page.keyboard.press("Enter");
   await expect(rows(page)).toHaveCount(2);
   await expect(variants(page)).toContainText("nothing: they are made alike");
@@ -40,8 +40,8 @@ test("a variant is kept, laid beside, renamed, taken, renewed, put on the rack, 
   await expect(variants(page)).toContainText("Spine: 4.0 mm");
   await expect(page.getByTestId("trait").filter({ hasText: "Spine" }).first()).toContainText("6.0 mm");
 
-  await page.getByLabel("Rename First thought").dblclick();
-  await page.getByLabel("Name of First thought").fill("Slim");
+  await page.getByLabel("Rename First thought", { exact: true }).dblclick();
+  await page.getByLabel("Name of First thought", { exact: true }).fill("Slim");
   await page.keyboard.press("Enter");
   await page.getByRole("button", { name: "Take Slim", exact: true }).click();
   await expect.poll(() => weightOf(page)).toBeCloseTo(before, 1);
@@ -65,13 +65,13 @@ test("same blade, six handles: six variants in one step, four side by side, each
 }) => {
   await openCompare(page, "Gorse guard knife");
   await page.getByRole("button", { name: "Same blade, six handles" }).click();
-  await page.getByLabel("Handle 1").selectOption("antler-deer");
-  await page.getByLabel("Fittings 1").selectOption("brass-360");
+  await page.getByLabel("Handle 1", { exact: true }).selectOption("antler-deer");
+  await page.getByLabel("Fittings 1", { exact: true }).selectOption("brass-360");
   await page.getByRole("button", { name: "Make 6 variants" }).click();
   await expect(variants(page)).toHaveCount(6);
   await expect(rows(page)).toHaveCount(4);
   await expect(page.getByText("Four lie side by side")).toBeVisible();
-  await expect(page.getByLabel("Lay another beside it")).toBeDisabled();
+  await expect(page.getByLabel("Lay another beside it", { exact: true })).toBeDisabled();
   const design = (await keptKnife(page)).design as Design;
   if (design.handle.kind !== "scales" || !design.guard) throw new Error("another knife");
   const antler = { ...design.handle.right, material: "antler-deer" };
@@ -88,7 +88,9 @@ test("same blade, six handles: six variants in one step, four side by side, each
     .getByRole("button", { name: /^No longer beside/ })
     .first()
     .click();
-  await page.getByLabel("Lay another beside it").selectOption({ label: "Sallow camp chopper" });
+  await page
+    .getByLabel("Lay another beside it", { exact: true })
+    .selectOption({ label: "Sallow camp chopper" });
   await expect(rows(page)).toHaveCount(4);
   await expect(page.getByTestId("beside-drawing")).toContainText("542.5 g");
   const figures = page.getByRole("table", { name: "Figures side by side" });
@@ -134,39 +136,42 @@ test("what it costs: prices of the maker's own, minutes, something else, another
   const glue = page.getByRole("button", { name: "Set the price of Epoxy, slow cure" });
   await glue.click();
   const editor = page.getByTestId("price-editor");
-  await editor.getByLabel("Epoxy, slow cure is priced by").selectOption("piece");
-  await editor.getByLabel("One costs").fill("a lot");
+  await editor.getByLabel("Epoxy, slow cure is priced by", { exact: true }).selectOption("piece");
+  await editor.getByLabel("One costs", { exact: true }).fill("a lot");
   await page.keyboard.press("Enter");
   await expect(editor).toContainText("Must be a number");
   await editor.getByRole("button", { name: "Keep the price" }).click();
   await expect(editor, "what cannot be read is not thrown away").toContainText("Must be a number");
-  await editor.getByLabel("One costs").fill("12");
-  await editor.getByLabel("One makes").fill("4");
+  await editor.getByLabel("One costs", { exact: true }).fill("12");
+  await editor.getByLabel("One makes", { exact: true }).fill("4");
   await editor.getByRole("button", { name: "Keep the price" }).click();
   const line = page.getByRole("table", { name: "Materials and hardware" }).getByRole("row", { name: /Glue/ });
   await expect(line).toContainText("3.00 cr");
 
-  await page.getByLabel("Minutes: Sand and finish").fill("135");
+  await page.getByLabel("Minutes: Sand and finish", { exact: true }).fill("135");
   await page.keyboard.press("Enter");
   await expect(total).toContainText(
     `${Math.floor(((expected?.minutes ?? 0) + 60) / 60)} h ${((expected?.minutes ?? 0) % 60) + 0} min of work`,
   );
   await page.getByRole("button", { name: "Back to 75 min: Sand and finish" }).click();
   await page.getByRole("button", { name: "Something else" }).click();
-  await page.getByLabel("Money: Something else").fill("15");
+  await page.getByLabel("Money: Something else", { exact: true }).fill("15");
   await page.keyboard.press("Enter");
   await expect(total).toContainText("besides 15.00 cr");
   await page.getByRole("button", { name: "Leave out Something else" }).click();
   await expect(total).not.toContainText("besides");
 
-  await page.getByLabel("Lay another beside it").selectOption({ label: "Tarn ready-made blade" });
-  await page.getByLabel("Whose bill").selectOption({ label: "Tarn ready-made blade" });
+  await page
+    .getByLabel("Lay another beside it", { exact: true })
+    .selectOption({ label: "Tarn ready-made blade" });
+  await page.getByLabel("Whose bill", { exact: true }).selectOption({ label: "Tarn ready-made blade" });
   await expect(page.getByRole("table", { name: "Materials and hardware" })).toContainText("Ready-made blade");
-  await expect(page.getByLabel("Minutes: Sand and finish"), "another's minutes can only be read").toHaveCount(
-    0,
-  );
+  await expect(
+    page.getByLabel("Minutes: Sand and finish", { exact: true }),
+    "another's minutes can only be read",
+  ).toHaveCount(0);
 
-  await page.getByLabel("Currency").click();
+  await page.getByLabel("Currency", { exact: true }).click();
   await page.keyboard.type("EUR");
   await page.keyboard.press("Enter");
   await expect(total).toContainText("EUR in all");
@@ -185,6 +190,6 @@ test("what it costs: prices of the maker's own, minutes, something else, another
   if (!written.ok) throw new Error(written.code);
   expect(written.shop.prices.epoxy).toEqual({ by: "piece", perPiece: 12, makes: 4 });
   await page.goto("/stock");
-  await page.getByLabel("Find a material").fill("epoxy, slow");
+  await page.getByLabel("Find a material", { exact: true }).fill("epoxy, slow");
   await expect(page.getByRole("row", { name: /Epoxy, slow cure/ })).toContainText("12.00 EUR for 4");
 });

@@ -31,7 +31,7 @@ test("a guard is added, sized and taken off; it moves the balance toward itself"
   await expect.poll(() => weightOf(page)).toBeGreaterThan(weight + 5);
   expect(await balanceOf(page)).toBeGreaterThan(balance);
   const brass = await weightOf(page);
-  await page.getByLabel("Material").selectOption("aluminium-6061");
+  await page.getByLabel("Material", { exact: true }).selectOption("aluminium-6061");
   await expect.poll(() => weightOf(page)).toBeLessThan(brass - 5);
   await typeLength(page, "Thickness", "1/4");
   await expect
@@ -59,10 +59,10 @@ test("pieces are added, ordered, sized and taken out", async ({ page }) => {
   await page.getByRole("button", { name: "Move piece 4 toward the front" }).click();
   await expect.poll(async () => (await pieces())[2].id).toBe("piece-5");
   const piece = page.locator("[data-item=piece-5]");
-  await piece.getByLabel("Length").fill("300");
+  await piece.getByLabel("Length", { exact: true }).fill("300");
   await page.keyboard.press("Enter");
   await expect(page.getByTestId("findings")).toContainText("nothing is left for the one that takes the rest");
-  await piece.getByLabel("Length").fill("4");
+  await piece.getByLabel("Length", { exact: true }).fill("4");
   await page.keyboard.press("Enter");
   await expect(page.getByTestId("findings")).not.toContainText("Cannot be built");
   await page.getByRole("button", { name: /^Remove 3\./ }).click();

@@ -16,7 +16,10 @@ test("a finding is mended by one click, and undo takes it back", async ({ page }
   await openFit(page, "Marsh stick-tang");
   const sharp = page.locator("[data-finding=shoulder-sharp]");
   await expect(sharp).toContainText("radius of 0.0 mm");
-  await sharp.getByRole("button", { name: "Mend it" }).click();
+  // It says what it sets, from what to what, and what that does, before it is pressed.
+  const fix = sharp.getByRole("button", { name: "Fix: Tang's shoulder radius from 0 to 1 mm" });
+  await expect(sharp).toContainText(/g, balance|weight and balance stay/);
+  await fix.click();
   await expect(sharp).toHaveCount(0);
   await expect
     .poll(async () => reviewDesign(await designOf(page)).findings.map((f) => f.rule))
