@@ -32,12 +32,18 @@ test("wrong input is answered and changes nothing", async ({ page }) => {
 
 test("a design that cannot be built says what and where, and comes back when mended", async ({ page }) => {
   await openKnife(page, "Heath field knife");
+  const before = await weightOf(page);
   await typeLength(page, "Ricasso length", "150");
   await expect(page.getByTestId("findings")).toContainText("must be shorter than the blade");
-  await expect(page.getByTestId("weight")).toHaveText("–");
   await expect(page.getByTestId("finding-place").first()).toBeVisible();
-  await page.keyboard.press("Control+z");
+  // The last good figures stay, faded and said to be old, with the way back beside them.
+  const readout = page.getByRole("region", { name: "Readout" });
+  await expect(readout).toHaveAttribute("data-old", "unbuilt");
+  expect(await weightOf(page)).toBeCloseTo(before, 9);
+  await expect(page.getByTestId("unbuilt")).toContainText("The figures are old");
+  await page.getByTestId("unbuilt").getByRole("button", { name: "Undo: Change ricasso length" }).click();
   await expect(page.getByTestId("findings")).not.toContainText("Cannot be built");
+  await expect(readout).not.toHaveAttribute("data-old", /./);
 });
 
 test("a pin is dragged, nudged by keys and typed on the drawing; undo takes each step back", async ({

@@ -1,4 +1,5 @@
 import type { FastenerKind } from "@/core/fasteners/registry";
+import type { ItemName } from "@/core/layout/itemNames";
 
 /** What a kind of fastener is called, where more is told of it than of most. */
 interface FastenerWords {
@@ -104,13 +105,8 @@ export const FASTENER_CHOICE_WORDS: Readonly<Record<string, Readonly<Record<stri
   style: { domed: "Domed", flat: "Flat" },
 };
 
-/** One fastener of a knife: by its kind, and its number from the front. */
-export function fastenerWords({
-  sort,
-  number,
-}: {
-  readonly sort: FastenerKind;
-  readonly number: number;
-}): string {
-  return `${FASTENER_WORDS[sort]} ${number}`;
+/** One fastener, hole or slot of a knife: by its kind, and its number from the front. */
+export function itemWords(item: ItemName): string {
+  if (item.kind === "fastener") return `${FASTENER_WORDS[item.sort]} ${item.number}`;
+  return `${item.kind === "hole" ? "Hole" : "Slot"} ${item.number}`;
 }

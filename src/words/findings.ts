@@ -2,9 +2,15 @@ import type { Finding, TradeRule } from "@/core/review/types";
 import type { UnitSystem } from "@/core/units/print";
 import { printLength, printMass } from "@/core/units/print";
 import type { FaultRule } from "@/core/validity/types";
+import { itemWords } from "./fasteners";
 import { RULE_WORDS } from "./rules";
 
 type Say = (mm: number | null) => string;
+
+/** What is meant, by name: the first, or both of two that meet. */
+const itemOf = ({ items }: Finding, otherwise: string) => (items?.[0] ? itemWords(items[0]) : otherwise);
+const bothOf = ({ items }: Finding) =>
+  items && items.length > 1 ? `${itemWords(items[0])} and ${itemWords(items[1]).toLowerCase()}` : "Two holes";
 
 const WORDS: Record<FaultRule, (f: Finding, mm: Say, grams: Say) => string> = {
   "unknown-material": (f) => `No material is called "${f.subject}". Choose another.`,
@@ -39,11 +45,11 @@ const WORDS: Record<FaultRule, (f: Finding, mm: Say, grams: Say) => string> = {
   "tip-longer-than-blade": (f, mm) =>
     `The run to the tip (${mm(f.measured)}) is longer than the blade has room for (${mm(f.limit)}); it is drawn shorter.`,
   "pin-off-handle": (f, mm) =>
-    `A pin stands ${mm(f.measured === null ? null : -f.measured)} out of the handle. Move it inward.`,
+    `${itemOf(f, "A pin")} stands ${mm(f.measured === null ? null : -f.measured)} out of the handle. Move it inward.`,
   "hole-off-tang": (f, mm) =>
-    `A tang hole breaks out of the tang by ${mm(f.measured === null ? null : -f.measured)}.`,
+    `${itemOf(f, "A tang hole")} breaks out of the tang by ${mm(f.measured === null ? null : -f.measured)}.`,
   "fasteners-overlap": (f, mm) =>
-    `Two holes run into each other by ${mm(f.measured === null ? null : -f.measured)}.`,
+    `${bothOf(f)} run into each other by ${mm(f.measured === null ? null : -f.measured)}.`,
   "bore-not-inside-tube": (f, mm) =>
     `The tube's bore (${mm(f.measured)}) must be smaller than the tube (${mm(f.limit)}).`,
   "pattern-overfull": (f) =>
@@ -77,19 +83,19 @@ const WORDS: Record<FaultRule, (f: Finding, mm: Say, grams: Say) => string> = {
   "balance-beyond-blade": (f, mm) =>
     `A blade that ends at ${mm(f.limit)} cannot balance at ${mm(f.measured)}. Measure again from the datum: ahead of it is plus.`,
   "slot-off-tang": (f, mm) =>
-    `A slot breaks out of the tang by ${mm(f.measured === null ? null : -f.measured)}.`,
+    `${itemOf(f, "A slot")} breaks out of the tang by ${mm(f.measured === null ? null : -f.measured)}.`,
   "fastener-sizes": (f, mm) =>
-    `In this fastener ${mm(f.measured)} must be smaller than the ${mm(f.limit)} that it goes into.`,
+    `In ${itemOf(f, "this fastener").toLowerCase()} ${mm(f.measured)} must be smaller than the ${mm(f.limit)} that it goes into.`,
   "screw-longer-than-room": (f, mm) =>
-    `A screw of ${mm(f.measured)} has room for ${mm(f.limit)}: it would stand on the bottom before it pulls. Take a shorter one.`,
+    `The screw of ${itemOf(f, "this fastener").toLowerCase()} (${mm(f.measured)}) has room for ${mm(f.limit)}: it would stand on the bottom before it pulls. Take a shorter one.`,
   "pin-cuts-tang": (f, mm) =>
-    `A hole of ${mm(f.measured)} cuts the tang in two: it is ${mm(f.limit)} high here. Take a thinner pin, or a higher tang.`,
-  "pin-notches-tang": () =>
-    "A hole runs out of the tang's edge here: move it to the middle of the tang, or clear of it.",
+    `The hole of ${itemOf(f, "a pin").toLowerCase()} (${mm(f.measured)}) cuts the tang in two: it is ${mm(f.limit)} high here. Take a thinner pin, or a higher tang.`,
+  "pin-notches-tang": (f) =>
+    `The hole of ${itemOf(f, "a pin").toLowerCase()} runs out of the tang's edge: move it to the middle of the tang, or clear of it.`,
   "seat-inside-tang": (f, mm) =>
-    `The head's seat (${mm(f.measured)} from the middle) lies inside the tang (${mm(f.limit)}).`,
+    `The seat of ${itemOf(f, "this head").toLowerCase()} (${mm(f.measured)} from the middle) lies inside the tang (${mm(f.limit)}).`,
   "seat-outside-handle": (f, mm) =>
-    `The head's seat (${mm(f.measured)} from the middle) lies outside the finished surface (${mm(f.limit)}): nothing would hold it.`,
+    `The seat of ${itemOf(f, "this head").toLowerCase()} (${mm(f.measured)} from the middle) lies outside the finished surface (${mm(f.limit)}): nothing would hold it.`,
   "waist-wheel-too-small": (f, mm) =>
     `A wheel of ${mm(f.measured)} radius cannot hollow that length: more than ${mm(f.limit)} is needed.`,
   "bolsters-meet": () => "Front and rear bolsters meet: nothing is left for the scales.",

@@ -1,9 +1,10 @@
 import { valueAt } from "@/core/design/path";
-import type { Design, Fastener } from "@/core/design/schema";
+import type { Design } from "@/core/design/schema";
+import { itemNames } from "@/core/layout/itemNames";
 import type { Change, Mend, Offer } from "@/core/review/types";
 import { materialById } from "@/core/stock/materials";
 import { printLength, printLengthShort, printMass, type UnitSystem } from "@/core/units/print";
-import { fastenerWords } from "./fasteners";
+import { itemWords } from "./fasteners";
 import { leverWords } from "./levers";
 import { PIECE_WORDS } from "./parts";
 
@@ -104,11 +105,10 @@ function moved(changes: readonly Change[], design: Design, mm: (value: number) =
 
 const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 
-/** A fastener by its kind and its number from the front, or a hole of the tang. */
+/** A fastener or a hole of the tang by its name. */
 function named(design: Design, id: string): string {
-  const sorted = [...design.fasteners].sort((a, b) => b.xMm - a.xMm);
-  const at = sorted.findIndex((f: Fastener) => f.id === id);
-  return at < 0 ? "Hole" : fastenerWords({ sort: sorted[at].kind, number: at + 1 });
+  const name = itemNames(design).get(id);
+  return name ? itemWords(name) : "Hole";
 }
 
 function changeWords(

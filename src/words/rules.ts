@@ -1,6 +1,6 @@
 import type { Finding, TradeRule } from "@/core/review/types";
 import { materialById } from "@/core/stock/materials";
-import { fastenerWords } from "./fasteners";
+import { itemWords } from "./fasteners";
 import { SIZE_WORDS } from "./fit";
 import { cutName, partName } from "./parts";
 
@@ -21,7 +21,9 @@ const ratio = (x: number | null) => (x === null ? "–" : x.toFixed(2));
 const percent = (x: number | null) => (x === null ? "–" : `${Math.round(x * 100)} %`);
 
 /** The fastener that is meant, and the part that it goes through. */
-const pinOf = ({ fastener }: Finding) => (fastener ? fastenerWords(fastener) : "A pin");
+const pinOf = ({ items }: Finding) => (items?.[0] ? itemWords(items[0]) : "A pin");
+const bothOf = ({ items }: Finding) =>
+  items && items.length > 1 ? items.map((i) => itemWords(i).toLowerCase()).join(" and ") : "two holes";
 const partOf = ({ part }: Finding, before: string) =>
   part ? `${before}${partName(part).toLowerCase()}` : "";
 
@@ -51,14 +53,14 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
   "edge-in-metal": edge("metal"),
   "web-between-holes": {
     name: "Web between two holes",
-    says: (f, mm) => `Only ${mm(f.measured)} is left between two holes; ${mm(f.limit)} is wanted.`,
+    says: (f, mm) => `Only ${mm(f.measured)} is left between ${bothOf(f)}; ${mm(f.limit)} is wanted.`,
     why: "A thin web tears when the second hole is drilled, and weakens the tang.",
     mend: "Move one of them away.",
   },
   "web-to-tang-edge": {
     name: "Hole to the tang's edge",
     says: (f, mm) =>
-      `Only ${mm(f.measured)} of tang is left beside ${f.fastener ? `${pinOf(f).toLowerCase()}` : "a hole"}; ${mm(f.limit)} is wanted.`,
+      `Only ${mm(f.measured)} of tang is left beside ${f.items?.[0] ? pinOf(f).toLowerCase() : "a hole"}; ${mm(f.limit)} is wanted.`,
     why: "The drill runs out, and the tang cracks from there when it is hardened.",
     mend: "Move it inward.",
   },
@@ -113,7 +115,7 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
   "peened-on-soft": {
     name: "Peening against soft material",
     says: (f) =>
-      f.fastener
+      f.items
         ? `Peening ${pinOf(f).toLowerCase()} splits what it is peened against${partOf(f, ": the ")}.`
         : "Peening here splits what it is peened against.",
     why: "Wood, horn, bone and brittle resin give way under a peened head.",
@@ -218,7 +220,8 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
   },
   "hole-rim": {
     name: "Rim round lanyard and lightening holes",
-    says: (f, mm) => `Only ${mm(f.measured)} is left round this hole; ${mm(f.limit)} is wanted.`,
+    says: (f, mm) =>
+      `Only ${mm(f.measured)} is left round ${f.items?.[0] ? pinOf(f).toLowerCase() : "this hole"}; ${mm(f.limit)} is wanted.`,
     why: "A thin rim tears out, or warps when the tang is hardened.",
     mend: "Move it inward, or make it smaller.",
   },

@@ -110,7 +110,7 @@ describe("the trade's rules", () => {
     expect(of(withPin(bolstered(25), near), "edge-in-wood")).toBeUndefined();
     expect(of(withPin(wood, near), "edge-in-wood")).toMatchObject({
       subject: "pin-1",
-      fastener: { sort: "pin", number: 1 },
+      items: [{ kind: "fastener", sort: "pin", number: 1 }],
       part: { kind: "scale" },
     });
     expect(of(withPin(bolstered(13), near), "edge-in-wood")).toMatchObject({ part: { kind: "scale" } });

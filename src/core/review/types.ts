@@ -1,5 +1,5 @@
 import type { PartKey } from "../assembly/partKey";
-import type { Fastener, FastenerKind, Piece } from "../design/schema";
+import type { Fastener, Piece } from "../design/schema";
 import type { CutKey } from "../fit/cutKey";
 import type { FaultRule, FindingOf } from "../validity/types";
 
@@ -51,20 +51,13 @@ export const TRADE_RULES = [
 export type TradeRule = (typeof TRADE_RULES)[number];
 export type FindingRule = FaultRule | TradeRule;
 
-/** Which fastener is meant: of what kind, and its number from the front, from 1. */
-export interface FastenerName {
-  readonly sort: FastenerKind;
-  readonly number: number;
-}
-
 /** What a finding says besides its figures. */
 interface Named {
   /** The piece to be sawn that is meant. */
   readonly piece?: CutKey;
   /** Which of its sizes is short. */
   readonly size?: "lengthMm" | "heightMm" | "thicknessMm";
-  /** The fastener, and the part that it goes through. */
-  readonly fastener?: FastenerName;
+  /** The part that a fastener goes through. */
   readonly part?: PartKey;
 }
 

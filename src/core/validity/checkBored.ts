@@ -5,6 +5,7 @@ import { holesOf, slotsOf } from "../design/openings";
 import type { Design, Fastener } from "../design/schema";
 import { kindOf } from "../fasteners/registry";
 import { widestBore } from "../layout/bores";
+import { itemNames } from "../layout/itemNames";
 import { layoutOf } from "../layout/layout";
 import { radians } from "../number";
 import { lineAt } from "../solids/line";
@@ -12,7 +13,15 @@ import { ROUNDING } from "../tolerances";
 import type { Report } from "./types";
 
 /** Pins, bolts, holes and slots: inside the handle, clear of each other, and whole in themselves. `edge` is the outline. */
-export function checkBored(design: Design, edge: readonly Point[], report: Report): void {
+export function checkBored(design: Design, edge: readonly Point[], tell: Report): void {
+  const names = itemNames(design);
+  const namesOf = (...ids: readonly string[]) => ids.flatMap((id) => names.get(id) ?? []);
+  // What is said of one is said by its name.
+  const report: Report = (severity, rule, more = {}) =>
+    tell(severity, rule, {
+      ...more,
+      items: more.items ?? (more.subject === undefined ? [] : namesOf(more.subject)),
+    });
   const bored = [
     ...design.fasteners.map((f) => ({
       id: f.id,
@@ -36,7 +45,8 @@ export function checkBored(design: Design, edge: readonly Point[], report: Repor
       const gap = Math.hypot(f.xMm - g.xMm, f.yMm - g.yMm) - (f.diameterMm + g.diameterMm) / 2;
       if (!(gap >= 0)) {
         const at = { x: (f.xMm + g.xMm) / 2, y: (f.yMm + g.yMm) / 2 };
-        report("error", "fasteners-overlap", { at, subject: g.id, measured: gap, limit: 0 });
+        const more = { at, subject: g.id, measured: gap, limit: 0 };
+        report("error", "fasteners-overlap", { ...more, items: namesOf(f.id, g.id) });
       }
     }
   });

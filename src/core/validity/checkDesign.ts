@@ -17,7 +17,7 @@ import type { Fault, Report } from "./types";
 /** What makes a design impossible to build ("error"), or not what it says ("warning"). Empty when all is well. */
 export function checkDesign(design: Design, assembly: Assembly = assemble(design)): Fault[] {
   const findings: Fault[] = [];
-  const report: Report = (severity, rule, { at, subject, measured, limit } = {}) =>
+  const report: Report = (severity, rule, { at, subject, measured, limit, items } = {}) =>
     findings.push({
       rule,
       severity,
@@ -25,6 +25,7 @@ export function checkDesign(design: Design, assembly: Assembly = assemble(design
       subject: subject ?? null,
       measured: measured ?? null,
       limit: limit ?? null,
+      ...(items ? { items } : {}),
     });
   for (const id of materialsOf(assembly))
     if (!materialById(id)) report("error", "unknown-material", { subject: id });

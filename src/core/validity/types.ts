@@ -1,3 +1,5 @@
+import type { ItemName } from "../layout/itemNames";
+
 /** What cannot be built, what is against a rule of the trade, and what is only to be kept in mind. */
 export type FindingSeverity = "error" | "warning" | "note";
 
@@ -87,6 +89,8 @@ export interface FindingOf<Rule> {
   readonly subject: string | null;
   readonly measured: number | null;
   readonly limit: number | null;
+  /** The fasteners, holes or slots that are meant; of two that meet, both. */
+  readonly items?: readonly ItemName[];
 }
 
 /** What makes a design impossible to build ("error"), or not what it says ("warning"). */
@@ -101,5 +105,6 @@ export type Report = (
     subject?: string;
     measured?: number;
     limit?: number;
+    items?: readonly ItemName[];
   },
 ) => void;

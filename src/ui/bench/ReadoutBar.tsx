@@ -19,21 +19,24 @@ const USUALLY_MS = 300;
 
 /** Weight, balance, what changed since the last save, and what is wrong: in view on every step. */
 export function ReadoutBar() {
-  const { failure, of } = useBenchState((s) => s.weighed);
+  const { failure, of, weighing, lastGood } = useBenchState((s) => s.weighed);
   // Figures of an older state are marked as such: at once where the weighing failed, otherwise when it takes longer.
   const old = useDesign((design) => of !== null && of !== design);
   const waiting = useLonger(old && !failure, USUALLY_MS);
+  // What cannot be built has no figures of its own: the last that could be built keeps its place.
+  const unbuilt = weighing !== null && !weighing.ok && lastGood !== null;
   return (
     <section
       aria-label="Readout"
       className="readout"
-      data-old={old && failure ? "failed" : waiting ? "weighing" : undefined}
+      data-old={old && failure ? "failed" : waiting ? "weighing" : unbuilt ? "unbuilt" : undefined}
     >
       <Figures />
       <div aria-live="polite" className="readout-findings" data-testid="findings">
         {failure && <Failure says={failure} />}
         {waiting && <p className="figures-old">Weighing … the figures are of the state before.</p>}
         {!failure && <FindingLines />}
+        {unbuilt && !failure && <Unbuilt />}
       </div>
     </section>
   );
@@ -42,8 +45,9 @@ export function ReadoutBar() {
 const Figures = memo(function Figures() {
   const { autosave } = useBench();
   const units = useUnits();
-  const { of } = useBenchState((s) => s.weighed);
-  const report = useReport();
+  const { of: now, lastGood } = useBenchState((s) => s.weighed);
+  const good = useReport();
+  const [report, of] = good ? [good, now] : [lastGood?.report ?? null, lastGood?.of ?? null];
   const saved = useStore(autosave, (s) => s.saved);
   const bare = (mm: number) => printLengthBare(mm, units);
   return (
@@ -98,6 +102,23 @@ const Figures = memo(function Figures() {
     </>
   );
 });
+
+/** Whose figures are shown while the knife cannot be built, and the way back to it. */
+function Unbuilt() {
+  const { session } = useBench();
+  const label = useStore(session, (s) => s.label);
+  const canUndo = useStore(session.temporal, (s) => s.pastStates.length > 0);
+  return (
+    <Text color="graphite" fontSize="sm" data-testid="unbuilt">
+      The figures are old: of the last state that could be built.
+      {canUndo && (
+        <Button size="2xs" variant="outline" ms="2" onClick={() => session.undo()}>
+          Undo{label ? `: ${label}` : ""}
+        </Button>
+      )}
+    </Text>
+  );
+}
 
 function Failure({ says }: { says: string }) {
   const { weighAgain } = useBench();

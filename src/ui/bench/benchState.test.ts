@@ -56,7 +56,7 @@ describe("a knife on the bench", () => {
       d.name = "Rush";
       d.use.gripMm -= 5;
     });
-    expect(state.getState().weighed).toEqual({
+    expect(state.getState().weighed).toMatchObject({
       weighing: before,
       of: session.getState().design,
       failure: null,
@@ -79,14 +79,18 @@ describe("a knife on the bench", () => {
     const { session, bench, state } = onBench();
     const end = bench.begin();
     await vi.waitFor(() =>
-      expect(state.getState().review).toEqual(reviewDesign(session.getState().design, true)),
+      expect(state.getState().review).toMatchObject(reviewDesign(session.getState().design, true)),
     );
     // A ricasso longer than the blade cannot be built.
     session.getState().edit("Lengthen the ricasso", (d) => {
       d.blade.lengthMm = 60;
       d.blade.ricassoMm = 80;
     });
+    const good = state.getState().weighed.lastGood;
     await vi.waitFor(() => expect(state.getState().weighed.weighing?.ok).toBe(false));
+    // The last state that could be built, and what it weighed, stay at hand.
+    expect(good?.report.massG).toBeGreaterThan(0);
+    expect(state.getState().weighed.lastGood).toBe(good);
     expect(state.getState().review).toBeNull();
     end();
   });

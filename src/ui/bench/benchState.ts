@@ -1,6 +1,7 @@
 import { createStore, type StoreApi } from "zustand/vanilla";
 import type { Design } from "@/core/design/schema";
 import type { Review } from "@/core/review/reviewDesign";
+import type { MassReport } from "@/core/weigh/report";
 import type { Weighing } from "@/core/weigh/weigh";
 import { weighAlike } from "@/core/weigh/weighAlike";
 import type { Autosave } from "@/store/autosave";
@@ -18,6 +19,8 @@ export interface Weighed {
   readonly of: Design | null;
   /** Why the present design is not weighed, when the weighing itself failed: the figures are of an older one then. */
   readonly failure: string | null;
+  /** The last state that could be built, and what it weighed; null before the first. */
+  readonly lastGood: { readonly of: Design; readonly report: MassReport } | null;
 }
 
 /** What stands beside the design while a knife is on the bench. Nothing of it is kept. */
@@ -84,7 +87,7 @@ export function createBench(
     selected: null,
     dragging: false,
     stationMm: -30,
-    weighed: { weighing: null, of: null, failure: null },
+    weighed: { weighing: null, of: null, failure: null, lastGood: null },
     settled: session.getState().design,
     review: null,
   }));
@@ -168,8 +171,16 @@ export function createBench(
           if (turn < shown) return;
           shown = turn;
           const was = state.getState().weighed.weighing?.ok;
-          state.setState({ weighed: { weighing: answer.value, of: asked, failure: null } });
-          if (answer.value.ok !== was) reviewLater?.();
+          const weighing = answer.value;
+          state.setState(({ weighed }) => ({
+            weighed: {
+              weighing,
+              of: asked,
+              failure: null,
+              lastGood: weighing.ok ? { of: asked, report: weighing.report } : weighed.lastGood,
+            },
+          }));
+          if (weighing.ok !== was) reviewLater?.();
           if (first) void practise();
         } else if (answer.code === "failed" && asked === latest) {
           // A worker that died may have died of anything: it is asked once more, by a new one, before that is said.

@@ -48,7 +48,7 @@ function seatRule(
           found(code, "warning", {
             at,
             subject: s.id,
-            fastener: c.nameOf(f),
+            items: c.namesOf(f.id),
             measured,
             limit: least,
             mends: betterSeats(c, s, f).map((seat) => setOne(`fasteners.${index}.seatMm`, seat)),
@@ -72,7 +72,7 @@ const engaged: Rule = {
         found("bolt-engagement", "warning", {
           at,
           subject: s.id,
-          fastener: c.nameOf(f),
+          items: c.namesOf(f.id),
           measured: s.engagedMm,
           limit: wanted,
           mend: longerScrew(f, index, wanted - s.engagedMm, wanted),
@@ -115,7 +115,7 @@ function insertRule(
           found(code, "warning", {
             at: { x: f.xMm, y: f.yMm },
             subject: f.id,
-            fastener: c.nameOf(f),
+            items: c.namesOf(f.id),
             measured,
             limit: c.limit(code),
             mend: setOne(`fasteners.${index}.${inserted.field}`, value),
@@ -142,7 +142,7 @@ const proud: Rule = {
         found("bolt-head-proud", "warning", {
           at,
           subject: s.id,
-          fastener: c.nameOf(f),
+          items: c.namesOf(f.id),
           measured,
           limit: c.limit("bolt-head-proud"),
           mend: deeper > 0.3 ? setOne(`fasteners.${index}.seatMm`, deeper) : null,

@@ -1,16 +1,17 @@
 import type { PartKey } from "../../assembly/partKey";
 import type { Point } from "../../curve/bezier";
-import type { Design, Fastener } from "../../design/schema";
+import type { Design } from "../../design/schema";
 import type { CutKey } from "../../fit/cutKey";
 import { type PinPlace, pinLayout } from "../../fit/pinLayout";
 import { type PinPath, pinPaths } from "../../fit/pinPath";
 import { type Seat, seats } from "../../fit/seats";
 import { tangWalls, type Wall } from "../../fit/walls";
 import { type Bore, boresOf, edgeOf } from "../../layout/bores";
+import { type ItemName, itemNames } from "../../layout/itemNames";
 import { type Layout, layoutOf } from "../../layout/layout";
 import { lazily } from "../../layout/remembered";
 import type { FindingSeverity } from "../../validity/types";
-import type { FastenerName, Found, Mend, TradeRule } from "../types";
+import type { Found, Mend, TradeRule } from "../types";
 
 /** What the rules share of one design: worked out once, when first asked for. */
 export interface RuleContext {
@@ -21,8 +22,8 @@ export interface RuleContext {
   readonly pins: () => readonly PinPlace[];
   /** What a fastener goes through; nothing of one that is not there. */
   readonly pathOf: (id: string) => PinPath;
-  /** A fastener by its kind and its number from the front. */
-  readonly nameOf: (f: Fastener) => FastenerName;
+  /** Names of fasteners, holes and slots, by their ids. */
+  readonly namesOf: (...ids: readonly string[]) => readonly ItemName[];
   readonly seats: () => readonly Seat[];
   readonly walls: () => readonly Wall[];
   /** A rule's limit: the maker's, or the usual one. */
@@ -43,10 +44,7 @@ export function ruleContext(
     bores: boresOf(design),
     pins: lazily(() => pinLayout(design)),
     pathOf: (id) => pinPaths(design).get(id) ?? NO_PATH,
-    nameOf: (f) => ({
-      sort: f.kind,
-      number: [...design.fasteners].sort((a, b) => b.xMm - a.xMm).indexOf(f) + 1,
-    }),
+    namesOf: (...ids) => ids.flatMap((id) => itemNames(design).get(id) ?? []),
     seats: lazily(() => seats(design)),
     walls: lazily(() => tangWalls(design)),
     limit: limitOf,
@@ -65,7 +63,7 @@ export function found(
     limit?: number;
     piece?: CutKey;
     size?: Found["size"];
-    fastener?: FastenerName;
+    items?: readonly ItemName[];
     part?: PartKey;
     mend?: Mend | null;
     mends?: readonly (Mend | null)[];

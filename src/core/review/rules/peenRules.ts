@@ -26,7 +26,7 @@ const peened: Rule = {
         found("peened-on-soft", "warning", {
           at: { x: xMm, y: yMm },
           subject: id,
-          fastener: c.nameOf(f),
+          items: c.namesOf(f.id),
           part: soft.key,
           mend: { kind: "replace-fastener", fastener },
         }),

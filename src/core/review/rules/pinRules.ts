@@ -141,7 +141,7 @@ function edgeRuleOf(kind: Toughness, limit: number): Rule {
           found(code, "warning", {
             at: { x: f.xMm, y: f.yMm },
             subject: f.id,
-            fastener: c.nameOf(f),
+            items: c.namesOf(f.id),
             part: part.key,
             measured,
             limit: c.limit(code),
@@ -187,6 +187,7 @@ const webs: Rule = {
         found("web-between-holes", "warning", {
           at: { x: (bore.xMm + near.xMm) / 2, y: (bore.yMm + near.yMm) / 2 },
           subject: bore.id,
+          items: c.namesOf(near.id, bore.id),
           measured: web,
           limit,
           mend: moveTo(c.design, bore.id, betterPlace(c, bore, wanted)),
@@ -218,7 +219,7 @@ const tangEdge: Rule = {
         found("web-to-tang-edge", "warning", {
           at: { x: f.xMm, y: f.yMm },
           subject: f.id,
-          fastener: c.nameOf(f),
+          items: c.namesOf(f.id),
           measured: web,
           limit,
           mend: bore ? moveTo(c.design, f.id, betterPlace(c, bore, wanted)) : null,
@@ -301,6 +302,7 @@ const holeRim: Rule = {
         found("hole-rim", "warning", {
           at: { x: h.xMm, y: h.yMm },
           subject: h.id,
+          items: c.namesOf(h.id),
           measured: rim,
           limit,
           mend: bore ? moveTo(c.design, h.id, betterPlace(c, bore, wanted)) : null,
@@ -337,6 +339,7 @@ const frontHoles: Rule = {
           found("hole-in-front-fifth", "warning", {
             at: { x: h.xMm, y: h.yMm },
             subject: h.id,
+            items: c.namesOf(h.id),
             measured,
             limit: c.limit("hole-in-front-fifth"),
             mend: bore ? moveTo(c.design, h.id, betterPlace(c, bore, wanted)) : null,
