@@ -40,7 +40,7 @@ test("a design that cannot be built says what and where, and comes back when men
   const readout = page.getByRole("region", { name: "Readout" });
   await expect(readout).toHaveAttribute("data-old", "unbuilt");
   expect(await weightOf(page)).toBeCloseTo(before, 9);
-  await expect(page.getByTestId("unbuilt")).toContainText("The figures are old");
+  await expect(page.getByTestId("unbuilt")).toContainText("Old figures");
   await page.getByTestId("unbuilt").getByRole("button", { name: "Undo: Change ricasso length" }).click();
   await expect(page.getByTestId("findings")).not.toContainText("Cannot be built");
   await expect(readout).not.toHaveAttribute("data-old", /./);

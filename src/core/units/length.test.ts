@@ -81,10 +81,21 @@ describe("printing", () => {
     expect(printLength(4.7625, "inch-fraction")).toBe("3/16 in");
     expect(printLengthBare(25.4, "inch")).toBe("1.000");
     expect(printLength(Number.NaN, "metric")).toBe("–");
+    // What is finer than a 64th of an inch is not nothing.
+    expect(printLength(0.1, "inch-fraction")).toBe("0.004 in");
+    expect(printLength(-0.1, "inch-fraction")).toBe("−0.004 in");
+    expect(printLength(0, "inch-fraction")).toBe("0 in");
+    expect(printLength(0.4, "inch-fraction")).toBe("1/64 in");
   });
 
   it("prints ounces by the exact definition", () => {
     expect(printMass(GRAMS_PER_OUNCE, "inch")).toBe("1.00 oz");
     expect(printMass(182.44, "metric")).toBe("182.4 g");
+    // An avoirdupois ounce is 28.349523125 g: 182.44 g are 6.435 of them, and three eighths are 0.375.
+    expect(printMass(182.44, "inch")).toBe("6.44 oz");
+    expect(printMass(182.44, "inch-fraction")).toBe("6 3/8 oz");
+    expect(printMass(-182.44, "inch-fraction")).toBe("−6 3/8 oz");
+    expect(printMass(4.52, "inch")).toBe("4.5 g");
+    expect(printMass(-0.4, "inch-fraction")).toBe("−0.4 g");
   });
 });

@@ -30,8 +30,11 @@ export function printLength(mm: number, system: UnitSystem, digits = 1): string 
 export function printLengthBare(mm: number, system: UnitSystem, digits = 1): string {
   if (!Number.isFinite(mm)) return "–";
   if (system === "metric") return fixed(mm, digits);
-  if (system === "inch") return fixed(mm / MM_PER_INCH, digits + (digits > 1 ? 1 : 2));
-  return printFraction(mm / MM_PER_INCH);
+  const inches = mm / MM_PER_INCH;
+  if (system === "inch") return fixed(inches, digits + (digits > 1 ? 1 : 2));
+  // What is finer than a 64th is said in thousandths: a clearance of 0.1 mm is not none.
+  if (Math.abs(inches) >= 1 / 64) return printFraction(inches);
+  return Math.abs(inches) < 0.0005 ? "0" : fixed(inches, 3);
 }
 
 /** The bare length without needless zeros: `4.7` for 4.70, `26` for 26.00; fractions stand as they are. */
@@ -60,9 +63,17 @@ export function printFraction(inches: number): string {
   return `${sign}${whole > 0 ? `${whole} ` : ""}${over}/${under}`;
 }
 
-/** A mass for reading, with its unit: `182.4 g`, `6.43 oz`. A value that is not finite prints as a dash. */
+/** Ounces are told to this part of one where fractions are read: half of it is under 2 g. */
+const EIGHTHS = 8;
+
+/**
+ * A mass for reading, with its unit: `182.4 g`, `6.43 oz`, `6 3/8 oz`; small parts, under an ounce, in grams in every
+ * system. A value that is not finite prints as a dash.
+ */
 export function printMass(massG: number, system: UnitSystem, digits = 1): string {
   if (!Number.isFinite(massG)) return "–";
-  if (system === "metric") return `${fixed(massG, digits)} g`;
-  return `${fixed(massG / GRAMS_PER_OUNCE, digits + 1)} oz`;
+  const ounces = massG / GRAMS_PER_OUNCE;
+  if (system === "metric" || Math.abs(ounces) < 1) return `${fixed(massG, digits)} g`;
+  if (system === "inch") return `${fixed(ounces, digits + 1)} oz`;
+  return `${printFraction(Math.round(ounces * EIGHTHS) / EIGHTHS)} oz`;
 }

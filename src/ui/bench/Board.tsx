@@ -181,7 +181,7 @@ function Strip(place: { scale: Scale; top: number; height: number; width: number
   if (weighing?.ok) return <MomentStrip report={weighing.report} {...strip} />;
   return (
     <DrawnText x={place.width / 2} y={place.top + place.height / 2} anchor="middle" size={15}>
-      {weighing ? "No weight: mend the design first" : "weighing…"}
+      {weighing ? "No weight: the design cannot be built as it is" : "weighing…"}
     </DrawnText>
   );
 }

@@ -35,8 +35,8 @@ export function ReadoutBar() {
       <div aria-live="polite" className="readout-findings" data-testid="findings">
         {failure && <Failure says={failure} />}
         {waiting && <p className="figures-old">Weighing … the figures are of the state before.</p>}
-        {!failure && <FindingLines />}
         {unbuilt && !failure && <Unbuilt />}
+        {!failure && <FindingLines />}
       </div>
     </section>
   );
@@ -110,7 +110,7 @@ function Unbuilt() {
   const canUndo = useStore(session.temporal, (s) => s.pastStates.length > 0);
   return (
     <Text color="graphite" fontSize="sm" data-testid="unbuilt">
-      The figures are old: of the last state that could be built.
+      Old figures: the last that could be built.
       {canUndo && (
         <Button size="2xs" variant="outline" ms="2" onClick={() => session.undo()}>
           Undo{label ? `: ${label}` : ""}
@@ -183,7 +183,7 @@ const FindingLine = memo(
   function FindingLine({ finding, says, fix, onMend }: FindingLineProps) {
     const offer = finding.mends?.[0];
     return (
-      <Text color={finding.severity === "error" ? "fault" : "warn"} lineHeight="1.3">
+      <Text color={finding.severity === "error" ? "fault" : "warn"} fontSize="sm" lineHeight="1.3">
         <b>{finding.severity === "error" ? "Cannot be built: " : "Look again: "}</b>
         {says}
         {offer && fix && (

@@ -2,9 +2,10 @@
 import { Button, Flex, Stack, Text } from "@chakra-ui/react";
 import { useState } from "react";
 import { DRILL_SETS, type DrillSet } from "@/core/design/schema";
-import { drillsIn, ownedDrills } from "@/core/fit/drillSets";
+import { type Drill, drillsIn, ownedDrills } from "@/core/fit/drillSets";
 import { type Bore, type FitSheet, threadTable } from "@/core/fit/sheet";
 import { printLength } from "@/core/units/print";
+import { useUnits } from "@/store/settings";
 import { BORE_WORDS, DRILL_SET_WORDS, FIT_WORDS, itemWords } from "@/words/fit";
 import { useBench, useDesign } from "../bench/BenchContext";
 import { ChoiceAt, Tick } from "../fields/bound";
@@ -14,9 +15,16 @@ import { Figures, Note, Section } from "./Section";
 export function DrillsSection({ sheet }: { sheet: FitSheet }) {
   const design = useDesign();
   const [threads, setThreads] = useState(false);
-  const mm = (v: number) => `${v.toFixed(2)} mm`;
-  const inch = (v: number) => `${v.toFixed(4)} in`;
-  const off = (v: number | null) => (v === null ? "–" : `${v < 0 ? "−" : "+"}${Math.abs(v).toFixed(3)} mm`);
+  const units = useUnits();
+  // A drill is told in thousandths where inches are read, whether or not a maker reads fractions.
+  const system = units === "metric" ? "metric" : "inch";
+  const size = (mm: number) => printLength(mm, system, 2);
+  const both = (d: Drill) =>
+    system === "metric"
+      ? [size(d.mm), `${d.inch.toFixed(4)} in`]
+      : [`${d.inch.toFixed(4)} in`, printLength(d.mm, "metric", 2)];
+  const off = (mm: number | null) =>
+    mm === null ? "–" : `${mm > 0 ? "+" : ""}${printLength(mm, system, system === "metric" ? 3 : 2)}`;
   const partial = design.fitUp.drills.own.length > 0;
   return (
     <Section id="drills" title="Drills and holes" settings={<DrillSettings />}>
@@ -29,7 +37,7 @@ export function DrillsSection({ sheet }: { sheet: FitSheet }) {
           { name: "", of: (b: Bore) => sheet.bores.indexOf(b) + 1 },
           { name: "Hole", of: (b) => `${BORE_WORDS[b.use]}${b.thread ? ` ${b.thread}` : ""}` },
           { name: "For", of: (b) => itemWords(b.ids) },
-          { name: "Wanted", number: true, of: (b) => mm(b.wantedMm) },
+          { name: "Wanted", number: true, of: (b) => size(b.wantedMm) },
           {
             name: "Drill",
             number: true,
@@ -38,13 +46,13 @@ export function DrillsSection({ sheet }: { sheet: FitSheet }) {
                 <b>{b.drill?.name ?? "none fits"}</b>
                 {b.drill && (
                   <Text as="span" color="graphite" fontSize="sm" ms="2">
-                    {mm(b.drill.mm)} · {inch(b.drill.inch)}
+                    {both(b.drill).join(" · ")}
                   </Text>
                 )}
               </>
             ),
           },
-          { name: "Room", number: true, of: (b) => off(b.clearanceMm) },
+          { name: "Clearance", number: true, of: (b) => off(b.clearanceMm) },
           ...(partial
             ? [
                 {
@@ -78,15 +86,15 @@ export function DrillsSection({ sheet }: { sheet: FitSheet }) {
           none=""
           columns={[
             { name: "Thread", of: (t) => t.name },
-            { name: "Diameter", number: true, of: (t) => mm(t.diameterMm) },
+            { name: "Diameter", number: true, of: (t) => size(t.diameterMm) },
             {
               name: "Tapping drill",
               number: true,
-              of: (t) => `${t.tapDrill?.name} (${t.tapMm.toFixed(2)} mm)`,
+              of: (t) => `${t.tapDrill?.name} (${size(t.tapMm)})`,
             },
-            { name: "Head", number: true, of: (t) => (t.sizes ? mm(t.sizes.headMm) : "–") },
+            { name: "Head", number: true, of: (t) => (t.sizes ? size(t.sizes.headMm) : "–") },
             { name: "Key", number: true, of: (t) => t.sizes?.key ?? "–" },
-            { name: "Nut", number: true, of: (t) => (t.sizes ? mm(t.sizes.nutAcrossMm) : "–") },
+            { name: "Nut", number: true, of: (t) => (t.sizes ? size(t.sizes.nutAcrossMm) : "–") },
           ]}
         />
       )}
