@@ -117,6 +117,24 @@ test("every fastener, butt, section, bolster and joint is chosen and weighed", a
   await agrees(page, "bolsters and joint");
 });
 
+test("another thread brings its own sizes, and asks about what was changed by hand", async ({ page }) => {
+  await openKnife(page, "Heath field knife");
+  await step(page, "Pins");
+  await page.getByRole("button", { name: "Cap screws", exact: true }).click();
+  await typeLength(page, "Counterbore", "8.4");
+  const screw = async () => (await designOf(page)).fasteners.at(-1);
+  await page.getByLabel("Thread", { exact: true }).selectOption("M5");
+  await expect.poll(screw).toMatchObject({ diameterMm: 5, pitchMm: 0.8, headMm: 8.5, counterboreMm: 8.4 });
+  const asked = page.getByRole("group", { name: "Sizes of the other thread" });
+  await expect(asked).toContainText("Counterbore 8.40 mm; M5 has 9.00 mm");
+  await asked.getByRole("button", { name: "Set to M5" }).click();
+  await expect.poll(screw).toMatchObject({ counterboreMm: 9 });
+  await expect(asked).toHaveCount(0);
+  await page.getByLabel("Thread", { exact: true }).selectOption("By diameter and pitch");
+  await typeLength(page, "Pitch", "0.5");
+  await agrees(page, "a fine thread");
+});
+
 test("a tang is slotted, hollowed and cut short", async ({ page }) => {
   await openKnife(page, "Orchard parer");
   await step(page, "Tang");

@@ -63,6 +63,7 @@ export const FASTENER_WORDS = Object.fromEntries(
 /** What fields of fasteners are usually called. */
 const FIELDS: Readonly<Record<string, string>> = {
   diameterMm: "Diameter",
+  pitchMm: "Pitch",
   boreMm: "Bore",
   lengthMm: "Length",
   seatMm: "Seat from the middle",

@@ -5,8 +5,8 @@ import { newGuard } from "../design/guards";
 import { plainKnife } from "../design/plainKnife.fixtures";
 import type { BlockHole, Design, Fastener, FullTang, HiddenTang, PieceShape } from "../design/schema";
 import { newFastener } from "../fasteners/registry";
+import { threadRadius } from "../fasteners/thread";
 import { knuckleBow } from "../guardFittings/knuckleBow";
-import { threadRadius } from "../tangEnds/thread";
 import { integrate } from "../weigh/integrate";
 import { assemble } from "./assemble";
 import { volumes } from "./volumes.fixtures";
@@ -303,18 +303,17 @@ describe("fasteners", () => {
     const blind = newFastener("blind-pin", "f", at, 4) as Extract<Fastener, { kind: "blind-pin" }>;
     near(volumes(fastened(blind)).get("fastener:f"), Math.PI * 4 * blind.lengthMm);
     const rod = newFastener("nutted-rod", "f", at, 4) as Extract<Fastener, { kind: "nutted-rod" }>;
-    const nut = ((Math.sqrt(3) / 2) * rod.nutAcrossMm ** 2 - Math.PI * 4) * rod.nutLengthMm;
-    near(
-      volumes(fastened(rod)).get("fastener:f"),
-      Math.PI * 4 * 2 * (rod.seatMm + rod.nutLengthMm) + 2 * nut,
-    );
+    // Threads weigh as rods of their pitch diameter: ISO 68-1.
+    const thread = (Math.PI / 4) * (4 - 0.6495 * 0.7) ** 2;
+    const nut = ((Math.sqrt(3) / 2) * rod.nutAcrossMm ** 2 - thread) * rod.nutLengthMm;
+    near(volumes(fastened(rod)).get("fastener:f"), thread * 2 * (rod.seatMm + rod.nutLengthMm) + 2 * nut);
     const cap = newFastener("cap-screw", "f", at, 4) as Extract<Fastener, { kind: "cap-screw" }>;
     const head =
       Math.PI * (cap.headMm / 2) ** 2 * cap.headLengthMm -
       (Math.sqrt(3) / 2) * cap.socketMm ** 2 * (cap.headLengthMm / 2);
     near(
       volumes(fastened(cap)).get("fastener:f"),
-      2 * (head + Math.PI * 4 * Math.min(cap.screwLengthMm, cap.seatMm)),
+      2 * (head + thread * Math.min(cap.screwLengthMm, cap.seatMm)),
     );
   });
 });

@@ -20,6 +20,9 @@ export function lockOf(design: Design, path: string): string {
     .join(".");
 }
 
+/** Whether the value at a path is locked. */
+export const isLocked = (design: Design, path: string) => design.locked.includes(lockOf(design, path));
+
 /** The value that a lock holds; undefined where it is gone. */
 function lockedValue(design: Design, lock: string): unknown {
   return lock.split(".").reduce<unknown>((at, key) => {

@@ -1,4 +1,5 @@
 import { isRecord } from "../isRecord";
+import { usualPitchMm } from "../units/screws";
 import { plainFitUp } from "./fitUp";
 import { plainUse } from "./uses";
 import { DESIGN_VERSION } from "./version";
@@ -19,7 +20,7 @@ export const MIGRATIONS: Migrations = {
   4: (record) => (isRecord(record) ? { ...record, work: plainWork() } : record),
   // 6: a knuckle bow on the guard; a maker's stock is matched to a piece by its key, no longer by its English name.
   5: (record) => (isRecord(record) ? toVersion6(record) : record),
-  // 7: what is in the hand with its drawing as it was weighed; windows from low to high; values that are locked.
+  // 7: what is in the hand with its drawing as it was weighed; pitches of screws; windows from low to high; locks.
   6: (record) => (isRecord(record) ? toVersion7(record) : record),
 };
 
@@ -107,11 +108,12 @@ function toVersion6(record: Loose): Loose {
 }
 
 function toVersion7(record: Loose): Loose {
-  const { blade, fitUp, use } = record;
+  const { blade, fasteners, fitUp, use } = record;
   return {
     ...record,
     blade:
       isRecord(blade) && isRecord(blade.measured) ? bladeToVersion7(record, blade, blade.measured) : blade,
+    fasteners: each(fasteners, pitchToVersion7),
     fitUp: isRecord(fitUp)
       ? {
           ...fitUp,
@@ -122,6 +124,13 @@ function toVersion7(record: Loose): Loose {
     use: isRecord(use) ? { ...use, balanceMm: upright(use.balanceMm), massG: upright(use.massG) } : use,
     locked: [],
   };
+}
+
+/** Screws and threaded rods have the pitch that is usual at their diameter. */
+function pitchToVersion7({ kind, diameterMm }: Loose): Loose {
+  return (kind === "cap-screw" || kind === "nutted-rod") && typeof diameterMm === "number"
+    ? { pitchMm: usualPitchMm(diameterMm) }
+    : {};
 }
 
 /** A blade in the hand is kept as it is drawn, with its holes or without, as it said that it was weighed. */

@@ -3,6 +3,7 @@ import { upToTenth } from "../number";
 import { length, material } from "../record/fields";
 import { fastenerKind, whole } from "./kind";
 import { addPlugs, counterboreFace, overCorners, plug, SEAT_OUTSIDE_MM, seatMm } from "./seated";
+import { sizesOfThread, socketHeadSizes, threadFields, threadRadius } from "./thread";
 
 /** A threaded insert through the tang, a cap screw into it from each side. */
 export const capScrew = fastenerKind({
@@ -10,7 +11,7 @@ export const capScrew = fastenerKind({
   stem: "screw",
   fields: {
     // Of the screws.
-    diameterMm: length(1, 30),
+    ...threadFields,
     seatMm,
     headMm: length(2, 60),
     headLengthMm: length(0.5, 40),
@@ -26,6 +27,7 @@ export const capScrew = fastenerKind({
   },
   start: (tangMm) => ({
     diameterMm: 4,
+    pitchMm: 0.7,
     seatMm: tangMm / 2 + SEAT_OUTSIDE_MM,
     headMm: 7,
     headLengthMm: 4,
@@ -49,7 +51,7 @@ export const capScrew = fastenerKind({
     for (const at of site.bothSides(f.seatMm, top)) site.add(null, materials, head, at, site.body);
     // Two screws from opposite sides may not pass each other: each ends at the middle at the latest.
     const end = Math.max(0, f.seatMm - f.screwLengthMm);
-    const shank = site.round(f.diameterMm);
+    const shank = site.round(2 * threadRadius(f));
     for (const at of site.bothSides(end, f.seatMm)) site.add(null, materials, shank, at, site.body);
     const reach = site.between(-f.insertLengthMm / 2, f.insertLengthMm / 2);
     if (end > 0) site.add("bore", [], shank, site.between(-end, end), reach, site.body);
@@ -63,11 +65,12 @@ export const capScrew = fastenerKind({
     // A tenth more than the screw lets it pass. Common practice, no source.
     { use: "clearance", nominalMm: f.diameterMm, wantedMm: f.diameterMm * 1.1 },
     { use: "counterbore", nominalMm: f.counterboreMm, wantedMm: f.counterboreMm },
-    { use: "tap", nominalMm: f.diameterMm, wantedMm: null },
+    { use: "tap", nominalMm: f.diameterMm, wantedMm: null, pitchMm: f.pitchMm },
   ],
   stock: () => ({ kind: "hardware" }),
   glued: false,
   sizes: (f) => [
+    ...sizesOfThread(f),
     [f.diameterMm, f.insertMm],
     [f.diameterMm, f.headMm],
     [f.headMm, f.counterboreMm],
@@ -75,6 +78,10 @@ export const capScrew = fastenerKind({
     // The heads bear on their seats, not on the insert.
     [f.insertLengthMm, 2 * f.seatMm],
   ],
+  threadSizes: (_, thread) => {
+    const head = socketHeadSizes(thread);
+    return head && { ...head, insertMm: Math.ceil(3 * thread.diameterMm) / 2 };
+  },
   // Two screws from opposite sides meet in the middle.
   screwRoom: (f) => ({ lengthMm: f.screwLengthMm, roomMm: f.seatMm }),
   seat: (f) => ({

@@ -1,6 +1,7 @@
 import type { Contour } from "../curve/contour";
 import type { Fields, RecordOf } from "../record/fields";
 import type { Region } from "../solids/region";
+import type { Thread } from "../units/threads";
 
 /** What every fastener's record has besides its own fields: its id, and its place on the side view, mm. */
 export interface Placed {
@@ -134,6 +135,8 @@ export interface FastenerKindOf<K extends string, F extends Fields, R = Fastener
   sizes(f: R): readonly (readonly [number, number])[];
   /** A screw and the length that there is for it, mm: what is longer ends there. Null where nothing limits it. */
   screwRoom(f: R): { readonly lengthMm: number; readonly roomMm: number } | null;
+  /** Its own sizes that belong to a thread, by their fields, mm; null where it has no thread to choose. */
+  threadSizes(f: R, thread: Thread): Readonly<Record<string, number>> | null;
   fault(f: R): OwnFault | null;
   seat(f: R): SeatNeed | null;
   /** What gives its thread so much more hold, up to `wantedMm` in all: new values of its own fields; null for nothing. */
@@ -151,6 +154,7 @@ type Optional =
   | "peened"
   | "sizes"
   | "screwRoom"
+  | "threadSizes"
   | "fault"
   | "seat"
   | "moreThread"
@@ -168,6 +172,7 @@ export function fastenerKind<const K extends string, const F extends Fields>(
     peened: false,
     sizes: () => [],
     screwRoom: () => null,
+    threadSizes: () => null,
     fault: () => null,
     seat: () => null,
     moreThread: () => null,

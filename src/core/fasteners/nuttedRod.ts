@@ -3,13 +3,14 @@ import { upToTenth } from "../number";
 import { length, material } from "../record/fields";
 import { fastenerKind, whole } from "./kind";
 import { addPlugs, counterboreFace, overCorners, plug, SEAT_OUTSIDE_MM, seatMm } from "./seated";
+import { hexNutSizes, sizesOfThread, threadFields, threadRadius } from "./thread";
 
 /** A threaded rod with a hex nut in a counterbore at each end. */
 export const nuttedRod = fastenerKind({
   kind: "nutted-rod",
   stem: "rod",
   fields: {
-    diameterMm: length(1, 30),
+    ...threadFields,
     seatMm,
     nutAcrossMm: length(2, 60),
     nutLengthMm: length(0.5, 40),
@@ -19,6 +20,7 @@ export const nuttedRod = fastenerKind({
   },
   start: (tangMm) => ({
     diameterMm: 4,
+    pitchMm: 0.7,
     seatMm: tangMm / 2 + SEAT_OUTSIDE_MM,
     nutAcrossMm: 7,
     nutLengthMm: 3.2,
@@ -29,7 +31,7 @@ export const nuttedRod = fastenerKind({
   build: (f, site) => {
     const materials = whole(f.material);
     const top = f.seatMm + f.nutLengthMm;
-    site.add(null, materials, site.round(f.diameterMm), site.between(-top, top), site.body);
+    site.add(null, materials, site.round(2 * threadRadius(f)), site.between(-top, top), site.body);
     const nut = site.prism(hexContour({ x: f.xMm, y: f.yMm }, f.nutAcrossMm));
     for (const at of site.bothSides(f.seatMm, top)) site.add(null, materials, nut, at, site.body);
     addPlugs(site, site.round(f.counterboreMm), f.seatMm, f.plug);
@@ -41,9 +43,11 @@ export const nuttedRod = fastenerKind({
   ],
   stock: () => ({ kind: "hardware" }),
   sizes: (f) => [
+    ...sizesOfThread(f),
     [f.diameterMm, f.nutAcrossMm],
     [overCorners(f.nutAcrossMm), f.counterboreMm],
   ],
+  threadSizes: (_, thread) => hexNutSizes(thread),
   seat: (f) => ({
     seatMm: f.seatMm,
     counterboreMm: f.counterboreMm,

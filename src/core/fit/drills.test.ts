@@ -1,9 +1,9 @@
 import { execFileSync } from "node:child_process";
 import { describe, expect, it } from "vitest";
+import { engagementOf, screwSizes, tapDrillMm } from "../units/screws";
 import { THREADS } from "../units/threads";
 import { DRILLS, drillsIn, ownedDrills } from "./drillSets";
 import { nearestDrill, pickDrill } from "./pickDrill";
-import { engagementOf, screwSizes, tapDrillMm } from "./screws";
 
 const inch = drillsIn(["fraction", "number", "letter"]);
 

@@ -3,7 +3,7 @@ import { kindOf } from "../fasteners/registry";
 import { type Layout, layoutOf } from "../layout/layout";
 import { linersThickness } from "../layout/scales";
 import { lineAt } from "../solids/line";
-import { engagementOf, screwSizes, threadOf } from "./screws";
+import { engagementOf, screwSizes, threadOf } from "../units/screws";
 
 /** One seated fastener: what to bore, how deep, and what is left round its heads. */
 export interface Seat {

@@ -2,6 +2,7 @@ import type { Point } from "../curve/bezier";
 import type { BoreNeed, Share } from "../fasteners/kind";
 import type { Fields, RecordOf } from "../record/fields";
 import type { Region } from "../solids/region";
+import type { Thread } from "../units/threads";
 
 export type EndRecord<K extends string, F extends Fields> = { kind: K } & RecordOf<F>;
 
@@ -79,6 +80,8 @@ export interface TangEndKindOf<K extends string, F extends Fields, R = EndRecord
   points(e: R, place: EndPlace): readonly EndPoint[];
   bores(e: R): readonly BoreNeed[];
   thread(e: R, place: EndPlace): EndThread | null;
+  /** Its own sizes that belong to a thread, by their dotted fields, mm; null where it has no thread to choose. */
+  threadSizes(e: R, thread: Thread): Readonly<Record<string, number>> | null;
   /** What is bought for it, and what its bores and its thread are told by. */
   readonly hardware: "butt-nut" | "butt-screw" | null;
   /** Minutes at the bench that it adds. */
@@ -113,6 +116,7 @@ export function tangEndKind<const K extends string, const F extends Fields>(
     points: () => [],
     bores: () => [],
     thread: () => null,
+    threadSizes: () => null,
     hardware: null,
     minutes: 0,
     through: true,

@@ -1,8 +1,8 @@
 import { whole } from "../fasteners/kind";
+import { sizesOfThread, socketHeadSizes, threadFields, threadRadius } from "../fasteners/thread";
 import { length, material } from "../record/fields";
 import { hexRodRegion, rodRegion } from "../solids/turned";
 import { BEHIND_BUTT_MM, type EndFault, sizesFault, tangEndKind } from "./kind";
-import { threadFields, threadRadius } from "./thread";
 
 /** Room round a butt screw's shank, mm on the radius. Common practice, no source. */
 const SCREW_ROOM_MM = 0.25;
@@ -49,6 +49,7 @@ export const takeDown = tangEndKind({
     const seat = buttX + e.seatMm;
     const faults: EndFault[] = sizesFault(
       [
+        ...sizesOfThread(e),
         [e.diameterMm, e.headMm],
         [e.socketMm * 1.1547, e.headMm],
         [e.headMm, e.counterboreMm],
@@ -96,6 +97,7 @@ export const takeDown = tangEndKind({
     threadIn: steel,
     field: "engagedMm",
   }),
+  threadSizes: (_, thread) => socketHeadSizes(thread),
   hardware: "butt-screw",
   minutes: 45,
   beforeHardening: true,

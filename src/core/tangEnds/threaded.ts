@@ -1,10 +1,11 @@
 import { whole } from "../fasteners/kind";
+import { hexNutSizes, sizesOfThread, threadFields, threadRadius } from "../fasteners/thread";
+import { upToTenth } from "../number";
 import { choice, group, length, material } from "../record/fields";
 import { sectionOf } from "../solids/section";
 import { domedBlockRegion, hexRodRegion, rodRegion } from "../solids/turned";
 import { ROUNDING } from "../tolerances";
 import { BEHIND_BUTT_MM, sizesFault, tangEndKind } from "./kind";
-import { threadFields, threadRadius } from "./thread";
 
 export const NUT_STYLES = ["hex", "round", "domed"] as const;
 
@@ -57,7 +58,7 @@ export const threaded = tangEndKind({
   faults: (e, place) => {
     const { nut } = e;
     const widest = nut.style === "hex" ? (nut.acrossMm * 2) / Math.sqrt(3) : nut.acrossMm;
-    const pairs = [[e.diameterMm, nut.acrossMm] as const];
+    const pairs: (readonly [number, number])[] = [...sizesOfThread(e), [e.diameterMm, nut.acrossMm]];
     if (e.seatMm > 0) pairs.push([widest, e.counterboreMm]);
     const reaches = place.endX - e.rodMm;
     const needed = place.buttX + e.seatMm - nut.lengthMm;
@@ -88,6 +89,20 @@ export const threaded = tangEndKind({
     threadIn: e.nut.material,
     field: "nut.lengthMm",
   }),
+  threadSizes: (e, thread) => {
+    const of = (acrossMm: number, lengthMm: number, counterboreMm: number) => ({
+      "nut.acrossMm": acrossMm,
+      "nut.lengthMm": lengthMm,
+      counterboreMm,
+    });
+    if (e.nut.style === "hex") {
+      const hex = hexNutSizes(thread);
+      return hex && of(hex.nutAcrossMm, hex.nutLengthMm, hex.counterboreMm);
+    }
+    // A turned nut is made to the thread. Common practice, no source.
+    const acrossMm = upToTenth(2.5 * thread.diameterMm);
+    return of(acrossMm, upToTenth(1.25 * thread.diameterMm), acrossMm + 0.5);
+  },
   hardware: "butt-nut",
   minutes: 35,
   rod: (e) => ({ diameterMm: e.diameterMm, ofTang: true }),

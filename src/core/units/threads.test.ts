@@ -1,6 +1,6 @@
 import { execFileSync } from "node:child_process";
 import { describe, expect, it } from "vitest";
-import { threadRadius } from "../tangEnds/thread";
+import { threadRadius } from "../fasteners/thread";
 import { THREADS } from "./threads";
 
 /** Source: Debian's units, `screwgauge(n)` in inches. */

@@ -2,7 +2,7 @@
 import { Field, Flex, IconButton } from "@chakra-ui/react";
 import { Lock, LockOpen } from "lucide-react";
 import { createContext, useContext } from "react";
-import { lockOf } from "@/core/design/locks";
+import { isLocked, lockOf } from "@/core/design/locks";
 import { useBench, useDesign } from "../bench/BenchContext";
 
 /** The place in the design that a field is bound to, for its lock; null of a field that has none. */
@@ -27,7 +27,7 @@ export function LockableLabel({ label }: { label: string }) {
 /** Locks a value, so that fixes, levers and the solver leave it alone; its maker changes it all the same. */
 function LockToggle({ at, label }: { at: string; label: string }) {
   const { edit, session } = useBench();
-  const locked = useDesign((d) => d.locked.includes(lockOf(d, at)));
+  const locked = useDesign((d) => isLocked(d, at));
   const name = `${locked ? "Unlock" : "Lock"} ${label.toLowerCase()}`;
   return (
     <IconButton

@@ -3,7 +3,6 @@ import { holesOf, slotsOf } from "../../design/openings";
 import type { Design } from "../../design/schema";
 import { isCutLater } from "../../design/starts";
 import { holdsOf } from "../../fit/dry";
-import { engagementOf } from "../../fit/screws";
 import { tangStress } from "../../fit/strength";
 import { tangWalls, thinnerTang, thinnest } from "../../fit/walls";
 import { endPlace } from "../../layout/endPlace";
@@ -11,6 +10,7 @@ import { layoutOf } from "../../layout/layout";
 import { downToTenth, roundTo, upToTenth } from "../../number";
 import { toughnessOf } from "../../stock/working";
 import { endKindOf } from "../../tangEnds/registry";
+import { engagementOf } from "../../units/screws";
 import type { Mend } from "../types";
 import { found, PRACTICE, type Rule, type RuleContext } from "./context";
 

@@ -4,16 +4,16 @@ import { Plus } from "lucide-react";
 import { newBlockHole, withEnd } from "@/core/design/constructions";
 import type { HiddenTang } from "@/core/design/schema";
 import { BAR_END_KINDS, endKindOf } from "@/core/tangEnds/registry";
-import { THREADS } from "@/core/units/threads";
 import { HOLE_WORDS, NUT_WORDS } from "@/words/constructions";
 import { TANG_END_WORDS } from "@/words/tangEnds";
 import { FillAt, LengthAt, ShareAt } from "../../fields/bound";
 import { ChoiceField } from "../../fields/ChoiceField";
 import { RecordFields } from "../../fields/RecordFields";
-import { useBench, useDesign } from "../BenchContext";
+import { useBench } from "../BenchContext";
 import { BarFields } from "./BarFields";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
+import { ThreadField, withoutThread } from "./ThreadField";
 
 /** A stick in a hole of the handle: its measures, its end, and the hole's making. */
 export function HiddenTangFields({ tang }: { tang: HiddenTang }) {
@@ -29,8 +29,7 @@ export function HiddenTangFields({ tang }: { tang: HiddenTang }) {
 function EndFields({ tang: { end } }: { tang: HiddenTang }) {
   const { edit, session } = useBench();
   const called = TANG_END_WORDS[end.kind];
-  // A thread is chosen by its name.
-  const { diameterMm: _, pitchMm: __, ...sized } = endKindOf(end).fields;
+  const sized = withoutThread(endKindOf(end).fields);
   const words = {
     of: (path: string) => ({ label: called.fields[path] ?? path, help: called.help?.[path] }),
     choices: { "nut.style": NUT_WORDS },
@@ -47,7 +46,7 @@ function EndFields({ tang: { end } }: { tang: HiddenTang }) {
           })
         }
       />
-      <ThreadField />
+      <ThreadField at="tang.end" word={(key) => words.of(key).label} />
       <RecordFields at="tang.end" fields={sized} which="all" words={words} />
       {called.note && (
         <Text color="graphite" fontSize="sm">
@@ -55,34 +54,6 @@ function EndFields({ tang: { end } }: { tang: HiddenTang }) {
         </Text>
       )}
     </Group>
-  );
-}
-
-/** A thread by its name: diameter and pitch together. */
-function ThreadField() {
-  const { edit } = useBench();
-  const end = useDesign(({ tang }) => (tang.kind === "hidden" ? tang.end : null));
-  if (!end || !("pitchMm" in end)) return null;
-  const same = (t: { diameterMm: number; pitchMm: number }) =>
-    Math.abs(t.diameterMm - end.diameterMm) < 0.005 && Math.abs(t.pitchMm - end.pitchMm) < 0.005;
-  const known = THREADS.find(same);
-  return (
-    <ChoiceField
-      label="Thread"
-      value={known?.name ?? "other"}
-      choices={[
-        ...(known ? [] : [{ value: "other", name: `${end.diameterMm} × ${end.pitchMm}` }]),
-        ...THREADS.map((t) => ({ value: t.name, name: t.name })),
-      ]}
-      onChange={(name) => {
-        const thread = THREADS.find((t) => t.name === name);
-        if (!thread) return;
-        edit("Change thread", (d) => {
-          if (d.tang.kind === "hidden" && "pitchMm" in d.tang.end)
-            Object.assign(d.tang.end, { diameterMm: thread.diameterMm, pitchMm: thread.pitchMm });
-        });
-      }}
-    />
   );
 }
 

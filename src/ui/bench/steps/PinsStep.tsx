@@ -11,6 +11,7 @@ import { RecordFields } from "../../fields/RecordFields";
 import { useBench, useDesign } from "../BenchContext";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
+import { ThreadField, withoutThread } from "./ThreadField";
 
 /** So many a design holds. */
 const MOST_FASTENERS = 40;
@@ -86,7 +87,8 @@ const FastenerCard = memo(function FastenerCard({ id, index }: { id: string; ind
       }
     >
       <Stack gap="2">
-        <RecordFields at={at} fields={fields} which="sizes" words={words} />
+        <ThreadField at={at} word={(key) => words.of(key).label} />
+        <RecordFields at={at} fields={withoutThread(fields)} which="sizes" words={words} />
         <PlaceAt at={at} />
         <RecordFields at={at} fields={fields} which="materials" words={words} />
       </Stack>

@@ -1,5 +1,6 @@
-import { MM_PER_INCH } from "../units/length";
-import { THREADS, type Thread } from "../units/threads";
+import { roundTo } from "../number";
+import { MM_PER_INCH } from "./length";
+import { THREADS, type Thread } from "./threads";
 
 /** A socket head cap screw's head and key, and the hexagonal nut of its thread, mm. */
 export interface ScrewSizes {
@@ -67,6 +68,13 @@ export function screwSizes(thread: Thread): ScrewSizes | null {
 export function threadOf(diameterMm: number, pitchMm?: number): Thread | null {
   const same = THREADS.filter((t) => Math.abs(t.diameterMm - diameterMm) < 0.03);
   return same.find((t) => pitchMm === undefined || Math.abs(t.pitchMm - pitchMm) < 0.01) ?? null;
+}
+
+/** The pitch of that diameter in the tables, or of the diameter that is nearest, in proportion, mm. */
+export function usualPitchMm(diameterMm: number): number {
+  const off = (t: Thread) => Math.abs(t.diameterMm - diameterMm);
+  const near = THREADS.reduce((best, t) => (off(t) < off(best) ? t : best));
+  return off(near) < 0.03 ? near.pitchMm : roundTo((near.pitchMm * diameterMm) / near.diameterMm, 2);
 }
 
 /** Share of a full thread's height that a tap is left to cut. */

@@ -1,0 +1,123 @@
+"use client";
+import { Button, Flex, Stack, Text } from "@chakra-ui/react";
+import { useState } from "react";
+import { putAt, valueAt } from "@/core/design/path";
+import { type ThreadSize, threadAt, threadChange } from "@/core/design/threadChange";
+import type { Fields } from "@/core/record/fields";
+import { printLength } from "@/core/units/print";
+import { THREADS } from "@/core/units/threads";
+import { useUnits } from "@/store/settings";
+import { LengthAt } from "../../fields/bound";
+import { ChoiceField } from "../../fields/ChoiceField";
+import { useBench, useDesign } from "../BenchContext";
+
+/** The fields of a record but those of its thread, which is chosen by its name. */
+export function withoutThread(fields: Fields): Fields {
+  if (!("pitchMm" in fields)) return fields;
+  const { diameterMm: _, pitchMm: __, ...others } = fields;
+  return others;
+}
+
+/** Sizes that were asked about when a thread was chosen, by the thread. */
+interface Asked {
+  readonly thread: string;
+  readonly sizes: readonly ThreadSize[];
+}
+
+/**
+ * The thread of the record at a path, by its name or by diameter and pitch; nothing where it has none. Another thread
+ * brings its own sizes with it; those that somebody had chosen are asked about.
+ */
+export function ThreadField({ at, word }: { at: string; word: (key: string) => string }) {
+  const { edit, session } = useBench();
+  const threaded = useDesign((d) => typeof valueAt(d, `${at}.pitchMm`) === "number");
+  const name = useDesign((d) => threadAt(d, at)?.name ?? null);
+  const [asked, setAsked] = useState<Asked | null>(null);
+  const [bySize, setBySize] = useState(false);
+  if (!threaded) return null;
+
+  const choose = (to: string) => {
+    setAsked(null);
+    setBySize(to === OTHER);
+    const thread = THREADS.find((t) => t.name === to);
+    const change = thread && threadChange(session.getState().design, at, thread);
+    if (!change) return;
+    edit(`Change thread to ${to}`, (d) => {
+      for (const { path, value } of change.sets) putAt(d, path, value);
+    });
+    if (change.asks.length > 0) setAsked({ thread: to, sizes: change.asks });
+  };
+  const shown = bySize ? OTHER : (name ?? OTHER);
+  return (
+    <>
+      <ChoiceField
+        label="Thread"
+        value={shown}
+        choices={[
+          ...THREADS.map((t) => ({ value: t.name, name: t.name })),
+          { value: OTHER, name: "By diameter and pitch" },
+        ]}
+        onChange={choose}
+        wide={false}
+      />
+      {shown === OTHER && (
+        <>
+          <LengthAt at={`${at}.diameterMm`} label="Thread diameter" digits={3} />
+          <LengthAt at={`${at}.pitchMm`} label="Pitch" digits={3} />
+        </>
+      )}
+      {asked && asked.thread === name && (
+        <AskedSizes at={at} asked={asked} word={word} onDone={() => setAsked(null)} />
+      )}
+    </>
+  );
+}
+
+const OTHER = "other";
+
+/** What was not the old thread's own: to set to the new one's, or to keep. */
+function AskedSizes(props: { at: string; asked: Asked; word: (key: string) => string; onDone: () => void }) {
+  const { at, asked, word, onDone } = props;
+  const { edit } = useBench();
+  const units = useUnits();
+  const mm = (value: number) => printLength(value, units, 2);
+  const free = asked.sizes.filter((s) => !s.locked);
+  return (
+    <Stack
+      role="group"
+      aria-label="Sizes of the other thread"
+      gap="1"
+      fontSize="sm"
+      borderStartWidth="2px"
+      borderColor="bronze"
+      ps="2"
+    >
+      <Text>Not the thread’s own, so they stay:</Text>
+      {asked.sizes.map(({ path, fromMm, toMm, locked }) => (
+        <Text key={path}>
+          {word(path.slice(at.length + 1))} {mm(fromMm)}; {asked.thread} has {mm(toMm)}
+          {locked ? " (locked)" : ""}
+        </Text>
+      ))}
+      <Flex gap="2" wrap="wrap">
+        {free.length > 0 && (
+          <Button
+            size="xs"
+            variant="outline"
+            onClick={() => {
+              edit(`Take sizes of ${asked.thread}`, (d) => {
+                for (const { path, toMm } of free) putAt(d, path, toMm);
+              });
+              onDone();
+            }}
+          >
+            Set to {asked.thread}
+          </Button>
+        )}
+        <Button size="xs" variant="ghost" onClick={onDone}>
+          Keep
+        </Button>
+      </Flex>
+    </Stack>
+  );
+}
