@@ -138,9 +138,11 @@ function Failure({ says }: { says: string }) {
 const FindingLines = memo(function FindingLines() {
   const units = useUnits();
   const found = useBenchState((s) => s.weighed.weighing?.findings);
-  const of = useBenchState((s) => s.weighed.of);
   const review = useReview();
-  const onMend = useSteady(useMend());
+  const mend = useMend();
+  const mendNow = useSteady((f: Finding, how: Mend) => {
+    if (review) void mend(review.of, f, how);
+  });
   if (!found) return null;
   const trade = review?.findings.filter((f) => f.severity === "warning") ?? [];
   const notes = (review?.findings.length ?? 0) - trade.length;
@@ -154,11 +156,11 @@ const FindingLines = memo(function FindingLines() {
           finding={f}
           says={findingWords(f, units)}
           fix={
-            f.mends?.[0] && of
-              ? { says: offerWords(f.mends[0], of, units), does: effectWords(f.mends[0], units) }
+            review && f.mends?.[0]
+              ? { says: offerWords(f.mends[0], review.of, units), does: effectWords(f.mends[0], units) }
               : null
           }
-          onMend={onMend}
+          onMend={mendNow}
         />
       ))}
       {notes > 0 && (
@@ -175,7 +177,7 @@ interface FindingLineProps {
   readonly says: string;
   /** What the first of its fixes sets, and does. */
   readonly fix: { readonly says: string; readonly does: string } | null;
-  readonly onMend: (finding: Finding, mend: Mend) => Promise<void>;
+  readonly onMend: (finding: Finding, mend: Mend) => void;
 }
 
 /** One finding; drawn again only when it says something else or is mended otherwise. */
@@ -196,7 +198,7 @@ const FindingLine = memo(
             whiteSpace="normal"
             h="auto"
             textAlign="start"
-            onClick={() => void onMend(finding, offer.mend)}
+            onClick={() => onMend(finding, offer.mend)}
           >
             Fix: {fix.says}
           </Button>

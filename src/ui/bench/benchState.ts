@@ -23,6 +23,11 @@ export interface Weighed {
   readonly lastGood: { readonly of: Design; readonly report: MassReport } | null;
 }
 
+/** What the trade's rules say, and of which state of the knife; it may have changed since. */
+export interface Reviewed extends Review {
+  readonly of: Design;
+}
+
 /** What stands beside the design while a knife is on the bench. Nothing of it is kept. */
 export interface BenchState {
   readonly step: Step;
@@ -36,7 +41,7 @@ export interface BenchState {
   /** The design; while a point is dragged, as it was when that began: what the drawing is scaled to. */
   readonly settled: Design;
   /** What the trade's rules say; null until they were asked, or while the knife cannot be built. */
-  readonly review: Review | null;
+  readonly review: Reviewed | null;
 }
 
 /** One knife on the bench: always the same object while it is there; who shows something of it selects that. */
@@ -136,7 +141,7 @@ export function createBench(
         for (const quick of [true, false]) {
           const answer = await asker.ask((s) => s.review(asked, quick));
           if (!answer.ok || asked !== design() || state.getState().dragging) return;
-          state.setState({ review: answer.value });
+          state.setState({ review: { ...answer.value, of: asked } });
         }
       };
       reviewLater = () => {

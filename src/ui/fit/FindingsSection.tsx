@@ -2,6 +2,7 @@
 import { Box, Button, Flex, Input, Stack, Text } from "@chakra-ui/react";
 import { Wrench } from "lucide-react";
 import { useState } from "react";
+import type { Design } from "@/core/design/schema";
 import { RULES } from "@/core/review/reviewDesign";
 import type { Finding } from "@/core/review/types";
 import { useUnits } from "@/store/settings";
@@ -18,13 +19,16 @@ export function FindingsSection() {
   const { edit } = useBench();
   const weighing = useWeighing();
   const review = useReview();
-  const all = [...(weighing?.findings ?? []), ...(review?.findings ?? [])];
+  const all: { finding: Finding; of: Design | null }[] = [
+    ...(weighing?.findings ?? []).map((finding) => ({ finding, of: null })),
+    ...(review?.findings ?? []).map((finding) => ({ finding, of: review?.of ?? null })),
+  ];
   return (
     <Section id="findings" title="Findings">
       {all.length === 0 && <Text>{weighing ? "Nothing amiss." : "Working it out …"}</Text>}
       <Stack gap="3" data-testid="all-findings">
-        {all.map((f, i) => (
-          <OneFinding key={`${f.rule}-${f.subject ?? i}`} finding={f} />
+        {all.map(({ finding, of }, i) => (
+          <OneFinding key={`${finding.rule}-${finding.subject ?? i}`} finding={finding} of={of} />
         ))}
       </Stack>
       {review && review.accepted.length > 0 && (
@@ -68,11 +72,11 @@ const SEVERITY_WORDS = {
 } as const;
 const SEVERITY_TINT = { error: "fault", warning: "warn", note: "graphite" } as const;
 
-function OneFinding({ finding: f }: { finding: Finding }) {
+/** One finding, with the fixes that were worked out of that state of the knife. */
+function OneFinding({ finding: f, of }: { finding: Finding; of: Design | null }) {
   const { edit } = useBench();
   const units = useUnits();
   const mend = useMend();
-  const design = useDesign();
   const [reason, setReason] = useState<string | null>(null);
   const words = isTradeRule(f.rule) ? RULE_WORDS[f.rule] : null;
   const rule = RULES.find((r) => r.code === f.rule);
@@ -95,24 +99,25 @@ function OneFinding({ finding: f }: { finding: Finding }) {
           {words.why} {words.mend} <i>{rule?.source}</i>
         </Note>
       )}
-      {f.mends?.map((offer) => (
-        <Flex key={JSON.stringify(offer.mend)} gap="2" mt="1.5" align="center" wrap="wrap">
-          <Button
-            size="xs"
-            whiteSpace="normal"
-            h="auto"
-            minH="6"
-            py="1"
-            textAlign="start"
-            onClick={() => void mend(f, offer.mend)}
-          >
-            <Wrench /> Fix: {offerWords(offer, design, units)}
-          </Button>
-          <Text color="graphite" fontSize="sm">
-            {effectWords(offer, units)}
-          </Text>
-        </Flex>
-      ))}
+      {of &&
+        f.mends?.map((offer) => (
+          <Flex key={JSON.stringify(offer.mend)} gap="2" mt="1.5" align="center" wrap="wrap">
+            <Button
+              size="xs"
+              whiteSpace="normal"
+              h="auto"
+              minH="6"
+              py="1"
+              textAlign="start"
+              onClick={() => void mend(of, f, offer.mend)}
+            >
+              <Wrench /> Fix: {offerWords(offer, of, units)}
+            </Button>
+            <Text color="graphite" fontSize="sm">
+              {effectWords(offer, units)}
+            </Text>
+          </Flex>
+        ))}
       {words && (
         <Flex gap="2" mt="1.5" align="center" wrap="wrap">
           {reason === null ? (

@@ -1,5 +1,5 @@
 // @vitest-environment happy-dom
-import { screen, waitFor, within } from "@testing-library/react";
+import { act, screen, waitFor, within } from "@testing-library/react";
 import { userEvent } from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
 import { applyMend } from "@/core/review/mends";
@@ -9,6 +9,7 @@ import type { Finding, TradeRule } from "@/core/review/types";
 import { findingWords } from "@/words/findings";
 import { effectWords, offerWords } from "@/words/offers";
 import { RULE_WORDS } from "@/words/rules";
+import { ReadoutBar } from "../bench/ReadoutBar";
 import { onBench } from "../onBench.fixtures";
 import { FindingsSection } from "./FindingsSection";
 
@@ -41,6 +42,34 @@ describe("every fix that is worked out is offered, and done by its button", () =
       session.undo();
       expect(now()).toEqual(design);
     }
+  });
+});
+
+describe("a fix of a state that the knife has left", () => {
+  it("still says what it meant, and is not done to what is there now", async () => {
+    const design = TRIPS["bolt-engagement"];
+    const finding = reviewDesign(design).findings.find((f) => f.rule === "bolt-engagement");
+    if (!finding?.mends?.[0]) throw new Error("nothing is offered");
+    const { design: now, session } = await onBench(
+      design,
+      <>
+        <FindingsSection />
+        <ReadoutBar />
+      </>,
+    );
+    const name = `Fix: ${offerWords(finding.mends[0], design, "metric")}`;
+    const fix = within(await cardOf(finding)).getByRole("button", { name });
+    act(() => {
+      session.getState().edit("Remove fasteners", (d) => {
+        d.fasteners = [];
+      });
+    });
+    const left = now();
+    // The new review has not come yet: its offers are still there, in both places.
+    expect(screen.getAllByRole("button", { name })).toContain(fix);
+    await userEvent.click(fix);
+    expect(now()).toBe(left);
+    await screen.findByText("Not fixed");
   });
 });
 
