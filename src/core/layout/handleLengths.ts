@@ -1,4 +1,5 @@
 import type { Design, NodeRole } from "../design/schema";
+import { roundTo } from "../number";
 import { handleOutline } from "./handleOutline";
 
 /** Lengths of a handle that a maker measures and sets directly. */
@@ -47,5 +48,21 @@ export function withHandleLength(handle: Handle, which: HandleLength, toMm: numb
   return {
     ...handle,
     outline: handle.outline.map((n) => (n === target ? { ...n, yMm: n.yMm - (toMm - now) } : n)),
+  };
+}
+
+/** The handle so long, with what is drilled through it moved along: each keeps its share of the way to the butt. */
+export function stretchedHandle(design: Design, toMm: number): Design {
+  const now = handleLength(design.handle, "length");
+  const handle = withHandleLength(design.handle, "length", toMm);
+  if (now === null || handle === design.handle) return design;
+  const along = <T extends { readonly xMm: number }>(items: readonly T[]) =>
+    items.map((item) => ({ ...item, xMm: roundTo((item.xMm * toMm) / now, 2) }));
+  const { tang } = design;
+  return {
+    ...design,
+    handle,
+    fasteners: along(design.fasteners),
+    tang: tang.kind === "full" ? { ...tang, holes: along(tang.holes), slots: along(tang.slots) } : tang,
   };
 }

@@ -1,8 +1,7 @@
 import { unglued } from "../design/constructions";
 import { putAt } from "../design/path";
 import type { Design } from "../design/schema";
-import { handleLength, withHandleLength } from "../layout/handleLengths";
-import { roundTo } from "../number";
+import { stretchedHandle } from "../layout/handleLengths";
 import { withLevers } from "../tune/effects";
 import type { Mend } from "./types";
 
@@ -28,7 +27,7 @@ export function applyMend(design: Design, mend: Mend): Design {
       return { ...design, handle: { ...design.handle, pieces } };
     }
     case "handle-length":
-      return stretched(design, mend.mm);
+      return stretchedHandle(design, mend.mm);
     case "unglue":
       return unglued(design);
     case "pull":
@@ -36,18 +35,3 @@ export function applyMend(design: Design, mend: Mend): Design {
   }
 }
 
-/** The handle so long, with what is drilled through it moved along: each keeps its share of the way to the butt. */
-function stretched(design: Design, toMm: number): Design {
-  const now = handleLength(design.handle, "length");
-  const handle = withHandleLength(design.handle, "length", toMm);
-  if (now === null || handle === design.handle) return design;
-  const along = <T extends { readonly xMm: number }>(items: readonly T[]) =>
-    items.map((item) => ({ ...item, xMm: roundTo((item.xMm * toMm) / now, 2) }));
-  const { tang } = design;
-  return {
-    ...design,
-    handle,
-    fasteners: along(design.fasteners),
-    tang: tang.kind === "full" ? { ...tang, holes: along(tang.holes), slots: along(tang.slots) } : tang,
-  };
-}

@@ -1,5 +1,5 @@
 import type { Design } from "../design/schema";
-import type { Lever } from "../tune/levers";
+import type { Lever } from "../tune/lever";
 import type { Target } from "../tune/sets";
 import { type Answer, type Limits, tune } from "../tune/solve";
 import { reviewDesign } from "./reviewDesign";

@@ -6,7 +6,8 @@ import { DEFAULT_FINENESS } from "../weigh/integrate";
 import { memoryOf } from "../weigh/momentsOf";
 import type { PanelMemory } from "../weigh/panelMemory";
 import { weigh } from "../weigh/weigh";
-import { type Lever, leversOf } from "./levers";
+import type { Lever } from "./lever";
+import { leversOf } from "./levers";
 
 /** What a knife weighs and where it balances. */
 export interface Figures {

@@ -4,7 +4,7 @@ import { describe, expect, it } from "vitest";
 import { newDesign } from "../design/create";
 import { outside } from "../design/uses";
 import { figuresOf, withLevers } from "./effects";
-import type { Lever } from "./levers";
+import type { Lever } from "./lever";
 import { search, type Trial, trialsOf } from "./search";
 import { aim, leastChange, type Slope } from "./sets";
 
@@ -105,8 +105,8 @@ describe("the search", () => {
     );
     const found = search(trial, LEVERS, slopesOf(trial), target, "least-change", null);
     // The foot of the perpendicular from the origin to 3a + 4b = low.
-    expect(found?.get("a")).toBeCloseTo((3 * inner.low) / 25, 9);
-    expect(found?.get("b")).toBeCloseTo((4 * inner.low) / 25, 9);
+    expect(found?.amounts.get("a")).toBeCloseTo((3 * inner.low) / 25, 9);
+    expect(found?.amounts.get("b")).toBeCloseTo((4 * inner.low) / 25, 9);
   });
 
   it("sets a lever that would pass its limit to it, and lets the rest make up", () => {
@@ -117,8 +117,8 @@ describe("the search", () => {
     const short = [LEVERS[0], lever("b", 1, -10, 0.5)];
     const slopes = slopesOf(trial).map((s, i) => ({ ...s, lever: short[i] }));
     const found = search(trial, short, slopes, target, "least-change", null);
-    expect(found?.get("b")).toBe(0.5);
-    expect(found?.get("a")).toBeCloseTo((inner.low - 2) / 3, 9);
+    expect(found?.amounts.get("b")).toBe(0.5);
+    expect(found?.amounts.get("a")).toBeCloseTo((inner.low - 2) / 3, 9);
   });
 
   it("takes its slopes anew where a bent knife leaves the line", () => {
@@ -132,9 +132,28 @@ describe("the search", () => {
       return bent(amounts);
     };
     const found = search(counted, LEVERS, slopesOf(bent), target, "least-change", null);
-    const landed = found && bent(found);
+    const landed = found && bent(found.amounts);
     expect(outside(landed?.balanceMm ?? Number.NaN, target.balanceMm)).toBe(0);
     expect(asked).toBeLessThan(40);
+  });
+
+  it("leaves a lever that is blocked where it stopped, and lets the others go on", () => {
+    const straight = toy(
+      (a, b) => 3 * a + 4 * b,
+      () => 100,
+    );
+    // Beyond 1 of b nothing can be built.
+    const walled: Trial = (amounts) => ((amounts.get("b") ?? 0) > 1 ? null : straight(amounts));
+    const found = search(walled, LEVERS, slopesOf(straight), target, "least-change", null)!;
+    expect(found.stops.get("b")?.toward).toBe(1);
+    expect(found.amounts.get("b")).toBeGreaterThan(0.9);
+    expect(found.amounts.get("b")).toBeLessThanOrEqual(1);
+    expect(outside(straight(found.amounts)!.balanceMm, target.balanceMm)).toBe(0);
+    // One that cannot be moved at all is left out.
+    const still: Trial = (amounts) => ((amounts.get("b") ?? 0) > 0 ? null : straight(amounts));
+    const alone = search(still, LEVERS, slopesOf(straight), target, "least-change", null)!;
+    expect(alone.amounts.get("b") ?? 0).toBe(0);
+    expect(alone.amounts.get("a")).toBeCloseTo(inner.low / 3, 9);
   });
 
   it("holds the weight once it was watched, and stops where nothing leads further", () => {
@@ -144,14 +163,14 @@ describe("the search", () => {
     );
     const both = { ...target, massG: { low: 90, high: 110 } };
     const found = search(trial, LEVERS, slopesOf(trial), both, "least-change", null);
-    const landed = found && trial(found);
+    const landed = found && trial(found.amounts);
     expect(landed && outside(landed.balanceMm, both.balanceMm)).toBe(0);
     expect(landed && outside(landed.massG, both.massG)).toBe(0);
     const stiff = toy(
       () => 0,
       () => 100,
     );
-    expect(search(stiff, LEVERS, slopesOf(stiff), target, "least-change", null)?.size).toBe(0);
+    expect(search(stiff, LEVERS, slopesOf(stiff), target, "least-change", null)?.amounts.size).toBe(0);
     expect(search(() => null, LEVERS, [], target, "least-change", null)).toBeNull();
   });
 });

@@ -5,7 +5,7 @@ import { clamp } from "../number";
 import { ROUNDING } from "../tolerances";
 import { memoryOf } from "../weigh/momentsOf";
 import { type Figures, figuresOf, withLevers } from "./effects";
-import type { Lever } from "./levers";
+import type { Lever } from "./lever";
 import { aim, leastChange, type Slope, type Strategy, type Target, weightOf } from "./sets";
 
 export type Amounts = ReadonlyMap<string, number>;
@@ -49,8 +49,15 @@ export function slopesAt(trial: Trial, levers: readonly Lever[], amounts: Amount
   const lengths = levers.filter((l) => l.unit === "mm" && l.high > l.low);
   return lengths.flatMap((lever): Slope[] => {
     const at = amounts.get(lever.id) ?? 0;
-    const by = at + lever.step * 0.5 <= lever.high ? lever.step * 0.5 : -lever.step * 0.5;
-    const then = trial(new Map(amounts).set(lever.id, at + by));
+    // Up where that can be, else down.
+    const half = 0.5 * lever.step;
+    const tried = (by: number) => trial(new Map(amounts).set(lever.id, at + by));
+    let by = at + half <= lever.high ? half : -half;
+    let then = tried(by);
+    if (!then && by > 0 && at - half >= lever.low) {
+      by = -half;
+      then = tried(by);
+    }
     if (!then) return [];
     // Per step, so that a step of any lever is as dear as one of another.
     const perStep = lever.step / by;
@@ -112,9 +119,54 @@ function movesFor(
   return moves;
 }
 
+/** Where a lever could be moved no farther, since the knife could not be built there, and which way it was going. */
+export interface Stop {
+  readonly at: number;
+  readonly toward: 1 | -1;
+}
+
+/** What a search came to: amounts, and the levers that stopped short of where they were wanted. */
+export interface Found {
+  readonly amounts: Amounts;
+  readonly stops: ReadonlyMap<string, Stop>;
+}
+
+/** Halvings that find where a lever stops: to a thirty-second of its move. */
+const HALVINGS = 5;
+
+/**
+ * The moves made one after the other, each as far as the knife can still be built. Amounts reached, and which levers
+ * stopped short.
+ */
+function asFarAsBuilt(trial: Trial, from: Amounts, moves: readonly Move[]): Found {
+  let amounts = from;
+  const stops = new Map<string, Stop>();
+  for (const { lever, to } of moves) {
+    const at = amounts.get(lever.id) ?? 0;
+    const moved = (share: number) => new Map(amounts).set(lever.id, at + (to - at) * share);
+    if (trial(moved(1))) {
+      amounts = moved(1);
+      continue;
+    }
+    let [built, step] = [0, 0.5];
+    for (let k = 0; k < HALVINGS; k++, step /= 2) if (trial(moved(built + step))) built += step;
+    if (built > 0) amounts = moved(built);
+    stops.set(lever.id, { at: at + (to - at) * built, toward: to >= at ? 1 : -1 });
+  }
+  return { amounts, stops };
+}
+
+/** A lever that goes no farther than where it stopped, on that side. */
+function stopped(lever: Lever, stop: Stop | undefined): Lever {
+  if (!stop) return lever;
+  const { at, toward } = stop;
+  return toward > 0 ? { ...lever, high: Math.max(0, at) } : { ...lever, low: Math.min(0, at) };
+}
+
 /**
  * One strategy from one start: lengths are solved for, the choice is given. `known` are slopes about the knife as it is;
- * they serve until they lead no further. Null where the start cannot be built.
+ * they serve until they lead no further. A lever that cannot be moved farther stays where it stopped, and the others go
+ * on. Null where the start cannot be built.
  */
 export function search(
   trial: Trial,
@@ -123,9 +175,10 @@ export function search(
   target: Target,
   strategy: Strategy,
   choice: string | null,
-): Amounts | null {
-  const lengths = levers.filter((l) => l.unit === "mm" && l.high > l.low);
-  const amounts = new Map<string, number>(choice ? [[choice, 1]] : []);
+): Found | null {
+  let lengths = levers.filter((l) => l.unit === "mm" && l.high > l.low);
+  let amounts: Amounts = new Map<string, number>(choice ? [[choice, 1]] : []);
+  const stops = new Map<string, Stop>();
   let now = trial(amounts);
   if (!now) return null;
   const windows = { balance: aim(target.balanceMm), mass: target.massG && aim(target.massG) };
@@ -134,7 +187,7 @@ export function search(
     m: windows.mass ? -outside(f.massG, windows.mass) : 0,
   });
   const miss = ({ b, m }: Need) => Math.abs(b) + Math.abs(m) / GRAMS_A_MM;
-  let slopes = known.filter((s) => lengths.includes(s.lever));
+  let slopes = known.filter((s) => lengths.some((l) => l.id === s.lever.id));
   let fresh = choice === null;
   let watched = { balance: false, mass: false };
   for (let round = 0; round < ROUNDS; round++) {
@@ -143,28 +196,31 @@ export function search(
     // What was outside once stays watched, so that mending one does not spoil the other.
     watched = { balance: watched.balance || need.b !== 0, mass: watched.mass || need.m !== 0 };
     const moves = movesFor(slopes, amounts, need, watched, strategy);
-    // Half way back until it can be built.
-    let next: Figures | null = null;
-    const tried = new Map(amounts);
-    for (let k = 0, share = 1; k < 5 && moves.length > 0 && !next; k++, share /= 2) {
-      for (const { lever, to } of moves) {
-        const at = amounts.get(lever.id) ?? 0;
-        tried.set(lever.id, at + (to - at) * share);
-      }
+    let tried: Amounts = new Map([...amounts, ...moves.map((m) => [m.lever.id, m.to] as const)]);
+    let next = moves.length > 0 ? trial(tried) : null;
+    let held = false;
+    if (!next && moves.length > 0) {
+      const reached = asFarAsBuilt(trial, amounts, moves);
+      for (const [id, stop] of reached.stops) stops.set(id, stop);
+      const within = (l: Lever) => stopped(l, reached.stops.get(l.id));
+      lengths = lengths.map(within);
+      slopes = slopes.map((s) => ({ ...s, lever: within(s.lever) }));
+      held = true;
+      tried = reached.amounts;
       next = trial(tried);
     }
     const better = next !== null && miss(needOf(next)) <= STALLED * miss(need);
-    if (next && (better || fresh)) {
+    const stuck = next === null || miss(needOf(next)) >= miss(need);
+    if (next && (better || ((fresh || held) && !stuck))) {
       // Slopes that were just taken are believed, even where they lead only a little further.
-      if (!better && miss(needOf(next)) >= miss(need)) break;
-      for (const [id, to] of tried) amounts.set(id, to);
+      amounts = tried;
       now = next;
       fresh = false;
-    } else if (fresh) break;
-    else {
+    } else if (fresh && !held) break;
+    else if (!held) {
       slopes = slopesAt(trial, lengths, amounts, now);
       fresh = true;
     }
   }
-  return amounts;
+  return { amounts, stops };
 }

@@ -2,7 +2,7 @@ import type { Use } from "../design/schema";
 import { outside } from "../design/uses";
 import { ROUNDING } from "../tolerances";
 import type { Figures } from "./effects";
-import type { Lever } from "./levers";
+import type { Lever } from "./lever";
 
 /** What an answer tries to keep small. */
 export const STRATEGIES = ["least-change", "lightest", "least-metal-work", "keeps-the-look"] as const;

@@ -2,9 +2,12 @@ import type { Design } from "../design/schema";
 import { outside } from "../design/uses";
 import { clamp, roundTo } from "../number";
 import { SAME_PLACE_MM } from "../tolerances";
+import type { Fault } from "../validity/types";
+import { faultsOf } from "../weigh/faults";
 import { figuresOf } from "./effects";
-import { type Lever, leversOf } from "./levers";
-import { type Amounts, search, slopesAt, type Trial, trialsOf } from "./search";
+import type { Lever } from "./lever";
+import { leversOf } from "./levers";
+import { type Amounts, type Stop, search, slopesAt, type Trial, type Trials, trialsOf } from "./search";
 import { cheapSets, STRATEGIES, type Strategy, type Target } from "./sets";
 
 export interface Answer<Finding = unknown> {
@@ -20,6 +23,15 @@ export interface Answer<Finding = unknown> {
   readonly brings: readonly Finding[];
   /** Levers that ended at their limit: what stands in the way of one that does not land. */
   readonly atLimit: readonly string[];
+  /** Levers that could be moved no farther since the knife could not be built there, or not at all. */
+  readonly blocked: readonly Blocked[];
+}
+
+/** A lever that stopped short: at which amount, and what would stand against the next step; null where it has no meaning. */
+export interface Blocked {
+  readonly id: string;
+  readonly amount: number;
+  readonly why: Fault | null;
 }
 
 /** The amount below which a lever is not worth moving, in steps. */
@@ -55,6 +67,26 @@ function tidied(trial: Trial, levers: readonly Lever[], amounts: Amounts, target
   }
   return new Map([...amounts].map(([id, a]) => [id, roundTo(a, 4)] as const));
 }
+
+/** What stands against each lever that stopped, a little farther on. */
+function blockedBy(
+  trial: Trials,
+  among: readonly Lever[],
+  amounts: Amounts,
+  stops: ReadonlyMap<string, Stop>,
+): Blocked[] {
+  return among.flatMap((lever): Blocked[] => {
+    const stop = stops.get(lever.id);
+    if (!stop) return [];
+    const beyond = stop.at + stop.toward * BEYOND_STEPS * lever.step;
+    const design = trial.designOf(new Map(amounts).set(lever.id, beyond));
+    const why = design ? (faultsOf(design).find((f) => f.severity === "error") ?? null) : null;
+    return [{ id: lever.id, amount: stop.at, why }];
+  });
+}
+
+/** How far beyond its stop a lever is asked what stands against it, in steps. */
+const BEYOND_STEPS = 0.5;
 
 /** How far a maker lets levers go, from the knife as it is, by their ids; they go no farther than they can. */
 export type Limits = Readonly<Record<string, { readonly low: number; readonly high: number }>>;
@@ -97,6 +129,7 @@ export function tune<Finding>(
         lands: true,
         brings: [],
         atLimit: [],
+        blocked: [],
       },
     ];
   const levers = leversOf(design)
@@ -105,6 +138,10 @@ export function tune<Finding>(
   const materials = levers.filter((l) => l.unit === "choice");
   const trial = trialsOf(design);
   const slopes = slopesAt(trial, levers, new Map(), now);
+  // What can be moved neither way stops where it is.
+  const still = levers
+    .filter((l) => l.unit === "mm" && l.high > l.low && !slopes.some((s) => s.lever === l))
+    .map((l): [string, Stop] => [l.id, { at: 0, toward: l.high > 0 ? 1 : -1 }]);
   const answers: Answer<Finding>[] = [];
   const consider = (
     strategy: Strategy,
@@ -113,7 +150,7 @@ export function tune<Finding>(
   ): Answer<Finding> | null => {
     const found = search(trial, among, slopes, target, strategy, choice);
     if (!found) return null;
-    const amounts = tidied(trial, levers, found, target);
+    const amounts = tidied(trial, levers, found.amounts, target);
     const then = trial.designOf(amounts);
     const figures = trial(amounts);
     if (!then || !figures) return null;
@@ -127,6 +164,7 @@ export function tune<Finding>(
       offMassG,
       lands: offBalanceMm === 0 && offMassG === 0,
       brings: bringsOf(then),
+      blocked: blockedBy(trial, among, amounts, new Map([...still, ...found.stops])),
       atLimit: levers
         .filter((l) => {
           const at = amounts.get(l.id);

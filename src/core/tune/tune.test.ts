@@ -4,7 +4,8 @@ import { assemble } from "../assembly/assemble";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { newDesign } from "../design/create";
 import { newGuard } from "../design/guards";
-import { type Design, designSchema } from "../design/schema";
+import { type Design, designSchema, type Measured } from "../design/schema";
+import { bareBladeOf, newMeasured } from "../design/starts";
 import { outside } from "../design/uses";
 import { tuneReviewed } from "../review/tuneReviewed";
 import { materialById } from "../stock/materials";
@@ -41,6 +42,71 @@ describe("levers", () => {
     },
   );
 
+  it.each([
+    [
+      "sound",
+      "spine distal-taper heel blade-length grind-height tang-taper recess handle-length butt-cut heavy-pin",
+    ],
+    ["guarded", "guard-thickness guard-width guard-height"],
+    ["bolsters, leaning and dovetailed", "front-bolster rear-bolster"],
+    ["ball pommel", "pommel-size tang-length"],
+    ["faceted pommel", "pommel-size pommel-length"],
+    ["framed tang", "tang-length handle-length"],
+  ])("of %s: %s each move weight or balance, there and back", (name, ids) => {
+    const own: Readonly<Record<string, Design>> = { sound, guarded };
+    const design = own[name] ?? CONSTRUCTIONS[name];
+    const effects = leverEffects(design);
+    for (const id of ids.split(" ")) {
+      const mine = effects.filter((e) => e.id === id);
+      expect(mine.length, id).toBeGreaterThan(0);
+      for (const e of mine) expect(Math.abs(e.massG) + Math.abs(e.balanceMm), id).toBeGreaterThan(0.01);
+    }
+  });
+
+  it("choose bolsters' and ferrules' metal", () => {
+    const metals = (name: string) =>
+      leverEffects(CONSTRUCTIONS[name])
+        .filter((e) => e.unit === "choice")
+        .map((e) => e.id.split(":")[0]);
+    expect(metals("bolsters, leaning and dovetailed")).toContain("bolster-metal");
+  });
+
+  it("of a blade in the hand only take steel off, and only where its drawing was kept as weighed", () => {
+    const inHand = (asWeighed: Measured["of"]["asWeighed"]): Design => {
+      const measured = newMeasured(120, 14);
+      return {
+        ...sound,
+        blade: {
+          ...sound.blade,
+          measured: { ...measured, of: { kind: "blade", asWeighed } as Measured["of"] },
+        },
+      };
+    };
+    const steel = [
+      "spine",
+      "distal-taper",
+      "heel",
+      "blade-length",
+      "grind-height",
+      "tang-taper",
+      "recess",
+      "butt-cut",
+    ];
+    const ids = (d: Design) => leversOf(d).map((l) => l.id);
+    expect(ids(inHand(null)).filter((id) => steel.includes(id))).toEqual([]);
+    const kept = inHand(bareBladeOf(sound));
+    const levers = leversOf(kept).filter((l) => steel.includes(l.id));
+    expect(levers.map((l) => l.id).sort()).toEqual([...steel].sort());
+    const now = figuresOf(kept)!;
+    for (const l of levers) {
+      const by = l.high > 0 ? l.step : -l.step;
+      expect(l.high === 0 || l.low === 0, l.id).toBe(true);
+      expect(figuresOf(l.apply(kept, by))!.massG, l.id).toBeLessThan(now.massG - 0.05);
+    }
+    expect(ids(kept)).not.toContain("heavy-pin");
+    expect(ids(kept)).not.toContain("handle-length");
+  });
+
   it("slopes are those of a finite difference: half a step does half, within what curves", () => {
     const now = figuresOf(guarded)!;
     for (const lever of leversOf(guarded).filter((l) => l.unit === "mm")) {
@@ -65,6 +131,21 @@ describe("levers", () => {
 });
 
 describe("landing in a window", () => {
+  it("leaves out what is blocked, says why, and goes on with the rest", () => {
+    // The hole for a framed tang would break out of a handle that is cut shorter.
+    const design = CONSTRUCTIONS["framed tang"];
+    const now = figuresOf(design)!.balanceMm;
+    const target = { balanceMm: { low: now + 40, high: now + 42 }, massG: null };
+    const [answer] = tuneReviewed(design, target, (l) => l.unit === "mm");
+    expect(answer.lands).toBe(true);
+    const stop = answer.blocked.find((b) => b.id === "butt-cut")!;
+    expect(stop.why?.rule).toBe("tang-hole-breaks-out");
+    expect(stop.amount).toBeGreaterThan(-15);
+    expect(answer.changes.find((c) => c.id === "butt-cut")!.amount).toBeGreaterThanOrEqual(
+      stop.amount - 0.05,
+    );
+  });
+
   it("is verified by a whole weighing, by the rules and by the mesh kernel; the same every time", async () => {
     const target = { balanceMm: { low: -12, high: -4 }, massG: null };
     const answers = tuneReviewed(sound, target);

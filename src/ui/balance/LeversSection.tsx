@@ -1,9 +1,10 @@
 "use client";
 import { Box, Button, Text } from "@chakra-ui/react";
-import { memo } from "react";
+import { memo, useMemo } from "react";
 import { outside } from "@/core/design/uses";
 import { ROUNDING } from "@/core/tolerances";
 import { type LeverEffect, withLevers } from "@/core/tune/effects";
+import { leversOf } from "@/core/tune/levers";
 import { printLength, printMass } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { leverWords } from "@/words/levers";
@@ -20,6 +21,10 @@ export const LeversSection = memo(function LeversSection({ onTry }: { onTry: (gh
   const report = useReport();
   const { answer: levers, failed } = useAsked(report ? design : null, (s, d) => s.levers(d));
   const most = Math.max(ROUNDING, ...(levers ?? []).map((l) => Math.abs(l.balanceMm)));
+  const still = useMemo(() => {
+    const pulled = new Set(levers?.map((l) => l.id));
+    return leversOf(design).filter((l) => l.unit !== "choice" && l.high > l.low && !pulled.has(l.id));
+  }, [design, levers]);
   const helps = (l: LeverEffect) => {
     if (!report) return false;
     const now = Math.abs(outside(report.balanceMm, design.use.balanceMm));
@@ -69,6 +74,12 @@ export const LeversSection = memo(function LeversSection({ onTry }: { onTry: (gh
           ]}
         />
       )}
+      {levers && still.length > 0 && (
+        <Note>
+          Left out, since a step of them cannot be built either way:{" "}
+          {still.map((l) => leverWords(l.id).toLowerCase()).join(", ")}.
+        </Note>
+      )}
       <Note>One sensible step of each; forward is +. Steps do not add up exactly: try them.</Note>
     </Section>
   );
@@ -84,7 +95,8 @@ export function stepWords(
   return `${leverWords(l.id)} ${signed(l.amount, (v) => printLength(v, units, 1))}`;
 }
 
-function signed(value: number, print: (v: number) => string): string {
+/** With a sign in front, + too. */
+export function signed(value: number, print: (v: number) => string): string {
   return value > 0 ? `+${print(value)}` : print(value);
 }
 

@@ -4,10 +4,12 @@ import { memo, useMemo, useState } from "react";
 import type { Design } from "@/core/design/schema";
 import { clamp } from "@/core/number";
 import type { ReviewedAnswer } from "@/core/review/tuneReviewed";
+import { SAME_PLACE_MM } from "@/core/tolerances";
 import { withLevers } from "@/core/tune/effects";
-import { type Lever, leversOf } from "@/core/tune/levers";
-import type { Limits } from "@/core/tune/solve";
-import { printLength, printMass } from "@/core/units/print";
+import type { Lever } from "@/core/tune/lever";
+import { leversOf } from "@/core/tune/levers";
+import type { Blocked, Limits } from "@/core/tune/solve";
+import { printLength, printMass, type UnitSystem } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { findingWords } from "@/words/findings";
 import { leverWords, STRATEGY_WORDS } from "@/words/levers";
@@ -17,7 +19,7 @@ import { LengthField } from "../fields/LengthField";
 import { Note, Section } from "../fit/Section";
 import { useTask } from "../useTask";
 import type { Ghost } from "./ghost";
-import { stepWords } from "./LeversSection";
+import { signed, stepWords } from "./LeversSection";
 
 /** Finds the smallest changes that land the knife in its windows, by the levers that are allowed. */
 export const TuneSection = memo(function TuneSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
@@ -134,6 +136,16 @@ function AllowedLever({ lever, allowed, limit, onAllowed, onLimit }: AllowedLeve
   );
 }
 
+/** "Tang's length goes no farther than −4.0 mm: ...", or that it was left out. */
+function blockedWords({ id, amount, why }: Blocked, units: UnitSystem): string {
+  const name = leverWords(id);
+  const goes =
+    Math.abs(amount) < SAME_PLACE_MM
+      ? `${name}: left out`
+      : `${name} goes no farther than ${signed(amount, (v) => printLength(v, units, 1))}`;
+  return why ? `${goes}. ${findingWords(why, units)}` : `${goes}.`;
+}
+
 function OneAnswer({
   answer: a,
   of,
@@ -165,6 +177,11 @@ function OneAnswer({
           {a.atLimit.length > 0 && `At their limit: ${a.atLimit.map(leverWords).join(", ")}.`}
         </Text>
       )}
+      {a.blocked.map((b) => (
+        <Text key={b.id} color="graphite" fontSize="sm">
+          {blockedWords(b, units)}
+        </Text>
+      ))}
       {a.brings.map((f) => (
         <Text key={`${f.rule}-${f.subject}`} color="warn" fontSize="sm">
           Brings: {findingWords(f, units)}
