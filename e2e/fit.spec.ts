@@ -94,7 +94,7 @@ test("slot, stock, glue, hand and loads: what is typed changes what is worked ou
   await expect(section("Glue")).toContainText("Part A");
   await typeLength(page, "Breadth of the hand", "120");
   await expect(page.locator("[data-finding=handle-short-for-hand]")).toHaveCount(1);
-  const load = page.getByRole("textbox", { name: "Load from the side, N" });
+  const load = page.getByRole("textbox", { name: "Load from the side" });
   await load.fill("5000");
   await load.press("Enter");
   await expect(page.locator("[data-finding=tang-stress]")).toHaveCount(1);

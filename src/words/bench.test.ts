@@ -9,7 +9,7 @@ import { leverEffects } from "@/core/tune/effects";
 import { leversOf } from "@/core/tune/levers";
 import { STRATEGIES } from "@/core/tune/sets";
 import { cautionsFor } from "./cautions";
-import { itemWords } from "./fit";
+import { ownerWords } from "./fit";
 import { leverWords, STRATEGY_WORDS, USE_WORDS } from "./levers";
 import { RULE_WORDS, ruleUnitWords } from "./rules";
 import { repairWords, shapeFailureWords } from "./shapes";
@@ -38,7 +38,10 @@ describe("words of the bench", () => {
       }
     expect(STRATEGIES.every((s) => STRATEGY_WORDS[s].length > 5)).toBe(true);
     expect(leverWords("guard-metal:brass-360")).toBe("Guard of Free-cutting brass (C36000)");
-    expect(itemWords(["pin-1", "bolt-2"])).toBe("pin 1, bolt 2");
+    const pin = { kind: "fastener", sort: "pin", number: 2 } as const;
+    expect(ownerWords([pin, { kind: "fitting", sort: "dowels" }, { kind: "butt-screw" }])).toBe(
+      "Pin 2, Dowels, Screw at the butt",
+    );
   });
 
   it("warn of what a design's operations can do, and of the law", () => {
@@ -55,11 +58,13 @@ describe("words of the bench", () => {
   });
 
   it("say why a shape was refused, or what was done to it", () => {
-    const open = shapeFailureWords({ ok: false, code: "open", edges: 3 });
+    const open = shapeFailureWords({ ok: false, code: "open", edges: 3 }, "metric");
     expect(open).toContain("3 of its edges");
-    expect(shapeFailureWords({ ok: false, code: "size", mm: 512.4, limit: 400 })).toContain("512 mm");
+    const large = { ok: false, code: "size", mm: 512.4, limit: 400 } as const;
+    expect(shapeFailureWords(large, "metric")).toContain("512 mm long; up to 400 mm");
+    expect(shapeFailureWords(large, "inch")).toContain("20.17 in long; up to 15.75 in");
     for (const code of ["not-a-mesh", "damaged", "not-finite", "empty"] as const)
-      expect(shapeFailureWords({ ok: false, code })).toMatch(/\.$/);
+      expect(shapeFailureWords({ ok: false, code }, "metric")).toMatch(/\.$/);
     expect(repairWords({ code: "scaled", unit: "meter", stated: false })).toContain("Choose the unit if");
     expect(repairWords({ code: "scaled", unit: "inch", stated: true })).not.toContain("Choose");
     expect(repairWords({ code: "simplified", from: 20000, to: 9000, volumeShare: 0.0012 })).toContain(

@@ -1,6 +1,9 @@
 import type { DrillSet, PinFit } from "@/core/design/schema";
 import type { BoreUse } from "@/core/fasteners/kind";
 import type { GlueJoint } from "@/core/fit/glue";
+import type { BoreOwner } from "@/core/fit/sheet";
+import { itemWords } from "./fasteners";
+import { FITTING_WORDS } from "./fittings";
 
 export const FIT_WORDS: Record<PinFit, string> = {
   slide: "Sliding, in glue",
@@ -36,9 +39,22 @@ export const JOINT_WORDS: Record<GlueJoint["joint"], string> = {
   pins: "Round pins",
 };
 
-/** "pin-1, pin-2" as they stand on the drawing. */
-export function itemWords(ids: readonly string[]): string {
-  return ids.map((id) => id.replace(/-/g, " ")).join(", ");
+const OWNER_WORDS = {
+  "butt-nut": "Nut at the butt",
+  "butt-screw": "Screw at the butt",
+  "tang-hole": "Tang",
+} as const;
+
+/** What a hole is drilled for: "Pin 1, Pin 2". */
+export function ownerWords(owners: readonly BoreOwner[]): string {
+  return owners
+    .map((o) => {
+      if (o.kind === "fitting") return FITTING_WORDS[o.sort].point;
+      return o.kind === "fastener" || o.kind === "hole" || o.kind === "slot"
+        ? itemWords(o)
+        : OWNER_WORDS[o.kind];
+    })
+    .join(", ");
 }
 
 /** Which way a piece of stock is measured. */

@@ -3,7 +3,13 @@ import type { Design } from "@/core/design/schema";
 import { itemNames } from "@/core/layout/itemNames";
 import type { Change, Mend, Offer } from "@/core/review/types";
 import { materialById } from "@/core/stock/materials";
-import { printLength, printLengthShort, printMass, type UnitSystem } from "@/core/units/print";
+import {
+  printLength,
+  printLengthPlain,
+  printLengthShort,
+  printMass,
+  type UnitSystem,
+} from "@/core/units/print";
 import { itemWords } from "./fasteners";
 import { leverWords } from "./levers";
 import { PIECE_WORDS } from "./parts";
@@ -49,10 +55,7 @@ export function offerWords(
   design: Design,
   system: UnitSystem,
 ): string {
-  const mm = (value: number) =>
-    printLength(value, system, 2)
-      .replace(/(\.\d*?)0+(?= )/, "$1")
-      .replace(/\.(?= )/, "");
+  const mm = (value: number) => printLengthPlain(value, system);
   switch (mend.kind) {
     case "set":
       return moved(changes, design, mm) ?? changes.map((c) => changeWords(c, design, mm, system)).join("; ");

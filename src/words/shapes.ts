@@ -1,5 +1,6 @@
 import type { Repair, ShapeFailure } from "@/core/files/mesh/importShape";
 import type { MeshUnit } from "@/core/files/mesh/soup";
+import { printLengthPlain, type UnitSystem } from "@/core/units/print";
 
 export const MESH_UNIT_WORDS: Record<MeshUnit, string> = {
   micron: "microns",
@@ -11,7 +12,7 @@ export const MESH_UNIT_WORDS: Record<MeshUnit, string> = {
 };
 
 /** Why a shape was refused, in plain words. */
-export function shapeFailureWords(failure: ShapeFailure): string {
+export function shapeFailureWords(failure: ShapeFailure, units: UnitSystem): string {
   switch (failure.code) {
     case "too-large":
       return `The file has ${Math.round(failure.bytes / 1e6)} MB; up to ${Math.round(failure.limit / 1e6)} MB are taken. Reduce its triangles where it was drawn.`;
@@ -28,7 +29,7 @@ export function shapeFailureWords(failure: ShapeFailure): string {
     case "open":
       return `The shape is not closed: ${failure.edges} of its edges do not join two triangles, so it has no weight. Close it where it was drawn.`;
     case "size":
-      return `The shape would be ${Math.round(failure.mm)} mm long; up to ${failure.limit} mm are taken. Is its unit right?`;
+      return `The shape would be ${printLengthPlain(failure.mm, units, 0)} long; up to ${printLengthPlain(failure.limit, units, 0)} are taken. Is its unit right?`;
     case "crowded":
       return `At one corner of the shape ${failure.triangles.toLocaleString("en")} triangles meet; up to ${failure.limit.toLocaleString("en")} may. Draw its round faces with fewer sides.`;
     case "too-fine":

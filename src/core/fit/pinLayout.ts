@@ -9,6 +9,8 @@ import { degrees } from "../number";
 export interface PinPlace {
   readonly id: string;
   readonly kind: Fastener["kind"];
+  /** From the front, from 1: fasteners are called by it. */
+  readonly number: number;
   readonly diameterMm: number;
   /** Widest bore, of a head or a nut. */
   readonly widestMm: number;
@@ -37,7 +39,7 @@ export const pinLayout = remembered((design: Design): readonly PinPlace[] => {
   const { pinProudShare } = design.fitUp;
   return [...design.fasteners]
     .sort((a, b) => b.xMm - a.xMm)
-    .map((f): PinPlace => {
+    .map((f, i): PinPlace => {
       const ys = outline.cut(f.xMm);
       const toEdgeMm = edgeDistance(edge, f.xMm, f.yMm);
       const through = surfaceAt(f.xMm, f.yMm, "right") + surfaceAt(f.xMm, f.yMm, "left");
@@ -45,6 +47,7 @@ export const pinLayout = remembered((design: Design): readonly PinPlace[] => {
       return {
         id: f.id,
         kind: f.kind,
+        number: i + 1,
         diameterMm: f.diameterMm,
         widestMm: widestBore(f),
         behindMm: -f.xMm,

@@ -1,5 +1,6 @@
 import type { Design, Fastener, FastenerKind } from "../design/schema";
 import { kindOf } from "../fasteners/registry";
+import { itemNames } from "../layout/itemNames";
 import { type Layout, layoutOf } from "../layout/layout";
 import { linersThickness } from "../layout/scales";
 import { lineAt } from "../solids/line";
@@ -9,6 +10,8 @@ import { engagementOf, screwSizes, threadOf } from "../units/screws";
 export interface Seat {
   readonly id: string;
   readonly kind: FastenerKind;
+  /** Of all fasteners, from the front, from 1. */
+  readonly number: number;
   /** Between the two seats. */
   readonly seatToSeatMm: number;
   readonly counterboreMm: number;
@@ -43,6 +46,7 @@ function lowestSurface({ surfaceAt }: Layout, f: Fastener, radiusMm: number, sid
 export function seats(design: Design): Seat[] {
   const layout = layoutOf(design);
   const { handle, tang } = design;
+  const names = itemNames(design);
   const liners = handle.kind === "scales" ? linersThickness(handle) : 0;
   return design.fasteners.flatMap((f): Seat[] => {
     const need = kindOf(f).seat(f);
@@ -60,6 +64,7 @@ export function seats(design: Design): Seat[] {
       {
         id: f.id,
         kind: f.kind,
+        number: names.get(f.id)?.number ?? 1,
         seatToSeatMm: 2 * seatMm,
         counterboreMm,
         depthFromStockMm: [stock[0] - seatMm, stock[1] - seatMm],

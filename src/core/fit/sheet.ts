@@ -1,7 +1,8 @@
 import type { Design } from "../design/schema";
 import type { BoreNeed, BoreUse } from "../fasteners/kind";
 import { kindOf } from "../fasteners/registry";
-import { fittingsOn } from "../guardFittings/registry";
+import { type FittingKind, fittingsOn } from "../guardFittings/registry";
+import { type ItemName, itemNames } from "../layout/itemNames";
 import { endKindOf } from "../tangEnds/registry";
 import { SAME_PLACE_MM } from "../tolerances";
 import { screwSizes, tapDrillMm, threadOf } from "../units/screws";
@@ -18,9 +19,15 @@ import { type CutPiece, cutList, rodList } from "./stockList";
 import { type TangStress, tangStress } from "./strength";
 import { tangWalls, thinnest, thinnestScale, type Wall } from "./walls";
 
+/** What a hole is drilled for: a fastener or a hole by its name, a fitting of the guard, the tang and what holds it. */
+export type BoreOwner =
+  | ItemName
+  | { readonly kind: "fitting"; readonly sort: FittingKind }
+  | { readonly kind: "butt-nut" | "butt-screw" | "tang-hole" };
+
 /** One kind of hole to drill: its drill as sold, and the nearest that the shop has. */
 export interface Bore {
-  readonly ids: readonly string[];
+  readonly owners: readonly BoreOwner[];
   readonly use: BoreUse;
   readonly nominalMm: number;
   /** The size wanted of the hole: the nominal for pins (their fit decides), the tap's or the counterbore's own. */
@@ -62,8 +69,10 @@ function boresOf(design: Design): Bore[] {
   const sold = drillsIn(fitUp.drills.sets);
   const owned = ownedDrills(fitUp.drills);
   const bores: Bore[] = [];
+  const names = itemNames(design);
+  const named = (id: string): BoreOwner => names.get(id) ?? { kind: "hole", number: 1 };
   const put = (
-    id: string,
+    owner: BoreOwner,
     use: BoreUse,
     nominalMm: number,
     wantedMm: number | null,
@@ -73,7 +82,7 @@ function boresOf(design: Design): Bore[] {
       (o) => o.use === use && Math.abs(o.nominalMm - nominalMm) < SAME_PLACE_MM && o.thread === thread,
     );
     if (same >= 0) {
-      bores[same] = { ...bores[same], ids: [...bores[same].ids, id] };
+      bores[same] = { ...bores[same], owners: [...bores[same].owners, owner] };
       return;
     }
     // A given size is drilled as near as it comes; a pin's by its fit.
@@ -83,7 +92,7 @@ function boresOf(design: Design): Bore[] {
         : nearestDrill(wantedMm, from);
     const [drill, own] = [choose(sold), choose(owned)];
     bores.push({
-      ids: [id],
+      owners: [owner],
       use,
       nominalMm,
       wantedMm: wantedMm ?? nominalMm,
@@ -94,24 +103,28 @@ function boresOf(design: Design): Bore[] {
       thread,
     });
   };
-  const tap = (id: string, diameterMm: number, pitchMm?: number) => {
+  const tap = (owner: BoreOwner, diameterMm: number, pitchMm?: number) => {
     const thread = threadOf(diameterMm, pitchMm);
-    if (thread) put(id, "tap", diameterMm, tapDrillMm(thread), thread.name);
+    if (thread) put(owner, "tap", diameterMm, tapDrillMm(thread), thread.name);
   };
-  const putAll = (id: string, needs: readonly BoreNeed[]) => {
+  const putAll = (owner: BoreOwner, needs: readonly BoreNeed[]) => {
     for (const { use, nominalMm, wantedMm, pitchMm } of needs)
-      if (use === "tap") tap(id, nominalMm, pitchMm);
-      else put(id, use, nominalMm, wantedMm);
+      if (use === "tap") tap(owner, nominalMm, pitchMm);
+      else put(owner, use, nominalMm, wantedMm);
   };
-  for (const f of design.fasteners) putAll(f.id, kindOf(f).bores(f));
-  if (guard) for (const { kind, fitting } of fittingsOn(guard)) putAll(kind.kind, kind.bores(fitting));
+  for (const f of design.fasteners) putAll(named(f.id), kindOf(f).bores(f));
+  if (guard)
+    for (const { kind, fitting } of fittingsOn(guard))
+      putAll({ kind: "fitting", sort: kind.kind }, kind.bores(fitting));
   if (tang.kind === "full")
-    for (const h of tang.holes) if (h.purpose !== "old-pin") put(h.id, "tang", h.diameterMm, h.diameterMm);
+    for (const h of tang.holes)
+      if (h.purpose !== "old-pin") put(named(h.id), "tang", h.diameterMm, h.diameterMm);
   if (tang.kind === "hidden") {
     const { end, hole } = tang;
     const { hardware, bores: needs } = endKindOf(end);
-    if (hardware) putAll(hardware, needs(end));
-    if (hole.kind === "drilled") for (const s of hole.stages) put("tang-hole", "tang", s.bitMm, s.bitMm);
+    if (hardware) putAll({ kind: hardware }, needs(end));
+    if (hole.kind === "drilled")
+      for (const s of hole.stages) put({ kind: "tang-hole" }, "tang", s.bitMm, s.bitMm);
   }
   const order: BoreUse[] = [
     "tang",

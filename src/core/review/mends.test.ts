@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { lockOf } from "../design/locks";
+import { valueAt } from "../design/path";
 import { type Design, designSchema, type Fastener } from "../design/schema";
 import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
 import { figuresOf } from "../tune/effects";
@@ -21,11 +22,19 @@ function strict(design: Design, share: number): Design {
   return { ...design, fitUp: { ...design.fitUp, limits } };
 }
 
+/** The same with the place of every fastener and every height of the tang locked. */
+function placesLocked(design: Design): Design {
+  const paths = design.fasteners.flatMap((_, i) => [`fasteners.${i}.xMm`, `fasteners.${i}.yMm`]);
+  const tang = design.tang.kind === "full" ? [] : ["tang.yMm", "tang.frontHeightMm", "tang.endHeightMm"];
+  return { ...design, locked: [...paths, ...tang].map((path) => lockOf(design, path)) };
+}
+
 const cases: [string, Design][] = [
   ...knives.map(([name, design]): [string, Design] => [`${name}, strictly`, strict(design, 1.6)]),
   ...DEMO_KNIVES.flatMap(([name, design]): [string, Design][] => [
     [name, design],
     [`${name}, leniently`, strict(design, 0.6)],
+    [`${name}, strictly, its places locked`, placesLocked(strict(design, 1.6))],
   ]),
 ];
 const offered = new Set<string>();
@@ -57,7 +66,13 @@ describe("what is offered to mend a finding", () => {
         const [then, now] = [figuresOf(mended), figuresOf(design)];
         expect(massG, why).toBeCloseTo((then?.massG ?? 0) - (now?.massG ?? 0), 6);
         expect(balanceMm, why).toBeCloseTo((then?.balanceMm ?? 0) - (now?.balanceMm ?? 0), 6);
-        // What was measured stays.
+        // What was measured stays, and what is locked.
+        const lockedOf = (d: Design) =>
+          d.locked.map((lock) => {
+            const [, id, key] = /#([^.]+)\.(\w+)$/.exec(lock) ?? [];
+            return id ? d.fasteners.find((f) => f.id === id)?.[key as "xMm"] : valueAt(d, lock);
+          });
+        expect(lockedOf(mended), why).toEqual(lockedOf(design));
         if (design.blade.measured) expect(mended.blade, why).toEqual(design.blade);
       }
     }

@@ -34,4 +34,3 @@ export function applyMend(design: Design, mend: Mend): Design {
       return withLevers(design, new Map([[mend.lever, mend.amount]])) ?? design;
   }
 }
-

@@ -1,7 +1,18 @@
+import { spawnSync } from "node:child_process";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { MM_PER_INCH, parseLength } from "./length";
-import { GRAMS_PER_OUNCE, printFraction, printLength, printLengthBare, printMass } from "./print";
+import {
+  GRAMS_PER_OUNCE,
+  type MeasureKind,
+  measureOf,
+  printFraction,
+  printLength,
+  printLengthBare,
+  printLengthPlain,
+  printMass,
+  printMeasure,
+} from "./print";
 
 function mm(text: string, unit: "mm" | "in" = "mm"): number {
   const reading = parseLength(text, unit);
@@ -97,5 +108,35 @@ describe("printing", () => {
     expect(printMass(-182.44, "inch-fraction")).toBe("−6 3/8 oz");
     expect(printMass(4.52, "inch")).toBe("4.5 g");
     expect(printMass(-0.4, "inch-fraction")).toBe("−0.4 g");
+  });
+});
+
+describe("moments, inertias, forces and stresses", () => {
+  it("are read in metric or inch units, a minus is a minus, and what is no number is a dash", () => {
+    expect(printMeasure("moment", -169.4, "metric")).toBe("−169 N·mm");
+    expect(printMeasure("inertia", 5708e3, "metric")).toBe("5708 kg·mm²");
+    expect(printMeasure("stress", 130, "inch-fraction")).toBe("18.9 ksi");
+    expect(printMeasure("force", 150, "inch")).toBe("34 lbf");
+    expect(printMeasure("force", Number.NaN, "inch")).toBe("–");
+    expect(printMeasure("moment", -0.3, "metric")).toBe("0 N·mm");
+  });
+
+  /** Debian's `units`, where it is installed; else its answers as they were read from it. */
+  it.each([
+    ["moment", "ozf inch", "N mm", 7.0615518],
+    ["inertia", "oz inch^2", "g mm^2", 18289.978],
+    ["force", "lbf", "N", 4.4482216],
+    ["stress", "ksi", "MPa", 6.8947573],
+  ] as [MeasureKind, string, string, number][])("%s: one %s is so many %s", (kind, unit, metric, many) => {
+    const said = spawnSync("units", ["-t", unit, metric], { encoding: "utf8" });
+    const published = said.status === 0 ? Number(said.stdout) : many;
+    expect(measureOf(kind, "inch").per / published).toBeCloseTo(1, 6);
+    expect(many / published).toBeCloseTo(1, 6);
+  });
+
+  it("a length in words has its unit, and no needless zeros", () => {
+    expect([3, 0.1, 12.7].map((mm) => printLengthPlain(mm, "metric"))).toEqual(["3 mm", "0.1 mm", "12.7 mm"]);
+    expect(printLengthPlain(3.175, "inch-fraction")).toBe("1/8 in");
+    expect(printLengthPlain(3, "inch")).toBe("0.118 in");
   });
 });

@@ -43,6 +43,11 @@ export function printLengthShort(mm: number, system: UnitSystem, digits = 2): st
   return text.includes(".") ? text.replace(/\.?0+$/, "") : text;
 }
 
+/** The same with its unit: `3 mm`, `1/8 in`. */
+export function printLengthPlain(mm: number, system: UnitSystem, digits = 2): string {
+  return `${printLengthShort(mm, system, digits)} ${lengthUnitName(system)}`;
+}
+
 export function lengthUnitName(system: UnitSystem): "mm" | "in" {
   return system === "metric" ? "mm" : "in";
 }
@@ -76,4 +81,60 @@ export function printMass(massG: number, system: UnitSystem, digits = 1): string
   if (system === "metric" || Math.abs(ounces) < 1) return `${fixed(massG, digits)} g`;
   if (system === "inch") return `${fixed(ounces, digits + 1)} oz`;
   return `${printFraction(Math.round(ounces * EIGHTHS) / EIGHTHS)} oz`;
+}
+
+/** Of the metric unit that other quantities are kept in: N in a pound-force, MPa in a thousand pounds a square inch. @see NIST SP 811. */
+export const NEWTONS_PER_POUND = 4.4482216152605;
+export const MPA_PER_KSI = 6.894757293168;
+const NMM_PER_OUNCE_INCH = (NEWTONS_PER_POUND / 16) * MM_PER_INCH;
+const GMM2_PER_OUNCE_INCH2 = GRAMS_PER_OUNCE * MM_PER_INCH ** 2;
+
+/** A quantity that is kept in a metric unit: its unit's name as a maker reads it, how much of the kept unit that is, decimals. */
+interface Measure {
+  readonly name: string;
+  readonly per: number;
+  readonly digits: number;
+}
+
+const MEASURES = {
+  /** Kept in N·mm; an ounce is a force here. */
+  moment: {
+    metric: { name: "N·mm", per: 1, digits: 0 },
+    inch: { name: "oz·in", per: NMM_PER_OUNCE_INCH, digits: 1 },
+  },
+  /** Kept in g·mm². */
+  inertia: {
+    metric: { name: "kg·mm²", per: 1000, digits: 0 },
+    inch: { name: "oz·in²", per: GMM2_PER_OUNCE_INCH2, digits: 0 },
+  },
+  /** Kept in N. */
+  force: {
+    metric: { name: "N", per: 1, digits: 0 },
+    inch: { name: "lbf", per: NEWTONS_PER_POUND, digits: 0 },
+  },
+  /** Kept in MPa. */
+  stress: {
+    metric: { name: "MPa", per: 1, digits: 0 },
+    inch: { name: "ksi", per: MPA_PER_KSI, digits: 1 },
+  },
+} as const satisfies Record<string, Record<"metric" | "inch", Measure>>;
+
+export type MeasureKind = keyof typeof MEASURES;
+
+/** How a maker reads a quantity. */
+export function measureOf(kind: MeasureKind, system: UnitSystem): Measure {
+  return MEASURES[kind][system === "metric" ? "metric" : "inch"];
+}
+
+/** A moment, an inertia, a force or a stress for reading, with its unit; from the unit that it is kept in. */
+export function printMeasure(kind: MeasureKind, value: number, system: UnitSystem): string {
+  return Number.isFinite(value)
+    ? `${printMeasureBare(kind, value, system)} ${measureOf(kind, system).name}`
+    : "–";
+}
+
+/** The same without its unit. */
+export function printMeasureBare(kind: MeasureKind, value: number, system: UnitSystem): string {
+  const { per, digits } = measureOf(kind, system);
+  return Number.isFinite(value) ? fixed(value / per, digits) : "–";
 }

@@ -12,7 +12,8 @@ import {
   YAxis,
 } from "recharts";
 import { roundTo } from "@/core/number";
-import { printLength, printMass } from "@/core/units/print";
+import { MM_PER_INCH } from "@/core/units/length";
+import { GRAMS_PER_OUNCE, lengthUnitName, printLength, printMass, printMeasure } from "@/core/units/print";
 import { dynamics, effectiveMass } from "@/core/weigh/dynamics";
 import type { MassReport } from "@/core/weigh/report";
 import { useUnits } from "@/store/settings";
@@ -32,7 +33,7 @@ export function MotionSection({ report }: { report: MassReport }) {
   return (
     <Section id="motion" title="How it moves">
       <Fact name="At the grip">
-        {d.momentNmm.toFixed(0)} N·mm {d.momentNmm >= 0 ? "nose-heavy" : "handle-heavy"}
+        {printMeasure("moment", d.momentNmm, units)} {d.momentNmm >= 0 ? "nose-heavy" : "handle-heavy"}
       </Fact>
       <Note>
         {Math.abs(d.momentNmm) < 25
@@ -41,9 +42,11 @@ export function MotionSection({ report }: { report: MassReport }) {
             ? "The point wants down: it chops willingly, and long fine work tires the wrist."
             : "The point wants up: quick and light in front, and weak in a chop."}
       </Note>
-      <Fact name="Inertia about the grip">{Math.round(d.inertiaGripGmm2 / 1000)} kg·mm²</Fact>
+      <Fact name="Inertia about the grip">{printMeasure("inertia", d.inertiaGripGmm2, units)}</Fact>
       <Note>The more, the slower it starts and stops turning, and the harder it carries through.</Note>
-      <Fact name="Inertia about the balance point">{Math.round(d.inertiaBalanceGmm2 / 1000)} kg·mm²</Fact>
+      <Fact name="Inertia about the balance point">
+        {printMeasure("inertia", d.inertiaBalanceGmm2, units)}
+      </Fact>
       <Note>Of the knife by itself: how unwilling it is to be turned in a grip right at its balance.</Note>
       <Fact name="A blow does not sting">
         {share === null
@@ -83,10 +86,13 @@ interface ChartProps {
 
 /** How heavy the knife feels to what it strikes, along the blade, and where a blow does not sting. */
 const EffectiveMassChart = memo(function EffectiveMassChart({ report, lengthMm, gripMm }: ChartProps) {
+  const units = useUnits();
+  const metric = units === "metric";
+  const [perLength, perMass] = metric ? [1, 1] : [MM_PER_INCH, GRAMS_PER_OUNCE];
   const { percussionMm } = dynamics(report, gripMm);
   const points = Array.from({ length: 31 }, (_, i) => {
     const xMm = (lengthMm * i) / 30;
-    return { xMm: roundTo(xMm, 1), massG: roundTo(effectiveMass(report, xMm), 1) };
+    return { at: roundTo(xMm / perLength, 3), mass: roundTo(effectiveMass(report, xMm) / perMass, 2) };
   });
   return (
     <Box h="210px" role="img" aria-label="Effective mass along the blade" data-testid="effective-mass">
@@ -94,12 +100,12 @@ const EffectiveMassChart = memo(function EffectiveMassChart({ report, lengthMm, 
         <LineChart data={points} margin={{ top: 8, right: 16, bottom: 20, left: 8 }}>
           <CartesianGrid stroke={color("rule")} />
           <XAxis
-            dataKey="xMm"
+            dataKey="at"
             type="number"
-            domain={[0, lengthMm]}
+            domain={[0, roundTo(lengthMm / perLength, 3)]}
             stroke={color("graphite")}
             label={{
-              value: "ahead of the datum, mm",
+              value: `ahead of the datum, ${lengthUnitName(units)}`,
               position: "insideBottom",
               offset: -12,
               fill: color("graphite"),
@@ -107,18 +113,23 @@ const EffectiveMassChart = memo(function EffectiveMassChart({ report, lengthMm, 
           />
           <YAxis
             stroke={color("graphite")}
-            label={{ value: "feels like, g", angle: -90, position: "insideLeft", fill: color("graphite") }}
+            label={{
+              value: `feels like, ${metric ? "g" : "oz"}`,
+              angle: -90,
+              position: "insideLeft",
+              fill: color("graphite"),
+            }}
           />
           <Tooltip
-            formatter={(v) => [printMass(Number(v), "metric"), "effective mass"]}
-            labelFormatter={(x) => `${x} mm ahead of the datum`}
+            formatter={(v) => [printMass(Number(v) * perMass, units), "effective mass"]}
+            labelFormatter={(x) => `${printLength(Number(x) * perLength, units)} ahead of the datum`}
             contentStyle={{ background: color("sheet"), color: color("ink") }}
           />
           {percussionMm !== null && percussionMm > 0 && percussionMm < lengthMm && (
-            <ReferenceLine x={percussionMm} stroke={color("violet")} strokeDasharray="4 3" />
+            <ReferenceLine x={percussionMm / perLength} stroke={color("violet")} strokeDasharray="4 3" />
           )}
           <Line
-            dataKey="massG"
+            dataKey="mass"
             stroke={color("oxide")}
             strokeWidth={2}
             dot={false}

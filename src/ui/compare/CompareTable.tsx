@@ -5,7 +5,7 @@ import { differingInputs } from "@/core/compare/inputs";
 import { differingTraits, traitOf } from "@/core/compare/traits";
 import { outside } from "@/core/design/uses";
 import { ROUNDING } from "@/core/tolerances";
-import { printLength, printMass, type UnitSystem } from "@/core/units/print";
+import { measureOf, printLength, printMass, printMeasureBare, type UnitSystem } from "@/core/units/print";
 import { dynamics } from "@/core/weigh/dynamics";
 import { useUnits } from "@/store/settings";
 import { useShop } from "@/store/shop";
@@ -39,11 +39,15 @@ function rowsIn(units: UnitSystem, currency: string): Row[] {
       of: (c) => (c.report ? outside(c.report.balanceMm, c.design.use.balanceMm) : null),
       print: length,
     },
-    { name: "At the grip, N·mm", of: (c) => move(c)?.momentNmm ?? null, print: (v) => minus(v.toFixed(0)) },
     {
-      name: "Inertia about the grip, kg·mm²",
-      of: (c) => (move(c)?.inertiaGripGmm2 ?? Number.NaN) / 1000,
-      print: (v) => minus(v.toFixed(0)),
+      name: `At the grip, ${measureOf("moment", units).name}`,
+      of: (c) => move(c)?.momentNmm ?? null,
+      print: (v) => printMeasureBare("moment", v, units),
+    },
+    {
+      name: `Inertia about the grip, ${measureOf("inertia", units).name}`,
+      of: (c) => move(c)?.inertiaGripGmm2 ?? null,
+      print: (v) => printMeasureBare("inertia", v, units),
     },
     {
       name: "A blow does not sting at",
@@ -79,8 +83,6 @@ const notWhole = (c: Column) =>
 
 const onBlade = (mm: number | null | undefined, lengthMm: number) =>
   mm !== null && mm !== undefined && mm > 0 && mm < lengthMm ? mm : null;
-
-const minus = (text: string) => text.replace(/^-0$/, "0").replace("-", "−");
 
 /** So many inputs are told at once; the rest when they are asked for. */
 const FEW = 12;

@@ -36,14 +36,14 @@ export function ShareField({
 }: ShareFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
-  const print = (v: number) => String(roundTo(v * factor, 2));
+  const print = (v: number) => String(roundTo(v * factor, 2)).replace("-", "−");
 
   const keep = (text: string | null) => {
     if (text === null) return;
     const clean = text
       .trim()
       .replace(",", ".")
-      .replace(/\s*(%|°|g|oz|min)$/, "")
+      .replace(/\s*(%|°|g|oz|min|N|lbf|MPa|ksi)$/, "")
       .replace("−", "-");
     const next = /^-?(\d+(\.\d*)?|\.\d+)$/.test(clean) ? Number(clean) / factor : Number.NaN;
     if (whole && !Number.isInteger(next)) {

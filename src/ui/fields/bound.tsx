@@ -5,7 +5,7 @@ import { type Limits, limitsAt } from "@/core/design/limits";
 import { putAt, valueAt } from "@/core/design/path";
 import type { Design } from "@/core/design/schema";
 import type { MaterialClass } from "@/core/stock/types";
-import { GRAMS_PER_OUNCE } from "@/core/units/print";
+import { GRAMS_PER_OUNCE, type MeasureKind, measureOf } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { useBench, useDesign } from "../bench/BenchContext";
 import { useSteady } from "../useSteady";
@@ -107,6 +107,12 @@ export const MassAt = memo(function MassAt(props: Bound & { min?: number; max?: 
   const units = useUnits();
   const metric = units === "metric";
   return <ShareAt {...props} unit={metric ? "g" : "oz"} factor={metric ? 1 : 1 / GRAMS_PER_OUNCE} />;
+});
+
+/** A force or a stress in the maker's unit. */
+export const MeasureAt = memo(function MeasureAt({ kind, ...props }: Bound & { kind: MeasureKind }) {
+  const { name, per } = measureOf(kind, useUnits());
+  return <ShareAt {...props} unit={name} factor={1 / per} />;
 });
 
 export const MaterialAt = memo(function MaterialAt(props: Bound & { classes: readonly MaterialClass[] }) {

@@ -20,7 +20,7 @@ export function BoltsSection({ sheet }: { sheet: FitSheet }) {
         keyOf={(s) => s.id}
         none="No bolts or screws with heads."
         columns={[
-          { name: "What", of: (s) => `${FASTENER_WORDS[s.kind]}, ${s.id}` },
+          { name: "What", of: (s) => `${FASTENER_WORDS[s.kind]} ${s.number}` },
           { name: "Seat to seat", number: true, of: (s) => length(s.seatToSeatMm) },
           {
             name: "Counterbore",

@@ -6,7 +6,7 @@ import { type Drill, drillsIn, ownedDrills } from "@/core/fit/drillSets";
 import { type Bore, type FitSheet, threadTable } from "@/core/fit/sheet";
 import { printLength } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
-import { BORE_WORDS, DRILL_SET_WORDS, FIT_WORDS, itemWords } from "@/words/fit";
+import { BORE_WORDS, DRILL_SET_WORDS, FIT_WORDS, ownerWords } from "@/words/fit";
 import { useBench, useDesign } from "../bench/BenchContext";
 import { ChoiceAt, Tick } from "../fields/bound";
 import { Figures, Note, Section } from "./Section";
@@ -36,7 +36,7 @@ export function DrillsSection({ sheet }: { sheet: FitSheet }) {
         columns={[
           { name: "", of: (b: Bore) => sheet.bores.indexOf(b) + 1 },
           { name: "Hole", of: (b) => `${BORE_WORDS[b.use]}${b.thread ? ` ${b.thread}` : ""}` },
-          { name: "For", of: (b) => itemWords(b.ids) },
+          { name: "For", of: (b) => ownerWords(b.owners) },
           { name: "Wanted", number: true, of: (b) => size(b.wantedMm) },
           {
             name: "Drill",

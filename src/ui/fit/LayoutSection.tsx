@@ -55,8 +55,7 @@ export function LayoutSection({ sheet }: { sheet: FitSheet }) {
         keyOf={(p) => p.id}
         none="No pins or bolts."
         columns={[
-          { name: "", of: (p) => sheet.pins.indexOf(p) + 1 },
-          { name: "What", of: (p) => `${FASTENER_WORDS[p.kind]}, ${p.id}` },
+          { name: "What", of: (p) => `${FASTENER_WORDS[p.kind]} ${p.number}` },
           { name: "Behind the datum", number: true, of: (p) => length(p.behindMm) },
           { name: "Above the axis", number: true, of: (p) => length(p.aboveAxisMm) },
           {

@@ -1,10 +1,10 @@
 "use client";
 import type { FitSheet } from "@/core/fit/sheet";
 import { materialById } from "@/core/stock/materials";
-import { printLength } from "@/core/units/print";
+import { printLength, printMeasure } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 
-import { LengthAt, ShareAt } from "../fields/bound";
+import { LengthAt, MeasureAt, ShareAt } from "../fields/bound";
 import { Fact, Figures, Note, Section } from "./Section";
 
 /** Bending of the tang under stated loads, and how far wood moves over the year. */
@@ -17,14 +17,14 @@ export function StrengthSection({ sheet: { stress, movement } }: { sheet: FitShe
       title="Strength and movement"
       settings={
         <>
-          <ShareAt at="fitUp.loads.sideN" label="Load from the side, N" unit="" />
-          <ShareAt at="fitUp.loads.edgeN" label="Load on the edge, N" unit="" />
+          <MeasureAt kind="force" at="fitUp.loads.sideN" label="Load from the side" />
+          <MeasureAt kind="force" at="fitUp.loads.edgeN" label="Load on the edge" />
           <LengthAt at="fitUp.loads.atMm" label="Ahead of the datum" />
-          <ShareAt
+          <MeasureAt
+            kind="stress"
             at="fitUp.loads.yieldMPa"
-            label="Yield of the tang, MPa"
-            unit=""
-            help="At the hardness of the tang, not of the edge. 10 N is about 1 kg."
+            label="Yield of the tang"
+            help={`At the hardness of the tang, not of the edge.${units === "metric" ? " 10 N is about 1 kg." : ""}`}
           />
           <ShareAt at="fitUp.climate.low" label="Driest air, % humidity" unit="" />
           <ShareAt at="fitUp.climate.high" label="Dampest air, % humidity" unit="" />
@@ -35,10 +35,10 @@ export function StrengthSection({ sheet: { stress, movement } }: { sheet: FitShe
         {length(stress.heightMm)} high, {length(stress.thicknessMm)} thick
       </Fact>
       <Fact name="From the side">
-        {Math.round(stress.sideMPa)} MPa (corner factor {stress.sideFactor.toFixed(2)})
+        {printMeasure("stress", stress.sideMPa, units)} (corner factor {stress.sideFactor.toFixed(2)})
       </Fact>
       <Fact name="On the edge">
-        {Math.round(stress.edgeMPa)} MPa (corner factor {stress.edgeFactor.toFixed(2)})
+        {printMeasure("stress", stress.edgeMPa, units)} (corner factor {stress.edgeFactor.toFixed(2)})
       </Fact>
       <Fact name="Of its yield">{Math.round(stress.ratio * 100)} %</Fact>
       <Note>
@@ -58,7 +58,8 @@ export function StrengthSection({ sheet: { stress, movement } }: { sheet: FitShe
         ]}
       />
       <Note>
-        Over 0.1 mm is felt where a scale stands flush with the tang. USDA Wood Handbook, values from memory.
+        Over {printLength(0.1, units)} is felt where a scale stands flush with the tang. USDA Wood Handbook,
+        values from memory.
       </Note>
     </Section>
   );

@@ -33,7 +33,7 @@ function wallRule(code: "wall-in-wood" | "wall-in-laminate" | "wall-in-metal", l
           subject: wall.material,
           measured: wall.wallMm,
           limit: c.limit(code),
-          mend: thickerWall(c, kind, c.limit(code)),
+          mend: c.quick ? null : thickerWall(c, kind, c.limit(code)),
         }),
       ];
     },

@@ -2,12 +2,15 @@
 import { Button, Stack } from "@chakra-ui/react";
 import type { Bar } from "@/core/design/schema";
 import { bladeHeights } from "@/core/layout/bladeOutline";
+import { printLengthPlain } from "@/core/units/print";
+import { useUnits } from "@/store/settings";
 import { LengthAt } from "../../fields/bound";
 import { useBench, useDesign } from "../BenchContext";
 import { Group } from "./Group";
 
 /** The stick of a hidden or a framed tang. */
 export function BarFields() {
+  const units = useUnits();
   const { edit } = useBench();
   const { spine, ricassoBottom } = bladeHeights(useDesign((d) => d.blade));
   const flush = (label: string, yOf: (bar: Bar) => number) => (
@@ -49,7 +52,7 @@ export function BarFields() {
       <LengthAt
         at="tang.shoulderRadiusMm"
         label="Inside radius at the shoulder"
-        help="1 mm or more: a square inside corner is where a tang breaks."
+        help={`${printLengthPlain(1, units)} or more: a square inside corner is where a tang breaks.`}
       />
     </Group>
   );

@@ -4,11 +4,12 @@ import { Plus } from "lucide-react";
 import { newRecess, newShort } from "@/core/design/constructions";
 import type { FullTang } from "@/core/design/schema";
 import { freeId, openSpot } from "@/core/fit/openSpot";
+import { itemNames } from "@/core/layout/itemNames";
 import type { Draft } from "@/store/session";
 import { PURPOSE_WORDS, RECESS_WORDS, SHORT_WORDS } from "@/words/constructions";
 import { ChoiceAt, FillAt, LengthAt, MaterialAt, PlaceAt, ShareAt, TickAt } from "../../fields/bound";
 import { FOR_BLADES } from "../../fields/MaterialField";
-import { useBench } from "../BenchContext";
+import { useBench, useDesign } from "../BenchContext";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
 
@@ -80,6 +81,7 @@ function useTangEdit() {
 }
 
 function Holes({ tang: { holes } }: { tang: FullTang }) {
+  const numbers = useDesign((d) => holes.map((h) => itemNames(d).get(h.id)?.number));
   const { session, setSelected } = useBench();
   const edit = useTangEdit();
   const add = () => {
@@ -114,7 +116,7 @@ function Holes({ tang: { holes } }: { tang: FullTang }) {
         <ItemCard
           key={h.id}
           id={h.id}
-          title={`Hole ${i + 1}`}
+          title={`Hole ${numbers[i]}`}
           onRemove={() =>
             edit("Remove tang hole", (t) => {
               t.holes.splice(i, 1);
@@ -143,6 +145,7 @@ function OldFill({ at }: { at: string }) {
 }
 
 function Slots({ tang: { slots } }: { tang: FullTang }) {
+  const numbers = useDesign((d) => slots.map((s) => itemNames(d).get(s.id)?.number));
   const { session, setSelected } = useBench();
   const edit = useTangEdit();
   const add = () => {
@@ -177,7 +180,7 @@ function Slots({ tang: { slots } }: { tang: FullTang }) {
         <ItemCard
           key={s.id}
           id={s.id}
-          title={`Slot ${i + 1}`}
+          title={`Slot ${numbers[i]}`}
           onRemove={() =>
             edit("Remove tang slot", (t) => {
               t.slots.splice(i, 1);

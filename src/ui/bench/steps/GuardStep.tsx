@@ -5,6 +5,8 @@ import { Fragment } from "react";
 import { GUARD_FORMS, guardOfForm, newGuard } from "@/core/design/guards";
 import type { Guard } from "@/core/design/schema";
 import { FITTINGS } from "@/core/guardFittings/registry";
+import { printLengthPlain } from "@/core/units/print";
+import { useUnits } from "@/store/settings";
 import { GUARD_FORM_WORDS } from "@/words/constructions";
 import { FITTING_WORDS } from "@/words/fittings";
 import { FillAt, LengthAt, MaterialAt, ShareAt, TickAt } from "../../fields/bound";
@@ -167,6 +169,7 @@ function FaceFields({ guard }: { guard: Guard }) {
 }
 
 function FittedFields({ guard }: { guard: Guard }) {
+  const units = useUnits();
   const bar = useDesign((d) => d.tang.kind !== "full");
   return (
     <Group title="Fit">
@@ -175,7 +178,7 @@ function FittedFields({ guard }: { guard: Guard }) {
           <LengthAt
             at="guard.slot.clearanceMm"
             label="Slot wider than the tang by"
-            help="All round; up to 0.1 mm closes by itself."
+            help={`All round; up to ${printLengthPlain(0.1, units)} closes by itself.`}
           />
           {guard.slot.clearanceMm > 0 && <FillAt at="guard.slot.fill" label="Gap filled with" />}
         </>

@@ -27,12 +27,8 @@ export function ImportShape({ onImported }: { onImported: (meshId: string) => vo
 
   const read = async (file: File) => {
     if (file.size > LARGEST_MESH_BYTES) {
-      const words = shapeFailureWords({
-        ok: false,
-        code: "too-large",
-        bytes: file.size,
-        limit: LARGEST_MESH_BYTES,
-      });
+      const failure = { ok: false, code: "too-large", bytes: file.size, limit: LARGEST_MESH_BYTES } as const;
+      const words = shapeFailureWords(failure, units);
       setSaid({ status: "error", lines: [`${file.name}: ${words}`] });
       return;
     }
@@ -46,7 +42,7 @@ export function ImportShape({ onImported }: { onImported: (meshId: string) => vo
     }
     const shape = answer.value;
     if (!shape.ok) {
-      setSaid({ status: "error", lines: [`${file.name}: ${shapeFailureWords(shape)}`] });
+      setSaid({ status: "error", lines: [`${file.name}: ${shapeFailureWords(shape, units)}`] });
       return;
     }
     const id = freeId("shape", session.getState().design.meshes);

@@ -5,6 +5,7 @@ import { memo } from "react";
 import { holesOf } from "@/core/design/openings";
 import { FASTENER_KINDS, type FastenerKind, kindOf, newFastener } from "@/core/fasteners/registry";
 import { freeId, openSpot } from "@/core/fit/openSpot";
+import { itemNames } from "@/core/layout/itemNames";
 import { FASTENER_CHOICE_WORDS, FASTENER_WORDS, fastenerFieldWords } from "@/words/fasteners";
 import { PlaceAt } from "../../fields/bound";
 import { RecordFields } from "../../fields/RecordFields";
@@ -68,7 +69,9 @@ export function PinsStep() {
 const FastenerCard = memo(function FastenerCard({ id, index }: { id: string; index: number }) {
   const { edit } = useBench();
   const kind = useDesign((d) => d.fasteners[index]?.kind);
+  const number = useDesign((d) => itemNames(d).get(id)?.number);
   if (!kind) return null;
+  const title = `${FASTENER_WORDS[kind]} ${number ?? ""}`;
   const word = FASTENER_WORDS[kind];
   const at = `fasteners.${index}`;
   const { fields } = kindOf({ kind });
@@ -79,7 +82,7 @@ const FastenerCard = memo(function FastenerCard({ id, index }: { id: string; ind
   return (
     <ItemCard
       id={id}
-      title={`${word} ${index + 1}`}
+      title={title}
       onRemove={() =>
         edit(`Remove ${word.toLowerCase()}`, (d) => {
           d.fasteners.splice(index, 1);

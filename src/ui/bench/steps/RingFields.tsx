@@ -5,6 +5,8 @@ import { withMetalGrip } from "@/core/design/constructions";
 import type { StackHandle } from "@/core/design/schema";
 import { freeId } from "@/core/fit/openSpot";
 import { layoutOf } from "@/core/layout/layout";
+import { printLengthPlain } from "@/core/units/print";
+import { useUnits } from "@/store/settings";
 import { LengthAt, MaterialAt, PlaceAt } from "../../fields/bound";
 import { FOR_GUARDS } from "../../fields/MaterialField";
 import { useBench, useDesign } from "../BenchContext";
@@ -18,6 +20,7 @@ const NONE: StackHandle["rings"] = [];
 
 /** Whole-metal grips and their finger rings. */
 export function RingFields() {
+  const units = useUnits();
   const { edit, session, setSelected } = useBench();
   const rings = useDesign(({ handle }) => (handle.kind === "stack" ? handle.rings : NONE));
   const add = () => {
@@ -77,7 +80,7 @@ export function RingFields() {
             <LengthAt
               at={`handle.rings.${i}.boreMm`}
               label="Bore"
-              help={`The finger's breadth at its joint and ${FINGER_ROOM_MM} mm.`}
+              help={`The finger's breadth at its joint and ${printLengthPlain(FINGER_ROOM_MM, units)}.`}
             />
             <LengthAt at={`handle.rings.${i}.wallMm`} label="Wall" />
             <LengthAt at={`handle.rings.${i}.widthMm`} label="Width" />
