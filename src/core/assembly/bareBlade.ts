@@ -1,7 +1,8 @@
 import { slotContour } from "../curve/shapes";
 import type { BareBlade } from "../design/schema";
 import { whole } from "../fasteners/kind";
-import { barSizeAt, barTangRegion } from "../layout/bar";
+import { barTangRegion } from "../layout/bar";
+import { barEndPlace } from "../layout/endPlace";
 import { groundBlade } from "../layout/groundBlade";
 import { handleCurve, handleOutline } from "../layout/handleOutline";
 import { insetOutline } from "../layout/insetOutline";
@@ -62,17 +63,9 @@ export const assembleBare = remembered(({ blade, tang, outline: nodes, bores }: 
   add({ kind: "tang" }, steel, barTangRegion(tang));
   if (tang.kind === "hidden") {
     // A rod that the bar runs out into is the tang's own; screws, nuts and heads come later.
-    const size = barSizeAt(tang, -tang.lengthMm);
     const end = endKindOf(tang.end);
     end.build(tang.end, {
-      buttX: butt,
-      reachMm: -butt,
-      endX: -tang.lengthMm,
-      yMm: tang.yMm,
-      halfHeightMm: size.halfHeight,
-      halfThicknessMm: size.halfThickness,
-      endAcrossMm: Math.min(tang.endThicknessMm, tang.endHeightMm),
-      steel: blade.steel,
+      ...barEndPlace(tang, blade.steel, butt, -butt),
       addToTang: (region) => add({ kind: "tang" }, steel, region),
       add: () => undefined,
       hollow: () => undefined,

@@ -1,3 +1,4 @@
+import type { HiddenTang } from "../design/schema";
 import type { EndPlace } from "../tangEnds/kind";
 import { barSizeAt } from "./bar";
 import type { Layout } from "./layout";
@@ -6,15 +7,20 @@ import type { Layout } from "./layout";
 export function endPlace(layout: Layout): EndPlace | null {
   const { tang, blade } = layout.design;
   if (tang.kind !== "hidden") return null;
+  return barEndPlace(tang, blade.steel, layout.rearAt(tang.yMm), -layout.buttX);
+}
+
+/** The end of a hidden tang where the butt stands at that station, in a handle that reaches so far. Lengths in mm. */
+export function barEndPlace(tang: HiddenTang, steel: string, buttX: number, reachMm: number): EndPlace {
   const size = barSizeAt(tang, -tang.lengthMm);
   return {
-    buttX: layout.rearAt(tang.yMm),
-    reachMm: -layout.buttX,
+    buttX,
+    reachMm,
     endX: -tang.lengthMm,
     yMm: tang.yMm,
     halfHeightMm: size.halfHeight,
     halfThicknessMm: size.halfThickness,
     endAcrossMm: Math.min(tang.endThicknessMm, tang.endHeightMm),
-    steel: blade.steel,
+    steel,
   };
 }
