@@ -232,9 +232,11 @@ test("saving sets the state that changes are measured from", async ({ page }) =>
 test("units switch everything, drawing and fields alike", async ({ page }) => {
   await openKnife(page, "Fen rigging knife");
   const grams = await weightOf(page);
-  await page.getByLabel("Units", { exact: true }).selectOption("inch-fraction");
+  await page.getByLabel("Units", { exact: true }).selectOption("inch");
   await expect(page.getByTestId("weight")).toHaveText(/oz$/);
   expect(await weightOf(page)).toBeCloseTo(grams / 28.349523125, 1);
+  await page.getByLabel("Units", { exact: true }).selectOption("inch-fraction");
+  await expect(page.getByTestId("weight")).toHaveText(/^5 [135]\/[48] oz$/);
   await expect(page.getByRole("textbox", { name: "Length", exact: true })).toHaveValue("3 5/8");
   await expect(page.getByTestId("balance")).toHaveText(/^−1 \d+\/\d+ in$/);
   await typeLength(page, "Length", "4");

@@ -53,7 +53,7 @@ test("a finding is accepted with a reason that is kept, and taken back; a limit 
 
 test("drills follow the fit, the sets and the drills that are there", async ({ page }) => {
   await openFit(page, "Gorse guard knife");
-  const row = page.getByRole("row", { name: /pin 1, pin 2/ });
+  const row = page.getByRole("row", { name: /Pin 1, Pin 2/ });
   await expect(row).toContainText("F");
   await expect(row).toContainText("6.53 mm");
   await page.getByLabel("Pins go in", { exact: true }).selectOption("press");

@@ -135,6 +135,32 @@ test("another thread brings its own sizes, and asks about what was changed by ha
   await agrees(page, "a fine thread");
 });
 
+test("a pin is called the same everywhere: by its number from the front, or as its maker calls it", async ({
+  page,
+}) => {
+  await openKnife(page, "Heath field knife");
+  await step(page, "Pins");
+  await page.getByRole("button", { name: "Name Pin 1" }).click();
+  const input = page.getByRole("textbox", { name: "Name of Pin 1" });
+  await input.fill("Front pin");
+  await input.press("Escape");
+  await expect(page.getByRole("button", { name: "Name Pin 1" })).toBeVisible();
+  await page.getByRole("button", { name: "Name Pin 1" }).click();
+  await input.fill("Front pin");
+  await input.press("Enter");
+  await expect(page.getByRole("button", { name: "Name Front pin" })).toBeVisible();
+  await expect(page.getByTestId("findings")).toContainText("Front pin stands");
+  await step(page, "Parts");
+  await expect(page.getByRole("cell", { name: "Front pin" })).toBeVisible();
+  await page.getByRole("button", { name: "Fit-up", exact: true }).click();
+  await expect(page.getByRole("row", { name: /^Front pin / })).toBeVisible();
+  // The name goes with the pin.
+  await page.getByRole("button", { name: "Bench", exact: true }).click();
+  await step(page, "Pins");
+  await page.getByRole("button", { name: "Remove Front pin" }).click();
+  await expect.poll(async () => (await designOf(page)).names).toEqual({});
+});
+
 test("a tang is slotted, hollowed and cut short", async ({ page }) => {
   await openKnife(page, "Orchard parer");
   await step(page, "Tang");

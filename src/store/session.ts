@@ -1,6 +1,7 @@
 import { produce } from "immer";
 import { temporal } from "zundo";
 import { createStore } from "zustand/vanilla";
+import { withoutStaleMarks } from "@/core/design/marks";
 import { type Refusal, refusalOf } from "@/core/design/refusal";
 import type { Design } from "@/core/design/schema";
 import type { State, Timeline } from "./history";
@@ -43,7 +44,7 @@ export function createSession(initial: Design, kept?: Timeline) {
           label: kept?.now.label ?? "",
           edit: (label, recipe, options) => {
             const now = store.getState().design;
-            const next = produce(now, recipe as (draft: unknown) => void);
+            const next = withoutStaleMarks(produce(now, recipe as (draft: unknown) => void));
             if (next === now) return null;
             const refused = refusalOf(next);
             if (!refused) put(label, next, options?.gesture ?? null);

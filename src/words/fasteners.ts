@@ -1,5 +1,5 @@
 import type { FastenerKind } from "@/core/fasteners/registry";
-import type { ItemName } from "@/core/layout/itemNames";
+import type { ItemName, Naming } from "@/core/layout/itemNames";
 
 /** What a kind of fastener is called, where more is told of it than of most. */
 interface FastenerWords {
@@ -106,8 +106,15 @@ export const FASTENER_CHOICE_WORDS: Readonly<Record<string, Readonly<Record<stri
   style: { domed: "Domed", flat: "Flat" },
 };
 
-/** One fastener, hole or slot of a knife: by its kind, and its number from the front. */
+/** One fastener, hole or slot of a knife: as its maker calls it, or by its kind and its number from the front. */
 export function itemWords(item: ItemName): string {
-  if (item.kind === "fastener") return `${FASTENER_WORDS[item.sort]} ${item.number}`;
-  return `${item.kind === "hole" ? "Hole" : "Slot"} ${item.number}`;
+  const kind = item.kind === "fastener" ? FASTENER_WORDS[item.sort] : item.kind === "hole" ? "Hole" : "Slot";
+  return item.called ?? `${kind} ${item.number}`;
 }
+
+/** The same within a sentence: "pin 2". */
+export const itemInSentence = (item: ItemName): string => inSentence(itemWords(item), item);
+
+/** A name within a sentence: a maker's own keeps its letters. */
+export const inSentence = (name: string, { called }: Naming): string =>
+  called === undefined ? `${name.charAt(0).toLowerCase()}${name.slice(1)}` : name;

@@ -2,15 +2,16 @@ import type { Finding, TradeRule } from "@/core/review/types";
 import type { UnitSystem } from "@/core/units/print";
 import { printLength, printMass } from "@/core/units/print";
 import type { FaultRule } from "@/core/validity/types";
-import { itemWords } from "./fasteners";
+import { itemInSentence, itemWords } from "./fasteners";
 import { RULE_WORDS } from "./rules";
 
 type Say = (mm: number | null) => string;
 
 /** What is meant, by name: the first, or both of two that meet. */
+const itemIn = ({ items }: Finding, otherwise: string) => (items?.[0] ? itemInSentence(items[0]) : otherwise);
 const itemOf = ({ items }: Finding, otherwise: string) => (items?.[0] ? itemWords(items[0]) : otherwise);
 const bothOf = ({ items }: Finding) =>
-  items && items.length > 1 ? `${itemWords(items[0])} and ${itemWords(items[1]).toLowerCase()}` : "Two holes";
+  items && items.length > 1 ? `${itemWords(items[0])} and ${itemInSentence(items[1])}` : "Two holes";
 
 const WORDS: Record<FaultRule, (f: Finding, mm: Say, grams: Say) => string> = {
   "unknown-material": (f) => `No material is called "${f.subject}". Choose another.`,
@@ -85,17 +86,17 @@ const WORDS: Record<FaultRule, (f: Finding, mm: Say, grams: Say) => string> = {
   "slot-off-tang": (f, mm) =>
     `${itemOf(f, "A slot")} breaks out of the tang by ${mm(f.measured === null ? null : -f.measured)}.`,
   "fastener-sizes": (f, mm) =>
-    `In ${itemOf(f, "this fastener").toLowerCase()} ${mm(f.measured)} must be smaller than the ${mm(f.limit)} that it goes into.`,
+    `In ${itemIn(f, "this fastener")} ${mm(f.measured)} must be smaller than the ${mm(f.limit)} that it goes into.`,
   "screw-longer-than-room": (f, mm) =>
-    `The screw of ${itemOf(f, "this fastener").toLowerCase()} (${mm(f.measured)}) has room for ${mm(f.limit)}: it would stand on the bottom before it pulls. Take a shorter one.`,
+    `The screw of ${itemIn(f, "this fastener")} (${mm(f.measured)}) has room for ${mm(f.limit)}: it would stand on the bottom before it pulls. Take a shorter one.`,
   "pin-cuts-tang": (f, mm) =>
-    `The hole of ${itemOf(f, "a pin").toLowerCase()} (${mm(f.measured)}) cuts the tang in two: it is ${mm(f.limit)} high here. Take a thinner pin, or a higher tang.`,
+    `The hole of ${itemIn(f, "a pin")} (${mm(f.measured)}) cuts the tang in two: it is ${mm(f.limit)} high here. Take a thinner pin, or a higher tang.`,
   "pin-notches-tang": (f) =>
-    `The hole of ${itemOf(f, "a pin").toLowerCase()} runs out of the tang's edge: move it to the middle of the tang, or clear of it.`,
+    `The hole of ${itemIn(f, "a pin")} runs out of the tang's edge: move it to the middle of the tang, or clear of it.`,
   "seat-inside-tang": (f, mm) =>
-    `The seat of ${itemOf(f, "this head").toLowerCase()} (${mm(f.measured)} from the middle) lies inside the tang (${mm(f.limit)}).`,
+    `The seat of ${itemIn(f, "this head")} (${mm(f.measured)} from the middle) lies inside the tang (${mm(f.limit)}).`,
   "seat-outside-handle": (f, mm) =>
-    `The seat of ${itemOf(f, "this head").toLowerCase()} (${mm(f.measured)} from the middle) lies outside the finished surface (${mm(f.limit)}): nothing would hold it.`,
+    `The seat of ${itemIn(f, "this head")} (${mm(f.measured)} from the middle) lies outside the finished surface (${mm(f.limit)}): nothing would hold it.`,
   "waist-wheel-too-small": (f, mm) =>
     `A wheel of ${mm(f.measured)} radius cannot hollow that length: more than ${mm(f.limit)} is needed.`,
   "bolsters-meet": () => "Front and rear bolsters meet: nothing is left for the scales.",

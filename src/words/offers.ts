@@ -10,7 +10,7 @@ import {
   printMass,
   type UnitSystem,
 } from "@/core/units/print";
-import { itemWords } from "./fasteners";
+import { itemInSentence, itemWords } from "./fasteners";
 import { leverWords } from "./levers";
 import { PIECE_WORDS } from "./parts";
 
@@ -103,15 +103,19 @@ function moved(changes: readonly Change[], design: Design, mm: (value: number) =
   for (const c of changes) to[c.path.endsWith("xMm") ? "x" : "y"] = c.to;
   const far = Math.hypot(to.x - item.xMm, to.y - item.yMm);
   const over = `${mm(Math.abs(to.y))} ${to.y < 0 ? "under" : "over"} the axis`;
-  return `Move ${lower(named(design, item.id))} by ${mm(far)}, to ${mm(-to.x)} behind the front, ${over}`;
+  return `Move ${itemIn(design, item.id)} by ${mm(far)}, to ${mm(-to.x)} behind the front, ${over}`;
 }
-
-const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 
 /** A fastener or a hole of the tang by its name. */
 function named(design: Design, id: string): string {
   const name = itemNames(design).get(id);
   return name ? itemWords(name) : "Hole";
+}
+
+/** The same within a sentence. */
+function itemIn(design: Design, id: string): string {
+  const name = itemNames(design).get(id);
+  return name ? itemInSentence(name) : "a hole";
 }
 
 function changeWords(

@@ -1,8 +1,9 @@
 import type { PartKey } from "@/core/assembly/partKey";
 import type { PieceRole } from "@/core/design/schema";
 import type { CutKey } from "@/core/fit/cutKey";
+import type { Naming } from "@/core/layout/itemNames";
 import type { EndComponent } from "@/core/tangEnds/kind";
-import { FASTENERS } from "./fasteners";
+import { FASTENERS, inSentence } from "./fasteners";
 import { FITTING_WORDS } from "./fittings";
 
 /** Names of a stack's pieces, in reports and on screen alike. */
@@ -31,7 +32,6 @@ const PLAIN_WORDS = {
   frame: "Frame",
   recess: "Recess fill",
   "guard-slot": "Slot fill",
-  slot: "Tang slot fill",
   ring: "Finger ring",
   "ring-bore": "Ring bore",
 } as const;
@@ -41,7 +41,14 @@ const END_WORDS = { front: "Front", rear: "Rear" } as const;
 const STRIP_WORDS = { liner: "Liner", scale: "Scale", divider: "Divider" } as const;
 
 const numbered = (name: string, number: number | null) => (number === null ? name : `${name} ${number}`);
-const guardName = (number: number | null) => (number === null ? "Guard" : `Guard plate ${number}`);
+/** A plate of the guard, or the whole of one plate. */
+export const guardName = ({ number, called }: { number: number | null; called?: string }) =>
+  called ?? (number === null ? "Guard" : `Guard plate ${number}`);
+/** What its maker calls it, or what it is and which of several. */
+const named = (name: string, { number, called }: Naming) => called ?? numbered(name, number ?? null);
+
+/** A piece of a stacked handle: as its maker calls it, or by its role and which of several. */
+export const pieceWords = (role: PieceRole, naming: Naming): string => named(PIECE_WORDS[role], naming);
 
 /** What a part is called. */
 export function partName(key: PartKey): string {
@@ -51,9 +58,13 @@ export function partName(key: PartKey): string {
     case "tang-end":
       return END_COMPONENT_WORDS[key.component];
     case "hole":
-      return key.sort === "old-pin" ? "Old pin hole, filled" : "Tang hole fill";
+      return key.sort === "old-pin"
+        ? `${named("Old pin hole", key)}, filled`
+        : `${named("Tang hole", key)}, fill`;
+    case "slot":
+      return `${named("Tang slot", key)}, fill`;
     case "guard":
-      return guardName(key.number);
+      return guardName(key);
     case "fitting":
       return FITTING_WORDS[key.sort].name;
     case "bolster":
@@ -63,15 +74,21 @@ export function partName(key: PartKey): string {
     case "divider":
       return `${numbered(STRIP_WORDS[key.kind], key.number)}, ${key.side}`;
     case "piece":
-      return PIECE_WORDS[key.sort];
+      return pieceWords(key.sort, key);
     case "fastener": {
       const { name, components } = FASTENERS[key.sort];
-      return key.component === null ? name : (components?.[key.component] ?? name);
+      const whole = named(name, key);
+      const component = key.component === null ? undefined : components?.[key.component];
+      return component ? `${component}, ${inSentence(whole, key)}` : whole;
     }
     default:
       return PLAIN_WORDS[key.kind];
   }
 }
+
+/** The same within a sentence; a maker's own name keeps its letters. */
+export const partInSentence = (key: PartKey): string =>
+  inSentence(partName(key), "called" in key ? { called: key.called } : {});
 
 /** What a part is called without its side and number. */
 export function partStem(key: PartKey): string {
@@ -84,6 +101,16 @@ export function partStem(key: PartKey): string {
     case "scale":
     case "divider":
       return STRIP_WORDS[key.kind];
+    case "hole":
+      return key.sort === "old-pin" ? "Old pin hole, filled" : "Tang hole, fill";
+    case "slot":
+      return "Tang slot, fill";
+    case "piece":
+      return PIECE_WORDS[key.sort];
+    case "fastener": {
+      const { name, components } = FASTENERS[key.sort];
+      return key.component === null ? name : (components?.[key.component] ?? name);
+    }
     default:
       return partName(key);
   }
@@ -99,7 +126,7 @@ export function cutName(key: CutKey): string {
     case "tang-rest":
       return REST_WORDS[key.sort];
     case "guard":
-      return guardName(key.number);
+      return guardName(key);
     case "liner":
     case "scale":
       return `${numbered(STRIP_WORDS[key.kind], key.number)}, ${key.side}`;
@@ -108,6 +135,6 @@ export function cutName(key: CutKey): string {
     case "divider":
       return numbered(STRIP_WORDS[key.kind], key.number);
     case "piece":
-      return `${key.number}. ${PIECE_WORDS[key.sort]}`;
+      return pieceWords(key.sort, key);
   }
 }

@@ -1,8 +1,8 @@
 import type { Finding, TradeRule } from "@/core/review/types";
 import { materialById } from "@/core/stock/materials";
-import { itemWords } from "./fasteners";
+import { itemInSentence, itemWords } from "./fasteners";
 import { SIZE_WORDS } from "./fit";
-import { cutName, partName } from "./parts";
+import { cutName, partInSentence, partName } from "./parts";
 
 /** Prints a length, or a weight, in the maker's units; nothing measured is a dash. */
 type Say = (value: number | null) => string;
@@ -22,10 +22,10 @@ const percent = (x: number | null) => (x === null ? "–" : `${Math.round(x * 10
 
 /** The fastener that is meant, and the part that it goes through. */
 const pinOf = ({ items }: Finding) => (items?.[0] ? itemWords(items[0]) : "A pin");
+const pinIn = ({ items }: Finding) => (items?.[0] ? itemInSentence(items[0]) : "a pin");
 const bothOf = ({ items }: Finding) =>
-  items && items.length > 1 ? items.map((i) => itemWords(i).toLowerCase()).join(" and ") : "two holes";
-const partOf = ({ part }: Finding, before: string) =>
-  part ? `${before}${partName(part).toLowerCase()}` : "";
+  items && items.length > 1 ? items.map(itemInSentence).join(" and ") : "two holes";
+const partOf = ({ part }: Finding, before: string) => (part ? `${before}${partInSentence(part)}` : "");
 
 const wall = (of: string): RuleWords => ({
   name: `Wall round the tang in ${of}`,
@@ -60,7 +60,7 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
   "web-to-tang-edge": {
     name: "Hole to the tang's edge",
     says: (f, mm) =>
-      `Only ${mm(f.measured)} of tang is left beside ${f.items?.[0] ? pinOf(f).toLowerCase() : "a hole"}; ${mm(f.limit)} is wanted.`,
+      `Only ${mm(f.measured)} of tang is left beside ${f.items?.[0] ? pinIn(f) : "a hole"}; ${mm(f.limit)} is wanted.`,
     why: "The drill runs out, and the tang cracks from there when it is hardened.",
     mend: "Move it inward.",
   },
@@ -116,7 +116,7 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
     name: "Peening against soft material",
     says: (f) =>
       f.items
-        ? `Peening ${pinOf(f).toLowerCase()} splits what it is peened against${partOf(f, ": the ")}.`
+        ? `Peening ${pinIn(f)} splits what it is peened against${partOf(f, ": the ")}.`
         : "Peening here splits what it is peened against.",
     why: "Wood, horn, bone and brittle resin give way under a peened head.",
     mend: "Glue a pin instead, take a sleeve bolt, or set a metal plate under the peen.",
@@ -124,21 +124,20 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
   "bolt-under-head": {
     name: "Material under a head",
     says: (f, mm) =>
-      `Only ${mm(f.measured)} of scale is left under the head of ${pinOf(f).toLowerCase()}; ${mm(f.limit)} is wanted.`,
+      `Only ${mm(f.measured)} of scale is left under the head of ${pinIn(f)}; ${mm(f.limit)} is wanted.`,
     why: "The head pulls through a thin floor.",
     mend: "Seat the head farther out.",
   },
   "bolt-over-seat": {
     name: "Surface over a seat",
     says: (f, mm) =>
-      `After contouring, the surface stands ${mm(f.measured)} over the seat of ${pinOf(f).toLowerCase()}; ${mm(f.limit)} keeps the head whole.`,
+      `After contouring, the surface stands ${mm(f.measured)} over the seat of ${pinIn(f)}; ${mm(f.limit)} keeps the head whole.`,
     why: "The head is ground away when the handle is contoured.",
     mend: "Seat the head deeper, or leave the handle fuller here.",
   },
   "bolt-engagement": {
     name: "Thread engaged in a bolt",
-    says: (f, mm) =>
-      `${mm(f.measured)} of thread is engaged in ${pinOf(f).toLowerCase()}; ${mm(f.limit)} is wanted.`,
+    says: (f, mm) => `${mm(f.measured)} of thread is engaged in ${pinIn(f)}; ${mm(f.limit)} is wanted.`,
     why: "A short thread strips when it is pulled up.",
     mend: "Take a longer screw, or a thicker nut.",
   },
@@ -152,14 +151,14 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
   "insert-too-long": {
     name: "Insert over the tang, at most",
     says: (f, mm) =>
-      `The insert of ${pinOf(f).toLowerCase()} is longer than the tang is thick by ${mm(f.measured)}; up to ${mm(f.limit)} pulls the scales down.`,
+      `The insert of ${pinIn(f)} is longer than the tang is thick by ${mm(f.measured)}; up to ${mm(f.limit)} pulls the scales down.`,
     why: "A long insert takes the scale's material where the head has to bear.",
     mend: "Take a shorter insert.",
   },
   "bolt-head-proud": {
     name: "Head over the surface",
     says: (f, mm) =>
-      `The head of ${pinOf(f).toLowerCase()} stands ${mm(f.measured)} over the finished surface; up to ${mm(f.limit)} is dressed away.`,
+      `The head of ${pinIn(f)} stands ${mm(f.measured)} over the finished surface; up to ${mm(f.limit)} is dressed away.`,
     why: "A proud head is felt in the hand, and dressing more takes what holds.",
     mend: "Seat it deeper, or leave the handle fuller here.",
   },
@@ -214,14 +213,14 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
   "shape-cut-short": {
     name: "Share of a ball or disc that is left",
     says: (f) =>
-      `The length of the ${f.part ? partName(f.part).toLowerCase() : "piece"} leaves ${percent(f.measured)} of its diameter; under ${percent(f.limit)} it is a sliver.`,
+      `The length of the ${f.part ? partInSentence(f.part) : "piece"} leaves ${percent(f.measured)} of its diameter; under ${percent(f.limit)} it is a sliver.`,
     why: "A ball or disc is drawn from its rear: its length says how much of it there is.",
     mend: "Make it longer, or of a smaller diameter.",
   },
   "hole-rim": {
     name: "Rim round lanyard and lightening holes",
     says: (f, mm) =>
-      `Only ${mm(f.measured)} is left round ${f.items?.[0] ? pinOf(f).toLowerCase() : "this hole"}; ${mm(f.limit)} is wanted.`,
+      `Only ${mm(f.measured)} is left round ${f.items?.[0] ? pinIn(f) : "this hole"}; ${mm(f.limit)} is wanted.`,
     why: "A thin rim tears out, or warps when the tang is hardened.",
     mend: "Move it inward, or make it smaller.",
   },

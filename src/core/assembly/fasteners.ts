@@ -2,6 +2,7 @@ import type { Contour } from "../curve/contour";
 import type { FastenerSite, Share } from "../fasteners/kind";
 import { type Fastener, kindOf } from "../fasteners/registry";
 import { surfaceAt } from "../layout/handleBody";
+import { itemNaming } from "../layout/itemNames";
 import { cylinderRegion } from "../solids/cylinder";
 import { prismRegion } from "../solids/prism";
 import type { Region } from "../solids/region";
@@ -14,6 +15,7 @@ const REACH_MM = 50;
 export function addFastener(b: AssemblyBuilder, f: Fastener, body: number): void {
   const range: [number, number] = [f.xMm - REACH_MM, f.xMm + REACH_MM];
   const between = (low: number | null, high: number | null) => b.putLevels(low, high, range);
+  const naming = itemNaming(b.layout.design, f.id);
   const site: FastenerSite = {
     body,
     between,
@@ -24,7 +26,12 @@ export function addFastener(b: AssemblyBuilder, f: Fastener, body: number): void
     put: (region: Region) => b.put(region),
     surface: (side) => surfaceAt(b.region(body), f.xMm, f.yMm, side),
     add: (component: string | null, materials: readonly Share[], ...of: readonly number[]) =>
-      b.add("fasteners", { kind: "fastener", sort: f.kind, id: f.id, component }, materials, ...of),
+      b.add(
+        "fasteners",
+        { kind: "fastener", sort: f.kind, id: f.id, component, ...naming },
+        materials,
+        ...of,
+      ),
   };
   kindOf(f).build(f, site);
 }

@@ -7,6 +7,7 @@ import { type AnyFittingKind, fittingsOn } from "../guardFittings/registry";
 import { fittingPlace } from "../layout/fittingPlace";
 import { guardWidth } from "../layout/guard";
 import { importedRegions } from "../layout/imported";
+import { plateNaming } from "../layout/itemNames";
 import { layerRegion } from "../solids/layer";
 import { plateRegion } from "../solids/plate";
 import { sectionOf } from "../solids/section";
@@ -62,8 +63,9 @@ export function addGuard(b: AssemblyBuilder, guard: Guard, stretches: readonly P
   const several = guard.plates.length > 1 && !guard.mesh;
   for (const { plate, of } of stretches) {
     const { material, printed } = guard.plates[plate];
-    const number = several ? plate + 1 : null;
-    b.addPrinted(printed, "guard", { kind: "guard", number }, whole(material), ...of);
+    const naming = plateNaming(b.layout.design, plate);
+    const key = { kind: "guard", number: several ? plate + 1 : null, ...naming } as const;
+    b.addPrinted(printed, "guard", key, whole(material), ...of);
   }
 }
 

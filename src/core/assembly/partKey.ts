@@ -1,32 +1,33 @@
 import type { PieceRole, TangHole } from "../design/schema";
 import type { FastenerKind } from "../fasteners/registry";
 import type { FittingKind } from "../guardFittings/registry";
+import type { Naming } from "../layout/itemNames";
 import type { EndComponent } from "../tangEnds/kind";
 
 export type Side = "right" | "left";
 
 /**
- * Which part of a knife: what it is, of what sort, the maker's own id of it, which of several from 1 (null of a single
- * one), on which side. What it is called is the interface's.
+ * Which part of a knife: what it is, of what sort, its id, which of several from 1 (null of a single one), on which
+ * side, and what its maker calls it. What it is called otherwise is the interface's.
  */
 export type PartKey =
   | { readonly kind: "blade" | "tang" | "tang-hole" | "frame" | "recess" | "guard-slot" }
   | { readonly kind: "tang-rest"; readonly sort: "filler" | "weld" }
   | { readonly kind: "tang-end"; readonly component: EndComponent }
-  | { readonly kind: "hole"; readonly sort: TangHole["purpose"]; readonly id: string }
-  | { readonly kind: "slot" | "ring" | "ring-bore"; readonly id: string }
-  | { readonly kind: "guard"; readonly number: number | null }
+  | (Naming & { readonly kind: "hole"; readonly sort: TangHole["purpose"]; readonly id: string })
+  | (Naming & { readonly kind: "slot" | "ring" | "ring-bore"; readonly id: string })
+  | (Pick<Naming, "called"> & { readonly kind: "guard"; readonly number: number | null })
   | { readonly kind: "fitting"; readonly sort: FittingKind }
   | { readonly kind: "bolster"; readonly sort: "front" | "rear"; readonly side: Side }
   | { readonly kind: "liner" | "scale"; readonly number: number | null; readonly side: Side }
   | { readonly kind: "divider"; readonly id: string; readonly number: number; readonly side: Side }
-  | { readonly kind: "piece"; readonly sort: PieceRole; readonly id: string }
-  | {
+  | (Naming & { readonly kind: "piece"; readonly sort: PieceRole; readonly id: string })
+  | (Naming & {
       readonly kind: "fastener";
       readonly sort: FastenerKind;
       readonly id: string;
       readonly component: string | null;
-    };
+    });
 
 /** What of a key there is, with colons between. */
 export function join(...parts: readonly (string | number | null)[]): string {
@@ -34,8 +35,8 @@ export function join(...parts: readonly (string | number | null)[]): string {
 }
 
 /**
- * The id of a part, from its key. No two parts of a knife have the same: what a maker calls things has no colon in it,
- * and stands behind one.
+ * The id of a part, from its key. No two parts of a knife have the same: an id has no colon in it, and stands behind one;
+ * what a maker calls it is no part of it.
  */
 export function partId(key: PartKey): string {
   switch (key.kind) {

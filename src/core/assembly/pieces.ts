@@ -1,4 +1,5 @@
 import type { Piece, StackHandle } from "../design/schema";
+import { pieceNaming } from "../layout/itemNames";
 import { jointStations } from "../layout/meetings";
 import { jointTilt } from "../layout/pieces";
 import { jointSide } from "../solids/halfSpace";
@@ -16,6 +17,12 @@ export function addPieces(
   shaped: readonly { piece: Piece; stretches: Stretches }[],
 ): void {
   const { pieces: stations, frontX, outline } = b.layout;
+  const keyOf = (piece: Piece): PartKey => ({
+    kind: "piece",
+    sort: piece.role,
+    id: piece.id,
+    ...pieceNaming(b.layout.design, handle.pieces.indexOf(piece)),
+  });
   const add = (piece: Piece, of: readonly number[]) =>
     b.addPrinted(piece.printed, groupOf(piece), keyOf(piece), materialsOf(piece), ...of);
   for (const { piece, stretches } of shaped) for (const stretch of stretches) add(piece, stretch);
@@ -40,8 +47,6 @@ export function addPieces(
     add(piece, [body, ...cuts.map((r) => b.put(r))]);
   });
 }
-
-const keyOf = ({ id, role }: Piece): PartKey => ({ kind: "piece", sort: role, id });
 
 /** What stands at the butt pulls by itself. */
 function groupOf({ role }: Piece): PartGroup {

@@ -3,6 +3,7 @@ import type { FullTang } from "../design/schema";
 import { filled, whole } from "../fasteners/kind";
 import { barTangRegion, roomRegion } from "../layout/bar";
 import { endPlace } from "../layout/endPlace";
+import { itemNaming } from "../layout/itemNames";
 import { radians } from "../number";
 import { cylinderRegion } from "../solids/cylinder";
 import { layerRegion } from "../solids/layer";
@@ -98,13 +99,26 @@ function putButtBore(b: AssemblyBuilder, y: number, rear: number, seat: number, 
 /** Holes, slots and recess of a full tang, filled or left empty. */
 function addOpenings(b: AssemblyBuilder, tang: FullTang): void {
   const all = slab(b, b.layout.buttX);
+  const naming = ({ id }: { readonly id: string }) => itemNaming(b.layout.design, id);
   for (const hole of tang.holes) {
     const drill = b.put(cylinderRegion({ xMm: hole.xMm, yMm: hole.yMm, radiusMm: hole.diameterMm / 2 }));
-    b.add("handle", { kind: "hole", sort: hole.purpose, id: hole.id }, filled(hole.fill), drill, all);
+    b.add(
+      "handle",
+      { kind: "hole", sort: hole.purpose, id: hole.id, ...naming(hole) },
+      filled(hole.fill),
+      drill,
+      all,
+    );
   }
   for (const s of tang.slots) {
     const outline = slotContour({ x: s.xMm, y: s.yMm }, s.lengthMm, s.widthMm, radians(s.angleDeg));
-    b.add("handle", { kind: "slot", id: s.id }, filled(s.fill), b.put(prismRegion(outline)), all);
+    b.add(
+      "handle",
+      { kind: "slot", id: s.id, ...naming(s) },
+      filled(s.fill),
+      b.put(prismRegion(outline)),
+      all,
+    );
   }
   if (tang.recess) addRecess(b, tang.recess, all);
 }

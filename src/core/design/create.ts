@@ -1,5 +1,6 @@
 import { roundTo } from "../number";
 import { plainFitUp } from "./fitUp";
+import { plainJob } from "./job";
 import type { Blade, Design, FullTang, NodeRole, OutlineNode, PlanNode, TipStyle } from "./schema";
 import { plainUse } from "./uses";
 import { plainWork } from "./work";
@@ -129,6 +130,8 @@ export function newDesign(name: string): Design {
     fitUp: plainFitUp(),
     use: plainUse(),
     work: plainWork(),
+    job: plainJob(),
     locked: [],
+    names: {},
   };
 }

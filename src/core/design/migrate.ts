@@ -1,6 +1,7 @@
 import { isRecord } from "../isRecord";
 import { usualPitchMm } from "../units/screws";
 import { plainFitUp } from "./fitUp";
+import { plainJob } from "./job";
 import { plainUse } from "./uses";
 import { DESIGN_VERSION } from "./version";
 import { plainWork } from "./work";
@@ -20,7 +21,8 @@ export const MIGRATIONS: Migrations = {
   4: (record) => (isRecord(record) ? { ...record, work: plainWork() } : record),
   // 6: a knuckle bow on the guard; a maker's stock is matched to a piece by its key, no longer by its English name.
   5: (record) => (isRecord(record) ? toVersion6(record) : record),
-  // 7: what is in the hand with its drawing as it was weighed; pitches of screws; windows from low to high; locks.
+  // 7: what is in the hand with its drawing as it was weighed; pitches of screws; windows from low to high; locks,
+  // names of parts, and for whom a knife is made.
   6: (record) => (isRecord(record) ? toVersion7(record) : record),
 };
 
@@ -122,7 +124,9 @@ function toVersion7(record: Loose): Loose {
         }
       : fitUp,
     use: isRecord(use) ? { ...use, balanceMm: upright(use.balanceMm), massG: upright(use.massG) } : use,
+    job: plainJob(),
     locked: [],
+    names: {},
   };
 }
 

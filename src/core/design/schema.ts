@@ -2,10 +2,11 @@ import * as z from "zod/mini";
 import { blade } from "./record/blade";
 import { TIP_STYLES } from "./record/bladeShape";
 import { fastener } from "./record/fastener";
-import { id, plainText, text } from "./record/fields";
+import { entries, id, plainText, text } from "./record/fields";
 import { fitUp } from "./record/fitUp";
 import { guard } from "./record/guard";
 import { handle } from "./record/handle";
+import { job } from "./record/job";
 import { tang } from "./record/tang";
 import { use } from "./record/use";
 import { work } from "./record/work";
@@ -23,6 +24,7 @@ const mesh = z.strictObject({
 export const designSchema = z.strictObject({
   name: text(1, 80),
   notes: plainText(0, 4000),
+  job,
   blade,
   tang,
   handle,
@@ -34,6 +36,8 @@ export const designSchema = z.strictObject({
   work,
   /** Values that fixes, levers and the solver leave alone: dotted paths, items of lists by their ids. */
   locked: z.array(plainText(1, 120)).check(z.maxLength(200)),
+  /** What the maker calls pins, holes, plates and pieces, by the same kind of path. */
+  names: entries(plainText(1, 120), text(1, 40), 200),
 });
 
 /** A knife as its maker designs it: plain data, lengths in mm in the frame of docs/method.md. */
@@ -67,6 +71,8 @@ export type {
   StackHandle,
 } from "./record/handle";
 export { NODE_ROLES, PIECE_ROLES } from "./record/handle";
+export type { Job, KnifeState } from "./record/job";
+export { KNIFE_STATES } from "./record/job";
 export type { BareBlade, FinishedKnife, Measured, Takes } from "./record/measured";
 export { TAKES } from "./record/measured";
 export type {

@@ -5,7 +5,7 @@ import { BAR_END_KINDS } from "../tangEnds/registry";
 import { THREADS } from "../units/threads";
 import { withEnd, withTang } from "./constructions";
 import { newDesign } from "./create";
-import { lockOf } from "./locks";
+import { markOf } from "./marks";
 import { migrate } from "./migrate";
 import { putAt, valueAt } from "./path";
 import type { Design } from "./schema";
@@ -83,7 +83,7 @@ describe("another thread", () => {
 
   it("leaves what is locked", () => {
     const design = withEnd(hidden, "take-down");
-    const locked = { ...design, locked: [lockOf(design, "tang.end.headMm")] };
+    const locked = { ...design, locked: [markOf(design, "tang.end.headMm")] };
     const { sets, asks } = changeTo(locked, "tang.end", "M5");
     expect(sets.map((s) => s.path)).not.toContain("tang.end.headMm");
     expect(asks).toEqual([{ path: "tang.end.headMm", fromMm: 5.5, toMm: 8.5, locked: true }]);

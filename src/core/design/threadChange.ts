@@ -2,7 +2,7 @@ import { kindOf } from "../fasteners/registry";
 import { endKindOf } from "../tangEnds/registry";
 import { threadOf } from "../units/screws";
 import type { Thread } from "../units/threads";
-import { isLocked } from "./locks";
+import { isLocked } from "./marks";
 import { valueAt } from "./path";
 import type { Design } from "./schema";
 

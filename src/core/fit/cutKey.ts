@@ -1,15 +1,16 @@
 import { join, type Side } from "../assembly/partKey";
 import type { PieceRole } from "../design/schema";
+import type { Naming } from "../layout/itemNames";
 
 /** Which piece is sawn out of stock: what it is, of what sort, which of several from 1, and for which side, or a pair. */
 export type CutKey =
   | { readonly kind: "blade" | "frame" }
   | { readonly kind: "tang-rest"; readonly sort: "filler" | "weld" }
-  | { readonly kind: "guard"; readonly number: number | null }
+  | (Pick<Naming, "called"> & { readonly kind: "guard"; readonly number: number | null })
   | { readonly kind: "liner" | "scale"; readonly number: number | null; readonly side: Side | "pair" }
   | { readonly kind: "bolster"; readonly sort: "front" | "rear"; readonly side: Side | "pair" }
   | { readonly kind: "divider"; readonly id: string; readonly number: number }
-  | { readonly kind: "piece"; readonly sort: PieceRole; readonly id: string; readonly number: number };
+  | (Naming & { readonly kind: "piece"; readonly sort: PieceRole; readonly id: string });
 
 /** The id by which a maker's stock is matched to a piece; it follows from the key. */
 export function cutId(key: CutKey): string {

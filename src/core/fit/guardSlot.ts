@@ -1,6 +1,7 @@
 import type { PartKey } from "../assembly/partKey";
 import type { Design } from "../design/schema";
 import { bladeHeights } from "../layout/bladeOutline";
+import { pieceNaming } from "../layout/itemNames";
 import { layoutOf } from "../layout/layout";
 import { endKindOf } from "../tangEnds/registry";
 import { INSIDE_MM, ROUNDING, SAME_PLACE_MM } from "../tolerances";
@@ -63,7 +64,8 @@ export function pieceSlots(design: Design): PieceSlot[] {
   return layout.pieces.flatMap(([, from], i): PieceSlot[] => {
     const p = handle.pieces[i];
     if (p.role === "block") return [];
-    const piece = { key: { kind: "piece", sort: p.role, id: p.id } as const, number: i + 1 };
+    const key = { kind: "piece", sort: p.role, id: p.id, ...pieceNaming(design, i) } as const;
+    const piece = { key, number: i + 1 };
     if (from > -tang.lengthMm + SAME_PLACE_MM) {
       const { lowY, highY, halfMm } = layout.tangAt(Math.min(0, from));
       return [

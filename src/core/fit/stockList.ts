@@ -6,6 +6,7 @@ import { polyline } from "../curve/crossing";
 import type { Design, Piece, PieceRole, StockPiece } from "../design/schema";
 import { bareBladeOf } from "../design/starts";
 import { kindOf } from "../fasteners/registry";
+import { pieceNaming, plateNaming } from "../layout/itemNames";
 import { layoutOf } from "../layout/layout";
 import { jointTilt } from "../layout/pieces";
 import { remembered } from "../layout/remembered";
@@ -257,7 +258,7 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
       const lengthMm = (slice ? (from - to) * lean : box.lengthMm) / (1 - p.pressedShare);
       const heightMm = slice ? box.heightMm / lean : box.heightMm;
       put(
-        { kind: "piece", sort: p.role, id: p.id, number: i + 1 },
+        { kind: "piece", sort: p.role, id: p.id, ...pieceNaming(design, i) },
         p.material,
         { ...box, lengthMm, heightMm },
         {
@@ -289,7 +290,7 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
       Math.min(0, guard.sweepAboveMm, guard.sweepBelowMm);
     guard.plates.forEach((p, i) => {
       put(
-        { kind: "guard", number: guard.plates.length > 1 ? i + 1 : null },
+        { kind: "guard", number: guard.plates.length > 1 ? i + 1 : null, ...plateNaming(design, i) },
         p.material,
         {
           lengthMm: p.thicknessMm + reach,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
-import { lockOf } from "../design/locks";
+import { markOf } from "../design/marks";
 import { valueAt } from "../design/path";
 import { type Design, designSchema, type Fastener } from "../design/schema";
 import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
@@ -26,7 +26,7 @@ function strict(design: Design, share: number): Design {
 function placesLocked(design: Design): Design {
   const paths = design.fasteners.flatMap((_, i) => [`fasteners.${i}.xMm`, `fasteners.${i}.yMm`]);
   const tang = design.tang.kind === "full" ? [] : ["tang.yMm", "tang.frontHeightMm", "tang.endHeightMm"];
-  return { ...design, locked: [...paths, ...tang].map((path) => lockOf(design, path)) };
+  return { ...design, locked: [...paths, ...tang].map((path) => markOf(design, path)) };
 }
 
 const cases: [string, Design][] = [
@@ -91,7 +91,7 @@ describe("what is offered to mend a finding", () => {
       ["diameterMm"],
     ]);
     expect(offers[1].changes[0]).toEqual({ path: "fasteners.0.diameterMm", from: 4, to: 3 });
-    const lock = lockOf(design, "fasteners.0.diameterMm");
+    const lock = markOf(design, "fasteners.0.diameterMm");
     expect(lock).toBe("fasteners.#pin-1.diameterMm");
     const locked = of({ ...design, locked: [lock] })?.mends ?? [];
     expect(locked).toEqual(offers.slice(0, 1));

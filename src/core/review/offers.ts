@@ -1,4 +1,4 @@
-import { keepsLocks, keepsMeasured } from "../design/locks";
+import { keepsLocks, keepsMeasured } from "../design/marks";
 import { valueAt } from "../design/path";
 import { refusalOf } from "../design/refusal";
 import type { Design } from "../design/schema";

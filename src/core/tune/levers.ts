@@ -1,4 +1,4 @@
-import { keepsLocks } from "../design/locks";
+import { keepsLocks } from "../design/marks";
 import type { Design } from "../design/schema";
 import { fittingLevers } from "./fittingLevers";
 import type { Lever } from "./lever";

@@ -2,7 +2,7 @@
 import { Field, Flex, IconButton } from "@chakra-ui/react";
 import { Lock, LockOpen } from "lucide-react";
 import { createContext, useContext } from "react";
-import { isLocked, lockOf } from "@/core/design/locks";
+import { isLocked, markOf } from "@/core/design/marks";
 import { useBench, useDesign } from "../bench/BenchContext";
 
 /** The place in the design that a field is bound to, for its lock; null of a field that has none. */
@@ -42,7 +42,7 @@ function LockToggle({ at, label }: { at: string; label: string }) {
       size="2xs"
       onClick={() =>
         edit(name, (d) => {
-          const lock = lockOf(session.getState().design, at);
+          const lock = markOf(session.getState().design, at);
           d.locked = d.locked.includes(lock) ? d.locked.filter((l) => l !== lock) : [...d.locked, lock];
         })
       }

@@ -5,6 +5,7 @@ import { gluePlan } from "../../fit/glue";
 import { bevelLeft, girths, gripLength } from "../../fit/hand";
 import { movement } from "../../fit/movement";
 import { cutList } from "../../fit/stockList";
+import { pieceNaming, plateNaming } from "../../layout/itemNames";
 import { jointsFrontFirst } from "../../layout/scales";
 import { clamp, roundTo, upToTenth } from "../../number";
 import { materialById } from "../../stock/materials";
@@ -183,7 +184,7 @@ const overpressed: Rule = {
       return [
         found("washers-overpressed", "warning", {
           subject: p.id,
-          part: { kind: "piece", sort: p.role, id: p.id },
+          part: { kind: "piece", sort: p.role, id: p.id, ...pieceNaming(c.design, i) },
           measured: p.pressedShare,
           limit,
           mend: {
@@ -247,7 +248,7 @@ const thin: Rule = {
     guard?.plates.forEach((p, i) => {
       const number = guard.plates.length > 1 ? i + 1 : null;
       sheets.push({
-        part: { kind: "guard", number },
+        part: { kind: "guard", number, ...plateNaming(c.design, i) },
         subject: `plate ${i + 1}`,
         path: `guard.plates.${i}.thicknessMm`,
         thickMm: p.thicknessMm,
@@ -267,7 +268,7 @@ const thin: Rule = {
     else
       handle.pieces.forEach((p, i) => {
         if (p.printed) return;
-        const part = { kind: "piece", sort: p.role, id: p.id } as const;
+        const part = { kind: "piece", sort: p.role, id: p.id, ...pieceNaming(c.design, i) } as const;
         const [to, from] = c.layout.pieces[i];
         sheets.push({ part, subject: p.id, path: `handle.pieces.${i}.lengthMm`, thickMm: from - to });
       });
@@ -307,7 +308,7 @@ const cutShort: Rule = {
         found("shape-cut-short", "warning", {
           at: { x: to, y: shape.yMm },
           subject: p.id,
-          part: { kind: "piece", sort: p.role, id: p.id },
+          part: { kind: "piece", sort: p.role, id: p.id, ...pieceNaming(c.design, i) },
           measured,
           limit: c.limit("shape-cut-short"),
           mend: { kind: "set", changes: [{ path: `handle.pieces.${i}.lengthMm`, value: lengthMm }] },

@@ -1,6 +1,7 @@
 import type { Design } from "@/core/design/schema";
+import { itemNames } from "@/core/layout/itemNames";
 import { degrees, radians } from "@/core/number";
-import { FASTENER_WORDS, fastenerFieldWords } from "@/words/fasteners";
+import { FASTENER_WORDS, fastenerFieldWords, itemWords } from "@/words/fasteners";
 import { type BenchPoint, type PointField, setHeld, setPlace } from "./types";
 
 /** Where something stands on the side view: the fields of its station and height. */
@@ -15,11 +16,18 @@ const levels = (all: readonly { id: string; yMm: number }[], id: string) => ({
   ys: [0, ...all.filter((o) => o.id !== id).map((o) => o.yMm)],
 });
 
+/** What a fastener, hole or slot is called everywhere. */
+const titleOf = (design: Design, id: string, otherwise: string) => {
+  const name = itemNames(design).get(id);
+  return name ? itemWords(name) : otherwise;
+};
+
 /** Pins, bolts and tubes. */
-export function pinPoints({ fasteners }: Design): BenchPoint[] {
+export function pinPoints(design: Design): BenchPoint[] {
+  const { fasteners } = design;
   return fasteners.map((f, i) => ({
     id: f.id,
-    title: FASTENER_WORDS[f.kind],
+    title: titleOf(design, f.id, FASTENER_WORDS[f.kind]),
     at: { x: f.xMm, y: f.yMm },
     radiusMm: f.diameterMm / 2,
     move: (d, to) => {
@@ -37,12 +45,13 @@ export function pinPoints({ fasteners }: Design): BenchPoint[] {
 }
 
 /** Holes and slots of a full tang. */
-export function openingPoints({ tang }: Design): BenchPoint[] {
+export function openingPoints(design: Design): BenchPoint[] {
+  const { tang } = design;
   if (tang.kind !== "full") return [];
   const holes = tang.holes.map(
     (h, i): BenchPoint => ({
       id: h.id,
-      title: "Tang hole",
+      title: titleOf(design, h.id, "Hole"),
       at: { x: h.xMm, y: h.yMm },
       radiusMm: h.diameterMm / 2,
       move: (d, to) => {
@@ -61,7 +70,7 @@ export function openingPoints({ tang }: Design): BenchPoint[] {
     return [
       {
         id: s.id,
-        title: "Tang slot",
+        title: titleOf(design, s.id, "Slot"),
         at: { x: s.xMm, y: s.yMm },
         move: (d, to) => {
           setPlace(d, "tang.slots", s.id, to);
@@ -78,7 +87,7 @@ export function openingPoints({ tang }: Design): BenchPoint[] {
       },
       {
         id: `${s.id}-end`,
-        title: "End of the tang slot",
+        title: `${titleOf(design, s.id, "Slot")}: end`,
         at: { x: s.xMm + reach * Math.cos(turn), y: s.yMm + reach * Math.sin(turn) },
         corner: true,
         move: (d, to) => {

@@ -1,9 +1,10 @@
 import type { Design, ScalesHandle, StackHandle } from "@/core/design/schema";
+import { pieceNaming } from "@/core/layout/itemNames";
 import { layoutOf } from "@/core/layout/layout";
 import { jointTilt, slackPiece } from "@/core/layout/pieces";
 import { bolsterJoint } from "@/core/layout/scales";
 import { shapeKindOf } from "@/core/pieceShapes/registry";
-import { PIECE_WORDS } from "@/words/parts";
+import { pieceWords } from "@/words/parts";
 import { PIECE_SHAPE_WORDS } from "@/words/pieceShapes";
 import { placeFields } from "./boredPoints";
 import { type BenchPoint, LEAN_AT_MM, leanOf, leanX, setHeld, setPlace } from "./types";
@@ -96,7 +97,7 @@ function piecePoints(design: Design, handle: StackHandle, selected: string | nul
   const slack = slackPiece(handle);
   return handle.pieces.flatMap((piece, i): BenchPoint[] => {
     const [to, from] = stations[i];
-    const title = `${PIECE_WORDS[piece.role]} ${i + 1}`;
+    const title = pieceWords(piece.role, pieceNaming(design, i));
     const path = `handle.pieces.${i}`;
     // Pieces ahead of the one that takes the rest are dragged by their rear, those behind it by their front.
     const ahead = slack < 0 || i < slack;
@@ -128,16 +129,21 @@ function piecePoints(design: Design, handle: StackHandle, selected: string | nul
         },
         fields: [],
       });
-    return [...points, ...shapePoints(handle, i, [to, from])];
+    return [...points, ...shapePoints(design, handle, i, [to, from])];
   });
 }
 
 /** A piece with an outline of its own, by the points that its kind gives. */
-function shapePoints(handle: StackHandle, i: number, range: readonly [number, number]): BenchPoint[] {
+function shapePoints(
+  design: Design,
+  handle: StackHandle,
+  i: number,
+  range: readonly [number, number],
+): BenchPoint[] {
   const { shape, id, role } = handle.pieces[i];
   if (!shape || shape.kind === "mesh") return [];
   const path = `handle.pieces.${i}.shape`;
-  const title = PIECE_WORDS[role];
+  const title = pieceWords(role, pieceNaming(design, i));
   const called = PIECE_SHAPE_WORDS[shape.kind].fields;
   return shapeKindOf(shape)
     .points(shape, range)

@@ -7,6 +7,7 @@ import { freeId, openSpot } from "@/core/fit/openSpot";
 import { itemNames } from "@/core/layout/itemNames";
 import type { Draft } from "@/store/session";
 import { PURPOSE_WORDS, RECESS_WORDS, SHORT_WORDS } from "@/words/constructions";
+import { itemWords } from "@/words/fasteners";
 import { ChoiceAt, FillAt, LengthAt, MaterialAt, PlaceAt, ShareAt, TickAt } from "../../fields/bound";
 import { FOR_BLADES } from "../../fields/MaterialField";
 import { useBench, useDesign } from "../BenchContext";
@@ -80,8 +81,18 @@ function useTangEdit() {
     });
 }
 
+/** What holes or slots are called. */
+function useTitles(items: readonly { readonly id: string }[]): readonly string[] {
+  return useDesign((d) =>
+    items.map(({ id }) => {
+      const name = itemNames(d).get(id);
+      return name ? itemWords(name) : "";
+    }),
+  );
+}
+
 function Holes({ tang: { holes } }: { tang: FullTang }) {
-  const numbers = useDesign((d) => holes.map((h) => itemNames(d).get(h.id)?.number));
+  const titles = useTitles(holes);
   const { session, setSelected } = useBench();
   const edit = useTangEdit();
   const add = () => {
@@ -116,7 +127,8 @@ function Holes({ tang: { holes } }: { tang: FullTang }) {
         <ItemCard
           key={h.id}
           id={h.id}
-          title={`Hole ${numbers[i]}`}
+          title={titles[i]}
+          nameAt={`tang.holes.${i}`}
           onRemove={() =>
             edit("Remove tang hole", (t) => {
               t.holes.splice(i, 1);
@@ -145,7 +157,7 @@ function OldFill({ at }: { at: string }) {
 }
 
 function Slots({ tang: { slots } }: { tang: FullTang }) {
-  const numbers = useDesign((d) => slots.map((s) => itemNames(d).get(s.id)?.number));
+  const titles = useTitles(slots);
   const { session, setSelected } = useBench();
   const edit = useTangEdit();
   const add = () => {
@@ -180,7 +192,8 @@ function Slots({ tang: { slots } }: { tang: FullTang }) {
         <ItemCard
           key={s.id}
           id={s.id}
-          title={`Slot ${numbers[i]}`}
+          title={titles[i]}
+          nameAt={`tang.slots.${i}`}
           onRemove={() =>
             edit("Remove tang slot", (t) => {
               t.slots.splice(i, 1);

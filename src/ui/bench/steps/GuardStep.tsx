@@ -3,12 +3,15 @@ import { Button, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import { Fragment } from "react";
 import { GUARD_FORMS, guardOfForm, newGuard } from "@/core/design/guards";
+import { namesWithout } from "@/core/design/marks";
 import type { Guard } from "@/core/design/schema";
 import { FITTINGS } from "@/core/guardFittings/registry";
+import { plateNaming } from "@/core/layout/itemNames";
 import { printLengthPlain } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { GUARD_FORM_WORDS } from "@/words/constructions";
 import { FITTING_WORDS } from "@/words/fittings";
+import { guardName } from "@/words/parts";
 import { FillAt, LengthAt, MaterialAt, ShareAt, TickAt } from "../../fields/bound";
 import { FOR_GUARDS, FOR_PIECES, FOR_PINS } from "../../fields/MaterialField";
 import { RecordFields } from "../../fields/RecordFields";
@@ -81,6 +84,7 @@ function Plates({ guard: { plates, mesh } }: { guard: Guard }) {
     edit(label, (d) => {
       if (d.guard) recipe(d.guard.plates);
     });
+  const called = useDesign((d) => plates.map((_, i) => plateNaming(d, i).called));
   const fields = (i: number) => (
     <Stack gap="2">
       <LengthAt at={`guard.plates.${i}.thicknessMm`} label="Thickness" />
@@ -115,10 +119,12 @@ function Plates({ guard: { plates, mesh } }: { guard: Guard }) {
               // biome-ignore lint/suspicious/noArrayIndexKey: a plate is its place in the stack
               key={i}
               id={`plate-${i + 1}`}
-              title={`Plate ${i + 1}`}
+              title={guardName({ number: i + 1, called: called[i] ?? undefined })}
+              nameAt={`guard.plates.${i}`}
               onRemove={() =>
-                change("Remove guard plate", (all) => {
-                  all.splice(i, 1);
+                edit("Remove guard plate", (d) => {
+                  d.guard?.plates.splice(i, 1);
+                  d.names = namesWithout(d.names, "guard.plates", i);
                 })
               }
             >

@@ -1,19 +1,25 @@
 "use client";
-import { Box, Flex, IconButton, Text } from "@chakra-ui/react";
-import { Trash2 } from "lucide-react";
-import type { ReactNode } from "react";
-import { useBench, useSelected } from "../BenchContext";
+import { Box, Flex, IconButton, Input, Text } from "@chakra-ui/react";
+import { PencilLine, Trash2 } from "lucide-react";
+import { type ReactNode, useRef, useState } from "react";
+import { calledAt, markOf } from "@/core/design/marks";
+import { useBench, useDesign, useSelected } from "../BenchContext";
+
+interface ItemCardProps {
+  readonly id: string;
+  readonly title: string;
+  /** Path of the item in the design, where its maker can give it a name of its own. */
+  readonly nameAt?: string;
+  readonly onRemove?: () => void;
+  readonly aside?: ReactNode;
+  readonly children: ReactNode;
+}
 
 /** One pin, hole or liner in the panel; marked when it is picked out on the drawing. */
-export function ItemCard(props: {
-  id: string;
-  title: string;
-  onRemove?: () => void;
-  aside?: ReactNode;
-  children: ReactNode;
-}) {
+export function ItemCard(props: ItemCardProps) {
   const { setSelected } = useBench();
   const selected = useSelected();
+  const [naming, setNaming] = useState(false);
   const picked = selected === props.id;
   return (
     <Box
@@ -25,9 +31,25 @@ export function ItemCard(props: {
       onFocusCapture={() => setSelected(props.id)}
       data-item={props.id}
     >
-      <Flex justify="space-between" align="center" mb="2">
-        <Text fontWeight="600">{props.title}</Text>
-        <Flex align="center">
+      <Flex justify="space-between" align="center" mb="2" gap="1">
+        {naming && props.nameAt ? (
+          <NameInput at={props.nameAt} title={props.title} onDone={() => setNaming(false)} />
+        ) : (
+          <Text fontWeight="600" minW="0" overflowWrap="anywhere">
+            {props.title}
+          </Text>
+        )}
+        <Flex align="center" flexShrink="0">
+          {props.nameAt && !naming && (
+            <IconButton
+              size="xs"
+              variant="ghost"
+              aria-label={`Name ${props.title}`}
+              onClick={() => setNaming(true)}
+            >
+              <PencilLine />
+            </IconButton>
+          )}
           {props.aside}
           {props.onRemove && (
             <IconButton
@@ -43,5 +65,45 @@ export function ItemCard(props: {
       </Flex>
       {props.children}
     </Box>
+  );
+}
+
+/** Letters that a name has at most: as the schema has it. */
+const MOST_LETTERS = 40;
+
+/** What the maker calls an item; without one it is called by its kind and number again. */
+function NameInput({ at, title, onDone }: { at: string; title: string; onDone: () => void }) {
+  const { edit, session } = useBench();
+  const called = useDesign((d) => calledAt(d, at));
+  const [typed, setTyped] = useState(called ?? "");
+  // An input that is taken away loses the focus as well.
+  const done = useRef(false);
+  const leave = (keeps: boolean) => {
+    if (done.current) return;
+    done.current = true;
+    const name = typed.trim();
+    if (keeps && name !== (called ?? ""))
+      edit(name ? `Name ${title} ${name}` : `Take the name off ${title}`, (d) => {
+        const mark = markOf(session.getState().design, at);
+        if (name) d.names[mark] = name;
+        else delete d.names[mark];
+      });
+    onDone();
+  };
+  return (
+    <Input
+      size="xs"
+      aria-label={`Name of ${title}`}
+      placeholder={title}
+      value={typed}
+      maxLength={MOST_LETTERS}
+      autoFocus
+      onChange={(e) => setTyped(e.target.value)}
+      onBlur={() => leave(true)}
+      onKeyDown={(e) => {
+        if (e.key === "Enter") leave(true);
+        if (e.key === "Escape") leave(false);
+      }}
+    />
   );
 }

@@ -5,12 +5,13 @@ import { memo } from "react";
 import { newPiece } from "@/core/design/constructions";
 import type { Design, StackHandle } from "@/core/design/schema";
 import { freeId } from "@/core/fit/openSpot";
+import { pieceNaming } from "@/core/layout/itemNames";
 import { layoutOf } from "@/core/layout/layout";
 import { jointTilt, pressedLength, slackPiece } from "@/core/layout/pieces";
 import { printLength } from "@/core/units/print";
 import type { Draft } from "@/store/session";
 import { useUnits } from "@/store/settings";
-import { PIECE_WORDS } from "@/words/parts";
+import { PIECE_WORDS, pieceWords } from "@/words/parts";
 import { ChoiceAt, LengthAt, MaterialAt, ShareAt } from "../../fields/bound";
 import { FOR_PIECES } from "../../fields/MaterialField";
 import { useBench, useDesign } from "../BenchContext";
@@ -70,6 +71,7 @@ function pieceAt(design: Design, i: number) {
   const leaning = { ...handle, pieces: handle.pieces.map((q) => ({ ...q, tiltDeg: 1 })) };
   return {
     piece: handle.pieces[i],
+    title: pieceWords(handle.pieces[i].role, pieceNaming(design, i)),
     lengthMm: from - to,
     slack: i === slackPiece(handle),
     leans: jointTilt(leaning, i) !== 0,
@@ -81,7 +83,7 @@ const PieceCard = memo(function PieceCard({ index: i, last }: { index: number; l
   const units = useUnits();
   const edit = usePiecesEdit();
   if (!placed) return null;
-  const { piece: p, lengthMm, slack, leans } = placed;
+  const { piece: p, title, lengthMm, slack, leans } = placed;
   const at = `handle.pieces.${i}`;
   const move = (by: 1 | -1) =>
     edit("Move piece", (all) => {
@@ -90,7 +92,8 @@ const PieceCard = memo(function PieceCard({ index: i, last }: { index: number; l
   return (
     <ItemCard
       id={p.id}
-      title={`${i + 1}. ${PIECE_WORDS[p.role]}`}
+      title={title}
+      nameAt={at}
       onRemove={
         i > 0 || !last
           ? () =>

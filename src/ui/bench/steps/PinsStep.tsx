@@ -6,7 +6,7 @@ import { holesOf } from "@/core/design/openings";
 import { FASTENER_KINDS, type FastenerKind, kindOf, newFastener } from "@/core/fasteners/registry";
 import { freeId, openSpot } from "@/core/fit/openSpot";
 import { itemNames } from "@/core/layout/itemNames";
-import { FASTENER_CHOICE_WORDS, FASTENER_WORDS, fastenerFieldWords } from "@/words/fasteners";
+import { FASTENER_CHOICE_WORDS, FASTENER_WORDS, fastenerFieldWords, itemWords } from "@/words/fasteners";
 import { PlaceAt } from "../../fields/bound";
 import { RecordFields } from "../../fields/RecordFields";
 import { useBench, useDesign } from "../BenchContext";
@@ -69,9 +69,11 @@ export function PinsStep() {
 const FastenerCard = memo(function FastenerCard({ id, index }: { id: string; index: number }) {
   const { edit } = useBench();
   const kind = useDesign((d) => d.fasteners[index]?.kind);
-  const number = useDesign((d) => itemNames(d).get(id)?.number);
+  const title = useDesign((d) => {
+    const name = itemNames(d).get(id);
+    return name ? itemWords(name) : "";
+  });
   if (!kind) return null;
-  const title = `${FASTENER_WORDS[kind]} ${number ?? ""}`;
   const word = FASTENER_WORDS[kind];
   const at = `fasteners.${index}`;
   const { fields } = kindOf({ kind });
@@ -83,6 +85,7 @@ const FastenerCard = memo(function FastenerCard({ id, index }: { id: string; ind
     <ItemCard
       id={id}
       title={title}
+      nameAt={at}
       onRemove={() =>
         edit(`Remove ${word.toLowerCase()}`, (d) => {
           d.fasteners.splice(index, 1);

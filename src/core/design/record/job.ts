@@ -1,0 +1,19 @@
+import * as z from "zod/mini";
+import { plainText } from "./fields";
+
+/** How far a knife has come. */
+export const KNIFE_STATES = ["planned", "in-work", "finished", "gone"] as const;
+
+const day = z.nullable(z.iso.date());
+
+/** For whom a knife is made, how far it has come, and its days, as year-month-day. */
+export const job = z.strictObject({
+  customer: plainText(0, 120),
+  state: z.enum(KNIFE_STATES),
+  begunOn: day,
+  dueOn: day,
+  finishedOn: day,
+});
+
+export type Job = z.infer<typeof job>;
+export type KnifeState = Job["state"];
