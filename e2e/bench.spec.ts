@@ -75,10 +75,10 @@ test("a pin is dragged, nudged by keys and typed on the drawing; undo takes each
   await expect.poll(xOf).toBeCloseTo(dragged - 1, 6);
 
   await page.keyboard.press("Enter");
-  const editor = page.getByRole("dialog", { name: "Pin" });
-  await editor.getByLabel("Pin: Behind the front", { exact: true }).fill("2 1/8");
+  const editor = page.getByRole("dialog", { name: "Pin 2" });
+  await editor.getByLabel("Pin 2: Behind the front", { exact: true }).fill("2 1/8");
   await page.keyboard.press("Enter");
-  await editor.getByLabel("Pin: Diameter", { exact: true }).fill("#13");
+  await editor.getByLabel("Pin 2: Diameter", { exact: true }).fill("#13");
   await page.keyboard.press("Enter");
   await expect.poll(xOf).toBeCloseTo(-53.975, 6);
   await page.keyboard.press("Escape");

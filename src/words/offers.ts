@@ -1,6 +1,6 @@
 import { valueAt } from "@/core/design/path";
 import type { Design } from "@/core/design/schema";
-import { itemNames } from "@/core/layout/itemNames";
+import { itemNames, pieceNaming } from "@/core/layout/itemNames";
 import type { Change, Mend, Offer } from "@/core/review/types";
 import { materialById } from "@/core/stock/materials";
 import {
@@ -12,7 +12,7 @@ import {
 } from "@/core/units/print";
 import { itemInSentence, itemWords } from "./fasteners";
 import { leverWords } from "./levers";
-import { PIECE_WORDS } from "./parts";
+import { PIECE_WORDS, pieceWords } from "./parts";
 
 /** What a field that a fix sets is called, by the end of its path; shares are told in %. */
 const FIELD_WORDS: Readonly<Record<string, string>> = {
@@ -112,6 +112,13 @@ function named(design: Design, id: string): string {
   return name ? itemWords(name) : "Hole";
 }
 
+/** A piece of a stacked handle by its name. */
+function pieceNamed(design: Design, index: number): string {
+  const { handle } = design;
+  const piece = handle.kind === "stack" ? handle.pieces[index] : null;
+  return piece ? pieceWords(piece.role, pieceNaming(design, index)) : "Piece";
+}
+
 /** The same within a sentence. */
 function itemIn(design: Design, id: string): string {
   const name = itemNames(design).get(id);
@@ -129,7 +136,7 @@ function changeWords(
   const owner = item
     ? item[1] === "fasteners"
       ? `${named(design, design.fasteners[Number(item[2])].id)}'s`
-      : `Piece ${Number(item[2]) + 1}'s`
+      : `${pieceNamed(design, Number(item[2]))}'s`
     : (OWNER_WORDS.find(([of]) => of.test(path))?.[1] ?? "");
   const share = path.endsWith("Share");
   const shown = (value: number) => (share ? `${Math.round(value * 100)} %` : mm(value));

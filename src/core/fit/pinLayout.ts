@@ -1,6 +1,7 @@
 import type { Design, Fastener } from "../design/schema";
 import { kindOf } from "../fasteners/registry";
 import { boresOf, edgeDistance, edgeOf, webOf, widestBore } from "../layout/bores";
+import { type ItemName, itemNames } from "../layout/itemNames";
 import { layoutOf } from "../layout/layout";
 import { remembered } from "../layout/remembered";
 import { degrees } from "../number";
@@ -9,8 +10,7 @@ import { degrees } from "../number";
 export interface PinPlace {
   readonly id: string;
   readonly kind: Fastener["kind"];
-  /** From the front, from 1: fasteners are called by it. */
-  readonly number: number;
+  readonly name: ItemName;
   readonly diameterMm: number;
   /** Widest bore, of a head or a nut. */
   readonly widestMm: number;
@@ -36,10 +36,11 @@ export const pinLayout = remembered((design: Design): readonly PinPlace[] => {
   const edge = edgeOf(design);
   const { outline, surfaceAt } = layoutOf(design);
   const bores = boresOf(design);
+  const names = itemNames(design);
   const { pinProudShare } = design.fitUp;
   return [...design.fasteners]
     .sort((a, b) => b.xMm - a.xMm)
-    .map((f, i): PinPlace => {
+    .map((f): PinPlace => {
       const ys = outline.cut(f.xMm);
       const toEdgeMm = edgeDistance(edge, f.xMm, f.yMm);
       const through = surfaceAt(f.xMm, f.yMm, "right") + surfaceAt(f.xMm, f.yMm, "left");
@@ -47,7 +48,7 @@ export const pinLayout = remembered((design: Design): readonly PinPlace[] => {
       return {
         id: f.id,
         kind: f.kind,
-        number: i + 1,
+        name: names.get(f.id) ?? { kind: "fastener", sort: f.kind },
         diameterMm: f.diameterMm,
         widestMm: widestBore(f),
         behindMm: -f.xMm,

@@ -1,6 +1,6 @@
 import type { Design, Fastener, FastenerKind } from "../design/schema";
 import { kindOf } from "../fasteners/registry";
-import { itemNames } from "../layout/itemNames";
+import { type ItemName, itemNames } from "../layout/itemNames";
 import { type Layout, layoutOf } from "../layout/layout";
 import { linersThickness } from "../layout/scales";
 import { lineAt } from "../solids/line";
@@ -10,8 +10,7 @@ import { engagementOf, screwSizes, threadOf } from "../units/screws";
 export interface Seat {
   readonly id: string;
   readonly kind: FastenerKind;
-  /** Of all fasteners, from the front, from 1. */
-  readonly number: number;
+  readonly name: ItemName;
   /** Between the two seats. */
   readonly seatToSeatMm: number;
   readonly counterboreMm: number;
@@ -64,7 +63,7 @@ export function seats(design: Design): Seat[] {
       {
         id: f.id,
         kind: f.kind,
-        number: names.get(f.id)?.number ?? 1,
+        name: names.get(f.id) ?? { kind: "fastener", sort: f.kind },
         seatToSeatMm: 2 * seatMm,
         counterboreMm,
         depthFromStockMm: [stock[0] - seatMm, stock[1] - seatMm],

@@ -134,6 +134,11 @@ describe("moments, inertias, forces and stresses", () => {
     expect(many / published).toBeCloseTo(1, 6);
   });
 
+  it("a half is rounded up, both ways from zero", () => {
+    expect(printLength(3.175, "metric", 2)).toBe("3.18 mm");
+    expect(printLength(-3.175, "metric", 2)).toBe("−3.18 mm");
+  });
+
   it("a length in words has its unit, and no needless zeros", () => {
     expect([3, 0.1, 12.7].map((mm) => printLengthPlain(mm, "metric"))).toEqual(["3 mm", "0.1 mm", "12.7 mm"]);
     expect(printLengthPlain(3.175, "inch-fraction")).toBe("1/8 in");

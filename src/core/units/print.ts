@@ -11,9 +11,13 @@ function signed(text: string): string {
   return text.startsWith("-") ? `−${text.slice(1)}` : text;
 }
 
+/** Keeps a half a half, where it is rounded. */
+const HALF = 1e-9;
+
 /** Fixed digits without a negative zero. */
 function fixed(value: number, digits: number): string {
-  const text = value.toFixed(digits);
+  // What is a half in decimals is a little less in binary: 3.175 mm, an eighth of an inch, reads 3.18.
+  const text = (value + Math.sign(value) * HALF).toFixed(digits);
   return signed(Number(text) === 0 ? text.replace("-", "") : text);
 }
 

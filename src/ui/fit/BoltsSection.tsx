@@ -2,7 +2,7 @@
 import type { FitSheet } from "@/core/fit/sheet";
 import { printLength } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
-import { FASTENER_WORDS } from "@/words/fasteners";
+import { itemWords } from "@/words/fasteners";
 
 import { Figures, Note, Section } from "./Section";
 
@@ -20,7 +20,7 @@ export function BoltsSection({ sheet }: { sheet: FitSheet }) {
         keyOf={(s) => s.id}
         none="No bolts or screws with heads."
         columns={[
-          { name: "What", of: (s) => `${FASTENER_WORDS[s.kind]} ${s.number}` },
+          { name: "What", of: (s) => itemWords(s.name) },
           { name: "Seat to seat", number: true, of: (s) => length(s.seatToSeatMm) },
           {
             name: "Counterbore",

@@ -6,7 +6,7 @@ import { alignedToMiddle, evenlySpread, mirrored } from "@/core/fit/spread";
 import { layoutOf } from "@/core/layout/layout";
 import { printLength } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
-import { FASTENER_WORDS } from "@/words/fasteners";
+import { itemWords } from "@/words/fasteners";
 import { useBench, useDesign } from "../bench/BenchContext";
 import { knifeExtent } from "../drawing/extent";
 import { Hatches } from "../drawing/Hatches";
@@ -55,7 +55,7 @@ export function LayoutSection({ sheet }: { sheet: FitSheet }) {
         keyOf={(p) => p.id}
         none="No pins or bolts."
         columns={[
-          { name: "What", of: (p) => `${FASTENER_WORDS[p.kind]} ${p.number}` },
+          { name: "What", of: (p) => itemWords(p.name) },
           { name: "Behind the datum", number: true, of: (p) => length(p.behindMm) },
           { name: "Above the axis", number: true, of: (p) => length(p.aboveAxisMm) },
           {
