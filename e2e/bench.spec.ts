@@ -223,6 +223,7 @@ test("saving sets the state that changes are measured from", async ({ page }) =>
   await expect(page.getByTestId("change")).toHaveText("0.0 g");
   await typeLength(page, "Spine", "4");
   await expect(page.getByTestId("change")).toHaveText(/^\+\d/);
+  await written(page);
   await page.reload();
   await expect(page.getByTestId("change")).toHaveText(/^\+\d/);
   await page.getByRole("button", { name: "Back to the saved state" }).click();
