@@ -48,7 +48,7 @@ test("the knife is seen as solids: turned by keys, drawn apart, cut open, parts 
   await page.getByRole("slider", { name: /^At / }).focus();
   await page.keyboard.press("PageUp");
   await changes("cut elsewhere");
-  await tools.getByText("Block", { exact: true }).click();
+  await tools.getByText("Block 3", { exact: true }).click();
   await changes("without its block");
   await page.getByRole("button", { name: "Drawing", exact: true }).click();
   await expect(page.getByTestId("drawing")).toBeVisible();

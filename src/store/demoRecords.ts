@@ -39,15 +39,15 @@ const DEMO_FILES = [
   skerry,
 ];
 
-/** The demo knives as records of their own, in order from a time. */
+/** The demo knives as records of their own, the first the newest, up to a time. */
 export function demoRecords(from: number): StoredKnife[] {
   return DEMO_FILES.map((file, i) => ({
     id: `${DEMO_ID}${nanoid(8)}`,
     // Taken as they are: the tests hold that each is a whole design of the present version.
     ...sealed(file.knife as Design),
     revision: 1,
-    createdAt: from + i,
-    updatedAt: from + i,
+    createdAt: from - i,
+    updatedAt: from - i,
     saved: null,
   }));
 }

@@ -25,6 +25,7 @@ import {
   spinnerRecipe,
   tableSlotRecipe,
   tabsSlotRecipe,
+  textareaRecipe,
   textStyles,
   toastSlotRecipe,
   tokens,
@@ -52,6 +53,7 @@ const used = defineConfig({
       input: inputRecipe,
       link: linkRecipe,
       spinner: spinnerRecipe,
+      textarea: textareaRecipe,
     },
     slotRecipes: {
       alert: alertSlotRecipe,

@@ -308,12 +308,13 @@ describe("fasteners", () => {
     const nut = ((Math.sqrt(3) / 2) * rod.nutAcrossMm ** 2 - thread) * rod.nutLengthMm;
     near(volumes(fastened(rod)).get("fastener:f"), thread * 2 * (rod.seatMm + rod.nutLengthMm) + 2 * nut);
     const cap = newFastener("cap-screw", "f", at, 4) as Extract<Fastener, { kind: "cap-screw" }>;
+    const capThread = (Math.PI / 4) * (cap.diameterMm - 0.6495 * cap.pitchMm) ** 2;
     const head =
       Math.PI * (cap.headMm / 2) ** 2 * cap.headLengthMm -
       (Math.sqrt(3) / 2) * cap.socketMm ** 2 * (cap.headLengthMm / 2);
     near(
       volumes(fastened(cap)).get("fastener:f"),
-      2 * (head + thread * Math.min(cap.screwLengthMm, cap.seatMm)),
+      2 * (head + capThread * Math.min(cap.screwLengthMm, cap.seatMm)),
     );
   });
 });

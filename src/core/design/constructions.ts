@@ -45,7 +45,7 @@ function newBar(design: Design): Bar {
     endThicknessMm: round(design.blade.spineMm * 0.8),
     frontCornerMm: 0,
     endCornerMm: 0,
-    shoulderRadiusMm: 0,
+    shoulderRadiusMm: 1,
   };
 }
 

@@ -123,8 +123,8 @@ export function newDesign(name: string): Design {
     },
     guard: null,
     fasteners: [
-      { id: "pin-1", kind: "pin", xMm: -20, yMm: 0.5, diameterMm: 6.35, material: "brass-360" },
-      { id: "pin-2", kind: "pin", xMm: -88, yMm: -5, diameterMm: 6.35, material: "brass-360" },
+      { id: "pin-1", kind: "pin", xMm: -20, yMm: 0.5, diameterMm: 4.7625, material: "brass-360" },
+      { id: "pin-2", kind: "pin", xMm: -88, yMm: -5, diameterMm: 4.7625, material: "brass-360" },
     ],
     meshes: [],
     fitUp: plainFitUp(),

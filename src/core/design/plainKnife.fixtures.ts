@@ -1,7 +1,10 @@
 import { planFrom } from "./create";
 import type { Design } from "./schema";
 
-/** A knife with a handle without rounding or taper, 100 × 24 × 20 mm, and no pins: every part has a closed form. */
+/**
+ * A knife with a handle without rounding or taper, 100 × 24 × 20 mm, a tang without a fillet at its shoulder, and no pins:
+ * every part has a closed form.
+ */
 export function plainKnife(of: Design): Design {
   const corner = (id: string, xMm: number, yMm: number) => ({
     id,
@@ -14,5 +17,6 @@ export function plainKnife(of: Design): Design {
   const shape = { outline, plan: planFrom(100, [10, 10, 10, 10], 0) };
   const handle =
     of.handle.kind === "scales" ? { ...of.handle, ...shape, frontBevel: null } : { ...of.handle, ...shape };
-  return { ...of, handle, fasteners: [] };
+  const tang = of.tang.kind === "full" ? of.tang : { ...of.tang, shoulderRadiusMm: 0 };
+  return { ...of, tang, handle, fasteners: [] };
 }

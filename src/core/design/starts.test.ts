@@ -72,8 +72,8 @@ describe("a blade in the hand", () => {
     expect(steelG(inHand(drilled, 120, 14))).toBeCloseTo(120, 3);
     const undrilled = bareBladeOf({ ...sound, fasteners: [] });
     const lost = 120 - steelG(inHand(drilled, 120, 14, undrilled));
-    // Pins and the hole: (2 × 6.35² + 10²)·π/4 × 4 mm of steel near 7.85 mg/mm³, at the measured density.
-    const mm3 = ((2 * 6.35 ** 2 + 10 ** 2) * Math.PI * 4) / 4;
+    // Pins and the hole: (2 × 4.7625² + 10²)·π/4 × 4 mm of steel near 7.85 mg/mm³, at the measured density.
+    const mm3 = ((2 * 4.7625 ** 2 + 10 ** 2) * Math.PI * 4) / 4;
     expect(lost / ((mm3 * 7.85) / 1000)).toBeGreaterThan(0.8);
     expect(lost / ((mm3 * 7.85) / 1000)).toBeLessThan(1.2);
   });

@@ -47,7 +47,7 @@ describe("another thread", () => {
       const there = changeTo(design, at, "M6");
       expect(there.asks).toEqual([]);
       expect(there.sets.length).toBeGreaterThan(3);
-      const back = named(valueAt(design, `${at}.diameterMm`) === 3 ? "M3" : "M4").name;
+      const back = `M${valueAt(design, `${at}.diameterMm`)}`;
       expect(valueAt(take(take(design, at, "M6"), at, back), at)).toEqual(valueAt(design, at));
     },
   );

@@ -1,7 +1,7 @@
 import { upToTenth } from "../number";
 import { length, material } from "../record/fields";
 import { fastenerKind, whole } from "./kind";
-import { barrelled, SEAT_OUTSIDE_MM, seatMm } from "./seated";
+import { barrelled, seatMm, startSeatMm } from "./seated";
 
 /**
  * A hollow post with a wide flat head, tapped from its open end, and a slotted screw with a like head into it: heads
@@ -24,7 +24,7 @@ export const bindingScrew = fastenerKind({
   },
   start: (tangMm) => ({
     diameterMm: 4.8,
-    seatMm: tangMm / 2 + SEAT_OUTSIDE_MM,
+    seatMm: startSeatMm(tangMm, 4.8),
     headMm: 9.5,
     headThicknessMm: 1.2,
     screwMm: 3,

@@ -1,8 +1,8 @@
 import { hexContour } from "../curve/shapes";
-import { upToTenth } from "../number";
+import { downToTenth, upToTenth } from "../number";
 import { length, material } from "../record/fields";
 import { fastenerKind, whole } from "./kind";
-import { addPlugs, counterboreFace, overCorners, plug, SEAT_OUTSIDE_MM, seatMm } from "./seated";
+import { addPlugs, counterboreFace, overCorners, plug, seatMm, startSeatMm } from "./seated";
 import { sizesOfThread, socketHeadSizes, threadFields, threadRadius } from "./thread";
 
 /** A threaded insert through the tang, a cap screw into it from each side. */
@@ -25,19 +25,20 @@ export const capScrew = fastenerKind({
     insertMaterial: material,
     plug,
   },
+  // Thin enough for two of them to find their thread in one insert.
   start: (tangMm) => ({
-    diameterMm: 4,
-    pitchMm: 0.7,
-    seatMm: tangMm / 2 + SEAT_OUTSIDE_MM,
-    headMm: 7,
-    headLengthMm: 4,
-    socketMm: 3,
-    screwLengthMm: 6,
-    counterboreMm: 7.5,
-    insertMm: 6,
-    insertLengthMm: tangMm + 0.5,
+    diameterMm: 2.5,
+    pitchMm: 0.45,
+    seatMm: startSeatMm(tangMm, 2.5),
+    headMm: 4.5,
+    headLengthMm: 2.5,
+    socketMm: 2,
+    screwLengthMm: downToTenth(startSeatMm(tangMm, 2.5) - 0.2),
+    counterboreMm: 5,
+    insertMm: 4,
+    insertLengthMm: tangMm + 1.5,
     material: "stainless-304",
-    insertMaterial: "brass-360",
+    insertMaterial: "stainless-304",
     plug: null,
   }),
   build: (f, site) => {

@@ -78,6 +78,8 @@ export interface SeatNeed {
   readonly engagedMm: number;
   /** The material that the thread is cut into, which decides how much of it is wanted; null asks for one diameter. */
   readonly threadIn: string | null;
+  /** Whether it is held by a nut of standard height, which is as strong as its bolt. */
+  readonly nut?: boolean;
   readonly screwLengthMm: number;
   /** Whether it is driven by a hexagonal key. */
   readonly keyed: boolean;

@@ -2,7 +2,7 @@ import { hexContour } from "../curve/shapes";
 import { upToTenth } from "../number";
 import { length, material } from "../record/fields";
 import { fastenerKind, whole } from "./kind";
-import { addPlugs, counterboreFace, overCorners, plug, SEAT_OUTSIDE_MM, seatMm } from "./seated";
+import { addPlugs, counterboreFace, overCorners, plug, seatMm, startSeatMm } from "./seated";
 import { hexNutSizes, sizesOfThread, threadFields, threadRadius } from "./thread";
 
 /** A threaded rod with a hex nut in a counterbore at each end. */
@@ -21,7 +21,7 @@ export const nuttedRod = fastenerKind({
   start: (tangMm) => ({
     diameterMm: 4,
     pitchMm: 0.7,
-    seatMm: tangMm / 2 + SEAT_OUTSIDE_MM,
+    seatMm: startSeatMm(tangMm, 4),
     nutAcrossMm: 7,
     nutLengthMm: 3.2,
     counterboreMm: 8.2,
@@ -55,6 +55,7 @@ export const nuttedRod = fastenerKind({
     threadMm: f.diameterMm,
     engagedMm: f.nutLengthMm,
     threadIn: f.material,
+    nut: true,
     screwLengthMm: 2 * (f.seatMm + f.nutLengthMm),
     keyed: false,
   }),

@@ -1,3 +1,4 @@
+import { upToTenth } from "../number";
 import { fill, length } from "../record/fields";
 import { type BoreNeed, type FaceMark, type FastenerSite, filled } from "./kind";
 
@@ -5,8 +6,12 @@ import { type BoreNeed, type FaceMark, type FastenerSite, filled } from "./kind"
 export const seatMm = length(0.3, 100);
 /** What closes a counterbore over a head. */
 export const plug = fill;
-/** Where a seat begins: so far outside the tang. */
-export const SEAT_OUTSIDE_MM = 4;
+/** Least that a seat begins outside the tang, mm. */
+const SEAT_OUTSIDE_MM = 4;
+
+/** Where a seat begins, from the centre plane: as much under the head as the bolt is thick, and a little more. */
+export const startSeatMm = (tangMm: number, diameterMm: number): number =>
+  upToTenth(tangMm / 2 + Math.max(SEAT_OUTSIDE_MM, diameterMm + 0.1));
 
 /** What closes the counterbores on both sides over their heads. */
 export function addPlugs(site: FastenerSite, bore: number, fromMm: number, material: string | null): void {

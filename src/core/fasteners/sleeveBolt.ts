@@ -1,7 +1,7 @@
 import { upToTenth } from "../number";
 import { length, material } from "../record/fields";
 import { fastenerKind, whole } from "./kind";
-import { addPlugs, barrelled, plug, SEAT_OUTSIDE_MM, seatMm } from "./seated";
+import { addPlugs, barrelled, plug, seatMm, startSeatMm } from "./seated";
 
 /** Two halves, the screw of one in the barrel of the other, each with a wide head in a counterbore. */
 export const sleeveBolt = fastenerKind({
@@ -20,11 +20,12 @@ export const sleeveBolt = fastenerKind({
   },
   start: (tangMm) => ({
     diameterMm: 4.7,
-    seatMm: tangMm / 2 + SEAT_OUTSIDE_MM,
+    seatMm: startSeatMm(tangMm, 4.7),
     headMm: 7.9,
     headThicknessMm: 2.2,
     screwMm: 2.6,
-    screwLengthMm: 8,
+    // A diameter and a little more beyond the middle.
+    screwLengthMm: upToTenth(startSeatMm(tangMm, 4.7) + 3),
     material: "brass-360",
     plug: null,
   }),

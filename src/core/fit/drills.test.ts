@@ -81,6 +81,6 @@ describe("threads", () => {
       expect(sizes.keyMm).toBeLessThan(t.diameterMm);
       expect(sizes.nutAcrossMm).toBeGreaterThan(t.diameterMm);
     }
-    expect(["steel-1084", "brass-360", "aluminium-6061"].map(engagementOf)).toEqual([1, 1.5, 2]);
+    expect(["steel-1084", "brass-360", "aluminium-6061"].map((m) => engagementOf(m))).toEqual([1, 1.5, 2]);
   });
 });

@@ -157,7 +157,7 @@ describe("stock", () => {
     expect(washers.discs).toEqual({ count: 12, thicknessMm: 3.6 });
     expect(washers.count).toBe(12);
     expect(rodList(sound)).toEqual([
-      { kind: "rod", material: "brass-360", diameterMm: 6.35, count: 2, lengthMm: expect.any(Number) },
+      { kind: "rod", material: "brass-360", diameterMm: 4.7625, count: 2, lengthMm: expect.any(Number) },
     ]);
   });
 

@@ -3,41 +3,68 @@ import { holesOf } from "../design/openings";
 import type { Design } from "../design/schema";
 import { layoutOf } from "../layout/layout";
 
-/** Where a hole has the most room on the handle's middle line, and how much that is. */
-function roomiest(design: Design, diameterMm: number, fromMm: number) {
+interface Spot {
+  readonly xMm: number;
+  readonly yMm: number;
+}
+
+/** Places are tried on so many stations. */
+const STATIONS = 40;
+
+/** Places for a hole on the handle's middle line and, of a hidden tang, on the tang's, those with the most room first. */
+function spotsByRoom(design: Design, diameterMm: number, fromMm: number): (Spot & { room: number })[] {
   const { outline } = layoutOf(design);
   const edge = polyline(outline.cubics, 12);
   const others = [...design.fasteners, ...holesOf(design)];
   const [front, butt] = [0, outline.xRange[0]];
-  let best = { xMm: butt / 2, yMm: 0, room: Number.NEGATIVE_INFINITY };
-  for (let i = 1; i < 40; i++) {
-    const xMm = Math.round((front + ((butt - front) * i) / 40) * 2) / 2;
+  const spots: (Spot & { room: number })[] = [];
+  for (let i = 1; i < STATIONS; i++) {
+    const xMm = Math.round((front + ((butt - front) * i) / STATIONS) * 2) / 2;
     const ys = outline.cut(xMm);
     if (ys.length < 2 || -xMm < fromMm) continue;
-    const yMm = Math.round(ys[0] + ys[ys.length - 1]) / 2;
-    const gaps = others.map((o) => Math.hypot(o.xMm - xMm, o.yMm - yMm) - o.diameterMm / 2);
-    const room = Math.min(-signedDistance(edge, { x: xMm, y: yMm }), ...gaps) - diameterMm / 2;
-    if (room > best.room) best = { xMm, yMm, room };
+    const middle = Math.round(ys[0] + ys[ys.length - 1]) / 2;
+    const heights = design.tang.kind === "full" ? [middle] : [middle, design.tang.yMm];
+    for (const yMm of heights) {
+      const gaps = others.map((o) => Math.hypot(o.xMm - xMm, o.yMm - yMm) - o.diameterMm / 2);
+      const room = Math.min(-signedDistance(edge, { x: xMm, y: yMm }), ...gaps) - diameterMm / 2;
+      spots.push({ xMm, yMm, room });
+    }
   }
-  return best;
+  return spots.sort((a, b) => b.room - a.room);
 }
 
 /**
- * A place on the handle's middle line where a hole of that diameter clears the edges and every other hole best. With
- * `least`, only one that begins so far behind the datum and leaves such a rim and webs all round; else null.
+ * Places for a hole of that diameter, the one that clears the edges and every other hole best first; each a few
+ * millimetres from those before it.
  */
-export function openSpot(design: Design, diameterMm: number): { xMm: number; yMm: number };
+export function openSpots(design: Design, diameterMm: number): Spot[] {
+  const apart: Spot[] = [];
+  for (const { xMm, yMm } of spotsByRoom(design, diameterMm, 0))
+    if (apart.every((s) => Math.hypot(s.xMm - xMm, s.yMm - yMm) >= APART_MM)) apart.push({ xMm, yMm });
+  return apart;
+}
+
+/** So far apart places are worth being tried by themselves, mm. */
+const APART_MM = 3;
+
+/**
+ * A place where a hole of that diameter clears the edges and every other hole best. With `least`, only one that begins so
+ * far behind the datum and leaves such a rim and webs all round; else null.
+ */
+export function openSpot(design: Design, diameterMm: number): Spot;
 export function openSpot(
   design: Design,
   diameterMm: number,
   least: { readonly rimMm: number; readonly fromMm: number },
-): { xMm: number; yMm: number } | null;
+): Spot | null;
 export function openSpot(
   design: Design,
   diameterMm: number,
   least?: { readonly rimMm: number; readonly fromMm: number },
-): { xMm: number; yMm: number } | null {
-  const { xMm, yMm, room } = roomiest(design, diameterMm, least?.fromMm ?? 0);
+): Spot | null {
+  const [best] = spotsByRoom(design, diameterMm, least?.fromMm ?? 0);
+  if (!best) return least ? null : { xMm: layoutOf(design).outline.xRange[0] / 2, yMm: 0 };
+  const { xMm, yMm, room } = best;
   return least && !(room >= Math.max(least.rimMm, diameterMm / 2)) ? null : { xMm, yMm };
 }
 

@@ -72,7 +72,7 @@ export function seats(design: Design): Seat[] {
         overHeadMm: [over[0] - need.headMm, over[1] - need.headMm],
         threadMm,
         engagedMm: need.engagedMm,
-        engagedWantedMm: threadMm * (need.threadIn === null ? 1 : engagementOf(need.threadIn)),
+        engagedWantedMm: threadMm * (need.threadIn === null ? 1 : engagementOf(need.threadIn, need.nut)),
         screwLengthMm: need.screwLengthMm,
         key: need.keyed ? (sizes?.key ?? null) : null,
       },

@@ -58,6 +58,8 @@ export interface EndThread {
   readonly engagedMm: number;
   readonly diameterMm: number;
   readonly threadIn: string;
+  /** Whether it is a nut of standard height, which is as strong as its rod. */
+  readonly nut?: boolean;
   readonly field: string;
 }
 

@@ -29,7 +29,7 @@ export const threaded = tangEndKind({
     diameterMm: 4,
     pitchMm: 0.7,
     rodMm: 30,
-    nut: { style: "round", acrossMm: 10, lengthMm: 5, material: "brass-360" },
+    nut: { style: "round", acrossMm: 10, lengthMm: 6, material: "brass-360" },
     seatMm: 4,
     counterboreMm: 10.5,
   }),
@@ -87,6 +87,7 @@ export const threaded = tangEndKind({
     engagedMm: e.nut.lengthMm,
     diameterMm: e.diameterMm,
     threadIn: e.nut.material,
+    nut: e.nut.style === "hex",
     field: "nut.lengthMm",
   }),
   threadSizes: (e, thread) => {
@@ -101,7 +102,7 @@ export const threaded = tangEndKind({
     }
     // A turned nut is made to the thread. Common practice, no source.
     const acrossMm = upToTenth(2.5 * thread.diameterMm);
-    return of(acrossMm, upToTenth(1.25 * thread.diameterMm), acrossMm + 0.5);
+    return of(acrossMm, upToTenth(1.5 * thread.diameterMm), acrossMm + 0.5);
   },
   hardware: "butt-nut",
   minutes: 35,

@@ -88,9 +88,16 @@ export function tapDrillMm({ name, diameterMm, pitchMm }: Thread): number {
   return name.startsWith("M") ? diameterMm - pitchMm : diameterMm - UNIFIED_SHARE * 1.299038 * pitchMm;
 }
 
-/** Thread that must be engaged, in diameters, by what the thread is cut into. General machine-design practice. */
-export function engagementOf(materialId: string): number {
-  if (materialId.startsWith("aluminium")) return 2;
-  if (/^(brass|bronze|copper|nickel-silver|silver)/.test(materialId)) return 1.5;
-  return 1;
+/** Height of a standard nut, in diameters of its thread: as strong as its bolt. @see ISO 4032, from memory. */
+const NUT_DIAMETERS = 0.8;
+
+/**
+ * Thread that must be engaged, in diameters, by what the thread is cut into: general machine-design practice. A nut of
+ * standard height does with less.
+ */
+export function engagementOf(materialId: string, nut = false): number {
+  const share = nut ? NUT_DIAMETERS : 1;
+  if (materialId.startsWith("aluminium")) return 2 * share;
+  if (/^(brass|bronze|copper|nickel-silver|silver)/.test(materialId)) return 1.5 * share;
+  return share;
 }

@@ -164,7 +164,7 @@ const TRIPS: [FaultRule, Design][] = [
   ],
   ["slot-off-tang", { ...sound, tang: { ...slab, slots: [{ ...slot, lengthMm: 60, angleDeg: 90 }] } }],
   ["fastener-sizes", fasteners({ ...made("sleeve-bolt"), headMm: 3 })],
-  ["fastener-sizes", fasteners({ ...made("cap-screw"), counterboreMm: 6 })],
+  ["fastener-sizes", fasteners({ ...made("cap-screw"), counterboreMm: 4 })],
   ["fastener-sizes", fasteners({ ...made("binding-screw"), boreDepthMm: 31, screwLengthMm: 30 })],
   ["fastener-sizes", fasteners({ ...made("cap-screw"), insertLengthMm: 14 })],
   ["screw-longer-than-room", fasteners({ ...made("sleeve-bolt"), screwLengthMm: 20 })],

@@ -7,9 +7,9 @@ import { weigh } from "./weigh";
 /**
  * What this version of the engine makes of all demo knives and constructions: sums of masses, balances and inertias.
  * When one moves, figures that browsers have kept are old: ENGINE_VERSION goes up, and the new sums stand here.
- * A knife or construction that is added moves the sums, too, but no figure.
+ * A knife or construction that is added, or begins otherwise, moves the sums, too, but no figure.
  */
-const OF_VERSION = { version: 2, massG: 13976.6461, balanceMm: 1906.11034, inertiaKgmm2: 43727.002 };
+const OF_VERSION = { version: 2, massG: 13853.7561, balanceMm: 1878.68346, inertiaKgmm2: 43426.104 };
 
 it("figures do not move without a new version of the engine", () => {
   const sums = { version: ENGINE_VERSION, massG: 0, balanceMm: 0, inertiaKgmm2: 0 };

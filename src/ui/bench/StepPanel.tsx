@@ -13,6 +13,7 @@ const PANELS = {
   guard: () => import("./steps/GuardStep").then((m) => m.GuardStep),
   pins: () => import("./steps/PinsStep").then((m) => m.PinsStep),
   parts: () => import("./steps/PartsStep").then((m) => m.PartsStep),
+  notes: () => import("./steps/NotesStep").then((m) => m.NotesStep),
 };
 const loading = () => <Text color="graphite">Loading …</Text>;
 
@@ -23,6 +24,7 @@ const CONTENT: Record<Step, { name: string; Panel: ComponentType; prefetch?: () 
   guard: { name: "Guard", Panel: dynamic(PANELS.guard, { ssr: false, loading }), prefetch: PANELS.guard },
   pins: { name: "Pins", Panel: dynamic(PANELS.pins, { ssr: false, loading }), prefetch: PANELS.pins },
   parts: { name: "Parts", Panel: dynamic(PANELS.parts, { ssr: false, loading }), prefetch: PANELS.parts },
+  notes: { name: "Notes", Panel: dynamic(PANELS.notes, { ssr: false, loading }), prefetch: PANELS.notes },
 };
 
 /** The step at hand, beside the drawing. */
@@ -55,14 +57,14 @@ function Steps() {
       minH="0"
       flex="1"
     >
-      <Tabs.List px="2" flexShrink="0">
+      <Tabs.List px="1.5" flexShrink="0">
         {STEPS.map((s) => (
           <Tabs.Trigger
             key={s}
             value={s}
             onPointerEnter={() => void CONTENT[s].prefetch?.()}
-            fontSize="md"
-            px="2.5"
+            fontSize="0.9375rem"
+            px="1.5"
             color="graphite"
             _selected={{ color: "ink", fontWeight: "600" }}
           >

@@ -9,7 +9,7 @@ import type { Session, SessionState } from "@/store/session";
 import { createAsker, createWeigher } from "@/workers/services";
 import { notices } from "../shell/notice";
 
-export const STEPS = ["blade", "tang", "handle", "guard", "pins", "parts"] as const;
+export const STEPS = ["blade", "tang", "handle", "guard", "pins", "parts", "notes"] as const;
 export type Step = (typeof STEPS)[number];
 
 export interface Weighed {

@@ -2,12 +2,14 @@
 import { Box, Button, Flex, HStack, IconButton, Input, Link, Stack, Text } from "@chakra-ui/react";
 import { Copy, FileUp, Pencil, Trash2 } from "lucide-react";
 import { type ReactNode, useEffect, useMemo, useRef, useState } from "react";
+import type { Job } from "@/core/design/schema";
 import { printMass } from "@/core/units/print";
 import type { KnifeRecord } from "@/store/db";
 import { addKnife, changeDesign, freeName, removeKnife, restoreKnife, takenNames } from "@/store/knives";
 import { useSettings } from "@/store/settings";
 import { addVariants, variantsOf } from "@/store/variants";
 import { balanceWords } from "@/words/balance";
+import { dayWords, STATE_WORDS } from "@/words/job";
 import { BalanceMark } from "../drawing/BalanceMark";
 import { knifeExtent } from "../drawing/extent";
 import { KnifeSide } from "../drawing/KnifeSide";
@@ -125,6 +127,7 @@ export function KnifeRow({ knife, figures, failure, onAgain, reach }: KnifeRowPr
         ) : (
           !failure && <Text color="graphite">weighing…</Text>
         )}
+        <JobLine job={design.job} />
         {failure && (
           <HStack gap="2" position="relative" zIndex="1">
             <Text color="fault" truncate title={failure}>
@@ -158,6 +161,17 @@ export function KnifeRow({ knife, figures, failure, onAgain, reach }: KnifeRowPr
         </RowButton>
       </HStack>
     </Flex>
+  );
+}
+
+/** How far it has come, for whom it is made, and its day. */
+function JobLine({ job: { state, customer, dueOn, finishedOn } }: { job: Job }) {
+  const open = state === "planned" || state === "in-work";
+  const day = open ? dueOn && `due ${dayWords(dueOn)}` : finishedOn && dayWords(finishedOn);
+  return (
+    <Text color="graphite" fontSize="sm" truncate title={customer || undefined}>
+      {[STATE_WORDS[state], customer, day].filter(Boolean).join(" · ")}
+    </Text>
   );
 }
 

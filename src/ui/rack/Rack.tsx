@@ -6,6 +6,7 @@ import { useState } from "react";
 import { newDesign } from "@/core/design/create";
 import { addDemoKnives } from "@/store/demo";
 import { addKnife, freeName, takenNames } from "@/store/knives";
+import type { RackFigureStore } from "@/store/rackFigures";
 import { addVariants } from "@/store/variants";
 import { BinLink } from "../bin/BinLink";
 import { Hatches } from "../drawing/Hatches";
@@ -15,9 +16,12 @@ import { Header } from "../shell/Header";
 import { attempt, notices } from "../shell/notice";
 import { PageHead } from "../shell/PageHead";
 import { BackupReminder } from "./BackupReminder";
+import { WHOLE_RACK } from "./order";
 import { RackList } from "./RackList";
+import { RackTools } from "./RackTools";
 import { type RefusedFile, RefusedFiles } from "./RefusedFiles";
 import { useRack } from "./useRack";
+import { useRackView } from "./useRackView";
 
 /** Every knife, drawn small to one scale, with its weight and balance. */
 export function Rack() {
@@ -73,10 +77,35 @@ export function Rack() {
         </svg>
         <BackupReminder />
         {!ids && <Text color="graphite">Opening the rack …</Text>}
-        {ids && figures && ids.length > 0 && <RackList ids={ids} figures={figures} />}
+        {ids && figures && ids.length > 0 && <ShownRack ids={ids} figures={figures} />}
         {ids?.length === 0 && <EmptyRack onNew={() => attempt("No knife was begun", make)} />}
       </Stack>
     </Flex>
+  );
+}
+
+/** The knives that are looked for, under what looks for them. */
+function ShownRack({ ids, figures }: { ids: readonly string[]; figures: RackFigureStore }) {
+  const { view, setView, shown } = useRackView(ids, figures);
+  return (
+    <>
+      <RackTools view={view} onChange={setView} shown={shown?.length ?? ids.length} all={ids.length} />
+      {shown === null && <Text color="graphite">Looking through the rack …</Text>}
+      {shown && shown.length > 0 && <RackList ids={shown} all={ids} figures={figures} />}
+      {shown?.length === 0 && (
+        <Stack align="center" gap="3" py="16" bg="sheet" borderWidth="1px" borderRadius="md">
+          <Text fontSize="lg" fontWeight="600">
+            No knife is like that
+          </Text>
+          <Text color="graphite">
+            All words of a search must be in its name, notes, customer or materials.
+          </Text>
+          <Button variant="outline" onClick={() => setView({ ...WHOLE_RACK, order: view.order })}>
+            Show all {ids.length}
+          </Button>
+        </Stack>
+      )}
+    </>
   );
 }
 

@@ -13,9 +13,15 @@ import { useReach } from "./useReach";
 const BEYOND = 16;
 
 /** The knives of the rack, drawn to one scale; only those in sight are read and drawn. */
-export function RackList({ ids, figures }: { ids: readonly string[]; figures: RackFigureStore }) {
+export function RackList(props: {
+  ids: readonly string[];
+  /** Every knife there is: a search changes the scale of none. */
+  all: readonly string[];
+  figures: RackFigureStore;
+}) {
+  const { ids, all, figures } = props;
   const known = useStore(figures, (s) => s.known);
-  const reach = useReach(ids, known);
+  const reach = useReach(all, known);
   const list = useRef<HTMLDivElement>(null);
   const [top, setTop] = useState(0);
   useLayoutEffect(() => setTop(list.current?.offsetTop ?? 0), []);

@@ -1,8 +1,8 @@
 /** Width of the drawings on the rack, px. */
 export const RACK_DRAWING_PX = 760;
 
-/** A name, a weight and two lines of balance: a row is no lower before they are there than after, px. */
-export const LEAST_PX = 112;
+/** A name, a weight, two lines of balance and one of its state: a row is no lower before they are there than after, px. */
+export const LEAST_PX = 134;
 /** The line under a row, px. */
 export const RULE_PX = 1;
 

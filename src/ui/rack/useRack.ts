@@ -1,5 +1,5 @@
 "use client";
-import { useEffect, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { emptyOldBin } from "@/store/bin";
 import { layOutDemoKnivesOnce } from "@/store/demo";
 import { knifeIds } from "@/store/knives";
@@ -18,7 +18,7 @@ function useListed(figures: RackFigureStore | null): readonly string[] | undefin
   return ids ?? undefined;
 }
 
-/** The knives of the rack by id, and their figures as they are known; null before the database has answered. */
+/** The knives of the rack by id, newest first, and their figures as they are known; null before the database has answered. */
 export function useRack(): { ids: readonly string[] | undefined; figures: RackFigureStore | null } {
   const [seeded, setSeeded] = useState(false);
   const [figures, setFigures] = useState<RackFigureStore | null>(null);
@@ -39,7 +39,9 @@ export function useRack(): { ids: readonly string[] | undefined; figures: RackFi
     };
   }, []);
 
-  const ids = useKept(knifeIds, [seeded]);
+  const kept = useKept(knifeIds, [seeded]);
+  // Newest first: what was just begun is at hand.
+  const ids = useMemo(() => kept && [...kept].reverse(), [kept]);
   useEffect(() => {
     if (seeded && ids && figures) void figures.begin(ids);
   }, [seeded, ids, figures]);

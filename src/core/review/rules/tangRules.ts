@@ -176,7 +176,7 @@ const engagement: Rule = {
     const { hardware, thread } = endKindOf(tang.end);
     const held = thread(tang.end, place);
     if (!held || !hardware) return [];
-    const wanted = c.limit("thread-engagement") * engagementOf(held.threadIn) * held.diameterMm;
+    const wanted = c.limit("thread-engagement") * engagementOf(held.threadIn, held.nut) * held.diameterMm;
     if (held.engagedMm >= wanted) return [];
     return [
       found("thread-engagement", "warning", {

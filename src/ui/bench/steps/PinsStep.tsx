@@ -3,12 +3,13 @@ import { Button, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import { memo } from "react";
 import { holesOf } from "@/core/design/openings";
-import { FASTENER_KINDS, type FastenerKind, kindOf, newFastener } from "@/core/fasteners/registry";
-import { freeId, openSpot } from "@/core/fit/openSpot";
+import { FASTENER_KINDS, type FastenerKind, kindOf } from "@/core/fasteners/registry";
+import { freeId } from "@/core/fit/openSpot";
 import { itemNames } from "@/core/layout/itemNames";
 import { FASTENER_CHOICE_WORDS, FASTENER_WORDS, fastenerFieldWords, itemWords } from "@/words/fasteners";
 import { PlaceAt } from "../../fields/bound";
 import { RecordFields } from "../../fields/RecordFields";
+import { attempt } from "../../shell/notice";
 import { useBench, useDesign } from "../BenchContext";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
@@ -21,11 +22,14 @@ const MOST_FASTENERS = 40;
 export function PinsStep() {
   const { edit, session, setSelected } = useBench();
   const ids = useDesign((d) => d.fasteners.map((f) => f.id));
-  const add = (kind: FastenerKind) => {
+  const add = async (kind: FastenerKind) => {
+    // What it takes to try places is fetched with the first that is added.
+    const { placedFastener } = await import("@/core/review/placeFastener");
     const { design } = session.getState();
+    if (design.fasteners.length >= MOST_FASTENERS) return;
     const id = freeId(kindOf({ kind }).stem, [...design.fasteners, ...holesOf(design)]);
     edit(`Add ${FASTENER_WORDS[kind].toLowerCase()}`, (d) => {
-      d.fasteners.push(newFastener(kind, id, openSpot(design, 8), design.blade.spineMm));
+      d.fasteners.push(placedFastener(design, kind, id));
     });
     setSelected(id);
   };
@@ -39,7 +43,7 @@ export function PinsStep() {
               size="xs"
               variant="outline"
               disabled={ids.length >= MOST_FASTENERS}
-              onClick={() => add(kind)}
+              onClick={() => void attempt("It was not added", () => add(kind))}
             >
               <Plus /> {FASTENER_WORDS[kind]}
             </Button>
