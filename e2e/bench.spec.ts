@@ -30,7 +30,7 @@ test("wrong input is answered and changes nothing", async ({ page }) => {
   expect(await weightOf(page)).toBe(before);
 });
 
-test("a design that cannot be built says what and where, and comes back when mended", async ({ page }) => {
+test("a design that cannot be built says what and where, and comes back when fixed", async ({ page }) => {
   await openKnife(page, "Heath field knife");
   const before = await weightOf(page);
   await typeLength(page, "Ricasso length", "150");

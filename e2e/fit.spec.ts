@@ -12,7 +12,7 @@ async function openFit(page: Page, name: string): Promise<void> {
   await expect(page.getByRole("heading", { name: "Glue" })).toBeVisible({ timeout: 30_000 });
 }
 
-test("a finding is mended by one click, and undo takes it back", async ({ page }) => {
+test("a finding is fixed by one click, and undo takes it back", async ({ page }) => {
   await openFit(page, "Marsh stick-tang");
   const sharp = page.locator("[data-finding=shoulder-sharp]");
   await expect(sharp).toContainText("radius of 0.0 mm");

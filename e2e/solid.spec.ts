@@ -54,9 +54,7 @@ test("the knife is seen as solids: turned by keys, drawn apart, cut open, parts 
   await expect(page.getByTestId("drawing")).toBeVisible();
 });
 
-test("a design that cannot be built says so in the solid view, and is shown when mended", async ({
-  page,
-}) => {
+test("a design that cannot be built says so in the solid view, and is shown when fixed", async ({ page }) => {
   await openKnife(page, "Orchard parer");
   await page.getByRole("button", { name: "Solid view" }).click();
   await typeLength(page, "Ricasso length", "300");

@@ -92,7 +92,7 @@ describe("the command line", () => {
     }
   });
 
-  it("prints findings with measure, limit and mend, and the fit-up sheet", () => {
+  it("prints findings with measure, limit and fix, and the fit-up sheet", () => {
     const findings = JSON.parse(euaxis("review", "demo/marsh-stick-tang.json").out);
     const sharp = findings.find((f: { rule: string }) => f.rule === "shoulder-sharp");
     expect(sharp).toMatchObject({
@@ -100,7 +100,7 @@ describe("the command line", () => {
       at: { x: 0 },
       measured: 0,
       limit: 1,
-      mends: [{ mend: { kind: "set", changes: [{ path: "tang.shoulderRadiusMm", value: 1 }] } }],
+      fixes: [{ fix: { kind: "set", changes: [{ path: "tang.shoulderRadiusMm", value: 1 }] } }],
     });
     const sheet = JSON.parse(euaxis("fit", "demo/marsh-stick-tang.json").out);
     expect(sheet.bores[0]).toMatchObject({ use: "pin", drill: { name: "#30" } });

@@ -110,7 +110,7 @@ async function reviewFile(path: string): Promise<unknown> {
   const checked = faultsOf(design);
   const sound = checked.every((f) => f.severity !== "error");
   const all: Finding[] = sound ? [...checked, ...reviewDesign(design).findings] : checked;
-  return all.map((f) => ({ ...f, mends: f.mends ?? [], says: findingWords(f, "metric") }));
+  return all.map((f) => ({ ...f, fixes: f.fixes ?? [], says: findingWords(f, "metric") }));
 }
 
 const DRILLS_OF: Readonly<Record<string, readonly DrillSet[]>> = {

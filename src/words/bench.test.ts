@@ -17,12 +17,12 @@ import { repairWords, shapeFailureWords } from "./shapes";
 const sound = newDesign("Sedge");
 
 describe("words of the bench", () => {
-  it("say of every rule its name, why, and how to mend it, and of its limit in what it counts", () => {
+  it("say of every rule its name, why, and how to fix it, and of its limit in what it counts", () => {
     for (const rule of RULES) {
       const words = RULE_WORDS[rule.code];
       expect(words.name.length).toBeGreaterThan(5);
       expect(words.why).toMatch(/^[A-Z].*\.$/);
-      expect(words.mend).toMatch(/^[A-Z].*\.$/);
+      expect(words.fix).toMatch(/^[A-Z].*\.$/);
       expect(rule.source.length).toBeGreaterThan(5);
       if (rule.unit !== "none") expect(ruleUnitWords(rule.unit)).not.toBe("");
     }

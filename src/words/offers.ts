@@ -1,7 +1,7 @@
 import { valueAt } from "@/core/design/path";
 import type { Design } from "@/core/design/schema";
 import { itemNames, pieceNaming } from "@/core/layout/itemNames";
-import type { Change, Mend, Offer } from "@/core/review/types";
+import type { Change, Fix, Offer } from "@/core/review/types";
 import { materialById } from "@/core/stock/materials";
 import {
   printLength,
@@ -51,38 +51,35 @@ const OWNER_WORDS: readonly (readonly [RegExp, string])[] = [
 
 /** What a fix sets, from what to what, in the maker's units. */
 export function offerWords(
-  { mend, changes }: Pick<Offer, "mend" | "changes">,
+  { fix, changes }: Pick<Offer, "fix" | "changes">,
   design: Design,
   system: UnitSystem,
 ): string {
   const mm = (value: number) => printLengthPlain(value, system);
-  switch (mend.kind) {
+  switch (fix.kind) {
     case "set":
       return moved(changes, design, mm) ?? changes.map((c) => changeWords(c, design, mm, system)).join("; ");
     case "replace-fastener":
-      return `${named(design, mend.fastener.id)}: a glued pin of ${mm(mend.fastener.diameterMm)} instead`;
+      return `${named(design, fix.fastener.id)}: a glued pin of ${mm(fix.fastener.diameterMm)} instead`;
     case "add-fastener": {
-      const f = mend.fastener;
+      const f = fix.fastener;
       return `Add a pin of ${mm(f.diameterMm)}, ${mm(-f.xMm)} behind the front`;
     }
     case "add-piece": {
-      const { role, lengthMm, material } = mend.piece;
+      const { role, lengthMm, material } = fix.piece;
       const name = materialById(material)?.name ?? material;
       return `Add a ${PIECE_WORDS[role].toLowerCase()} of ${name}, ${mm(lengthMm)}, out of the length of the last piece`;
     }
     case "handle-length":
-      return `Handle ${mm(mend.mm)} long, what is drilled through it moved along`;
+      return `Handle ${mm(fix.mm)} long, what is drilled through it moved along`;
     case "unglue":
       return "Leave out the glue round the tang, and pins through it";
     case "pull":
-      return pullWords(mend, mm);
+      return pullWords(fix, mm);
   }
 }
 
-function pullWords(
-  { lever, amount }: Extract<Mend, { kind: "pull" }>,
-  mm: (value: number) => string,
-): string {
+function pullWords({ lever, amount }: Extract<Fix, { kind: "pull" }>, mm: (value: number) => string): string {
   const name = leverWords(lever);
   if (lever.includes(":")) return name;
   if (lever === "holes") return `${name}: ${amount} more`;

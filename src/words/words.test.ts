@@ -46,12 +46,12 @@ describe("words", () => {
     }
   });
 
-  it("say of each rule of the trade what it is called, why it is kept, and what mends it", () => {
+  it("say of each rule of the trade what it is called, why it is kept, and what fixes it", () => {
     const names = new Set<string>();
     for (const rule of TRADE_RULES) {
-      const { name, why, mend } = RULE_WORDS[rule];
+      const { name, why, fix } = RULE_WORDS[rule];
       expect(why, rule).toMatch(/^[A-Z].*\.$/);
-      expect(mend, rule).toMatch(/^[A-Z].*\.$/);
+      expect(fix, rule).toMatch(/^[A-Z].*\.$/);
       names.add(name);
     }
     expect(names.size, "no two are called the same").toBe(TRADE_RULES.length);

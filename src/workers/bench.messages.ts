@@ -15,7 +15,7 @@ import type { Spread } from "@/core/tune/spread";
 export interface BenchService {
   /** A knife file's content, checked: for files whose shapes would hold up a page. */
   open(bytes: Uint8Array): KnifeReading;
-  /** The trade's rules over the design; a quick review leaves out mends that cost many weighings. */
+  /** The trade's rules over the design; a quick review leaves out fixes that cost many weighings. */
   review(design: Design, quick: boolean): Review;
   /** Everything to measure, drill, cut and mix for it. */
   fit(design: Design): FitSheet;

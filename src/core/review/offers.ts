@@ -4,8 +4,8 @@ import { refusalOf } from "../design/refusal";
 import type { Design } from "../design/schema";
 import { type Figures, figuresOf } from "../tune/effects";
 import { faultsOf } from "../weigh/faults";
-import { applyMend } from "./mends";
-import type { Change, Finding, Found, Mend, Offer } from "./types";
+import { applyFix } from "./fixes";
+import type { Change, Finding, Fix, Found, Offer } from "./types";
 
 /** What a knife has against it: by what is said of what, and by how much it misses its limit. */
 type Misses = ReadonlyMap<string, number>;
@@ -14,7 +14,7 @@ type Misses = ReadonlyMap<string, number>;
 const WORSE_SHARE = 0.02;
 const WORSE_BY = 0.02;
 
-/** Finds what stands against a design, without mends. */
+/** Finds what stands against a design, without fixes. */
 export type FindingsOf = (design: Design) => readonly Finding[];
 
 const keyOf = ({ rule, subject }: Pick<Finding, "rule" | "subject">) => `${rule} ${subject}`;
@@ -31,7 +31,7 @@ function missesOf(findings: readonly Finding[]): Misses {
 }
 
 /**
- * Tries every mend that a finding may have on the whole review: it is offered where it takes its finding away, brings no
+ * Tries every fix that a finding may have on the whole review: it is offered where it takes its finding away, brings no
  * other and makes none worse, can be built and kept, and leaves alone what is locked or was measured.
  */
 export class Trials {
@@ -49,20 +49,20 @@ export class Trials {
     this.now = figuresOf(design);
   }
 
-  /** The mends of a finding that hold, each with what it sets and does. */
+  /** The fixes of a finding that hold, each with what it sets and does. */
   offers(finding: Found): Offer[] {
     const known = new Set<string>();
-    return finding.candidates.flatMap((mend) => {
-      const said = JSON.stringify(mend);
+    return finding.candidates.flatMap((fix) => {
+      const said = JSON.stringify(fix);
       if (known.has(said)) return [];
       known.add(said);
-      return this.tried(finding, mend) ?? [];
+      return this.tried(finding, fix) ?? [];
     });
   }
 
-  private tried(finding: Found, mend: Mend): Offer | null {
+  private tried(finding: Found, fix: Fix): Offer | null {
     const { design, now } = this;
-    const next = applyMend(design, mend);
+    const next = applyFix(design, fix);
     if (next === design || !now || refusalOf(next)) return null;
     if (!keepsLocks(design, next) || !keepsMeasured(design, next)) return null;
     if (faultsOf(next).some((f) => f.severity === "error" || !this.faults.has(keyOf(f)))) return null;
@@ -75,18 +75,18 @@ export class Trials {
     const then = figuresOf(next);
     if (!then) return null;
     return {
-      mend,
-      changes: changesOf(design, mend),
+      fix,
+      changes: changesOf(design, fix),
       massG: then.massG - now.massG,
       balanceMm: then.balanceMm - now.balanceMm,
     };
   }
 }
 
-/** The numbers that a mend sets, where it does no more than that. */
-function changesOf(design: Design, mend: Mend): Change[] {
-  if (mend.kind !== "set") return [];
-  return mend.changes.flatMap(({ path, value }) => {
+/** The numbers that a fix sets, where it does no more than that. */
+function changesOf(design: Design, fix: Fix): Change[] {
+  if (fix.kind !== "set") return [];
+  return fix.changes.flatMap(({ path, value }) => {
     const from = valueAt(design, path);
     return typeof from === "number" && from !== value ? [{ path, from, to: value }] : [];
   });

@@ -4,7 +4,7 @@ import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { type Design, designSchema, type Fastener } from "../design/schema";
 import { newFastener } from "../fasteners/registry";
 import { checkDesign } from "../validity/checkDesign";
-import { applyMend } from "./mends";
+import { applyFix } from "./fixes";
 import { limitIn, RULES, reviewDesign } from "./reviewDesign";
 import { end, fitted, hidden, inWood, pinAt, pins, sound, stickOf, TRIPS, withStick } from "./trips.fixtures";
 import { TRADE_RULES } from "./types";
@@ -32,25 +32,25 @@ describe("the trade's rules", () => {
     expect(rulesOf(design)).toContain(rule);
   });
 
-  it.each(Object.entries(TRIPS))("%s: its mend mends it and breaks nothing", (rule, design) => {
+  it.each(Object.entries(TRIPS))("%s: its fix takes it away and breaks nothing", (rule, design) => {
     for (const f of reviewDesign(design).findings.filter((g) => g.rule === rule)) {
-      for (const { mend } of f.mends ?? []) {
-        const mended = applyMend(design, mend);
-        expect(designSchema.safeParse(mended).success).toBe(true);
-        expect(checkDesign(mended).filter((g) => g.severity === "error")).toEqual([]);
-        const left = reviewDesign(mended, true).findings.filter(
+      for (const { fix } of f.fixes ?? []) {
+        const fixed = applyFix(design, fix);
+        expect(designSchema.safeParse(fixed).success).toBe(true);
+        expect(checkDesign(fixed).filter((g) => g.severity === "error")).toEqual([]);
+        const left = reviewDesign(fixed, true).findings.filter(
           (g) => g.rule === rule && g.subject === f.subject,
         );
-        expect(left, JSON.stringify(mend)).toEqual([]);
+        expect(left, JSON.stringify(fix)).toEqual([]);
       }
     }
   });
 
-  it("can mend at least what a move, a length or a size mends", () => {
-    const mendable = Object.entries(TRIPS).filter(([rule, design]) =>
-      reviewDesign(design).findings.some((f) => f.rule === rule && f.mends && f.mends.length > 0),
+  it("can fix at least what a move, a length or a size fixes", () => {
+    const fixable = Object.entries(TRIPS).filter(([rule, design]) =>
+      reviewDesign(design).findings.some((f) => f.rule === rule && f.fixes && f.fixes.length > 0),
     );
-    expect(mendable.map(([rule]) => rule)).toEqual(
+    expect(fixable.map(([rule]) => rule)).toEqual(
       expect.arrayContaining([
         "wall-in-wood",
         "edge-in-wood",
@@ -77,17 +77,17 @@ describe("the trade's rules", () => {
     );
   });
 
-  it("a tang peened over wood is mended by a plate, which takes its length from the wood", () => {
+  it("a tang peened over wood is fixed by a plate, which takes its length from the wood", () => {
     const design = inWood(
       withStick({ hole: newBlockHole("broached", stickOf(hidden)) }, end("peened", {})),
       "walnut-black",
     );
     const f = reviewDesign(design).findings.find((g) => g.rule === "peened-on-soft")!;
-    expect(f.mends?.[0].mend.kind).toBe("add-piece");
-    const mended = applyMend(design, f.mends![0].mend);
-    expect(rulesOf(mended)).not.toContain("peened-on-soft");
-    if (mended.handle.kind !== "stack") throw new Error("no pieces");
-    expect(mended.handle.pieces.map((p) => p.role)).toEqual(["block", "butt-plate"]);
+    expect(f.fixes?.[0].fix.kind).toBe("add-piece");
+    const fixed = applyFix(design, f.fixes![0].fix);
+    expect(rulesOf(fixed)).not.toContain("peened-on-soft");
+    if (fixed.handle.kind !== "stack") throw new Error("no pieces");
+    expect(fixed.handle.pieces.map((p) => p.role)).toEqual(["block", "butt-plate"]);
   });
 
   it("look at what a pin goes through: in a steel bolster it may stand nearer to the edge, and be peened", () => {
@@ -140,13 +140,13 @@ describe("the trade's rules", () => {
       for (const f of reviewDesign(design).findings) {
         for (const value of [f.measured, f.limit])
           if (value !== null) expect(Number.isFinite(value), f.rule).toBe(true);
-        for (const { mend } of f.mends ?? [])
-          expect(designSchema.safeParse(applyMend(design, mend)).success, f.rule).toBe(true);
+        for (const { fix } of f.fixes ?? [])
+          expect(designSchema.safeParse(applyFix(design, fix)).success, f.rule).toBe(true);
       }
     }
   });
 
   it("leave a design alone whose subject is gone", () => {
-    expect(applyMend(sound, { kind: "set", changes: [{ path: "tang.nowhere.xMm", value: 1 }] })).toBe(sound);
+    expect(applyFix(sound, { kind: "set", changes: [{ path: "tang.nowhere.xMm", value: 1 }] })).toBe(sound);
   });
 });

@@ -39,7 +39,7 @@ export function limitIn(design: Design, rule: TradeRule): number {
   return design.fitUp.limits[rule] ?? RULES.find((r) => r.code === rule)?.limit ?? 0;
 }
 
-/** What the rules find, worked out without trying any mend. */
+/** What the rules find, worked out without trying any fix. */
 function findingsOf(design: Design): readonly Finding[] {
   const context = ruleContext(design, (rule) => limitIn(design, rule), true);
   return RULES.flatMap((rule) => rule.check(context)).map(plain);
@@ -51,7 +51,7 @@ function plain({ candidates: _, ...finding }: Found): Finding {
 
 /**
  * Holds a design that can be built against the rules of the trade. What its maker has accepted stands apart. A quick
- * review offers no mends: each has to be tried, which costs a review of its own.
+ * review offers no fixes: each has to be tried, which costs a review of its own.
  */
 export function reviewDesign(design: Design, quick = false): Review {
   const context = ruleContext(design, (rule) => limitIn(design, rule), quick);
@@ -65,7 +65,7 @@ export function reviewDesign(design: Design, quick = false): Review {
       .filter((f) => reasonFor(f) === undefined)
       .map(
         (f): Finding =>
-          quick || f.candidates.length === 0 ? plain(f) : { ...plain(f), mends: trials().offers(f) },
+          quick || f.candidates.length === 0 ? plain(f) : { ...plain(f), fixes: trials().offers(f) },
       )
       .sort((a, b) => rank(a) - rank(b)),
     accepted: all.flatMap((f) => {

@@ -17,7 +17,7 @@ export function tuneReviewed(
   return tune(design, target, findingsBeside(design), allowed, limits);
 }
 
-/** What a change brings that the knife did not have: findings of the rules, without mends. */
+/** What a change brings that the knife did not have: findings of the rules, without fixes. */
 function findingsBeside(before: Design): (after: Design) => Finding[] {
   const key = (f: Finding) => `${f.rule} ${f.subject}`;
   let had: Set<string> | null = null;

@@ -63,32 +63,32 @@ interface Named {
 
 /** A fault, or what a rule of the trade found. */
 export interface Finding extends FindingOf<FindingRule>, Named {
-  /** What would mend it: each was tried, and leaves the review better. None of a fault, or where nothing good is known. */
-  readonly mends?: readonly Offer[];
+  /** What would fix it: each was tried, and leaves the review better. None of a fault, or where nothing good is known. */
+  readonly fixes?: readonly Offer[];
 }
 
-/** What a rule found, with all that might mend it. */
+/** What a rule found, with all that might fix it. */
 export interface Found extends FindingOf<TradeRule>, Named {
-  readonly candidates: readonly Mend[];
+  readonly candidates: readonly Fix[];
 }
 
-/** One value that a mend changes: where, from what to what. */
+/** One value that a fix changes: where, from what to what. */
 export interface Change {
   readonly path: string;
   readonly from: number;
   readonly to: number;
 }
 
-/** A mend that was tried: what it sets, and what it does to weight (g) and balance (mm). */
+/** A fix that was tried: what it sets, and what it does to weight (g) and balance (mm). */
 export interface Offer {
-  readonly mend: Mend;
+  readonly fix: Fix;
   readonly changes: readonly Change[];
   readonly massG: number;
   readonly balanceMm: number;
 }
 
-/** A change that mends a finding, as data: applied by `applyMend`, undone like any edit. */
-export type Mend =
+/** A change that fixes a finding, as data: applied by `applyFix`, undone like any edit. */
+export type Fix =
   | { readonly kind: "set"; readonly changes: readonly { readonly path: string; readonly value: number }[] }
   | { readonly kind: "replace-fastener"; readonly fastener: Fastener }
   | { readonly kind: "add-fastener"; readonly fastener: Fastener }

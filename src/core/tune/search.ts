@@ -193,7 +193,7 @@ export function search(
   for (let round = 0; round < ROUNDS; round++) {
     const need = needOf(now);
     if (miss(need) === 0) break;
-    // What was outside once stays watched, so that mending one does not spoil the other.
+    // What was outside once stays watched, so that fixing one does not spoil the other.
     watched = { balance: watched.balance || need.b !== 0, mass: watched.mass || need.m !== 0 };
     const moves = movesFor(slopes, amounts, need, watched, strategy);
     let tried: Amounts = new Map([...amounts, ...moves.map((m) => [m.lever.id, m.to] as const)]);

@@ -2,7 +2,7 @@
 import { Button, Text } from "@chakra-ui/react";
 import { memo } from "react";
 import { useStore } from "zustand";
-import type { Finding, Mend } from "@/core/review/types";
+import type { Finding, Fix } from "@/core/review/types";
 import { lengthUnitName, printLength, printLengthBare, printMass, type UnitSystem } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { balanceWords } from "@/words/balance";
@@ -12,7 +12,7 @@ import { color } from "../theme";
 import { useLonger } from "../useLonger";
 import { useSteady } from "../useSteady";
 import { useBench, useBenchState, useDesign, useReport, useReview, useWeighing } from "./BenchContext";
-import { useMend } from "./useMend";
+import { useFix } from "./useFix";
 
 /** Longer than a weighing usually takes, ms. */
 const USUALLY_MS = 300;
@@ -134,14 +134,14 @@ function Failure({ says }: { says: string }) {
   );
 }
 
-/** What stands against the knife, in a line each; what can be mended at once has a button for it. */
+/** What stands against the knife, in a line each; what can be fixed at once has a button for it. */
 const FindingLines = memo(function FindingLines() {
   const units = useUnits();
   const found = useBenchState((s) => s.weighed.weighing?.findings);
   const review = useReview();
-  const mend = useMend();
-  const mendNow = useSteady((f: Finding, how: Mend) => {
-    if (review) void mend(review.of, f, how);
+  const fix = useFix();
+  const fixNow = useSteady((f: Finding, how: Fix) => {
+    if (review) void fix(review.of, f, how);
   });
   if (!found) return null;
   const trade = review?.findings.filter((f) => f.severity === "warning") ?? [];
@@ -156,11 +156,11 @@ const FindingLines = memo(function FindingLines() {
           finding={f}
           says={findingWords(f, units)}
           fix={
-            review && f.mends?.[0]
-              ? { says: offerWords(f.mends[0], review.of, units), does: effectWords(f.mends[0], units) }
+            review && f.fixes?.[0]
+              ? { says: offerWords(f.fixes[0], review.of, units), does: effectWords(f.fixes[0], units) }
               : null
           }
-          onMend={mendNow}
+          onFix={fixNow}
         />
       ))}
       {notes > 0 && (
@@ -177,13 +177,13 @@ interface FindingLineProps {
   readonly says: string;
   /** What the first of its fixes sets, and does. */
   readonly fix: { readonly says: string; readonly does: string } | null;
-  readonly onMend: (finding: Finding, mend: Mend) => void;
+  readonly onFix: (finding: Finding, fix: Fix) => void;
 }
 
-/** One finding; drawn again only when it says something else or is mended otherwise. */
+/** One finding; drawn again only when it says something else or is fixed otherwise. */
 const FindingLine = memo(
-  function FindingLine({ finding, says, fix, onMend }: FindingLineProps) {
-    const offer = finding.mends?.[0];
+  function FindingLine({ finding, says, fix, onFix }: FindingLineProps) {
+    const offer = finding.fixes?.[0];
     return (
       <Text color={finding.severity === "error" ? "fault" : "warn"} fontSize="sm" lineHeight="1.3">
         <b>{finding.severity === "error" ? "Cannot be built: " : "Look again: "}</b>
@@ -198,7 +198,7 @@ const FindingLine = memo(
             whiteSpace="normal"
             h="auto"
             textAlign="start"
-            onClick={() => onMend(finding, offer.mend)}
+            onClick={() => onFix(finding, offer.fix)}
           >
             Fix: {fix.says}
           </Button>
@@ -211,7 +211,7 @@ const FindingLine = memo(
     a.finding.severity === b.finding.severity &&
     a.fix?.says === b.fix?.says &&
     a.fix?.does === b.fix?.does &&
-    JSON.stringify(a.finding.mends) === JSON.stringify(b.finding.mends),
+    JSON.stringify(a.finding.fixes) === JSON.stringify(b.finding.fixes),
 );
 
 interface FigureProps {

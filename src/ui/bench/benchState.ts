@@ -137,7 +137,7 @@ export function createBench(
 
       const review = async () => {
         const asked = design();
-        // At once what stands against it; then, a moment later, what would mend it: each fix is tried first.
+        // At once what stands against it; then, a moment later, what would fix it: each fix is tried first.
         for (const quick of [true, false]) {
           const answer = await asker.ask((s) => s.review(asked, quick));
           if (!answer.ok || asked !== design() || state.getState().dragging) return;

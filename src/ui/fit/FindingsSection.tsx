@@ -10,11 +10,11 @@ import { findingWords, isTradeRule } from "@/words/findings";
 import { effectWords, offerWords } from "@/words/offers";
 import { RULE_WORDS, ruleUnitWords } from "@/words/rules";
 import { useBench, useDesign, useReview, useWeighing } from "../bench/BenchContext";
-import { useMend } from "../bench/useMend";
+import { useFix } from "../bench/useFix";
 import { ShareField } from "../fields/ShareField";
 import { Note, Section } from "./Section";
 
-/** What stands against the knife: why, how to mend it, by one click where it can be worked out; what was accepted. */
+/** What stands against the knife: why, how to fix it, by one click where it can be worked out; what was accepted. */
 export function FindingsSection() {
   const { edit } = useBench();
   const weighing = useWeighing();
@@ -76,7 +76,7 @@ const SEVERITY_TINT = { error: "fault", warning: "warn", note: "graphite" } as c
 function OneFinding({ finding: f, of }: { finding: Finding; of: Design | null }) {
   const { edit } = useBench();
   const units = useUnits();
-  const mend = useMend();
+  const fix = useFix();
   const [reason, setReason] = useState<string | null>(null);
   const words = isTradeRule(f.rule) ? RULE_WORDS[f.rule] : null;
   const rule = RULES.find((r) => r.code === f.rule);
@@ -96,12 +96,12 @@ function OneFinding({ finding: f, of }: { finding: Finding; of: Design | null })
       <Text>{findingWords(f, units)}</Text>
       {words && (
         <Note>
-          {words.why} {words.mend} <i>{rule?.source}</i>
+          {words.why} {words.fix} <i>{rule?.source}</i>
         </Note>
       )}
       {of &&
-        f.mends?.map((offer) => (
-          <Flex key={JSON.stringify(offer.mend)} gap="2" mt="1.5" align="center" wrap="wrap">
+        f.fixes?.map((offer) => (
+          <Flex key={JSON.stringify(offer.fix)} gap="2" mt="1.5" align="center" wrap="wrap">
             <Button
               size="xs"
               whiteSpace="normal"
@@ -109,7 +109,7 @@ function OneFinding({ finding: f, of }: { finding: Finding; of: Design | null })
               minH="6"
               py="1"
               textAlign="start"
-              onClick={() => void mend(of, f, offer.mend)}
+              onClick={() => void fix(of, f, offer.fix)}
             >
               <Wrench /> Fix: {offerWords(offer, of, units)}
             </Button>

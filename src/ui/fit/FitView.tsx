@@ -66,7 +66,7 @@ export function FitView() {
           <FindingsSection />
           {!sound && (
             <Text color="fault">
-              There is nothing to fit until the design can be built: mend what the findings name first.
+              There is nothing to fit until the design can be built: fix what the findings name first.
             </Text>
           )}
           {sound && failed && (

@@ -2,7 +2,7 @@
 import { act, screen, waitFor, within } from "@testing-library/react";
 import { userEvent } from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
-import { applyMend } from "@/core/review/mends";
+import { applyFix } from "@/core/review/fixes";
 import { reviewDesign } from "@/core/review/reviewDesign";
 import { drawn, TRIPS } from "@/core/review/trips.fixtures";
 import type { Finding, TradeRule } from "@/core/review/types";
@@ -15,7 +15,7 @@ import { FindingsSection } from "./FindingsSection";
 
 const PATIENCE = { timeout: 20_000 };
 
-/** The card that says a finding; the mend of one that costs many weighings is on it a moment later. */
+/** The card that says a finding; the fix of one that costs many weighings is on it a moment later. */
 async function cardOf({ rule, subject, ...finding }: Finding): Promise<HTMLElement> {
   const says = findingWords({ rule, subject, ...finding }, "metric");
   return waitFor(() => {
@@ -23,7 +23,7 @@ async function cardOf({ rule, subject, ...finding }: Finding): Promise<HTMLEleme
     const mine = cards.find((c) => c.textContent?.includes(says));
     if (!mine) throw new Error(`nothing says "${says}"`);
     const fixes = within(mine).queryAllByRole("button", { name: /^Fix: / });
-    if (fixes.length !== (finding.mends?.length ?? 0)) throw new Error("its fixes are not there");
+    if (fixes.length !== (finding.fixes?.length ?? 0)) throw new Error("its fixes are not there");
     return mine;
   }, PATIENCE);
 }
@@ -34,11 +34,11 @@ describe("every fix that is worked out is offered, and done by its button", () =
     if (!finding) throw new Error("not found");
     const { design: now, session } = await onBench(design, <FindingsSection />);
     const card = await cardOf(finding);
-    for (const offer of finding.mends ?? []) {
+    for (const offer of finding.fixes ?? []) {
       const name = `Fix: ${offerWords(offer, design, "metric")}`;
       expect(card.textContent).toContain(effectWords(offer, "metric"));
       await userEvent.click(within(await cardOf(finding)).getByRole("button", { name }));
-      expect(now()).toEqual(applyMend(design, offer.mend));
+      expect(now()).toEqual(applyFix(design, offer.fix));
       session.undo();
       expect(now()).toEqual(design);
     }
@@ -49,7 +49,7 @@ describe("a fix of a state that the knife has left", () => {
   it("still says what it meant, and is not done to what is there now", async () => {
     const design = TRIPS["bolt-engagement"];
     const finding = reviewDesign(design).findings.find((f) => f.rule === "bolt-engagement");
-    if (!finding?.mends?.[0]) throw new Error("nothing is offered");
+    if (!finding?.fixes?.[0]) throw new Error("nothing is offered");
     const { design: now, session } = await onBench(
       design,
       <>
@@ -57,7 +57,7 @@ describe("a fix of a state that the knife has left", () => {
         <ReadoutBar />
       </>,
     );
-    const name = `Fix: ${offerWords(finding.mends[0], design, "metric")}`;
+    const name = `Fix: ${offerWords(finding.fixes[0], design, "metric")}`;
     const fix = within(await cardOf(finding)).getByRole("button", { name });
     act(() => {
       session.getState().edit("Remove fasteners", (d) => {

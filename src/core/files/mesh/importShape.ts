@@ -56,7 +56,7 @@ export type ShapeReading =
   | ShapeFailure;
 
 /**
- * Reads an STL or a 3MF file as one closed shape in mm, mended where that is safe, and says what was done. Refuses
+ * Reads an STL or a 3MF file as one closed shape in mm, repaired where that is safe, and says what was done. Refuses
  * what is oversized, no mesh, open, or beyond the size of a knife. `unit` overrides the file's and the guess.
  */
 export function importShape(

@@ -4,7 +4,7 @@ import type { Seat } from "../../fit/seats";
 import { downToTenth, upToTenth } from "../../number";
 import { lineAt } from "../../solids/line";
 import { ROUNDING } from "../../tolerances";
-import type { Found, Mend } from "../types";
+import type { Fix, Found } from "../types";
 import { found, PRACTICE, type Rule, type RuleContext } from "./context";
 
 const placeOf = (design: Design, id: string) => {
@@ -13,7 +13,7 @@ const placeOf = (design: Design, id: string) => {
   return { index, f, at: { x: f.xMm, y: f.yMm } };
 };
 
-const setOne = (path: string, value: number): Mend => ({ kind: "set", changes: [{ path, value }] });
+const setOne = (path: string, value: number): Fix => ({ kind: "set", changes: [{ path, value }] });
 
 /** The surface over the centre plane at a seat, the lower of both sides. */
 function lowest(s: Seat): number {
@@ -51,7 +51,7 @@ function seatRule(
             items: c.namesOf(f.id),
             measured,
             limit: least,
-            mends: betterSeats(c, s, f).map((seat) => setOne(`fasteners.${index}.seatMm`, seat)),
+            fixes: betterSeats(c, s, f).map((seat) => setOne(`fasteners.${index}.seatMm`, seat)),
           }),
         ];
       }),
@@ -75,14 +75,14 @@ const engaged: Rule = {
           items: c.namesOf(f.id),
           measured: s.engagedMm,
           limit: wanted,
-          mend: longerScrew(f, index, wanted - s.engagedMm, wanted),
+          fix: longerScrew(f, index, wanted - s.engagedMm, wanted),
         }),
       ];
     }),
 };
 
 /** A screw, nut or insert longer by what is missing, where there is room for it. */
-function longerScrew(f: Fastener, index: number, missing: number, wanted: number): Mend | null {
+function longerScrew(f: Fastener, index: number, missing: number, wanted: number): Fix | null {
   const more = kindOf(f).moreThread(f, missing, wanted);
   if (!more) return null;
   const changes = Object.entries(more).flatMap(([field, value]) =>
@@ -118,7 +118,7 @@ function insertRule(
             items: c.namesOf(f.id),
             measured,
             limit: c.limit(code),
-            mend: setOne(`fasteners.${index}.${inserted.field}`, value),
+            fix: setOne(`fasteners.${index}.${inserted.field}`, value),
           }),
         ];
       });
@@ -145,7 +145,7 @@ const proud: Rule = {
           items: c.namesOf(f.id),
           measured,
           limit: c.limit("bolt-head-proud"),
-          mend: deeper > 0.3 ? setOne(`fasteners.${index}.seatMm`, deeper) : null,
+          fix: deeper > 0.3 ? setOne(`fasteners.${index}.seatMm`, deeper) : null,
         }),
       ];
     }),

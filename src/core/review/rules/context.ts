@@ -11,7 +11,7 @@ import { type ItemName, itemNames } from "../../layout/itemNames";
 import { type Layout, layoutOf } from "../../layout/layout";
 import { lazily } from "../../layout/remembered";
 import type { FindingSeverity } from "../../validity/types";
-import type { Found, Mend, TradeRule } from "../types";
+import type { Fix, Found, TradeRule } from "../types";
 
 /** What the rules share of one design: worked out once, when first asked for. */
 export interface RuleContext {
@@ -28,7 +28,7 @@ export interface RuleContext {
   readonly walls: () => readonly Wall[];
   /** A rule's limit: the maker's, or the usual one. */
   readonly limit: (rule: TradeRule) => number;
-  /** Whether mends that cost many weighings are left out. */
+  /** Whether fixes that cost many weighings are left out. */
   readonly quick: boolean;
 }
 
@@ -52,7 +52,7 @@ export function ruleContext(
   };
 }
 
-/** Takes down what a rule found, and what might mend it. */
+/** Takes down what a rule found, and what might fix it. */
 export function found(
   rule: TradeRule,
   severity: FindingSeverity,
@@ -65,11 +65,11 @@ export function found(
     size?: Found["size"];
     items?: readonly ItemName[];
     part?: PartKey;
-    mend?: Mend | null;
-    mends?: readonly (Mend | null)[];
+    fix?: Fix | null;
+    fixes?: readonly (Fix | null)[];
   } = {},
 ): Found {
-  const { at, subject, measured, limit, mend, mends, ...named } = more;
+  const { at, subject, measured, limit, fix, fixes, ...named } = more;
   return {
     rule,
     severity,
@@ -78,7 +78,7 @@ export function found(
     measured: measured ?? null,
     limit: limit ?? null,
     ...named,
-    candidates: [...(mends ?? []), mend].flatMap((m) => m ?? []),
+    candidates: [...(fixes ?? []), fix].flatMap((m) => m ?? []),
   };
 }
 

@@ -2,7 +2,7 @@ import { guardSlot } from "../../fit/guardSlot";
 import { downToTenth } from "../../number";
 import { endKindOf } from "../../tangEnds/registry";
 import { ROUNDING, SAME_PLACE_MM } from "../../tolerances";
-import type { Found, Mend } from "../types";
+import type { Fix, Found } from "../types";
 import { found, PRACTICE, type Rule } from "./context";
 
 const pass: Rule = {
@@ -16,7 +16,7 @@ const pass: Rule = {
     const over = Math.max(slot.behind.heightMm - slot.heightMm, slot.behind.thicknessMm - slot.thicknessMm);
     if (over <= limit("guard-cannot-pass") + SAME_PLACE_MM) return [];
     const { tang } = design;
-    const mend: Mend | null =
+    const fix: Fix | null =
       tang.kind === "full"
         ? null
         : {
@@ -34,7 +34,7 @@ const pass: Rule = {
         at: { x: slot.behind.atMm, y: slot.yMm },
         measured: over,
         limit: limit("guard-cannot-pass"),
-        mend: nutted ? null : mend,
+        fix: nutted ? null : fix,
       }),
     ];
   },
@@ -59,7 +59,7 @@ const covers: Rule = {
         at: { x: 0, y: slot.yMm },
         measured: least,
         limit: limit("shoulder-covers-slot"),
-        mend:
+        fix:
           lower >= 1
             ? {
                 kind: "set",
@@ -90,7 +90,7 @@ const gap: Rule = {
         at: { x: -layout.guardMm / 2, y: 0 },
         measured,
         limit: limit("slot-gap"),
-        mend: {
+        fix: {
           kind: "set",
           changes: [
             {

@@ -56,7 +56,7 @@ const hand: Rule = {
       found("handle-short-for-hand", "warning", {
         measured: grip,
         limit: wanted,
-        mend: { kind: "handle-length", mm: upToTenth(reach + wanted - grip) + 0.1 },
+        fix: { kind: "handle-length", mm: upToTenth(reach + wanted - grip) + 0.1 },
       }),
     ];
   },
@@ -123,7 +123,7 @@ const bevel: Rule = {
         at: { x: c.layout.frontX, y: 0 },
         measured: left.leftMm,
         limit: c.limit("bevel-lost"),
-        mend: {
+        fix: {
           kind: "set",
           changes: [{ path: "handle.frontBevel.lengthMm", value: upToTenth(c.limit("bevel-lost")) }],
         },
@@ -187,7 +187,7 @@ const overpressed: Rule = {
           part: { kind: "piece", sort: p.role, id: p.id, ...pieceNaming(c.design, i) },
           measured: p.pressedShare,
           limit,
-          mend: {
+          fix: {
             kind: "set",
             changes: [
               { path: `handle.pieces.${i}.pressedShare`, value: USUAL_PRESS },
@@ -222,7 +222,7 @@ const washers: Rule = {
           subject: p.id,
           measured: p.pressedShare,
           limit: c.limit("washers-unpressed"),
-          mend: {
+          fix: {
             kind: "set",
             changes: [
               { path: `handle.pieces.${i}.pressedShare`, value: pressedShare },
@@ -281,7 +281,7 @@ const thin: Rule = {
               part,
               measured: thickMm,
               limit: least,
-              mend: { kind: "set", changes: [{ path, value: Math.max(0.3, upToTenth(least)) }] },
+              fix: { kind: "set", changes: [{ path, value: Math.max(0.3, upToTenth(least)) }] },
             }),
           ],
     );
@@ -311,7 +311,7 @@ const cutShort: Rule = {
           part: { kind: "piece", sort: p.role, id: p.id, ...pieceNaming(c.design, i) },
           measured,
           limit: c.limit("shape-cut-short"),
-          mend: { kind: "set", changes: [{ path: `handle.pieces.${i}.lengthMm`, value: lengthMm }] },
+          fix: { kind: "set", changes: [{ path: `handle.pieces.${i}.lengthMm`, value: lengthMm }] },
         }),
       ];
     });

@@ -28,7 +28,7 @@ const peened: Rule = {
           subject: id,
           items: c.namesOf(f.id),
           part: soft.key,
-          mend: { kind: "replace-fastener", fastener },
+          fix: { kind: "replace-fastener", fastener },
         }),
       ];
     });
@@ -63,7 +63,7 @@ function peenedTang(design: Design): Found[] {
     found("peened-on-soft", "warning", {
       at: { x: buttX, y: tang.yMm },
       subject: last.id,
-      mend: fits ? { kind: "add-piece", at: handle.pieces.length, piece, trim } : null,
+      fix: fits ? { kind: "add-piece", at: handle.pieces.length, piece, trim } : null,
     }),
   ];
 }

@@ -7,7 +7,7 @@ import { roundTo } from "../../number";
 import { type Toughness, toughnessOf } from "../../stock/working";
 import { ROUNDING, SAME_PLACE_MM } from "../../tolerances";
 import { MM_PER_INCH } from "../../units/length";
-import type { Found, Mend } from "../types";
+import type { Fix, Found } from "../types";
 import { found, PRACTICE, type Rule, type RuleContext } from "./context";
 
 const EDGE_RULES = { wood: "edge-in-wood", laminate: "edge-in-laminate", metal: "edge-in-metal" } as const;
@@ -47,7 +47,7 @@ interface Wanted {
   readonly behindMm?: number;
 }
 
-/** How far a mend looks for a better place, mm; by half a millimetre close by, farther off by whole ones. */
+/** How far a fix looks for a better place, mm; by half a millimetre close by, farther off by whole ones. */
 const REACH_MM = 16;
 const CLOSE_MM = 5;
 
@@ -87,7 +87,7 @@ function betterPlace(c: RuleContext, bore: Bore, wanted: Wanted) {
   return null;
 }
 
-function moveTo(design: Design, id: string, to: { x: number; y: number } | null): Mend | null {
+function moveTo(design: Design, id: string, to: { x: number; y: number } | null): Fix | null {
   if (!to) return null;
   const pin = design.fasteners.findIndex((f) => f.id === id);
   const hole = holesOf(design).findIndex((h) => h.id === id);
@@ -112,7 +112,7 @@ const INCH_RODS_MM = [1 / 16, 3 / 32, 1 / 8, 5 / 32, 3 / 16, 1 / 4, 5 / 16].map(
 const SAME_ROD_MM = 0.03;
 
 /** The thickest rod of the same series that is no thicker than so much, in a pin's place; nothing of what is no plain rod. */
-function thinnerPin(design: Design, f: Fastener, mostMm: number): Mend | null {
+function thinnerPin(design: Design, f: Fastener, mostMm: number): Fix | null {
   if (!kindOf(f).plainRod) return null;
   const inch = INCH_RODS_MM.some((d) => Math.abs(d - f.diameterMm) < SAME_ROD_MM);
   const value = (inch ? INCH_RODS_MM : METRIC_RODS_MM).filter((d) => d <= mostMm + ROUNDING).pop();
@@ -145,7 +145,7 @@ function edgeRuleOf(kind: Toughness, limit: number): Rule {
             part: part.key,
             measured,
             limit: c.limit(code),
-            mends: [
+            fixes: [
               bore ? moveTo(c.design, f.id, betterPlace(c, bore, wanted)) : null,
               thinnerPin(c.design, f, distance / c.limit(code)),
             ],
@@ -155,7 +155,7 @@ function edgeRuleOf(kind: Toughness, limit: number): Rule {
   };
 }
 
-/** What a bore needs to its edge when a web's mend moves it. */
+/** What a bore needs to its edge when a web's fix moves it. */
 function edgeNeed(c: RuleContext, id: string, diameterMm: number): number {
   const f = c.design.fasteners.find((o) => o.id === id);
   if (f) return Math.max(c.limit(edgeRuleAt(c, id)) * f.diameterMm, diameterMm / 2 + 1);
@@ -190,7 +190,7 @@ const webs: Rule = {
           items: c.namesOf(near.id, bore.id),
           measured: web,
           limit,
-          mend: moveTo(c.design, bore.id, betterPlace(c, bore, wanted)),
+          fix: moveTo(c.design, bore.id, betterPlace(c, bore, wanted)),
         }),
       ];
     }),
@@ -222,7 +222,7 @@ const tangEdge: Rule = {
           items: c.namesOf(f.id),
           measured: web,
           limit,
-          mend: bore ? moveTo(c.design, f.id, betterPlace(c, bore, wanted)) : null,
+          fix: bore ? moveTo(c.design, f.id, betterPlace(c, bore, wanted)) : null,
         }),
       ];
     });
@@ -266,7 +266,7 @@ function farRule(code: "far-from-front" | "far-from-butt"): Rule {
           subject: nearest?.id,
           measured,
           limit,
-          mend: fits
+          fix: fits
             ? {
                 kind: "add-fastener",
                 fastener: { kind: "pin", id, xMm: place.x, yMm: place.y, diameterMm: d, material },
@@ -305,7 +305,7 @@ const holeRim: Rule = {
           items: c.namesOf(h.id),
           measured: rim,
           limit,
-          mend: bore ? moveTo(c.design, h.id, betterPlace(c, bore, wanted)) : null,
+          fix: bore ? moveTo(c.design, h.id, betterPlace(c, bore, wanted)) : null,
         }),
       ];
     });
@@ -342,7 +342,7 @@ const frontHoles: Rule = {
             items: c.namesOf(h.id),
             measured,
             limit: c.limit("hole-in-front-fifth"),
-            mend: bore ? moveTo(c.design, h.id, betterPlace(c, bore, wanted)) : null,
+            fix: bore ? moveTo(c.design, h.id, betterPlace(c, bore, wanted)) : null,
           }),
         ];
       }),

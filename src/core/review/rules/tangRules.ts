@@ -11,10 +11,10 @@ import { downToTenth, roundTo, upToTenth } from "../../number";
 import { toughnessOf } from "../../stock/working";
 import { endKindOf } from "../../tangEnds/registry";
 import { engagementOf } from "../../units/screws";
-import type { Mend } from "../types";
+import type { Fix } from "../types";
 import { found, PRACTICE, type Rule, type RuleContext } from "./context";
 
-const set = (...changes: { path: string; value: number }[]): Mend => ({ kind: "set", changes });
+const set = (...changes: { path: string; value: number }[]): Fix => ({ kind: "set", changes });
 
 /** The walls that are of a kind of material, and the thinnest of them. */
 function wallRule(code: "wall-in-wood" | "wall-in-laminate" | "wall-in-metal", limit: number): Rule {
@@ -33,7 +33,7 @@ function wallRule(code: "wall-in-wood" | "wall-in-laminate" | "wall-in-metal", l
           subject: wall.material,
           measured: wall.wallMm,
           limit: c.limit(code),
-          mend: c.quick ? null : thickerWall(c, kind, c.limit(code)),
+          fix: c.quick ? null : thickerWall(c, kind, c.limit(code)),
         }),
       ];
     },
@@ -41,7 +41,7 @@ function wallRule(code: "wall-in-wood" | "wall-in-laminate" | "wall-in-metal", l
 }
 
 /** The tang moved up or down to the middle of its handle if that is enough, else thinner by as much as it takes. */
-function thickerWall(c: RuleContext, kind: string, wantedMm: number): Mend | null {
+function thickerWall(c: RuleContext, kind: string, wantedMm: number): Fix | null {
   const { tang } = c.design;
   if (tang.kind === "full") return null;
   const wallOf = (design: Design) =>
@@ -99,7 +99,7 @@ const short: Rule = {
         at: { x: -tang.lengthMm, y: tang.yMm },
         measured,
         limit: c.limit("tang-short-in-handle"),
-        mend: set({
+        fix: set({
           path: "tang.lengthMm",
           value: upToTenth(reach * Math.max(2 / 3, c.limit("tang-short-in-handle"))),
         }),
@@ -121,7 +121,7 @@ const sharp: Rule = {
         at: { x: 0, y: tang.yMm + tang.frontHeightMm / 2 },
         measured: tang.shoulderRadiusMm,
         limit: c.limit("shoulder-sharp"),
-        mend: set({ path: "tang.shoulderRadiusMm", value: Math.min(15, c.limit("shoulder-sharp")) }),
+        fix: set({ path: "tang.shoulderRadiusMm", value: Math.min(15, c.limit("shoulder-sharp")) }),
       }),
     ];
   },
@@ -141,14 +141,14 @@ const stress: Rule = {
         at: { x: 0, y: 0 },
         measured: ratio,
         limit,
-        mend: strongerTang(c.design, limit),
+        fix: strongerTang(c.design, limit),
       }),
     ];
   },
 };
 
 /** A bar higher at its front by as much as it takes; a rounder shoulder first. */
-function strongerTang(design: Design, limit: number): Mend | null {
+function strongerTang(design: Design, limit: number): Fix | null {
   const { tang } = design;
   if (tang.kind === "full") return null;
   for (const shoulderRadiusMm of [1, 1.5, 2, 3].filter((r) => r > tang.shoulderRadiusMm)) {
@@ -184,7 +184,7 @@ const engagement: Rule = {
         subject: hardware,
         measured: held.engagedMm,
         limit: wanted,
-        mend: set({ path: `tang.end.${held.field}`, value: upToTenth(wanted) }),
+        fix: set({ path: `tang.end.${held.field}`, value: upToTenth(wanted) }),
       }),
     ];
   },
@@ -203,7 +203,7 @@ const forGood: Rule = {
     return [
       found("held-for-good", "warning", {
         at: pin ? { x: pin.xMm, y: pin.yMm } : { x: -design.tang.lengthMm / 2, y: design.tang.yMm },
-        mend: { kind: "unglue" },
+        fix: { kind: "unglue" },
       }),
     ];
   },

@@ -5,7 +5,7 @@ import { type Figures, figuresOf } from "../../tune/effects";
 import { leversOf } from "../../tune/levers";
 import { slopesAt, trialsOf } from "../../tune/search";
 import { cheapSets, type Target } from "../../tune/sets";
-import type { Found, Mend } from "../types";
+import type { Fix, Found } from "../types";
 import { found, type Rule } from "./context";
 
 /** Levers that are tried one by one, and corrections of each. */
@@ -16,7 +16,7 @@ const CORRECTIONS = 3;
 type Miss = (f: Figures) => number;
 
 /** The single lever that brings a figure into its window with the least change, or null of none. */
-function bringBack(design: Design, now: Figures, target: Target, miss: Miss): Mend | null {
+function bringBack(design: Design, now: Figures, target: Target, miss: Miss): Fix | null {
   const trial = trialsOf(design);
   const slopes = slopesAt(trial, leversOf(design), new Map(), now);
   const single = cheapSets(slopes, target, now, "least-change").filter((set) => set.length === 1);
@@ -72,7 +72,7 @@ const target: Rule = {
           subject,
           measured: value,
           limit: off < 0 ? window.low : window.high,
-          mend: quick ? null : bringBack(design, now, aim, miss),
+          fix: quick ? null : bringBack(design, now, aim, miss),
         }),
       ];
     });

@@ -1,6 +1,6 @@
 "use client";
 import { Input, Text, Textarea } from "@chakra-ui/react";
-import { useState } from "react";
+import { type ChangeEvent, useRef, useState } from "react";
 import type { Job, KnifeState } from "@/core/design/schema";
 import { STATE_WORDS } from "@/words/job";
 import { ChoiceField } from "../../fields/ChoiceField";
@@ -29,10 +29,14 @@ export function NotesStep() {
   const { edit } = useBench();
   const job = useDesign((d) => d.job);
   const notes = useDesign((d) => d.notes);
-  const change = (label: string, part: Partial<Job>) =>
-    edit(label, (d) => {
-      Object.assign(d.job, part);
-    });
+  const change = (label: string, part: Partial<Job>, gesture?: string) =>
+    edit(
+      label,
+      (d) => {
+        Object.assign(d.job, part);
+      },
+      gesture ? { gesture } : {},
+    );
   const come = (state: KnifeState) => {
     // The day that it came so far, unless one was said already.
     const begunOn = state === "planned" ? job.begunOn : (job.begunOn ?? today());
@@ -59,18 +63,13 @@ export function NotesStep() {
           label="Customer"
           value={job.customer}
           most={MOST.customer}
-          onChange={(customer) => change("Change customer", { customer })}
+          onChange={(customer, gesture) => change("Change customer", { customer }, gesture)}
         />
         {DAYS.map(([key, label]) => (
           <FieldRow key={key} label={label}>
-            <Input
-              size="sm"
-              bg="ground"
-              type="date"
-              value={job[key] ?? ""}
-              onChange={(e) =>
-                change(`Change the day: ${label.toLowerCase()}`, { [key]: e.target.value || null })
-              }
+            <Day
+              value={job[key]}
+              onChange={(day) => change(`Change the day: ${label.toLowerCase()}`, { [key]: day })}
             />
           </FieldRow>
         ))}
@@ -91,10 +90,14 @@ export function NotesStep() {
           value={notes}
           most={MOST.notes}
           lines
-          onChange={(text) =>
-            edit("Change notes", (d) => {
-              d.notes = text;
-            })
+          onChange={(text, gesture) =>
+            edit(
+              "Change notes",
+              (d) => {
+                d.notes = text;
+              },
+              { gesture },
+            )
           }
         />
       </Group>
@@ -102,51 +105,60 @@ export function NotesStep() {
   );
 }
 
-/** A text that is taken when it is left; Escape takes back what was typed. */
+/** A text that is kept as it is written; one stay in it is one step of undo. */
 function Written(props: {
   label: string;
   value: string;
   most: number;
   lines?: boolean;
-  onChange: (text: string) => void;
+  onChange: (text: string, gesture: string) => void;
 }) {
   const { label, value, most, lines, onChange } = props;
-  const [typed, setTyped] = useState<string | null>(null);
-  const leave = () => {
-    if (typed !== null && typed !== value) onChange(typed);
-    setTyped(null);
-  };
+  const stay = useRef(0);
   const shared = {
     size: "sm",
     bg: "ground",
     maxLength: most,
-    value: typed ?? value,
-    onBlur: leave,
+    value,
+    onFocus: () => {
+      stay.current++;
+    },
+    onChange: (e: ChangeEvent<HTMLInputElement | HTMLTextAreaElement>) =>
+      onChange(e.target.value, `${label} ${stay.current}`),
   } as const;
-  if (lines)
-    return (
-      <Textarea
-        {...shared}
-        aria-label={label}
-        rows={9}
-        lineHeight="1.4"
-        placeholder="Whatever is to be remembered of this knife"
-        onChange={(e) => setTyped(e.target.value)}
-        onKeyDown={(e) => {
-          if (e.key === "Escape") setTyped(null);
-        }}
-      />
-    );
-  return (
+  return lines ? (
+    <Textarea
+      {...shared}
+      aria-label={label}
+      rows={9}
+      lineHeight="1.4"
+      placeholder="Whatever is to be remembered of this knife"
+    />
+  ) : (
     <FieldRow label={label} wide>
-      <Input
-        {...shared}
-        onChange={(e) => setTyped(e.target.value)}
-        onKeyDown={(e) => {
-          if (e.key === "Enter") leave();
-          if (e.key === "Escape") setTyped(null);
-        }}
-      />
+      <Input {...shared} />
     </FieldRow>
+  );
+}
+
+/** A day: taken once its year is whole, for typing "2026" passes through the years 2, 20 and 202. */
+function Day({ value, onChange }: { value: string | null; onChange: (day: string | null) => void }) {
+  const [typed, setTyped] = useState<string | null>(null);
+  return (
+    <Input
+      size="sm"
+      bg="ground"
+      type="date"
+      min="1900-01-01"
+      max="2999-12-31"
+      value={typed ?? value ?? ""}
+      onChange={(e) => {
+        const day = e.target.value;
+        const whole = day === "" || (day >= "1900" && day < "3");
+        setTyped(whole ? null : day);
+        if (whole) onChange(day || null);
+      }}
+      onBlur={() => setTyped(null)}
+    />
   );
 }

@@ -6,7 +6,7 @@ import { type Design, designSchema, type Fastener } from "../design/schema";
 import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
 import { figuresOf } from "../tune/effects";
 import { checkDesign } from "../validity/checkDesign";
-import { applyMend } from "./mends";
+import { applyFix } from "./fixes";
 import { RULES, reviewDesign } from "./reviewDesign";
 import { inWood, pinAt, pins, sound, TRIPS } from "./trips.fixtures";
 
@@ -45,25 +45,25 @@ const standing = (design: Design) =>
     .findings.filter((f) => f.severity !== "note" || f.rule === "outside-target")
     .map((f) => `${f.rule} ${f.subject}`);
 
-describe("what is offered to mend a finding", () => {
-  it.each(cases)("%s: mends it, and leaves nothing worse", (_, design) => {
+describe("what is offered to fix a finding", () => {
+  it.each(cases)("%s: fixes it, and leaves nothing worse", (_, design) => {
     const before = standing(design);
-    for (const { rule, subject, mends } of reviewDesign(design).findings) {
-      for (const { mend, massG, balanceMm } of mends ?? []) {
+    for (const { rule, subject, fixes } of reviewDesign(design).findings) {
+      for (const { fix, massG, balanceMm } of fixes ?? []) {
         offered.add(rule);
-        const why = `${rule} ${subject} ${JSON.stringify(mend)}`;
-        const mended = applyMend(design, mend);
-        expect(mended, why).not.toBe(design);
-        expect(designSchema.safeParse(mended).success, why).toBe(true);
-        expect(errorsOf(mended), why).toEqual([]);
-        const after = standing(mended);
+        const why = `${rule} ${subject} ${JSON.stringify(fix)}`;
+        const fixed = applyFix(design, fix);
+        expect(fixed, why).not.toBe(design);
+        expect(designSchema.safeParse(fixed).success, why).toBe(true);
+        expect(errorsOf(fixed), why).toEqual([]);
+        const after = standing(fixed);
         expect(after, why).not.toContain(`${rule} ${subject}`);
         expect(
           after.filter((f) => !before.includes(f)),
           why,
         ).toEqual([]);
         // What it says that it does, it does.
-        const [then, now] = [figuresOf(mended), figuresOf(design)];
+        const [then, now] = [figuresOf(fixed), figuresOf(design)];
         expect(massG, why).toBeCloseTo((then?.massG ?? 0) - (now?.massG ?? 0), 6);
         expect(balanceMm, why).toBeCloseTo((then?.balanceMm ?? 0) - (now?.balanceMm ?? 0), 6);
         // What was measured stays, and what is locked.
@@ -72,8 +72,8 @@ describe("what is offered to mend a finding", () => {
             const [, id, key] = /#([^.]+)\.(\w+)$/.exec(lock) ?? [];
             return id ? d.fasteners.find((f) => f.id === id)?.[key as "xMm"] : valueAt(d, lock);
           });
-        expect(lockedOf(mended), why).toEqual(lockedOf(design));
-        if (design.blade.measured) expect(mended.blade, why).toEqual(design.blade);
+        expect(lockedOf(fixed), why).toEqual(lockedOf(design));
+        if (design.blade.measured) expect(fixed.blade, why).toEqual(design.blade);
       }
     }
   });
@@ -85,7 +85,7 @@ describe("what is offered to mend a finding", () => {
   it("is none of what its maker has locked, and tells what it sets from what", () => {
     const design = TRIPS["edge-in-wood"];
     const of = (d: Design) => reviewDesign(d).findings.find((f) => f.rule === "edge-in-wood");
-    const offers = of(design)?.mends ?? [];
+    const offers = of(design)?.fixes ?? [];
     expect(offers.map((o) => o.changes.map((c) => c.path.replace(/^.*\./, "")))).toEqual([
       ["yMm"],
       ["diameterMm"],
@@ -93,10 +93,10 @@ describe("what is offered to mend a finding", () => {
     expect(offers[1].changes[0]).toEqual({ path: "fasteners.0.diameterMm", from: 4, to: 3 });
     const lock = markOf(design, "fasteners.0.diameterMm");
     expect(lock).toBe("fasteners.#pin-1.diameterMm");
-    const locked = of({ ...design, locked: [lock] })?.mends ?? [];
+    const locked = of({ ...design, locked: [lock] })?.fixes ?? [];
     expect(locked).toEqual(offers.slice(0, 1));
     const all = [lock, "fasteners.#pin-1.yMm", "fasteners.#pin-1.xMm"];
-    expect(of({ ...design, locked: all })?.mends).toEqual([]);
+    expect(of({ ...design, locked: all })?.fixes).toEqual([]);
   });
 
   it("keeps to rods that are sold, of the series that the pin is of", () => {
@@ -106,7 +106,7 @@ describe("what is offered to mend a finding", () => {
       const f = reviewDesign(pins(wood, pin, ...sound.fasteners.slice(1))).findings.find(
         (g) => g.rule === "edge-in-wood" && g.subject === "pin-1",
       );
-      const offer = f?.mends?.find((o) => o.changes.some((c) => c.path.endsWith("diameterMm")));
+      const offer = f?.fixes?.find((o) => o.changes.some((c) => c.path.endsWith("diameterMm")));
       return offer?.changes[0].to;
     };
     // The edge is 4.9 mm away, twice the diameter: of a quarter of an inch 3/32 is left, of six millimetres two and a half.

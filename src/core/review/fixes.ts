@@ -3,34 +3,34 @@ import { putAt } from "../design/path";
 import type { Design } from "../design/schema";
 import { stretchedHandle } from "../layout/handleLengths";
 import { withLevers } from "../tune/effects";
-import type { Mend } from "./types";
+import type { Fix } from "./types";
 
-/** The design with a mend applied. One whose subject is gone changes nothing. */
-export function applyMend(design: Design, mend: Mend): Design {
-  switch (mend.kind) {
+/** The design with a fix applied. One whose subject is gone changes nothing. */
+export function applyFix(design: Design, fix: Fix): Design {
+  switch (fix.kind) {
     case "set": {
       const next = structuredClone(design);
-      return mend.changes.every(({ path, value }) => putAt(next, path, value)) ? next : design;
+      return fix.changes.every(({ path, value }) => putAt(next, path, value)) ? next : design;
     }
     case "replace-fastener":
       return {
         ...design,
-        fasteners: design.fasteners.map((f) => (f.id === mend.fastener.id ? mend.fastener : f)),
+        fasteners: design.fasteners.map((f) => (f.id === fix.fastener.id ? fix.fastener : f)),
       };
     case "add-fastener":
-      return { ...design, fasteners: [...design.fasteners, mend.fastener] };
+      return { ...design, fasteners: [...design.fasteners, fix.fastener] };
     case "add-piece": {
       if (design.handle.kind !== "stack") return design;
-      const { index, lengthMm } = mend.trim;
+      const { index, lengthMm } = fix.trim;
       const pieces = design.handle.pieces.map((p, i) => (i === index ? { ...p, lengthMm } : p));
-      pieces.splice(mend.at, 0, mend.piece);
+      pieces.splice(fix.at, 0, fix.piece);
       return { ...design, handle: { ...design.handle, pieces } };
     }
     case "handle-length":
-      return stretchedHandle(design, mend.mm);
+      return stretchedHandle(design, fix.mm);
     case "unglue":
       return unglued(design);
     case "pull":
-      return withLevers(design, new Map([[mend.lever, mend.amount]])) ?? design;
+      return withLevers(design, new Map([[fix.lever, fix.amount]])) ?? design;
   }
 }

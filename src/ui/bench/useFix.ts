@@ -1,19 +1,19 @@
 "use client";
 import type { Design } from "@/core/design/schema";
-import type { Finding, Mend } from "@/core/review/types";
+import type { Finding, Fix } from "@/core/review/types";
 import { isTradeRule } from "@/words/findings";
 import { RULE_WORDS } from "@/words/rules";
 import { notices } from "../shell/notice";
 import { useBench } from "./BenchContext";
 
 /**
- * Mends a finding of a design in one step, which undo takes back; of another state than the present one it would mean
- * something else, and is not done. What it takes to mend is fetched with the first.
+ * Fixes a finding of a design in one step, which undo takes back; of another state than the present one it would mean
+ * something else, and is not done. What it takes to fix is fetched with the first.
  */
-export function useMend(): (of: Design, f: Finding, mend: Mend) => Promise<void> {
+export function useFix(): (of: Design, f: Finding, fix: Fix) => Promise<void> {
   const { edit, session } = useBench();
-  return async (of, f, mend) => {
-    const { applyMend } = await import("@/core/review/mends");
+  return async (of, f, fix) => {
+    const { applyFix } = await import("@/core/review/fixes");
     if (session.getState().design !== of) {
       notices.info({
         title: "Not fixed",
@@ -23,7 +23,7 @@ export function useMend(): (of: Design, f: Finding, mend: Mend) => Promise<void>
     }
     const name = isTradeRule(f.rule) ? RULE_WORDS[f.rule].name.toLowerCase() : "finding";
     edit(`Fix ${name}`, (d) => {
-      Object.assign(d, applyMend(of, mend));
+      Object.assign(d, applyFix(of, fix));
     });
   };
 }
