@@ -107,15 +107,19 @@ describe("autosave", () => {
   it("keeps the state that changes are measured from, and that is there again when the knife is opened", async () => {
     const { record, session, autosave } = await opened();
     spine(session, 6);
-    await autosave.save(160.2, -23);
+    await autosave.setReference(160.2, -23);
     spine(session, 7);
     await autosave.flush();
     autosave.dispose();
     const kept = await knife(record.id);
-    expect(kept?.saved).toMatchObject({ massG: 160.2, balanceMm: -23, design: { blade: { spineMm: 6 } } });
+    expect(kept?.reference).toMatchObject({
+      massG: 160.2,
+      balanceMm: -23,
+      design: { blade: { spineMm: 6 } },
+    });
     expect(kept?.design.blade.spineMm).toBe(7);
     const again = createAutosave(createSession(kept!.design), kept!);
-    expect(again.getState().saved?.massG).toBe(160.2);
+    expect(again.getState().reference?.massG).toBe(160.2);
     again.dispose();
   });
 

@@ -1,7 +1,7 @@
 import { liveQuery } from "dexie";
 import { createStore } from "zustand/vanilla";
 import type { Design } from "@/core/design/schema";
-import { db, type KnifeRecord, type SavedState } from "./db";
+import { db, type KnifeRecord, type Reference } from "./db";
 import { createHistory, type KeptTimeline } from "./history";
 import {
   addKnife,
@@ -19,7 +19,7 @@ import { storage, watched } from "./storage";
 
 export interface AutosaveState {
   readonly status: "kept" | "keeping" | "conflict" | "unreadable" | "deleted" | "failed";
-  readonly saved: SavedState | null;
+  readonly reference: Reference | null;
   /** What another tab wrote while this one had changes of its own. */
   readonly theirs: KnifeRecord | null;
   /** What stands in the database now, where this tab cannot read it. */
@@ -43,7 +43,7 @@ export function createAutosave(
 ) {
   const store = createStore<AutosaveState>(() => ({
     status: "kept",
-    saved: record.saved,
+    reference: record.reference,
     theirs: null,
     damaged: null,
     adopted: 0,
@@ -61,24 +61,24 @@ export function createAutosave(
   const unwritten = () => session.getState().design !== written;
 
   /** Writes the present state with the steps that led to it, where there is need to. Throws where the database does. */
-  async function write(saved?: SavedState | null): Promise<void> {
+  async function write(reference?: Reference | null): Promise<void> {
     const { status } = store.getState();
     if (status === "conflict" || status === "deleted" || status === "unreadable") return;
     const timeline = session.timeline();
     const { design } = timeline.now;
     const steps = history.changes(timeline);
     // What was undone before it was written changes no design, but the steps that can be redone.
-    if (saved === undefined && !unwritten() && steps.put.length + steps.drop.length === 0) {
+    if (reference === undefined && !unwritten() && steps.put.length + steps.drop.length === 0) {
       if (status !== "kept") store.setState({ status: "kept" });
       return;
     }
-    const result = await writeDesign(record.id, design, revision, saved, steps);
+    const result = await writeDesign(record.id, design, revision, reference, steps);
     lastWrite = Date.now();
     if (result.ok) {
       steps.settle();
       revision = result.record.revision;
       written = design;
-      store.setState({ status: unwritten() ? "keeping" : "kept", saved: result.record.saved });
+      store.setState({ status: unwritten() ? "keeping" : "kept", reference: result.record.reference });
     } else if (result.code === "deleted") store.setState({ status: "deleted" });
     else if (result.code === "unreadable") store.setState({ status: "unreadable", damaged: result.damaged });
     else store.setState({ status: "conflict", theirs: result.theirs });
@@ -95,18 +95,18 @@ export function createAutosave(
    * Writes what is unwritten. What fails is held in memory, said, and tried again by itself. Answers whether the present
    * state is in the database.
    */
-  async function flush(saved?: SavedState | null): Promise<boolean> {
+  async function flush(reference?: Reference | null): Promise<boolean> {
     if (timer) clearTimeout(timer);
     timer = null;
     pending++;
-    const done = await watched(key, session.getState().design.name, () => inTurn(() => write(saved)));
+    const done = await watched(key, session.getState().design.name, () => inTurn(() => write(reference)));
     pending--;
     lastWrite = Date.now();
     if (!done) {
       const { design } = session.getState();
-      const state = saved === undefined ? store.getState().saved : saved;
-      holdUnwritten({ ...record, design, revision, updatedAt: Date.now(), saved: state });
-      store.setState({ status: "failed", saved: state });
+      const state = reference === undefined ? store.getState().reference : reference;
+      holdUnwritten({ ...record, design, revision, updatedAt: Date.now(), reference: state });
+      store.setState({ status: "failed", reference: state });
     }
     return done && store.getState().status !== "failed" && !unwritten();
   }
@@ -149,7 +149,12 @@ export function createAutosave(
     revision = theirs.revision;
     written = theirs.design;
     session.getState().adopt("Change from another tab", theirs.design);
-    store.setState((s) => ({ status: "kept", saved: theirs.saved, theirs: null, adopted: s.adopted + 1 }));
+    store.setState((s) => ({
+      status: "kept",
+      reference: theirs.reference,
+      theirs: null,
+      adopted: s.adopted + 1,
+    }));
   }
 
   if (written === null) void flush();
@@ -157,7 +162,7 @@ export function createAutosave(
   return Object.assign(store, {
     flush,
     /** Makes the present state the one that changes are measured from. */
-    save: (massG: number | null, balanceMm: number | null) =>
+    setReference: (massG: number | null, balanceMm: number | null) =>
       flush({ design: session.getState().design, massG, balanceMm, at: Date.now() }),
     /** Ends a conflict with the other tab's state. */
     takeTheirs: () => {
@@ -180,8 +185,8 @@ export function createAutosave(
     putBack: async () => {
       revision += 1;
       written = session.getState().design;
-      const { saved } = store.getState();
-      await putRecord({ ...record, design: written, revision, updatedAt: Date.now(), saved });
+      const { reference } = store.getState();
+      await putRecord({ ...record, design: written, revision, updatedAt: Date.now(), reference });
       store.setState({ status: "kept" });
     },
     /** Leaves alone what cannot be read, and keeps this tab's state as a knife of its own. Answers its id. */

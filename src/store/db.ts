@@ -3,7 +3,7 @@ import type { Design } from "@/core/design/schema";
 import { switchableFactory, switchableKeyRange } from "./factory";
 
 /** A state that the maker chose to keep, to measure later changes against. */
-export interface SavedState {
+export interface Reference {
   readonly design: Design;
   readonly massG: number | null;
   readonly balanceMm: number | null;
@@ -29,6 +29,7 @@ interface KnifeFields {
 }
 
 export interface StoredKnife extends KnifeFields, StoredDesign {
+  /** Its reference, as it lies there: what the field is called is older than that word. */
   readonly saved: unknown;
 }
 
@@ -36,7 +37,7 @@ export interface StoredKnife extends KnifeFields, StoredDesign {
 export interface KnifeRecord extends KnifeFields {
   /** The working state, written at every edit. */
   readonly design: Design;
-  readonly saved: SavedState | null;
+  readonly reference: Reference | null;
 }
 
 interface VariantFields {

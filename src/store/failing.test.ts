@@ -91,7 +91,7 @@ describe("while the database takes nothing", () => {
     spine(first, 5);
     expect(await autosave.flush()).toBe(false);
     expect(autosave.getState().status).toBe("failed");
-    expect(await autosave.save(160, -20), "a save is not said to be one").toBe(false);
+    expect(await autosave.setReference(160, -20), "a reference is not said to be one").toBe(false);
     autosave.dispose();
 
     const again = await openKnife(record.id);

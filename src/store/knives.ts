@@ -1,8 +1,8 @@
 import { nanoid } from "nanoid";
 import type { Design } from "@/core/design/schema";
-import { db, type KnifeRecord, type SavedState, type StoredKnife } from "./db";
+import { db, type KnifeRecord, type Reference, type StoredKnife } from "./db";
 import { NO_STEPS, type StepChanges } from "./history";
-import { type Damaged, type Reading, readKnifeRecord, readSaved, sealed } from "./reading";
+import { type Damaged, type Reading, readKnifeRecord, readReference, sealed } from "./reading";
 import { giveUpWaiting, ready, watched } from "./storage";
 
 export type WriteResult =
@@ -20,8 +20,8 @@ const unwritten = new Map<string, KnifeRecord>();
 /** Those of them that never were in the database: that they are not there does not mean that another tab deleted them. */
 const neverWritten = new Set<string>();
 
-function stored({ design, saved, ...rest }: KnifeRecord): StoredKnife {
-  return { ...rest, ...sealed(design), saved: saved && { ...saved, ...sealed(saved.design) } };
+function stored({ design, reference, ...rest }: KnifeRecord): StoredKnife {
+  return { ...rest, ...sealed(design), saved: reference && { ...reference, ...sealed(reference.design) } };
 }
 
 /** A change on the rack gives way to other tabs so often. */
@@ -110,7 +110,7 @@ export async function addKnife(design: Design, createdAt = Date.now()): Promise<
     revision: 1,
     createdAt,
     updatedAt: createdAt,
-    saved: null,
+    reference: null,
   };
   neverWritten.add(record.id);
   await putRecord(record);
@@ -119,14 +119,14 @@ export async function addKnife(design: Design, createdAt = Date.now()): Promise<
 
 /**
  * Replaces a knife's design if nobody wrote since `baseRevision`; otherwise changes nothing and answers what is
- * there now. `saved`, when given, replaces the saved state too; `steps` are those of its history that changed. Throws
+ * there now. `reference`, when given, replaces the reference too; `steps` are those of its history that changed. Throws
  * where the database does.
  */
 export async function writeDesign(
   id: string,
   design: Design,
   baseRevision: number,
-  saved?: SavedState | null,
+  reference?: Reference | null,
   steps: StepChanges = NO_STEPS,
 ): Promise<WriteResult> {
   await ready();
@@ -142,7 +142,10 @@ export async function writeDesign(
       ...sealedDesign,
       revision: baseRevision + 1,
       updatedAt: Date.now(),
-      saved: saved === undefined ? (now?.saved ?? null) : saved && { ...saved, ...sealed(saved.design) },
+      saved:
+        reference === undefined
+          ? (now?.saved ?? null)
+          : reference && { ...reference, ...sealed(reference.design) },
     };
     await db.knives.put(record);
     await db.steps.bulkDelete(steps.drop.map((at): [string, number] => [id, at]));
@@ -153,7 +156,10 @@ export async function writeDesign(
   if (written.code === "written") {
     unwritten.delete(id);
     neverWritten.delete(id);
-    return { ok: true, record: { ...written.record, design, saved: await readSaved(written.record.saved) } };
+    return {
+      ok: true,
+      record: { ...written.record, design, reference: await readReference(written.record.saved) },
+    };
   }
   const reading = await readKnifeRecord(written.theirs);
   if (!reading.ok) return { ok: false, code: "unreadable", damaged: reading.damaged };

@@ -3,7 +3,7 @@ import { DESIGN_VERSION } from "@/core/design/version";
 import type { Problem } from "@/core/files/knife/read";
 import { isRecord } from "@/core/isRecord";
 import { checksumOf } from "./checksum";
-import type { KnifeRecord, SavedState, StoredDesign, StoredKnife, StoredVariant, VariantRecord } from "./db";
+import type { KnifeRecord, Reference, StoredDesign, StoredKnife, StoredVariant, VariantRecord } from "./db";
 
 /** Why a record of the database could not be read. */
 export type DamageReason =
@@ -96,13 +96,13 @@ export async function readKnifeRecord(stored: StoredKnife): Promise<Reading<Knif
     revision: Number.isInteger(revision) ? revision : 1,
     createdAt: Number.isFinite(createdAt) ? createdAt : 0,
     updatedAt: Number.isFinite(updatedAt) ? updatedAt : 0,
-    saved: await readSaved(stored.saved),
+    reference: await readReference(stored.saved),
   };
   return { ok: true, record };
 }
 
 /** The state to measure changes from; none where it cannot be read. */
-export async function readSaved(saved: unknown): Promise<SavedState | null> {
+export async function readReference(saved: unknown): Promise<Reference | null> {
   if (!isRecord(saved)) return null;
   // It may be older than the knife: it names its own version, or is read as what it looks like.
   const version = typeof saved.version === "number" ? saved.version : undefined;

@@ -103,7 +103,7 @@ describe("databases as earlier versions wrote them", () => {
     });
     const record = await readBack("old");
     expect(record.design).toEqual(reading.design);
-    expect(record.saved).toEqual({ design: reading.design, massG: 1, balanceMm: 2, at: 3 });
+    expect(record.reference).toEqual({ design: reading.design, massG: 1, balanceMm: 2, at: 3 });
 
     const session = createSession(record.design);
     const autosave = createAutosave(session, record);
@@ -113,7 +113,7 @@ describe("databases as earlier versions wrote them", () => {
     const kept = await db.knives.get("old");
     expect(kept).toMatchObject({ revision: 8, version: DESIGN_VERSION, design: { blade: { spineMm: 3.3 } } });
     expect(kept?.checksum).toBe(checksumOf(kept?.design));
-    expect((await readBack("old")).saved?.design, "the old saved state is still read").toEqual(
+    expect((await readBack("old")).reference?.design, "the old reference is still read").toEqual(
       reading.design,
     );
   });

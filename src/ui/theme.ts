@@ -119,7 +119,7 @@ const config = defineConfig({
       bg: "sheet",
       borderTopWidth: "1px",
     },
-    ".readout-findings": { flex: "1", minWidth: "0", maxHeight: "92px", overflowY: "auto" },
+    ".readout-findings": { flex: "1", minWidth: "0", maxHeight: "40vh", overflowY: "auto" },
     "[data-old] .figure-value, [data-old] .figure-below": { opacity: 0.5 },
     // A lock shows where it is locked, and where it can be: under the pointer or by the keyboard.
     ".lock-toggle": { opacity: 0, minWidth: "5", height: "5", color: "graphite" },
@@ -143,6 +143,9 @@ const config = defineConfig({
     ".strip-bar:focus-visible": { outline: "none" },
     ".range": { width: "full", height: "20px", accentColor: "var(--chakra-colors-ink)", cursor: "pointer" },
     // A link that stands for its whole row.
+    ".pick-target": { cursor: "pointer", outline: "none" },
+    ".pick-target:focus-visible": { stroke: "ink", strokeWidth: "2.5px" },
+    "*, *::before, *::after": { _motionReduce: { transitionDuration: "0.01ms !important" } },
     ".row-link::after": { content: '""', position: "absolute", inset: 0 },
   },
   theme: {

@@ -34,9 +34,11 @@ export interface Asked<T> {
   readonly answer: T | null;
   /** The question about the present design found no answer: the worker failed at it. */
   readonly failed: boolean;
+  /** The question about the present design is not answered yet. */
+  readonly asking: boolean;
 }
 
-const NOTHING = { answer: null, failed: false };
+const NOTHING = { answer: null, failed: false, asking: false };
 
 /**
  * Asks one question of a worker when the design has rested since it changed; shows the last answer meanwhile. Null asks
@@ -52,11 +54,12 @@ export function useAsked<T>(
   useEffect(() => {
     if (!design) return setAsked(NOTHING);
     let wanted = true;
+    setAsked((before) => ({ ...before, asking: true }));
     const timer = setTimeout(async () => {
       const answer = await client.current?.ask((s) => ask.current(s, design));
       if (!wanted || !answer) return;
-      if (answer.ok) setAsked({ answer: answer.value, failed: false });
-      else if (answer.code === "failed") setAsked((before) => ({ ...before, failed: true }));
+      if (answer.ok) setAsked({ answer: answer.value, failed: false, asking: false });
+      else if (answer.code === "failed") setAsked((before) => ({ ...before, failed: true, asking: false }));
     }, REST_MS);
     return () => {
       wanted = false;

@@ -1,12 +1,16 @@
 import type { Design } from "@/core/design/schema";
 import { lengthUnitName, printLengthBare, type UnitSystem } from "@/core/units/print";
 
-/** What stands at the datum: "the guard's front", or the handle's. */
-export function datumWords(design: Design): string {
-  return design.guard ? "the guard's front" : "the handle's front";
+/** What stands at the datum: the front of the guard, or of the handle. */
+export function datumWords({ guard }: Pick<Design, "guard">): string {
+  return `the front of the ${guard ? "guard" : "handle"}`;
 }
 
-/** Where a knife balances, in words: "23.0 mm behind the handle's front". */
+/** What the datum is, and how lengths are measured from it. */
+export const DATUM_HELP =
+  "Where the blade ends and the guard, or without one the handle, begins. Lengths along the knife are measured from here: ahead is toward the tip, behind toward the butt.";
+
+/** Where a knife balances, in words: "23.0 mm behind the front of the handle". */
 export function balanceWords(balanceMm: number, design: Design, system: UnitSystem): string {
   const size = `${printLengthBare(Math.abs(balanceMm), system)} ${lengthUnitName(system)}`;
   if (Math.abs(balanceMm) < 0.05) return `at ${datumWords(design)}`;

@@ -1,11 +1,32 @@
 import type { Finding, TradeRule } from "@/core/review/types";
 import type { UnitSystem } from "@/core/units/print";
 import { printLength, printMass } from "@/core/units/print";
-import type { FaultRule } from "@/core/validity/types";
+import type { FaultRule, FindingSeverity } from "@/core/validity/types";
 import { itemInSentence, itemWords } from "./fasteners";
 import { RULE_WORDS } from "./rules";
 
 type Say = (mm: number | null) => string;
+
+/** What kind of finding it is, before what it says. */
+export const SEVERITY_WORDS: Record<FindingSeverity, string> = {
+  error: "Cannot be built",
+  warning: "Warning",
+  note: "Note",
+};
+
+/** "1 cannot be built, 2 warnings, 1 note" */
+export function countWords(findings: readonly Finding[]): string {
+  const of = (severity: FindingSeverity) => findings.filter((f) => f.severity === severity).length;
+  const several = (n: number, one: string) => (n === 0 ? "" : n === 1 ? `1 ${one}` : `${n} ${one}s`);
+  const errors = of("error");
+  return [
+    errors > 0 ? `${errors} cannot be built` : "",
+    several(of("warning"), "warning"),
+    several(of("note"), "note"),
+  ]
+    .filter(Boolean)
+    .join(", ");
+}
 
 /** What is meant, by name: the first, or both of two that meet. */
 const itemIn = ({ items }: Finding, otherwise: string) => (items?.[0] ? itemInSentence(items[0]) : otherwise);
@@ -82,7 +103,7 @@ const WORDS: Record<FaultRule, (f: Finding, mm: Say, grams: Say) => string> = {
   "reading-over-weight": (f, _mm, grams) =>
     `The scale under one support cannot read ${grams(f.measured)}: the blade weighs ${grams(f.limit)} in all.`,
   "balance-beyond-blade": (f, mm) =>
-    `A blade that ends at ${mm(f.limit)} cannot balance at ${mm(f.measured)}. Measure again from the datum: ahead of it is plus.`,
+    `A blade that ends at ${mm(f.limit)} cannot balance at ${mm(f.measured)}. Measure again from the front of the handle: ahead of it is plus.`,
   "slot-off-tang": (f, mm) =>
     `${itemOf(f, "A slot")} breaks out of the tang by ${mm(f.measured === null ? null : -f.measured)}.`,
   "fastener-sizes": (f, mm) =>

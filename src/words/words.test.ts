@@ -20,12 +20,12 @@ import { repairWords } from "./shapes";
 describe("words", () => {
   it("say where a knife balances, from what stands at the datum", () => {
     const bare = newDesign("Sedge");
-    expect(balanceWords(-23.04, bare, "metric")).toBe("23.0 mm behind the handle's front");
+    expect(balanceWords(-23.04, bare, "metric")).toBe("23.0 mm behind the front of the handle");
     expect(balanceWords(6.8, { ...bare, guard: newGuard(bare) }, "metric")).toBe(
-      "6.8 mm ahead of the guard's front",
+      "6.8 mm ahead of the front of the guard",
     );
-    expect(balanceWords(-25.4, bare, "inch-fraction")).toBe("1 in behind the handle's front");
-    expect(balanceWords(0.01, bare, "metric")).toBe("at the handle's front");
+    expect(balanceWords(-25.4, bare, "inch-fraction")).toBe("1 in behind the front of the handle");
+    expect(balanceWords(0.01, bare, "metric")).toBe("at the front of the handle");
   });
 
   it("never speak of NaN or null in a finding, whatever was measured", () => {

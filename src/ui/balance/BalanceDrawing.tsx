@@ -5,6 +5,7 @@ import { printLength } from "@/core/units/print";
 import { dynamics } from "@/core/weigh/dynamics";
 import type { MassReport } from "@/core/weigh/report";
 import { useUnits } from "@/store/settings";
+import { datumWords } from "@/words/balance";
 import { useBench, useDesign, useSettledDesign } from "../bench/BenchContext";
 import { DragPoint } from "../bench/DragPoint";
 import { setHeld } from "../bench/points/types";
@@ -15,6 +16,9 @@ import { KnifeSide } from "../drawing/KnifeSide";
 import { type Scale, toPx } from "../drawing/path";
 import { Ruler } from "../drawing/Ruler";
 import { DrawnText } from "../drawing/Text";
+import { PickTargets } from "../sight/PickTargets";
+import { SpokenMarks } from "../sight/SpokenMarks";
+import { goToSpot } from "../sight/useSpeaks";
 import { color } from "../theme";
 
 export const WIDTH = 1100;
@@ -31,8 +35,14 @@ export function balanceScale(design: Design): Scale {
   };
 }
 
-/** The knife over its balance window, with its grip point, which can be dragged, and where a blow does not sting. */
-export function BalanceDrawing({ report, ghost }: { report: MassReport | null; ghost: Design | null }) {
+/** The knife over its balance window, with its grip point, which can be dragged, and its centre of percussion. */
+export function BalanceDrawing(props: {
+  report: MassReport | null;
+  ghost: Design | null;
+  /** What is scrolled under it. */
+  sheet: () => Element | null;
+}) {
+  const { report, ghost, sheet } = props;
   const { edit } = useBench();
   const { gripMm, balanceMm: window } = useDesign((d) => d.use);
   // Nothing but the grip point is dragged here: the knife itself need not be drawn again meanwhile.
@@ -65,8 +75,10 @@ export function BalanceDrawing({ report, ghost }: { report: MassReport | null; g
         data-testid="balance-window"
       />
       <KnifeSide design={design} scale={scale} />
+      <SpokenMarks design={design} scale={scale} />
+      <PickTargets design={design} scale={scale} onPick={(spot) => goToSpot(sheet(), spot)} />
       {ghost && (
-        <g opacity="0.45" data-testid="ghost">
+        <g opacity="0.45" pointerEvents="none" data-testid="ghost">
           <KnifeSide design={ghost} scale={scale} line={2} />
         </g>
       )}
@@ -86,7 +98,7 @@ export function BalanceDrawing({ report, ghost }: { report: MassReport | null; g
             strokeWidth="2"
           />
           <DrawnText x={x(percussion) + 9} y={scale.originY - 8} size={12}>
-            no sting
+            percussion
           </DrawnText>
         </g>
       )}
@@ -106,7 +118,7 @@ export function BalanceDrawing({ report, ghost }: { report: MassReport | null; g
         id="grip"
         at={{ x: gripMm, y: 0 }}
         scale={scale}
-        label={`Grip point: ${printLength(-gripMm, units)} behind the datum`}
+        label={`Grip point: ${printLength(-gripMm, units)} behind ${datumWords(design)}`}
         onMove={(to, gesture) =>
           edit(
             "Move grip point",

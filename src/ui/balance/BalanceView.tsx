@@ -1,6 +1,6 @@
 "use client";
 import { Box, Stack, Text } from "@chakra-ui/react";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { useDesign, useWeighing } from "../bench/BenchContext";
 import { BalanceDrawing } from "./BalanceDrawing";
 import { GhostBar } from "./GhostBar";
@@ -17,12 +17,13 @@ export function BalanceView() {
   const weighing = useWeighing();
   const [tried, setTried] = useState<Ghost | null>(null);
   const ghost = tried?.of === design ? tried : null;
+  const scroller = useRef<HTMLDivElement>(null);
   const report = weighing?.ok ? weighing.report : null;
   return (
-    <Box flex="1" minW="0" overflowY="auto" px="6" py="4" data-testid="balance-sheet">
+    <Box ref={scroller} flex="1" minW="0" overflowY="auto" px="6" py="4" data-testid="balance-sheet">
       <Stack gap="8" maxW="1180px" mx="auto">
         <Stack gap="1" position="sticky" top="-4" zIndex="2" bg="ground" pt="1">
-          <BalanceDrawing report={report} ghost={ghost?.design ?? null} />
+          <BalanceDrawing report={report} ghost={ghost?.design ?? null} sheet={() => scroller.current} />
           {ghost && <GhostBar ghost={ghost} onEnd={() => setTried(null)} />}
         </Stack>
         <TargetSection report={report} />

@@ -46,7 +46,7 @@ export function DrawnBuilds() {
           <NativeSelect.Indicator />
         </NativeSelect.Root>
         <Button size="sm" disabled={busy} onClick={() => void draw()}>
-          Draw builds at random
+          Simulate builds at random
         </Button>
         {busy && (
           <>
@@ -67,11 +67,13 @@ export function DrawnBuilds() {
           </>
         )}
       </Flex>
-      {failed && <Text color="fault">The builds could not be drawn. Nothing was changed; try it again.</Text>}
+      {failed && (
+        <Text color="fault">The builds could not be simulated. Nothing was changed; try it again.</Text>
+      )}
       {builds && (
         <>
           {answer.of !== design && <Text color="warn">The design has changed since.</Text>}
-          <Fact name={`Of ${builds.count.toLocaleString("en")} drawn, nine of ten balance between`}>
+          <Fact name={`Of ${builds.count.toLocaleString("en")} simulated, 9 of 10 balance between`}>
             {printLength(builds.balanceMm.p5, units)} and {printLength(builds.balanceMm.p95, units)}
           </Fact>
           <Fact name="and weigh between">

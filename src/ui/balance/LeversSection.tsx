@@ -1,7 +1,10 @@
 "use client";
 import { Box, Button, Text } from "@chakra-ui/react";
 import { memo, useMemo } from "react";
+import type { Design } from "@/core/design/schema";
 import { outside } from "@/core/design/uses";
+import { remembered } from "@/core/layout/remembered";
+import { type Spot, spotsOfChange } from "@/core/review/spots";
 import { ROUNDING } from "@/core/tolerances";
 import { type LeverEffect, withLevers } from "@/core/tune/effects";
 import { leversOf } from "@/core/tune/levers";
@@ -11,6 +14,7 @@ import { leverWords } from "@/words/levers";
 import { useReport, useSettledDesign } from "../bench/BenchContext";
 import { Figures, Note, Section } from "../fit/Section";
 import { color } from "../theme";
+import { UnderWay } from "../UnderWay";
 import { useAsked } from "../useAsked";
 import type { Ghost } from "./ghost";
 
@@ -19,12 +23,13 @@ export const LeversSection = memo(function LeversSection({ onTry }: { onTry: (gh
   const design = useSettledDesign();
   const units = useUnits();
   const report = useReport();
-  const { answer: levers, failed } = useAsked(report ? design : null, (s, d) => s.levers(d));
+  const { answer: levers, failed, asking } = useAsked(report ? design : null, (s, d) => s.levers(d));
   const most = Math.max(ROUNDING, ...(levers ?? []).map((l) => Math.abs(l.balanceMm)));
   const still = useMemo(() => {
     const pulled = new Set(levers?.map((l) => l.id));
     return leversOf(design).filter((l) => l.unit !== "choice" && l.high > l.low && !pulled.has(l.id));
   }, [design, levers]);
+  const spots = useMemo(() => leverSpots(design), [design]);
   const helps = (l: LeverEffect) => {
     if (!report) return false;
     const now = Math.abs(outside(report.balanceMm, design.use.balanceMm));
@@ -35,19 +40,20 @@ export const LeversSection = memo(function LeversSection({ onTry }: { onTry: (gh
     if (next) onTry({ label: stepWords(l, units), design: next, of: design });
   };
   return (
-    <Section id="levers" title="What would move it">
+    <Section id="levers" title="What each change does">
       {failed && (
         <Text color="fault">
-          The levers could not be tried. Change anything, or open the view again, to try once more.
+          The changes could not be tried. Change anything, or open the view again, to try once more.
         </Text>
       )}
-      {!levers && !failed && <Text color="graphite">Pulling every lever once …</Text>}
+      <UnderWay on={report !== null && asking} says="Trying each change once …" />
       {levers && (
         <Figures
-          label="Levers"
+          label="Changes"
           rows={levers}
           keyOf={(l) => `${l.id} ${l.amount}`}
-          none="No lever can be moved."
+          none="Nothing can be changed."
+          speaks={(l) => spots.get(l.id) ?? []}
           columns={[
             { name: "Change", of: (l) => stepWords(l, units) },
             { name: "Weight", number: true, of: (l) => signed(l.massG, (v) => printMass(v, units)) },
@@ -80,9 +86,22 @@ export const LeversSection = memo(function LeversSection({ onTry }: { onTry: (gh
           {still.map((l) => leverWords(l.id).toLowerCase()).join(", ")}.
         </Note>
       )}
-      <Note>One sensible step of each; forward is +. Steps do not add up exactly: try them.</Note>
+      <Note>One usual step of each; toward the tip is +. Steps do not add up exactly: try them.</Note>
     </Section>
   );
+});
+
+/** Which parts of the knife each lever changes, by the lever's id. */
+export const leverSpots = remembered((design: Design): ReadonlyMap<string, readonly Spot[]> => {
+  const spots = new Map<string, readonly Spot[]>();
+  for (const lever of leversOf(design)) {
+    const changes = [lever.step, -lever.step].map((by) => {
+      const next = lever.apply(design, by);
+      return next ? spotsOfChange(design, next) : [];
+    });
+    spots.set(lever.id, changes.find((c) => c.length > 0) ?? []);
+  }
+  return spots;
 });
 
 /** "Tang at the butt −0.5 mm" */

@@ -17,11 +17,13 @@ import { GRAMS_PER_OUNCE, lengthUnitName, printLength, printMass, printMeasure }
 import { dynamics, effectiveMass } from "@/core/weigh/dynamics";
 import type { MassReport } from "@/core/weigh/report";
 import { useUnits } from "@/store/settings";
+import { datumWords } from "@/words/balance";
 import { useDesign, useSettledDesign } from "../bench/BenchContext";
+import { Datum } from "../Datum";
 import { Fact, Note, Section } from "../fit/Section";
 import { color } from "../theme";
 
-/** How it moves in the hand, each figure with what it feels like. */
+/** How it handles, each figure with what it feels like. */
 export function MotionSection({ report }: { report: MassReport }) {
   const design = useDesign();
   const units = useUnits();
@@ -31,8 +33,8 @@ export function MotionSection({ report }: { report: MassReport }) {
   const settledGripMm = useSettledDesign().use.gripMm;
   const share = d.percussionMm === null ? null : d.percussionMm / L;
   return (
-    <Section id="motion" title="How it moves">
-      <Fact name="At the grip">
+    <Section id="motion" title="Handling">
+      <Fact name="Moment at the grip">
         {printMeasure("moment", d.momentNmm, units)} {d.momentNmm >= 0 ? "nose-heavy" : "handle-heavy"}
       </Fact>
       <Note>
@@ -48,17 +50,26 @@ export function MotionSection({ report }: { report: MassReport }) {
         {printMeasure("inertia", d.inertiaBalanceGmm2, units)}
       </Fact>
       <Note>Of the knife by itself: how unwilling it is to be turned in a grip right at its balance.</Note>
-      <Fact name="A blow does not sting">
-        {share === null
-          ? "the grip point is the balance point"
-          : share > 1
-            ? "beyond the tip"
-            : share < 0
-              ? "nowhere on the blade"
-              : `${printLength(d.percussionMm ?? 0, units)} ahead of the datum, ${Math.round(share * 100)} % along the blade`}
+      <Fact name="Centre of percussion">
+        {share === null ? (
+          "none: the grip point is the balance point"
+        ) : share > 1 ? (
+          "beyond the tip"
+        ) : share < 0 ? (
+          "behind the blade"
+        ) : (
+          <>
+            {printLength(d.percussionMm ?? 0, units)} ahead of <Datum />, {Math.round(share * 100)} % along
+            the blade
+          </>
+        )}
       </Fact>
-      <Note>Struck there, the blade turns about the fingers and does not jar them.</Note>
-      <Fact name="Hangs">
+      <Note>
+        {share === null || share > 1 || share < 0
+          ? "A blow anywhere on the blade jars the hand: no point of it turns about the grip."
+          : "A blow struck there does not jar the hand: the knife turns about the grip."}
+      </Note>
+      <Fact name="Centre of mass">
         {printLength(Math.abs(d.heightMm), units)} {d.heightMm < 0 ? "below" : "above"} the axis,{" "}
         {Math.abs(d.sidewaysMm) < 0.05
           ? "on the middle plane"
@@ -70,8 +81,8 @@ export function MotionSection({ report }: { report: MassReport }) {
       </Note>
       <EffectiveMassChart report={report} lengthMm={L} gripMm={settledGripMm} />
       <Note>
-        How heavy the knife feels to what it strikes, by where it strikes: most at the balance, least at the
-        tip.
+        Effective mass: how heavy the knife feels to what it strikes, by where it strikes. Most at the balance
+        point, least at the tip. The dashed line is the centre of percussion.
       </Note>
     </Section>
   );
@@ -84,10 +95,11 @@ interface ChartProps {
   gripMm: number;
 }
 
-/** How heavy the knife feels to what it strikes, along the blade, and where a blow does not sting. */
+/** Effective mass along the blade, and the centre of percussion. */
 const EffectiveMassChart = memo(function EffectiveMassChart({ report, lengthMm, gripMm }: ChartProps) {
   const units = useUnits();
   const metric = units === "metric";
+  const datum = useDesign((d) => datumWords(d));
   const [perLength, perMass] = metric ? [1, 1] : [MM_PER_INCH, GRAMS_PER_OUNCE];
   const { percussionMm } = dynamics(report, gripMm);
   const points = Array.from({ length: 31 }, (_, i) => {
@@ -105,7 +117,7 @@ const EffectiveMassChart = memo(function EffectiveMassChart({ report, lengthMm, 
             domain={[0, roundTo(lengthMm / perLength, 3)]}
             stroke={color("graphite")}
             label={{
-              value: `ahead of the datum, ${lengthUnitName(units)}`,
+              value: `ahead of ${datum}, ${lengthUnitName(units)}`,
               position: "insideBottom",
               offset: -12,
               fill: color("graphite"),
@@ -114,7 +126,7 @@ const EffectiveMassChart = memo(function EffectiveMassChart({ report, lengthMm, 
           <YAxis
             stroke={color("graphite")}
             label={{
-              value: `feels like, ${metric ? "g" : "oz"}`,
+              value: `effective mass, ${metric ? "g" : "oz"}`,
               angle: -90,
               position: "insideLeft",
               fill: color("graphite"),
@@ -122,7 +134,7 @@ const EffectiveMassChart = memo(function EffectiveMassChart({ report, lengthMm, 
           />
           <Tooltip
             formatter={(v) => [printMass(Number(v) * perMass, units), "effective mass"]}
-            labelFormatter={(x) => `${printLength(Number(x) * perLength, units)} ahead of the datum`}
+            labelFormatter={(x) => `${printLength(Number(x) * perLength, units)} ahead of ${datum}`}
             contentStyle={{ background: color("sheet"), color: color("ink") }}
           />
           {percussionMm !== null && percussionMm > 0 && percussionMm < lengthMm && (

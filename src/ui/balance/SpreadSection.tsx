@@ -1,7 +1,10 @@
 "use client";
 import { Box, Text } from "@chakra-ui/react";
-import { memo } from "react";
+import { memo, useMemo } from "react";
 import { Bar, BarChart, CartesianGrid, Legend, ResponsiveContainer, XAxis, YAxis } from "recharts";
+import type { Design } from "@/core/design/schema";
+import { type Spot, spotsOfChange, spotsOfMaterial } from "@/core/review/spots";
+import { dimensionsOf } from "@/core/tune/dimensions";
 import type { Spread } from "@/core/tune/spread";
 import { MM_PER_INCH } from "@/core/units/length";
 import { GRAMS_PER_OUNCE, printLength, printMass, type UnitSystem } from "@/core/units/print";
@@ -11,6 +14,7 @@ import { useSettledDesign } from "../bench/BenchContext";
 import { LengthAt } from "../fields/bound";
 import { Fact, Figures, Note, Section } from "../fit/Section";
 import { color } from "../theme";
+import { UnderWay } from "../UnderWay";
 import { useAsked } from "../useAsked";
 import { DrawnBuilds } from "./DrawnBuilds";
 
@@ -18,38 +22,46 @@ import { DrawnBuilds } from "./DrawnBuilds";
 const NINE_OF_TEN = 1.645;
 const MOST_TOLD = 8;
 
+/** Which parts of the knife each size that may be off changes, by its id. */
+const dimensionSpots = (design: Design): ReadonlyMap<string, readonly Spot[]> =>
+  new Map([
+    ...dimensionsOf(design).map((d) => [d.id, spotsOfChange(design, d.apply(design, d.offMm))] as const),
+    ["measured-mass", ["blade"]],
+    ["measured-balance", ["blade"]],
+  ]);
+
 /** How sure the figures are: to first order at once, then by builds drawn at random. */
 export const SpreadSection = memo(function SpreadSection() {
   const design = useSettledDesign();
   const units = useUnits();
-  const { answer: spread, failed } = useAsked(design, (s, d) => s.spread(d));
+  const { answer: spread, failed, asking } = useAsked(design, (s, d) => s.spread(d));
   const about = (value: number, sigma: number, print: (v: number) => string) =>
     `${print(value - NINE_OF_TEN * sigma)} and ${print(value + NINE_OF_TEN * sigma)}`;
   return (
     <Section
       id="spread"
-      title="How sure it is"
+      title="Spread between builds"
       settings={
         <>
-          <LengthAt at="use.toleranceMm" label="Metal may be off by" />
-          <LengthAt at="use.shapingMm" label="Shaped by hand, by" />
-          <Note>In nineteen of twenty builds; densities within their range.</Note>
+          <LengthAt at="use.toleranceMm" label="Tolerance of metal" />
+          <LengthAt at="use.shapingMm" label="Tolerance of hand shaping" />
+          <Note>19 of 20 builds stay within these; densities within their range.</Note>
         </>
       }
     >
       {failed && <Text color="fault">The spread could not be worked out for the knife as it is.</Text>}
-      {!spread && !failed && <Text color="graphite">Working it out …</Text>}
+      <UnderWay on={asking} says="Working out the spread …" />
       {spread && (
         <>
           <Box data-testid="first-order">
-            <Fact name="Nine of ten should balance between">
+            <Fact name="9 of 10 builds balance between">
               {about(spread.drawn.balanceMm, spread.firstOrder.balanceMm, (v) => printLength(v, units))}
             </Fact>
             <Fact name="and weigh between">
               {about(spread.drawn.massG, spread.firstOrder.massG, (v) => printMass(v, units))}
             </Fact>
           </Box>
-          <OwesTo spread={spread} units={units} />
+          <Causes design={design} spread={spread} units={units} />
         </>
       )}
       <DrawnBuilds />
@@ -57,8 +69,9 @@ export const SpreadSection = memo(function SpreadSection() {
   );
 });
 
-/** Which inputs the spread owes most to, as a chart and in figures. */
-function OwesTo({ spread, units }: { spread: Spread; units: UnitSystem }) {
+/** What the spread comes from, the most first, as a chart and in figures. */
+function Causes({ design, spread, units }: { design: Design; spread: Spread; units: UnitSystem }) {
+  const spots = useMemo(() => dimensionSpots(design), [design]);
   const told = spread.shares
     .filter((x) => Math.abs(x.massG) > 0.02 || Math.abs(x.balanceMm) > 0.02)
     .slice(0, MOST_TOLD);
@@ -68,14 +81,14 @@ function OwesTo({ spread, units }: { spread: Spread; units: UnitSystem }) {
     balance: Math.abs(x.balanceMm) / (metric ? 1 : MM_PER_INCH),
     mass: Math.abs(x.massG) / (metric ? 1 : GRAMS_PER_OUNCE),
   }));
-  if (rows.length === 0) return <Text color="graphite">Nothing may be off.</Text>;
+  if (rows.length === 0) return <Text color="graphite">Nothing varies.</Text>;
   const axis = { stroke: color("graphite"), fontSize: 12 };
   return (
     <>
       <Box
         h={`${rows.length * 34 + 66}px`}
         role="img"
-        aria-label="What the spread owes most to"
+        aria-label="Causes of the spread"
         data-testid="owes-chart"
       >
         <ResponsiveContainer>
@@ -103,12 +116,13 @@ function OwesTo({ spread, units }: { spread: Spread; units: UnitSystem }) {
         </ResponsiveContainer>
       </Box>
       <Figures
-        label="What the spread owes to"
+        label="Causes of the spread"
         rows={told}
         keyOf={(x) => x.id}
-        none="Nothing may be off."
+        none="Nothing varies."
+        speaks={(x) => spots.get(x.id) ?? spotsOfMaterial(design, x.id)}
         columns={[
-          { name: "It owes most to", of: (x) => leverWords(x.id) },
+          { name: "Cause", of: (x) => leverWords(x.id) },
           { name: "Balance", number: true, of: (x) => printLength(Math.abs(x.balanceMm), units, 2) },
           { name: "Weight", number: true, of: (x) => printMass(Math.abs(x.massG), units) },
         ]}

@@ -6,6 +6,7 @@ import { outside, withUse } from "@/core/design/uses";
 import { printLength, printMass } from "@/core/units/print";
 import type { MassReport } from "@/core/weigh/report";
 import { useUnits } from "@/store/settings";
+import { datumWords } from "@/words/balance";
 import { USE_WORDS } from "@/words/levers";
 import { useBench, useDesign } from "../bench/BenchContext";
 import { LengthAt, MassAt } from "../fields/bound";
@@ -18,6 +19,7 @@ export const TargetSection = memo(function TargetSection({ report }: { report: M
   const { edit } = useBench();
   const use = useDesign((d) => d.use);
   const units = useUnits();
+  const datum = useDesign((d) => datumWords(d));
   const off = report && {
     balance: outside(report.balanceMm, use.balanceMm),
     mass: outside(report.massG, use.massG),
@@ -25,7 +27,8 @@ export const TargetSection = memo(function TargetSection({ report }: { report: M
   return (
     <Section
       id="target"
-      title="What it is for, and why it balances there"
+      title="Use and balance window"
+      settingsStay
       settings={
         <>
           <ChoiceField
@@ -42,12 +45,12 @@ export const TargetSection = memo(function TargetSection({ report }: { report: M
             at="use.balanceMm.low"
             label="Balance from"
             max={use.balanceMm.high}
-            help="Behind the datum is below zero."
+            help={`Measured from ${datum}; behind it is below zero.`}
           />
           <LengthAt at="use.balanceMm.high" label="Balance to" min={use.balanceMm.low} />
           <MassAt at="use.massG.low" label="Weight from" max={use.massG.high} />
           <MassAt at="use.massG.high" label="Weight to" min={use.massG.low} />
-          <LengthAt at="use.gripMm" label="Grip point behind the datum" behind />
+          <LengthAt at="use.gripMm" label="Grip point behind the front" behind />
         </>
       }
     >

@@ -3,6 +3,7 @@ import { Button, Flex, Stack, Text } from "@chakra-ui/react";
 import { memo, useMemo, useState } from "react";
 import type { Design } from "@/core/design/schema";
 import { clamp } from "@/core/number";
+import type { Spot } from "@/core/review/spots";
 import type { ReviewedAnswer } from "@/core/review/tuneReviewed";
 import { SAME_PLACE_MM } from "@/core/tolerances";
 import { withLevers } from "@/core/tune/effects";
@@ -17,9 +18,10 @@ import { useSettledDesign } from "../bench/BenchContext";
 import { Tick } from "../fields/bound";
 import { LengthField } from "../fields/LengthField";
 import { Note, Section } from "../fit/Section";
+import { useSpeaks } from "../sight/useSpeaks";
 import { useTask } from "../useTask";
 import type { Ghost } from "./ghost";
-import { signed, stepWords } from "./LeversSection";
+import { leverSpots, signed, stepWords } from "./LeversSection";
 
 /** Finds the smallest changes that land the knife in its windows, by the levers that are allowed. */
 export const TuneSection = memo(function TuneSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
@@ -32,6 +34,7 @@ export const TuneSection = memo(function TuneSection({ onTry }: { onTry: (ghost:
   const answers = search.answer;
   const lengths = useMemo(() => leversOf(design).filter((l) => l.unit === "mm"), [design]);
 
+  const spots = leverSpots(design);
   const look = () => {
     const allowed = leversOf(design)
       .filter((l) => !barred.has(l.id) && l.unit !== "holes" && (materials || l.unit !== "choice"))
@@ -42,7 +45,8 @@ export const TuneSection = memo(function TuneSection({ onTry }: { onTry: (ghost:
   return (
     <Section
       id="tune"
-      title="Land it in the window"
+      title="Reach the window"
+      settingsStay
       settings={
         <>
           <Text fontWeight="600">May be changed, and how far from now</Text>
@@ -50,6 +54,7 @@ export const TuneSection = memo(function TuneSection({ onTry }: { onTry: (ghost:
             <AllowedLever
               key={l.id}
               lever={l}
+              spots={spots.get(l.id) ?? []}
               allowed={!barred.has(l.id)}
               limit={limits[l.id] ?? l}
               onAllowed={(on) => {
@@ -61,13 +66,13 @@ export const TuneSection = memo(function TuneSection({ onTry }: { onTry: (ghost:
               onLimit={(limit) => setLimits({ ...limits, [l.id]: limit })}
             />
           ))}
-          <Tick label="Materials, where lengths do not do it" checked={materials} onChange={setMaterials} />
-          <Tick label="Hold the weight in its window too" checked={byWeight} onChange={setByWeight} />
+          <Tick label="Materials, where lengths are not enough" checked={materials} onChange={setMaterials} />
+          <Tick label="Keep the weight in its window too" checked={byWeight} onChange={setByWeight} />
         </>
       }
     >
       <Flex gap="2">
-        <Button size="sm" loading={search.busy} loadingText="Looking …" onClick={look}>
+        <Button size="sm" loading={search.busy} loadingText="Searching …" onClick={look}>
           Find changes
         </Button>
         {search.busy && (
@@ -79,16 +84,16 @@ export const TuneSection = memo(function TuneSection({ onTry }: { onTry: (ghost:
       {search.failed && <Text color="fault">The search failed. Nothing was changed; try it again.</Text>}
       {answers && (
         <Stack gap="3" data-testid="answers">
-          {answers.of !== design && <Text color="warn">The design has changed since: look again.</Text>}
+          {answers.of !== design && <Text color="warn">The design has changed since: search again.</Text>}
           {answers.value.map((a) => (
             <OneAnswer key={JSON.stringify(a.changes)} answer={a} of={answers.of} onTry={onTry} />
           ))}
-          {answers.value.length === 0 && <Text>Nothing could be found.</Text>}
+          {answers.value.length === 0 && <Text>No changes were found.</Text>}
         </Stack>
       )}
       <Note>
         Each answer is weighed as a whole and held against every rule. Fewest and smallest changes first;
-        materials are changed only where lengths do not do it.
+        materials are changed only where lengths are not enough.
       </Note>
     </Section>
   );
@@ -96,6 +101,8 @@ export const TuneSection = memo(function TuneSection({ onTry }: { onTry: (ghost:
 
 interface AllowedLeverProps {
   readonly lever: Lever;
+  /** What it changes. */
+  readonly spots: readonly Spot[];
   readonly allowed: boolean;
   readonly limit: Limits[string];
   readonly onAllowed: (on: boolean) => void;
@@ -103,11 +110,12 @@ interface AllowedLeverProps {
 }
 
 /** A lever with its tick and, while it may be moved, how far it may go from where it is. */
-function AllowedLever({ lever, allowed, limit, onAllowed, onLimit }: AllowedLeverProps) {
+function AllowedLever({ lever, spots, allowed, limit, onAllowed, onLimit }: AllowedLeverProps) {
   const name = leverWords(lever.id);
   const clip = (mm: number) => clamp(mm, lever.low, lever.high);
+  const speaks = useSpeaks(spots);
   return (
-    <Stack gap="1">
+    <Stack gap="1" {...speaks}>
       <Tick label={name} checked={allowed} onChange={onAllowed} />
       {allowed && (
         <Flex gap="1" align="center" ps="6">
@@ -157,6 +165,8 @@ function OneAnswer({
 }) {
   const design = useSettledDesign();
   const units = useUnits();
+  const spots = leverSpots(of);
+  const speaks = useSpeaks([...new Set(a.changes.flatMap((c) => spots.get(c.id) ?? []))]);
   const unitOf = new Map(leversOf(of).map((l) => [l.id, l.unit]));
   const words = a.changes.map((c) => stepWords({ ...c, unit: unitOf.get(c.id) ?? "mm" }, units));
   const tryIt = () => {
@@ -164,7 +174,7 @@ function OneAnswer({
     if (next) onTry({ label: words.join(", "), design: next, of });
   };
   return (
-    <Stack gap="1" borderLeftWidth="3px" borderLeftColor={a.lands ? "ink" : "warn"} pl="3">
+    <Stack gap="1" borderLeftWidth="3px" borderLeftColor={a.lands ? "ink" : "warn"} pl="3" {...speaks}>
       <Text fontWeight="600">
         {a.lands ? STRATEGY_WORDS[a.strategy] : "Does not reach it"}: {printMass(a.massG, units)}, balance{" "}
         {printLength(a.balanceMm, units)}

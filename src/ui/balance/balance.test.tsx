@@ -54,7 +54,7 @@ describe("the levers", () => {
   it("are all there with what each does; one that is tried is the knife with its step", async () => {
     const tried = vi.fn<(ghost: Ghost) => void>();
     await onBench(sedge, <LeversSection onTry={tried} />);
-    const table = await screen.findByRole("table", { name: "Levers" }, PATIENCE);
+    const table = await screen.findByRole("table", { name: "Changes" }, PATIENCE);
     const effects = leverEffects(sedge);
     expect(within(table).getAllByRole("row").length - 1).toBe(effects.length);
     const buttons = within(table).getAllByRole("button", { name: /^Try / });

@@ -129,7 +129,7 @@ export function Bench({ id }: { id: string }) {
               </>
             )}
           </Flex>
-          <ReadoutBar />
+          <ReadoutBar listed={place === "fit"} />
         </Flex>
       </BenchProvider>
     );
@@ -155,7 +155,7 @@ export function Bench({ id }: { id: string }) {
                 variant="outline"
                 onClick={() => downloadRaw(opening.damaged.name, opening.damaged.raw)}
               >
-                Export as it lies there
+                Export the raw record
               </Button>
               <Button asChild>
                 <NearLink href="/">Back to the rack</NearLink>

@@ -1,6 +1,6 @@
 "use client";
 import { Button, Flex, HStack, IconButton, Input, Text } from "@chakra-ui/react";
-import { FileUp, Redo2, RotateCcw, Save, Undo2 } from "lucide-react";
+import { FileUp, Flag, Redo2, RotateCcw, Undo2 } from "lucide-react";
 import { useEffect, useState } from "react";
 import { useStore } from "zustand";
 import { exportKnife } from "../files";
@@ -8,15 +8,15 @@ import { notices } from "../shell/notice";
 import { useBench, useDesign } from "./BenchContext";
 
 const KEPT_WORDS = {
-  kept: "kept",
-  keeping: "keeping …",
-  conflict: "not kept: changed elsewhere",
-  deleted: "not kept: deleted elsewhere",
-  unreadable: "not kept: changed elsewhere",
-  failed: "not kept",
+  kept: "Saved",
+  keeping: "Saving …",
+  conflict: "Not saved: changed in another tab",
+  deleted: "Not saved: deleted in another tab",
+  unreadable: "Not saved: changed in another tab",
+  failed: "Not saved",
 } as const;
 
-/** What can be done with the knife as a whole: name, undo, save, export. */
+/** What can be done with the knife as a whole: name, undo, reference, export. */
 export function BenchTools() {
   const { knifeId, session, autosave, state, edit } = useBench();
   const kept = useDesign((d) => d.name);
@@ -25,26 +25,36 @@ export function BenchTools() {
   const pastStates = useStore(session.temporal, (t) => t.pastStates);
   const futureStates = useStore(session.temporal, (t) => t.futureStates);
   const label = useStore(session, (s) => s.label);
-  const saved = useStore(autosave, (a) => a.saved);
+  const reference = useStore(autosave, (a) => a.reference);
   const [name, setName] = useState<string | null>(null);
-  const save = async () => {
+  const setReference = async () => {
     const { weighing } = state.getState().weighed;
     const report = weighing?.ok ? weighing.report : null;
-    const done = await autosave.save(report?.massG ?? null, report?.balanceMm ?? null);
+    const done = await autosave.setReference(report?.massG ?? null, report?.balanceMm ?? null);
     if (done)
       notices.success({
-        id: "saved",
-        title: "Saved",
-        description: "Changes are now measured from here.",
+        id: "reference",
+        title: "This is the reference now",
+        description: "Changes of weight and balance are measured from here.",
         duration: 2500,
       });
     else
       notices.error({
-        id: "saved",
-        title: "Not saved",
+        id: "reference",
+        title: "The reference is not saved",
         description:
           "The browser did not take it. Changes are measured from here as long as this tab is open.",
       });
+  };
+  const save = async () => {
+    if (await autosave.flush())
+      notices.success({
+        id: "saved",
+        title: "Saved",
+        description: "Every change is saved by itself.",
+        duration: 2500,
+      });
+    else notices.error({ id: "saved", title: "Not saved", description: "The browser did not take it." });
   };
   const rename = () => {
     const next = name?.trim();
@@ -119,22 +129,22 @@ export function BenchTools() {
         size="sm"
         variant="outline"
         px={{ base: "2", xl: "3.5" }}
-        aria-label="Save"
-        title="Measure changes from here (Ctrl+S)"
-        onClick={() => void save()}
+        aria-label="Set reference"
+        title="Set reference: measure changes of weight and balance from here"
+        onClick={() => void setReference()}
       >
-        <Save />
+        <Flag />
         <Text as="span" hideBelow="xl">
-          Save
+          Set reference
         </Text>
       </Button>
-      {saved && changed && (
+      {reference && changed && (
         <IconButton
           size="sm"
           variant="ghost"
-          aria-label="Back to the saved state"
-          title="Back to the saved state; can be undone"
-          onClick={() => session.getState().adopt("Back to the saved state", saved.design)}
+          aria-label="Back to the reference"
+          title="Back to the reference; can be undone"
+          onClick={() => session.getState().adopt("Back to the reference", reference.design)}
         >
           <RotateCcw />
         </IconButton>
@@ -153,11 +163,11 @@ export function BenchTools() {
   );
 }
 
-/** Whether the knife is other than it was saved. */
+/** Whether the knife is other than its reference. */
 function useChanged(): boolean {
   const { autosave } = useBench();
-  const saved = useStore(autosave, (a) => a.saved?.design);
-  return useDesign((d) => saved !== undefined && d !== saved);
+  const reference = useStore(autosave, (a) => a.reference?.design);
+  return useDesign((d) => reference !== undefined && d !== reference);
 }
 
 /** Whether the last change is written. */
@@ -170,7 +180,7 @@ function Kept() {
       hideBelow={status === "kept" || status === "keeping" ? "xl" : undefined}
       color={status === "kept" || status === "keeping" ? "graphite" : "fault"}
       truncate
-      title={status === "kept" ? "Kept in this browser" : undefined}
+      title={status === "kept" ? "Every change is saved in this browser by itself" : undefined}
       data-testid="kept"
     >
       {KEPT_WORDS[status]}

@@ -1,5 +1,5 @@
 "use client";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { type ReactNode, useEffect, useMemo, useRef, useState } from "react";
 import type { Design } from "@/core/design/schema";
 import { clamp } from "@/core/number";
 import { useUnits } from "@/store/settings";
@@ -28,13 +28,15 @@ import { SectionView } from "./SectionView";
 import { SideView, sideTarget } from "./SideView";
 
 const SECTION_PX = 172;
+/** Height of what leads to the other view, over the section, px. */
+const OTHER_PX = 30;
 const MARGIN_PX = 34;
 const STRIP_MOST_PX = 380;
 
 /**
  * The drawing: side view, view from above and moment strip over one x axis, and the section beside the side view.
  */
-export function Board() {
+export function Board({ other }: { other: ReactNode }) {
   const { setSelected } = useBench();
   const units = useUnits();
   const step = useStep();
@@ -106,11 +108,12 @@ export function Board() {
           )}
         </div>
         <div className="board-side" style={{ width: SECTION_PX }}>
+          <div style={{ height: OTHER_PX, padding: "4px 8px 0" }}>{other}</div>
           <SectionView
             pxPerMm={side.pxPerMm}
-            axisY={side.originY}
+            axisY={side.originY - OTHER_PX}
             width={SECTION_PX - 1}
-            height={layout.sideBottom + 30}
+            height={layout.sideBottom + 30 - OTHER_PX}
             xRange={[extent.xLow, extent.xHigh]}
           />
           <div className="board-key">

@@ -3,6 +3,7 @@ import { boresOf, edgeOf } from "@/core/layout/bores";
 import { clamp } from "@/core/number";
 import { printLength } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
+import { type Box, firstFree, placesRound, textWidth } from "../drawing/labels";
 import { type Scale, toPx } from "../drawing/path";
 import { DrawnText } from "../drawing/Text";
 import { color } from "../theme";
@@ -32,19 +33,52 @@ export function PinRoom({ scale }: { scale: Scale }) {
     return best === null || gap(o) < gap(best) ? o : best;
   }, null);
   if (near) reaches.push(between([pin.xMm, pin.yMm], [near.xMm, near.yMm], radius, near.diameterMm / 2));
+  // A figure stands beside what it measures: never over a pin, a measured line or another figure.
+  const taken: Box[] = bores.map((b) => {
+    const [x, y] = toPx(scale, b.xMm, b.yMm);
+    const r = (b.diameterMm / 2) * scale.pxPerMm + 2;
+    return { x: x - r, y: y - r, w: 2 * r, h: 2 * r };
+  });
+  for (const r of reaches) {
+    // A leaning line is a row of small boxes.
+    const [[x1, y1], [x2, y2]] = [toPx(scale, ...r.from), toPx(scale, ...r.to)];
+    for (let t = 0; t <= 1; t += 0.1)
+      taken.push({ x: x1 + (x2 - x1) * t - 2, y: y1 + (y2 - y1) * t - 2, w: 4, h: 4 });
+  }
   return (
     <g data-testid="pin-room" pointerEvents="none">
       {reaches.map((r, i) => {
         const [x1, y1] = toPx(scale, ...r.from);
         const [x2, y2] = toPx(scale, ...r.to);
-        const [mx, my] = [(x1 + x2) / 2, (y1 + y2) / 2];
+        const says = printLength(r.mm, units);
+        const w = textWidth(says, 12) + 8;
+        const places = placesRound((x1 + x2) / 2, (y1 + y2) / 2, w, 17);
+        const box = firstFree(places, taken) ?? places[0];
+        taken.push(box);
+        const [mx, my] = [box.x + box.w / 2, box.y + 9];
+        const far = Math.hypot(mx - (x1 + x2) / 2, my - (y1 + y2) / 2) > 20;
         return (
           // biome-ignore lint/suspicious/noArrayIndexKey: first the edge, then the neighbour
           <g key={i}>
             <line x1={x1} y1={y1} x2={x2} y2={y2} stroke={color("ink")} strokeWidth="1.2" />
-            <rect x={mx - 24} y={my - 9} width="48" height="17" rx="2" fill={color("sheet")} opacity="0.9" />
+            {far && (
+              <path
+                d={`M${(x1 + x2) / 2} ${(y1 + y2) / 2}L${mx} ${my}`}
+                stroke={color("graphite")}
+                strokeWidth="0.7"
+              />
+            )}
+            <rect
+              x={box.x}
+              y={box.y}
+              width={box.w}
+              height={box.h}
+              rx="2"
+              fill={color("sheet")}
+              opacity="0.9"
+            />
             <DrawnText x={mx} y={my + 4} size={12} anchor="middle" tint={r.mm < 0 ? "fault" : "ink"}>
-              {printLength(r.mm, units)}
+              {says}
             </DrawnText>
           </g>
         );

@@ -1,24 +1,31 @@
 "use client";
-import { Button, Text } from "@chakra-ui/react";
+import { Button, HStack, Link, Text } from "@chakra-ui/react";
 import { memo } from "react";
-import { useStore } from "zustand";
+import { createStore, useStore } from "zustand";
+import { type Spot, spotsOfFinding } from "@/core/review/spots";
 import type { Finding, Fix } from "@/core/review/types";
 import { lengthUnitName, printLength, printLengthBare, printMass, type UnitSystem } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { balanceWords } from "@/words/balance";
-import { findingWords } from "@/words/findings";
+import { countWords, findingWords, SEVERITY_WORDS } from "@/words/findings";
 import { effectWords, offerWords } from "@/words/offers";
+import { useSpeaks } from "../sight/useSpeaks";
 import { color } from "../theme";
+import { UnderWay } from "../UnderWay";
 import { useLonger } from "../useLonger";
 import { useSteady } from "../useSteady";
 import { useBench, useBenchState, useDesign, useReport, useReview, useWeighing } from "./BenchContext";
+import { newestFirst } from "./noticed";
 import { useFix } from "./useFix";
 
 /** Longer than a weighing usually takes, ms. */
 const USUALLY_MS = 300;
 
-/** Weight, balance, what changed since the last save, and what is wrong: in view on every step. */
-export function ReadoutBar() {
+/**
+ * Weight, balance, what changed against the reference, and what was found: in view on every step. `listed`: the findings
+ * stand in full beside it.
+ */
+export function ReadoutBar({ listed }: { listed: boolean }) {
   const { failure, of, weighing, lastGood } = useBenchState((s) => s.weighed);
   // Figures of an older state are marked as such: at once where the weighing failed, otherwise when it takes longer.
   const old = useDesign((design) => of !== null && of !== design);
@@ -36,7 +43,7 @@ export function ReadoutBar() {
         {failure && <Failure says={failure} />}
         {waiting && <p className="figures-old">Weighing … the figures are of the state before.</p>}
         {unbuilt && !failure && <Unbuilt />}
-        {!failure && <FindingLines />}
+        {!failure && <FindingLines listed={listed} />}
       </div>
     </section>
   );
@@ -48,7 +55,7 @@ const Figures = memo(function Figures() {
   const { of: now, lastGood } = useBenchState((s) => s.weighed);
   const good = useReport();
   const [report, of] = good ? [good, now] : [lastGood?.report ?? null, lastGood?.of ?? null];
-  const saved = useStore(autosave, (s) => s.saved);
+  const reference = useStore(autosave, (s) => s.reference);
   const bare = (mm: number) => printLengthBare(mm, units);
   return (
     <>
@@ -86,17 +93,17 @@ const Figures = memo(function Figures() {
         }
       />
       <Figure
-        name="Since last save"
+        name="Against the reference"
         testId="change"
         value={
-          report && saved?.massG != null
-            ? change(report.massG - saved.massG, (v) => printMass(v, units))
+          report && reference?.massG != null
+            ? change(report.massG - reference.massG, (v) => printMass(v, units))
             : "–"
         }
         below={
-          saved?.balanceMm != null && report
-            ? `balance ${change(report.balanceMm - saved.balanceMm, (v) => printLength(v, units))}`
-            : "Save to measure changes from here"
+          reference?.balanceMm != null && report
+            ? `balance ${change(report.balanceMm - reference.balanceMm, (v) => printLength(v, units))}`
+            : "Set a reference to compare with"
         }
       />
     </>
@@ -134,27 +141,65 @@ function Failure({ says }: { says: string }) {
   );
 }
 
-/** What stands against the knife, in a line each; what can be fixed at once has a button for it. */
-const FindingLines = memo(function FindingLines() {
+/** Whether all findings are shown, or the newest only; until the tab is closed. */
+const unfolded = createStore<{ readonly open: boolean }>(() => ({ open: false }));
+
+/**
+ * What stands against the knife, the newest first: folded, its first line and how many there are; what can be fixed at
+ * once has a button for it. Beside the full list of them only the count stands.
+ */
+const FindingLines = memo(function FindingLines({ listed }: { listed: boolean }) {
   const units = useUnits();
   const found = useBenchState((s) => s.weighed.weighing?.findings);
+  const { session } = useBench();
+  const noticed = useBenchState((s) => s.noticed);
   const review = useReview();
+  const { open } = useStore(unfolded);
   const fix = useFix();
   const fixNow = useSteady((f: Finding, how: Fix) => {
     if (review) void fix(review.of, f, how);
   });
   if (!found) return null;
-  const trade = review?.findings.filter((f) => f.severity === "warning") ?? [];
-  const notes = (review?.findings.length ?? 0) - trade.length;
-  const all: readonly Finding[] = [...found, ...trade];
+  const all = newestFirst(noticed, found, review?.findings ?? []);
+  if (all.length === 0)
+    return (
+      <>
+        <Text color="graphite">No findings.</Text>
+        <Checking />
+      </>
+    );
+  if (listed)
+    return (
+      <Text>
+        <b>{countWords(all)}</b>, listed under{" "}
+        <Link href="#findings" textDecoration="underline" color="ink">
+          Findings
+        </Link>
+        . <Checking />
+      </Text>
+    );
   return (
     <>
-      {all.length === 0 && <Text color="graphite">Nothing amiss.</Text>}
-      {all.map((f, i) => (
+      <HStack gap="2" minH="6">
+        <Text fontWeight="600">{countWords(all)}</Text>
+        {all.length > 1 && (
+          <Button
+            size="2xs"
+            variant="outline"
+            aria-expanded={open}
+            onClick={() => unfolded.setState({ open: !open })}
+          >
+            {open ? "Show the newest only" : `Show all ${all.length}`}
+          </Button>
+        )}
+        <Checking />
+      </HStack>
+      {(open ? all : all.slice(0, 1)).map((f, i) => (
         <FindingLine
           key={`${f.rule}-${f.subject ?? i}`}
           finding={f}
           says={findingWords(f, units)}
+          spots={spotsOfFinding(session.getState().design, f)}
           fix={
             review && f.fixes?.[0]
               ? { says: offerWords(f.fixes[0], review.of, units), does: effectWords(f.fixes[0], units) }
@@ -163,17 +208,31 @@ const FindingLines = memo(function FindingLines() {
           onFix={fixNow}
         />
       ))}
-      {notes > 0 && (
-        <Text color="graphite" fontSize="sm">
-          {notes === 1 ? "One thing" : `${notes} things`} to keep in mind: Fit-up.
-        </Text>
-      )}
     </>
   );
 });
 
+/** Says that the rules are being looked through, or fixes tried, when that takes long. */
+function Checking() {
+  const design = useDesign();
+  const sound = useBenchState((s) => s.weighed.weighing?.ok === true && !s.dragging);
+  const review = useReview();
+  const old = review?.of !== design;
+  return (
+    <UnderWay
+      on={sound && (old || (review?.trying ?? true))}
+      says={old ? "Checking the rules …" : "Trying fixes …"}
+    />
+  );
+}
+
+/** Colours of what cannot be built, of warnings and of notes. */
+export const SEVERITY_TINT = { error: "fault", warning: "warn", note: "graphite" } as const;
+
 interface FindingLineProps {
   readonly finding: Finding;
+  /** What it speaks of. */
+  readonly spots: readonly Spot[];
   readonly says: string;
   /** What the first of its fixes sets, and does. */
   readonly fix: { readonly says: string; readonly does: string } | null;
@@ -182,11 +241,19 @@ interface FindingLineProps {
 
 /** One finding; drawn again only when it says something else or is fixed otherwise. */
 const FindingLine = memo(
-  function FindingLine({ finding, says, fix, onFix }: FindingLineProps) {
+  function FindingLine({ finding, says, spots, fix, onFix }: FindingLineProps) {
     const offer = finding.fixes?.[0];
+    const speaks = useSpeaks(spots, finding.at);
     return (
-      <Text color={finding.severity === "error" ? "fault" : "warn"} fontSize="sm" lineHeight="1.3">
-        <b>{finding.severity === "error" ? "Cannot be built: " : "Look again: "}</b>
+      <Text
+        color={SEVERITY_TINT[finding.severity]}
+        fontSize="sm"
+        lineHeight="1.3"
+        mb="1"
+        data-finding-line
+        {...speaks}
+      >
+        <b>{SEVERITY_WORDS[finding.severity]}: </b>
         {says}
         {offer && fix && (
           <Button
@@ -208,6 +275,9 @@ const FindingLine = memo(
   },
   (a, b) =>
     a.says === b.says &&
+    a.spots.join() === b.spots.join() &&
+    a.finding.at?.x === b.finding.at?.x &&
+    a.finding.at?.y === b.finding.at?.y &&
     a.finding.severity === b.finding.severity &&
     a.fix?.says === b.fix?.says &&
     a.fix?.does === b.fix?.does &&

@@ -5,6 +5,7 @@ import { printLength, type UnitSystem } from "@/core/units/print";
 import { assembleDrawn } from "@/core/views/drawn";
 import { type SectionShape, sectionShapes } from "@/core/views/section";
 import { useUnits } from "@/store/settings";
+import { datumWords } from "@/words/balance";
 import { Filled } from "../drawing/Filled";
 import { DrawnText } from "../drawing/Text";
 import { RangeField } from "../fields/RangeField";
@@ -92,7 +93,7 @@ const Cut = memo(function Cut({ design, units, stationMm, pxPerMm, axisY, width,
         </DrawnText>
       </svg>
       <p className="section-where">
-        <b>Section</b> {where} {design.guard ? "the guard's front" : "the front"},{" "}
+        <b>Section</b> {where} {datumWords(design)},{" "}
         <span style={{ whiteSpace: "nowrap" }}>{printLength(thickest, units)} thick</span>
       </p>
     </>

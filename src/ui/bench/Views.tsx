@@ -1,5 +1,5 @@
 "use client";
-import { Box, Button, Flex, Text } from "@chakra-ui/react";
+import { Button, Flex, Text } from "@chakra-ui/react";
 import dynamic from "next/dynamic";
 import { useState } from "react";
 import { Board } from "./Board";
@@ -16,14 +16,15 @@ const SolidView = dynamic(() => import("../solid/SolidView").then((m) => m.Solid
 /** The shop drawing, or the knife as solids. */
 export function Views() {
   const [solid, setSolid] = useState(false);
+  // In the column beside the drawing, where it covers nothing.
+  const other = (
+    <Button size="xs" variant="outline" bg="sheet" w="full" onClick={() => setSolid(!solid)}>
+      {solid ? "Drawing" : "Solid view"}
+    </Button>
+  );
   return (
-    <Flex flex="1" minW="0" minH="0" position="relative">
-      {solid ? <SolidView /> : <Board />}
-      <Box position="absolute" right={solid ? "222px" : "182px"} top="1.5" zIndex="3">
-        <Button size="xs" variant="outline" bg="sheet" onClick={() => setSolid(!solid)}>
-          {solid ? "Drawing" : "Solid view"}
-        </Button>
-      </Box>
+    <Flex flex="1" minW="0" minH="0">
+      {solid ? <SolidView other={other} /> : <Board other={other} />}
     </Flex>
   );
 }

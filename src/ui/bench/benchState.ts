@@ -1,6 +1,8 @@
 import { createStore, type StoreApi } from "zustand/vanilla";
+import type { Point } from "@/core/curve/bezier";
 import type { Design } from "@/core/design/schema";
 import type { Review } from "@/core/review/reviewDesign";
+import type { Spot } from "@/core/review/spots";
 import type { MassReport } from "@/core/weigh/report";
 import type { Weighing } from "@/core/weigh/weigh";
 import { weighAlike } from "@/core/weigh/weighAlike";
@@ -8,6 +10,7 @@ import type { Autosave } from "@/store/autosave";
 import type { Session, SessionState } from "@/store/session";
 import { createAsker, createWeigher } from "@/workers/services";
 import { notices } from "../shell/notice";
+import { NOTHING_NOTICED, type Noticed, notice } from "./noticed";
 
 export const STEPS = ["blade", "tang", "handle", "guard", "pins", "parts", "notes"] as const;
 export type Step = (typeof STEPS)[number];
@@ -26,6 +29,14 @@ export interface Weighed {
 /** What the trade's rules say, and of which state of the knife; it may have changed since. */
 export interface Reviewed extends Review {
   readonly of: Design;
+  /** Whether its fixes are still being tried. */
+  readonly trying: boolean;
+}
+
+/** What a row, a finding or a change that is pointed at speaks of: parts of the knife, or a place on it. */
+export interface Spoken {
+  readonly spots: readonly Spot[];
+  readonly at: Point | null;
 }
 
 /** What stands beside the design while a knife is on the bench. Nothing of it is kept. */
@@ -42,6 +53,10 @@ export interface BenchState {
   readonly settled: Design;
   /** What the trade's rules say; null until they were asked, or while the knife cannot be built. */
   readonly review: Reviewed | null;
+  /** Since when each finding has been there. */
+  readonly noticed: Noticed;
+  /** What is spoken of, marked on the drawing that is in sight. */
+  readonly spoken: Spoken | null;
 }
 
 /** One knife on the bench: always the same object while it is there; who shows something of it selects that. */
@@ -56,6 +71,7 @@ export interface Bench {
   readonly setSelected: (id: string | null) => void;
   readonly setDragging: (on: boolean) => void;
   readonly setStationMm: (mm: number) => void;
+  readonly setSpoken: (spoken: Spoken | null) => void;
   readonly weighAgain: () => void;
   /** Weighs the knife and asks the trade's rules whenever it changes, until the answer is called. */
   readonly begin: () => () => void;
@@ -95,6 +111,8 @@ export function createBench(
     weighed: { weighing: null, of: null, failure: null, lastGood: null },
     settled: session.getState().design,
     review: null,
+    noticed: NOTHING_NOTICED,
+    spoken: null,
   }));
   const design = () => session.getState().design;
   session.subscribe((now) => {
@@ -124,6 +142,7 @@ export function createBench(
       if (!dragging) reviewLater?.();
     },
     setStationMm: (stationMm) => state.setState({ stationMm }),
+    setSpoken: (spoken) => state.setState({ spoken }),
     weighAgain: () => weighNow?.(),
     begin: () => {
       const weigher = workers.weigher();
@@ -141,7 +160,11 @@ export function createBench(
         for (const quick of [true, false]) {
           const answer = await asker.ask((s) => s.review(asked, quick));
           if (!answer.ok || asked !== design() || state.getState().dragging) return;
-          state.setState({ review: { ...answer.value, of: asked } });
+          const { findings } = answer.value;
+          state.setState(({ noticed }) => ({
+            review: { ...answer.value, of: asked, trying: quick },
+            noticed: notice(noticed, asked, "trade", findings),
+          }));
         }
       };
       reviewLater = () => {
@@ -177,7 +200,8 @@ export function createBench(
           shown = turn;
           const was = state.getState().weighed.weighing?.ok;
           const weighing = answer.value;
-          state.setState(({ weighed }) => ({
+          state.setState(({ weighed, noticed }) => ({
+            noticed: notice(noticed, asked, "faults", weighing.findings),
             weighed: {
               weighing,
               of: asked,

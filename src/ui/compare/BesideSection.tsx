@@ -30,11 +30,11 @@ export function BesideSection(props: { columns: readonly Column[]; choices: read
         <NativeSelect.Root size="sm" width="280px" disabled={full}>
           <NativeSelect.Field
             bg="sheet"
-            aria-label="Lay another beside it"
+            aria-label="Add another to compare"
             value=""
             onChange={(e) => add(e.target.value)}
           >
-            <option value="">Lay another beside it …</option>
+            <option value="">Add another …</option>
             {groups.map(({ id, name }) => {
               const list = free.filter((c) => c.group === id);
               return list.length === 0 ? null : (

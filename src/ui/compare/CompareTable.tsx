@@ -40,7 +40,7 @@ function rowsIn(units: UnitSystem, currency: string): Row[] {
       print: length,
     },
     {
-      name: `At the grip, ${measureOf("moment", units).name}`,
+      name: `Moment at the grip, ${measureOf("moment", units).name}`,
       of: (c) => move(c)?.momentNmm ?? null,
       print: (v) => printMeasureBare("moment", v, units),
     },
@@ -50,7 +50,7 @@ function rowsIn(units: UnitSystem, currency: string): Row[] {
       print: (v) => printMeasureBare("inertia", v, units),
     },
     {
-      name: "A blow does not sting at",
+      name: "Centre of percussion",
       of: (c) => onBlade(move(c)?.percussionMm, c.design.blade.lengthMm),
       print: length,
       none: "not on the blade",
@@ -64,7 +64,7 @@ function rowsIn(units: UnitSystem, currency: string): Row[] {
     },
     { name: "Time", of: (c) => c.bill?.minutes ?? null, print: printMinutes },
     {
-      name: "Cost in all",
+      name: "Total cost",
       of: (c) => priced(c, (b) => b.total),
       print: money,
       note: notWhole,
@@ -164,7 +164,7 @@ export function CompareTable({ columns }: { columns: readonly Column[] }) {
         </Table.Root>
       </Box>
       {others.length > 0 && traits.length === 0 && inputs.length === 0 && (
-        <Text color="graphite">They are made alike.</Text>
+        <Text color="graphite">They are made of the same.</Text>
       )}
       {inputs.length > FEW && (
         <Button

@@ -104,7 +104,10 @@ export function VariantList({ variants }: { variants: readonly VariantRecord[] }
             return report ? (inTarget(v.design, report.massG, report.balanceMm) ? "yes" : "no") : "";
           },
         },
-        { name: "Unlike the knife now", of: (v) => <Unlike of={v.design} now={design} units={units} /> },
+        {
+          name: "Differs from the knife now",
+          of: (v) => <Unlike of={v.design} now={design} units={units} />,
+        },
         {
           name: "",
           of: (v) => (
@@ -125,7 +128,7 @@ export function VariantList({ variants }: { variants: readonly VariantRecord[] }
                 Beside
               </Button>
               <Button size="2xs" variant="outline" aria-label={`Take ${v.name}`} onClick={() => take(v)}>
-                Take
+                Use
               </Button>
               <Button
                 size="2xs"
@@ -134,7 +137,7 @@ export function VariantList({ variants }: { variants: readonly VariantRecord[] }
                 title="Make it as the knife is now"
                 onClick={() => void attempt(`${v.name} is as it was`, () => replace(v))}
               >
-                Renew
+                Update
               </Button>
               <Button
                 size="2xs"

@@ -93,7 +93,7 @@ export function PriceEditor(props: { priceKey: string; shop: Shop; onDone: () =>
         ))}
       <Flex gap="2">
         <Button size="xs" onClick={() => void keep(price)}>
-          Keep the price
+          Save the price
         </Button>
         <Button size="xs" variant="outline" onClick={onDone}>
           Cancel

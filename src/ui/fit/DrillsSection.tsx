@@ -1,15 +1,31 @@
 "use client";
 import { Button, Flex, Stack, Text } from "@chakra-ui/react";
 import { useState } from "react";
-import { DRILL_SETS, type DrillSet } from "@/core/design/schema";
+import { type Design, DRILL_SETS, type DrillSet } from "@/core/design/schema";
 import { type Drill, drillsIn, ownedDrills } from "@/core/fit/drillSets";
-import { type Bore, type FitSheet, threadTable } from "@/core/fit/sheet";
+import { type Bore, type BoreOwner, type FitSheet, threadTable } from "@/core/fit/sheet";
+import { type Spot, spotOfItem } from "@/core/review/spots";
 import { printLength } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { BORE_WORDS, DRILL_SET_WORDS, FIT_WORDS, ownerWords } from "@/words/fit";
 import { useBench, useDesign } from "../bench/BenchContext";
 import { ChoiceAt, Tick } from "../fields/bound";
 import { Figures, Note, Section } from "./Section";
+
+/** Where on the knife it is that a hole is drilled for; null of what is nowhere on it. */
+function spotOfOwner(design: Design, owner: BoreOwner): Spot | null {
+  switch (owner.kind) {
+    case "fitting":
+      return `fitting:${owner.sort}`;
+    case "butt-nut":
+    case "butt-screw":
+      return "tang-end";
+    case "tang-hole":
+      return "tang";
+    default:
+      return spotOfItem(design, owner);
+  }
+}
 
 /** What to drill with: by use, its drill as sold, and the nearest that is there. */
 export function DrillsSection({ sheet }: { sheet: FitSheet }) {
@@ -33,11 +49,12 @@ export function DrillsSection({ sheet }: { sheet: FitSheet }) {
         rows={sheet.bores}
         keyOf={(b) => `${b.use}-${b.nominalMm}-${b.thread}`}
         none="Nothing to drill."
+        speaks={(b) => b.owners.flatMap((o) => spotOfOwner(design, o) ?? [])}
         columns={[
           { name: "", of: (b: Bore) => sheet.bores.indexOf(b) + 1 },
           { name: "Hole", of: (b) => `${BORE_WORDS[b.use]}${b.thread ? ` ${b.thread}` : ""}` },
           { name: "For", of: (b) => ownerWords(b.owners) },
-          { name: "Wanted", number: true, of: (b) => size(b.wantedMm) },
+          { name: "Size", number: true, of: (b) => size(b.wantedMm) },
           {
             name: "Drill",
             number: true,
@@ -147,16 +164,16 @@ function DrillSettings() {
         aria-expanded={open}
         onClick={() => setOpen(!open)}
       >
-        Which drills are there: {own.length === 0 ? "all" : `${own.length} of ${offered.length}`}
+        Drills in the shop: {own.length === 0 ? "all" : `${own.length} of ${offered.length}`}
       </Button>
       {open && (
-        <Stack maxH="260px" overflowY="auto" gap="1" role="group" aria-label="Drills that are there">
+        <Stack maxH="260px" overflowY="auto" gap="1" role="group" aria-label="Drills in the shop">
           <Flex gap="2">
             <Button
               size="2xs"
               variant="outline"
               onClick={() =>
-                edit("All drills are there", (d) => {
+                edit("All drills are in the shop", (d) => {
                   d.fitUp.drills.own = [];
                 })
               }

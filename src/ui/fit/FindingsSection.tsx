@@ -4,14 +4,18 @@ import { Wrench } from "lucide-react";
 import { useState } from "react";
 import type { Design } from "@/core/design/schema";
 import { RULES } from "@/core/review/reviewDesign";
+import { spotsOfFinding } from "@/core/review/spots";
 import type { Finding } from "@/core/review/types";
 import { useUnits } from "@/store/settings";
-import { findingWords, isTradeRule } from "@/words/findings";
+import { findingWords, isTradeRule, SEVERITY_WORDS } from "@/words/findings";
 import { effectWords, offerWords } from "@/words/offers";
 import { RULE_WORDS, ruleUnitWords } from "@/words/rules";
-import { useBench, useDesign, useReview, useWeighing } from "../bench/BenchContext";
+import { useBench, useBenchState, useDesign, useReview, useWeighing } from "../bench/BenchContext";
+import { newestFirst } from "../bench/noticed";
+import { SEVERITY_TINT } from "../bench/ReadoutBar";
 import { useFix } from "../bench/useFix";
 import { ShareField } from "../fields/ShareField";
+import { useSpeaks } from "../sight/useSpeaks";
 import { Note, Section } from "./Section";
 
 /** What stands against the knife: why, how to fix it, by one click where it can be worked out; what was accepted. */
@@ -19,16 +23,18 @@ export function FindingsSection() {
   const { edit } = useBench();
   const weighing = useWeighing();
   const review = useReview();
-  const all: { finding: Finding; of: Design | null }[] = [
-    ...(weighing?.findings ?? []).map((finding) => ({ finding, of: null })),
-    ...(review?.findings ?? []).map((finding) => ({ finding, of: review?.of ?? null })),
-  ];
+  const noticed = useBenchState((s) => s.noticed);
+  const all = newestFirst(noticed, weighing?.findings ?? [], review?.findings ?? []);
   return (
     <Section id="findings" title="Findings">
-      {all.length === 0 && <Text>{weighing ? "Nothing amiss." : "Working it out …"}</Text>}
+      {all.length === 0 && <Text>{weighing ? "No findings." : "Weighing …"}</Text>}
       <Stack gap="3" data-testid="all-findings">
-        {all.map(({ finding, of }, i) => (
-          <OneFinding key={`${finding.rule}-${finding.subject ?? i}`} finding={finding} of={of} />
+        {all.map((finding, i) => (
+          <OneFinding
+            key={`${finding.rule}-${finding.subject ?? i}`}
+            finding={finding}
+            of={finding.fixes ? (review?.of ?? null) : null}
+          />
         ))}
       </Stack>
       {review && review.accepted.length > 0 && (
@@ -65,19 +71,14 @@ function nameOf(f: Finding): string {
   return isTradeRule(f.rule) ? RULE_WORDS[f.rule].name : f.rule;
 }
 
-const SEVERITY_WORDS = {
-  error: "Cannot be built",
-  warning: "Look again",
-  note: "Keep in mind",
-} as const;
-const SEVERITY_TINT = { error: "fault", warning: "warn", note: "graphite" } as const;
-
 /** One finding, with the fixes that were worked out of that state of the knife. */
 function OneFinding({ finding: f, of }: { finding: Finding; of: Design | null }) {
   const { edit } = useBench();
   const units = useUnits();
   const fix = useFix();
   const [reason, setReason] = useState<string | null>(null);
+  const design = useDesign();
+  const speaks = useSpeaks(spotsOfFinding(design, f), f.at);
   const words = isTradeRule(f.rule) ? RULE_WORDS[f.rule] : null;
   const rule = RULES.find((r) => r.code === f.rule);
   const accept = () => {
@@ -89,7 +90,14 @@ function OneFinding({ finding: f, of }: { finding: Finding; of: Design | null })
     setReason(null);
   };
   return (
-    <Box borderLeftWidth="3px" borderLeftColor={SEVERITY_TINT[f.severity]} pl="3" data-finding={f.rule}>
+    <Box
+      borderLeftWidth="3px"
+      borderLeftColor={SEVERITY_TINT[f.severity]}
+      pl="3"
+      tabIndex={0}
+      data-finding={f.rule}
+      {...speaks}
+    >
       <Text color={SEVERITY_TINT[f.severity]} fontWeight="600">
         {SEVERITY_WORDS[f.severity]}
       </Text>

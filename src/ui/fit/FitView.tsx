@@ -1,6 +1,9 @@
 "use client";
 import { Box, Flex, Link, Stack, Text } from "@chakra-ui/react";
+import { useRef } from "react";
 import { useDesign, useWeighing } from "../bench/BenchContext";
+import { KnifeInSight } from "../sight/KnifeInSight";
+import { UnderWay } from "../UnderWay";
 import { useAsked } from "../useAsked";
 import { BoltsSection } from "./BoltsSection";
 import { CautionsSection } from "./CautionsSection";
@@ -33,7 +36,8 @@ export function FitView() {
   const design = useDesign();
   const weighing = useWeighing();
   const sound = weighing?.ok ?? false;
-  const { answer: sheet, failed } = useAsked(sound ? design : null, (s, d) => s.fit(d));
+  const { answer: sheet, failed, asking } = useAsked(sound ? design : null, (s, d) => s.fit(d));
+  const scroller = useRef<HTMLDivElement>(null);
   return (
     <Flex flex="1" minW="0" minH="0">
       <Stack
@@ -53,46 +57,50 @@ export function FitView() {
           </Link>
         ))}
       </Stack>
-      <Box
-        flex="1"
-        minW="0"
-        overflowY="auto"
-        px="6"
-        py="4"
-        data-testid="fit-sheet"
-        css={{ scrollBehavior: "auto" }}
-      >
-        <Stack gap="8" maxW="1000px">
-          <FindingsSection />
-          {!sound && (
-            <Text color="fault">
-              There is nothing to fit until the design can be built: fix what the findings name first.
-            </Text>
-          )}
-          {sound && failed && (
-            <Text color="fault" role="alert">
-              The sheet could not be worked out for the knife as it is
-              {sheet ? "; what stands below is of before its last change" : ""}. Change anything, or open this
-              view again, to try once more.
-            </Text>
-          )}
-          {sound && !sheet && !failed && <Text color="graphite">Working it out …</Text>}
-          {sound && sheet && (
-            <>
-              <DrillsSection sheet={sheet} />
-              <LayoutSection sheet={sheet} />
-              <SlotSection sheet={sheet} />
-              <BoltsSection sheet={sheet} />
-              <WallsSection sheet={sheet} />
-              <GlueSection sheet={sheet} />
-              <StockSection sheet={sheet} />
-              <HandSection sheet={sheet} />
-              <StrengthSection sheet={sheet} />
-            </>
-          )}
-          <CautionsSection />
-        </Stack>
-      </Box>
+      <Flex direction="column" flex="1" minW="0">
+        <KnifeInSight sheet={() => scroller.current} tallestPx={200} />
+        <Box
+          ref={scroller}
+          flex="1"
+          minH="0"
+          overflowY="auto"
+          px="6"
+          py="4"
+          data-testid="fit-sheet"
+          css={{ scrollBehavior: "auto" }}
+        >
+          <Stack gap="8">
+            <FindingsSection />
+            {!sound && (
+              <Text color="fault">
+                There is nothing to fit until the design can be built: fix what the findings name first.
+              </Text>
+            )}
+            {sound && failed && (
+              <Text color="fault" role="alert">
+                The sheet could not be worked out for the knife as it is
+                {sheet ? "; what stands below is of before its last change" : ""}. Change anything, or open
+                this view again, to try once more.
+              </Text>
+            )}
+            <UnderWay on={sound && asking} says="Working out the sheet …" />
+            {sound && sheet && (
+              <>
+                <DrillsSection sheet={sheet} />
+                <LayoutSection sheet={sheet} />
+                <SlotSection sheet={sheet} />
+                <BoltsSection sheet={sheet} />
+                <WallsSection sheet={sheet} />
+                <GlueSection sheet={sheet} />
+                <StockSection sheet={sheet} />
+                <HandSection sheet={sheet} />
+                <StrengthSection sheet={sheet} />
+              </>
+            )}
+            <CautionsSection />
+          </Stack>
+        </Box>
+      </Flex>
     </Flex>
   );
 }

@@ -1,5 +1,7 @@
 "use client";
+import type { GlueJoint } from "@/core/fit/glue";
 import type { FitSheet } from "@/core/fit/sheet";
+import type { Spot } from "@/core/review/spots";
 import { materialById } from "@/core/stock/materials";
 import { printMass } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
@@ -10,6 +12,16 @@ import { Fact, Figures, Note, Section } from "./Section";
 
 const ml = (mm3: number) => `${(mm3 / 1000).toFixed(2)} ml`;
 const names = (ids: readonly string[]) => ids.map((id) => materialById(id)?.name ?? id).join(", ");
+
+/** What each kind of joint holds together. */
+const JOINT_SPOTS: Record<GlueJoint["joint"], readonly Spot[]> = {
+  holes: ["tang"],
+  faces: ["scale", "liner"],
+  segments: ["divider", "bolster"],
+  plates: ["guard"],
+  pieces: ["piece"],
+  pins: ["fastener"],
+};
 
 /** How much adhesive to mix, by volume and by weight, and whether there is time. */
 export function GlueSection({ sheet }: { sheet: FitSheet }) {
@@ -22,6 +34,7 @@ export function GlueSection({ sheet }: { sheet: FitSheet }) {
         rows={glue.joints}
         keyOf={(j) => j.joint}
         none="Nothing is glued."
+        speaks={(j) => JOINT_SPOTS[j.joint]}
         columns={[
           { name: "Joint", of: (j) => JOINT_WORDS[j.joint] },
           { name: "Volume", number: true, of: (j) => ml(j.volumeMm3) },
@@ -36,7 +49,7 @@ export function GlueSection({ sheet }: { sheet: FitSheet }) {
           <Fact name="Part B">
             {glue.partB.ml.toFixed(2)} ml · {printMass(glue.partB.g, units, 2)}
           </Fact>
-          <Fact name="Time to put it together">
+          <Fact name="Assembly time">
             about {Math.round(glue.assemblyMin)} min for {glue.parts} parts; it sets in{" "}
             {Math.round(glue.potLifeMin)} min at the shop's temperature
           </Fact>
@@ -64,13 +77,13 @@ function GlueSettings() {
       <ShareAt at="fitUp.glue.ratio" label="A to 1 of B, by volume" unit="" />
       <ShareAt at="fitUp.glue.densityA" label="Density of A, g/cm³" unit="" />
       <ShareAt at="fitUp.glue.densityB" label="Density of B, g/cm³" unit="" />
-      <LengthAt at="fitUp.glue.lineMm" label="Glue line" />
+      <LengthAt at="fitUp.glue.lineMm" label="Thickness of the glue line" />
       <ShareAt at="fitUp.glue.wasteShare" label="Waste" />
       <ShareAt at="fitUp.glue.potLifeMin" label="Pot life, min" unit="" />
       <ShareAt at="fitUp.glue.cureH" label="Cure, h" unit="" />
-      <ShareAt at="fitUp.glue.atC" label="Both at, °C" unit="" />
-      <ShareAt at="fitUp.glue.shopC" label="The shop has, °C" unit="" />
-      <ShareAt at="fitUp.glue.minutesAPart" label="Minutes a part" unit="" />
+      <ShareAt at="fitUp.glue.atC" label="Pot life and cure stated at, °C" unit="" />
+      <ShareAt at="fitUp.glue.shopC" label="Temperature of the shop, °C" unit="" />
+      <ShareAt at="fitUp.glue.minutesAPart" label="Minutes per part" unit="" />
       <YesAt at="fitUp.glue.screwedToo" label="Glue what is screwed as well" />
     </>
   );

@@ -3,6 +3,7 @@ import type { FitSheet } from "@/core/fit/sheet";
 import { printLength } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 
+import { DATUM_HELP } from "@/words/balance";
 import { LengthAt, YesAt } from "../fields/bound";
 import { Fact, Figures, Note, Section } from "./Section";
 
@@ -29,11 +30,12 @@ export function HandSection({ sheet: { hand } }: { sheet: FitSheet }) {
         rows={hand.girths}
         keyOf={(g) => g.behindMm.toFixed(1)}
         none=""
+        place={(g) => ({ x: -g.behindMm, y: 0 })}
         columns={[
-          { name: "Behind the datum", number: true, of: (g) => length(g.behindMm) },
+          { name: "Behind the front", help: DATUM_HELP, number: true, of: (g) => length(g.behindMm) },
           { name: "Height", number: true, of: (g) => length(g.heightMm) },
           { name: "Thickness", number: true, of: (g) => length(g.thicknessMm) },
-          { name: "All round", number: true, of: (g) => length(g.girthMm) },
+          { name: "Girth", number: true, of: (g) => length(g.girthMm) },
           { name: "Height : thickness", number: true, of: (g) => g.ratio.toFixed(2) },
         ]}
       />

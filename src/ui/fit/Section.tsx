@@ -1,20 +1,54 @@
-import { Box, Grid, Heading, Stack, Table, Text } from "@chakra-ui/react";
-import type { ReactNode } from "react";
+"use client";
+import { Box, Button, Flex, Grid, Heading, Stack, Table, Text } from "@chakra-ui/react";
+import { SlidersHorizontal } from "lucide-react";
+import { type KeyboardEvent, type ReactNode, useState } from "react";
+import { createStore, useStore } from "zustand";
+import type { Point } from "@/core/curve/bezier";
+import type { Spot } from "@/core/review/spots";
+import { useSpeaks, useSpoken } from "../sight/useSpeaks";
 
-/** A titled part of the fit-up sheet, what it follows from beside it. */
-export function Section(props: { id: string; title: string; settings?: ReactNode; children: ReactNode }) {
+/** Sections whose settings are unfolded, until the tab is closed. */
+const unfolded = createStore<Readonly<Record<string, boolean>>>(() => ({}));
+
+interface SectionProps {
+  readonly id: string;
+  readonly title: string;
+  /** What it follows from; folded away until it is wanted. */
+  readonly settings?: ReactNode;
+  /** Its settings are what it is about: they stand beside it always. */
+  readonly settingsStay?: boolean;
+  readonly children: ReactNode;
+}
+
+/** A titled part of a sheet; what it follows from can be unfolded beside it. */
+export function Section({ id, title, settings, settingsStay = false, children }: SectionProps) {
+  const open = useStore(unfolded, (s) => s[id] ?? false);
+  const shown = settings && (settingsStay || open);
   return (
-    <Box as="section" id={props.id} aria-label={props.title} scrollMarginTop="4">
-      <Heading as="h2" size="md" fontWeight="600" borderBottomWidth="2px" borderColor="ink" pb="1" mb="3">
-        {props.title}
-      </Heading>
-      <Grid templateColumns={props.settings ? "minmax(0, 1fr) 300px" : "minmax(0, 1fr)"} gap="6">
+    <Box as="section" id={id} aria-label={title} scrollMarginTop="4">
+      <Flex align="center" borderBottomWidth="2px" borderColor="ink" pb="1" mb="3">
+        <Heading as="h2" size="md" fontWeight="600" flex="1">
+          {title}
+        </Heading>
+        {settings && !settingsStay && (
+          <Button
+            size="xs"
+            variant={open ? "solid" : "ghost"}
+            aria-expanded={open}
+            aria-label={`Settings: ${title}`}
+            onClick={() => unfolded.setState({ [id]: !open })}
+          >
+            <SlidersHorizontal /> Settings
+          </Button>
+        )}
+      </Flex>
+      <Grid templateColumns={shown ? "minmax(0, 1fr) 300px" : "minmax(0, 1fr)"} gap="6">
         <Stack gap="3" minW="0">
-          {props.children}
+          {children}
         </Stack>
-        {props.settings && (
+        {shown && (
           <Stack gap="2" borderLeftWidth="1px" pl="4">
-            {props.settings}
+            {settings}
           </Stack>
         )}
       </Grid>
@@ -26,53 +60,124 @@ export interface Column<R> {
   readonly name: string;
   readonly of: (row: R) => ReactNode;
   readonly number?: boolean;
+  /** What it is, when its name is pointed at. */
+  readonly help?: string;
 }
 
-/** Rows of figures; numbers to the right. Says so when there are none. */
-export function Figures<R>(props: {
-  rows: readonly R[];
-  keyOf: (row: R, i: number) => string;
-  columns: readonly Column<R>[];
-  none: string;
-  label: string;
-}) {
-  if (props.rows.length === 0) return <Text color="graphite">{props.none}</Text>;
+interface FiguresProps<R> {
+  readonly rows: readonly R[];
+  readonly keyOf: (row: R, i: number) => string;
+  readonly columns: readonly Column<R>[];
+  readonly none: string;
+  readonly label: string;
+  /** Which parts of the knife a row speaks of, and where on it: they are marked on the drawing in sight. */
+  readonly speaks?: (row: R) => readonly Spot[];
+  readonly place?: (row: R) => Point | null;
+}
+
+/**
+ * Rows of figures; numbers to the right. Says so when there are none. Rows that speak of parts are one stop for the Tab key;
+ * the arrow keys go from row to row.
+ */
+export function Figures<R>({ rows, keyOf, columns, none, label, speaks, place }: FiguresProps<R>) {
+  const [stop, setStop] = useState(0);
+  if (rows.length === 0) return <Text color="graphite">{none}</Text>;
+  // Several columns may go without a name.
+  const named = columns.map((c, i) => ({ ...c, key: `${i} ${c.name}` }));
+  const cells = (row: R) =>
+    named.map((c) => (
+      <Table.Cell
+        key={c.key}
+        textAlign={c.number ? "end" : "start"}
+        whiteSpace={c.number ? "nowrap" : undefined}
+      >
+        {c.of(row)}
+      </Table.Cell>
+    ));
+  const keys = (e: KeyboardEvent<HTMLElement>) => {
+    const at = (e.target as HTMLElement).dataset.row;
+    const to = { ArrowDown: Number(at) + 1, ArrowUp: Number(at) - 1, Home: 0, End: rows.length - 1 }[e.key];
+    if (at === undefined || to === undefined) return;
+    e.currentTarget.querySelector<HTMLElement>(`[data-row="${to}"]`)?.focus();
+    e.preventDefault();
+  };
   return (
     <Box overflowX="auto">
       <Table.Root
         size="sm"
-        aria-label={props.label}
+        aria-label={label}
         css={{
           "& th, & td": { bg: "transparent", color: "ink", px: "2", fontSize: "md" },
           "& tr": { bg: "transparent" },
+          "& tr[data-lit]": { bg: "rule" },
         }}
       >
         <Table.Header>
           <Table.Row>
-            {props.columns.map((c) => (
-              <Table.ColumnHeader key={c.name} textAlign={c.number ? "end" : "start"} fontWeight="600">
+            {named.map((c) => (
+              <Table.ColumnHeader
+                key={c.key}
+                textAlign={c.number ? "end" : "start"}
+                fontWeight="600"
+                title={c.help}
+                textDecoration={c.help ? "underline dotted" : undefined}
+                textUnderlineOffset="3px"
+              >
                 {c.name}
               </Table.ColumnHeader>
             ))}
           </Table.Row>
         </Table.Header>
-        <Table.Body>
-          {props.rows.map((row, i) => (
-            <Table.Row key={props.keyOf(row, i)}>
-              {props.columns.map((c) => (
-                <Table.Cell
-                  key={c.name}
-                  textAlign={c.number ? "end" : "start"}
-                  whiteSpace={c.number ? "nowrap" : undefined}
-                >
-                  {c.of(row)}
-                </Table.Cell>
-              ))}
-            </Table.Row>
-          ))}
+        <Table.Body onKeyDown={keys}>
+          {rows.map((row, i) =>
+            speaks || place ? (
+              <SpeakingRow
+                key={keyOf(row, i)}
+                index={i}
+                stop={i === Math.min(stop, rows.length - 1)}
+                spots={speaks?.(row) ?? []}
+                at={place?.(row) ?? null}
+                onStop={setStop}
+              >
+                {cells(row)}
+              </SpeakingRow>
+            ) : (
+              <Table.Row key={keyOf(row, i)}>{cells(row)}</Table.Row>
+            ),
+          )}
         </Table.Body>
       </Table.Root>
     </Box>
+  );
+}
+
+interface SpeakingRowProps {
+  readonly index: number;
+  /** Whether the Tab key stops here. */
+  readonly stop: boolean;
+  readonly spots: readonly Spot[];
+  readonly at: Point | null;
+  readonly onStop: (index: number) => void;
+  readonly children: ReactNode;
+}
+
+/** A row that marks what it speaks of on the drawing in sight, and is marked when that is pointed at there. */
+function SpeakingRow({ index, stop, spots, at, onStop, children }: SpeakingRowProps) {
+  const { onFocus, ...speaks } = useSpeaks(spots, at);
+  const lit = useSpoken(spots);
+  return (
+    <Table.Row
+      {...speaks}
+      onFocus={() => {
+        onStop(index);
+        onFocus();
+      }}
+      tabIndex={stop ? 0 : -1}
+      data-row={index}
+      data-lit={lit || undefined}
+    >
+      {children}
+    </Table.Row>
   );
 }
 

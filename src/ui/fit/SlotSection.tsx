@@ -4,6 +4,7 @@ import type { Guard } from "@/core/design/schema";
 import type { GuardSlot } from "@/core/fit/guardSlot";
 import type { FitSheet } from "@/core/fit/sheet";
 import { guardWidthAt } from "@/core/layout/guard";
+import { spotOf } from "@/core/review/spots";
 import { SAME_PLACE_MM } from "@/core/tolerances";
 import { printLength } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
@@ -35,17 +36,17 @@ export function SlotSection({ sheet }: { sheet: FitSheet }) {
       settings={
         <>
           {design.tang.kind === "full" ? (
-            <LengthAt at="fitUp.slotClearanceMm" label="Wider than the tang, each side" />
+            <LengthAt at="fitUp.slotClearanceMm" label="Clearance, each side" />
           ) : (
-            <LengthAt at="guard.slot.clearanceMm" label="Wider than the tang, each side" />
+            <LengthAt at="guard.slot.clearanceMm" label="Clearance, each side" />
           )}
-          <LengthAt at="fitUp.filingMm" label="Left for the file" />
-          <LengthList at="fitUp.cuttersMm" label="End mills that are there" />
+          <LengthAt at="fitUp.filingMm" label="Left to file" />
+          <LengthList at="fitUp.cuttersMm" label="End mills in the shop" />
         </>
       }
     >
       <Stack direction="row" gap="6" align="start">
-        <SlotAtFullSize slot={slot} guard={design.guard} />
+        <SlotFromFront slot={slot} guard={design.guard} />
         <Stack gap="1.5">
           <Fact name="Tang at the seat">
             {length(slot.tangHeightMm)} × {length(slot.tangThicknessMm)}
@@ -77,7 +78,7 @@ export function SlotSection({ sheet }: { sheet: FitSheet }) {
             <Fact name={slot.chain.holes > 1 ? "Or chain-drill" : "Or drill"}>
               {slot.chain.holes > 1
                 ? `${slot.chain.holes} holes of ${slot.chain.drill.name}, ${length(slot.chain.pitchMm)} apart, then file`
-                : `one hole of ${slot.chain.drill.name} in its middle, then file or broach it out: there is no room for a second`}
+                : `one hole of ${slot.chain.drill.name} in its middle, then file or broach it out: a second does not fit`}
             </Fact>
           ) : (
             <Fact name="Or chain-drill">no drill is narrow enough</Fact>
@@ -104,8 +105,9 @@ function PieceSlots({ sheet }: { sheet: FitSheet }) {
       rows={sheet.pieceSlots}
       keyOf={(p) => String(p.number)}
       none=""
+      speaks={(p) => [spotOf(p.key)]}
       columns={[
-        { name: "Piece", of: (p) => `${p.number}. ${partName(p.key)}` },
+        { name: "Piece", of: (p) => partName(p.key) },
         {
           name: "Slot at its front",
           number: true,
@@ -119,8 +121,8 @@ function PieceSlots({ sheet }: { sheet: FitSheet }) {
   );
 }
 
-/** The guard from its front with the slot in it, in true millimetres. */
-function SlotAtFullSize({ slot, guard }: { slot: GuardSlot; guard: Guard }) {
+/** The guard from its front with the slot in it. */
+function SlotFromFront({ slot, guard }: { slot: GuardSlot; guard: Guard }) {
   const [wide, tall] = [guard.widthMm + 6, guard.aboveMm + guard.belowMm + 6];
   const middle = wide / 2;
   const top = guard.aboveMm + 3;
@@ -144,7 +146,7 @@ function SlotAtFullSize({ slot, guard }: { slot: GuardSlot; guard: Guard }) {
         height={`${tall}mm`}
         viewBox={`0 0 ${wide} ${tall}`}
         role="img"
-        aria-label="Guard from its front with its slot, full size"
+        aria-label="Guard from its front with its slot"
       >
         <path d={`M${edge.join("L")}Z`} fill={color("sheet")} stroke={color("ink")} strokeWidth="0.3" />
         <rect
@@ -176,9 +178,6 @@ function SlotAtFullSize({ slot, guard }: { slot: GuardSlot; guard: Guard }) {
           />
         )}
       </svg>
-      <Text fontSize="sm" color="graphite">
-        1 : 1 in print; check with a rule
-      </Text>
     </Stack>
   );
 }

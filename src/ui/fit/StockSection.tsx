@@ -3,6 +3,7 @@ import { Button, Flex } from "@chakra-ui/react";
 import type { FitSheet } from "@/core/fit/sheet";
 import type { CutPiece, Size } from "@/core/fit/stockList";
 import { roundTo } from "@/core/number";
+import { spotOf, spotsOfMaterial } from "@/core/review/spots";
 import { materialById } from "@/core/stock/materials";
 import { ROUNDING } from "@/core/tolerances";
 import { printLengthBare } from "@/core/units/print";
@@ -83,6 +84,7 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
         rows={sheet.cut}
         keyOf={(p) => p.id}
         none="Nothing to cut."
+        speaks={(p) => [spotOf(p.key)]}
         columns={[
           { name: "Piece", of: (p) => cutName(p.key) },
           { name: "Of", of: (p) => name(p.material) },
@@ -112,6 +114,7 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
           rows={sheet.rods}
           keyOf={(r) => `${r.kind}-${r.material}-${r.diameterMm}`}
           none=""
+          speaks={(r) => spotsOfMaterial(design, r.material).filter((s) => s.startsWith("fastener:"))}
           columns={[
             {
               name: "Rod",
@@ -119,7 +122,7 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
                 `${ROD_WORDS[r.kind]}${name(r.material)}, ${printLengthBare(r.diameterMm, units, 2)}`,
             },
             { name: "Pieces", number: true, of: (r) => r.count },
-            { name: "Length in all", number: true, of: (r) => printLengthBare(r.lengthMm, units, 1) },
+            { name: "Total length", number: true, of: (r) => printLengthBare(r.lengthMm, units, 1) },
           ]}
         />
       )}

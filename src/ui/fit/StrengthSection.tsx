@@ -1,15 +1,19 @@
 "use client";
 import type { FitSheet } from "@/core/fit/sheet";
+import { spotsOfMaterial } from "@/core/review/spots";
 import { materialById } from "@/core/stock/materials";
 import { printLength, printMeasure } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 
+import { DATUM_HELP } from "@/words/balance";
+import { useDesign } from "../bench/BenchContext";
 import { LengthAt, MeasureAt, ShareAt } from "../fields/bound";
 import { Fact, Figures, Note, Section } from "./Section";
 
 /** Bending of the tang under stated loads, and how far wood moves over the year. */
 export function StrengthSection({ sheet: { stress, movement } }: { sheet: FitSheet }) {
   const units = useUnits();
+  const design = useDesign();
   const length = (mm: number) => printLength(mm, units, 2);
   return (
     <Section
@@ -19,11 +23,11 @@ export function StrengthSection({ sheet: { stress, movement } }: { sheet: FitShe
         <>
           <MeasureAt kind="force" at="fitUp.loads.sideN" label="Load from the side" />
           <MeasureAt kind="force" at="fitUp.loads.edgeN" label="Load on the edge" />
-          <LengthAt at="fitUp.loads.atMm" label="Ahead of the datum" />
+          <LengthAt at="fitUp.loads.atMm" label="Loads act, ahead of the front" help={DATUM_HELP} />
           <MeasureAt
             kind="stress"
             at="fitUp.loads.yieldMPa"
-            label="Yield of the tang"
+            label="Yield strength of the tang"
             help={`At the hardness of the tang, not of the edge.${units === "metric" ? " 10 N is about 1 kg." : ""}`}
           />
           <ShareAt at="fitUp.climate.low" label="Driest air, % humidity" unit="" />
@@ -34,13 +38,13 @@ export function StrengthSection({ sheet: { stress, movement } }: { sheet: FitShe
       <Fact name="Tang at the front">
         {length(stress.heightMm)} high, {length(stress.thicknessMm)} thick
       </Fact>
-      <Fact name="From the side">
+      <Fact name="Stress from the side">
         {printMeasure("stress", stress.sideMPa, units)} (corner factor {stress.sideFactor.toFixed(2)})
       </Fact>
-      <Fact name="On the edge">
+      <Fact name="Stress on the edge">
         {printMeasure("stress", stress.edgeMPa, units)} (corner factor {stress.edgeFactor.toFixed(2)})
       </Fact>
-      <Fact name="Of its yield">{Math.round(stress.ratio * 100)} %</Fact>
+      <Fact name="Share of its yield strength">{Math.round(stress.ratio * 100)} %</Fact>
       <Note>
         An estimate by beam theory: it knows nothing of hardness, welds, scratches or shocks. Never pry with a
         knife.
@@ -50,6 +54,7 @@ export function StrengthSection({ sheet: { stress, movement } }: { sheet: FitShe
         rows={movement}
         keyOf={(m) => m.material}
         none="No wood that moves to speak of."
+        speaks={(m) => spotsOfMaterial(design, m.material)}
         columns={[
           { name: "Wood", of: (m) => materialById(m.material)?.name ?? m.material },
           { name: "Across", number: true, of: (m) => length(m.acrossMm) },

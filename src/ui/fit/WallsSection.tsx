@@ -10,6 +10,7 @@ import { toughnessOf } from "@/core/stock/working";
 import { printLength } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { useDesign } from "../bench/BenchContext";
+import { Datum } from "../Datum";
 import { KnifeSide } from "../drawing/KnifeSide";
 import { toPx } from "../drawing/path";
 import { DrawnText } from "../drawing/Text";
@@ -53,7 +54,7 @@ export function WallsSection({ sheet }: { sheet: FitSheet }) {
     >
       <WallStrip walls={sheet.walls} thinnest={wall} />
       <Fact name="Thinnest">
-        {printLength(wall.wallMm, units, 2)} at {printLength(-wall.xMm, units)} behind the datum, in{" "}
+        {printLength(wall.wallMm, units, 2)} at {printLength(-wall.xMm, units)} behind <Datum />, in{" "}
         {materialById(wall.material)?.name ?? wall.material}
       </Fact>
       <Note>
@@ -69,7 +70,7 @@ function ScaleLeft({ sheet: { thinnestScale: left } }: { sheet: FitSheet }) {
   if (!left) return null;
   return (
     <Fact name="Thinnest scale on the middle line">
-      {printLength(left.leftMm, units, 2)} at {printLength(-left.xMm, units)} behind the datum
+      {printLength(left.leftMm, units, 2)} at {printLength(-left.xMm, units)} behind <Datum />
     </Fact>
   );
 }

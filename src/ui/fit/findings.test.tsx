@@ -54,7 +54,7 @@ describe("a fix of a state that the knife has left", () => {
       design,
       <>
         <FindingsSection />
-        <ReadoutBar />
+        <ReadoutBar listed={false} />
       </>,
     );
     const name = `Fix: ${offerWords(finding.fixes[0], design, "metric")}`;

@@ -95,10 +95,10 @@ function ShownRack({ ids, figures }: { ids: readonly string[]; figures: RackFigu
       {shown?.length === 0 && (
         <Stack align="center" gap="3" py="16" bg="sheet" borderWidth="1px" borderRadius="md">
           <Text fontSize="lg" fontWeight="600">
-            No knife is like that
+            No knife matches
           </Text>
           <Text color="graphite">
-            All words of a search must be in its name, notes, customer or materials.
+            Every word of a search must be in its name, notes, customer or materials.
           </Text>
           <Button variant="outline" onClick={() => setView({ ...WHOLE_RACK, order: view.order })}>
             Show all {ids.length}

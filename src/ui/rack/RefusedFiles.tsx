@@ -21,7 +21,7 @@ export function RefusedFiles({ files, onClose }: { files: readonly RefusedFile[]
           </Alert.Description>
         ))}
       </Stack>
-      <CloseButton size="sm" aria-label="Put this message away" onClick={onClose} />
+      <CloseButton size="sm" aria-label="Close this message" onClick={onClose} />
     </Alert.Root>
   );
 }

@@ -57,7 +57,7 @@ export function SettingsScreen() {
             <Field.HelperText>Hold Alt while dragging to place a point freely.</Field.HelperText>
           </Field.Root>
           <Field.Root>
-            <Field.Label>Drawing</Field.Label>
+            <Field.Label>Colours</Field.Label>
             <NativeSelect.Root width="220px">
               <NativeSelect.Field
                 value={shown ? (theme ?? "system") : "system"}

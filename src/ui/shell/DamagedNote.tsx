@@ -21,7 +21,7 @@ export function DamagedNote({ damaged, children }: { damaged: Damaged; children?
       </Stack>
       <Flex gap="2">
         <Button size="sm" variant="outline" onClick={() => downloadRaw(damaged.name, damaged.raw)}>
-          Export as it lies there
+          Export the raw record
         </Button>
         {children}
       </Flex>

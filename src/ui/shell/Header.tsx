@@ -79,8 +79,8 @@ function LightSwitch() {
   const dark = shown && resolvedTheme === "dark";
   return (
     <IconButton
-      aria-label={dark ? "Light drawing" : "Dark drawing"}
-      title={dark ? "Light drawing" : "Dark drawing"}
+      aria-label={dark ? "Light colours" : "Dark colours"}
+      title={dark ? "Light colours" : "Dark colours"}
       variant="ghost"
       size="sm"
       onClick={() => setTheme(dark ? "light" : "dark")}

@@ -1,7 +1,13 @@
 "use client";
 import { Button, createToaster, Flex, Stack, Toast, Toaster } from "@chakra-ui/react";
 
-export const toaster = createToaster({ placement: "bottom-end", pauseOnPageIdle: true, max: 4 });
+export const toaster = createToaster({
+  // Under the header: findings and what is being typed stand elsewhere.
+  placement: "top",
+  offsets: { top: "58px", bottom: "12px", left: "12px", right: "12px" },
+  pauseOnPageIdle: true,
+  max: 3,
+});
 
 /** Notices: what happened, and where it can be undone. */
 export function Toasts() {

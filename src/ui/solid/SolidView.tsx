@@ -2,7 +2,7 @@
 import { Box, Checkbox, Flex, Stack, Text } from "@chakra-ui/react";
 import dynamic from "next/dynamic";
 import { useTheme } from "next-themes";
-import { type KeyboardEvent, useMemo, useRef, useState } from "react";
+import { type KeyboardEvent, type ReactNode, useMemo, useRef, useState } from "react";
 import type { Design } from "@/core/design/schema";
 import type { CutOpen, PartMesh } from "@/core/kernel/partMeshes";
 import { materialById } from "@/core/stock/materials";
@@ -28,7 +28,7 @@ const TURN = Math.PI / 24;
 const NEARER = 0.88;
 
 /** The whole knife as solids: turned, drawn apart, cut open; parts by material. Loaded when it is asked for. */
-export function SolidView() {
+export function SolidView({ other }: { other: ReactNode }) {
   const design = useDesign();
   const units = useUnits();
   const weighing = useWeighing();
@@ -106,7 +106,8 @@ export function SolidView() {
         bg="sheet"
         data-testid="solid-tools"
       >
-        <LabelledSlider label="Drawn apart" value={apart} min={0} max={1} step={0.05} onChange={setApart} />
+        {other}
+        <LabelledSlider label="Exploded view" value={apart} min={0} max={1} step={0.05} onChange={setApart} />
         <ChoiceField
           label="Cut open"
           wide
@@ -134,7 +135,7 @@ export function SolidView() {
   );
 }
 
-function Said({ children }: { children: React.ReactNode }) {
+function Said({ children }: { children: ReactNode }) {
   return (
     <Flex position="absolute" inset="0" align="center" justify="center" color="graphite">
       {children}

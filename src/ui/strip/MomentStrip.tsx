@@ -8,13 +8,14 @@ import type { MassReport } from "@/core/weigh/report";
 import { partName } from "@/words/parts";
 import { partSentence } from "@/words/pulls";
 import { BalanceMark } from "../drawing/BalanceMark";
+import type { Box } from "../drawing/labels";
 import { type Scale, toPx } from "../drawing/path";
 import { DrawnText } from "../drawing/Text";
 import { color } from "../theme";
 import { isPicked, useStrip } from "./StripContext";
 import { StripReadout } from "./StripReadout";
 import { tipDeg } from "./settle";
-import { BAR_PX, type Bar, barName, barsOf, partsInOrder } from "./stripBars";
+import { BAR_PX, type Bar, barName, barsOf, labelsOf, NAME_SIZE, partsInOrder } from "./stripBars";
 import { useSettling } from "./useSettling";
 
 export const GROUP_TINT: Record<PartGroup, string> = {
@@ -83,10 +84,10 @@ export const MomentStrip = memo(function MomentStrip({
         opacity="0.18"
         data-testid="strip-window"
       >
-        <title>Where it is wished to balance</title>
+        <title>Balance window</title>
       </rect>
       <g ref={beam} data-testid="beam">
-        <Bars bars={bars} pulls={pulls} beamY={beamY} pxPerG={pxPerG} units={units} />
+        <Bars bars={bars} pulls={pulls} beamY={beamY} pxPerG={pxPerG} width={width} top={top} units={units} />
         <rect x={from} y={beamY - 3} width={to - from} height="5" rx="1" fill={color("ink")} />
       </g>
       <LeverArm pulls={pulls} balanceMm={report.balanceMm} xOf={xOf} y={beamY + 10} />
@@ -101,20 +102,33 @@ export const MomentStrip = memo(function MomentStrip({
   );
 });
 
+/** Width that the read-out may take, px. */
+const READOUT_PX = 300;
+
 interface BarsProps {
   readonly bars: readonly Bar[];
   readonly pulls: ReadonlyMap<string, PartPull>;
   readonly beamY: number;
   readonly pxPerG: number;
+  readonly width: number;
+  readonly top: number;
   readonly units: UnitSystem;
 }
 
 /** The bars, one stop for the Tab key; arrow keys go from part to part. */
-function Bars({ bars, pulls, beamY, pxPerG, units }: BarsProps) {
+function Bars({ bars, pulls, beamY, pxPerG, width, top, units }: BarsProps) {
   const { picked, pick } = useStrip();
   const group = useRef<SVGGElement>(null);
   const order = partsInOrder(bars).map((p) => p.id);
   const here = picked?.kind === "part" && order.includes(picked.id) ? picked.id : order[0];
+  // The read-out of what is pointed at stands in the right upper corner.
+  const readout = { x: width - READOUT_PX, y: top - 6, w: READOUT_PX, h: 58 };
+  const labels = labelsOf(
+    bars,
+    (bar) => [barName(bar), printMass(bar.massG, units)],
+    { beamY, pxPerG, width },
+    [readout],
+  );
   const keys = (e: KeyboardEvent) => {
     const at = order.indexOf(here);
     const to = {
@@ -168,7 +182,7 @@ function Bars({ bars, pulls, beamY, pxPerG, units }: BarsProps) {
                 />
               );
             })}
-            <BarName bar={bar} y={y} bars={bars} beamY={beamY} units={units} />
+            {labels.get(bar) && <BarName bar={bar} at={labels.get(bar)!} units={units} />}
           </g>
         );
       })}
@@ -198,31 +212,11 @@ function LeverArm(props: {
   );
 }
 
-/** px that a name over a bar is wide at most. */
-const NAME_PX = 64;
-
-/**
- * Name and mass over a bar, or at its side where a taller one stands close by; a small bar hemmed in goes without
- * (its read-out and the parts table have it).
- */
-function BarName(props: { bar: Bar; y: number; bars: readonly Bar[]; beamY: number; units: UnitSystem }) {
-  const { bar, y, bars, beamY, units } = props;
-  const taller = (side: 1 | -1) =>
-    bars.some(
-      (b) => b.massG > bar.massG && (b.xPx - bar.xPx) * side > 0 && Math.abs(b.xPx - bar.xPx) < NAME_PX,
-    );
-  const [left, right] = [taller(-1), taller(1)];
-  const beside = left || right;
-  const room = beamY - y > 40 && bar.xPx > (right ? 2 * NAME_PX : 0);
-  if ((left && right) || (beside && !room)) return null;
-  const x = bar.xPx + (left ? BAR_PX / 2 + 5 : right ? -BAR_PX / 2 - 5 : 0);
+/** Name and mass of a bar, where they find a place. */
+function BarName({ bar, at, units }: { bar: Bar; at: Box; units: UnitSystem }) {
+  const x = at.x + at.w / 2;
   return (
-    <DrawnText
-      x={x}
-      y={beside ? y + 12 : y - 20}
-      anchor={left ? "start" : right ? "end" : "middle"}
-      tint="ink"
-    >
+    <DrawnText x={x} y={at.y + 12} size={NAME_SIZE} anchor="middle" tint="ink">
       {barName(bar)}
       <tspan x={x} dy="15" fill={color("graphite")}>
         {printMass(bar.massG, units)}

@@ -1,8 +1,11 @@
 import { describe, expect, it } from "vitest";
 import type { PartKey, Side } from "@/core/assembly/partKey";
+import { DEMO_KNIVES } from "@/core/files/knife/demo.fixtures";
 import type { PartWeight } from "@/core/weigh/report";
+import { weigh } from "@/core/weigh/weigh";
+import { overlap } from "../drawing/labels";
 import { type Resting, settle, settled, tipDeg } from "./settle";
-import { BAR_PX, barName, barsOf, partsInOrder } from "./stripBars";
+import { BAR_PX, barName, barsOf, labelsOf, partsInOrder } from "./stripBars";
 
 const part = (id: string, key: PartKey, massG: number, x: number): PartWeight => ({
   id,
@@ -49,7 +52,35 @@ describe("the bars of the strip", () => {
       ],
       (x) => x,
     );
-    expect(barName(bar[0])).toBe("Scales …");
+    expect(barName(bar[0])).toBe("Scales and 2 more");
+  });
+});
+
+describe("names over the bars", () => {
+  const [width, beamY] = [900, 300];
+
+  it.each(DEMO_KNIVES)("of %s lie over no bar and not over each other", (_, design) => {
+    const weighing = weigh(design);
+    if (!weighing.ok) throw new Error("not weighed");
+    const parts = weighing.report.parts;
+    const xs = parts.map((p) => p.centreMm[0]);
+    const [low, high] = [Math.min(...xs) - 20, Math.max(...xs) + 60];
+    const bars = barsOf(parts, (mm) => ((mm - low) / (high - low)) * width);
+    const pxPerG = 220 / Math.max(...bars.map((b) => b.massG));
+    const labels = [...labelsOf(bars, (b) => [barName(b), "123.4 g"], { beamY, pxPerG, width })];
+    expect(labels.length).toBeGreaterThan(1);
+    for (const [bar, box] of labels) {
+      for (const other of bars) {
+        const h = other.massG * pxPerG;
+        const block = { x: other.xPx - BAR_PX / 2, y: beamY - h, w: BAR_PX, h };
+        expect(overlap(box, block), `${barName(bar)} over ${barName(other)}`).toBe(false);
+      }
+      for (const [other, there] of labels)
+        if (other !== bar) expect(overlap(box, there), `${barName(bar)} and ${barName(other)}`).toBe(false);
+    }
+    // The heaviest always has its name.
+    const heaviest = bars.reduce((a, b) => (b.massG > a.massG ? b : a));
+    expect(labels.some(([bar]) => bar === heaviest)).toBe(true);
   });
 });
 

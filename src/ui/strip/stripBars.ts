@@ -1,5 +1,6 @@
 import type { PartWeight } from "@/core/weigh/report";
 import { partStem } from "@/words/parts";
+import { type Box, firstFree, textWidth } from "../drawing/labels";
 
 /** Width of a bar, px. */
 export const BAR_PX = 16;
@@ -41,8 +42,51 @@ export function barName({ pieces }: Bar): string {
   const names = [...counts].map(([stem, n]) => (n > 1 && !stem.endsWith("fill") ? `${stem}s` : stem));
   const whole = names.join(", ");
   if (whole.length <= 18) return whole;
-  const two = names.slice(0, 2).join(", ");
-  return names.length > 2 && two.length <= 18 ? `${two} …` : `${names[0]} …`;
+  return `${names[0]} and ${names.length - 1} more`;
+}
+
+/** Size of the letters over the bars, px; a name and a mass stand one over the other. */
+export const NAME_SIZE = 13;
+const LABEL_PX = 31;
+
+/**
+ * Where each bar's name and mass stand: over its bar, or beside its top; never over a bar or each other. Heaviest bars choose
+ * first; a bar without a free place goes without, for its read-out and the table of parts have it.
+ */
+export function labelsOf(
+  bars: readonly Bar[],
+  nameOf: (bar: Bar) => readonly string[],
+  place: { readonly beamY: number; readonly pxPerG: number; readonly width: number },
+  taken: readonly Box[] = [],
+): ReadonlyMap<Bar, Box> {
+  const { beamY, pxPerG, width } = place;
+  const blocks: Box[] = bars.map(({ xPx, massG }) => {
+    const h = massG * pxPerG + 3;
+    return { x: xPx - BAR_PX / 2, y: beamY - h, w: BAR_PX, h };
+  });
+  const labels = new Map<Bar, Box>();
+  const byMass = bars.map((bar, i) => ({ bar, block: blocks[i] })).sort((a, b) => b.bar.massG - a.bar.massG);
+  for (const { bar, block } of byMass) {
+    const w = Math.max(...nameOf(bar).map((t) => textWidth(t, NAME_SIZE))) + 4;
+    const size = { w, h: LABEL_PX };
+    const over = block.y - LABEL_PX - 3;
+    const places = [
+      { x: bar.xPx - w / 2, y: over, ...size },
+      { x: bar.xPx - BAR_PX / 2, y: over, ...size },
+      { x: bar.xPx + BAR_PX / 2 - w, y: over, ...size },
+      { x: bar.xPx + BAR_PX / 2 + 4, y: block.y, ...size },
+      { x: bar.xPx - BAR_PX / 2 - 4 - w, y: block.y, ...size },
+      ...[1, 2, 3].map((k) => ({ x: bar.xPx - w / 2, y: over - k * LABEL_PX, ...size })),
+    ];
+    const free = firstFree(places, [...blocks, ...labels.values(), ...taken], {
+      x: 2,
+      y: 0,
+      w: width - 4,
+      h: beamY - 4,
+    });
+    if (free) labels.set(bar, free);
+  }
+  return labels;
 }
 
 /** Every part in the order that the arrow keys go: bars from butt to tip, each from the beam up. */

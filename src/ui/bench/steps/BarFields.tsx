@@ -31,7 +31,7 @@ export function BarFields() {
       <LengthAt
         at="tang.lengthMm"
         label="Length"
-        help="From the datum. At least half of the handle; two thirds is better. Longer than the handle goes through, flush with its end."
+        help="From the front of the guard, or of the handle. At least half of the handle; two thirds is better. Longer than the handle goes through, flush with its end."
       />
       <LengthAt at="tang.yMm" label="Middle above the axis" />
       <Stack direction="row" wrap="wrap" gap="2">

@@ -19,7 +19,7 @@ export function FramedTangFields() {
       </Group>
       <BarFields />
       <Group title="Slot in the frame">
-        <LengthAt at="tang.hole.clearanceMm" label="Room all round" />
+        <LengthAt at="tang.hole.clearanceMm" label="Clearance all round" />
         <LengthAt at="tang.hole.deeperMm" label="Deeper than the tang" />
         <FillAt at="tang.hole.fill" />
       </Group>

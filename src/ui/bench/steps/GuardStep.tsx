@@ -33,7 +33,7 @@ export function GuardStep() {
         <TickAt at="guard" label="Plate guard" make={() => newGuard(session.getState().design)} />
         {!guard && (
           <Text color="graphite" fontSize="sm">
-            None: the handle begins at the datum.
+            None.
           </Text>
         )}
         {guard && !guard.mesh && <Forms />}
@@ -133,7 +133,7 @@ function Plates({ guard: { plates, mesh } }: { guard: Guard }) {
           ))}
       {mesh && (
         <Text color="graphite" fontSize="sm">
-          The thickness is where the handle begins behind the datum; the imported shape is not scaled.
+          The handle begins so far behind the front of the guard; the imported shape is not scaled.
         </Text>
       )}
     </Group>

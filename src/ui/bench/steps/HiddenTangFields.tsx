@@ -81,7 +81,7 @@ function HoleFields({ tang }: { tang: HiddenTang }) {
       />
       {(hole.kind === "broached" || hole.kind === "burned") && (
         <>
-          <LengthAt at="tang.hole.clearanceMm" label="Room all round" />
+          <LengthAt at="tang.hole.clearanceMm" label="Clearance all round" />
           <LengthAt at="tang.hole.deeperMm" label="Deeper than the tang" />
         </>
       )}

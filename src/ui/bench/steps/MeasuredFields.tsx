@@ -68,7 +68,7 @@ export function MeasuredFields() {
       {balance.kind === "direct" ? (
         <LengthAt
           at="blade.measured.balance.xMm"
-          label="Balances ahead of the datum"
+          label="Balances ahead of the front"
           help="Behind it is below zero."
         />
       ) : (
@@ -77,7 +77,7 @@ export function MeasuredFields() {
           <LengthAt at="blade.measured.balance.scaleAtMm" label="Support on the scale at" />
           <MassAt at="blade.measured.balance.readingG" label="The scale reads" />
           <Text color="graphite" fontSize="sm">
-            It balances {printLength(measuredBalanceMm(measured), units)} ahead of the datum.
+            It balances {printLength(measuredBalanceMm(measured), units)} ahead of the front.
           </Text>
         </>
       )}

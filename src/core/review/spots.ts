@@ -1,0 +1,179 @@
+import { join, type PartKey } from "../assembly/partKey";
+import type { Point } from "../curve/bezier";
+import { holesOf, slotsOf } from "../design/openings";
+import type { Design } from "../design/schema";
+import type { CutKey } from "../fit/cutKey";
+import { type ItemName, itemNames } from "../layout/itemNames";
+import { remembered } from "../layout/remembered";
+import { assembleDrawn } from "../views/drawn";
+import { silhouette } from "../views/silhouette";
+
+/**
+ * What of a knife is spoken of by a row, a finding or a change: a part's id, or what the ids of several parts begin with
+ * ("scale" of both sides, "fastener:pin-1" of a pin and its bore).
+ */
+export type Spot = string;
+
+/** Whether one is the other, or takes it in. */
+export const meet = (a: Spot, b: Spot): boolean => a === b || a.startsWith(`${b}:`) || b.startsWith(`${a}:`);
+
+/** Where a part, or a piece that is sawn, is: on both sides, for they are behind each other in a side view. */
+export function spotOf(key: PartKey | CutKey): Spot {
+  switch (key.kind) {
+    case "guard":
+    case "liner":
+    case "scale":
+      return join(key.kind, key.number);
+    case "bolster":
+    case "fitting":
+    case "tang-rest":
+      return join(key.kind, key.sort);
+    case "tang-end":
+      return join(key.kind, key.component);
+    case "divider":
+    case "fastener":
+    case "hole":
+    case "slot":
+    case "ring":
+    case "ring-bore":
+    case "piece":
+      return join(key.kind, key.id);
+    default:
+      return key.kind;
+  }
+}
+
+/** Where a fastener, hole or slot is, by its name; null of one that is not there. */
+export function spotOfItem(design: Design, { kind, number }: ItemName): Spot | null {
+  for (const [id, name] of itemNames(design))
+    if (name.kind === kind && name.number === number) return join(kind, id);
+  return null;
+}
+
+/** All parts of a handle, without what is set into it. */
+const handleSpots = ({ handle }: Design): Spot[] =>
+  handle.kind === "scales" ? ["scale"] : handle.pieces.map((p) => join("piece", p.id));
+
+/** What of two states of a knife differs, part by part. */
+export function spotsOfChange(before: Design, after: Design): Spot[] {
+  const spots: Spot[] = [];
+  const other = (a: unknown, b: unknown) => JSON.stringify(a) !== JSON.stringify(b);
+  // What is new is marked by what it comes into.
+  const items = <T extends { readonly id: string }>(
+    kind: string,
+    a: readonly T[],
+    b: readonly T[],
+    into: readonly Spot[],
+  ) => {
+    const [was, is] = [a, b].map((all) => new Map(all.map((x) => [x.id, x])));
+    for (const id of new Set([...was.keys(), ...is.keys()]))
+      if (other(was.get(id), is.get(id))) spots.push(...(was.has(id) ? [join(kind, id)] : into));
+  };
+  if (other(before.blade, after.blade)) spots.push("blade");
+  const plain = (tang: Design["tang"]) => ({ ...tang, holes: null, slots: null });
+  if (other(plain(before.tang), plain(after.tang))) spots.push("tang", "tang-end");
+  if (other(before.guard, after.guard)) spots.push("guard", "fitting");
+  items("fastener", before.fasteners, after.fasteners, handleSpots(before));
+  items("hole", holesOf(before), holesOf(after), ["tang"]);
+  items("slot", slotsOf(before), slotsOf(after), ["tang"]);
+  const [a, b] = [before.handle, after.handle];
+  if (other([a.outline, a.plan, a.kind], [b.outline, b.plan, b.kind])) spots.push(...handleSpots(before));
+  if (a.kind === "scales" && b.kind === "scales") {
+    if (other([a.right, a.left, a.frontBevel], [b.right, b.left, b.frontBevel])) spots.push("scale");
+    if (other(a.liners, b.liners)) spots.push("liner");
+    for (const end of ["front", "rear"] as const)
+      if (other(a.bolsters[end], b.bolsters[end])) spots.push(join("bolster", end));
+    items("divider", a.joints, b.joints, ["scale"]);
+  } else if (a.kind === "stack" && b.kind === "stack") {
+    items("piece", a.pieces, b.pieces, handleSpots(before));
+    items("ring", a.rings, b.rings, handleSpots(before));
+  }
+  return [...new Set(spots)];
+}
+
+/** Every part that has a material in it. */
+export function spotsOfMaterial(design: Design, id: string): Spot[] {
+  const of = assembleDrawn(design).parts.filter((p) => p.materials.some((m) => m.materialId === id));
+  return [...new Set(of.map((p) => spotOf(p.key)))];
+}
+
+/** What a finding speaks of. */
+export function spotsOfFinding(
+  design: Design,
+  f: {
+    readonly subject: string | null;
+    readonly items?: readonly ItemName[];
+    readonly part?: PartKey;
+    readonly piece?: CutKey;
+  },
+): Spot[] {
+  const spots = (f.items ?? []).map((item) => spotOfItem(design, item));
+  if (f.part) spots.push(spotOf(f.part));
+  if (f.piece) spots.push(spotOf(f.piece));
+  if (spots.length === 0 && f.subject !== null) {
+    const known = pickable(design).find(({ spot }) => spot === f.subject || spot.endsWith(`:${f.subject}`));
+    if (known) spots.push(known.spot);
+  }
+  return [...new Set(spots.filter((s) => s !== null))];
+}
+
+/** Stations that an outline is read at for marking it. */
+const STEPS = 40;
+
+/** Outlines, seen from the side, of all that a spot takes in. */
+export function spotLoops(design: Design, spot: Spot): (readonly Point[])[] {
+  return outlines(design).flatMap((o) => (o.spot === spot || o.spot.startsWith(`${spot}:`) ? o.loops : []));
+}
+
+interface Outlined {
+  readonly spot: Spot;
+  readonly key: PartKey;
+  readonly loops: readonly (readonly Point[])[];
+}
+
+/** Every part of a knife from the side, those of one spot together. */
+const outlines = remembered((design: Design): readonly Outlined[] => {
+  const { parts, regions } = assembleDrawn(design);
+  const known = new Map<Spot, Outlined & { loops: (readonly Point[])[] }>();
+  for (const { key, regions: of } of parts) {
+    const spot = spotOf(key);
+    const there = known.get(spot) ?? { spot, key, loops: [] };
+    known.set(spot, there);
+    // The other side lies behind the first.
+    if ("side" in key && key.side === "left" && there.loops.length > 0) continue;
+    there.loops.push(
+      ...silhouette(
+        of.map((r) => regions[r]),
+        STEPS,
+      ),
+    );
+  }
+  return [...known.values()].filter((o) => o.loops.length > 0);
+});
+
+/** Kinds of part that show from the side, or as hidden lines. */
+const SHOWN: ReadonlySet<PartKey["kind"]> = new Set([
+  "blade",
+  "tang",
+  "tang-end",
+  "guard",
+  "bolster",
+  "scale",
+  "piece",
+  "ring",
+  "fastener",
+  "hole",
+  "slot",
+]);
+
+const size = (loops: Outlined["loops"]): number => {
+  const [xs, ys] = [loops.flatMap((l) => l.map((p) => p.x)), loops.flatMap((l) => l.map((p) => p.y))];
+  return (Math.max(...xs) - Math.min(...xs)) * (Math.max(...ys) - Math.min(...ys));
+};
+
+/** What can be picked on a side view, the largest first, so that what lies on it can be reached. */
+export const pickable = remembered((design: Design): readonly Outlined[] =>
+  outlines(design)
+    .filter(({ key }) => SHOWN.has(key.kind) && !(key.kind === "tang" && design.tang.kind === "full"))
+    .sort((a, b) => size(b.loops) - size(a.loops)),
+);

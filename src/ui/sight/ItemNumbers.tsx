@@ -1,0 +1,39 @@
+"use client";
+import { memo } from "react";
+import { holesOf, slotsOf } from "@/core/design/openings";
+import type { Design } from "@/core/design/schema";
+import { itemNames } from "@/core/layout/itemNames";
+import { type Scale, toPx } from "../drawing/path";
+import { DrawnText } from "../drawing/Text";
+import { color } from "../theme";
+
+const RADIUS_PX = 9;
+
+/** The numbers that fasteners, holes and slots have in the tables: of a fastener on a disc beside it, of an opening in it. */
+export const ItemNumbers = memo(function ItemNumbers({ design, scale }: { design: Design; scale: Scale }) {
+  const names = itemNames(design);
+  return (
+    <g pointerEvents="none" data-testid="item-numbers">
+      {[...holesOf(design), ...slotsOf(design)].map((o) => {
+        const [x, y] = toPx(scale, o.xMm, o.yMm);
+        return (
+          <DrawnText key={o.id} x={x} y={y + 4} size={11} anchor="middle">
+            {names.get(o.id)?.number}
+          </DrawnText>
+        );
+      })}
+      {design.fasteners.map((f) => {
+        const [x, y] = toPx(scale, f.xMm, f.yMm);
+        const off = Math.max(RADIUS_PX, (f.diameterMm / 2) * scale.pxPerMm) * 0.7 + RADIUS_PX * 0.8;
+        return (
+          <g key={f.id}>
+            <circle cx={x + off} cy={y - off} r={RADIUS_PX} fill={color("sheet")} stroke={color("ink")} />
+            <DrawnText x={x + off} y={y - off + 4.5} size={12} bold anchor="middle">
+              {names.get(f.id)?.number}
+            </DrawnText>
+          </g>
+        );
+      })}
+    </g>
+  );
+});

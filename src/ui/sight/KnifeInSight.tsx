@@ -1,0 +1,64 @@
+"use client";
+import { Box } from "@chakra-ui/react";
+import { useEffect, useMemo, useRef, useState } from "react";
+import { useUnits } from "@/store/settings";
+import { useDesign } from "../bench/BenchContext";
+import { knifeExtent } from "../drawing/extent";
+import { Hatches } from "../drawing/Hatches";
+import { KnifeSide } from "../drawing/KnifeSide";
+import { Ruler } from "../drawing/Ruler";
+import { ItemNumbers } from "./ItemNumbers";
+import { PickTargets } from "./PickTargets";
+import { SpokenMarks } from "./SpokenMarks";
+import { goToSpot } from "./useSpeaks";
+
+const MARGIN_PX = 22;
+const RULER_PX = 26;
+
+/**
+ * The knife over a sheet that scrolls: numbered as the sheet's rows are; what a row or a finding speaks of is marked on it,
+ * and a part that is picked on it brings up what is said of it.
+ */
+export function KnifeInSight({ sheet, tallestPx }: { sheet: () => Element | null; tallestPx: number }) {
+  const design = useDesign();
+  const units = useUnits();
+  const frame = useRef<HTMLDivElement>(null);
+  const [width, setWidth] = useState(900);
+  useEffect(() => {
+    const watch = new ResizeObserver(([entry]) => setWidth(entry.contentRect.width));
+    if (frame.current) watch.observe(frame.current);
+    return () => watch.disconnect();
+  }, []);
+  const e = useMemo(() => knifeExtent(design), [design]);
+  const scale = useMemo(() => {
+    const pxPerMm = Math.min(
+      (width - 2 * MARGIN_PX) / (e.xHigh - e.xLow),
+      (tallestPx - RULER_PX - 22) / (e.yHigh - e.yLow),
+    );
+    return {
+      pxPerMm,
+      originX: (width - (e.xHigh - e.xLow) * pxPerMm) / 2 - e.xLow * pxPerMm,
+      originY: 12 + e.yHigh * pxPerMm,
+    };
+  }, [e, width, tallestPx]);
+  const bottom = 12 + (e.yHigh - e.yLow) * scale.pxPerMm;
+  return (
+    <Box ref={frame} bg="sheet" borderBottomWidth="1px" flexShrink="0" data-testid="in-sight">
+      {/* biome-ignore lint/a11y/useSemanticElements: a drawing is no field set */}
+      <svg
+        width={width}
+        height={bottom + RULER_PX + 6}
+        role="group"
+        aria-label="The knife from its right side"
+        style={{ display: "block" }}
+      >
+        <Hatches />
+        <KnifeSide design={design} scale={scale} />
+        <SpokenMarks design={design} scale={scale} />
+        <PickTargets design={design} scale={scale} onPick={(spot) => goToSpot(sheet(), spot)} />
+        <ItemNumbers design={design} scale={scale} />
+        <Ruler scale={scale} y={bottom + 6} fromMm={e.xLow} toMm={e.xHigh} units={units} />
+      </svg>
+    </Box>
+  );
+}
