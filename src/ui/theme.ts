@@ -105,7 +105,7 @@ const config = defineConfig({
     },
     ".board-key": { p: "2" },
     ".section-where": { fontSize: "sm", px: "2", lineHeight: "1.25" },
-    ".figure": { flexShrink: "0", maxWidth: "220px" },
+    ".figure": { flexShrink: "0", maxWidth: "250px" },
     ".figure-name": { fontSize: "sm", color: "graphite" },
     // Figures of an older state.
     ".readout": {

@@ -4,7 +4,7 @@ import { assemble } from "@/core/assembly/assemble";
 import type { Design } from "@/core/design/schema";
 import { exportMesh } from "@/core/files/mesh/exportMesh";
 import { importShape } from "@/core/files/mesh/importShape";
-import { meshesOf, type PartSolid, partSolids } from "@/core/kernel/partMeshes";
+import { meshesOf, type PartSolid, partSolids, SEEN_MM } from "@/core/kernel/partMeshes";
 import { meshAgreement } from "@/core/weigh/agreement";
 import type { SolidService } from "./solid.messages";
 
@@ -54,7 +54,7 @@ function solidsOf(made: ManifoldToplevel, design: Design): PartSolid[] {
 const service: SolidService = {
   parts: (design, cut) =>
     withKernel((made) => {
-      const meshes = meshesOf(solidsOf(made, design), cut);
+      const meshes = meshesOf(solidsOf(made, design), cut, SEEN_MM);
       return transfer(
         meshes,
         meshes.flatMap((p) => [p.mesh.vertices.buffer, p.mesh.triangles.buffer]),

@@ -20,6 +20,8 @@ export interface PartMesh {
 
 /** Fine enough to look at, and quick to build. */
 export const SHOWN: MeshFineness = { stations: 8, rows: 24 };
+/** What is looked at may be off by so much, mm: far below a pixel, and enough to be without slivers. */
+export const SEEN_MM = 0.005;
 /** Fine enough to print from: facets under about a tenth of a millimetre. */
 const PRINTED: MeshFineness = { stations: 20, rows: 60 };
 /** A printed part's volume may be off by this share; where it is off by more, steps are halved, so often at most. */
@@ -69,12 +71,16 @@ export function partSolids(
   });
 }
 
-/** Solids as closed meshes, cut open by a plane where one is given; what it takes away whole is left out. */
-export function meshesOf(parts: readonly PartSolid[], cut: CutOpen | null = null): PartMesh[] {
+/**
+ * Solids as closed meshes, cut open by a plane where one is given; what it takes away whole is left out. Their surfaces may
+ * be off by `offMm`, by which slivers are taken out.
+ */
+export function meshesOf(parts: readonly PartSolid[], cut: CutOpen | null = null, offMm = 0): PartMesh[] {
   return parts.flatMap(({ solid, ...part }) => {
     const normal: [number, number, number] = cut?.axis === "z" ? [0, 0, -1] : [-1, 0, 0];
     const mesh = inKernelScope((scope) => {
-      const shown = cut ? scope.hold(solid.trimByPlane(normal, -cut.atMm)) : solid;
+      const whole = cut ? scope.hold(solid.trimByPlane(normal, -cut.atMm)) : solid;
+      const shown = offMm > 0 ? scope.hold(whole.simplify(offMm)) : whole;
       const { vertProperties, triVerts } = shown.getMesh();
       return { vertices: Float32Array.from(vertProperties), triangles: Uint32Array.from(triVerts) };
     });

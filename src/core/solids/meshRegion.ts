@@ -17,22 +17,28 @@ export const FAR_MM = 400;
 /** How far inside its ends a region is cut, as a share of the panel: its very end may have no area. */
 const INSET = 1e-7;
 
+/** A shape steps where it changes by more than so between two stations a hair apart, mm. */
+const STEP_MM = 0.05;
+
 /** Rings of neighbouring tubes overlap by this, mm, so that a kernel joins them. */
 const OVERLAP_MM = 1e-4;
 
 /**
  * Meshes a region as tubes of rings, one a station, that crowd toward the ends of panels and of sections: one tube,
- * or several that overlap by a hair where the outline parts into stretches. Inscribed: a convex surface comes out a
+ * or several that overlap by a hair where the outline parts into stretches, or a blade steps. Inscribed: a convex surface comes out a
  * little small, by about the square of the step. A region with no extent gives none.
  */
-export function meshRegion(region: Region, { stations, rows }: MeshFineness): TriangleMesh[] {
+export function meshRegion(region: Region, fineness: MeshFineness): TriangleMesh[] {
+  // Across its height a plate is made of rectangles, which no row has to follow.
+  if (region.kind === "plate") return meshRegion(region.turned(), fineness).map(turnedBack);
+  const { stations, rows } = fineness;
   const middle = region.sliceAt((region.xRange[0] + region.xRange[1]) / 2);
   const flat = middle?.flat ?? false;
   const endless = middle?.ys === null;
   const meshes: TriangleMesh[] = [];
   const panels = panelsOf(region, endless ? 0 : stations);
   const stretches = panels.map((xs) => stretchesAt(region, xs[xs.length >> 1]));
-  const parted = stretches.some((n) => n > 1);
+  let parted = stretches.some((n) => n > 1);
   let run: number[][] = [];
   const close = () => {
     if (run.length > 1) meshes.push(tube(run));
@@ -40,6 +46,15 @@ export function meshRegion(region: Region, { stations, rows }: MeshFineness): Tr
   };
   panels.forEach((xs, p) => {
     if (stretches[p] !== 1) close();
+    else if (
+      region.kind === "blade" &&
+      run.length > 1 &&
+      steps(region, panels[p - 1][panels[p - 1].length - 1], xs[0])
+    ) {
+      // Rows of one tube would fold over each other on the face of the step.
+      close();
+      parted = true;
+    }
     for (let k = 0; k < stretches[p]; k++) {
       for (const x of xs) {
         const slice = region.sliceAt(x);
@@ -50,7 +65,7 @@ export function meshRegion(region: Region, { stations, rows }: MeshFineness): Tr
     }
   });
   close();
-  if (parted) for (const m of meshes) overlapEnds(m);
+  if (parted) for (const m of meshes) overlapEnds(m, region.xRange);
   return meshes;
 }
 
@@ -59,16 +74,37 @@ function stretchesAt(region: Region, x: number): number {
   return slice === null ? 0 : slice.ys === null ? 1 : slice.ys.length / 2;
 }
 
-/** Draws both end rings out along x. */
-function overlapEnds({ vertices }: TriangleMesh): void {
+/** Whether a blade steps from one station to another close by, at its plunge or its heel. */
+function steps(region: Region, from: number, to: number): boolean {
+  const [a, b] = [region.sliceAt(from), region.sliceAt(to)];
+  if (!a || !b || !a.ys || !b.ys || a.ys.length < 2 || b.ys.length < 2) return false;
+  const [a0, a1, b0, b1] = [a.ys[0], a.ys[1], b.ys[0], b.ys[1]];
+  if (Math.abs(a0 - b0) > STEP_MM || Math.abs(a1 - b1) > STEP_MM) return true;
+  return [0.1, 0.3, 0.5, 0.7, 0.9].some((t) => {
+    const y = a0 + (a1 - a0) * t;
+    return Math.abs(a.low(y) - b.low(y)) > STEP_MM || Math.abs(a.high(y) - b.high(y)) > STEP_MM;
+  });
+}
+
+/** A mesh with x and y exchanged; its triangles go round the other way then. */
+function turnedBack({ vertices, triangles }: TriangleMesh): TriangleMesh {
+  const [turned, round] = [new Float32Array(vertices.length), triangles.slice()];
+  for (let i = 0; i < vertices.length; i += 3) turned.set([vertices[i + 1], vertices[i], vertices[i + 2]], i);
+  for (let i = 0; i < round.length; i += 3) [round[i + 1], round[i + 2]] = [round[i + 2], round[i + 1]];
+  return { vertices: turned, triangles: round };
+}
+
+/** Draws the end rings of a tube out along x, but for those at the ends of its region, which stay where they are. */
+function overlapEnds({ vertices }: TriangleMesh, [from, to]: readonly [number, number]): void {
   let [low, high] = [Infinity, -Infinity];
   for (let i = 0; i < vertices.length; i += 3) {
     low = Math.min(low, vertices[i]);
     high = Math.max(high, vertices[i]);
   }
+  const inner = (x: number, end: number) => Math.abs(x - end) > OVERLAP_MM;
   for (let i = 0; i < vertices.length; i += 3) {
-    if (vertices[i] === low) vertices[i] -= OVERLAP_MM;
-    else if (vertices[i] === high) vertices[i] += OVERLAP_MM;
+    if (vertices[i] === low && inner(low, from)) vertices[i] -= OVERLAP_MM;
+    else if (vertices[i] === high && inner(high, to)) vertices[i] += OVERLAP_MM;
   }
 }
 

@@ -1,4 +1,5 @@
-import type { Contour } from "../curve/contour";
+import type { Point } from "../curve/bezier";
+import { type Contour, contourOf } from "../curve/contour";
 import { ClosingZone } from "./closingZone";
 import type { Region } from "./region";
 import type { SectionShape } from "./section";
@@ -26,6 +27,7 @@ export function plateRegion(
 ): Region {
   return {
     kind: "plate",
+    turned: () => turnedPlate(outline, width),
     outline,
     from: [creaseStations, ...width.from],
     xRange: outline.xRange,
@@ -43,6 +45,32 @@ export function plateRegion(
         low: (y) => -width.half(y),
         high: (y) => width.half(y),
       });
+    },
+  };
+}
+
+/** A plate with x and y exchanged. */
+function turnedPlate(outline: Contour, width: FaceWidth): Region {
+  const exchanged = ({ x, y }: Point): Point => ({ x: y, y: x });
+  const turned = contourOf(
+    outline.cubics.map(({ a, b, c, d }) => ({
+      a: exchanged(a),
+      b: exchanged(b),
+      c: exchanged(c),
+      d: exchanged(d),
+    })),
+  );
+  // Where the face closes, its width runs off like a root.
+  const closing = width.zones.length > 0;
+  const ends = turned.xRange.map((x) => ({ x, below: closing, above: closing }));
+  return {
+    kind: "slab",
+    outline: turned,
+    xRange: turned.xRange,
+    breaks: [...turned.breaks, ...ends, ...width.creases.map((x) => ({ x, below: false, above: false }))],
+    sliceAt: (y) => {
+      const xs = turned.cut(y);
+      return xs.length < 2 ? null : flatSlice(xs, -width.half(y), width.half(y));
     },
   };
 }

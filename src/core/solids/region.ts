@@ -39,7 +39,11 @@ export type RegionKind =
   /** An outline from the side, thicknesses along x and a section. */
   | { readonly kind: "loft" }
   /** A plate across the knife, its width told at each height. */
-  | { readonly kind: "plate" }
+  | {
+      readonly kind: "plate";
+      /** The same with x and y exchanged: its sections are rectangles then. */
+      turned(): Region;
+    }
   | { readonly kind: "blade" }
   /** Half an ellipsoid about an axis along z. */
   | { readonly kind: "dome" }

@@ -20,17 +20,19 @@ import { PickTargets } from "../sight/PickTargets";
 import { SpokenMarks } from "../sight/SpokenMarks";
 import { goToSpot } from "../sight/useSpeaks";
 import { color } from "../theme";
+import { useSize } from "../useSize";
 
-export const WIDTH = 1100;
+/** Until it is laid out, px. */
+const WIDTH = 1100;
 const TALLEST = 120;
 
 /** The scale of the balance bench's drawings: the knife in the middle, its whole length. */
-export function balanceScale(design: Design): Scale {
+export function balanceScale(design: Design, width: number): Scale {
   const e = knifeExtent(design);
-  const pxPerMm = Math.min(WIDTH / (e.xHigh - e.xLow + 30), TALLEST / (e.yHigh - e.yLow + 4));
+  const pxPerMm = Math.min(width / (e.xHigh - e.xLow + 30), TALLEST / (e.yHigh - e.yLow + 4));
   return {
     pxPerMm,
-    originX: (WIDTH - (e.xHigh - e.xLow) * pxPerMm) / 2 - e.xLow * pxPerMm,
+    originX: (width - (e.xHigh - e.xLow) * pxPerMm) / 2 - e.xLow * pxPerMm,
     originY: (e.yHigh + 2) * pxPerMm + 8,
   };
 }
@@ -49,87 +51,90 @@ export function BalanceDrawing(props: {
   const design = useSettledDesign();
   const units = useUnits();
   const e = useMemo(() => knifeExtent(design), [design]);
-  const scale = useMemo(() => balanceScale(design), [design]);
+  const [frame, { width }] = useSize<HTMLDivElement>({ width: WIDTH, height: TALLEST });
+  const scale = useMemo(() => balanceScale(design, width), [design, width]);
   const side = (e.yHigh - e.yLow + 4) * scale.pxPerMm;
   const x = (mm: number) => toPx(scale, mm, 0)[0];
   const { low, high } = window;
   const percussion = report ? dynamics(report, gripMm).percussionMm : null;
   const base = side + 14;
   return (
-    // biome-ignore lint/a11y/useSemanticElements: a drawing with a point to drag is no field set
-    <svg
-      width={WIDTH}
-      height={base + 58}
-      role="group"
-      aria-label="Knife over its balance window"
-      data-testid="balance-drawing"
-    >
-      <Hatches />
-      <rect
-        x={x(low)}
-        y={2}
-        width={Math.max(2, x(high) - x(low))}
-        height={base + 20}
-        fill={color("straw")}
-        opacity="0.22"
-        data-testid="balance-window"
-      />
-      <KnifeSide design={design} scale={scale} />
-      <SpokenMarks design={design} scale={scale} />
-      <PickTargets design={design} scale={scale} onPick={(spot) => goToSpot(sheet(), spot)} />
-      {ghost && (
-        <g opacity="0.45" pointerEvents="none" data-testid="ghost">
-          <KnifeSide design={ghost} scale={scale} line={2} />
-        </g>
-      )}
-      <Ruler scale={scale} y={base + 22} fromMm={e.xLow} toMm={e.xHigh} units={units} />
-      {report && <BalanceMark x={x(report.balanceMm)} y={base} />}
-      {report && (
-        <DrawnText x={x(report.balanceMm)} y={base + 54} size={13} bold anchor="middle" tint="bronze">
-          {printLength(report.balanceMm, units)}
-        </DrawnText>
-      )}
-      {percussion !== null && percussion > e.xLow && percussion < e.xHigh && (
-        <g>
-          <path
-            d={`M${x(percussion)} ${scale.originY - 14}v28M${x(percussion) - 5} ${scale.originY - 9}l5 -5l5 5M${x(percussion) - 5} ${scale.originY + 9}l5 5l5 -5`}
-            fill="none"
-            stroke={color("violet")}
-            strokeWidth="2"
-          />
-          <DrawnText x={x(percussion) + 9} y={scale.originY - 8} size={12}>
-            percussion
+    <div ref={frame}>
+      {/* biome-ignore lint/a11y/useSemanticElements: a drawing with a point to drag is no field set */}
+      <svg
+        width={width}
+        height={base + 58}
+        role="group"
+        aria-label="Knife over its balance window"
+        data-testid="balance-drawing"
+      >
+        <Hatches />
+        <rect
+          x={x(low)}
+          y={2}
+          width={Math.max(2, x(high) - x(low))}
+          height={base + 20}
+          fill={color("straw")}
+          opacity="0.22"
+          data-testid="balance-window"
+        />
+        <KnifeSide design={design} scale={scale} />
+        <SpokenMarks design={design} scale={scale} />
+        <PickTargets design={design} scale={scale} onPick={(spot) => goToSpot(sheet(), spot)} />
+        {ghost && (
+          <g opacity="0.45" pointerEvents="none" data-testid="ghost">
+            <KnifeSide design={ghost} scale={scale} line={2} />
+          </g>
+        )}
+        <Ruler scale={scale} y={base + 22} fromMm={e.xLow} toMm={e.xHigh} units={units} />
+        {report && <BalanceMark x={x(report.balanceMm)} y={base} />}
+        {report && (
+          <DrawnText x={x(report.balanceMm)} y={base + 54} size={13} bold anchor="middle" tint="bronze">
+            {printLength(report.balanceMm, units)}
           </DrawnText>
-        </g>
-      )}
-      <rect
-        x={x(gripMm) - 16}
-        y={scale.originY - 25}
-        width="32"
-        height="15"
-        rx="2"
-        fill={color("sheet")}
-        opacity="0.9"
-      />
-      <DrawnText x={x(gripMm)} y={scale.originY - 13} size={12} anchor="middle">
-        grip
-      </DrawnText>
-      <DragPoint
-        id="grip"
-        at={{ x: gripMm, y: 0 }}
-        scale={scale}
-        label={`Grip point: ${printLength(-gripMm, units)} behind ${datumWords(design)}`}
-        onMove={(to, gesture) =>
-          edit(
-            "Move grip point",
-            (d) => {
-              setHeld(d, "use.gripMm", to.x);
-            },
-            { gesture },
-          )
-        }
-        onEdit={() => undefined}
-      />
-    </svg>
+        )}
+        {percussion !== null && percussion > e.xLow && percussion < e.xHigh && (
+          <g>
+            <path
+              d={`M${x(percussion)} ${scale.originY - 14}v28M${x(percussion) - 5} ${scale.originY - 9}l5 -5l5 5M${x(percussion) - 5} ${scale.originY + 9}l5 5l5 -5`}
+              fill="none"
+              stroke={color("violet")}
+              strokeWidth="2"
+            />
+            <DrawnText x={x(percussion) + 9} y={scale.originY - 8} size={12}>
+              percussion
+            </DrawnText>
+          </g>
+        )}
+        <rect
+          x={x(gripMm) - 16}
+          y={scale.originY - 25}
+          width="32"
+          height="15"
+          rx="2"
+          fill={color("sheet")}
+          opacity="0.9"
+        />
+        <DrawnText x={x(gripMm)} y={scale.originY - 13} size={12} anchor="middle">
+          grip
+        </DrawnText>
+        <DragPoint
+          id="grip"
+          at={{ x: gripMm, y: 0 }}
+          scale={scale}
+          label={`Grip point: ${printLength(-gripMm, units)} behind ${datumWords(design)}`}
+          onMove={(to, gesture) =>
+            edit(
+              "Move grip point",
+              (d) => {
+                setHeld(d, "use.gripMm", to.x);
+              },
+              { gesture },
+            )
+          }
+          onEdit={() => undefined}
+        />
+      </svg>
+    </div>
   );
 }

@@ -1,5 +1,5 @@
 "use client";
-import { Box, Stack, Text } from "@chakra-ui/react";
+import { Box, Flex, Stack, Text } from "@chakra-ui/react";
 import { useRef, useState } from "react";
 import { useDesign, useWeighing } from "../bench/BenchContext";
 import { BalanceDrawing } from "./BalanceDrawing";
@@ -20,23 +20,27 @@ export function BalanceView() {
   const scroller = useRef<HTMLDivElement>(null);
   const report = weighing?.ok ? weighing.report : null;
   return (
-    <Box ref={scroller} flex="1" minW="0" overflowY="auto" px="6" py="4" data-testid="balance-sheet">
-      <Stack gap="8" maxW="1180px" mx="auto">
-        <Stack gap="1" position="sticky" top="-4" zIndex="2" bg="ground" pt="1">
+    <Flex direction="column" flex="1" minW="0" minH="0">
+      <Box bg="sheet" borderBottomWidth="1px" flexShrink="0" px="6" py="1" data-testid="in-sight">
+        <Stack gap="1" maxW="1180px" mx="auto">
           <BalanceDrawing report={report} ghost={ghost?.design ?? null} sheet={() => scroller.current} />
           {ghost && <GhostBar ghost={ghost} onEnd={() => setTried(null)} />}
         </Stack>
-        <TargetSection report={report} />
-        {!report && <Text color="fault">There is nothing to balance until the design can be built.</Text>}
-        {report && (
-          <>
-            <MotionSection report={report} />
-            <LeversSection onTry={setTried} />
-            <TuneSection onTry={setTried} />
-            <SpreadSection />
-          </>
-        )}
-      </Stack>
-    </Box>
+      </Box>
+      <Box ref={scroller} flex="1" minH="0" overflowY="auto" px="6" py="4" data-testid="balance-sheet">
+        <Stack gap="8" maxW="1180px" mx="auto">
+          <TargetSection report={report} />
+          {!report && <Text color="fault">There is nothing to balance until the design can be built.</Text>}
+          {report && (
+            <>
+              <MotionSection report={report} />
+              <LeversSection onTry={setTried} />
+              <TuneSection onTry={setTried} />
+              <SpreadSection />
+            </>
+          )}
+        </Stack>
+      </Box>
+    </Flex>
   );
 }

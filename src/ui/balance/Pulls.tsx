@@ -12,33 +12,36 @@ import { useSettledDesign } from "../bench/BenchContext";
 import { MomentStrip } from "../strip/MomentStrip";
 import { StripProvider } from "../strip/StripContext";
 import { StripKey } from "../strip/StripKey";
-import { balanceScale, WIDTH } from "./BalanceDrawing";
+import { useSize } from "../useSize";
+import { balanceScale } from "./BalanceDrawing";
 
+/** Height of the strip, and its width until it is laid out, px. */
 const STRIP = { width: 660, height: 236 };
 
 /** Why it balances where it does: what pulls which way, and what one thing pulls hardest away from the window. */
 export const Pulls = memo(function Pulls({ report }: { report: MassReport }) {
   const design = useSettledDesign();
   const units = useUnits();
-  const whole = balanceScale(design);
-  const share = STRIP.width / WIDTH;
-  const scale = { ...whole, pxPerMm: whole.pxPerMm * share, originX: whole.originX * share };
+  const [frame, { width }] = useSize<HTMLDivElement>(STRIP);
+  const scale = balanceScale(design, width);
   return (
     <StripProvider>
       <Text data-testid="why">{whyWords(report, design.use.balanceMm, units)}</Text>
       <Flex gap="3">
-        <svg {...STRIP} style={{ flexShrink: 0 }} aria-label="What pulls where">
-          <MomentStrip
-            report={report}
-            units={units}
-            scale={scale}
-            top={10}
-            width={STRIP.width}
-            height={STRIP.height - 10}
-            window={design.use.balanceMm}
-          />
-        </svg>
-        <Box minW="0" alignSelf="end">
+        <Box ref={frame} flex="1" minW="0">
+          <svg width={width} height={STRIP.height} style={{ display: "block" }} aria-label="What pulls where">
+            <MomentStrip
+              report={report}
+              units={units}
+              scale={scale}
+              top={10}
+              width={width}
+              height={STRIP.height - 10}
+              window={design.use.balanceMm}
+            />
+          </svg>
+        </Box>
+        <Box flexShrink="0" alignSelf="end">
           <StripKey report={report} units={units} />
         </Box>
       </Flex>

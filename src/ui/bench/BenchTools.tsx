@@ -89,7 +89,7 @@ export function BenchTools() {
     <Flex align="center" gap={{ base: "1", xl: "3" }} minW="0">
       <Input
         size="sm"
-        w="150px"
+        w="130px"
         minW="84px"
         fontWeight="600"
         variant="flushed"
@@ -179,7 +179,8 @@ function Kept() {
       fontSize="sm"
       hideBelow={status === "kept" || status === "keeping" ? "xl" : undefined}
       color={status === "kept" || status === "keeping" ? "graphite" : "fault"}
-      truncate
+      flexShrink="0"
+      whiteSpace="nowrap"
       title={status === "kept" ? "Every change is saved in this browser by itself" : undefined}
       data-testid="kept"
     >

@@ -12,6 +12,7 @@ import { MomentStrip } from "../strip/MomentStrip";
 import { StripProvider } from "../strip/StripContext";
 import { StripKey } from "../strip/StripKey";
 import { color } from "../theme";
+import { useSize } from "../useSize";
 import {
   useBench,
   useBenchState,
@@ -42,17 +43,9 @@ export function Board({ other }: { other: ReactNode }) {
   const step = useStep();
   // While a point is dragged the drawing keeps its scale, so that the point stays under the pointer.
   const settled = useSettledDesign();
-  const frame = useRef<HTMLDivElement>(null);
-  const [size, setSize] = useState({ width: 760, height: 620 });
+  const [frame, size] = useSize<HTMLDivElement>({ width: 760, height: 620 });
   const [editing, setEditing] = useState<string | null>(null);
 
-  useEffect(() => {
-    const watch = new ResizeObserver(([entry]) =>
-      setSize({ width: entry.contentRect.width, height: entry.contentRect.height }),
-    );
-    if (frame.current) watch.observe(frame.current);
-    return () => watch.disconnect();
-  }, []);
   // biome-ignore lint/correctness/useExhaustiveDependencies: another step puts the editor away
   useEffect(() => setEditing(null), [step]);
 

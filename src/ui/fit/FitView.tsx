@@ -58,7 +58,7 @@ export function FitView() {
         ))}
       </Stack>
       <Flex direction="column" flex="1" minW="0">
-        <KnifeInSight sheet={() => scroller.current} tallestPx={200} />
+        <KnifeInSight sheet={() => scroller.current} tallestPx={176} />
         <Box
           ref={scroller}
           flex="1"

@@ -9,7 +9,10 @@ import { color } from "../theme";
 
 const RADIUS_PX = 9;
 
-/** The numbers that fasteners, holes and slots have in the tables: of a fastener on a disc beside it, of an opening in it. */
+/**
+ * The numbers that fasteners, holes and slots have in the tables: of a fastener on a disc beside it, of a hole or slot on a
+ * square in it.
+ */
 export const ItemNumbers = memo(function ItemNumbers({ design, scale }: { design: Design; scale: Scale }) {
   const names = itemNames(design);
   return (
@@ -17,9 +20,21 @@ export const ItemNumbers = memo(function ItemNumbers({ design, scale }: { design
       {[...holesOf(design), ...slotsOf(design)].map((o) => {
         const [x, y] = toPx(scale, o.xMm, o.yMm);
         return (
-          <DrawnText key={o.id} x={x} y={y + 4} size={11} anchor="middle">
-            {names.get(o.id)?.number}
-          </DrawnText>
+          <g key={o.id}>
+            <rect
+              x={x - 8}
+              y={y - 8}
+              width="16"
+              height="16"
+              rx="3"
+              fill={color("sheet")}
+              stroke={color("ink")}
+              strokeDasharray="2 2"
+            />
+            <DrawnText x={x} y={y + 4.5} size={12} bold anchor="middle">
+              {names.get(o.id)?.number}
+            </DrawnText>
+          </g>
         );
       })}
       {design.fasteners.map((f) => {

@@ -1,12 +1,13 @@
 "use client";
 import { Box } from "@chakra-ui/react";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useMemo } from "react";
 import { useUnits } from "@/store/settings";
 import { useDesign } from "../bench/BenchContext";
 import { knifeExtent } from "../drawing/extent";
 import { Hatches } from "../drawing/Hatches";
 import { KnifeSide } from "../drawing/KnifeSide";
 import { Ruler } from "../drawing/Ruler";
+import { useSize } from "../useSize";
 import { ItemNumbers } from "./ItemNumbers";
 import { PickTargets } from "./PickTargets";
 import { SpokenMarks } from "./SpokenMarks";
@@ -22,13 +23,7 @@ const RULER_PX = 26;
 export function KnifeInSight({ sheet, tallestPx }: { sheet: () => Element | null; tallestPx: number }) {
   const design = useDesign();
   const units = useUnits();
-  const frame = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(900);
-  useEffect(() => {
-    const watch = new ResizeObserver(([entry]) => setWidth(entry.contentRect.width));
-    if (frame.current) watch.observe(frame.current);
-    return () => watch.disconnect();
-  }, []);
+  const [frame, { width }] = useSize<HTMLDivElement>({ width: 900, height: tallestPx });
   const e = useMemo(() => knifeExtent(design), [design]);
   const scale = useMemo(() => {
     const pxPerMm = Math.min(

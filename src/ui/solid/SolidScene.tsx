@@ -2,17 +2,19 @@
 import { OrbitControls } from "@react-three/drei";
 import { Canvas, type ThreeEvent, useThree } from "@react-three/fiber";
 import { type ComponentRef, type RefObject, useEffect, useMemo } from "react";
-import { BufferAttribute, BufferGeometry, EdgesGeometry, type PerspectiveCamera, Vector3 } from "three";
-import { toCreasedNormals } from "three/examples/jsm/utils/BufferGeometryUtils.js";
+import { BufferAttribute, BufferGeometry, type PerspectiveCamera, Vector3 } from "three";
 import type { PartMesh } from "@/core/kernel/partMeshes";
-import { degrees, radians } from "@/core/number";
+import { radians } from "@/core/number";
 import { materialById } from "@/core/stock/materials";
 import type { Offset } from "./explode";
+import { shaded } from "./shading";
 
 export type Controls = ComponentRef<typeof OrbitControls>;
 
 /** Faces that meet flatter than this are shaded as one surface; steeper ones show an edge. */
 const CREASE = radians(35);
+/** The same for the light on a blade, whose grinds meet its flats at a few degrees. */
+const GRIND = radians(1.6);
 
 export interface SceneProps {
   readonly parts: readonly PartMesh[];
@@ -142,12 +144,12 @@ function Part(props: {
   );
 }
 
-function shapeOf({ mesh }: PartMesh): { geometry: BufferGeometry; edges: EdgesGeometry } {
-  const plain = new BufferGeometry();
-  plain.setAttribute("position", new BufferAttribute(mesh.vertices, 3));
-  plain.setIndex(new BufferAttribute(mesh.triangles, 1));
-  const geometry = toCreasedNormals(plain, CREASE);
-  const edges = new EdgesGeometry(plain, degrees(CREASE));
-  plain.dispose();
+function shapeOf({ key, mesh }: PartMesh): { geometry: BufferGeometry; edges: BufferGeometry } {
+  const { positions, normals, edges: ends } = shaded(mesh, key.kind === "blade" ? GRIND : CREASE, CREASE);
+  const geometry = new BufferGeometry();
+  geometry.setAttribute("position", new BufferAttribute(positions, 3));
+  geometry.setAttribute("normal", new BufferAttribute(normals, 3));
+  const edges = new BufferGeometry();
+  edges.setAttribute("position", new BufferAttribute(ends, 3));
   return { geometry, edges };
 }

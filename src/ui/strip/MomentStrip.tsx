@@ -103,7 +103,7 @@ export const MomentStrip = memo(function MomentStrip({
 });
 
 /** Width that the read-out may take, px. */
-const READOUT_PX = 300;
+const READOUT_PX = 200;
 
 interface BarsProps {
   readonly bars: readonly Bar[];
@@ -182,7 +182,7 @@ function Bars({ bars, pulls, beamY, pxPerG, width, top, units }: BarsProps) {
                 />
               );
             })}
-            {labels.get(bar) && <BarName bar={bar} at={labels.get(bar)!} units={units} />}
+            {labels.get(bar) && <BarName bar={bar} at={labels.get(bar)!} topY={y} units={units} />}
           </g>
         );
       })}
@@ -212,15 +212,21 @@ function LeverArm(props: {
   );
 }
 
-/** Name and mass of a bar, where they find a place. */
-function BarName({ bar, at, units }: { bar: Bar; at: Box; units: UnitSystem }) {
+/** Name and mass of a bar, where they find a place; a line leads down to it from higher up. */
+function BarName({ bar, at, topY, units }: { bar: Bar; at: Box; topY: number; units: UnitSystem }) {
   const x = at.x + at.w / 2;
+  const below = at.y + at.h;
   return (
-    <DrawnText x={x} y={at.y + 12} size={NAME_SIZE} anchor="middle" tint="ink">
-      {barName(bar)}
-      <tspan x={x} dy="15" fill={color("graphite")}>
-        {printMass(bar.massG, units)}
-      </tspan>
-    </DrawnText>
+    <>
+      {topY - below > 12 && (
+        <line x1={bar.xPx} x2={bar.xPx} y1={below + 2} y2={topY - 2} stroke={color("line")} />
+      )}
+      <DrawnText x={x} y={at.y + 12} size={NAME_SIZE} anchor="middle" tint="ink">
+        {barName(bar)}
+        <tspan x={x} dy="15" fill={color("graphite")}>
+          {printMass(bar.massG, units)}
+        </tspan>
+      </DrawnText>
+    </>
   );
 }

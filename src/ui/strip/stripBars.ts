@@ -1,6 +1,6 @@
 import type { PartWeight } from "@/core/weigh/report";
 import { partStem } from "@/words/parts";
-import { type Box, firstFree, textWidth } from "../drawing/labels";
+import { type Box, firstFree, overlap, textWidth } from "../drawing/labels";
 
 /** Width of a bar, px. */
 export const BAR_PX = 16;
@@ -70,15 +70,23 @@ export function labelsOf(
     const w = Math.max(...nameOf(bar).map((t) => textWidth(t, NAME_SIZE))) + 4;
     const size = { w, h: LABEL_PX };
     const over = block.y - LABEL_PX - 3;
+    const beside = Math.min(block.y, beamY - LABEL_PX - 4);
+    const standing = [...blocks, ...labels.values(), ...taken];
     const places = [
       { x: bar.xPx - w / 2, y: over, ...size },
       { x: bar.xPx - BAR_PX / 2, y: over, ...size },
       { x: bar.xPx + BAR_PX / 2 - w, y: over, ...size },
-      { x: bar.xPx + BAR_PX / 2 + 4, y: block.y, ...size },
-      { x: bar.xPx - BAR_PX / 2 - 4 - w, y: block.y, ...size },
-      ...[1, 2, 3].map((k) => ({ x: bar.xPx - w / 2, y: over - k * LABEL_PX, ...size })),
+      { x: bar.xPx + BAR_PX / 2 + 4, y: beside, ...size },
+      { x: bar.xPx - BAR_PX / 2 - 4 - w, y: beside, ...size },
+      // Higher up only with a free way down to its bar.
+      ...[1, 2, 3]
+        .map((k) => ({ x: bar.xPx - w / 2, y: over - k * LABEL_PX, ...size }))
+        .filter(({ y }) => {
+          const way = { x: bar.xPx - 1, y: y + LABEL_PX, w: 2, h: block.y - y - LABEL_PX };
+          return !standing.some((t) => overlap(way, t) && t !== block);
+        }),
     ];
-    const free = firstFree(places, [...blocks, ...labels.values(), ...taken], {
+    const free = firstFree(places, standing, {
       x: 2,
       y: 0,
       w: width - 4,
