@@ -3,6 +3,15 @@ import { expect, type Page, test } from "@playwright/test";
 import { openKnife, step } from "./bench";
 
 async function faultsOn(page: Page, where: string): Promise<void> {
+  // What is still fading in has not its colours yet.
+  await page.evaluate(() =>
+    Promise.all(
+      document
+        .getAnimations()
+        .filter((a) => a.effect?.getComputedTiming().iterations !== Number.POSITIVE_INFINITY)
+        .map((a) => a.finished.catch(() => undefined)),
+    ),
+  );
   const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa", "wcag21aa"]).analyze();
   expect(
     violations.map((v) => `${where}: ${v.id} ${v.nodes.map((n) => n.target.join(" ")).slice(0, 3)}`),
@@ -21,7 +30,7 @@ for (const scheme of ["light", "dark"] as const) {
     await page.goto("/settings");
     await faults("settings");
     await openKnife(page, "Long Meadow slicer");
-    for (const name of ["Blade", "Tang", "Handle", "Guard", "Pins", "Parts"]) {
+    for (const name of ["Blade", "Tang", "Handle", "Guard", "Pins", "Parts", "Notes"]) {
       await step(page, name);
       await faults(name);
     }
@@ -34,7 +43,7 @@ for (const scheme of ["light", "dark"] as const) {
     await openKnife(page, "Sallow camp chopper");
     await page.getByRole("button", { name: "Balance", exact: true }).click();
     await expect(page.getByTestId("owes-chart")).toBeVisible({ timeout: 30_000 });
-    await expect(page.getByRole("table", { name: "Levers" })).toBeVisible();
+    await expect(page.getByRole("table", { name: "Changes" })).toBeVisible();
     await faultsOn(page, "balance");
     await page.getByRole("button", { name: "Fit-up", exact: true }).click();
     await expect(page.getByRole("heading", { name: "Stock to cut" })).toBeVisible({ timeout: 30_000 });

@@ -17,7 +17,7 @@ const reportOf = async (page: Page) => {
 async function openBalance(page: Page, name: string): Promise<void> {
   await openKnife(page, name);
   await page.getByRole("button", { name: "Balance", exact: true }).click();
-  await expect(page.getByRole("heading", { name: /^What it is for/ })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole("heading", { name: /^Use and balance/ })).toBeVisible({ timeout: 30_000 });
   await expect(page.getByRole("button", { name: "Balance", exact: true })).toHaveAttribute(
     "aria-pressed",
     "true",
@@ -36,13 +36,13 @@ test("a use proposes windows, which can be changed; the knife is told how far it
   await expect(page.getByTestId("target-said")).toContainText("too far forward");
   // A window cannot end before it begins.
   await typeLength(page, "Balance from", "-10");
-  await expect(page.getByRole("region", { name: /^What it is for/ })).toContainText("−600");
+  await expect(page.getByRole("region", { name: /^Use and balance/ })).toContainText("−600");
   expect((await designOf(page)).use.balanceMm).toEqual({ low: -50, high: -40 });
 });
 
 test("the grip point is moved by keys and typed; what the wrist holds follows", async ({ page }) => {
   await openBalance(page, "Sallow camp chopper");
-  const motion = page.getByRole("region", { name: "How it moves" });
+  const motion = page.getByRole("region", { name: "Handling" });
   const moment = async () =>
     Number.parseFloat((await motion.textContent())?.match(/([−\d]+) N·mm/)?.[1] ?? "");
   const before = await moment();
@@ -57,7 +57,7 @@ test("the grip point is moved by keys and typed; what the wrist holds follows", 
   await page.keyboard.press("Shift+ArrowRight");
   await expect.poll(async () => (await designOf(page)).use.gripMm).toBe(-20);
   await expect.poll(moment).toBeLessThan(before);
-  await typeLength(page, "Grip point behind the datum", "1 in");
+  await typeLength(page, "Grip point behind the front", "1 in");
   await expect.poll(async () => (await designOf(page)).use.gripMm).toBeCloseTo(-25.4, 6);
   await expect(page.getByTestId("effective-mass").locator("path.recharts-line-curve")).toBeVisible();
 });
@@ -99,25 +99,26 @@ test("changes are found that land the knife in its window; kept, it is there", a
     .toBe(0);
 });
 
-test("how sure it is stands at once; builds are drawn at random, called off, and drawn again", async ({
+test("the spread between builds stands at once; builds are simulated, called off, and simulated again", async ({
   page,
 }) => {
   await openBalance(page, "Orchard parer");
-  const section = page.getByRole("region", { name: "How sure it is" });
-  await expect(page.getByTestId("first-order")).toContainText("Nine of ten should balance between");
+  const section = page.getByRole("region", { name: "Spread between builds" });
+  await expect(page.getByTestId("first-order")).toContainText("9 of 10 builds balance between");
   await expect(page.getByTestId("owes-chart").locator("path.recharts-rectangle").first()).toBeVisible();
   await page.getByLabel("How many builds", { exact: true }).selectOption("100000");
-  await page.getByRole("button", { name: "Draw builds at random" }).click();
+  await page.getByRole("button", { name: "Simulate builds at random" }).click();
   await expect(page.getByTestId("draw-progress")).toBeVisible();
   await section.getByRole("button", { name: "Cancel" }).click();
   await expect(page.getByTestId("draw-progress")).toHaveCount(0);
   await expect(page.getByTestId("spread-chart")).toHaveCount(0);
   await page.getByLabel("How many builds", { exact: true }).selectOption("4000");
-  await page.getByRole("button", { name: "Draw builds at random" }).click();
+  await page.getByRole("button", { name: "Simulate builds at random" }).click();
   await expect(page.getByTestId("spread-chart")).toBeVisible({ timeout: 60_000 });
-  await expect(section).toContainText("Of 4,000 drawn, nine of ten balance between");
+  await expect(section).toContainText("Of 4,000 simulated, 9 of 10 balance between");
   const before = await page.getByTestId("first-order").textContent();
-  await typeLength(page, "Shaped by hand, by", "2");
+  await page.getByRole("button", { name: "Settings: Spread between builds" }).click();
+  await typeLength(page, "Tolerance of hand shaping", "2");
   await expect(section).toContainText("The design has changed since");
   await expect(page.getByTestId("first-order")).not.toHaveText(before ?? "");
 });

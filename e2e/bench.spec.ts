@@ -217,16 +217,19 @@ test("every tip and every grind draws and weighs", async ({ page }) => {
   expect(weights.size).toBeGreaterThanOrEqual(9);
 });
 
-test("saving sets the state that changes are measured from", async ({ page }) => {
+test("a reference is what changes are measured from; every change is saved without it", async ({ page }) => {
   await openKnife(page, "Fen rigging knife");
   await page.keyboard.press("Control+s");
+  await expect(page.getByText("Every change is saved by itself.").first()).toBeVisible();
+  await expect(page.getByTestId("change")).toHaveText("–");
+  await page.getByRole("button", { name: "Set reference" }).click();
   await expect(page.getByTestId("change")).toHaveText("0.0 g");
   await typeLength(page, "Spine", "4");
   await expect(page.getByTestId("change")).toHaveText(/^\+\d/);
   await written(page);
   await page.reload();
   await expect(page.getByTestId("change")).toHaveText(/^\+\d/);
-  await page.getByRole("button", { name: "Back to the saved state" }).click();
+  await page.getByRole("button", { name: "Back to the reference" }).click();
   await expect(page.getByTestId("change")).toHaveText("0.0 g");
 });
 

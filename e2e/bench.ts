@@ -50,5 +50,5 @@ export async function keptKnife(page: Page): Promise<{ design: { name: string };
 
 /** Waits until the last edit is written. */
 export async function written(page: Page): Promise<void> {
-  await expect(page.getByTestId("kept")).toHaveText("kept");
+  await expect(page.getByTestId("kept")).toHaveText("Saved");
 }

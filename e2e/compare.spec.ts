@@ -28,7 +28,7 @@ test("a variant is kept, laid beside, renamed, taken, renewed, put on the rack, 
   await page.getByLabel("Name of the variant", { exact: true }).fill("First thought");
   await page.keyboard.press("Enter");
   await expect(rows(page)).toHaveCount(2);
-  await expect(variants(page)).toContainText("nothing: they are made alike");
+  await expect(variants(page)).toContainText("nothing: they are alike");
   const before = await weightOf(page);
 
   await page.getByRole("button", { name: "Bench", exact: true }).click();
@@ -43,12 +43,12 @@ test("a variant is kept, laid beside, renamed, taken, renewed, put on the rack, 
   await page.getByLabel("Rename First thought", { exact: true }).dblclick();
   await page.getByLabel("Name of First thought", { exact: true }).fill("Slim");
   await page.keyboard.press("Enter");
-  await page.getByRole("button", { name: "Take Slim", exact: true }).click();
+  await page.getByRole("button", { name: "Use Slim", exact: true }).click();
   await expect.poll(() => weightOf(page)).toBeCloseTo(before, 1);
   await page.keyboard.press("Control+z");
   await expect.poll(() => weightOf(page)).toBeGreaterThan(before + 10);
-  await page.getByRole("button", { name: "Make Slim as the knife is now" }).click();
-  await expect(variants(page)).toContainText("nothing: they are made alike");
+  await page.getByRole("button", { name: "Update Slim to the knife as it is now" }).click();
+  await expect(variants(page)).toContainText("nothing: they are alike");
   await page.getByRole("button", { name: "Put Slim on the rack" }).click();
   await page.getByRole("button", { name: "Delete Slim" }).click();
   await expect(rows(page)).toHaveCount(1);
@@ -71,7 +71,7 @@ test("same blade, six handles: six variants in one step, four side by side, each
   await expect(variants(page)).toHaveCount(6);
   await expect(rows(page)).toHaveCount(4);
   await expect(page.getByText("Four lie side by side")).toBeVisible();
-  await expect(page.getByLabel("Lay another beside it", { exact: true })).toBeDisabled();
+  await expect(page.getByLabel("Add another to compare", { exact: true })).toBeDisabled();
   const design = (await keptKnife(page)).design as Design;
   if (design.handle.kind !== "scales" || !design.guard) throw new Error("another knife");
   const antler = { ...design.handle.right, material: "antler-deer" };
@@ -89,7 +89,7 @@ test("same blade, six handles: six variants in one step, four side by side, each
     .first()
     .click();
   await page
-    .getByLabel("Lay another beside it", { exact: true })
+    .getByLabel("Add another to compare", { exact: true })
     .selectOption({ label: "Sallow camp chopper" });
   await expect(rows(page)).toHaveCount(4);
   await expect(page.getByTestId("beside-drawing")).toContainText("542.5 g");
@@ -162,7 +162,7 @@ test("what it costs: prices of the maker's own, minutes, something else, another
   await expect(total).not.toContainText("besides");
 
   await page
-    .getByLabel("Lay another beside it", { exact: true })
+    .getByLabel("Add another to compare", { exact: true })
     .selectOption({ label: "Tarn ready-made blade" });
   await page.getByLabel("Whose bill", { exact: true }).selectOption({ label: "Tarn ready-made blade" });
   await expect(page.getByRole("table", { name: "Materials and hardware" })).toContainText("Ready-made blade");

@@ -82,9 +82,9 @@ test("a write that is refused is said at once, work goes on, and it is written w
   await typeLength(page, "Spine", "5");
   await expect(bar(page)).toContainText("Not written: Rook hunter");
   await expect(bar(page)).toContainText("full");
-  await expect(page.getByTestId("kept")).toHaveText("not kept");
+  await expect(page.getByTestId("kept")).toHaveText("Not saved");
   await page.keyboard.press("Control+s");
-  await expect(page.getByText("Not saved", { exact: true }).first()).toBeVisible();
+  await expect(page.getByText("The browser did not take it.").first()).toBeVisible();
 
   // What is in memory is what is exported, and what everything is exported with.
   const knife = readKnife(
@@ -247,7 +247,7 @@ test("records that cannot be read are listed, can be had as they lie there, and 
   await expect(damaged.filter({ hasText: "newer Euaxis (version 99" })).toHaveCount(1);
   await expect(page.getByTestId("rack-row").first()).toBeVisible();
   const raw = await downloaded(page, () =>
-    damaged.filter({ hasText: "Rush" }).getByRole("button", { name: "Export as it lies there" }).click(),
+    damaged.filter({ hasText: "Rush" }).getByRole("button", { name: "Export the raw record" }).click(),
   );
   expect(JSON.parse(raw.toString())).toEqual(records[3]);
 
@@ -294,7 +294,7 @@ test("a variant that cannot be read is listed beside the sound ones, and said wh
   await expect(page.getByTestId("damaged-row")).toContainText("Damaged: Stout");
   await expect(page.getByRole("table", { name: "Variants" })).toContainText("Slim");
   const raw = await downloaded(page, () =>
-    page.getByRole("button", { name: "Export as it lies there" }).click(),
+    page.getByRole("button", { name: "Export the raw record" }).click(),
   );
   expect(JSON.parse(raw.toString())).toMatchObject({ name: "Stout", design: {} });
   const file = await downloaded(page, () => page.getByRole("button", { name: "Export file" }).click());

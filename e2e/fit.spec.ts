@@ -12,6 +12,13 @@ async function openFit(page: Page, name: string): Promise<void> {
   await expect(page.getByRole("heading", { name: "Glue" })).toBeVisible({ timeout: 30_000 });
 }
 
+/** Unfolds the settings of a section. */
+async function unfold(page: Page, section: string): Promise<void> {
+  const settings = page.getByRole("button", { name: `Settings: ${section}` });
+  await settings.click();
+  await expect(settings).toHaveAttribute("aria-expanded", "true");
+}
+
 test("a finding is fixed by one click, and undo takes it back", async ({ page }) => {
   await openFit(page, "Marsh stick-tang");
   const sharp = page.locator("[data-finding=shoulder-sharp]");
@@ -51,11 +58,12 @@ test("a finding is accepted with a reason that is kept, and taken back; a limit 
   await expect(page.getByText(/Must be a number from 0/)).toBeVisible();
 });
 
-test("drills follow the fit, the sets and the drills that are there", async ({ page }) => {
+test("drills follow the fit, the sets and the drills in the shop", async ({ page }) => {
   await openFit(page, "Gorse guard knife");
   const row = page.getByRole("row", { name: /Pin 1, Pin 2/ });
   await expect(row).toContainText("F");
   await expect(row).toContainText("6.53 mm");
+  await unfold(page, "Drills and holes");
   await page.getByLabel("Pins go in", { exact: true }).selectOption("press");
   await expect(row).toContainText("1/4 in");
   await page.getByLabel("Pins go in", { exact: true }).selectOption("slide");
@@ -63,7 +71,7 @@ test("drills follow the fit, the sets and the drills that are there", async ({ p
   for (const set of ["Inch fractions", "Numbers, #1 to #80", "Letters, A to Z"])
     await page.getByText(set, { exact: true }).click();
   await expect(row).toContainText("6.4 mm");
-  await page.getByRole("button", { name: /^Which drills are there/ }).click();
+  await page.getByRole("button", { name: /^Drills in the shop/ }).click();
   await page.getByText("6.4 mm · 6.40 mm", { exact: true }).click();
   await expect(row).toContainText("6.5 mm (+0.150 mm)");
   await page.getByRole("button", { name: /^Table of threads/ }).click();
@@ -75,7 +83,8 @@ test("slot, stock, glue, hand and loads: what is typed changes what is worked ou
   const section = (name: string) => page.getByRole("region", { name, exact: true });
   // A slot of 4.10 mm with 0.20 mm left for the file on each side is milled 3.70 mm wide.
   await expect(section("Guard slot")).toContainText("3.00 mm cutter");
-  const mills = page.getByRole("textbox", { name: "End mills that are there" });
+  await unfold(page, "Guard slot");
+  const mills = page.getByRole("textbox", { name: "End mills in the shop" });
   await mills.fill("1/8; 2 mm");
   await mills.press("Enter");
   await expect(section("Guard slot")).toContainText("3.18 mm cutter");
@@ -92,8 +101,10 @@ test("slot, stock, glue, hand and loads: what is typed changes what is worked ou
   await expect(page.locator("[data-finding=stock-too-small]")).toHaveCount(1);
 
   await expect(section("Glue")).toContainText("Part A");
+  await unfold(page, "Hand and section");
   await typeLength(page, "Breadth of the hand", "120");
   await expect(page.locator("[data-finding=handle-short-for-hand]")).toHaveCount(1);
+  await unfold(page, "Strength and movement");
   const load = page.getByRole("textbox", { name: "Load from the side" });
   await load.fill("5000");
   await load.press("Enter");
@@ -101,7 +112,7 @@ test("slot, stock, glue, hand and loads: what is typed changes what is worked ou
   await expect.poll(async () => fitSheet(await designOf(page)).stress.ratio).toBeGreaterThan(1);
 });
 
-test("pins are spread, mirrored and aligned from the sheet, and their room shows while they are moved", async ({
+test("pins are spread, mirrored and aligned from the sheet, and what is left round them shows while they are moved", async ({
   page,
 }) => {
   await openFit(page, "Orchard parer");

@@ -297,7 +297,7 @@ test("a binding screw is added from its common sizes, and drilled for what it ne
     })
     .toBe(5);
   await page.getByRole("button", { name: "Fit-up" }).click();
-  await expect(page.locator("#drills")).toContainText("Binding screw 1");
+  await expect(page.locator("#drills")).toContainText("Binding screw 2");
 });
 
 test("a knuckle bow is put on a guard and weighed; that such grips are forbidden in places is said", async ({

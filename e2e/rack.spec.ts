@@ -2,7 +2,7 @@ import { readFile } from "node:fs/promises";
 import { expect, test } from "@playwright/test";
 import { readKnife } from "../src/core/files/knife/read";
 import { weigh } from "../src/core/weigh/weigh";
-import { weightOf } from "./bench";
+import { openKnife, step, weightOf, written } from "./bench";
 
 test("the first visit shows at least five demo knives, each with its weight and balance", async ({
   page,
@@ -17,7 +17,7 @@ test("the first visit shows at least five demo knives, each with its weight and 
   await expect(page.getByTestId("rack-mass")).toHaveCount(16);
   for (const row of await rows.all()) {
     await expect(row.getByTestId("rack-mass")).toHaveText(/^\d+\.\d g$/);
-    await expect(row).toContainText(/balances \d+\.\d mm (ahead of|behind) the (handle|guard)'s front/);
+    await expect(row).toContainText(/balances \d+\.\d mm (ahead of|behind) the front of the (handle|guard)/);
     await expect(row.getByTestId("balance-mark")).toBeVisible();
   }
   expect(elsewhere, "no network at run time").toEqual([]);
@@ -126,7 +126,7 @@ test("damaged, foreign, newer, oversized and impossible files are refused with a
     await expect(page.locator("main [role=alert]")).toContainText(reason);
   }
   await expect(page.getByTestId("rack-row")).toHaveCount(16);
-  await page.getByRole("button", { name: "Put this message away" }).click();
+  await page.getByRole("button", { name: "Close this message" }).click();
   await expect(page.locator("main [role=alert]")).toHaveCount(0);
 });
 
@@ -145,4 +145,84 @@ test("an empty rack says what to do", async ({ page }) => {
   await expect(page.getByText("The rack is empty")).toBeVisible();
   await page.getByRole("button", { name: "Lay out the demo knives" }).click();
   await expect(page.getByTestId("rack-row")).toHaveCount(16);
+});
+
+test("the rack is searched, filtered and ordered, by keyboard too; it stays so until it is left", async ({
+  page,
+}) => {
+  await page.goto("/");
+  await expect(page.getByTestId("rack-mass")).toHaveCount(16);
+  const names = async () => page.locator("a.row-link").allTextContents();
+  const tools = page.getByRole("search");
+  // Newest first, as they came in.
+  expect(await names()).toHaveLength(16);
+
+  // All words of a search must fit: name, notes, customer or materials, whatever the case.
+  const search = page.getByRole("searchbox", { name: "Search the rack" });
+  await search.fill("HORN");
+  await expect.poll(async () => (await names()).length).toBeLessThan(16);
+  await expect(tools).toContainText(/\d+ of 16/);
+  await search.fill("no such knife");
+  await expect(page.getByText("No knife matches")).toBeVisible();
+  await page.getByRole("button", { name: "Show all 16" }).click();
+  await expect(search).toHaveValue("");
+  await expect.poll(async () => (await names()).length).toBe(16);
+
+  await page.getByLabel("Order", { exact: true }).selectOption("name");
+  await expect.poll(names).toEqual([...(await names())].sort((a, b) => a.localeCompare(b, "en")));
+  await page.getByLabel("Order", { exact: true }).selectOption("weight");
+  const grams = async () =>
+    (await page.getByTestId("rack-mass").allTextContents()).map((t) => Number.parseFloat(t));
+  await expect.poll(async () => (await grams()).every((g, i, all) => i === 0 || g >= all[i - 1])).toBe(true);
+
+  await page.getByLabel("State", { exact: true }).selectOption("in-work");
+  await expect.poll(async () => (await names()).length).toBeLessThan(16);
+  for (const row of await page.getByTestId("rack-row").all()) await expect(row).toContainText("In work");
+  const few = await names();
+
+  // By keyboard: a search that is left empty again by Escape.
+  await search.focus();
+  await page.keyboard.type("zzz");
+  await expect(page.getByText("No knife matches")).toBeVisible();
+  await page.keyboard.press("Escape");
+  await expect.poll(names).toEqual(few);
+
+  // It is as it was left on the way back from a knife.
+  await page.getByRole("link", { name: few[0], exact: true }).click();
+  await expect(page.getByTestId("weight")).toHaveText(/\d/);
+  await page.getByRole("link", { name: "Rack", exact: true }).click();
+  await expect.poll(names).toEqual(few);
+});
+
+test("notes, customer and days are written on the bench, found on the rack, and go with the file", async ({
+  page,
+}) => {
+  await openKnife(page, "Rook hunter");
+  await step(page, "Notes");
+  await page.getByRole("textbox", { name: "Notes" }).fill("Handle a hair fuller than drawn.\nOiled twice.");
+  await page.getByRole("textbox", { name: "Customer" }).fill("Ash End stables");
+  await page.getByLabel("State", { exact: true }).selectOption("in-work");
+  await expect(page.getByLabel("Begun on", { exact: true })).not.toHaveValue("");
+  await page.getByLabel("Due on", { exact: true }).fill("2001-01-31");
+  await expect(page.getByText("It is due before it was begun.")).toBeVisible();
+  // One stay in a text is one step of undo.
+  await page.getByRole("tab", { name: "Blade" }).focus();
+  await page.keyboard.press("Control+z");
+  await expect(page.getByText("It is due before it was begun.")).toHaveCount(0);
+  await written(page);
+
+  await page.reload();
+  await step(page, "Notes");
+  await expect(page.getByRole("textbox", { name: "Notes" })).toHaveValue(/Oiled twice/);
+  const download = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Export file" }).click();
+  const read = readKnife(await readFile(await (await download).path()));
+  if (!read.ok) throw new Error("not read");
+  expect(read.design.job).toMatchObject({ customer: "Ash End stables", state: "in-work" });
+  expect(read.design.notes).toContain("Oiled twice.");
+
+  await page.getByRole("link", { name: "Rack", exact: true }).click();
+  await page.getByRole("searchbox", { name: "Search the rack" }).fill("stables oiled");
+  await expect(page.locator("a.row-link")).toHaveText(["Rook hunter"]);
+  await expect(page.getByTestId("rack-row")).toContainText("In work · Ash End stables");
 });

@@ -38,7 +38,7 @@ test("the knife is seen as solids: turned by keys, drawn apart, cut open, parts 
   await changes("nearer");
   await page.keyboard.press("Home");
   await changes("as it was");
-  await page.getByRole("slider", { name: "Drawn apart" }).focus();
+  await page.getByRole("slider", { name: "Exploded view" }).focus();
   await page.keyboard.press("End");
   await changes("drawn apart");
   await page.getByRole("combobox", { name: "Cut open" }).selectOption("z");

@@ -111,7 +111,10 @@ const config = defineConfig({
     ".readout": {
       display: "flex",
       alignItems: "stretch",
-      gap: "7",
+      // Where the window is narrow the findings have a row of their own.
+      flexWrap: "wrap",
+      columnGap: "7",
+      rowGap: "1",
       flexShrink: "0",
       minHeight: "84px",
       px: "4",
@@ -119,7 +122,7 @@ const config = defineConfig({
       bg: "sheet",
       borderTopWidth: "1px",
     },
-    ".readout-findings": { flex: "1", minWidth: "0", maxHeight: "40vh", overflowY: "auto" },
+    ".readout-findings": { flex: "1 1 380px", minWidth: "0", maxHeight: "40vh", overflowY: "auto" },
     "[data-old] .figure-value, [data-old] .figure-below": { opacity: 0.5 },
     // A lock shows where it is locked, and where it can be: under the pointer or by the keyboard.
     ".lock-toggle": { opacity: 0, minWidth: "5", height: "5", color: "graphite" },

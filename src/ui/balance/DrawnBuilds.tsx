@@ -1,13 +1,14 @@
 "use client";
 import { Box, Button, Flex, NativeSelect, Progress, Text } from "@chakra-ui/react";
 import { proxy } from "comlink";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { Bar, BarChart, CartesianGrid, ResponsiveContainer, XAxis, YAxis } from "recharts";
 import type { Sampled } from "@/core/tune/sample";
 import { MM_PER_INCH } from "@/core/units/length";
 import { printLength, printMass } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { useSettledDesign } from "../bench/BenchContext";
+import { evenTicks } from "../evenTicks";
 import { Fact } from "../fit/Section";
 import { color } from "../theme";
 import { useTask } from "../useTask";
@@ -27,6 +28,10 @@ export function DrawnBuilds() {
     void begin(design, (s) => s.sample(design, count, 1, proxy(setDrawn)));
   };
   const builds = answer?.value;
+  const shown = useMemo(
+    () => (builds ? histogram(builds.balances, units === "metric" ? 1 : MM_PER_INCH) : null),
+    [builds, units],
+  );
   return (
     <>
       <Flex gap="2" align="center" wrap="wrap">
@@ -70,7 +75,7 @@ export function DrawnBuilds() {
       {failed && (
         <Text color="fault">The builds could not be simulated. Nothing was changed; try it again.</Text>
       )}
-      {builds && (
+      {builds && shown && (
         <>
           {answer.of !== design && <Text color="warn">The design has changed since.</Text>}
           <Fact name={`Of ${builds.count.toLocaleString("en")} simulated, 9 of 10 balance between`}>
@@ -81,13 +86,14 @@ export function DrawnBuilds() {
           </Fact>
           <Box h="180px" role="img" aria-label="Balance of the builds" data-testid="spread-chart">
             <ResponsiveContainer>
-              <BarChart
-                data={histogram(builds.balances, units === "metric" ? 1 : MM_PER_INCH)}
-                margin={{ top: 6, right: 12, bottom: 20, left: 0 }}
-              >
+              <BarChart data={shown.bins} margin={{ top: 6, right: 12, bottom: 20, left: 0 }}>
                 <CartesianGrid stroke={color("rule")} vertical={false} />
                 <XAxis
                   dataKey="at"
+                  type="number"
+                  domain={shown.ends}
+                  ticks={evenTicks(...shown.ends)}
+                  tickFormatter={(v: number) => String(v).replace("-", "−")}
                   stroke={color("graphite")}
                   label={{
                     value: units === "metric" ? "balance, mm" : "balance, in",
@@ -107,8 +113,13 @@ export function DrawnBuilds() {
   );
 }
 
+interface Histogram {
+  readonly ends: readonly [number, number];
+  readonly bins: readonly { readonly at: number; readonly builds: number }[];
+}
+
 /** How many balances fall in each of as many equal steps, in a unit of so many mm. */
-function histogram(balancesMm: readonly number[], unitMm: number): { at: string; builds: number }[] {
+function histogram(balancesMm: readonly number[], unitMm: number): Histogram {
   const values = balancesMm.map((mm) => mm / unitMm);
   const [low, high] = values.reduce(
     ([least, most], v) => [Math.min(least, v), Math.max(most, v)],
@@ -117,8 +128,8 @@ function histogram(balancesMm: readonly number[], unitMm: number): { at: string;
   const width = (high - low) / BINS || 1;
   const counts = new Array<number>(BINS).fill(0);
   for (const v of values) counts[Math.min(BINS - 1, Math.floor((v - low) / width))]++;
-  return counts.map((builds, i) => ({
-    at: (low + (i + 0.5) * width).toFixed(unitMm === 1 ? 1 : 2).replace("-", "−"),
-    builds,
-  }));
+  return {
+    ends: [low, high],
+    bins: counts.map((builds, i) => ({ at: low + (i + 0.5) * width, builds })),
+  };
 }

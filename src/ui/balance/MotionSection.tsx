@@ -20,6 +20,7 @@ import { useUnits } from "@/store/settings";
 import { datumWords } from "@/words/balance";
 import { useDesign, useSettledDesign } from "../bench/BenchContext";
 import { Datum } from "../Datum";
+import { evenTicks } from "../evenTicks";
 import { Fact, Note, Section } from "../fit/Section";
 import { color } from "../theme";
 
@@ -115,6 +116,7 @@ const EffectiveMassChart = memo(function EffectiveMassChart({ report, lengthMm, 
             dataKey="at"
             type="number"
             domain={[0, roundTo(lengthMm / perLength, 3)]}
+            ticks={evenTicks(0, lengthMm / perLength)}
             stroke={color("graphite")}
             label={{
               value: `ahead of ${datum}, ${lengthUnitName(units)}`,

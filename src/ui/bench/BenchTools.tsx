@@ -94,6 +94,7 @@ export function BenchTools() {
         fontWeight="600"
         variant="flushed"
         aria-label="Name of the knife"
+        title={name ?? kept}
         maxLength={80}
         value={name ?? kept}
         onChange={(e) => setName(e.target.value)}

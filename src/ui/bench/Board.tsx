@@ -101,7 +101,7 @@ export function Board({ other }: { other: ReactNode }) {
           )}
         </div>
         <div className="board-side" style={{ width: SECTION_PX }}>
-          <div style={{ height: OTHER_PX, padding: "4px 8px 0" }}>{other}</div>
+          <div style={{ height: OTHER_PX, padding: "3px 8px 0" }}>{other}</div>
           <SectionView
             pxPerMm={side.pxPerMm}
             axisY={side.originY - OTHER_PX}

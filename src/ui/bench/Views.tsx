@@ -18,7 +18,7 @@ export function Views() {
   const [solid, setSolid] = useState(false);
   // In the column beside the drawing, where it covers nothing.
   const other = (
-    <Button size="xs" variant="outline" bg="sheet" w="full" onClick={() => setSolid(!solid)}>
+    <Button size="2xs" variant="outline" bg="sheet" w="full" onClick={() => setSolid(!solid)}>
       {solid ? "Drawing" : "Solid view"}
     </Button>
   );

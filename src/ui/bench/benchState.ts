@@ -37,6 +37,8 @@ export interface Reviewed extends Review {
 export interface Spoken {
   readonly spots: readonly Spot[];
   readonly at: Point | null;
+  /** Whether it is pointed at on the drawing itself: what speaks of it is marked then. */
+  readonly onDrawing: boolean;
 }
 
 /** What stands beside the design while a knife is on the bench. Nothing of it is kept. */
@@ -57,7 +59,12 @@ export interface BenchState {
   readonly noticed: Noticed;
   /** What is spoken of, marked on the drawing that is in sight. */
   readonly spoken: Spoken | null;
+  /** The same by what is pointed at, and by what has the focus: the pointer comes first. */
+  readonly spokenBy: Readonly<Record<SpokenBy, Spoken | null>>;
 }
+
+/** How something was come to: by the pointer, or by the keyboard. */
+export type SpokenBy = "pointer" | "focus";
 
 /** One knife on the bench: always the same object while it is there; who shows something of it selects that. */
 export interface Bench {
@@ -71,7 +78,7 @@ export interface Bench {
   readonly setSelected: (id: string | null) => void;
   readonly setDragging: (on: boolean) => void;
   readonly setStationMm: (mm: number) => void;
-  readonly setSpoken: (spoken: Spoken | null) => void;
+  readonly setSpoken: (by: SpokenBy, spoken: Spoken | null) => void;
   readonly weighAgain: () => void;
   /** Weighs the knife and asks the trade's rules whenever it changes, until the answer is called. */
   readonly begin: () => () => void;
@@ -113,6 +120,7 @@ export function createBench(
     review: null,
     noticed: NOTHING_NOTICED,
     spoken: null,
+    spokenBy: { pointer: null, focus: null },
   }));
   const design = () => session.getState().design;
   session.subscribe((now) => {
@@ -142,7 +150,11 @@ export function createBench(
       if (!dragging) reviewLater?.();
     },
     setStationMm: (stationMm) => state.setState({ stationMm }),
-    setSpoken: (spoken) => state.setState({ spoken }),
+    setSpoken: (by, to) =>
+      state.setState((s) => {
+        const spokenBy = { ...s.spokenBy, [by]: to };
+        return { spokenBy, spoken: spokenBy.pointer ?? spokenBy.focus };
+      }),
     weighAgain: () => weighNow?.(),
     begin: () => {
       const weigher = workers.weigher();

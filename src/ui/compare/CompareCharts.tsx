@@ -22,7 +22,7 @@ import { GRAMS_PER_OUNCE } from "@/core/units/print";
 import { groupPulls } from "@/core/weigh/pulls";
 import { useUnits } from "@/store/settings";
 import { GROUP_WORDS } from "@/words/pulls";
-
+import { evenTicks } from "../evenTicks";
 import { Section } from "../fit/Section";
 import { GROUP_TINT } from "../strip/MomentStrip";
 import { color } from "../theme";
@@ -30,7 +30,6 @@ import type { Column } from "./useColumns";
 
 const ROW_PX = 46;
 const AXIS = { stroke: color("graphite"), fontSize: 13 };
-const short = (name: string) => (name.length > 20 ? `${name.slice(0, 19)}…` : name);
 
 /** Mass by part, and balance with its interval, of what lies side by side. */
 export function CompareCharts({ columns }: { columns: readonly Column[] }) {
@@ -41,11 +40,11 @@ export function CompareCharts({ columns }: { columns: readonly Column[] }) {
   const weighed = columns.flatMap((c, i) => (c.report ? [{ ...c, report: c.report, i }] : []));
   if (weighed.length === 0) return null;
   const masses = weighed.map(({ name, report }) => ({
-    name: short(name),
+    name,
     ...Object.fromEntries(groupPulls(report).map((g) => [g.group, round(g.massG, perG)])),
   }));
   const balances = weighed.map(({ name, report, i }) => ({
-    name: short(name),
+    name,
     row: columns.length - i,
     mm: round(report.balanceMm, perMm),
     off: [
@@ -58,6 +57,11 @@ export function CompareCharts({ columns }: { columns: readonly Column[] }) {
   const { low, high } = columns[0].design.use.balanceMm;
   const window = [round(low, perMm), round(high, perMm)];
   const tick = metric ? 10 : 0.5;
+  const ends = balances.flatMap(({ mm, off }) => [mm - off[0], mm + off[1]]).concat(window);
+  const domain = [
+    Math.floor(Math.min(...ends) / tick - 0.1) * tick,
+    Math.ceil(Math.max(...ends) / tick + 0.1) * tick,
+  ] as const;
   const names = new Map(balances.map((b) => [b.row, b.name]));
   return (
     <Section id="charts" title="By mass and by balance">
@@ -67,7 +71,7 @@ export function CompareCharts({ columns }: { columns: readonly Column[] }) {
             <BarChart data={masses} layout="vertical" margin={{ top: 4, right: 12, bottom: 4, left: 8 }}>
               <CartesianGrid stroke={color("rule")} horizontal={false} />
               <XAxis type="number" {...AXIS} unit={metric ? " g" : " oz"} />
-              <YAxis type="category" dataKey="name" width={150} {...AXIS} stroke={color("ink")} />
+              <YAxis type="category" dataKey="name" width={180} {...AXIS} stroke={color("ink")} />
               <Tooltip
                 cursor={{ fill: color("rule"), opacity: 0.4 }}
                 formatter={(v, g) => [`${v} ${metric ? "g" : "oz"}`, g]}
@@ -99,13 +103,11 @@ export function CompareCharts({ columns }: { columns: readonly Column[] }) {
                 type="number"
                 dataKey="mm"
                 {...AXIS}
-                domain={[
-                  (least: number) => Math.floor((Math.min(least, window[0]) - 0.1 * tick) / tick) * tick,
-                  (most: number) => Math.ceil((Math.max(most, window[1]) + 0.1 * tick) / tick) * tick,
-                ]}
+                domain={domain}
+                ticks={evenTicks(...domain)}
                 tickFormatter={(v: number) => String(roundTo(v, 2)).replace("-", "−")}
                 label={{
-                  value: `balance, ${metric ? "mm" : "in"}; band: wished for`,
+                  value: `balance, ${metric ? "mm" : "in"}; band: its window`,
                   position: "insideBottom",
                   offset: -18,
                   fill: color("graphite"),
@@ -118,7 +120,7 @@ export function CompareCharts({ columns }: { columns: readonly Column[] }) {
                 domain={[0.4, columns.length + 0.6]}
                 ticks={balances.map((b) => b.row)}
                 tickFormatter={(row: number) => names.get(row) ?? ""}
-                width={150}
+                width={180}
                 {...AXIS}
                 stroke={color("ink")}
               />

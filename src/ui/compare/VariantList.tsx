@@ -127,14 +127,14 @@ export function VariantList({ variants }: { variants: readonly VariantRecord[] }
               >
                 Beside
               </Button>
-              <Button size="2xs" variant="outline" aria-label={`Take ${v.name}`} onClick={() => take(v)}>
+              <Button size="2xs" variant="outline" aria-label={`Use ${v.name}`} onClick={() => take(v)}>
                 Use
               </Button>
               <Button
                 size="2xs"
                 variant="outline"
-                aria-label={`Make ${v.name} as the knife is now`}
-                title="Make it as the knife is now"
+                aria-label={`Update ${v.name} to the knife as it is now`}
+                title="Update it to the knife as it is now"
                 onClick={() => void attempt(`${v.name} is as it was`, () => replace(v))}
               >
                 Update
@@ -195,7 +195,7 @@ function Unlike(props: { of: Design; now: Design; units: UnitSystem }) {
       ({ path, values }) => `${inputWords(path)}: ${inputValueWords(path, values[1], props.units)}`,
     ),
   ];
-  if (all.length === 0) return <Text color="graphite">nothing: they are made alike</Text>;
+  if (all.length === 0) return <Text color="graphite">nothing: they are alike</Text>;
   const told = all.slice(0, MOST_TOLD);
   const more = all.length - told.length;
   return (

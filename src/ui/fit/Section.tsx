@@ -5,7 +5,7 @@ import { type KeyboardEvent, type ReactNode, useState } from "react";
 import { createStore, useStore } from "zustand";
 import type { Point } from "@/core/curve/bezier";
 import type { Spot } from "@/core/review/spots";
-import { useSpeaks, useSpoken } from "../sight/useSpeaks";
+import { usePointedAt, useSpeaks } from "../sight/useSpeaks";
 
 /** Sections whose settings are unfolded, until the tab is closed. */
 const unfolded = createStore<Readonly<Record<string, boolean>>>(() => ({}));
@@ -109,7 +109,7 @@ export function Figures<R>({ rows, keyOf, columns, none, label, speaks, place }:
         css={{
           "& th, & td": { bg: "transparent", color: "ink", px: "2", fontSize: "md" },
           "& tr": { bg: "transparent" },
-          "& tr[data-lit]": { bg: "rule" },
+          "& tr[data-lit], & tbody tr[data-row]:hover": { bg: "rule" },
         }}
       >
         <Table.Header>
@@ -164,7 +164,7 @@ interface SpeakingRowProps {
 /** A row that marks what it speaks of on the drawing in sight, and is marked when that is pointed at there. */
 function SpeakingRow({ index, stop, spots, at, onStop, children }: SpeakingRowProps) {
   const { onFocus, ...speaks } = useSpeaks(spots, at);
-  const lit = useSpoken(spots);
+  const lit = usePointedAt(spots);
   return (
     <Table.Row
       {...speaks}

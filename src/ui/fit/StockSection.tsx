@@ -1,5 +1,5 @@
 "use client";
-import { Button, Flex } from "@chakra-ui/react";
+import { Button, Flex, SimpleGrid } from "@chakra-ui/react";
 import type { FitSheet } from "@/core/fit/sheet";
 import type { CutPiece, Size } from "@/core/fit/stockList";
 import { roundTo } from "@/core/number";
@@ -60,22 +60,6 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
         <>
           <LengthAt at="fitUp.stock.kerfMm" label="Saw kerf" />
           <LengthAt at="fitUp.stock.allowanceMm" label="To shape, each side" />
-          {design.fitUp.stock.have.map((h, i) => (
-            <ItemCard
-              key={h.piece}
-              id={`stock-${i}`}
-              title={called(h.piece)}
-              onRemove={() =>
-                edit("Forget stock", (d) => {
-                  d.fitUp.stock.have.splice(i, 1);
-                })
-              }
-            >
-              <LengthAt at={`fitUp.stock.have.${i}.lengthMm`} label="Length" />
-              <LengthAt at={`fitUp.stock.have.${i}.heightMm`} label="Height" />
-              <LengthAt at={`fitUp.stock.have.${i}.thicknessMm`} label="Thickness" />
-            </ItemCard>
-          ))}
         </>
       }
     >
@@ -108,6 +92,26 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
           { name: "Stock", of: have },
         ]}
       />
+      {design.fitUp.stock.have.length > 0 && (
+        <SimpleGrid minChildWidth="280px" gap="3">
+          {design.fitUp.stock.have.map((h, i) => (
+            <ItemCard
+              key={h.piece}
+              id={`stock-${i}`}
+              title={called(h.piece)}
+              onRemove={() =>
+                edit("Forget stock", (d) => {
+                  d.fitUp.stock.have.splice(i, 1);
+                })
+              }
+            >
+              <LengthAt at={`fitUp.stock.have.${i}.lengthMm`} label="Length" />
+              <LengthAt at={`fitUp.stock.have.${i}.heightMm`} label="Height" />
+              <LengthAt at={`fitUp.stock.have.${i}.thicknessMm`} label="Thickness" />
+            </ItemCard>
+          ))}
+        </SimpleGrid>
+      )}
       {sheet.rods.length > 0 && (
         <Figures
           label="Rod to cut"

@@ -37,8 +37,11 @@ describe("every fix that is worked out is offered, and done by its button", () =
     for (const offer of finding.fixes ?? []) {
       const name = `Fix: ${offerWords(offer, design, "metric")}`;
       expect(card.textContent).toContain(effectWords(offer, "metric"));
-      await userEvent.click(within(await cardOf(finding)).getByRole("button", { name }));
-      expect(now()).toEqual(applyFix(design, offer.fix));
+      // While the review of the state before is still shown, its fixes are refused: it is pressed again then.
+      await waitFor(async () => {
+        await userEvent.click(within(await cardOf(finding)).getByRole("button", { name }));
+        expect(now()).toEqual(applyFix(design, offer.fix));
+      }, PATIENCE);
       session.undo();
       expect(now()).toEqual(design);
     }

@@ -5,15 +5,15 @@ import { changeSettings, useSettings } from "@/store/settings";
 
 const SYSTEMS: { value: UnitSystem; name: string }[] = [
   { value: "metric", name: "mm · g" },
-  { value: "inch", name: "inch, decimal · oz" },
-  { value: "inch-fraction", name: "inch, 1/64 · oz" },
+  { value: "inch", name: "inch · oz" },
+  { value: "inch-fraction", name: "inch 1/64 · oz" },
 ];
 
 /** Chooses the units that everything is read and typed in. */
 export function UnitsSwitch() {
   const { units } = useSettings();
   return (
-    <NativeSelect.Root size="sm" width={{ base: "96px", xl: "auto" }}>
+    <NativeSelect.Root size="sm" width={{ base: "126px", xl: "auto" }}>
       <NativeSelect.Field
         aria-label="Units"
         value={units}

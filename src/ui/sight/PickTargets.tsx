@@ -62,13 +62,13 @@ export const PickTargets = memo(function PickTargets({ design, scale, onPick }: 
           tabIndex={o.spot === stop ? 0 : -1}
           aria-label={nameOf(design, o)}
           data-pick={o.spot}
-          onPointerEnter={() => setSpoken({ spots: [o.spot], at: null })}
-          onPointerLeave={() => setSpoken(null)}
+          onPointerEnter={() => setSpoken("pointer", { spots: [o.spot], at: null, onDrawing: true })}
+          onPointerLeave={() => setSpoken("pointer", null)}
           onFocus={() => {
             setHere(o.spot);
-            setSpoken({ spots: [o.spot], at: null });
+            setSpoken("focus", { spots: [o.spot], at: null, onDrawing: true });
           }}
-          onBlur={() => setSpoken(null)}
+          onBlur={() => setSpoken("focus", null)}
           onClick={() => onPick(o.spot)}
           onKeyDown={(e) => keys(e, o.spot)}
         >

@@ -2,6 +2,7 @@
 import type { Point } from "@/core/curve/bezier";
 import { meet, type Spot } from "@/core/review/spots";
 import { useBench, useBenchState } from "../bench/BenchContext";
+import type { SpokenBy } from "../bench/benchState";
 
 /**
  * Handlers for an element that speaks of parts of the knife, or of a place on it: pointed at, or come to by the keyboard,
@@ -9,20 +10,23 @@ import { useBench, useBenchState } from "../bench/BenchContext";
  */
 export function useSpeaks(spots: readonly Spot[], at: Point | null = null) {
   const { setSpoken } = useBench();
-  const on = () => setSpoken(spots.length > 0 || at ? { spots, at } : null);
-  const off = () => setSpoken(null);
+  const on = (by: SpokenBy) => () =>
+    setSpoken(by, spots.length > 0 || at ? { spots, at, onDrawing: false } : null);
+  const off = (by: SpokenBy) => () => setSpoken(by, null);
   return {
     "data-spots": spots.join(" ") || undefined,
-    onPointerEnter: on,
-    onPointerLeave: off,
-    onFocus: on,
-    onBlur: off,
+    onPointerEnter: on("pointer"),
+    onPointerLeave: off("pointer"),
+    onFocus: on("focus"),
+    onBlur: off("focus"),
   };
 }
 
-/** Whether any of these is spoken of now. */
-export const useSpoken = (spots: readonly Spot[]): boolean =>
-  useBenchState((s) => s.spoken?.spots.some((a) => spots.some((b) => meet(a, b))) ?? false);
+/** Whether any of these is pointed at on the drawing. */
+export const usePointedAt = (spots: readonly Spot[]): boolean =>
+  useBenchState(
+    ({ spoken }) => (spoken?.onDrawing && spoken.spots.some((a) => spots.some((b) => meet(a, b)))) ?? false,
+  );
 
 /** What stood in the sheet for a spot that was picked, and which of them was gone to last. */
 let last: { readonly spot: Spot; readonly element: HTMLElement } | null = null;
