@@ -140,11 +140,11 @@ test("what it costs: prices of the maker's own, minutes, something else, another
   await editor.getByLabel("One costs", { exact: true }).fill("a lot");
   await page.keyboard.press("Enter");
   await expect(editor).toContainText("Must be a number");
-  await editor.getByRole("button", { name: "Keep the price" }).click();
+  await editor.getByRole("button", { name: "Save the price" }).click();
   await expect(editor, "what cannot be read is not thrown away").toContainText("Must be a number");
   await editor.getByLabel("One costs", { exact: true }).fill("12");
   await editor.getByLabel("One makes", { exact: true }).fill("4");
-  await editor.getByRole("button", { name: "Keep the price" }).click();
+  await editor.getByRole("button", { name: "Save the price" }).click();
   const line = page.getByRole("table", { name: "Materials and hardware" }).getByRole("row", { name: /Glue/ });
   await expect(line).toContainText("3.00 cr");
 
@@ -181,7 +181,7 @@ test("what it costs: prices of the maker's own, minutes, something else, another
     mimeType: "application/json",
     buffer: await readFile("demo/rook-hunter.json"),
   });
-  await expect(page.getByRole("region", { name: "What it costs" }).getByRole("alert")).toContainText(
+  await expect(page.getByRole("region", { name: "Cost", exact: true }).getByRole("alert")).toContainText(
     "knife.json: It is not a file of prices",
   );
   const downloading = page.waitForEvent("download");

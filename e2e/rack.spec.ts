@@ -1,8 +1,10 @@
 import { readFile } from "node:fs/promises";
 import { expect, test } from "@playwright/test";
+import type { Design } from "../src/core/design/schema";
 import { readKnife } from "../src/core/files/knife/read";
+import { reviewDesign } from "../src/core/review/reviewDesign";
 import { weigh } from "../src/core/weigh/weigh";
-import { openKnife, step, weightOf, written } from "./bench";
+import { keptKnife, openKnife, step, weightOf, written } from "./bench";
 
 test("the first visit shows at least five demo knives, each with its weight and balance", async ({
   page,
@@ -130,6 +132,27 @@ test("damaged, foreign, newer, oversized and impossible files are refused with a
   await expect(page.locator("main [role=alert]")).toHaveCount(0);
 });
 
+test("a new knife has no finding, and a fastener that is added lands where the rules allow", async ({
+  page,
+}) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: "New knife" }).first().click();
+  const findings = page.getByTestId("findings");
+  await expect(findings).toHaveText("No findings.");
+  await step(page, "Pins");
+  for (const kind of ["Pin", "Sleeve bolt", "Nutted rod"]) {
+    const before = await weightOf(page);
+    await page.getByRole("button", { name: kind, exact: true }).click();
+    await expect.poll(() => weightOf(page)).not.toBe(before);
+    await written(page);
+    const { design } = (await keptKnife(page)) as unknown as { design: Design };
+    expect(design.fasteners).toHaveLength(3);
+    expect(reviewDesign(design, true).findings.filter((f) => f.severity !== "note")).toEqual([]);
+    await page.keyboard.press("Control+z");
+    await expect.poll(() => weightOf(page)).toBe(before);
+  }
+});
+
 test("an empty rack says what to do", async ({ page }) => {
   await page.goto("/");
   await expect(page.getByTestId("rack-row")).toHaveCount(16);
@@ -143,7 +166,7 @@ test("an empty rack says what to do", async ({ page }) => {
   await expect(page.getByText("The rack is empty")).toBeVisible();
   await page.reload();
   await expect(page.getByText("The rack is empty")).toBeVisible();
-  await page.getByRole("button", { name: "Lay out the demo knives" }).click();
+  await page.getByRole("button", { name: "Add the demo knives" }).click();
   await expect(page.getByTestId("rack-row")).toHaveCount(16);
 });
 

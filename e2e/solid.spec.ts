@@ -63,12 +63,10 @@ test("a design that cannot be built says so in the solid view, and is shown when
   await expect(page.locator("canvas")).toBeVisible({ timeout: 30_000 });
 });
 
-test("both readings are compared, and mesh files of a part and of the whole are written", async ({
-  page,
-}) => {
+test("both methods are compared, and mesh files of a part and of the whole are written", async ({ page }) => {
   await openKnife(page, "Orchard parer");
   await step(page, "Parts");
-  await page.getByRole("button", { name: "Compare both readings" }).click();
+  await page.getByRole("button", { name: "Compare both methods" }).click();
   const reading = page.getByTestId("second-reading");
   await expect(reading).toContainText("agree within 0.0", { timeout: 60_000 });
   await page.getByLabel("What to write", { exact: true }).selectOption("blade");

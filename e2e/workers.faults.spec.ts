@@ -70,10 +70,10 @@ test("a mesh kernel that cannot be fetched is said, and fetched again by the nex
   await context.route(/\.wasm$/, (route) => route.abort());
   await openKnife(page, "Rook hunter");
   await page.getByRole("tab", { name: "Parts" }).click();
-  await page.getByRole("button", { name: "Compare both readings" }).click();
+  await page.getByRole("button", { name: "Compare both methods" }).click();
   await expect(page.getByText(/The second reading failed/)).toBeVisible();
   await context.unroute(/\.wasm$/);
-  await page.getByRole("button", { name: "Compare both readings" }).click();
+  await page.getByRole("button", { name: "Compare both methods" }).click();
   await expect(page.getByTestId("second-reading")).toBeVisible({ timeout: 60_000 });
   await expect(page.getByText(/The second reading failed/)).toHaveCount(0);
   await noteOf(page, "a missing kernel", 1, heard);

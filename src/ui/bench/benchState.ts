@@ -59,7 +59,7 @@ export interface BenchState {
   readonly noticed: Noticed;
   /** What is spoken of, marked on the drawing that is in sight. */
   readonly spoken: Spoken | null;
-  /** The same by what is pointed at, and by what has the focus: the pointer comes first. */
+  /** The same by what is pointed at, and by what has the focus: what was come to last is marked. */
   readonly spokenBy: Readonly<Record<SpokenBy, Spoken | null>>;
 }
 
@@ -153,7 +153,7 @@ export function createBench(
     setSpoken: (by, to) =>
       state.setState((s) => {
         const spokenBy = { ...s.spokenBy, [by]: to };
-        return { spokenBy, spoken: spokenBy.pointer ?? spokenBy.focus };
+        return { spokenBy, spoken: to ?? spokenBy.pointer ?? spokenBy.focus };
       }),
     weighAgain: () => weighNow?.(),
     begin: () => {

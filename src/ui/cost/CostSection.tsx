@@ -21,7 +21,7 @@ export function CostSection({ columns }: { columns: readonly Column[] }) {
   const { bill } = column;
   const money = (sum: number) => printMoney(sum, shop);
   return (
-    <Section id="cost" title="What it costs" settings={<ShopFields />}>
+    <Section id="cost" title="Cost" settings={<ShopFields />} settingsStay>
       {columns.length > 1 && (
         <NativeSelect.Root size="sm" width="280px">
           <NativeSelect.Field
@@ -64,8 +64,8 @@ export function CostSection({ columns }: { columns: readonly Column[] }) {
             none="Nothing is bought for it."
             columns={[
               { name: "For", of: (l) => takeWords(l.take) },
-              { name: "Of", of: (l) => priceKeyWords(l.take.key) },
-              { name: "Taken", of: (l) => takenWords(l.take, units) },
+              { name: "Material", of: (l) => priceKeyWords(l.take.key) },
+              { name: "Amount", of: (l) => takenWords(l.take, units) },
               {
                 name: "Price",
                 of: (l) => (

@@ -29,7 +29,7 @@ export function LengthList(props: { at: string; label: string }) {
     put(mm.sort((a, b) => a - b));
   };
   return (
-    <FieldRow label={props.label} wide wrong={wrong} help="Parted by semicolons.">
+    <FieldRow label={props.label} wide wrong={wrong} help="Separate with semicolons.">
       <Input
         size="sm"
         bg="ground"

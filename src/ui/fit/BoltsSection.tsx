@@ -21,7 +21,7 @@ export function BoltsSection({ sheet }: { sheet: FitSheet }) {
         none="No bolts or screws with heads."
         speaks={(s) => [`fastener:${s.id}`]}
         columns={[
-          { name: "What", of: (s) => itemWords(s.name) },
+          { name: "Fastener", of: (s) => itemWords(s.name) },
           { name: "Seat to seat", number: true, of: (s) => length(s.seatToSeatMm) },
           {
             name: "Counterbore",

@@ -51,7 +51,7 @@ export function DrillsSection({ sheet }: { sheet: FitSheet }) {
         none="Nothing to drill."
         speaks={(b) => b.owners.flatMap((o) => spotOfOwner(design, o) ?? [])}
         columns={[
-          { name: "", of: (b: Bore) => sheet.bores.indexOf(b) + 1 },
+          { name: "Order", of: (b: Bore) => sheet.bores.indexOf(b) + 1 },
           { name: "Hole", of: (b) => `${BORE_WORDS[b.use]}${b.thread ? ` ${b.thread}` : ""}` },
           { name: "For", of: (b) => ownerWords(b.owners) },
           { name: "Size", number: true, of: (b) => size(b.wantedMm) },

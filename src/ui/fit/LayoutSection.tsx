@@ -49,7 +49,7 @@ export function LayoutSection({ sheet }: { sheet: FitSheet }) {
         none="No pins or bolts."
         speaks={(p) => [`fastener:${p.id}`]}
         columns={[
-          { name: "What", of: (p) => itemWords(p.name) },
+          { name: "Fastener", of: (p) => itemWords(p.name) },
           { name: "Behind the front", help: DATUM_HELP, number: true, of: (p) => length(p.behindMm) },
           { name: "Above the axis", number: true, of: (p) => length(p.aboveAxisMm) },
           {

@@ -71,7 +71,7 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
         speaks={(p) => [spotOf(p.key)]}
         columns={[
           { name: "Piece", of: (p) => cutName(p.key) },
-          { name: "Of", of: (p) => name(p.material) },
+          { name: "Material", of: (p) => name(p.material) },
           { name: "Finished", number: true, of: (p) => size(p.finishedMm) },
           {
             name: "Saw to",

@@ -39,6 +39,7 @@ export function WallsSection({ sheet }: { sheet: FitSheet }) {
     <Section
       id="walls"
       title="Walls"
+      settingsStay
       settings={
         <>
           <LengthField label="Wall wanted" mm={wantedMm} min={0.2} max={20} onChange={setWantedMm} />

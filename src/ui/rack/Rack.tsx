@@ -115,14 +115,14 @@ function EmptyRack({ onNew }: { onNew: () => Promise<void> }) {
       <Text fontSize="lg" fontWeight="600">
         The rack is empty
       </Text>
-      <Text color="graphite">Begin a knife, import a file, or lay out the demo knives to look round.</Text>
+      <Text color="graphite">Begin a knife, import a file, or add the demo knives to look round.</Text>
       <HStack>
         <Button onClick={() => void onNew()}>New knife</Button>
         <Button
           variant="outline"
           onClick={() => void attempt("The demo knives were not laid out", addDemoKnives)}
         >
-          Lay out the demo knives
+          Add the demo knives
         </Button>
       </HStack>
     </Stack>

@@ -21,7 +21,7 @@ export function RackRuler({
         width={RACK_DRAWING_PX}
         height="30"
         role="img"
-        aria-label={`Scale in ${lengthUnitName(units)} from the handle's front`}
+        aria-label={`Scale in ${lengthUnitName(units)} from the front of the guard or handle`}
       >
         <Ruler
           scale={{ pxPerMm, originX: 12 + behindMm * pxPerMm, originY: 0 }}

@@ -86,7 +86,7 @@ export function SettingsScreen() {
                 })
               }
             >
-              Lay out the demo knives
+              Add the demo knives
             </Button>
           </HStack>
         </Stack>

@@ -17,7 +17,11 @@ export function BladeStep() {
     <>
       <StartFields />
       <Group title="Outline">
-        <LengthAt at="blade.lengthMm" label="Length" help="From the handle's front to the tip." />
+        <LengthAt
+          at="blade.lengthMm"
+          label="Length"
+          help="From the front of the guard, or of the handle, to the tip."
+        />
         <LengthAt at="blade.heelHeightMm" label="Heel height" />
         <LengthAt at="blade.ricassoMm" label="Ricasso length" />
         <LengthAt at="blade.ricassoHeightMm" label="Ricasso height" />

@@ -138,7 +138,7 @@ function Holes({ tang: { holes } }: { tang: FullTang }) {
           <Stack gap="2">
             <LengthAt at={`tang.holes.${i}.diameterMm`} label="Diameter" digits={3} />
             <PlaceAt at={`tang.holes.${i}`} />
-            <ChoiceAt at={`tang.holes.${i}.purpose`} label="What it is" names={PURPOSE_WORDS} />
+            <ChoiceAt at={`tang.holes.${i}.purpose`} label="Purpose" names={PURPOSE_WORDS} />
             {h.purpose === "old-pin" ? (
               <OldFill at={`tang.holes.${i}.fill`} />
             ) : (

@@ -126,7 +126,7 @@ const PieceCard = memo(function PieceCard({ index: i, last }: { index: number; l
       }
     >
       <Stack gap="2">
-        <ChoiceAt at={`${at}.role`} label="What it is" names={PIECE_WORDS} />
+        <ChoiceAt at={`${at}.role`} label="Role" names={PIECE_WORDS} />
         <MaterialAt at={`${at}.material`} label="Material" classes={FOR_PIECES} />
         <ShapeFields piece={p} index={i} />
         {slack ? (

@@ -29,7 +29,7 @@ export function SecondReading() {
   };
   const names = new Map(weighing?.ok ? weighing.report.parts.map((p) => [p.id, partName(p.key)]) : []);
   return (
-    <Group title="Second reading">
+    <Group title="Cross-check">
       <Text color="graphite" fontSize="sm">
         The same parts measured by another method, solids of triangles at two finenesses. Takes a few seconds.
       </Text>
@@ -41,7 +41,7 @@ export function SecondReading() {
         disabled={!weighing?.ok}
         onClick={() => void compare()}
       >
-        Compare both readings
+        Compare both methods
       </Button>
       {said && <Text color="fault">{said}</Text>}
       {reading && (

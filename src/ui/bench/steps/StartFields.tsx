@@ -20,7 +20,7 @@ export function StartFields() {
   const full = useDesign((d) => d.tang.kind === "full");
   const weighing = useWeighing();
   return (
-    <Group title="Where it starts">
+    <Group title="Starting point">
       <ChoiceField
         label="The knife is"
         value={kind}
