@@ -16,3 +16,10 @@ export function balanceWords(balanceMm: number, design: Design, system: UnitSyst
   if (Math.abs(balanceMm) < 0.05) return `at ${datumWords(design)}`;
   return `${size} ${balanceMm > 0 ? "ahead of" : "behind"} ${datumWords(design)}`;
 }
+
+/** The same, where what stands there is drawn beside it: "23.0 mm behind the front". */
+export function balanceShort(balanceMm: number, system: UnitSystem): string {
+  if (Math.abs(balanceMm) < 0.05) return "at the front";
+  const size = `${printLengthBare(Math.abs(balanceMm), system)} ${lengthUnitName(system)}`;
+  return `${size} ${balanceMm > 0 ? "ahead of" : "behind"} the front`;
+}

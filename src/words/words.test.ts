@@ -8,7 +8,7 @@ import { HAZARDS, MATERIAL_CLASSES } from "@/core/stock/types";
 import { parseLength } from "@/core/units/length";
 import { printLength, printMass, type UnitSystem } from "@/core/units/print";
 import { FAULT_RULES } from "@/core/validity/types";
-import { balanceWords } from "./balance";
+import { balanceShort, balanceWords } from "./balance";
 import { fileFailureWords } from "./fileFailures";
 import { findingWords, isTradeRule } from "./findings";
 import { boundsWords, lengthFailureWords } from "./lengthFailures";
@@ -26,6 +26,8 @@ describe("words", () => {
     );
     expect(balanceWords(-25.4, bare, "inch-fraction")).toBe("1 in behind the front of the handle");
     expect(balanceWords(0.01, bare, "metric")).toBe("at the front of the handle");
+    expect(balanceShort(-23.04, "metric")).toBe("23.0 mm behind the front");
+    expect(balanceShort(0.01, "inch")).toBe("at the front");
   });
 
   it("never speak of NaN or null in a finding, whatever was measured", () => {

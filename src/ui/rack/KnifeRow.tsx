@@ -8,7 +8,7 @@ import type { KnifeRecord } from "@/store/db";
 import { addKnife, changeDesign, freeName, removeKnife, restoreKnife, takenNames } from "@/store/knives";
 import { useSettings } from "@/store/settings";
 import { addVariants, variantsOf } from "@/store/variants";
-import { balanceWords } from "@/words/balance";
+import { balanceShort } from "@/words/balance";
 import { dayWords, STATE_WORDS } from "@/words/job";
 import { BalanceMark } from "../drawing/BalanceMark";
 import { knifeExtent } from "../drawing/extent";
@@ -119,7 +119,7 @@ export function KnifeRow({ knife, figures, failure, onAgain, reach }: KnifeRowPr
               )}
             </Text>
             <Text color="bronze" fontSize="sm" fontWeight="500" opacity={figures?.old ? 0.55 : 1}>
-              balances {balanceWords(balanceMm, design, units)}
+              balances {balanceShort(balanceMm, units)}
             </Text>
           </>
         ) : figures && !figures.old ? (
@@ -170,7 +170,7 @@ function JobLine({ job: { state, customer, dueOn, finishedOn } }: { job: Job }) 
   const day = open ? dueOn && `due ${dayWords(dueOn)}` : finishedOn && dayWords(finishedOn);
   return (
     <Text color="graphite" fontSize="sm" truncate title={customer || undefined}>
-      {[STATE_WORDS[state], customer, day].filter(Boolean).join(" · ")}
+      {[STATE_WORDS[state], day, customer].filter(Boolean).join(" · ")}
     </Text>
   );
 }

@@ -2,7 +2,7 @@
 export const RACK_DRAWING_PX = 760;
 
 /** A name, a weight, two lines of balance and one of its state: a row is no lower before they are there than after, px. */
-export const LEAST_PX = 134;
+export const LEAST_PX = 116;
 /** The line under a row, px. */
 export const RULE_PX = 1;
 

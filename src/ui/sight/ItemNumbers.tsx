@@ -2,7 +2,8 @@
 import { memo } from "react";
 import { holesOf, slotsOf } from "@/core/design/openings";
 import type { Design } from "@/core/design/schema";
-import { itemNames } from "@/core/layout/itemNames";
+import { itemNames, pieceNaming } from "@/core/layout/itemNames";
+import { layoutOf } from "@/core/layout/layout";
 import { type Scale, toPx } from "../drawing/path";
 import { DrawnText } from "../drawing/Text";
 import { color } from "../theme";
@@ -10,8 +11,8 @@ import { color } from "../theme";
 const RADIUS_PX = 9;
 
 /**
- * The numbers that fasteners, holes and slots have in the tables: of a fastener on a disc beside it, of a hole or slot on a
- * square in it.
+ * The numbers that fasteners, holes, slots and pieces have in the tables: of a fastener on a disc beside it, of a hole or slot on a
+ * square in it, of a piece on a square under it.
  */
 export const ItemNumbers = memo(function ItemNumbers({ design, scale }: { design: Design; scale: Scale }) {
   const names = itemNames(design);
@@ -37,6 +38,26 @@ export const ItemNumbers = memo(function ItemNumbers({ design, scale }: { design
           </g>
         );
       })}
+      {pieceMarks(design).map(({ number, xMm, lowMm }) => {
+        const [x, y] = toPx(scale, xMm, lowMm);
+        return (
+          <g key={number}>
+            <line x1={x} x2={x} y1={y} y2={y + 6} stroke={color("ink")} />
+            <rect
+              x={x - 8}
+              y={y + 4}
+              width="16"
+              height="16"
+              rx="3"
+              fill={color("sheet")}
+              stroke={color("ink")}
+            />
+            <DrawnText x={x} y={y + 16.5} size={12} bold anchor="middle">
+              {number}
+            </DrawnText>
+          </g>
+        );
+      })}
       {design.fasteners.map((f) => {
         const [x, y] = toPx(scale, f.xMm, f.yMm);
         const off = Math.max(RADIUS_PX, (f.diameterMm / 2) * scale.pxPerMm) * 0.7 + RADIUS_PX * 0.8;
@@ -52,3 +73,15 @@ export const ItemNumbers = memo(function ItemNumbers({ design, scale }: { design
     </g>
   );
 });
+
+/** Where the numbers of a stack's pieces stand: under the middle of each. */
+function pieceMarks(design: Design): { number: number; xMm: number; lowMm: number }[] {
+  if (design.handle.kind !== "stack") return [];
+  const { pieces, outline } = layoutOf(design);
+  return pieces.flatMap(([rear, front], i) => {
+    const { number } = pieceNaming(design, i);
+    const xMm = (rear + front) / 2;
+    const low = outline.cut(xMm)[0];
+    return number === undefined || low === undefined ? [] : [{ number, xMm, lowMm: low }];
+  });
+}
