@@ -34,27 +34,26 @@ export function join(...parts: readonly (string | number | null)[]): string {
   return parts.filter((p) => p !== null).join(":");
 }
 
-/**
- * The id of a part, from its key. No two parts of a knife have the same: an id has no colon in it, and stands behind one;
- * what a maker calls it is no part of it.
- */
-export function partId(key: PartKey): string {
+type WithoutSide<K> = K extends unknown ? Omit<K, "side"> : never;
+
+/** What a part is, on whichever side. */
+export type PairKey = WithoutSide<PartKey>;
+
+/** The id of a part, or of the pair that it is one of: what is alike on both sides has one. */
+export function pairId(key: PairKey): string {
   switch (key.kind) {
     case "guard":
-      return join(key.kind, key.number);
     case "liner":
     case "scale":
-      return join(key.kind, key.number, key.side);
+      return join(key.kind, key.number);
     case "bolster":
-      return join(key.kind, key.sort, key.side);
     case "fitting":
       return join(key.kind, key.sort);
     case "tang-end":
       return join(key.kind, key.component);
-    case "divider":
-      return join(key.kind, key.id, key.side);
     case "fastener":
       return join(key.kind, key.id, key.component);
+    case "divider":
     case "hole":
     case "slot":
     case "ring":
@@ -65,3 +64,13 @@ export function partId(key: PartKey): string {
       return key.kind;
   }
 }
+
+/** The same with its side, where it has one. */
+export const sidedId = (key: PairKey & { readonly side?: string }): string =>
+  join(pairId(key), key.side ?? null);
+
+/**
+ * The id of a part, from its key. No two parts of a knife have the same: an id has no colon in it, and stands behind one;
+ * what a maker calls it is no part of it.
+ */
+export const partId = (key: PartKey): string => sidedId(key);

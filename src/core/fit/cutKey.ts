@@ -1,4 +1,4 @@
-import { join, type Side } from "../assembly/partKey";
+import { type Side, sidedId } from "../assembly/partKey";
 import type { PieceRole } from "../design/schema";
 import type { Naming } from "../layout/itemNames";
 
@@ -13,19 +13,4 @@ export type CutKey =
   | (Naming & { readonly kind: "piece"; readonly sort: PieceRole; readonly id: string });
 
 /** The id by which a maker's stock is matched to a piece; it follows from the key. */
-export function cutId(key: CutKey): string {
-  switch (key.kind) {
-    case "guard":
-      return join(key.kind, key.number);
-    case "liner":
-    case "scale":
-      return join(key.kind, key.number, key.side);
-    case "bolster":
-      return join(key.kind, key.sort, key.side);
-    case "divider":
-    case "piece":
-      return join(key.kind, key.id);
-    default:
-      return key.kind;
-  }
-}
+export const cutId = (key: CutKey): string => sidedId(key);

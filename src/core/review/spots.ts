@@ -1,4 +1,4 @@
-import { join, type PartKey } from "../assembly/partKey";
+import { join, type PartKey, pairId } from "../assembly/partKey";
 import type { Point } from "../curve/bezier";
 import { holesOf, slotsOf } from "../design/openings";
 import type { Design } from "../design/schema";
@@ -17,31 +17,12 @@ export type Spot = string;
 /** Whether one is the other, or takes it in. */
 export const meet = (a: Spot, b: Spot): boolean => a === b || a.startsWith(`${b}:`) || b.startsWith(`${a}:`);
 
-/** Where a part, or a piece that is sawn, is: on both sides, for they are behind each other in a side view. */
-export function spotOf(key: PartKey | CutKey): Spot {
-  switch (key.kind) {
-    case "guard":
-    case "liner":
-    case "scale":
-      return join(key.kind, key.number);
-    case "bolster":
-    case "fitting":
-    case "tang-rest":
-      return join(key.kind, key.sort);
-    case "tang-end":
-      return join(key.kind, key.component);
-    case "divider":
-    case "fastener":
-    case "hole":
-    case "slot":
-    case "ring":
-    case "ring-bore":
-    case "piece":
-      return join(key.kind, key.id);
-    default:
-      return key.kind;
-  }
-}
+/**
+ * Where a part, or a piece that is sawn, is: on both sides, for they are behind each other in a side view; a fastener with
+ * all that is of it.
+ */
+export const spotOf = (key: PartKey | CutKey): Spot =>
+  key.kind === "fastener" ? join(key.kind, key.id) : pairId(key);
 
 /** Where a fastener, hole or slot is, by its name; null of one that is not there. */
 export function spotOfItem(design: Design, { kind, number }: ItemName): Spot | null {
