@@ -57,6 +57,36 @@ describe("the command line", () => {
     });
   });
 
+  it("tells the density of a weighed piece, and refuses what is no weight or no box in one line", () => {
+    const run = (...args: string[]) =>
+      spawnSync("npm", ["run", "-s", "euaxis", "--", "density", ...args], { encoding: "utf8" });
+    const { status, stdout } = run("--mass", "41.2g", "--size", "120x40x10mm");
+    expect(status).toBe(0);
+    const found = JSON.parse(stdout);
+    expect(Object.keys(found)).toEqual(["densityGcc", "plusMinus"]);
+    expect(found.densityGcc).toBeCloseTo(0.8583, 4);
+    for (const bad of [
+      ["--mass", "heavy", "--size", "1x1x1mm"],
+      ["--mass", "5g", "--size", "1x1mm"],
+      ["--mass", "5g", "--size", "0x1x1mm"],
+      ["--mass", "5g"],
+    ]) {
+      const refused = run(...bad);
+      expect(refused.status, bad.join(" ")).toBe(2);
+      expect(refused.stderr.trim().split("\n")).toHaveLength(1);
+    }
+  });
+
+  it("finds materials by everyday words, best first", () => {
+    const { status, stdout } = spawnSync(
+      "npm",
+      ["run", "-s", "euaxis", "--", "materials", "--search", "aluminum 7075"],
+      { encoding: "utf8" },
+    );
+    expect(status).toBe(0);
+    expect(JSON.parse(stdout).map((m: { id: string }) => m.id)).toEqual(["aluminium-7075"]);
+  });
+
   it("answers bad input with code 2 and one line on standard error", () => {
     const folder = mkdtempSync(join(tmpdir(), "euaxis-"));
     const bad = join(folder, "bad.json");

@@ -12,9 +12,11 @@ import { reviewDesign } from "@/core/review/reviewDesign";
 import { tuneReviewed } from "@/core/review/tuneReviewed";
 import type { Finding } from "@/core/review/types";
 import { MATERIALS } from "@/core/stock/materials";
+import { searchMaterials } from "@/core/stock/search";
 import { leverEffects } from "@/core/tune/effects";
 import { sampleBuilds } from "@/core/tune/sample";
 import { parseLength } from "@/core/units/length";
+import { densityOf, parseBox, parseWeight } from "@/core/units/weighedPiece";
 import { dynamics, effectiveMass } from "@/core/weigh/dynamics";
 import { faultsOf } from "@/core/weigh/faults";
 import { weigh } from "@/core/weigh/weigh";
@@ -35,7 +37,8 @@ const USAGE = [
   "euaxis cost FILE [--prices FILE]",
   "euaxis drill SIZE [--fit slide|snug|press] [--set inch|metric|all]",
   "euaxis mesh FILE [--part ID] --out FILE.stl|FILE.3mf",
-  "euaxis materials",
+  "euaxis materials [--search WORDS]",
+  "euaxis density --mass 41.2g --size 120x40x10mm",
 ].join(" | ");
 
 /** A reason to stop, for standard error. */
@@ -43,8 +46,10 @@ class Refusal extends Error {}
 
 async function main(args: readonly string[]): Promise<unknown> {
   const [command, ...rest] = args;
-  if (command === "materials" && rest.length === 0) {
-    return MATERIALS.map(({ id, name, class: cls, densityGcc, source, hazards }) => ({
+  const searched = rest.length === 2 && rest[0] === "--search";
+  if (command === "materials" && (rest.length === 0 || searched)) {
+    const found = searched ? searchMaterials(rest[1]) : MATERIALS;
+    return found.map(({ id, name, class: cls, densityGcc, source, hazards }) => ({
       id,
       name,
       class: cls,
@@ -66,7 +71,22 @@ async function main(args: readonly string[]): Promise<unknown> {
   if (command === "tune") return tuneFile(rest);
   if (command === "sample") return sampleFile(rest);
   if (command === "cost") return costOf(rest);
+  if (command === "density") return densityFrom(rest);
   throw new Refusal(USAGE);
+}
+
+/** Density of a piece from its weight and its sides, with how far it may be off. */
+function densityFrom(args: readonly string[]): unknown {
+  const { path, options } = optionsOf(args, ["--mass", "--size"]);
+  const [mass, size] = [options.get("--mass"), options.get("--size")];
+  if (path !== null || !mass || !size) throw new Refusal(USAGE);
+  const massG = parseWeight(mass);
+  if (!massG) throw new Refusal(`--mass is a weight in g, kg, oz or lb, such as 41.2g, not "${mass}"`);
+  const sides = parseBox(size);
+  if (!sides) throw new Refusal(`--size is length x height x thickness, such as 120x40x10mm, not "${size}"`);
+  const found = densityOf(massG, sides);
+  if (!found) throw new Refusal("weight and sides must be above zero");
+  return found;
 }
 
 async function weighFile(path: string): Promise<unknown> {

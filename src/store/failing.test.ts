@@ -148,7 +148,7 @@ describe("while the database takes nothing", () => {
     expect([...storage.getState().waiting.values()].sort()).toEqual(["prices", "the settings"]);
     takeAgain();
     expect(await writeWaiting()).toBe(true);
-    expect((await db.settings.get("preferences"))?.value).toEqual({ units: "inch", snapMm: 1 });
+    expect((await db.settings.get("preferences"))?.value).toMatchObject({ units: "inch", snapMm: 1 });
     expect((await db.settings.get("shop"))?.value).toMatchObject({ ratePerHour: 40, currency: "cr" });
   });
 

@@ -86,7 +86,7 @@ describe("databases as earlier versions wrote them", () => {
     await db.open();
     expect(await knifeIds()).toEqual(["k1", "k2"]);
     expect((await readBack("k1")).revision).toBe(3);
-    expect((await db.settings.get("preferences"))?.value).toEqual({ units: "inch", snapMm: 1 });
+    expect((await db.settings.get("preferences"))?.value).toMatchObject({ units: "inch", snapMm: 1 });
   });
 
   it.each(FIXTURES)("%s: is read as its file is, and can be edited", async (name) => {

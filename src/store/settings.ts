@@ -10,23 +10,36 @@ export interface Settings {
   readonly units: UnitSystem;
   /** Step that dragged points fall on, mm; 0 is free. */
   readonly snapMm: number;
+  /** Ids of materials that stand first wherever one is chosen. */
+  readonly favourites: readonly string[];
+  /** Ids of the materials that were chosen last, the last first. */
+  readonly recent: readonly string[];
 }
 
 const KEY = "preferences";
-const DEFAULTS: Settings = { units: "metric", snapMm: 0.5 };
+const DEFAULTS: Settings = { units: "metric", snapMm: 0.5, favourites: [], recent: [] };
 const UNITS: readonly UnitSystem[] = ["metric", "inch", "inch-fraction"];
 const MOST_SNAP_MM = 10;
+const MOST_FAVOURITES = 100;
+const MOST_RECENT = 6;
+
+/** Ids in a list that may be anything, each once. */
+const idsIn = (value: unknown, most: number): readonly string[] =>
+  Array.isArray(value)
+    ? [...new Set(value.filter((id) => typeof id === "string" && id.length <= 60))].slice(0, most)
+    : [];
 
 /** Settings as they were kept, the default for each that makes no sense. By hand: no page waits for a validator. */
 export function settingsIn(value: unknown): Settings {
-  const { units, snapMm } = (typeof value === "object" && value !== null ? value : {}) as Record<
-    string,
-    unknown
-  >;
+  const { units, snapMm, favourites, recent } = (
+    typeof value === "object" && value !== null ? value : {}
+  ) as Record<string, unknown>;
   const inReach = typeof snapMm === "number" && snapMm >= 0 && snapMm <= MOST_SNAP_MM;
   return {
     units: UNITS.find((u) => u === units) ?? DEFAULTS.units,
     snapMm: inReach ? snapMm : DEFAULTS.snapMm,
+    favourites: idsIn(favourites, MOST_FAVOURITES),
+    recent: idsIn(recent, MOST_RECENT),
   };
 }
 
@@ -77,4 +90,19 @@ export async function changeSettings(change: Partial<Settings>): Promise<void> {
 /** The unit that lengths and weights are shown in. */
 export function useUnits(): UnitSystem {
   return useSettings().units;
+}
+
+/** Notes that a material was chosen: it stands among the first the next time. */
+export function noteChosen(materialId: string): void {
+  const { recent } = shared.getState();
+  if (materialId !== "" && recent[0] !== materialId) void changeSettings({ recent: [materialId, ...recent] });
+}
+
+/** Makes a material a favourite, or no longer one. */
+export function toggleFavourite(materialId: string): void {
+  const { favourites } = shared.getState();
+  const next = favourites.includes(materialId)
+    ? favourites.filter((id) => id !== materialId)
+    : [...favourites, materialId];
+  void changeSettings({ favourites: next });
 }

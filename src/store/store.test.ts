@@ -9,7 +9,7 @@ import { addDemoKnives, layOutDemoKnivesOnce } from "./demo";
 import { addKnife, changeDesign, freeName, getKnife, removeKnife, restoreKnife, writeDesign } from "./knives";
 import { createSession } from "./session";
 import { spine } from "./session.fixtures";
-import { changeSettings, settingsIn } from "./settings";
+import { changeSettings, noteChosen, settingsIn, toggleFavourite } from "./settings";
 import { changeShop } from "./shop";
 import {
   addVariants,
@@ -197,19 +197,37 @@ describe("the shop", () => {
 describe("settings", () => {
   it("are changed one by one, and two changes at once lose nothing", async () => {
     await Promise.all([changeSettings({ units: "inch" }), changeSettings({ snapMm: 0.25 })]);
-    expect((await db.settings.get("preferences"))?.value).toEqual({ units: "inch", snapMm: 0.25 });
+    expect((await db.settings.get("preferences"))?.value).toMatchObject({ units: "inch", snapMm: 0.25 });
     await changeSettings({ snapMm: -3 });
-    expect((await db.settings.get("preferences"))?.value, "out of reach").toEqual({
+    expect((await db.settings.get("preferences"))?.value, "out of reach").toMatchObject({
       units: "inch",
       snapMm: 0.5,
     });
   });
 
   it("that make no sense fall back, each by itself", () => {
-    expect(settingsIn(undefined)).toEqual({ units: "metric", snapMm: 0.5 });
-    expect(settingsIn({ units: "inch", snapMm: 99 })).toEqual({ units: "inch", snapMm: 0.5 });
-    expect(settingsIn({ units: "cubits", snapMm: 0 })).toEqual({ units: "metric", snapMm: 0 });
-    expect(settingsIn({ snapMm: Number.NaN })).toEqual({ units: "metric", snapMm: 0.5 });
+    expect(settingsIn(undefined)).toEqual({ units: "metric", snapMm: 0.5, favourites: [], recent: [] });
+    expect(settingsIn({ units: "inch", snapMm: 99 })).toMatchObject({ units: "inch", snapMm: 0.5 });
+    expect(settingsIn({ units: "cubits", snapMm: 0 })).toMatchObject({ units: "metric", snapMm: 0 });
+    expect(settingsIn({ snapMm: Number.NaN })).toMatchObject({ units: "metric", snapMm: 0.5 });
+    expect(settingsIn({ favourites: ["g10", 7, "g10"], recent: "brass-260" })).toMatchObject({
+      favourites: ["g10"],
+      recent: [],
+    });
+  });
+
+  it("keep favourites, and the materials chosen last, the last first and not too many", async () => {
+    toggleFavourite("g10");
+    toggleFavourite("teak");
+    toggleFavourite("g10");
+    for (const id of ["brass-260", "teak", "brass-260", "", "koa", "lead", "acetal", "pewter", "abs"])
+      noteChosen(id);
+    await expect
+      .poll(async () => (await db.settings.get("preferences"))?.value)
+      .toMatchObject({
+        favourites: ["teak"],
+        recent: ["abs", "pewter", "acetal", "lead", "koa", "brass-260"],
+      });
   });
 });
 

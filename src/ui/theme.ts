@@ -7,6 +7,7 @@ import {
   buttonRecipe,
   checkboxSlotRecipe,
   checkmarkRecipe,
+  comboboxSlotRecipe,
   cssVarsPrefix,
   cssVarsRoot,
   editableSlotRecipe,
@@ -58,6 +59,7 @@ const used = defineConfig({
     slotRecipes: {
       alert: alertSlotRecipe,
       checkbox: checkboxSlotRecipe,
+      combobox: comboboxSlotRecipe,
       editable: editableSlotRecipe,
       field: fieldSlotRecipe,
       list: listSlotRecipe,

@@ -47,7 +47,8 @@ export function movementOf(materialId: string): Movement | null {
   };
 }
 
-const OILY = /^(rosewood|cocobolo|ironwood|blackwood|ebony|lignum-vitae|snakewood|bubinga|teak)/;
+const OILY =
+  /^(rosewood|cocobolo|ironwood|desert-ironwood|blackwood|ebony|lignum-vitae|snakewood|bubinga|teak|olive|kingwood|tulipwood)/;
 
 /** Woods whose oil keeps glue off: wiped with solvent just before gluing. Common practice, no source. */
 export function isOily(materialId: string): boolean {
@@ -85,15 +86,19 @@ export function toughnessOf(materialId: string): Toughness {
  */
 export function anodicIndex(materialId: string): number | null {
   const cls = materialById(materialId)?.class;
-  if (cls === "steel") return /(420|440c|x50)/.test(materialId) ? 0.6 : 0.85;
+  if (cls === "steel") return /(420|440c|-x\d+cr)/.test(materialId) ? 0.6 : 0.85;
   if (cls !== "metal") return null;
-  if (/^stainless-304/.test(materialId)) return 0.5;
+  if (/^stainless-(30[34]|316)/.test(materialId)) return 0.5;
   if (/^stainless/.test(materialId)) return 0.6;
   if (/^mild/.test(materialId)) return 0.85;
   if (/^brass/.test(materialId)) return 0.4;
-  if (/^(bronze|copper)/.test(materialId)) return 0.35;
+  if (/^(bronze|copper|mokume)/.test(materialId)) return 0.35;
   if (/^nickel-silver/.test(materialId)) return 0.3;
   if (/^aluminium/.test(materialId)) return 0.95;
   if (/^silver/.test(materialId)) return 0.15;
+  if (/^gold/.test(materialId)) return 0;
+  if (/^(lead|pewter)/.test(materialId)) return 0.65;
+  if (/^zinc/.test(materialId)) return 1.25;
+  if (/^magnesium/.test(materialId)) return 1.75;
   return 0.3;
 }

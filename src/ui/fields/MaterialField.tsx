@@ -1,10 +1,14 @@
 "use client";
-import { Field, NativeSelect } from "@chakra-ui/react";
-import { memo } from "react";
-import { MATERIALS } from "@/core/stock/materials";
+import { Field, Flex, IconButton, NativeSelect, Spacer } from "@chakra-ui/react";
+import { Search } from "lucide-react";
+import dynamic from "next/dynamic";
+import { memo, useState } from "react";
+import { MATERIALS, materialById } from "@/core/stock/materials";
 import type { MaterialClass } from "@/core/stock/types";
+import { noteChosen, useSettings } from "@/store/settings";
 import { HAZARD_WORDS, MATERIAL_CLASS_WORDS } from "@/words/materials";
 import { useSteady } from "../useSteady";
+import { FavouriteStar } from "./FavouriteStar";
 import { LockableLabel } from "./LockToggle";
 
 interface MaterialFieldProps {
@@ -19,32 +23,87 @@ interface MaterialFieldProps {
   readonly quiet?: boolean;
 }
 
-/** A material from the stock, grouped by class, with its cautions beneath. */
+/** A material from the stock, grouped by class or found by its everyday name, with its cautions beneath. */
 export function MaterialField(props: MaterialFieldProps) {
   return <Chooser {...props} onChange={useSteady(props.onChange)} />;
 }
 
+const MaterialFinder = dynamic(() => import("./MaterialFinder"), { ssr: false });
+
 const Chooser = memo(function Chooser(props: MaterialFieldProps) {
   const { label, value, classes, onChange, none, quiet } = props;
+  const [finding, setFinding] = useState(false);
+  const choose = (id: string) => {
+    noteChosen(id);
+    onChange(id);
+  };
   const chosen = MATERIALS.find((m) => m.id === value);
   const unknown = value !== "" && !chosen;
   return (
     <Field.Root invalid={unknown}>
-      <LockableLabel label={label} />
-      <NativeSelect.Root size="sm">
-        <NativeSelect.Field bg="ground" value={value} onChange={(e) => onChange(e.target.value)}>
-          {none !== undefined && <option value="">{none}</option>}
-          {unknown && <option value={value}>{value} (not in stock)</option>}
-          <Choices classes={classes} />
-        </NativeSelect.Field>
-        <NativeSelect.Indicator />
-      </NativeSelect.Root>
+      <Flex w="full" align="center" gap="1">
+        <LockableLabel label={label} />
+        <Spacer />
+        {chosen && <FavouriteStar id={chosen.id} name={chosen.name} />}
+        <IconButton
+          size="2xs"
+          variant="ghost"
+          color="graphite"
+          aria-expanded={finding}
+          aria-label={`Find: ${label}`}
+          title="Find a material by its everyday name"
+          onClick={() => setFinding(!finding)}
+        >
+          <Search />
+        </IconButton>
+      </Flex>
+      {finding ? (
+        <MaterialFinder
+          classes={classes}
+          onChoose={(id) => {
+            setFinding(false);
+            choose(id);
+          }}
+          onClose={() => setFinding(false)}
+        />
+      ) : (
+        <NativeSelect.Root size="sm">
+          <NativeSelect.Field bg="ground" value={value} onChange={(e) => choose(e.target.value)}>
+            {none !== undefined && <option value="">{none}</option>}
+            {unknown && <option value={value}>{value} (not in stock)</option>}
+            {/* What was found by its name may be of another class than is usual here. */}
+            {chosen && !classes.includes(chosen.class) && <option value={value}>{chosen.name}</option>}
+            <FirstChoices classes={classes} />
+            <Choices classes={classes} />
+          </NativeSelect.Field>
+          <NativeSelect.Indicator />
+        </NativeSelect.Root>
+      )}
       {!quiet && chosen && chosen.hazards.length > 0 && (
         <Field.HelperText mt="0">{chosen.hazards.map((h) => HAZARD_WORDS[h]).join("; ")}</Field.HelperText>
       )}
     </Field.Root>
   );
 });
+
+/** Favourites and those that were chosen last, of the classes that are offered. */
+function FirstChoices({ classes }: { classes: readonly MaterialClass[] }) {
+  const { favourites, recent } = useSettings();
+  const first = [...new Set([...favourites, ...recent])].flatMap((id) => {
+    const m = materialById(id);
+    return m && classes.includes(m.class) ? [m] : [];
+  });
+  if (first.length === 0) return null;
+  return (
+    <optgroup label="Favourites and recent">
+      {first.map((m) => (
+        <option key={m.id} value={m.id}>
+          {m.name} · {m.densityGcc.typical.toFixed(2)}
+        </option>
+      ))}
+    </optgroup>
+  );
+}
 
 /** The list itself: long, and the same however often the field is drawn. */
 const Choices = memo(function Choices({ classes }: { classes: readonly MaterialClass[] }) {

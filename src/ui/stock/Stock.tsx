@@ -2,12 +2,14 @@
 import { Box, Flex, HStack, Input, NativeSelect, Stack, Table, Text } from "@chakra-ui/react";
 import { useMemo, useState } from "react";
 import { MATERIALS } from "@/core/stock/materials";
+import { searchMaterials } from "@/core/stock/search";
 import { MATERIAL_CLASSES, type MaterialClass } from "@/core/stock/types";
 import { useSettings } from "@/store/settings";
 import { useShop } from "@/store/shop";
 import { HAZARD_WORDS, MATERIAL_CLASS_WORDS } from "@/words/materials";
 import { PriceCell } from "../cost/PriceCell";
 import { Hatches, hatchId } from "../drawing/Hatches";
+import { FavouriteStar } from "../fields/FavouriteStar";
 import { Header } from "../shell/Header";
 import { PageHead } from "../shell/PageHead";
 import { color } from "../theme";
@@ -17,15 +19,13 @@ export function Stock() {
   const [words, setWords] = useState("");
   const [cls, setCls] = useState<MaterialClass | "">("");
   const shop = useShop();
-  const { units } = useSettings();
+  const { units, favourites } = useSettings();
   const shown = useMemo(() => {
-    const parts = words.toLowerCase().split(/\s+/).filter(Boolean);
-    return MATERIALS.filter(
-      (m) =>
-        (cls === "" || m.class === cls) &&
-        parts.every((p) => m.name.toLowerCase().includes(p) || m.id.includes(p)),
-    );
-  }, [words, cls]);
+    const found = searchMaterials(words).filter((m) => cls === "" || m.class === cls);
+    // Without words the favourites stand first.
+    const first = words.trim() === "" ? found.filter((m) => favourites.includes(m.id)) : [];
+    return [...first, ...found.filter((m) => !first.includes(m))];
+  }, [words, cls, favourites]);
   return (
     <Flex direction="column" minH="100vh">
       <Header />
@@ -60,7 +60,7 @@ export function Stock() {
         </PageHead>
         <Text color="graphite" aria-live="polite">
           {shown.length === 0
-            ? "No material is called that. Try fewer letters."
+            ? "No material is called that. Try another word, or fewer letters."
             : `${shown.length} of ${MATERIALS.length} materials`}
         </Text>
         <Box bg="sheet" borderWidth="1px" borderRadius="md" overflowX="auto">
@@ -97,6 +97,7 @@ export function Stock() {
                         />
                       </svg>
                       {m.name}
+                      <FavouriteStar id={m.id} name={m.name} />
                     </HStack>
                   </Table.Cell>
                   <Table.Cell>{MATERIAL_CLASS_WORDS[m.class]}</Table.Cell>

@@ -1,0 +1,62 @@
+import MiniSearch from "minisearch";
+import { MATERIALS, materialById } from "./materials";
+import { CLASS_WORDS, SYNONYMS } from "./synonyms";
+import type { Material } from "./types";
+
+/** Words that are spelled otherwise elsewhere, as they are spelled here. */
+const SPELLINGS: readonly (readonly [RegExp, string])[] = [
+  [/aluminum/, "aluminium"],
+  [/(stabil|vulcan|oxid|color)iz/, "$1is"],
+  [/fiber/, "fibre"],
+  [/colored/, "coloured"],
+  [/gray/, "grey"],
+  [/mold/, "mould"],
+];
+
+/** A word as it is compared: small letters without accents, in one spelling. */
+function compared(word: string): string {
+  const plain = word.normalize("NFKD").replace(/\p{M}/gu, "").toLowerCase();
+  return SPELLINGS.reduce((w, [from, to]) => w.replace(from, to), plain);
+}
+
+type Entry = { readonly id: string; readonly name: string; readonly also: string; readonly kind: string };
+let made: MiniSearch<Entry> | null = null;
+
+/** The words of every material, made with the first search. */
+function index(): MiniSearch<Entry> {
+  if (made) return made;
+  const search = new MiniSearch<Entry>({
+    fields: ["name", "also", "kind"],
+    processTerm: compared,
+  });
+  search.addAll(
+    MATERIALS.map((m) => ({
+      id: m.id,
+      name: m.name,
+      also: `${SYNONYMS[m.id] ?? ""} ${m.id.replaceAll("-", " ")}`,
+      kind: CLASS_WORDS[m.class],
+    })),
+  );
+  made = search;
+  return search;
+}
+
+/** A word may be off by so many of its letters, as a share; short words not at all. */
+const OFF = 0.2;
+const SHORT = 3;
+
+/**
+ * Materials that all the words are said of, best first: by name, everyday word or class, in either spelling, whole or begun,
+ * with a typo in longer words. No words give every material in the order of the list.
+ */
+export function searchMaterials(words: string): readonly Material[] {
+  if (words.trim() === "") return MATERIALS;
+  const found = index().search(words, {
+    combineWith: "AND",
+    prefix: true,
+    fuzzy: (term) => (term.length > SHORT ? OFF : false),
+    boost: { name: 3, also: 2 },
+    weights: { fuzzy: 0.2, prefix: 0.6 },
+  });
+  return found.flatMap(({ id }) => materialById(id) ?? []);
+}

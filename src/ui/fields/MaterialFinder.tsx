@@ -1,0 +1,93 @@
+"use client";
+import { Combobox, createListCollection, HStack, Text } from "@chakra-ui/react";
+import { useEffect, useMemo, useRef, useState } from "react";
+import { searchMaterials } from "@/core/stock/search";
+import type { Material, MaterialClass } from "@/core/stock/types";
+import { useSettings } from "@/store/settings";
+import { MATERIAL_CLASS_WORDS } from "@/words/materials";
+import { firstOf } from "./firstOf";
+
+/** Matches that are listed. */
+const MOST_LISTED = 12;
+
+interface FinderProps {
+  /** Classes that are usual at the place: their materials come before others. */
+  readonly classes: readonly MaterialClass[];
+  readonly onChoose: (id: string) => void;
+  readonly onClose: () => void;
+}
+
+/**
+ * Finds a material by everyday words, in either spelling and with a typo: favourites and those chosen last first, then what
+ * is usual at the place, best match first. Arrow keys and Enter choose, Escape puts it away.
+ */
+export default function MaterialFinder({ classes, onChoose, onClose }: FinderProps) {
+  const [words, setWords] = useState("");
+  const { favourites, recent } = useSettings();
+  const input = useRef<HTMLInputElement>(null);
+  useEffect(() => input.current?.focus(), []);
+  const found = useMemo(() => {
+    const usual = (m: Material) => classes.includes(m.class);
+    const all = searchMaterials(words);
+    const ordered =
+      words.trim() === ""
+        ? firstOf(all.filter(usual), favourites, recent)
+        : [...all.filter(usual), ...all.filter((m) => !usual(m))];
+    return ordered.slice(0, MOST_LISTED);
+  }, [words, classes, favourites, recent]);
+  const collection = useMemo(
+    () =>
+      createListCollection({
+        items: [...found],
+        itemToString: (m) => m.name,
+        itemToValue: (m) => m.id,
+      }),
+    [found],
+  );
+  return (
+    <Combobox.Root
+      collection={collection}
+      defaultOpen
+      open
+      size="sm"
+      inputBehavior="autohighlight"
+      selectionBehavior="clear"
+      placeholder="brass, ebony, phenolic …"
+      onInputValueChange={(e) => setWords(e.inputValue)}
+      onValueChange={(e) => e.value[0] && onChoose(e.value[0])}
+      onOpenChange={(e) => !e.open && onClose()}
+    >
+      <Combobox.Control>
+        <Combobox.Input
+          ref={input}
+          bg="ground"
+          aria-label="Find a material"
+          onBlur={onClose}
+          onKeyDown={(e) => {
+            if (e.key === "Escape") onClose();
+          }}
+        />
+      </Combobox.Control>
+      <Combobox.Positioner zIndex="5">
+        <Combobox.Content bg="sheet" maxH="320px" data-testid="materials-found">
+          {found.length === 0 && (
+            <Text px="2" py="1" color="graphite">
+              No material is called that.
+            </Text>
+          )}
+          {found.map((m) => (
+            <Combobox.Item key={m.id} item={m}>
+              <HStack gap="2" w="full">
+                <span className="strip-tint" style={{ background: m.tint }} />
+                <Text flex="1">{m.name}</Text>
+                <Text color="graphite" fontSize="sm">
+                  {MATERIAL_CLASS_WORDS[m.class]} · {m.densityGcc.typical.toFixed(2)}
+                </Text>
+              </HStack>
+            </Combobox.Item>
+          ))}
+        </Combobox.Content>
+      </Combobox.Positioner>
+    </Combobox.Root>
+  );
+}
