@@ -328,7 +328,7 @@ test("a material is found by its everyday name in any field, by keyboard; favour
   const finder = page.getByRole("combobox", { name: "Find a material" });
   await expect(finder).toBeFocused();
   // In the other spelling, and with a typo.
-  await page.keyboard.type("stabilized mapel");
+  await page.keyboard.type("stabilized mapple");
   const found = page.getByTestId("materials-found");
   await expect(found.getByRole("option").first()).toContainText("Stabilised maple burl");
   await page.keyboard.press("Enter");

@@ -31,7 +31,11 @@ export default function MaterialFinder({ classes, onChoose, onClose }: FinderPro
     const all = searchMaterials(words);
     const ordered =
       words.trim() === ""
-        ? firstOf(all.filter(usual), favourites, recent)
+        ? firstOf(
+            classes.flatMap((cls) => all.filter((m) => m.class === cls)),
+            favourites,
+            recent,
+          )
         : [...all.filter(usual), ...all.filter((m) => !usual(m))];
     return ordered.slice(0, MOST_LISTED);
   }, [words, classes, favourites, recent]);
