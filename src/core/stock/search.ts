@@ -43,7 +43,7 @@ function index(): MiniSearch<Entry> {
 
 /** A word may be off by so many of its letters, as a share; short words not at all. */
 const OFF = 0.2;
-const SHORT = 3;
+const SHORT = 4;
 
 /**
  * Materials that all the words are said of, best first: by name, everyday word or class, in either spelling, whole or begun,

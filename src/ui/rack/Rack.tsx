@@ -16,12 +16,11 @@ import { Header } from "../shell/Header";
 import { attempt, notices } from "../shell/notice";
 import { PageHead } from "../shell/PageHead";
 import { BackupReminder } from "./BackupReminder";
-import { WHOLE_RACK } from "./order";
 import { RackList } from "./RackList";
 import { RackTools } from "./RackTools";
 import { type RefusedFile, RefusedFiles } from "./RefusedFiles";
 import { useRack } from "./useRack";
-import { useRackView } from "./useRackView";
+import { showAll, useRackView } from "./useRackView";
 
 /** Every knife, drawn small to one scale, with its weight and balance. */
 export function Rack() {
@@ -45,6 +44,7 @@ export function Rack() {
           await attempt(`The variants of ${name} are not kept`, () =>
             addVariants(record.id, opened.variants),
           );
+        showAll();
         notices.success({ title: `${record.design.name} is on the rack` });
       }
     }
@@ -100,7 +100,7 @@ function ShownRack({ ids, figures }: { ids: readonly string[]; figures: RackFigu
           <Text color="graphite">
             Every word of a search must be in its name, notes, customer or materials.
           </Text>
-          <Button variant="outline" onClick={() => setView({ ...WHOLE_RACK, order: view.order })}>
+          <Button variant="outline" onClick={showAll}>
             Show all {ids.length}
           </Button>
         </Stack>

@@ -9,6 +9,9 @@ import { needsDigests, type RackView, shownIds, WHOLE_RACK } from "./order";
 /** As the maker left it, until the tab is closed. */
 const left = createStore<RackView>(() => WHOLE_RACK);
 
+/** Ends search and filters, so that what comes onto the rack is seen. */
+export const showAll = (): void => left.setState(({ order }) => ({ ...WHOLE_RACK, order }));
+
 interface ShownRack {
   readonly view: RackView;
   readonly setView: (view: RackView) => void;
