@@ -1,3 +1,4 @@
+import { compared } from "@/core/compared";
 import type { KnifeState, UseKind } from "@/core/design/schema";
 import { isRecord } from "@/core/isRecord";
 import { materialById } from "@/core/stock/materials";
@@ -13,10 +14,6 @@ export interface Digest {
   /** All that is searched, in small letters: name, notes, customer, names of materials. */
   readonly text: string;
 }
-
-/** As it is compared in a search: small letters, without accents. */
-export const searchable = (text: string): string =>
-  text.normalize("NFKD").replace(/\p{M}/gu, "").toLowerCase();
 
 /** Names of every material that a design's record speaks of. */
 function materialNames(value: unknown, into: Set<string>): void {
@@ -43,7 +40,7 @@ export function digestOf({ design, updatedAt }: Pick<StoredKnife, "design" | "up
     use: (textOf(use.kind) as UseKind) || null,
     state: (textOf(job.state) as KnifeState) || null,
     updatedAt: Number(updatedAt) || 0,
-    text: searchable([...said, ...materials].join("\n")),
+    text: compared([...said, ...materials].join("\n")),
   };
 }
 

@@ -70,20 +70,29 @@ export function useSettings(): Settings {
   return useStore(shared);
 }
 
+/**
+ * What is changed: values, or what follows from the settings as they are kept, which a page may not have read yet. It is
+ * the same done twice as once.
+ */
+type Change = Partial<Settings> | ((now: Settings) => Partial<Settings>);
+
+const changed = (now: Settings, change: Change): Settings =>
+  settingsIn({ ...now, ...(typeof change === "function" ? change(now) : change) });
+
 /** What was changed and is not written yet: all of it is, whichever write succeeds first. */
-let unwritten: Partial<Settings> = {};
+let unwritten: readonly Change[] = [];
 
 /** Changes settings at once, and keeps them. */
-export async function changeSettings(change: Partial<Settings>): Promise<void> {
-  shared.setState(settingsIn({ ...shared.getState(), ...change }));
-  unwritten = { ...unwritten, ...change };
+export async function changeSettings(change: Change): Promise<void> {
+  shared.setState(changed(shared.getState(), change));
+  unwritten = [...unwritten, change];
   await watched(KEY, "the settings", async () => {
     const taken = unwritten;
     await db.transaction("rw", db.settings, async () => {
       const now = settingsIn((await db.settings.get(KEY))?.value);
-      await db.settings.put({ key: KEY, value: settingsIn({ ...now, ...taken }) });
+      await db.settings.put({ key: KEY, value: taken.reduce(changed, now) });
     });
-    if (unwritten === taken) unwritten = {};
+    unwritten = unwritten.filter((c) => !taken.includes(c));
   });
 }
 
@@ -94,15 +103,14 @@ export function useUnits(): UnitSystem {
 
 /** Notes that a material was chosen: it stands among the first the next time. */
 export function noteChosen(materialId: string): void {
-  const { recent } = shared.getState();
-  if (materialId !== "" && recent[0] !== materialId) void changeSettings({ recent: [materialId, ...recent] });
+  if (materialId !== "") void changeSettings(({ recent }) => ({ recent: [materialId, ...recent] }));
 }
 
 /** Makes a material a favourite, or no longer one. */
 export function toggleFavourite(materialId: string): void {
-  const { favourites } = shared.getState();
-  const next = favourites.includes(materialId)
-    ? favourites.filter((id) => id !== materialId)
-    : [...favourites, materialId];
-  void changeSettings({ favourites: next });
+  const on = !shared.getState().favourites.includes(materialId);
+  void changeSettings(({ favourites }) => {
+    const others = favourites.filter((id) => id !== materialId);
+    return { favourites: on ? [...others, materialId] : others };
+  });
 }

@@ -216,6 +216,22 @@ describe("settings", () => {
     });
   });
 
+  it("that the page has not read yet are not lost by a change", async () => {
+    await changeSettings({ favourites: [], recent: [] });
+    // Another page made favourites meanwhile.
+    const { value } = (await db.settings.get("preferences"))!;
+    await db.settings.put({
+      key: "preferences",
+      value: { ...(value as object), favourites: ["koa"], recent: ["teak"] },
+    });
+    toggleFavourite("g10");
+    noteChosen("brass-260");
+    await expect
+      .poll(async () => (await db.settings.get("preferences"))?.value)
+      .toMatchObject({ favourites: ["koa", "g10"], recent: ["brass-260", "teak"] });
+    await changeSettings({ favourites: [], recent: [] });
+  });
+
   it("keep favourites, and the materials chosen last, the last first and not too many", async () => {
     toggleFavourite("g10");
     toggleFavourite("teak");

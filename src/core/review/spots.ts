@@ -78,7 +78,23 @@ export function spotsOfMaterial(design: Design, id: string): Spot[] {
   return [...new Set(of.map((p) => spotOf(p.key)))];
 }
 
-/** What a finding speaks of. */
+/** Everything on a knife that its maker's record has an id for, by the kind of part that it is. */
+function itemsOf(design: Design): [PartKey["kind"], readonly { readonly id: string }[]][] {
+  const { handle, fasteners } = design;
+  return [
+    ["fastener", fasteners],
+    ["hole", holesOf(design)],
+    ["slot", slotsOf(design)],
+    ...(handle.kind === "scales"
+      ? ([["divider", handle.joints]] as const)
+      : ([
+          ["piece", handle.pieces],
+          ["ring", handle.rings],
+        ] as const)),
+  ].map(([kind, items]) => [kind as PartKey["kind"], items as readonly { readonly id: string }[]]);
+}
+
+/** What a finding speaks of. It costs no outline: lines of findings are drawn again at every step of a drag. */
 export function spotsOfFinding(
   design: Design,
   f: {
@@ -92,8 +108,8 @@ export function spotsOfFinding(
   if (f.part) spots.push(spotOf(f.part));
   if (f.piece) spots.push(spotOf(f.piece));
   if (spots.length === 0 && f.subject !== null) {
-    const known = pickable(design).find(({ spot }) => spot === f.subject || spot.endsWith(`:${f.subject}`));
-    if (known) spots.push(known.spot);
+    for (const [kind, items] of itemsOf(design))
+      if (items.some(({ id }) => id === f.subject)) spots.push(join(kind, f.subject));
   }
   return [...new Set(spots.filter((s) => s !== null))];
 }

@@ -1,4 +1,5 @@
 import MiniSearch from "minisearch";
+import { compared } from "../compared";
 import { MATERIALS, materialById } from "./materials";
 import { CLASS_WORDS, SYNONYMS } from "./synonyms";
 import type { Material } from "./types";
@@ -13,11 +14,9 @@ const SPELLINGS: readonly (readonly [RegExp, string])[] = [
   [/mold/, "mould"],
 ];
 
-/** A word as it is compared: small letters without accents, in one spelling. */
-function compared(word: string): string {
-  const plain = word.normalize("NFKD").replace(/\p{M}/gu, "").toLowerCase();
-  return SPELLINGS.reduce((w, [from, to]) => w.replace(from, to), plain);
-}
+/** A word in the one spelling that it is compared in. */
+const spelled = (word: string): string =>
+  SPELLINGS.reduce((w, [from, to]) => w.replace(from, to), compared(word));
 
 type Entry = { readonly id: string; readonly name: string; readonly also: string; readonly kind: string };
 let made: MiniSearch<Entry> | null = null;
@@ -27,7 +26,7 @@ function index(): MiniSearch<Entry> {
   if (made) return made;
   const search = new MiniSearch<Entry>({
     fields: ["name", "also", "kind"],
-    processTerm: compared,
+    processTerm: spelled,
   });
   search.addAll(
     MATERIALS.map((m) => ({

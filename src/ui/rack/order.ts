@@ -1,5 +1,6 @@
+import { compared } from "@/core/compared";
 import type { KnifeState, UseKind } from "@/core/design/schema";
-import { type Digest, searchable } from "@/store/digests";
+import type { Digest } from "@/store/digests";
 import type { RackFigures } from "@/store/rackFigures";
 
 /** What the rack can be ordered by. */
@@ -36,7 +37,7 @@ export function shownIds(
   digests: ReadonlyMap<string, Digest> | null,
   known: RackFigures["known"],
 ): readonly string[] {
-  const words = searchable(view.search).split(/\s+/).filter(Boolean);
+  const words = compared(view.search).split(/\s+/).filter(Boolean);
   const shown = ids.filter((id) => {
     const digest = digests?.get(id);
     if (!digest) return words.length === 0 && view.state === "all" && view.use === "all";
@@ -52,7 +53,7 @@ export function shownIds(
       case "changed":
         return digest ? -digest.updatedAt : null;
       case "name":
-        return digest ? searchable(digest.name) : null;
+        return digest ? compared(digest.name) : null;
       case "weight":
         return known.get(id)?.massG ?? null;
       case "balance":

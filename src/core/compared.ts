@@ -1,0 +1,2 @@
+/** Words as a search compares them: small letters, without accents. */
+export const compared = (text: string): string => text.normalize("NFKD").replace(/\p{M}/gu, "").toLowerCase();
