@@ -2,6 +2,7 @@ import type { Finding, TradeRule } from "@/core/review/types";
 import type { UnitSystem } from "@/core/units/print";
 import { printLength, printMass } from "@/core/units/print";
 import type { FaultRule, FindingSeverity } from "@/core/validity/types";
+import { BLADE_FAULT_WORDS } from "./bladeFindings";
 import { itemInSentence, itemWords } from "./fasteners";
 import { RULE_WORDS } from "./rules";
 
@@ -35,6 +36,7 @@ const bothOf = ({ items }: Finding) =>
   items && items.length > 1 ? `${itemWords(items[0])} and ${itemInSentence(items[1])}` : "Two holes";
 
 const WORDS: Record<FaultRule, (f: Finding, mm: Say, grams: Say) => string> = {
+  ...BLADE_FAULT_WORDS,
   "unknown-material": (f) => `No material is called "${f.subject}". Choose another.`,
   "outline-crosses-itself": () => "The handle's outline crosses itself here. Pull its points apart.",
   "outline-ahead-of-front": (f, mm) =>

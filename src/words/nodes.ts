@@ -22,9 +22,13 @@ export const TIP_WORDS: Record<TipStyle, string> = {
 };
 
 export const GRIND_WORDS: Record<Grind["kind"], string> = {
+  none: "Not ground",
   "full-flat": "Full flat",
   "partial-flat": "Partial flat",
   hollow: "Hollow",
   convex: "Convex",
   "single-bevel": "Single bevel",
+  diamond: "Double edge, flat (diamond)",
+  lens: "Double edge, convex (lens)",
+  "double-hollow": "Double edge, hollow",
 };

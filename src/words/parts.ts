@@ -27,6 +27,7 @@ const END_COMPONENT_WORDS: Record<EndComponent, string> = {
 
 const PLAIN_WORDS = {
   blade: "Blade",
+  "blade-notch": "Notch in the edge",
   tang: "Tang",
   "tang-hole": "Tang hole fill",
   frame: "Frame",

@@ -1,5 +1,6 @@
 import type { Design } from "../design/schema";
 import { whole } from "../fasteners/kind";
+import { bladeAdditions, notchRegions } from "../layout/bladeParts";
 import { remembered } from "../layout/remembered";
 import { bladeRegion } from "../solids/bladeRegion";
 import { AssemblyBuilder } from "./builder";
@@ -31,7 +32,10 @@ export const assemble = remembered((design: Design): Assembly => {
   if (guard) addFittings(b, guard, plates, "first");
   for (const f of design.fasteners) addFastener(b, f, body);
   addInTang(b, housings);
-  b.add("blade", { kind: "blade" }, whole(blade.steel), b.put(bladeRegion(b.layout.blade)));
+  for (const n of blade.notches)
+    b.add("blade", { kind: "blade-notch", id: n.id }, [], ...notchRegions(blade, n).map((r) => b.put(r)));
+  for (const region of [bladeRegion(b.layout.blade), ...bladeAdditions(blade)])
+    b.add("blade", { kind: "blade" }, whole(blade.steel), b.put(region));
   addTang(
     b,
     housings,

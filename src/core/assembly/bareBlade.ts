@@ -2,6 +2,7 @@ import { slotContour } from "../curve/shapes";
 import type { BareBlade } from "../design/schema";
 import { whole } from "../fasteners/kind";
 import { barTangRegion } from "../layout/bar";
+import { bladeAdditions, notchRegions } from "../layout/bladeParts";
 import { barEndPlace } from "../layout/endPlace";
 import { groundBlade } from "../layout/groundBlade";
 import { handleCurve, handleOutline } from "../layout/handleOutline";
@@ -53,7 +54,9 @@ export const assembleBare = remembered(({ blade, tang, outline: nodes, bores }: 
     if (recess && inset)
       for (const of of recessRegions(recess, inset, face)) add({ kind: "recess" }, [], ...of);
   }
-  add({ kind: "blade" }, [blade.steel], bladeRegion(groundBlade(blade)));
+  for (const n of blade.notches) add({ kind: "blade-notch", id: n.id }, [], ...notchRegions(blade, n));
+  for (const region of [bladeRegion(groundBlade(blade)), ...bladeAdditions(blade)])
+    add({ kind: "blade" }, [blade.steel], region);
   const steel = [blade.steel];
   if (tang.kind === "full") {
     const end = tang.short ? Math.max(butt, -tang.short.lengthMm) : butt;

@@ -12,6 +12,7 @@ export type Side = "right" | "left";
  */
 export type PartKey =
   | { readonly kind: "blade" | "tang" | "tang-hole" | "frame" | "recess" | "guard-slot" }
+  | { readonly kind: "blade-notch"; readonly id: string }
   | { readonly kind: "tang-rest"; readonly sort: "filler" | "weld" }
   | { readonly kind: "tang-end"; readonly component: EndComponent }
   | (Naming & { readonly kind: "hole"; readonly sort: TangHole["purpose"]; readonly id: string })
@@ -53,6 +54,7 @@ export function pairId(key: PairKey): string {
       return join(key.kind, key.component);
     case "fastener":
       return join(key.kind, key.id, key.component);
+    case "blade-notch":
     case "divider":
     case "hole":
     case "slot":

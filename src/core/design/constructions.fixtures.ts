@@ -1,5 +1,6 @@
 import { FASTENER_KINDS, newFastener } from "../fasteners/registry";
 import { FITTINGS } from "../guardFittings/registry";
+import { SOUND_BLADES } from "./blades.fixtures";
 import { withButt, withFingerGrooves } from "./butts";
 import {
   newBlockHole,
@@ -234,6 +235,12 @@ export const CONSTRUCTIONS: Readonly<Record<string, Design>> = {
     const ring = { boreMm: 24, wallMm: 3, widthMm: 9, material: "bronze-silicon" };
     return stack({ rings: [{ id: "r-1", xMm: -30, yMm: -24, ...ring }] }, d);
   })(),
+  ...Object.fromEntries(
+    Object.entries(SOUND_BLADES).map(([name, change]) => [
+      name,
+      { ...sound, blade: { ...sound.blade, ...change } },
+    ]),
+  ),
   ...Object.fromEntries(FASTENER_KINDS.map((kind) => [`fastener: ${kind}`, fastened(kind)])),
   ...Object.fromEntries(
     FITTINGS.map(({ kind, start }) => [`fitting: ${kind}`, guarded(sound, { [kind]: start("brass-360") })]),

@@ -1,4 +1,5 @@
 import { roundTo } from "../number";
+import { plainBladeForm } from "./bladeForm";
 import { plainFitUp } from "./fitUp";
 import { plainJob } from "./job";
 import type { Blade, Design, FullTang, NodeRole, OutlineNode, PlanNode, TipStyle } from "./schema";
@@ -104,7 +105,8 @@ export function newDesign(name: string): Design {
       ricassoHeightMm: 26,
       edgeMm: 0.4,
       tip: tipFrom("drop-point", 105),
-      grind: { kind: "partial-flat", heightMm: 18 },
+      grind: { kind: "partial-flat", heightMm: 18, along: [] },
+      ...plainBladeForm(),
       measured: null,
     },
     tang: plainFullTang(),

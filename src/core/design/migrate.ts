@@ -1,5 +1,6 @@
 import { isRecord } from "../isRecord";
 import { usualPitchMm } from "../units/screws";
+import { plainBladeForm } from "./bladeForm";
 import { plainFitUp } from "./fitUp";
 import { plainJob } from "./job";
 import { plainUse } from "./uses";
@@ -24,6 +25,8 @@ export const MIGRATIONS: Migrations = {
   // 7: what is in the hand with its drawing as it was weighed; pitches of screws; windows from low to high; locks,
   // names of parts, and for whom a knife is made.
   6: (record) => (isRecord(record) ? toVersion7(record) : record),
+  // 8: blades with an outline, sections and cuts of their own.
+  7: (record) => (isRecord(record) ? toVersion8(record) : record),
 };
 
 type Loose = Record<string, unknown>;
@@ -128,6 +131,27 @@ function toVersion7(record: Loose): Loose {
     locked: [],
     names: {},
   };
+}
+
+/** The blade as it is drawn, and as it was when it was weighed, has nothing yet of what version 8 brings. */
+function toVersion8(record: Loose): Loose {
+  const { blade } = record;
+  if (!isRecord(blade)) return record;
+  const { measured } = blade;
+  return { ...record, blade: { ...bladeToVersion8(blade), measured: measuredToVersion8(measured) } };
+}
+
+function measuredToVersion8(measured: unknown): unknown {
+  if (!isRecord(measured) || !isRecord(measured.of)) return measured;
+  const { asWeighed } = measured.of;
+  if (!isRecord(asWeighed) || !isRecord(asWeighed.blade)) return measured;
+  const then = { ...asWeighed, blade: bladeToVersion8(asWeighed.blade) };
+  return { ...measured, of: { ...measured.of, asWeighed: then } };
+}
+
+function bladeToVersion8({ grind, ...blade }: Loose): Loose {
+  const along = isRecord(grind) && "heightMm" in grind ? { along: [] } : {};
+  return { ...blade, grind: isRecord(grind) ? { ...grind, ...along } : grind, ...plainBladeForm() };
 }
 
 /** Screws and threaded rods have the pitch that is usual at their diameter. */

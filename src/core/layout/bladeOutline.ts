@@ -1,6 +1,8 @@
 import { type Cubic, type Point, straight } from "../curve/bezier";
 import { type Contour, contourOf } from "../curve/contour";
-import type { DrawnBlade, TipStyle } from "../design/schema";
+import { curveThrough } from "../curve/spline";
+import type { BladeOutline, DrawnBlade, TipStyle } from "../design/schema";
+import { radians } from "../number";
 import { ROUNDING } from "../tolerances";
 import { remembered } from "./remembered";
 
@@ -19,7 +21,7 @@ const SPINE_RUN: Record<TipStyle, SpineRun> = {
   "trailing-point": "round-over",
 };
 
-/** The heights that the blade's outline is drawn between, mm over the axis. */
+/** The heights that the blade's outline is drawn between, mm over the axis, before it is raised by its angle. */
 export function bladeHeights(blade: DrawnBlade) {
   const spine = blade.spineOverAxisMm;
   const edge = spine - blade.heelHeightMm;
@@ -27,15 +29,46 @@ export function bladeHeights(blade: DrawnBlade) {
     spine,
     edge,
     ricassoBottom: spine - blade.ricassoHeightMm,
-    tip: edge + blade.tip.heightShare * blade.heelHeightMm,
+    tip: blade.outline ? blade.outline.tipYMm : edge + blade.tip.heightShare * blade.heelHeightMm,
   };
+}
+
+/** How far a blade at an angle to the handle is raised at a station, mm. */
+export function riseAt({ riseDeg }: Pick<DrawnBlade, "riseDeg">, x: number): number {
+  return riseDeg === 0 ? 0 : x * Math.tan(radians(riseDeg));
 }
 
 /**
  * The blade's outline ahead of the datum as one closed run of cubics: along the spine to the tip, back along the
- * edge to the heel, and along the ricasso. Lengths beyond the blade are held within it.
+ * edge to the heel, and along the ricasso. Each of its stations is raised by the blade's angle.
  */
 export const bladeOutline = remembered((blade: DrawnBlade): Contour => {
+  const runs = blade.outline ? ownOutline(blade, blade.outline) : styledOutline(blade);
+  return contourOf(blade.riseDeg === 0 ? runs : runs.map((c) => raised(blade, c)));
+});
+
+function raised(blade: DrawnBlade, { a, b, c, d }: Cubic): Cubic {
+  const up = (p: Point): Point => ({ x: p.x, y: p.y + riseAt(blade, p.x) });
+  return { a: up(a), b: up(b), c: up(c), d: up(d) };
+}
+
+/** Curves through the points of the spine, and back along those of the edge, between the shoulder's corners and the tip. */
+function ownOutline(blade: DrawnBlade, { spine, edge }: BladeOutline): Cubic[] {
+  const heights = bladeHeights(blade);
+  const corner = (x: number, y: number) => ({ x, y, corner: true });
+  const knots = (points: BladeOutline["spine"]) =>
+    points.map((p) => ({ x: p.xMm, y: p.yMm, corner: p.corner }));
+  const [top, bottom] = [corner(0, heights.spine), corner(0, heights.ricassoBottom)];
+  const tip = corner(blade.lengthMm, heights.tip);
+  return [
+    ...curveThrough([top, ...knots(spine), tip]),
+    ...curveThrough([tip, ...knots(edge).reverse(), bottom]),
+    straight(bottom, top),
+  ];
+}
+
+/** The outline of the tip's style. Lengths beyond the blade are held within it. */
+function styledOutline(blade: DrawnBlade): Cubic[] {
   const L = blade.lengthMm;
   const ricasso = Math.min(blade.ricassoMm, L);
   const { spine, edge, ricassoBottom, tip } = bladeHeights(blade);
@@ -51,8 +84,8 @@ export const bladeOutline = remembered((blade: DrawnBlade): Contour => {
     straight(at(ricasso, ricassoBottom), at(0, ricassoBottom)),
     straight(at(0, ricassoBottom), at(0, spine)),
   ];
-  return contourOf(corners.filter((c) => Math.hypot(c.d.x - c.a.x, c.d.y - c.a.y) > ROUNDING));
-});
+  return corners.filter((c) => Math.hypot(c.d.x - c.a.x, c.d.y - c.a.y) > ROUNDING);
+}
 
 function runToTip(run: SpineRun, from: Point, tip: Point): Cubic {
   const midX = (from.x + tip.x) / 2;

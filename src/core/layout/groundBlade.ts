@@ -1,5 +1,5 @@
 import type { DrawnBlade } from "../design/schema";
-import type { GroundBlade } from "../solids/bladeRegion";
+import type { GroundBlade } from "../solids/groundBlade";
 import { bladeOutline } from "./bladeOutline";
 
 /** The blade's solid from its record; the distal taper begins no earlier than the grind. */
@@ -9,9 +9,15 @@ export function groundBlade(blade: DrawnBlade): GroundBlade {
     lengthMm: blade.lengthMm,
     ricassoMm: blade.ricassoMm,
     grind: blade.grind,
+    leftGrind: blade.leftGrind,
     stockMm: blade.spineMm,
     tipMm: blade.tipThicknessMm,
     edgeMm: blade.edgeMm,
     taperFromMm: Math.max(blade.taperFromMm, Math.min(blade.ricassoMm, blade.lengthMm)),
+    taper: blade.taper,
+    plunge: blade.plunge,
+    swedge: blade.swedge,
+    fullers: blade.fullers,
+    sharpenedDeg: blade.sharpenedDeg,
   };
 }

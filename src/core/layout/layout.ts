@@ -1,7 +1,7 @@
 import type { Contour } from "../curve/contour";
 import { signChanges } from "../curve/roots";
 import type { Design, Piece } from "../design/schema";
-import type { GroundBlade } from "../solids/bladeRegion";
+import type { GroundBlade } from "../solids/groundBlade";
 import { lineAt } from "../solids/line";
 import type { Region } from "../solids/region";
 import { INSIDE_MM } from "../tolerances";

@@ -5,7 +5,8 @@ import { withTang } from "../design/constructions";
 import { newDesign, outlineFrom, tipFrom } from "../design/create";
 import { newGuard } from "../design/guards";
 import { type Blade, TIP_STYLES } from "../design/schema";
-import { bladeRegion, grindLine, spineThickness } from "../solids/bladeRegion";
+import { bladeRegion, faceLines } from "../solids/bladeRegion";
+import { spineThickness } from "../solids/groundBlade";
 import { lineAt } from "../solids/line";
 import { barHalf, barTangOutline, roomRegion } from "./bar";
 import { bladeHeights, bladeOutline } from "./bladeOutline";
@@ -85,7 +86,7 @@ describe("the ground blade", () => {
 
   it("a single bevel keeps its flat face where the stock's was, on either side", () => {
     for (const side of ["right", "left"] as const) {
-      const grind = { kind: "single-bevel", heightMm: 14, side } as const;
+      const grind: Blade["grind"] = { kind: "single-bevel", heightMm: 14, along: [], side };
       const cut = bladeRegion(groundBlade(blade({ grind }))).sliceAt(20)!;
       const { edge } = bladeHeights(sound.blade);
       expect(side === "right" ? cut.low(edge) : -cut.high(edge)).toBe(-2);
@@ -93,12 +94,15 @@ describe("the ground blade", () => {
     }
   });
 
-  it("shows its grind line on partial grinds, none on a full flat", () => {
+  it("shows where the ground face ends on partial grinds, on a full flat only the plunge", () => {
     const { edge } = bladeHeights(sound.blade);
-    const line = grindLine(groundBlade(sound.blade));
-    expect(line.length).toBeGreaterThan(20);
-    expect(line[0].y).toBeCloseTo(edge + 18, 6);
-    expect(grindLine(groundBlade(blade({ grind: { kind: "full-flat" } })))).toEqual([]);
+    const lines = faceLines(groundBlade(sound.blade), "right");
+    const face = lines.find((l) => l.of === "face")!.points;
+    expect(face.length).toBeGreaterThan(20);
+    expect(face[0].y).toBeCloseTo(edge + 18, 4);
+    expect(face[0].x).toBeCloseTo(10, 1);
+    const full = faceLines(groundBlade(blade({ grind: { kind: "full-flat" } })), "right");
+    expect(full.map((l) => l.of)).toEqual(["plunge"]);
   });
 });
 

@@ -1,90 +1,326 @@
 import type { Point } from "../curve/bezier";
-import type { Contour } from "../curve/contour";
+import type { Break } from "../curve/contour";
 import { signChanges } from "../curve/roots";
+import { radians } from "../number";
 import { INSIDE_MM } from "../tolerances";
-import { faceHeight, type Grind, type GrindCut, groundThickness } from "./grind";
+import { type BladeFace, bladeFace, type FaceLine, plungeReach, plungeX } from "./bladeFace";
+import { type Grind, isDouble } from "./grind";
+import {
+  type BladeSide,
+  faceHeightAt,
+  type GroundBlade,
+  grindOf,
+  isOn,
+  MOST_OF_HEIGHT,
+  runOutMm,
+  type SwedgeCut,
+  spineThickness,
+  swedgeHeight,
+  taperPoints,
+} from "./groundBlade";
 import type { Region } from "./region";
 import { curvedSlice, flatSlice, type Slice } from "./slice";
 
-export interface GroundBlade {
-  readonly outline: Contour;
-  readonly lengthMm: number;
-  readonly ricassoMm: number;
-  readonly grind: Grind;
-  readonly stockMm: number;
-  readonly tipMm: number;
-  readonly edgeMm: number;
-  readonly taperFromMm: number;
-}
-
-/** Spine thickness at x: the stock's until the distal taper begins, then straight to the tip's. */
-export function spineThickness(blade: GroundBlade, x: number): number {
-  const run = blade.lengthMm - blade.taperFromMm;
-  if (!(x > blade.taperFromMm) || !(run > 0)) return blade.stockMm;
-  return blade.stockMm + ((blade.tipMm - blade.stockMm) * (x - blade.taperFromMm)) / run;
-}
+/** Points that a panel needs beyond the usual for the arcs of a fuller or a radiused plunge. */
+const FOR_ARCS = 2;
 
 /**
- * The blade ahead of the datum: unground up to the ricasso's end, ground from there. Symmetrical about the centre
- * plane, but for a single bevel, whose flat face stays where the stock's face was.
+ * The blade ahead of the datum: unground up to the plunge line, ground from there. Symmetrical about the centre plane,
+ * but where its sides differ; of a single bevel the flat face stays where the stock's face was.
  */
 export function bladeRegion(blade: GroundBlade): Region {
-  const { outline, grind, lengthMm } = blade;
-  const ricasso = Math.min(blade.ricassoMm, lengthMm);
-  const plain = (x: number) => ({ x, below: false, above: false });
-  const heightAt = (x: number) => {
-    const ys = outline.cut(x);
-    return ys.length > 1 ? ys[ys.length - 1] - ys[0] : 0;
-  };
-  const topped =
-    grind.kind === "full-flat"
-      ? []
-      : signChanges((x) => heightAt(x) - grind.heightMm, ricasso, lengthMm - INSIDE_MM, 64);
-  const edgeMeetsSpine = signChanges((x) => spineThickness(blade, x) - blade.edgeMm, ricasso, lengthMm, 8);
+  const { outline } = blade;
+  const xRange: [number, number] = [Math.max(0, outline.xRange[0]), outline.xRange[1]];
+  const plungeY = plungeHeight(blade);
+  const [plunge] = plungeStations(blade, plungeY);
   return {
     kind: "blade",
     outline,
     from: [{ ...blade, outline: null }],
-    xRange: [0, lengthMm],
-    breaks: [...outline.breaks, ...[ricasso, blade.taperFromMm, ...topped, ...edgeMeetsSpine].map(plain)],
+    xRange,
+    breaks: [...outline.breaks, ...bladeBreaks(blade, plungeY)],
     sliceAt: (x) => {
       const ys = outline.cut(x);
-      return x < ricasso ? flatSlice(ys, -blade.stockMm / 2, blade.stockMm / 2) : groundSlice(blade, ys, x);
+      if (x < plunge) return unground(blade, ys, x);
+      return groundSlice(blade, ys, x, plungeY);
     },
   };
 }
 
-/** The line where ground face and flat meet, from the ricasso toward the tip, as points; empty for a full flat grind. */
-export function grindLine(blade: GroundBlade): Point[] {
-  const { grind, ricassoMm, lengthMm, outline } = blade;
-  if (grind.kind === "full-flat" || !(ricassoMm < lengthMm)) return [];
-  const points: Point[] = [];
-  for (let i = 0; i <= 60; i++) {
-    const x = ricassoMm + ((lengthMm - ricassoMm) * (i + 0.001)) / 60.01;
-    const ys = outline.cut(x);
-    if (ys.length > 1 && ys[ys.length - 1] - ys[0] > grind.heightMm)
-      points.push({ x, y: ys[0] + grind.heightMm });
-  }
-  return points;
+/** The plunge line's height is told from the edge where it begins. */
+function plungeHeight({ outline, ricassoMm, lengthMm }: GroundBlade): number {
+  return (
+    outline.cut(Math.min(Math.max(ricassoMm, outline.xRange[0]) + INSIDE_MM, lengthMm - INSIDE_MM))[0] ?? 0
+  );
 }
 
-function groundSlice(blade: GroundBlade, ys: readonly number[], x: number): Slice {
-  const edgeY = ys[0] ?? 0;
-  const height = ys.length > 1 ? ys[ys.length - 1] - edgeY : 0;
-  const spineMm = spineThickness(blade, x);
-  const cut: GrindCut = {
-    spineMm,
-    edgeMm: Math.min(blade.edgeMm, spineMm),
-    faceMm: faceHeight(blade.grind, height),
+/** The least and the greatest station of the plunge line. */
+function plungeStations(blade: GroundBlade, plungeY: number): [number, number] {
+  const ys = blade.outline.cut(Math.min(blade.ricassoMm + INSIDE_MM, blade.lengthMm - INSIDE_MM));
+  const at = [plungeY, ys[ys.length - 1] ?? plungeY].map((y) => plungeX(blade, plungeY, y));
+  return [Math.min(...at), Math.max(...at)];
+}
+
+/** The stock, with what fullers take that begin behind the plunge. */
+function unground(blade: GroundBlade, ys: readonly number[], x: number): Slice {
+  if (blade.fullers.every((f) => !(x > f.fromMm && x < f.toMm)))
+    return flatSlice(ys, -blade.stockMm / 2, blade.stockMm / 2);
+  return groundSlice(blade, ys, x, Number.NaN);
+}
+
+function bladeBreaks(blade: GroundBlade, plungeY: number): Break[] {
+  const { lengthMm, ricassoMm, plunge, swedge, outline } = blade;
+  const ricasso = Math.min(ricassoMm, lengthMm);
+  const plain = (x: number): Break => ({ x, below: false, above: false });
+  const heightAt = (x: number) => {
+    const ys = outline.cut(x);
+    return ys.length > 1 ? ys[ys.length - 1] - ys[0] : 0;
   };
-  const thickness = (y: number) => groundThickness(blade.grind, cut, y - edgeY);
-  const { grind, stockMm } = blade;
-  const flatFace =
-    grind.kind === "single-bevel" ? (grind.side === "right" ? -stockMm / 2 : stockMm / 2) : null;
-  return curvedSlice({
-    ys,
-    creases: [edgeY + cut.faceMm],
-    low: (y) => (flatFace === null ? -thickness(y) / 2 : flatFace < 0 ? flatFace : flatFace - thickness(y)),
-    high: (y) => (flatFace === null ? thickness(y) / 2 : flatFace < 0 ? flatFace + thickness(y) : flatFace),
+  const stations: number[] = [ricasso, blade.taperFromMm, ...taperPoints(blade).map((p) => p.xMm)];
+  for (const side of blade.leftGrind ? (["right", "left"] as const) : (["right"] as const)) {
+    const of = grindOf(blade, side);
+    const grind = of === "bevel" || of === "flat" ? blade.grind : of;
+    if (!("heightMm" in grind)) continue;
+    stations.push(...grind.along.map((p) => p.xMm));
+    const room = (x: number) => heightAt(x) - faceHeightAt(grind, x, Number.POSITIVE_INFINITY);
+    stations.push(...signChanges(room, ricasso, lengthMm - INSIDE_MM, 64));
+  }
+  stations.push(...signChanges((x) => spineThickness(blade, x) - blade.edgeMm, ricasso, lengthMm, 8));
+  if (swedge) stations.push(...swedgeStations(blade, swedge, heightAt));
+  if (
+    swedge ||
+    blade.sharpenedDeg !== null ||
+    bends(blade.grind) ||
+    (blade.leftGrind && bends(blade.leftGrind))
+  )
+    stations.push(...NEAR_TIP_MM.map((mm) => lengthMm - mm).filter((x) => x > ricasso));
+  if (blade.sharpenedDeg !== null) stations.push(...sharpenedStations(blade, blade.sharpenedDeg, heightAt));
+  const breaks = stations.map(plain);
+  if (plunge.radiusMm > 0 || plunge.sweepDeg !== 0) {
+    const [first, last] = plungeStations(blade, plungeY);
+    const reach = plungeReach(blade);
+    breaks.push({ x: first, below: false, above: true });
+    if (plunge.sweepDeg !== 0) breaks.push(...plungeMeetsFace(blade, plungeY, [first, last]).map(plain));
+    breaks.push(...[first + reach / 3, first + reach, last, last + reach].map(plain));
+  }
+  for (const f of blade.fullers) {
+    const out = Math.min(runOutMm(f), (f.toMm - f.fromMm) / 2);
+    breaks.push({ x: f.fromMm, below: false, above: true }, plain(f.fromMm + out));
+    breaks.push(plain(f.toMm - out), { x: f.toMm, below: true, above: false });
+  }
+  return breaks;
+}
+
+/** Toward the tip, where a blade is no longer high for its thickness, bevels change fast: weighing breaks so far from it, mm. */
+const NEAR_TIP_MM = [24, 12, 6, 3, 1.5, 0.75, 0.35, 0.15];
+
+/** Whether a grind's section bends more as the blade grows lower. */
+const bends = (grind: Grind) => grind.kind === "lens" || grind.kind === "double-hollow";
+
+/** Where a false edge begins, has grown, is held to the blade's height, and no longer takes anything. */
+function swedgeStations(blade: GroundBlade, swedge: SwedgeCut, heightAt: (x: number) => number): number[] {
+  const { lengthMm } = blade;
+  const from = lengthMm - swedge.lengthMm;
+  const ends = [Math.max(0, from) + INSIDE_MM, lengthMm - INSIDE_MM] as const;
+  const held = (x: number) =>
+    swedgeHeight(swedge, blade, x, Number.POSITIVE_INFINITY) - MOST_OF_HEIGHT * heightAt(x);
+  const plain = { ...blade, swedge: null, sharpenedDeg: null, fullers: [] };
+  const takes = (side: BladeSide) => (x: number) => {
+    const faces = bladeFacesAt(plain, x);
+    if (!faces) return -1;
+    const foot = faces.spineY - swedgeHeight(swedge, blade, x, faces.spineY - faces.edgeY);
+    return faces[side].half(foot) - swedge.leavesMm / 2;
+  };
+  return [
+    from,
+    from + swedge.runOutMm,
+    ...signChanges(held, ...ends, 32),
+    ...signChanges(takes("right"), ...ends, 32),
+    ...(alike(blade) ? [] : signChanges(takes("left"), ...ends, 32)),
+  ];
+}
+
+/** Where the grind has grown as steep as the secondary bevel, so that the bevel runs up to the spine. */
+function sharpenedStations(blade: GroundBlade, angleDeg: number, heightAt: (x: number) => number): number[] {
+  const slope = Math.tan(radians(angleDeg));
+  const reach = (share: number) => (x: number) =>
+    heightAt(x) * slope -
+    share * (spineThickness(blade, x) - Math.min(blade.edgeMm, spineThickness(blade, x)));
+  const ends = [Math.min(blade.ricassoMm, blade.lengthMm), blade.lengthMm - INSIDE_MM] as const;
+  return [0.5, 1].flatMap((share) => signChanges(reach(share), ...ends, 32));
+}
+
+/** Stations where a leaning plunge line passes the top of a ground face. */
+function plungeMeetsFace(
+  blade: GroundBlade,
+  plungeY: number,
+  [first, last]: readonly [number, number],
+): number[] {
+  const lean = Math.tan(radians(blade.plunge.sweepDeg));
+  return (["right", "left"] as const).flatMap((side) => {
+    const of = grindOf(blade, side);
+    const grind = of === "bevel" || of === "flat" ? blade.grind : of;
+    return signChanges(
+      (x) => {
+        const ys = blade.outline.cut(x);
+        const high = (ys[ys.length - 1] ?? 0) - (ys[0] ?? 0);
+        const top = isDouble(grind) ? grind.ridgeShare * high : faceHeightAt(grind, x, high);
+        return plungeY + (x - plungeX(blade, plungeY, plungeY)) / lean - (ys[0] ?? 0) - top;
+      },
+      first + INSIDE_MM,
+      last - INSIDE_MM,
+      16,
+    );
   });
+}
+
+/** Whether what is cut into the right side is cut into the left one too. */
+function alike({ grind, leftGrind, swedge, fullers }: GroundBlade): boolean {
+  return (
+    leftGrind === null &&
+    grind.kind !== "single-bevel" &&
+    (swedge?.sides ?? "both") === "both" &&
+    fullers.every((f) => f.sides === "both")
+  );
+}
+
+/** Both faces at x; not a number for `plungeY` stands for a station behind the plunge. */
+function facesAt(blade: GroundBlade, ys: readonly number[], x: number, plungeY: number) {
+  const edgeY = ys[0] ?? 0;
+  const at = {
+    x,
+    edgeY,
+    spineY: ys[ys.length - 1] ?? edgeY,
+    plungeY: Number.isNaN(plungeY) ? edgeY : plungeY,
+  };
+  const of = Number.isNaN(plungeY) ? asStock(blade) : blade;
+  const right = bladeFace(of, "right", at);
+  return { right, left: alike(blade) ? right : bladeFace(of, "left", at) };
+}
+
+const stocks = new WeakMap<GroundBlade, GroundBlade>();
+
+/** The blade as if nothing but its fullers were ground. */
+function asStock(blade: GroundBlade): GroundBlade {
+  let known = stocks.get(blade);
+  if (!known) {
+    const flat = { grind: { kind: "none" }, leftGrind: null, swedge: null, sharpenedDeg: null } as const;
+    known = { ...blade, ...flat, taperFromMm: blade.lengthMm, taper: [] };
+    stocks.set(blade, known);
+  }
+  return known;
+}
+
+function groundSlice(blade: GroundBlade, ys: readonly number[], x: number, plungeY: number): Slice {
+  const { right, left } = facesAt(blade, ys, x, plungeY);
+  const marks = left === right ? right.marks : [...right.marks, ...left.marks];
+  const arcs = blade.plunge.radiusMm > 0 || blade.fullers.length > 0;
+  const common = { ys, creases: marks.map((m) => m.y), extraPoints: arcs ? FOR_ARCS : 0 };
+  const low = (y: number) => -left.half(y);
+  // Grooves that meet leave nothing between them; the checks name it.
+  return curvedSlice({ ...common, low, high: (y) => Math.max(right.half(y), low(y)) });
+}
+
+/** Both sides of the blade at a station between its ends, with its edges there; null where it has none. */
+export function bladeFacesAt(blade: GroundBlade, x: number) {
+  const ys = blade.outline.cut(x);
+  if (ys.length < 2) return null;
+  const plungeY = plungeHeight(blade);
+  const behind = x < plungeStations(blade, plungeY)[0];
+  const faces = facesAt(blade, ys, x, behind ? Number.NaN : plungeY);
+  return { ...faces, edgeY: ys[0], spineY: ys[ys.length - 1] };
+}
+
+/** Stations that a line on the face is drawn by. */
+const LINE_STEPS = 90;
+
+/** One line on a blade's face as it is seen from that side. */
+export interface DrawnLine {
+  readonly of: FaceLine;
+  readonly points: readonly Point[];
+}
+
+/**
+ * The lines on one side of the blade: where the ground face ends, the ridge, the false edge, fullers and the plunge, each
+ * from the butt to the tip.
+ */
+export function faceLines(blade: GroundBlade, side: BladeSide): DrawnLine[] {
+  const plungeY = plungeHeight(blade);
+  const [first] = plungeStations(blade, plungeY);
+  const { outline, lengthMm } = blade;
+  const last = Math.max(lengthMm, outline.xRange[1]);
+  const stations = new Set<number>();
+  const fullers = blade.fullers.filter((f) => isOn(f.sides, side));
+  const from = Math.max(INSIDE_MM, Math.min(first, ...fullers.map((f) => f.fromMm)));
+  for (let i = 0; i <= LINE_STEPS; i++)
+    stations.add(from + ((last - from) * (i + 0.001)) / (LINE_STEPS + 0.01));
+  // The ends of grooves are round: their lines crowd there.
+  for (const f of fullers)
+    for (const t of [0.002, 0.02, 0.08, 0.2, 0.5, 1]) {
+      const out = t * runOutMm(f);
+      stations.add(f.fromMm + out).add(f.toMm - out);
+    }
+  const found = new Map<string, Point[]>();
+  for (const x of [...stations].filter((x) => x >= from && x < last).sort((a, b) => a - b)) {
+    const ys = outline.cut(x);
+    if (ys.length < 2) continue;
+    const faces = facesAt(blade, ys, x, x < first ? Number.NaN : plungeY);
+    const seen = new Map<FaceLine, number>();
+    for (const { of, y } of [...faces[side].marks].sort((a, b) => a.y - b.y)) {
+      if (of === "plunge") continue;
+      const nth = seen.get(of) ?? 0;
+      seen.set(of, nth + 1);
+      const key = `${of} ${nth}`;
+      const line = found.get(key) ?? [];
+      line.push({ x, y });
+      found.set(key, line);
+    }
+  }
+  const lines: DrawnLine[] = [...found].map(([key, points]) => ({
+    of: key.split(" ")[0] as FaceLine,
+    points,
+  }));
+  return [...closedFullers(lines), ...plungeLine(blade, plungeY)];
+}
+
+/** The two borders of a groove as one loop. */
+function closedFullers(lines: readonly DrawnLine[]): DrawnLine[] {
+  const rest = lines.filter((l) => !l.of.startsWith("fuller:"));
+  const ids = [...new Set(lines.filter((l) => l.of.startsWith("fuller:")).map((l) => l.of))];
+  return [
+    ...rest,
+    ...ids.map((of) => {
+      const [lower, upper] = lines.filter((l) => l.of === of);
+      return {
+        of,
+        points: upper ? [...lower.points, ...[...upper.points].reverse(), lower.points[0]] : lower.points,
+      };
+    }),
+  ];
+}
+
+/** The plunge line, and where its radius ends. */
+function plungeLine(blade: GroundBlade, plungeY: number): DrawnLine[] {
+  const { ricassoMm, lengthMm, plunge } = blade;
+  if (!(ricassoMm > 0) || ricassoMm >= lengthMm) return [];
+  const ys = blade.outline.cut(Math.min(ricassoMm + INSIDE_MM, lengthMm - INSIDE_MM));
+  if (ys.length < 2) return [];
+  const top = ys[ys.length - 1];
+  const line: Point[] = [plungeY, top].map((y) => ({ x: plungeX(blade, plungeY, y), y }));
+  const drawn: DrawnLine[] = [{ of: "plunge", points: line }];
+  if (!(plunge.radiusMm > 0)) return drawn;
+  const points: Point[] = [];
+  for (let i = 0; i <= 12; i++) {
+    const y = plungeY + ((top - plungeY) * i) / 12;
+    const x0 = plungeX(blade, plungeY, y);
+    const reach = plungeReach(blade);
+    const face = (x: number): BladeFace => facesAt(blade, blade.outline.cut(x), x, plungeY).right;
+    // The radius ends where the face is no longer over the grind's own.
+    const plain = { ...blade, plunge: { ...plunge, radiusMm: 0 } };
+    const over = (x: number) =>
+      face(x).half(y) - facesAt(plain, blade.outline.cut(x), x, plungeY).right.half(y) - 1e-3;
+    const [end] = reach > 0 ? signChanges(over, x0 + INSIDE_MM, x0 + reach + INSIDE_MM, 4) : [];
+    points.push({ x: end ?? x0, y });
+  }
+  return [...drawn, { of: "plunge", points }];
 }

@@ -1,15 +1,35 @@
-/** How a blade's faces are ground. Heights over the edge and radii in mm. */
-export type Grind =
-  | { readonly kind: "full-flat" }
-  | { readonly kind: "partial-flat"; readonly heightMm: number }
-  | { readonly kind: "hollow"; readonly heightMm: number; readonly wheelRadiusMm: number }
-  /** bulge 0 is flat, 1 a parabola that leaves the flat of the blade without a corner. */
-  | { readonly kind: "convex"; readonly heightMm: number; readonly bulge: number }
-  | { readonly kind: "single-bevel"; readonly heightMm: number; readonly side: "right" | "left" };
+/** A height of the ground face at a station. */
+export interface HeightAt {
+  readonly xMm: number;
+  readonly heightMm: number;
+}
 
-/** The cut of a ground blade at one station: all mm. */
+interface FaceHeight {
+  readonly heightMm: number;
+  /** Heights along the blade; with any of them the one height does not count. */
+  readonly along: readonly HeightAt[];
+}
+
+/** How a side of a blade is ground between its edge and its spine. Heights over the edge and radii in mm. */
+export type SideGrind =
+  | { readonly kind: "none" }
+  | { readonly kind: "full-flat" }
+  | (FaceHeight & { readonly kind: "partial-flat" })
+  | (FaceHeight & { readonly kind: "hollow"; readonly wheelRadiusMm: number })
+  /** bulge 0 is flat, 1 a parabola that leaves the flat of the blade without a corner. */
+  | (FaceHeight & { readonly kind: "convex"; readonly bulge: number })
+  /** Two edges: faces that meet in a ridge, whose height is a share of the blade's. */
+  | { readonly kind: "diamond" | "lens"; readonly ridgeShare: number }
+  | { readonly kind: "double-hollow"; readonly ridgeShare: number; readonly wheelRadiusMm: number };
+
+/** How a blade's faces are ground. */
+export type Grind =
+  | SideGrind
+  | (FaceHeight & { readonly kind: "single-bevel"; readonly side: "right" | "left" });
+
+/** The cut of a ground face at one station: all mm. */
 export interface GrindCut {
-  /** Thickness at the spine there. */
+  /** Thickness at the spine there, or at the ridge. */
   readonly spineMm: number;
   /** Thickness at the edge. */
   readonly edgeMm: number;
@@ -17,24 +37,33 @@ export interface GrindCut {
   readonly faceMm: number;
 }
 
-/** Height of the ground face where the blade is `bladeHeightMm` high. */
-export function faceHeight(grind: Grind, bladeHeightMm: number): number {
-  return grind.kind === "full-flat" ? bladeHeightMm : Math.min(grind.heightMm, bladeHeightMm);
+/** Whether a grind has an edge along the spine too. */
+export function isDouble(grind: Grind): grind is Extract<Grind, { readonly ridgeShare: number }> {
+  return "ridgeShare" in grind;
 }
 
 /**
- * The full thickness `aboveEdgeMm` over the edge. Flat and single-bevel faces fall in a straight line, convex ones
- * bulge over it, hollow ones are the arc of the wheel through both ends of the face (a wheel too small for the face
- * is taken at half the face's length, and thickness never falls below zero; the review names both).
+ * The full thickness `aboveEdgeMm` over the edge of a face. Flat and single-bevel faces fall in a straight line, convex
+ * ones bulge over it, hollow ones are the arc of the wheel through both ends of the face (a wheel too small for the face
+ * is taken at half the face's length, and thickness never falls below zero; the review names both); those of a lens are
+ * arcs that leave the ridge level, and rise no more than the face is high.
  */
 export function groundThickness(grind: Grind, cut: GrindCut, aboveEdgeMm: number): number {
   const { spineMm, edgeMm, faceMm } = cut;
-  if (!(aboveEdgeMm < faceMm)) return spineMm;
+  if (grind.kind === "none" || !(aboveEdgeMm < faceMm)) return spineMm;
   const q = Math.max(0, aboveEdgeMm) / faceMm;
   const gain = spineMm - edgeMm;
-  if (grind.kind === "convex") return edgeMm + gain * (q + grind.bulge * q * (1 - q));
-  if (grind.kind === "hollow") return Math.max(0, 2 * hollowHalf(cut, grind.wheelRadiusMm, q * faceMm));
-  return edgeMm + gain * q;
+  switch (grind.kind) {
+    case "convex":
+      return edgeMm + gain * (q + grind.bulge * q * (1 - q));
+    case "hollow":
+    case "double-hollow":
+      return Math.max(0, 2 * hollowHalf(cut, grind.wheelRadiusMm, q * faceMm));
+    case "lens":
+      return spineMm - 2 * lensFall(gain / 2, faceMm, faceMm * (1 - q));
+    default:
+      return edgeMm + gain * q;
+  }
 }
 
 /** Half thickness in a hollow: the wheel's circle stands outside the face, through (0, edge/2) and (face, spine/2). */
@@ -46,4 +75,12 @@ function hollowHalf({ spineMm, edgeMm, faceMm }: GrindCut, radiusMm: number, v: 
   const centreV = faceMm / 2 - rise * out;
   const centreZ = (spineMm + edgeMm) / 4 + faceMm * out;
   return centreZ - Math.sqrt(Math.max(0, radius * radius - (v - centreV) * (v - centreV)));
+}
+
+/** How far a lens has fallen `w` from its ridge, on the arc that leaves the ridge level and falls `rise` over the face. */
+function lensFall(rise: number, faceMm: number, w: number): number {
+  const fall = Math.min(rise, faceMm);
+  if (!(fall > 0)) return 0;
+  const radius = (faceMm * faceMm + fall * fall) / (2 * fall);
+  return (w * w) / (radius + Math.sqrt(Math.max(0, radius * radius - w * w)));
 }

@@ -1,4 +1,5 @@
 import type { Design } from "../design/schema";
+import { withHeelHeight } from "../layout/bladeLengths";
 import { handleLength, withHandleLength } from "../layout/handleLengths";
 
 /** A size that may come out different: how to change it, and by how much it may be off (two standard deviations). */
@@ -20,13 +21,18 @@ export function dimensionsOf(design: Design): Dimension[] {
       offMm: metal,
       apply: (d, by) => ({
         ...d,
-        blade: { ...d.blade, spineMm: d.blade.spineMm + by, tipThicknessMm: d.blade.tipThicknessMm + by },
+        blade: {
+          ...d.blade,
+          spineMm: d.blade.spineMm + by,
+          tipThicknessMm: d.blade.tipThicknessMm + by,
+          taper: d.blade.taper.map((p) => ({ ...p, thicknessMm: p.thicknessMm + by })),
+        },
       }),
     });
     list.push({
       id: "heel",
       offMm: shaped,
-      apply: (d, by) => ({ ...d, blade: { ...d.blade, heelHeightMm: d.blade.heelHeightMm + by } }),
+      apply: (d, by) => ({ ...d, blade: withHeelHeight(d.blade, d.blade.heelHeightMm + by) }),
     });
   }
   if (tang.kind !== "full")

@@ -1,6 +1,7 @@
 import { handleReach, newRecess } from "../design/constructions";
 import type { Design } from "../design/schema";
 import { openSpot } from "../fit/openSpot";
+import { withBladeLength, withHeelHeight } from "../layout/bladeLengths";
 import { type Lever, lengthLever, rounded } from "./lever";
 
 /** A lever of steel, and which way it takes steel off: a blade in the hand can only be moved that way. */
@@ -62,13 +63,17 @@ function bladeLevers({ blade }: Design): SteelLever[] {
         3,
         [-0.15 * blade.lengthMm, 0.15 * blade.lengthMm],
         "look",
-        (d, by) => change(d, { lengthMm: rounded(d.blade.lengthMm + by) }),
+        (d, by) => ({ ...d, blade: withBladeLength(d.blade, rounded(d.blade.lengthMm + by)) }),
       ),
     },
     {
       off: "down",
-      lever: lengthLever("heel", 1, [-0.2 * blade.heelHeightMm, 0.2 * blade.heelHeightMm], "look", (d, by) =>
-        change(d, { heelHeightMm: rounded(d.blade.heelHeightMm + by) }),
+      lever: lengthLever(
+        "heel",
+        1,
+        [-0.2 * blade.heelHeightMm, 0.2 * blade.heelHeightMm],
+        "look",
+        (d, by) => ({ ...d, blade: withHeelHeight(d.blade, rounded(d.blade.heelHeightMm + by)) }),
       ),
     },
   ];

@@ -2,8 +2,10 @@ import { measuredBalanceMm } from "../design/measuredBalance";
 import type { Design } from "../design/schema";
 import { bladeHeights } from "../layout/bladeOutline";
 import { layoutOf } from "../layout/layout";
-import { groundThickness } from "../solids/grind";
 import { ROUNDING } from "../tolerances";
+import { checkBladeCuts } from "./checkBladeCuts";
+import { checkBladeOutline } from "./checkBladeOutline";
+import { checkGrind } from "./checkGrind";
 import type { Report } from "./types";
 
 /** The blade's own measures, and what was measured of one in the hand. */
@@ -18,7 +20,7 @@ export function checkBlade(design: Design, report: Report): void {
       limit: blade.lengthMm,
     });
   }
-  if (blade.ricassoHeightMm > blade.heelHeightMm) {
+  if (!blade.outline && blade.ricassoHeightMm > blade.heelHeightMm) {
     const more = { at: heel, measured: blade.ricassoHeightMm, limit: blade.heelHeightMm };
     report("warning", "ricasso-higher-than-heel", more);
   }
@@ -37,30 +39,13 @@ export function checkBlade(design: Design, report: Report): void {
     report("warning", "taper-beyond-blade", { at, measured: blade.taperFromMm, limit: blade.lengthMm });
   }
   const longest = Math.max(blade.tip.dropMm, blade.tip.bellyMm + blade.ricassoMm);
-  if (longest > blade.lengthMm) {
+  if (!blade.outline && longest > blade.lengthMm) {
     const at = { x: blade.lengthMm, y: heights.tip };
     report("warning", "tip-longer-than-blade", { at, measured: longest, limit: blade.lengthMm });
   }
-  const { grind } = blade;
-  if (grind.kind !== "full-flat" && grind.heightMm > blade.heelHeightMm + ROUNDING) {
-    const more = { at: heel, measured: grind.heightMm, limit: blade.heelHeightMm };
-    report("warning", "grind-higher-than-blade", more);
-  }
-  if (grind.kind === "hollow") {
-    const faceMm = Math.min(grind.heightMm, blade.heelHeightMm);
-    const cut = { spineMm: blade.spineMm, edgeMm: blade.edgeMm, faceMm };
-    const chord = Math.hypot(faceMm, (blade.spineMm - blade.edgeMm) / 2);
-    const at = { x: blade.ricassoMm, y: heights.edge + faceMm / 2 };
-    if (2 * grind.wheelRadiusMm <= chord) {
-      report("error", "hollow-wheel-too-small", { at, measured: grind.wheelRadiusMm, limit: chord / 2 });
-    } else {
-      // The thinnest spot of a hollow lies low on the face; a dozen places find it to a few per cent.
-      const thin = Math.min(
-        ...Array.from({ length: 24 }, (_, i) => groundThickness(grind, cut, (faceMm * i) / 24)),
-      );
-      if (!(thin > 0)) report("error", "hollow-cuts-through", { at, measured: 0, limit: blade.edgeMm });
-    }
-  }
+  checkBladeOutline(design, report);
+  checkGrind(design, report);
+  checkBladeCuts(design, report);
   checkMeasured(design, report);
 }
 

@@ -27,6 +27,7 @@ import { knuckleBow } from "../guardFittings/knuckleBow";
 import { withHandleLength } from "../layout/handleLengths";
 import { faultsOf } from "../weigh/faults";
 import { weigh } from "../weigh/weigh";
+import { BLADE_TRIPS } from "./bladeTrips.fixtures";
 import { FAULT_RULES, type FaultRule } from "./types";
 
 const sound = newDesign("Sedge");
@@ -80,10 +81,11 @@ const TRIPS: [FaultRule, Design][] = [
   ["edge-thicker-than-tip", blade({ edgeMm: 2, tipThicknessMm: 1 })],
   ["tip-thicker-than-spine", blade({ tipThicknessMm: 8 })],
   ["taper-beyond-blade", blade({ taperFromMm: 200 })],
-  ["grind-higher-than-blade", blade({ grind: { kind: "partial-flat", heightMm: 100 } })],
+  ["grind-higher-than-blade", blade({ grind: { kind: "partial-flat", heightMm: 100, along: [] } })],
+  ...BLADE_TRIPS,
   ["tip-longer-than-blade", blade({ tip: { ...sound.blade.tip, bellyMm: 104 } })],
-  ["hollow-wheel-too-small", blade({ grind: { kind: "hollow", heightMm: 20, wheelRadiusMm: 8 } })],
-  ["hollow-cuts-through", blade({ grind: { kind: "hollow", heightMm: 24, wheelRadiusMm: 16 } })],
+  ["hollow-wheel-too-small", blade({ grind: { kind: "hollow", heightMm: 20, along: [], wheelRadiusMm: 8 } })],
+  ["hollow-cuts-through", blade({ grind: { kind: "hollow", heightMm: 24, along: [], wheelRadiusMm: 16 } })],
   ["outline-crosses-itself", node("swell", { yMm: 40 })],
   ["outline-ahead-of-front", node("groove", { xMm: 5 })],
   ["outline-front-open", node("front-top", { xMm: -4 })],

@@ -42,6 +42,16 @@ function expectVolume(measured: number, exact: number) {
 const level = (half: number) => ({ at0: half, slope: 0 });
 const everywhere: [number, number] = [-1e3, 1e3];
 
+/** A blade alike on both sides without cuts of its own. */
+const PLAIN = {
+  leftGrind: null,
+  taper: [],
+  plunge: { sweepDeg: 0, radiusMm: 0 },
+  swedge: null,
+  fullers: [],
+  sharpenedDeg: null,
+};
+
 describe("closed forms", () => {
   it("block: volume, centroid and second moments of a box", () => {
     const m = one(slabRegion(polygon([-30, -4], [10, -4], [10, 6], [-30, 6]), level(2.5), everywhere));
@@ -108,6 +118,7 @@ describe("closed forms", () => {
       tipMm: 4,
       edgeMm: 0,
       taperFromMm: 0,
+      ...PLAIN,
     };
     const m = one(bladeRegion(flat));
     expectVolume(m.v, (100 * 30 * 4) / 2);
@@ -118,7 +129,7 @@ describe("closed forms", () => {
   it("hollow grind: the wheel takes two circular segments out of the wedge", () => {
     const [height, radius, edge, spine] = [20, 100, 1, 4];
     const outline = polygon([0, 0], [50, 0], [50, height], [0, height]);
-    const grind = { kind: "hollow", heightMm: height, wheelRadiusMm: radius } as const;
+    const grind = { kind: "hollow", heightMm: height, along: [], wheelRadiusMm: radius } as const;
     const ground = {
       outline,
       lengthMm: 50,
@@ -128,6 +139,7 @@ describe("closed forms", () => {
       tipMm: spine,
       edgeMm: edge,
       taperFromMm: 0,
+      ...PLAIN,
     };
     const chord = Math.hypot(height, (spine - edge) / 2);
     const angle = 2 * Math.asin(chord / 2 / radius);

@@ -77,6 +77,7 @@ export function pointTarget(
           onChange: (to: number) =>
             edit(`${verb} ${lower(point.title)}`, (d) => {
               putAt(d, f.path, sign * to + 0);
+              point.after?.(d);
             }),
         },
       ];

@@ -3,8 +3,9 @@ import { memo, useMemo } from "react";
 import type { PartKey } from "@/core/assembly/partKey";
 import type { Point } from "@/core/curve/bezier";
 import type { Design } from "@/core/design/schema";
+import { bolsterHalf } from "@/core/layout/bladeParts";
 import { layoutOf } from "@/core/layout/layout";
-import { spineThickness } from "@/core/solids/bladeRegion";
+import { spineThickness } from "@/core/solids/groundBlade";
 import { endKindOf } from "@/core/tangEnds/registry";
 import { printLength } from "@/core/units/print";
 import { assembleDrawn } from "@/core/views/drawn";
@@ -175,5 +176,18 @@ function planLayers(design: Design): Layer[] {
   return [
     ...shapes.map((s) => ({ ...s, hidden: inside(s.key) })),
     { id: "blade", material: design.blade.steel, hidden: false, loops: [whole] },
+    ...bolsterFromAbove(design),
   ];
+}
+
+/** An integral bolster from above. */
+function bolsterFromAbove({ blade }: Design): Layer[] {
+  const { bolster } = blade;
+  if (!bolster) return [];
+  const edge = Array.from({ length: 13 }, (_, i) => {
+    const x = (bolster.lengthMm * i) / 12;
+    return { x, y: bolsterHalf(bolster, x) };
+  });
+  const whole = [...edge, ...edge.map((p) => ({ x: p.x, y: -p.y })).reverse()];
+  return [{ id: "integral-bolster", material: blade.steel, hidden: false, loops: [whole] }];
 }

@@ -4,7 +4,7 @@ import dynamic from "next/dynamic";
 import type { ComponentType } from "react";
 import { useBench, useStep } from "./BenchContext";
 import { STEPS, type Step } from "./benchState";
-import { BladeStep } from "./steps/BladeStep";
+import { BladeStep } from "./steps/blade/BladeStep";
 
 // A knife is opened at its blade: what the other steps show is fetched when their tab is pointed at.
 const PANELS = {

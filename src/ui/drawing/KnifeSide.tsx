@@ -1,17 +1,16 @@
 import { memo } from "react";
 import { slotContour } from "@/core/curve/shapes";
 import type { Design } from "@/core/design/schema";
-import { bladeHeights } from "@/core/layout/bladeOutline";
 import { layoutOf } from "@/core/layout/layout";
 import { radians } from "@/core/number";
-import { grindLine } from "@/core/solids/bladeRegion";
 import { drawnExtras } from "@/core/views/extras";
 import { color } from "../theme";
+import { BladeSide } from "./BladeSide";
 import { hasExtras } from "./extent";
 import { disc, FastenerFace } from "./FastenerFace";
 import { Filled } from "./Filled";
 import { HandleFace } from "./HandleFace";
-import { chordPath, cubicPath, type Scale, toPx } from "./path";
+import { chordPath, cubicPath, type Scale } from "./path";
 
 interface SideProps {
   readonly design: Design;
@@ -19,28 +18,12 @@ interface SideProps {
   readonly line?: number;
 }
 
-/** The knife from its right side: blade with its grind line, handle, pins, and what lies inside as hidden lines. */
+/** The knife from its right side: blade with the lines of its grind, handle, pins, and what lies inside as hidden lines. */
 export const KnifeSide = memo(function KnifeSide({ design, scale, line = 1 }: SideProps) {
-  const { blade, guard } = design;
-  const { spine, ricassoBottom } = bladeHeights(blade);
-  const layout = layoutOf(design);
-  const grind = grindLine(layout.blade);
-  const [plungeX, plungeTop] = toPx(scale, blade.ricassoMm, spine);
-  const [, plungeBottom] = toPx(scale, blade.ricassoMm, ricassoBottom);
+  const { guard } = design;
   return (
     <g>
-      <Filled d={cubicPath(layout.bladeOutline.cubics, scale)} material={blade.steel} line={line} />
-      <path d={chordPath(grind, scale, false)} fill="none" stroke={color("ink")} strokeWidth={line * 0.6} />
-      {blade.ricassoMm > 0 && (
-        <line
-          x1={plungeX}
-          x2={plungeX}
-          y1={plungeTop}
-          y2={plungeBottom}
-          stroke={color("ink")}
-          strokeWidth={line * 0.6}
-        />
-      )}
+      <BladeSide design={design} scale={scale} line={line} />
       <HandleFace design={design} scale={scale} line={line} />
       {guard && !guard.mesh && <GuardPlates design={design} scale={scale} line={line} />}
       {hasExtras(design) && <Extras design={design} scale={scale} line={line} />}

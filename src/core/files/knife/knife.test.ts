@@ -23,6 +23,7 @@ const WEIGHED: Readonly<Record<string, readonly [number, number]>> = {
   "v4-reed-take-down-hunter": [162.1519, -15.2672],
   "v5-holm-leather-stack": [173.933, -11.6813],
   "v6-tarn-ready-made-blade": [220.7271, -27.9183],
+  "v7-sallow-camp-chopper": [542.4549, 6.7568],
 };
 const bytes = (text: string) => new TextEncoder().encode(text);
 

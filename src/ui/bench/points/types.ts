@@ -22,6 +22,8 @@ export interface BenchPoint {
   readonly corner?: boolean;
   readonly move: (d: Draft<Design>, to: Point) => void;
   readonly remove?: (d: Draft<Design>) => void;
+  /** What follows a number that was typed: measures that are told by the point. */
+  readonly after?: (d: Draft<Design>) => void;
   /** None for a point that can only be dragged: its number stands in the panel. */
   readonly fields: readonly PointField[];
   readonly snaps?: { readonly xs?: readonly number[]; readonly ys?: readonly number[] };

@@ -1,0 +1,150 @@
+import type { Blade, Fuller } from "@/core/design/schema";
+import { bladeEdges, notchRound } from "@/core/layout/bladeParts";
+import { NOTCH_WORDS } from "@/words/blade";
+import { type BenchPoint, setHeld } from "./types";
+
+/** The points of false edge, fullers, notches, thumb ramp and integral bolster. */
+export function bladeCutPoints(blade: Blade): BenchPoint[] {
+  return [
+    ...swedgePoints(blade),
+    ...blade.fullers.flatMap((f, i) => fullerPoints(blade, f, i)),
+    ...blade.notches.map((n, i): BenchPoint => {
+      const { xMm, yMm, radiusMm } = notchRound(blade, n);
+      return {
+        id: n.id,
+        title: NOTCH_WORDS[n.purpose],
+        at: { x: xMm, y: yMm + radiusMm },
+        move: (d, to) => {
+          setHeld(d, `blade.notches.${i}.xMm`, to.x);
+          setHeld(d, `blade.notches.${i}.depthMm`, to.y - bladeEdges(blade, to.x)[0]);
+        },
+        remove: (d) => void d.blade.notches.splice(i, 1),
+        fields: [
+          { label: "Ahead of the front", path: `blade.notches.${i}.xMm` },
+          { label: "Reaches over the edge", path: `blade.notches.${i}.depthMm` },
+          { label: "Radius", path: `blade.notches.${i}.radiusMm` },
+        ],
+      };
+    }),
+    ...rampPoints(blade),
+    ...bolsterPoints(blade),
+  ];
+}
+
+function swedgePoints(blade: Blade): BenchPoint[] {
+  const { swedge, lengthMm } = blade;
+  if (!swedge) return [];
+  const x = Math.max(0, lengthMm - swedge.lengthMm + swedge.runOutMm);
+  const [, top] = bladeEdges(blade, x);
+  return [
+    {
+      id: "swedge",
+      title: "False edge",
+      at: { x, y: top - swedge.heightMm },
+      move: (d, to) => {
+        setHeld(d, "blade.swedge.lengthMm", lengthMm - to.x + swedge.runOutMm);
+        setHeld(d, "blade.swedge.heightMm", bladeEdges(blade, to.x)[1] - to.y);
+      },
+      remove: (d) => {
+        d.blade.swedge = null;
+      },
+      fields: [
+        { label: "Back from the tip", path: "blade.swedge.lengthMm" },
+        { label: "Height of the bevel", path: "blade.swedge.heightMm" },
+      ],
+    },
+  ];
+}
+
+/** The line that a fuller's middle is measured down from, at a station. */
+function zeroOf(blade: Blade, f: Fuller, x: number): number {
+  const [low, high] = bladeEdges(blade, x);
+  const share = "ridgeShare" in blade.grind ? blade.grind.ridgeShare : 0.5;
+  return f.from === "spine" ? high : low + share * (high - low);
+}
+
+function fullerPoints(blade: Blade, f: Fuller, i: number): BenchPoint[] {
+  const path = `blade.fullers.${i}`;
+  const title = `Fuller ${i + 1}`;
+  const at = (x: number) => ({ x, y: zeroOf(blade, f, x) - f.downMm });
+  const end = (key: "fromMm" | "toMm", says: string): BenchPoint => ({
+    id: `${f.id}-${key}`,
+    title: `${title}, ${says}`,
+    at: at(f[key]),
+    corner: true,
+    move: (d, to) => setHeld(d, `${path}.${key}`, to.x),
+    fields: [{ label: "Ahead of the front", path: `${path}.${key}` }],
+  });
+  return [
+    {
+      id: f.id,
+      title,
+      at: at((f.fromMm + f.toMm) / 2),
+      move: (d, to) => {
+        const by = to.x - (f.fromMm + f.toMm) / 2;
+        setHeld(d, `${path}.fromMm`, f.fromMm + by);
+        setHeld(d, `${path}.toMm`, f.toMm + by);
+        setHeld(d, `${path}.downMm`, zeroOf(blade, f, to.x) - to.y);
+      },
+      remove: (d) => void d.blade.fullers.splice(i, 1),
+      fields: [
+        { label: "Down by", path: `${path}.downMm` },
+        { label: "Depth", path: `${path}.depthMm` },
+        { label: "Tool's radius", path: `${path}.radiusMm` },
+      ],
+    },
+    end("fromMm", "beginning"),
+    end("toMm", "end"),
+  ];
+}
+
+function rampPoints(blade: Blade): BenchPoint[] {
+  const { ramp } = blade;
+  if (!ramp) return [];
+  const crest = ramp.fromMm + ramp.lengthMm;
+  return [
+    {
+      id: "ramp",
+      title: "Thumb ramp's crest",
+      at: { x: crest, y: bladeEdges(blade, crest)[1] + ramp.riseMm },
+      move: (d, to) => {
+        setHeld(d, "blade.ramp.lengthMm", to.x - ramp.fromMm);
+        setHeld(d, "blade.ramp.riseMm", to.y - bladeEdges(blade, to.x)[1]);
+      },
+      remove: (d) => {
+        d.blade.ramp = null;
+      },
+      fields: [
+        { label: "Ramp's length", path: "blade.ramp.lengthMm" },
+        { label: "Ramp rises by", path: "blade.ramp.riseMm" },
+      ],
+    },
+  ];
+}
+
+function bolsterPoints(blade: Blade): BenchPoint[] {
+  const { bolster } = blade;
+  if (!bolster) return [];
+  const { lengthMm, aboveMm, belowMm } = bolster;
+  const [, top] = bladeEdges(blade, lengthMm);
+  const height = (key: "aboveMm" | "belowMm", sign: 1 | -1, title: string): BenchPoint => ({
+    id: `bolster-${key}`,
+    title,
+    at: { x: 0, y: sign * (key === "aboveMm" ? aboveMm : belowMm) },
+    corner: true,
+    move: (d, to) => setHeld(d, `blade.bolster.${key}`, sign * to.y),
+    fields: [{ label: title, path: `blade.bolster.${key}` }],
+  });
+  return [
+    {
+      id: "bolster-front",
+      title: "Bolster's front",
+      at: { x: lengthMm, y: top },
+      corner: true,
+      move: (d, to) => setHeld(d, "blade.bolster.lengthMm", to.x),
+      fields: [{ label: "Bolster's length", path: "blade.bolster.lengthMm" }],
+    },
+    height("aboveMm", 1, "Bolster above the axis"),
+    height("belowMm", -1, "Bolster below the axis"),
+  ];
+}

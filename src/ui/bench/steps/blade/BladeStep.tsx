@@ -1,0 +1,131 @@
+"use client";
+import { Button, Text } from "@chakra-ui/react";
+import { Spline } from "lucide-react";
+import { tipFrom } from "@/core/design/create";
+import { TIP_STYLES, type TipStyle } from "@/core/design/schema";
+import { asPoints, withBladeLength, withHeelHeight } from "@/core/layout/bladeLengths";
+import { LENGTH_CHANGE_WORDS } from "@/words/blade";
+import { TIP_WORDS } from "@/words/nodes";
+import { ChoiceAt, LengthAt, MaterialAt, ShareAt } from "../../../fields/bound";
+import { ChoiceField } from "../../../fields/ChoiceField";
+import { FOR_BLADES } from "../../../fields/MaterialField";
+import { useBench, useDesign } from "../../BenchContext";
+import { Group } from "../Group";
+import { StartFields } from "../StartFields";
+import { BladeAdditions } from "./BladeAdditions";
+import { BladeMeasure } from "./BladeMeasure";
+import { BladePointTools } from "./BladePointTools";
+import { FullerFields } from "./FullerFields";
+import { GrindFields } from "./GrindFields";
+import { SwedgeFields } from "./SwedgeFields";
+import { TaperFields } from "./TaperFields";
+
+/** The blade's outline, thickness, sections, and what is cut into it or stands on it. */
+export function BladeStep() {
+  const own = useDesign((d) => d.blade.outline !== null);
+  return (
+    <>
+      <StartFields />
+      <Group title="Outline">
+        <BladeMeasure
+          at="lengthMm"
+          label="Length"
+          help="From the front of the guard, or of the handle, to the tip."
+          set={withBladeLength}
+        />
+        <ChoiceAt at="blade.lengthChange" label="A new length" names={LENGTH_CHANGE_WORDS} />
+        <BladeMeasure
+          at="heelHeightMm"
+          label={own ? "Greatest height" : "Heel height"}
+          help={own ? "Of the whole outline: a new height stretches it." : undefined}
+          set={withHeelHeight}
+        />
+        <LengthAt at="blade.ricassoMm" label="Ricasso length" />
+        <LengthAt at="blade.ricassoHeightMm" label={own ? "Height at the shoulder" : "Ricasso height"} />
+        <LengthAt at="blade.spineOverAxisMm" label="Spine above the axis" />
+        <ShareAt
+          at="blade.riseDeg"
+          label="Angle to the handle"
+          unit="°"
+          help="Raises each station of the blade: + with the tip up."
+        />
+      </Group>
+      {own ? <OwnOutline /> : <StyledTip />}
+      <TaperFields />
+      <GrindFields />
+      <SwedgeFields />
+      <FullerFields />
+      <BladeAdditions />
+      <Group title="Steel">
+        <MaterialAt at="blade.steel" label="Blade and tang" classes={FOR_BLADES} />
+      </Group>
+    </>
+  );
+}
+
+function StyledTip() {
+  const { edit, session } = useBench();
+  const style = useDesign((d) => d.blade.tip.style);
+  return (
+    <Group title="Tip">
+      <ChoiceField
+        label="Style"
+        value={style}
+        choices={TIP_STYLES.map((value) => ({ value, name: TIP_WORDS[value] }))}
+        onChange={(to: TipStyle) =>
+          edit("Change tip style", (d) => {
+            d.blade.tip = tipFrom(to, d.blade.lengthMm);
+          })
+        }
+      />
+      <ShareAt
+        at="blade.tip.heightShare"
+        label="Tip height over the edge"
+        help="As a share of the heel height."
+      />
+      <LengthAt at="blade.tip.dropMm" label="Spine runs out over" />
+      <LengthAt at="blade.tip.bellyMm" label="Belly over" />
+      <Button
+        size="xs"
+        variant="outline"
+        alignSelf="start"
+        onClick={() =>
+          edit("Draw the blade by points", (d) => {
+            Object.assign(d.blade, asPoints(session.getState().design.blade));
+          })
+        }
+      >
+        <Spline /> Draw it by points
+      </Button>
+      <Text color="graphite" fontSize="sm">
+        The style's outline turns into points that can be dragged, added and removed. Undo brings the style
+        back.
+      </Text>
+    </Group>
+  );
+}
+
+function OwnOutline() {
+  const { edit } = useBench();
+  const style = useDesign((d) => d.blade.tip.style);
+  return (
+    <Group title="Points">
+      <LengthAt at="blade.outline.tipYMm" label="Tip above the axis" />
+      <BladePointTools />
+      <ChoiceField
+        label="Back to a style"
+        value=""
+        choices={[
+          { value: "", name: "Its own outline" },
+          ...TIP_STYLES.map((value) => ({ value, name: TIP_WORDS[value] })),
+        ]}
+        onChange={(to) =>
+          edit("Draw the blade by a style", (d) => {
+            d.blade.outline = null;
+            if (to && to !== style) d.blade.tip = tipFrom(to as TipStyle, d.blade.lengthMm);
+          })
+        }
+      />
+    </Group>
+  );
+}

@@ -1,0 +1,123 @@
+"use client";
+import { newGrind, newSideGrind, SIDE_GRINDS } from "@/core/design/bladeStarts";
+import type { Grind, SideGrind } from "@/core/design/schema";
+import { GRIND_WORDS } from "@/words/nodes";
+import { LengthAt, ShareAt, Tick } from "../../../fields/bound";
+import { ChoiceField } from "../../../fields/ChoiceField";
+import { useBench, useDesign } from "../../BenchContext";
+import { Group } from "../Group";
+import { HeightsAlong } from "./HeightsAlong";
+
+/** How the blade is ground: both sides alike or each its own, where the faces begin, and whether it is sharpened. */
+export function GrindFields() {
+  const { edit } = useBench();
+  const { grind, left, heel } = useDesign(({ blade }) => ({
+    grind: blade.grind,
+    left: blade.leftGrind,
+    heel: blade.heelHeightMm,
+  }));
+  const single = grind.kind === "single-bevel";
+  const kinds = Object.keys(GRIND_WORDS) as Grind["kind"][];
+  return (
+    <Group title="Grind">
+      <ChoiceField
+        label={left ? "Right side" : "Kind"}
+        value={grind.kind}
+        choices={kinds.map((value) => ({ value, name: GRIND_WORDS[value] }))}
+        onChange={(kind) =>
+          edit("Change grind", (d) => {
+            d.blade.grind = newGrind(kind, grind, heel);
+          })
+        }
+      />
+      <GrindMeasures at="blade.grind" grind={grind} />
+      {single && (
+        <ChoiceField
+          label="Ground side"
+          value={grind.side}
+          choices={[
+            { value: "right", name: "Right" },
+            { value: "left", name: "Left" },
+          ]}
+          onChange={(side) =>
+            edit("Change ground side", (d) => {
+              if (d.blade.grind.kind === "single-bevel") d.blade.grind.side = side;
+            })
+          }
+        />
+      )}
+      {!single && (
+        <Tick
+          label="Left side ground differently"
+          checked={left !== null}
+          onChange={(on) =>
+            edit(on ? "Let the sides differ" : "Grind both sides alike", (d) => {
+              d.blade.leftGrind = on ? { ...grind } : null;
+            })
+          }
+        />
+      )}
+      {left && !single && (
+        <>
+          <ChoiceField
+            label="Left side"
+            value={left.kind}
+            choices={SIDE_GRINDS.map((value) => ({ value, name: GRIND_WORDS[value] }))}
+            onChange={(kind: SideGrind["kind"]) =>
+              edit("Change the left side's grind", (d) => {
+                d.blade.leftGrind = newSideGrind(kind, left, heel);
+              })
+            }
+          />
+          <GrindMeasures at="blade.leftGrind" grind={left} />
+        </>
+      )}
+      <ShareAt
+        at="blade.plunge.sweepDeg"
+        label="Plunge leans by"
+        unit="°"
+        help="0 is square to the blade; + leans to the tip on its way up."
+      />
+      <LengthAt
+        at="blade.plunge.radiusMm"
+        label="Plunge radius"
+        help="Of the belt's edge or the wheel; 0 is a sharp step."
+      />
+      <Sharpened />
+    </Group>
+  );
+}
+
+function GrindMeasures({ at, grind }: { at: "blade.grind" | "blade.leftGrind"; grind: Grind }) {
+  const along = "along" in grind && grind.along.length > 0;
+  return (
+    <>
+      {!along && <LengthAt at={`${at}.heightMm`} label="Height of the face" />}
+      <ShareAt at={`${at}.ridgeShare`} label="Ridge over the edge" help="As a share of the blade's height." />
+      <LengthAt at={`${at}.wheelRadiusMm`} label="Wheel radius" help="Half the contact wheel's diameter." />
+      <ShareAt at={`${at}.bulge`} label="Bulge" help="0 is flat; 100 runs into the flat without a corner." />
+      {"along" in grind && <HeightsAlong at={at} points={grind.along} />}
+    </>
+  );
+}
+
+/** Whether the edge is sharpened, and at what angle a side. */
+function Sharpened() {
+  const { edit } = useBench();
+  const sharpened = useDesign((d) => d.blade.sharpenedDeg !== null);
+  return (
+    <>
+      <LengthAt at="blade.edgeMm" label="Edge, before sharpening" />
+      <Tick
+        label="Sharpened"
+        checked={sharpened}
+        onChange={(on) =>
+          edit(on ? "Sharpen the edge" : "Leave the edge unsharpened", (d) => {
+            d.blade.sharpenedDeg = on ? 20 : null;
+          })
+        }
+      />
+      {sharpened && <ShareAt at="blade.sharpenedDeg" label="Angle a side" unit="°" />}
+    </>
+  );
+}

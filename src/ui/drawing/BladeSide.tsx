@@ -1,0 +1,124 @@
+import { useId } from "react";
+import type { Point } from "@/core/curve/bezier";
+import type { Design } from "@/core/design/schema";
+import { bladeEdges, bolsterCorners, notchRound, rampRise } from "@/core/layout/bladeParts";
+import { layoutOf } from "@/core/layout/layout";
+import { type DrawnLine, faceLines } from "@/core/solids/bladeRegion";
+import { color } from "../theme";
+import { disc } from "./FastenerFace";
+import { Filled } from "./Filled";
+import { chordPath, cubicPath, type Scale } from "./path";
+
+interface BladeSideProps {
+  readonly design: Design;
+  readonly scale: Scale;
+  readonly line: number;
+}
+
+/** A line of the left side that lies so near to one of the right is the same, mm. */
+const SAME_LINE_MM = 0.01;
+
+/** The blade from its right side: its outline with what is cut into it, and the lines that grinding leaves on its face. */
+export function BladeSide({ design, scale, line }: BladeSideProps) {
+  const id = useId();
+  const { blade } = design;
+  const layout = layoutOf(design);
+  const outline = cubicPath(layout.bladeOutline.cubics, scale);
+  const notches = blade.notches.map((n) => {
+    const { xMm, yMm, radiusMm } = notchRound(blade, n);
+    return { id: n.id, d: disc(scale, xMm, yMm, radiusMm) };
+  });
+  const right = faceLines(layout.blade, "right");
+  const left =
+    blade.leftGrind || blade.swedge || blade.fullers.length > 0 ? faceLines(layout.blade, "left") : [];
+  const hidden = left.filter((l) => !right.some((r) => alike(l, r)));
+  return (
+    <g>
+      {notches.length > 0 && (
+        <>
+          <mask id={`${id}-cut`} maskUnits="userSpaceOnUse" x="-4000" y="-4000" width="12000" height="12000">
+            <rect x="-4000" y="-4000" width="12000" height="12000" fill="white" />
+            {notches.map((n) => (
+              <path key={n.id} d={n.d} fill="black" />
+            ))}
+          </mask>
+          <clipPath id={`${id}-blade`}>
+            <path d={outline} />
+          </clipPath>
+        </>
+      )}
+      <g mask={notches.length > 0 ? `url(#${id}-cut)` : undefined}>
+        <Filled d={outline} material={blade.steel} line={line} />
+        {blade.ramp && <Filled d={chordPath(rampLoop(design), scale)} material={blade.steel} line={line} />}
+        {hidden.map((l, i) => (
+          <path
+            // biome-ignore lint/suspicious/noArrayIndexKey: several lines of one kind
+            key={`left-${l.of}-${i}`}
+            d={chordPath(l.points, scale, false)}
+            fill="none"
+            stroke={color("ink")}
+            strokeWidth={line * 0.6}
+            strokeDasharray="4 3"
+          />
+        ))}
+        {right.map((l, i) => (
+          <path
+            // biome-ignore lint/suspicious/noArrayIndexKey: several lines of one kind
+            key={`${l.of}-${i}`}
+            d={chordPath(l.points, scale, false)}
+            fill="none"
+            stroke={color("ink")}
+            strokeWidth={line * 0.6}
+            data-line={l.of}
+          />
+        ))}
+      </g>
+      {notches.map((n) => (
+        <path
+          key={n.id}
+          d={n.d}
+          clipPath={`url(#${id}-blade)`}
+          fill="none"
+          stroke={color("ink")}
+          strokeWidth={line}
+        />
+      ))}
+      {blade.bolster && (
+        <Filled
+          opaque
+          d={chordPath(bolsterCorners(blade, blade.bolster), scale)}
+          material={blade.steel}
+          line={line}
+        />
+      )}
+    </g>
+  );
+}
+
+function alike(a: DrawnLine, b: DrawnLine): boolean {
+  return (
+    a.of === b.of &&
+    a.points.length === b.points.length &&
+    a.points.every((p, i) => Math.abs(p.y - b.points[i].y) + Math.abs(p.x - b.points[i].x) < SAME_LINE_MM)
+  );
+}
+
+/** Stations that a thumb ramp is drawn by. */
+const RAMP_STEPS = 24;
+
+function rampLoop({ blade }: Design): Point[] {
+  const { ramp } = blade;
+  if (!ramp) return [];
+  const crest = ramp.fromMm + ramp.lengthMm;
+  const end = Math.min(crest + ramp.riseMm, blade.lengthMm);
+  const xs = Array.from(
+    { length: RAMP_STEPS + 1 },
+    (_, i) => ramp.fromMm + ((end - ramp.fromMm) * i) / RAMP_STEPS,
+  );
+  const at = (x: number) => bladeEdges(blade, x)[1];
+  const top = [...xs, crest]
+    .filter((x) => x <= end)
+    .sort((a, b) => a - b)
+    .map((x) => ({ x, y: at(x) + rampRise(ramp, x) }));
+  return [...top, ...[...xs].reverse().map((x) => ({ x, y: at(x) }))];
+}
