@@ -1,4 +1,4 @@
-import { asPoints } from "../layout/bladeLengths";
+import { asPoints, settledBlade } from "../layout/bladeLengths";
 import { newDesign } from "./create";
 import type { Blade, Fuller } from "./schema";
 
@@ -29,7 +29,7 @@ export const BOLSTER = {
 };
 
 /** Blades of every new kind that can be built. */
-export const SOUND_BLADES: Readonly<Record<string, Partial<Blade>>> = {
+const BLADES: Readonly<Record<string, Partial<Blade>>> = {
   "blade: outline of its own": asPoints(sound.blade),
   "blade: swept back and upswept": {
     ...asPoints(sound.blade),
@@ -121,3 +121,8 @@ function dagger(grind: Blade["grind"]): Partial<Blade> {
     grind,
   };
 }
+
+/** The same, their measures in step with their outlines. */
+export const SOUND_BLADES: Readonly<Record<string, Partial<Blade>>> = Object.fromEntries(
+  Object.entries(BLADES).map(([name, change]) => [name, settledBlade({ ...sound.blade, ...change })]),
+);

@@ -6,6 +6,7 @@ import { polyline } from "../curve/crossing";
 import type { Design, Piece, PieceRole, StockPiece } from "../design/schema";
 import { bareBladeOf } from "../design/starts";
 import { kindOf } from "../fasteners/registry";
+import { bladeReaches } from "../layout/bladeParts";
 import { pieceNaming, plateNaming } from "../layout/itemNames";
 import { layoutOf } from "../layout/layout";
 import { jointTilt } from "../layout/pieces";
@@ -90,17 +91,13 @@ function bladeSize(design: Design): Size {
     tang.kind === "full"
       ? [taper?.frontMm ?? 0, taper?.buttMm ?? 0]
       : [tang.frontThicknessMm, tang.endThicknessMm];
+  const contours = [bladeOutline, tang.kind === "full" ? outline : barOutline].flatMap((c) => c ?? []);
+  const ys = [...contours.flatMap((c) => polyline(c.cubics, 24).map((p) => p.y)), ...bladeReaches(blade)];
   return {
-    lengthMm: blade.lengthMm - Math.min(0, ...ends),
-    heightMm: heightOf([bladeOutline, tang.kind === "full" ? outline : barOutline].flatMap((c) => c ?? [])),
-    thicknessMm: Math.max(blade.spineMm, ...thick),
+    lengthMm: bladeOutline.xRange[1] - Math.min(0, ...ends),
+    heightMm: Math.max(...ys) - Math.min(...ys),
+    thicknessMm: Math.max(blade.spineMm, blade.bolster?.widthMm ?? 0, ...thick),
   };
-}
-
-/** From the lowest to the highest point of several outlines. */
-function heightOf(contours: readonly Contour[]): number {
-  const ys = contours.flatMap((c) => polyline(c.cubics, 24).map((p) => p.y));
-  return Math.max(...ys) - Math.min(...ys);
 }
 
 /**

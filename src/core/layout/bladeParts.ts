@@ -93,6 +93,15 @@ export function bolsterRegion(blade: DrawnBlade, bolster: IntegralBolster): Regi
   return evenLoft(outline, half, sectionOf(bolster.roundness), undefined, ["integral-bolster", bolster]);
 }
 
+/** Heights that a thumb ramp and an integral bolster reach, over and under the outline; none of a blade without them. */
+export function bladeReaches(blade: DrawnBlade): number[] {
+  const { ramp, bolster } = blade;
+  return [
+    ...(ramp ? [bladeEdges(blade, ramp.fromMm + ramp.lengthMm)[1] + ramp.riseMm] : []),
+    ...(bolster ? [bolster.aboveMm, -bolster.belowMm] : []),
+  ];
+}
+
 /** What belongs to the blade beside its own outline, in the blade's steel. */
 export function bladeAdditions(blade: DrawnBlade): Region[] {
   return [

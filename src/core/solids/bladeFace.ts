@@ -95,12 +95,14 @@ function withSwedge(blade: GroundBlade, face: BladeFace, { x, edgeY, spineY }: F
   const foot = spineY - high;
   const [top, bottom] = [swedge.leavesMm / 2, face.half(foot)];
   if (!(bottom > top)) return face;
+  const plane = (y: number) => top + ((bottom - top) * (spineY - y)) / high;
   return {
-    half: (y) => {
-      const base = face.half(y);
-      return y > foot ? Math.min(base, top + ((bottom - top) * (spineY - y)) / high) : base;
-    },
-    marks: [...face.marks, { of: "swedge", y: foot }],
+    half: (y) => (y > foot ? Math.min(face.half(y), plane(y)) : face.half(y)),
+    // What the plane has cut away is no corner any more.
+    marks: [
+      ...face.marks.filter((m) => m.y <= foot || plane(m.y) > face.half(m.y)),
+      { of: "swedge", y: foot },
+    ],
   };
 }
 

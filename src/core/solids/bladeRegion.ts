@@ -131,8 +131,16 @@ function swedgeStations(blade: GroundBlade, swedge: SwedgeCut, heightAt: (x: num
     const foot = faces.spineY - swedgeHeight(swedge, blade, x, faces.spineY - faces.edgeY);
     return faces[side].half(foot) - swedge.leavesMm / 2;
   };
+  const meetsFace = (side: BladeSide) => (x: number) => {
+    const faces = bladeFacesAt(plain, x);
+    const mark = faces?.[side].marks.find((m) => m.of === "face");
+    if (!faces || !mark) return -1;
+    return mark.y - faces.spineY + swedgeHeight(swedge, blade, x, faces.spineY - faces.edgeY);
+  };
   return [
     from,
+    ...signChanges(meetsFace("right"), ...ends, 32),
+    ...(alike(blade) ? [] : signChanges(meetsFace("left"), ...ends, 32)),
     from + swedge.runOutMm,
     ...signChanges(held, ...ends, 32),
     ...signChanges(takes("right"), ...ends, 32),

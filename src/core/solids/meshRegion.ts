@@ -49,16 +49,17 @@ export function meshRegion(region: Region, fineness: MeshFineness): TriangleMesh
     else if (
       region.kind === "blade" &&
       run.length > 1 &&
-      steps(region, panels[p - 1][panels[p - 1].length - 1], xs[0])
+      (steps(region, panels[p - 1][panels[p - 1].length - 1], xs[0]) ||
+        creasesAt(region, panels[p - 1]) !== creasesAt(region, xs))
     ) {
-      // Rows of one tube would fold over each other on the face of the step.
+      // Rows of one tube would fold over each other on the face of the step, or run from one crease to another.
       close();
       parted = true;
     }
     for (let k = 0; k < stretches[p]; k++) {
       for (const x of xs) {
         const slice = region.sliceAt(x);
-        const ring = slice && ringOf(slice, x, flat ? 2 : rows, k);
+        const ring = slice && ringOf(slice, x, flat ? 2 : rows, k, region.kind);
         if (ring) run.push(ring);
       }
       if (stretches[p] !== 1) close();
@@ -72,6 +73,11 @@ export function meshRegion(region: Region, fineness: MeshFineness): TriangleMesh
 function stretchesAt(region: Region, x: number): number {
   const slice = region.sliceAt(x);
   return slice === null ? 0 : slice.ys === null ? 1 : slice.ys.length / 2;
+}
+
+/** How many creases a panel's section has in its middle. */
+function creasesAt(region: Region, xs: readonly number[]): number {
+  return region.sliceAt(xs[xs.length >> 1])?.creases.length ?? 0;
 }
 
 /** Whether a blade steps from one station to another close by, at its plunge or its heel. */
@@ -135,13 +141,20 @@ function panelsOf(region: Region, fineness: number): number[][] {
 }
 
 /** The border of one stretch of the section at x: lower faces from −y to +y, then upper faces back. */
-function ringOf(slice: Slice, x: number, rows: number, stretch: number): number[] | null {
+function ringOf(
+  slice: Slice,
+  x: number,
+  rows: number,
+  stretch: number,
+  kind: Region["kind"],
+): number[] | null {
   const ys = slice.ys;
   const [y0, y1] = ys ? [ys[2 * stretch] ?? 0, ys[2 * stretch + 1] ?? 0] : [-FAR_MM, FAR_MM];
   if (!(y1 > y0)) return null;
   const ring: number[] = [];
   const bounded = (z: number) => clamp(z, -FAR_MM, FAR_MM);
-  const at = rowsOf(slice, y0, y1, rows);
+  const shared = kind === "blade" && slice.creases.length > 1 && slice.creases.length < rows;
+  const at = shared ? rowsBetween(slice.creases, y0, y1, rows) : rowsOf(slice, y0, y1, rows);
   for (const y of at) ring.push(x, y, bounded(slice.low(y)));
   for (const y of at.reverse()) ring.push(x, y, bounded(slice.high(y)));
   return ring;
@@ -163,6 +176,27 @@ function rowsOf(slice: Slice, y0: number, y1: number, rows: number): number[] {
     }
   }
   if (crease.length > 1) for (const y of crease) snap(ys, y);
+  return ys;
+}
+
+/** Creases nearer than this stand on either side of a step, mm. */
+const STEP_APART_MM = 1e-5;
+
+/** Rows of a blade's section, shared out evenly between its creases: as many of them at every station. */
+function rowsBetween(creases: readonly number[], y0: number, y1: number, rows: number): number[] {
+  const inset = (y1 - y0) * ROUNDING;
+  const inner = [...creases].sort((a, b) => a - b).filter((y) => y > y0 + 2 * inset && y < y1 - 2 * inset);
+  const ends = [y0 + inset, ...inner, y1 - inset].filter((y, i, all) => i === 0 || y > all[i - 1]);
+  const wide = ends.slice(1).filter((y, i) => y - ends[i] > STEP_APART_MM).length;
+  const narrow = ends.length - 1 - wide;
+  const each = Math.floor((rows - narrow) / wide);
+  let spare = rows - narrow - each * wide;
+  const ys = [ends[0]];
+  for (let k = 0; k + 1 < ends.length; k++) {
+    const [a, b] = [ends[k], ends[k + 1]];
+    const n = b - a > STEP_APART_MM ? each + (spare-- > 0 ? 1 : 0) : 1;
+    for (let i = 1; i <= n; i++) ys.push(a + ((b - a) * (1 - Math.cos((Math.PI * i) / n))) / 2);
+  }
   return ys;
 }
 

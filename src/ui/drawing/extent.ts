@@ -1,7 +1,7 @@
 import { cubicY } from "@/core/curve/bezier";
 import type { Design } from "@/core/design/schema";
 import { fittingsOn } from "@/core/guardFittings/registry";
-import { bladeEdges } from "@/core/layout/bladeParts";
+import { bladeReaches } from "@/core/layout/bladeParts";
 import { layoutOf } from "@/core/layout/layout";
 import { endKindOf } from "@/core/tangEnds/registry";
 import { drawnExtras } from "@/core/views/extras";
@@ -20,9 +20,7 @@ export function knifeExtent(design: Design): Extent {
   const ys = [...blade.cubics, ...handle.cubics, ...(guard?.cubics ?? [])].flatMap((c) =>
     [0, 0.25, 0.5, 0.75, 1].map((t) => cubicY(c, t)),
   );
-  const { bolster, ramp } = design.blade;
-  if (bolster) ys.push(bolster.aboveMm, -bolster.belowMm);
-  if (ramp) ys.push(bladeEdges(design.blade, ramp.fromMm + ramp.lengthMm)[1] + ramp.riseMm);
+  ys.push(...bladeReaches(design.blade));
   const extras = hasExtras(design) ? drawnExtras(design).flatMap((s) => s.loops.flat()) : [];
   const xs = extras.map((p) => p.x);
   const more = extras.map((p) => p.y);
