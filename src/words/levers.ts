@@ -23,6 +23,7 @@ const LEVER_WORDS: Readonly<Record<string, string>> = {
   "distal-taper": "Spine at the tip",
   "blade-length": "Blade's length",
   "grind-height": "Height of the ground face",
+  "fuller-depth": "Depth of the fullers",
   "tang-length": "Tang's length",
   "guard-thickness": "Guard's thickness",
   "guard-width": "Guard's width",

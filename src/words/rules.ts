@@ -251,6 +251,25 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
     why: "A round handle turns in the hand, and hides where the edge is.",
     fix: "Make it taller or thinner here.",
   },
+  "fuller-web": {
+    name: "Web between two fullers",
+    says: (f, mm) => `Only ${mm(f.measured)} is left between two fullers here; ${mm(f.limit)} is wanted.`,
+    why: "A narrow web is ground away while the grooves are polished.",
+    fix: "Move one of them, or make it narrower.",
+  },
+  "fuller-floor": {
+    name: "Steel left in a fuller",
+    says: (f, mm) =>
+      `The fuller leaves the blade ${mm(f.measured)} thick here; at least ${mm(f.limit)} is wanted.`,
+    why: "The floor of a groove is thinned again while it is polished, and cracks there in hardening.",
+    fix: "Make it shallower, or the spine thicker.",
+  },
+  "step-at-joint": {
+    name: "Step from spine to handle",
+    says: (f, mm) => `Spine and handle meet in a step of ${mm(f.measured)}; over ${mm(f.limit)} is felt.`,
+    why: "A thumb that slides forward catches on it, and the eye sees it.",
+    fix: "Let the handle's front follow the spine.",
+  },
   "bevel-lost": {
     name: "Front bevel left",
     says: (f, mm) => `The front bevel is ${mm(f.measured)} long after contouring; ${mm(f.limit)} is wanted.`,

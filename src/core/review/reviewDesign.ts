@@ -1,6 +1,7 @@
 import type { Design } from "../design/schema";
 import { lazily } from "../layout/remembered";
 import { Trials } from "./offers";
+import { BLADE_RULES } from "./rules/bladeRules";
 import { BOLT_RULES } from "./rules/boltRules";
 import { type Rule, ruleContext } from "./rules/context";
 import { GUARD_RULES } from "./rules/guardRules";
@@ -17,6 +18,7 @@ export const RULES: readonly Rule[] = [
   ...PIN_RULES,
   ...PEEN_RULES,
   ...GUARD_RULES,
+  ...BLADE_RULES,
   ...BOLT_RULES,
   ...HANDLE_RULES,
   ...TARGET_RULES,

@@ -1,3 +1,4 @@
+import { FULLER } from "../design/blades.fixtures";
 import { newPiece, withEnd, withTang } from "../design/constructions";
 import { newDesign } from "../design/create";
 import { newGuard } from "../design/guards";
@@ -186,6 +187,18 @@ export const TRIPS: Record<TradeRule, Design> = {
     { ...sound, handle: { ...scales, outline: scales.outline.filter((n) => n.role !== "groove") } },
     { hand: { breadthMm: 85, thrust: true } },
   ),
+  "fuller-web": {
+    ...drawn,
+    blade: {
+      ...drawn.blade,
+      fullers: [
+        { ...FULLER, radiusMm: 2, downMm: 4 },
+        { ...FULLER, id: "f-2", radiusMm: 2, downMm: 8 },
+      ],
+    },
+  },
+  "fuller-floor": { ...drawn, blade: { ...drawn.blade, fullers: [{ ...FULLER, depthMm: 1.4 }] } },
+  "step-at-joint": { ...sound, blade: { ...sound.blade, spineOverAxisMm: 12 } },
   "round-handle": { ...sound, handle: { ...scales, plan: scales.plan.map((p) => ({ ...p, halfMm: 11.5 })) } },
   "bevel-lost": { ...sound, handle: { ...scales, frontBevel: { lengthMm: 0.5, angleDeg: 45 } } },
   "glue-sets-too-soon": fitted(sound, { glue: { ...sound.fitUp.glue, potLifeMin: 5 } }),

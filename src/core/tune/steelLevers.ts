@@ -1,5 +1,5 @@
 import { handleReach, newRecess } from "../design/constructions";
-import type { Design } from "../design/schema";
+import type { Design, Grind, SideGrind } from "../design/schema";
 import { openSpot } from "../fit/openSpot";
 import { withBladeLength, withHeelHeight } from "../layout/bladeLengths";
 import { type Lever, lengthLever, rounded } from "./lever";
@@ -77,21 +77,51 @@ function bladeLevers({ blade }: Design): SteelLever[] {
       ),
     },
   ];
-  if ("heightMm" in grind)
+  if ("heightMm" in grind) {
+    const highest = highestFace(grind);
     levers.push({
       off: "up",
       lever: lengthLever(
         "grind-height",
         1,
-        [-0.5 * grind.heightMm, blade.heelHeightMm - grind.heightMm],
+        [-0.5 * highest, blade.heelHeightMm - highest],
         "metal",
         (d, by) =>
-          "heightMm" in d.blade.grind
-            ? change(d, { grind: { ...d.blade.grind, heightMm: rounded(d.blade.grind.heightMm + by) } })
-            : null,
+          change(d, {
+            grind: raised(d.blade.grind, by),
+            leftGrind: d.blade.leftGrind && raised(d.blade.leftGrind, by),
+          }),
+      ),
+    });
+  }
+  const deepest = Math.max(0, ...blade.fullers.map((f) => f.depthMm));
+  if (deepest > 0)
+    levers.push({
+      off: "up",
+      lever: lengthLever(
+        "fuller-depth",
+        0.2,
+        [-0.9 * deepest, Math.max(0.1, blade.spineMm / 2 - 0.5 - deepest)],
+        "metal",
+        (d, by) =>
+          change(d, {
+            fullers: d.blade.fullers.map((f) => ({ ...f, depthMm: Math.max(0.05, rounded(f.depthMm + by)) })),
+          }),
       ),
     });
   return levers;
+}
+
+/** The highest that a face reaches. */
+function highestFace({ heightMm, along }: Extract<Grind, { along: unknown }>): number {
+  return along.length > 0 ? Math.max(...along.map((p) => p.heightMm)) : heightMm;
+}
+
+/** A grind whose face is higher by so much all along; one without a height of its own as it was. */
+function raised<G extends Grind | SideGrind>(grind: G, by: number): G {
+  if (!("heightMm" in grind)) return grind;
+  const along = grind.along.map((p) => ({ ...p, heightMm: rounded(p.heightMm + by) }));
+  return { ...grind, heightMm: rounded(grind.heightMm + by), along };
 }
 
 /** Places for holes that lighten: clear of edges and each other, behind the front fifth. */

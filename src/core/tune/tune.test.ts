@@ -52,6 +52,10 @@ describe("levers", () => {
     ["ball pommel", "pommel-size tang-length"],
     ["faceted pommel", "pommel-size pommel-length"],
     ["framed tang", "tang-length handle-length"],
+    ["blade: two fullers a side", "fuller-depth grind-height"],
+    ["blade: face by points", "grind-height"],
+    ["blade: sides that differ", "grind-height heel blade-length"],
+    ["blade: dagger with a fuller", "fuller-depth heel blade-length distal-taper"],
   ])("of %s: %s each move weight or balance, there and back", (name, ids) => {
     const own: Readonly<Record<string, Design>> = { sound, guarded };
     const design = own[name] ?? CONSTRUCTIONS[name];

@@ -7,6 +7,7 @@ import {
   handleLength,
   withHandleLength,
 } from "@/core/layout/handleLengths";
+import { SAME_PLACE_MM } from "@/core/tolerances";
 import { NODE_WORDS } from "@/words/nodes";
 import { LengthField } from "../../fields/LengthField";
 import { useBench, useDesign, useSelected } from "../BenchContext";
@@ -34,6 +35,7 @@ export function HandleStep() {
         {HANDLE_LENGTHS.map((which) => (
           <HandleLengthField key={which} which={which} />
         ))}
+        <FollowSpine />
         <PointTools />
       </Group>
       <OutlineForms />
@@ -61,6 +63,27 @@ function HandleLengthField({ which }: { which: HandleLength }) {
         })
       }
     />
+  );
+}
+
+/** Lets the handle's front meet the blade's spine without a step. */
+function FollowSpine() {
+  const { edit } = useBench();
+  const step = useDesign((d) => d.handle.outline[0].yMm - d.blade.spineOverAxisMm);
+  if (Math.abs(step) < SAME_PLACE_MM) return null;
+  return (
+    <Button
+      size="xs"
+      variant="outline"
+      alignSelf="start"
+      onClick={() =>
+        edit("Let the handle follow the spine", (d) => {
+          d.handle.outline[0].yMm = d.blade.spineOverAxisMm;
+        })
+      }
+    >
+      Follow the spine at the joint
+    </Button>
   );
 }
 
