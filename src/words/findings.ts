@@ -37,6 +37,13 @@ const bothOf = ({ items }: Finding) =>
 
 const WORDS: Record<FaultRule, (f: Finding, mm: Say, grams: Say) => string> = {
   ...BLADE_FAULT_WORDS,
+  "bare-needs-full-tang": () =>
+    "Nothing is on the tang, but the tang is not a full one. Choose a full tang, or another handle.",
+  "wrap-off-handle": () =>
+    "The wrap does not lie on the handle: it must begin behind its front, and end before its butt, behind where it begins.",
+  "wrap-too-close": (f, mm) =>
+    `The turns of the wrap (${mm(f.measured)} apart) lie closer than it is wide (${mm(f.limit)}).`,
+  "groove-off-handle": () => "A groove stands beside the handle. Move it onto it, or remove it.",
   "unknown-material": (f) => `No material is called "${f.subject}". Choose another.`,
   "outline-crosses-itself": () => "The handle's outline crosses itself here. Pull its points apart.",
   "outline-ahead-of-front": (f, mm) =>

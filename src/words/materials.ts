@@ -7,6 +7,7 @@ export const MATERIAL_CLASS_WORDS: Record<MaterialClass, string> = {
   "stabilised-wood": "Stabilised wood",
   laminate: "Laminate",
   "horn-bone": "Horn, bone, antler",
+  cord: "Cord",
   leather: "Leather",
   plastic: "Plastic",
   adhesive: "Adhesive",

@@ -28,6 +28,8 @@ const END_COMPONENT_WORDS: Record<EndComponent, string> = {
 const PLAIN_WORDS = {
   blade: "Blade",
   "blade-notch": "Notch in the edge",
+  groove: "Groove across the handle",
+  wrap: "Wrap",
   tang: "Tang",
   "tang-hole": "Tang hole fill",
   frame: "Frame",

@@ -1,3 +1,4 @@
+import { ringsOf } from "../design/handleParts";
 import type { Design } from "../design/schema";
 import { whole } from "../fasteners/kind";
 import { bladeAdditions, notchRegions } from "../layout/bladeParts";
@@ -5,6 +6,7 @@ import { remembered } from "../layout/remembered";
 import { bladeRegion } from "../solids/bladeRegion";
 import { AssemblyBuilder } from "./builder";
 import { addFastener } from "./fasteners";
+import { addGrooves, addWrap } from "./grips";
 import { addFittings, addGuard, plateStretches } from "./guards";
 import { addPieces } from "./pieces";
 import { addRingBores, addRings } from "./rings";
@@ -26,8 +28,9 @@ export const assemble = remembered((design: Design): Assembly => {
   }));
   const housings = [[body], ...shaped.flatMap((s) => s.stretches)];
   const plates = guard ? plateStretches(b, guard) : [];
-  const rings = handle.kind === "stack" ? handle.rings : [];
+  const rings = ringsOf(handle);
 
+  addGrooves(b, handle, body);
   addRingBores(b, rings);
   if (guard) addFittings(b, guard, plates, "first");
   for (const f of design.fasteners) addFastener(b, f, body);
@@ -44,8 +47,9 @@ export const assemble = remembered((design: Design): Assembly => {
   if (guard) addGuard(b, guard, plates);
   addTangHole(b, housings, body);
   if (handle.kind === "scales") addScales(b, handle, body);
-  else addPieces(b, handle, body, shaped);
+  else if (handle.kind === "stack") addPieces(b, handle, body, shaped);
   addRings(b, rings);
+  addWrap(b, handle);
   if (guard) addFittings(b, guard, plates, "last");
   return b.done();
 });

@@ -11,8 +11,8 @@ export type Side = "right" | "left";
  * side, and what its maker calls it. What it is called otherwise is the interface's.
  */
 export type PartKey =
-  | { readonly kind: "blade" | "tang" | "tang-hole" | "frame" | "recess" | "guard-slot" }
-  | { readonly kind: "blade-notch"; readonly id: string }
+  | { readonly kind: "blade" | "tang" | "wrap" | "tang-hole" | "frame" | "recess" | "guard-slot" }
+  | { readonly kind: "blade-notch" | "groove"; readonly id: string }
   | { readonly kind: "tang-rest"; readonly sort: "filler" | "weld" }
   | { readonly kind: "tang-end"; readonly component: EndComponent }
   | (Naming & { readonly kind: "hole"; readonly sort: TangHole["purpose"]; readonly id: string })
@@ -55,6 +55,7 @@ export function pairId(key: PairKey): string {
     case "fastener":
       return join(key.kind, key.id, key.component);
     case "blade-notch":
+    case "groove":
     case "divider":
     case "hole":
     case "slot":

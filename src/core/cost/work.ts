@@ -1,3 +1,4 @@
+import { piecesOf, ringsOf } from "../design/handleParts";
 import type { Design } from "../design/schema";
 import { isBought } from "../fasteners/registry";
 import { fittingsOn } from "../guardFittings/registry";
@@ -84,13 +85,14 @@ function proposed(design: Design): Partial<Record<WorkTask, number>> {
       joints: 25 * handle.joints.length,
     };
   }
-  const ends = handle.pieces.filter((p) => p.role === "pommel" || p.role === "butt-plate").length;
+  const pieces = piecesOf(handle);
+  const ends = pieces.filter((p) => p.role === "pommel" || p.role === "butt-plate").length;
   return {
     ...common,
     ...ofTang,
-    pieces: 8 * (handle.pieces.length - ends),
+    pieces: 8 * (pieces.length - ends),
     pommel: 45 * ends,
-    rings: 40 * handle.rings.length,
+    rings: 40 * ringsOf(handle).length,
   };
 }
 

@@ -10,6 +10,7 @@ import {
   newRecess,
   newShape,
   newShort,
+  withBareTang,
   withEnd,
   withMetalGrip,
   withTang,
@@ -25,6 +26,7 @@ import type {
   PieceShape,
   ScalesHandle,
   StackHandle,
+  Wrap,
 } from "./schema";
 
 const sound = newDesign("Sedge");
@@ -79,6 +81,23 @@ function endedIn(shape: PieceShape, lengthMm: number): Design {
       { ...newPiece("p-2", "pommel", "brass-360", lengthMm), shape },
     ],
   });
+}
+
+const bare: Design = { ...withBareTang(sound, true), fasteners: [] };
+
+function wrapped(of: Design, change: Partial<Wrap>): Design {
+  const wrap: Wrap = {
+    kind: "cord",
+    material: "cord-nylon-flat",
+    widthMm: 4,
+    thicknessMm: 1.6,
+    pitchMm: 4,
+    pattern: "single",
+    fromMm: -6,
+    toMm: -98,
+    ...change,
+  };
+  return { ...of, handle: { ...of.handle, wrap } };
 }
 
 const round = { frontCornerMm: 2, endCornerMm: 2, shoulderRadiusMm: 1.5 };
@@ -226,6 +245,29 @@ export const CONSTRUCTIONS: Readonly<Record<string, Design>> = {
   ),
   "domed guard": guarded(hidden, { domeMm: 3 }),
   "guard with a collar": guarded(sound, { collar: { lengthMm: 8, wallMm: 1.5, material: "brass-260" } }),
+  "bare tang": bare,
+  "bare tang in cord": wrapped(bare, {}),
+  "bare, tapered tang in crossed lace": wrapped(
+    { ...bare, tang: { ...bare.tang, taper: { frontMm: 4, buttMm: 2.5 } } as Design["tang"] },
+    { kind: "strip", material: "lace-leather", widthMm: 5, pitchMm: 12, pattern: "crossed" },
+  ),
+  "scales in cord": wrapped({ ...sound, fasteners: [] }, { fromMm: -30, toMm: -80, pitchMm: 6 }),
+  "stick tang in a leather strip": wrapped(stack({}), {
+    kind: "strip",
+    material: "leather-veg",
+    widthMm: 12,
+    pitchMm: 14,
+  }),
+  "side grooves": {
+    ...sound,
+    handle: {
+      ...sound.handle,
+      grooves: [
+        { id: "g-1", xMm: -40, diameterMm: 10, depthMm: 1.2, sides: "both" as const },
+        { id: "g-2", xMm: -52, diameterMm: 6, depthMm: 1.5, sides: "right" as const },
+      ],
+    },
+  },
   "printed guard": guarded(hidden, {
     plates: [{ material: "pla", thicknessMm: 8, printed: { infillShare: 0.2, wallMm: 1.2 } }],
     roundness: 1,

@@ -7,11 +7,13 @@ import { plainFullTang, round } from "./create";
 import type {
   Bar,
   BarEnd,
+  BareHandle,
   BlockHole,
   Bolster,
   Design,
   Fastener,
   FullTang,
+  Handle,
   HiddenTang,
   Piece,
   PieceRole,
@@ -19,6 +21,8 @@ import type {
   ScaleJoint,
   StackHandle,
 } from "./schema";
+
+type HandleForm = Omit<BareHandle, "kind">;
 
 /** How far behind the datum the handle's outline reaches. */
 export function handleReach(design: Design): number {
@@ -29,6 +33,7 @@ export function handleReach(design: Design): number {
 export function mainMaterial(design: Design): string {
   const { handle } = design;
   if (handle.kind === "scales") return handle.right.material;
+  if (handle.kind === "bare") return "walnut-black";
   return (handle.pieces.find((p) => p.role === "block") ?? handle.pieces[0]).material;
 }
 
@@ -90,21 +95,28 @@ export function withTang(design: Design, kind: Design["tang"]["kind"]): Design {
 
 function asStack(design: Design): StackHandle {
   if (design.handle.kind === "stack") return design.handle;
-  const { outline, plan, facets, waist } = design.handle;
   const pieces = [newPiece("piece-1", "block", mainMaterial(design), 100)];
-  return { kind: "stack", outline, plan, facets, waist, pieces, rings: [] };
+  return { kind: "stack", ...formOf(design.handle), pieces, rings: [] };
+}
+
+/** What every kind of handle has. */
+function formOf({ outline, plan, facets, waist, symmetric, wrap, grooves }: Handle): HandleForm {
+  return { outline, plan, facets, waist, symmetric, wrap, grooves };
+}
+
+/** The knife with a full tang that has nothing on it, or with scales on it again. */
+export function withBareTang(design: Design, bare: boolean): Design {
+  const full = withTang(design, "full");
+  if (bare) return { ...full, handle: { kind: "bare", ...formOf(full.handle) } };
+  return { ...full, handle: asScales(full) };
 }
 
 function asScales(design: Design): Design["handle"] {
   if (design.handle.kind === "scales") return design.handle;
-  const { outline, plan, facets, waist } = design.handle;
   const scale = { material: mainMaterial(design), thicknessMm: 9.5 };
   return {
     kind: "scales",
-    outline,
-    plan,
-    facets,
-    waist,
+    ...formOf(design.handle),
     right: scale,
     left: scale,
     liners: [],

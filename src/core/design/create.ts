@@ -1,6 +1,7 @@
 import { roundTo } from "../number";
 import { plainBladeForm } from "./bladeForm";
 import { plainFitUp } from "./fitUp";
+import { plainHandleForm } from "./handleParts";
 import { plainJob } from "./job";
 import type { Blade, Design, FullTang, NodeRole, OutlineNode, PlanNode, TipStyle } from "./schema";
 import { plainUse } from "./uses";
@@ -116,6 +117,7 @@ export function newDesign(name: string): Design {
       plan: planFrom(112, [8.5, 8.8, 10.5, 9.5]),
       facets: null,
       waist: null,
+      ...plainHandleForm(),
       right: { material: "walnut-black", thicknessMm: 9.5 },
       left: { material: "walnut-black", thicknessMm: 9.5 },
       liners: [],

@@ -1,4 +1,5 @@
 import { materialById } from "../stock/materials";
+import { piecesOf } from "./handleParts";
 import type { Design, Piece, PieceRole } from "./schema";
 
 /** Where a knife has a material that can be changed by itself. */
@@ -37,7 +38,7 @@ export function materialAt(design: Design, place: MaterialPlace): string | null 
     const { front, rear } = handle.bolsters;
     return place === "bolsters" ? (front?.right ?? rear?.right ?? null) : null;
   }
-  return handle.pieces.find((p) => ROLES[place]?.includes(p.role))?.material ?? null;
+  return piecesOf(handle).find((p) => ROLES[place]?.includes(p.role))?.material ?? null;
 }
 
 /** Only the class that a material was pressed as stays pressed: leather does, the wood that takes its place does not. */
@@ -57,6 +58,7 @@ export function withMaterial(design: Design, place: MaterialPlace, material: str
     return { ...design, guard: { ...guard, plates: guard.plates.map((p) => ({ ...p, material })) } };
   if (place === "pins")
     return { ...design, fasteners: fasteners.map((f) => (f.kind === "pin" ? { ...f, material } : f)) };
+  if (handle.kind === "bare") return design;
   if (handle.kind === "stack") {
     const roles = ROLES[place] ?? [];
     const pieces = handle.pieces.map((p) => (roles.includes(p.role) ? remade(p, material) : p));

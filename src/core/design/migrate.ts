@@ -2,6 +2,7 @@ import { isRecord } from "../isRecord";
 import { usualPitchMm } from "../units/screws";
 import { plainBladeForm } from "./bladeForm";
 import { plainFitUp } from "./fitUp";
+import { plainHandleForm } from "./handleParts";
 import { plainJob } from "./job";
 import { plainUse } from "./uses";
 import { DESIGN_VERSION } from "./version";
@@ -135,17 +136,26 @@ function toVersion7(record: Loose): Loose {
 
 /** The blade as it is drawn, and as it was when it was weighed, has nothing yet of what version 8 brings. */
 function toVersion8(record: Loose): Loose {
-  const { blade } = record;
+  const { blade, handle } = record;
   if (!isRecord(blade)) return record;
   const { measured } = blade;
-  return { ...record, blade: { ...bladeToVersion8(blade), measured: measuredToVersion8(measured) } };
+  return {
+    ...record,
+    blade: { ...bladeToVersion8(blade), measured: measuredToVersion8(measured) },
+    handle: handleToVersion8(handle),
+  };
+}
+
+function handleToVersion8(handle: unknown): unknown {
+  return isRecord(handle) ? { ...handle, ...plainHandleForm() } : handle;
 }
 
 function measuredToVersion8(measured: unknown): unknown {
   if (!isRecord(measured) || !isRecord(measured.of)) return measured;
   const { asWeighed } = measured.of;
   if (!isRecord(asWeighed) || !isRecord(asWeighed.blade)) return measured;
-  const then = { ...asWeighed, blade: bladeToVersion8(asWeighed.blade) };
+  const handle = "handle" in asWeighed ? { handle: handleToVersion8(asWeighed.handle) } : {};
+  const then = { ...asWeighed, blade: bladeToVersion8(asWeighed.blade), ...handle };
   return { ...measured, of: { ...measured.of, asWeighed: then } };
 }
 

@@ -59,6 +59,7 @@ export type { DrillSet, FitUp, PinFit, StockPiece } from "./record/fitUp";
 export { DRILL_SETS, PIN_FITS } from "./record/fitUp";
 export type { Guard } from "./record/guard";
 export type {
+  BareHandle,
   Bolster,
   FacetCount,
   FingerRing,
@@ -70,7 +71,9 @@ export type {
   PlanNode,
   ScaleJoint,
   ScalesHandle,
+  SideGroove,
   StackHandle,
+  Wrap,
 } from "./record/handle";
 export { NODE_ROLES, PIECE_ROLES } from "./record/handle";
 export type { Job, KnifeState } from "./record/job";

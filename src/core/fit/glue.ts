@@ -1,6 +1,7 @@
 import { assemble } from "../assembly/assemble";
 import type { Assembly, Part } from "../assembly/types";
 import type { Contour } from "../curve/contour";
+import { piecesOf, ringsOf } from "../design/handleParts";
 import type { Design, Guard } from "../design/schema";
 import { kindOf } from "../fasteners/registry";
 import { fittingsOn } from "../guardFittings/registry";
@@ -141,7 +142,7 @@ function partsOf({ handle, guard, tang, fasteners }: Design): number {
           handle.joints.filter((j) => j.divider).length +
           (handle.bolsters.front ? 1 : 0) +
           (handle.bolsters.rear ? 1 : 0))
-      : handle.pieces.length + handle.rings.length;
+      : piecesOf(handle).length + ringsOf(handle).length;
   return fasteners.length + plates + inPlane + onSides;
 }
 

@@ -1,4 +1,5 @@
 import { cubicY } from "../curve/bezier";
+import { gripMaterials } from "../design/handleParts";
 import type { Design } from "../design/schema";
 import { layoutOf } from "../layout/layout";
 import { clamp } from "../number";
@@ -31,16 +32,12 @@ export interface PieceMovement {
 
 /** Movement across the height of each wood of the handle, over its tallest place. */
 export function movement(design: Design): PieceMovement[] {
-  const { handle, fitUp } = design;
+  const { fitUp } = design;
   const ys = layoutOf(design).outline.cubics.flatMap((c) => [0, 0.25, 0.5, 0.75, 1].map((t) => cubicY(c, t)));
   const acrossMm = Math.max(...ys) - Math.min(...ys);
   const { low, high } = fitUp.climate;
   const change = Math.abs(moistureContent(high / 100) - moistureContent(low / 100));
-  const woods =
-    handle.kind === "scales"
-      ? [handle.right.material, handle.left.material, ...handle.joints.flatMap((j) => [j.right, j.left])]
-      : handle.pieces.map((p) => p.material);
-  return [...new Set(woods)].flatMap((material): PieceMovement[] => {
+  return [...new Set(gripMaterials(design))].flatMap((material): PieceMovement[] => {
     const m = movementOf(material);
     if (!m) return [];
     return [

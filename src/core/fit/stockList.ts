@@ -243,7 +243,7 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
       const keyOf = (side: Side | "pair"): CutKey => ({ kind: "bolster", sort: end, side });
       putSides(keyOf, bolster, box, { right: widest, left: widest });
     }
-  } else {
+  } else if (handle.kind === "stack") {
     handle.pieces.forEach((p, i) => {
       const box = boxOf([{ kind: "piece", sort: p.role, id: p.id }]);
       if (!box) return;

@@ -1,3 +1,4 @@
+import { piecesOf } from "../design/handleParts";
 import type { Design } from "../design/schema";
 import { barTangRegion } from "../layout/bar";
 import { type Layout, layoutOf } from "../layout/layout";
@@ -149,7 +150,7 @@ function materialAt(design: Design, layout: Layout, x: number, z: number): strin
         ? handle.left.material
         : handle.right.material;
   const at = layout.pieces.findIndex(([to, from]) => x >= to && x <= from);
-  return handle.pieces[Math.max(0, at)].material;
+  return piecesOf(handle)[Math.max(0, at)]?.material ?? design.blade.steel;
 }
 
 /**

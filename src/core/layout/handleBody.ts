@@ -8,6 +8,7 @@ import { type Line, lineAt, shifted } from "../solids/line";
 import { type LoftSide, loftRegion } from "../solids/loft";
 import type { Region } from "../solids/region";
 import { facetedSection, type SectionShape, sectionOf } from "../solids/section";
+import { slabRegion } from "../solids/slab";
 import { FLAT_ROUNDNESS } from "../tolerances";
 import { linersThickness } from "./scales";
 
@@ -97,6 +98,7 @@ export function bodyRegion(form: HandleForm, xRange: readonly [number, number] =
   const left = waisted(form.crowns.left, handle.waist);
   // Crowns and sections follow from the plan and the facets.
   const from = [handle.kind, handle.plan, handle.waist, handle.facets];
+  if (handle.kind === "bare") return slabRegion(outline, tangFace, xRange);
   if (handle.kind === "stack") {
     const side = (crown: Profile): LoftSide => ({
       crown,

@@ -96,7 +96,7 @@ export const layoutOf = remembered((design: Design): Layout => {
     return rear === buttX ? body() : bodyRegion(form, [rear, frontX]);
   });
   const shapedPieces = lazily((): readonly ShapedPiece[] =>
-    handle.kind === "scales"
+    handle.kind !== "stack"
       ? []
       : handle.pieces.flatMap((piece, i) =>
           piece.shape ? [{ piece, stretches: shapeRegions(design.meshes, piece.shape, pieces()[i]) }] : [],

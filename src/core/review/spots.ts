@@ -1,5 +1,6 @@
 import { join, type PartKey, pairId } from "../assembly/partKey";
 import type { Point } from "../curve/bezier";
+import { piecesOf, ringsOf } from "../design/handleParts";
 import { holesOf, slotsOf } from "../design/openings";
 import type { Design } from "../design/schema";
 import type { CutKey } from "../fit/cutKey";
@@ -33,7 +34,11 @@ export function spotOfItem(design: Design, { kind, number }: ItemName): Spot | n
 
 /** All parts of a handle, without what is set into it. */
 const handleSpots = ({ handle }: Design): Spot[] =>
-  handle.kind === "scales" ? ["scale"] : handle.pieces.map((p) => join("piece", p.id));
+  handle.kind === "scales"
+    ? ["scale"]
+    : handle.kind === "bare"
+      ? ["tang"]
+      : handle.pieces.map((p) => join("piece", p.id));
 
 /** What of two states of a knife differs, part by part. */
 export function spotsOfChange(before: Design, after: Design): Spot[] {
@@ -85,11 +90,12 @@ function itemsOf(design: Design): [PartKey["kind"], readonly { readonly id: stri
     ["fastener", fasteners],
     ["hole", holesOf(design)],
     ["slot", slotsOf(design)],
+    ["groove", handle.grooves],
     ...(handle.kind === "scales"
       ? ([["divider", handle.joints]] as const)
       : ([
-          ["piece", handle.pieces],
-          ["ring", handle.rings],
+          ["piece", piecesOf(handle)],
+          ["ring", ringsOf(handle)],
         ] as const)),
   ].map(([kind, items]) => [kind as PartKey["kind"], items as readonly { readonly id: string }[]]);
 }

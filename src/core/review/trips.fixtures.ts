@@ -69,7 +69,7 @@ export const inWood = (design: Design, material: string): Design =>
     : {
         ...design,
         handle: {
-          ...design.handle,
+          ...(design.handle as ScalesHandle),
           right: { material, thicknessMm: 9.5 },
           left: { material, thicknessMm: 9.5 },
         },

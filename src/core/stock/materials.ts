@@ -1,5 +1,5 @@
 import { METALS, STEELS } from "./metals";
-import { ADHESIVES, HORN_BONE, LAMINATES, LEATHERS, PLASTICS } from "./others";
+import { ADHESIVES, CORDS, HORN_BONE, LAMINATES, LEATHERS, PLASTICS } from "./others";
 import type { Material } from "./types";
 import { STABILISED_WOODS, WOODS } from "./woods";
 
@@ -10,6 +10,7 @@ export const MATERIALS: readonly Material[] = [
   ...WOODS,
   ...STABILISED_WOODS,
   ...LAMINATES,
+  ...CORDS,
   ...HORN_BONE,
   ...LEATHERS,
   ...PLASTICS,

@@ -12,6 +12,21 @@ const leather = other("leather", ["mould-dust"]);
 const plastic = other("plastic", ["resin-dust"]);
 const adhesive = other("adhesive", ["skin-sensitiser"]);
 
+const cord = other("cord", []);
+
+/** Cords, by what they weigh for the ellipse that they fill when they lie flattened. */
+export const CORDS: readonly Material[] = [
+  cord("cord-nylon", "Braided nylon cord, cored", around(0.55, 0.15), "#5c6650"),
+  cord("cord-nylon-flat", "Braided nylon cord, core taken out", around(0.6, 0.15), "#4f5a48"),
+  cord("cord-polyester", "Braided polyester cord", around(0.7, 0.15), "#6a6f78"),
+  cord("cord-cotton", "Braided cotton cord", around(0.55, 0.15), "#d8cfb8"),
+  cord("cord-hemp", "Hemp cord", around(0.75, 0.15), "#a58f63"),
+  cord("cord-jute", "Jute cord", around(0.6, 0.15), "#b0905a"),
+  cord("cord-linen-waxed", "Waxed linen cord", around(0.95, 0.12), "#c0a878"),
+  cord("cord-silk", "Braided silk cord", around(0.6, 0.15), "#3b3442"),
+  cord("lace-leather", "Leather lace", around(0.9, 0.12), "#7a5335", ["mould-dust"]),
+];
+
 /** Sheets of cloth, paper or fibre bonded by resin, by their generic names. */
 export const LAMINATES: readonly Material[] = [
   laminate("linen-phenolic", "Linen phenolic", around(1.36, 0.03), "#7d6b46"),

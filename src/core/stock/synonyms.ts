@@ -8,6 +8,7 @@ export const CLASS_WORDS: Record<MaterialClass, string> = {
   "stabilised-wood": "stabilised wood resin impregnated stabilising",
   laminate: "laminate composite sheet liner",
   "horn-bone": "horn bone antler tusk shell natural",
+  cord: "cord string lace wrap braid line",
   leather: "leather bark hide washer",
   plastic: "plastic resin polymer synthetic",
   adhesive: "adhesive glue fill cement",

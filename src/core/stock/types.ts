@@ -7,6 +7,7 @@ export const MATERIAL_CLASSES = [
   "laminate",
   "horn-bone",
   "leather",
+  "cord",
   "plastic",
   "adhesive",
 ] as const;

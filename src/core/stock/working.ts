@@ -68,6 +68,7 @@ const TOUGHNESS: Record<MaterialClass, Toughness> = {
   wood: "wood",
   "stabilised-wood": "wood",
   "horn-bone": "wood",
+  cord: "wood",
   leather: "wood",
   plastic: "laminate",
   laminate: "laminate",

@@ -100,6 +100,7 @@ function endLevers({ handle }: Design): Lever[] {
       ];
     });
   const levers: Lever[] = [];
+  if (handle.kind === "bare") return levers;
   const [first] = handle.pieces;
   const end = handle.pieces.length - 1;
   const last = handle.pieces[end];

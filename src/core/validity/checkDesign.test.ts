@@ -5,6 +5,7 @@ import {
   newJoint,
   newPiece,
   newRecess,
+  withBareTang,
   withEnd,
   withTang,
 } from "../design/constructions";
@@ -54,6 +55,16 @@ const tube = { id: "t", kind: "lanyard-tube", xMm: -60, yMm: 0, material: "brass
 const mosaic = { id: "m", kind: "patterned-pin", xMm: -60, yMm: 0, diameterMm: 6, fill: "epoxy" } as const;
 
 const framed = withTang(sound, "framed");
+const WRAP = {
+  kind: "cord",
+  material: "cord-hemp",
+  widthMm: 4,
+  thicknessMm: 1.6,
+  pitchMm: 4,
+  pattern: "single",
+  fromMm: -10,
+  toMm: -90,
+} as const;
 const slot = { id: "s", xMm: -60, yMm: 0, lengthMm: 20, widthMm: 6, angleDeg: 0, fill: null };
 const bolster = newBolster("brass-260");
 const dowels = { diameterMm: 1.6, lengthMm: 8, spreadMm: 18, material: "stainless-304" };
@@ -83,6 +94,17 @@ const TRIPS: [FaultRule, Design][] = [
   ["taper-beyond-blade", blade({ taperFromMm: 200 })],
   ["grind-higher-than-blade", blade({ grind: { kind: "partial-flat", heightMm: 100, along: [] } })],
   ...BLADE_TRIPS,
+  ["bare-needs-full-tang", { ...hidden, handle: withBareTang(sound, true).handle }],
+  ["wrap-off-handle", { ...sound, handle: { ...scales, wrap: { ...WRAP, fromMm: -90, toMm: -20 } } }],
+  ["wrap-off-handle", { ...sound, handle: { ...scales, wrap: { ...WRAP, toMm: -180 } } }],
+  ["wrap-too-close", { ...sound, handle: { ...scales, wrap: { ...WRAP, pitchMm: 3 } } }],
+  [
+    "groove-off-handle",
+    {
+      ...sound,
+      handle: { ...scales, grooves: [{ id: "g", xMm: -150, diameterMm: 8, depthMm: 1, sides: "both" }] },
+    },
+  ],
   ["tip-longer-than-blade", blade({ tip: { ...sound.blade.tip, bellyMm: 104 } })],
   ["hollow-wheel-too-small", blade({ grind: { kind: "hollow", heightMm: 20, along: [], wheelRadiusMm: 8 } })],
   ["hollow-cuts-through", blade({ grind: { kind: "hollow", heightMm: 24, along: [], wheelRadiusMm: 16 } })],

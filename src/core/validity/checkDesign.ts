@@ -1,5 +1,6 @@
 import { assemble } from "../assembly/assemble";
 import type { Assembly } from "../assembly/types";
+import { jointsOf, piecesOf, ringsOf } from "../design/handleParts";
 import { holesOf, slotsOf } from "../design/openings";
 import type { Design, Piece, StoredMesh } from "../design/schema";
 import { decodeMesh } from "../design/storedMesh";
@@ -49,7 +50,7 @@ export function materialsOf({ parts }: Assembly): string[] {
 
 function checkIds(design: Design, report: Report): void {
   const { handle, meshes, work } = design;
-  const items = handle.kind === "stack" ? [...handle.pieces, ...handle.rings] : handle.joints;
+  const items = [...piecesOf(handle), ...ringsOf(handle), ...jointsOf(handle), ...handle.grooves];
   // What is drilled, sawn and pointed at by its id is told apart among all of its sort.
   const sorts = [
     [...design.fasteners, ...holesOf(design), ...slotsOf(design), ...items],

@@ -20,7 +20,16 @@ export function checkHandle(design: Design, edge: readonly Point[], report: Repo
     const measured = handle.waist.wheelRadiusMm;
     report("error", "waist-wheel-too-small", { at, measured, limit: handle.waist.chordMm / 2 });
   }
-  if (handle.kind === "scales") checkScales(design, handle, report);
+  checkWrap(design, report);
+  for (const g of handle.grooves) {
+    const { buttX, frontX } = layoutOf(design);
+    const at = { x: g.xMm, y: 0 };
+    if (g.xMm > frontX || g.xMm < buttX)
+      report("error", "groove-off-handle", { at, subject: g.id, measured: g.xMm, limit: buttX });
+  }
+  if (handle.kind === "bare") {
+    if (design.tang.kind !== "full") report("error", "bare-needs-full-tang", { at: { x: 0, y: 0 } });
+  } else if (handle.kind === "scales") checkScales(design, handle, report);
   else {
     checkPieces(design, report);
     for (const r of handle.rings) {
@@ -34,6 +43,18 @@ export function checkHandle(design: Design, edge: readonly Point[], report: Repo
         });
     }
   }
+}
+
+/** Cord or leather wound round the handle. */
+function checkWrap({ handle, ...design }: Design, report: Report): void {
+  const { wrap } = handle;
+  if (!wrap) return;
+  const { buttX, frontX } = layoutOf({ ...design, handle });
+  const at = { x: wrap.fromMm, y: 0 };
+  if (!(wrap.fromMm > wrap.toMm) || wrap.fromMm > frontX + SAME_PLACE_MM || wrap.toMm < buttX - SAME_PLACE_MM)
+    report("error", "wrap-off-handle", { at, measured: wrap.toMm, limit: buttX });
+  if (wrap.pitchMm < wrap.widthMm - ROUNDING)
+    report("error", "wrap-too-close", { at, measured: wrap.pitchMm, limit: wrap.widthMm });
 }
 
 function checkScales(design: Design, handle: ScalesHandle, report: Report): void {

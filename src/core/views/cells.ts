@@ -23,6 +23,15 @@ const upright = (xMm: number): CutAcross => ({ xMm, tiltDeg: 0 });
 export function faceCells(design: Design): Cell[] {
   const { handle } = design;
   const layout = layoutOf(design);
+  if (handle.kind === "bare")
+    return [
+      {
+        id: "tang",
+        material: design.blade.steel,
+        front: upright(layout.frontX),
+        rear: upright(layout.buttX),
+      },
+    ];
   return handle.kind === "scales" ? scaleCells(handle, layout) : pieceCells(handle, layout);
 }
 

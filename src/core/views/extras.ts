@@ -41,6 +41,8 @@ function shownOf(design: Design, { key, detail }: Assembly["parts"][number]): { 
     }
     case "guard":
       return guard?.mesh ? { hidden: false } : null;
+    case "wrap":
+      return { hidden: false };
     case "frame":
       return { hidden: true };
     case "tang-end": {

@@ -18,7 +18,7 @@ import { useBench, useDesign, useLaterDesign, useStep } from "./BenchContext";
 import { BenchPoints, pointTarget } from "./BenchPoints";
 import type { Bench, Step } from "./benchState";
 import { DragPoint } from "./DragPoint";
-import { movePlanNode } from "./outlineEdits";
+import { movePlanNode, removePlanNode } from "./outlineEdits";
 import type { PlaceTarget } from "./PlaceEditor";
 import { planPoints } from "./points/pointsOf";
 
@@ -80,6 +80,7 @@ function ThicknessPoints({ scale, onEdit }: { scale: Scale; onEdit: (id: string)
           label={`Thickness ${printLength(2 * p.halfMm, units)} at ${behind}`}
           onMove={(to, gesture) => movePlanNode(edit, p, to, gesture)}
           onEdit={() => onEdit(p.id)}
+          onRemove={() => removePlanNode(edit, p)}
         />
       );
     return (
@@ -91,6 +92,7 @@ function ThicknessPoints({ scale, onEdit }: { scale: Scale; onEdit: (id: string)
           label={`Left side ${printLength(p.leftHalfMm, units)} from the middle at ${behind}`}
           onMove={(to, gesture) => movePlanNode(edit, p, to, gesture, true)}
           onEdit={() => onEdit(`${p.id}-left`)}
+          onRemove={() => removePlanNode(edit, p)}
         />
         <DragPoint
           id={p.id}
@@ -99,6 +101,7 @@ function ThicknessPoints({ scale, onEdit }: { scale: Scale; onEdit: (id: string)
           label={`Right side ${printLength(p.halfMm, units)} from the middle at ${behind}`}
           onMove={(to, gesture) => movePlanNode(edit, p, { x: to.x, y: -to.y }, gesture)}
           onEdit={() => onEdit(p.id)}
+          onRemove={() => removePlanNode(edit, p)}
         />
       </g>
     );

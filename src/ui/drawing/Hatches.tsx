@@ -10,6 +10,7 @@ const STROKES: Record<MaterialClass, { size: number; d: string }> = {
   laminate: { size: 6, d: "M0 1.5H6M0 4.5H6" },
   "horn-bone": { size: 8, d: "M2 2h.8M6 5h.8M3 7h.8" },
   leather: { size: 6, d: "M1 1l2 2M3 1L1 3" },
+  cord: { size: 6, d: "M0 6Q3 4 3 3T6 0M0 3L3 0" },
   plastic: { size: 8, d: "M0 0L8 8M0 8L8 0" },
   adhesive: { size: 5, d: "M2 2h.6" },
 };

@@ -26,6 +26,7 @@ export const KnifeSide = memo(function KnifeSide({ design, scale, line = 1 }: Si
       <BladeSide design={design} scale={scale} line={line} />
       <HandleFace design={design} scale={scale} line={line} />
       {guard && !guard.mesh && <GuardPlates design={design} scale={scale} line={line} />}
+      <Grooves design={design} scale={scale} line={line} />
       {hasExtras(design) && <Extras design={design} scale={scale} line={line} />}
       <HiddenLines design={design} scale={scale} line={line} />
       {design.fasteners.map((f) => (
@@ -39,6 +40,33 @@ function GuardPlates({ design, scale, line = 1 }: SideProps) {
   return layoutOf(design).guardPlates.map(({ fromMm, material, outline }) => (
     <Filled key={fromMm} d={cubicPath(outline.cubics, scale)} material={material} line={line} />
   ));
+}
+
+/** Grooves across the right face: their two edges, as long as the handle is high there. */
+function Grooves({ design, scale, line = 1 }: SideProps) {
+  const layout = layoutOf(design);
+  return design.handle.grooves
+    .filter((g) => g.sides !== "left")
+    .flatMap((g) => {
+      const half = Math.sqrt(Math.max(0, g.diameterMm * g.depthMm - g.depthMm * g.depthMm));
+      return [g.xMm - half, g.xMm + half].map((x, i) => {
+        const ys = layout.outline.cut(x);
+        if (ys.length < 2) return null;
+        const ends = [
+          { x, y: ys[0] },
+          { x, y: ys[ys.length - 1] },
+        ];
+        return (
+          <path
+            key={`${g.id}-${i === 0 ? "rear" : "front"}`}
+            d={chordPath(ends, scale, false)}
+            fill="none"
+            stroke={color("ink")}
+            strokeWidth={line * 0.6}
+          />
+        );
+      });
+    });
 }
 
 /** Pommels, rings, collars, nuts: what the outlines do not show. */

@@ -38,6 +38,7 @@ export function hasExtras({ handle, guard, tang }: Design): boolean {
     (guard !== null && (guard.mesh !== null || fittingsOn(guard).some((f) => f.kind.seen !== "void"))) ||
     (handle.kind === "stack" && (handle.rings.length > 0 || handle.pieces.some((p) => p.shape))) ||
     tang.kind === "framed" ||
+    handle.wrap !== null ||
     (tang.kind === "hidden" && endKindOf(tang.end).through)
   );
 }

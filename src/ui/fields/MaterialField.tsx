@@ -145,6 +145,7 @@ export const FOR_GUARDS = [
   "wood",
   "horn-bone",
 ] as const satisfies readonly MaterialClass[];
+export const FOR_WRAPS: readonly MaterialClass[] = ["cord", "leather", "plastic"];
 export const FOR_LINERS = [
   "laminate",
   "metal",

@@ -41,8 +41,36 @@ const liner = z.strictObject({ material: materialId, thicknessMm: mm(0.05, 10) }
 /** From the front face at the spine side round the butt to the front face at the edge side. */
 export const outline = z.array(outlineNode).check(z.minLength(4), z.maxLength(40));
 
+/** Cord or a strip wound round the tang or the handle. */
+const wrap = z.strictObject({
+  kind: z.enum(["cord", "strip"]),
+  material: materialId,
+  /** As it lies, flattened: across its length, and out from what it lies on. */
+  widthMm: mm(0.5, 60),
+  thicknessMm: mm(0.1, 12),
+  /** Along the handle from one turn to the next. */
+  pitchMm: mm(0.3, 120),
+  /** One strand side by side, or two that cross. */
+  pattern: z.enum(["single", "crossed"]),
+  fromMm: station,
+  toMm: station,
+});
+
+/** A round groove across the face of the handle, straight up and down. */
+const sideGroove = z.strictObject({
+  id,
+  xMm: station,
+  diameterMm: mm(0.5, 200),
+  depthMm: mm(0.05, 30),
+  sides: z.enum(["both", "right", "left"]),
+});
+
 const handleShape = {
   outline,
+  /** Whether what is changed under the axis is changed over it too, and the other way round. */
+  symmetric: z.boolean(),
+  wrap: z.nullable(wrap),
+  grooves: z.array(sideGroove).check(z.maxLength(12)),
   plan: z.array(planNode).check(z.minLength(2), z.maxLength(20)),
   /** Number of flats all round instead of a rounded section, or null. */
   facets: z.nullable(z.union(FACET_COUNTS.map((n) => z.literal(n)))),
@@ -137,7 +165,10 @@ const stackHandle = z.strictObject({
   rings: z.array(fingerRing).check(z.maxLength(5)),
 });
 
-export const handle = z.discriminatedUnion("kind", [scalesHandle, stackHandle]);
+/** A full tang with nothing on it but what is wound round it. */
+const bareHandle = z.strictObject({ kind: z.literal("bare"), ...handleShape });
+
+export const handle = z.discriminatedUnion("kind", [scalesHandle, stackHandle, bareHandle]);
 
 export type OutlineNode = z.infer<typeof outlineNode>;
 export type NodeRole = (typeof NODE_ROLES)[number];
@@ -146,6 +177,9 @@ export type FacetCount = (typeof FACET_COUNTS)[number];
 export type Bolster = z.infer<typeof bolster>;
 export type ScaleJoint = z.infer<typeof joint>;
 export type ScalesHandle = z.infer<typeof scalesHandle>;
+export type BareHandle = z.infer<typeof bareHandle>;
+export type Wrap = z.infer<typeof wrap>;
+export type SideGroove = z.infer<typeof sideGroove>;
 export type StackHandle = z.infer<typeof stackHandle>;
 export type Piece = z.infer<typeof piece>;
 export type PieceShape = SizedShape | { kind: "mesh"; place: z.infer<typeof meshPlace> };

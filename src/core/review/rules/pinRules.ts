@@ -1,3 +1,4 @@
+import { gripMaterials } from "../../design/handleParts";
 import { holesOf } from "../../design/openings";
 import type { Design, Fastener } from "../../design/schema";
 import { kindOf } from "../../fasteners/registry";
@@ -31,12 +32,7 @@ function edgeRuleAt(c: RuleContext, id: string): (typeof EDGE_RULES)[Toughness] 
 
 /** The strictest of the rules that hold anywhere in the handle: for what has no place yet. */
 function edgeRuleAnywhere({ design }: RuleContext): (typeof EDGE_RULES)[Toughness] {
-  const { handle } = design;
-  const made =
-    handle.kind === "scales"
-      ? [handle.right.material, handle.left.material, ...handle.joints.flatMap((j) => [j.right, j.left])]
-      : handle.pieces.map((p) => p.material);
-  const found = made.map(toughnessOf);
+  const found = gripMaterials(design).map(toughnessOf);
   return EDGE_RULES[TOUGHEST_LAST.find((t) => found.includes(t)) ?? "wood"];
 }
 

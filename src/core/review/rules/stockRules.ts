@@ -1,4 +1,5 @@
 import type { PartKey } from "../../assembly/partKey";
+import { piecesOf } from "../../design/handleParts";
 import { cutList } from "../../fit/stockList";
 import { pieceNaming, plateNaming } from "../../layout/itemNames";
 import { jointsFrontFirst } from "../../layout/scales";
@@ -133,7 +134,7 @@ export const thin: Rule = {
         });
       });
     else
-      handle.pieces.forEach((p, i) => {
+      piecesOf(handle).forEach((p, i) => {
         if (p.printed) return;
         const part = { kind: "piece", sort: p.role, id: p.id, ...pieceNaming(c.design, i) } as const;
         const [to, from] = c.layout.pieces[i];

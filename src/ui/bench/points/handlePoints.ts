@@ -7,14 +7,19 @@ import { shapeKindOf } from "@/core/pieceShapes/registry";
 import { pieceWords } from "@/words/parts";
 import { PIECE_SHAPE_WORDS } from "@/words/pieceShapes";
 import { placeFields } from "./boredPoints";
+import { gripPoints } from "./gripPoints";
 import { type BenchPoint, LEAN_AT_MM, leanOf, leanX, setHeld, setPlace } from "./types";
 
 /** Joints, bolsters, pieces and rings: what of the handle can be dragged besides its outline. */
 export function handlePoints(design: Design, selected: string | null): BenchPoint[] {
   const { handle } = design;
-  return handle.kind === "scales"
-    ? [...bolsterPoints(design, handle, selected), ...jointPoints(handle, selected)]
-    : [...piecePoints(design, handle, selected), ...ringPoints(handle)];
+  const own =
+    handle.kind === "scales"
+      ? [...bolsterPoints(design, handle, selected), ...jointPoints(handle, selected)]
+      : handle.kind === "stack"
+        ? [...piecePoints(design, handle, selected), ...ringPoints(handle)]
+        : [];
+  return [...own, ...gripPoints(design)];
 }
 
 /** A lean is shown for the joint that is picked out, or is being dragged itself. */

@@ -1,6 +1,7 @@
 "use client";
 import { Button, Checkbox, IconButton, Stack, Text } from "@chakra-ui/react";
 import { Plus, Trash2 } from "lucide-react";
+import { withBareTang } from "@/core/design/constructions";
 import {
   HANDLE_LENGTHS,
   type HandleLength,
@@ -9,14 +10,18 @@ import {
 } from "@/core/layout/handleLengths";
 import { SAME_PLACE_MM } from "@/core/tolerances";
 import { NODE_WORDS } from "@/words/nodes";
+import { Tick } from "../../fields/bound";
+import { ChoiceField } from "../../fields/ChoiceField";
 import { LengthField } from "../../fields/LengthField";
 import { useBench, useDesign, useSelected } from "../BenchContext";
-import { addNodeAfter, removeNode } from "../outlineEdits";
+import { addNodeAfter, mirrored, removeNode } from "../outlineEdits";
+import { GrooveFields } from "./GrooveFields";
 import { Group } from "./Group";
 import { OutlineForms } from "./OutlineForms";
 import { PieceFields } from "./PieceFields";
 import { ScalesFields } from "./ScalesFields";
 import { SectionFields } from "./SectionFields";
+import { WrapFields } from "./WrapFields";
 
 const LENGTH_WORDS: Record<HandleLength, string> = {
   length: "Length",
@@ -31,16 +36,21 @@ export function HandleStep() {
   const kind = useDesign((d) => d.handle.kind);
   return (
     <>
+      <OnTheTang />
       <Group title="Outline">
         {HANDLE_LENGTHS.map((which) => (
           <HandleLengthField key={which} which={which} />
         ))}
+        <Symmetric />
         <FollowSpine />
         <PointTools />
       </Group>
       <OutlineForms />
       <SectionFields />
-      {kind === "scales" ? <ScalesFields /> : <PieceFields />}
+      {kind === "scales" && <ScalesFields />}
+      {kind === "stack" && <PieceFields />}
+      <WrapFields />
+      <GrooveFields />
     </>
   );
 }
@@ -60,6 +70,49 @@ function HandleLengthField({ which }: { which: HandleLength }) {
       onChange={(to) =>
         edit(`Change ${LENGTH_WORDS[which].toLowerCase()}`, (d) => {
           Object.assign(d.handle, withHandleLength(session.getState().design.handle, which, to));
+        })
+      }
+    />
+  );
+}
+
+/** Whether a full tang carries scales. */
+function OnTheTang() {
+  const { edit, session } = useBench();
+  const full = useDesign((d) => d.tang.kind === "full");
+  const kind = useDesign((d) => d.handle.kind);
+  if (!full) return null;
+  return (
+    <Group title="On the tang">
+      <ChoiceField
+        label="It carries"
+        value={kind === "bare" ? "bare" : "scales"}
+        choices={[
+          { value: "scales", name: "Scales" },
+          { value: "bare", name: "Nothing: a bare tang" },
+        ]}
+        onChange={(to) =>
+          edit(to === "bare" ? "Leave the tang bare" : "Put scales on the tang", (d) => {
+            Object.assign(d, { handle: withBareTang(session.getState().design, to === "bare").handle });
+          })
+        }
+      />
+    </Group>
+  );
+}
+
+/** One switch for an outline that is alike over and under the axis. */
+function Symmetric() {
+  const { edit, session } = useBench();
+  const on = useDesign((d) => d.handle.symmetric);
+  return (
+    <Tick
+      label="Alike over and under the axis"
+      checked={on}
+      onChange={(to) =>
+        edit(to ? "Mirror the outline" : "Let the outline's halves differ", (d) => {
+          d.handle.symmetric = to;
+          if (to) d.handle.outline = mirrored(session.getState().design.handle.outline);
         })
       }
     />

@@ -1,6 +1,7 @@
 "use client";
-import { Text } from "@chakra-ui/react";
-import type { FacetCount } from "@/core/design/schema";
+import { Button, Flex, IconButton, Text } from "@chakra-ui/react";
+import { Plus, Trash2 } from "lucide-react";
+import type { FacetCount, PlanNode } from "@/core/design/schema";
 import { waistDepth } from "@/core/layout/handleBody";
 import { printLength } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
@@ -9,11 +10,21 @@ import { LengthAt, ShareAt, Tick, TickAt, useShownLimits } from "../../fields/bo
 import { ChoiceField } from "../../fields/ChoiceField";
 import { ShareField } from "../../fields/ShareField";
 import { useBench, useDesign, useSelected } from "../BenchContext";
+import { addPlanNode, removePlanNode } from "../outlineEdits";
 import { Group } from "./Group";
+
+/** Stations of thickness at most: as the schema has it. */
+const MOST_STATIONS = 20;
+
+/** The station ahead of the longest stretch without one. */
+function longestGap(plan: readonly PlanNode[]): number {
+  const gaps = plan.slice(1).map((p, i) => plan[i].xMm - p.xMm);
+  return gaps.indexOf(Math.max(...gaps));
+}
 
 /** The handle's cross-section along its length: round or faceted, alike on both sides or not, waisted or not. */
 export function SectionFields() {
-  const { edit } = useBench();
+  const { edit, setSelected } = useBench();
   const units = useUnits();
   const selected = useSelected();
   const { plan, facets, waist } = useDesign(({ handle }) => ({
@@ -57,6 +68,26 @@ export function SectionFields() {
         Thickness: drag the points of the view from above. Pick one to give its station a roundness of its
         own.
       </Text>
+      <Flex gap="2">
+        <Button
+          size="xs"
+          variant="outline"
+          disabled={plan.length >= MOST_STATIONS}
+          onClick={() => setSelected(addPlanNode(edit, plan, at >= 0 ? at : longestGap(plan)))}
+        >
+          <Plus /> Thickness at a station
+        </Button>
+        {at > 0 && at < plan.length - 1 && (
+          <IconButton
+            size="xs"
+            variant="outline"
+            aria-label="Remove the thickness picked"
+            onClick={() => removePlanNode(edit, plan[at])}
+          >
+            <Trash2 />
+          </IconButton>
+        )}
+      </Flex>
       <Tick
         label="Left side differs from the right"
         checked={differs}

@@ -1,0 +1,25 @@
+import type { Design, FingerRing, Handle, Piece, ScaleJoint } from "./schema";
+
+const NONE: readonly never[] = [];
+
+/** The pieces of a handle that has any. */
+export const piecesOf = (handle: Handle): readonly Piece[] =>
+  handle.kind === "stack" ? handle.pieces : NONE;
+
+export const ringsOf = (handle: Handle): readonly FingerRing[] =>
+  handle.kind === "stack" ? handle.rings : NONE;
+
+export const jointsOf = (handle: Handle): readonly ScaleJoint[] =>
+  handle.kind === "scales" ? handle.joints : NONE;
+
+/** The materials that a hand holds: scales and their segments, or pieces; the blade's steel of a bare tang. */
+export function gripMaterials({ handle, blade }: Design): readonly string[] {
+  if (handle.kind === "stack") return handle.pieces.map((p) => p.material);
+  if (handle.kind === "bare") return [blade.steel];
+  return [handle.right.material, handle.left.material, ...handle.joints.flatMap((j) => [j.right, j.left])];
+}
+
+/** What a handle has besides its outline and thickness before its maker adds any of it. */
+export function plainHandleForm() {
+  return { symmetric: false, wrap: null, grooves: [] };
+}

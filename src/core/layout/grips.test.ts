@@ -1,0 +1,101 @@
+import { describe, expect, it } from "vitest";
+import { volumes } from "../assembly/volumes.fixtures";
+import { withBareTang } from "../design/constructions";
+import { CONSTRUCTIONS } from "../design/constructions.fixtures";
+import { newDesign } from "../design/create";
+import { plainKnife } from "../design/plainKnife.fixtures";
+import type { Design, Wrap } from "../design/schema";
+import { materialById } from "../stock/materials";
+import { weigh } from "../weigh/weigh";
+import { wrapCover, wrapPlan } from "./grips";
+import { layoutOf } from "./layout";
+
+const sound = newDesign("Sedge");
+const wrap: Wrap = {
+  kind: "strip",
+  material: "lace-leather",
+  widthMm: 5,
+  thicknessMm: 1.5,
+  pitchMm: 5,
+  pattern: "single",
+  fromMm: -10,
+  toMm: -70,
+};
+
+/** A slab of a tang, 100 long, 24 high and 4 thick, with nothing on it. */
+const box = (of: Partial<Wrap> | null): Design => {
+  const bare = withBareTang(plainKnife(sound), true);
+  return { ...bare, handle: { ...bare.handle, wrap: of && { ...wrap, ...of } } };
+};
+
+describe("a bare tang", () => {
+  it("weighs its steel alone, and may have scales again", () => {
+    expect([...volumes(box(null)).keys()].sort()).toEqual(["blade", "tang"]);
+    expect(volumes(box(null)).get("tang")).toBeCloseTo(100 * 24 * 4, 4);
+    const back = withBareTang(withBareTang(sound, true), false);
+    expect(back.handle.kind).toBe("scales");
+    expect(back.handle.outline).toBe(sound.handle.outline);
+  });
+});
+
+describe("a wrap", () => {
+  it("is a shell round the tang: its faces, and a quarter of a round at each corner", () => {
+    const shell = (t: number) => 60 * (2 * (24 + 4) * t + Math.PI * t * t);
+    expect(volumes(box({})).get("wrap")! / shell(1.5)).toBeCloseTo(1, 4);
+    // Two strands that cross lie on each other.
+    expect(volumes(box({ pattern: "crossed" })).get("wrap")! / shell(3)).toBeCloseTo(1, 4);
+  });
+
+  it("weighs what covers it: a cord fills an ellipse of the box that it lies in, and gaps hold nothing", () => {
+    expect(wrapCover(wrap)).toBe(1);
+    expect(wrapCover({ ...wrap, pitchMm: 20 })).toBe(0.25);
+    expect(wrapCover({ ...wrap, kind: "cord" })).toBeCloseTo(Math.PI / 4, 12);
+    const massOf = (of: Partial<Wrap>) => {
+      const weighing = weigh(box(of));
+      if (!weighing.ok) throw new Error(JSON.stringify(weighing.findings));
+      return weighing.report.parts.find((p) => p.id === "wrap")!;
+    };
+    const lace = massOf({});
+    expect(lace.massG).toBeCloseTo(
+      (lace.volumeMm3 / 1000) * materialById("lace-leather")!.densityGcc.typical,
+      6,
+    );
+    expect(massOf({ pitchMm: 20 }).massG / lace.massG).toBeCloseTo(0.25, 9);
+  });
+
+  it("takes as much strand as its weight holds: length × section × density", () => {
+    const design = box({ kind: "cord", material: "cord-hemp", widthMm: 4, pitchMm: 4, thicknessMm: 2 });
+    const { lengthMm, turns, buyMm } = wrapPlan(layoutOf(design), design.handle.wrap!);
+    expect(turns).toBeCloseTo(60 / 4, 9);
+    // Each turn goes round the box and a round of half the cord's thickness, and on by the pitch.
+    const round = 2 * (24 + 4) + 2 * Math.PI * 1;
+    expect(lengthMm / (15 * Math.hypot(round, 4))).toBeCloseTo(1, 2);
+    expect(buyMm).toBeCloseTo(1.1 * lengthMm + 300, 6);
+    const weighing = weigh(design);
+    if (!weighing.ok) throw new Error("not weighed");
+    const grams = weighing.report.parts.find((p) => p.id === "wrap")!.massG;
+    const density = materialById("cord-hemp")!.densityGcc.typical;
+    expect((((lengthMm * Math.PI) / 4) * 4 * 2 * (density / 1000)) / grams).toBeCloseTo(1, 1);
+  });
+});
+
+describe("side grooves", () => {
+  it("take a segment of their cylinder, as long as the face is high", () => {
+    const base = plainKnife(sound);
+    const cut = (sides: "both" | "right") => ({
+      ...base,
+      handle: { ...base.handle, grooves: [{ id: "g", xMm: -50, diameterMm: 10, depthMm: 2, sides }] },
+    });
+    const scale = volumes(base).get("scale:right")!;
+    const segment = 25 * Math.acos(1 - 2 / 5) - 3 * Math.sqrt(2 * 5 * 2 - 4);
+    expect((scale - volumes(cut("both")).get("scale:right")!) / (24 * segment)).toBeCloseTo(1, 3);
+    expect((scale - volumes(cut("both")).get("scale:left")!) / (24 * segment)).toBeCloseTo(1, 3);
+    expect(volumes(cut("right")).get("scale:left")).toBeCloseTo(scale, 3);
+  });
+});
+
+it("every grip of these kinds weighs without a fault", () => {
+  const kinds = Object.keys(CONSTRUCTIONS).filter((n) => /bare|cord|strip|grooves/.test(n));
+  expect(kinds.length).toBeGreaterThan(5);
+  for (const name of kinds) expect(weigh(CONSTRUCTIONS[name]).ok, name).toBe(true);
+});

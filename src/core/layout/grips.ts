@@ -1,0 +1,122 @@
+import type { SideGroove, Wrap } from "../design/schema";
+import { grownRegion } from "../solids/grownRegion";
+import { lineAt } from "../solids/line";
+import type { Region } from "../solids/region";
+import { sectionOf } from "../solids/section";
+import { flatSlice } from "../solids/slice";
+import type { Layout } from "./layout";
+
+/** Common practice, no source: what is cut off at both ends, mm, and what goes into knots and tension. */
+const TAILS_MM = 300;
+const SPARE_SHARE = 0.1;
+
+/** What of the box round a strand its section fills: an ellipse of a cord, all of a strip. */
+function fillOf(kind: Wrap["kind"]): number {
+  return kind === "cord" ? Math.PI / 4 : 1;
+}
+
+const strandsOf = ({ pattern }: Wrap) => (pattern === "crossed" ? 2 : 1);
+
+/** How far a wrap stands out from the handle, mm: two strands that cross lie on each other. */
+export function wrapThickness(wrap: Wrap): number {
+  return wrap.thicknessMm * strandsOf(wrap);
+}
+
+/** What share of its shell a wrap fills. */
+export function wrapCover(wrap: Wrap): number {
+  return (fillOf(wrap.kind) * wrap.widthMm) / wrap.pitchMm;
+}
+
+/** The handle and a shell of even thickness round each of its sections, so far out as the wrap stands. */
+export function wrapRegion(layout: Layout, wrap: Wrap, wallMm = wrapThickness(wrap)): Region {
+  const { outline, crowns, sections, tangFace, handle } = layout;
+  const xRange: [number, number] = [Math.max(layout.buttX, wrap.toMm), Math.min(layout.frontX, wrap.fromMm)];
+  if (handle.kind === "bare") {
+    const flat = { knots: [], at: (x: number) => lineAt(tangFace, x) };
+    const section = sectionOf(0);
+    return grownRegion({
+      outline,
+      xRange,
+      crowns: { right: flat, left: flat },
+      land: () => 0,
+      sections: { at: () => section, stations: [] },
+      wallMm,
+    });
+  }
+  const land = (x: number) => (handle.kind === "scales" ? lineAt(tangFace, x) : 0);
+  return grownRegion({ outline, xRange, crowns, land, sections, wallMm });
+}
+
+/** What a wrap takes: turns, the strand's length on the handle, and what to buy, mm. */
+export interface WrapPlan {
+  readonly turns: number;
+  readonly lengthMm: number;
+  readonly buyMm: number;
+}
+
+const STATIONS = 40;
+const CHORDS = 60;
+
+/** The length of a wrap along the middle of its thickness, each turn as long as its girth and its pitch make it. */
+export function wrapPlan(layout: Layout, wrap: Wrap): WrapPlan {
+  const middle = wrapRegion(layout, wrap, wrapThickness(wrap) / 2);
+  const [from, to] = middle.xRange;
+  const length = Math.max(0, to - from);
+  let turned = 0;
+  for (let i = 0; i < STATIONS; i++)
+    turned += Math.hypot(girth(middle, from + (length * (i + 0.5)) / STATIONS), wrap.pitchMm) / STATIONS;
+  const turns = length / wrap.pitchMm;
+  const lengthMm = turns * turned * strandsOf(wrap);
+  return { turns, lengthMm, buyMm: lengthMm > 0 ? lengthMm * (1 + SPARE_SHARE) + TAILS_MM : 0 };
+}
+
+/** All the way round a section, mm, by chords. */
+function girth(region: Region, x: number): number {
+  const slice = region.sliceAt(x);
+  if (!slice?.ys || slice.ys.length < 2) return 0;
+  const [low, high] = [slice.ys[0], slice.ys[slice.ys.length - 1]];
+  let round = 0;
+  let before: readonly [number, number, number] | null = null;
+  for (let i = 0; i <= CHORDS; i++) {
+    const y = (low + high) / 2 - ((high - low) / 2) * Math.cos((Math.PI * i) / CHORDS);
+    const at = [y, slice.low(y), slice.high(y)] as const;
+    if (before) for (const k of [1, 2]) round += Math.hypot(y - before[0], at[k] - before[k]);
+    // An upright end is gone round, too.
+    if (i === 0 || i === CHORDS) round += at[2] - at[1];
+    before = at;
+  }
+  return round;
+}
+
+/** Height of a groove's middle line over the centre plane: its radius less its depth over the surface half way up. */
+function grooveZ(layout: Layout, { xMm, diameterMm, depthMm }: SideGroove, side: "right" | "left"): number {
+  const ys = layout.outline.cut(xMm);
+  const y = ys.length > 1 ? (ys[0] + ys[ys.length - 1]) / 2 : 0;
+  return layout.surfaceAt(xMm, y, side) + diameterMm / 2 - depthMm;
+}
+
+/** A groove's cylinder goes so far beyond the handle's edges, mm. */
+const BEYOND_MM = 10;
+
+/** A round groove straight up and down one face: a cylinder along y, longer than the handle is high. */
+export function grooveRegion(layout: Layout, groove: SideGroove, side: "right" | "left"): Region {
+  const { xMm, diameterMm } = groove;
+  const r = diameterMm / 2;
+  const heights = layout.outline.cubics.flatMap((c) => [c.a.y, c.b.y, c.c.y, c.d.y]);
+  const ys = [Math.min(...heights) - BEYOND_MM, Math.max(...heights) + BEYOND_MM];
+  const z = (side === "right" ? 1 : -1) * grooveZ(layout, groove, side);
+  const root = (x: number, below: boolean) => ({ x, below, above: !below });
+  // Where it comes out of a level face: of a rounded one it does so along the height.
+  const out = Math.min(r, Math.sqrt(Math.max(0, 2 * r * groove.depthMm - groove.depthMm ** 2)));
+  return {
+    kind: "slab",
+    from: ["side-groove", xMm, r, z, ys],
+    xRange: [xMm - r, xMm + r],
+    breaks: [root(xMm - r, false), root(xMm + r, true), root(xMm - out, false), root(xMm + out, true)],
+    sliceAt: (x) => {
+      const square = r * r - (x - xMm) ** 2;
+      const half = square > 0 ? Math.sqrt(square) : 0;
+      return half > 0 ? flatSlice(ys, z - half, z + half) : null;
+    },
+  };
+}

@@ -1,0 +1,55 @@
+"use client";
+import { Button, Stack, Text } from "@chakra-ui/react";
+import { Plus } from "lucide-react";
+import { freeId } from "@/core/fit/openSpot";
+import { layoutOf } from "@/core/layout/layout";
+import { SIDES_WORDS } from "@/words/blade";
+import { ChoiceAt, LengthAt } from "../../fields/bound";
+import { useBench, useDesign } from "../BenchContext";
+import { Group } from "./Group";
+import { ItemCard } from "./ItemCard";
+
+/** Round grooves across the faces of the handle. */
+export function GrooveFields() {
+  const { edit, session, setSelected } = useBench();
+  const grooves = useDesign((d) => d.handle.grooves);
+  const add = () => {
+    const { frontX, buttX } = layoutOf(session.getState().design);
+    const last = grooves.reduce((rear, g) => Math.min(rear, g.xMm), frontX);
+    const xMm = Math.round(grooves.length === 0 ? (frontX + buttX) / 2 : Math.max(buttX + 6, last - 8));
+    const groove = { id: freeId("groove", grooves), xMm, diameterMm: 8, depthMm: 1, sides: "both" as const };
+    edit("Add groove", (d) => void d.handle.grooves.push(groove));
+    setSelected(groove.id);
+  };
+  return (
+    <Group
+      title="Side grooves"
+      aside={
+        <Button size="xs" variant="outline" onClick={add} disabled={grooves.length >= 12}>
+          <Plus /> Add groove
+        </Button>
+      }
+    >
+      {grooves.length === 0 && (
+        <Text color="graphite" fontSize="sm">
+          None. A round groove across one face or both keeps the hand from sliding.
+        </Text>
+      )}
+      {grooves.map((g, i) => (
+        <ItemCard
+          key={g.id}
+          id={g.id}
+          title={`Groove ${i + 1}`}
+          onRemove={() => edit("Remove groove", (d) => void d.handle.grooves.splice(i, 1))}
+        >
+          <Stack gap="2">
+            <LengthAt at={`handle.grooves.${i}.xMm`} label="Behind the front" behind />
+            <LengthAt at={`handle.grooves.${i}.diameterMm`} label="Tool's diameter" />
+            <LengthAt at={`handle.grooves.${i}.depthMm`} label="Depth" />
+            <ChoiceAt at={`handle.grooves.${i}.sides`} label="On" names={SIDES_WORDS} />
+          </Stack>
+        </ItemCard>
+      ))}
+    </Group>
+  );
+}

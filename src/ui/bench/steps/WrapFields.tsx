@@ -1,0 +1,61 @@
+"use client";
+import { Text } from "@chakra-ui/react";
+import type { Wrap } from "@/core/design/schema";
+import { wrapPlan } from "@/core/layout/grips";
+import { layoutOf } from "@/core/layout/layout";
+import { printLength } from "@/core/units/print";
+import { useSettings } from "@/store/settings";
+import { WRAP_KIND_WORDS, WRAP_PATTERN_WORDS } from "@/words/grips";
+import { ChoiceAt, LengthAt, MaterialAt, TickAt } from "../../fields/bound";
+import { FOR_WRAPS } from "../../fields/MaterialField";
+import { useBench, useDesign } from "../BenchContext";
+import { Group } from "./Group";
+
+/** A cord wrap to begin from: over the whole grip, turn beside turn. */
+function newWrap(frontMm: number, buttMm: number): Wrap {
+  return {
+    kind: "cord",
+    material: "cord-nylon-flat",
+    widthMm: 4,
+    thicknessMm: 1.8,
+    pitchMm: 4,
+    pattern: "single",
+    fromMm: Math.round(frontMm - 4),
+    toMm: Math.round(buttMm + 12),
+  };
+}
+
+/** Cord or leather wound round the tang or the handle, and how much of it to buy. */
+export function WrapFields() {
+  const { session } = useBench();
+  const { units } = useSettings();
+  const wrap = useDesign((d) => d.handle.wrap);
+  const plan = useDesign((d) => (d.handle.wrap ? wrapPlan(layoutOf(d), d.handle.wrap) : null));
+  const make = () => {
+    const { frontX, buttX } = layoutOf(session.getState().design);
+    return newWrap(frontX, buttX);
+  };
+  return (
+    <Group title="Wrap">
+      <TickAt at="handle.wrap" label="Cord or strip wound round it" make={make} />
+      {wrap && (
+        <>
+          <ChoiceAt at="handle.wrap.kind" label="Wound of" names={WRAP_KIND_WORDS} />
+          <MaterialAt at="handle.wrap.material" label="Wrap of" classes={FOR_WRAPS} />
+          <LengthAt at="handle.wrap.widthMm" label="Width as it lies" />
+          <LengthAt at="handle.wrap.thicknessMm" label="Thickness as it lies" />
+          <LengthAt at="handle.wrap.pitchMm" label="From turn to turn" />
+          <ChoiceAt at="handle.wrap.pattern" label="Pattern" names={WRAP_PATTERN_WORDS} />
+          <LengthAt at="handle.wrap.fromMm" label="Begins behind the front" behind />
+          <LengthAt at="handle.wrap.toMm" label="Ends behind the front" behind />
+        </>
+      )}
+      {plan && plan.buyMm > 0 && (
+        <Text color="graphite" fontSize="sm" data-testid="wrap-plan">
+          {Math.round(plan.turns)} turns, {printLength(plan.lengthMm, units, 0)} on the handle; buy{" "}
+          {printLength(Math.ceil(plan.buyMm / 100) * 100, units, 0)}: a tenth more, and 300 mm for both ends.
+        </Text>
+      )}
+    </Group>
+  );
+}

@@ -1,0 +1,11 @@
+import type { Wrap } from "@/core/design/schema";
+
+export const WRAP_KIND_WORDS: Record<Wrap["kind"], string> = {
+  cord: "Cord, flattened",
+  strip: "Flat strip or lace",
+};
+
+export const WRAP_PATTERN_WORDS: Record<Wrap["pattern"], string> = {
+  single: "One strand, side by side",
+  crossed: "Two strands that cross",
+};
