@@ -2,8 +2,10 @@ import { readFile, stat, writeFile } from "node:fs/promises";
 import { billOf } from "@/core/cost/bill";
 import { plainShop } from "@/core/cost/shop";
 import { DRILL_SETS, type DrillSet, PIN_FITS, type PinFit } from "@/core/design/schema";
+import { STARTING_FORMS, startingForm } from "@/core/design/startingForms";
 import { LARGEST_KNIFE_BYTES } from "@/core/files/knife/format";
 import { readKnife } from "@/core/files/knife/read";
+import { writeKnife } from "@/core/files/knife/write";
 import { readPrices } from "@/core/files/prices/prices";
 import { drillsIn } from "@/core/fit/drillSets";
 import { pickDrill } from "@/core/fit/pickDrill";
@@ -24,6 +26,7 @@ import { fileFailureWords } from "@/words/fileFailures";
 import { findingWords } from "@/words/findings";
 import { lengthFailureWords } from "@/words/lengthFailures";
 import { pricesFailureWords } from "@/words/pricesFailures";
+import { FORM_WORDS } from "@/words/startingForms";
 import { weighingJson } from "@/words/weighingJson";
 
 const USAGE = [
@@ -37,6 +40,8 @@ const USAGE = [
   "euaxis cost FILE [--prices FILE]",
   "euaxis drill SIZE [--fit slide|snug|press] [--set inch|metric|all]",
   "euaxis mesh FILE [--part ID] --out FILE.stl|FILE.3mf",
+  "euaxis new FORM --out FILE.json",
+  "euaxis new --list",
   "euaxis materials [--search WORDS]",
   "euaxis density --mass 41.2g --size 120x40x10mm",
 ].join(" | ");
@@ -72,7 +77,25 @@ async function main(args: readonly string[]): Promise<unknown> {
   if (command === "sample") return sampleFile(rest);
   if (command === "cost") return costOf(rest);
   if (command === "density") return densityFrom(rest);
+  if (command === "new") return newKnife(rest);
   throw new Refusal(USAGE);
+}
+
+/** The names of the starting forms, or a file with a new knife of one. */
+async function newKnife(args: readonly string[]): Promise<unknown> {
+  if (args.length === 1 && args[0] === "--list") return STARTING_FORMS;
+  const { path: form, options } = optionsOf(args, ["--out"]);
+  const out = options.get("--out");
+  if (!form || !out) throw new Refusal(USAGE);
+  const known = STARTING_FORMS.find((f) => f === form);
+  if (!known) throw new Refusal(`no form "${form}"; there are: ${STARTING_FORMS.join(", ")}`);
+  const text = writeKnife(startingForm(known, FORM_WORDS[known].name));
+  try {
+    await writeFile(out, text);
+  } catch (error) {
+    throw new Refusal(`cannot write ${out} (${(error as NodeJS.ErrnoException).code})`);
+  }
+  return { form, out };
 }
 
 /** Density of a piece from its weight and its sides, with how far it may be off. */

@@ -3,7 +3,6 @@ import { Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
 import { FileDown, Plus } from "lucide-react";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import { newDesign } from "@/core/design/create";
 import { addDemoKnives } from "@/store/demo";
 import { addKnife, freeName, takenNames } from "@/store/knives";
 import type { RackFigureStore } from "@/store/rackFigures";
@@ -28,10 +27,7 @@ export function Rack() {
   const [refused, setRefused] = useState<readonly RefusedFile[]>([]);
   const router = useRouter();
 
-  const make = async () => {
-    const record = await addKnife(newDesign(freeName("New knife", await takenNames())));
-    router.push(`/knife/${record.id}`);
-  };
+  const make = () => router.push("/new");
   const bring = async (files: readonly File[]) => {
     const bad: RefusedFile[] = [];
     for (const file of files) {
@@ -66,7 +62,7 @@ export function Rack() {
           >
             <FileDown /> Import
           </FileButton>
-          <Button onClick={() => void attempt("No knife was begun", make)}>
+          <Button onClick={make}>
             <Plus /> New knife
           </Button>
         </PageHead>
@@ -78,7 +74,7 @@ export function Rack() {
         <BackupReminder />
         {!ids && <Text color="graphite">Opening the rack …</Text>}
         {ids && figures && ids.length > 0 && <ShownRack ids={ids} figures={figures} />}
-        {ids?.length === 0 && <EmptyRack onNew={() => attempt("No knife was begun", make)} />}
+        {ids?.length === 0 && <EmptyRack onNew={make} />}
       </Stack>
     </Flex>
   );
@@ -109,7 +105,7 @@ function ShownRack({ ids, figures }: { ids: readonly string[]; figures: RackFigu
   );
 }
 
-function EmptyRack({ onNew }: { onNew: () => Promise<void> }) {
+function EmptyRack({ onNew }: { onNew: () => void }) {
   return (
     <Stack align="center" gap="3" py="16" bg="sheet" borderWidth="1px" borderRadius="md">
       <Text fontSize="lg" fontWeight="600">
@@ -117,7 +113,7 @@ function EmptyRack({ onNew }: { onNew: () => Promise<void> }) {
       </Text>
       <Text color="graphite">Begin a knife, import a file, or add the demo knives to look round.</Text>
       <HStack>
-        <Button onClick={() => void onNew()}>New knife</Button>
+        <Button onClick={onNew}>New knife</Button>
         <Button
           variant="outline"
           onClick={() => void attempt("The demo knives were not laid out", addDemoKnives)}

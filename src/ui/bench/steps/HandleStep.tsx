@@ -46,7 +46,7 @@ export function HandleStep() {
         <PointTools />
       </Group>
       <OutlineForms />
-      <SectionFields />
+      {kind !== "bare" && <SectionFields />}
       {kind === "scales" && <ScalesFields />}
       {kind === "stack" && <PieceFields />}
       <WrapFields />

@@ -1,0 +1,5 @@
+import { NewKnife } from "@/ui/begin/NewKnife";
+
+export default function Page() {
+  return <NewKnife />;
+}
