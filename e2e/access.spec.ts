@@ -1,6 +1,6 @@
 import AxeBuilder from "@axe-core/playwright";
 import { expect, type Page, test } from "@playwright/test";
-import { openKnife, step } from "./bench";
+import { DEMOS, openKnife, step } from "./bench";
 
 async function faultsOn(page: Page, where: string): Promise<void> {
   // What is still fading in has not its colours yet.
@@ -23,7 +23,7 @@ for (const scheme of ["light", "dark"] as const) {
     await page.emulateMedia({ colorScheme: scheme, reducedMotion: "reduce" });
     const faults = (where: string) => faultsOn(page, where);
     await page.goto("/");
-    await expect(page.getByTestId("rack-mass")).toHaveCount(16);
+    await expect(page.getByTestId("rack-mass")).toHaveCount(DEMOS);
     await faults("rack");
     await page.goto("/stock");
     await faults("stock");
@@ -62,7 +62,7 @@ for (const scheme of ["light", "dark"] as const) {
 
 test("the whole way by keyboard: rack, knife, step, point, field", async ({ page }) => {
   await page.goto("/");
-  await expect(page.getByTestId("rack-mass")).toHaveCount(16);
+  await expect(page.getByTestId("rack-mass")).toHaveCount(DEMOS);
   const tabTo = async (match: RegExp) => {
     for (let i = 0; i < 60; i++) {
       await page.keyboard.press("Tab");

@@ -1,7 +1,7 @@
 import { readFile } from "node:fs/promises";
 import { expect, type Page, test } from "@playwright/test";
 import { readBackup } from "../src/core/files/backup/backup";
-import { openKnife, typeLength, written } from "./bench";
+import { DEMOS, openKnife, typeLength, written } from "./bench";
 
 async function saveBackup(page: Page): Promise<Buffer> {
   await page.goto("/settings");
@@ -24,7 +24,7 @@ test("a backup is saved, previewed, merged and replaced, and each is undone by o
   await written(page);
   const bytes = await saveBackup(page);
   const reading = readBackup(bytes);
-  expect(reading.ok && reading.backup.holds.knives).toHaveLength(16);
+  expect(reading.ok && reading.backup.holds.knives).toHaveLength(DEMOS);
   expect(reading.ok && reading.backup.holds.steps.length).toBeGreaterThan(0);
 
   await openKnife(page, "Rook hunter");
@@ -78,7 +78,7 @@ test("a file that is no backup is refused with a reason, and changes nothing", a
     await expect(page.getByRole("alert").filter({ hasText: "other.json" })).toContainText(why);
   }
   await page.getByRole("link", { name: "Rack" }).click();
-  await expect(page.getByTestId("rack-row")).toHaveCount(16);
+  await expect(page.getByTestId("rack-row")).toHaveCount(DEMOS);
 });
 
 test("backups go to a folder by themselves, on this visit and on the next", async ({ page }) => {
@@ -108,14 +108,14 @@ test("backups go to a folder by themselves, on this visit and on the next", asyn
       return texts;
     });
   await page.goto("/");
-  await expect(page.getByTestId("rack-row")).toHaveCount(16);
+  await expect(page.getByTestId("rack-row")).toHaveCount(DEMOS);
   await page.goto("/settings");
   await page.getByRole("button", { name: "Back up to a folder by itself …" }).click();
   await expect(page.getByTestId("folder-state")).toContainText("Backed up to “Bench backups”");
   await expect.poll(async () => Object.values(await inFolder())[0]?.length ?? 0).toBeGreaterThan(1000);
   const [[name, text]] = Object.entries(await inFolder());
   expect(name).toMatch(/^euaxis-backup-\d{4}-\d\d-\d\d\.json$/);
-  expect(JSON.parse(text).holds.knives).toHaveLength(16);
+  expect(JSON.parse(text).holds.knives).toHaveLength(DEMOS);
 
   await openKnife(page, "Rook hunter");
   await typeLength(page, "Spine", "5.25");

@@ -1,4 +1,8 @@
+import { readdirSync } from "node:fs";
 import { expect, type Page } from "@playwright/test";
+
+/** Knives that the first visit lays out. */
+export const DEMOS = readdirSync("demo").filter((f) => f.endsWith(".json")).length;
 
 /** Opens a demo knife from the rack and waits until it is weighed. */
 export async function openKnife(page: Page, name: string): Promise<void> {

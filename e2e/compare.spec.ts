@@ -5,7 +5,7 @@ import type { Design } from "../src/core/design/schema";
 import { readKnife } from "../src/core/files/knife/read";
 import { readPrices } from "../src/core/files/prices/prices";
 import { weigh } from "../src/core/weigh/weigh";
-import { keptKnife, openKnife, weightOf } from "./bench";
+import { DEMOS, keptKnife, openKnife, weightOf } from "./bench";
 
 async function openCompare(page: Page, name: string): Promise<void> {
   await openKnife(page, name);
@@ -81,7 +81,7 @@ test("same blade, six handles: six variants in one step, four side by side, each
     handle: { ...design.handle, right: antler, left: antler },
   };
   await expect(variants(page).first()).toContainText(`${massOf(dressed).toFixed(1)} g`);
-  await expect(page.getByTestId("mass-chart").locator("path.recharts-rectangle")).toHaveCount(16);
+  await expect(page.getByTestId("mass-chart").locator("path.recharts-rectangle")).toHaveCount(DEMOS);
   await expect(page.getByTestId("balance-chart").locator(".recharts-scatter-symbol")).toHaveCount(4);
 
   await page

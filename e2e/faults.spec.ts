@@ -3,7 +3,7 @@ import { expect, type Page, test } from "@playwright/test";
 import { seeded } from "../faults/random";
 import { readBackup } from "../src/core/files/backup/backup";
 import { readKnife } from "../src/core/files/knife/read";
-import { keptKnife, openKnife, typeLength, written } from "./bench";
+import { DEMOS, keptKnife, openKnife, typeLength, written } from "./bench";
 import {
   breakDatabase,
   type Fault,
@@ -98,7 +98,7 @@ test("a write that is refused is said at once, work goes on, and it is written w
   const designs = backup.backup.holds.knives.map(
     (k) => k.design as { name: string; blade: { spineMm: number } },
   );
-  expect(designs).toHaveLength(16);
+  expect(designs).toHaveLength(DEMOS);
   expect(designs.find((d) => d.name === "Rook hunter")?.blade.spineMm).toBe(5);
 
   // On the Rack a new knife can be begun, and worked on; leaving and coming back loses nothing.
@@ -168,7 +168,7 @@ for (const [fault, why] of closed) {
     const backup = readBackup(
       await downloaded(page, () => page.getByRole("button", { name: "Export everything" }).click()),
     );
-    expect(backup.ok && backup.backup.holds.knives.length).toBe(16);
+    expect(backup.ok && backup.backup.holds.knives.length).toBe(DEMOS);
     if (fault === "never answers") {
       await setFaulty(page, false);
       await page.getByRole("button", { name: "Try again" }).click();
@@ -213,7 +213,7 @@ test("records that cannot be read are listed, can be had as they lie there, and 
 }) => {
   const heard = unheard(page);
   await page.goto("/");
-  await expect(page.getByTestId("rack-mass")).toHaveCount(16);
+  await expect(page.getByTestId("rack-mass")).toHaveCount(DEMOS);
   const records = [
     { id: "no-design", design: {}, revision: 1, createdAt: 1, updatedAt: 1, saved: null },
     { id: "nothing" },

@@ -1,6 +1,6 @@
 import { expect, test } from "@playwright/test";
 import type { Design } from "../src/core/design/schema";
-import { keptKnife, openKnife, typeLength, weightOf, written } from "./bench";
+import { DEMOS, keptKnife, openKnife, typeLength, weightOf, written } from "./bench";
 
 test("an edit survives a reload and a crash of the page", async ({ page, context }) => {
   await openKnife(page, "Rook hunter");
@@ -100,5 +100,5 @@ test("an address without a knife says so", async ({ page }) => {
   await page.goto("/knife/nothing-here");
   await expect(page.getByText("This knife is not on the rack")).toBeVisible();
   await page.getByRole("link", { name: "Back to the rack" }).click();
-  await expect(page.getByTestId("rack-row")).toHaveCount(16);
+  await expect(page.getByTestId("rack-row")).toHaveCount(DEMOS);
 });

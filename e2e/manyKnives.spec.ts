@@ -1,5 +1,5 @@
 import { expect, type Page, test } from "@playwright/test";
-import { openKnife, typeLength, written } from "./bench";
+import { DEMOS, openKnife, typeLength, written } from "./bench";
 import { unheard } from "./faults";
 
 const COUNT = 1000;
@@ -52,7 +52,7 @@ test("a thousand knives: few are drawn at a time, all can be come to, and their 
 }) => {
   const heard = unheard(page);
   await page.goto("/");
-  await expect(page.getByTestId("rack-mass")).toHaveCount(16);
+  await expect(page.getByTestId("rack-mass")).toHaveCount(DEMOS);
   await fillRack(page);
   await page.reload();
   const rows = page.getByTestId("rack-row");
@@ -102,8 +102,8 @@ test("only what was changed is weighed anew, and its old figures do not stand as
 }) => {
   await openKnife(page, "Rook hunter");
   await page.goto("/");
-  await expect(page.getByTestId("rack-mass")).toHaveCount(16);
-  await expect.poll(() => figuresKept(page)).toBe(16);
+  await expect(page.getByTestId("rack-mass")).toHaveCount(DEMOS);
+  await expect.poll(() => figuresKept(page)).toBe(DEMOS);
   const massOf = async (name: string) =>
     (await page.getByTestId("rack-row").filter({ hasText: name }).getByTestId("rack-mass").textContent()) ??
     "";

@@ -4,7 +4,7 @@ import type { Design } from "../src/core/design/schema";
 import { readKnife } from "../src/core/files/knife/read";
 import { reviewDesign } from "../src/core/review/reviewDesign";
 import { weigh } from "../src/core/weigh/weigh";
-import { keptKnife, openKnife, step, weightOf, written } from "./bench";
+import { DEMOS, keptKnife, openKnife, step, weightOf, written } from "./bench";
 
 test("the first visit shows at least five demo knives, each with its weight and balance", async ({
   page,
@@ -15,8 +15,8 @@ test("the first visit shows at least five demo knives, each with its weight and 
   });
   await page.goto("/");
   const rows = page.getByTestId("rack-row");
-  await expect(rows).toHaveCount(16);
-  await expect(page.getByTestId("rack-mass")).toHaveCount(16);
+  await expect(rows).toHaveCount(DEMOS);
+  await expect(page.getByTestId("rack-mass")).toHaveCount(DEMOS);
   for (const row of await rows.all()) {
     await expect(row.getByTestId("rack-mass")).toHaveText(/^\d+\.\d g$/);
     await expect(row).toContainText(/balances \d+\.\d mm (ahead of|behind) the front/);
@@ -44,14 +44,14 @@ test("no name moves away from under the pointer while figures come in, on the fi
   });
   for (const visit of ["first", "next"]) {
     await page.goto("/");
-    await expect(page.getByTestId("rack-mass")).toHaveCount(16);
+    await expect(page.getByTestId("rack-mass")).toHaveCount(DEMOS);
     const seen = await page.evaluate(() => (window as unknown as { places: string[] }).places);
     const at = new Map<string, Set<string>>();
     for (const one of seen.flatMap((s) => s.split("\n"))) {
       const name = one.slice(0, one.lastIndexOf(" "));
       at.set(name, (at.get(name) ?? new Set()).add(one.slice(name.length + 1)));
     }
-    expect(at.size).toBe(16);
+    expect(at.size).toBe(DEMOS);
     expect([...at].filter(([, tops]) => tops.size > 1).map(([name, tops]) => [visit, name, ...tops])).toEqual(
       [],
     );
@@ -60,7 +60,7 @@ test("no name moves away from under the pointer while figures come in, on the fi
 
 test("new, rename, duplicate, delete and undo", async ({ page }) => {
   await page.goto("/");
-  await expect(page.getByTestId("rack-row")).toHaveCount(16);
+  await expect(page.getByTestId("rack-row")).toHaveCount(DEMOS);
   await page.getByRole("button", { name: "New knife" }).click();
   await expect(page.getByTestId("weight")).toHaveText(/\d/);
   await page.getByRole("link", { name: "Rack" }).click();
@@ -106,7 +106,7 @@ test("damaged, foreign, newer, oversized and impossible files are refused with a
   page,
 }) => {
   await page.goto("/");
-  await expect(page.getByTestId("rack-row")).toHaveCount(16);
+  await expect(page.getByTestId("rack-row")).toHaveCount(DEMOS);
   const good = await readFile("demo/rook-hunter.json", "utf8");
   const give = (name: string, text: string | Buffer) =>
     page.getByTestId("import-file").setInputFiles({
@@ -127,7 +127,7 @@ test("damaged, foreign, newer, oversized and impossible files are refused with a
     await expect(page.locator("main [role=alert]")).toContainText(name);
     await expect(page.locator("main [role=alert]")).toContainText(reason);
   }
-  await expect(page.getByTestId("rack-row")).toHaveCount(16);
+  await expect(page.getByTestId("rack-row")).toHaveCount(DEMOS);
   await page.getByRole("button", { name: "Close this message" }).click();
   await expect(page.locator("main [role=alert]")).toHaveCount(0);
 });
@@ -155,7 +155,7 @@ test("a new knife has no finding, and a fastener that is added lands where the r
 
 test("an empty rack says what to do", async ({ page }) => {
   await page.goto("/");
-  await expect(page.getByTestId("rack-row")).toHaveCount(16);
+  await expect(page.getByTestId("rack-row")).toHaveCount(DEMOS);
   for (let left = 15; left >= 0; left--) {
     await page
       .getByRole("button", { name: /^Delete / })
@@ -167,29 +167,29 @@ test("an empty rack says what to do", async ({ page }) => {
   await page.reload();
   await expect(page.getByText("The rack is empty")).toBeVisible();
   await page.getByRole("button", { name: "Add the demo knives" }).click();
-  await expect(page.getByTestId("rack-row")).toHaveCount(16);
+  await expect(page.getByTestId("rack-row")).toHaveCount(DEMOS);
 });
 
 test("the rack is searched, filtered and ordered, by keyboard too; it stays so until it is left", async ({
   page,
 }) => {
   await page.goto("/");
-  await expect(page.getByTestId("rack-mass")).toHaveCount(16);
+  await expect(page.getByTestId("rack-mass")).toHaveCount(DEMOS);
   const names = async () => page.locator("a.row-link").allTextContents();
   const tools = page.getByRole("search");
   // Newest first, as they came in.
-  expect(await names()).toHaveLength(16);
+  expect(await names()).toHaveLength(DEMOS);
 
   // All words of a search must fit: name, notes, customer or materials, whatever the case.
   const search = page.getByRole("searchbox", { name: "Search the rack" });
   await search.fill("HORN");
-  await expect.poll(async () => (await names()).length).toBeLessThan(16);
-  await expect(tools).toContainText(/\d+ of 16/);
+  await expect.poll(async () => (await names()).length).toBeLessThan(DEMOS);
+  await expect(tools).toContainText(new RegExp(`\\d+ of ${DEMOS}`));
   await search.fill("no such knife");
   await expect(page.getByText("No knife matches")).toBeVisible();
-  await page.getByRole("button", { name: "Show all 16" }).click();
+  await page.getByRole("button", { name: `Show all ${DEMOS}` }).click();
   await expect(search).toHaveValue("");
-  await expect.poll(async () => (await names()).length).toBe(16);
+  await expect.poll(async () => (await names()).length).toBe(DEMOS);
 
   await page.getByLabel("Order", { exact: true }).selectOption("name");
   await expect.poll(names).toEqual([...(await names())].sort((a, b) => a.localeCompare(b, "en")));
@@ -199,7 +199,7 @@ test("the rack is searched, filtered and ordered, by keyboard too; it stays so u
   await expect.poll(async () => (await grams()).every((g, i, all) => i === 0 || g >= all[i - 1])).toBe(true);
 
   await page.getByLabel("State", { exact: true }).selectOption("in-work");
-  await expect.poll(async () => (await names()).length).toBeLessThan(16);
+  await expect.poll(async () => (await names()).length).toBeLessThan(DEMOS);
   for (const row of await page.getByTestId("rack-row").all()) await expect(row).toContainText("In work");
   const few = await names();
 

@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { openKnife, typeLength, weightOf } from "./bench";
+import { DEMOS, openKnife, typeLength, weightOf } from "./bench";
 import { noteOf, unheard } from "./faults";
 
 test("a worker that cannot be started, or is silent, is said; its figures are marked old; it is started anew", async ({
@@ -30,7 +30,7 @@ test("a worker that cannot be started, or is silent, is said; its figures are ma
   await expect(page.getByText(/Not weighed: refused by policy/).first()).toBeVisible();
   await worker(undefined);
   await page.getByRole("button", { name: "Try again" }).first().click();
-  await expect(page.getByTestId("rack-mass")).toHaveCount(16);
+  await expect(page.getByTestId("rack-mass")).toHaveCount(DEMOS);
 
   // On the Bench: the figures of before stand there as such.
   await page.getByRole("link", { name: "Rook hunter", exact: true }).click();

@@ -3,6 +3,7 @@ import cairn from "@demo/cairn-bronze-grip.json";
 import fen from "@demo/fen-rigging-knife.json";
 import gorse from "@demo/gorse-guard-knife.json";
 import heath from "@demo/heath-field-knife.json";
+import hern from "@demo/hern-long-blade.json";
 import holm from "@demo/holm-leather-stack.json";
 import slicer from "@demo/long-meadow-slicer.json";
 import marsh from "@demo/marsh-stick-tang.json";
@@ -14,6 +15,7 @@ import rook from "@demo/rook-hunter.json";
 import chopper from "@demo/sallow-camp-chopper.json";
 import skerry from "@demo/skerry-prototype.json";
 import tarn from "@demo/tarn-ready-made-blade.json";
+import wren from "@demo/wren-neck-knife.json";
 import { nanoid } from "nanoid";
 import type { Design } from "@/core/design/schema";
 import type { StoredKnife } from "./db";
@@ -37,6 +39,8 @@ const DEMO_FILES = [
   tarn,
   cairn,
   skerry,
+  wren,
+  hern,
 ];
 
 /** The demo knives as records of their own, the first the newest, up to a time. */

@@ -134,7 +134,7 @@ describe("while the database takes nothing", () => {
     takeAgain();
     expect(await writeWaiting()).toBe(true);
     expect((await readableKnives()).map((k) => k.design.name)).toContain("Rush");
-    expect(await db.knives.count()).toBe(17);
+    expect(await db.knives.count()).toBe(19);
     expect((await db.settings.get("preferences"))?.value).toMatchObject({ units: "inch" });
   });
 

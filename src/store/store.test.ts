@@ -116,7 +116,7 @@ describe("the rack's records", () => {
 
   it("hold the demo knives once, however often the rack is opened", async () => {
     await Promise.all([layOutDemoKnivesOnce(), layOutDemoKnivesOnce()]);
-    expect(await db.knives.count()).toBe(16);
+    expect(await db.knives.count()).toBe(18);
     await db.knives.clear();
     await layOutDemoKnivesOnce();
     expect(await db.knives.count()).toBe(0);

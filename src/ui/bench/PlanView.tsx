@@ -38,7 +38,9 @@ export function PlanView({ scale, onEdit }: { scale: Scale; onEdit: (id: string)
         stroke={color("line")}
         strokeDasharray="14 4 2 4"
       />
-      {step === "handle" && design.handle.kind !== "bare" && <ThicknessPoints scale={scale} onEdit={onEdit} />}
+      {step === "handle" && design.handle.kind !== "bare" && (
+        <ThicknessPoints scale={scale} onEdit={onEdit} />
+      )}
       <BenchPoints points={planPoints(design, step)} scale={scale} onEdit={onEdit} />
     </g>
   );
