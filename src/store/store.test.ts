@@ -121,7 +121,7 @@ describe("the rack's records", () => {
     await layOutDemoKnivesOnce();
     expect(await db.knives.count()).toBe(0);
     await addDemoKnives();
-    expect(await db.knives.count()).toBe(16);
+    expect(await db.knives.count()).toBe(18);
   });
 
   it("find free names", () => {
