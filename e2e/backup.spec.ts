@@ -32,7 +32,7 @@ test("a backup is saved, previewed, merged and replaced, and each is undone by o
   await written(page);
   await page.getByRole("link", { name: "Rack" }).click();
   await page.getByRole("button", { name: "Delete Orchard parer" }).click();
-  await expect(page.getByTestId("rack-row")).toHaveCount(15);
+  await expect(page.getByTestId("rack-row")).toHaveCount(DEMOS - 1);
 
   await page.goto("/settings");
   await give(page, bytes);
@@ -48,7 +48,7 @@ test("a backup is saved, previewed, merged and replaced, and each is undone by o
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByText("Everything is as it was before").first()).toBeVisible();
   await page.getByRole("link", { name: "Rack" }).click();
-  await expect(page.getByTestId("rack-row")).toHaveCount(15);
+  await expect(page.getByTestId("rack-row")).toHaveCount(DEMOS - 1);
   await openKnife(page, "Rook hunter");
   await expect(page.getByRole("textbox", { name: "Spine", exact: true })).toHaveValue("7");
 
@@ -151,7 +151,7 @@ test("the bin: a deleted knife comes back with all that is its own, or goes for 
   await page.getByRole("link", { name: "Rack" }).click();
   for (const name of ["Rook hunter", "Orchard parer"])
     await page.getByRole("button", { name: `Delete ${name}` }).click();
-  await expect(page.getByTestId("rack-row")).toHaveCount(14);
+  await expect(page.getByTestId("rack-row")).toHaveCount(DEMOS - 2);
   await page.reload();
   await page.getByRole("link", { name: "Bin (2)" }).click();
   await expect(page.getByTestId("bin-row")).toHaveCount(2);

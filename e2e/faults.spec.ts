@@ -104,6 +104,7 @@ test("a write that is refused is said at once, work goes on, and it is written w
   // On the Rack a new knife can be begun, and worked on; leaving and coming back loses nothing.
   await page.getByRole("link", { name: "Rack" }).click();
   await page.getByRole("button", { name: "New knife" }).click();
+  await page.getByRole("button", { name: "Begin this knife" }).click();
   await expect(page.getByTestId("weight")).toHaveText(/\d/);
   await typeLength(page, "Spine", "6");
   await page.getByRole("link", { name: "Rack" }).click();

@@ -65,7 +65,17 @@ function barOf(design: Design): Bar {
 
 /** A piece to begin from. */
 export function newPiece(id: string, role: PieceRole, material: string, lengthMm: number): Piece {
-  return { id, role, material, lengthMm, pressedShare: 0, tiltDeg: 0, shape: null, printed: null };
+  return {
+    id,
+    role,
+    material,
+    lengthMm,
+    discMm: null,
+    pressedShare: 0,
+    tiltDeg: 0,
+    shape: null,
+    printed: null,
+  };
 }
 
 /**

@@ -147,7 +147,9 @@ function toVersion8(record: Loose): Loose {
 }
 
 function handleToVersion8(handle: unknown): unknown {
-  return isRecord(handle) ? { ...handle, ...plainHandleForm() } : handle;
+  if (!isRecord(handle)) return handle;
+  const pieces = "pieces" in handle ? { pieces: each(handle.pieces, () => ({ discMm: null })) } : {};
+  return { ...handle, ...plainHandleForm(), ...pieces };
 }
 
 function measuredToVersion8(measured: unknown): unknown {

@@ -155,6 +155,12 @@ describe("stock", () => {
     expect(washers.finishedMm.lengthMm).toBeCloseTo(40, 6);
     // 40 mm of leather before it is pressed, from 9 oz sheet of 3.6 mm: eleven discs are too few.
     expect(washers.discs).toEqual({ count: 12, thicknessMm: 3.6 });
+    // Discs of a thickness of their own are as many as fill the length before it is pressed.
+    const { handle } = CONSTRUCTIONS["washers pressed together"];
+    if (handle.kind !== "stack") throw new Error("no pieces");
+    const of = handle.pieces.map((p) => (p.role === "washer" ? { ...p, discMm: 2.5 } : p));
+    const thin = cutList({ ...CONSTRUCTIONS["washers pressed together"], handle: { ...handle, pieces: of } });
+    expect(thin.find((p) => p.discs)?.discs).toEqual({ count: 16, thicknessMm: 2.5 });
     expect(washers.count).toBe(12);
     expect(rodList(sound)).toEqual([
       { kind: "rod", material: "brass-360", diameterMm: 4.7625, count: 2, lengthMm: expect.any(Number) },

@@ -115,7 +115,8 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
     finished: Size,
     more: Partial<Pick<CutPiece, "count" | "pair" | "made">> & {
       form?: "slab" | "slice" | "block";
-      discs?: boolean;
+      /** Stacked of discs: of that thickness, or of what the stock is, null. */
+      discs?: { readonly mm: number | null } | false;
     } = {},
   ) => {
     // What is contoured is sawn with room all round and a kerf; a slab comes in its thickness, a slice in its length.
@@ -124,7 +125,8 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
     const room = sawn ? 2 * allowanceMm + kerfMm : 0;
     const id = cutId(key);
     const own = have.find((h) => h.piece === id) ?? null;
-    const disc = own?.lengthMm ?? (materialById(material)?.class === "leather" ? LEATHER_MM : DISC_MM);
+    const usual = materialById(material)?.class === "leather" ? LEATHER_MM : DISC_MM;
+    const disc = (inDiscs && inDiscs.mm) || (own?.lengthMm ?? usual);
     const discs =
       inDiscs && finished.lengthMm > disc * 1.5
         ? { count: Math.ceil(finished.lengthMm / disc - ROUNDING), thicknessMm: disc }
@@ -261,7 +263,7 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
         {
           form: slice ? "slice" : "block",
           made: p.printed ? "printed" : isBuiltUp(p) ? "built-up" : "sawn",
-          discs: p.role === "washer" && slice,
+          discs: slice && (p.role === "washer" || p.discMm !== null) && { mm: p.discMm },
         },
       );
     });

@@ -137,6 +137,8 @@ const piece = z.strictObject({
   material: materialId,
   /** Along the axis, before it is pressed. */
   lengthMm: mm(0.1, 600),
+  /** Thickness of each disc that it is stacked of, before it is pressed; null of one piece. */
+  discMm: z.nullable(mm(0.1, 60)),
   /** Share of its length that pulling up takes: leather, cork, bark. */
   pressedShare: between(0, 0.5),
   /** Lean of its rear joint, its top toward the front. */

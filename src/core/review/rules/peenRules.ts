@@ -47,6 +47,7 @@ function peenedTang(design: Design): Found[] {
     role: "butt-plate" as const,
     material: "brass-360",
     lengthMm: 6,
+    discMm: null,
     pressedShare: 0,
     tiltDeg: 0,
     shape: null,

@@ -1,19 +1,21 @@
 "use client";
-import { Button, IconButton, Stack, Text } from "@chakra-ui/react";
+import { Button, Flex, IconButton, Stack, Text } from "@chakra-ui/react";
 import { ArrowDown, ArrowUp, Plus } from "lucide-react";
 import { memo } from "react";
-import { newPiece } from "@/core/design/constructions";
-import type { Design, StackHandle } from "@/core/design/schema";
+import { newPiece, newShape } from "@/core/design/constructions";
+import type { Design, Piece, StackHandle } from "@/core/design/schema";
 import { freeId } from "@/core/fit/openSpot";
 import { pieceNaming } from "@/core/layout/itemNames";
 import { layoutOf } from "@/core/layout/layout";
 import { jointTilt, pressedLength, slackPiece } from "@/core/layout/pieces";
+import { roundTo } from "@/core/number";
 import { printLength } from "@/core/units/print";
 import type { Draft } from "@/store/session";
 import { useUnits } from "@/store/settings";
 import { PIECE_WORDS, pieceWords } from "@/words/parts";
-import { ChoiceAt, LengthAt, MaterialAt, ShareAt } from "../../fields/bound";
+import { ChoiceAt, LengthAt, MaterialAt, ShareAt, Tick } from "../../fields/bound";
 import { FOR_PIECES } from "../../fields/MaterialField";
+import { ShareField } from "../../fields/ShareField";
 import { useBench, useDesign } from "../BenchContext";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
@@ -35,6 +37,9 @@ function usePiecesEdit() {
 export function PieceFields() {
   const { session, setSelected } = useBench();
   const ids = useDesign(({ handle }) => (handle.kind === "stack" ? handle.pieces.map((p) => p.id) : []));
+  const hasPommel = useDesign(
+    ({ handle }) => handle.kind === "stack" && handle.pieces.some((p) => p.role === "pommel"),
+  );
   const edit = usePiecesEdit();
   const add = () => {
     const { handle } = session.getState().design;
@@ -44,22 +49,96 @@ export function PieceFields() {
     });
     setSelected(id);
   };
+  const addDiscs = () => {
+    const { handle } = session.getState().design;
+    const id = freeId("piece", handle.kind === "stack" ? handle.pieces : []);
+    edit("Add discs", (all) => {
+      const discs = {
+        ...newPiece(id, "washer", "leather-veg", 10 * DISC_MM),
+        discMm: DISC_MM,
+        pressedShare: 0.12,
+      };
+      all.splice(all.length - 1, 0, discs);
+    });
+    setSelected(id);
+  };
+  const addPommel = () => {
+    const { design } = session.getState();
+    const id = freeId("piece", design.handle.kind === "stack" ? design.handle.pieces : []);
+    edit("Add pommel", (all) => {
+      all.push({ ...newPiece(id, "pommel", "brass-360", POMMEL_MM), shape: newShape("plate", design) });
+    });
+    setSelected(id);
+  };
+  const full = ids.length >= 40;
   return (
     <>
-      <Group
-        title="Pieces, front first"
-        aside={
-          <Button size="xs" variant="outline" disabled={ids.length >= 40} onClick={add}>
+      <Group title="Pieces, front first">
+        <Flex gap="2" wrap="wrap">
+          <Button size="xs" variant="outline" disabled={full} onClick={add}>
             <Plus /> Add piece
           </Button>
-        }
-      >
+          <Button size="xs" variant="outline" disabled={full} onClick={addDiscs}>
+            <Plus /> Discs
+          </Button>
+          <Button size="xs" variant="outline" disabled={full || hasPommel} onClick={addPommel}>
+            <Plus /> Pommel
+          </Button>
+        </Flex>
         {ids.map((id, i) => (
           <PieceCard key={id} index={i} last={i === ids.length - 1} />
         ))}
       </Group>
       <RingFields />
     </>
+  );
+}
+
+/** Leather of about 9 oz, and a pommel as long as most are. Common practice, no source. */
+const DISC_MM = 3.6;
+const POMMEL_MM = 18;
+
+/** A length filled with discs: their thickness, and how many. */
+function DiscFields({ index, piece, slack }: { index: number; piece: Piece; slack: boolean }) {
+  const edit = usePiecesEdit();
+  const { discMm } = piece;
+  const change = (label: string, recipe: (p: Draft<Piece>) => void) =>
+    edit(label, (all) => {
+      if (all[index]) recipe(all[index]);
+    });
+  const stacked = piece.role === "washer" || piece.role === "spacer" || discMm !== null;
+  if (!stacked || slack || piece.shape) return null;
+  return (
+    <>
+      <Tick
+        label="Stacked of discs"
+        checked={discMm !== null}
+        onChange={(on) =>
+          change(
+            on ? "Stack it of discs" : "Make it of one piece",
+            (p) => void (p.discMm = on ? Math.min(DISC_MM, p.lengthMm) : null),
+          )
+        }
+      />
+      {discMm !== null && (
+        <>
+          <LengthAt at={`handle.pieces.${index}.discMm`} label="Thickness of a disc" />
+          <DiscCount
+            value={Math.max(1, Math.round(piece.lengthMm / discMm))}
+            onChange={(count) =>
+              change("Change the discs", (p) => void (p.lengthMm = roundTo(count * discMm, 2)))
+            }
+          />
+        </>
+      )}
+    </>
+  );
+}
+
+/** A whole number of discs. */
+function DiscCount({ value, onChange }: { value: number; onChange: (count: number) => void }) {
+  return (
+    <ShareField label="Discs" value={value} min={1} max={400} unit="" factor={1} whole onChange={onChange} />
   );
 }
 
@@ -137,6 +216,7 @@ const PieceCard = memo(function PieceCard({ index: i, last }: { index: number; l
         ) : (
           <LengthAt at={`${at}.lengthMm`} label="Length" />
         )}
+        <DiscFields index={i} piece={p} slack={slack} />
         {(p.role === "washer" || p.pressedShare > 0 || PRESSED.includes(p.material.split("-")[0])) && (
           <ShareAt
             at={`${at}.pressedShare`}
