@@ -108,7 +108,7 @@ test("a write that is refused is said at once, work goes on, and it is written w
   await expect(page.getByTestId("weight")).toHaveText(/\d/);
   await typeLength(page, "Spine", "6");
   await page.getByRole("link", { name: "Rack" }).click();
-  await page.getByRole("link", { name: "New knife" }).click();
+  await page.getByRole("link", { name: "Field knife", exact: true }).click();
   await expect(spineField(page)).toHaveValue("6");
   await page.getByRole("link", { name: "Rack" }).click();
   await page.getByRole("button", { name: "Delete Orchard parer" }).click();
@@ -122,7 +122,7 @@ test("a write that is refused is said at once, work goes on, and it is written w
     .catch(() => undefined);
   await expect(bar(page)).toHaveCount(0, { timeout: 40_000 });
   await page.reload();
-  await page.getByRole("link", { name: "New knife" }).click();
+  await page.getByRole("link", { name: "Field knife", exact: true }).click();
   await expect(spineField(page)).toHaveValue("6");
   await openKnife(page, "Rook hunter");
   await expect(spineField(page)).toHaveValue("5");

@@ -65,9 +65,9 @@ test("new, rename, duplicate, delete and undo", async ({ page }) => {
   await page.getByRole("button", { name: "Begin this knife" }).click();
   await expect(page.getByTestId("weight")).toHaveText(/\d/);
   await page.getByRole("link", { name: "Rack" }).click();
-  await expect(page.getByRole("link", { name: "New knife" })).toBeVisible();
+  await expect(page.getByRole("link", { name: "Field knife", exact: true })).toBeVisible();
 
-  await page.getByRole("button", { name: "Rename New knife", exact: true }).click();
+  await page.getByRole("button", { name: "Rename Field knife", exact: true }).click();
   await page.getByRole("textbox", { name: "Name of the knife" }).fill("Bracken skinner");
   await page.keyboard.press("Enter");
   await expect(page.getByRole("link", { name: "Bracken skinner" })).toBeVisible();
