@@ -64,7 +64,7 @@ async function changeElsewhere(page: Parameters<typeof keptKnife>[0], spineMm: n
 test("two tabs that both changed a knife do not overwrite each other", async ({ page }) => {
   await openKnife(page, "Rook hunter");
   await changeElsewhere(page, 7);
-  await typeLength(page, "Heel height", "31");
+  await typeLength(page, "Greatest height", "31");
   const bar = page.getByRole("alert").filter({ hasText: "changed in another tab too" });
   await expect(bar).toBeVisible();
   expect(((await keptKnife(page)).design as Design).blade.spineMm, "theirs still stands").toBe(7);
@@ -78,11 +78,11 @@ test("two tabs that both changed a knife do not overwrite each other", async ({ 
 test("the other tab's state can be taken instead, and mine stays in undo", async ({ page }) => {
   await openKnife(page, "Rook hunter");
   await changeElsewhere(page, 7);
-  await typeLength(page, "Heel height", "31");
+  await typeLength(page, "Greatest height", "31");
   await page.getByRole("button", { name: "Take the other tab's" }).click();
   await expect(page.getByRole("textbox", { name: "Spine", exact: true })).toHaveValue("7");
   await page.keyboard.press("Control+z");
-  await expect(page.getByRole("textbox", { name: "Heel height" })).toHaveValue("31");
+  await expect(page.getByRole("textbox", { name: "Greatest height" })).toHaveValue("31");
   await expect.poll(async () => ((await keptKnife(page)).design as Design).blade.heelHeightMm).toBe(31);
 });
 

@@ -158,7 +158,7 @@ test("a new knife has no finding, and a fastener that is added lands where the r
 test("an empty rack says what to do", async ({ page }) => {
   await page.goto("/");
   await expect(page.getByTestId("rack-row")).toHaveCount(DEMOS);
-  for (let left = 15; left >= 0; left--) {
+  for (let left = DEMOS - 1; left >= 0; left--) {
     await page
       .getByRole("button", { name: /^Delete / })
       .first()

@@ -3,6 +3,7 @@ import { readKnife } from "../files/knife/read";
 import { writeKnife } from "../files/knife/write";
 import { greatestHeight } from "../layout/bladeLengths";
 import { KNIFE_SIZES, likeAnother, resized, sizesOf } from "../layout/resized";
+import { placedFastener } from "../review/placeFastener";
 import { reviewDesign } from "../review/reviewDesign";
 import { weigh } from "../weigh/weigh";
 import { STARTING_FORMS, startingForm } from "./startingForms";
@@ -48,6 +49,19 @@ describe.each(STARTING_FORMS)("starting form: %s", (form) => {
       if (!design.blade.measured) expect(weighed.report.massG > weighing.report.massG).toBe(share > 1);
     }
   });
+});
+
+describe("a form with holes in its tang", () => {
+  it.each(["field", "hunter", "skinner"] as const)(
+    "%s leaves room for one more fastener of any kind",
+    (form) => {
+      const design = startingForm(form, "New knife");
+      for (const kind of ["pin", "sleeve-bolt", "nutted-rod"] as const) {
+        const more = { ...design, fasteners: [...design.fasteners, placedFastener(design, kind, "new")] };
+        expect(reviewDesign(more, true).findings.filter((f) => f.severity !== "note")).toEqual([]);
+      }
+    },
+  );
 });
 
 describe("a knife like another", () => {

@@ -89,7 +89,7 @@ const flat = (heightMm: number): Blade["grind"] => ({ kind: "partial-flat", heig
 
 const FORMS: Record<StartingForm, (base: Design) => Design> = {
   field: (base) =>
-    lightened(withBlade(base, { lengthMm: 116, tip: tipFrom("drop-point", 116) }), 0.5, [-38, -54, -70]),
+    lightened(withBlade(base, { lengthMm: 118, tip: tipFrom("drop-point", 118) }), 0.5, [-36, -50]),
 
   hunter: (base) => {
     const knife = withHandle(
@@ -111,7 +111,7 @@ const FORMS: Record<StartingForm, (base: Design) => Design> = {
       [7.8, 8, 9.6, 8.8],
     );
     const pinned = { ...scaled(knife, 8.5), fasteners: pins(106, 4.7625, [0.2, 0.5], [0.79, -5]) };
-    return used(lightened(pinned, 0.33, [-37, -52, -67]), "hunting");
+    return used(lightened(pinned, 0.28, [-35, -48]), "hunting");
   },
 
   paring: (base) => {
@@ -188,7 +188,7 @@ const FORMS: Record<StartingForm, (base: Design) => Design> = {
       { lengthMm: 112, frontMm: 26, grooveMm: 23, swellMm: 28, buttMm: 29, dropMm: 7 },
       [8.2, 8.6, 10.2, 9.4],
     );
-    return used(lightened(handle, 0.3, [-38, -54, -70]), "hunting");
+    return used(lightened(handle, 0.28, [-36, -50]), "hunting");
   },
 
   "neck-knife": (base) => {
