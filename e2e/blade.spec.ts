@@ -171,7 +171,7 @@ test("a new knife: a form, four lengths, its own name, and one like another on t
   await expect(page.getByRole("radio", { name: "Hunter" })).toBeChecked();
   await page.getByRole("radio", { name: "Dagger" }).check({ force: true });
   await expect(page.getByTestId("start-figures")).toContainText("g");
-  const figures = await page.getByTestId("start-figures").innerText();
+  const figures = (await page.getByTestId("start-figures").textContent()) ?? "";
   await typeLength(page, "Blade's length", "200");
   await expect(page.getByTestId("start-figures")).not.toHaveText(figures);
   await typeLength(page, "Handle's length", "20");

@@ -1,8 +1,8 @@
-import { plainBladeForm } from "./bladeForm";
 import { newPiece, withBareTang, withEnd, withTang } from "./constructions";
-import { type HandleMeasures, newDesign, outlineFrom, planFrom, round, tipFrom } from "./create";
+import { newDesign, tipFrom } from "./create";
+import { flat, heights, lightened, pins, points, scaled, used, withBlade, withHandle } from "./formParts";
 import { guardOfForm } from "./guards";
-import type { Blade, Design, Fastener, OutlinePoint, UseKind } from "./schema";
+import type { Design } from "./schema";
 import { withUse } from "./uses";
 
 /** The knives that a new one can begin from, in the order that they are offered. */
@@ -22,70 +22,6 @@ export const STARTING_FORMS = [
   "kit-blade",
 ] as const;
 export type StartingForm = (typeof STARTING_FORMS)[number];
-
-type Place = readonly [xMm: number, yMm: number, corner?: "corner"];
-
-/** Points of an outline, front last, in mm. */
-function points(run: "spine" | "edge", ...places: readonly Place[]): OutlinePoint[] {
-  return places.map(([xMm, yMm, corner], i) => ({
-    id: `${run}-${i + 1}`,
-    xMm,
-    yMm,
-    corner: corner === "corner",
-  }));
-}
-
-/** The plain knife with another blade; everything that is not said is as a field knife has it, without cuts. */
-function withBlade(design: Design, change: Partial<Blade>): Design {
-  return { ...design, blade: { ...design.blade, ...plainBladeForm(), ...change } };
-}
-
-/** A handle of those measures, its pins moved to where their shares of its length are. */
-function withHandle(
-  design: Design,
-  m: HandleMeasures,
-  halves: readonly [number, number, number, number],
-  roundness = 0.7,
-): Design {
-  const plan = planFrom(m.lengthMm, halves, roundness);
-  return { ...design, handle: { ...design.handle, outline: outlineFrom(m), plan } };
-}
-
-/** Pins of a diameter at shares of the handle's length, at heights over the axis. */
-function pins(
-  lengthMm: number,
-  diameterMm: number,
-  ...places: readonly (readonly [number, number])[]
-): Fastener[] {
-  return places.map(([share, yMm], i) => ({
-    id: `pin-${i + 1}`,
-    kind: "pin",
-    xMm: round(-share * lengthMm),
-    yMm,
-    diameterMm,
-    material: "brass-360",
-  }));
-}
-
-/** A full tang that falls to a share of its thickness, with holes in the middle of its height. */
-function lightened(design: Design, share: number, stations: readonly number[]): Design {
-  if (design.tang.kind !== "full") return design;
-  const { spineMm } = design.blade;
-  const holes = stations.map((xMm, i) => ({
-    id: `hole-${i + 1}`,
-    xMm,
-    yMm: -1.5,
-    diameterMm: 8,
-    fill: "epoxy",
-    purpose: "lighten" as const,
-  }));
-  const taper = { frontMm: spineMm, buttMm: round(share * spineMm) };
-  return { ...design, tang: { ...design.tang, taper, holes } };
-}
-
-const used = (design: Design, kind: UseKind): Design => ({ ...design, use: withUse(design.use, kind) });
-
-const flat = (heightMm: number): Blade["grind"] => ({ kind: "partial-flat", heightMm, along: [] });
 
 const FORMS: Record<StartingForm, (base: Design) => Design> = {
   field: (base) =>
@@ -437,25 +373,6 @@ const FORMS: Record<StartingForm, (base: Design) => Design> = {
     },
   }),
 };
-
-/** The heights of a blade at its shoulder: the spine's over the axis, and from there down to the edge's. */
-function heights(spineOverAxisMm: number, ricassoHeightMm: number) {
-  return { spineOverAxisMm, ricassoHeightMm };
-}
-
-/** Scales of a thickness on both sides. */
-function scaled(design: Design, thicknessMm: number): Design {
-  const { handle } = design;
-  if (handle.kind !== "scales") return design;
-  return {
-    ...design,
-    handle: {
-      ...handle,
-      right: { ...handle.right, thicknessMm },
-      left: { ...handle.left, thicknessMm },
-    },
-  };
-}
 
 /** A new knife of a starting form. */
 export function startingForm(form: StartingForm, name: string): Design {

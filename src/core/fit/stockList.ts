@@ -1,7 +1,6 @@
 import { assemble } from "../assembly/assemble";
 import { assembleBare } from "../assembly/bareBlade";
 import { type PartKey, partId, type Side } from "../assembly/partKey";
-import type { Contour } from "../curve/contour";
 import { polyline } from "../curve/crossing";
 import type { Design, Piece, PieceRole, StockPiece } from "../design/schema";
 import { bareBladeOf } from "../design/starts";
@@ -126,7 +125,7 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
     const id = cutId(key);
     const own = have.find((h) => h.piece === id) ?? null;
     const usual = materialById(material)?.class === "leather" ? LEATHER_MM : DISC_MM;
-    const disc = (inDiscs && inDiscs.mm) || (own?.lengthMm ?? usual);
+    const disc = (inDiscs ? inDiscs.mm : null) ?? own?.lengthMm ?? usual;
     const discs =
       inDiscs && finished.lengthMm > disc * 1.5
         ? { count: Math.ceil(finished.lengthMm / disc - ROUNDING), thicknessMm: disc }

@@ -1,6 +1,6 @@
 import { type Cubic, cubicX, cubicY } from "../curve/bezier";
 import { round } from "../design/create";
-import type { Blade, BladeOutline, DrawnBlade, Grind, OutlinePoint, SideGrind } from "../design/schema";
+import type { BladeOutline, DrawnBlade, Grind, OutlinePoint, SideGrind } from "../design/schema";
 import { isDouble } from "../solids/grind";
 import { INSIDE_MM } from "../tolerances";
 import { bladeHeights, bladeOutline } from "./bladeOutline";

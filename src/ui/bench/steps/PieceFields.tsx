@@ -114,10 +114,9 @@ function DiscFields({ index, piece, slack }: { index: number; piece: Piece; slac
         label="Stacked of discs"
         checked={discMm !== null}
         onChange={(on) =>
-          change(
-            on ? "Stack it of discs" : "Make it of one piece",
-            (p) => void (p.discMm = on ? Math.min(DISC_MM, p.lengthMm) : null),
-          )
+          change(on ? "Stack it of discs" : "Make it of one piece", (p) => {
+            p.discMm = on ? Math.min(DISC_MM, p.lengthMm) : null;
+          })
         }
       />
       {discMm !== null && (
@@ -126,7 +125,9 @@ function DiscFields({ index, piece, slack }: { index: number; piece: Piece; slac
           <DiscCount
             value={Math.max(1, Math.round(piece.lengthMm / discMm))}
             onChange={(count) =>
-              change("Change the discs", (p) => void (p.lengthMm = roundTo(count * discMm, 2)))
+              change("Change the discs", (p) => {
+                p.lengthMm = roundTo(count * discMm, 2);
+              })
             }
           />
         </>
