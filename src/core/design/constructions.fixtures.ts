@@ -103,6 +103,17 @@ function wrapped(of: Design, change: Partial<Wrap>): Design {
 const round = { frontCornerMm: 2, endCornerMm: 2, shoulderRadiusMm: 1.5 };
 const thin = { frontHeightMm: 9, endHeightMm: 5, frontThicknessMm: 4, endThicknessMm: 4, yMm: 0 };
 
+/** Blades that every suite looks at; all others are held by a suite of their own. */
+const COMMON_BLADES = [
+  "blade: outline of its own",
+  "blade: dagger with a fuller",
+  "blade: two fullers a side",
+  "blade: sides that differ",
+  "blade: face by points",
+  "blade: notches",
+  "blade: integral bolster",
+];
+
 /** One design for each construction, by name: all can be built. */
 export const CONSTRUCTIONS: Readonly<Record<string, Design>> = {
   "full tang with slots": slab({
@@ -278,10 +289,7 @@ export const CONSTRUCTIONS: Readonly<Record<string, Design>> = {
     return stack({ rings: [{ id: "r-1", xMm: -30, yMm: -24, ...ring }] }, d);
   })(),
   ...Object.fromEntries(
-    Object.entries(SOUND_BLADES).map(([name, change]) => [
-      name,
-      { ...sound, blade: { ...sound.blade, ...change } },
-    ]),
+    COMMON_BLADES.map((name) => [name, { ...sound, blade: { ...sound.blade, ...SOUND_BLADES[name] } }]),
   ),
   ...Object.fromEntries(FASTENER_KINDS.map((kind) => [`fastener: ${kind}`, fastened(kind)])),
   ...Object.fromEntries(
