@@ -1,3 +1,5 @@
+import { isDouble } from "../solids/grind";
+import { grooveHalf } from "../solids/groundBlade";
 import { round } from "./create";
 import type { Blade, BladeNotch, Fuller, Grind, IntegralBolster, Ramp, SideGrind, Swedge } from "./schema";
 
@@ -46,8 +48,6 @@ export function newGrind(kind: Grind["kind"], before: Grind, heelMm: number): Gr
   return like.kind === "partial-flat" ? { ...like, kind, side: "right" } : before;
 }
 
-const isDouble = (grind: Grind) => "ridgeShare" in grind;
-
 /** A false edge along the front third, that leaves a quarter of the spine. */
 export function newSwedge({ lengthMm, heelHeightMm, spineMm }: Blade): Swedge {
   return {
@@ -65,9 +65,9 @@ export function newFuller(blade: Blade, id: string): Fuller {
   const double = isDouble(blade.grind);
   const radiusMm = round(Math.max(1, heelHeightMm / 10));
   const depthMm = round(Math.max(0.05, Math.min(spineMm / 5, radiusMm)));
-  const half = Math.sqrt(Math.max(0, 2 * radiusMm * depthMm - depthMm * depthMm));
+  const half = grooveHalf(radiusMm, depthMm);
   const lowest = fullers.reduce((low, f) => {
-    const reach = Math.sqrt(Math.max(0, 2 * f.radiusMm * f.depthMm - f.depthMm * f.depthMm));
+    const reach = grooveHalf(f.radiusMm, f.depthMm);
     return Math.max(low, f.downMm + reach + WEB_MM);
   }, 0);
   return {

@@ -1,4 +1,5 @@
 import type { SideGroove, Wrap } from "../design/schema";
+import { grooveHalf } from "../solids/groundBlade";
 import { grownRegion } from "../solids/grownRegion";
 import { lineAt } from "../solids/line";
 import type { Region } from "../solids/region";
@@ -107,7 +108,7 @@ export function grooveRegion(layout: Layout, groove: SideGroove, side: "right" |
   const z = (side === "right" ? 1 : -1) * grooveZ(layout, groove, side);
   const root = (x: number, below: boolean) => ({ x, below, above: !below });
   // Where it comes out of a level face: of a rounded one it does so along the height.
-  const out = Math.min(r, Math.sqrt(Math.max(0, 2 * r * groove.depthMm - groove.depthMm ** 2)));
+  const out = grooveHalf(r, groove.depthMm);
   return {
     kind: "slab",
     from: ["side-groove", xMm, r, z, ys],

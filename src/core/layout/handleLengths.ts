@@ -45,9 +45,15 @@ export function withHandleLength(handle: Handle, which: HandleLength, toMm: numb
   }
   const role: NodeRole = which === "front" ? "front-bottom" : which === "butt" ? "rear-bottom" : which;
   const target = which === "front" ? handle.outline[handle.outline.length - 1] : nodeOf(handle, role);
+  const nodes = handle.outline;
+  // Of an outline that is alike over and under the axis both sides take half.
+  const twin = handle.symmetric && target ? nodes[nodes.length - 1 - nodes.indexOf(target)] : null;
+  const lower = (n: (typeof nodes)[number]) => (twin ? -toMm / 2 : n.yMm - (toMm - now));
   return {
     ...handle,
-    outline: handle.outline.map((n) => (n === target ? { ...n, yMm: n.yMm - (toMm - now) } : n)),
+    outline: nodes.map((n) =>
+      n === target ? { ...n, yMm: lower(n) } : n === twin ? { ...n, yMm: toMm / 2 } : n,
+    ),
   };
 }
 

@@ -8,6 +8,7 @@ import {
   fullerAt,
   type GroundBlade,
   grindOf,
+  grooveHalf,
   isOn,
   spineThickness,
   swedgeHeight,
@@ -148,15 +149,10 @@ export function plungeX(blade: GroundBlade, plungeY: number, y: number): number 
   );
 }
 
-/** How far ahead of the plunge line a radius is left where the grind is `depth` deep. */
-function filletMm(radiusMm: number, depth: number): number {
-  return depth < radiusMm ? Math.sqrt(Math.max(0, 2 * radiusMm * depth - depth * depth)) : radiusMm;
-}
-
 /** How far ahead of its line the plunge reaches anywhere at most. */
 export function plungeReach(blade: GroundBlade): number {
   const { radiusMm } = blade.plunge;
-  return radiusMm > 0 ? filletMm(radiusMm, blade.stockMm) : 0;
+  return radiusMm > 0 ? grooveHalf(radiusMm, blade.stockMm) : 0;
 }
 
 /** Two marks stand so far on either side of a step, mm. */
@@ -181,7 +177,7 @@ function withPlunge(
     if (s < 0) return stock;
     const ground = face.half(y);
     const depth = stock - ground;
-    const fillet = depth > 0 ? filletMm(radiusMm, depth) : 0;
+    const fillet = depth > 0 ? grooveHalf(radiusMm, depth) : 0;
     if (s >= fillet) return ground;
     const left = fillet - s;
     return ground + radiusMm - Math.sqrt(Math.max(0, radiusMm * radiusMm - left * left));
@@ -194,7 +190,7 @@ function withPlunge(
   }
   if (radiusMm > 0) {
     const beyond = (y: number) =>
-      x - plungeX(blade, plungeY, y) - filletMm(radiusMm, Math.max(0, stock - face.half(y)));
+      x - plungeX(blade, plungeY, y) - grooveHalf(radiusMm, Math.max(0, stock - face.half(y)));
     for (const y of signChanges(beyond, edgeY, spineY, 8)) marks.push({ of: "plunge", y });
   }
   return { half, marks };

@@ -95,10 +95,14 @@ export function faceHeightAt(grind: Grind, x: number, bladeHeightMm: number): nu
   return Math.min(profile.at(x), bladeHeightMm);
 }
 
+/** Half the width of a round groove: 2·√(2Rd − d²) over all, or its tool's radius where it is deeper than that. */
+export function grooveHalf(radiusMm: number, depthMm: number): number {
+  return depthMm < radiusMm ? Math.sqrt(2 * radiusMm * depthMm - depthMm * depthMm) : radiusMm;
+}
+
 /** Length of one run-out, mm: that of the tool's arc from the full depth to the surface, or its radius. */
 export function runOutMm(f: FullerCut): number {
-  const r = runOutRadius(f);
-  return f.depthMm < r ? Math.sqrt(2 * r * f.depthMm - f.depthMm * f.depthMm) : r;
+  return grooveHalf(runOutRadius(f), f.depthMm);
 }
 
 function runOutRadius(f: FullerCut): number {

@@ -3,6 +3,7 @@ import { slotContour } from "@/core/curve/shapes";
 import type { Design } from "@/core/design/schema";
 import { layoutOf } from "@/core/layout/layout";
 import { radians } from "@/core/number";
+import { grooveHalf } from "@/core/solids/groundBlade";
 import { drawnExtras } from "@/core/views/extras";
 import { color } from "../theme";
 import { BladeSide } from "./BladeSide";
@@ -48,7 +49,7 @@ function Grooves({ design, scale, line = 1 }: SideProps) {
   return design.handle.grooves
     .filter((g) => g.sides !== "left")
     .flatMap((g) => {
-      const half = Math.sqrt(Math.max(0, g.diameterMm * g.depthMm - g.depthMm * g.depthMm));
+      const half = grooveHalf(g.diameterMm / 2, g.depthMm);
       return [g.xMm - half, g.xMm + half].map((x, i) => {
         const ys = layout.outline.cut(x);
         if (ys.length < 2) return null;

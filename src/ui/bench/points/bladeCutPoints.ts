@@ -1,5 +1,6 @@
 import type { Blade, Fuller } from "@/core/design/schema";
 import { bladeEdges, notchRound } from "@/core/layout/bladeParts";
+import { isDouble } from "@/core/solids/grind";
 import { NOTCH_WORDS } from "@/words/blade";
 import { type BenchPoint, setHeld } from "./types";
 
@@ -59,7 +60,7 @@ function swedgePoints(blade: Blade): BenchPoint[] {
 /** The line that a fuller's middle is measured down from, at a station. */
 function zeroOf(blade: Blade, f: Fuller, x: number): number {
   const [low, high] = bladeEdges(blade, x);
-  const share = "ridgeShare" in blade.grind ? blade.grind.ridgeShare : 0.5;
+  const share = isDouble(blade.grind) ? blade.grind.ridgeShare : 0.5;
   return f.from === "spine" ? high : low + share * (high - low);
 }
 

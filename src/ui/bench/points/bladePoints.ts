@@ -2,6 +2,7 @@ import type { Blade, Design, OutlinePoint } from "@/core/design/schema";
 import { bladeHeights, riseAt } from "@/core/layout/bladeOutline";
 import { bladeEdges } from "@/core/layout/bladeParts";
 import { groundBlade } from "@/core/layout/groundBlade";
+import { isDouble } from "@/core/solids/grind";
 import { faceHeightAt } from "@/core/solids/groundBlade";
 import { type BladeRun, removeBladePoint, settle } from "../bladeEdits";
 import { bladeCutPoints } from "./bladeCutPoints";
@@ -186,7 +187,7 @@ function facePoints(blade: Blade): BenchPoint[] {
       fields: [{ label: "Ricasso length", path: "blade.ricassoMm" }],
     });
   }
-  if ("ridgeShare" in grind)
+  if (isDouble(grind))
     points.push({
       id: "ridge",
       title: "Ridge",

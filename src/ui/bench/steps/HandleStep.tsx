@@ -169,7 +169,9 @@ function PointTools() {
           checked={corner}
           onCheckedChange={({ checked }) =>
             edit(checked ? "Make a corner" : "Round the corner", (d) => {
-              d.handle.outline[at].corner = checked === true;
+              const nodes = d.handle.outline;
+              nodes[at].corner = checked === true;
+              if (d.handle.symmetric) nodes[nodes.length - 1 - at].corner = checked === true;
             })
           }
         >

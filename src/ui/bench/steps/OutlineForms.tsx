@@ -28,6 +28,7 @@ export function OutlineForms() {
             onClick={() =>
               edit(`${BUTT_WORDS[form]} butt`, (d) => {
                 d.handle.outline = withButt(nodes(), form);
+                d.handle.symmetric = false;
               })
             }
           >
@@ -52,6 +53,7 @@ export function OutlineForms() {
         onClick={() =>
           edit("Shape finger grooves", (d) => {
             d.handle.outline = withFingerGrooves(nodes(), fingers, depthMm);
+            d.handle.symmetric = false;
           })
         }
       >

@@ -1,6 +1,7 @@
 "use client";
 import { round } from "@/core/design/create";
 import { groundBlade } from "@/core/layout/groundBlade";
+import { isDouble } from "@/core/solids/grind";
 import { spineThickness } from "@/core/solids/groundBlade";
 import { LengthAt } from "../../../fields/bound";
 import { useBench, useDesign } from "../../BenchContext";
@@ -12,7 +13,7 @@ export function TaperFields() {
   const { session } = useBench();
   const { taper, double } = useDesign(({ blade }) => ({
     taper: blade.taper,
-    double: "ridgeShare" in blade.grind,
+    double: isDouble(blade.grind),
   }));
   const make = (id: string) => {
     const { blade } = session.getState().design;
