@@ -13,3 +13,12 @@ describe("the whole sheet", () => {
     finite(fitSheet(CONSTRUCTIONS[name]), name);
   });
 });
+
+describe("a wrap on the sheet", () => {
+  it("is as long to buy as it is wound, and a tenth and both ends more; none without one", () => {
+    const { wrap } = fitSheet(CONSTRUCTIONS["bare tang in cord"]);
+    expect(wrap).toMatchObject({ material: "cord-nylon-flat", turns: 92 / 4 });
+    expect(wrap!.buyMm).toBeCloseTo(1.1 * wrap!.lengthMm + 300, 6);
+    expect(fitSheet(CONSTRUCTIONS["bare tang"]).wrap).toBeNull();
+  });
+});

@@ -2,7 +2,9 @@ import type { Design } from "../design/schema";
 import type { BoreNeed, BoreUse } from "../fasteners/kind";
 import { kindOf } from "../fasteners/registry";
 import { type FittingKind, fittingsOn } from "../guardFittings/registry";
+import { type WrapPlan, wrapPlan } from "../layout/grips";
 import { type ItemName, itemNames } from "../layout/itemNames";
+import { layoutOf } from "../layout/layout";
 import { endKindOf } from "../tangEnds/registry";
 import { SAME_PLACE_MM } from "../tolerances";
 import { screwSizes, tapDrillMm, threadOf } from "../units/screws";
@@ -53,6 +55,8 @@ export interface FitSheet {
   readonly glue: GluePlan;
   readonly cut: readonly CutPiece[];
   readonly rods: ReturnType<typeof rodList>;
+  /** Cord or strip to wind round the handle; null where there is none. */
+  readonly wrap: (WrapPlan & { readonly material: string }) | null;
   readonly hand: {
     readonly gripMm: number;
     readonly wantedMm: number;
@@ -158,6 +162,7 @@ export function fitSheet(design: Design): FitSheet {
     glue: gluePlan(design, new Map(pins.map((p) => [p.id, p.throughMm]))),
     cut: cutList(design),
     rods: rodList(design),
+    wrap: wrapOf(design),
     hand: {
       gripMm: gripLength(design),
       wantedMm: wantedGrip(design.fitUp.hand.breadthMm),
@@ -175,4 +180,9 @@ export function threadTable() {
     const tapMm = tapDrillMm(t);
     return { ...t, tapMm, tapDrill: nearestDrill(tapMm, DRILLS), sizes: screwSizes(t) };
   });
+}
+
+function wrapOf(design: Design): FitSheet["wrap"] {
+  const { wrap } = design.handle;
+  return wrap && { material: wrap.material, ...wrapPlan(layoutOf(design), wrap) };
 }

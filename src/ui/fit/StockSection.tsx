@@ -130,6 +130,13 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
           ]}
         />
       )}
+      {sheet.wrap && (
+        <Note>
+          Wrap: {name(sheet.wrap.material)}, {Math.round(sheet.wrap.turns)} turns,{" "}
+          {printLengthBare(sheet.wrap.lengthMm, units, 0)} on the handle; buy{" "}
+          {printLengthBare(sheet.wrap.buyMm, units, 0)} with both ends.
+        </Note>
+      )}
       <Flex>
         <Note>
           Length × height × thickness. Scales come as a matched pair: mark left and right, and the way of the
