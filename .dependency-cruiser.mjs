@@ -4,7 +4,8 @@
  */
 const ORDER = [
   ["tolerances", "isRecord", "number"],
-  ["units", "stock"],
+  ["units"],
+  ["stock"],
   ["curve"],
   ["record"],
   ["solids"],

@@ -1,6 +1,7 @@
 import { readFile, stat, writeFile } from "node:fs/promises";
 import { billOf } from "@/core/cost/bill";
 import { plainShop } from "@/core/cost/shop";
+import { materialsIn } from "@/core/design/materials";
 import { DRILL_SETS, type DrillSet, PIN_FITS, type PinFit } from "@/core/design/schema";
 import { STARTING_FORMS, startingForm } from "@/core/design/startingForms";
 import { LARGEST_KNIFE_BYTES } from "@/core/files/knife/format";
@@ -153,7 +154,11 @@ async function reviewFile(path: string): Promise<unknown> {
   const checked = faultsOf(design);
   const sound = checked.every((f) => f.severity !== "error");
   const all: Finding[] = sound ? [...checked, ...reviewDesign(design).findings] : checked;
-  return all.map((f) => ({ ...f, fixes: f.fixes ?? [], says: findingWords(f, "metric") }));
+  return all.map((f) => ({
+    ...f,
+    fixes: f.fixes ?? [],
+    says: findingWords(f, "metric", materialsIn(design)),
+  }));
 }
 
 const DRILLS_OF: Readonly<Record<string, readonly DrillSet[]>> = {
@@ -272,7 +277,7 @@ async function weighed(path: string) {
     throw new Refusal(
       weighing.findings
         .filter((f) => f.severity === "error")
-        .map((f) => findingWords(f, "metric"))
+        .map((f) => findingWords(f, "metric", materialsIn(reading.design)))
         .join(" "),
     );
   }

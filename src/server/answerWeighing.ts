@@ -1,3 +1,4 @@
+import { materialsIn } from "@/core/design/materials";
 import { readKnife } from "@/core/files/knife/read";
 import { weigh } from "@/core/weigh/weigh";
 import { fileFailureWords } from "@/words/fileFailures";
@@ -39,6 +40,11 @@ export function answerWeighing(bytes: Uint8Array): Answer {
   const errors = weighing.findings.filter((f) => f.severity === "error");
   return refusal(
     400,
-    errors.map((f) => ({ code: f.rule, at: f.at, subject: f.subject, message: findingWords(f, "metric") })),
+    errors.map((f) => ({
+      code: f.rule,
+      at: f.at,
+      subject: f.subject,
+      message: findingWords(f, "metric", materialsIn(reading.design)),
+    })),
   );
 }

@@ -101,6 +101,16 @@ export interface BinRecord {
   readonly steps: readonly StepRecord[];
 }
 
+/** A material of the maker's own as it lies in the database: it is checked by whoever reads it. */
+export interface StoredMaterial {
+  readonly id: string;
+  readonly material: unknown;
+  /** Of the design record that carries such a material. */
+  readonly version: number;
+  readonly createdAt: number;
+  readonly updatedAt: number;
+}
+
 class EuaxisDatabase extends Dexie {
   knives!: EntityTable<StoredKnife, "id">;
   settings!: EntityTable<SettingRecord, "key">;
@@ -108,6 +118,7 @@ class EuaxisDatabase extends Dexie {
   steps!: Table<StepRecord, [string, number]>;
   figures!: EntityTable<FiguresRecord, "id">;
   bin!: EntityTable<BinRecord, "id">;
+  materials!: EntityTable<StoredMaterial, "id">;
 
   constructor() {
     super("euaxis", { indexedDB: switchableFactory, IDBKeyRange: switchableKeyRange });
@@ -119,6 +130,7 @@ class EuaxisDatabase extends Dexie {
       figures: "id",
       bin: "id, deletedAt",
     });
+    this.version(4).stores({ materials: "id" });
   }
 }
 

@@ -48,7 +48,7 @@ export function demoRecords(from: number): StoredKnife[] {
   return DEMO_FILES.map((file, i) => ({
     id: `${DEMO_ID}${nanoid(8)}`,
     // Taken as they are: the tests hold that each is a whole design of the present version.
-    ...sealed(file.knife as Design),
+    ...sealed(file.knife as unknown as Design),
     revision: 1,
     createdAt: from - i,
     updatedAt: from - i,

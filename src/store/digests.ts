@@ -1,7 +1,7 @@
 import { compared } from "@/core/compared";
 import type { KnifeState, UseKind } from "@/core/design/schema";
 import { isRecord } from "@/core/isRecord";
-import { materialById } from "@/core/stock/materials";
+import { shippedMaterial } from "@/core/stock/materials";
 import { db, type StoredKnife } from "./db";
 import { unwrittenKnives } from "./knives";
 
@@ -18,11 +18,17 @@ export interface Digest {
 /** Names of every material that a design's record speaks of. */
 function materialNames(value: unknown, into: Set<string>): void {
   if (typeof value === "string") {
-    const name = value.length <= 60 ? materialById(value)?.name : undefined;
+    const name = value.length <= 60 ? shippedMaterial(value)?.name : undefined;
     if (name) into.add(name);
   } else if (Array.isArray(value)) for (const item of value) materialNames(item, into);
   else if (isRecord(value))
     for (const [key, inner] of Object.entries(value)) if (key !== "meshes") materialNames(inner, into);
+}
+
+/** Names of the own materials that a record carries. */
+function ownNames(record: Readonly<Record<string, unknown>>): string[] {
+  const own = Array.isArray(record.materials) ? record.materials : [];
+  return own.map((m) => textOf(isRecord(m) ? m.name : null));
 }
 
 const textOf = (value: unknown) => (typeof value === "string" ? value : "");
@@ -40,7 +46,7 @@ export function digestOf({ design, updatedAt }: Pick<StoredKnife, "design" | "up
     use: (textOf(use.kind) as UseKind) || null,
     state: (textOf(job.state) as KnifeState) || null,
     updatedAt: Number(updatedAt) || 0,
-    text: compared([...said, ...materials].join("\n")),
+    text: compared([...said, ...materials, ...ownNames(record)].join("\n")),
   };
 }
 

@@ -1,6 +1,7 @@
 import { isRecord } from "@/core/isRecord";
 import { checksumOf } from "./checksum";
 import { db, OF_THIS_DEVICE } from "./db";
+import { isReadableMaterial } from "./ownMaterials";
 import { nameIn, readKnifeRecord, readVariantRecord } from "./reading";
 
 type Row = Readonly<Record<string, unknown>>;
@@ -8,7 +9,7 @@ type Row = Readonly<Record<string, unknown>>;
 /** One kind of thing that the database holds, as backups know it. */
 export interface Holding {
   /** Its table, and its name in a backup. */
-  readonly name: "knives" | "variants" | "steps" | "bin" | "settings";
+  readonly name: "knives" | "variants" | "steps" | "bin" | "materials" | "settings";
   /** Tells rows apart; null of a row that has no sound key. */
   keyOf(row: Row): string | null;
   /** Whether two rows of one key say the same. */
@@ -68,6 +69,13 @@ export const HOLDINGS: readonly Holding[] = [
       Array.isArray(row.variants) &&
       Array.isArray(row.steps),
     nameOf: () => null,
+  },
+  {
+    name: "materials",
+    keyOf: (row) => text(row.id),
+    same: (a, b) => equal(a.material, b.material),
+    readable: (row) => isReadableMaterial(row),
+    nameOf: (row) => (isRecord(row.material) ? text(row.material.name) : null),
   },
   {
     name: "settings",

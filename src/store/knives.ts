@@ -2,6 +2,7 @@ import { nanoid } from "nanoid";
 import type { Design } from "@/core/design/schema";
 import { db, type KnifeRecord, type Reference, type StoredKnife } from "./db";
 import { NO_STEPS, type StepChanges } from "./history";
+import { learnMaterials } from "./ownMaterials";
 import { type Damaged, type Reading, readKnifeRecord, readReference, sealed } from "./reading";
 import { giveUpWaiting, ready, watched } from "./storage";
 
@@ -102,7 +103,7 @@ export function letGo(id: string): void {
   giveUpWaiting(`knife ${id}`);
 }
 
-/** Adds a knife and gives its record back: it is there to work with, whether or not it could be written at once. */
+/** Adds a knife and gives its record back; what it is made of that the list of own materials lacks comes into it. It is there to work with, whether or not it could be written at once. */
 export async function addKnife(design: Design, createdAt = Date.now()): Promise<KnifeRecord> {
   const record: KnifeRecord = {
     id: nanoid(12),
@@ -114,6 +115,7 @@ export async function addKnife(design: Design, createdAt = Date.now()): Promise<
   };
   neverWritten.add(record.id);
   await putRecord(record);
+  await learnMaterials(design.materials);
   return record;
 }
 

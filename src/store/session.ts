@@ -2,9 +2,11 @@ import { produce } from "immer";
 import { temporal } from "zundo";
 import { createStore } from "zustand/vanilla";
 import { withoutStaleMarks } from "@/core/design/marks";
+import { withOwnMaterials } from "@/core/design/materials";
 import { type Refusal, refusalOf } from "@/core/design/refusal";
 import type { Design } from "@/core/design/schema";
 import type { State, Timeline } from "./history";
+import { ownMaterials } from "./ownMaterials";
 
 /** What an edit's recipe changes: the same shape, free to be written to. */
 export type Draft<T> = { -readonly [K in keyof T]: T[K] extends object ? Draft<T[K]> : T[K] };
@@ -44,7 +46,10 @@ export function createSession(initial: Design, kept?: Timeline) {
           label: kept?.now.label ?? "",
           edit: (label, recipe, options) => {
             const now = store.getState().design;
-            const next = withoutStaleMarks(produce(now, recipe as (draft: unknown) => void));
+            const next = withOwnMaterials(
+              withoutStaleMarks(produce(now, recipe as (draft: unknown) => void)),
+              ownMaterials(),
+            );
             if (next === now) return null;
             const refused = refusalOf(next);
             if (!refused) put(label, next, options?.gesture ?? null);

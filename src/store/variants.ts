@@ -71,6 +71,15 @@ async function change(id: string, by: Partial<VariantRecord>): Promise<void> {
   if (record) await putAll([{ ...record, ...by }]);
 }
 
+/** Changes a variant by a function of its design. */
+export async function changeVariantDesign(id: string, by: (design: Design) => Design): Promise<void> {
+  await ready();
+  const row = await db.variants.get(id);
+  const reading = row && (await readVariantRecord(row));
+  const now = unwritten.get(id)?.design ?? (reading?.ok ? reading.record.design : undefined);
+  if (now) await change(id, { design: by(now) });
+}
+
 /**
  * Keeps variants beside a knife, each under a name that is free there. Keeps none of them, and says how many may be
  * kept, where there would be too many.

@@ -3,6 +3,7 @@ import { ChakraProvider } from "@chakra-ui/react";
 import { ThemeProvider } from "next-themes";
 import type { ReactNode } from "react";
 import { EmotionRegistry } from "./EmotionRegistry";
+import { KnownMaterials } from "./materials";
 import { Notices } from "./shell/Notices";
 import { system } from "./theme";
 
@@ -12,7 +13,7 @@ export function Providers({ nonce, children }: { nonce?: string; children: React
     <EmotionRegistry>
       <ChakraProvider value={system}>
         <ThemeProvider attribute="class" disableTransitionOnChange nonce={nonce}>
-          {children}
+          <KnownMaterials>{children}</KnownMaterials>
           <Notices />
         </ThemeProvider>
       </ChakraProvider>

@@ -5,6 +5,7 @@ import { USES } from "@/core/design/schema";
 import { inTarget, outside, plainUse, withUse } from "@/core/design/uses";
 import { openSpot } from "@/core/fit/openSpot";
 import { RULES } from "@/core/review/reviewDesign";
+import { shippedMaterial } from "@/core/stock/materials";
 import { leverEffects } from "@/core/tune/effects";
 import { leversOf } from "@/core/tune/levers";
 import { STRATEGIES } from "@/core/tune/sets";
@@ -33,11 +34,11 @@ describe("words of the bench", () => {
   it("name every lever and strategy in words, none by its code", () => {
     for (const design of Object.values(CONSTRUCTIONS))
       for (const lever of leversOf(design)) {
-        expect(leverWords(lever.id), lever.id).not.toBe(lever.id);
-        expect(leverWords(lever.id)).not.toMatch(/[a-z]-[a-z]+:/);
+        expect(leverWords(lever.id, shippedMaterial), lever.id).not.toBe(lever.id);
+        expect(leverWords(lever.id, shippedMaterial)).not.toMatch(/[a-z]-[a-z]+:/);
       }
     expect(STRATEGIES.every((s) => STRATEGY_WORDS[s].length > 5)).toBe(true);
-    expect(leverWords("guard-metal:brass-360")).toBe("Guard of Free-cutting brass (C36000)");
+    expect(leverWords("guard-metal:brass-360", shippedMaterial)).toBe("Guard of Free-cutting brass (C36000)");
     const pin = { kind: "fastener", sort: "pin", number: 2 } as const;
     expect(ownerWords([pin, { kind: "fitting", sort: "dowels" }, { kind: "butt-screw" }])).toBe(
       "Pin 2, Dowels, Screw at the butt",

@@ -3,7 +3,7 @@ import { TRAITS, traitOf } from "@/core/compare/traits";
 import { HARDWARE, plainShop } from "@/core/cost/shop";
 import { WORK_TASKS } from "@/core/cost/work";
 import { CONSTRUCTIONS } from "@/core/design/constructions.fixtures";
-import { MATERIALS } from "@/core/stock/materials";
+import { MATERIALS, shippedMaterial } from "@/core/stock/materials";
 import { priceKeyWords, priceWords, TASK_WORDS, takenWords } from "./cost";
 import { printMinutes, printMoney } from "./money";
 import { pricesFailureWords } from "./pricesFailures";
@@ -23,7 +23,7 @@ describe("words of pulls", () => {
     expect(pullSentence("Pommel", pull, "metric")).toBe(
       "Pommel: 62.3 g, 84.0 mm behind the balance point, takes the balance 14.2 mm back",
     );
-    expect(madeWords("g10+epoxy")).toBe("G-10 glass epoxy, Epoxy, slow cure");
+    expect(madeWords("g10+epoxy", shippedMaterial)).toBe("G-10 glass epoxy, Epoxy, slow cure");
   });
 });
 
@@ -50,7 +50,8 @@ describe("words of sums and times", () => {
 describe("words of cost", () => {
   it("name every task, every material and every kind of hardware", () => {
     for (const task of WORK_TASKS) expect(TASK_WORDS[task]).toBeTruthy();
-    for (const key of [...HARDWARE, ...MATERIALS.map((m) => m.id)]) expect(priceKeyWords(key)).not.toBe(key);
+    for (const key of [...HARDWARE, ...MATERIALS.map((m) => m.id)])
+      expect(priceKeyWords(key, shippedMaterial)).not.toBe(key);
   });
 
   it("say how something is priced and how much of it is taken", () => {
@@ -90,7 +91,7 @@ describe("words of traits", () => {
     for (const trait of TRAITS)
       for (const units of ["metric", "inch", "inch-fraction"] as const) {
         expect(TRAIT_WORDS[trait]).toBeTruthy();
-        expect(traitValueWords(traitOf(design, trait), units)).toMatch(/\S/);
+        expect(traitValueWords(traitOf(design, trait), units, shippedMaterial)).toMatch(/\S/);
       }
   });
 });

@@ -2,7 +2,7 @@ import type { MaterialLine } from "@/core/cost/billOfMaterials";
 import type { Price, Shop } from "@/core/cost/shop";
 import type { WorkTask } from "@/core/cost/work";
 import type { FastenerKind } from "@/core/fasteners/registry";
-import { materialById } from "@/core/stock/materials";
+import type { MaterialOf } from "@/core/stock/types";
 import { printLengthShort, printMass, type UnitSystem } from "@/core/units/print";
 import { FASTENERS } from "./fasteners";
 import { printMoney } from "./money";
@@ -42,8 +42,11 @@ const HARDWARE_WORDS: Readonly<Record<string, string>> = {
 };
 
 /** What a price is of: a material, or hardware bought finished. */
-export function priceKeyWords(key: string): string {
-  if (!key.startsWith(EACH)) return materialById(key)?.name ?? key;
+export function priceKeyWords(key: string, materialOf: MaterialOf): string {
+  return key.startsWith(EACH) ? hardwareWords(key) : (materialOf(key)?.name ?? key);
+}
+
+function hardwareWords(key: string): string {
   const what = key.slice(EACH.length);
   const fastener = FASTENERS[what as FastenerKind];
   return fastener ? (fastener.priced ?? fastener.name) : (HARDWARE_WORDS[what] ?? key);
@@ -61,7 +64,7 @@ export function takeWords(take: MaterialLine): string {
     case "hardware": {
       if (take.key === "each:blade") return "Blade, as it was bought";
       const fastener = FASTENERS[take.key.slice(EACH.length) as FastenerKind];
-      return fastener ? (fastener.bought ?? fastener.name) : priceKeyWords(take.key);
+      return fastener ? (fastener.bought ?? fastener.name) : hardwareWords(take.key);
     }
   }
 }

@@ -1,4 +1,5 @@
 import type { Finding, TradeRule } from "@/core/review/types";
+import type { MaterialOf } from "@/core/stock/types";
 import type { UnitSystem } from "@/core/units/print";
 import { printLength, printMass } from "@/core/units/print";
 import type { FaultRule, FindingSeverity } from "@/core/validity/types";
@@ -180,11 +181,11 @@ function count(value: number | null): string {
 }
 
 /** A finding in plain words, lengths in the maker's units. */
-export function findingWords(finding: Finding, system: UnitSystem): string {
+export function findingWords(finding: Finding, system: UnitSystem, materialOf: MaterialOf): string {
   const { rule } = finding;
   const mm = (value: number | null) => (value === null ? "–" : printLength(value, system, 1));
   const grams = (value: number | null) => (value === null ? "–" : printMass(value, system));
-  if (isTradeRule(rule)) return RULE_WORDS[rule].says(finding, mm, grams);
+  if (isTradeRule(rule)) return RULE_WORDS[rule].says(finding, mm, grams, materialOf);
   return WORDS[rule](finding, mm, grams);
 }
 

@@ -1,4 +1,4 @@
-import { materialById } from "@/core/stock/materials";
+import type { MaterialOf } from "@/core/stock/types";
 import { printLength, type UnitSystem } from "@/core/units/print";
 
 /** What a stretch of a path is called where its own words would not do. */
@@ -47,10 +47,15 @@ export function inputWords(path: string): string {
 }
 
 /** Its value in the maker's units; "none" where the knife has no such input. */
-export function inputValueWords(path: string, value: unknown, units: UnitSystem): string {
+export function inputValueWords(
+  path: string,
+  value: unknown,
+  units: UnitSystem,
+  materialOf: MaterialOf,
+): string {
   if (value === undefined || value === null) return "none";
   if (typeof value === "boolean") return value ? "yes" : "no";
-  if (typeof value === "string") return materialById(value)?.name ?? value.replace(/-/g, " ");
+  if (typeof value === "string") return materialOf(value)?.name ?? value.replace(/-/g, " ");
   if (typeof value !== "number") return "–";
   const key = path.slice(path.lastIndexOf(".") + 1);
   if (key.endsWith("Mm")) return printLength(value, units, 2);

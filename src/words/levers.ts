@@ -1,5 +1,5 @@
 import type { UseKind } from "@/core/design/schema";
-import { materialById } from "@/core/stock/materials";
+import type { MaterialOf } from "@/core/stock/types";
 import type { Strategy } from "@/core/tune/sets";
 
 export const USE_WORDS: Record<UseKind, string> = {
@@ -58,10 +58,10 @@ const CHOICE_WORDS: Readonly<Record<string, string>> = {
 };
 
 /** A lever's or an input's name. */
-export function leverWords(id: string): string {
+export function leverWords(id: string, materialOf: MaterialOf): string {
   const [what, material] = id.split(":");
-  if (material) return `${CHOICE_WORDS[what] ?? what} ${materialById(material)?.name ?? material}`;
-  return LEVER_WORDS[id] ?? materialById(id)?.name ?? id;
+  if (material) return `${CHOICE_WORDS[what] ?? what} ${materialOf(material)?.name ?? material}`;
+  return LEVER_WORDS[id] ?? materialOf(id)?.name ?? id;
 }
 
 export const STRATEGY_WORDS: Record<Strategy, string> = {

@@ -1,8 +1,9 @@
+import { materialsIn } from "@/core/design/materials";
 import { valueAt } from "@/core/design/path";
 import type { Design } from "@/core/design/schema";
 import { itemNames, pieceNaming } from "@/core/layout/itemNames";
 import type { Change, Fix, Offer } from "@/core/review/types";
-import { materialById } from "@/core/stock/materials";
+import type { MaterialOf } from "@/core/stock/types";
 import {
   printLength,
   printLengthPlain,
@@ -67,7 +68,7 @@ export function offerWords(
     }
     case "add-piece": {
       const { role, lengthMm, material } = fix.piece;
-      const name = materialById(material)?.name ?? material;
+      const name = materialsIn(design)(material)?.name ?? material;
       return `Add a ${PIECE_WORDS[role].toLowerCase()} of ${name}, ${mm(lengthMm)}, out of the length of the last piece`;
     }
     case "handle-length":
@@ -75,12 +76,16 @@ export function offerWords(
     case "unglue":
       return "Leave out the glue round the tang, and pins through it";
     case "pull":
-      return pullWords(fix, mm);
+      return pullWords(fix, mm, materialsIn(design));
   }
 }
 
-function pullWords({ lever, amount }: Extract<Fix, { kind: "pull" }>, mm: (value: number) => string): string {
-  const name = leverWords(lever);
+function pullWords(
+  { lever, amount }: Extract<Fix, { kind: "pull" }>,
+  mm: (value: number) => string,
+  materialOf: MaterialOf,
+): string {
+  const name = leverWords(lever, materialOf);
   if (lever.includes(":")) return name;
   if (lever === "holes") return `${name}: ${amount} more`;
   return `${name}: ${mm(Math.abs(amount))} ${amount > 0 ? "more" : "less"}`;

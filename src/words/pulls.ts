@@ -1,5 +1,5 @@
 import type { PartGroup } from "@/core/assembly/types";
-import { materialById } from "@/core/stock/materials";
+import type { MaterialOf } from "@/core/stock/types";
 import { printLength, printMass, type UnitSystem } from "@/core/units/print";
 import type { PartPull, Pull } from "@/core/weigh/pulls";
 import { partName } from "./parts";
@@ -27,10 +27,10 @@ export function armWords({ armMm }: Pull, units: UnitSystem): string {
 }
 
 /** Names of the materials in a part, joined. */
-export function madeWords(material: string): string {
+export function madeWords(material: string, materialOf: MaterialOf): string {
   return material
     .split("+")
-    .map((id) => materialById(id)?.name ?? id)
+    .map((id) => materialOf(id)?.name ?? id)
     .join(", ");
 }
 

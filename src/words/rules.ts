@@ -1,5 +1,5 @@
 import type { Finding, TradeRule } from "@/core/review/types";
-import { materialById } from "@/core/stock/materials";
+import type { MaterialOf } from "@/core/stock/types";
 import { itemInSentence, itemWords } from "./fasteners";
 import { SIZE_WORDS } from "./fit";
 import { cutName, partInSentence, partName } from "./parts";
@@ -10,13 +10,13 @@ type Say = (value: number | null) => string;
 interface RuleWords {
   /** Its name in a list of limits. */
   readonly name: string;
-  readonly says: (f: Finding, mm: Say, grams: Say) => string;
+  readonly says: (f: Finding, mm: Say, grams: Say, materialOf: MaterialOf) => string;
   readonly why: string;
   /** What to do about it. */
   readonly fix: string;
 }
 
-const named = (id: string | null) => (id && materialById(id)?.name) ?? id ?? "";
+const named = (id: string | null, materialOf: MaterialOf) => (id && materialOf(id)?.name) ?? id ?? "";
 const ratio = (x: number | null) => (x === null ? "–" : x.toFixed(2));
 const percent = (x: number | null) => (x === null ? "–" : `${Math.round(x * 100)} %`);
 
@@ -285,8 +285,8 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
   },
   "wood-moves": {
     name: "Wood against a flush tang",
-    says: (f, mm) =>
-      `${named(f.subject)} moves up to ${mm(f.measured)} across its grain over the year; over ${mm(f.limit)} is felt at a flush tang.`,
+    says: (f, mm, _, materialOf) =>
+      `${named(f.subject, materialOf)} moves up to ${mm(f.measured)} across its grain over the year; over ${mm(f.limit)} is felt at a flush tang.`,
     why: "Wood swells and shrinks with the air; steel does not.",
     fix: "Seal it well, take quarter-sawn or stabilised wood, or ease the tang's edge.",
   },
@@ -306,9 +306,9 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
   },
   "metals-differ": {
     name: "Metals apart",
-    says: (f) => {
+    says: (f, _mm, _grams, materialOf) => {
       const [first, last] = (f.subject ?? "").split("+");
-      return `${named(first)} corrodes next to ${named(last)} where it is damp (${ratio(f.measured)} V apart).`;
+      return `${named(first, materialOf)} corrodes next to ${named(last, materialOf)} where it is damp (${ratio(f.measured)} V apart).`;
     },
     why: "Two metals far apart make a cell when water reaches their joint.",
     fix: "Seal the joint with epoxy or wax.",

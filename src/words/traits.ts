@@ -1,6 +1,6 @@
 import type { Trait, TraitValue } from "@/core/compare/traits";
 import type { FastenerKind } from "@/core/design/schema";
-import { materialById } from "@/core/stock/materials";
+import type { MaterialOf } from "@/core/stock/types";
 import { printLength, type UnitSystem } from "@/core/units/print";
 import { TANG_WORDS } from "./constructions";
 import { FASTENER_WORDS } from "./fasteners";
@@ -36,11 +36,11 @@ export const TRAIT_WORDS: Record<Trait, string> = {
 };
 
 /** A trait's value in words; "none" where the knife has no such thing. */
-export function traitValueWords(value: TraitValue | null, units: UnitSystem): string {
+export function traitValueWords(value: TraitValue | null, units: UnitSystem, materialOf: MaterialOf): string {
   if (value === null) return "none";
   switch (value.kind) {
     case "material":
-      return materialById(value.id)?.name ?? value.id;
+      return materialOf(value.id)?.name ?? value.id;
     case "mm":
       return printLength(value.mm, units, 1);
     case "count":

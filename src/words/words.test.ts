@@ -4,6 +4,7 @@ import { newGuard } from "@/core/design/guards";
 import { DEMO_KNIVES } from "@/core/files/knife/demo.fixtures";
 import { reviewDesign } from "@/core/review/reviewDesign";
 import { type Finding, TRADE_RULES } from "@/core/review/types";
+import { shippedMaterial } from "@/core/stock/materials";
 import { HAZARDS, MATERIAL_CLASSES } from "@/core/stock/types";
 import { parseLength } from "@/core/units/length";
 import { printLength, printMass, type UnitSystem } from "@/core/units/print";
@@ -41,7 +42,7 @@ describe("words", () => {
           measured,
           limit: measured,
         };
-        const words = findingWords(finding, "inch");
+        const words = findingWords(finding, "inch", shippedMaterial);
         expect(words, rule).toMatch(/^[A-Zp\d−–].*\.$/);
         expect(words).not.toMatch(/NaN|null|undefined/);
       }
@@ -68,7 +69,7 @@ describe("words", () => {
       for (const finding of reviewDesign(design).findings) {
         const said = (["metric", "inch", "inch-fraction"] as UnitSystem[]).map((u) => [
           u,
-          findingWords(finding, u),
+          findingWords(finding, u, shippedMaterial),
         ]) as [UnitSystem, string][];
         for (const [units, words] of said) {
           expect(words, `${file} ${finding.rule}`).not.toMatch(/NaN|null|undefined|– /);
@@ -85,7 +86,11 @@ describe("words", () => {
 
   it("tell which way weight and balance are off, and by how much", () => {
     const off = (subject: string, measured: number, limit: number, units: UnitSystem) =>
-      findingWords({ rule: "outside-target", severity: "note", at: null, subject, measured, limit }, units);
+      findingWords(
+        { rule: "outside-target", severity: "note", at: null, subject, measured, limit },
+        units,
+        shippedMaterial,
+      );
     expect(off("balance", -40, -15, "metric")).toBe("For its use it balances 25.0 mm too far back.");
     expect(off("balance", 12.7, 0, "inch")).toContain(`${printLength(12.7, "inch")} too far forward`);
     expect(off("weight", 320, 250, "metric")).toBe("For its use it is 70.0 g too heavy.");

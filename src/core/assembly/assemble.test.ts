@@ -8,7 +8,7 @@ import { plainKnife } from "../design/plainKnife.fixtures";
 import { type Design, designSchema, TIP_STYLES } from "../design/schema";
 import { patternShares } from "../fasteners/patternedPin";
 import { pieceStations } from "../layout/pieces";
-import { materialById } from "../stock/materials";
+import { shippedMaterial } from "../stock/materials";
 import { checkDesign } from "../validity/checkDesign";
 import { meshAgreement } from "../weigh/agreement";
 import { weigh } from "../weigh/weigh";
@@ -204,7 +204,7 @@ describe("random designs", () => {
         expect(Math.abs(p.meshVolumeMm3 / p.volumeMm3 - 1), where).toBeLessThan(0.001);
         const materials = assembly.parts.find((q) => q.id === p.id)!.materials;
         const density = materials.reduce(
-          (s, k) => s + k.share * materialById(k.materialId)!.densityGcc.typical,
+          (s, k) => s + k.share * shippedMaterial(k.materialId)!.densityGcc.typical,
           0,
         );
         mass += density * p.volumeMm3;

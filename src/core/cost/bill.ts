@@ -1,3 +1,4 @@
+import { materialsIn } from "../design/materials";
 import type { Design } from "../design/schema";
 import type { MassReport } from "../weigh/report";
 import { weigh } from "../weigh/weigh";
@@ -34,11 +35,12 @@ export function billOf(design: Design, shop: Shop, known?: MassReport): Bill | n
   const weighing = known ? null : weigh(design);
   const report = known ?? (weighing?.ok ? weighing.report : null);
   if (!report) return null;
+  const materialOf = materialsIn(design);
   const kerfMm = design.fitUp.stock.kerfMm;
   const lines = billOfMaterials(design, report).map((take) => ({
     take,
-    ...priced(take, shop.prices[take.key], kerfMm),
-    massG: takenMassG(take),
+    ...priced(take, shop.prices[take.key], kerfMm, materialOf),
+    massG: takenMassG(take, materialOf),
   }));
   const work = workOf(design);
   const { others } = design.work;

@@ -5,7 +5,7 @@ import type { CutKey } from "../fit/cutKey";
 import { gluePlan } from "../fit/glue";
 import { pinLayout } from "../fit/pinLayout";
 import { type CutPiece, cutList, rodList, type Size } from "../fit/stockList";
-import { materialById } from "../stock/materials";
+import type { MaterialOf } from "../stock/types";
 import { endKindOf } from "../tangEnds/registry";
 import type { MassReport } from "../weigh/report";
 import type { Hardware } from "./shop";
@@ -37,9 +37,9 @@ export type MaterialLine =
   | { readonly kind: "mass"; readonly what: PartKey | "glue"; readonly key: string; readonly massG: number }
   | { readonly kind: "hardware"; readonly key: Hardware; readonly count: number };
 
-/** Density of a material of the list, g/mm³. */
-export function densityGmm3(id: string): number {
-  const found = materialById(id);
+/** Density of a material of a knife, g/mm³. */
+export function densityGmm3(id: string, materialOf: MaterialOf): number {
+  const found = materialOf(id);
   if (!found) throw new Error(`no material "${id}"`);
   return found.densityGcc.typical / 1000;
 }

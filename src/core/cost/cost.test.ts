@@ -6,7 +6,7 @@ import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { newDesign } from "../design/create";
 import type { Design } from "../design/schema";
 import { readPrices, writePrices } from "../files/prices/prices";
-import { materialById } from "../stock/materials";
+import { shippedMaterial } from "../stock/materials";
 import { weigh } from "../weigh/weigh";
 import { billOf } from "./bill";
 import type { MaterialLine } from "./billOfMaterials";
@@ -103,19 +103,21 @@ describe("a price put to what is taken", () => {
       diameterMm: 6.35,
       lengthMm: 62,
     };
-    const density = materialById("brass-360")?.densityGcc.typical;
+    const density = shippedMaterial("brass-360")?.densityGcc.typical;
     const said = execFileSync("units", [
       "-t",
       `(pi/4) * (0.25 inch)^2 * 62 mm * (${density} g/cm^3)`,
       "g",
     ]).toString();
-    expect(takenMassG(rod)).toBeCloseTo(Number(said), 3);
-    const { cost } = priced(rod, { by: "weight", perKg: 20 }, 1);
+    expect(takenMassG(rod, shippedMaterial)).toBeCloseTo(Number(said), 3);
+    const { cost } = priced(rod, { by: "weight", perKg: 20 }, 1, shippedMaterial);
     expect(cost).toBeCloseTo((Number(said) / 1000) * 20, 6);
   });
 
   it("by the piece: a pair of scales out of a piece that makes two", () => {
-    expect(priced(sawn(120, 35, 9.5, { count: 2 }), { by: "piece", perPiece: 30, makes: 2 }, 1)).toEqual({
+    expect(
+      priced(sawn(120, 35, 9.5, { count: 2 }), { by: "piece", perPiece: 30, makes: 2 }, 1, shippedMaterial),
+    ).toEqual({
       cost: 30,
       pieces: 1,
       problem: null,
@@ -124,7 +126,10 @@ describe("a price put to what is taken", () => {
 
   it("by a size: the share that is used up, of rods by their length", () => {
     const board = { by: "size", perPiece: 40, lengthMm: 300, widthMm: 100, thicknessMm: 9.5 } as const;
-    expect(priced(sawn(120, 35, 9.5, { count: 2 }), board, 0)).toMatchObject({ cost: 20, pieces: 0.5 });
+    expect(priced(sawn(120, 35, 9.5, { count: 2 }), board, 0, shippedMaterial)).toMatchObject({
+      cost: 20,
+      pieces: 0.5,
+    });
     const rod = { by: "size", perPiece: 9, lengthMm: 300, widthMm: 6, thicknessMm: 6 } as const;
     const pins: MaterialLine = {
       kind: "rod",
@@ -134,15 +139,21 @@ describe("a price put to what is taken", () => {
       diameterMm: 6,
       lengthMm: 75,
     };
-    expect(priced(pins, rod, 1).cost).toBeCloseTo(9 / 4, 12);
+    expect(priced(pins, rod, 1, shippedMaterial).cost).toBeCloseTo(9 / 4, 12);
   });
 
   it("says when there is none, or when the stock is too small", () => {
-    expect(priced(sawn(120, 35, 9.5), undefined, 1)).toMatchObject({ cost: null, problem: "unpriced" });
+    expect(priced(sawn(120, 35, 9.5), undefined, 1, shippedMaterial)).toMatchObject({
+      cost: null,
+      problem: "unpriced",
+    });
     const small = { by: "size", perPiece: 40, lengthMm: 100, widthMm: 100, thicknessMm: 9.5 } as const;
-    expect(priced(sawn(120, 35, 9.5), small, 1)).toMatchObject({ cost: null, problem: "stock-too-small" });
+    expect(priced(sawn(120, 35, 9.5), small, 1, shippedMaterial)).toMatchObject({
+      cost: null,
+      problem: "stock-too-small",
+    });
     const bolt: MaterialLine = { kind: "hardware", key: "each:sleeve-bolt", count: 2 };
-    expect(priced(bolt, { by: "weight", perKg: 20 }, 1).problem).toBe("unpriced");
+    expect(priced(bolt, { by: "weight", perKg: 20 }, 1, shippedMaterial).problem).toBe("unpriced");
   });
 });
 
@@ -223,7 +234,7 @@ describe("files of prices", () => {
 
   it("name only what there is", () => {
     for (const key of Object.keys(shop.prices))
-      expect(materialById(key) || HARDWARE.includes(key as never), key).toBeTruthy();
+      expect(shippedMaterial(key) || HARDWARE.includes(key as never), key).toBeTruthy();
     expect(shopSchema.safeParse(plainShop()).success).toBe(true);
   });
 

@@ -1,4 +1,5 @@
 import type { Size } from "../fit/stockList";
+import type { MaterialOf } from "../stock/types";
 import { densityGmm3, type MaterialLine } from "./billOfMaterials";
 import type { Price } from "./shop";
 
@@ -38,22 +39,27 @@ export function blanksFrom(blank: Size, stock: Size, kerfMm: number, lengthwise:
 }
 
 /** Mass of what is bought for it, g: a sawn blank, or a rod as if it were solid. Hardware has none of its own. */
-export function takenMassG(take: MaterialLine): number | null {
+export function takenMassG(take: MaterialLine, materialOf: MaterialOf): number | null {
   switch (take.kind) {
     case "mass":
       return take.massG;
     case "sawn": {
       const { lengthMm, heightMm, thicknessMm } = take.sawnMm;
-      return take.count * lengthMm * heightMm * thicknessMm * densityGmm3(take.key);
+      return take.count * lengthMm * heightMm * thicknessMm * densityGmm3(take.key, materialOf);
     }
     case "rod":
-      return (Math.PI / 4) * take.diameterMm ** 2 * take.lengthMm * densityGmm3(take.key);
+      return (Math.PI / 4) * take.diameterMm ** 2 * take.lengthMm * densityGmm3(take.key, materialOf);
     default:
       return null;
   }
 }
 
-function piecesFrom(take: MaterialLine, price: Price & { by: "size" }, kerfMm: number): number {
+function piecesFrom(
+  take: MaterialLine,
+  price: Price & { by: "size" },
+  kerfMm: number,
+  materialOf: MaterialOf,
+): number {
   const { lengthMm, widthMm, thicknessMm } = price;
   if (take.kind === "rod") return take.lengthMm / lengthMm;
   if (take.kind === "sawn") {
@@ -62,21 +68,26 @@ function piecesFrom(take: MaterialLine, price: Price & { by: "size" }, kerfMm: n
     return blanks > 0 ? take.count / blanks : Number.NaN;
   }
   if (take.kind === "hardware") return take.count;
-  return take.massG / (lengthMm * widthMm * thicknessMm * densityGmm3(take.key));
+  return take.massG / (lengthMm * widthMm * thicknessMm * densityGmm3(take.key, materialOf));
 }
 
 /** What something taken costs at a price; nothing where there is no price, or the stock is too small for it. */
-export function priced(take: MaterialLine, price: Price | undefined, kerfMm: number): Priced {
+export function priced(
+  take: MaterialLine,
+  price: Price | undefined,
+  kerfMm: number,
+  materialOf: MaterialOf,
+): Priced {
   if (!price) return { cost: null, pieces: null, problem: "unpriced" };
   if (price.by === "weight") {
-    const massG = takenMassG(take);
+    const massG = takenMassG(take, materialOf);
     return massG === null
       ? { cost: null, pieces: null, problem: "unpriced" }
       : { cost: (massG / 1000) * price.perKg, pieces: null, problem: null };
   }
   const pieces =
     price.by === "size"
-      ? piecesFrom(take, price, kerfMm)
+      ? piecesFrom(take, price, kerfMm, materialOf)
       : (take.kind === "mass" ? 1 : take.count) / price.makes;
   if (!Number.isFinite(pieces)) return { cost: null, pieces: null, problem: "stock-too-small" };
   return { cost: pieces * price.perPiece, pieces, problem: null };

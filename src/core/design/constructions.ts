@@ -1,9 +1,9 @@
 import { kindOf } from "../fasteners/registry";
 import { clamp } from "../number";
 import { type SizedShapeKind, shapeFor } from "../pieceShapes/registry";
-import { materialById } from "../stock/materials";
 import { endKindOf, newEnd } from "../tangEnds/registry";
 import { plainFullTang, round } from "./create";
+import { materialsIn } from "./materials";
 import type {
   Bar,
   BarEnd,
@@ -162,14 +162,14 @@ export function withEnd(design: Design, kind: BarEnd["kind"]): Design {
   return endKindOf({ kind }).comesApart ? unglued(next) : endKindOf({ kind }).glueOnly ? glued(next) : next;
 }
 
-const isAdhesive = (material: string | null) =>
-  material !== null && materialById(material)?.class === "adhesive";
+const isAdhesive = (design: Design, material: string | null) =>
+  material !== null && materialsIn(design)(material)?.class === "adhesive";
 
 /** A hidden tang without glue round it and without pins through it. */
 export function unglued(design: Design): Design {
   const { tang, guard, fasteners } = design;
   if (tang.kind !== "hidden") return design;
-  const left = (fill: string | null) => (isAdhesive(fill) ? null : fill);
+  const left = (fill: string | null) => (isAdhesive(design, fill) ? null : fill);
   return {
     ...design,
     tang: { ...tang, hole: { ...tang.hole, fill: left(tang.hole.fill) } },

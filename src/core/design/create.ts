@@ -131,6 +131,7 @@ export function newDesign(name: string): Design {
       { id: "pin-2", kind: "pin", xMm: -88, yMm: -5, diameterMm: 4.7625, material: "brass-360" },
     ],
     meshes: [],
+    materials: [],
     fitUp: plainFitUp(),
     use: plainUse(),
     work: plainWork(),

@@ -1,5 +1,6 @@
-import { materialById } from "../stock/materials";
+import type { MaterialOf } from "../stock/types";
 import { piecesOf } from "./handleParts";
+import { materialsIn } from "./materials";
 import type { Design, Piece, PieceRole } from "./schema";
 
 /** Where a knife has a material that can be changed by itself. */
@@ -42,8 +43,8 @@ export function materialAt(design: Design, place: MaterialPlace): string | null 
 }
 
 /** Only the class that a material was pressed as stays pressed: leather does, the wood that takes its place does not. */
-function remade(piece: Piece, material: string): Piece {
-  const alike = materialById(piece.material)?.class === materialById(material)?.class;
+function remade(piece: Piece, material: string, materialOf: MaterialOf): Piece {
+  const alike = materialOf(piece.material)?.class === materialOf(material)?.class;
   return { ...piece, material, pressedShare: alike ? piece.pressedShare : 0 };
 }
 
@@ -61,7 +62,9 @@ export function withMaterial(design: Design, place: MaterialPlace, material: str
   if (handle.kind === "bare") return design;
   if (handle.kind === "stack") {
     const roles = ROLES[place] ?? [];
-    const pieces = handle.pieces.map((p) => (roles.includes(p.role) ? remade(p, material) : p));
+    const pieces = handle.pieces.map((p) =>
+      roles.includes(p.role) ? remade(p, material, materialsIn(design)) : p,
+    );
     return { ...design, handle: { ...handle, pieces } };
   }
   if (place === "liners")

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { materialById } from "../stock/materials";
+import { shippedMaterial } from "../stock/materials";
 import { weigh } from "../weigh/weigh";
 import { CONSTRUCTIONS } from "./constructions.fixtures";
 import { newDesign } from "./create";
@@ -54,7 +54,7 @@ describe("same blade, six handles", () => {
     expect(new Set(sets.map((s) => s.handle)).size).toBe(6);
     const now = setMaterial(design, "handle");
     for (const set of sets) {
-      expect(materialById(set.handle as string), `${set.handle}`).toBeDefined();
+      expect(shippedMaterial(set.handle as string), `${set.handle}`).toBeDefined();
       expect(set.handle).not.toBe(now);
     }
   });
@@ -66,7 +66,7 @@ describe("same blade, six handles", () => {
     if (!before.ok) throw new Error("not weighed");
     const scales = before.report.parts.filter((p) => p.material === "walnut-black");
     const cm3 = scales.reduce((s, p) => s + p.volumeMm3, 0) / 1000;
-    const density = (id: string) => materialById(id)?.densityGcc.typical ?? Number.NaN;
+    const density = (id: string) => shippedMaterial(id)?.densityGcc.typical ?? Number.NaN;
     const next = inMaterials(design, { ...none, handle: "g10" });
     expect(massOf(next) - before.report.massG).toBeCloseTo(
       cm3 * (density("g10") - density("walnut-black")),
@@ -76,9 +76,9 @@ describe("same blade, six handles", () => {
   });
 
   it("is named for what it changes", () => {
-    expect(setName({ ...none, handle: "g10", pins: "copper" })).toBe(
-      `${materialById("g10")?.name}, ${materialById("copper")?.name}`,
+    expect(setName({ ...none, handle: "g10", pins: "copper" }, shippedMaterial)).toBe(
+      `${shippedMaterial("g10")?.name}, ${shippedMaterial("copper")?.name}`,
     );
-    expect(setName(none)).toBe("As it is");
+    expect(setName(none, shippedMaterial)).toBe("As it is");
   });
 });

@@ -1,4 +1,4 @@
-import { materialById } from "../stock/materials";
+import type { MaterialOf } from "../stock/types";
 import { type MaterialPlace, materialAt, withMaterial } from "./materialPlaces";
 import type { Design } from "./schema";
 
@@ -59,9 +59,9 @@ export function proposedSets(design: Design): MaterialSet[] {
 }
 
 /** A name for a set of materials: what it changes, the handle first. */
-export function setName(set: MaterialSet): string {
+export function setName(set: MaterialSet, materialOf: MaterialOf): string {
   const names = [set.handle, set.fittings, set.sheets, set.pins].flatMap((id) =>
-    id === null ? [] : [materialById(id)?.name ?? id],
+    id === null ? [] : [materialOf(id)?.name ?? id],
   );
   return names.length > 0 ? names.join(", ").slice(0, 60) : "As it is";
 }

@@ -28,6 +28,8 @@ export const MIGRATIONS: Migrations = {
   6: (record) => (isRecord(record) ? toVersion7(record) : record),
   // 8: blades with an outline, sections and cuts of their own.
   7: (record) => (isRecord(record) ? toVersion8(record) : record),
+  // 9: materials of the maker's own.
+  8: (record) => (isRecord(record) ? toVersion9(record) : record),
 };
 
 type Loose = Record<string, unknown>;
@@ -144,6 +146,10 @@ function toVersion8(record: Loose): Loose {
     blade: { ...bladeToVersion8(blade), measured: measuredToVersion8(measured) },
     handle: handleToVersion8(handle),
   };
+}
+
+function toVersion9(record: Loose): Loose {
+  return { ...record, materials: [] };
 }
 
 function handleToVersion8(handle: unknown): unknown {

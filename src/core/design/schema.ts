@@ -7,6 +7,7 @@ import { fitUp } from "./record/fitUp";
 import { guard } from "./record/guard";
 import { handle } from "./record/handle";
 import { job } from "./record/job";
+import { ownMaterials } from "./record/material";
 import { tang } from "./record/tang";
 import { use } from "./record/use";
 import { work } from "./record/work";
@@ -31,6 +32,8 @@ export const designSchema = z.strictObject({
   guard: z.nullable(guard),
   fasteners: z.array(fastener).check(z.maxLength(40)),
   meshes: z.array(mesh).check(z.maxLength(6)),
+  /** The maker's own materials that the knife is made of. */
+  materials: ownMaterials,
   fitUp,
   use,
   work,

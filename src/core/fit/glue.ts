@@ -2,6 +2,7 @@ import { assemble } from "../assembly/assemble";
 import type { Assembly, Part } from "../assembly/types";
 import type { Contour } from "../curve/contour";
 import { piecesOf, ringsOf } from "../design/handleParts";
+import { materialsIn } from "../design/materials";
 import type { Design, Guard } from "../design/schema";
 import { kindOf } from "../fasteners/registry";
 import { fittingsOn } from "../guardFittings/registry";
@@ -10,7 +11,8 @@ import { layoutOf } from "../layout/layout";
 import { linersThickness } from "../layout/scales";
 import { lineAt } from "../solids/line";
 import type { Region } from "../solids/region";
-import { materialById } from "../stock/materials";
+import { type Measure, twoParts } from "../stock/twoPart";
+import type { MaterialOf } from "../stock/types";
 import { isOily } from "../stock/working";
 import { INSIDE_MM } from "../tolerances";
 import { DEFAULT_FINENESS, integrate } from "../weigh/integrate";
@@ -27,8 +29,8 @@ export interface GluePlan {
   readonly netMm3: number;
   /** With what is wasted in the cup, on the stick and squeezed out. */
   readonly mixMm3: number;
-  readonly partA: { readonly ml: number; readonly g: number };
-  readonly partB: { readonly ml: number; readonly g: number };
+  readonly partA: Measure;
+  readonly partB: Measure;
   /** Pieces that have to be put together before the glue sets. */
   readonly parts: number;
   readonly assemblyMin: number;
@@ -154,6 +156,7 @@ function partsOf({ handle, guard, tang, fasteners }: Design): number {
 export function gluePlan(design: Design, throughMm: ReadonlyMap<string, number>): GluePlan {
   const { fitUp } = design;
   const { glue } = fitUp;
+  const materialOf = materialsIn(design);
   const assembly = assemble(design);
   const glued = design.fasteners.filter((f) => kindOf(f).glued);
   const pins = glued.reduce(
@@ -162,7 +165,7 @@ export function gluePlan(design: Design, throughMm: ReadonlyMap<string, number>)
   );
   const areas = gluedAreas(design);
   const list: GlueJoint[] = [
-    { joint: "holes", volumeMm3: glueVolume(assembly) },
+    { joint: "holes", volumeMm3: glueVolume(assembly, materialOf) },
     { joint: "faces", volumeMm3: areas.faces * glue.lineMm },
     { joint: "segments", volumeMm3: areas.segments * glue.lineMm },
     { joint: "plates", volumeMm3: areas.plates * glue.lineMm },
@@ -171,8 +174,6 @@ export function gluePlan(design: Design, throughMm: ReadonlyMap<string, number>)
   ].filter((j): j is GlueJoint => j.volumeMm3 > 0);
   const netMm3 = list.reduce((s, j) => s + j.volumeMm3, 0);
   const mixMm3 = netMm3 * (1 + glue.wasteShare);
-  const mlA = (mixMm3 / 1000) * (glue.ratio / (1 + glue.ratio));
-  const mlB = mixMm3 / 1000 - mlA;
   const parts = partsOf(design);
   const rate = settingRate(glue.shopC, glue.atC);
   const made = [
@@ -184,24 +185,26 @@ export function gluePlan(design: Design, throughMm: ReadonlyMap<string, number>)
     joints: list,
     netMm3,
     mixMm3,
-    partA: { ml: mlA, g: mlA * glue.densityA },
-    partB: { ml: mlB, g: mlB * glue.densityB },
+    ...twoParts(mixMm3, { ...glue, by: "volume" }),
     parts,
     assemblyMin: parts * glue.minutesAPart,
     potLifeMin: glue.potLifeMin / rate,
     // A day before grinding, whatever the label says. Common practice, no source.
     cureH: Math.max(24, glue.cureH / rate),
-    oily: made.filter(isOily),
-    metals: made.filter((id) => materialById(id)?.class === "metal"),
+    oily: made.filter((id) => {
+      const found = materialOf(id);
+      return found !== undefined && isOily(found);
+    }),
+    metals: made.filter((id) => materialOf(id)?.class === "metal"),
   };
 }
 
 /** Volume of the parts that are nothing but glue, mm³; weighed only where there are any. */
-function glueVolume(assembly: Assembly): number {
+function glueVolume(assembly: Assembly, materialOf: MaterialOf): number {
   const isGlue = ({ group, materials }: Part) =>
     group !== "fasteners" &&
     materials.length > 0 &&
-    materials.every((m) => materialById(m.materialId)?.class === "adhesive");
+    materials.every((m) => materialOf(m.materialId)?.class === "adhesive");
   if (!assembly.parts.some(isGlue)) return 0;
   const moments = integrate(assembly, DEFAULT_FINENESS, isGlue);
   return assembly.parts.reduce((sum, part, i) => sum + (isGlue(part) ? moments[i].v : 0), 0);

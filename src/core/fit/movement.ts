@@ -1,5 +1,6 @@
 import { cubicY } from "../curve/bezier";
 import { gripMaterials } from "../design/handleParts";
+import { materialsIn } from "../design/materials";
 import type { Design } from "../design/schema";
 import { layoutOf } from "../layout/layout";
 import { clamp } from "../number";
@@ -37,8 +38,10 @@ export function movement(design: Design): PieceMovement[] {
   const acrossMm = Math.max(...ys) - Math.min(...ys);
   const { low, high } = fitUp.climate;
   const change = Math.abs(moistureContent(high / 100) - moistureContent(low / 100));
+  const materialOf = materialsIn(design);
   return [...new Set(gripMaterials(design))].flatMap((material): PieceMovement[] => {
-    const m = movementOf(material);
+    const found = materialOf(material);
+    const m = found && movementOf(found);
     if (!m) return [];
     return [
       {

@@ -2,6 +2,7 @@ import { assemble } from "../assembly/assemble";
 import { assembleBare } from "../assembly/bareBlade";
 import { type PartKey, partId, type Side } from "../assembly/partKey";
 import { polyline } from "../curve/crossing";
+import { materialsIn } from "../design/materials";
 import type { Design, Piece, PieceRole, StockPiece } from "../design/schema";
 import { bareBladeOf } from "../design/starts";
 import { kindOf } from "../fasteners/registry";
@@ -15,8 +16,8 @@ import { radians } from "../number";
 import { type Extent, rangeOf, sideRangeOf } from "../solids/extent";
 import { jointSide } from "../solids/halfSpace";
 import type { Region } from "../solids/region";
-import { materialById } from "../stock/materials";
-import type { MaterialClass } from "../stock/types";
+import type { MaterialOf } from "../stock/types";
+import { hasGrain } from "../stock/working";
 import { ROUNDING } from "../tolerances";
 import { type CutKey, cutId } from "./cutKey";
 import { pinLayout } from "./pinLayout";
@@ -68,14 +69,6 @@ const SLICES: readonly PieceRole[] = ["spacer", "washer", "butt-plate"];
 const LEATHER_MM = 3.6;
 const DISC_MM = 3;
 
-/** Materials with a grain, which runs along the knife. */
-const GRAINED: readonly MaterialClass[] = ["wood", "stabilised-wood", "horn-bone"];
-
-function hasGrain(material: string): boolean {
-  const cls = materialById(material)?.class;
-  return cls !== undefined && GRAINED.includes(cls) && material !== "cork";
-}
-
 /** Bar or sheet that blade and tang are cut out of in one, without room to shape. */
 function bladeSize(design: Design): Size {
   const { blade, tang } = design;
@@ -105,6 +98,7 @@ function bladeSize(design: Design): Size {
  */
 export const cutList = remembered((design: Design): readonly CutPiece[] => {
   const { handle, guard, tang, fitUp } = design;
+  const materialOf = materialsIn(design);
   const assembly = assemble(design);
   const { kerfMm, allowanceMm, have } = fitUp.stock;
   const pieces: CutPiece[] = [];
@@ -124,7 +118,7 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
     const room = sawn ? 2 * allowanceMm + kerfMm : 0;
     const id = cutId(key);
     const own = have.find((h) => h.piece === id) ?? null;
-    const usual = materialById(material)?.class === "leather" ? LEATHER_MM : DISC_MM;
+    const usual = materialOf(material)?.class === "leather" ? LEATHER_MM : DISC_MM;
     const disc = (inDiscs ? inDiscs.mm : null) ?? own?.lengthMm ?? usual;
     const discs =
       inDiscs && finished.lengthMm > disc * 1.5
@@ -148,7 +142,7 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
       pair: false,
       made: "sawn",
       discs,
-      grain: hasGrain(material) ? "lengthwise" : null,
+      grain: hasGrain(materialOf(material)) ? "lengthwise" : null,
       ...rest,
       finishedMm: finished,
       sawnMm,
@@ -261,7 +255,7 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
         { ...box, lengthMm, heightMm },
         {
           form: slice ? "slice" : "block",
-          made: p.printed ? "printed" : isBuiltUp(p) ? "built-up" : "sawn",
+          made: p.printed ? "printed" : isBuiltUp(p, materialOf) ? "built-up" : "sawn",
           discs: slice && (p.role === "washer" || p.discMm !== null) && { mm: p.discMm },
         },
       );
@@ -304,8 +298,8 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
 });
 
 /** A grip of metal all round the tang is cast or built up, not sawn from a block. Common practice, no source. */
-function isBuiltUp({ role, material, shape }: Piece): boolean {
-  return role === "block" && !shape && materialById(material)?.class === "metal";
+function isBuiltUp({ role, material, shape }: Piece, materialOf: MaterialOf): boolean {
+  return role === "block" && !shape && materialOf(material)?.class === "metal";
 }
 
 /** Rod of one sort to cut, patterned or not: the number of pieces, and their length together. */

@@ -5,7 +5,7 @@ import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { newDesign } from "../design/create";
 import { plainKnife } from "../design/plainKnife.fixtures";
 import type { Design, Wrap } from "../design/schema";
-import { materialById } from "../stock/materials";
+import { shippedMaterial } from "../stock/materials";
 import { weigh } from "../weigh/weigh";
 import { wrapCover, wrapPlan } from "./grips";
 import { layoutOf } from "./layout";
@@ -57,7 +57,7 @@ describe("a wrap", () => {
     };
     const lace = massOf({});
     expect(lace.massG).toBeCloseTo(
-      (lace.volumeMm3 / 1000) * materialById("lace-leather")!.densityGcc.typical,
+      (lace.volumeMm3 / 1000) * shippedMaterial("lace-leather")!.densityGcc.typical,
       6,
     );
     expect(massOf({ pitchMm: 20 }).massG / lace.massG).toBeCloseTo(0.25, 9);
@@ -74,7 +74,7 @@ describe("a wrap", () => {
     const weighing = weigh(design);
     if (!weighing.ok) throw new Error("not weighed");
     const grams = weighing.report.parts.find((p) => p.id === "wrap")!.massG;
-    const density = materialById("cord-hemp")!.densityGcc.typical;
+    const density = shippedMaterial("cord-hemp")!.densityGcc.typical;
     expect((((lengthMm * Math.PI) / 4) * 4 * 2 * (density / 1000)) / grams).toBeCloseTo(1, 1);
   });
 });

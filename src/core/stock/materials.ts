@@ -19,7 +19,7 @@ export const MATERIALS: readonly Material[] = [
 
 const BY_ID = new Map(MATERIALS.map((m) => [m.id, m]));
 
-/** The material of that id, or undefined. */
-export function materialById(id: string): Material | undefined {
+/** The material that ships under that id, or undefined. */
+export function shippedMaterial(id: string): Material | undefined {
   return BY_ID.get(id);
 }

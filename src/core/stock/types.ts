@@ -47,4 +47,9 @@ export interface Material {
   readonly source: string;
   /** The material's own tint on the drawing, sRGB hex. */
   readonly tint: string;
+  /** Of a maker's own: the material that ships which it is worked like. */
+  readonly like?: string;
 }
+
+/** Finds a material by its id; undefined where there is none. */
+export type MaterialOf = (id: string) => Material | undefined;

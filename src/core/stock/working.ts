@@ -1,5 +1,7 @@
-import { materialById } from "./materials";
-import type { MaterialClass } from "./types";
+import type { Material, MaterialClass } from "./types";
+
+/** The id of the material that ships whose working properties a material has. */
+const worksAs = ({ id, like }: Material) => like ?? id;
 
 /** Change of size across the grain for 1 % of moisture content, as a share: radially and tangentially. */
 export interface Movement {
@@ -34,12 +36,13 @@ const OTHER_WOOD = moves(0.0015, 0.003, "between the woods of the table; from me
 const STABILISED_SHARE = 1 / 3;
 
 /** How a material moves with moisture, or null of one that does not to speak of. */
-export function movementOf(materialId: string): Movement | null {
-  const cls = materialById(materialId)?.class;
-  if (materialId === "cork") return null;
-  if (cls === "wood") return MOVEMENTS[materialId] ?? OTHER_WOOD;
+export function movementOf(material: Material): Movement | null {
+  const { class: cls } = material;
+  const as = worksAs(material);
+  if (as === "cork") return null;
+  if (cls === "wood") return MOVEMENTS[as] ?? OTHER_WOOD;
   if (cls !== "stabilised-wood") return null;
-  const base = MOVEMENTS[materialId.replace(/-(burl-)?stabilised$/, "-hard")] ?? OTHER_WOOD;
+  const base = MOVEMENTS[as.replace(/-(burl-)?stabilised$/, "-hard")] ?? OTHER_WOOD;
   return {
     radial: base.radial * STABILISED_SHARE,
     tangential: base.tangential * STABILISED_SHARE,
@@ -51,14 +54,13 @@ const OILY =
   /^(rosewood|cocobolo|ironwood|desert-ironwood|blackwood|ebony|lignum-vitae|snakewood|bubinga|teak|olive|kingwood|tulipwood)/;
 
 /** Woods whose oil keeps glue off: wiped with solvent just before gluing. Common practice, no source. */
-export function isOily(materialId: string): boolean {
-  return OILY.test(materialId);
+export function isOily(material: Material): boolean {
+  return OILY.test(worksAs(material));
 }
 
 /** Whether a pin may be peened against it: metals only. Common practice, no source. */
-export function bearsPeening(materialId: string): boolean {
-  const cls = materialById(materialId)?.class;
-  return cls === "metal" || cls === "steel";
+export function bearsPeening(material: Material | undefined): boolean {
+  return material?.class === "metal" || material?.class === "steel";
 }
 
 /** How near the thinnest wall, and a pin to an edge, may come in a class of material. Common practice, no source. */
@@ -77,29 +79,43 @@ const TOUGHNESS: Record<MaterialClass, Toughness> = {
   steel: "metal",
 };
 
-export function toughnessOf(materialId: string): Toughness {
-  return TOUGHNESS[materialById(materialId)?.class ?? "wood"];
+/** Of an unknown material, that of the least tough. */
+export function toughnessOf(material: Material | undefined): Toughness {
+  return TOUGHNESS[material?.class ?? "wood"];
+}
+
+/** Whether a stack of it is pressed together: leather and cork. Common practice, no source. */
+export function isPressed(material: Material | undefined): boolean {
+  return material !== undefined && (material.class === "leather" || worksAs(material) === "cork");
+}
+
+const GRAINED: readonly MaterialClass[] = ["wood", "stabilised-wood", "horn-bone"];
+
+/** Whether a material has a grain. */
+export function hasGrain(material: Material | undefined): boolean {
+  return material !== undefined && GRAINED.includes(material.class) && worksAs(material) !== "cork";
 }
 
 /**
  * Anodic index of a metal in volts: metals 0.25 V apart corrode each other where it is damp, the higher one first.
  * @see MIL-STD-889 and common galvanic tables, from memory; null of what is no metal.
  */
-export function anodicIndex(materialId: string): number | null {
-  const cls = materialById(materialId)?.class;
-  if (cls === "steel") return /(420|440c|-x\d+cr)/.test(materialId) ? 0.6 : 0.85;
+export function anodicIndex(material: Material): number | null {
+  const { class: cls } = material;
+  const as = worksAs(material);
+  if (cls === "steel") return /(420|440c|-x\d+cr)/.test(as) ? 0.6 : 0.85;
   if (cls !== "metal") return null;
-  if (/^stainless-(30[34]|316)/.test(materialId)) return 0.5;
-  if (/^stainless/.test(materialId)) return 0.6;
-  if (/^mild/.test(materialId)) return 0.85;
-  if (/^brass/.test(materialId)) return 0.4;
-  if (/^(bronze|copper|mokume)/.test(materialId)) return 0.35;
-  if (/^nickel-silver/.test(materialId)) return 0.3;
-  if (/^aluminium/.test(materialId)) return 0.95;
-  if (/^silver/.test(materialId)) return 0.15;
-  if (/^gold/.test(materialId)) return 0;
-  if (/^(lead|pewter)/.test(materialId)) return 0.65;
-  if (/^zinc/.test(materialId)) return 1.25;
-  if (/^magnesium/.test(materialId)) return 1.75;
+  if (/^stainless-(30[34]|316)/.test(as)) return 0.5;
+  if (/^stainless/.test(as)) return 0.6;
+  if (/^mild/.test(as)) return 0.85;
+  if (/^brass/.test(as)) return 0.4;
+  if (/^(bronze|copper|mokume)/.test(as)) return 0.35;
+  if (/^nickel-silver/.test(as)) return 0.3;
+  if (/^aluminium/.test(as)) return 0.95;
+  if (/^silver/.test(as)) return 0.15;
+  if (/^gold/.test(as)) return 0;
+  if (/^(lead|pewter)/.test(as)) return 0.65;
+  if (/^zinc/.test(as)) return 1.25;
+  if (/^magnesium/.test(as)) return 1.75;
   return 0.3;
 }

@@ -1,6 +1,6 @@
+import { materialsIn } from "../design/materials";
 import type { Design, Fastener, NodeRole, Piece } from "../design/schema";
 import { handleLength, stretchedHandle } from "../layout/handleLengths";
-import { materialById } from "../stock/materials";
 import { type Lever, lengthLever, rounded } from "./lever";
 
 /** Levers of what is fitted to the steel: guard, handle, bolsters, pommel and pins. */
@@ -170,12 +170,14 @@ function grown(piece: Piece, by: number): Piece {
 const FROM_END_MM = 6;
 
 /** The heaviest of the fasteners moved along the handle; a hole for a cord stays where it is wanted. */
-function pinLevers({ fasteners, handle, blade, tang }: Design): Lever[] {
+function pinLevers(design: Design): Lever[] {
+  const { fasteners, handle, blade, tang } = design;
+  const materialOf = materialsIn(design);
   // Holes of a full tang that is in the hand are drilled already.
   if (blade.measured && tang.kind === "full") return [];
   const weightOf = (f: Fastener) => {
     const metal = "material" in f ? f.material : "tube" in f ? f.tube.material : null;
-    return f.diameterMm ** 2 * (materialById(metal ?? "")?.densityGcc.typical ?? 0);
+    return f.diameterMm ** 2 * (materialOf(metal ?? "")?.densityGcc.typical ?? 0);
   };
   const free = fasteners.filter((f) => f.kind !== "lanyard-tube");
   if (free.length === 0) return [];

@@ -1,6 +1,5 @@
 import { type MaterialPlace, materialAt, withMaterial } from "../design/materialPlaces";
 import type { Design } from "../design/schema";
-import { materialById } from "../stock/materials";
 import type { Lever, LeverNature } from "./lever";
 
 /** Materials that a part is commonly tried in. Common practice, no source. */
@@ -34,7 +33,7 @@ export function materialLevers(design: Design): Lever[] {
     const now = materialAt(design, place);
     if (now === null) return [];
     return materials
-      .filter((m) => m !== now && materialById(m))
+      .filter((m) => m !== now)
       .map((material) => ({
         id: `${what}:${material}`,
         unit: "choice" as const,

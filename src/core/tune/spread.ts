@@ -1,8 +1,9 @@
 import { assemble } from "../assembly/assemble";
 import type { Assembly } from "../assembly/types";
+import { materialsIn } from "../design/materials";
 import { refusalOf } from "../design/refusal";
 import type { Design } from "../design/schema";
-import { materialById } from "../stock/materials";
+import type { MaterialOf } from "../stock/types";
 import { calibration } from "../weigh/calibration";
 import { faultsOf } from "../weigh/faults";
 import { type Calibration, centreX } from "../weigh/measured";
@@ -62,14 +63,18 @@ function volumesOf(
 }
 
 /** Mass and first moment in x of the parts that a measurement holds, as they are now; nothing without one. */
-function heldSums(assembly: Assembly, held: Calibration | null): { m: number; x: number } {
+function heldSums(
+  assembly: Assembly,
+  held: Calibration | null,
+  materialOf: MaterialOf,
+): { m: number; x: number } {
   const sums = { m: 0, x: 0 };
   if (!held) return sums;
   const material = materialMoments(assembly, momentsOf(assembly));
   assembly.parts.forEach((part, i) => {
     if (!held.partIds.includes(part.id)) return;
     const drawn = part.materials.reduce(
-      (sum, k) => sum + (k.share * (materialById(k.materialId)?.densityGcc.typical ?? 0)) / 1000,
+      (sum, k) => sum + (k.share * (materialOf(k.materialId)?.densityGcc.typical ?? 0)) / 1000,
       0,
     );
     const mass = held.densityOf(drawn) * material[i].v;
@@ -85,6 +90,7 @@ function heldSums(assembly: Assembly, held: Calibration | null): { m: number; x:
  * build costs no weighing. Null of a knife that cannot be built.
  */
 export function spreadModel(design: Design): SpreadModel | null {
+  const materialOf = materialsIn(design);
   const assembly = assemble(design);
   if (faultsOf(design, assembly).some((f) => f.severity === "error")) return null;
   const memory = memoryOf(assembly);
@@ -103,8 +109,8 @@ export function spreadModel(design: Design): SpreadModel | null {
     }));
     return [{ id: dim.id, slope }];
   });
-  const density = ids.map((id) => materialById(id)!.densityGcc);
-  const fixed = heldSums(assembly, held);
+  const density = ids.map((id) => materialOf(id)!.densityGcc);
+  const fixed = heldSums(assembly, held, materialOf);
   /** Weight and balance from the inputs, each in its own standard deviations. */
   const build = (
     sizes: readonly number[],

@@ -8,7 +8,7 @@ import { type Design, designSchema, type Measured } from "../design/schema";
 import { bareBladeOf, newMeasured } from "../design/starts";
 import { outside } from "../design/uses";
 import { tuneReviewed } from "../review/tuneReviewed";
-import { materialById } from "../stock/materials";
+import { shippedMaterial } from "../stock/materials";
 import { checkDesign } from "../validity/checkDesign";
 import { meshAgreement } from "../weigh/agreement";
 import { figuresOf, leverEffects, withLevers } from "./effects";
@@ -173,7 +173,7 @@ describe("landing in a window", () => {
     for (const p of meshAgreement(kernel, assembly)) {
       const { materials } = assembly.parts.find((q) => q.id === p.id)!;
       const density = materials.reduce(
-        (s, k) => s + k.share * materialById(k.materialId)!.densityGcc.typical,
+        (s, k) => s + k.share * shippedMaterial(k.materialId)!.densityGcc.typical,
         0,
       );
       mass += density * p.meshVolumeMm3;
@@ -262,7 +262,7 @@ describe("builds drawn at random", () => {
     // A normal's 97.7th percentile lies two standard deviations out.
     const sigma = s.firstOrder.massG;
     expect((percentile(sorted, 0.97725) - s.massG.p50) / (2 * sigma)).toBeCloseTo(1, 1);
-    expect(s.shares.every((x) => materialById(x.id) !== undefined)).toBe(true);
+    expect(s.shares.every((x) => shippedMaterial(x.id) !== undefined)).toBe(true);
   });
 
   it("follow a real re-weighing of a knife with other sizes", () => {

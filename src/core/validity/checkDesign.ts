@@ -1,12 +1,12 @@
 import { assemble } from "../assembly/assemble";
 import type { Assembly } from "../assembly/types";
 import { jointsOf, piecesOf, ringsOf } from "../design/handleParts";
+import { materialsIn } from "../design/materials";
 import { holesOf, slotsOf } from "../design/openings";
 import type { Design, Piece, StoredMesh } from "../design/schema";
 import { decodeMesh } from "../design/storedMesh";
 import { crossesItself, MOST_TRIANGLES } from "../solids/meshFaults";
 import { MOST_LAYERS } from "../solids/meshLayers";
-import { materialById } from "../stock/materials";
 import { checkBlade } from "./checkBlade";
 import { checkBored } from "./checkBored";
 import { checkGuard } from "./checkGuard";
@@ -28,8 +28,9 @@ export function checkDesign(design: Design, assembly: Assembly = assemble(design
       limit: limit ?? null,
       ...(items ? { items } : {}),
     });
+  const materialOf = materialsIn(design);
   for (const id of materialsOf(assembly))
-    if (!materialById(id)) report("error", "unknown-material", { subject: id });
+    if (!materialOf(id)) report("error", "unknown-material", { subject: id });
   checkBlade(design, report);
   const edge = checkOutline(design, report);
   checkIds(design, report);

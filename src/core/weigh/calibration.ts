@@ -1,10 +1,11 @@
 import { assemble } from "../assembly/assemble";
 import { assembleBare } from "../assembly/bareBlade";
 import type { Assembly, Part } from "../assembly/types";
+import { materialsIn } from "../design/materials";
 import { measuredBalanceMm } from "../design/measuredBalance";
 import type { BareBlade, Design, FinishedKnife, Measured, Takes } from "../design/schema";
 import { bareBladeOf } from "../design/starts";
-import { materialById } from "../stock/materials";
+import type { MaterialOf } from "../stock/types";
 import type { Fault } from "../validity/types";
 import { DEFAULT_FINENESS, type Fineness, integrate } from "./integrate";
 import { type Calibration, centreX } from "./measured";
@@ -81,7 +82,7 @@ function thenOf(design: Design, asWeighed: FinishedKnife | null): Design {
   const { measured: _, ...blade } = design.blade;
   if (!asWeighed) return { ...design, blade: { ...blade, measured: null } };
   const known = thens.get(asWeighed);
-  if (known?.meshes === design.meshes) return known;
+  if (known?.meshes === design.meshes && known.materials === design.materials) return known;
   const made = { ...design, ...asWeighed, blade: { ...asWeighed.blade, measured: null } };
   thens.set(asWeighed, made);
   return made;
@@ -90,14 +91,14 @@ function thenOf(design: Design, asWeighed: FinishedKnife | null): Design {
 const thens = new WeakMap<FinishedKnife, Design>();
 
 /** Mass (g), first moment in x (g·mm) of some parts; and each material's volume (cm³) and first moment, those apart left out. */
-function sumsOf({ parts }: Assembly, material: Weighed, takes: Takes) {
+function sumsOf({ parts }: Assembly, material: Weighed, takes: Takes, materialOf: MaterialOf) {
   const sums = { mass: 0, moment: 0, ownMass: 0, ownMoment: 0 };
   const others = new Map<string, { v: number; x: number }>();
   parts.forEach((part, i) => {
     const { v } = material[i];
     const x = material[i].x + material[i].originX * v;
     for (const { materialId, share } of part.materials) {
-      const density = (materialById(materialId)?.densityGcc.typical ?? 0) / 1000;
+      const density = (materialOf(materialId)?.densityGcc.typical ?? 0) / 1000;
       sums.mass += share * density * v;
       sums.moment += share * density * x;
       if (part.group === takes) {
@@ -121,7 +122,12 @@ export function differenceFault(design: Design): Fault | null {
   if (measured?.of.kind !== "knife") return null;
   const { takes } = measured.of;
   const whole = assemble(thenOf(design, measured.of.asWeighed));
-  const { mass, ownMass } = sumsOf(whole, materialMoments(whole, momentsOf(whole)), takes);
+  const { mass, ownMass } = sumsOf(
+    whole,
+    materialMoments(whole, momentsOf(whole)),
+    takes,
+    materialsIn(design),
+  );
   const wanted = ownMass + measured.massG - mass;
   if (ownMass > 0 && wanted >= FACTORS[0] * ownMass && wanted <= FACTORS[1] * ownMass) return null;
   return {
@@ -142,9 +148,10 @@ function knifeInHand(
   moments: Weighed,
   fineness: Fineness,
 ): Calibration | null {
+  const materialOf = materialsIn(knife);
   const whole = assemble(knife);
-  const then = sumsOf(whole, materialMoments(whole, momentsAt(whole, fineness)), takes);
-  const now = sumsOf(assembly, materialMoments(assembly, moments), takes);
+  const then = sumsOf(whole, materialMoments(whole, momentsAt(whole, fineness)), takes, materialOf);
+  const now = sumsOf(assembly, materialMoments(assembly, moments), takes, materialOf);
   const own = measures(measured);
   const differs = measured.massG - then.mass;
   const factor = (then.ownMass + differs) / then.ownMass;

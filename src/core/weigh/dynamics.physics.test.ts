@@ -5,7 +5,7 @@ import { beforeAll, describe, expect, it } from "vitest";
 import { assemble } from "../assembly/assemble";
 import type { Design } from "../design/schema";
 import { readKnife } from "../files/knife/read";
-import { materialById } from "../stock/materials";
+import { shippedMaterial } from "../stock/materials";
 import { dynamics, effectiveMass } from "./dynamics";
 import { integrate } from "./integrate";
 import { type MassReport, massReport } from "./report";
@@ -36,7 +36,7 @@ function bodiesOf(design: Design): { bodies: Body[]; report: MassReport } {
   const bodies = assembly.parts.flatMap((part, i): Body[] => {
     const m = moments[i];
     const density = part.materials.reduce(
-      (s, x) => s + (x.share * (materialById(x.materialId)?.densityGcc.typical ?? 0)) / 1000,
+      (s, x) => s + (x.share * (shippedMaterial(x.materialId)?.densityGcc.typical ?? 0)) / 1000,
       0,
     );
     if (!(m.v > 0) || density === 0) return [];
@@ -49,7 +49,7 @@ function bodiesOf(design: Design): { bodies: Body[]; report: MassReport } {
     const tensor = Matrix.eye(3).mul(second.trace()).sub(second).mul(density);
     return [{ massG: density * m.v, centre: [m.originX + x, y, z], tensor }];
   });
-  return { bodies, report: massReport(assembly, moments, materialById) };
+  return { bodies, report: massReport(assembly, moments, shippedMaterial) };
 }
 
 /** Parallel axes as matrices: J = Σ (Jᵢ + mᵢ (|r|² 1 − r rᵀ)). */

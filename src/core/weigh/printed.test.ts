@@ -10,7 +10,7 @@ import type { Design, HiddenTang, PieceShape } from "../design/schema";
 import { inKernelScope } from "../kernel/kernelScope";
 import { partSolids } from "../kernel/partMeshes";
 import { measureSolid } from "../kernel/solidParts";
-import { materialById } from "../stock/materials";
+import { shippedMaterial } from "../stock/materials";
 import { printedInside } from "./printedInside";
 import { weigh } from "./weigh";
 
@@ -107,7 +107,7 @@ describe("a printed part", () => {
     const [solid, open] = [null, { infillShare: 0.25, wallMm: 1.6 }].map((p) =>
       partOf(ended(box, 20, p), "piece:p"),
     );
-    const density = materialById("pla")!.densityGcc.typical / 1000;
+    const density = shippedMaterial("pla")!.densityGcc.typical / 1000;
     const inside = SHAPES[0][3](1.6);
     expect(open.volumeMm3).toBeCloseTo(solid.volumeMm3, 9);
     expect(solid.massG).toBeCloseTo(solid.volumeMm3 * density, 9);

@@ -5,7 +5,7 @@ import type { PartGroup } from "../assembly/types";
 import { newDesign } from "../design/create";
 import type { Design } from "../design/schema";
 import { readKnife } from "../files/knife/read";
-import { materialById } from "../stock/materials";
+import { shippedMaterial } from "../stock/materials";
 import { integrate } from "./integrate";
 import { groupPulls, partPulls, pullOf } from "./pulls";
 import { type MassReport, massReport } from "./report";
@@ -24,7 +24,7 @@ function without(design: Design, wanted: (group: PartGroup, id: string) => boole
   return massReport(
     { regions: assembly.regions, parts: kept.map((i) => assembly.parts[i]) },
     kept.map((i) => moments[i]),
-    materialById,
+    shippedMaterial,
   );
 }
 

@@ -1,6 +1,6 @@
 import { assemble } from "../assembly/assemble";
+import { materialsIn } from "../design/materials";
 import type { Design } from "../design/schema";
-import { materialById } from "../stock/materials";
 import type { Fault } from "../validity/types";
 import { calibration } from "./calibration";
 import { faultsOf } from "./faults";
@@ -27,6 +27,6 @@ export function weigh(
   if (findings.some((f) => f.severity === "error")) return { ok: false, findings };
   const moments = fineness === DEFAULT_FINENESS ? momentsOf(assembly, memory) : integrate(assembly, fineness);
   const measured = calibration(design, assembly, moments, fineness);
-  const report = massReport(assembly, moments, materialById, measured);
+  const report = massReport(assembly, moments, materialsIn(design), measured);
   return { ok: true, report, findings };
 }

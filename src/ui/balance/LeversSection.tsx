@@ -5,6 +5,7 @@ import type { Design } from "@/core/design/schema";
 import { outside } from "@/core/design/uses";
 import { remembered } from "@/core/layout/remembered";
 import { type Spot, spotsOfChange } from "@/core/review/spots";
+import type { MaterialOf } from "@/core/stock/types";
 import { ROUNDING } from "@/core/tolerances";
 import { type LeverEffect, withLevers } from "@/core/tune/effects";
 import { leversOf } from "@/core/tune/levers";
@@ -13,6 +14,7 @@ import { useUnits } from "@/store/settings";
 import { leverWords } from "@/words/levers";
 import { useReport, useSettledDesign } from "../bench/BenchContext";
 import { Figures, Note, Section } from "../fit/Section";
+import { useMaterialOf } from "../materials";
 import { color } from "../theme";
 import { UnderWay } from "../UnderWay";
 import { useAsked } from "../useAsked";
@@ -35,9 +37,10 @@ export const LeversSection = memo(function LeversSection({ onTry }: { onTry: (gh
     const now = Math.abs(outside(report.balanceMm, design.use.balanceMm));
     return now > 0 && Math.abs(outside(report.balanceMm + l.balanceMm, design.use.balanceMm)) < now;
   };
+  const materialOf = useMaterialOf();
   const tryIt = (l: LeverEffect) => {
     const next = withLevers(design, new Map([[l.id, l.amount]]));
-    if (next) onTry({ label: stepWords(l, units), design: next, of: design });
+    if (next) onTry({ label: stepWords(l, units, materialOf), design: next, of: design });
   };
   return (
     <Section id="levers" title="What each change does">
@@ -55,7 +58,7 @@ export const LeversSection = memo(function LeversSection({ onTry }: { onTry: (gh
           none="Nothing can be changed."
           speaks={(l) => spots.get(l.id) ?? []}
           columns={[
-            { name: "Change", of: (l) => stepWords(l, units) },
+            { name: "Change", of: (l) => stepWords(l, units, materialOf) },
             { name: "Weight", number: true, of: (l) => signed(l.massG, (v) => printMass(v, units)) },
             {
               name: "Balance",
@@ -70,7 +73,7 @@ export const LeversSection = memo(function LeversSection({ onTry }: { onTry: (gh
                 <Button
                   size="2xs"
                   variant="outline"
-                  aria-label={`Try ${stepWords(l, units)}`}
+                  aria-label={`Try ${stepWords(l, units, materialOf)}`}
                   onClick={() => tryIt(l)}
                 >
                   Try
@@ -83,7 +86,7 @@ export const LeversSection = memo(function LeversSection({ onTry }: { onTry: (gh
       {levers && still.length > 0 && (
         <Note>
           Left out, since a step of them cannot be built either way:{" "}
-          {still.map((l) => leverWords(l.id).toLowerCase()).join(", ")}.
+          {still.map((l) => leverWords(l.id, materialOf).toLowerCase()).join(", ")}.
         </Note>
       )}
       <Note>One usual step of each; toward the tip is +. Steps do not add up exactly: try them.</Note>
@@ -108,10 +111,11 @@ export const leverSpots = remembered((design: Design): ReadonlyMap<string, reado
 export function stepWords(
   l: Pick<LeverEffect, "id" | "unit" | "amount">,
   units: Parameters<typeof printLength>[1],
+  materialOf: MaterialOf,
 ): string {
-  if (l.unit === "choice") return leverWords(l.id);
-  if (l.unit === "holes") return `${leverWords(l.id)}: ${l.amount} more`;
-  return `${leverWords(l.id)} ${signed(l.amount, (v) => printLength(v, units, 1))}`;
+  if (l.unit === "choice") return leverWords(l.id, materialOf);
+  if (l.unit === "holes") return `${leverWords(l.id, materialOf)}: ${l.amount} more`;
+  return `${leverWords(l.id, materialOf)} ${signed(l.amount, (v) => printLength(v, units, 1))}`;
 }
 
 /** With a sign in front, + too. */

@@ -13,6 +13,7 @@ import { leverWords } from "@/words/levers";
 import { useSettledDesign } from "../bench/BenchContext";
 import { LengthAt } from "../fields/bound";
 import { Fact, Figures, Note, Section } from "../fit/Section";
+import { useMaterialOf } from "../materials";
 import { color } from "../theme";
 import { UnderWay } from "../UnderWay";
 import { useAsked } from "../useAsked";
@@ -71,13 +72,14 @@ export const SpreadSection = memo(function SpreadSection() {
 
 /** What the spread comes from, the most first, as a chart and in figures. */
 function Causes({ design, spread, units }: { design: Design; spread: Spread; units: UnitSystem }) {
+  const materialOf = useMaterialOf();
   const spots = useMemo(() => dimensionSpots(design), [design]);
   const told = spread.shares
     .filter((x) => Math.abs(x.massG) > 0.02 || Math.abs(x.balanceMm) > 0.02)
     .slice(0, MOST_TOLD);
   const metric = units === "metric";
   const rows = told.map((x) => ({
-    name: leverWords(x.id),
+    name: leverWords(x.id, materialOf),
     balance: Math.abs(x.balanceMm) / (metric ? 1 : MM_PER_INCH),
     mass: Math.abs(x.massG) / (metric ? 1 : GRAMS_PER_OUNCE),
   }));
@@ -122,7 +124,7 @@ function Causes({ design, spread, units }: { design: Design; spread: Spread; uni
         none="Nothing varies."
         speaks={(x) => spots.get(x.id) ?? spotsOfMaterial(design, x.id)}
         columns={[
-          { name: "Cause", of: (x) => leverWords(x.id) },
+          { name: "Cause", of: (x) => leverWords(x.id, materialOf) },
           { name: "Balance", number: true, of: (x) => printLength(Math.abs(x.balanceMm), units, 2) },
           { name: "Weight", number: true, of: (x) => printMass(Math.abs(x.massG), units) },
         ]}

@@ -5,6 +5,7 @@ import type { Design } from "@/core/design/schema";
 import { clamp } from "@/core/number";
 import type { Spot } from "@/core/review/spots";
 import type { ReviewedAnswer } from "@/core/review/tuneReviewed";
+import type { MaterialOf } from "@/core/stock/types";
 import { SAME_PLACE_MM } from "@/core/tolerances";
 import { withLevers } from "@/core/tune/effects";
 import type { Lever } from "@/core/tune/lever";
@@ -15,9 +16,10 @@ import { useUnits } from "@/store/settings";
 import { findingWords } from "@/words/findings";
 import { leverWords, STRATEGY_WORDS } from "@/words/levers";
 import { useSettledDesign } from "../bench/BenchContext";
-import { Tick } from "../fields/bound";
 import { LengthField } from "../fields/LengthField";
+import { Tick } from "../fields/Tick";
 import { Note, Section } from "../fit/Section";
+import { useMaterialOf } from "../materials";
 import { useSpeaks } from "../sight/useSpeaks";
 import { useTask } from "../useTask";
 import type { Ghost } from "./ghost";
@@ -111,7 +113,8 @@ interface AllowedLeverProps {
 
 /** A lever with its tick and, while it may be moved, how far it may go from where it is. */
 function AllowedLever({ lever, spots, allowed, limit, onAllowed, onLimit }: AllowedLeverProps) {
-  const name = leverWords(lever.id);
+  const materialOf = useMaterialOf();
+  const name = leverWords(lever.id, materialOf);
   const clip = (mm: number) => clamp(mm, lever.low, lever.high);
   const speaks = useSpeaks(spots);
   return (
@@ -145,13 +148,13 @@ function AllowedLever({ lever, spots, allowed, limit, onAllowed, onLimit }: Allo
 }
 
 /** "Tang's length goes no farther than −4.0 mm: ...", or that it was left out. */
-function blockedWords({ id, amount, why }: Blocked, units: UnitSystem): string {
-  const name = leverWords(id);
+function blockedWords({ id, amount, why }: Blocked, units: UnitSystem, materialOf: MaterialOf): string {
+  const name = leverWords(id, materialOf);
   const goes =
     Math.abs(amount) < SAME_PLACE_MM
       ? `${name}: left out`
       : `${name} goes no farther than ${signed(amount, (v) => printLength(v, units, 1))}`;
-  return why ? `${goes}. ${findingWords(why, units)}` : `${goes}.`;
+  return why ? `${goes}. ${findingWords(why, units, materialOf)}` : `${goes}.`;
 }
 
 function OneAnswer({
@@ -163,12 +166,13 @@ function OneAnswer({
   of: Design;
   onTry: (ghost: Ghost) => void;
 }) {
+  const materialOf = useMaterialOf();
   const design = useSettledDesign();
   const units = useUnits();
   const spots = leverSpots(of);
   const speaks = useSpeaks([...new Set(a.changes.flatMap((c) => spots.get(c.id) ?? []))]);
   const unitOf = new Map(leversOf(of).map((l) => [l.id, l.unit]));
-  const words = a.changes.map((c) => stepWords({ ...c, unit: unitOf.get(c.id) ?? "mm" }, units));
+  const words = a.changes.map((c) => stepWords({ ...c, unit: unitOf.get(c.id) ?? "mm" }, units, materialOf));
   const tryIt = () => {
     const next = withLevers(of, new Map(a.changes.map((c) => [c.id, c.amount])));
     if (next) onTry({ label: words.join(", "), design: next, of });
@@ -184,17 +188,18 @@ function OneAnswer({
         <Text color="warn">
           {a.offBalanceMm !== 0 && `Still ${printLength(Math.abs(a.offBalanceMm), units)} off in balance. `}
           {a.offMassG !== 0 && `Still ${printMass(Math.abs(a.offMassG), units)} off in weight. `}
-          {a.atLimit.length > 0 && `At their limit: ${a.atLimit.map(leverWords).join(", ")}.`}
+          {a.atLimit.length > 0 &&
+            `At their limit: ${a.atLimit.map((id) => leverWords(id, materialOf)).join(", ")}.`}
         </Text>
       )}
       {a.blocked.map((b) => (
         <Text key={b.id} color="graphite" fontSize="sm">
-          {blockedWords(b, units)}
+          {blockedWords(b, units, materialOf)}
         </Text>
       ))}
       {a.brings.map((f) => (
         <Text key={`${f.rule}-${f.subject}`} color="warn" fontSize="sm">
-          Brings: {findingWords(f, units)}
+          Brings: {findingWords(f, units, materialOf)}
         </Text>
       ))}
       {a.changes.length > 0 && (

@@ -1,9 +1,11 @@
 // @vitest-environment happy-dom
+
 import { screen, waitFor, within } from "@testing-library/react";
 import { userEvent } from "@testing-library/user-event";
 import { describe, expect, it, vi } from "vitest";
 import { newDesign } from "@/core/design/create";
 import { withUse } from "@/core/design/uses";
+import { shippedMaterial } from "@/core/stock/materials";
 import { leverEffects } from "@/core/tune/effects";
 import { leversOf } from "@/core/tune/levers";
 import { spreadOf } from "@/core/tune/spread";
@@ -77,12 +79,12 @@ describe("landing it in the window", () => {
     await onBench(wished, <TuneSection onTry={tried} />);
     const lengths = leversOf(wished).filter((l) => l.unit === "mm");
     const barred = lengths[0].id;
-    await userEvent.click(screen.getByRole("checkbox", { name: leverWords(barred) }));
+    await userEvent.click(screen.getByRole("checkbox", { name: leverWords(barred, shippedMaterial) }));
     await userEvent.click(screen.getByRole("button", { name: "Find changes" }));
     const answers = await screen.findByTestId("answers", {}, { timeout: 60_000 });
     const buttons = within(answers).getAllByRole("button", { name: /try|show/i });
     expect(buttons.length).toBeGreaterThan(0);
-    expect(answers.textContent).not.toContain(leverWords(barred));
+    expect(answers.textContent).not.toContain(leverWords(barred, shippedMaterial));
     await userEvent.click(buttons[0]);
     const after = weigh(tried.mock.calls[0][0].design);
     if (!after.ok) throw new Error("an answer cannot be built");
@@ -101,6 +103,6 @@ describe("how sure it is", () => {
     expect(told.textContent).toContain(low);
     await waitFor(() => screen.getByTestId("owes-chart"), PATIENCE);
     const [most] = spread.shares;
-    expect(document.body.textContent).toContain(leverWords(most.id));
+    expect(document.body.textContent).toContain(leverWords(most.id, shippedMaterial));
   });
 });

@@ -4,9 +4,11 @@ import type { Weighing } from "@/core/weigh/weigh";
 import { useUnits } from "@/store/settings";
 import { balanceShort } from "@/words/balance";
 import { findingWords } from "@/words/findings";
+import { useMaterialOf } from "../materials";
 
 /** What the knife in these sizes weighs and where it balances, or why it cannot be built. */
 export function StartFigures({ answer }: { answer: Weighing | "failed" | undefined }) {
+  const materialOf = useMaterialOf();
   const units = useUnits();
   if (answer === "failed")
     return <Text color="fault">The weighing failed. Begin it all the same, or reload.</Text>;
@@ -14,7 +16,7 @@ export function StartFigures({ answer }: { answer: Weighing | "failed" | undefin
   if (!answer.ok)
     return (
       <Text color="fault" role="alert">
-        {findingWords(answer.findings[0], units)}
+        {findingWords(answer.findings[0], units, materialOf)}
       </Text>
     );
   const { massG, balanceMm } = answer.report;

@@ -5,6 +5,7 @@ import { useShallow } from "zustand/react/shallow";
 import type { Design } from "@/core/design/schema";
 import type { Autosave } from "@/store/autosave";
 import type { Session } from "@/store/session";
+import { KnownMaterials } from "../materials";
 import { useAfterPaint } from "../useAfterPaint";
 import { type Bench, type BenchState, createBench } from "./benchState";
 
@@ -72,5 +73,14 @@ export function BenchProvider({
 }) {
   const bench = useMemo(() => createBench(knifeId, session, autosave), [knifeId, session, autosave]);
   useEffect(() => bench.begin(), [bench]);
-  return <Context.Provider value={bench}>{children}</Context.Provider>;
+  return (
+    <Context.Provider value={bench}>
+      <Carried>{children}</Carried>
+    </Context.Provider>
+  );
+}
+
+/** Own materials that the knife carries are known to all that is shown of it. */
+function Carried({ children }: { children: ReactNode }) {
+  return <KnownMaterials carried={useDesign((d) => d.materials)}>{children}</KnownMaterials>;
 }

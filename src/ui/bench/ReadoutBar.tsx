@@ -9,6 +9,7 @@ import { useUnits } from "@/store/settings";
 import { balanceWords } from "@/words/balance";
 import { countWords, findingWords, SEVERITY_WORDS } from "@/words/findings";
 import { effectWords, offerWords } from "@/words/offers";
+import { useMaterialOf } from "../materials";
 import { useSpeaks } from "../sight/useSpeaks";
 import { color } from "../theme";
 import { UnderWay } from "../UnderWay";
@@ -149,6 +150,7 @@ const unfolded = createStore<{ readonly open: boolean }>(() => ({ open: false })
  * once has a button for it. Beside the full list of them only the count stands.
  */
 const FindingLines = memo(function FindingLines({ listed }: { listed: boolean }) {
+  const materialOf = useMaterialOf();
   const units = useUnits();
   const found = useBenchState((s) => s.weighed.weighing?.findings);
   const { session } = useBench();
@@ -198,7 +200,7 @@ const FindingLines = memo(function FindingLines({ listed }: { listed: boolean })
         <FindingLine
           key={`${f.rule}-${f.subject ?? i}`}
           finding={f}
-          says={findingWords(f, units)}
+          says={findingWords(f, units, materialOf)}
           spots={spotsOfFinding(session.getState().design, f)}
           fix={
             review && f.fixes?.[0]

@@ -3,6 +3,7 @@ import { Box, Button, Table, Text } from "@chakra-ui/react";
 import { useState } from "react";
 import { differingInputs } from "@/core/compare/inputs";
 import { differingTraits, traitOf } from "@/core/compare/traits";
+import { materialsIn } from "@/core/design/materials";
 import { outside } from "@/core/design/uses";
 import { ROUNDING } from "@/core/tolerances";
 import { measureOf, printLength, printMass, printMeasureBare, type UnitSystem } from "@/core/units/print";
@@ -143,7 +144,7 @@ export function CompareTable({ columns }: { columns: readonly Column[] }) {
                 </Table.Cell>
                 {columns.map((c) => (
                   <Table.Cell key={c.key} textAlign="end">
-                    {traitValueWords(traitOf(c.design, t), units)}
+                    {traitValueWords(traitOf(c.design, t), units, materialsIn(c.design))}
                   </Table.Cell>
                 ))}
               </Table.Row>
@@ -155,7 +156,7 @@ export function CompareTable({ columns }: { columns: readonly Column[] }) {
                 </Table.Cell>
                 {columns.map((c, i) => (
                   <Table.Cell key={c.key} textAlign="end">
-                    {inputValueWords(path, values[i], units)}
+                    {inputValueWords(path, values[i], units, materialsIn(c.design))}
                   </Table.Cell>
                 ))}
               </Table.Row>

@@ -10,11 +10,11 @@ import {
   setName,
 } from "@/core/design/materialSets";
 import type { Variant } from "@/core/design/variant";
-import { materialById } from "@/core/stock/materials";
 import type { MaterialClass } from "@/core/stock/types";
 import { useDesign } from "../bench/BenchContext";
 import { FOR_GUARDS, FOR_LINERS, FOR_PINS, FOR_SCALES, MaterialField } from "../fields/MaterialField";
 import { Note } from "../fit/Section";
+import { useMaterialOf } from "../materials";
 
 const PARTS: readonly { part: SetPart; name: string; classes: readonly MaterialClass[] }[] = [
   { part: "handle", name: "Handle", classes: FOR_SCALES },
@@ -25,6 +25,7 @@ const PARTS: readonly { part: SetPart; name: string; classes: readonly MaterialC
 
 /** Sets of materials, each of which becomes a variant: the same blade, tang and shape. */
 export function SetsPanel(props: { onMake: (list: readonly Variant[]) => void; onClose: () => void }) {
+  const materialOf = useMaterialOf();
   const design = useDesign();
   const [sets, setSets] = useState<readonly MaterialSet[]>(() => proposedSets(design));
   const parts = PARTS.filter(({ part }) => setMaterial(design, part) !== null);
@@ -49,7 +50,7 @@ export function SetsPanel(props: { onMake: (list: readonly Variant[]) => void; o
                   key={`${part}${i}`}
                   label={`${name} ${i + 1}`}
                   classes={classes}
-                  none={`As it is: ${materialById(setMaterial(design, part) ?? "")?.name ?? ""}`}
+                  none={`As it is: ${materialOf(setMaterial(design, part) ?? "")?.name ?? ""}`}
                   value={set[part] ?? ""}
                   quiet
                   onChange={(id) => change(i, part, id || null)}
@@ -68,7 +69,9 @@ export function SetsPanel(props: { onMake: (list: readonly Variant[]) => void; o
           size="sm"
           disabled={chosen.length === 0}
           onClick={() =>
-            props.onMake(chosen.map((set) => ({ name: setName(set), design: inMaterials(design, set) })))
+            props.onMake(
+              chosen.map((set) => ({ name: setName(set, materialOf), design: inMaterials(design, set) })),
+            )
           }
         >
           Make {chosen.length} variants

@@ -4,6 +4,7 @@ import { Trash2 } from "lucide-react";
 import { useMemo } from "react";
 import { differingInputs } from "@/core/compare/inputs";
 import { differingTraits, traitOf } from "@/core/compare/traits";
+import { materialsIn } from "@/core/design/materials";
 import type { Design } from "@/core/design/schema";
 import { inTarget } from "@/core/design/uses";
 import { printLength, printMass, type UnitSystem } from "@/core/units/print";
@@ -189,10 +190,12 @@ function Unlike(props: { of: Design; now: Design; units: UnitSystem }) {
   const both = [props.now, props.of];
   const all = [
     ...differingTraits(both).map(
-      (t) => `${TRAIT_WORDS[t]}: ${traitValueWords(traitOf(props.of, t), props.units)}`,
+      (t) =>
+        `${TRAIT_WORDS[t]}: ${traitValueWords(traitOf(props.of, t), props.units, materialsIn(props.of))}`,
     ),
     ...differingInputs(both).map(
-      ({ path, values }) => `${inputWords(path)}: ${inputValueWords(path, values[1], props.units)}`,
+      ({ path, values }) =>
+        `${inputWords(path)}: ${inputValueWords(path, values[1], props.units, materialsIn(props.of))}`,
     ),
   ];
   if (all.length === 0) return <Text color="graphite">nothing: they are alike</Text>;

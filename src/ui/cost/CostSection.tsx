@@ -5,15 +5,16 @@ import { useUnits } from "@/store/settings";
 import { useShop } from "@/store/shop";
 import { priceKeyWords, takenWords, takeWords } from "@/words/cost";
 import { printMinutes, printMoney } from "@/words/money";
-
 import type { Column } from "../compare/useColumns";
 import { Fact, Figures, Note, Section } from "../fit/Section";
+import { useMaterialOf } from "../materials";
 import { PriceCell } from "./PriceCell";
 import { ShopFields } from "./ShopFields";
 import { WorkTable } from "./WorkTable";
 
 /** What it costs: stock and hardware at the shop's prices, time at its rate; of the knife, or of one beside it. */
 export function CostSection({ columns }: { columns: readonly Column[] }) {
+  const materialOf = useMaterialOf();
   const units = useUnits();
   const shop = useShop();
   const [key, setKey] = useState("now");
@@ -54,7 +55,8 @@ export function CostSection({ columns }: { columns: readonly Column[] }) {
           </Text>
           {bill.unpriced.length > 0 && (
             <Text color="warn" data-testid="unpriced">
-              Without a price that serves, and not in the sum: {bill.unpriced.map(priceKeyWords).join(", ")}.
+              Without a price that serves, and not in the sum:{" "}
+              {bill.unpriced.map((key) => priceKeyWords(key, materialOf)).join(", ")}.
             </Text>
           )}
           <Figures
@@ -64,14 +66,14 @@ export function CostSection({ columns }: { columns: readonly Column[] }) {
             none="Nothing is bought for it."
             columns={[
               { name: "For", of: (l) => takeWords(l.take) },
-              { name: "Material", of: (l) => priceKeyWords(l.take.key) },
+              { name: "Material", of: (l) => priceKeyWords(l.take.key, materialOf) },
               { name: "Amount", of: (l) => takenWords(l.take, units) },
               {
                 name: "Price",
                 of: (l) => (
                   <PriceCell
                     priceKey={l.take.key}
-                    name={priceKeyWords(l.take.key)}
+                    name={priceKeyWords(l.take.key, materialOf)}
                     shop={shop}
                     units={units}
                   />

@@ -6,6 +6,7 @@ import { changeShop } from "@/store/shop";
 import { PRICE_BY_WORDS, priceKeyWords } from "@/words/cost";
 import { LengthField } from "../fields/LengthField";
 import { ShareField } from "../fields/ShareField";
+import { useMaterialOf } from "../materials";
 
 /** A price to begin from when it is asked for by the kilogram, the piece or the board. */
 function begun(by: Price["by"], from: Price | undefined): Price {
@@ -17,6 +18,7 @@ function begun(by: Price["by"], from: Price | undefined): Price {
 
 /** One price, set by weight, by the piece or by the size of what is bought. Kept when it is done; Cancel keeps nothing. */
 export function PriceEditor(props: { priceKey: string; shop: Shop; onDone: () => void }) {
+  const materialOf = useMaterialOf();
   const { priceKey, shop, onDone } = props;
   const hardware = priceKey.startsWith("each:");
   const [price, setPrice] = useState<Price>(
@@ -33,7 +35,7 @@ export function PriceEditor(props: { priceKey: string; shop: Shop; onDone: () =>
     });
     onDone();
   };
-  const name = priceKeyWords(priceKey);
+  const name = priceKeyWords(priceKey, materialOf);
   return (
     <Stack
       ref={box}

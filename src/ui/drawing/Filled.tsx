@@ -1,4 +1,4 @@
-import { materialById } from "@/core/stock/materials";
+import { useMaterialOf } from "../materials";
 import { color } from "../theme";
 import { hatchId } from "./Hatches";
 
@@ -12,7 +12,8 @@ interface FilledProps {
 
 /** A shape in a material: its tint, its class's hatching, and an ink line round it. Loops within loops are holes. */
 export function Filled({ d, material, line = 1, opaque }: FilledProps) {
-  const found = materialById(material);
+  const materialOf = useMaterialOf();
+  const found = materialOf(material);
   const tint = found?.tint ?? color("rule");
   const share = found?.class === "steel" ? 35 : 75;
   return (

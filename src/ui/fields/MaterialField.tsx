@@ -3,10 +3,11 @@ import { Field, Flex, IconButton, NativeSelect, Spacer } from "@chakra-ui/react"
 import { Search } from "lucide-react";
 import dynamic from "next/dynamic";
 import { memo, useState } from "react";
-import { MATERIALS, materialById } from "@/core/stock/materials";
 import type { MaterialClass } from "@/core/stock/types";
 import { noteChosen, useSettings } from "@/store/settings";
 import { HAZARD_WORDS, MATERIAL_CLASS_WORDS } from "@/words/materials";
+import { useMaterialOf, useMaterials } from "../materials";
+import { useOwnDialog } from "../stock/own/useOwnDialog";
 import { useSteady } from "../useSteady";
 import { FavouriteStar } from "./FavouriteStar";
 import { LockableLabel } from "./LockToggle";
@@ -37,10 +38,13 @@ const Chooser = memo(function Chooser(props: MaterialFieldProps) {
     noteChosen(id);
     onChange(id);
   };
-  const chosen = MATERIALS.find((m) => m.id === value);
+  const own = useOwnDialog(({ id }) => choose(id));
+  const materialOf = useMaterialOf();
+  const chosen = materialOf(value);
   const unknown = value !== "" && !chosen;
   return (
     <Field.Root invalid={unknown}>
+      {own.dialog}
       <Flex w="full" align="center" gap="1">
         <LockableLabel label={label} />
         <Spacer />
@@ -65,6 +69,10 @@ const Chooser = memo(function Chooser(props: MaterialFieldProps) {
             choose(id);
           }}
           onClose={() => setFinding(false)}
+          onMake={() => {
+            setFinding(false);
+            own.begin();
+          }}
         />
       ) : (
         <NativeSelect.Root size="sm">
@@ -89,8 +97,9 @@ const Chooser = memo(function Chooser(props: MaterialFieldProps) {
 /** Favourites and those that were chosen last, of the classes that are offered. */
 function FirstChoices({ classes }: { classes: readonly MaterialClass[] }) {
   const { favourites, recent } = useSettings();
+  const materialOf = useMaterialOf();
   const first = [...new Set([...favourites, ...recent])].flatMap((id) => {
-    const m = materialById(id);
+    const m = materialOf(id);
     return m && classes.includes(m.class) ? [m] : [];
   });
   if (first.length === 0) return null;
@@ -107,13 +116,16 @@ function FirstChoices({ classes }: { classes: readonly MaterialClass[] }) {
 
 /** The list itself: long, and the same however often the field is drawn. */
 const Choices = memo(function Choices({ classes }: { classes: readonly MaterialClass[] }) {
+  const materials = useMaterials();
   return classes.map((cls) => (
     <optgroup key={cls} label={MATERIAL_CLASS_WORDS[cls]}>
-      {MATERIALS.filter((m) => m.class === cls).map((m) => (
-        <option key={m.id} value={m.id}>
-          {m.name} · {m.densityGcc.typical.toFixed(2)}
-        </option>
-      ))}
+      {materials
+        .filter((m) => m.class === cls)
+        .map((m) => (
+          <option key={m.id} value={m.id}>
+            {m.name} · {m.densityGcc.typical.toFixed(2)}
+          </option>
+        ))}
     </optgroup>
   ));
 });

@@ -1,10 +1,12 @@
 "use client";
-import { Combobox, createListCollection, HStack, Text } from "@chakra-ui/react";
+import { Button, Combobox, createListCollection, HStack, Text } from "@chakra-ui/react";
+import { Plus } from "lucide-react";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { searchMaterials } from "@/core/stock/search";
 import type { Material, MaterialClass } from "@/core/stock/types";
 import { useSettings } from "@/store/settings";
 import { MATERIAL_CLASS_WORDS } from "@/words/materials";
+import { useMaterials } from "../materials";
 import { firstOf } from "./firstOf";
 
 /** Matches that are listed. */
@@ -15,20 +17,23 @@ interface FinderProps {
   readonly classes: readonly MaterialClass[];
   readonly onChoose: (id: string) => void;
   readonly onClose: () => void;
+  /** Asks for a material of one's own. */
+  readonly onMake: () => void;
 }
 
 /**
  * Finds a material by everyday words, in either spelling and with a typo: favourites and those chosen last first, then what
  * is usual at the place, best match first. Arrow keys and Enter choose, Escape puts it away.
  */
-export default function MaterialFinder({ classes, onChoose, onClose }: FinderProps) {
+export default function MaterialFinder({ classes, onChoose, onClose, onMake }: FinderProps) {
   const [words, setWords] = useState("");
   const { favourites, recent } = useSettings();
+  const materials = useMaterials();
   const input = useRef<HTMLInputElement>(null);
   useEffect(() => input.current?.focus(), []);
   const found = useMemo(() => {
     const usual = (m: Material) => classes.includes(m.class);
-    const all = searchMaterials(words);
+    const all = searchMaterials(words, materials);
     const ordered =
       words.trim() === ""
         ? firstOf(
@@ -38,7 +43,7 @@ export default function MaterialFinder({ classes, onChoose, onClose }: FinderPro
           )
         : [...all.filter(usual), ...all.filter((m) => !usual(m))];
     return ordered.slice(0, MOST_LISTED);
-  }, [words, classes, favourites, recent]);
+  }, [words, classes, favourites, recent, materials]);
   const collection = useMemo(
     () =>
       createListCollection({
@@ -90,6 +95,17 @@ export default function MaterialFinder({ classes, onChoose, onClose }: FinderPro
               </HStack>
             </Combobox.Item>
           ))}
+          {/* Pressed before the field is left, which closes the list. */}
+          <Button
+            size="xs"
+            variant="ghost"
+            w="full"
+            justifyContent="start"
+            onPointerDown={onMake}
+            onClick={onMake}
+          >
+            <Plus /> None of these: make one of your own
+          </Button>
         </Combobox.Content>
       </Combobox.Positioner>
     </Combobox.Root>

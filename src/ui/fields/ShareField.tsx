@@ -13,6 +13,8 @@ interface ShareFieldProps {
   readonly unit?: string;
   /** How much of the unit makes 1: 100 of "%", 1 of anything else. */
   readonly factor?: number;
+  /** Decimals that are shown. */
+  readonly digits?: number;
   /** Only whole numbers are taken. */
   readonly whole?: boolean;
   readonly onChange: (value: number) => void;
@@ -29,6 +31,7 @@ export function ShareField({
   max,
   unit = "%",
   factor = unit === "%" ? 100 : 1,
+  digits = 2,
   whole = false,
   onChange,
   help,
@@ -36,14 +39,14 @@ export function ShareField({
 }: ShareFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
-  const print = (v: number) => String(roundTo(v * factor, 2)).replace("-", "−");
+  const print = (v: number) => String(roundTo(v * factor, digits)).replace("-", "−");
 
   const keep = (text: string | null) => {
     if (text === null) return;
     const clean = text
       .trim()
       .replace(",", ".")
-      .replace(/\s*(%|°|g|oz|min|N|lbf|MPa|ksi)$/, "")
+      .replace(/\s*(%|°|°C|g\/cm³|g|oz|min|N|lbf|MPa|ksi)$/, "")
       .replace("−", "-");
     const next = /^-?(\d+(\.\d*)?|\.\d+)$/.test(clean) ? Number(clean) / factor : Number.NaN;
     if (whole && !Number.isInteger(next)) {

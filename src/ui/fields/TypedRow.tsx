@@ -4,6 +4,9 @@ import { type KeyboardEvent, memo } from "react";
 import { useSteady } from "../useSteady";
 import { FieldRow } from "./FieldRow";
 
+/** A unit of more letters needs more room. */
+const LONG_UNIT = 3;
+
 interface TypedRowProps {
   readonly label: string;
   readonly unit: string;
@@ -41,7 +44,7 @@ const Row = memo(function Row(props: TypedRowProps) {
         size="sm"
         bg="ground"
         textAlign="end"
-        pe={unit ? "9" : "2"}
+        pe={unit.length > LONG_UNIT ? "14" : unit ? "9" : "2"}
         inputMode={props.inputMode}
         aria-label={bare ? label : undefined}
         aria-invalid={wrong !== null}

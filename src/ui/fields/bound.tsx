@@ -1,5 +1,4 @@
 "use client";
-import { Checkbox } from "@chakra-ui/react";
 import { memo } from "react";
 import { type Limits, limitsAt } from "@/core/design/limits";
 import { putAt, valueAt } from "@/core/design/path";
@@ -8,12 +7,12 @@ import type { MaterialClass } from "@/core/stock/types";
 import { GRAMS_PER_OUNCE, type MeasureKind, measureOf } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { useBench, useDesign } from "../bench/BenchContext";
-import { useSteady } from "../useSteady";
 import { ChoiceField } from "./ChoiceField";
 import { LengthField } from "./LengthField";
 import { LockAt } from "./LockToggle";
 import { FOR_FILLS, MaterialField } from "./MaterialField";
 import { ShareField } from "./ShareField";
+import { Tick } from "./Tick";
 
 /** Fields bound to a place in the design, by its dotted path. Each edit is one step of undo, named by the label. */
 interface Bound {
@@ -173,28 +172,4 @@ export function TickAt<T>({ at, label, make }: Bound & { make: () => T }) {
 export const YesAt = memo(function YesAt({ at, label }: Bound) {
   const [value, put] = useAt<boolean>(at, label);
   return <Tick label={label} checked={value} onChange={put} />;
-});
-
-interface TickProps {
-  readonly label: string;
-  readonly checked: boolean;
-  readonly onChange: (on: boolean) => void;
-}
-
-export function Tick(props: TickProps) {
-  return <Box {...props} onChange={useSteady(props.onChange)} />;
-}
-
-const Box = memo(function Box(props: TickProps) {
-  return (
-    <Checkbox.Root
-      size="sm"
-      checked={props.checked}
-      onCheckedChange={({ checked }) => props.onChange(checked === true)}
-    >
-      <Checkbox.HiddenInput />
-      <Checkbox.Control />
-      <Checkbox.Label>{props.label}</Checkbox.Label>
-    </Checkbox.Root>
-  );
 });

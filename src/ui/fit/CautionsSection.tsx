@@ -1,17 +1,18 @@
 "use client";
 import { List, Text } from "@chakra-ui/react";
-import { materialById } from "@/core/stock/materials";
 import { materialsOf } from "@/core/validity/checkDesign";
 import { assembleDrawn } from "@/core/views/drawn";
 import { cautionsFor } from "@/words/cautions";
 import { HAZARD_WORDS } from "@/words/materials";
 import { useDesign } from "../bench/BenchContext";
+import { useMaterialOf } from "../materials";
 import { Section } from "./Section";
 
 /** What can hurt while this knife is made: by operation, then by material. */
 export function CautionsSection() {
+  const materialOf = useMaterialOf();
   const design = useDesign();
-  const materials = materialsOf(assembleDrawn(design)).flatMap((id) => materialById(id) ?? []);
+  const materials = materialsOf(assembleDrawn(design)).flatMap((id) => materialOf(id) ?? []);
   return (
     <Section id="cautions" title="Cautions">
       <List.Root ps="5" gap="1">

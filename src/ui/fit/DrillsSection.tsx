@@ -9,7 +9,8 @@ import { printLength } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { BORE_WORDS, DRILL_SET_WORDS, FIT_WORDS, ownerWords } from "@/words/fit";
 import { useBench, useDesign } from "../bench/BenchContext";
-import { ChoiceAt, Tick } from "../fields/bound";
+import { ChoiceAt } from "../fields/bound";
+import { Tick } from "../fields/Tick";
 import { Figures, Note, Section } from "./Section";
 
 /** Where on the knife it is that a hole is drilled for; null of what is nowhere on it. */

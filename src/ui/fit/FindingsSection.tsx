@@ -15,6 +15,7 @@ import { newestFirst } from "../bench/noticed";
 import { SEVERITY_TINT } from "../bench/ReadoutBar";
 import { useFix } from "../bench/useFix";
 import { ShareField } from "../fields/ShareField";
+import { useMaterialOf } from "../materials";
 import { useSpeaks } from "../sight/useSpeaks";
 import { Note, Section } from "./Section";
 
@@ -73,6 +74,7 @@ function nameOf(f: Finding): string {
 
 /** One finding, with the fixes that were worked out of that state of the knife. */
 function OneFinding({ finding: f, of }: { finding: Finding; of: Design | null }) {
+  const materialOf = useMaterialOf();
   const { edit } = useBench();
   const units = useUnits();
   const fix = useFix();
@@ -101,7 +103,7 @@ function OneFinding({ finding: f, of }: { finding: Finding; of: Design | null })
       <Text color={SEVERITY_TINT[f.severity]} fontWeight="600">
         {SEVERITY_WORDS[f.severity]}
       </Text>
-      <Text>{findingWords(f, units)}</Text>
+      <Text>{findingWords(f, units, materialOf)}</Text>
       {words && (
         <Note>
           {words.why} {words.fix} <i>{rule?.source}</i>

@@ -2,16 +2,14 @@
 import type { GlueJoint } from "@/core/fit/glue";
 import type { FitSheet } from "@/core/fit/sheet";
 import type { Spot } from "@/core/review/spots";
-import { materialById } from "@/core/stock/materials";
 import { printMass } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { JOINT_WORDS } from "@/words/fit";
-
 import { LengthAt, ShareAt, YesAt } from "../fields/bound";
+import { useMaterialOf } from "../materials";
 import { Fact, Figures, Note, Section } from "./Section";
 
 const ml = (mm3: number) => `${(mm3 / 1000).toFixed(2)} ml`;
-const names = (ids: readonly string[]) => ids.map((id) => materialById(id)?.name ?? id).join(", ");
 
 /** What each kind of joint holds together. */
 const JOINT_SPOTS: Record<GlueJoint["joint"], readonly Spot[]> = {
@@ -25,8 +23,10 @@ const JOINT_SPOTS: Record<GlueJoint["joint"], readonly Spot[]> = {
 
 /** How much adhesive to mix, by volume and by weight, and whether there is time. */
 export function GlueSection({ sheet }: { sheet: FitSheet }) {
+  const materialOf = useMaterialOf();
   const units = useUnits();
   const { glue } = sheet;
+  const names = (ids: readonly string[]) => ids.map((id) => materialOf(id)?.name ?? id).join(", ");
   return (
     <Section id="glue" title="Glue" settings={<GlueSettings />}>
       <Figures

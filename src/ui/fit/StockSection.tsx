@@ -4,7 +4,6 @@ import type { FitSheet } from "@/core/fit/sheet";
 import type { CutPiece, Size } from "@/core/fit/stockList";
 import { roundTo } from "@/core/number";
 import { spotOf, spotsOfMaterial } from "@/core/review/spots";
-import { materialById } from "@/core/stock/materials";
 import { ROUNDING } from "@/core/tolerances";
 import { printLengthBare } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
@@ -13,10 +12,12 @@ import { cutName } from "@/words/parts";
 import { useBench, useDesign } from "../bench/BenchContext";
 import { ItemCard } from "../bench/steps/ItemCard";
 import { LengthAt } from "../fields/bound";
+import { useMaterialOf } from "../materials";
 import { Figures, Note, Section } from "./Section";
 
 /** What to saw, against what is there. */
 export function StockSection({ sheet }: { sheet: FitSheet }) {
+  const materialOf = useMaterialOf();
   const { edit } = useBench();
   const design = useDesign();
   const units = useUnits();
@@ -26,7 +27,7 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
     const there = sheet.cut.find((p) => p.id === id);
     return there ? cutName(there.key) : id;
   };
-  const name = (id: string) => materialById(id)?.name ?? id;
+  const name = (id: string) => materialOf(id)?.name ?? id;
   const have = (p: CutPiece) => {
     if (p.made !== "sawn") return "–";
     if (!p.have) {

@@ -1,17 +1,17 @@
 "use client";
 import type { FitSheet } from "@/core/fit/sheet";
 import { spotsOfMaterial } from "@/core/review/spots";
-import { materialById } from "@/core/stock/materials";
 import { printLength, printMeasure } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
-
 import { DATUM_HELP } from "@/words/balance";
 import { useDesign } from "../bench/BenchContext";
 import { LengthAt, MeasureAt, ShareAt } from "../fields/bound";
+import { useMaterialOf } from "../materials";
 import { Fact, Figures, Note, Section } from "./Section";
 
 /** Bending of the tang under stated loads, and how far wood moves over the year. */
 export function StrengthSection({ sheet: { stress, movement } }: { sheet: FitSheet }) {
+  const materialOf = useMaterialOf();
   const units = useUnits();
   const design = useDesign();
   const length = (mm: number) => printLength(mm, units, 2);
@@ -56,7 +56,7 @@ export function StrengthSection({ sheet: { stress, movement } }: { sheet: FitShe
         none="No wood that moves to speak of."
         speaks={(m) => spotsOfMaterial(design, m.material)}
         columns={[
-          { name: "Wood", of: (m) => materialById(m.material)?.name ?? m.material },
+          { name: "Wood", of: (m) => materialOf(m.material)?.name ?? m.material },
           { name: "Across", number: true, of: (m) => length(m.acrossMm) },
           { name: "Flat-sawn", number: true, of: (m) => length(m.mostMm) },
           { name: "Quarter-sawn", number: true, of: (m) => length(m.leastMm) },

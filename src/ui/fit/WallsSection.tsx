@@ -5,7 +5,6 @@ import type { FitSheet } from "@/core/fit/sheet";
 import { thinnerTang, type Wall } from "@/core/fit/walls";
 import { layoutOf } from "@/core/layout/layout";
 import { limitIn } from "@/core/review/reviewDesign";
-import { materialById } from "@/core/stock/materials";
 import { toughnessOf } from "@/core/stock/working";
 import { printLength } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
@@ -15,11 +14,13 @@ import { KnifeSide } from "../drawing/KnifeSide";
 import { toPx } from "../drawing/path";
 import { DrawnText } from "../drawing/Text";
 import { LengthField } from "../fields/LengthField";
+import { useMaterialOf } from "../materials";
 import { color } from "../theme";
 import { Fact, Note, Section } from "./Section";
 
 /** The thinnest wall between tang hole and surface along the handle, as a strip under the side view. */
 export function WallsSection({ sheet }: { sheet: FitSheet }) {
+  const materialOf = useMaterialOf();
   const design = useDesign();
   const units = useUnits();
   const [wantedMm, setWantedMm] = useState(3);
@@ -56,7 +57,7 @@ export function WallsSection({ sheet }: { sheet: FitSheet }) {
       <WallStrip walls={sheet.walls} thinnest={wall} />
       <Fact name="Thinnest">
         {printLength(wall.wallMm, units, 2)} at {printLength(-wall.xMm, units)} behind <Datum />, in{" "}
-        {materialById(wall.material)?.name ?? wall.material}
+        {materialOf(wall.material)?.name ?? wall.material}
       </Fact>
       <Note>
         Measured in every direction across the section and along the handle; below zero it breaks through.
@@ -80,6 +81,7 @@ const WIDTH = 600;
 const STRIP = 110;
 
 function WallStrip({ walls, thinnest }: { walls: readonly Wall[]; thinnest: Wall }) {
+  const materialOf = useMaterialOf();
   const design = useDesign();
   const units = useUnits();
   const { outline: contour } = layoutOf(design);
@@ -95,7 +97,7 @@ function WallStrip({ walls, thinnest }: { walls: readonly Wall[]; thinnest: Wall
   const line = walls
     .map((w) => `${toPx(scale, w.xMm, 0)[0].toFixed(1)} ${at(w.wallMm).toFixed(1)}`)
     .join("L");
-  const limit = (w: Wall) => limitIn(design, `wall-in-${toughnessOf(w.material)}`);
+  const limit = (w: Wall) => limitIn(design, `wall-in-${toughnessOf(materialOf(w.material))}`);
   const limits = walls
     .map((w) => `${toPx(scale, w.xMm, 0)[0].toFixed(1)} ${at(limit(w)).toFixed(1)}`)
     .join("L");

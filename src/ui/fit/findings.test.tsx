@@ -1,4 +1,5 @@
 // @vitest-environment happy-dom
+
 import { act, screen, waitFor, within } from "@testing-library/react";
 import { userEvent } from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
@@ -6,6 +7,7 @@ import { applyFix } from "@/core/review/fixes";
 import { reviewDesign } from "@/core/review/reviewDesign";
 import { drawn, TRIPS } from "@/core/review/trips.fixtures";
 import type { Finding, TradeRule } from "@/core/review/types";
+import { shippedMaterial } from "@/core/stock/materials";
 import { findingWords } from "@/words/findings";
 import { effectWords, offerWords } from "@/words/offers";
 import { RULE_WORDS } from "@/words/rules";
@@ -17,7 +19,7 @@ const PATIENCE = { timeout: 20_000 };
 
 /** The card that says a finding; the fix of one that costs many weighings is on it a moment later. */
 async function cardOf({ rule, subject, ...finding }: Finding): Promise<HTMLElement> {
-  const says = findingWords({ rule, subject, ...finding }, "metric");
+  const says = findingWords({ rule, subject, ...finding }, "metric", shippedMaterial);
   return waitFor(() => {
     const cards = [...document.querySelectorAll<HTMLElement>(`[data-finding="${rule}"]`)];
     const mine = cards.find((c) => c.textContent?.includes(says));

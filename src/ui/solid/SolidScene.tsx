@@ -5,7 +5,7 @@ import { type ComponentRef, type RefObject, useEffect, useMemo } from "react";
 import { BufferAttribute, BufferGeometry, type PerspectiveCamera, Vector3 } from "three";
 import type { PartMesh } from "@/core/kernel/partMeshes";
 import { radians } from "@/core/number";
-import { materialById } from "@/core/stock/materials";
+import type { MaterialOf } from "@/core/stock/types";
 import type { Offset } from "./explode";
 import { shaded } from "./shading";
 
@@ -23,12 +23,14 @@ export interface SceneProps {
   readonly picked: string | null;
   readonly onPick: (id: string | null) => void;
   readonly dark: boolean;
+  /** Given from outside: the canvas is a tree of its own. */
+  readonly materialOf: MaterialOf;
   readonly controls: RefObject<Controls | null>;
 }
 
 /** The knife as solids, seen in perspective; +x to the right, +y up, the right side toward the eye. */
 export function SolidScene(props: SceneProps) {
-  const { parts, offsets, hidden, picked, onPick, dark, controls } = props;
+  const { parts, offsets, hidden, picked, onPick, dark, controls, materialOf } = props;
   const span = useMemo(() => spanOf(parts, offsets), [parts, offsets]);
   return (
     <Canvas
@@ -51,6 +53,7 @@ export function SolidScene(props: SceneProps) {
               picked={picked === p.id}
               onPick={onPick}
               dark={dark}
+              materialOf={materialOf}
             />
           ),
       )}
@@ -107,8 +110,9 @@ function Part(props: {
   picked: boolean;
   onPick: (id: string | null) => void;
   dark: boolean;
+  materialOf: MaterialOf;
 }) {
-  const { part, offset, picked, onPick, dark } = props;
+  const { part, offset, picked, onPick, dark, materialOf } = props;
   const { geometry, edges } = useMemo(() => shapeOf(part), [part]);
   useEffect(
     () => () => {
@@ -120,7 +124,7 @@ function Part(props: {
   const { invalidate } = useThree();
   // biome-ignore lint/correctness/useExhaustiveDependencies: what is drawn on demand is drawn when these change
   useEffect(() => invalidate(), [offset, picked, geometry]);
-  const material = materialById(part.materialId);
+  const material = materialOf(part.materialId);
   const metal = material?.class === "metal" || material?.class === "steel";
   const over = (e: ThreeEvent<PointerEvent>) => {
     e.stopPropagation();

@@ -5,13 +5,13 @@ import { useTheme } from "next-themes";
 import { type KeyboardEvent, type ReactNode, useMemo, useRef, useState } from "react";
 import type { Design } from "@/core/design/schema";
 import type { CutOpen, PartMesh } from "@/core/kernel/partMeshes";
-import { materialById } from "@/core/stock/materials";
 import { printLength, printMass } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { partName } from "@/words/parts";
 import { useDesign, useWeighing } from "../bench/BenchContext";
 import { ChoiceField } from "../fields/ChoiceField";
 import { RangeField } from "../fields/RangeField";
+import { useMaterialOf } from "../materials";
 import { offsets } from "./explode";
 import type { Controls } from "./SolidScene";
 import { useSolidParts } from "./useSolidParts";
@@ -29,6 +29,7 @@ const NEARER = 0.88;
 
 /** The whole knife as solids: turned, drawn apart, cut open; parts by material. Loaded when it is asked for. */
 export function SolidView({ other }: { other: ReactNode }) {
+  const materialOf = useMaterialOf();
   const design = useDesign();
   const units = useUnits();
   const weighing = useWeighing();
@@ -65,6 +66,7 @@ export function SolidView({ other }: { other: ReactNode }) {
       >
         {parts && sound && (
           <SolidScene
+            materialOf={materialOf}
             parts={parts}
             offsets={placed}
             hidden={hidden}
@@ -90,7 +92,7 @@ export function SolidView({ other }: { other: ReactNode }) {
           data-testid="solid-said"
         >
           {said
-            ? `${partName(said.key)}: ${materialById(said.materialId)?.name ?? said.materialId}${
+            ? `${partName(said.key)}: ${materialOf(said.materialId)?.name ?? said.materialId}${
                 weights.has(said.id) ? `, ${printMass(weights.get(said.id) ?? 0, units)}` : ""
               }`
             : "Drag to turn, wheel to draw nearer; or arrow keys, + and −, Home."}
@@ -168,6 +170,7 @@ function PartList(props: {
   onHidden: (hidden: ReadonlySet<string>) => void;
   onPick: (id: string | null) => void;
 }) {
+  const materialOf = useMaterialOf();
   const { parts, hidden, onHidden, onPick } = props;
   const show = (id: string, on: boolean) => {
     const next = new Set(hidden);
@@ -196,7 +199,7 @@ function PartList(props: {
             flexShrink="0"
             borderWidth="1px"
             borderColor="ink"
-            style={{ background: materialById(p.materialId)?.tint }}
+            style={{ background: materialOf(p.materialId)?.tint }}
           />
           <Checkbox.Label lineHeight="1.2">{partName(p.key)}</Checkbox.Label>
         </Checkbox.Root>

@@ -1,31 +1,45 @@
 "use client";
-import { Box, Flex, HStack, Input, NativeSelect, Stack, Table, Text } from "@chakra-ui/react";
+import { Box, Button, Flex, HStack, Input, NativeSelect, Stack, Table, Text } from "@chakra-ui/react";
+import { Plus } from "lucide-react";
 import { useMemo, useState } from "react";
-import { MATERIALS } from "@/core/stock/materials";
+import { OWN_PREFIX } from "@/core/stock/own/types";
 import { searchMaterials } from "@/core/stock/search";
-import { MATERIAL_CLASSES, type MaterialClass } from "@/core/stock/types";
+import { MATERIAL_CLASSES, type Material, type MaterialClass } from "@/core/stock/types";
+import { useOwnList } from "@/store/ownMaterials";
 import { useSettings } from "@/store/settings";
 import { useShop } from "@/store/shop";
 import { HAZARD_WORDS, MATERIAL_CLASS_WORDS } from "@/words/materials";
 import { PriceCell } from "../cost/PriceCell";
 import { Hatches, hatchId } from "../drawing/Hatches";
 import { FavouriteStar } from "../fields/FavouriteStar";
+import { useMaterials } from "../materials";
 import { Header } from "../shell/Header";
 import { PageHead } from "../shell/PageHead";
 import { color } from "../theme";
+import { OwnActions } from "./OwnActions";
+import { useOwnDialog } from "./own/useOwnDialog";
+
+/** The choice of own materials alone, among the classes. */
+const OWN = "own";
+const isOwn = (m: Material) => m.id.startsWith(OWN_PREFIX);
 
 /** Every material: density with its range, what can hurt, and where the figure comes from. */
 export function Stock() {
   const [words, setWords] = useState("");
-  const [cls, setCls] = useState<MaterialClass | "">("");
+  const [cls, setCls] = useState<MaterialClass | "" | typeof OWN>("");
+  const materials = useMaterials();
+  const { materials: own, unreadable } = useOwnList();
+  const ask = useOwnDialog();
   const shop = useShop();
   const { units, favourites } = useSettings();
   const shown = useMemo(() => {
-    const found = searchMaterials(words).filter((m) => cls === "" || m.class === cls);
-    // Without words the favourites stand first.
-    const first = words.trim() === "" ? found.filter((m) => favourites.includes(m.id)) : [];
+    const found = searchMaterials(words, materials).filter(
+      (m) => cls === "" || (cls === OWN ? isOwn(m) : m.class === cls),
+    );
+    // Without words own ones and favourites stand first.
+    const first = words.trim() === "" ? found.filter((m) => isOwn(m) || favourites.includes(m.id)) : [];
     return [...first, ...found.filter((m) => !first.includes(m))];
-  }, [words, cls, favourites]);
+  }, [words, cls, favourites, materials]);
   return (
     <Flex direction="column" minH="100vh">
       <Header />
@@ -45,10 +59,11 @@ export function Stock() {
             <NativeSelect.Field
               aria-label="Class of material"
               value={cls}
-              onChange={(e) => setCls(e.target.value as MaterialClass | "")}
+              onChange={(e) => setCls(e.target.value as typeof cls)}
               bg="sheet"
             >
               <option value="">All classes</option>
+              <option value={OWN}>My own</option>
               {MATERIAL_CLASSES.map((c) => (
                 <option key={c} value={c}>
                   {MATERIAL_CLASS_WORDS[c]}
@@ -57,11 +72,24 @@ export function Stock() {
             </NativeSelect.Field>
             <NativeSelect.Indicator />
           </NativeSelect.Root>
+          <Button size="sm" flexShrink="0" onClick={ask.begin}>
+            <Plus /> New material
+          </Button>
         </PageHead>
+        {ask.dialog}
+        {unreadable.length > 0 && (
+          <Text color="fault" role="status">
+            Of your own materials {unreadable.length === 1 ? "one" : unreadable.length} cannot be read here,
+            and {unreadable.length === 1 ? "is" : "are"} kept as{" "}
+            {unreadable.length === 1 ? "it is" : "they are"}: {unreadable.join(", ")}.
+          </Text>
+        )}
         <Text color="graphite" aria-live="polite">
           {shown.length === 0
-            ? "No material is called that. Try another word, or fewer letters."
-            : `${shown.length} of ${MATERIALS.length} materials`}
+            ? cls === OWN && words.trim() === ""
+              ? "You have none of your own yet. Make one, or copy one that comes near with the button beside its name."
+              : "No material is called that. Try another word, or fewer letters."
+            : `${shown.length} of ${materials.length} materials`}
         </Text>
         <Box bg="sheet" borderWidth="1px" borderRadius="md" overflowX="auto">
           <Table.Root size="sm" css={{ "& th, & td": { bg: "sheet", color: "ink" } }}>
@@ -98,6 +126,7 @@ export function Stock() {
                       </svg>
                       {m.name}
                       <FavouriteStar id={m.id} name={m.name} />
+                      <OwnActions material={m} own={own.find((o) => o.id === m.id)} ask={ask} />
                     </HStack>
                   </Table.Cell>
                   <Table.Cell>{MATERIAL_CLASS_WORDS[m.class]}</Table.Cell>
@@ -106,7 +135,9 @@ export function Stock() {
                     {m.densityGcc.low.toFixed(2)} – {m.densityGcc.high.toFixed(2)}
                   </Table.Cell>
                   <Table.Cell>{m.hazards.map((h) => HAZARD_WORDS[h]).join("; ")}</Table.Cell>
-                  <Table.Cell>{m.source}</Table.Cell>
+                  <Table.Cell>
+                    {[m.source, own.find((o) => o.id === m.id)?.note].filter(Boolean).join(". ")}
+                  </Table.Cell>
                   <Table.Cell minW="150px">
                     <PriceCell priceKey={m.id} name={m.name} shop={shop} units={units} />
                   </Table.Cell>

@@ -1,10 +1,12 @@
 "use client";
+import type { MaterialOf } from "@/core/stock/types";
 import { printMass, type UnitSystem } from "@/core/units/print";
 import { type PartPull, type Pull, pullOf } from "@/core/weigh/pulls";
 import type { MassReport } from "@/core/weigh/report";
 import { partName } from "@/words/parts";
 import { addsWords, armWords, GROUP_WORDS, madeWords } from "@/words/pulls";
 import { DrawnText } from "../drawing/Text";
+import { useMaterialOf } from "../materials";
 import { type Picked, useStrip } from "./StripContext";
 
 interface ReadoutProps {
@@ -18,8 +20,9 @@ interface ReadoutProps {
 
 /** What pulls where, or what is pointed at and what it does to the balance. */
 export function StripReadout({ report, pulls, units, x, y }: ReadoutProps) {
+  const materialOf = useMaterialOf();
   const { picked } = useStrip();
-  const said = picked && saidOf(picked, report, pulls);
+  const said = picked && saidOf(picked, report, pulls, materialOf);
   return (
     <g data-testid="strip-readout">
       <DrawnText x={x} y={y} anchor="end" bold>
@@ -47,10 +50,13 @@ function saidOf(
   picked: Picked,
   report: MassReport,
   pulls: ReadonlyMap<string, PartPull>,
+  materialOf: MaterialOf,
 ): { name: string; of: string; pull: Pull } | null {
   if (picked.kind === "part") {
     const pull = pulls.get(picked.id);
-    return pull ? { name: partName(pull.part.key), of: ` of ${madeWords(pull.part.material)}`, pull } : null;
+    return pull
+      ? { name: partName(pull.part.key), of: ` of ${madeWords(pull.part.material, materialOf)}`, pull }
+      : null;
   }
   const parts = report.parts.filter((p) => p.group === picked.group);
   const pull = pullOf(report, parts);

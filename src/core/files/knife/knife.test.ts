@@ -24,6 +24,7 @@ const WEIGHED: Readonly<Record<string, readonly [number, number]>> = {
   "v5-holm-leather-stack": [173.933, -11.6813],
   "v6-tarn-ready-made-blade": [220.7271, -27.9183],
   "v7-sallow-camp-chopper": [542.4549, 6.7568],
+  "v8-wren-neck-knife": [64.1302, -26.1283],
 };
 const bytes = (text: string) => new TextEncoder().encode(text);
 

@@ -1,4 +1,5 @@
 import { assemble } from "../../assembly/assemble";
+import { materialsIn } from "../../design/materials";
 import type { Design } from "../../design/schema";
 import { gluePlan } from "../../fit/glue";
 import { bevelLeft, girths, gripLength } from "../../fit/hand";
@@ -139,10 +140,12 @@ const wood: Rule = {
 
 /** The two metals of a handle that are farthest apart; the one with the higher index goes first. */
 function metalsOf(design: Design): { material: string; index: number }[] {
+  const materialOf = materialsIn(design);
   const made = assemble(design).parts.flatMap((p) => p.materials.map((m) => m.materialId));
   return [...new Set(made)]
     .flatMap((material) => {
-      const index = anodicIndex(material);
+      const found = materialOf(material);
+      const index = found ? anodicIndex(found) : null;
       return index === null ? [] : [{ material, index }];
     })
     .sort((a, b) => b.index - a.index);

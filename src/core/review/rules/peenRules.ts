@@ -1,3 +1,4 @@
+import { materialsIn } from "../../design/materials";
 import type { Design, Fastener } from "../../design/schema";
 import { kindOf } from "../../fasteners/registry";
 import { layoutOf } from "../../layout/layout";
@@ -18,7 +19,7 @@ const peened: Rule = {
       if (!kindOf(f).peened || !("material" in f)) return [];
       // What its heads bear on: a rivet in steel bolsters is peened on steel, whatever the scales are of.
       const { right, left } = c.pathOf(f.id).ends;
-      const soft = [right, left].find((end) => end && !bearsPeening(end.material));
+      const soft = [right, left].find((end) => end && !bearsPeening(materialsIn(design)(end.material)));
       if (!soft) return [];
       const { id, xMm, yMm, diameterMm, material } = f;
       const fastener: Fastener = { kind: "pin", id, xMm, yMm, diameterMm, material };
@@ -41,7 +42,7 @@ function peenedTang(design: Design): Found[] {
   const { tang, handle } = design;
   if (tang.kind !== "hidden" || !endKindOf(tang.end).peened || handle.kind !== "stack") return [];
   const last = handle.pieces[handle.pieces.length - 1];
-  if (bearsPeening(last.material)) return [];
+  if (bearsPeening(materialsIn(design)(last.material))) return [];
   const piece = {
     id: "peen-plate",
     role: "butt-plate" as const,

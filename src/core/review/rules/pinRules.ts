@@ -1,4 +1,5 @@
 import { gripMaterials } from "../../design/handleParts";
+import { materialsIn } from "../../design/materials";
 import { holesOf } from "../../design/openings";
 import type { Design, Fastener } from "../../design/schema";
 import { kindOf } from "../../fasteners/registry";
@@ -17,7 +18,7 @@ const TOUGHEST_LAST = ["wood", "laminate", "metal"] as const;
 
 /** Parts of the handle that a fastener really goes through, the least tough first. */
 function passedParts(c: RuleContext, id: string): PassedPart[] {
-  const rank = (p: PassedPart) => TOUGHEST_LAST.indexOf(toughnessOf(p.material));
+  const rank = (p: PassedPart) => TOUGHEST_LAST.indexOf(toughnessOf(materialsIn(c.design)(p.material)));
   return c
     .pathOf(id)
     .parts.filter((p) => isDrilled(p.key))
@@ -27,12 +28,12 @@ function passedParts(c: RuleContext, id: string): PassedPart[] {
 /** The rule of the least tough part that a fastener goes through: what decides how near to an edge it may stand. */
 function edgeRuleAt(c: RuleContext, id: string): (typeof EDGE_RULES)[Toughness] {
   const [least] = passedParts(c, id);
-  return EDGE_RULES[least ? toughnessOf(least.material) : "metal"];
+  return EDGE_RULES[least ? toughnessOf(materialsIn(c.design)(least.material)) : "metal"];
 }
 
 /** The strictest of the rules that hold anywhere in the handle: for what has no place yet. */
 function edgeRuleAnywhere({ design }: RuleContext): (typeof EDGE_RULES)[Toughness] {
-  const found = gripMaterials(design).map(toughnessOf);
+  const found = gripMaterials(design).map((id) => toughnessOf(materialsIn(design)(id)));
   return EDGE_RULES[TOUGHEST_LAST.find((t) => found.includes(t)) ?? "wood"];
 }
 
@@ -64,7 +65,9 @@ function edgeRuleOf(kind: Toughness, limit: number): Rule {
     source: PRACTICE,
     check: (c) =>
       c.design.fasteners.flatMap((f): Found[] => {
-        const part = passedParts(c, f.id).find((p) => toughnessOf(p.material) === kind);
+        const part = passedParts(c, f.id).find(
+          (p) => toughnessOf(materialsIn(c.design)(p.material)) === kind,
+        );
         if (!part) return [];
         const distance = edgeDistance(c.edge, f.xMm, f.yMm);
         const measured = distance / f.diameterMm;

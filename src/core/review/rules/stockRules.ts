@@ -1,10 +1,11 @@
 import type { PartKey } from "../../assembly/partKey";
 import { piecesOf } from "../../design/handleParts";
+import { materialsIn } from "../../design/materials";
 import { cutList } from "../../fit/stockList";
 import { pieceNaming, plateNaming } from "../../layout/itemNames";
 import { jointsFrontFirst } from "../../layout/scales";
 import { clamp, roundTo, upToTenth } from "../../number";
-import { materialById } from "../../stock/materials";
+import { isPressed } from "../../stock/working";
 import { ROUNDING } from "../../tolerances";
 import type { Found } from "../types";
 import { found, PRACTICE, type Rule } from "./context";
@@ -80,7 +81,7 @@ export const washers: Rule = {
     const { handle } = c.design;
     if (handle.kind !== "stack") return [];
     return handle.pieces.flatMap((p, i): Found[] => {
-      const soft = materialById(p.material)?.class === "leather" || p.material === "cork";
+      const soft = isPressed(materialsIn(c.design)(p.material));
       if (!soft || p.shape || p.pressedShare >= c.limit("washers-unpressed")) return [];
       const pressedShare = clamp(c.limit("washers-unpressed"), USUAL_PRESS, 0.5);
       // The stack is longer by as much, so that it comes out as long as it was.

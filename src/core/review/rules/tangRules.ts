@@ -1,4 +1,5 @@
 import { handleReach } from "../../design/constructions";
+import { materialsIn } from "../../design/materials";
 import { holesOf, slotsOf } from "../../design/openings";
 import type { Design } from "../../design/schema";
 import { isCutLater } from "../../design/starts";
@@ -25,7 +26,7 @@ function wallRule(code: "wall-in-wood" | "wall-in-laminate" | "wall-in-metal", l
     unit: "mm",
     source: PRACTICE,
     check: (c) => {
-      const wall = thinnest(c.walls().filter((w) => toughnessOf(w.material) === kind));
+      const wall = thinnest(c.walls().filter((w) => toughnessOf(materialsIn(c.design)(w.material)) === kind));
       if (!wall || wall.wallMm >= c.limit(code)) return [];
       return [
         found(code, "warning", {
@@ -45,7 +46,8 @@ function thickerWall(c: RuleContext, kind: string, wantedMm: number): Fix | null
   const { tang } = c.design;
   if (tang.kind === "full") return null;
   const wallOf = (design: Design) =>
-    thinnest(tangWalls(design).filter((w) => toughnessOf(w.material) === kind))?.wallMm ?? 0;
+    thinnest(tangWalls(design).filter((w) => toughnessOf(materialsIn(design)(w.material)) === kind))
+      ?.wallMm ?? 0;
   const moved = (yMm: number): Design => ({ ...c.design, tang: { ...tang, yMm } });
   for (const dy of [0.5, -0.5, 1, -1, 2, -2, 3, -3]) {
     const yMm = roundTo(tang.yMm + dy, 2);

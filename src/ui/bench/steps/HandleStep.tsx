@@ -10,9 +10,9 @@ import {
 } from "@/core/layout/handleLengths";
 import { SAME_PLACE_MM } from "@/core/tolerances";
 import { NODE_WORDS } from "@/words/nodes";
-import { Tick } from "../../fields/bound";
 import { ChoiceField } from "../../fields/ChoiceField";
 import { LengthField } from "../../fields/LengthField";
+import { Tick } from "../../fields/Tick";
 import { useBench, useDesign, useSelected } from "../BenchContext";
 import { addNodeAfter, mirrored, removeNode } from "../outlineEdits";
 import { GrooveFields } from "./GrooveFields";

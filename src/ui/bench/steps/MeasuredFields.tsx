@@ -13,8 +13,9 @@ import {
 import { printLength, printMass } from "@/core/units/print";
 import { isOfBlade } from "@/core/weigh/calibration";
 import { useUnits } from "@/store/settings";
-import { ChoiceAt, LengthAt, MassAt, Tick } from "../../fields/bound";
+import { ChoiceAt, LengthAt, MassAt } from "../../fields/bound";
 import { ChoiceField } from "../../fields/ChoiceField";
+import { Tick } from "../../fields/Tick";
 import { useBench, useDesign, useWeighing } from "../BenchContext";
 
 const BALANCE_KINDS = [

@@ -1,10 +1,10 @@
 "use client";
 import { Box, Table, Text } from "@chakra-ui/react";
-import { materialById } from "@/core/stock/materials";
 import { printLength, printMass } from "@/core/units/print";
 import { MEASURED_BALANCE, MEASURED_MASS } from "@/core/weigh/report";
 import { useUnits } from "@/store/settings";
 import { partName } from "@/words/parts";
+import { useMaterialOf } from "../../materials";
 import { useReport } from "../BenchContext";
 import { Group } from "./Group";
 import { MeshExport } from "./MeshExport";
@@ -18,13 +18,14 @@ const MEASURED_WORDS: Readonly<Record<string, string>> = {
 
 /** The weight of each part, and which material the spread owes most to. */
 export function PartsStep() {
+  const materialOf = useMaterialOf();
   const units = useUnits();
   const report = useReport();
   if (!report) return <Text color="graphite">There is nothing to weigh until the design can be built.</Text>;
   const nameOf = (ids: string) =>
     ids
       .split("+")
-      .map((id) => materialById(id)?.name ?? MEASURED_WORDS[id] ?? id)
+      .map((id) => materialOf(id)?.name ?? MEASURED_WORDS[id] ?? id)
       .join(", ");
   return (
     <>

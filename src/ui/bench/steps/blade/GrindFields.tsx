@@ -2,8 +2,9 @@
 import { newGrind, newSideGrind, SIDE_GRINDS } from "@/core/design/bladeStarts";
 import type { Grind, SideGrind } from "@/core/design/schema";
 import { GRIND_WORDS } from "@/words/nodes";
-import { LengthAt, ShareAt, Tick } from "../../../fields/bound";
+import { LengthAt, ShareAt } from "../../../fields/bound";
 import { ChoiceField } from "../../../fields/ChoiceField";
+import { Tick } from "../../../fields/Tick";
 import { useBench, useDesign } from "../../BenchContext";
 import { Group } from "../Group";
 import { HeightsAlong } from "./HeightsAlong";
