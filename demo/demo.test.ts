@@ -3,7 +3,7 @@ import Module, { type ManifoldToplevel } from "manifold-3d";
 import { beforeAll, describe, expect, it } from "vitest";
 import { assemble } from "@/core/assembly/assemble";
 import { readKnife } from "@/core/files/knife/read";
-import { materialById } from "@/core/stock/materials";
+import { shippedMaterial } from "@/core/stock/materials";
 import { FINE_STEPS, meshAgreement, USUAL_STEPS } from "@/core/weigh/agreement";
 import { weigh } from "@/core/weigh/weigh";
 
@@ -35,7 +35,10 @@ describe.each(FILES)("%s against the mesh kernel", (file) => {
         expect(Math.abs(p.meshXMm - p.xMm), p.id).toBeLessThan(0.05);
       }
       const { materials: made } = assembly.parts.find((q) => q.id === p.id)!;
-      const density = made.reduce((s, k) => s + k.share * materialById(k.materialId)!.densityGcc.typical, 0);
+      const density = made.reduce(
+        (s, k) => s + k.share * shippedMaterial(k.materialId)!.densityGcc.typical,
+        0,
+      );
       massMesh += density * p.meshVolumeMm3;
       firstMesh += density * p.meshVolumeMm3 * p.meshXMm;
       mass += density * p.volumeMm3;

@@ -46,7 +46,10 @@ describe("own materials", () => {
   it("are carried by a knife as soon as it is made of them, and left behind when it no longer is", async () => {
     await keepMaterial(LAYERED);
     const session = createSession(newDesign("Sedge"));
-    const steel = (id: string) => session.getState().edit("Steel", (d) => void (d.blade.steel = id));
+    const steel = (id: string) =>
+      session.getState().edit("Steel", (d) => {
+        d.blade.steel = id;
+      });
     expect(steel(LAYERED.id)).toBeNull();
     expect(session.getState().design.materials).toEqual([LAYERED]);
     steel("steel-1084");

@@ -42,6 +42,12 @@ const WORDS: Record<FaultRule, (f: Finding, mm: Say, grams: Say) => string> = {
     "Nothing is on the tang, but the tang is not a full one. Choose a full tang, or another handle.",
   "wrap-off-handle": () =>
     "The wrap does not lie on the handle: it must begin behind its front, and end before its butt, behind where it begins.",
+  "wrap-no-pommel": () =>
+    "There is no edge to wind round: the last piece has to be a pommel of the handle's outline, or a disc.",
+  "lengthwise-turns-back": (f, mm) =>
+    `The joint along the handle turns back here: its points run from the front to the rear (${mm(f.measured)} comes after ${mm(f.limit)}).`,
+  "lengthwise-off-handle": () => "The joint along the handle runs past it: bring it inside the outline.",
+  "half-off-handle": () => "These halves do not lie on the handle anywhere: bring their outline to it.",
   "wrap-too-close": (f, mm) =>
     `The turns of the wrap (${mm(f.measured)} apart) lie closer than it is wide (${mm(f.limit)}).`,
   "groove-off-handle": () => "A groove stands beside the handle. Move it onto it, or remove it.",
@@ -149,6 +155,8 @@ const WORDS: Record<FaultRule, (f: Finding, mm: Say, grams: Say) => string> = {
     "The screw from the butt does not reach the tang: seat it deeper or lengthen the tang.",
   "end-sizes": (f, mm) =>
     `At the butt ${mm(f.measured)} must be smaller than the ${mm(f.limit)} that it goes into.`,
+  "lap-too-short": (f, mm) =>
+    `The stud is let in by ${mm(f.measured)}; brazed, ${mm(f.limit)} or more hold it.`,
   "dome-deeper-than-guard": (f, mm) =>
     `The dome (${mm(f.measured)}) is deeper than the guard is thick (${mm(f.limit)}).`,
   "notch-into-tang": () => "The finger notch cuts into the tang. Make it shallower or the guard longer.",

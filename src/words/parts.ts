@@ -19,6 +19,8 @@ export const PIECE_WORDS: Record<PieceRole, string> = {
 
 const END_COMPONENT_WORDS: Record<EndComponent, string> = {
   nut: "Butt nut",
+  stud: "Stud",
+  cap: "Butt cap",
   screw: "Butt screw",
   socket: "Socket",
   counterbore: "Counterbore",
@@ -53,6 +55,16 @@ const named = (name: string, { number, called }: Naming) => called ?? numbered(n
 /** A piece of a stacked handle: as its maker calls it, or by its role and which of several. */
 export const pieceWords = (role: PieceRole, naming: Naming): string => named(PIECE_WORDS[role], naming);
 
+const LENGTHWISE_WORDS = {
+  lower: "Lower part of the handle",
+  "lengthwise-sheet": "Sheet along the handle",
+} as const;
+
+const dividerWords = ({ number, sheet }: { number: number; sheet: number | null }) =>
+  `${numbered(STRIP_WORDS.divider, number)}${sheet === null ? "" : `, sheet ${sheet}`}`;
+const halfWords = ({ sort, number }: { sort: "front" | "rear"; number: number | null }) =>
+  numbered(`${END_WORDS[sort]} half`, number);
+
 /** What a part is called. */
 export function partName(key: PartKey): string {
   switch (key.kind) {
@@ -74,8 +86,14 @@ export function partName(key: PartKey): string {
       return `${END_WORDS[key.sort]} bolster, ${key.side}`;
     case "liner":
     case "scale":
-    case "divider":
       return `${numbered(STRIP_WORDS[key.kind], key.number)}, ${key.side}`;
+    case "divider":
+      return `${dividerWords(key)}, ${key.side}`;
+    case "half":
+      return `${halfWords(key)}, ${key.side}`;
+    case "lower":
+    case "lengthwise-sheet":
+      return key.side === null ? LENGTHWISE_WORDS[key.kind] : `${LENGTHWISE_WORDS[key.kind]}, ${key.side}`;
     case "piece":
       return pieceWords(key.sort, key);
     case "fastener": {
@@ -104,6 +122,11 @@ export function partStem(key: PartKey): string {
     case "scale":
     case "divider":
       return STRIP_WORDS[key.kind];
+    case "lower":
+    case "lengthwise-sheet":
+      return LENGTHWISE_WORDS[key.kind];
+    case "half":
+      return `${END_WORDS[key.sort]} half`;
     case "hole":
       return key.sort === "old-pin" ? "Old pin hole, filled" : "Tang hole, fill";
     case "slot":
@@ -128,6 +151,8 @@ export function cutName(key: CutKey): string {
       return "Frame";
     case "tang-rest":
       return REST_WORDS[key.sort];
+    case "tang-end":
+      return END_COMPONENT_WORDS[key.component];
     case "guard":
       return guardName(key);
     case "liner":
@@ -136,7 +161,12 @@ export function cutName(key: CutKey): string {
     case "bolster":
       return `${END_WORDS[key.sort]} bolster${key.side === "pair" ? "s" : ""}, ${key.side}`;
     case "divider":
-      return numbered(STRIP_WORDS[key.kind], key.number);
+      return dividerWords(key);
+    case "half":
+      return `${halfWords(key)}, ${key.side}`;
+    case "lower":
+    case "lengthwise-sheet":
+      return key.side === null ? LENGTHWISE_WORDS[key.kind] : `${LENGTHWISE_WORDS[key.kind]}, ${key.side}`;
     case "piece":
       return pieceWords(key.sort, key);
   }

@@ -11,7 +11,15 @@ const ROUND = { diameterMm: "Diameter", yMm: "Middle above the axis" };
 const ROUNDNESS = { roundness: "Roundness from the end" };
 
 export const PIECE_SHAPE_WORDS: Record<SizedShapeKind, ShapeWords> = {
-  plate: { name: "Plate or domed cap", fields: { ...ACROSS, ...ROUNDNESS, domeMm: "Dome of the rear face" } },
+  plate: {
+    name: "Plate or domed cap",
+    fields: {
+      ...ACROSS,
+      ...ROUNDNESS,
+      domeMm: "Dome of the rear face",
+      frontDomeMm: "Rounded where the tang enters",
+    },
+  },
   ball: { name: "Ball", fields: ROUND },
   disc: { name: "Disc on edge", fields: { ...ROUND, widthMm: "Width" } },
   faceted: { name: "Faceted block", fields: { ...ACROSS, facets: "Facets all round" } },

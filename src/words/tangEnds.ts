@@ -34,6 +34,47 @@ export const TANG_END_WORDS: Record<BarEndKind, TangEndWords> = {
       "nut-seat": { title: "Nut's seat", label: "Seat ahead of the butt" },
     },
   },
+  stud: {
+    name: "Stud brazed on, and nut",
+    fields: {
+      rodMm: "Stud behind the tang",
+      lapMm: "Brazed in the tang",
+      material: "Stud of",
+      "nut.style": "Nut",
+      "nut.acrossMm": "Nut across",
+      "nut.lengthMm": "Nut length",
+      "nut.material": "Nut of",
+      seatMm: "Seat ahead of the butt",
+      counterboreMm: "Counterbore",
+    },
+    help: {
+      lapMm: "How far the stud is let into the end of the tang.",
+      seatMm: "How deep the nut is let in; 0 leaves it behind the butt.",
+    },
+    points: {
+      "rod-end": { title: "End of the stud", label: "Stud behind the tang" },
+      "nut-seat": { title: "Nut's seat", label: "Seat ahead of the butt" },
+      "stud-lap": { title: "Front of the stud, in the tang", label: "Brazed in the tang" },
+    },
+    note: "Braze before the blade is hardened, or keep the blade cold: the heat draws its temper. Flux and brazing fumes harm: cadmium-free filler, fresh air.",
+  },
+  "cap-nut": {
+    name: "Butt cap as the nut",
+    fields: {
+      rodMm: "Threaded length",
+      "cap.heightMm": "Cap height",
+      "cap.widthMm": "Cap width",
+      "cap.lengthMm": "Cap length",
+      "cap.domeMm": "Dome of its rear face",
+      "cap.roundness": "Roundness from the end",
+      "cap.material": "Cap of",
+    },
+    points: {
+      "rod-end": { title: "End of the threaded rod", label: "Threaded length" },
+      "cap-rear": { title: "Rear of the cap", label: "Cap length" },
+    },
+    note: "Tap the cap blind; a little sealant in the thread keeps water out.",
+  },
   "take-down": {
     name: "Screw from the butt",
     fields: {

@@ -69,7 +69,7 @@ describe("scales", () => {
     if (full.handle.kind !== "scales") throw new Error("no scales");
     for (const tiltDeg of [0, 22, -50]) {
       const divider = { material: "brass-260", thicknessMm: 1 };
-      const joint = { id: "j", xMm: -50, tiltDeg, divider, right: "g10", left: "g10" };
+      const joint = { id: "j", xMm: -50, tiltDeg, dividers: [divider], right: "g10", left: "g10" };
       const v = volumes({ ...full, handle: { ...full.handle, joints: [joint] } });
       // Its face is 8 mm by the handle's 24 mm of height, seen square to it.
       near(v.get("divider:j:right"), (8 * 24) / Math.cos((tiltDeg * Math.PI) / 180));
@@ -212,11 +212,17 @@ describe("pieces with an outline of their own", () => {
       0.75 * 24 * 24 * 20,
     );
     near(
-      ended({ kind: "plate", aboveMm: 10, belowMm: 14, widthMm: 18, roundness: 0, domeMm: 0 }, 20),
+      ended(
+        { kind: "plate", aboveMm: 10, belowMm: 14, widthMm: 18, roundness: 0, domeMm: 0, frontDomeMm: 0 },
+        20,
+      ),
       24 * 18 * 20,
     );
     near(
-      ended({ kind: "plate", aboveMm: 12, belowMm: 12, widthMm: 20, roundness: 1, domeMm: 8 }, 20),
+      ended(
+        { kind: "plate", aboveMm: 12, belowMm: 12, widthMm: 20, roundness: 1, domeMm: 8, frontDomeMm: 0 },
+        20,
+      ),
       Math.PI * 12 * 10 * (12 + (2 / 3) * 8),
       1e-4,
     );

@@ -1,5 +1,5 @@
 import type { Handle } from "../design/schema";
-import { grooveRegion, wrapCover, wrapRegion } from "../layout/grips";
+import { grooveRegion, wrapCover, wrapRegions } from "../layout/grips";
 import type { AssemblyBuilder } from "./builder";
 
 /** Grooves across the handle's faces: they take from all that the handle is made of. */
@@ -20,5 +20,5 @@ export function addGrooves(b: AssemblyBuilder, { grooves }: Handle, body: number
 export function addWrap(b: AssemblyBuilder, { wrap }: Handle): void {
   if (!wrap) return;
   const cover = [{ materialId: wrap.material, share: wrapCover(wrap) }];
-  b.add("handle", { kind: "wrap" }, cover, b.put(wrapRegion(b.layout, wrap)));
+  b.add("handle", { kind: "wrap" }, cover, ...wrapRegions(b.layout, wrap).map((r) => b.put(r)));
 }

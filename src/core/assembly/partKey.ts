@@ -21,7 +21,23 @@ export type PartKey =
   | { readonly kind: "fitting"; readonly sort: FittingKind }
   | { readonly kind: "bolster"; readonly sort: "front" | "rear"; readonly side: Side }
   | { readonly kind: "liner" | "scale"; readonly number: number | null; readonly side: Side }
-  | { readonly kind: "divider"; readonly id: string; readonly number: number; readonly side: Side }
+  /** Of a joint's several sheets, which. */
+  | {
+      readonly kind: "divider";
+      readonly id: string;
+      readonly number: number;
+      readonly sheet: number | null;
+      readonly side: Side;
+    }
+  /** Below a joint along the handle, and the sheet in it; of blocks they have no side. */
+  | { readonly kind: "lower" | "lengthwise-sheet"; readonly side: Side | null }
+  | {
+      readonly kind: "half";
+      readonly sort: "front" | "rear";
+      readonly id: string;
+      readonly number: number | null;
+      readonly side: Side;
+    }
   | (Naming & { readonly kind: "piece"; readonly sort: PieceRole; readonly id: string })
   | (Naming & {
       readonly kind: "fastener";
@@ -47,6 +63,8 @@ export function pairId(key: PairKey): string {
     case "liner":
     case "scale":
       return join(key.kind, key.number);
+    case "divider":
+      return join(key.kind, key.id, key.sheet);
     case "bolster":
     case "fitting":
       return join(key.kind, key.sort);
@@ -56,7 +74,7 @@ export function pairId(key: PairKey): string {
       return join(key.kind, key.id, key.component);
     case "blade-notch":
     case "groove":
-    case "divider":
+    case "half":
     case "hole":
     case "slot":
     case "ring":
@@ -69,7 +87,7 @@ export function pairId(key: PairKey): string {
 }
 
 /** The same with its side, where it has one. */
-export const sidedId = (key: PairKey & { readonly side?: string }): string =>
+export const sidedId = (key: PairKey & { readonly side?: string | null }): string =>
   join(pairId(key), key.side ?? null);
 
 /**

@@ -1,5 +1,7 @@
 import type { Piece, StackHandle } from "../design/schema";
+import { whole } from "../fasteners/kind";
 import { pieceNaming } from "../layout/itemNames";
+import { lengthwiseParts } from "../layout/lengthwise";
 import { jointStations } from "../layout/meetings";
 import { jointTilt } from "../layout/pieces";
 import { jointSide } from "../solids/halfSpace";
@@ -44,7 +46,11 @@ export function addPieces(
       if (before !== 0) side("behind", from, before);
       if (after !== 0) side("ahead", to, after);
     }
-    add(piece, [body, ...cuts.map((r) => b.put(r))]);
+    const of = [body, ...cuts.map((r) => b.put(r))];
+    if (piece.role === "block")
+      for (const { kind, material, region } of lengthwiseParts(handle.lengthwise))
+        b.add("handle", { kind, side: null }, whole(material), ...of, b.put(region));
+    add(piece, of);
   });
 }
 

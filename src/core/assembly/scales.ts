@@ -1,7 +1,9 @@
 import type { Bolster, ScalesHandle } from "../design/schema";
 import { whole } from "../fasteners/kind";
+import { halfStretches } from "../layout/halves";
+import { lengthwiseParts } from "../layout/lengthwise";
 import { jointStations } from "../layout/meetings";
-import { behindDivider, bolsterJoint, jointsFrontFirst } from "../layout/scales";
+import { bolsterJoint, dividerStations, jointsFrontFirst, sheetNumber } from "../layout/scales";
 import { radians } from "../number";
 import { halfSpaceRegion, jointSide } from "../solids/halfSpace";
 import { layerRegion } from "../solids/layer";
@@ -9,9 +11,10 @@ import { lineAt, shifted } from "../solids/line";
 import type { AssemblyBuilder } from "./builder";
 import type { PartKey, Side } from "./partKey";
 
-/** Bolsters, liners and scales on both sides of the tang, in that order of precedence. */
+/** Shaped halves, bolsters, liners and scales on both sides of the tang, in that order of precedence. */
 export function addScales(b: AssemblyBuilder, handle: ScalesHandle, body: number): void {
   for (const mirror of [false, true]) {
+    addHalves(b, handle, mirror);
     addBolster(b, handle.bolsters.front, "front", mirror, body);
     addBolster(b, handle.bolsters.rear, "rear", mirror, body);
     addSide(b, handle, mirror, body);
@@ -19,6 +22,25 @@ export function addScales(b: AssemblyBuilder, handle: ScalesHandle, body: number
 }
 
 const sideOf = (mirror: boolean): Side => (mirror ? "left" : "right");
+
+/** Halves of a shape of their own: from the middle out, so that they meet where there is no tang between them. */
+function addHalves(b: AssemblyBuilder, { halves }: ScalesHandle, mirror: boolean): void {
+  halves.forEach((half, i) => {
+    const key: PartKey = {
+      kind: "half",
+      sort: half.end,
+      id: half.id,
+      number: halves.length > 1 ? i + 1 : null,
+      side: sideOf(mirror),
+    };
+    for (const { regions, xRange, thicknessMm } of halfStretches(b.layout, half)) {
+      const middle = { at0: 0, slope: 0 };
+      const far = thicknessMm === null ? null : shifted(b.layout.tangFace, thicknessMm, mirror);
+      const layer = mirror ? layerRegion(far, middle, xRange) : layerRegion(middle, far, xRange);
+      b.add("handle", key, whole(half[sideOf(mirror)]), ...regions.map((r) => b.put(r)), b.put(layer));
+    }
+  });
+}
 
 /** The space outward from so far off the tang. */
 function putLayer(b: AssemblyBuilder, from: number, to: number | null, mirror: boolean): number {
@@ -66,17 +88,19 @@ function addSide(b: AssemblyBuilder, handle: ScalesHandle, mirror: boolean, body
     from = to;
   });
   const rest = putLayer(b, from, null, mirror);
+  for (const { kind, material, region } of lengthwiseParts(handle.lengthwise))
+    add({ kind, side }, material, rest, b.put(region));
   const joints = jointsFrontFirst(handle);
   const ahead = (at: number, tilt: number) =>
     b.put(jointSide("ahead", at, tilt, b.layout.span, jointStations(b.layout.outline, at, tilt)));
   let { material } = handle[side];
   joints.forEach((joint, i) => {
-    const { id, xMm, tiltDeg, divider } = joint;
+    const { id, xMm, tiltDeg, dividers } = joint;
     add({ kind: "scale", number: i + 1, side }, material, rest, ahead(xMm, tiltDeg));
-    if (divider) {
-      const back = ahead(behindDivider(joint), tiltDeg);
-      add({ kind: "divider", id, number: i + 1, side }, divider.material, rest, back);
-    }
+    dividerStations(joint).forEach((station, k) => {
+      const key = { kind: "divider", id, number: i + 1, sheet: sheetNumber(joint, k), side } as const;
+      add(key, dividers[k].material, rest, ahead(station, tiltDeg));
+    });
     material = joint[side];
   });
   const number = joints.length > 0 ? joints.length + 1 : null;

@@ -77,7 +77,9 @@ function endSite(b: AssemblyBuilder, housings: Stretches): EndSite | null {
       if (detail) b.addDetail(detail, "blade", TANG, materials, b.put(region));
       else b.add("blade", TANG, materials, b.put(region));
     },
-    add: (component, materials, region) => b.add("fasteners", keyOf(component), materials, b.put(region)),
+    add: (component, materials, region) =>
+      // A cap at the butt pulls like any other; nuts and screws are fasteners.
+      b.add(component === "cap" ? "pommel" : "fasteners", keyOf(component), materials, b.put(region)),
     hollow: (component, rearX, seatX, radiusMm) => {
       const bore =
         component === "counterbore"

@@ -17,6 +17,7 @@ import {
 } from "./constructions";
 import { newDesign } from "./create";
 import { GUARD_FORMS, guardOfForm } from "./guards";
+import { partedConstructions } from "./parted.fixtures";
 import type {
   BlockHole,
   Design,
@@ -87,6 +88,7 @@ const bare: Design = { ...withBareTang(sound, true), fasteners: [] };
 
 function wrapped(of: Design, change: Partial<Wrap>): Design {
   const wrap: Wrap = {
+    on: "grip",
     kind: "cord",
     material: "cord-nylon-flat",
     widthMm: 4,
@@ -116,6 +118,7 @@ const COMMON_BLADES = [
 
 /** One design for each construction, by name: all can be built. */
 export const CONSTRUCTIONS: Readonly<Record<string, Design>> = {
+  ...partedConstructions(sound, hidden),
   "full tang with slots": slab({
     slots: [{ id: "slot-1", xMm: -52, yMm: 1, lengthMm: 24, widthMm: 8, angleDeg: 8, fill: "epoxy" }],
   }),
@@ -192,7 +195,15 @@ export const CONSTRUCTIONS: Readonly<Record<string, Design>> = {
     pieces: [
       {
         ...newPiece("p-1", "spacer", "abs", 8),
-        shape: { kind: "plate", aboveMm: 15, belowMm: 16, widthMm: 24, roundness: 0.7, domeMm: 0 },
+        shape: {
+          kind: "plate",
+          aboveMm: 15,
+          belowMm: 16,
+          widthMm: 24,
+          roundness: 0.7,
+          domeMm: 0,
+          frontDomeMm: 0,
+        },
         printed: { infillShare: 0.3, wallMm: 1.2 },
       },
       newPiece("p-2", "block", "walnut-black", 60),
@@ -203,7 +214,7 @@ export const CONSTRUCTIONS: Readonly<Record<string, Design>> = {
   "faceted pommel": endedIn({ kind: "faceted", aboveMm: 8, belowMm: 22, widthMm: 24, facets: 8 }, 22),
   "hexagonal pommel": endedIn({ kind: "faceted", aboveMm: 8, belowMm: 22, widthMm: 24, facets: 6 }, 22),
   "domed cap": endedIn(
-    { kind: "plate", aboveMm: 8, belowMm: 22, widthMm: 24, roundness: 0.9, domeMm: 8 },
+    { kind: "plate", aboveMm: 8, belowMm: 22, widthMm: 24, roundness: 0.9, domeMm: 8, frontDomeMm: 0 },
     16,
   ),
   "beaked pommel": endedIn(newShape("beak", sound), 26),
@@ -217,7 +228,7 @@ export const CONSTRUCTIONS: Readonly<Record<string, Design>> = {
   "segmented scales": scales({
     joints: [
       { ...newJoint("j-1", sound), xMm: -38, tiltDeg: 25 },
-      { ...newJoint("j-2", sound), xMm: -80, tiltDeg: -15, divider: null, right: "g10" },
+      { ...newJoint("j-2", sound), xMm: -80, tiltDeg: -15, dividers: [], right: "g10" },
     ],
     liners: [{ material: "g10", thicknessMm: 0.8 }],
   }),
@@ -260,10 +271,11 @@ export const CONSTRUCTIONS: Readonly<Record<string, Design>> = {
   "bare tang in cord": wrapped(bare, {}),
   "bare, tapered tang in crossed lace": wrapped(
     { ...bare, tang: { ...bare.tang, taper: { frontMm: 4, buttMm: 2.5 } } as Design["tang"] },
-    { kind: "strip", material: "lace-leather", widthMm: 5, pitchMm: 12, pattern: "crossed" },
+    { on: "grip", kind: "strip", material: "lace-leather", widthMm: 5, pitchMm: 12, pattern: "crossed" },
   ),
   "scales in cord": wrapped({ ...sound, fasteners: [] }, { fromMm: -30, toMm: -80, pitchMm: 6 }),
   "stick tang in a leather strip": wrapped(stack({}), {
+    on: "grip",
     kind: "strip",
     material: "leather-veg",
     widthMm: 12,

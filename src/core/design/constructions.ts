@@ -106,7 +106,7 @@ export function withTang(design: Design, kind: Design["tang"]["kind"]): Design {
 function asStack(design: Design): StackHandle {
   if (design.handle.kind === "stack") return design.handle;
   const pieces = [newPiece("piece-1", "block", mainMaterial(design), 100)];
-  return { kind: "stack", ...formOf(design.handle), pieces, rings: [] };
+  return { kind: "stack", ...formOf(design.handle), pieces, rings: [], lengthwise: null };
 }
 
 /** What every kind of handle has. */
@@ -133,6 +133,8 @@ function asScales(design: Design): Design["handle"] {
     frontBevel: null,
     bolsters: { front: null, rear: null },
     joints: [],
+    lengthwise: null,
+    halves: [],
   };
 }
 
@@ -239,7 +241,7 @@ export function newJoint(id: string, design: Design): ScaleJoint {
     id,
     xMm: round((last - reach) / 2),
     tiltDeg: 0,
-    divider: { material: "brass-260", thicknessMm: 1 },
+    dividers: [{ material: "brass-260", thicknessMm: 1 }],
     right: material,
     left: material,
   };

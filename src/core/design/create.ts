@@ -124,6 +124,8 @@ export function newDesign(name: string): Design {
       frontBevel: { lengthMm: 4, angleDeg: 45 },
       bolsters: { front: null, rear: null },
       joints: [],
+      lengthwise: null,
+      halves: [],
     },
     guard: null,
     fasteners: [

@@ -14,9 +14,11 @@ export const jointsOf = (handle: Handle): readonly ScaleJoint[] =>
 
 /** The materials that a hand holds: scales and their segments, or pieces; the blade's steel of a bare tang. */
 export function gripMaterials({ handle, blade }: Design): readonly string[] {
-  if (handle.kind === "stack") return handle.pieces.map((p) => p.material);
   if (handle.kind === "bare") return [blade.steel];
-  return [handle.right.material, handle.left.material, ...handle.joints.flatMap((j) => [j.right, j.left])];
+  const lower = handle.lengthwise ? [handle.lengthwise.material] : [];
+  if (handle.kind === "stack") return [...handle.pieces.map((p) => p.material), ...lower];
+  const joints = handle.joints.flatMap((j) => [j.right, j.left]);
+  return [handle.right.material, handle.left.material, ...joints, ...lower];
 }
 
 /** What a handle has besides its outline and thickness before its maker adds any of it. */

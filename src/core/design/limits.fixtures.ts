@@ -73,7 +73,7 @@ export function manyOpenings(stepMm = 10): Design {
         ...newJoint(`j${i}`, base),
         xMm: -30 - i * 40,
         tiltDeg: 10,
-        divider: { material: "brass-260", thicknessMm: 1 },
+        dividers: [{ material: "brass-260", thicknessMm: 1 }],
       })),
     },
   };

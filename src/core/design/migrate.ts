@@ -149,7 +149,48 @@ function toVersion8(record: Loose): Loose {
 }
 
 function toVersion9(record: Loose): Loose {
-  return { ...record, materials: [] };
+  const { blade, handle } = record;
+  const measured = isRecord(blade) ? withHandleThen(blade.measured, handleToVersion9) : null;
+  return {
+    ...record,
+    materials: [],
+    blade: isRecord(blade) ? { ...blade, measured } : blade,
+    handle: handleToVersion9(handle),
+  };
+}
+
+/** Caps are rounded at both ends, joints have several dividers, and may run along; a wrap may be on the pommel. */
+function handleToVersion9(handle: unknown): unknown {
+  if (!isRecord(handle)) return handle;
+  const { kind, pieces, joints, wrap } = handle;
+  const piecesNow = each(pieces, ({ shape }) =>
+    isRecord(shape) && shape.kind === "plate" ? { shape: { ...shape, frontDomeMm: 0 } } : {},
+  );
+  return {
+    ...handle,
+    ...("pieces" in handle ? { pieces: piecesNow } : {}),
+    ...("joints" in handle ? { joints: jointsToVersion9(joints) } : {}),
+    ...(kind === "scales" ? { lengthwise: null, halves: [] } : {}),
+    ...(kind === "stack" ? { lengthwise: null } : {}),
+    ...(isRecord(wrap) ? { wrap: { on: "grip", ...wrap } } : {}),
+  };
+}
+
+function jointsToVersion9(joints: unknown): unknown {
+  if (!Array.isArray(joints)) return joints;
+  return joints.map((joint) => {
+    if (!isRecord(joint) || !("divider" in joint)) return joint;
+    const { divider, ...rest } = joint;
+    return { ...rest, dividers: divider === null ? [] : [divider] };
+  });
+}
+
+/** What was measured, with the handle that it had then in another version's words; as it stands where it had none. */
+function withHandleThen(measured: unknown, by: (handle: unknown) => unknown): unknown {
+  if (!isRecord(measured) || !isRecord(measured.of)) return measured;
+  const { asWeighed } = measured.of;
+  if (!isRecord(asWeighed) || !("handle" in asWeighed)) return measured;
+  return { ...measured, of: { ...measured.of, asWeighed: { ...asWeighed, handle: by(asWeighed.handle) } } };
 }
 
 function handleToVersion8(handle: unknown): unknown {

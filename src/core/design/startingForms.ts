@@ -152,6 +152,7 @@ const FORMS: Record<StartingForm, (base: Design) => Design> = {
     );
     const bare = withBareTang(handle, true);
     const wrap = {
+      on: "grip",
       kind: "cord",
       material: "cord-nylon-flat",
       widthMm: 4,

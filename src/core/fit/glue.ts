@@ -1,13 +1,15 @@
 import { assemble } from "../assembly/assemble";
 import type { Assembly, Part } from "../assembly/types";
 import type { Contour } from "../curve/contour";
+import { polyline } from "../curve/crossing";
 import { piecesOf, ringsOf } from "../design/handleParts";
 import { materialsIn } from "../design/materials";
-import type { Design, Guard } from "../design/schema";
+import type { Design, Guard, ScalesHandle, StackHandle } from "../design/schema";
 import { kindOf } from "../fasteners/registry";
 import { fittingsOn } from "../guardFittings/registry";
 import { guardWidthAt } from "../layout/guard";
-import { layoutOf } from "../layout/layout";
+import { type Layout, layoutOf } from "../layout/layout";
+import { lengthwiseOutlines } from "../layout/lengthwise";
 import { linersThickness } from "../layout/scales";
 import { lineAt } from "../solids/line";
 import type { Region } from "../solids/region";
@@ -107,11 +109,13 @@ function gluedAreas(design: Design): Readonly<Record<"faces" | "segments" | "pla
     areas.faces = 2 * (bolsters + scales * (handle.liners.length + 1));
     const liners = linersThickness(handle);
     const joint = (x: number) => sectionAt(body, x, lineAt(tangFace, x) + liners);
-    for (const j of handle.joints) areas.segments += (j.divider ? 2 : 1) * joint(j.xMm);
+    for (const j of handle.joints) areas.segments += (1 + j.dividers.length) * joint(j.xMm);
+    areas.segments += lengthwiseArea(handle, layout, liners);
     if (front) areas.segments += joint(span[1] - front.lengthMm);
     if (rear) areas.segments += joint(span[0] + rear.lengthMm);
     return areas;
   }
+  if (handle.kind === "stack") areas.pieces += lengthwiseArea(handle, layout);
   const stations = layout.pieces;
   for (let i = 1; i < stations.length; i++) {
     const x = stations[i][1];
@@ -120,6 +124,31 @@ function gluedAreas(design: Design): Readonly<Record<"faces" | "segments" | "pla
     areas.pieces += Math.max(0, sectionAt(body, x) - hole);
   }
   return areas;
+}
+
+/** Chords that a joint along the handle is measured by. */
+const CHORDS = 60;
+
+/** Area that is glued along the handle on both sides, mm²: of a sheet in the joint both faces. */
+function lengthwiseArea(
+  { lengthwise }: ScalesHandle | StackHandle,
+  { surfaceAt, tangAt, outline }: Layout,
+  liners = 0,
+): number {
+  if (!lengthwise) return 0;
+  const points = polyline(lengthwiseOutlines(lengthwise).curve, CHORDS);
+  let area = 0;
+  for (let i = 0; i + 1 < points.length; i++) {
+    const [p, q] = [points[i], points[i + 1]];
+    const [x, y] = [(p.x + q.x) / 2, (p.y + q.y) / 2];
+    const ys = x > outline.xRange[0] && x < outline.xRange[1] ? outline.cut(x) : [];
+    if (!(ys.length > 1 && y > ys[0] && y < ys[ys.length - 1])) continue;
+    const { highY, lowY, halfMm } = tangAt(x);
+    const inside = (y > lowY && y < highY ? halfMm : 0) + liners;
+    for (const side of ["right", "left"] as const)
+      area += Math.max(0, surfaceAt(x, y, side) - inside) * Math.hypot(q.x - p.x, q.y - p.y);
+  }
+  return area * (lengthwise.divider ? 2 : 1);
 }
 
 /** Area of a guard's face from the front, mm². */
@@ -141,7 +170,8 @@ function partsOf({ handle, guard, tang, fasteners }: Design): number {
         (1 +
           handle.liners.length +
           handle.joints.length +
-          handle.joints.filter((j) => j.divider).length +
+          handle.joints.reduce((sum, j) => sum + j.dividers.length, 0) +
+          handle.halves.length +
           (handle.bolsters.front ? 1 : 0) +
           (handle.bolsters.rear ? 1 : 0))
       : piecesOf(handle).length + ringsOf(handle).length;

@@ -59,7 +59,7 @@ describe("glue", () => {
     const front = { ...newBolster("brass-260"), lengthMm: 20, tiltDeg: 0, dovetailDeg: 0 };
     const liners = [{ material: "g10", thicknessMm: 1 }];
     const divider = { material: "g10", thicknessMm: 1 };
-    const joints = [{ id: "j", xMm: -60, tiltDeg: 0, divider, right: "g10", left: "g10" }];
+    const joints = [{ id: "j", xMm: -60, tiltDeg: 0, dividers: [divider], right: "g10", left: "g10" }];
     const many: Design = {
       ...scales,
       handle: { ...scales.handle, liners, joints, bolsters: { front, rear: null } },

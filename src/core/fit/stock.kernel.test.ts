@@ -16,9 +16,13 @@ function partsOf(key: CutKey): PartKey[] {
     case "scale":
     case "liner":
     case "bolster":
+    case "half":
       return sides(key.side).map((side) => ({ ...key, side }));
     case "divider":
       return sides("pair").map((side) => ({ ...key, side }));
+    case "lower":
+    case "lengthwise-sheet":
+      return key.side === null ? [{ ...key, side: null }] : sides(key.side).map((side) => ({ ...key, side }));
     case "blade":
       return [{ kind: "blade" }, { kind: "tang" }];
     default:

@@ -9,15 +9,17 @@ import { kindOf } from "../fasteners/registry";
 import { bladeReaches } from "../layout/bladeParts";
 import { pieceNaming, plateNaming } from "../layout/itemNames";
 import { layoutOf } from "../layout/layout";
+import { upperRegion } from "../layout/lengthwise";
 import { jointTilt } from "../layout/pieces";
 import { remembered } from "../layout/remembered";
-import { behindDivider, bolsterJoint, jointsFrontFirst } from "../layout/scales";
+import { behindDividers, bolsterJoint, jointsFrontFirst, sheetNumber } from "../layout/scales";
 import { radians } from "../number";
 import { type Extent, rangeOf, sideRangeOf } from "../solids/extent";
 import { jointSide } from "../solids/halfSpace";
 import type { Region } from "../solids/region";
 import type { MaterialOf } from "../stock/types";
 import { hasGrain } from "../stock/working";
+import { endKindOf } from "../tangEnds/registry";
 import { ROUNDING } from "../tolerances";
 import { type CutKey, cutId } from "./cutKey";
 import { pinLayout } from "./pinLayout";
@@ -200,28 +202,54 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
       ...(front ? [joint("behind", bolsterJoint(front, "front", span), front.tiltDeg)] : []),
       ...(rear ? [joint("ahead", bolsterJoint(rear, "rear", span), rear.tiltDeg)] : []),
     ];
+    const above = handle.lengthwise ? [upperRegion(handle.lengthwise)] : [];
     let behind: Region[] = [];
     let of = { right: handle.right.material, left: handle.left.material };
     [...joints, null].forEach((next, i) => {
       const number = joints.length > 0 ? i + 1 : null;
-      const box = sidesOf((side) => ({ kind: "scale", number, side }), [...between, ...behind]);
+      const box = sidesOf((side) => ({ kind: "scale", number, side }), [...between, ...behind, ...above]);
       putSides((side) => ({ kind: "scale", number, side }), of, box, thick, { form: "slab" });
-      if (next?.divider) {
-        const { thicknessMm: lengthMm, material } = next.divider;
-        const { id } = next;
+      next?.dividers.forEach(({ thicknessMm: lengthMm, material }, k) => {
+        const key = { kind: "divider", id: next.id, number: i + 1, sheet: sheetNumber(next, k) } as const;
         const own = sidesOf(
-          (side) => ({ kind: "divider", id, number: i + 1, side }),
+          (side) => ({ ...key, side }),
           [...between, joint("behind", next.xMm, next.tiltDeg)],
         );
         // It lies along its joint, which leans.
         const heightMm = (own?.heightMm ?? 0) / Math.cos(radians(next.tiltDeg));
         const size = { lengthMm, heightMm, thicknessMm: widest };
-        put({ kind: "divider", id, number: i + 1 }, material, size, { count: 2, pair: true, form: "slice" });
-      }
+        put(key, material, size, { count: 2, pair: true, form: "slice" });
+      });
       if (next) {
         of = { right: next.right, left: next.left };
-        behind = [joint("behind", behindDivider(next), next.tiltDeg)];
+        behind = [joint("behind", behindDividers(next), next.tiltDeg)];
       }
+    });
+    if (handle.lengthwise) {
+      const { material, divider } = handle.lengthwise;
+      const both = (of: string) => ({ right: of, left: of });
+      const lower = sidesOf((side) => ({ kind: "lower", side }), between);
+      putSides((side) => ({ kind: "lower", side }), both(material), lower, thick, { form: "slab" });
+      const sheet = divider && sidesOf((side) => ({ kind: "lengthwise-sheet", side }), between);
+      if (divider && sheet)
+        putSides(
+          (side) => ({ kind: "lengthwise-sheet", side }),
+          both(divider.material),
+          { ...sheet, heightMm: divider.thicknessMm },
+          thick,
+          { form: "slab" },
+        );
+    }
+    handle.halves.forEach((half, i) => {
+      const { end, id, shape } = half;
+      const number = handle.halves.length > 1 ? i + 1 : null;
+      const keyOf = <S extends Side | "pair">(side: S) =>
+        ({ kind: "half", sort: end, id, number, side }) as const;
+      const box = sidesOf(keyOf);
+      const thickMm = shape.kind === "outline" ? shape.thicknessMm : null;
+      const whole = boxOf([keyOf("right")]);
+      const deep = thickMm ?? whole?.thicknessMm ?? 0;
+      putSides(keyOf, half, box, { right: deep, left: deep });
     });
     handle.liners.forEach((l, i) => {
       const both = { right: l.material, left: l.material };
@@ -265,6 +293,12 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
     const key = { kind: "tang-rest", sort: tang.short.behind } as const;
     const box = boxOf([key]);
     if (box) put(key, tang.short.material, box, { form: "slab" });
+  }
+  const sawnEnd = tang.kind === "hidden" ? endKindOf(tang.end).sawn(tang.end) : null;
+  if (sawnEnd) {
+    const key = { kind: "tang-end", component: sawnEnd.component } as const;
+    const box = boxOf([key]);
+    if (box) put(key, sawnEnd.material, box);
   }
   if (tang.kind === "framed") {
     const box = boxOf([{ kind: "frame" }]);
@@ -315,17 +349,19 @@ export interface RodLine {
 export function rodList(design: Design): RodLine[] {
   const rods = new Map<string, RodLine>();
   const places = new Map(pinLayout(design).map((p) => [p.id, p]));
+  const put = (kind: RodLine["kind"], material: string, diameterMm: number, blankMm: number) => {
+    const key = `${kind} ${material} ${diameterMm}`;
+    const rod = rods.get(key) ?? { kind, material, diameterMm, count: 0, lengthMm: 0 };
+    const lengthMm = rod.lengthMm + blankMm + design.fitUp.stock.kerfMm;
+    rods.set(key, { ...rod, count: rod.count + 1, lengthMm });
+  };
   for (const f of design.fasteners) {
     const stock = kindOf(f).stock(f);
-    if (stock.kind === "hardware") continue;
-    const { kind, material } = stock;
-    const key = `${kind} ${material} ${f.diameterMm}`;
-    const rod = rods.get(key) ?? { kind, material, diameterMm: f.diameterMm, count: 0, lengthMm: 0 };
-    rods.set(key, {
-      ...rod,
-      count: rod.count + 1,
-      lengthMm: rod.lengthMm + (places.get(f.id)?.blankMm ?? 0) + design.fitUp.stock.kerfMm,
-    });
+    if (stock.kind !== "hardware")
+      put(stock.kind, stock.material, f.diameterMm, places.get(f.id)?.blankMm ?? 0);
   }
+  const { tang } = design;
+  const stud = tang.kind === "hidden" ? endKindOf(tang.end).rodStock(tang.end) : null;
+  if (stud) put("rod", stud.material, stud.diameterMm, stud.lengthMm);
   return [...rods.values()];
 }

@@ -12,6 +12,7 @@ import { layoutOf } from "./layout";
 
 const sound = newDesign("Sedge");
 const wrap: Wrap = {
+  on: "grip",
   kind: "strip",
   material: "lace-leather",
   widthMm: 5,
@@ -64,7 +65,14 @@ describe("a wrap", () => {
   });
 
   it("takes as much strand as its weight holds: length × section × density", () => {
-    const design = box({ kind: "cord", material: "cord-hemp", widthMm: 4, pitchMm: 4, thicknessMm: 2 });
+    const design = box({
+      on: "grip",
+      kind: "cord",
+      material: "cord-hemp",
+      widthMm: 4,
+      pitchMm: 4,
+      thicknessMm: 2,
+    });
     const { lengthMm, turns, buyMm } = wrapPlan(layoutOf(design), design.handle.wrap!);
     expect(turns).toBeCloseTo(60 / 4, 9);
     // Each turn goes round the box and a round of half the cord's thickness, and on by the pitch.

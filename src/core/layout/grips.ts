@@ -1,6 +1,9 @@
+import { piecesOf } from "../design/handleParts";
 import type { SideGroove, Wrap } from "../design/schema";
+import { cylinderRegion } from "../solids/cylinder";
 import { grooveHalf } from "../solids/groundBlade";
 import { grownRegion } from "../solids/grownRegion";
+import { layerRegion } from "../solids/layer";
 import { lineAt } from "../solids/line";
 import type { Region } from "../solids/region";
 import { sectionOf } from "../solids/section";
@@ -28,10 +31,53 @@ export function wrapCover(wrap: Wrap): number {
   return (fillOf(wrap.kind) * wrap.widthMm) / wrap.pitchMm;
 }
 
+/** The last piece of a handle, if it is a pommel: its shape, and the stations that it lies between. */
+function pommelOf({ handle, pieces }: Layout) {
+  const all = piecesOf(handle);
+  const last = all.length - 1;
+  return last >= 0 && all[last].role === "pommel" ? { shape: all[last].shape, range: pieces[last] } : null;
+}
+
+/** Whether there is an edge to wind round where the wrap is to be: any grip, or a pommel of the handle's outline or a disc. */
+export function hasEdge(layout: Layout, { on }: Wrap): boolean {
+  if (on === "grip") return true;
+  const pommel = pommelOf(layout);
+  return pommel !== null && (pommel.shape === null || pommel.shape.kind === "disc");
+}
+
+/** Stations that a wrap lies between, rear and front. */
+function wrapSpan(layout: Layout, wrap: Wrap): [number, number] {
+  const pommel = wrap.on === "pommel" ? pommelOf(layout) : null;
+  const [rear, front] = pommel?.range ?? [wrap.toMm, wrap.fromMm];
+  return [Math.max(layout.buttX, rear), Math.min(layout.frontX, front)];
+}
+
+/** What a wrap takes its shell out of: what these have in common, less what lies inside. */
+export function wrapRegions(layout: Layout, wrap: Wrap): Region[] {
+  const disc = discOf(layout, wrap);
+  if (!disc) return [gripShell(layout, wrap)];
+  const { radiusMm, widthMm, xMm, yMm, range } = disc;
+  const wall = wrapThickness(wrap);
+  const sides = layerRegion({ at0: -widthMm / 2, slope: 0 }, { at0: widthMm / 2, slope: 0 }, [
+    range[0] - wall,
+    range[1],
+  ]);
+  return [cylinderRegion({ xMm, yMm, radiusMm: radiusMm + wall }), sides];
+}
+
+/** The disc on edge that a wrap is wound round, mm; null where it is wound round sections of the handle. */
+function discOf(layout: Layout, { on }: Wrap) {
+  const pommel = on === "pommel" ? pommelOf(layout) : null;
+  if (pommel?.shape?.kind !== "disc") return null;
+  const { diameterMm, widthMm, yMm } = pommel.shape;
+  const radiusMm = diameterMm / 2;
+  return { radiusMm, widthMm, xMm: pommel.range[0] + radiusMm, yMm, range: pommel.range };
+}
+
 /** The handle and a shell of even thickness round each of its sections, so far out as the wrap stands. */
-export function wrapRegion(layout: Layout, wrap: Wrap, wallMm = wrapThickness(wrap)): Region {
+function gripShell(layout: Layout, wrap: Wrap, wallMm = wrapThickness(wrap)): Region {
   const { outline, crowns, sections, tangFace, handle } = layout;
-  const xRange: [number, number] = [Math.max(layout.buttX, wrap.toMm), Math.min(layout.frontX, wrap.fromMm)];
+  const xRange = wrapSpan(layout, wrap);
   if (handle.kind === "bare") {
     const flat = { knots: [], at: (x: number) => lineAt(tangFace, x) };
     const section = sectionOf(0);
@@ -60,15 +106,25 @@ const CHORDS = 60;
 
 /** The length of a wrap along the middle of its thickness, each turn as long as its girth and its pitch make it. */
 export function wrapPlan(layout: Layout, wrap: Wrap): WrapPlan {
-  const middle = wrapRegion(layout, wrap, wrapThickness(wrap) / 2);
+  const { length, turned } = turnOf(layout, wrap);
+  const turns = length / wrap.pitchMm;
+  const lengthMm = turns * turned * strandsOf(wrap);
+  return { turns, lengthMm, buyMm: lengthMm > 0 ? lengthMm * (1 + SPARE_SHARE) + TAILS_MM : 0 };
+}
+
+/** How far along a wrap goes, and how long one turn of it is, mm; side by side across the edge of a disc. */
+function turnOf(layout: Layout, wrap: Wrap): { length: number; turned: number } {
+  const disc = discOf(layout, wrap);
+  const half = wrapThickness(wrap) / 2;
+  if (disc)
+    return { length: disc.widthMm, turned: Math.hypot(2 * Math.PI * (disc.radiusMm + half), wrap.pitchMm) };
+  const middle = gripShell(layout, wrap, half);
   const [from, to] = middle.xRange;
   const length = Math.max(0, to - from);
   let turned = 0;
   for (let i = 0; i < STATIONS; i++)
     turned += Math.hypot(girth(middle, from + (length * (i + 0.5)) / STATIONS), wrap.pitchMm) / STATIONS;
-  const turns = length / wrap.pitchMm;
-  const lengthMm = turns * turned * strandsOf(wrap);
-  return { turns, lengthMm, buyMm: lengthMm > 0 ? lengthMm * (1 + SPARE_SHARE) + TAILS_MM : 0 };
+  return { length, turned };
 }
 
 /** All the way round a section, mm, by chords. */

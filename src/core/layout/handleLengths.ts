@@ -57,6 +57,26 @@ export function withHandleLength(handle: Handle, which: HandleLength, toMm: numb
   };
 }
 
+type Along = <T extends { readonly xMm: number }>(items: readonly T[]) => T[];
+
+/** A joint along the handle and halves of a shape of their own, moved along with it. */
+function curvesAlong(handle: Handle, along: Along): Handle {
+  if (handle.kind === "bare") return handle;
+  const lengthwise = handle.lengthwise && {
+    ...handle.lengthwise,
+    points: along(handle.lengthwise.points),
+  };
+  if (handle.kind === "stack") return { ...handle, lengthwise };
+  const halves = handle.halves.map((half) => ({
+    ...half,
+    shape:
+      half.shape.kind === "outline"
+        ? { ...half.shape, points: along(half.shape.points) }
+        : along([half.shape])[0],
+  }));
+  return { ...handle, lengthwise, halves };
+}
+
 /** The handle so long, with what is drilled through it moved along: each keeps its share of the way to the butt. */
 export function stretchedHandle(design: Design, toMm: number): Design {
   const now = handleLength(design.handle, "length");
@@ -67,7 +87,7 @@ export function stretchedHandle(design: Design, toMm: number): Design {
   const { tang } = design;
   return {
     ...design,
-    handle,
+    handle: curvesAlong(handle, along),
     fasteners: along(design.fasteners),
     tang: tang.kind === "full" ? { ...tang, holes: along(tang.holes), slots: along(tang.slots) } : tang,
   };

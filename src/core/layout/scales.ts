@@ -11,9 +11,25 @@ export function jointsFrontFirst({ joints }: Pick<ScalesHandle, "joints">): Scal
   return [...joints].sort((p, q) => q.xMm - p.xMm);
 }
 
-/** Where a divider's rear face meets the axis, its thickness measured across the sheet; the joint's own station of none. */
-export function behindDivider({ xMm, tiltDeg, divider }: ScaleJoint): number {
-  return divider ? xMm - divider.thicknessMm / Math.cos(radians(tiltDeg)) : xMm;
+/**
+ * Where the rear faces of a joint's dividers meet the axis, the foremost first, their thicknesses measured across the
+ * sheets.
+ */
+export function dividerStations({ xMm, tiltDeg, dividers }: ScaleJoint): number[] {
+  let x = xMm;
+  return dividers.map(({ thicknessMm }) => {
+    x -= thicknessMm / Math.cos(radians(tiltDeg));
+    return x;
+  });
+}
+
+/** Which of several sheets in a joint, from 1; null of a single one. */
+export const sheetNumber = ({ dividers }: ScaleJoint, index: number): number | null =>
+  dividers.length > 1 ? index + 1 : null;
+
+/** Where what lies behind a joint begins on the axis: behind its last divider; the joint's own station without any. */
+export function behindDividers(joint: ScaleJoint): number {
+  return dividerStations(joint).pop() ?? joint.xMm;
 }
 
 /** Station of a bolster's joint on the axis, at the tang. */

@@ -3,13 +3,20 @@ import { sectionOf } from "../solids/section";
 import { domedBlockRegion } from "../solids/turned";
 import { acrossButt, acrossFields, acrossPoints, pieceShapeKind } from "./kind";
 
-/** Rectangle to oval from the end; its rear face may be domed. */
+/** Rectangle to oval from the end; either face may be domed. */
 export const plate = pieceShapeKind({
   kind: "plate",
-  fields: { ...acrossFields, roundness: share(0, 1), domeMm: length(0, 100) },
-  start: (butt) => ({ ...acrossButt(butt), roundness: 0.8, domeMm: 4 }),
+  fields: { ...acrossFields, roundness: share(0, 1), domeMm: length(0, 100), frontDomeMm: length(0, 100) },
+  start: (butt) => ({ ...acrossButt(butt), roundness: 0.8, domeMm: 4, frontDomeMm: 0 }),
   regions: (s, range) => [
-    domedBlockRegion(range, [-s.belowMm, s.aboveMm], s.widthMm, s.domeMm, sectionOf(s.roundness)),
+    domedBlockRegion(
+      range,
+      [-s.belowMm, s.aboveMm],
+      s.widthMm,
+      s.domeMm,
+      sectionOf(s.roundness),
+      s.frontDomeMm,
+    ),
   ],
   points: acrossPoints,
 });

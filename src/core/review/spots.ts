@@ -70,9 +70,12 @@ export function spotsOfChange(before: Design, after: Design): Spot[] {
     for (const end of ["front", "rear"] as const)
       if (other(a.bolsters[end], b.bolsters[end])) spots.push(join("bolster", end));
     items("divider", a.joints, b.joints, ["scale"]);
+    items("half", a.halves, b.halves, ["scale"]);
+    if (other(a.lengthwise, b.lengthwise)) spots.push("lower", "lengthwise-sheet", "scale");
   } else if (a.kind === "stack" && b.kind === "stack") {
     items("piece", a.pieces, b.pieces, handleSpots(before));
     items("ring", a.rings, b.rings, handleSpots(before));
+    if (other(a.lengthwise, b.lengthwise)) spots.push("lower", "lengthwise-sheet");
   }
   return [...new Set(spots)];
 }
@@ -92,7 +95,10 @@ function itemsOf(design: Design): [PartKey["kind"], readonly { readonly id: stri
     ["slot", slotsOf(design)],
     ["groove", handle.grooves],
     ...(handle.kind === "scales"
-      ? ([["divider", handle.joints]] as const)
+      ? ([
+          ["divider", handle.joints],
+          ["half", handle.halves],
+        ] as const)
       : ([
           ["piece", piecesOf(handle)],
           ["ring", ringsOf(handle)],

@@ -160,7 +160,7 @@ export const TRIPS: Record<TradeRule, Design> = {
           id: "j",
           xMm: -70,
           tiltDeg: 0,
-          divider: { material: "g10", thicknessMm: 0.1 },
+          dividers: [{ material: "g10", thicknessMm: 0.1 }],
           right: "g10",
           left: "g10",
         },

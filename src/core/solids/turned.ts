@@ -56,8 +56,8 @@ export function ballRegion(centre: Point, radiusMm: number, xRange?: readonly [n
 }
 
 /**
- * A block across the knife from x1 back to x0, its rear face domed by half an ellipsoid `domeMm` deep (held to its
- * length).
+ * A block across the knife from x1 back to x0, its rear face and its front face each domed by half an ellipsoid so deep
+ * (both held to its length, in proportion).
  */
 export function domedBlockRegion(
   [x0, x1]: readonly [number, number],
@@ -65,20 +65,34 @@ export function domedBlockRegion(
   widthMm: number,
   domeMm: number,
   section: SectionShape,
+  frontDomeMm = 0,
 ): Region {
-  const dome = Math.min(domeMm, x1 - x0);
-  if (!(dome > 0))
+  const held = Math.min(1, (x1 - x0) / Math.max(domeMm + frontDomeMm, Number.MIN_VALUE));
+  const [rear, front] = [domeMm * held, frontDomeMm * held];
+  if (!(rear > 0) && !(front > 0))
     return evenLoft(boxContour(x0, x1, y0, y1), () => widthMm / 2, section, undefined, ["even", widthMm / 2]);
-  const from = x0 + dome;
-  const mid = { x: from, y: (y0 + y1) / 2 };
-  const rear = arc(mid, dome, (y1 - y0) / 2, Math.PI / 2, (3 * Math.PI) / 2);
-  const front = { top: { x: x1, y: y1 }, bottom: { x: x1, y: y0 } };
+  const [from, to] = [x0 + rear, x1 - front];
+  const [y, r] = [(y0 + y1) / 2, (y1 - y0) / 2];
+  const ahead =
+    front > 0
+      ? arc({ x: to, y }, front, r, -Math.PI / 2, Math.PI / 2)
+      : [straight({ x: x1, y: y0 }, { x: x1, y: y1 })];
+  const behind =
+    rear > 0
+      ? arc({ x: from, y }, rear, r, Math.PI / 2, (3 * Math.PI) / 2)
+      : [straight({ x: x0, y: y1 }, { x: x0, y: y0 })];
+  const [top, bottom] = [ahead[ahead.length - 1].d, ahead[0].a];
+  const [rearTop, rearBottom] = [behind[0].a, behind[behind.length - 1].d];
+  const long = to > from;
   const outline = contourOf([
-    straight(front.bottom, front.top),
-    ...(x1 > from ? [straight(front.top, rear[0].a)] : []),
-    ...rear,
-    ...(x1 > from ? [straight(rear[rear.length - 1].d, front.bottom)] : []),
+    ...ahead,
+    ...(long ? [straight(top, rearTop)] : []),
+    ...behind,
+    ...(long ? [straight(rearBottom, bottom)] : []),
   ]);
-  const k = (x: number) => (x >= from ? 1 : Math.sqrt(Math.max(0, 1 - ((from - x) / dome) ** 2)));
-  return evenLoft(outline, (x) => (widthMm / 2) * k(x), section, undefined, ["domed", x0, x1, widthMm, dome]);
+  const within = (far: number, dome: number) =>
+    far <= 0 ? 1 : Math.sqrt(Math.max(0, 1 - (far / dome) ** 2));
+  const k = (x: number) => within(from - x, rear) * within(x - to, front);
+  const made = ["domed", x0, x1, widthMm, rear, ...(front > 0 ? [front] : [])];
+  return evenLoft(outline, (x) => (widthMm / 2) * k(x), section, undefined, made);
 }

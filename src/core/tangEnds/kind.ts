@@ -22,7 +22,7 @@ export interface EndPlace {
 }
 
 /** What of an end is weighed, or left empty, by itself. */
-export type EndComponent = "nut" | "screw" | "socket" | "counterbore" | "bore";
+export type EndComponent = "nut" | "stud" | "cap" | "screw" | "socket" | "counterbore" | "bore";
 
 /** Where an end is built. */
 export interface EndSite extends EndPlace {
@@ -36,7 +36,12 @@ export interface EndSite extends EndPlace {
 
 /** A fault of an end where it stands. */
 export interface EndFault {
-  readonly rule: "end-sizes" | "thread-too-short" | "screw-wider-than-tang" | "screw-misses-tang";
+  readonly rule:
+    | "end-sizes"
+    | "thread-too-short"
+    | "screw-wider-than-tang"
+    | "screw-misses-tang"
+    | "lap-too-short";
   readonly severity: "error" | "warning";
   readonly at: Point;
   readonly measured: number;
@@ -86,6 +91,12 @@ export interface TangEndKindOf<K extends string, F extends Fields, R = EndRecord
   threadSizes(e: R, thread: Thread): Readonly<Record<string, number>> | null;
   /** What is bought for it, and what its bores and its thread are told by. */
   readonly hardware: "butt-nut" | "butt-screw" | null;
+  /** Rod that is cut for it, mm; null where none is. */
+  rodStock(
+    e: R,
+  ): { readonly material: string; readonly diameterMm: number; readonly lengthMm: number } | null;
+  /** What of it is sawn from a block, and what of. */
+  sawn(e: R): { readonly component: EndComponent; readonly material: string } | null;
   /** Minutes at the bench that it adds. */
   readonly minutes: number;
   /** Whether the hole is open to the butt. */
@@ -120,6 +131,8 @@ export function tangEndKind<const K extends string, const F extends Fields>(
     thread: () => null,
     threadSizes: () => null,
     hardware: null,
+    rodStock: () => null,
+    sawn: () => null,
     minutes: 0,
     through: true,
     beforeHardening: false,

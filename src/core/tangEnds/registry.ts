@@ -1,13 +1,15 @@
 import type { Fields } from "../record/fields";
 import { registryOf } from "../record/registry";
+import { capNut } from "./capNut";
 import type { EndRecord, TangEndKindOf } from "./kind";
 import { peened } from "./peened";
 import { plain } from "./plain";
+import { stud } from "./stud";
 import { takeDown } from "./takeDown";
 import { threaded } from "./threaded";
 
 /** Every kind of end that a hidden tang can have, in the order that they are offered. */
-const KINDS = [plain, peened, threaded, takeDown] as const;
+const KINDS = [plain, peened, threaded, stud, capNut, takeDown] as const;
 
 type Flat<T> = { [K in keyof T]: T[K] };
 type RecordOfKind<M> = M extends TangEndKindOf<infer K, infer F> ? Flat<EndRecord<K, F>> : never;

@@ -18,6 +18,7 @@ import type {
   Design,
   Fastener,
   FastenerKind,
+  Half,
   HiddenTang,
   Measured,
   ScalesHandle,
@@ -26,6 +27,7 @@ import { newMeasured } from "../design/starts";
 import { newFastener } from "../fasteners/registry";
 import { knuckleBow } from "../guardFittings/knuckleBow";
 import { withHandleLength } from "../layout/handleLengths";
+import { newHalf, newLengthwise } from "../layout/handleStarts";
 import { faultsOf } from "../weigh/faults";
 import { weigh } from "../weigh/weigh";
 import { BLADE_TRIPS } from "./bladeTrips.fixtures";
@@ -56,6 +58,7 @@ const mosaic = { id: "m", kind: "patterned-pin", xMm: -60, yMm: 0, diameterMm: 6
 
 const framed = withTang(sound, "framed");
 const WRAP = {
+  on: "grip",
   kind: "cord",
   material: "cord-hemp",
   widthMm: 4,
@@ -71,17 +74,33 @@ const dowels = { diameterMm: 1.6, lengthMm: 8, spreadMm: 18, material: "stainles
 const ring = { id: "r", xMm: -30, yMm: -24, boreMm: 24, wallMm: 3, widthMm: 9, material: "brass-260" };
 const brief = {
   ...newPiece("p", "block", "walnut-black", 90),
-  shape: { kind: "plate", aboveMm: 13, belowMm: 17, widthMm: 20, roundness: 0, domeMm: 0 } as const,
+  shape: {
+    kind: "plate",
+    aboveMm: 13,
+    belowMm: 17,
+    widthMm: 20,
+    roundness: 0,
+    domeMm: 0,
+    frontDomeMm: 0,
+  } as const,
 };
 const bow = knuckleBow.start("brass-360");
 const inHand = (balance: Measured["balance"]) => blade({ measured: { ...newMeasured(100, 10), balance } });
 const made = <K extends FastenerKind>(kind: K) =>
   newFastener(kind, "f", { xMm: -60, yMm: -1 }, sound.blade.spineMm) as Extract<Fastener, { kind: K }>;
-const end = (kind: "threaded" | "take-down", change: object): Design => {
+const end = (kind: "threaded" | "stud" | "cap-nut" | "take-down", change: object): Design => {
   const design = withEnd(hidden, kind);
   if (design.tang.kind !== "hidden") throw new Error("no hidden tang");
   return { ...design, tang: { ...design.tang, end: { ...design.tang.end, ...change } as BarEnd } };
 };
+
+const curve = (of: readonly [number, number][]) =>
+  of.map(([xMm, yMm], i) => ({ id: `p${i}`, xMm, yMm, corner: true }));
+const along = (...of: [number, number][]) => ({ ...newLengthwise(sound), points: curve(of) });
+const half = (...of: [number, number][]): Half => ({
+  ...newHalf("h", "front", sound),
+  shape: { kind: "outline", points: curve(of), thicknessMm: 5 },
+});
 
 /** A design that trips each rule; the sound one trips none. */
 const TRIPS: [FaultRule, Design][] = [
@@ -97,6 +116,16 @@ const TRIPS: [FaultRule, Design][] = [
   ["bare-needs-full-tang", { ...hidden, handle: withBareTang(sound, true).handle }],
   ["wrap-off-handle", { ...sound, handle: { ...scales, wrap: { ...WRAP, fromMm: -90, toMm: -20 } } }],
   ["wrap-off-handle", { ...sound, handle: { ...scales, wrap: { ...WRAP, toMm: -180 } } }],
+  ["wrap-no-pommel", { ...sound, handle: { ...scales, wrap: { ...WRAP, on: "pommel" } } }],
+  ["wrap-no-pommel", { ...hidden, handle: { ...hidden.handle, wrap: { ...WRAP, on: "pommel" } } }],
+  ["lengthwise-turns-back", { ...sound, handle: { ...scales, lengthwise: along([-60, 0], [-20, 0]) } }],
+  ["lengthwise-turns-back", { ...sound, handle: { ...scales, lengthwise: along([-60, 0], [-60, 8]) } }],
+  ["lengthwise-off-handle", { ...sound, handle: { ...scales, lengthwise: along([-10, 90], [-90, 90]) } }],
+  ["half-off-handle", { ...sound, handle: { ...scales, halves: [half([20, 60], [40, 60], [30, 80])] } }],
+  [
+    "outline-crosses-itself",
+    { ...sound, handle: { ...scales, halves: [half([-10, -20], [-30, 10], [-30, -20], [-10, 10])] } },
+  ],
   ["wrap-too-close", { ...sound, handle: { ...scales, wrap: { ...WRAP, pitchMm: 3 } } }],
   [
     "groove-off-handle",
@@ -210,7 +239,7 @@ const TRIPS: [FaultRule, Design][] = [
     "joints-cross",
     handle({
       joints: [
-        { ...newJoint("j-1", sound), xMm: -40, divider: { material: "brass-260", thicknessMm: 10 } },
+        { ...newJoint("j-1", sound), xMm: -40, dividers: [{ material: "brass-260", thicknessMm: 10 }] },
         { ...newJoint("j-2", sound), xMm: -45 },
       ],
     }),
@@ -219,7 +248,7 @@ const TRIPS: [FaultRule, Design][] = [
     "joints-cross",
     handle({
       joints: [
-        { ...newJoint("j-1", sound), xMm: -40, tiltDeg: 50, divider: null },
+        { ...newJoint("j-1", sound), xMm: -40, tiltDeg: 50, dividers: [] },
         { ...newJoint("j-2", sound), xMm: -50, tiltDeg: -50 },
       ],
     }),
@@ -254,6 +283,9 @@ const TRIPS: [FaultRule, Design][] = [
   ["screw-misses-tang", end("take-down", { seatMm: 90 })],
   ["screw-wider-than-tang", end("take-down", { diameterMm: 5, headMm: 8, counterboreMm: 9 })],
   ["end-sizes", end("take-down", { headMm: 2.5 })],
+  ["end-sizes", end("cap-nut", { rodMm: 60 })],
+  ["thread-too-short", end("cap-nut", { rodMm: 5 })],
+  ["lap-too-short", end("stud", { lapMm: 3 })],
   ["dome-deeper-than-guard", { ...hidden, guard: { ...guard, domeMm: 9 } }],
   ["notch-into-tang", { ...hidden, guard: { ...guard, notch: { radiusMm: 20, depthMm: 40 } } }],
   ["dowel-off-guard", { ...hidden, guard: { ...guard, dowels: { ...dowels, spreadMm: 90 } } }],

@@ -1,12 +1,16 @@
 import type { Point } from "../curve/bezier";
-import { signedDistance } from "../curve/crossing";
+import { polyline, selfCrossing, signedDistance } from "../curve/crossing";
 import { handleReach } from "../design/constructions";
-import type { Design, ScalesHandle } from "../design/schema";
+import type { Design, Half, Handle, ScalesHandle } from "../design/schema";
+import { hasEdge } from "../layout/grips";
+import { closedOutline } from "../layout/halves";
 import { waistDepth } from "../layout/handleBody";
+import { handleOutline } from "../layout/handleOutline";
 import { type Layout, layoutOf } from "../layout/layout";
+import { lengthwiseOutlines } from "../layout/lengthwise";
 import { type LeaningJoint, leastBetween } from "../layout/meetings";
 import { bodyEnd, jointTilt, pressedLength, slackPiece } from "../layout/pieces";
-import { behindDivider, bolsterJoint, jointsFrontFirst, linersThickness } from "../layout/scales";
+import { behindDividers, bolsterJoint, jointsFrontFirst, linersThickness } from "../layout/scales";
 import { radians } from "../number";
 import { lineAt } from "../solids/line";
 import { ROUNDING, SAME_PLACE_MM } from "../tolerances";
@@ -21,6 +25,7 @@ export function checkHandle(design: Design, edge: readonly Point[], report: Repo
     report("error", "waist-wheel-too-small", { at, measured, limit: handle.waist.chordMm / 2 });
   }
   checkWrap(design, report);
+  checkLengthwise(handle, report);
   for (const g of handle.grooves) {
     const { buttX, frontX } = layoutOf(design);
     const at = { x: g.xMm, y: 0 };
@@ -51,7 +56,12 @@ function checkWrap({ handle, ...design }: Design, report: Report): void {
   if (!wrap) return;
   const { buttX, frontX } = layoutOf({ ...design, handle });
   const at = { x: wrap.fromMm, y: 0 };
-  if (!(wrap.fromMm > wrap.toMm) || wrap.fromMm > frontX + SAME_PLACE_MM || wrap.toMm < buttX - SAME_PLACE_MM)
+  const layout = layoutOf({ ...design, handle });
+  if (!hasEdge(layout, wrap)) report("error", "wrap-no-pommel", { at: { x: buttX, y: 0 } });
+  else if (
+    wrap.on === "grip" &&
+    (!(wrap.fromMm > wrap.toMm) || wrap.fromMm > frontX + SAME_PLACE_MM || wrap.toMm < buttX - SAME_PLACE_MM)
+  )
     report("error", "wrap-off-handle", { at, measured: wrap.toMm, limit: buttX });
   if (wrap.pitchMm < wrap.widthMm - ROUNDING)
     report("error", "wrap-too-close", { at, measured: wrap.pitchMm, limit: wrap.widthMm });
@@ -100,6 +110,43 @@ function checkScales(design: Design, handle: ScalesHandle, report: Report): void
       report("warning", "bevel-too-deep", { at: { x: front, y: 0 }, measured: cut, limit: deep });
   }
   checkJoints(handle, layout, report);
+  for (const half of handle.halves) checkHalf(half, layout, report);
+}
+
+/** A joint along the handle runs from front to rear, and through the handle. */
+function checkLengthwise(handle: Handle, report: Report): void {
+  if (handle.kind === "bare" || !handle.lengthwise) return;
+  const { points } = handle.lengthwise;
+  points.forEach((p, i) => {
+    const ahead = points[i - 1];
+    if (ahead && !(p.xMm < ahead.xMm - SAME_PLACE_MM))
+      report("error", "lengthwise-turns-back", {
+        at: { x: p.xMm, y: p.yMm },
+        subject: p.id,
+        measured: p.xMm,
+        limit: ahead.xMm,
+      });
+  });
+  const { cut, xRange } = handleOutline(handle);
+  const inside = polyline(lengthwiseOutlines(handle.lengthwise).curve, 24).some(({ x, y }) => {
+    const ys = x > xRange[0] && x < xRange[1] ? cut(x) : [];
+    return ys.length > 1 && y > ys[0] && y < ys[ys.length - 1];
+  });
+  if (!inside) report("error", "lengthwise-off-handle", { at: { x: points[0].xMm, y: points[0].yMm } });
+}
+
+/** Halves have an outline that does not cross itself, and lie on the tang somewhere. */
+function checkHalf(half: Half, { outline }: Layout, report: Report): void {
+  if (half.shape.kind !== "outline") return;
+  const { cubics } = closedOutline(half.shape.points);
+  const [first] = half.shape.points;
+  const crossing = selfCrossing(cubics);
+  if (crossing) report("error", "outline-crosses-itself", { at: crossing, subject: half.id });
+  const meets = polyline(cubics, 24).some(({ x, y }) => {
+    const ys = x > outline.xRange[0] && x < outline.xRange[1] ? outline.cut(x) : [];
+    return ys.length > 1 && y >= ys[0] && y <= ys[ys.length - 1];
+  });
+  if (!meets) report("error", "half-off-handle", { at: { x: first.xMm, y: first.yMm }, subject: half.id });
 }
 
 function checkJoints(handle: ScalesHandle, layout: Layout, report: Report): void {
@@ -113,7 +160,7 @@ function checkJoints(handle: ScalesHandle, layout: Layout, report: Report): void
   let ahead = from;
   for (const j of jointsFrontFirst(handle)) {
     const at = { x: j.xMm, y: 0 };
-    const end = { ...j, xMm: behindDivider(j) };
+    const end = { ...j, xMm: behindDividers(j) };
     if (!(j.xMm < from.xMm) || !(end.xMm > to.xMm)) {
       const limit = j.xMm < from.xMm ? to.xMm : from.xMm;
       report("error", "joint-off-handle", { at, subject: j.id, measured: j.xMm, limit });

@@ -1,7 +1,7 @@
 import type { Design, ScalesHandle, StackHandle } from "../design/schema";
 import { type Layout, layoutOf } from "../layout/layout";
 import { jointTilt } from "../layout/pieces";
-import { behindDivider, bolsterJoint, jointsFrontFirst } from "../layout/scales";
+import { bolsterJoint, dividerStations, jointsFrontFirst } from "../layout/scales";
 
 /** A cut across the handle: its station on the axis and its lean, the top toward the front. */
 export interface CutAcross {
@@ -15,6 +15,8 @@ export interface Cell {
   readonly material: string;
   readonly front: CutAcross;
   readonly rear: CutAcross;
+  /** Whether a joint along the handle runs through it. */
+  readonly parted: boolean;
 }
 
 const upright = (xMm: number): CutAcross => ({ xMm, tiltDeg: 0 });
@@ -30,6 +32,7 @@ export function faceCells(design: Design): Cell[] {
         material: design.blade.steel,
         front: upright(layout.frontX),
         rear: upright(layout.buttX),
+        parted: false,
       },
     ];
   return handle.kind === "scales" ? scaleCells(handle, layout) : pieceCells(handle, layout);
@@ -40,7 +43,13 @@ function scaleCells(handle: ScalesHandle, { span, buttX: butt, frontX: front }: 
   const { front: ahead, rear: behind } = handle.bolsters;
   let from = upright(front);
   const put = (id: string, material: string, rear: CutAcross) => {
-    cells.push({ id, material, front: from, rear });
+    cells.push({
+      id,
+      material,
+      front: from,
+      rear,
+      parted: handle.lengthwise !== null && !id.startsWith("bolster-"),
+    });
     from = rear;
   };
   if (ahead)
@@ -51,7 +60,9 @@ function scaleCells(handle: ScalesHandle, { span, buttX: butt, frontX: front }: 
   let material = handle.right.material;
   for (const j of jointsFrontFirst(handle)) {
     put(`before-${j.id}`, material, { xMm: j.xMm, tiltDeg: j.tiltDeg });
-    if (j.divider) put(j.id, j.divider.material, { xMm: behindDivider(j), tiltDeg: j.tiltDeg });
+    dividerStations(j).forEach((xMm, k) => {
+      put(`${j.id}-${k}`, j.dividers[k].material, { xMm, tiltDeg: j.tiltDeg });
+    });
     material = j.right;
   }
   if (behind) {
@@ -69,6 +80,7 @@ function pieceCells(handle: StackHandle, { pieces: stations }: Layout): Cell[] {
       xMm,
       tiltDeg: of >= 0 && of < handle.pieces.length ? jointTilt(handle, of) : 0,
     });
-    return [{ id: piece.id, material: piece.material, front: cut(from, i - 1), rear: cut(to, i) }];
+    const parted = handle.lengthwise !== null && piece.role === "block";
+    return [{ id: piece.id, material: piece.material, front: cut(from, i - 1), rear: cut(to, i), parted }];
   });
 }

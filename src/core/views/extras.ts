@@ -43,11 +43,14 @@ function shownOf(design: Design, { key, detail }: Assembly["parts"][number]): { 
       return guard?.mesh ? { hidden: false } : null;
     case "wrap":
       return { hidden: false };
+    case "half":
+      // From the right side the right one is seen.
+      return key.side === "right" ? { hidden: false } : null;
     case "frame":
       return { hidden: true };
     case "tang-end": {
       const letIn = tang.kind === "hidden" && endKindOf(tang.end).letIn(tang.end);
-      return { hidden: key.component !== "nut" || letIn };
+      return { hidden: (key.component !== "nut" && key.component !== "cap") || letIn };
     }
     case "tang":
       return detail === "peened-head" ? { hidden: false } : null;

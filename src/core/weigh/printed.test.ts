@@ -38,7 +38,7 @@ function partOf(design: Design, id: string) {
 const SHAPES: readonly (readonly [string, PieceShape, number, (wall: number) => number])[] = [
   [
     "a box",
-    { kind: "plate", aboveMm: 10, belowMm: 14, widthMm: 18, roundness: 0, domeMm: 0 },
+    { kind: "plate", aboveMm: 10, belowMm: 14, widthMm: 18, roundness: 0, domeMm: 0, frontDomeMm: 0 },
     20,
     (w) => (20 - 2 * w) * (24 - 2 * w) * (18 - 2 * w),
   ],
@@ -51,7 +51,7 @@ const SHAPES: readonly (readonly [string, PieceShape, number, (wall: number) => 
   ],
   [
     "a domed plate, half a ball",
-    { kind: "plate", aboveMm: 11, belowMm: 11, widthMm: 22, roundness: 1, domeMm: 11 },
+    { kind: "plate", aboveMm: 11, belowMm: 11, widthMm: 22, roundness: 1, domeMm: 11, frontDomeMm: 0 },
     11,
     // A ball's cap: what of a ball of R − w lies a wall behind its middle.
     (w) => (Math.PI * (11 - 2 * w) ** 2 * (3 * (11 - w) - (11 - 2 * w))) / 3,
@@ -123,6 +123,7 @@ describe("a printed part", () => {
       widthMm: 22,
       roundness: 1,
       domeMm: 11,
+      frontDomeMm: 0,
     };
     const [solid, open] = [null, { infillShare: 0, wallMm: 1.2 }].map(
       (p) => partOf(ended(domed, 24, p), "piece:p").centreMm[0],

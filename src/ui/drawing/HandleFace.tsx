@@ -2,6 +2,7 @@ import { useId } from "react";
 import type { Contour } from "@/core/curve/contour";
 import type { Design } from "@/core/design/schema";
 import { layoutOf } from "@/core/layout/layout";
+import { lengthwiseFaces } from "@/core/layout/lengthwise";
 import { radians } from "@/core/number";
 import { INSIDE_MM, SAME_PLACE_MM } from "@/core/tolerances";
 import { type CutAcross, faceCells } from "@/core/views/cells";
@@ -19,7 +20,9 @@ export function HandleFace({ design, scale, line }: { design: Design; scale: Sca
   const d = cubicPath(contour.cubics, scale);
   const butt = contour.xRange[0];
   const cells = faceCells(design);
-  return cells.map((cell, i) => {
+  const { handle } = design;
+  const lengthwise = handle.kind === "bare" ? [] : lengthwiseFaces(handle.lengthwise);
+  const faces = cells.map((cell, i) => {
     const ends = i === cells.length - 1 && cell.rear.xMm > butt + SAME_PLACE_MM;
     // At the butt the outline's line lies half outside.
     const rear =
@@ -32,12 +35,27 @@ export function HandleFace({ design, scale, line }: { design: Design; scale: Sca
         </clipPath>
         <g clipPath={`url(#${clip}-${i})`}>
           <Filled d={d} material={cell.material} line={line * 1.2} />
+          {cell.parted &&
+            lengthwise.map(({ kind, material, outline }) => (
+              <g key={kind} clipPath={`url(#${clip}-handle)`}>
+                <Filled opaque d={cubicPath(outline.cubics, scale)} material={material} line={line} />
+              </g>
+            ))}
         </g>
         <CutLine contour={contour} cut={cell.front} scale={scale} line={line} />
         {ends && <CutLine contour={contour} cut={cell.rear} scale={scale} line={line} />}
       </g>
     );
   });
+  if (lengthwise.length === 0) return faces;
+  return (
+    <>
+      <clipPath id={`${clip}-handle`}>
+        <path d={d} />
+      </clipPath>
+      {faces}
+    </>
+  );
 }
 
 function at(cut: CutAcross, y: number): [number, number] {

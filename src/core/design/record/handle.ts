@@ -43,6 +43,8 @@ export const outline = z.array(outlineNode).check(z.minLength(4), z.maxLength(40
 
 /** Cord or a strip wound round the tang or the handle. */
 const wrap = z.strictObject({
+  /** Along the grip, or round the edge of the pommel alone; stations are of no account there. */
+  on: z.enum(["grip", "pommel"]),
   kind: z.enum(["cord", "strip"]),
   material: materialId,
   /** As it lies, flattened: across its length, and out from what it lies on. */
@@ -89,16 +91,50 @@ const bolster = z.strictObject({
   dovetailDeg: between(0, 60),
 });
 
+/** A sheet in a joint, its thickness measured across it. */
+const sheet = z.strictObject({ material: materialId, thicknessMm: mm(0.1, 30) });
+
 /** Where one segment of the scales ends and the next begins, the same on both sides. */
 const joint = z.strictObject({
   id,
   xMm: station,
   tiltDeg: between(-60, 60),
-  /** A sheet between the segments, its thickness measured across it, or null. */
-  divider: z.nullable(z.strictObject({ material: materialId, thicknessMm: mm(0.1, 30) })),
+  /** Sheets between the segments, the foremost first. */
+  dividers: z.array(sheet).check(z.maxLength(6)),
   /** Materials of the segments behind it. */
   right: materialId,
   left: materialId,
+});
+
+/** A point that a curve passes through, rounded or at a corner. */
+const curvePoint = z.strictObject({ id, xMm: station, yMm: height, corner: z.boolean() });
+
+/** A joint along the handle, of one material above it and another below: through these points, from front to rear. */
+const lengthwise = z.strictObject({
+  points: z.array(curvePoint).check(z.minLength(2), z.maxLength(12)),
+  /** Below it: of both scales, or of the blocks. */
+  material: materialId,
+  /** A sheet in the joint, its thickness measured straight up. */
+  divider: z.nullable(sheet),
+});
+
+/** A pair of metal halves on a full tang, at one end, of a shape of their own; where there is no tang they meet. */
+const half = z.strictObject({
+  id,
+  end: z.enum(["front", "rear"]),
+  right: materialId,
+  left: materialId,
+  shape: z.discriminatedUnion("kind", [
+    z.strictObject({
+      kind: z.literal("outline"),
+      /** Round it, either way. */
+      points: z.array(curvePoint).check(z.minLength(3), z.maxLength(30)),
+      /** Of each, out from the tang's face. */
+      thicknessMm: mm(0.3, 80),
+    }),
+    /** A shape for both together; its front stands at this station. */
+    z.strictObject({ kind: z.literal("mesh"), xMm: station, place: meshPlace }),
+  ]),
 });
 
 const scalesHandle = z.strictObject({
@@ -111,6 +147,8 @@ const scalesHandle = z.strictObject({
   frontBevel: z.nullable(z.strictObject({ lengthMm: mm(0.1, 60), angleDeg: between(5, 85) })),
   bolsters: z.strictObject({ front: z.nullable(bolster), rear: z.nullable(bolster) }),
   joints: z.array(joint).check(z.maxLength(8)),
+  lengthwise: z.nullable(lengthwise),
+  halves: z.array(half).check(z.maxLength(4)),
 });
 
 export const PIECE_ROLES = [
@@ -165,6 +203,7 @@ const stackHandle = z.strictObject({
   ...handleShape,
   pieces: z.array(piece).check(z.minLength(1), z.maxLength(40)),
   rings: z.array(fingerRing).check(z.maxLength(5)),
+  lengthwise: z.nullable(lengthwise),
 });
 
 /** A full tang with nothing on it but what is wound round it. */
@@ -178,6 +217,10 @@ export type PlanNode = z.infer<typeof planNode>;
 export type FacetCount = (typeof FACET_COUNTS)[number];
 export type Bolster = z.infer<typeof bolster>;
 export type ScaleJoint = z.infer<typeof joint>;
+export type Sheet = z.infer<typeof sheet>;
+export type CurvePoint = z.infer<typeof curvePoint>;
+export type Lengthwise = z.infer<typeof lengthwise>;
+export type Half = z.infer<typeof half>;
 export type ScalesHandle = z.infer<typeof scalesHandle>;
 export type BareHandle = z.infer<typeof bareHandle>;
 export type Wrap = z.infer<typeof wrap>;

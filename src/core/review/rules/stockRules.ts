@@ -3,7 +3,7 @@ import { piecesOf } from "../../design/handleParts";
 import { materialsIn } from "../../design/materials";
 import { cutList } from "../../fit/stockList";
 import { pieceNaming, plateNaming } from "../../layout/itemNames";
-import { jointsFrontFirst } from "../../layout/scales";
+import { jointsFrontFirst, sheetNumber } from "../../layout/scales";
 import { clamp, roundTo, upToTenth } from "../../number";
 import { isPressed } from "../../stock/working";
 import { ROUNDING } from "../../tolerances";
@@ -124,14 +124,16 @@ export const thin: Rule = {
       });
     });
     if (handle.kind === "scales")
-      handle.joints.forEach(({ id, divider }, i) => {
-        if (!divider) return;
+      handle.joints.forEach((joint, i) => {
+        const { id } = joint;
         const number = jointsFrontFirst(handle).findIndex((j) => j.id === id) + 1;
-        sheets.push({
-          part: { kind: "divider", id, number, side: "right" },
-          subject: id,
-          path: `handle.joints.${i}.divider.thicknessMm`,
-          thickMm: divider.thicknessMm,
+        joint.dividers.forEach(({ thicknessMm: thickMm }, k) => {
+          sheets.push({
+            part: { kind: "divider", id, number, sheet: sheetNumber(joint, k), side: "right" },
+            subject: id,
+            path: `handle.joints.${i}.dividers.${k}.thicknessMm`,
+            thickMm,
+          });
         });
       });
     else

@@ -1,11 +1,54 @@
-import type { Design } from "@/core/design/schema";
-import { type BenchPoint, setHeld } from "./types";
+import { valueAt } from "@/core/design/path";
+import type { CurvePoint, Design } from "@/core/design/schema";
+import { placeFields } from "./boredPoints";
+import { type BenchPoint, setHeld, setPlace } from "./types";
+
+/** Points of a joint along the handle, and of halves of a shape of their own. */
+function curvePoints(handle: Design["handle"]): BenchPoint[] {
+  const of = (points: readonly CurvePoint[], list: string, prefix: string, title: string, least: number) =>
+    points.map(
+      (p, i): BenchPoint => ({
+        id: `${prefix}-${p.id}`,
+        title: `${title}, point ${i + 1}`,
+        at: { x: p.xMm, y: p.yMm },
+        corner: p.corner,
+        move: (d, to) => setPlace(d, list, p.id, to),
+        remove:
+          points.length > least
+            ? (d) => {
+                const now = valueAt(d, list) as CurvePoint[];
+                now.splice(i, 1);
+              }
+            : undefined,
+        fields: placeFields(`${list}.${i}`),
+      }),
+    );
+  if (handle.kind === "bare") return [];
+  const joint = handle.lengthwise
+    ? of(handle.lengthwise.points, "handle.lengthwise.points", "lengthwise", "Joint along the handle", 2)
+    : [];
+  const halves = handle.kind === "scales" ? handle.halves : [];
+  return [
+    ...joint,
+    ...halves.flatMap(({ id, end, shape }, i) =>
+      shape.kind === "outline"
+        ? of(
+            shape.points,
+            `handle.halves.${i}.shape.points`,
+            id,
+            `${end === "front" ? "Front" : "Rear"} halves`,
+            3,
+          )
+        : [],
+    ),
+  ];
+}
 
 /** The ends of a wrap, and grooves across the handle. */
 export function gripPoints({ handle }: Design): BenchPoint[] {
   const { wrap, grooves } = handle;
   const end = (key: "fromMm" | "toMm", title: string): BenchPoint[] =>
-    wrap
+    wrap?.on === "grip"
       ? [
           {
             id: `wrap-${key}`,
@@ -18,6 +61,7 @@ export function gripPoints({ handle }: Design): BenchPoint[] {
         ]
       : [];
   return [
+    ...curvePoints(handle),
     ...end("fromMm", "Wrap begins here"),
     ...end("toMm", "Wrap ends here"),
     ...grooves.map(

@@ -17,6 +17,7 @@ import { useBench, useDesign, useSelected } from "../BenchContext";
 import { addNodeAfter, mirrored, removeNode } from "../outlineEdits";
 import { GrooveFields } from "./GrooveFields";
 import { Group } from "./Group";
+import { LengthwiseFields } from "./LengthwiseFields";
 import { OutlineForms } from "./OutlineForms";
 import { PieceFields } from "./PieceFields";
 import { ScalesFields } from "./ScalesFields";
@@ -49,6 +50,7 @@ export function HandleStep() {
       {kind !== "bare" && <SectionFields />}
       {kind === "scales" && <ScalesFields />}
       {kind === "stack" && <PieceFields />}
+      {kind === "stack" && <LengthwiseFields />}
       <WrapFields />
       <GrooveFields />
     </>

@@ -1,16 +1,56 @@
 "use client";
-import { Button, Stack, Text } from "@chakra-ui/react";
-import { Plus } from "lucide-react";
+import { Button, HStack, IconButton, Stack, Text } from "@chakra-ui/react";
+import { Plus, X } from "lucide-react";
 import { newJoint } from "@/core/design/constructions";
-import type { ScalesHandle } from "@/core/design/schema";
+import { valueAt } from "@/core/design/path";
+import type { ScalesHandle, Sheet } from "@/core/design/schema";
 import { freeId } from "@/core/fit/openSpot";
-import { LengthAt, MaterialAt, ShareAt, TickAt } from "../../fields/bound";
+import { LengthAt, MaterialAt, ShareAt } from "../../fields/bound";
 import { FOR_LINERS, FOR_SCALES } from "../../fields/MaterialField";
 import { useBench, useDesign } from "../BenchContext";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
 
 const NONE: ScalesHandle["joints"] = [];
+
+/** Sheets in a joint, from the front to the rear. */
+function Dividers({ at, count }: { at: string; count: number }) {
+  const { edit } = useBench();
+  const put = (label: string, change: (list: Sheet[]) => void) =>
+    edit(label, (d) => change(valueAt(d, at) as Sheet[]));
+  return (
+    <>
+      {Array.from({ length: count }, (_, k) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: sheets have no identity but their place
+        <HStack key={k} gap="2" align="end">
+          <Stack gap="2" flex="1" minW="0">
+            <LengthAt at={`${at}.${k}.thicknessMm`} label={`Divider ${k + 1}, thickness`} />
+            <MaterialAt at={`${at}.${k}.material`} label={`Divider ${k + 1} of`} classes={FOR_LINERS} />
+          </Stack>
+          <IconButton
+            size="xs"
+            variant="ghost"
+            aria-label={`Remove divider ${k + 1}`}
+            onClick={() => put("Remove divider", (list) => void list.splice(k, 1))}
+          >
+            <X />
+          </IconButton>
+        </HStack>
+      ))}
+      <Button
+        size="xs"
+        variant="outline"
+        alignSelf="start"
+        disabled={count >= 6}
+        onClick={() =>
+          put("Add divider", (list) => void list.push({ material: "brass-260", thicknessMm: 1 }))
+        }
+      >
+        <Plus /> Add divider
+      </Button>
+    </>
+  );
+}
 
 /** Joints that part the scales into segments, the same on both sides. */
 export function JointFields() {
@@ -51,21 +91,7 @@ export function JointFields() {
           <Stack gap="2">
             <LengthAt at={`handle.joints.${i}.xMm`} label="Behind the front" behind />
             <ShareAt at={`handle.joints.${i}.tiltDeg`} label="Leans by" unit="°" />
-            <TickAt
-              at={`handle.joints.${i}.divider`}
-              label="Divider in the joint"
-              make={() => ({ material: "brass-260", thicknessMm: 1 })}
-            />
-            {j.divider && (
-              <>
-                <LengthAt at={`handle.joints.${i}.divider.thicknessMm`} label="Divider thickness" />
-                <MaterialAt
-                  at={`handle.joints.${i}.divider.material`}
-                  label="Divider of"
-                  classes={FOR_LINERS}
-                />
-              </>
-            )}
+            <Dividers at={`handle.joints.${i}.dividers`} count={j.dividers.length} />
             <MaterialAt at={`handle.joints.${i}.right`} label="Right, behind it" classes={FOR_SCALES} />
             <MaterialAt at={`handle.joints.${i}.left`} label="Left, behind it" classes={FOR_SCALES} />
           </Stack>

@@ -8,8 +8,10 @@ import { FOR_LINERS, FOR_SCALES } from "../../fields/MaterialField";
 import { useBench, useDesign } from "../BenchContext";
 import { BolsterFields } from "./BolsterFields";
 import { Group } from "./Group";
+import { HalfFields } from "./HalfFields";
 import { ItemCard } from "./ItemCard";
 import { JointFields } from "./JointFields";
+import { LengthwiseFields } from "./LengthwiseFields";
 
 /** Edits a handle of scales, and nothing if it is one no more. */
 function useScalesEdit() {
@@ -56,6 +58,8 @@ export function ScalesFields() {
       <LinerFields />
       <BolsterFields />
       <JointFields />
+      <LengthwiseFields />
+      <HalfFields />
     </>
   );
 }

@@ -5,7 +5,7 @@ import { wrapPlan } from "@/core/layout/grips";
 import { layoutOf } from "@/core/layout/layout";
 import { printLength } from "@/core/units/print";
 import { useSettings } from "@/store/settings";
-import { WRAP_KIND_WORDS, WRAP_PATTERN_WORDS } from "@/words/grips";
+import { WRAP_KIND_WORDS, WRAP_ON_WORDS, WRAP_PATTERN_WORDS } from "@/words/grips";
 import { ChoiceAt, LengthAt, MaterialAt, TickAt } from "../../fields/bound";
 import { FOR_WRAPS } from "../../fields/MaterialField";
 import { useBench, useDesign } from "../BenchContext";
@@ -14,6 +14,7 @@ import { Group } from "./Group";
 /** A cord wrap to begin from: over the whole grip, turn beside turn. */
 function newWrap(frontMm: number, buttMm: number): Wrap {
   return {
+    on: "grip",
     kind: "cord",
     material: "cord-nylon-flat",
     widthMm: 4,
@@ -30,6 +31,7 @@ export function WrapFields() {
   const { session } = useBench();
   const { units } = useSettings();
   const wrap = useDesign((d) => d.handle.wrap);
+  const stacked = useDesign((d) => d.handle.kind === "stack");
   const plan = useDesign((d) => (d.handle.wrap ? wrapPlan(layoutOf(d), d.handle.wrap) : null));
   const make = () => {
     const { frontX, buttX } = layoutOf(session.getState().design);
@@ -40,14 +42,21 @@ export function WrapFields() {
       <TickAt at="handle.wrap" label="Cord or strip wound round it" make={make} />
       {wrap && (
         <>
+          {(stacked || wrap.on === "pommel") && (
+            <ChoiceAt at="handle.wrap.on" label="Wound round" names={WRAP_ON_WORDS} />
+          )}
           <ChoiceAt at="handle.wrap.kind" label="Wound of" names={WRAP_KIND_WORDS} />
           <MaterialAt at="handle.wrap.material" label="Wrap of" classes={FOR_WRAPS} />
           <LengthAt at="handle.wrap.widthMm" label="Width as it lies" />
           <LengthAt at="handle.wrap.thicknessMm" label="Thickness as it lies" />
           <LengthAt at="handle.wrap.pitchMm" label="From turn to turn" />
           <ChoiceAt at="handle.wrap.pattern" label="Pattern" names={WRAP_PATTERN_WORDS} />
-          <LengthAt at="handle.wrap.fromMm" label="Begins behind the front" behind />
-          <LengthAt at="handle.wrap.toMm" label="Ends behind the front" behind />
+          {wrap.on === "grip" && (
+            <>
+              <LengthAt at="handle.wrap.fromMm" label="Begins behind the front" behind />
+              <LengthAt at="handle.wrap.toMm" label="Ends behind the front" behind />
+            </>
+          )}
         </>
       )}
       {plan && plan.buyMm > 0 && (

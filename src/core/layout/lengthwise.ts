@@ -1,0 +1,82 @@
+import { type Cubic, type Point, straight } from "../curve/bezier";
+import { type Contour, contourOf } from "../curve/contour";
+import { curveThrough } from "../curve/spline";
+import type { Lengthwise } from "../design/schema";
+import { prismRegion } from "../solids/prism";
+import type { Region } from "../solids/region";
+import { remembered } from "./remembered";
+
+/** How far a joint runs on level ahead of its first point and behind its last, and how far up and down from it what it parts goes, mm. */
+const BEYOND_MM = 700;
+const FAR_MM = 700;
+
+/** The joint from behind the handle to ahead of it, as cubics, raised by so much. */
+function jointCurve({ points }: Lengthwise, upMm: number): Cubic[] {
+  const up = ({ xMm, yMm, corner }: Lengthwise["points"][number]) => ({ x: xMm, y: yMm + upMm, corner });
+  const knots = points.map(up).reverse();
+  const [rear, front] = [knots[0], knots[knots.length - 1]];
+  return [
+    straight({ x: rear.x - BEYOND_MM, y: rear.y }, rear),
+    ...curveThrough(knots),
+    straight(front, { x: front.x + BEYOND_MM, y: front.y }),
+  ];
+}
+
+const backwards = (cubics: readonly Cubic[]): Cubic[] =>
+  [...cubics].reverse().map(({ a, b, c, d }) => ({ a: d, b: c, c: b, d: a }));
+
+/** Two runs of cubics, one over the other from rear to front, closed at both ends. */
+function between(low: readonly Cubic[], high: readonly Cubic[]): Contour {
+  const [lowRear, lowFront] = [low[0].a, low[low.length - 1].d];
+  const [highRear, highFront] = [high[0].a, high[high.length - 1].d];
+  return contourOf([...low, straight(lowFront, highFront), ...backwards(high), straight(highRear, lowRear)]);
+}
+
+interface Parted {
+  readonly lower: Contour;
+  readonly sheet: Contour | null;
+  readonly upper: Contour;
+  /** The joint itself, from rear to front. */
+  readonly curve: readonly Cubic[];
+}
+
+/** Outlines of what lies below the joint, of the sheet in it where there is one, and of what lies above. */
+export const lengthwiseOutlines = remembered((lengthwise: Lengthwise): Parted => {
+  const curve = jointCurve(lengthwise, 0);
+  const level = (byMm: number) => {
+    const at = (p: Point): Point => ({ x: p.x, y: p.y + byMm });
+    return [straight(at(curve[0].a), at(curve[curve.length - 1].d))];
+  };
+  const { divider } = lengthwise;
+  const top = divider ? jointCurve(lengthwise, divider.thicknessMm) : curve;
+  return {
+    lower: between(level(-FAR_MM), curve),
+    sheet: divider ? between(curve, top) : null,
+    upper: between(top, level(FAR_MM)),
+    curve,
+  };
+});
+
+/** What lies above the joint. */
+export const upperRegion = (lengthwise: Lengthwise): Region =>
+  prismRegion(lengthwiseOutlines(lengthwise).upper);
+
+interface LengthwiseFace {
+  readonly kind: "lower" | "lengthwise-sheet";
+  readonly material: string;
+  readonly outline: Contour;
+}
+
+/** What a joint along the handle parts off from what is above it: what lies below, and the sheet. */
+export function lengthwiseFaces(lengthwise: Lengthwise | null): LengthwiseFace[] {
+  if (!lengthwise) return [];
+  const { lower, sheet } = lengthwiseOutlines(lengthwise);
+  const { material, divider } = lengthwise;
+  const faces: LengthwiseFace[] = [{ kind: "lower", material, outline: lower }];
+  if (divider && sheet) faces.push({ kind: "lengthwise-sheet", material: divider.material, outline: sheet });
+  return faces;
+}
+
+/** The same as regions, for parts. */
+export const lengthwiseParts = (lengthwise: Lengthwise | null) =>
+  lengthwiseFaces(lengthwise).map(({ outline, ...part }) => ({ ...part, region: prismRegion(outline) }));

@@ -1,0 +1,119 @@
+"use client";
+import { Button, HStack, Stack, Text } from "@chakra-ui/react";
+import { Plus } from "lucide-react";
+import type { Half, ScalesHandle } from "@/core/design/schema";
+import { freeId } from "@/core/fit/openSpot";
+import { newHalf } from "@/core/layout/handleStarts";
+import { layoutOf } from "@/core/layout/layout";
+import { LengthAt, MaterialAt } from "../../fields/bound";
+import { ChoiceField } from "../../fields/ChoiceField";
+import { FOR_GUARDS } from "../../fields/MaterialField";
+import { useBench, useDesign } from "../BenchContext";
+import { Group } from "./Group";
+import { ItemCard } from "./ItemCard";
+import { ImportShape, MeshPlaceFields } from "./MeshFields";
+import { PointList } from "./PointList";
+
+const NONE: ScalesHandle["halves"] = [];
+const TITLES = { front: "Front halves", rear: "Rear halves" } as const;
+
+/** Pairs of metal halves on a full tang, of an outline of their own or an imported shape. */
+export function HalfFields() {
+  const { edit, session, setSelected } = useBench();
+  const halves = useDesign(({ handle }) => (handle.kind === "scales" ? handle.halves : NONE));
+  const add = (end: Half["end"]) => {
+    const half = newHalf(freeId("half", halves), end, session.getState().design);
+    edit(`Add ${TITLES[end].toLowerCase()}`, (d) => {
+      if (d.handle.kind === "scales") d.handle.halves.push(half);
+    });
+    setSelected(half.id);
+  };
+  return (
+    <Group title="Shaped halves">
+      <HStack gap="2">
+        {(["front", "rear"] as const).map((end) => (
+          <Button
+            key={end}
+            size="xs"
+            variant="outline"
+            onClick={() => add(end)}
+            disabled={halves.length >= 4}
+          >
+            <Plus /> {TITLES[end]}
+          </Button>
+        ))}
+      </HStack>
+      {halves.length === 0 && (
+        <Text color="graphite" fontSize="sm">
+          None. A guard or a cap in two halves, one on each side of the tang, with an outline of its own.
+        </Text>
+      )}
+      {halves.map((half, i) => (
+        <OneHalf key={half.id} half={half} index={i} />
+      ))}
+    </Group>
+  );
+}
+
+function OneHalf({ half, index }: { half: Half; index: number }) {
+  const { edit, session } = useBench();
+  const at = `handle.halves.${index}`;
+  const { shape, end, id } = half;
+  const put = (to: Half["shape"]) =>
+    edit("Change the halves' shape", (d) => {
+      if (d.handle.kind === "scales") d.handle.halves[index].shape = to;
+    });
+  const place = (meshId: string): Half["shape"] => {
+    const { frontX, buttX } = layoutOf(session.getState().design);
+    const xMm = end === "front" ? frontX : Math.round(buttX + 12);
+    return { kind: "mesh", xMm, place: { meshId, forward: "x", rollDeg: 0, yMm: 0 } };
+  };
+  const meshes = useDesign((d) => d.meshes);
+  const kinds = [
+    { value: "outline" as const, name: "Outline of their own" },
+    ...(meshes.length > 0 || shape.kind === "mesh"
+      ? [{ value: "mesh" as const, name: "Imported shape" }]
+      : []),
+  ];
+  return (
+    <ItemCard
+      id={id}
+      title={`${TITLES[end]}, pair ${index + 1}`}
+      onRemove={() =>
+        edit("Remove halves", (d) => {
+          if (d.handle.kind === "scales") d.handle.halves.splice(index, 1);
+        })
+      }
+    >
+      <Stack gap="2">
+        <MaterialAt at={`${at}.right`} label="Right" classes={FOR_GUARDS} />
+        <MaterialAt at={`${at}.left`} label="Left" classes={FOR_GUARDS} />
+        <ChoiceField
+          label="Shape"
+          value={shape.kind}
+          choices={kinds}
+          onChange={(kind) =>
+            kind === "mesh"
+              ? meshes.length > 0 && put(place(meshes[0].id))
+              : put(newHalf(id, end, session.getState().design).shape)
+          }
+        />
+        {shape.kind === "outline" ? (
+          <>
+            <LengthAt at={`${at}.shape.thicknessMm`} label="Thickness of each" />
+            <PointList at={`${at}.shape.points`} prefix={id} closed least={3} most={30} />
+          </>
+        ) : (
+          <>
+            <LengthAt at={`${at}.shape.xMm`} label="Its front behind the front" behind />
+            <MeshPlaceFields at={`${at}.shape.place`} />
+          </>
+        )}
+        <ImportShape onImported={(meshId) => put(place(meshId))} />
+        <Text color="graphite" fontSize="sm">
+          Fit both to the tang before the scales; pin them with pins of their own metal, or solder them.
+        </Text>
+      </Stack>
+    </ItemCard>
+  );
+}

@@ -1,0 +1,40 @@
+"use client";
+import { newLengthwise } from "@/core/layout/handleStarts";
+import { LengthAt, MaterialAt, TickAt } from "../../fields/bound";
+import { FOR_LINERS, FOR_SCALES } from "../../fields/MaterialField";
+import { useBench, useDesign } from "../BenchContext";
+import { Group } from "./Group";
+import { PointList } from "./PointList";
+
+/** A joint along the handle: one material above it, another below. */
+export function LengthwiseFields() {
+  const { session } = useBench();
+  const joint = useDesign(({ handle }) => (handle.kind === "bare" ? null : handle.lengthwise));
+  const at = "handle.lengthwise";
+  return (
+    <Group title="Joint along the handle">
+      <TickAt
+        at={at}
+        label="Another material below a joint along the handle"
+        make={() => newLengthwise(session.getState().design)}
+      />
+      {joint && (
+        <>
+          <MaterialAt at={`${at}.material`} label="Below the joint" classes={FOR_SCALES} />
+          <PointList at={`${at}.points`} prefix="lengthwise" closed={false} least={2} most={12} />
+          <TickAt
+            at={`${at}.divider`}
+            label="Sheet in the joint"
+            make={() => ({ material: "brass-260", thicknessMm: 1 })}
+          />
+          {joint.divider && (
+            <>
+              <LengthAt at={`${at}.divider.thicknessMm`} label="Sheet thickness" />
+              <MaterialAt at={`${at}.divider.material`} label="Sheet of" classes={FOR_LINERS} />
+            </>
+          )}
+        </>
+      )}
+    </Group>
+  );
+}
