@@ -2,7 +2,8 @@ import { describe, expect, it } from "vitest";
 import { newPiece, withEnd } from "../design/constructions";
 import type { CurvePoint, Design, Half, HiddenTang, Lengthwise, ScalesHandle, Wrap } from "../design/schema";
 import { threadRadius } from "../fasteners/thread";
-import { cutList, rodList } from "../fit/stockList";
+import { rodList } from "../fit/rodList";
+import { cutList } from "../fit/stockList";
 import { wrapCover, wrapPlan } from "../layout/grips";
 import { stretchedHandle } from "../layout/handleLengths";
 import { newHalf, newLengthwise, withPointBetween } from "../layout/handleStarts";
@@ -132,7 +133,7 @@ describe("shaped halves", () => {
     const cut = (design: Design) => cutList(design).flatMap((c) => (c.key.kind === "half" ? [c] : []));
     expect(
       cut(begun).map((c) => [c.key.kind === "half" && c.key.side, c.count, Object.values(c.finishedMm)]),
-    ).toEqual(Array.from({ length: 2 }, () => ["pair", 2, [12, 30, 8].map((mm) => expect.closeTo(mm, 6))]));
+    ).toEqual(Array.from({ length: 2 }, () => ["pair", 2, [12, 30, 10].map((mm) => expect.closeTo(mm, 6))]));
     const unlike = half(
       (begun.handle as ScalesHandle).halves[0].shape.kind === "outline"
         ? [point(0, low), point(-12, low), point(-12, high)]

@@ -9,7 +9,8 @@ import { newMeasured } from "../design/starts";
 import { newFastener } from "../fasteners/registry";
 import { weigh } from "../weigh/weigh";
 import { gluePlan, settingRate } from "./glue";
-import { cutList, rodList } from "./stockList";
+import { rodList } from "./rodList";
+import { cutList } from "./stockList";
 
 const sound = newDesign("Sedge");
 const hidden = withTang(sound, "hidden");

@@ -16,8 +16,9 @@ import { bevelLeft, type Girth, girths, gripLength, wantedGrip } from "./hand";
 import { movement, type PieceMovement } from "./movement";
 import { nearestDrill, pickDrill } from "./pickDrill";
 import { jigPitches, type PinPlace, type Pitch, pinLayout, taperShim } from "./pinLayout";
+import { rodList } from "./rodList";
 import { type Seat, seats } from "./seats";
-import { type CutPiece, cutList, rodList } from "./stockList";
+import { type CutPiece, cutList } from "./stockList";
 import { type TangStress, tangStress } from "./strength";
 import { tangWalls, thinnest, thinnestScale, type Wall } from "./walls";
 

@@ -5,11 +5,10 @@ import { polyline } from "../curve/crossing";
 import { materialsIn } from "../design/materials";
 import type { Design, Piece, PieceRole, StockPiece } from "../design/schema";
 import { bareBladeOf } from "../design/starts";
-import { kindOf } from "../fasteners/registry";
 import { bladeReaches } from "../layout/bladeParts";
 import { pieceNaming, plateNaming } from "../layout/itemNames";
 import { layoutOf } from "../layout/layout";
-import { upperRegion } from "../layout/lengthwise";
+import { lengthwiseFaces, upperRegion } from "../layout/lengthwise";
 import { jointTilt } from "../layout/pieces";
 import { remembered } from "../layout/remembered";
 import { behindDividers, bolsterJoint, jointsFrontFirst, sheetNumber } from "../layout/scales";
@@ -22,7 +21,7 @@ import { hasGrain } from "../stock/working";
 import { endKindOf } from "../tangEnds/registry";
 import { ROUNDING } from "../tolerances";
 import { type CutKey, cutId } from "./cutKey";
-import { pinLayout } from "./pinLayout";
+import { alongJoint, standsOut } from "./parted";
 
 /** One piece to cut: its finished box, what to saw for it, and how it is marked. */
 export interface CutPiece {
@@ -71,6 +70,13 @@ const SLICES: readonly PieceRole[] = ["spacer", "washer", "butt-plate"];
 const LEATHER_MM = 3.6;
 const DISC_MM = 3;
 
+/** Diameter of the rod that a hidden tang runs out into of itself, mm; 0 of none. */
+function ownRodMm(tang: Exclude<Design["tang"], { kind: "full" }>): number {
+  if (tang.kind !== "hidden" || endKindOf(tang.end).rodStock(tang.end)) return 0;
+  const rod = endKindOf(tang.end).rod(tang.end);
+  return rod?.ofTang ? rod.diameterMm : 0;
+}
+
 /** Bar or sheet that blade and tang are cut out of in one, without room to shape. */
 function bladeSize(design: Design): Size {
   const { blade, tang } = design;
@@ -84,7 +90,7 @@ function bladeSize(design: Design): Size {
   const thick =
     tang.kind === "full"
       ? [taper?.frontMm ?? 0, taper?.buttMm ?? 0]
-      : [tang.frontThicknessMm, tang.endThicknessMm];
+      : [tang.frontThicknessMm, tang.endThicknessMm, ownRodMm(tang)];
   const contours = [bladeOutline, tang.kind === "full" ? outline : barOutline].flatMap((c) => c ?? []);
   const ys = [...contours.flatMap((c) => polyline(c.cubics, 24).map((p) => p.y)), ...bladeReaches(blade)];
   return {
@@ -153,7 +159,8 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
     });
   };
   if (!design.blade.measured) put({ kind: "blade" }, design.blade.steel, bladeSize(design), { form: "slab" });
-  const { span, pieces: stations } = layoutOf(design);
+  const layout = layoutOf(design);
+  const { span, pieces: stations } = layout;
   const symmetrical =
     handle.kind === "scales" &&
     handle.right.thicknessMm === handle.left.thicknessMm &&
@@ -231,14 +238,17 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
       const lower = sidesOf((side) => ({ kind: "lower", side }), between);
       putSides((side) => ({ kind: "lower", side }), both(material), lower, thick, { form: "slab" });
       const sheet = divider && sidesOf((side) => ({ kind: "lengthwise-sheet", side }), between);
-      if (divider && sheet)
-        putSides(
-          (side) => ({ kind: "lengthwise-sheet", side }),
-          both(divider.material),
-          { ...sheet, heightMm: divider.thicknessMm },
-          thick,
-          { form: "slab" },
-        );
+      if (divider && sheet) {
+        // A strip, bent along the joint.
+        const strip = {
+          ...sheet,
+          lengthMm: alongJoint(handle.lengthwise, span),
+          heightMm: divider.thicknessMm,
+        };
+        putSides((side) => ({ kind: "lengthwise-sheet", side }), both(divider.material), strip, thick, {
+          form: "slab",
+        });
+      }
     }
     handle.halves.forEach((half, i) => {
       const { end, id, shape } = half;
@@ -246,9 +256,9 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
       const keyOf = <S extends Side | "pair">(side: S) =>
         ({ kind: "half", sort: end, id, number, side }) as const;
       const box = sidesOf(keyOf);
-      const thickMm = shape.kind === "outline" ? shape.thicknessMm : null;
-      const whole = boxOf([keyOf("right")]);
-      const deep = thickMm ?? whole?.thicknessMm ?? 0;
+      // What stands out beyond the tang reaches to the middle of it.
+      const onTang = shape.kind === "outline" && !standsOut(shape.points, layout);
+      const deep = onTang ? shape.thicknessMm : (boxOf([keyOf("right")])?.thicknessMm ?? 0);
       putSides(keyOf, half, box, { right: deep, left: deep });
     });
     handle.liners.forEach((l, i) => {
@@ -267,8 +277,15 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
       putSides(keyOf, bolster, box, { right: widest, left: widest });
     }
   } else if (handle.kind === "stack") {
+    const { lengthwise } = handle;
+    const blocks = handle.pieces.filter((p) => p.role === "block" && !p.shape).length;
+    for (const { kind, material } of blocks > 0 ? lengthwiseFaces(lengthwise) : []) {
+      const box = boxOf([{ kind, side: null }]);
+      if (box) put({ kind, side: null }, material, box, { count: blocks });
+    }
     handle.pieces.forEach((p, i) => {
-      const box = boxOf([{ kind: "piece", sort: p.role, id: p.id }]);
+      const above = lengthwise && p.role === "block" && !p.shape ? [upperRegion(lengthwise)] : [];
+      const box = boxOf([{ kind: "piece", sort: p.role, id: p.id }], above);
       if (!box) return;
       const [to, from] = stations[i];
       // A sheet lies along its joint, which leans; one whose faces lean apart is sawn from a block.
@@ -334,34 +351,4 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
 /** A grip of metal all round the tang is cast or built up, not sawn from a block. Common practice, no source. */
 function isBuiltUp({ role, material, shape }: Piece, materialOf: MaterialOf): boolean {
   return role === "block" && !shape && materialOf(material)?.class === "metal";
-}
-
-/** Rod of one sort to cut, patterned or not: the number of pieces, and their length together. */
-export interface RodLine {
-  readonly kind: "rod" | "tube" | "patterned-rod";
-  readonly material: string;
-  readonly diameterMm: number;
-  readonly count: number;
-  readonly lengthMm: number;
-}
-
-/** Rod to cut for pins and tubes: by sort, material and diameter. */
-export function rodList(design: Design): RodLine[] {
-  const rods = new Map<string, RodLine>();
-  const places = new Map(pinLayout(design).map((p) => [p.id, p]));
-  const put = (kind: RodLine["kind"], material: string, diameterMm: number, blankMm: number) => {
-    const key = `${kind} ${material} ${diameterMm}`;
-    const rod = rods.get(key) ?? { kind, material, diameterMm, count: 0, lengthMm: 0 };
-    const lengthMm = rod.lengthMm + blankMm + design.fitUp.stock.kerfMm;
-    rods.set(key, { ...rod, count: rod.count + 1, lengthMm });
-  };
-  for (const f of design.fasteners) {
-    const stock = kindOf(f).stock(f);
-    if (stock.kind !== "hardware")
-      put(stock.kind, stock.material, f.diameterMm, places.get(f.id)?.blankMm ?? 0);
-  }
-  const { tang } = design;
-  const stud = tang.kind === "hidden" ? endKindOf(tang.end).rodStock(tang.end) : null;
-  if (stud) put("rod", stud.material, stud.diameterMm, stud.lengthMm);
-  return [...rods.values()];
 }

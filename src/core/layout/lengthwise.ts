@@ -40,7 +40,7 @@ interface Parted {
   readonly curve: readonly Cubic[];
 }
 
-/** Outlines of what lies below the joint, of the sheet in it where there is one, and of what lies above. */
+/** Outlines of what lies below the joint; of that with the sheet in it, where there is one; and of what lies above. */
 export const lengthwiseOutlines = remembered((lengthwise: Lengthwise): Parted => {
   const curve = jointCurve(lengthwise, 0);
   const level = (byMm: number) => {
@@ -51,7 +51,7 @@ export const lengthwiseOutlines = remembered((lengthwise: Lengthwise): Parted =>
   const top = divider ? jointCurve(lengthwise, divider.thicknessMm) : curve;
   return {
     lower: between(level(-FAR_MM), curve),
-    sheet: divider ? between(curve, top) : null,
+    sheet: divider ? between(level(-FAR_MM), top) : null,
     upper: between(top, level(FAR_MM)),
     curve,
   };
@@ -67,7 +67,7 @@ interface LengthwiseFace {
   readonly outline: Contour;
 }
 
-/** What a joint along the handle parts off from what is above it: what lies below, and the sheet. */
+/** What a joint along the handle parts off from what is above it: what lies below, and the sheet over that; the first takes first. */
 export function lengthwiseFaces(lengthwise: Lengthwise | null): LengthwiseFace[] {
   if (!lengthwise) return [];
   const { lower, sheet } = lengthwiseOutlines(lengthwise);

@@ -36,7 +36,8 @@ export function HandleFace({ design, scale, line }: { design: Design; scale: Sca
         <g clipPath={`url(#${clip}-${i})`}>
           <Filled d={d} material={cell.material} line={line * 1.2} />
           {cell.parted &&
-            lengthwise.map(({ kind, material, outline }) => (
+            // What takes first is drawn last, over the other.
+            [...lengthwise].reverse().map(({ kind, material, outline }) => (
               <g key={kind} clipPath={`url(#${clip}-handle)`}>
                 <Filled opaque d={cubicPath(outline.cubics, scale)} material={material} line={line} />
               </g>
