@@ -1,3 +1,4 @@
+import type { PartKey } from "../assembly/partKey";
 import type { Assembly } from "../assembly/types";
 import type { Point } from "../curve/bezier";
 import type { Design } from "../design/schema";
@@ -13,6 +14,8 @@ export interface ExtraShape {
   readonly material: string;
   /** Inside other parts: drawn as hidden lines. */
   readonly hidden: boolean;
+  /** Lies over the handle and hides it. */
+  readonly covers: boolean;
   readonly loops: readonly (readonly Point[])[];
 }
 
@@ -59,6 +62,8 @@ function shownOf(design: Design, { key, detail }: Assembly["parts"][number]): { 
   }
 }
 
+const COVERS: readonly PartKey["kind"][] = ["wrap", "half"];
+
 /** Stations that a shape is read at: a peened head is small. */
 const STEPS = { usual: 40, small: 16 };
 
@@ -72,6 +77,7 @@ export function extraShapes(design: Design, { regions, parts }: Assembly): Extra
     id: r.id,
     material: r.material,
     hidden: false,
+    covers: false,
     loops: [circle(r, r.boreMm / 2 + r.wallMm), circle(r, r.boreMm / 2)],
   }));
   const heads: ExtraShape[] = [];
@@ -82,7 +88,13 @@ export function extraShapes(design: Design, { regions, parts }: Assembly): Extra
     if (!shown || of.some((r) => r.kind === "mesh-layer" && r.layer > 0)) continue;
     const small = part.detail !== undefined;
     const loops = silhouette(of, small ? STEPS.small : STEPS.usual);
-    (small ? heads : shapes).push({ id: part.id, material: part.materials[0].materialId, ...shown, loops });
+    (small ? heads : shapes).push({
+      id: part.id,
+      material: part.materials[0].materialId,
+      covers: COVERS.includes(part.key.kind),
+      ...shown,
+      loops,
+    });
   }
   return [...shapes, ...heads];
 }

@@ -150,8 +150,17 @@ export function planTarget(
   return { title: "Thickness", px, fields: inner ? [thickness, behind] : [thickness] };
 }
 
-/** What lies under other parts from above, or is drawn by itself. */
-const BURIED: readonly PartKey["kind"][] = ["blade", "tang-hole", "recess", "guard-slot", "hole", "slot"];
+/** What lies under other parts from above, such as below a joint along the handle, or is drawn by itself. */
+const BURIED: readonly PartKey["kind"][] = [
+  "blade",
+  "tang-hole",
+  "recess",
+  "guard-slot",
+  "hole",
+  "slot",
+  "lower",
+  "lengthwise-sheet",
+];
 
 interface Layer {
   readonly id: string;

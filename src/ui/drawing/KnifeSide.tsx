@@ -79,7 +79,7 @@ function Extras({ design, scale, line = 1 }: SideProps) {
     return s.hidden ? (
       <Dashed key={key} d={d} line={line} />
     ) : (
-      <Filled opaque={s.id === "wrap"} key={key} d={d} material={s.material} line={line} />
+      <Filled opaque={s.covers} key={key} d={d} material={s.material} line={line} />
     );
   });
 }

@@ -39,6 +39,7 @@ export function hasExtras({ handle, guard, tang }: Design): boolean {
     (handle.kind === "stack" && (handle.rings.length > 0 || handle.pieces.some((p) => p.shape))) ||
     tang.kind === "framed" ||
     handle.wrap !== null ||
+    (handle.kind === "scales" && handle.halves.length > 0) ||
     (tang.kind === "hidden" && endKindOf(tang.end).through)
   );
 }

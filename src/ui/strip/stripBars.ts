@@ -39,7 +39,7 @@ export function barName({ pieces }: Bar): string {
     const stem = partStem(p.key);
     counts.set(stem, (counts.get(stem) ?? 0) + 1);
   }
-  const names = [...counts].map(([stem, n]) => (n > 1 && !stem.endsWith("fill") ? `${stem}s` : stem));
+  const names = [...counts].map(([stem, n]) => (n > 1 && !stem.endsWith("fill") ? pluralOf(stem) : stem));
   const whole = names.join(", ");
   if (whole.length <= 18) return whole;
   return `${names[0]} and ${names.length - 1} more`;
@@ -101,3 +101,5 @@ export function labelsOf(
 export function partsInOrder(bars: readonly Bar[]): readonly PartWeight[] {
   return bars.flatMap((b) => b.pieces);
 }
+
+const pluralOf = (stem: string) => (stem.endsWith("half") ? stem.replace(/f$/, "ves") : `${stem}s`);
