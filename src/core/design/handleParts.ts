@@ -1,4 +1,4 @@
-import type { Design, FingerRing, Handle, Piece, ScaleJoint } from "./schema";
+import type { Design, FingerRing, Half, Handle, Piece, ScaleJoint } from "./schema";
 
 const NONE: readonly never[] = [];
 
@@ -11,6 +11,10 @@ export const ringsOf = (handle: Handle): readonly FingerRing[] =>
 
 export const jointsOf = (handle: Handle): readonly ScaleJoint[] =>
   handle.kind === "scales" ? handle.joints : NONE;
+
+/** Shaped halves on a full tang. */
+export const halvesOf = (handle: Handle): readonly Half[] =>
+  handle.kind === "scales" ? handle.halves : NONE;
 
 /** The materials that a hand holds: scales and their segments, or pieces; the blade's steel of a bare tang. */
 export function gripMaterials({ handle, blade }: Design): readonly string[] {

@@ -51,7 +51,8 @@ export function materialsOf({ parts }: Assembly): string[] {
 
 function checkIds(design: Design, report: Report): void {
   const { handle, meshes, work } = design;
-  const items = [...piecesOf(handle), ...ringsOf(handle), ...jointsOf(handle), ...handle.grooves];
+  const halves = halvesOf(handle);
+  const items = [...piecesOf(handle), ...ringsOf(handle), ...jointsOf(handle), ...halves, ...handle.grooves];
   // What is drilled, sawn and pointed at by its id is told apart among all of its sort.
   const sorts = [
     [...design.fasteners, ...holesOf(design), ...slotsOf(design), ...items],
@@ -59,6 +60,8 @@ function checkIds(design: Design, report: Report): void {
     handle.plan,
     meshes,
     work.others,
+    handle.kind === "bare" ? [] : (handle.lengthwise?.points ?? []),
+    ...halves.map(({ shape }) => (shape.kind === "outline" ? shape.points : [])),
   ];
   for (const sort of sorts) {
     const ids = sort.map((f) => f.id);
@@ -76,6 +79,7 @@ function checkShapes({ guard, handle, meshes }: Design, { regions }: Assembly, r
   const placed = [
     ...(guard?.mesh ? [guard.mesh.meshId] : []),
     ...(handle.kind === "stack" ? handle.pieces.flatMap(ofPiece) : []),
+    ...halvesOf(handle).flatMap(({ shape }) => (shape.kind === "mesh" ? [shape.place.meshId] : [])),
   ];
   for (const id of new Set(placed)) {
     const stored = meshes.find((m) => m.id === id);
