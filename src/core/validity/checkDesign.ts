@@ -1,6 +1,6 @@
 import { assemble } from "../assembly/assemble";
 import type { Assembly } from "../assembly/types";
-import { jointsOf, piecesOf, ringsOf } from "../design/handleParts";
+import { halvesOf, jointsOf, piecesOf, ringsOf } from "../design/handleParts";
 import { materialsIn } from "../design/materials";
 import { holesOf, slotsOf } from "../design/openings";
 import type { Design, Piece, StoredMesh } from "../design/schema";
