@@ -2,8 +2,8 @@ import { readdirSync, readFileSync } from "node:fs";
 import Module, { type ManifoldToplevel } from "manifold-3d";
 import { beforeAll, describe, expect, it } from "vitest";
 import { assemble } from "@/core/assembly/assemble";
+import { materialsIn } from "@/core/design/materials";
 import { readKnife } from "@/core/files/knife/read";
-import { shippedMaterial } from "@/core/stock/materials";
 import { FINE_STEPS, meshAgreement, USUAL_STEPS } from "@/core/weigh/agreement";
 import { weigh } from "@/core/weigh/weigh";
 
@@ -27,7 +27,9 @@ beforeAll(async () => {
 /** Source: npm's manifold-3d, a boolean kernel on triangle meshes. */
 describe.each(FILES)("%s against the mesh kernel", (file) => {
   it("agrees in every part's volume and in the balance", () => {
-    const assembly = assemble(demo(file));
+    const design = demo(file);
+    const materialOf = materialsIn(design);
+    const assembly = assemble(design);
     let [massMesh, firstMesh, mass, first] = [0, 0, 0, 0];
     for (const p of meshAgreement(kernel, assembly, BENT.has(file) ? FINE_STEPS : USUAL_STEPS)) {
       if (p.volumeMm3 > 200) {
@@ -35,10 +37,7 @@ describe.each(FILES)("%s against the mesh kernel", (file) => {
         expect(Math.abs(p.meshXMm - p.xMm), p.id).toBeLessThan(0.05);
       }
       const { materials: made } = assembly.parts.find((q) => q.id === p.id)!;
-      const density = made.reduce(
-        (s, k) => s + k.share * shippedMaterial(k.materialId)!.densityGcc.typical,
-        0,
-      );
+      const density = made.reduce((s, k) => s + k.share * materialOf(k.materialId)!.densityGcc.typical, 0);
       massMesh += density * p.meshVolumeMm3;
       firstMesh += density * p.meshVolumeMm3 * p.meshXMm;
       mass += density * p.volumeMm3;

@@ -1,4 +1,5 @@
 import { db } from "./db";
+import { learnMaterials } from "./ownMaterials";
 import { ready, watched } from "./storage";
 
 const SEEDED = "demo-knives-laid-out";
@@ -8,17 +9,19 @@ export async function layOutDemoKnivesOnce(): Promise<void> {
   await ready();
   if (await db.settings.get(SEEDED)) return;
   const from = Date.now();
-  const { demoRecords } = await import("./demoRecords");
+  const { demoMaterials, demoRecords } = await import("./demoRecords");
   await db.transaction("rw", db.knives, db.settings, async () => {
     if (await db.settings.get(SEEDED)) return;
     await db.settings.put({ key: SEEDED, value: true });
     await db.knives.bulkAdd(demoRecords(from));
   });
+  await learnMaterials(demoMaterials());
 }
 
 /** Adds every demo knife again. False where the database did not take them. */
 export async function addDemoKnives(): Promise<boolean> {
-  const { demoRecords } = await import("./demoRecords");
+  const { demoMaterials, demoRecords } = await import("./demoRecords");
+  await learnMaterials(demoMaterials());
   const records = demoRecords(Date.now());
   return watched("demo knives", "the demo knives", async () => {
     await db.knives.bulkPut(records);

@@ -18,6 +18,7 @@ import tarn from "@demo/tarn-ready-made-blade.json";
 import wren from "@demo/wren-neck-knife.json";
 import { nanoid } from "nanoid";
 import type { Design } from "@/core/design/schema";
+import type { OwnMaterial } from "@/core/stock/own/types";
 import type { StoredKnife } from "./db";
 import { sealed } from "./reading";
 import { DEMO_ID } from "./storage";
@@ -42,6 +43,10 @@ const DEMO_FILES = [
   wren,
   hern,
 ];
+
+/** Materials of their makers' own that the demo knives bring. */
+export const demoMaterials = (): readonly OwnMaterial[] =>
+  DEMO_FILES.flatMap((file) => (file.knife as unknown as Design).materials);
 
 /** The demo knives as records of their own, the first the newest, up to a time. */
 export function demoRecords(from: number): StoredKnife[] {

@@ -29,6 +29,7 @@ export function addPieces(
     b.addPrinted(piece.printed, groupOf(piece), keyOf(piece), materialsOf(piece), ...of);
   for (const { piece, stretches } of shaped) for (const stretch of stretches) add(piece, stretch);
   const room: [number, number] = [Math.min(...stations.flat()), frontX];
+  const along = lengthwiseParts(handle.lengthwise, b.layout);
   handle.pieces.forEach((piece, i) => {
     if (piece.shape) return;
     const [to, from] = stations[i];
@@ -48,7 +49,7 @@ export function addPieces(
     }
     const of = [body, ...cuts.map((r) => b.put(r))];
     if (piece.role === "block")
-      for (const { kind, material, region } of lengthwiseParts(handle.lengthwise))
+      for (const { kind, material, region } of along)
         b.add("handle", { kind, side: null }, whole(material), ...of, b.put(region));
     add(piece, of);
   });

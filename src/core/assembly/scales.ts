@@ -13,11 +13,12 @@ import type { PartKey, Side } from "./partKey";
 
 /** Shaped halves, bolsters, liners and scales on both sides of the tang, in that order of precedence. */
 export function addScales(b: AssemblyBuilder, handle: ScalesHandle, body: number): void {
+  const along = lengthwiseParts(handle.lengthwise, b.layout);
   for (const mirror of [false, true]) {
     addHalves(b, handle, mirror);
     addBolster(b, handle.bolsters.front, "front", mirror, body);
     addBolster(b, handle.bolsters.rear, "rear", mirror, body);
-    addSide(b, handle, mirror, body);
+    addSide(b, handle, along, mirror, body);
   }
 }
 
@@ -75,7 +76,13 @@ function addBolster(
 }
 
 /** Liners, then the scale, in one piece or in segments with dividers between. */
-function addSide(b: AssemblyBuilder, handle: ScalesHandle, mirror: boolean, body: number): void {
+function addSide(
+  b: AssemblyBuilder,
+  handle: ScalesHandle,
+  along: ReturnType<typeof lengthwiseParts>,
+  mirror: boolean,
+  body: number,
+): void {
   const side = sideOf(mirror);
   const add = (key: PartKey, material: string, ...of: readonly number[]) =>
     b.add("handle", key, whole(material), body, ...of);
@@ -88,8 +95,7 @@ function addSide(b: AssemblyBuilder, handle: ScalesHandle, mirror: boolean, body
     from = to;
   });
   const rest = putLayer(b, from, null, mirror);
-  for (const { kind, material, region } of lengthwiseParts(handle.lengthwise))
-    add({ kind, side }, material, rest, b.put(region));
+  for (const { kind, material, region } of along) add({ kind, side }, material, rest, b.put(region));
   const joints = jointsFrontFirst(handle);
   const ahead = (at: number, tilt: number) =>
     b.put(jointSide("ahead", at, tilt, b.layout.span, jointStations(b.layout.outline, at, tilt)));

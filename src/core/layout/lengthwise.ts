@@ -1,9 +1,11 @@
-import { type Cubic, type Point, straight } from "../curve/bezier";
+import { type Cubic, cubicX, cubicY, type Point, straight } from "../curve/bezier";
 import { type Contour, contourOf } from "../curve/contour";
+import { signChanges } from "../curve/roots";
 import { curveThrough } from "../curve/spline";
 import type { Lengthwise } from "../design/schema";
 import { prismRegion } from "../solids/prism";
 import type { Region } from "../solids/region";
+import type { Layout } from "./layout";
 import { remembered } from "./remembered";
 
 /** How far a joint runs on level ahead of its first point and behind its last, and how far up and down from it what it parts goes, mm. */
@@ -77,6 +79,32 @@ export function lengthwiseFaces(lengthwise: Lengthwise | null): LengthwiseFace[]
   return faces;
 }
 
-/** The same as regions, for parts. */
-export const lengthwiseParts = (lengthwise: Lengthwise | null) =>
-  lengthwiseFaces(lengthwise).map(({ outline, ...part }) => ({ ...part, region: prismRegion(outline) }));
+/** Steps of a segment that meetings are looked for in. */
+const STEPS = 40;
+
+/** Stations where an outline crosses that of the handle, or the rim of anything round that goes through it there. */
+function meetingStations({ cubics }: Contour, { outline, design }: Layout): number[] {
+  const [rear, front] = outline.xRange;
+  const inside = ({ x, y }: Point) => {
+    const ys = x > rear && x < front ? outline.cut(x) : [];
+    return ys.length < 2 ? -1 : Math.min(y - ys[0], ys[ys.length - 1] - y);
+  };
+  const rims = design.fasteners.map(
+    ({ xMm, yMm, diameterMm }) =>
+      ({ x, y }: Point) =>
+        Math.hypot(x - xMm, y - yMm) - diameterMm / 2,
+  );
+  return cubics.flatMap((c) => {
+    const at = (t: number): Point => ({ x: cubicX(c, t), y: cubicY(c, t) });
+    return [inside, ...rims].flatMap((f) => signChanges((t) => f(at(t)), 0, 1, STEPS).map((t) => at(t).x));
+  });
+}
+
+/** The same as regions, for parts; weighing breaks where their joint meets the handle's edge and what goes through it. */
+export function lengthwiseParts(lengthwise: Lengthwise | null, layout: Layout) {
+  return lengthwiseFaces(lengthwise).map(({ outline, ...part }) => {
+    const region = prismRegion(outline);
+    const more = meetingStations(outline, layout).map((x) => ({ x, below: true, above: true }));
+    return { ...part, region: { ...region, breaks: [...region.breaks, ...more] } };
+  });
+}

@@ -9,7 +9,7 @@ import { weigh } from "./weigh";
  * When one moves, figures that browsers have kept are old: ENGINE_VERSION goes up, and the new sums stand here.
  * A knife or construction that is added, or begins otherwise, moves the sums, too, but no figure.
  */
-const OF_VERSION = { version: 2, massG: 19104.71474, balanceMm: 2731.38226, inertiaKgmm2: 131632.4945 };
+const OF_VERSION = { version: 2, massG: 19085.79591, balanceMm: 2727.67401, inertiaKgmm2: 131538.4952 };
 
 it("figures do not move without a new version of the engine", () => {
   const sums = { version: ENGINE_VERSION, massG: 0, balanceMm: 0, inertiaKgmm2: 0 };

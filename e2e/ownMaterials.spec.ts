@@ -1,0 +1,171 @@
+import { readFile } from "node:fs/promises";
+import { expect, type Page, test } from "@playwright/test";
+import type { Design } from "../src/core/design/schema";
+import { keptKnife, openKnife, step, weightOf, written } from "./bench";
+
+const dialog = (page: Page) => page.getByTestId("own-material");
+
+/** Types into a field of the dialog and leaves it. */
+async function type(page: Page, label: string, text: string): Promise<void> {
+  const field = dialog(page).getByRole("textbox", { name: label, exact: true });
+  await field.fill(text);
+  await field.press("Enter");
+}
+
+/** Makes a layered steel of two materials in the stock. */
+async function makeLayered(page: Page): Promise<void> {
+  await page.goto("/stock");
+  await page.getByRole("button", { name: "New material" }).click();
+  await type(page, "Name", "Twelve to one, layered");
+  await dialog(page).getByRole("combobox", { name: "Class" }).selectOption("steel");
+  await dialog(page).getByLabel("Density known from").selectOption("mix");
+  await dialog(page).getByLabel("Part 1", { exact: true }).selectOption("steel-1084");
+  await dialog(page).getByLabel("Part 2", { exact: true }).selectOption("nickel-pure");
+  await type(page, "Share of part 1", "12");
+  await type(page, "Share of part 2", "1");
+}
+
+test("a material of one's own is made by keyboard, used, changed, kept from being deleted, and taken along in a file", async ({
+  page,
+}) => {
+  await makeLayered(page);
+  // 12 parts of 7.85 and one of 8.9 by volume.
+  await expect(page.getByTestId("own-density")).toContainText("7.9");
+  await dialog(page).getByRole("button", { name: "Save" }).press("Enter");
+  await expect(dialog(page)).toHaveCount(0);
+  await expect(page.getByRole("row").nth(1)).toContainText("Twelve to one, layered");
+
+  await openKnife(page, "Heath field knife");
+  const before = await weightOf(page);
+  await page.getByRole("button", { name: "Find: Steel" }).click();
+  await page.keyboard.type("twelve");
+  await expect(page.getByTestId("materials-found").getByRole("option").first()).toContainText(
+    "Twelve to one",
+  );
+  await page.keyboard.press("Enter");
+  await expect.poll(() => weightOf(page)).toBeGreaterThan(before);
+  await written(page);
+  const kept = (await keptKnife(page)).design as Design;
+  expect(kept.materials.map((m) => m.name)).toEqual(["Twelve to one, layered"]);
+  const layered = await weightOf(page);
+
+  // Its file brings it along.
+  const download = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Save knife file" }).click();
+  const text = await readFile(await (await download).path(), "utf8");
+  expect(JSON.parse(text).knife.materials).toHaveLength(1);
+
+  // While a knife is made of it, it stays.
+  await page.goto("/stock");
+  await page.getByRole("button", { name: "Delete Twelve to one, layered" }).click();
+  await expect(page.getByText("is still used")).toBeVisible();
+  await expect(page.getByText("Heath field knife", { exact: false })).toBeVisible();
+
+  // A change of it is a change of the knife.
+  await page.getByRole("button", { name: "Change Twelve to one, layered" }).click();
+  await expect(dialog(page)).toContainText("One knife or variant is made of it");
+  await type(page, "Share of part 2", "24");
+  await dialog(page).getByRole("button", { name: "Save" }).click();
+  await expect(dialog(page)).toHaveCount(0);
+  await openKnife(page, "Heath field knife");
+  await expect.poll(() => weightOf(page)).toBeGreaterThan(layered + 2);
+
+  // A browser that does not know it takes it in with the file, and asks nothing.
+  await page.evaluate(
+    () =>
+      new Promise((done) => {
+        const opening = indexedDB.open("euaxis");
+        opening.onsuccess = () => {
+          const all = opening.result.transaction(["materials", "knives"], "readwrite");
+          all.objectStore("materials").clear();
+          all.objectStore("knives").clear();
+          all.oncomplete = () => {
+            opening.result.close();
+            done(null);
+          };
+        };
+      }),
+  );
+  await page.goto("/");
+  await page
+    .locator("input[type=file]")
+    .first()
+    .setInputFiles({
+      name: "heath.json",
+      mimeType: "application/json",
+      buffer: Buffer.from(text),
+    });
+  await expect(page.getByTestId("weight")).toHaveText(/\d/);
+  await expect.poll(() => weightOf(page)).toBe(layered);
+  await page.goto("/stock");
+  await expect(page.getByRole("row").nth(1)).toContainText("Twelve to one, layered");
+});
+
+test("what gives no sound density is said at once, and nothing is kept or lost", async ({ page }) => {
+  await page.goto("/stock");
+  await page.getByRole("button", { name: "New material" }).click();
+  await dialog(page).getByRole("button", { name: "Save" }).click();
+  await expect(dialog(page)).toContainText("Give it a name");
+  await type(page, "Name", "Odd piece");
+  // A density of 0 or 30 is not taken by the field.
+  for (const wrong of ["0", "30"]) {
+    await type(page, "Density", wrong);
+    await expect(dialog(page)).toContainText("Must be a number from 0.03 to 23");
+  }
+  await dialog(page).getByRole("textbox", { name: "Density", exact: true }).press("Escape");
+  await type(page, "Lightest piece", "0.9");
+  await expect(page.getByTestId("own-density")).toContainText("within its range");
+  await expect(dialog(page).getByRole("button", { name: "Save" })).toBeDisabled();
+  // A weight that is ten times too much.
+  await dialog(page).getByLabel("Density known from").selectOption("piece");
+  await type(page, "Weight", "4120");
+  await expect(page.getByTestId("own-density")).toContainText("nothing solid is outside");
+  await type(page, "Weight", "41.2");
+  await expect(page.getByTestId("own-density")).toContainText("0.858 g/cm³");
+  // A mould full of pieces.
+  await dialog(page).getByLabel("Density known from").selectOption("cast");
+  await dialog(page).getByRole("button", { name: "Add pieces" }).click();
+  await type(page, "Weight of pieces 1", "200");
+  await expect(page.getByTestId("own-density")).toContainText("no room for resin");
+  await type(page, "Weight of pieces 1", "20");
+  await expect(page.getByTestId("cast-plan")).toContainText("Mix part A");
+  // Looking at another kind lost nothing.
+  await dialog(page).getByLabel("Density known from").selectOption("piece");
+  await expect(page.getByTestId("own-density")).toContainText("0.858 g/cm³");
+  await page.keyboard.press("Escape");
+  await expect(dialog(page)).toHaveCount(0);
+  await expect(page.getByText("Odd piece")).toHaveCount(0);
+});
+
+test("one's own is made where it is wanted: from a copy in the stock, and from a field on the bench", async ({
+  page,
+}) => {
+  await page.goto("/stock");
+  await page.getByRole("textbox", { name: "Find a material" }).fill("cocobolo");
+  await page.getByRole("button", { name: "Make one like Cocobolo" }).click();
+  await expect(dialog(page).getByRole("textbox", { name: "Name", exact: true })).toHaveValue(
+    "Cocobolo, mine",
+  );
+  await expect(dialog(page).getByRole("combobox", { name: "Is worked like" })).toHaveValue("cocobolo");
+  await dialog(page).getByRole("button", { name: "Save" }).click();
+  await expect(page.getByRole("row").filter({ hasText: "Cocobolo, mine" })).toBeVisible();
+
+  await openKnife(page, "Heath field knife");
+  await step(page, "Handle");
+  const card = page.locator("[data-item=scale-right]");
+  await card.getByRole("button", { name: "Find: Material" }).click();
+  await page.getByRole("button", { name: "None of these: make one of your own" }).click();
+  await type(page, "Name", "Bog oak of the lower field");
+  await type(page, "Density", "0.95");
+  await type(page, "Lightest piece", "0.9");
+  await type(page, "Heaviest piece", "1");
+  await dialog(page).getByRole("button", { name: "Save" }).click();
+  await expect(card.getByRole("combobox", { name: "Material", exact: true })).toContainText(
+    "Bog oak of the lower field",
+  );
+  await expect
+    .poll(async () => ((await keptKnife(page)).design as Design).materials.map((m) => m.name))
+    .toEqual(["Bog oak of the lower field"]);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect.poll(async () => ((await keptKnife(page)).design as Design).materials).toEqual([]);
+});
