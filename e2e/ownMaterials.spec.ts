@@ -16,11 +16,11 @@ async function type(page: Page, label: string, text: string): Promise<void> {
 async function makeLayered(page: Page): Promise<void> {
   await page.goto("/stock");
   await page.getByRole("button", { name: "New material" }).click();
-  await type(page, "Name", "Twelve to one, layered");
+  await type(page, "Name", "Field bar, forged");
   await dialog(page).getByRole("combobox", { name: "Class" }).selectOption("steel");
   await dialog(page).getByLabel("Density known from").selectOption("mix");
   await dialog(page).getByLabel("Part 1", { exact: true }).selectOption("steel-1084");
-  await dialog(page).getByLabel("Part 2", { exact: true }).selectOption("nickel-pure");
+  await dialog(page).getByLabel("Part 2", { exact: true }).selectOption("nickel-200");
   await type(page, "Share of part 1", "12");
   await type(page, "Share of part 2", "1");
 }
@@ -33,36 +33,35 @@ test("a material of one's own is made by keyboard, used, changed, kept from bein
   await expect(page.getByTestId("own-density")).toContainText("7.9");
   await dialog(page).getByRole("button", { name: "Save" }).press("Enter");
   await expect(dialog(page)).toHaveCount(0);
-  await expect(page.getByRole("row").nth(1)).toContainText("Twelve to one, layered");
+  await expect(page.getByRole("row").filter({ hasText: "Field bar, forged" })).toBeVisible();
 
   await openKnife(page, "Heath field knife");
   const before = await weightOf(page);
-  await page.getByRole("button", { name: "Find: Steel" }).click();
-  await page.keyboard.type("twelve");
-  await expect(page.getByTestId("materials-found").getByRole("option").first()).toContainText(
-    "Twelve to one",
-  );
+  await page.getByRole("button", { name: "Find: Blade and tang" }).click();
+  await expect(page.getByRole("combobox", { name: "Find a material" })).toBeFocused();
+  await page.keyboard.type("field bar");
+  await expect(page.getByTestId("materials-found").getByRole("option").first()).toContainText("Field bar");
   await page.keyboard.press("Enter");
   await expect.poll(() => weightOf(page)).toBeGreaterThan(before);
   await written(page);
   const kept = (await keptKnife(page)).design as Design;
-  expect(kept.materials.map((m) => m.name)).toEqual(["Twelve to one, layered"]);
+  expect(kept.materials.map((m) => m.name)).toEqual(["Field bar, forged"]);
   const layered = await weightOf(page);
 
   // Its file brings it along.
   const download = page.waitForEvent("download");
-  await page.getByRole("button", { name: "Save knife file" }).click();
+  await page.getByRole("button", { name: "Export file" }).click();
   const text = await readFile(await (await download).path(), "utf8");
   expect(JSON.parse(text).knife.materials).toHaveLength(1);
 
   // While a knife is made of it, it stays.
   await page.goto("/stock");
-  await page.getByRole("button", { name: "Delete Twelve to one, layered" }).click();
+  await page.getByRole("button", { name: "Delete Field bar, forged" }).click();
   await expect(page.getByText("is still used")).toBeVisible();
   await expect(page.getByText("Heath field knife", { exact: false })).toBeVisible();
 
   // A change of it is a change of the knife.
-  await page.getByRole("button", { name: "Change Twelve to one, layered" }).click();
+  await page.getByRole("button", { name: "Change Field bar, forged" }).click();
   await expect(dialog(page)).toContainText("One knife or variant is made of it");
   await type(page, "Share of part 2", "24");
   await dialog(page).getByRole("button", { name: "Save" }).click();
@@ -87,18 +86,16 @@ test("a material of one's own is made by keyboard, used, changed, kept from bein
       }),
   );
   await page.goto("/");
-  await page
-    .locator("input[type=file]")
-    .first()
-    .setInputFiles({
-      name: "heath.json",
-      mimeType: "application/json",
-      buffer: Buffer.from(text),
-    });
+  await page.getByTestId("import-file").setInputFiles({
+    name: "heath.json",
+    mimeType: "application/json",
+    buffer: Buffer.from(text),
+  });
+  await page.getByRole("link", { name: "Heath field knife", exact: true }).click();
   await expect(page.getByTestId("weight")).toHaveText(/\d/);
   await expect.poll(() => weightOf(page)).toBe(layered);
   await page.goto("/stock");
-  await expect(page.getByRole("row").nth(1)).toContainText("Twelve to one, layered");
+  await expect(page.getByRole("row").filter({ hasText: "Field bar, forged" })).toBeVisible();
 });
 
 test("what gives no sound density is said at once, and nothing is kept or lost", async ({ page }) => {

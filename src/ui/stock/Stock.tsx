@@ -36,9 +36,9 @@ export function Stock() {
     const found = searchMaterials(words, materials).filter(
       (m) => cls === "" || (cls === OWN ? isOwn(m) : m.class === cls),
     );
-    // Without words own ones and favourites stand first.
-    const first = words.trim() === "" ? found.filter((m) => isOwn(m) || favourites.includes(m.id)) : [];
-    return [...first, ...found.filter((m) => !first.includes(m))];
+    // Without words favourites stand first, then own ones.
+    const rank = (m: Material) => (favourites.includes(m.id) ? 0 : isOwn(m) ? 1 : 2);
+    return words.trim() === "" ? [...found].sort((a, b) => rank(a) - rank(b)) : found;
   }, [words, cls, favourites, materials]);
   return (
     <Flex direction="column" minH="100vh">

@@ -52,12 +52,22 @@ export default function OwnMaterialDialog({ start, title, note, onSave, onClose 
     const from = reading.ok ? reading.densityGcc : { typical: 1, low: 0.9, high: 1.1 };
     put({ density: told.current[kind] ?? plainBasis(kind, from) });
   };
+  // In a field that is not taken Escape gives the figure back that was there.
+  const stay = (e: Event) => {
+    if (document.activeElement?.getAttribute("aria-invalid") === "true") e.preventDefault();
+  };
   const save = () => {
     setTried(true);
     if (name !== "" && reading.ok) onSave({ ...own, name, note: own.note.slice(0, 500) });
   };
   return (
-    <Dialog.Root open onOpenChange={(e) => !e.open && onClose()} size="xl" scrollBehavior="inside">
+    <Dialog.Root
+      open
+      onOpenChange={(e) => !e.open && onClose()}
+      onEscapeKeyDown={stay}
+      size="xl"
+      scrollBehavior="inside"
+    >
       <Portal>
         <Dialog.Backdrop />
         <Dialog.Positioner>
