@@ -10,6 +10,16 @@ interface TangEndWords {
   readonly note?: string;
 }
 
+const NUT_FIELDS = {
+  "nut.style": "Nut",
+  "nut.acrossMm": "Nut across",
+  "nut.lengthMm": "Nut length",
+  "nut.material": "Nut of",
+  seatMm: "Seat ahead of the butt",
+  counterboreMm: "Counterbore",
+};
+const NUT_HELP = "How deep the nut is let in; 0 leaves it behind the butt.";
+
 export const TANG_END_WORDS: Record<BarEndKind, TangEndWords> = {
   plain: { name: "Glue alone", fields: {} },
   peened: {
@@ -21,14 +31,9 @@ export const TANG_END_WORDS: Record<BarEndKind, TangEndWords> = {
     name: "Thread and nut",
     fields: {
       rodMm: "Threaded length",
-      "nut.style": "Nut",
-      "nut.acrossMm": "Nut across",
-      "nut.lengthMm": "Nut length",
-      "nut.material": "Nut of",
-      seatMm: "Seat ahead of the butt",
-      counterboreMm: "Counterbore",
+      ...NUT_FIELDS,
     },
-    help: { seatMm: "How deep the nut is let in; 0 leaves it behind the butt." },
+    help: { seatMm: NUT_HELP },
     points: {
       "rod-end": { title: "End of the threaded rod", label: "Threaded length" },
       "nut-seat": { title: "Nut's seat", label: "Seat ahead of the butt" },
@@ -40,16 +45,11 @@ export const TANG_END_WORDS: Record<BarEndKind, TangEndWords> = {
       rodMm: "Stud behind the tang",
       lapMm: "Brazed in the tang",
       material: "Stud of",
-      "nut.style": "Nut",
-      "nut.acrossMm": "Nut across",
-      "nut.lengthMm": "Nut length",
-      "nut.material": "Nut of",
-      seatMm: "Seat ahead of the butt",
-      counterboreMm: "Counterbore",
+      ...NUT_FIELDS,
     },
     help: {
       lapMm: "How far the stud is let into the end of the tang.",
-      seatMm: "How deep the nut is let in; 0 leaves it behind the butt.",
+      seatMm: NUT_HELP,
     },
     points: {
       "rod-end": { title: "End of the stud", label: "Stud behind the tang" },

@@ -5,12 +5,13 @@ import dynamic from "next/dynamic";
 import { memo, useState } from "react";
 import type { MaterialClass } from "@/core/stock/types";
 import { noteChosen, useSettings } from "@/store/settings";
-import { HAZARD_WORDS, MATERIAL_CLASS_WORDS } from "@/words/materials";
-import { useMaterialOf, useMaterials } from "../materials";
+import { HAZARD_WORDS } from "@/words/materials";
+import { useMaterialOf } from "../materials";
 import { useOwnDialog } from "../stock/own/useOwnDialog";
 import { useSteady } from "../useSteady";
 import { FavouriteStar } from "./FavouriteStar";
 import { LockableLabel } from "./LockToggle";
+import { MaterialOptions } from "./MaterialOptions";
 
 interface MaterialFieldProps {
   readonly label: string;
@@ -82,7 +83,7 @@ const Chooser = memo(function Chooser(props: MaterialFieldProps) {
             {/* What was found by its name may be of another class than is usual here. */}
             {chosen && !classes.includes(chosen.class) && <option value={value}>{chosen.name}</option>}
             <FirstChoices classes={classes} />
-            <Choices classes={classes} />
+            <MaterialOptions classes={classes} />
           </NativeSelect.Field>
           <NativeSelect.Indicator />
         </NativeSelect.Root>
@@ -113,22 +114,6 @@ function FirstChoices({ classes }: { classes: readonly MaterialClass[] }) {
     </optgroup>
   );
 }
-
-/** The list itself: long, and the same however often the field is drawn. */
-const Choices = memo(function Choices({ classes }: { classes: readonly MaterialClass[] }) {
-  const materials = useMaterials();
-  return classes.map((cls) => (
-    <optgroup key={cls} label={MATERIAL_CLASS_WORDS[cls]}>
-      {materials
-        .filter((m) => m.class === cls)
-        .map((m) => (
-          <option key={m.id} value={m.id}>
-            {m.name} · {m.densityGcc.typical.toFixed(2)}
-          </option>
-        ))}
-    </optgroup>
-  ));
-});
 
 /** What each place on a knife is usually made of. */
 export const FOR_BLADES = ["steel"] as const satisfies readonly MaterialClass[];

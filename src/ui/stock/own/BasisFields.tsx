@@ -1,87 +1,10 @@
 "use client";
-import { Button, Stack, Text } from "@chakra-ui/react";
-import { Plus } from "lucide-react";
-import {
-  BASIS_LIMITS,
-  type BasisKind,
-  DENSITY_LIMITS,
-  type DensityBasis,
-  MIX_PARTS,
-  SHARE_KINDS,
-} from "@/core/stock/own/types";
-import type { Density } from "@/core/stock/types";
-import { GRAMS_PER_OUNCE } from "@/core/units/print";
-import { useUnits } from "@/store/settings";
-import { SHARE_KIND_WORDS } from "@/words/ownMaterials";
-import { ChoiceField } from "../../fields/ChoiceField";
-import { LengthField } from "../../fields/LengthField";
-import { ShareField } from "../../fields/ShareField";
+import { Stack } from "@chakra-ui/react";
+import type { BasisKind, DensityBasis } from "@/core/stock/own/types";
+import { CastFields } from "./CastFields";
 import { IngredientRow } from "./IngredientRow";
-
-type Limited = keyof typeof BASIS_LIMITS;
-
-interface NumberProps {
-  readonly label: string;
-  readonly value: number;
-  readonly of: Limited;
-  readonly onChange: (value: number) => void;
-  readonly help?: string;
-  readonly bare?: boolean;
-}
-
-/** A weight in the maker's unit. */
-function Mass({ of, ...props }: NumberProps) {
-  const metric = useUnits() === "metric";
-  const [min, max] = BASIS_LIMITS[of];
-  return (
-    <ShareField
-      {...props}
-      min={min}
-      max={max}
-      digits={metric ? 2 : 3}
-      unit={metric ? "g" : "oz"}
-      factor={metric ? 1 : 1 / GRAMS_PER_OUNCE}
-    />
-  );
-}
-
-function Side({ of, value, ...props }: NumberProps) {
-  const [min, max] = BASIS_LIMITS[of];
-  return <LengthField {...props} mm={value} min={min} max={max} />;
-}
-
-function Plain({ of, unit, ...props }: NumberProps & { unit: string }) {
-  const [min, max] = BASIS_LIMITS[of];
-  return <ShareField {...props} min={min} max={max} unit={unit} digits={3} />;
-}
-
-function Gcc({ label, value, onChange, bare }: Omit<NumberProps, "of">) {
-  return (
-    <ShareField
-      label={label}
-      value={value}
-      min={DENSITY_LIMITS[0]}
-      max={DENSITY_LIMITS[1]}
-      unit="g/cm³"
-      digits={3}
-      bare={bare}
-      onChange={onChange}
-    />
-  );
-}
-
-/** A density with both ends of its range. */
-function DensityRange({ value, onChange }: { value: Density; onChange: (value: Density) => void }) {
-  const words = { typical: "Density", low: "Lightest piece", high: "Heaviest piece" };
-  return (["typical", "low", "high"] as const).map((end) => (
-    <Gcc
-      key={end}
-      label={words[end]}
-      value={value[end]}
-      onChange={(to) => onChange({ ...value, [end]: to })}
-    />
-  ));
-}
+import { MixFields } from "./MixFields";
+import { DensityRange, Mass, Percent, Plain, Side } from "./numbers";
 
 type Fields = {
   [K in BasisKind]: (
@@ -130,49 +53,7 @@ const FIELDS: Fields = {
       <Plain label="Water" unit="°C" value={b.waterC} of="waterC" onChange={(waterC) => put({ waterC })} />
     </>
   ),
-  mix: (b, put) => {
-    const replace = (i: number, by: Partial<(typeof b.parts)[number]>) =>
-      put({ parts: b.parts.map((p, k) => (k === i ? { ...p, ...by } : p)) });
-    return (
-      <>
-        <ChoiceField
-          label="Shares"
-          value={b.by}
-          choices={SHARE_KINDS.map((value) => ({ value, name: SHARE_KIND_WORDS[value] }))}
-          onChange={(by) => put({ by })}
-        />
-        {b.parts.map((p, i) => (
-          <IngredientRow
-            // biome-ignore lint/suspicious/noArrayIndexKey: parts have no identity but their place
-            key={i}
-            label={`Part ${i + 1}`}
-            ingredient={p}
-            onPick={(found) => replace(i, found)}
-            onRemove={
-              b.parts.length > MIX_PARTS[0] ? () => put({ parts: b.parts.filter((_, k) => k !== i) }) : null
-            }
-          >
-            <Plain
-              bare
-              label={`Share of part ${i + 1}`}
-              unit=""
-              value={p.share}
-              of="share"
-              onChange={(share) => replace(i, { share })}
-            />
-          </IngredientRow>
-        ))}
-        <AddButton
-          says="Add a part"
-          full={b.parts.length >= MIX_PARTS[1]}
-          onAdd={() => put({ parts: [...b.parts, { ...b.parts[b.parts.length - 1], share: 10 }] })}
-        />
-        <Text color="graphite" fontSize="sm">
-          Shares need not add up to 100: layers 12 : 1 are as good.
-        </Text>
-      </>
-    );
-  },
+  mix: (b, put) => <MixFields basis={b} put={put} />,
   "taken-up": (b, put) => (
     <>
       <IngredientRow
@@ -203,102 +84,7 @@ const FIELDS: Fields = {
       />
     </>
   ),
-  cast: (b, put) => {
-    const replace = (i: number, by: Partial<(typeof b.inclusions)[number]>) =>
-      put({ inclusions: b.inclusions.map((p, k) => (k === i ? { ...p, ...by } : p)) });
-    const mix = (by: Partial<typeof b.mixing>) => put({ mixing: { ...b.mixing, ...by } });
-    return (
-      <>
-        <Side
-          label="Mould, length"
-          value={b.lengthMm}
-          of="sideMm"
-          onChange={(lengthMm) => put({ lengthMm })}
-        />
-        <Side
-          label="Mould, height"
-          value={b.heightMm}
-          of="sideMm"
-          onChange={(heightMm) => put({ heightMm })}
-        />
-        <Side
-          label="Mould, thickness"
-          value={b.thicknessMm}
-          of="sideMm"
-          onChange={(thicknessMm) => put({ thicknessMm })}
-        />
-        <IngredientRow
-          label="Resin"
-          ingredient={b.resin}
-          onPick={(resin) => put({ resin })}
-          onRemove={null}
-        />
-        {b.inclusions.map((p, i) => (
-          <IngredientRow
-            // biome-ignore lint/suspicious/noArrayIndexKey: pieces have no identity but their place
-            key={i}
-            label={`Pieces ${i + 1}`}
-            ingredient={p}
-            onPick={(found) => replace(i, found)}
-            onRemove={() => put({ inclusions: b.inclusions.filter((_, k) => k !== i) })}
-          >
-            <Mass
-              bare
-              label={`Weight of pieces ${i + 1}`}
-              value={p.massG}
-              of="massG"
-              onChange={(massG) => replace(i, { massG })}
-            />
-          </IngredientRow>
-        ))}
-        <AddButton
-          says="Add pieces"
-          full={b.inclusions.length >= MIX_PARTS[1]}
-          onAdd={() =>
-            put({
-              inclusions: [
-                ...b.inclusions,
-                { name: "Dry wood", densityGcc: { typical: 0.7, low: 0.6, high: 0.8 }, massG: 20 },
-              ],
-            })
-          }
-        />
-        <Plain
-          label="Part A to one of B"
-          unit=""
-          value={b.mixing.ratio}
-          of="ratio"
-          onChange={(ratio) => mix({ ratio })}
-        />
-        <ChoiceField
-          label="Mixed"
-          value={b.mixing.by}
-          choices={SHARE_KINDS.map((value) => ({ value, name: SHARE_KIND_WORDS[value] }))}
-          onChange={(by) => mix({ by })}
-        />
-        <Plain
-          label="Density of part A"
-          unit="g/cm³"
-          value={b.mixing.densityA}
-          of="resinGcc"
-          onChange={(densityA) => mix({ densityA })}
-        />
-        <Plain
-          label="Density of part B"
-          unit="g/cm³"
-          value={b.mixing.densityB}
-          of="resinGcc"
-          onChange={(densityB) => mix({ densityB })}
-        />
-        <Percent
-          label="Wasted"
-          value={b.mixing.wasteShare}
-          of="wasteShare"
-          onChange={(wasteShare) => mix({ wasteShare })}
-        />
-      </>
-    );
-  },
+  cast: (b, put) => <CastFields basis={b} put={put} />,
   moisture: (b, put) => (
     <>
       <IngredientRow
@@ -325,19 +111,6 @@ const FIELDS: Fields = {
     </>
   ),
 };
-
-function Percent({ of, ...props }: NumberProps) {
-  const [min, max] = BASIS_LIMITS[of];
-  return <ShareField {...props} min={min} max={max} unit="%" digits={1} />;
-}
-
-function AddButton({ says, full, onAdd }: { says: string; full: boolean; onAdd: () => void }) {
-  return (
-    <Button size="xs" variant="outline" alignSelf="start" disabled={full} onClick={onAdd}>
-      <Plus /> {says}
-    </Button>
-  );
-}
 
 /** What a density is worked out from, to be told. */
 export function BasisFields({

@@ -4,8 +4,8 @@ import { X } from "lucide-react";
 import type { ReactNode } from "react";
 import type { Ingredient } from "@/core/stock/own/types";
 import { MATERIAL_CLASSES } from "@/core/stock/types";
-import { MATERIAL_CLASS_WORDS } from "@/words/materials";
 import { FieldRow } from "../../fields/FieldRow";
+import { MaterialOptions } from "../../fields/MaterialOptions";
 import { useMaterials } from "../../materials";
 
 /** Something that a mixture is made of: picked from the stock by its name, which brings its density. */
@@ -41,17 +41,7 @@ export function IngredientRow({
                 {ingredient ? `${ingredient.name} · ${ingredient.densityGcc.typical.toFixed(2)}` : "Choose …"}
               </option>
             )}
-            {MATERIAL_CLASSES.map((cls) => (
-              <optgroup key={cls} label={MATERIAL_CLASS_WORDS[cls]}>
-                {materials
-                  .filter((m) => m.class === cls)
-                  .map((m) => (
-                    <option key={m.id} value={m.id}>
-                      {m.name} · {m.densityGcc.typical.toFixed(2)}
-                    </option>
-                  ))}
-              </optgroup>
-            ))}
+            <MaterialOptions classes={MATERIAL_CLASSES} />
           </NativeSelect.Field>
           <NativeSelect.Indicator />
         </NativeSelect.Root>
