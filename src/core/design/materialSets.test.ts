@@ -1,10 +1,12 @@
 import { describe, expect, it } from "vitest";
 import { shippedMaterial } from "../stock/materials";
+import { ownId, plainOwn } from "../stock/own/make";
 import { weigh } from "../weigh/weigh";
 import { CONSTRUCTIONS } from "./constructions.fixtures";
 import { newDesign } from "./create";
 import { MATERIAL_PLACES, materialAt, withMaterial } from "./materialPlaces";
 import { inMaterials, proposedSets, setMaterial, setName } from "./materialSets";
+import { materialsIn } from "./materials";
 import { type Design, designSchema } from "./schema";
 
 const designs = Object.entries(CONSTRUCTIONS);
@@ -80,5 +82,15 @@ describe("same blade, six handles", () => {
       `${shippedMaterial("g10")?.name}, ${shippedMaterial("copper")?.name}`,
     );
     expect(setName(none, shippedMaterial)).toBe("As it is");
+  });
+
+  it("carry what is of their maker's own", () => {
+    const own = { ...plainOwn(ownId("test")), name: "North lot" };
+    const set = { handle: own.id, fittings: null, sheets: null, pins: null };
+    const made = inMaterials(newDesign("Sedge"), set, [own]);
+    expect(made.materials).toEqual([own]);
+    expect(weigh(made).ok).toBe(true);
+    expect(weigh(inMaterials(newDesign("Sedge"), set)).ok, "of what nobody knows").toBe(false);
+    expect(setName(set, materialsIn(made))).toBe("North lot");
   });
 });

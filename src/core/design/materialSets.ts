@@ -1,5 +1,7 @@
+import type { OwnMaterial } from "../stock/own/types";
 import type { MaterialOf } from "../stock/types";
 import { type MaterialPlace, materialAt, withMaterial } from "./materialPlaces";
+import { withOwnMaterials } from "./materials";
 import type { Design } from "./schema";
 
 /** A set of materials for a knife: what its handle is of, its fittings, its sheets and its pins; null leaves what is there. */
@@ -28,15 +30,15 @@ export function setMaterial(design: Design, part: SetPart): string | null {
   return null;
 }
 
-/** The same knife, blade, tang and shape, in other materials. */
-export function inMaterials(design: Design, set: MaterialSet): Design {
+/** The same knife, blade, tang and shape, in other materials, some of them of its maker's own. */
+export function inMaterials(design: Design, set: MaterialSet, own: readonly OwnMaterial[] = []): Design {
   let next = design;
   for (const part of Object.keys(PLACES) as SetPart[]) {
     const material = set[part];
     if (material === null) continue;
     for (const place of PLACES[part]) next = withMaterial(next, place, material);
   }
-  return next;
+  return withOwnMaterials(next, own);
 }
 
 /** One of each kind that hands differ in, light to heavy. */

@@ -11,6 +11,7 @@ import {
 } from "@/core/design/materialSets";
 import type { Variant } from "@/core/design/variant";
 import type { MaterialClass } from "@/core/stock/types";
+import { ownMaterials } from "@/store/ownMaterials";
 import { useDesign } from "../bench/BenchContext";
 import { FOR_GUARDS, FOR_LINERS, FOR_PINS, FOR_SCALES, MaterialField } from "../fields/MaterialField";
 import { Note } from "../fit/Section";
@@ -70,7 +71,10 @@ export function SetsPanel(props: { onMake: (list: readonly Variant[]) => void; o
           disabled={chosen.length === 0}
           onClick={() =>
             props.onMake(
-              chosen.map((set) => ({ name: setName(set, materialOf), design: inMaterials(design, set) })),
+              chosen.map((set) => ({
+                name: setName(set, materialOf),
+                design: inMaterials(design, set, ownMaterials()),
+              })),
             )
           }
         >
