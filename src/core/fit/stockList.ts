@@ -54,6 +54,7 @@ export interface Size {
 }
 
 const SIDES = ["right", "left"] as const;
+const alike = <T>(of: T) => ({ right: of, left: of });
 
 /** The box that holds several. */
 function sizeOf(boxes: readonly Extent[]): Size | null {
@@ -234,9 +235,8 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
     });
     if (handle.lengthwise) {
       const { material, divider } = handle.lengthwise;
-      const both = (of: string) => ({ right: of, left: of });
       const lower = sidesOf((side) => ({ kind: "lower", side }), between);
-      putSides((side) => ({ kind: "lower", side }), both(material), lower, thick, { form: "slab" });
+      putSides((side) => ({ kind: "lower", side }), alike(material), lower, thick, { form: "slab" });
       const sheet = divider && sidesOf((side) => ({ kind: "lengthwise-sheet", side }), between);
       if (divider && sheet) {
         // A strip, bent along the joint.
@@ -245,7 +245,7 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
           lengthMm: alongJoint(handle.lengthwise, span),
           heightMm: divider.thicknessMm,
         };
-        putSides((side) => ({ kind: "lengthwise-sheet", side }), both(divider.material), strip, thick, {
+        putSides((side) => ({ kind: "lengthwise-sheet", side }), alike(divider.material), strip, thick, {
           form: "slab",
         });
       }
@@ -259,22 +259,20 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
       // What stands out beyond the tang reaches to the middle of it.
       const onTang = shape.kind === "outline" && !standsOut(shape.points, layout);
       const deep = onTang ? shape.thicknessMm : (boxOf([keyOf("right")])?.thicknessMm ?? 0);
-      putSides(keyOf, half, box, { right: deep, left: deep });
+      putSides(keyOf, half, box, alike(deep));
     });
     handle.liners.forEach((l, i) => {
-      const both = { right: l.material, left: l.material };
-      const thickMm = { right: l.thicknessMm, left: l.thicknessMm };
       const number = handle.liners.length > 1 ? i + 1 : null;
       const box = sidesOf((side) => ({ kind: "liner", number, side }), between);
       const keyOf = (side: Side | "pair"): CutKey => ({ kind: "liner", number, side });
-      putSides(keyOf, both, box, thickMm, { form: "slab" });
+      putSides(keyOf, alike(l.material), box, alike(l.thicknessMm), { form: "slab" });
     });
     for (const end of ["front", "rear"] as const) {
       const bolster = handle.bolsters[end];
       if (!bolster) continue;
       const box = sidesOf((side) => ({ kind: "bolster", sort: end, side }));
       const keyOf = (side: Side | "pair"): CutKey => ({ kind: "bolster", sort: end, side });
-      putSides(keyOf, bolster, box, { right: widest, left: widest });
+      putSides(keyOf, bolster, box, alike(widest));
     }
   } else if (handle.kind === "stack") {
     const { lengthwise } = handle;
