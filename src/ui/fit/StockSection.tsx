@@ -5,7 +5,7 @@ import type { CutPiece, Size } from "@/core/fit/stockList";
 import { roundTo } from "@/core/number";
 import { spotOf, spotsOfMaterial } from "@/core/review/spots";
 import { ROUNDING } from "@/core/tolerances";
-import { printLengthBare } from "@/core/units/print";
+import { printLength, printLengthBare } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { SIZE_WORDS } from "@/words/fit";
 import { cutName } from "@/words/parts";
@@ -134,8 +134,8 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
       {sheet.wrap && (
         <Note>
           Wrap: {name(sheet.wrap.material)}, {Math.round(sheet.wrap.turns)} turns,{" "}
-          {printLengthBare(sheet.wrap.lengthMm, units, 0)} on the handle; buy{" "}
-          {printLengthBare(sheet.wrap.buyMm, units, 0)} with both ends.
+          {printLength(sheet.wrap.lengthMm, units, 0)} on the handle; buy{" "}
+          {printLength(sheet.wrap.buyMm, units, 0)} with both ends.
         </Note>
       )}
       <Flex>
