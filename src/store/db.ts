@@ -105,8 +105,9 @@ export interface BinRecord {
 export interface StoredMaterial {
   readonly id: string;
   readonly material: unknown;
-  /** Of the design record that carries such a material. */
+  /** Of the design record that carries such a material, and the checksum of what its writer had checked. */
   readonly version: number;
+  readonly checksum?: string;
   readonly createdAt: number;
   readonly updatedAt: number;
 }

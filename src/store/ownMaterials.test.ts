@@ -120,6 +120,13 @@ describe("own materials", () => {
     ]);
     const sound = await Promise.all((await db.materials.toArray()).map(isReadableMaterial));
     expect(sound.filter(Boolean)).toHaveLength(1);
+    // What was checked when it was written is taken as it is, unless it was changed since.
+    await keepMaterial(LAYERED);
+    const kept = (await db.materials.get(LAYERED.id))!;
+    expect(await isReadableMaterial(kept)).toBe(true);
+    expect(await isReadableMaterial({ ...kept, id: NORTH.id })).toBe(false);
+    expect(await isReadableMaterial({ ...kept, material: { ...LAYERED, tint: "red" } })).toBe(false);
+    expect(await isReadableMaterial({ ...kept, version: 1 }), "of another version it is checked").toBe(true);
     await learnMaterials([{ ...NORTH, id: ownId("bad-1") }]);
     expect(await db.materials.get(ownId("bad-1")), "and are not written over").toMatchObject({
       createdAt: 1,

@@ -5,6 +5,7 @@ import { createStore, useStore } from "zustand";
 import { DESIGN_VERSION } from "@/core/design/version";
 import { isRecord } from "@/core/isRecord";
 import type { OwnMaterial } from "@/core/stock/own/types";
+import { checksumOf } from "./checksum";
 import { db, type StoredMaterial } from "./db";
 import { ready, watched } from "./storage";
 
@@ -29,8 +30,14 @@ function show(): void {
   shared.setState({ materials, unreadable: read.unreadable });
 }
 
-/** Whether a row holds a material that a knife could carry. The checker is fetched only where there is something to check. */
-export async function isReadableMaterial({ id, material }: Partial<StoredMaterial>): Promise<boolean> {
+/**
+ * Whether a row holds a material that a knife could carry: as it is where its checksum says that this version checked and
+ * wrote it. The checker is fetched only for others.
+ */
+export async function isReadableMaterial(row: Partial<StoredMaterial>): Promise<boolean> {
+  const { id, material, version, checksum } = row;
+  if (version === DESIGN_VERSION && checksum !== undefined && checksum === checksumOf(material))
+    return isRecord(material) && material.id === id;
   const { ownMaterial } = await import("@/core/design/record/material");
   const parsed = ownMaterial.safeParse(material);
   return parsed.success && parsed.data.id === id;
@@ -92,6 +99,7 @@ async function write(id: string, name: string): Promise<boolean> {
         id,
         material: latest,
         version: DESIGN_VERSION,
+        checksum: checksumOf(latest),
         createdAt,
         updatedAt: Date.now(),
       });
