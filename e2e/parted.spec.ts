@@ -1,5 +1,6 @@
 import { expect, test } from "@playwright/test";
 import type { Design, ScalesHandle } from "../src/core/design/schema";
+import { writeStl } from "../src/core/files/mesh/writeStl";
 import { keptKnife, openKnife, step, weightOf, written } from "./bench";
 
 const scalesOf = (design: { name: string }) => (design as Design).handle as ScalesHandle;
@@ -78,4 +79,34 @@ test("a tang ends in a stud that is brazed on, or in a cap that is its nut", asy
   await end.selectOption("stud");
   await expect(page.getByRole("textbox", { name: "Brazed in the tang" })).toBeVisible();
   await expect(page.getByText("the heat draws its temper", { exact: false })).toBeVisible();
+});
+
+test("halves are of an imported shape, and a strip is wound round a pommel's edge alone", async ({
+  page,
+}) => {
+  await openKnife(page, "Heath field knife");
+  await step(page, "Handle");
+  const plain = await weightOf(page);
+  await page.getByRole("button", { name: "Rear halves", exact: true }).click();
+  const corners = Float32Array.from(
+    [0, 1, 2, 3, 4, 5, 6, 7].flatMap((i) => [i & 1 ? 16 : 0, i & 2 ? 34 : 0, i & 4 ? 30 : 0]),
+  );
+  const faces = [
+    0, 2, 1, 1, 2, 3, 4, 5, 6, 5, 7, 6, 0, 1, 4, 1, 5, 4, 2, 6, 3, 3, 6, 7, 0, 4, 2, 2, 4, 6, 1, 3, 5, 3, 7,
+    5,
+  ];
+  const buffer = Buffer.from(writeStl({ vertices: corners, triangles: Uint32Array.from(faces) }, "cap"));
+  await page.getByTestId("shape-file").setInputFiles({ name: "cap.stl", mimeType: "model/stl", buffer });
+  await expect(page.getByTestId("shape-said")).toContainText("cap.stl");
+  await expect.poll(async () => scalesOf((await keptKnife(page)).design).halves[0].shape.kind).toBe("mesh");
+  await expect.poll(() => weightOf(page)).toBeGreaterThan(plain + 60);
+
+  await openKnife(page, "Hern long blade");
+  await step(page, "Handle");
+  const bare = await weightOf(page);
+  await page.getByText("Cord or strip wound round it").click();
+  await page.getByRole("combobox", { name: "Wound round" }).selectOption("pommel");
+  await expect(page.getByRole("textbox", { name: "Begins behind the front" })).toHaveCount(0);
+  await expect(page.getByTestId("wrap-plan")).toContainText(/6 turns/);
+  await expect.poll(() => weightOf(page)).toBeGreaterThan(bare);
 });

@@ -1,6 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { newPiece, withEnd } from "../design/constructions";
+import { boxesMesh } from "../design/limits.fixtures";
 import type { CurvePoint, Design, Half, HiddenTang, Lengthwise, ScalesHandle, Wrap } from "../design/schema";
+import { encodeMesh } from "../design/storedMesh";
 import { threadRadius } from "../fasteners/thread";
 import { rodList } from "../fit/rodList";
 import { cutList } from "../fit/stockList";
@@ -8,6 +10,7 @@ import { wrapCover, wrapPlan } from "../layout/grips";
 import { stretchedHandle } from "../layout/handleLengths";
 import { newHalf, newLengthwise, withPointBetween } from "../layout/handleStarts";
 import { layoutOf } from "../layout/layout";
+import { checkDesign } from "../validity/checkDesign";
 import { bar, full, hidden, near } from "./closedForms.fixtures";
 import { volumes } from "./volumes.fixtures";
 
@@ -126,6 +129,30 @@ describe("shaped halves", () => {
       const v = volumes(scales({ halves: [half(points, 8)] }));
       near(v.get("half:h:right"), Math.PI * 20 * 8 * 8, 0.01);
     }
+  });
+
+  it("of an imported shape are what of it lies to each side, less the tang between", () => {
+    // 20 × 16 × 30 mm, its front 10 mm behind the handle's, its middle on the edge: half of it lies on the tang.
+    const mesh = boxesMesh([
+      [0, 0, 0],
+      [20, 16, 30],
+    ]);
+    const shape: Half["shape"] = {
+      kind: "mesh",
+      xMm: -10,
+      place: { meshId: "m", forward: "x", rollDeg: 0, yMm: low },
+    };
+    const design: Design = {
+      ...scales({ halves: [{ ...newHalf("h", "front", full), shape }] }),
+      meshes: [{ id: "m", name: "block", ...encodeMesh(mesh) }],
+    };
+    const v = volumes(design);
+    for (const side of ["right", "left"]) near(v.get(`half:h:${side}`), 20 * (16 * 15 - 8 * 2));
+    // 15 mm are more than the scale is thick: nothing of it is left there.
+    near(v.get("scale:right"), 8 * 24 * 100 - 8 * 8 * 20);
+    expect(checkDesign(design).filter((f) => f.severity === "error")).toEqual([]);
+    const gone = checkDesign({ ...design, meshes: [] });
+    expect(gone.map((f) => f.rule)).toContain("shape-missing");
   });
 
   it("begin as a block on the handle that hangs out below, and are sawn as a pair or each by itself", () => {
