@@ -126,6 +126,21 @@ test("what gives no sound density is said at once, and nothing is kept or lost",
   await expect(page.getByTestId("own-density")).toContainText("no room for resin");
   await type(page, "Weight of pieces 1", "20");
   await expect(page.getByTestId("cast-plan")).toContainText("Mix part A");
+  // A wood that is as dense as at 12 % when it has 12 %; what it took up, and a piece in water.
+  await dialog(page).getByLabel("Density known from").selectOption("moisture");
+  await dialog(page).getByLabel("Like", { exact: true }).selectOption("walnut-black");
+  const moisture = dialog(page).getByRole("textbox", { name: "Moisture, of the dry weight", exact: true });
+  await expect(moisture).toHaveValue("8");
+  await type(page, "Moisture, of the dry weight", "12");
+  await type(page, "Give or take", "0");
+  await expect(page.getByTestId("own-density")).toContainText("0.609 g/cm³");
+  await dialog(page).getByLabel("Density known from").selectOption("taken-up");
+  await type(page, "Resin taken up, of the dry weight", "900");
+  await expect(page.getByTestId("own-density")).toContainText("no room for so much resin");
+  await dialog(page).getByLabel("Density known from").selectOption("immersion");
+  await type(page, "Weight in air", "27");
+  await type(page, "More on the scale, in water", "10");
+  await expect(page.getByTestId("own-density")).toContainText("2.695 g/cm³");
   // Looking at another kind lost nothing.
   await dialog(page).getByLabel("Density known from").selectOption("piece");
   await expect(page.getByTestId("own-density")).toContainText("0.858 g/cm³");

@@ -42,7 +42,8 @@ export function Side({ of, value, ...props }: NumberProps) {
 
 export function Plain({ of, unit, ...props }: NumberProps & { unit: string }) {
   const [min, max] = BASIS_LIMITS[of];
-  return <ShareField {...props} min={min} max={max} unit={unit} digits={3} />;
+  // What is told in per cent is kept so.
+  return <ShareField {...props} min={min} max={max} unit={unit} factor={1} digits={3} />;
 }
 
 function Gcc({ label, value, onChange, bare }: Omit<NumberProps, "of">) {
