@@ -19,7 +19,7 @@ export const BASIS_HELP: Record<BasisKind, string> = {
   stated: "From a table or a data sheet, with the range that pieces fall in.",
   piece: "A box-shaped piece. The error is that of the scale and the caliper together.",
   immersion:
-    "Weigh the piece; then hang it by a thread in a cup of water that stands on the scale, all under and touching nothing. So much more the scale shows.",
+    "Weigh the piece; then hang it by a thread in a cup of water that stands on the scale, all under and touching nothing; what floats is pushed under with a thin wire. So much more the scale shows.",
   mix: "Layered steel, mokume, wood and resin: what it is made of, and the share of each.",
   "taken-up": "Weigh the wood dry and after curing: what came on, as a share of the dry weight.",
   cast: "Weigh what goes into the mould; the rest of the mould is resin. Shrinkage is left out: fill it up.",

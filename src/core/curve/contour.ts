@@ -76,3 +76,9 @@ function cut(runs: readonly Run[], x: number): number[] {
   }
   return ys.sort((a, b) => a - b);
 }
+
+/** How far up and down from a place the outline is, the nearer of both, mm; below zero outside, −1 where the line at x meets none of it. */
+export function insideBy({ xRange, cut }: Contour, x: number, y: number): number {
+  const ys = x > xRange[0] && x < xRange[1] ? cut(x) : [];
+  return ys.length < 2 ? -1 : Math.min(y - ys[0], ys[ys.length - 1] - y);
+}

@@ -1,6 +1,6 @@
 import { assemble } from "../assembly/assemble";
 import type { Assembly, Part } from "../assembly/types";
-import type { Contour } from "../curve/contour";
+import { type Contour, insideBy } from "../curve/contour";
 import { polyline } from "../curve/crossing";
 import { piecesOf, ringsOf } from "../design/handleParts";
 import { materialsIn } from "../design/materials";
@@ -141,8 +141,7 @@ function lengthwiseArea(
   for (let i = 0; i + 1 < points.length; i++) {
     const [p, q] = [points[i], points[i + 1]];
     const [x, y] = [(p.x + q.x) / 2, (p.y + q.y) / 2];
-    const ys = x > outline.xRange[0] && x < outline.xRange[1] ? outline.cut(x) : [];
-    if (!(ys.length > 1 && y > ys[0] && y < ys[ys.length - 1])) continue;
+    if (!(insideBy(outline, x, y) > 0)) continue;
     const { highY, lowY, halfMm } = tangAt(x);
     const inside = (y > lowY && y < highY ? halfMm : 0) + liners;
     for (const side of ["right", "left"] as const)

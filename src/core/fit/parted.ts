@@ -1,3 +1,4 @@
+import { insideBy } from "../curve/contour";
 import { polyline } from "../curve/crossing";
 import type { CurvePoint, Lengthwise } from "../design/schema";
 import { closedOutline } from "../layout/halves";
@@ -26,7 +27,6 @@ export function standsOut(points: readonly CurvePoint[], { outline }: Layout): b
   const [rear, front] = outline.xRange;
   return polyline(closedOutline(points).cubics, CHORDS).some(({ x, y }) => {
     if (x < rear - SAME_PLACE_MM || x > front + SAME_PLACE_MM) return true;
-    const ys = outline.cut(clamp(x, rear + INSIDE_MM, front - INSIDE_MM));
-    return ys.length < 2 || y < ys[0] - SAME_PLACE_MM || y > ys[ys.length - 1] + SAME_PLACE_MM;
+    return insideBy(outline, clamp(x, rear + INSIDE_MM, front - INSIDE_MM), y) < -SAME_PLACE_MM;
   });
 }

@@ -1,5 +1,5 @@
 import { type Cubic, cubicX, cubicY, type Point, straight } from "../curve/bezier";
-import { type Contour, contourOf } from "../curve/contour";
+import { type Contour, contourOf, insideBy } from "../curve/contour";
 import { signChanges } from "../curve/roots";
 import { curveThrough } from "../curve/spline";
 import type { Lengthwise } from "../design/schema";
@@ -84,11 +84,7 @@ const STEPS = 40;
 
 /** Stations where an outline crosses that of the handle, or the rim of anything round that goes through it there. */
 function meetingStations({ cubics }: Contour, { outline, design }: Layout): number[] {
-  const [rear, front] = outline.xRange;
-  const inside = ({ x, y }: Point) => {
-    const ys = x > rear && x < front ? outline.cut(x) : [];
-    return ys.length < 2 ? -1 : Math.min(y - ys[0], ys[ys.length - 1] - y);
-  };
+  const inside = ({ x, y }: Point) => insideBy(outline, x, y);
   const rims = design.fasteners.map(
     ({ xMm, yMm, diameterMm }) =>
       ({ x, y }: Point) =>

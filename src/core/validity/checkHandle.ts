@@ -1,4 +1,5 @@
 import type { Point } from "../curve/bezier";
+import { insideBy } from "../curve/contour";
 import { polyline, selfCrossing, signedDistance } from "../curve/crossing";
 import { handleReach } from "../design/constructions";
 import type { Design, Half, Handle, ScalesHandle } from "../design/schema";
@@ -127,11 +128,10 @@ function checkLengthwise(handle: Handle, report: Report): void {
         limit: ahead.xMm,
       });
   });
-  const { cut, xRange } = handleOutline(handle);
-  const inside = polyline(lengthwiseOutlines(handle.lengthwise).curve, 24).some(({ x, y }) => {
-    const ys = x > xRange[0] && x < xRange[1] ? cut(x) : [];
-    return ys.length > 1 && y > ys[0] && y < ys[ys.length - 1];
-  });
+  const outline = handleOutline(handle);
+  const inside = polyline(lengthwiseOutlines(handle.lengthwise).curve, 24).some(
+    ({ x, y }) => insideBy(outline, x, y) > 0,
+  );
   if (!inside) report("error", "lengthwise-off-handle", { at: { x: points[0].xMm, y: points[0].yMm } });
 }
 
@@ -142,10 +142,7 @@ function checkHalf(half: Half, { outline }: Layout, report: Report): void {
   const [first] = half.shape.points;
   const crossing = selfCrossing(cubics);
   if (crossing) report("error", "outline-crosses-itself", { at: crossing, subject: half.id });
-  const meets = polyline(cubics, 24).some(({ x, y }) => {
-    const ys = x > outline.xRange[0] && x < outline.xRange[1] ? outline.cut(x) : [];
-    return ys.length > 1 && y >= ys[0] && y <= ys[ys.length - 1];
-  });
+  const meets = polyline(cubics, 24).some(({ x, y }) => insideBy(outline, x, y) >= 0);
   if (!meets) report("error", "half-off-handle", { at: { x: first.xMm, y: first.yMm }, subject: half.id });
 }
 

@@ -5,14 +5,10 @@ import { HAZARDS, MATERIAL_CLASSES } from "../../stock/types";
 import { between, materialId, plainText, text } from "./fields";
 
 const gcc = between(...DENSITY_LIMITS);
+const IN_ORDER = "a density lies within its range: low ≤ typical ≤ high";
 const density = z
   .strictObject({ typical: gcc, low: gcc, high: gcc })
-  .check(
-    z.refine(
-      (d) => d.low <= d.typical && d.typical <= d.high,
-      "a density lies within its range: low ≤ typical ≤ high",
-    ),
-  );
+  .check(z.refine((d) => d.low <= d.typical && d.typical <= d.high, IN_ORDER));
 
 const within = (of: keyof typeof BASIS_LIMITS) => between(BASIS_LIMITS[of][0], BASIS_LIMITS[of][1]);
 const gram = within("massG");
@@ -79,7 +75,7 @@ function densityWords(basis: Parameters<typeof densityOf>[0]): string | null {
   if (reading.ok) return null;
   switch (reading.code) {
     case "not-in-order":
-      return "a density lies within its range: low ≤ typical ≤ high";
+      return IN_ORDER;
     case "out-of-range":
       return `gives a density of ${reading.gcc?.toPrecision(3) ?? "nothing"} g/cm³: it may be ${DENSITY_LIMITS.join(" to ")}`;
     case "mould-full":
