@@ -317,13 +317,8 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
   }
   if (tang.kind === "framed") {
     const box = boxOf([{ kind: "frame" }]);
-    if (box)
-      put(
-        { kind: "frame" },
-        tang.frame.material,
-        { ...box, thicknessMm: tang.frame.thicknessMm },
-        { form: "slab" },
-      );
+    const { material, thicknessMm } = tang.frame;
+    if (box) put({ kind: "frame" }, material, { ...box, thicknessMm }, { form: "slab" });
   }
   if (guard && !guard.mesh) {
     const reach =

@@ -18,7 +18,6 @@ import type {
   Design,
   Fastener,
   FastenerKind,
-  Half,
   HiddenTang,
   Measured,
   ScalesHandle,
@@ -27,10 +26,10 @@ import { newMeasured } from "../design/starts";
 import { newFastener } from "../fasteners/registry";
 import { knuckleBow } from "../guardFittings/knuckleBow";
 import { withHandleLength } from "../layout/handleLengths";
-import { newHalf, newLengthwise } from "../layout/handleStarts";
 import { faultsOf } from "../weigh/faults";
 import { weigh } from "../weigh/weigh";
 import { BLADE_TRIPS } from "./bladeTrips.fixtures";
+import { HANDLE_TRIPS, WRAP } from "./handleTrips.fixtures";
 import { FAULT_RULES, type FaultRule } from "./types";
 
 const sound = newDesign("Sedge");
@@ -57,18 +56,6 @@ const tube = { id: "t", kind: "lanyard-tube", xMm: -60, yMm: 0, material: "brass
 const mosaic = { id: "m", kind: "patterned-pin", xMm: -60, yMm: 0, diameterMm: 6, fill: "epoxy" } as const;
 
 const framed = withTang(sound, "framed");
-const WRAP = {
-  on: "grip",
-  kind: "cord",
-  material: "cord-hemp",
-  widthMm: 4,
-  thicknessMm: 1.6,
-  pitchMm: 4,
-  pattern: "single",
-  fromMm: -10,
-  toMm: -90,
-} as const;
-const slot = { id: "s", xMm: -60, yMm: 0, lengthMm: 20, widthMm: 6, angleDeg: 0, fill: null };
 const bolster = newBolster("brass-260");
 const dowels = { diameterMm: 1.6, lengthMm: 8, spreadMm: 18, material: "stainless-304" };
 const ring = { id: "r", xMm: -30, yMm: -24, boreMm: 24, wallMm: 3, widthMm: 9, material: "brass-260" };
@@ -94,13 +81,7 @@ const end = (kind: "threaded" | "stud" | "cap-nut" | "take-down", change: object
   return { ...design, tang: { ...design.tang, end: { ...design.tang.end, ...change } as BarEnd } };
 };
 
-const curve = (of: readonly [number, number][]) =>
-  of.map(([xMm, yMm], i) => ({ id: `p${i}`, xMm, yMm, corner: true }));
-const along = (...of: [number, number][]) => ({ ...newLengthwise(sound), points: curve(of) });
-const half = (...of: [number, number][]): Half => ({
-  ...newHalf("h", "front", sound),
-  shape: { kind: "outline", points: curve(of), thicknessMm: 5 },
-});
+const slot = { id: "s", xMm: -60, yMm: 0, lengthMm: 20, widthMm: 6, angleDeg: 0, fill: null };
 
 /** A design that trips each rule; the sound one trips none. */
 const TRIPS: [FaultRule, Design][] = [
@@ -116,16 +97,7 @@ const TRIPS: [FaultRule, Design][] = [
   ["bare-needs-full-tang", { ...hidden, handle: withBareTang(sound, true).handle }],
   ["wrap-off-handle", { ...sound, handle: { ...scales, wrap: { ...WRAP, fromMm: -90, toMm: -20 } } }],
   ["wrap-off-handle", { ...sound, handle: { ...scales, wrap: { ...WRAP, toMm: -180 } } }],
-  ["wrap-no-pommel", { ...sound, handle: { ...scales, wrap: { ...WRAP, on: "pommel" } } }],
-  ["wrap-no-pommel", { ...hidden, handle: { ...hidden.handle, wrap: { ...WRAP, on: "pommel" } } }],
-  ["lengthwise-turns-back", { ...sound, handle: { ...scales, lengthwise: along([-60, 0], [-20, 0]) } }],
-  ["lengthwise-turns-back", { ...sound, handle: { ...scales, lengthwise: along([-60, 0], [-60, 8]) } }],
-  ["lengthwise-off-handle", { ...sound, handle: { ...scales, lengthwise: along([-10, 90], [-90, 90]) } }],
-  ["half-off-handle", { ...sound, handle: { ...scales, halves: [half([20, 60], [40, 60], [30, 80])] } }],
-  [
-    "outline-crosses-itself",
-    { ...sound, handle: { ...scales, halves: [half([-10, -20], [-30, 10], [-30, -20], [-10, 10])] } },
-  ],
+  ...HANDLE_TRIPS,
   ["wrap-too-close", { ...sound, handle: { ...scales, wrap: { ...WRAP, pitchMm: 3 } } }],
   [
     "groove-off-handle",

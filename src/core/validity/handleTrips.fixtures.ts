@@ -1,0 +1,45 @@
+import { withTang } from "../design/constructions";
+import { newDesign } from "../design/create";
+import type { Design, Half, ScalesHandle } from "../design/schema";
+import { newHalf, newLengthwise } from "../layout/handleStarts";
+import type { FaultRule } from "./types";
+
+const sound = newDesign("Sedge");
+const hidden = withTang(sound, "hidden");
+const scales = sound.handle as ScalesHandle;
+
+/** A wrap that can be wound. */
+export const WRAP = {
+  on: "grip",
+  kind: "cord",
+  material: "cord-hemp",
+  widthMm: 4,
+  thicknessMm: 1.6,
+  pitchMm: 4,
+  pattern: "single",
+  fromMm: -10,
+  toMm: -90,
+} as const;
+
+const ON_POMMEL = { ...WRAP, on: "pommel" } as const;
+const curve = (of: readonly [number, number][]) =>
+  of.map(([xMm, yMm], i) => ({ id: `p${i}`, xMm, yMm, corner: true }));
+const along = (...of: [number, number][]) => ({ ...newLengthwise(sound), points: curve(of) });
+const half = (...of: [number, number][]): Half => ({
+  ...newHalf("h", "front", sound),
+  shape: { kind: "outline", points: curve(of), thicknessMm: 5 },
+});
+
+/** Designs that trip the rules of joints along a handle, halves, and wraps on a pommel. */
+export const HANDLE_TRIPS: [FaultRule, Design][] = [
+  ["wrap-no-pommel", { ...sound, handle: { ...scales, wrap: ON_POMMEL } }],
+  ["wrap-no-pommel", { ...hidden, handle: { ...hidden.handle, wrap: ON_POMMEL } }],
+  ["lengthwise-turns-back", { ...sound, handle: { ...scales, lengthwise: along([-60, 0], [-20, 0]) } }],
+  ["lengthwise-turns-back", { ...sound, handle: { ...scales, lengthwise: along([-60, 0], [-60, 8]) } }],
+  ["lengthwise-off-handle", { ...sound, handle: { ...scales, lengthwise: along([-10, 90], [-90, 90]) } }],
+  ["half-off-handle", { ...sound, handle: { ...scales, halves: [half([20, 60], [40, 60], [30, 80])] } }],
+  [
+    "outline-crosses-itself",
+    { ...sound, handle: { ...scales, halves: [half([-10, -20], [-30, 10], [-30, -20], [-10, 10])] } },
+  ],
+];
