@@ -1,10 +1,8 @@
-import { readFile, stat, writeFile } from "node:fs/promises";
 import { billOf } from "@/core/cost/bill";
 import { plainShop } from "@/core/cost/shop";
 import { materialsIn } from "@/core/design/materials";
 import { DRILL_SETS, type DrillSet, PIN_FITS, type PinFit } from "@/core/design/schema";
 import { STARTING_FORMS, startingForm } from "@/core/design/startingForms";
-import { LARGEST_KNIFE_BYTES } from "@/core/files/knife/format";
 import { readKnife } from "@/core/files/knife/read";
 import { writeKnife } from "@/core/files/knife/write";
 import { readPrices } from "@/core/files/prices/prices";
@@ -22,33 +20,14 @@ import { parseLength } from "@/core/units/length";
 import { densityOf, parseBox, parseWeight } from "@/core/units/weighedPiece";
 import { dynamics, effectiveMass } from "@/core/weigh/dynamics";
 import { faultsOf } from "@/core/weigh/faults";
-import { weigh } from "@/core/weigh/weigh";
 import { fileFailureWords } from "@/words/fileFailures";
 import { findingWords } from "@/words/findings";
 import { lengthFailureWords } from "@/words/lengthFailures";
 import { pricesFailureWords } from "@/words/pricesFailures";
 import { FORM_WORDS } from "@/words/startingForms";
 import { weighingJson } from "@/words/weighingJson";
-
-const USAGE = [
-  "usage: euaxis weigh FILE",
-  "euaxis review FILE",
-  "euaxis fit FILE",
-  "euaxis dynamics FILE [--grip MM]",
-  "euaxis levers FILE",
-  "euaxis tune FILE --balance LO..HI [--mass LO..HI]",
-  "euaxis sample FILE [-n 1000] [--seed 1]",
-  "euaxis cost FILE [--prices FILE]",
-  "euaxis drill SIZE [--fit slide|snug|press] [--set inch|metric|all]",
-  "euaxis mesh FILE [--part ID] --out FILE.stl|FILE.3mf",
-  "euaxis new FORM --out FILE.json",
-  "euaxis new --list",
-  "euaxis materials [--search WORDS]",
-  "euaxis density --mass 41.2g --size 120x40x10mm",
-].join(" | ");
-
-/** A reason to stop, for standard error. */
-class Refusal extends Error {}
+import { drawFile } from "./drawings";
+import { bytesOf, numberIn, optionsOf, Refusal, USAGE, weighed, windowIn, writeTo } from "./input";
 
 async function main(args: readonly string[]): Promise<unknown> {
   const [command, ...rest] = args;
@@ -79,6 +58,7 @@ async function main(args: readonly string[]): Promise<unknown> {
   if (command === "cost") return costOf(rest);
   if (command === "density") return densityFrom(rest);
   if (command === "new") return newKnife(rest);
+  if (command === "draw") return drawFile(rest);
   throw new Refusal(USAGE);
 }
 
@@ -91,11 +71,7 @@ async function newKnife(args: readonly string[]): Promise<unknown> {
   const known = STARTING_FORMS.find((f) => f === form);
   if (!known) throw new Refusal(`no form "${form}"; there are: ${STARTING_FORMS.join(", ")}`);
   const text = writeKnife(startingForm(known, FORM_WORDS[known].name));
-  try {
-    await writeFile(out, text);
-  } catch (error) {
-    throw new Refusal(`cannot write ${out} (${(error as NodeJS.ErrnoException).code})`);
-  }
+  await writeTo(out, text);
   return { form, out };
 }
 
@@ -138,11 +114,7 @@ async function meshFile(args: readonly string[]): Promise<unknown> {
     const ids = report.parts.map((p) => p.id).join(", ");
     throw new Refusal(`no part "${part}" with a volume; this knife has: ${ids}`);
   }
-  try {
-    await writeFile(out, bytes);
-  } catch (error) {
-    throw new Refusal(`cannot write ${out} (${(error as NodeJS.ErrnoException).code})`);
-  }
+  await writeTo(out, bytes);
   return { out, part, format, bytes: bytes.byteLength };
 }
 
@@ -241,59 +213,6 @@ async function costOf(args: readonly string[]): Promise<unknown> {
     ...billOf(design, shop),
     variants: variants.map((v) => ({ name: v.name, bill: billOf(v.design, shop) })),
   };
-}
-
-function numberIn(text: string, option: string): number {
-  const value = text.trim() === "" ? Number.NaN : Number(text);
-  if (!Number.isFinite(value)) throw new Refusal(`${option} is a number, not "${text}"`);
-  return value;
-}
-
-/** "-20..0" */
-function windowIn(text: string, option: string): { low: number; high: number } {
-  const [low, high, ...more] = text.split("..").map(Number);
-  if (more.length > 0 || !(low <= high))
-    throw new Refusal(`${option} is LO..HI, such as -20..0, not "${text}"`);
-  return { low, high };
-}
-
-/** One path and the named options' values. */
-function optionsOf(args: readonly string[], names: readonly string[]) {
-  const options = new Map<string, string>();
-  let path: string | null = null;
-  for (let i = 0; i < args.length; i++) {
-    if (names.includes(args[i]) && i + 1 < args.length) options.set(args[i], args[++i]);
-    else if (path === null && !args[i].startsWith("--")) path = args[i];
-    else throw new Refusal(USAGE);
-  }
-  return { path, options };
-}
-
-async function weighed(path: string) {
-  const reading = readKnife(await bytesOf(path));
-  if (!reading.ok) throw new Refusal(fileFailureWords(reading));
-  const weighing = weigh(reading.design);
-  if (!weighing.ok) {
-    throw new Refusal(
-      weighing.findings
-        .filter((f) => f.severity === "error")
-        .map((f) => findingWords(f, "metric", materialsIn(reading.design)))
-        .join(" "),
-    );
-  }
-  return { design: reading.design, variants: reading.variants, report: weighing.report };
-}
-
-async function bytesOf(path: string): Promise<Uint8Array> {
-  try {
-    const { size } = await stat(path);
-    // One byte over the limit is enough to be refused for its size.
-    if (size > LARGEST_KNIFE_BYTES) return new Uint8Array(LARGEST_KNIFE_BYTES + 1);
-    return await readFile(path);
-  } catch (error) {
-    const code = (error as NodeJS.ErrnoException).code;
-    throw new Refusal(code === "ENOENT" ? `no such file: ${path}` : `cannot read ${path} (${code})`);
-  }
 }
 
 try {

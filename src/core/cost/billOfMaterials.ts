@@ -1,11 +1,12 @@
 import type { PartKey } from "../assembly/partKey";
 import type { Design } from "../design/schema";
 import { FASTENER_KINDS, isBought } from "../fasteners/registry";
+import type { Size } from "../fit/bladeStock";
 import type { CutKey } from "../fit/cutKey";
 import { gluePlan } from "../fit/glue";
 import { pinLayout } from "../fit/pinLayout";
 import { rodList } from "../fit/rodList";
-import { type CutPiece, cutList, type Size } from "../fit/stockList";
+import { type CutPiece, cutList } from "../fit/stockList";
 import type { MaterialOf } from "../stock/types";
 import { endKindOf } from "../tangEnds/registry";
 import type { MassReport } from "../weigh/report";

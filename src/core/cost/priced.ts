@@ -1,4 +1,4 @@
-import type { Size } from "../fit/stockList";
+import type { Size } from "../fit/bladeStock";
 import type { MaterialOf } from "../stock/types";
 import { densityGmm3, type MaterialLine } from "./billOfMaterials";
 import type { Price } from "./shop";

@@ -9,12 +9,13 @@ import { endKindOf } from "../tangEnds/registry";
 import { SAME_PLACE_MM } from "../tolerances";
 import { screwSizes, tapDrillMm, threadOf } from "../units/screws";
 import { THREADS } from "../units/threads";
+import { drillOf } from "./drilled";
 import { DRILLS, type Drill, drillsIn, ownedDrills } from "./drillSets";
 import { type GluePlan, gluePlan } from "./glue";
 import { type GuardSlot, guardSlot, type PieceSlot, pieceSlots } from "./guardSlot";
 import { bevelLeft, type Girth, girths, gripLength, wantedGrip } from "./hand";
 import { movement, type PieceMovement } from "./movement";
-import { nearestDrill, pickDrill } from "./pickDrill";
+import { nearestDrill } from "./pickDrill";
 import { jigPitches, type PinPlace, type Pitch, pinLayout, taperShim } from "./pinLayout";
 import { rodList } from "./rodList";
 import { type Seat, seats } from "./seats";
@@ -90,11 +91,7 @@ function boresOf(design: Design): Bore[] {
       bores[same] = { ...bores[same], owners: [...bores[same].owners, owner] };
       return;
     }
-    // A given size is drilled as near as it comes; a pin's by its fit.
-    const choose = (from: readonly Drill[]): Drill | null =>
-      wantedMm === null
-        ? (pickDrill(nominalMm, fitUp.pinFit, from)?.drill ?? null)
-        : nearestDrill(wantedMm, from);
+    const choose = (from: readonly Drill[]) => drillOf(fitUp, nominalMm, wantedMm, from);
     const [drill, own] = [choose(sold), choose(owned)];
     bores.push({
       owners: [owner],

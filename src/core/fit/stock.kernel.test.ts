@@ -5,9 +5,10 @@ import { type PartKey, partId, type Side } from "../assembly/partKey";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
 import { solidParts } from "../kernel/solidParts";
+import type { Size } from "./bladeStock";
 import type { CutKey } from "./cutKey";
 import { pinLayout } from "./pinLayout";
-import { cutList, type Size } from "./stockList";
+import { cutList } from "./stockList";
 
 /** The parts that a piece of the cut list becomes. */
 function partsOf(key: CutKey): PartKey[] {

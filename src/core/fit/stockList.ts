@@ -1,25 +1,29 @@
 import { assemble } from "../assembly/assemble";
-import { assembleBare } from "../assembly/bareBlade";
 import { type PartKey, partId, type Side } from "../assembly/partKey";
-import { polyline } from "../curve/crossing";
 import { materialsIn } from "../design/materials";
 import type { Design, Piece, PieceRole, StockPiece } from "../design/schema";
-import { bareBladeOf } from "../design/starts";
-import { bladeReaches } from "../layout/bladeParts";
 import { pieceNaming, plateNaming } from "../layout/itemNames";
 import { layoutOf } from "../layout/layout";
 import { lengthwiseFaces, upperRegion } from "../layout/lengthwise";
+import type { LeaningJoint } from "../layout/meetings";
 import { jointTilt } from "../layout/pieces";
 import { remembered } from "../layout/remembered";
-import { behindDividers, bolsterJoint, jointsFrontFirst, sheetNumber } from "../layout/scales";
+import {
+  behindDividers,
+  bolsterJoint,
+  dividerStations,
+  jointsFrontFirst,
+  sheetNumber,
+} from "../layout/scales";
 import { radians } from "../number";
-import { type Extent, rangeOf, sideRangeOf } from "../solids/extent";
+import { rangeOf, sideRangeOf } from "../solids/extent";
 import { jointSide } from "../solids/halfSpace";
 import type { Region } from "../solids/region";
 import type { MaterialOf } from "../stock/types";
 import { hasGrain } from "../stock/working";
 import { endKindOf } from "../tangEnds/registry";
 import { ROUNDING } from "../tolerances";
+import { type Boxed, bladeBox, type Size, type Spaces, sizeOf } from "./bladeStock";
 import { type CutKey, cutId } from "./cutKey";
 import { alongJoint, standsOut } from "./parted";
 
@@ -46,23 +50,17 @@ export interface CutPiece {
   readonly shortMm: Size | null;
 }
 
-/** Along the knife, across its height, and across its thickness. */
-export interface Size {
-  readonly lengthMm: number;
-  readonly heightMm: number;
-  readonly thicknessMm: number;
+/** What is cut: a piece of the list, the space that it takes up, and which way its outline is seen. */
+export interface CutSolid extends Spaces {
+  readonly piece: CutPiece;
+  /** Of a sheet that leans: the joint that its rear face lies along. */
+  readonly joint: LeaningJoint | null;
+  /** The face that it is marked out on: its side, or its front where it is cut from sheet across the knife. */
+  readonly face: "side" | "front";
 }
 
 const SIDES = ["right", "left"] as const;
 const alike = <T>(of: T) => ({ right: of, left: of });
-
-/** The box that holds several. */
-function sizeOf(boxes: readonly Extent[]): Size | null {
-  if (boxes.length === 0) return null;
-  const over = (k: 0 | 1 | 2) =>
-    Math.max(...boxes.map((b) => b[k][1])) - Math.min(...boxes.map((b) => b[k][0]));
-  return { lengthMm: over(0), heightMm: over(1), thicknessMm: over(2) };
-}
 
 /** Pieces that are cut from sheet, its thickness along the knife. */
 const SLICES: readonly PieceRole[] = ["spacer", "washer", "butt-plate"];
@@ -71,58 +69,34 @@ const SLICES: readonly PieceRole[] = ["spacer", "washer", "butt-plate"];
 const LEATHER_MM = 3.6;
 const DISC_MM = 3;
 
-/** Diameter of the rod that a hidden tang runs out into of itself, mm; 0 of none. */
-function ownRodMm(tang: Exclude<Design["tang"], { kind: "full" }>): number {
-  if (tang.kind !== "hidden" || endKindOf(tang.end).rodStock(tang.end)) return 0;
-  const rod = endKindOf(tang.end).rod(tang.end);
-  return rod?.ofTang ? rod.diameterMm : 0;
-}
-
-/** Bar or sheet that blade and tang are cut out of in one, without room to shape. */
-function bladeSize(design: Design): Size {
-  const { blade, tang } = design;
-  const { bladeOutline, outline, barOutline } = layoutOf(design);
-  const { regions, parts } = assembleBare(bareBladeOf(design));
-  // A rod that a tang runs out into is cut out of the same bar.
-  const ends = parts.flatMap((p) =>
-    p.key.kind === "tang" ? p.regions.map((r) => regions[r].xRange[0]) : [],
-  );
-  const taper = tang.kind === "full" ? tang.taper : null;
-  const thick =
-    tang.kind === "full"
-      ? [taper?.frontMm ?? 0, taper?.buttMm ?? 0]
-      : [tang.frontThicknessMm, tang.endThicknessMm, ownRodMm(tang)];
-  const contours = [bladeOutline, tang.kind === "full" ? outline : barOutline].flatMap((c) => c ?? []);
-  const ys = [...contours.flatMap((c) => polyline(c.cubics, 24).map((p) => p.y)), ...bladeReaches(blade)];
-  return {
-    lengthMm: bladeOutline.xRange[1] - Math.min(0, ...ends),
-    heightMm: Math.max(...ys) - Math.min(...ys),
-    thicknessMm: Math.max(blade.spineMm, blade.bolster?.widthMm ?? 0, ...thick),
-  };
-}
-
 /**
  * Everything to saw, blade and tang first, then the handle's pieces: with what is printed or built up instead. Rods are
  * cut to their blank lengths; screws and a blade in the hand are bought.
  */
-export const cutList = remembered((design: Design): readonly CutPiece[] => {
+export const cutList = remembered((design: Design): readonly CutPiece[] =>
+  cutSolids(design).map((s) => s.piece),
+);
+
+/** The same with the space that each piece takes up. */
+export const cutSolids = remembered((design: Design): readonly CutSolid[] => {
   const { handle, guard, tang, fitUp } = design;
   const materialOf = materialsIn(design);
   const assembly = assemble(design);
   const { kerfMm, allowanceMm, have } = fitUp.stock;
-  const pieces: CutPiece[] = [];
+  const pieces: CutSolid[] = [];
   const put = (
     key: CutKey,
     material: string,
-    finished: Size,
+    { stretches, less, ...finished }: Boxed,
     more: Partial<Pick<CutPiece, "count" | "pair" | "made">> & {
       form?: "slab" | "slice" | "block";
       /** Stacked of discs: of that thickness, or of what the stock is, null. */
       discs?: { readonly mm: number | null } | false;
+      joint?: LeaningJoint;
     } = {},
   ) => {
     // What is contoured is sawn with room all round and a kerf; a slab comes in its thickness, a slice in its length.
-    const { form = "block", discs: inDiscs, ...rest } = more;
+    const { form = "block", discs: inDiscs, joint = null, ...rest } = more;
     const sawn = (rest.made ?? "sawn") === "sawn";
     const room = sawn ? 2 * allowanceMm + kerfMm : 0;
     const id = cutId(key);
@@ -143,7 +117,7 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
       heightMm: Math.max(0, sawnMm.heightMm - own.heightMm),
       thicknessMm: Math.max(0, sawnMm.thicknessMm - own.thicknessMm),
     };
-    pieces.push({
+    const piece: CutPiece = {
       key,
       id,
       material,
@@ -157,39 +131,50 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
       sawnMm,
       have: own,
       shortMm: short,
+    };
+    pieces.push({
+      piece,
+      stretches,
+      less,
+      joint,
+      face: form === "slice" || key.kind === "guard" ? "front" : "side",
     });
   };
-  if (!design.blade.measured) put({ kind: "blade" }, design.blade.steel, bladeSize(design), { form: "slab" });
+  if (!design.blade.measured) put({ kind: "blade" }, design.blade.steel, bladeBox(design), { form: "slab" });
   const layout = layoutOf(design);
   const { span, pieces: stations } = layout;
   const symmetrical =
     handle.kind === "scales" &&
     handle.right.thicknessMm === handle.left.thicknessMm &&
     handle.plan.every((p) => p.leftHalfMm === null || p.leftHalfMm === p.halfMm);
+  const stretchesOf = (keys: readonly PartKey[], within: readonly Region[]) => {
+    const ids = keys.map(partId);
+    return assembly.parts
+      .filter((p) => ids.includes(p.id) && p.materials.length > 0)
+      .map((p) => [...p.regions.map((r) => assembly.regions[r]), ...within]);
+  };
   /**
    * The box of a part, or of a right and a left one together; null where nothing is left of it. `within` limits it
    * where another part takes first.
    */
-  const boxOf = (keys: readonly PartKey[], within: readonly Region[] = []): Size | null => {
-    const ids = keys.map(partId);
-    const boxes = assembly.parts
-      .filter((p) => ids.includes(p.id) && p.materials.length > 0)
-      .map((p) => rangeOf([...p.regions.map((r) => assembly.regions[r]), ...within]));
-    return sizeOf(boxes.filter((b) => b !== null));
+  const boxOf = (keys: readonly PartKey[], within: readonly Region[] = []): Boxed | null => {
+    const stretches = stretchesOf(keys, within);
+    const size = sizeOf(stretches.map(rangeOf).filter((b) => b !== null));
+    return size && { ...size, stretches, less: [] };
   };
   /** The same of a right and a left part, whose thickness is told: of one where both sides are alike. */
-  const sidesOf = (keyOf: (side: Side) => PartKey, within: readonly Region[] = []): Size | null => {
-    const ids = (symmetrical ? (["right"] as const) : SIDES).map((side) => partId(keyOf(side)));
-    const ranges = assembly.parts
-      .filter((p) => ids.includes(p.id))
-      .map((p) => sideRangeOf([...p.regions.map((r) => assembly.regions[r]), ...within]));
-    return sizeOf(ranges.flatMap((r) => (r ? [[r[0], r[1], [0, 0]] as const] : [])));
+  const sidesOf = (keyOf: (side: Side) => PartKey, within: readonly Region[] = []): Boxed | null => {
+    const sides = symmetrical ? (["right"] as const) : SIDES;
+    const stretches = sides.map((side) => stretchesOf([keyOf(side)], within));
+    const ranges = stretches.flat().map(sideRangeOf);
+    const size = sizeOf(ranges.flatMap((r) => (r ? [[r[0], r[1], [0, 0]] as const] : [])));
+    return size && { ...size, stretches: stretches[0], less: [] };
   };
   /** A right and a left piece: a pair of one material, or each by itself. */
   const putSides = (
     keyOf: (side: Side | "pair") => CutKey,
     of: { readonly right: string; readonly left: string },
-    box: Size | null,
+    box: Boxed | null,
     thickMm: { readonly right: number; readonly left: number },
     more: Parameters<typeof put>[3] = {},
   ) => {
@@ -225,8 +210,10 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
         );
         // It lies along its joint, which leans.
         const heightMm = (own?.heightMm ?? 0) / Math.cos(radians(next.tiltDeg));
-        const size = { lengthMm, heightMm, thicknessMm: widest };
-        put(key, material, size, { count: 2, pair: true, form: "slice" });
+        const { stretches = [], less = [] } = own ?? {};
+        const size = { lengthMm, heightMm, thicknessMm: widest, stretches, less };
+        const lies = { xMm: dividerStations(next)[k], tiltDeg: next.tiltDeg };
+        put(key, material, size, { count: 2, pair: true, form: "slice", joint: lies });
       });
       if (next) {
         of = { right: next.right, left: next.left };
@@ -298,6 +285,7 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
         { ...box, lengthMm, heightMm },
         {
           form: slice ? "slice" : "block",
+          ...(slice && behind !== 0 ? { joint: { xMm: to, tiltDeg: behind } } : {}),
           made: p.printed ? "printed" : isBuiltUp(p, materialOf) ? "built-up" : "sawn",
           discs: slice && (p.role === "washer" || p.discMm !== null) && { mm: p.discMm },
         },
@@ -318,20 +306,33 @@ export const cutList = remembered((design: Design): readonly CutPiece[] => {
   if (tang.kind === "framed") {
     const box = boxOf([{ kind: "frame" }]);
     const { material, thicknessMm } = tang.frame;
-    if (box) put({ kind: "frame" }, material, { ...box, thicknessMm }, { form: "slab" });
+    if (box)
+      put(
+        { kind: "frame" },
+        material,
+        { ...box, thicknessMm, less: layout.tangHoles.map((r) => [r]) },
+        { form: "slab" },
+      );
   }
   if (guard && !guard.mesh) {
     const reach =
       Math.max(0, guard.sweepAboveMm, guard.sweepBelowMm) -
       Math.min(0, guard.sweepAboveMm, guard.sweepBelowMm);
     guard.plates.forEach((p, i) => {
+      const key = {
+        kind: "guard",
+        number: guard.plates.length > 1 ? i + 1 : null,
+        ...plateNaming(design, i),
+      } as const;
       put(
-        { kind: "guard", number: guard.plates.length > 1 ? i + 1 : null, ...plateNaming(design, i) },
+        key,
         p.material,
         {
           lengthMm: p.thicknessMm + reach,
           heightMm: guard.aboveMm + guard.belowMm,
           thicknessMm: guard.widthMm,
+          stretches: stretchesOf([key], []),
+          less: [],
         },
         // A flat plate is cut from sheet; one with swept arms from a block.
         { form: reach > 0 ? "block" : "slice", made: p.printed ? "printed" : "sawn" },

@@ -1,7 +1,8 @@
 "use client";
 import { Button, Flex, SimpleGrid } from "@chakra-ui/react";
+import type { Size } from "@/core/fit/bladeStock";
 import type { FitSheet } from "@/core/fit/sheet";
-import type { CutPiece, Size } from "@/core/fit/stockList";
+import type { CutPiece } from "@/core/fit/stockList";
 import { roundTo } from "@/core/number";
 import { spotOf, spotsOfMaterial } from "@/core/review/spots";
 import { ROUNDING } from "@/core/tolerances";

@@ -1,0 +1,90 @@
+import { readFile, stat, writeFile } from "node:fs/promises";
+import { materialsIn } from "@/core/design/materials";
+import { LARGEST_KNIFE_BYTES } from "@/core/files/knife/format";
+import { readKnife } from "@/core/files/knife/read";
+import { weigh } from "@/core/weigh/weigh";
+import { fileFailureWords } from "@/words/fileFailures";
+import { findingWords } from "@/words/findings";
+
+export const USAGE = [
+  "usage: euaxis weigh FILE",
+  "euaxis review FILE",
+  "euaxis fit FILE",
+  "euaxis dynamics FILE [--grip MM]",
+  "euaxis levers FILE",
+  "euaxis tune FILE --balance LO..HI [--mass LO..HI]",
+  "euaxis sample FILE [-n 1000] [--seed 1]",
+  "euaxis cost FILE [--prices FILE]",
+  "euaxis drill SIZE [--fit slide|snug|press] [--set inch|metric|all]",
+  "euaxis mesh FILE [--part ID] --out FILE.stl|FILE.3mf",
+  "euaxis draw FILE --part NAME [--format dxf|svg] --out PATH [--kerf MM] [--allowance MM] [--least-hole MM]",
+  "euaxis new FORM --out FILE.json",
+  "euaxis new --list",
+  "euaxis materials [--search WORDS]",
+  "euaxis density --mass 41.2g --size 120x40x10mm",
+].join(" | ");
+
+/** A reason to stop, for standard error. */
+export class Refusal extends Error {}
+
+export function numberIn(text: string, option: string): number {
+  const value = text.trim() === "" ? Number.NaN : Number(text);
+  if (!Number.isFinite(value)) throw new Refusal(`${option} is a number, not "${text}"`);
+  return value;
+}
+
+/** "-20..0" */
+export function windowIn(text: string, option: string): { low: number; high: number } {
+  const [low, high, ...more] = text.split("..").map(Number);
+  if (more.length > 0 || !(low <= high))
+    throw new Refusal(`${option} is LO..HI, such as -20..0, not "${text}"`);
+  return { low, high };
+}
+
+/** One path and the named options' values. */
+export function optionsOf(args: readonly string[], names: readonly string[]) {
+  const options = new Map<string, string>();
+  let path: string | null = null;
+  for (let i = 0; i < args.length; i++) {
+    if (names.includes(args[i]) && i + 1 < args.length) options.set(args[i], args[++i]);
+    else if (path === null && !args[i].startsWith("--")) path = args[i];
+    else throw new Refusal(USAGE);
+  }
+  return { path, options };
+}
+
+export async function weighed(path: string) {
+  const reading = readKnife(await bytesOf(path));
+  if (!reading.ok) throw new Refusal(fileFailureWords(reading));
+  const weighing = weigh(reading.design);
+  if (!weighing.ok) {
+    throw new Refusal(
+      weighing.findings
+        .filter((f) => f.severity === "error")
+        .map((f) => findingWords(f, "metric", materialsIn(reading.design)))
+        .join(" "),
+    );
+  }
+  return { design: reading.design, variants: reading.variants, report: weighing.report };
+}
+
+export async function bytesOf(path: string): Promise<Uint8Array> {
+  try {
+    const { size } = await stat(path);
+    // One byte over the limit is enough to be refused for its size.
+    if (size > LARGEST_KNIFE_BYTES) return new Uint8Array(LARGEST_KNIFE_BYTES + 1);
+    return await readFile(path);
+  } catch (error) {
+    const code = (error as NodeJS.ErrnoException).code;
+    throw new Refusal(code === "ENOENT" ? `no such file: ${path}` : `cannot read ${path} (${code})`);
+  }
+}
+
+/** Writes a file, or says why it cannot be written. */
+export async function writeTo(path: string, bytes: string | Uint8Array): Promise<void> {
+  try {
+    await writeFile(path, bytes);
+  } catch (error) {
+    throw new Refusal(`cannot write ${path} (${(error as NodeJS.ErrnoException).code})`);
+  }
+}

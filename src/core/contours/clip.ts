@@ -1,0 +1,59 @@
+import ClipperLib from "clipper-lib";
+import type { Point } from "../curve/bezier";
+
+/** Places are kept to a ten-thousandth of a millimetre while outlines are joined. */
+const PER_MM = 1e4;
+/** How far an outline that is grown may stand inside its true rounded corner, mm. */
+const ROUNDING_MM = 0.002;
+/** Pieces smaller than this are left over from joining, mm². */
+const LEAST_MM2 = 1e-3;
+
+type Path = { X: number; Y: number }[];
+
+const inward = (points: readonly Point[]): Path =>
+  points.map(({ x, y }) => ({ X: Math.round(x * PER_MM), Y: Math.round(y * PER_MM) }));
+const outward = (paths: readonly Path[]): Point[][] =>
+  paths
+    .filter((p) => Math.abs(ClipperLib.Clipper.Area(p)) > LEAST_MM2 * PER_MM * PER_MM)
+    .map((p) => p.map(({ X, Y }) => ({ x: X / PER_MM, y: Y / PER_MM })));
+
+function oriented(path: Path): Path {
+  return ClipperLib.Clipper.Orientation(path) ? path : [...path].reverse();
+}
+
+/**
+ * What several closed chord lines cover together, less what others cover: outer lines run counter-clockwise, holes the
+ * other way. Good to 1e-4 mm.
+ */
+export function joined(
+  of: readonly (readonly Point[])[],
+  without: readonly (readonly Point[])[] = [],
+): Point[][] {
+  const clipper = new ClipperLib.Clipper();
+  clipper.AddPaths(
+    of.map((p) => oriented(inward(p))),
+    ClipperLib.PolyType.ptSubject,
+    true,
+  );
+  if (without.length > 0)
+    clipper.AddPaths(
+      without.map((p) => oriented(inward(p))),
+      ClipperLib.PolyType.ptClip,
+      true,
+    );
+  const solution: Path[] = [];
+  const { pftNonZero } = ClipperLib.PolyFillType;
+  const kind = without.length > 0 ? ClipperLib.ClipType.ctDifference : ClipperLib.ClipType.ctUnion;
+  clipper.Execute(kind, solution, pftNonZero, pftNonZero);
+  return outward(solution);
+}
+
+/** Outlines as `joined` gives them, grown by so much all round, mm, holes made smaller; below zero shrunk. */
+export function grown(outlines: readonly (readonly Point[])[], byMm: number): Point[][] {
+  if (byMm === 0) return outlines.map((o) => [...o]);
+  const offset = new ClipperLib.ClipperOffset(2, ROUNDING_MM * PER_MM);
+  offset.AddPaths(outlines.map(inward), ClipperLib.JoinType.jtRound, ClipperLib.EndType.etClosedPolygon);
+  const solution: Path[] = [];
+  offset.Execute(solution, byMm * PER_MM);
+  return outward(solution);
+}

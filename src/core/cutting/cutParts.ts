@@ -1,0 +1,124 @@
+import { fitArcs } from "../contours/fitArcs";
+import { flattened, type Loop } from "../contours/loop";
+import type { Point } from "../curve/bezier";
+import type { Design } from "../design/schema";
+import { bladeBox } from "../fit/bladeStock";
+import { type CutKey, cutId } from "../fit/cutKey";
+import { handleHoles, type RoundHole, tangHoles } from "../fit/drilled";
+import { DRILLS } from "../fit/drillSets";
+import { guardSlot, pieceSlots } from "../fit/guardSlot";
+import { type CutSolid, cutSolids } from "../fit/stockList";
+import { remembered } from "../layout/remembered";
+import { frontOutline } from "./frontOutline";
+import { roundedBox } from "./roundedBox";
+import { sideOutline } from "./sideOutline";
+
+/** Round and straight pieces follow an outline within this, mm; with its chords it stays within 0.01 mm. */
+export const FOLLOWS_MM = 0.006;
+
+/** A part as it is marked out on its stock, mm. */
+export interface CutPart {
+  readonly key: CutKey;
+  /** As in the cut list. */
+  readonly id: string;
+  readonly material: string;
+  /** How many are cut alike; of a pair, both. */
+  readonly count: number;
+  /** A left and a right: the left one is cut as the mirror image. */
+  readonly pair: boolean;
+  /**
+   * Seen from its right side, x toward the tip and y toward the spine; or from the front, x to the right of a holder and y
+   * toward the spine.
+   */
+  readonly face: CutSolid["face"];
+  /** Outer outlines run counter-clockwise, openings in them the other way. */
+  readonly outlines: readonly Loop[];
+  readonly holes: readonly RoundHole[];
+  /** Of the stock that it is cut from. */
+  readonly thicknessMm: number;
+  readonly grain: CutSolid["piece"]["grain"];
+}
+
+const loopsOf = (outlines: readonly (readonly Point[])[]): Loop[] =>
+  outlines.map((o) => fitArcs(o, FOLLOWS_MM)).filter((l) => l.length > 1);
+
+/** Blade and tang, or the tang's rod with it, in one, with what is drilled in it: whether it is made here or in the hand. */
+export const blank = remembered((design: Design): CutPart => {
+  const { stretches, less } = bladeBox(design);
+  const openings = less.flatMap((l) => sideOutline([l]));
+  return {
+    key: { kind: "blade" },
+    id: cutId({ kind: "blade" }),
+    material: design.blade.steel,
+    count: 1,
+    pair: false,
+    face: "side",
+    outlines: loopsOf(sideOutline(stretches, openings)),
+    holes: tangHoles(design),
+    thicknessMm: design.blade.spineMm,
+    grain: null,
+  };
+});
+
+/** Every part that is cut by an outline, blade and tang first; a blade in the hand is none. */
+export const cutParts = remembered((design: Design): readonly CutPart[] => {
+  const throughHandle = handleHoles(design);
+  return cutSolids(design).flatMap((solid): CutPart[] => {
+    const { piece, face, stretches, less, joint } = solid;
+    if (piece.key.kind === "blade") return [blank(design)];
+    const outer =
+      face === "side"
+        ? sideOutline(
+            stretches,
+            less.flatMap((l) => sideOutline([l])),
+          )
+        : frontOutline(stretches, joint);
+    const outlines = loopsOf(outer);
+    if (outlines.length === 0) return [];
+    const { finishedMm, pair, count, grain, key, id, material } = piece;
+    return [
+      {
+        key,
+        id,
+        material,
+        count,
+        pair,
+        face,
+        outlines: face === "front" ? [...outlines, ...slotOf(design, key)] : outlines,
+        holes: face === "side" ? throughHandle.filter((h) => within(outlines, h)) : [],
+        thicknessMm:
+          face === "side" ? finishedMm.thicknessMm : (piece.discs?.thicknessMm ?? finishedMm.lengthMm),
+        grain,
+      },
+    ];
+  });
+});
+
+/** The tang's opening through a plate of the guard, or through a piece behind it. */
+function slotOf(design: Design, key: CutKey): Loop[] {
+  if (key.kind === "guard") {
+    const slot = guardSlot(design, DRILLS);
+    return slot ? [roundedBox(slot.yMm, slot.thicknessMm, slot.heightMm, slot.cornerMm)] : [];
+  }
+  if (key.kind !== "piece" || design.tang.kind !== "hidden") return [];
+  const slot = pieceSlots(design).find((s) => s.key.kind === "piece" && s.key.id === key.id);
+  if (!slot) return [];
+  return [roundedBox(design.tang.yMm, slot.thicknessMm, slot.heightMm, (slot.roundMm ?? 0) / 2)];
+}
+
+/** How far round holes are followed while it is looked whether they lie in a part, mm. */
+const LOOKED_MM = 0.05;
+
+/** Whether a hole's centre lies in a part: inside an odd number of its outlines. */
+function within(outlines: readonly Loop[], { xMm, yMm }: RoundHole): boolean {
+  return outlines.filter((o) => encloses(flattened(o, LOOKED_MM), { x: xMm, y: yMm })).length % 2 === 1;
+}
+
+function encloses(points: readonly Point[], p: Point): boolean {
+  let inside = false;
+  points.forEach((a, i) => {
+    const b = points[(i + 1) % points.length];
+    if (a.y > p.y !== b.y > p.y && p.x < a.x + ((p.y - a.y) / (b.y - a.y)) * (b.x - a.x)) inside = !inside;
+  });
+  return inside;
+}

@@ -1,0 +1,243 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { assemble } from "../assembly/assemble";
+import type { Part } from "../assembly/types";
+import { boxOf, signedArea } from "../contours/loop";
+import type { Design } from "../design/schema";
+import { STARTING_FORMS, startingForm } from "../design/startingForms";
+import { whole } from "../fasteners/kind";
+import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
+import { bladeBox } from "../fit/bladeStock";
+import { fitSheet } from "../fit/sheet";
+import { cutSolids } from "../fit/stockList";
+import { layoutOf } from "../layout/layout";
+import { layerRegion } from "../solids/layer";
+import type { Region } from "../solids/region";
+import { momentsOf } from "../weigh/momentsOf";
+import { blank, type CutPart, cutParts } from "./cutParts";
+import { discs } from "./discs";
+import { nested } from "./nest";
+import { AS_DRAWN, drawnPieces, pieceLayer, piecesNamed } from "./pieceLayers";
+import { layerBox } from "./place";
+
+const areaOf = (p: Pick<CutPart, "outlines">) => p.outlines.reduce((sum, o) => sum + signedArea(o), 0);
+const knives: (readonly [string, Design])[] = [
+  ...DEMO_KNIVES,
+  ...STARTING_FORMS.map((f) => [f, startingForm(f, f)] as const),
+];
+
+/** A blade of one thickness throughout, so that the weigher's volume is its area by that thickness. */
+function flatBlade(design: Design): Design {
+  const { blade, tang } = design;
+  const mm = blade.spineMm;
+  return {
+    ...design,
+    blade: {
+      ...blade,
+      measured: null,
+      grind: { kind: "none" },
+      leftGrind: null,
+      tipThicknessMm: mm,
+      taper: [],
+      swedge: null,
+      fullers: [],
+      sharpenedDeg: null,
+      ramp: null,
+      bolster: null,
+    },
+    tang:
+      tang.kind === "full"
+        ? { ...tang, taper: null, recess: null }
+        : { ...tang, frontThicknessMm: mm, endThicknessMm: mm, frontCornerMm: 0, endCornerMm: 0 },
+  };
+}
+
+/** What stretches of space take up, as the weigher finds it, mm³. */
+function volumeOf(stretches: readonly (readonly Region[])[]): number {
+  const regions = stretches.flat();
+  let from = 0;
+  const parts = stretches.map((s, i): Part => {
+    const of = s.map((_, k) => from + k);
+    from += s.length;
+    return { key: { kind: "frame" }, id: String(i), group: "handle", materials: whole("g10"), regions: of };
+  });
+  return momentsOf({ regions, parts }).reduce((sum, m) => sum + m.v, 0);
+}
+
+/** Volume of a part of a knife without its pins, mm³. */
+function volumeOfPart(knife: Design, id: string): number {
+  const assembly = assemble({ ...knife, fasteners: [] });
+  const moments = momentsOf(assembly);
+  return assembly.parts.reduce((sum, p, i) => (p.id === id ? sum + moments[i].v : sum), 0);
+}
+
+describe("areas of outlines, against the weigher's own", () => {
+  it.each(knives)("the blank of %s within 0.02 %", (_, knife) => {
+    const design = flatBlade(knife);
+    // A round rod at the end of a tang has no one thickness.
+    if (design.tang.kind === "hidden" && design.tang.end.kind !== "plain") return;
+    const { stretches, less } = bladeBox(design);
+    const volume = volumeOf(stretches);
+    const area = areaOf(blank(design));
+    if (less.length === 0) expect(Math.abs(area * design.blade.spineMm - volume) / volume).toBeLessThan(2e-4);
+    else expect(area * design.blade.spineMm).toBeLessThan(volume);
+  });
+
+  it("liners and guards within 0.05 %, sheets between scales within 1 %", () => {
+    const checked = new Set<string>();
+    for (const [name, knife] of knives) {
+      for (const solid of cutSolids(knife)) {
+        const { key, id, finishedMm } = solid.piece;
+        if (!["liner", "guard", "divider"].includes(key.kind)) continue;
+        const { guard } = knife;
+        // Only of a guard that is as thick everywhere.
+        if (
+          key.kind === "guard" &&
+          (guard!.domeMm > 0 ||
+            guard!.sweepAboveMm !== 0 ||
+            guard!.sweepBelowMm !== 0 ||
+            guard!.endShare !== 1)
+        )
+          continue;
+        const part = cutParts(knife).find((p) => p.id === id)!;
+        const whole = solid.stretches.length;
+        const outer = part.outlines
+          .filter((o) => signedArea(o) > 0)
+          .reduce((sum, o) => sum + signedArea(o), 0);
+        const { tangFace, span } = layoutOf(knife);
+        // Of a liner, its face on the tang: over it a rounded handle may take some of its rim.
+        const skin = layerRegion(null, { ...tangFace, at0: tangFace.at0 + 0.01 }, span);
+        const stretches = key.kind === "liner" ? solid.stretches.map((s) => [...s, skin]) : solid.stretches;
+        const mm =
+          key.kind === "liner" ? 0.01 : solid.face === "side" ? finishedMm.thicknessMm : finishedMm.lengthMm;
+        // A sheet is told by its rear face, where the handle is up to 1 % larger or smaller than in its middle.
+        const most = key.kind === "divider" ? 1e-2 : 5e-4;
+        // A leaning sheet is limited by joints that the whole knife's weighing knows of.
+        const volume = key.kind === "divider" ? volumeOfPart(knife, `${id}:right`) : volumeOf(stretches);
+        const off = (outer * mm) / volume - 1;
+        expect(`${name} ${id} ${whole} ${Math.abs(off) < most ? "" : off}`).toBe(`${name} ${id} ${whole} `);
+        checked.add(key.kind);
+      }
+    }
+    expect([...checked].sort()).toEqual(["divider", "guard", "liner"]);
+  });
+});
+
+const knifeNamed = (file: string) => DEMO_KNIVES.find(([name]) => name === file)![1];
+
+describe("what is cut", () => {
+  it("is known by names that no two have, a left piece the mirror image of its right one", () => {
+    for (const [name, knife] of knives) {
+      const names = drawnPieces(knife).map((p) => p.name);
+      expect(new Set(names).size, name).toBe(names.length);
+      expect(names[0]).toBe("blank");
+    }
+    const heath = knifeNamed("heath-field-knife.json");
+    const [right, left] = piecesNamed(heath, "liner").map((p) => pieceLayer(p, AS_DRAWN));
+    expect([right.name, left.name]).toEqual(["liner-right", "liner-left"]);
+    expect(left.circles.map((c) => c.x)).toEqual(right.circles.map((c) => -c.x));
+    const area = (l: typeof left) => l.loops.reduce((sum, o) => sum + signedArea(o), 0);
+    expect(area(left)).toBeCloseTo(area(right), 6);
+    expect(area(left)).toBeGreaterThan(0);
+    expect(piecesNamed(heath, "pommel")).toEqual([]);
+  });
+
+  it("is drilled at the size of the drill that the fit-up sheet names, in the knife's own places", () => {
+    const heath = knifeNamed("heath-field-knife.json");
+    const sheet = fitSheet(heath);
+    for (const hole of blank(heath).holes) {
+      const pin = heath.fasteners.find((f) => f.id === hole.id);
+      if (!pin) continue;
+      expect([hole.xMm, hole.yMm]).toEqual([pin.xMm, pin.yMm]);
+      expect(sheet.bores.map((b) => b.drill?.mm)).toContain(hole.diameterMm);
+    }
+    expect(blank(heath).holes.length).toBe(6);
+  });
+
+  it("grows by half the kerf and the allowance, holes and slots shrink by half the kerf", () => {
+    const knife = knifeNamed("gorse-guard-knife.json");
+    for (const name of ["blank", "guard"]) {
+      const [piece] = piecesNamed(knife, name);
+      const own = pieceLayer(piece, AS_DRAWN);
+      const cut = pieceLayer(piece, { kerfMm: 0.4, allowanceMm: 1, leastHoleMm: 0 });
+      const [a, b] = [layerBox(own)!, layerBox(cut)!];
+      // Past a sharp tip the rounded corner reaches as far as the sides do.
+      for (const [grown, was] of [
+        [a.x0 - b.x0, 1.2],
+        [b.y1 - a.y1, 1.2],
+        [a.y0 - b.y0, 1.2],
+        [b.x1 - a.x1, 1.2],
+      ])
+        expect(Math.abs(grown - was)).toBeLessThan(0.02);
+      for (const [i, c] of cut.circles.entries())
+        expect(c.radiusMm).toBeCloseTo(own.circles[i].radiusMm - 0.2, 9);
+      const openings = (l: typeof own) => l.loops.filter((o) => signedArea(o) < 0);
+      expect(openings(cut).length).toBe(openings(own).length);
+      openings(cut).forEach((o, i) => {
+        const [is, was] = [boxOf([o])!, boxOf([openings(own)[i]])!];
+        expect(was.x1 - is.x1).toBeCloseTo(0.2, 2);
+        expect(was.y1 - is.y1).toBeCloseTo(0.2, 2);
+      });
+    }
+  });
+
+  it("marks the centres of holes that the cutter cannot hold", () => {
+    const [piece] = piecesNamed(knifeNamed("heath-field-knife.json"), "blank");
+    const layer = pieceLayer(piece, { kerfMm: 0, allowanceMm: 0, leastHoleMm: 8 });
+    expect(layer.circles.map((c) => 2 * c.radiusMm)).toEqual([10, 10, 10]);
+    expect(layer.centres.length).toBe(3);
+  });
+
+  it("lies on sheets of stock without touching, every piece once, whatever the sheet", () => {
+    const pieces = ["heath-field-knife.json", "mere-framed-hunter.json", "holm-leather-stack.json"]
+      .flatMap((f) => drawnPieces(knifeNamed(f)))
+      .map((p) => ({ layer: pieceLayer(p, AS_DRAWN), count: p.count, mayTurn: p.part.grain === null }));
+    const many = pieces.reduce((sum, p) => sum + p.count, 0);
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 260, max: 900 }),
+        fc.integer({ min: 60, max: 500 }),
+        (widthMm, heightMm) => {
+          const { sheets, tooLarge, usedShares } = nested(pieces, { widthMm, heightMm, gapMm: 2, rimMm: 5 });
+          expect(tooLarge).toEqual([]);
+          expect(sheets.flatMap((s) => s.layers).length).toBe(many);
+          expect(usedShares.every((s) => s > 0 && s <= 1)).toBe(true);
+          for (const { layers } of sheets) {
+            const boxes = layers.map((l) => layerBox(l)!);
+            boxes.forEach((a, i) => {
+              expect(Math.min(a.x0, a.y0, widthMm - a.x1, heightMm - a.y1)).toBeGreaterThan(5 - 0.02);
+              for (const b of boxes.slice(i + 1))
+                expect(Math.max(b.x0 - a.x1, a.x0 - b.x1, b.y0 - a.y1, a.y0 - b.y1)).toBeGreaterThan(
+                  2 - 0.02,
+                );
+            });
+          }
+        },
+      ),
+      { numRuns: 40, seed: 15 },
+    );
+    const blade = pieces[0];
+    expect(nested([blade], { widthMm: 100, heightMm: 100, gapMm: 2, rimMm: 5 }).tooLarge).toEqual(["blank"]);
+  });
+
+  it("has a disc for each of a stack, as many as length by pressed thickness, each with the tang's slot at its place", () => {
+    const knife = knifeNamed("holm-leather-stack.json");
+    const stack = cutSolids(knife).find((s) => s.piece.discs)!.piece;
+    const all = discs(knife).filter((d) => d.piece === stack.id);
+    const leather =
+      knife.handle.kind === "stack" ? knife.handle.pieces.find((p) => stack.id.endsWith(p.id))! : null;
+    // (stack length)/(thickness × (1 − pressed)). Common practice, no source.
+    const lengthMm = stack.finishedMm.lengthMm * (1 - leather!.pressedShare);
+    expect(all.length).toBe(
+      Math.ceil(lengthMm / (stack.discs!.thicknessMm * (1 - leather!.pressedShare)) - 1e-9),
+    );
+    expect(all.length).toBeGreaterThan(10);
+    // The tang tapers: each slot is no larger than the one before.
+    all.slice(1).forEach((d, i) => {
+      expect(d.slotMm[0]).toBeLessThanOrEqual(all[i].slotMm[0] + 1e-9);
+      expect(signedArea(d.outlines[0])).toBeGreaterThan(100);
+      expect(signedArea(d.outlines[1])).toBeLessThan(0);
+    });
+    expect(all[0].slotMm[0] - all[all.length - 1].slotMm[0]).toBeGreaterThan(0.5);
+  });
+});
