@@ -19,7 +19,7 @@ const ORDER = [
   ["validity"],
   ["weigh"],
   ["views", "fit", "compare"],
-  ["cost", "cutting"],
+  ["cost", "cutting", "pattern"],
   ["tune"],
   ["review"],
   ["files"],

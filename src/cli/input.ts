@@ -18,6 +18,7 @@ export const USAGE = [
   "euaxis drill SIZE [--fit slide|snug|press] [--set inch|metric|all]",
   "euaxis mesh FILE [--part ID] --out FILE.stl|FILE.3mf",
   "euaxis draw FILE --part NAME [--format dxf|svg] --out PATH [--kerf MM] [--allowance MM] [--least-hole MM]",
+  "euaxis trace DRAWING.dxf|.svg --onto KNIFE.json --as blank|blade|tang|handle|scale|holes --out NEW.json [--unit mm|in]",
   "euaxis new FORM --out FILE.json",
   "euaxis new --list",
   "euaxis materials [--search WORDS]",
@@ -53,9 +54,17 @@ export function optionsOf(args: readonly string[], names: readonly string[]) {
   return { path, options };
 }
 
-export async function weighed(path: string) {
+async function knifeIn(path: string) {
   const reading = readKnife(await bytesOf(path));
   if (!reading.ok) throw new Refusal(fileFailureWords(reading));
+  return reading;
+}
+
+/** The knife of a file, whether or not it can be built. */
+export const designIn = async (path: string) => (await knifeIn(path)).design;
+
+export async function weighed(path: string) {
+  const reading = await knifeIn(path);
   const weighing = weigh(reading.design);
   if (!weighing.ok) {
     throw new Refusal(
@@ -68,12 +77,13 @@ export async function weighed(path: string) {
   return { design: reading.design, variants: reading.variants, report: weighing.report };
 }
 
-export async function bytesOf(path: string): Promise<Uint8Array> {
+export const bytesOf = (path: string) => bytesWithin(path, LARGEST_KNIFE_BYTES);
+
+/** The bytes of a file; of one that is larger, as many as are refused for it. */
+export async function bytesWithin(path: string, most: number): Promise<Uint8Array> {
   try {
     const { size } = await stat(path);
-    // One byte over the limit is enough to be refused for its size.
-    if (size > LARGEST_KNIFE_BYTES) return new Uint8Array(LARGEST_KNIFE_BYTES + 1);
-    return await readFile(path);
+    return size > most ? new Uint8Array(most + 1) : await readFile(path);
   } catch (error) {
     const code = (error as NodeJS.ErrnoException).code;
     throw new Refusal(code === "ENOENT" ? `no such file: ${path}` : `cannot read ${path} (${code})`);

@@ -28,6 +28,7 @@ import { FORM_WORDS } from "@/words/startingForms";
 import { weighingJson } from "@/words/weighingJson";
 import { drawFile } from "./drawings";
 import { bytesOf, numberIn, optionsOf, Refusal, USAGE, weighed, windowIn, writeTo } from "./input";
+import { traceFile } from "./trace";
 
 async function main(args: readonly string[]): Promise<unknown> {
   const [command, ...rest] = args;
@@ -59,6 +60,7 @@ async function main(args: readonly string[]): Promise<unknown> {
   if (command === "density") return densityFrom(rest);
   if (command === "new") return newKnife(rest);
   if (command === "draw") return drawFile(rest);
+  if (command === "trace") return traceFile(rest);
   throw new Refusal(USAGE);
 }
 

@@ -46,6 +46,7 @@ const loopsOf = (outlines: readonly (readonly Point[])[]): Loop[] =>
 export const blank = remembered((design: Design): CutPart => {
   const { stretches, less } = bladeBox(design);
   const openings = less.flatMap((l) => sideOutline([l]));
+  const outlines = loopsOf(sideOutline(stretches, openings));
   return {
     key: { kind: "blade" },
     id: cutId({ kind: "blade" }),
@@ -53,8 +54,9 @@ export const blank = remembered((design: Design): CutPart => {
     count: 1,
     pair: false,
     face: "side",
-    outlines: loopsOf(sideOutline(stretches, openings)),
-    holes: tangHoles(design),
+    outlines,
+    // Of a tang that does not reach them, some are in the handle alone.
+    holes: tangHoles(design).filter((h) => within(outlines, h)),
     thicknessMm: design.blade.spineMm,
     grain: null,
   };

@@ -1,0 +1,81 @@
+import { extname } from "node:path";
+import { LARGEST_DRAWING_BYTES } from "@/core/contours/raw";
+import { refusalOf } from "@/core/design/refusal";
+import { readDxf } from "@/core/files/dxf/read";
+import { writeKnife } from "@/core/files/knife/write";
+import { readSvg } from "@/core/files/svg/read";
+import { OUTLINE_ROLES } from "@/core/pattern/applyOutline";
+import { shapesIn } from "@/core/pattern/found";
+import {
+  type DrawingUnit,
+  LONGEST_MM,
+  likelyUnit,
+  proposedAssignment,
+  reachOf,
+  SHORTEST_MM,
+  traced,
+  UNITS,
+} from "@/core/pattern/trace";
+import { faultsOf } from "@/core/weigh/faults";
+import { drawingFailureWords, outlineFailureWords, reachWords } from "@/words/drawings";
+import { bytesWithin, designIn, optionsOf, Refusal, USAGE, writeTo } from "./input";
+
+const READERS: Readonly<Record<string, typeof readDxf>> = { ".dxf": readDxf, ".svg": readSvg };
+const ROLES = [...OUTLINE_ROLES, "holes"] as const;
+
+/** Puts an outline and the holes of a drawing onto a knife, writes that, and says what was found and used. */
+export async function traceFile(args: readonly string[]): Promise<unknown> {
+  const { path, options } = optionsOf(args, ["--onto", "--as", "--out", "--unit"]);
+  const [onto, out] = [options.get("--onto"), options.get("--out")];
+  if (!path || !onto || !out) throw new Refusal(USAGE);
+  const as = ROLES.find((r) => r === (options.get("--as") ?? "blank"));
+  if (!as) throw new Refusal(`--as is ${ROLES.join(", ")}, not "${options.get("--as")}"`);
+  const given = options.get("--unit");
+  if (given !== undefined && !(given in UNITS))
+    throw new Refusal(`--unit is ${Object.keys(UNITS).join(", ")}, not "${given}"`);
+  const read = READERS[extname(path).toLowerCase()];
+  if (!read) throw new Refusal(`a drawing is a .dxf or .svg file, not ${path}`);
+  const reading = read(await bytesWithin(path, LARGEST_DRAWING_BYTES));
+  if (!reading.ok) throw new Refusal(drawingFailureWords(reading));
+  const { drawing } = reading;
+  const unit =
+    (given as DrawingUnit | undefined) ?? (drawing.mmPerUnit === null ? likelyUnit(drawing) : null);
+  const mmPerUnit = unit ? UNITS[unit] : drawing.mmPerUnit!;
+  const reachMm = reachOf(drawing) * mmPerUnit;
+  if (!(reachMm >= SHORTEST_MM && reachMm <= LONGEST_MM))
+    throw new Refusal(reachWords(reachMm, SHORTEST_MM, LONGEST_MM));
+  const { shapes, doubled, joined } = shapesIn(drawing, mmPerUnit);
+  const assigned = proposedAssignment(shapes, as);
+  if (!assigned) {
+    const open = shapes.find((s) => s.kind === "open");
+    throw new Refusal(
+      open
+        ? `no outline closes: the ends of the longest line are ${open.gapMm.toFixed(2)} mm apart`
+        : "there is no closed outline in this drawing",
+    );
+  }
+  const answer = traced(await designIn(onto), assigned);
+  if (!answer.ok) throw new Refusal(outlineFailureWords(answer));
+  const { design, used, largestDeviationMm } = answer;
+  const refused = refusalOf(design);
+  if (refused) throw new Refusal(`${refused.path} ${refused.message}`);
+  await writeTo(out, writeKnife(design));
+  return {
+    out,
+    unit: unit ?? `${mmPerUnit} mm`,
+    found: shapes.map((s) => ({
+      id: s.id,
+      kind: s.kind,
+      layer: s.layer,
+      ...(s.kind === "outline" ? { areaMm2: s.areaMm2 } : {}),
+      ...(s.kind === "circle" ? { diameterMm: 2 * s.radiusMm } : {}),
+      ...(s.kind === "open" ? { gapMm: s.gapMm } : {}),
+    })),
+    doubled,
+    joined,
+    passedOver: drawing.passedOver,
+    used,
+    largestDeviationMm,
+    canBeBuilt: faultsOf(design).every((f) => f.severity !== "error"),
+  };
+}
