@@ -19,12 +19,12 @@ const ORDER = [
   ["validity"],
   ["weigh"],
   ["views", "fit", "compare"],
-  ["cost", "cutting", "pattern"],
+  ["cost", "cutting", "pattern", "paper"],
   ["tune"],
   ["review"],
   ["files"],
 ];
-const HOUSE = [["core"], ["workers"], ["store"], ["words"], ["server", "cli"], ["ui"], ["app"]];
+const HOUSE = [["core"], ["workers"], ["store"], ["words"], ["sheets"], ["server", "cli"], ["ui"], ["app"]];
 
 const tests = "\\.(test|fixtures)\\.tsx?$";
 const inCore = (names) => `^src/core/(${names.join("|")})(/|\\.ts$)`;

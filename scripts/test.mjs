@@ -7,6 +7,7 @@ import { ensureBuild, ensureDebian, ensurePackages, ROOT, run } from "./lib/setU
 ensurePackages();
 ensureDebian("units", () => existsSync("/usr/share/units/definitions.units"));
 ensureDebian("admesh", () => existsSync("/usr/bin/admesh"));
+ensureDebian("poppler-utils", () => existsSync("/usr/bin/pdftoppm"));
 ensureDebian(CHROMIUM_PACKAGE, () => existsSync(CHROMIUM));
 const results = join(ROOT, "test-results");
 rmSync(results, { recursive: true, force: true });

@@ -28,6 +28,7 @@ import { FORM_WORDS } from "@/words/startingForms";
 import { weighingJson } from "@/words/weighingJson";
 import { drawFile } from "./drawings";
 import { bytesOf, numberIn, optionsOf, Refusal, USAGE, weighed, windowIn, writeTo } from "./input";
+import { sheetFile } from "./sheet";
 import { traceFile } from "./trace";
 
 async function main(args: readonly string[]): Promise<unknown> {
@@ -60,6 +61,7 @@ async function main(args: readonly string[]): Promise<unknown> {
   if (command === "density") return densityFrom(rest);
   if (command === "new") return newKnife(rest);
   if (command === "draw") return drawFile(rest);
+  if (command === "sheet") return sheetFile(rest);
   if (command === "trace") return traceFile(rest);
   throw new Refusal(USAGE);
 }

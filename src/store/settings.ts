@@ -2,6 +2,7 @@
 import { liveQuery } from "dexie";
 import { useEffect } from "react";
 import { createStore, useStore } from "zustand";
+import { type PaperSetup, PRINTER_LIMITS, TRUE_PRINTER } from "@/core/paper/paper";
 import type { UnitSystem } from "@/core/units/print";
 import { db } from "./db";
 import { ready, watched } from "./storage";
@@ -10,6 +11,8 @@ export interface Settings {
   readonly units: UnitSystem;
   /** Step that dragged points fall on, mm; 0 is free. */
   readonly snapMm: number;
+  /** Which paper sheets are printed on, which way round, and what the printer makes of 100 mm. */
+  readonly paper: PaperSetup;
   /** Ids of materials that stand first wherever one is chosen. */
   readonly favourites: readonly string[];
   /** Ids of the materials that were chosen last, the last first. */
@@ -17,7 +20,13 @@ export interface Settings {
 }
 
 const KEY = "preferences";
-const DEFAULTS: Settings = { units: "metric", snapMm: 0.5, favourites: [], recent: [] };
+const DEFAULTS: Settings = {
+  units: "metric",
+  snapMm: 0.5,
+  paper: { paper: "a4", across: false, printer: TRUE_PRINTER },
+  favourites: [],
+  recent: [],
+};
 const UNITS: readonly UnitSystem[] = ["metric", "inch", "inch-fraction"];
 const MOST_SNAP_MM = 10;
 const MOST_FAVOURITES = 100;
@@ -29,15 +38,34 @@ const idsIn = (value: unknown, most: number): readonly string[] =>
     ? [...new Set(value.filter((id) => typeof id === "string" && id.length <= 60))].slice(0, most)
     : [];
 
+function paperIn(value: unknown): PaperSetup {
+  const { paper, across, printer } = (typeof value === "object" && value !== null ? value : {}) as Record<
+    string,
+    unknown
+  >;
+  const { acrossMm, downMm } = (typeof printer === "object" && printer !== null ? printer : {}) as Record<
+    string,
+    unknown
+  >;
+  const scale = (mm: unknown) =>
+    typeof mm === "number" && mm >= PRINTER_LIMITS[0] && mm <= PRINTER_LIMITS[1] ? mm : 100;
+  return {
+    paper: paper === "letter" ? "letter" : "a4",
+    across: across === true,
+    printer: { acrossMm: scale(acrossMm), downMm: scale(downMm) },
+  };
+}
+
 /** Settings as they were kept, the default for each that makes no sense. By hand: no page waits for a validator. */
 export function settingsIn(value: unknown): Settings {
-  const { units, snapMm, favourites, recent } = (
+  const { units, snapMm, paper, favourites, recent } = (
     typeof value === "object" && value !== null ? value : {}
   ) as Record<string, unknown>;
   const inReach = typeof snapMm === "number" && snapMm >= 0 && snapMm <= MOST_SNAP_MM;
   return {
     units: UNITS.find((u) => u === units) ?? DEFAULTS.units,
     snapMm: inReach ? snapMm : DEFAULTS.snapMm,
+    paper: paperIn(paper),
     favourites: idsIn(favourites, MOST_FAVOURITES),
     recent: idsIn(recent, MOST_RECENT),
   };

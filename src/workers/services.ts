@@ -1,5 +1,6 @@
 import type { BenchService } from "./bench.messages";
 import { type Client, createClient } from "./client";
+import type { PatternService } from "./pattern.messages";
 import type { SolidService } from "./solid.messages";
 import type { WeighService } from "./weigh.messages";
 
@@ -20,6 +21,14 @@ export function createAsker(
   withinMs = 60_000,
 ): Client<BenchService> {
   return createClient(start, { withinMs, waiting: "latest" });
+}
+
+/** Reads patterns: drawings of many megabytes would hold up a page. */
+export function createPatternReader(
+  start: StartWorker = () => new Worker(new URL("./pattern.worker.ts", import.meta.url), { type: "module" }),
+  withinMs = 60_000,
+): Client<PatternService> {
+  return createClient(start, { withinMs, waiting: "all" });
 }
 
 /** Everything that needs the mesh kernel, which is fetched first; a knife with everything on it takes some seconds. */

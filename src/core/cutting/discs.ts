@@ -7,11 +7,16 @@ import { layerRegion } from "../solids/layer";
 import { endKindOf } from "../tangEnds/registry";
 import { FOLLOWS_MM } from "./cutParts";
 import { frontOutline } from "./frontOutline";
+import { drawnPieces } from "./pieceLayers";
 import { roundedBox } from "./roundedBox";
 
 /** One disc of a stack: its place in the piece from the front, from 1, its outline and the tang's slot in it. */
 export interface Disc {
   readonly piece: string;
+  /** What the piece that it belongs to is called among all that are cut. */
+  readonly name: string;
+  readonly material: string;
+  readonly thicknessMm: number;
   readonly number: number;
   readonly outlines: readonly Loop[];
   /** Height and width of the slot, mm; of a round one its diameter twice. */
@@ -30,7 +35,8 @@ export function discs(design: Design): Disc[] {
   const layout = layoutOf(design);
   const room = tang.kind === "hidden" && "clearanceMm" in tang.hole ? tang.hole.clearanceMm : ROOM_MM;
   const rodMm = tang.kind === "hidden" ? (endKindOf(tang.end).rod(tang.end)?.diameterMm ?? 0) : 0;
-  return cutSolids(design).flatMap(({ piece: { key, id, discs: of }, stretches }): Disc[] => {
+  const names = new Map(drawnPieces(design).map((p) => [p.part.id, p.name]));
+  return cutSolids(design).flatMap(({ piece: { key, id, discs: of, material }, stretches }): Disc[] => {
     if (!of || key.kind !== "piece") return [];
     const [to, from] = layout.pieces[handle.pieces.findIndex((p) => p.id === key.id)];
     const each = (from - to) / of.count;
@@ -50,6 +56,9 @@ export function discs(design: Design): Disc[] {
           : [roundedBox(tang.yMm, slotMm[1], slotMm[0], round)];
       return {
         piece: id,
+        name: names.get(id) ?? id,
+        material,
+        thicknessMm: of.thicknessMm,
         number: i + 1,
         outlines: [...outlines.map((o) => fitArcs(o, FOLLOWS_MM)), ...slot],
         slotMm,

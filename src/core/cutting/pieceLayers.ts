@@ -90,7 +90,14 @@ export function piecesNamed(design: Design, name: string): DrawnPiece[] {
 const mirror = ({ x, y }: Point): Point => ({ x: 0 - x, y });
 
 /** A piece as it is cut, in its own frame: outlines, holes as circles, and the centres of those that are only marked. */
-export function pieceLayer({ name, part, mirrored }: DrawnPiece, settings: CutSettings): Layer {
+export function pieceLayer(
+  {
+    name,
+    part,
+    mirrored,
+  }: Pick<DrawnPiece, "name" | "mirrored"> & { part: Pick<CutPart, "outlines" | "holes"> },
+  settings: CutSettings,
+): Layer {
   const { kerfMm, allowanceMm, leastHoleMm } = settings;
   const holes = part.holes.map(({ xMm, yMm, diameterMm }) => ({ x: xMm, y: yMm, radiusMm: diameterMm / 2 }));
   const drilled = holes.filter((h) => 2 * h.radiusMm >= leastHoleMm && h.radiusMm > kerfMm / 2);

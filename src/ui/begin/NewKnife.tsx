@@ -55,13 +55,13 @@ export function NewKnife() {
     setSizes({});
     setTyped(null);
   };
-  const begin = async () => {
+  const begin = async (view: "" | "?view=pattern") => {
     if (!design) return;
     const record = await addKnife({
       ...design,
       name: freeName(name.trim() || design.name, await takenNames()),
     });
-    router.push(`/knife/${record.id}`);
+    router.push(`/knife/${record.id}${view}`);
   };
   return (
     <Flex direction="column" minH="100vh">
@@ -126,8 +126,15 @@ export function NewKnife() {
                 />
               ))}
             <StartFigures answer={answer} />
-            <Button onClick={() => void attempt("No knife was begun", begin)} disabled={!design}>
+            <Button onClick={() => void attempt("No knife was begun", () => begin(""))} disabled={!design}>
               Begin this knife
+            </Button>
+            <Button
+              variant="outline"
+              disabled={!design}
+              onClick={() => void attempt("No knife was begun", () => begin("?view=pattern"))}
+            >
+              Begin it from a pattern
             </Button>
             <Text color="graphite" fontSize="sm">
               It goes on the rack at once; everything can be changed on the bench.

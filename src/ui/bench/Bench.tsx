@@ -48,6 +48,24 @@ const FitView = dynamic(() => import("../fit/FitView").then((m) => m.FitView), {
   ),
 });
 
+const SheetsView = dynamic(() => import("../sheets/SheetsView").then((m) => m.SheetsView), {
+  ssr: false,
+  loading: () => (
+    <Text p="6" color="graphite">
+      Loading the sheets …
+    </Text>
+  ),
+});
+
+const PatternView = dynamic(() => import("../pattern/PatternView").then((m) => m.PatternView), {
+  ssr: false,
+  loading: () => (
+    <Text p="6" color="graphite">
+      Loading …
+    </Text>
+  ),
+});
+
 type Opening =
   | { readonly state: "opening" }
   | { readonly state: "missing" }
@@ -71,6 +89,10 @@ export function Bench({ id }: { id: string }) {
   const [opening, setOpening] = useState<Opening>({ state: "opening" });
   const [place, setPlace] = useState<Place>("bench");
   useEffect(() => setPlace(placeInAddress()), []);
+  const go = (to: Place) => {
+    setPlace(to);
+    putInAddress(to);
+  };
   useEffect(() => {
     let autosave: Autosave | null = null;
     let closed = false;
@@ -107,14 +129,8 @@ export function Bench({ id }: { id: string }) {
         <Flex direction="column" h="100vh" minW="1024px">
           <Header>
             <Flex align="center" gap={{ base: "2", xl: "4" }} minW="0">
-              <PlaceSwitch
-                place={place}
-                onChange={(to) => {
-                  setPlace(to);
-                  putInAddress(to);
-                }}
-              />
-              <BenchTools />
+              <PlaceSwitch place={place} onChange={go} />
+              <BenchTools onPattern={() => go("pattern")} />
             </Flex>
           </Header>
           <OtherTab />
@@ -122,6 +138,8 @@ export function Bench({ id }: { id: string }) {
             {place === "fit" && <FitView />}
             {place === "balance" && <BalanceView />}
             {place === "compare" && <CompareView />}
+            {place === "sheets" && <SheetsView />}
+            {place === "pattern" && <PatternView onDone={() => go("bench")} />}
             {place === "bench" && (
               <>
                 <Views />

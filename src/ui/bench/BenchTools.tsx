@@ -1,6 +1,6 @@
 "use client";
 import { Button, Flex, HStack, IconButton, Input, Text } from "@chakra-ui/react";
-import { FileUp, Flag, Redo2, RotateCcw, Undo2 } from "lucide-react";
+import { FileDown, FileUp, Flag, Redo2, RotateCcw, Undo2 } from "lucide-react";
 import { useEffect, useState } from "react";
 import { useStore } from "zustand";
 import { exportKnife } from "../files";
@@ -17,7 +17,7 @@ const KEPT_WORDS = {
 } as const;
 
 /** What can be done with the knife as a whole: name, undo, reference, export. */
-export function BenchTools() {
+export function BenchTools({ onPattern }: { onPattern: () => void }) {
   const { knifeId, session, autosave, state, edit } = useBench();
   const kept = useDesign((d) => d.name);
   const changed = useChanged();
@@ -129,13 +129,13 @@ export function BenchTools() {
       <Button
         size="sm"
         variant="outline"
-        px={{ base: "2", xl: "3.5" }}
+        px={{ base: "2", "2xl": "3.5" }}
         aria-label="Set reference"
         title="Set reference: measure changes of weight and balance from here"
         onClick={() => void setReference()}
       >
         <Flag />
-        <Text as="span" hideBelow="xl">
+        <Text as="span" hideBelow="2xl">
           Set reference
         </Text>
       </Button>
@@ -150,6 +150,15 @@ export function BenchTools() {
           <RotateCcw />
         </IconButton>
       )}
+      <IconButton
+        size="sm"
+        variant="ghost"
+        aria-label="Bring in a pattern"
+        title="Bring in a pattern: outlines and holes of a drawing"
+        onClick={onPattern}
+      >
+        <FileDown />
+      </IconButton>
       <IconButton
         size="sm"
         variant="ghost"

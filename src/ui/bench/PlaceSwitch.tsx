@@ -6,15 +6,18 @@ const PLACES = [
   { id: "balance", name: "Balance" },
   { id: "fit", name: "Fit-up" },
   { id: "compare", name: "Compare" },
+  { id: "sheets", name: "Sheets" },
 ] as const;
-export type Place = (typeof PLACES)[number]["id"];
+/** Views that something on the bench leads to, not the switch. */
+const BESIDE = ["pattern"] as const;
+export type Place = (typeof PLACES)[number]["id"] | (typeof BESIDE)[number];
 
 const VIEW = "view";
 
 /** The view that the address names; the bench where it names none. */
 export function placeInAddress(): Place {
   const named = new URLSearchParams(window.location.search).get(VIEW);
-  return PLACES.find((p) => p.id === named)?.id ?? "bench";
+  return PLACES.find((p) => p.id === named)?.id ?? BESIDE.find((id) => id === named) ?? "bench";
 }
 
 /** Puts the view into the address, so that a reload comes back to it. */

@@ -1,0 +1,70 @@
+import { readFile } from "node:fs/promises";
+import { billOf } from "@/core/cost/bill";
+import { plainShop } from "@/core/cost/shop";
+import { writePdf } from "@/core/files/pdf/write";
+import { correction, PAPERS, type PaperName, PRINTER_LIMITS, TRUE_PRINTER } from "@/core/paper/paper";
+import { weigh } from "@/core/weigh/weigh";
+import { sheetPages } from "@/sheets/pages";
+import { SHEET_KINDS, SHEET_WORDS } from "@/words/sheets";
+import { numberIn, optionsOf, Refusal, USAGE, weighed, writeTo } from "./input";
+
+const FONTS = new URL("../../public/fonts/", import.meta.url);
+const fontNamed = async (name: string) => new Uint8Array(await readFile(new URL(name, FONTS)));
+
+/** Writes the sheets of a kind as a PDF, and says how many. */
+export async function sheetFile(args: readonly string[]): Promise<unknown> {
+  // A word of its own, beside options with values.
+  const across = args.includes("--across");
+  const { path, options } = optionsOf(
+    args.filter((a) => a !== "--across"),
+    ["--kind", "--paper", "--out", "--printer"],
+  );
+  const out = options.get("--out");
+  if (!path || !out) throw new Refusal(USAGE);
+  const kind = SHEET_KINDS.find((k) => k === options.get("--kind"));
+  if (!kind) throw new Refusal(`--kind is ${SHEET_KINDS.join(", ")}, not "${options.get("--kind") ?? ""}"`);
+  const paper = options.get("--paper") ?? "a4";
+  if (!(paper in PAPERS)) throw new Refusal(`--paper is ${Object.keys(PAPERS).join(", ")}, not "${paper}"`);
+  const { design, variants, report } = await weighed(path);
+  const setup = { paper: paper as PaperName, across, printer: printerIn(options.get("--printer")) };
+  const shop = plainShop();
+  const built = variants.flatMap((v) => {
+    const weighing = weigh(v.design);
+    return weighing.ok
+      ? [{ ...v, massG: weighing.report.massG, balanceMm: weighing.report.balanceMm, price: null }]
+      : [];
+  });
+  const pages = sheetPages(kind, {
+    design,
+    report,
+    units: "metric",
+    setup,
+    bill: billOf(design, shop, report),
+    currency: shop.currency,
+    options: built,
+    day: new Date().toISOString().slice(0, 10),
+  });
+  const [regular, bold] = await Promise.all([
+    fontNamed("Barlow-Regular.ttf"),
+    fontNamed("Barlow-SemiBold.ttf"),
+  ]);
+  const title = `${design.name}: ${SHEET_WORDS[kind].name}`;
+  await writeTo(
+    out,
+    writePdf(pages, { fonts: { regular, bold }, title, correction: correction(setup.printer) }),
+  );
+  return { out, kind, paper, pages: pages.length };
+}
+
+/** "99.5x100.2": what the printer makes of 100 mm, across and down. */
+function printerIn(text: string | undefined) {
+  if (text === undefined) return TRUE_PRINTER;
+  const [acrossMm, downMm, ...more] = text.split("x").map((t) => numberIn(t, "--printer"));
+  const [least, most] = PRINTER_LIMITS;
+  const sound = (mm: number) => mm >= least && mm <= most;
+  if (more.length > 0 || downMm === undefined || !sound(acrossMm) || !sound(downMm))
+    throw new Refusal(
+      `--printer is what it makes of 100 mm, across and down, such as 99.5x100.2, not "${text}"`,
+    );
+  return { acrossMm, downMm };
+}

@@ -1,0 +1,62 @@
+import type { Drawing, Layer } from "../contours/drawing";
+import type { Design } from "../design/schema";
+import { discs } from "./discs";
+import { type Nesting, nested, type StockSheet, type Wanted } from "./nest";
+import { type CutSettings, drawnPieces, pieceLayer } from "./pieceLayers";
+
+/** Something that can be sent to a cutter: a piece of a knife, or one disc of a stack. */
+export interface Cuttable {
+  readonly name: string;
+  readonly layer: Layer;
+  readonly count: number;
+  readonly material: string;
+  readonly thicknessMm: number;
+  /** A piece with a grain lies along the sheet. */
+  readonly mayTurn: boolean;
+}
+
+/** All that can be cut of a knife, as it is cut. */
+export function cuttables(design: Design, settings: CutSettings): Cuttable[] {
+  const pieces = drawnPieces(design).map((piece): Cuttable => {
+    const { part, name, count } = piece;
+    return {
+      name,
+      layer: pieceLayer(piece, settings),
+      count,
+      material: part.material,
+      thicknessMm: part.thicknessMm,
+      mayTurn: part.grain === null,
+    };
+  });
+  const stacked = discs(design);
+  const own = pieces.filter((p) => !stacked.some((d) => p.name === d.name));
+  return [
+    ...own,
+    ...stacked.map((d): Cuttable => {
+      const name = `${d.name}-disc-${d.number}`;
+      const part = { outlines: d.outlines, holes: [] };
+      return {
+        name,
+        layer: pieceLayer({ name, part, mirrored: false }, settings),
+        count: 1,
+        material: d.material,
+        thicknessMm: d.thicknessMm,
+        mayTurn: true,
+      };
+    }),
+  ];
+}
+
+/** Cuttables of several knives on sheets of stock; with more than one knife each name begins with its number. */
+export function laidOnStock(knives: readonly (readonly Cuttable[])[], stock: StockSheet): Nesting {
+  const wanted = knives.flatMap((of, i) =>
+    of.map((c): Wanted => {
+      const name = knives.length > 1 ? `knife-${i + 1}-${c.name}` : c.name;
+      return { layer: { ...c.layer, name }, count: c.count, mayTurn: c.mayTurn };
+    }),
+  );
+  return nested(wanted, stock);
+}
+
+/** A drawing of one cuttable by itself. */
+export const drawingOf = (of: Cuttable): Drawing => ({ layers: [of.layer] });

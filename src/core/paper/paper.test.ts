@@ -1,0 +1,153 @@
+import { describe, expect, it } from "vitest";
+import type { Item } from "./item";
+import { flowed, footPlaces, roomOf, SQUARE_MM, table, writing } from "./page";
+import { correction, measuredPrinter, PAPERS, sheetSize, TRUE_PRINTER } from "./paper";
+import { textWidthMm, wrapped } from "./textWidth";
+import { laidOut, type NamedFigure, OVERLAP_MM, tileStarts } from "./tile";
+
+const setup = { paper: "a4", across: false, printer: TRUE_PRINTER } as const;
+const words = (name: string, column: number, row: number, columns: number, rows: number) =>
+  `${name} ${column}/${columns} ${row}/${rows}`;
+
+const rect = (name: string, widthMm: number, heightMm: number): NamedFigure => ({
+  name,
+  widthMm,
+  heightMm,
+  items: [
+    {
+      kind: "loop",
+      pen: "cut",
+      loop: [
+        [0, 0],
+        [widthMm, 0],
+        [widthMm, heightMm],
+        [0, heightMm],
+      ].map(([x, y]) => ({ x, y, bulge: 0 })),
+    },
+  ],
+});
+
+/** Where lines of a sheet reach, mm. */
+function reach(items: readonly Item[]) {
+  const points = items.flatMap((i) => (i.kind === "line" ? i.points : i.kind === "loop" ? i.loop : []));
+  return [
+    Math.min(...points.map((p) => p.x)),
+    Math.min(...points.map((p) => p.y)),
+    Math.max(...points.map((p) => p.x)),
+    Math.max(...points.map((p) => p.y)),
+  ];
+}
+
+describe("papers", () => {
+  it("have the sizes of their standards", () => {
+    // @see ISO 216: A4; ANSI/ASME Y14.1: 8.5 × 11 in.
+    expect(PAPERS.a4).toEqual({ widthMm: 210, heightMm: 297 });
+    expect(PAPERS.letter.widthMm).toBeCloseTo(8.5 * 25.4, 9);
+    expect(PAPERS.letter.heightMm).toBeCloseTo(11 * 25.4, 9);
+    expect(sheetSize({ paper: "letter", across: true })).toEqual({ widthMm: 279.4, heightMm: 215.9 });
+  });
+
+  it("a printer that makes 100 mm 98 is drawn larger, and one that was measured again after that more so", () => {
+    expect(correction({ acrossMm: 98, downMm: 101 })).toEqual({ x: 100 / 98, y: 100 / 101 });
+    // The corrected print measures 99.5: together the printer makes 97.51 of 100.
+    expect(
+      measuredPrinter({ acrossMm: 98, downMm: 100 }, { acrossMm: 99.5, downMm: 100 }).acrossMm,
+    ).toBeCloseTo(97.51, 9);
+    expect(correction(TRUE_PRINTER)).toEqual({ x: 1, y: 1 });
+  });
+
+  it("keep room for the foot with its test square", () => {
+    for (const across of [false, true]) {
+      const { y, heightMm } = roomOf({ ...setup, across });
+      const { square } = footPlaces({ ...setup, across });
+      expect(square.y).toBeGreaterThan(y + heightMm);
+      expect(square.y + SQUARE_MM).toBeLessThan(sheetSize({ ...setup, across }).heightMm - 8);
+    }
+  });
+});
+
+describe("tiles", () => {
+  it("cover a long figure with an overlap, and no more of them than it needs", () => {
+    const { widthMm } = roomOf(setup);
+    for (const length of [widthMm - 1, widthMm + 1, 260, 400, 900]) {
+      const starts = tileStarts(length, widthMm);
+      expect(starts[0]).toBe(0);
+      expect(starts[starts.length - 1] + widthMm).toBeGreaterThanOrEqual(length - 1e-9);
+      starts.slice(1).forEach((s, i) => {
+        expect(starts[i] + widthMm - s).toBeGreaterThanOrEqual(OVERLAP_MM - 1e-9);
+      });
+      expect(starts.length).toBe(
+        length <= widthMm ? 1 : Math.ceil((length - OVERLAP_MM) / (widthMm - OVERLAP_MM)),
+      );
+    }
+  });
+
+  it("draw every part of a figure once or twice, none over the rim of its sheet, with crosses that neighbours share", () => {
+    const pages = laidOut([rect("long", 420, 40)], setup, words);
+    expect(pages.length).toBe(3);
+    const room = roomOf(setup);
+    for (const page of pages) {
+      const [x0, , x1, y1] = reach(page);
+      expect(x0).toBeGreaterThanOrEqual(room.x - 0.01);
+      expect(x1).toBeLessThanOrEqual(room.x + room.widthMm + 0.01);
+      expect(y1).toBeLessThanOrEqual(room.y + room.heightMm + 0.01);
+    }
+    const said = pages.map((p) => p.flatMap((i) => (i.kind === "text" ? [i.text] : [])));
+    expect(said).toEqual([["long 1/3 1/1"], ["long 2/3 1/1"], ["long 3/3 1/1"]]);
+    const starts = tileStarts(420, room.widthMm);
+    const marks = pages.map((p, i) =>
+      p.flatMap((c) => (c.kind === "circle" ? [c.x - room.x + starts[i]] : [])),
+    );
+    // Each seam's crosses stand in the same place of the figure on both of its sheets.
+    expect(marks[0].length).toBe(2);
+    expect(marks[1].length).toBe(4);
+    for (const x of marks[0]) expect(marks[1].some((o) => Math.abs(o - x) < 1e-6)).toBe(true);
+  });
+
+  it("put small figures together, none over another", () => {
+    const figures = Array.from({ length: 24 }, (_, i) =>
+      rect(`f${i}`, 20 + ((i * 37) % 90), 10 + ((i * 23) % 50)),
+    );
+    const pages = laidOut(figures, setup, words);
+    const boxes = pages.map((p) => p.map((i) => reach([i])));
+    expect(boxes.flat().length).toBe(24);
+    for (const page of boxes)
+      page.forEach((a, i) => {
+        for (const b of page.slice(i + 1))
+          expect(Math.max(b[0] - a[2], a[0] - b[2], b[1] - a[3], a[1] - b[3])).toBeGreaterThan(5);
+      });
+  });
+});
+
+describe("writing", () => {
+  it("is broken before it is too long, and a word that is longer by itself is broken too", () => {
+    const text = "Lay the blade flat and scribe the edge at 1.80 mm and 2.20 mm over the flat";
+    for (const width of [20, 40, 90]) {
+      const lines = wrapped(`${text} ${"w".repeat(60)}`, 3.2, width);
+      for (const l of lines) expect(textWidthMm(l, 3.2)).toBeLessThanOrEqual(width);
+      expect(lines.join(" ").replaceAll(" ", "")).toBe(`${text}${"w".repeat(60)}`.replaceAll(" ", ""));
+    }
+  });
+
+  it("flows on to the next sheet, and a table with it", () => {
+    const room = roomOf(setup);
+    const rows = Array.from({ length: 90 }, (_, i) => [`Row ${i}`, "x".repeat(i % 70)]);
+    const figures = [
+      writing("Title", room.widthMm, { bold: true }),
+      ...table(
+        [
+          { name: "A", share: 1 },
+          { name: "B", share: 2, number: true },
+        ],
+        rows,
+        room.widthMm,
+      ),
+    ];
+    const pages = flowed(figures, setup);
+    const said = pages.flat().flatMap((i) => (i.kind === "text" ? [i.text] : []));
+    for (const [first] of rows) expect(said).toContain(first);
+    for (const page of pages)
+      for (const i of page) if (i.kind === "text") expect(i.y).toBeLessThanOrEqual(room.y + room.heightMm);
+    expect(pages.length).toBeGreaterThan(1);
+  });
+});

@@ -1,0 +1,80 @@
+import type { Layer } from "../contours/drawing";
+import { boxOf, circleLoop, mapped } from "../contours/loop";
+import type { Point } from "../curve/bezier";
+import type { Figure, Item } from "./item";
+import { textWidthMm, wrapped } from "./textWidth";
+
+/** Length of a centre mark's strokes beyond its hole, mm. */
+const BEYOND_MM = 1.5;
+const TEXT_MM = 3;
+const LINE_MM = TEXT_MM * 1.3;
+
+/** A part at its own size with what is written under it; `axis` draws the handle's axis and the datum through it. */
+export function pieceFigure(
+  layer: Layer,
+  says: readonly string[],
+  axis: boolean,
+): Figure & { readonly toPaper: (p: Point) => Point } {
+  const box = boxOf([...layer.loops, ...layer.circles.map((c) => circleLoop(c.x, c.y, c.radiusMm))]) ?? {
+    x0: 0,
+    y0: 0,
+    x1: 0,
+    y1: 0,
+  };
+  const toPaper = ({ x, y }: Point): Point => ({ x: x - box.x0, y: box.y1 - y });
+  const [w, h] = [box.x1 - box.x0, box.y1 - box.y0];
+  const room = Math.max(w, ...says.map((s) => Math.min(textWidthMm(s, TEXT_MM), LEAST_TEXT_MM)));
+  const lines = says.flatMap((s) => wrapped(s, TEXT_MM, room));
+  const items: Item[] = [
+    ...layer.loops.map((l): Item => ({ kind: "loop", pen: "cut", loop: mapped(l, toPaper, true) })),
+    ...layer.circles.flatMap((c): Item[] => [
+      { kind: "circle", pen: "cut", ...toPaper(c), radiusMm: c.radiusMm },
+      ...cross(toPaper(c), c.radiusMm + BEYOND_MM),
+    ]),
+    ...layer.centres.flatMap((c) => cross(toPaper(c), BEYOND_MM)),
+    ...(axis ? axes(box, toPaper) : []),
+    ...lines.map(
+      (text, i): Item => ({
+        kind: "text",
+        x: 0,
+        y: h + 2 + (i + 0.9) * LINE_MM,
+        text,
+        sizeMm: TEXT_MM,
+        anchor: "start",
+        bold: i === 0,
+      }),
+    ),
+  ];
+  return { items, widthMm: room, heightMm: h + 2 + lines.length * LINE_MM + 1, toPaper };
+}
+
+/** What is written under a narrow part may be this wide before it is put in lines, mm. */
+const LEAST_TEXT_MM = 55;
+
+const cross = ({ x, y }: Point, r: number): Item[] => [
+  {
+    kind: "line",
+    pen: "centre",
+    points: [
+      { x: x - r, y },
+      { x: x + r, y },
+    ],
+  },
+  {
+    kind: "line",
+    pen: "centre",
+    points: [
+      { x, y: y - r },
+      { x, y: y + r },
+    ],
+  },
+];
+
+function axes(box: { x0: number; y0: number; x1: number; y1: number }, toPaper: (p: Point) => Point): Item[] {
+  const lines: Item[] = [];
+  const line = (a: Point, b: Point) =>
+    lines.push({ kind: "line", pen: "centre", points: [toPaper(a), toPaper(b)] });
+  if (box.y0 < 0 && box.y1 > 0) line({ x: box.x0, y: 0 }, { x: box.x1, y: 0 });
+  if (box.x0 < 0 && box.x1 > 0) line({ x: 0, y: box.y0 }, { x: 0, y: box.y1 });
+  return lines;
+}

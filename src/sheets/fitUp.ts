@@ -1,0 +1,168 @@
+import type { Figure } from "@/core/paper/item";
+import { flowed, type Page } from "@/core/paper/page";
+import { printMass } from "@/core/units/print";
+import { cautionsFor } from "@/words/cautions";
+import { itemWords } from "@/words/fasteners";
+import { BORE_WORDS, ownerWords } from "@/words/fit";
+import { cutName } from "@/words/parts";
+import type { SheetMaker } from "./sheet";
+
+/** Drills, pins, slot, bolts, glue and saw list: one sheet where they find room. */
+export function fitUpPages(maker: SheetMaker): Page[] {
+  const { design, setup } = maker.source;
+  const figures = [
+    maker.title("Fit-up card"),
+    ...drills(maker),
+    ...pins(maker),
+    ...slot(maker),
+    ...bolts(maker),
+    ...glue(maker),
+    ...saw(maker),
+    maker.heading("Cautions"),
+    ...cautionsFor(design).map((c) => maker.text(`· ${c}`)),
+  ];
+  return maker.pages("fit-up", flowed(figures, setup, 1.2));
+}
+
+const ml = (mm3: number) => `${(mm3 / 1000).toFixed(2)} ml`;
+
+function drills(maker: SheetMaker): Figure[] {
+  const { bores } = maker.fit;
+  if (bores.length === 0) return [];
+  return [
+    maker.heading("Drill, in this order"),
+    ...maker.table(
+      [
+        { name: "Hole", share: 2 },
+        { name: "For", share: 3.4 },
+        { name: "Size", share: 1.4, number: true },
+        { name: "Drill", share: 1.4, number: true },
+      ],
+      bores.map((b) => [
+        `${BORE_WORDS[b.use]}${b.thread ? ` ${b.thread}` : ""}`,
+        ownerWords(b.owners),
+        maker.length(b.wantedMm),
+        b.drill?.name ?? "none fits",
+      ]),
+    ),
+  ];
+}
+
+function pins(maker: SheetMaker): Figure[] {
+  const { pins: places } = maker.fit;
+  if (places.length === 0) return [];
+  return [
+    maker.heading("Pins and bolts"),
+    ...maker.table(
+      [
+        { name: "Which", share: 2.6 },
+        { name: "Behind the datum", share: 1.6, number: true },
+        { name: "Over the axis", share: 1.4, number: true },
+        { name: "From the lower edge", share: 1.8, number: true },
+        { name: "Cut to", share: 1.4, number: true },
+      ],
+      places.map((p) => [
+        itemWords(p.name),
+        maker.length(p.behindMm),
+        maker.length(p.aboveAxisMm),
+        maker.length(p.fromLowerEdgeMm),
+        maker.length(p.blankMm),
+      ]),
+    ),
+  ];
+}
+
+function slot(maker: SheetMaker): Figure[] {
+  const { slot: s } = maker.fit;
+  if (!s) return [];
+  const { length } = maker;
+  const mill = s.mill
+    ? ` Mill it with a ${length(s.mill.cutterMm)} cutter, ${length(s.mill.offsetMm)} to each side, travel ${length(s.mill.travelMm)}.`
+    : "";
+  const chain = s.chain
+    ? ` Or drill ${s.chain.holes} × ${s.chain.drill.name}${s.chain.holes > 1 ? `, ${length(s.chain.pitchMm)} apart` : ""}, then file.`
+    : "";
+  return [
+    maker.heading("Guard slot"),
+    maker.text(
+      `${length(s.heightMm)} × ${length(s.thicknessMm)}, ${length(s.depthMm)} through.${mill}${chain}`,
+    ),
+  ];
+}
+
+function bolts(maker: SheetMaker): Figure[] {
+  const { seats } = maker.fit;
+  if (seats.length === 0) return [];
+  const { length } = maker;
+  return [
+    maker.heading("Bolts and screws"),
+    ...maker.table(
+      [
+        { name: "Which", share: 2.4 },
+        { name: "Counterbore", share: 1.4, number: true },
+        { name: "Depth, right · left", share: 2, number: true },
+        { name: "Seat to seat", share: 1.4, number: true },
+        { name: "Screw", share: 1.2, number: true },
+        { name: "Key", share: 1 },
+      ],
+      seats.map((s) => [
+        itemWords(s.name),
+        length(s.counterboreMm),
+        s.depthFromStockMm.map((d) => length(d)).join(" · "),
+        length(s.seatToSeatMm),
+        length(s.screwLengthMm),
+        s.key ?? "–",
+      ]),
+    ),
+  ];
+}
+
+function glue(maker: SheetMaker): Figure[] {
+  const { glue: g } = maker.fit;
+  if (!(g.netMm3 > 0)) return [];
+  const grams = (value: number) => printMass(value, maker.source.units, 2);
+  const oily =
+    g.oily.length > 0 ? ` Wipe just before gluing (oily): ${g.oily.map(maker.materialName).join(", ")}.` : "";
+  const rough =
+    g.metals.length > 0
+      ? ` Roughen and degrease: ${g.metals.map(maker.materialName).join(", ")}, and the tang.`
+      : "";
+  return [
+    maker.heading("Glue"),
+    maker.text(
+      `Mix ${ml(g.mixMm3)}: part A ${g.partA.ml.toFixed(2)} ml (${grams(g.partA.g)}), part B ${g.partB.ml.toFixed(2)} ml (${grams(g.partB.g)}). It sets in about ${Math.round(g.potLifeMin)} min; the assembly takes about ${Math.round(g.assemblyMin)}. Grind after ${Math.round(g.cureH)} h.${oily}${rough}`,
+    ),
+  ];
+}
+
+function saw(maker: SheetMaker): Figure[] {
+  const { cut, rods } = maker.fit;
+  const { length } = maker;
+  return [
+    maker.heading("Saw"),
+    ...maker.table(
+      [
+        { name: "Piece", share: 3 },
+        { name: "Material", share: 3 },
+        { name: "Count", share: 0.8, number: true },
+        { name: "Length × height × thickness, sawn", share: 3.4, number: true },
+      ],
+      cut.map((c) => [
+        cutName(c.key),
+        maker.materialName(c.material),
+        String(c.count),
+        [c.sawnMm.lengthMm, c.sawnMm.heightMm, c.sawnMm.thicknessMm].map((mm) => length(mm, 1)).join(" × "),
+      ]),
+    ),
+    ...(rods.length > 0
+      ? maker.table(
+          [
+            { name: "Rod", share: 3 },
+            { name: "Diameter", share: 1.4, number: true },
+            { name: "Length in all", share: 1.6, number: true },
+          ],
+          rods.map((r) => [maker.materialName(r.material), length(r.diameterMm), length(r.lengthMm, 1)]),
+        )
+      : []),
+  ];
+}

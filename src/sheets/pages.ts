@@ -1,0 +1,21 @@
+import type { Page } from "@/core/paper/page";
+import type { SheetKind } from "@/words/sheets";
+import { certificatePages, customerPages } from "./customer";
+import { fitUpPages } from "./fitUp";
+import { grindingPages } from "./grinding";
+import { partsPages } from "./parts";
+import { SheetMaker, type SheetSource } from "./sheet";
+import { templatePages } from "./templates";
+
+const MAKERS: Readonly<Record<SheetKind, (maker: SheetMaker) => Page[]>> = {
+  templates: templatePages,
+  grinding: grindingPages,
+  "fit-up": fitUpPages,
+  parts: partsPages,
+  customer: customerPages,
+  certificate: certificatePages,
+};
+
+/** The sheets of a kind, of a knife that can be built. */
+export const sheetPages = (kind: SheetKind, source: SheetSource): Page[] =>
+  MAKERS[kind](new SheetMaker(source));

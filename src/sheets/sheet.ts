@@ -1,0 +1,85 @@
+import type { Bill } from "@/core/cost/bill";
+import { materialsIn } from "@/core/design/materials";
+import type { Design } from "@/core/design/schema";
+import { type FitSheet, fitSheet } from "@/core/fit/sheet";
+import type { Figure, Item } from "@/core/paper/item";
+import { type Page, pagesOf, roomOf, table as rowsOf, writing } from "@/core/paper/page";
+import type { PaperSetup } from "@/core/paper/paper";
+import { printLength, type UnitSystem } from "@/core/units/print";
+import type { MassReport } from "@/core/weigh/report";
+import { FOOT_WORDS, SHEET_WORDS, type SheetKind } from "@/words/sheets";
+
+/** Another making of the knife, for the customer to choose from. */
+export interface Option {
+  readonly name: string;
+  readonly design: Design;
+  readonly massG: number;
+  readonly balanceMm: number;
+  readonly price: number | null;
+}
+
+/** What sheets are made of. */
+export interface SheetSource {
+  readonly design: Design;
+  readonly report: MassReport;
+  readonly units: UnitSystem;
+  readonly setup: PaperSetup;
+  readonly bill: Bill | null;
+  readonly currency: string;
+  readonly options: readonly Option[];
+  /** The day that the sheets are made, as it is written. */
+  readonly day: string;
+}
+
+/** The same with what the sheets ask for again and again. */
+export class SheetMaker {
+  readonly materialOf: ReturnType<typeof materialsIn>;
+  readonly widthMm: number;
+  private sheet: FitSheet | null = null;
+
+  constructor(readonly source: SheetSource) {
+    this.materialOf = materialsIn(source.design);
+    this.widthMm = roomOf(source.setup).widthMm;
+  }
+
+  get fit(): FitSheet {
+    this.sheet ??= fitSheet(this.source.design);
+    return this.sheet;
+  }
+
+  materialName = (id: string): string => this.materialOf(id)?.name ?? id;
+  length = (mm: number, digits = 2): string => printLength(mm, this.source.units, digits);
+
+  heading = (text: string): Figure => writing(text, this.widthMm, { sizeMm: 4.2, bold: true });
+  title = (text: string): Figure => writing(text, this.widthMm, { sizeMm: 6, bold: true, afterMm: 1 });
+  text = (text: string): Figure => writing(text, this.widthMm, { sizeMm: 3.2 });
+
+  table(columns: Parameters<typeof rowsOf>[0], rows: Parameters<typeof rowsOf>[1]): Figure[] {
+    return rowsOf(columns, rows, this.widthMm);
+  }
+
+  /** A line to write on, with what is to be written there. */
+  blank(said: string): Figure {
+    const line: Item = {
+      kind: "line",
+      pen: "mark",
+      points: [
+        { x: 0, y: 12 },
+        { x: this.widthMm * 0.6, y: 12 },
+      ],
+    };
+    return {
+      items: [line, { kind: "text", x: 0, y: 16, text: said, sizeMm: 3, anchor: "start" }],
+      widthMm: this.widthMm,
+      heightMm: 17,
+    };
+  }
+
+  pages(kind: SheetKind, bodies: readonly (readonly Item[])[]): Page[] {
+    const { design, setup, day } = this.source;
+    return pagesOf(bodies, setup, {
+      ...FOOT_WORDS,
+      title: (n, of) => `${design.name} · ${SHEET_WORDS[kind].name} · ${n} of ${of} · ${day}`,
+    });
+  }
+}

@@ -1,0 +1,157 @@
+import type { Bill } from "@/core/cost/bill";
+import { materialsIn } from "@/core/design/materials";
+import type { Design } from "@/core/design/schema";
+import type { Table } from "@/core/files/csv/write";
+import { fitSheet } from "@/core/fit/sheet";
+import { roundTo } from "@/core/number";
+import type { Material, MaterialOf } from "@/core/stock/types";
+import type { MassReport } from "@/core/weigh/report";
+import { TASK_WORDS, takeWords } from "@/words/cost";
+import { itemWords } from "@/words/fasteners";
+import { BORE_WORDS, ownerWords } from "@/words/fit";
+import { MATERIAL_CLASS_WORDS } from "@/words/materials";
+import { cutName, partName } from "@/words/parts";
+
+export const TABLE_KINDS = ["cut-list", "parts", "drills", "pins", "costs", "materials"] as const;
+export type TableKind = (typeof TABLE_KINDS)[number];
+
+export const TABLE_WORDS: Readonly<Record<TableKind, string>> = {
+  "cut-list": "Cut list",
+  parts: "Parts and weights",
+  drills: "Drills",
+  pins: "Pins and bolts",
+  costs: "Costs",
+  materials: "Materials",
+};
+
+/** What tables are made of; always in mm and g, which their columns say. */
+export interface TableSource {
+  readonly design: Design;
+  readonly report: MassReport;
+  readonly bill: Bill | null;
+  readonly currency: string;
+  /** Every material that there is, the maker's own among them. */
+  readonly materials: readonly Material[];
+}
+
+const mm = (value: number) => roundTo(value, 3);
+
+function cutTable({ design }: TableSource, materialOf: MaterialOf): Table {
+  return {
+    columns: [
+      "Piece",
+      "Material",
+      "Count",
+      "Finished length mm",
+      "Finished height mm",
+      "Finished thickness mm",
+      "Sawn length mm",
+      "Sawn height mm",
+      "Sawn thickness mm",
+      "Grain",
+    ],
+    rows: fitSheet(design).cut.map((c) => [
+      cutName(c.key),
+      materialOf(c.material)?.name ?? c.material,
+      c.count,
+      ...[c.finishedMm, c.sawnMm].flatMap((s) => [mm(s.lengthMm), mm(s.heightMm), mm(s.thicknessMm)]),
+      c.grain,
+    ]),
+  };
+}
+
+function partsTable({ report }: TableSource, materialOf: MaterialOf): Table {
+  return {
+    columns: ["Part", "Material", "Volume mm³", "Weight g", "Middle x mm", "Middle y mm", "Middle z mm"],
+    rows: report.parts.map((p) => [
+      partName(p.key),
+      p.material
+        .split("+")
+        .map((id) => materialOf(id)?.name ?? id)
+        .join(" + "),
+      mm(p.volumeMm3),
+      mm(p.massG),
+      ...p.centreMm.map(mm),
+    ]),
+  };
+}
+
+function drillTable({ design }: TableSource): Table {
+  return {
+    columns: ["Order", "Hole", "For", "Size mm", "Drill", "Drill mm", "Clearance mm"],
+    rows: fitSheet(design).bores.map((b, i) => [
+      i + 1,
+      `${BORE_WORDS[b.use]}${b.thread ? ` ${b.thread}` : ""}`,
+      ownerWords(b.owners),
+      mm(b.wantedMm),
+      b.drill?.name ?? null,
+      b.drill && mm(b.drill.mm),
+      b.clearanceMm === null ? null : mm(b.clearanceMm),
+    ]),
+  };
+}
+
+function pinTable({ design }: TableSource): Table {
+  return {
+    columns: [
+      "Fastener",
+      "Behind the datum mm",
+      "Over the axis mm",
+      "Diameter mm",
+      "Through the handle mm",
+      "Cut to mm",
+    ],
+    rows: fitSheet(design).pins.map((p) => [
+      itemWords(p.name),
+      mm(p.behindMm),
+      mm(p.aboveAxisMm),
+      mm(p.diameterMm),
+      mm(p.throughMm),
+      mm(p.blankMm),
+    ]),
+  };
+}
+
+function costTable({ bill, currency }: TableSource): Table {
+  const money = (value: number | null) => (value === null ? null : roundTo(value, 2));
+  const sum = currency ? `Cost ${currency}` : "Cost";
+  if (!bill) return { columns: ["What", sum], rows: [] };
+  return {
+    columns: ["What", "Minutes", sum],
+    rows: [
+      ...bill.lines.map((l) => [takeWords(l.take), null, money(l.cost)]),
+      ...bill.work.map((w) => [TASK_WORDS[w.task], w.minutes, null]),
+      ["Materials", null, money(bill.materials)],
+      ["Work", bill.minutes, money(bill.labour)],
+      ["Other", null, money(bill.others)],
+      ["Total", null, money(bill.total)],
+    ],
+  };
+}
+
+function materialTable({ materials }: TableSource): Table {
+  return {
+    columns: ["Id", "Name", "Class", "Density g/cm³", "Lowest", "Highest", "Source"],
+    rows: materials.map((m) => [
+      m.id,
+      m.name,
+      MATERIAL_CLASS_WORDS[m.class],
+      m.densityGcc.typical,
+      m.densityGcc.low,
+      m.densityGcc.high,
+      m.source,
+    ]),
+  };
+}
+
+const MAKERS: Readonly<Record<TableKind, (source: TableSource, materialOf: MaterialOf) => Table>> = {
+  "cut-list": cutTable,
+  parts: partsTable,
+  drills: drillTable,
+  pins: pinTable,
+  costs: costTable,
+  materials: materialTable,
+};
+
+export const tableOf = (kind: TableKind, source: TableSource): Table =>
+  MAKERS[kind](source, materialsIn(source.design));

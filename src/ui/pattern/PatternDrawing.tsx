@@ -1,0 +1,145 @@
+"use client";
+import { Box } from "@chakra-ui/react";
+import { type MouseEvent, useMemo } from "react";
+import { boxOf, circleLoop, straightLoop } from "@/core/contours/loop";
+import { after, shifted, stretched, through, turned } from "@/core/curve/affine";
+import type { Point } from "@/core/curve/bezier";
+import { polyline } from "@/core/curve/crossing";
+import type { Design } from "@/core/design/schema";
+import { layoutOf } from "@/core/layout/layout";
+import type { Found } from "@/core/pattern/found";
+import type { Placing } from "@/core/pattern/placing";
+import { color } from "../theme";
+import { pathOf } from "./pathOf";
+
+interface PatternDrawingProps {
+  readonly shapes: readonly Found[];
+  readonly picked: string | null;
+  readonly placing: Placing;
+  /** The knife that it becomes, drawn over it; null where there is none. */
+  readonly made: Design | null;
+  readonly showsDatum: boolean;
+  readonly onPick: (id: string) => void;
+  readonly onDatum: (at: Point) => void;
+}
+
+const CHORDS = 24;
+
+/** The drawing as it lies in its file, what is picked of it, its datum and axis, and the knife over it. */
+export function PatternDrawing({
+  shapes,
+  picked,
+  placing,
+  made,
+  showsDatum,
+  onPick,
+  onDatum,
+}: PatternDrawingProps) {
+  const box = useMemo(() => {
+    const loops = shapes.map((s) =>
+      s.kind === "circle" ? circleLoop(s.x, s.y, s.radiusMm) : straightLoop(s.points),
+    );
+    return boxOf(loops) ?? { x0: -50, y0: -20, x1: 50, y1: 20 };
+  }, [shapes]);
+  const margin = 0.06 * Math.max(box.x1 - box.x0, box.y1 - box.y0);
+  const view = {
+    x: box.x0 - margin,
+    y: -box.y1 - margin,
+    w: box.x1 - box.x0 + 2 * margin,
+    h: box.y1 - box.y0 + 2 * margin,
+  };
+  const line = Math.max(view.w, view.h) / 700;
+  const over = useMemo(() => (made ? knifeOver(made, placing) : []), [made, placing]);
+  const axis = axisOf(placing, Math.max(view.w, view.h) * 0.12);
+  const place = (e: MouseEvent<SVGSVGElement>) => {
+    const matrix = e.currentTarget.getScreenCTM()?.inverse();
+    if (!matrix || !showsDatum) return;
+    const { x, y } = new DOMPoint(e.clientX, e.clientY).matrixTransform(matrix);
+    onDatum({ x, y: -y });
+  };
+  return (
+    <Box flex="1" minH="0" bg="sheet" borderWidth="1px">
+      {/* biome-ignore lint/a11y/useKeyWithClickEvents: the datum's fields and the list beside it do the same by keyboard. */}
+      <svg
+        viewBox={`${view.x} ${view.y} ${view.w} ${view.h}`}
+        width="100%"
+        height="100%"
+        role="img"
+        aria-label={`Drawing with ${shapes.length} shapes`}
+        onClick={place}
+        style={{ cursor: showsDatum ? "crosshair" : undefined }}
+      >
+        {shapes.map((s) => {
+          const on = s.id === picked;
+          const stroke = on ? color("ink") : color("graphite");
+          const width = on ? 2 * line : line;
+          if (s.kind === "circle")
+            return (
+              <circle
+                key={s.id}
+                cx={s.x}
+                cy={-s.y}
+                r={s.radiusMm}
+                fill="none"
+                stroke={stroke}
+                strokeWidth={width}
+              />
+            );
+          return (
+            // biome-ignore lint/a11y/useKeyWithClickEvents: the list beside the drawing picks it by keyboard.
+            // biome-ignore lint/a11y/noStaticElementInteractions: the list beside the drawing is the control.
+            <path
+              key={s.id}
+              d={pathOf(s.points, s.kind === "outline")}
+              fill={on ? color("ink") : "transparent"}
+              fillOpacity={on ? 0.06 : 0}
+              stroke={stroke}
+              strokeWidth={width}
+              strokeDasharray={s.kind === "open" ? `${4 * line} ${3 * line}` : undefined}
+              onClick={(e) => {
+                if (s.kind !== "outline" || showsDatum) return;
+                e.stopPropagation();
+                onPick(s.id);
+              }}
+            />
+          );
+        })}
+        {over.map((points) => (
+          <path
+            key={`${points.length}-${points[0].x}-${points[0].y}`}
+            d={pathOf(points, true)}
+            fill="none"
+            stroke={color("warn")}
+            strokeWidth={1.2 * line}
+            strokeDasharray={`${5 * line} ${3 * line}`}
+          />
+        ))}
+        {axis && (
+          <g stroke={color("ink")} strokeWidth={1.5 * line} fill={color("ink")}>
+            <path d={pathOf(axis.line, false)} fill="none" />
+            <path d={pathOf(axis.head, true)} stroke="none" />
+            <circle cx={placing.datum.x} cy={-placing.datum.y} r={4 * line} fill={color("sheet")} />
+          </g>
+        )}
+      </svg>
+    </Box>
+  );
+}
+
+/** The knife's outlines in the drawing's own frame. */
+function knifeOver(design: Design, { datum, tipDeg, mirrored }: Placing): Point[][] {
+  const back = after(shifted(datum.x, datum.y), after(turned(tipDeg), stretched(1, mirrored ? -1 : 1)));
+  const layout = layoutOf(design);
+  const contours = [layout.bladeOutline, layout.outline, layout.barOutline].filter((c) => c !== null);
+  return contours.map((c) => polyline(c.cubics, CHORDS).map((p) => through(back, p)));
+}
+
+/** The handle's axis from the datum toward the tip, with a head. */
+function axisOf({ datum, tipDeg }: Placing, length: number) {
+  const to = after(shifted(datum.x, datum.y), turned(tipDeg));
+  const at = (x: number, y: number) => through(to, { x, y });
+  return {
+    line: [at(-length, 0), at(length, 0)],
+    head: [at(length * 1.15, 0), at(length, length * 0.06), at(length, -length * 0.06)],
+  };
+}

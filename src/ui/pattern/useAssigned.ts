@@ -1,0 +1,93 @@
+"use client";
+import { useEffect, useMemo, useState } from "react";
+import type { Design } from "@/core/design/schema";
+import { withGuardOutline } from "@/core/pattern/applyGuard";
+import type { PlacedHole } from "@/core/pattern/applyHoles";
+import { DRAWN_FIT, type OutlineRole } from "@/core/pattern/applyOutline";
+import type { FoundCircle, FoundOutline, FoundShapes } from "@/core/pattern/found";
+import { type Placing, proposedPlacing } from "@/core/pattern/placing";
+import { circlesIn, isInside, type Traced, traced } from "@/core/pattern/trace";
+
+export type Role = OutlineRole | "guard";
+export type HoleUse = Exclude<PlacedHole["as"], null> | "auto" | "none";
+
+const LIES: Readonly<Record<OutlineRole, "blank" | "blade" | "handle">> = {
+  blank: "blank",
+  blade: "blade",
+  tang: "handle",
+  handle: "handle",
+  scale: "handle",
+};
+
+/** What is being made of a pattern: which outline, what it is, how it lies, which holes go with it. */
+export interface Assigned {
+  readonly outline: FoundOutline | null;
+  readonly role: Role;
+  readonly placing: Placing;
+  readonly withinMm: number;
+  readonly circles: readonly FoundCircle[];
+  readonly purposeOf: (circle: FoundCircle) => HoleUse;
+  /** The knife with it; null where nothing is picked. */
+  readonly answer: Traced | { readonly ok: false; readonly code: "no-guard" } | null;
+  readonly pick: (id: string) => void;
+  readonly setRole: (role: Role) => void;
+  readonly setPlacing: (placing: Placing) => void;
+  readonly setWithin: (mm: number) => void;
+  readonly setUse: (circle: FoundCircle, use: HoleUse) => void;
+}
+
+/** Follows the maker's choices; each new drawing, outline or role begins from what is likely. */
+export function useAssigned(design: Design, found: FoundShapes | null): Assigned {
+  const outlines = useMemo(() => (found?.shapes ?? []).filter((s) => s.kind === "outline"), [found]);
+  const all = useMemo(() => (found?.shapes ?? []).filter((s) => s.kind === "circle"), [found]);
+  const [picked, setPicked] = useState<string | null>(null);
+  const [role, setRole] = useState<Role>("blank");
+  const [placed, setPlacing] = useState<Placing | null>(null);
+  const [withinMm, setWithin] = useState(DRAWN_FIT.withinMm);
+  const [uses, setUses] = useState<Readonly<Record<string, HoleUse>>>({});
+  const outline = outlines.find((o) => o.id === picked) ?? outlines[0] ?? null;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another drawing, outline or role lies anew.
+  useEffect(() => {
+    setPlacing(null);
+    setUses({});
+  }, [found, outline?.id, role]);
+  const proposed = useMemo(
+    () =>
+      outline && role !== "guard"
+        ? proposedPlacing(outline.points, LIES[role])
+        : { datum: { x: 0, y: 0 }, tipDeg: 0, mirrored: false },
+    [outline, role],
+  );
+  const placing = placed ?? proposed;
+  const circles = useMemo(
+    () => (outline && role !== "blade" && role !== "guard" ? circlesIn(outline, all) : []),
+    [outline, all, role],
+  );
+  const answer = useMemo((): Assigned["answer"] => {
+    if (!outline) return null;
+    if (role === "guard") {
+      const slot = outlines.find((o) => o !== outline && o.points.every((p) => isInside(outline.points, p)));
+      const made = withGuardOutline(design, outline.points, slot?.points ?? null);
+      return made.ok ? { ...made, used: [outline.id, ...(slot ? [slot.id] : [])] } : made;
+    }
+    const holes = circles.flatMap((circle) => {
+      const use = uses[circle.id] ?? "auto";
+      return use === "none" ? [] : [{ circle, as: use === "auto" ? null : use }];
+    });
+    return traced(design, { outline, as: role, placing, holes }, { ...DRAWN_FIT, withinMm });
+  }, [design, outline, outlines, role, placing, circles, uses, withinMm]);
+  return {
+    outline,
+    role,
+    placing,
+    withinMm,
+    circles,
+    purposeOf: (circle) => uses[circle.id] ?? "auto",
+    answer,
+    pick: setPicked,
+    setRole,
+    setPlacing,
+    setWithin,
+    setUse: (circle, use) => setUses({ ...uses, [circle.id]: use }),
+  };
+}

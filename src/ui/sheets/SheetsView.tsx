@@ -1,0 +1,174 @@
+"use client";
+import { Box, Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
+import { Download, Printer } from "lucide-react";
+import { useEffect, useMemo, useState } from "react";
+import type { Page } from "@/core/paper/page";
+import { correction } from "@/core/paper/paper";
+import { sheetPages } from "@/sheets/pages";
+import type { SheetSource } from "@/sheets/sheet";
+import { SHEET_KINDS, SHEET_WORDS, type SheetKind } from "@/words/sheets";
+import { download, fileStem } from "../files";
+import { notices } from "../shell/notice";
+import { CuttersSection } from "./CuttersSection";
+import { PageSvg } from "./PageSvg";
+import { PaperFields } from "./PaperFields";
+import { PrintedPages } from "./PrintedPages";
+import { pdfOf } from "./savePdf";
+import { TablesSection } from "./TablesSection";
+import { useSheetSource } from "./useSheetSource";
+
+const OTHERS = {
+  cutters: { name: "Cutter's files", says: "DXF and SVG for laser, water jet and mill." },
+  tables: { name: "Tables and everything", says: "CSV tables, and the whole knife as one file." },
+} as const;
+type Shown = SheetKind | keyof typeof OTHERS;
+
+/** Paper for the bench, files for who cuts, and tables. */
+export function SheetsView() {
+  const source = useSheetSource();
+  const [shown, setShown] = useState<Shown>("templates");
+  const entries = [
+    ...SHEET_KINDS.map((kind) => [kind, SHEET_WORDS[kind]] as const),
+    ...Object.entries(OTHERS).map(([kind, words]) => [kind as Shown, words] as const),
+  ];
+  return (
+    <Flex flex="1" minW="0" minH="0">
+      <Stack
+        as="nav"
+        aria-label="Sheets"
+        w="200px"
+        flexShrink="0"
+        p="3"
+        gap="1"
+        bg="sheet"
+        borderRightWidth="1px"
+        overflowY="auto"
+      >
+        {entries.map(([kind, words]) => (
+          <Button
+            key={kind}
+            size="sm"
+            justifyContent="start"
+            variant={kind === shown ? "solid" : "ghost"}
+            aria-pressed={kind === shown}
+            title={words.says}
+            onClick={() => setShown(kind)}
+          >
+            {words.name}
+          </Button>
+        ))}
+      </Stack>
+      {!source ? (
+        <Text p="6" color="graphite">
+          There is nothing to print until the design can be built: fix what the findings name first.
+        </Text>
+      ) : shown === "cutters" ? (
+        <CuttersSection source={source} />
+      ) : shown === "tables" ? (
+        <TablesSection source={source} />
+      ) : (
+        <Sheet kind={shown} source={source} />
+      )}
+    </Flex>
+  );
+}
+
+type Made = { readonly pages: readonly Page[] } | { readonly failed: string } | null;
+
+/** The sheets of a kind, made once the view is painted: the first takes a moment. */
+function useSheetPages(kind: SheetKind, source: SheetSource): Made {
+  const [made, setMade] = useState<{ readonly kind: SheetKind; readonly made: Made }>({ kind, made: null });
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      try {
+        setMade({ kind, made: { pages: sheetPages(kind, source) } });
+      } catch (error) {
+        console.error("the sheets could not be made", error);
+        setMade({ kind, made: { failed: error instanceof Error ? error.message : String(error) } });
+      }
+    }, 20);
+    return () => clearTimeout(timer);
+  }, [kind, source]);
+  return made.kind === kind ? made.made : null;
+}
+
+function Sheet({ kind, source }: { kind: SheetKind; source: SheetSource }) {
+  const made = useSheetPages(kind, source);
+  const pages = made && "pages" in made ? made.pages : [];
+  const [saving, setSaving] = useState(false);
+  const { printer } = source.setup;
+  const by = useMemo(() => correction(printer), [printer]);
+  const title = `${source.design.name}: ${SHEET_WORDS[kind].name}`;
+  const save = async () => {
+    setSaving(true);
+    try {
+      const bytes = await pdfOf(pages, title, printer);
+      download(
+        new Blob([bytes as BlobPart], { type: "application/pdf" }),
+        `${fileStem(source.design.name)}-${kind}.pdf`,
+      );
+    } catch (error) {
+      notices.error({
+        title: "The PDF was not made",
+        description: error instanceof Error ? error.message : String(error),
+      });
+    }
+    setSaving(false);
+  };
+  return (
+    <>
+      <Box flex="1" minW="0" minH="0" overflowY="auto" bg="ground" px="6" py="4" data-testid="sheet-preview">
+        <HStack mb="3" gap="2" flexWrap="wrap">
+          <Stack gap="0" flex="1" minW="240px">
+            <Text fontWeight="600" fontSize="lg">
+              {SHEET_WORDS[kind].name}
+            </Text>
+            <Text color="graphite" fontSize="sm">
+              {SHEET_WORDS[kind].says}{" "}
+              {pages.length > 0 && `${pages.length} ${pages.length === 1 ? "sheet" : "sheets"}.`}
+            </Text>
+          </Stack>
+          <Button size="sm" variant="outline" disabled={pages.length === 0} onClick={() => window.print()}>
+            <Printer /> Print
+          </Button>
+          <Button size="sm" disabled={pages.length === 0} loading={saving} onClick={() => void save()}>
+            <Download /> Save PDF
+          </Button>
+        </HStack>
+        {made === null && <Text color="graphite">Drawing the sheets …</Text>}
+        {made && "failed" in made && (
+          <Text color="fault" role="alert">
+            These sheets could not be made: {made.failed}
+          </Text>
+        )}
+        <Stack gap="5" align="center">
+          {[...pages.entries()].map(([i, page]) => (
+            <Box
+              key={i}
+              w="full"
+              maxW={`${Math.round(page.widthMm * 3.6)}px`}
+              borderWidth="1px"
+              boxShadow="sm"
+              css={{ "& > svg": { width: "100%", height: "auto" } }}
+            >
+              <PageSvg page={page} title={`${title}, sheet ${i + 1} of ${pages.length}`} />
+            </Box>
+          ))}
+        </Stack>
+      </Box>
+      <Stack
+        as="aside"
+        aria-label="Paper and printer"
+        w="300px"
+        flexShrink="0"
+        p="4"
+        bg="sheet"
+        borderLeftWidth="1px"
+        overflowY="auto"
+      >
+        <PaperFields />
+      </Stack>
+      <PrintedPages pages={pages} title={title} correction={by} />
+    </>
+  );
+}

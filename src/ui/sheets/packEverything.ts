@@ -1,0 +1,50 @@
+import { strToU8, type Zippable, zipSync } from "fflate";
+import { cuttables, drawingOf } from "@/core/cutting/cutJob";
+import { AS_DRAWN } from "@/core/cutting/pieceLayers";
+import { writeCsv } from "@/core/files/csv/write";
+import { writeDxf } from "@/core/files/dxf/write";
+import { writeKnifeWithin } from "@/core/files/knife/write";
+import { writeSvg } from "@/core/files/svg/write";
+import type { Material } from "@/core/stock/types";
+import { sheetPages } from "@/sheets/pages";
+import type { SheetSource } from "@/sheets/sheet";
+import { TABLE_KINDS, tableOf } from "@/sheets/tables";
+import { variantsOf } from "@/store/variants";
+import { partName } from "@/words/parts";
+import { SHEET_KINDS, SHEET_WORDS } from "@/words/sheets";
+import { solids } from "@/workers/services";
+import { fileStem } from "../files";
+import { pdfOf } from "./savePdf";
+
+/** The knife's file, sheets, drawings, meshes and tables, packed into one ZIP. */
+export async function packEverything(
+  knifeId: string,
+  source: SheetSource,
+  materials: readonly Material[],
+  say: (step: string) => void,
+): Promise<Uint8Array> {
+  const { design, report, setup } = source;
+  const stem = fileStem(design.name);
+  const files: Zippable = {};
+  files[`${stem}.euaxis.json`] = strToU8(writeKnifeWithin(design, await variantsOf(knifeId)).text);
+  for (const kind of SHEET_KINDS) {
+    say(SHEET_WORDS[kind].name);
+    const title = `${design.name}: ${SHEET_WORDS[kind].name}`;
+    files[`sheets/${kind}.pdf`] = await pdfOf(sheetPages(kind, source), title, setup.printer);
+  }
+  say("Cutter's files");
+  for (const piece of cuttables(design, AS_DRAWN)) {
+    files[`cutters/${piece.name}.dxf`] = strToU8(writeDxf(drawingOf(piece)));
+    files[`cutters/${piece.name}.svg`] = strToU8(writeSvg(drawingOf(piece)));
+  }
+  for (const kind of TABLE_KINDS)
+    files[`tables/${kind}.csv`] = strToU8(writeCsv(tableOf(kind, { ...source, materials })));
+  say("Meshes");
+  const names = Object.fromEntries(report.parts.map((p) => [p.id, partName(p.key)]));
+  for (const format of ["stl", "3mf"] as const) {
+    const answer = await solids().ask((s) => s.exportFile(design, null, format, names));
+    if (!answer.ok) throw new Error(`the meshes could not be made: ${answer.message}`);
+    if (answer.value) files[`meshes/${stem}.${format}`] = answer.value;
+  }
+  return zipSync(files, { level: 6 });
+}

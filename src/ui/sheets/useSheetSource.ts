@@ -1,0 +1,57 @@
+"use client";
+import { useLiveQuery } from "dexie-react-hooks";
+import { useMemo } from "react";
+import type { Bill } from "@/core/cost/bill";
+import { weigh } from "@/core/weigh/weigh";
+import type { Option, SheetSource } from "@/sheets/sheet";
+import { useSettings } from "@/store/settings";
+import { useShop } from "@/store/shop";
+import { variantsOf } from "@/store/variants";
+import { useBench, useReport, useSettledDesign } from "../bench/BenchContext";
+import { useBills } from "../compare/useBills";
+
+const NONE: readonly never[] = [];
+
+/** What sheets are made of, as the knife, its variants, the prices and the settings are; null where it cannot be built. */
+export function useSheetSource(): SheetSource | null {
+  const { knifeId } = useBench();
+  const design = useSettledDesign();
+  const report = useReport();
+  const { units, paper } = useSettings();
+  const { currency } = useShop();
+  const variants = useLiveQuery(() => variantsOf(knifeId).catch(() => NONE), [knifeId]) ?? NONE;
+  const designs = useMemo(() => [design, ...variants.map((v) => v.design)], [design, variants]);
+  const bills = useBills(designs);
+  return useMemo(() => {
+    if (!report) return null;
+    const billOf = (d: (typeof designs)[number]): Bill | null => {
+      const bill = bills.get(d);
+      return bill && bill !== "failed" ? bill : null;
+    };
+    const options = variants.flatMap((v): Option[] => {
+      const weighing = weigh(v.design);
+      if (!weighing.ok) return [];
+      const { massG, balanceMm } = weighing.report;
+      const bill = billOf(v.design);
+      return [
+        {
+          name: v.name,
+          design: v.design,
+          massG,
+          balanceMm,
+          price: bill && bill.unpriced.length === 0 ? bill.total : null,
+        },
+      ];
+    });
+    return {
+      design,
+      report,
+      units,
+      setup: paper,
+      bill: billOf(design),
+      currency,
+      options,
+      day: new Date().toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" }),
+    };
+  }, [design, report, units, paper, currency, variants, bills]);
+}

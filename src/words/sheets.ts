@@ -1,0 +1,73 @@
+import type { CutPart } from "@/core/cutting/cutParts";
+import type { DrawnPiece } from "@/core/cutting/pieceLayers";
+import type { MaterialOf } from "@/core/stock/types";
+import { printLengthPlain, type UnitSystem } from "@/core/units/print";
+import { cutName } from "./parts";
+
+export const SHEET_KINDS = ["templates", "grinding", "fit-up", "parts", "customer", "certificate"] as const;
+export type SheetKind = (typeof SHEET_KINDS)[number];
+
+/** What each sheet is called, and what it is for. */
+export const SHEET_WORDS: Readonly<Record<SheetKind, { readonly name: string; readonly says: string }>> = {
+  templates: { name: "Templates", says: "Every part at its own size, to cut out and lay on the stock." },
+  grinding: { name: "Grinding aids", says: "Lines to scribe, bevels to set, flats to cut before rounding." },
+  "fit-up": { name: "Fit-up card", says: "Drills, pins, slot, bolts, glue and saw list for the bench." },
+  parts: { name: "Parts and weights", says: "What each part is made of, weighs, and where." },
+  customer: {
+    name: "Customer's sheet",
+    says: "Drawing, materials, weight, options and price, to be signed.",
+  },
+  certificate: { name: "Certificate", says: "What the finished knife is, to go with it." },
+};
+
+const SIDE_WORDS = { right: "right", left: "left" } as const;
+
+/** A piece to cut: "Scale, right". */
+export function pieceTitle({ part, mirrored }: DrawnPiece): string {
+  const { key } = part;
+  if (!part.pair) return cutName(key);
+  const side = mirrored ? SIDE_WORDS.left : SIDE_WORDS.right;
+  return `${cutName(key).replace(/, (pair|right|left)$/, "")}, ${side}`;
+}
+
+/** What is written under a template. */
+export function pieceLines(piece: DrawnPiece, materialOf: MaterialOf, units: UnitSystem): string[] {
+  const { part, count } = piece;
+  const material = materialOf(part.material)?.name ?? part.material;
+  const holes = holeWords(part, units);
+  return [
+    pieceTitle(piece),
+    `${material}, ${printLengthPlain(part.thicknessMm, units)} thick${count > 1 ? `, ${count} of them` : ""}${part.grain ? ", grain along the handle" : ""}`,
+    ...(part.face === "front" ? ["Seen from the front, spine up"] : part.pair ? ["Outside toward you"] : []),
+    ...(holes ? [holes] : []),
+  ];
+}
+
+/** "Drill 2 × 6.53 mm, 1 × 4.8 mm". */
+function holeWords({ holes }: CutPart, units: UnitSystem): string | null {
+  if (holes.length === 0) return null;
+  const counts = new Map<string, number>();
+  for (const { diameterMm } of holes) {
+    const size = printLengthPlain(diameterMm, units === "metric" ? "metric" : "inch");
+    counts.set(size, (counts.get(size) ?? 0) + 1);
+  }
+  return `Drill ${[...counts].map(([size, n]) => `${n} × ${size}`).join(", ")}`;
+}
+
+export const FOOT_WORDS = {
+  check:
+    "Print at 100 %, not fitted to the page. Measure the scales and the square before cutting: if they are not true, type what you measured under Sheets, and print again. Cut on the outside of the line.",
+  millimetres: "100 mm",
+  inches: "4 in",
+  square: "50 × 50 mm",
+} as const;
+
+/** On the tiles of a part that is larger than a sheet. */
+export const tileWords = (
+  figure: string,
+  column: number,
+  row: number,
+  columns: number,
+  rows: number,
+): string =>
+  `${figure}: ${rows > 1 ? `row ${row} of ${rows}, ` : ""}sheet ${column} of ${columns} from the left. Lay the crosses on each other.`;

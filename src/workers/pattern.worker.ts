@@ -1,0 +1,4 @@
+import { expose } from "comlink";
+import { patternService } from "./pattern.service";
+
+expose(patternService);
