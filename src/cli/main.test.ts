@@ -199,4 +199,59 @@ describe("the command line", () => {
       expect([code, errors.length], args.join(" ")).toEqual([2, 1]);
     }
   });
+
+  it("draws parts, traces them onto a knife again and prints sheets; what cannot be done ends with 2 and one line", () => {
+    const knife = "demo/heath-field-knife.json";
+    const dir = mkdtempSync(join(tmpdir(), "euaxis-draw-"));
+    const at = (name: string) => join(dir, name);
+    for (const format of ["dxf", "svg"]) {
+      const drawn = JSON.parse(
+        euaxis("draw", knife, "--part", "blank", "--format", format, "--out", at(`b.${format}`)).out,
+      );
+      expect(drawn.pieces[0]).toMatchObject({ name: "blank", count: 1, thicknessMm: 4 });
+      expect(drawn.pieces[0].holes.length).toBe(6);
+      const traced = JSON.parse(
+        euaxis("trace", at(`b.${format}`), "--onto", knife, "--as", "blank", "--out", at("n.json")).out,
+      );
+      expect(traced.found[0]).toMatchObject({ kind: "outline", layer: "blank" });
+      expect(traced.used.length).toBe(7);
+      expect(traced.largestDeviationMm).toBeLessThan(0.05);
+      const [was, is] = [knife, at("n.json")].map((f) => JSON.parse(euaxis("weigh", f).out).massG);
+      expect(Math.abs(is / was - 1)).toBeLessThan(1e-3);
+    }
+    expect(
+      JSON.parse(euaxis("draw", knife, "--part", "liner", "--kerf", "0.2", "--out", at("l.svg")).out).pieces
+        .length,
+    ).toBe(2);
+    const sheet = JSON.parse(
+      euaxis("sheet", knife, "--kind", "templates", "--paper", "letter", "--across", "--out", at("t.pdf"))
+        .out,
+    );
+    expect(sheet).toMatchObject({ kind: "templates", paper: "letter" });
+    expect(statSync(at("t.pdf")).size).toBeGreaterThan(10_000);
+    writeFileSync(
+      at("open.svg"),
+      '<svg width="200mm" viewBox="0 0 200 40"><path d="M0 0H180V20H0V3"/></svg>',
+    );
+    writeFileSync(at("bad.dxf"), "blank");
+    const wrong = [
+      ["draw", knife, "--part", "pommel", "--out", at("p.dxf")],
+      ["draw", knife, "--part", "blank", "--format", "pdf", "--out", at("p.pdf")],
+      ["draw", knife, "--part", "blank", "--kerf", "-1", "--out", at("p.dxf")],
+      ["draw", knife, "--part", "blank", "--out", at("no/such/p.dxf")],
+      ["sheet", knife, "--kind", "poem", "--out", at("p.pdf")],
+      ["sheet", knife, "--kind", "parts", "--paper", "a0", "--out", at("p.pdf")],
+      ["sheet", knife, "--kind", "parts", "--printer", "50x100", "--out", at("p.pdf")],
+      ["trace", at("b.dxf"), "--onto", knife, "--as", "blank", "--unit", "m", "--out", at("x.json")],
+      ["trace", at("b.dxf"), "--onto", knife, "--as", "sheath", "--out", at("x.json")],
+      ["trace", at("open.svg"), "--onto", knife, "--as", "blank", "--out", at("x.json")],
+      ["trace", at("bad.dxf"), "--onto", knife, "--as", "blank", "--out", at("x.json")],
+      ["trace", at("none.dxf"), "--onto", knife, "--as", "blank", "--out", at("x.json")],
+      ["trace", knife, "--onto", knife, "--as", "blank", "--out", at("x.json")],
+    ];
+    for (const args of wrong) {
+      const { code, errors, out } = euaxis(...args);
+      expect([code, errors.length, out], args.join(" ")).toEqual([2, 1, ""]);
+    }
+  }, 120_000);
 });

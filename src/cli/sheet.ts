@@ -8,8 +8,16 @@ import { sheetPages } from "@/sheets/pages";
 import { SHEET_KINDS, SHEET_WORDS } from "@/words/sheets";
 import { numberIn, optionsOf, Refusal, USAGE, weighed, writeTo } from "./input";
 
-const FONTS = new URL("../../public/fonts/", import.meta.url);
-const fontNamed = async (name: string) => new Uint8Array(await readFile(new URL(name, FONTS)));
+/** Where the fonts lie from here, and from a bundle of this. */
+const FONTS = ["../../public/fonts/", "../public/fonts/"].map((path) => new URL(path, import.meta.url));
+
+async function fontNamed(name: string): Promise<Uint8Array> {
+  for (const from of FONTS) {
+    const bytes = await readFile(new URL(name, from)).catch(() => null);
+    if (bytes) return new Uint8Array(bytes);
+  }
+  throw new Refusal(`the font ${name} is missing from public/fonts`);
+}
 
 /** Writes the sheets of a kind as a PDF, and says how many. */
 export async function sheetFile(args: readonly string[]): Promise<unknown> {

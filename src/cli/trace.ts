@@ -45,7 +45,8 @@ export async function traceFile(args: readonly string[]): Promise<unknown> {
   if (!(reachMm >= SHORTEST_MM && reachMm <= LONGEST_MM))
     throw new Refusal(reachWords(reachMm, SHORTEST_MM, LONGEST_MM));
   const { shapes, doubled, joined } = shapesIn(drawing, mmPerUnit);
-  const assigned = proposedAssignment(shapes, as);
+  const before = await designIn(onto);
+  const assigned = proposedAssignment(before, shapes, as);
   if (!assigned) {
     const open = shapes.find((s) => s.kind === "open");
     throw new Refusal(
@@ -54,7 +55,7 @@ export async function traceFile(args: readonly string[]): Promise<unknown> {
         : "there is no closed outline in this drawing",
     );
   }
-  const answer = traced(await designIn(onto), assigned);
+  const answer = traced(before, assigned);
   if (!answer.ok) throw new Refusal(outlineFailureWords(answer));
   const { design, used, largestDeviationMm } = answer;
   const refused = refusalOf(design);

@@ -30,11 +30,16 @@ const SNAP_DEG = 2;
 const STATIONS = 200;
 
 /**
- * How a shape most likely lies: its length by the way it spreads most, its tip at the end that is narrower, and its datum
- * where its lower edge steps most, or, without a step, a little behind its middle. What stands in the frame already, with
- * its datum at the drawing's origin, stays there.
+ * How a shape most likely lies: its length by the way it spreads most, its tip at the end that is narrower. The middle of
+ * its front (of a blade, of its shoulder; of a blank, where its lower edge steps most, or, without a step, a little behind
+ * its middle) comes to a place of the knife's frame. What stands in the frame already, with its datum at the drawing's
+ * origin, stays there.
  */
-export function proposedPlacing(points: readonly Point[], as: "blank" | "blade" | "handle"): Placing {
+export function proposedPlacing(
+  points: readonly Point[],
+  as: "blank" | "blade" | "handle",
+  frontAt: Point = { x: 0, y: 0 },
+): Placing {
   const inFrame = { datum: { x: 0, y: 0 }, tipDeg: 0, mirrored: false };
   if (standsInFrame(points, as)) return inFrame;
   const centre = centroidOf(points);
@@ -51,9 +56,11 @@ export function proposedPlacing(points: readonly Point[], as: "blank" | "blade" 
   const upright: Placing = { datum: centre, tipDeg, mirrored: !tipAhead };
   const lying = placed(points, upright);
   const box = boxOf([straightLoop(lying)])!;
-  if (as === "handle") return shiftedTo(upright, { x: box.x1, y: (box.y0 + box.y1) / 2 });
-  if (as === "blade") return shiftedTo(upright, { x: box.x0, y: (box.y0 + box.y1) / 2 });
-  return shiftedTo(upright, shoulderOf(lying, box));
+  const end =
+    as === "blank"
+      ? shoulderOf(lying, box)
+      : endOf(lying, as === "handle" ? box.x1 : box.x0, as === "handle" ? -1 : 1);
+  return shiftedTo(upright, { x: end.x - frontAt.x, y: end.y - frontAt.y });
 }
 
 /** The placing with its datum at a place told in its own frame. */
@@ -61,6 +68,15 @@ function shiftedTo(placing: Placing, to: Point): Placing {
   const back = after(turned(placing.tipDeg), stretched(1, placing.mirrored ? -1 : 1));
   const off = through(back, to);
   return { ...placing, datum: { x: placing.datum.x + off.x, y: placing.datum.y + off.y } };
+}
+
+/** How far inside its end a shape's middle is looked for, mm. */
+const AT_END_MM = 1;
+
+/** The middle of a shape at one of its ends. */
+function endOf(points: readonly Point[], x: number, inward: 1 | -1): Point {
+  const ys = crossings(points, x + inward * AT_END_MM);
+  return { x, y: ys.length > 1 ? (ys[0] + ys[ys.length - 1]) / 2 : 0 };
 }
 
 /** Whether a shape runs through the drawing's origin as a knife does through its datum, the tip to the right. */

@@ -49,7 +49,7 @@ describe("a blank that is written and traced in again", () => {
       const { shapes } = shapesIn(reading.drawing, reading.drawing.mmPerUnit!);
       // The knife that it is put onto has neither its outline nor its pins in place.
       const other: Design = { ...before, blade: { ...before.blade, outline: null } };
-      const answer = traced(other, proposedAssignment(shapes, "blank")!);
+      const answer = traced(other, proposedAssignment(other, shapes, "blank")!);
       if (!answer.ok) throw new Error(answer.code);
       expect(answer.largestDeviationMm).toBeLessThan(0.05);
       expect(refusalOf(answer.design)).toBeNull();
@@ -82,7 +82,7 @@ describe("a pattern", () => {
           const reading = readDxf(bytes(writeDxf({ layers: [moved] })));
           if (!reading.ok) throw new Error(reading.code);
           const { shapes } = shapesIn(reading.drawing, 1);
-          const assigned = proposedAssignment(shapes, "blank")!;
+          const assigned = proposedAssignment(knife("heath-field-knife.json"), shapes, "blank")!;
           // The datum is proposed at the heel; its maker puts it on the shoulder, and says which side the edge is on.
           const datum = to({ x: 0, y: 0 });
           const placing = { datum, tipDeg: deg, mirrored: mirrors };
@@ -148,7 +148,7 @@ describe("a pattern", () => {
     if (!reading.ok) throw new Error(reading.code);
     const { shapes } = shapesIn(reading.drawing, 1);
     for (const as of ["scale", "handle"] as const) {
-      const answer = traced(heath, proposedAssignment(shapes, as)!);
+      const answer = traced(heath, proposedAssignment(heath, shapes, as)!);
       if (!answer.ok) throw new Error(answer.code);
       expect(Math.abs(massOf(answer.design) / massOf(heath) - 1)).toBeLessThan(1e-3);
     }

@@ -2,6 +2,7 @@ import type { RawDrawing } from "../contours/raw";
 import { through } from "../curve/affine";
 import type { Point } from "../curve/bezier";
 import type { Design } from "../design/schema";
+import { guardThickness } from "../layout/guard";
 import { type PlacedHole, withHoles } from "./applyHoles";
 import {
   DRAWN_FIT,
@@ -89,7 +90,11 @@ export function traced(
 }
 
 /** The largest outline as the part it is asked for, with the round holes in it, as it most likely lies. */
-export function proposedAssignment(shapes: readonly Found[], as: OutlineRole | "holes"): Assignment | null {
+export function proposedAssignment(
+  design: Design,
+  shapes: readonly Found[],
+  as: OutlineRole | "holes",
+): Assignment | null {
   const outlines = shapes.filter((s) => s.kind === "outline");
   const circles = shapes.filter((s) => s.kind === "circle");
   const [outline] = outlines;
@@ -99,11 +104,30 @@ export function proposedAssignment(shapes: readonly Found[], as: OutlineRole | "
     const placing: Placing = { datum: { x: 0, y: 0 }, tipDeg: 0, mirrored: false };
     return { outline: null, as: "blank", placing, holes: circles.map((circle) => ({ circle, as: null })) };
   }
-  const lies = as === "blade" ? "blade" : as === "blank" || as === "holes" ? "blank" : "handle";
-  const placing = proposedPlacing(outline.points, lies);
+  const placing = likelyPlacing(design, outline, as === "holes" ? "blank" : as);
   const inside = circlesIn(outline, circles).map((circle) => ({ circle, as: null }));
   if (as === "holes") return { outline: null, as: "blank", placing, holes: inside };
   return { outline, as, placing, holes: as === "blade" ? [] : inside };
+}
+
+/** How an outline most likely lies on a knife as a part of it: its front where the knife's own is. */
+export function likelyPlacing(design: Design, outline: FoundOutline, as: OutlineRole): Placing {
+  const { handle, blade, tang, guard } = design;
+  const nodes = handle.outline;
+  const front = { x: 0, y: (nodes[0].yMm + nodes[nodes.length - 1].yMm) / 2 };
+  switch (as) {
+    case "blade":
+      return proposedPlacing(outline.points, "blade", {
+        x: 0,
+        y: blade.spineOverAxisMm - blade.ricassoHeightMm / 2,
+      });
+    case "tang":
+      return proposedPlacing(outline.points, "handle", tang.kind === "full" ? front : { x: 0, y: tang.yMm });
+    case "scale":
+      return proposedPlacing(outline.points, "handle", { ...front, x: guard ? -guardThickness(guard) : 0 });
+    default:
+      return proposedPlacing(outline.points, as, front);
+  }
 }
 
 /** The circles whose centres lie in an outline. */

@@ -5,19 +5,11 @@ import { withGuardOutline } from "@/core/pattern/applyGuard";
 import type { PlacedHole } from "@/core/pattern/applyHoles";
 import { DRAWN_FIT, type OutlineRole } from "@/core/pattern/applyOutline";
 import type { FoundCircle, FoundOutline, FoundShapes } from "@/core/pattern/found";
-import { type Placing, proposedPlacing } from "@/core/pattern/placing";
-import { circlesIn, isInside, type Traced, traced } from "@/core/pattern/trace";
+import type { Placing } from "@/core/pattern/placing";
+import { circlesIn, isInside, likelyPlacing, type Traced, traced } from "@/core/pattern/trace";
 
 export type Role = OutlineRole | "guard";
 export type HoleUse = Exclude<PlacedHole["as"], null> | "auto" | "none";
-
-const LIES: Readonly<Record<OutlineRole, "blank" | "blade" | "handle">> = {
-  blank: "blank",
-  blade: "blade",
-  tang: "handle",
-  handle: "handle",
-  scale: "handle",
-};
 
 /** What is being made of a pattern: which outline, what it is, how it lies, which holes go with it. */
 export interface Assigned {
@@ -54,9 +46,9 @@ export function useAssigned(design: Design, found: FoundShapes | null): Assigned
   const proposed = useMemo(
     () =>
       outline && role !== "guard"
-        ? proposedPlacing(outline.points, LIES[role])
+        ? likelyPlacing(design, outline, role)
         : { datum: { x: 0, y: 0 }, tipDeg: 0, mirrored: false },
-    [outline, role],
+    [design, outline, role],
   );
   const placing = placed ?? proposed;
   const circles = useMemo(
