@@ -1,9 +1,11 @@
 import AxeBuilder from "@axe-core/playwright";
 import { expect, type Page, test } from "@playwright/test";
+import sharp from "sharp";
 import { AS_DRAWN, pieceLayer, piecesNamed } from "../src/core/cutting/pieceLayers";
 import type { Design } from "../src/core/design/schema";
 import { writeDxf } from "../src/core/files/dxf/write";
 import { DEMO_KNIVES } from "../src/core/files/knife/demo.fixtures";
+import { pathData } from "../src/core/files/svg/write";
 import { keptKnife, openKnife, weightOf } from "./bench";
 
 const knife = (file: string): Design => DEMO_KNIVES.find(([name]) => name === file)![1];
@@ -18,7 +20,7 @@ test("a new knife is begun from a drawing: a blank becomes blade, tang and pins,
 }) => {
   await page.goto("/new");
   await page.getByRole("button", { name: "Begin it from a pattern" }).click();
-  await expect(page.getByText("Drop a DXF or SVG drawing here")).toBeVisible();
+  await expect(page.getByText("Drop a drawing or a photo here")).toBeVisible();
   await choose(page, "blank.dxf", drawingOf("orchard-parer.json", "blank"));
   const found = page.getByRole("group", { name: "Outlines found" });
   await expect(found.getByRole("button", { name: /^Outline, / })).toHaveCount(1);
@@ -85,7 +87,7 @@ test("what is no drawing is said, and changes nothing", async ({ page }) => {
   await page.getByRole("button", { name: "Bring in a pattern" }).click();
   const alert = page.getByRole("main").getByRole("alert");
   await choose(page, "pattern.txt", Buffer.from("blank"));
-  await expect(alert).toContainText("is not a DXF or SVG drawing");
+  await expect(alert).toContainText("is no pattern");
   await choose(page, "pattern.dxf", Buffer.from("blank"));
   await expect(alert).toContainText("This is not a DXF drawing, or it is damaged");
   await choose(
@@ -105,4 +107,111 @@ test("what is no drawing is said, and changes nothing", async ({ page }) => {
   expect((await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa"]).analyze()).violations).toEqual([]);
   await page.getByRole("button", { name: "Back to the bench" }).click();
   expect(await weightOf(page)).toBe(before);
+});
+
+/** A photo of a blank drawn on a sheet of A4 that lies aslant on a table, stored on its side with a mark that says so. */
+async function photo(): Promise<Buffer> {
+  const [blank] = piecesNamed(knife("orchard-parer.json"), "blank").map((p) => pieceLayer(p, AS_DRAWN));
+  const paths = [
+    ...blank.loops.map((l) => `<path d="${pathData(l)}" fill="#333"/>`),
+    ...blank.circles.map((c) => `<circle cx="${c.x}" cy="${-c.y}" r="${c.radiusMm}" fill="#f3f1ea"/>`),
+  ];
+  const page = `<svg xmlns="http://www.w3.org/2000/svg" width="2280" height="1740" viewBox="0 0 380 290"><rect width="380" height="290" fill="#8a8075"/><g transform="rotate(4 190 145)"><rect x="41.5" y="40" width="297" height="210" fill="#f3f1ea"/><g transform="translate(195 145)">${paths.join("")}</g></g></svg>`;
+  const upright = await sharp(Buffer.from(page)).blur(1).png().toBuffer();
+  // 6: to be turned a quarter to the right. @see Exif 2.32, Orientation (from memory).
+  return sharp(upright).rotate(-90).jpeg({ quality: 88 }).withMetadata({ orientation: 6 }).toBuffer();
+}
+
+test("a photo of a pattern on a sheet of paper becomes a knife with a weight", async ({ page }) => {
+  await page.goto("/new");
+  await page.getByRole("button", { name: "Begin it from a pattern" }).click();
+  await page
+    .getByTestId("pattern-file")
+    .setInputFiles({ name: "bench.jpg", mimeType: "image/jpeg", buffer: await photo() });
+  // The sheet is found by itself; a mark that is moved away by keyboard finds back to its corner.
+  const corner = page.getByRole("button", { name: /^Corner 1/ });
+  await expect(corner).toBeVisible();
+  const at = async () => [await corner.getAttribute("cx"), await corner.getAttribute("cy")].map(Number);
+  const found = await at();
+  await corner.focus();
+  for (const key of ["Shift+ArrowLeft", "Shift+ArrowUp", "ArrowDown"]) await page.keyboard.press(key);
+  expect(await at()).not.toEqual(found);
+  await page.getByRole("button", { name: "Find the sheet's edges" }).click();
+  await expect
+    .poll(async () => Math.hypot((await at())[0] - found[0], (await at())[1] - found[1]))
+    .toBeLessThan(1);
+  await page.getByRole("button", { name: "That is its size" }).click();
+  const outlines = page.getByRole("group", { name: "Outlines found" });
+  await expect(outlines.getByRole("button", { name: /^Outline, 18[78]\.\d mm/ })).toBeVisible({
+    timeout: 30_000,
+  });
+
+  // Threshold, smoothing and the kind of shape are seen live.
+  await page.getByLabel("The pattern is").selectOption("light");
+  await expect(page.getByText("No closed outline.")).toBeVisible();
+  await page.getByLabel("The pattern is").selectOption("dark");
+  await expect(outlines.getByRole("button", { name: /^Outline, 18/ })).toBeVisible();
+  await expect(page.getByText(/Largest deviation 0\.[01]\d\d mm\. It would weigh/)).toBeVisible();
+  await page.getByRole("button", { name: "Use it" }).click();
+  await expect(page.getByRole("tab", { name: "Blade" })).toBeVisible();
+  const { design } = (await keptKnife(page)) as unknown as { design: Design };
+  const parer = knife("orchard-parer.json");
+  const over = (d: Design) => d.blade.lengthMm - Math.min(...d.handle.outline.map((n) => n.xMm));
+  expect(Math.abs(over(design) - over(parer))).toBeLessThan(0.6);
+  expect(design.fasteners.map((f) => f.diameterMm.toFixed(1))).toEqual(["4.8", "4.8", "4.8"]);
+  expect(await weightOf(page)).toBeGreaterThan(40);
+});
+
+test("what is no photo, or too many pixels of one, is said; a scale by two points and points by hand do too", async ({
+  page,
+}) => {
+  await openKnife(page, "Heath field knife");
+  await page.getByRole("button", { name: "Bring in a pattern" }).click();
+  const alert = page.getByRole("main").getByRole("alert");
+  const file = (name: string, buffer: Buffer) =>
+    page.getByTestId("pattern-file").setInputFiles({ name, mimeType: "image/png", buffer });
+  await file("note.png", Buffer.from("not a picture"));
+  await expect(alert).toContainText("This is not a JPEG, PNG or WebP picture");
+  // The head of a PNG of 10,000 × 10,000 pixels: it is refused before it is decoded.
+  const head = Buffer.from(
+    "89504e470d0a1a0a0000000d49484452000027100000271008020000000000000000000000",
+    "hex",
+  );
+  await file("huge.png", head);
+  await expect(alert).toContainText("100 million pixels; up to 64 are taken");
+
+  const grey = await sharp({ create: { width: 800, height: 400, channels: 3, background: "#888" } })
+    .png()
+    .toBuffer();
+  await file("plain.png", grey);
+  await page.getByLabel("True size by").selectOption("points");
+  const distance = page.getByRole("textbox", { name: "Their distance" });
+  await distance.fill("240");
+  await distance.press("Enter");
+  await page.getByRole("button", { name: "That is its size" }).click();
+  // 480 of 800 pixels are 240 mm: the picture is 400 mm wide. Nothing is in it: points are laid, by keyboard.
+  await page.getByRole("button", { name: "Lay points by hand" }).click();
+  const places = [
+    [60, 130],
+    [190, 132],
+    [300, 118],
+    [190, 100],
+    [60, 100],
+    [40, 115],
+  ];
+  for (const [i, [x, y]] of places.entries()) {
+    await page.getByRole("button", { name: "Add a point to type" }).click();
+    for (const [label, value] of [
+      [`Point ${i + 1}, to the right`, x],
+      [`Point ${i + 1}, up`, y],
+    ] as const) {
+      const field = page.getByRole("textbox", { name: label });
+      await field.fill(String(value));
+      await field.press("Enter");
+    }
+  }
+  await expect(
+    page.getByRole("group", { name: "Outlines found" }).getByRole("button", { name: /by hand/ }),
+  ).toBeVisible();
+  await expect(page.getByText(/It would weigh/)).toBeVisible();
 });

@@ -19,22 +19,35 @@ import {
 import { faultsOf } from "@/core/weigh/faults";
 import { drawingFailureWords, outlineFailureWords, reachWords } from "@/words/drawings";
 import { bytesWithin, designIn, optionsOf, Refusal, USAGE, writeTo } from "./input";
+import { tracePhoto } from "./tracePhoto";
 
 const READERS: Readonly<Record<string, typeof readDxf>> = { ".dxf": readDxf, ".svg": readSvg };
+const PICTURES = [".jpg", ".jpeg", ".png", ".webp"];
 const ROLES = [...OUTLINE_ROLES, "holes"] as const;
 
 /** Puts an outline and the holes of a drawing onto a knife, writes that, and says what was found and used. */
 export async function traceFile(args: readonly string[]): Promise<unknown> {
-  const { path, options } = optionsOf(args, ["--onto", "--as", "--out", "--unit"]);
+  const { path, options } = optionsOf(args, [
+    "--onto",
+    "--as",
+    "--out",
+    "--unit",
+    "--scale",
+    "--paper",
+    "--corners",
+    "--shape",
+    "--threshold",
+  ]);
   const [onto, out] = [options.get("--onto"), options.get("--out")];
   if (!path || !onto || !out) throw new Refusal(USAGE);
   const as = ROLES.find((r) => r === (options.get("--as") ?? "blank"));
   if (!as) throw new Refusal(`--as is ${ROLES.join(", ")}, not "${options.get("--as")}"`);
+  if (PICTURES.includes(extname(path).toLowerCase())) return tracePhoto(path, options, as);
   const given = options.get("--unit");
   if (given !== undefined && !(given in UNITS))
     throw new Refusal(`--unit is ${Object.keys(UNITS).join(", ")}, not "${given}"`);
   const read = READERS[extname(path).toLowerCase()];
-  if (!read) throw new Refusal(`a drawing is a .dxf or .svg file, not ${path}`);
+  if (!read) throw new Refusal(`a pattern is a .dxf, .svg, .jpg, .png or .webp file, not ${path}`);
   const reading = read(await bytesWithin(path, LARGEST_DRAWING_BYTES));
   if (!reading.ok) throw new Refusal(drawingFailureWords(reading));
   const { drawing } = reading;

@@ -1,7 +1,40 @@
 import type { DrawingReading } from "@/core/contours/raw";
+import type { Point } from "@/core/curve/bezier";
+import type { FoundShapes } from "@/core/pattern/found";
+import type { PictureFailure } from "@/core/photo/picture";
+import type { Seeing } from "@/core/photo/shapes";
+import type { PhotoScale, ScaleFailure } from "@/core/photo/truth";
 
-/** What the worker answers to that reads patterns. */
+/** A photo as it is worked on: turned upright by its mark, and shrunk where it was very large. */
+export interface OpenPhoto {
+  readonly width: number;
+  readonly height: number;
+  readonly picture: Blob;
+  /** Of a sheet of paper that was found in it; null of none. */
+  readonly corners: readonly Point[] | null;
+}
+
+/** The plane of a photo at true size, as a picture. */
+export interface FlatPicture {
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly picture: Blob;
+}
+
+/** What the worker answers to that reads patterns. It keeps the photo that was opened last. */
 export interface PatternService {
   /** The lines of a drawing file's content. */
   readDrawing(bytes: Uint8Array, format: "dxf" | "svg"): DrawingReading;
+  openPhoto(
+    bytes: Uint8Array,
+  ): Promise<({ readonly ok: true } & OpenPhoto) | ({ readonly ok: false } & PictureFailure)>;
+  /** The corners of a sheet near where they were marked, within so many pixels. */
+  findCorners(marked: readonly Point[], reachPx: number): Point[];
+  /** Takes the perspective out; tells how far it is, 0 to 1. */
+  flatten(
+    scale: PhotoScale,
+    tell: (done: number) => void,
+  ): Promise<({ readonly ok: true } & FlatPicture) | ({ readonly ok: false } & ScaleFailure)>;
+  /** Outlines and holes in the flattened photo; null before there is one. */
+  findShapes(seeing: Seeing): (FoundShapes & { readonly threshold: number }) | null;
 }

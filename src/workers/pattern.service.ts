@@ -1,8 +1,61 @@
 import { readDxf } from "@/core/files/dxf/read";
 import { readSvg } from "@/core/files/svg/read";
+import { type GreyImage, greyOf } from "@/core/photo/image";
+import { LONGEST_SIDE, pictureSize } from "@/core/photo/picture";
+import { type FlatPhoto, flattenedPhoto, shapesInPhoto } from "@/core/photo/shapes";
+import { sheetIn } from "@/core/photo/sheet";
+import { foundCorners, truePlane } from "@/core/photo/truth";
 import type { PatternService } from "./pattern.messages";
 
-/** What the pattern worker answers with: the core's own functions. */
+let photo: GreyImage | null = null;
+let flat: FlatPhoto | null = null;
+
+/** What the pattern worker answers with: the core's own functions, and the browser's decoder. */
 export const patternService: PatternService = {
   readDrawing: (bytes, format) => (format === "dxf" ? readDxf(bytes) : readSvg(bytes)),
+
+  openPhoto: async (bytes) => {
+    const size = pictureSize(bytes);
+    if (!size.ok) return size;
+    let whole: ImageBitmap;
+    try {
+      // Turned by its mark: that is the decoder's own way.
+      whole = await createImageBitmap(new Blob([bytes as BlobPart]), { imageOrientation: "from-image" });
+    } catch {
+      return { ok: false, code: "not-a-picture" };
+    }
+    const share = Math.min(1, LONGEST_SIDE / Math.max(whole.width, whole.height));
+    const [width, height] = [Math.round(whole.width * share), Math.round(whole.height * share)];
+    const canvas = new OffscreenCanvas(width, height);
+    const pen = canvas.getContext("2d")!;
+    pen.fillStyle = "#fff";
+    pen.fillRect(0, 0, width, height);
+    pen.drawImage(whole, 0, 0, width, height);
+    whole.close();
+    photo = greyOf(pen.getImageData(0, 0, width, height).data, width, height, 4);
+    flat = null;
+    const picture = await canvas.convertToBlob({ type: "image/jpeg", quality: 0.85 });
+    return { ok: true, width, height, picture, corners: sheetIn(photo) };
+  },
+
+  findCorners: (marked, reachPx) => (photo ? foundCorners(photo, marked, reachPx) : [...marked]),
+
+  flatten: async (scale, tell) => {
+    if (!photo) return { ok: false, code: "no-sheet" };
+    const plane = truePlane(photo, scale);
+    if (!plane.ok) return plane;
+    flat = flattenedPhoto(photo, plane.plane, tell);
+    const { image, widthMm, heightMm } = flat;
+    const pixels = new Uint8ClampedArray(image.width * image.height * 4);
+    for (let i = 0; i < image.data.length; i++) {
+      pixels.fill(image.data[i], 4 * i, 4 * i + 3);
+      pixels[4 * i + 3] = 255;
+    }
+    const canvas = new OffscreenCanvas(image.width, image.height);
+    canvas.getContext("2d")!.putImageData(new ImageData(pixels, image.width, image.height), 0, 0);
+    const picture = await canvas.convertToBlob({ type: "image/jpeg", quality: 0.8 });
+    return { ok: true, widthMm, heightMm, picture };
+  },
+
+  findShapes: (seeing) => (flat ? shapesInPhoto(flat, seeing) : null),
 };

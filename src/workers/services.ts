@@ -23,12 +23,12 @@ export function createAsker(
   return createClient(start, { withinMs, waiting: "latest" });
 }
 
-/** Reads patterns: drawings of many megabytes would hold up a page. */
+/** Reads patterns: drawings of many megabytes, and photos, would hold up a page. */
 export function createPatternReader(
   start: StartWorker = () => new Worker(new URL("./pattern.worker.ts", import.meta.url), { type: "module" }),
-  withinMs = 60_000,
+  withinMs = 120_000,
 ): Client<PatternService> {
-  return createClient(start, { withinMs, waiting: "all" });
+  return createClient(start, { withinMs, waiting: "latest" });
 }
 
 /** Everything that needs the mesh kernel, which is fetched first; a knife with everything on it takes some seconds. */

@@ -43,8 +43,6 @@ export type OutlineApplied =
 /** Points of a blade's edge, and of a handle's outline, with both ends; as the record has them. */
 const MOST_BLADE_KNOTS = 32;
 const MOST_HANDLE_KNOTS = 40;
-/** Places this near to the front of a handle's outline are its front, mm. */
-const FRONT_MM = 0.6;
 const TANG_LIMITS = [5, 600] as const;
 
 /** A knife with an outline, in its own frame, for a part of it: a closed run of places. */
@@ -62,7 +60,7 @@ export function withOutline(
   }
   if (as === "tang") return withTangOf(design, points, fit);
   const front = as === "scale" && design.guard ? -guardThickness(design.guard) : 0;
-  return withHandle(design, openedAtFront(points, FRONT_MM), front, fit);
+  return withHandle(design, openedAtFront(points), front, fit);
 }
 
 function withBlank(design: Design, points: readonly Point[], fit: OutlineFit): OutlineApplied {
@@ -86,7 +84,7 @@ function withBlank(design: Design, points: readonly Point[], fit: OutlineFit): O
 
 const openedAtRear = (points: readonly Point[]): Point[] => {
   const back = points.map((p) => ({ x: 0 - p.x, y: p.y }));
-  return openedAtFront(back, FRONT_MM).map((p) => ({ x: 0 - p.x, y: p.y }));
+  return openedAtFront(back).map((p) => ({ x: 0 - p.x, y: p.y }));
 };
 
 const mm = (value: number) => roundTo(value, 3);
@@ -219,7 +217,7 @@ const ENDS = 0.06;
 /** The bar that a tang's outline is nearest to; of a full tang, whose outline is the handle's, that. */
 function withTangOf(design: Design, points: readonly Point[], fit: OutlineFit): OutlineApplied {
   const { tang } = design;
-  if (tang.kind === "full") return withHandle(design, openedAtFront(points, FRONT_MM), 0, fit);
+  if (tang.kind === "full") return withHandle(design, openedAtFront(points), 0, fit);
   const wholeMm = -Math.min(...points.map((p) => p.x));
   const lengthMm = mm(wholeMm - rodBehind(design, points, wholeMm));
   const [least, most] = TANG_LIMITS;

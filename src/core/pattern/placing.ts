@@ -24,8 +24,8 @@ export const placed = (points: readonly Point[], placing: Placing): Point[] => {
   return points.map((p) => through(map, p));
 };
 
-/** Directions nearer than this to a drawing's own are meant to lie along it, degrees. */
-const SNAP_DEG = 2;
+/** Directions nearer than this to a sheet's own are meant to lie along it, degrees: a handle spreads a little aslant. */
+const SNAP_DEG = 6;
 /** Stations that a shape's heights are read at. */
 const STATIONS = 200;
 

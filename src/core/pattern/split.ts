@@ -43,12 +43,11 @@ function withoutShoulder(run: readonly Point[]): Point[] {
   return first < 0 ? [...run] : run.slice(Math.max(0, first - 1), last + 2);
 }
 
-/** A closed run as an open one from the upper to the lower end of its front, the places within `nearMm` of it. */
-export function openedAtFront(points: readonly Point[], nearMm: number): Point[] {
-  const front = Math.max(...points.map((p) => p.x));
-  const at = points.flatMap((p, i) => (p.x > front - nearMm ? [i] : []));
-  const top = at.reduce((best, i) => (points[i].y > points[best].y ? i : best));
-  const bottom = at.reduce((best, i) => (points[i].y < points[best].y ? i : best));
+/** A closed run as an open one from the upper to the lower corner of its front: the places farthest up and down ahead. */
+export function openedAtFront(points: readonly Point[]): Point[] {
+  const most = (of: (p: Point) => number) =>
+    points.reduce((best, p, i) => (of(p) > of(points[best]) ? i : best), 0);
+  const [top, bottom] = [most((p) => p.x + p.y), most((p) => p.x - p.y)];
   const walk = (step: 1 | -1): Point[] => {
     const run = [points[top]];
     for (let i = top; i !== bottom; ) {

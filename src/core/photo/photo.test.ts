@@ -11,6 +11,7 @@ import { weigh } from "../weigh/weigh";
 import { homography, projected } from "./homography";
 import { type GreyImage, greyOf, parting, smoothed } from "./image";
 import { flattenedPhoto, shapesInPhoto, USUAL_SEEING } from "./shapes";
+import { sheetIn } from "./sheet";
 import { foundCorners, inOrder, truePlane } from "./truth";
 
 const [, heath] = DEMO_KNIVES.find(([name]) => name === "heath-field-knife.json")!;
@@ -99,6 +100,12 @@ describe("a drawn figure photographed by a synthetic camera", () => {
       found.forEach((p, i) => {
         expect(Math.hypot(p.x - ordered[i].x, p.y - ordered[i].y)).toBeLessThan(1.2);
       });
+      // Unmarked, a sheet with all its corners in the picture is found by itself.
+      (sheetIn(photo) ?? []).forEach((p, i) => {
+        expect(Math.hypot(p.x - ordered[i].x, p.y - ordered[i].y)).toBeLessThan(1.2);
+      });
+      const whole = ordered.every((p) => p.x > 5 && p.y > 5 && p.x < width - 5 && p.y < height - 5);
+    expect(sheetIn(photo) !== null).toBe(whole);
       const plane = truePlane(photo, { kind: "paper", corners: found, longMm: 297, shortMm: 210 });
       if (!plane.ok) throw new Error(plane.code);
       const flat = flattenedPhoto(photo, plane.plane);
@@ -158,6 +165,18 @@ describe("a drawn figure photographed by a synthetic camera", () => {
 });
 
 describe("a photo's true plane", () => {
+  it("finds no sheet where there is none, or where it runs out of the picture", () => {
+    const grey = (of: (x: number, y: number) => number): GreyImage => ({
+      width: 400,
+      height: 300,
+      data: Float32Array.from({ length: 120_000 }, (_, i) => of(i % 400, Math.floor(i / 400))),
+    });
+    expect(sheetIn(grey((x, y) => 120 + ((x * 7 + y * 13) % 9)))).toBeNull();
+    expect(sheetIn(grey((x, y) => (x > 60 && y > 50 ? 235 : 90)))).toBeNull();
+    expect(sheetIn(grey((x, y) => (Math.hypot(x - 200, y - 150) < 120 ? 235 : 90)))).toBeNull();
+    expect(sheetIn(grey((x, y) => (x > 60 && x < 340 && y > 50 && y < 250 ? 235 : 90)))).not.toBeNull();
+  });
+
   it("is refused of two points in one place, and of corners that no sheet has", () => {
     const image = { width: 800, height: 600 };
     const p = { x: 10, y: 10 };

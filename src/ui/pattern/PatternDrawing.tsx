@@ -18,9 +18,14 @@ interface PatternDrawingProps {
   readonly placing: Placing;
   /** The knife that it becomes, drawn over it; null where there is none. */
   readonly made: Design | null;
-  readonly showsDatum: boolean;
+  /** A photo under it, its lower left corner at the drawing's origin, mm. */
+  readonly under: { readonly url: string; readonly width: number; readonly height: number } | null;
+  /** Points that are laid by hand. */
+  readonly hand: readonly Point[];
+  /** A click tells a place rather than picking an outline. */
+  readonly marking: boolean;
   readonly onPick: (id: string) => void;
-  readonly onDatum: (at: Point) => void;
+  readonly onMark: (at: Point, shift: boolean) => void;
 }
 
 const CHORDS = 24;
@@ -31,17 +36,20 @@ export function PatternDrawing({
   picked,
   placing,
   made,
-  showsDatum,
+  under,
+  hand,
+  marking,
   onPick,
-  onDatum,
+  onMark,
 }: PatternDrawingProps) {
   const box = useMemo(() => {
+    if (under) return { x0: 0, y0: 0, x1: under.width, y1: under.height };
     const loops = shapes.map((s) =>
       s.kind === "circle" ? circleLoop(s.x, s.y, s.radiusMm) : straightLoop(s.points),
     );
     return boxOf(loops) ?? { x0: -50, y0: -20, x1: 50, y1: 20 };
-  }, [shapes]);
-  const margin = 0.06 * Math.max(box.x1 - box.x0, box.y1 - box.y0);
+  }, [shapes, under]);
+  const margin = (under ? 0.01 : 0.06) * Math.max(box.x1 - box.x0, box.y1 - box.y0);
   const view = {
     x: box.x0 - margin,
     y: -box.y1 - margin,
@@ -53,9 +61,9 @@ export function PatternDrawing({
   const axis = axisOf(placing, Math.max(view.w, view.h) * 0.12);
   const place = (e: MouseEvent<SVGSVGElement>) => {
     const matrix = e.currentTarget.getScreenCTM()?.inverse();
-    if (!matrix || !showsDatum) return;
+    if (!matrix || !marking) return;
     const { x, y } = new DOMPoint(e.clientX, e.clientY).matrixTransform(matrix);
-    onDatum({ x, y: -y });
+    onMark({ x, y: -y }, e.shiftKey);
   };
   return (
     <Box flex="1" minH="0" bg="sheet" borderWidth="1px">
@@ -67,8 +75,19 @@ export function PatternDrawing({
         role="img"
         aria-label={`Drawing with ${shapes.length} shapes`}
         onClick={place}
-        style={{ cursor: showsDatum ? "crosshair" : undefined }}
+        style={{ cursor: marking ? "crosshair" : undefined }}
       >
+        {under && (
+          <image
+            href={under.url}
+            x="0"
+            y={-under.height}
+            width={under.width}
+            height={under.height}
+            preserveAspectRatio="none"
+            opacity="0.65"
+          />
+        )}
         {shapes.map((s) => {
           const on = s.id === picked;
           const stroke = on ? color("ink") : color("graphite");
@@ -97,7 +116,7 @@ export function PatternDrawing({
               strokeWidth={width}
               strokeDasharray={s.kind === "open" ? `${4 * line} ${3 * line}` : undefined}
               onClick={(e) => {
-                if (s.kind !== "outline" || showsDatum) return;
+                if (s.kind !== "outline" || marking) return;
                 e.stopPropagation();
                 onPick(s.id);
               }}
@@ -113,6 +132,14 @@ export function PatternDrawing({
             strokeWidth={1.2 * line}
             strokeDasharray={`${5 * line} ${3 * line}`}
           />
+        ))}
+        {hand.map((p, i) => (
+          <g key={`${p.x} ${p.y}`} fill={color("warn")}>
+            <circle cx={p.x} cy={-p.y} r={3 * line} />
+            <text x={p.x + 5 * line} y={-p.y - 4 * line} style={{ fontSize: 12 * line }}>
+              {i + 1}
+            </text>
+          </g>
         ))}
         {axis && (
           <g stroke={color("ink")} strokeWidth={1.5 * line} fill={color("ink")}>

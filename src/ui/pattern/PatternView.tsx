@@ -1,40 +1,52 @@
 "use client";
-import { Box, Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
+import { Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
 import { FolderOpen } from "lucide-react";
 import { useMemo, useState } from "react";
-import { boxOf, straightLoop } from "@/core/contours/loop";
-import { refusalOf } from "@/core/design/refusal";
-import { OUTLINE_ROLES } from "@/core/pattern/applyOutline";
-import { type DrawingUnit, UNITS } from "@/core/pattern/trace";
-import { printMass } from "@/core/units/print";
-import { weigh } from "@/core/weigh/weigh";
-import { useUnits } from "@/store/settings";
-import { outlineFailureWords, passedOverWords } from "@/words/drawings";
-import { foundWords, ROLE_WORDS, UNIT_WORDS } from "@/words/patterns";
-import { useBench, useDesign } from "../bench/BenchContext";
-import { ChoiceField } from "../fields/ChoiceField";
+import { DRAWN_FIT, TRACED_FIT } from "@/core/pattern/applyOutline";
+import { useDesign } from "../bench/BenchContext";
 import { FileButton } from "../fields/FileButton";
-import { LengthField } from "../fields/LengthField";
-import { ShareField } from "../fields/ShareField";
-import { Tick } from "../fields/Tick";
-import { notices } from "../shell/notice";
+import { FoundList, UnitChoice } from "./FoundList";
+import { HandList } from "./HandList";
 import { PatternDrawing } from "./PatternDrawing";
-import { type Assigned, type HoleUse, type Role, useAssigned } from "./useAssigned";
-import { type PatternState, usePattern } from "./usePattern";
+import { PhotoScaleView } from "./PhotoScaleView";
+import { Placement } from "./Placement";
+import { SeeingFields } from "./SeeingFields";
+import { useAssigned } from "./useAssigned";
+import { useHandPoints } from "./useHandPoints";
+import { usePattern } from "./usePattern";
+import { usePhoto } from "./usePhoto";
 
-const ROLES: readonly Role[] = [...OUTLINE_ROLES, "guard"];
-const ACCEPT = ".dxf,.svg,image/svg+xml,application/dxf";
+const ACCEPT = ".dxf,.svg,.jpg,.jpeg,.png,.webp,image/svg+xml,image/jpeg,image/png,image/webp";
+const isPicture = (file: File) =>
+  /\.(jpe?g|png|webp)$/i.test(file.name) || /^image\/(jpeg|png|webp)$/.test(file.type);
 
-/** A drawing becomes part of the knife: which outline is what, how it lies, and what it will weigh. */
+/** A drawing or a photo becomes part of the knife: which outline is what, how it lies, and what it will weigh. */
 export function PatternView({ onDone }: { onDone: () => void }) {
   const design = useDesign();
   const pattern = usePattern();
-  const assigned = useAssigned(design, pattern.found);
-  const [marking, setMarking] = useState(false);
-  const { found } = pattern;
-  const drop = (files: FileList) => {
-    if (files[0]) void pattern.open(files[0]);
+  const photo = usePhoto();
+  const hand = useHandPoints();
+  const [datum, setDatum] = useState(false);
+  const seen = photo.flat ? photo.found : pattern.found;
+  const found = useMemo(() => {
+    const base = seen ?? (photo.flat ? { shapes: [], doubled: 0, joined: 0 } : null);
+    return base && hand.outline ? { ...base, shapes: [hand.outline, ...base.shapes] } : base;
+  }, [seen, photo.flat, hand.outline]);
+  const assigned = useAssigned(design, found, photo.flat ? TRACED_FIT : DRAWN_FIT);
+  const open = async (file: File) => {
+    hand.clear();
+    if (isPicture(file)) {
+      pattern.close();
+      await photo.open(file);
+    } else {
+      photo.close();
+      await pattern.open(file);
+    }
   };
+  const name = photo.name ?? pattern.pattern?.name ?? null;
+  const wrong = photo.wrong ?? pattern.wrong;
+  const scaling = photo.photo !== null && photo.flat === null;
+  const working = pattern.reading ? { says: "Reading the drawing …", done: null } : photo.busy;
   return (
     <Flex
       flex="1"
@@ -43,75 +55,102 @@ export function PatternView({ onDone }: { onDone: () => void }) {
       onDragOver={(e) => e.preventDefault()}
       onDrop={(e) => {
         e.preventDefault();
-        drop(e.dataTransfer.files);
+        if (e.dataTransfer.files[0]) void open(e.dataTransfer.files[0]);
       }}
     >
       <Flex direction="column" flex="1" minW="0" px="5" py="4" gap="3" data-testid="pattern">
         <HStack gap="3" wrap="wrap">
-          <Stack gap="0" flex="1" minW="260px">
+          <Stack gap="0" flex="1" minW="240px">
             <Text fontWeight="600" fontSize="lg">
-              {pattern.pattern ? pattern.pattern.name : "Bring in a pattern"}
+              {name ?? "Bring in a pattern"}
             </Text>
             <Text color="graphite" fontSize="sm">
-              {pattern.pattern
-                ? "Click an outline, say what it is, and put the datum on the shoulder. The dashed line is the knife that it becomes."
-                : "A drawing with the outline of a blank, a handle, a scale or a guard."}
+              {scaling
+                ? "First say how large it is."
+                : found
+                  ? "Click an outline, say what it is, and put the datum on the shoulder. The dashed line is the knife that it becomes."
+                  : "A drawing or a photo with the outline of a blank, a handle, a scale or a guard."}
             </Text>
           </Stack>
-          {pattern.pattern && (
-            <Button
-              size="sm"
-              variant={marking ? "solid" : "outline"}
-              aria-pressed={marking}
-              onClick={() => setMarking(!marking)}
-            >
-              Mark the datum
-            </Button>
+          {found && (
+            <>
+              <Button
+                size="sm"
+                variant={datum ? "solid" : "outline"}
+                aria-pressed={datum}
+                onClick={() => {
+                  setDatum(!datum);
+                  hand.setLaying(false);
+                }}
+              >
+                Mark the datum
+              </Button>
+              <Button
+                size="sm"
+                variant={hand.laying ? "solid" : "outline"}
+                aria-pressed={hand.laying}
+                onClick={() => {
+                  hand.setLaying(!hand.laying);
+                  setDatum(false);
+                }}
+              >
+                Lay points by hand
+              </Button>
+            </>
           )}
           <FileButton
             size="sm"
             accept={ACCEPT}
             testId="pattern-file"
-            failure="The drawing was not taken in"
-            onFiles={async ([file]) => pattern.open(file)}
+            failure="The pattern was not taken in"
+            onFiles={([file]) => open(file)}
           >
-            <FolderOpen /> {pattern.pattern ? "Another drawing" : "Choose a drawing"}
+            <FolderOpen /> {name ? "Another" : "Choose a file"}
           </FileButton>
           <Button size="sm" variant="ghost" onClick={onDone}>
             Back to the bench
           </Button>
         </HStack>
-        {pattern.wrong && (
+        {wrong && (
           <Text color="fault" role="alert">
-            {pattern.wrong}
+            {wrong}
           </Text>
         )}
-        {pattern.reading && (
+        {working && (
           <HStack>
-            <Text color="graphite">Reading the drawing …</Text>
-            <Button size="xs" variant="outline" onClick={pattern.cancel}>
+            <Text color="graphite" role="status">
+              {working.says} {working.done !== null && `${Math.round(100 * working.done)} %`}
+            </Text>
+            <Button size="xs" variant="outline" onClick={pattern.reading ? pattern.cancel : photo.close}>
               Cancel
             </Button>
           </HStack>
         )}
-        {found ? (
+        {scaling && <PhotoScaleView state={photo} />}
+        {!scaling && found && (
           <PatternDrawing
             shapes={found.shapes}
             picked={assigned.outline?.id ?? null}
             placing={assigned.placing}
             made={assigned.answer?.ok && assigned.role !== "guard" ? assigned.answer.design : null}
-            showsDatum={marking}
+            under={photo.flat}
+            hand={hand.points}
+            marking={datum || hand.laying}
             onPick={assigned.pick}
-            onDatum={(datum) => {
-              assigned.setPlacing({ ...assigned.placing, datum });
-              setMarking(false);
+            onMark={(at, shift) => {
+              if (hand.laying) {
+                hand.add(at, shift);
+                assigned.pick("by-hand");
+                return;
+              }
+              assigned.setPlacing({ ...assigned.placing, datum: at });
+              setDatum(false);
             }}
           />
-        ) : (
-          !pattern.reading && <Empty />
         )}
+        {!scaling && !found && !working && <Empty />}
       </Flex>
-      {pattern.pattern && (
+      {!scaling && (pattern.pattern || found) && (
         <Stack
           as="aside"
           aria-label="What it is"
@@ -123,8 +162,15 @@ export function PatternView({ onDone }: { onDone: () => void }) {
           borderLeftWidth="1px"
           overflowY="auto"
         >
-          <UnitChoice state={pattern} />
-          {found && <FoundList state={pattern} assigned={assigned} />}
+          {photo.flat ? <SeeingFields state={photo} /> : <UnitChoice state={pattern} />}
+          {hand.laying && <HandList hand={hand} />}
+          {found && (
+            <FoundList
+              found={found}
+              passedOver={pattern.pattern?.drawing.passedOver ?? {}}
+              assigned={assigned}
+            />
+          )}
           {assigned.outline && <Placement assigned={assigned} onDone={onDone} />}
         </Stack>
       )}
@@ -144,218 +190,17 @@ function Empty() {
       color="graphite"
       p="6"
     >
-      <Stack gap="1" maxW="460px" textAlign="center">
-        <Text fontWeight="600">Drop a DXF or SVG drawing here</Text>
+      <Stack gap="2" maxW="480px" textAlign="center">
+        <Text fontWeight="600">Drop a drawing or a photo here</Text>
         <Text fontSize="sm">
-          Lines, arcs, polylines, splines and blocks of a DXF; paths and shapes of an SVG. Nothing in it is
-          run or fetched. What is open by a hair is joined, what is drawn twice is taken once, and you are
-          told.
+          DXF or SVG: lines, arcs, polylines, splines, blocks, paths and shapes. Nothing in it is run or
+          fetched; what is open by a hair is joined, what is drawn twice is taken once, and you are told.
+        </Text>
+        <Text fontSize="sm">
+          JPEG, PNG or WebP: lay the pattern on a white sheet of paper and photograph both with all four
+          corners of the sheet in the picture, or with a rule beside it, from straight above.
         </Text>
       </Stack>
     </Flex>
-  );
-}
-
-function UnitChoice({ state }: { state: PatternState }) {
-  const { pattern, reachMm } = state;
-  if (!pattern) return null;
-  const told = pattern.drawing.mmPerUnit;
-  const units = (Object.keys(UNITS) as DrawingUnit[]).map((u) => ({
-    value: u as DrawingUnit | "told",
-    name: UNIT_WORDS[u],
-  }));
-  return (
-    <ChoiceField
-      label="Drawn in"
-      wide
-      value={pattern.unit}
-      choices={told === null ? units : [{ value: "told", name: "As the file says" }, ...units]}
-      onChange={state.setUnit}
-      help={`${told === null ? "The file does not say; this is the likely one. " : ""}The drawing is ${reachMm.toFixed(1)} mm (${(reachMm / 25.4).toFixed(2)} in) over all.`}
-    />
-  );
-}
-
-function FoundList({ state, assigned }: { state: PatternState; assigned: Assigned }) {
-  const { found, pattern } = state;
-  if (!found || !pattern) return null;
-  const passed = passedOverWords(pattern.drawing.passedOver);
-  const notes = [
-    found.joined > 0 ? `${found.joined} open by a hair were joined` : "",
-    found.doubled > 0 ? `${found.doubled} drawn twice were left out` : "",
-    passed ? `passed over: ${passed}` : "",
-  ].filter(Boolean);
-  const outlines = found.shapes.filter((s) => s.kind !== "circle");
-  return (
-    <Stack gap="1">
-      <Text fontWeight="600">Found</Text>
-      <Stack gap="1" role="group" aria-label="Outlines found" maxH="180px" overflowY="auto">
-        {outlines.map((s) => {
-          const box = boxOf([straightLoop(s.points)]) ?? { x0: 0, x1: 0, y0: 0, y1: 0 };
-          const words = foundWords(s, { widthMm: box.x1 - box.x0, heightMm: box.y1 - box.y0 });
-          return (
-            <Button
-              key={s.id}
-              size="xs"
-              h="auto"
-              py="1"
-              whiteSpace="normal"
-              textAlign="start"
-              justifyContent="start"
-              variant={s.id === assigned.outline?.id ? "solid" : "outline"}
-              aria-pressed={s.id === assigned.outline?.id}
-              disabled={s.kind === "open"}
-              onClick={() => assigned.pick(s.id)}
-            >
-              {words}
-              {s.layer && ` · ${s.layer}`}
-            </Button>
-          );
-        })}
-        {outlines.length === 0 && <Text color="fault">No closed outline in this drawing.</Text>}
-      </Stack>
-      {notes.length > 0 && (
-        <Text color="graphite" fontSize="sm">
-          {notes.join("; ")}.
-        </Text>
-      )}
-    </Stack>
-  );
-}
-
-const USES: readonly { readonly value: HoleUse; readonly name: string }[] = [
-  { value: "auto", name: "As its size says" },
-  { value: "pin", name: "Pin" },
-  { value: "tang-hole", name: "Hole in the tang" },
-  { value: "none", name: "Leave out" },
-];
-
-function Placement({ assigned, onDone }: { assigned: Assigned; onDone: () => void }) {
-  const { session } = useBench();
-  const units = useUnits();
-  const { role, placing, answer } = assigned;
-  const set = (change: Partial<typeof placing>) => assigned.setPlacing({ ...placing, ...change });
-  const weighing = useMemo(() => (answer?.ok ? weigh(answer.design) : null), [answer]);
-  const refused = answer?.ok ? refusalOf(answer.design) : null;
-  const take = () => {
-    if (!answer?.ok || refused) return;
-    session.getState().adopt(`Pattern: ${ROLE_WORDS[role].toLowerCase()}`, answer.design);
-    notices.success({
-      title: `${ROLE_WORDS[role]} taken from the pattern`,
-      description: "Undo takes it back.",
-      duration: 4000,
-    });
-    onDone();
-  };
-  return (
-    <>
-      <ChoiceField
-        label="The picked outline is"
-        wide
-        value={role}
-        choices={ROLES.map((r) => ({ value: r, name: ROLE_WORDS[r] }))}
-        onChange={assigned.setRole}
-      />
-      {role !== "guard" && (
-        <>
-          <LengthField
-            label="Datum, to the right"
-            mm={placing.datum.x}
-            min={-20000}
-            max={20000}
-            onChange={(x) => set({ datum: { ...placing.datum, x } })}
-          />
-          <LengthField
-            label="Datum, up"
-            mm={placing.datum.y}
-            min={-20000}
-            max={20000}
-            onChange={(y) => set({ datum: { ...placing.datum, y } })}
-          />
-          <ShareField
-            label="Tip toward"
-            value={placing.tipDeg}
-            min={-360}
-            max={360}
-            factor={1}
-            digits={2}
-            unit="°"
-            onChange={(tipDeg) => set({ tipDeg })}
-            help="0 is to the right, 90 up."
-          />
-          <HStack wrap="wrap" gap="2">
-            <Button
-              size="xs"
-              variant="outline"
-              onClick={() =>
-                set({
-                  tipDeg: placing.tipDeg + (placing.tipDeg > 0 ? -180 : 180),
-                  mirrored: !placing.mirrored,
-                })
-              }
-            >
-              Tip at the other end
-            </Button>
-            <Tick
-              label="Edge on the other side"
-              checked={placing.mirrored}
-              onChange={(mirrored) => set({ mirrored })}
-            />
-          </HStack>
-          <LengthField
-            label="Stay within"
-            mm={assigned.withinMm}
-            min={0.005}
-            max={2}
-            digits={3}
-            onChange={assigned.setWithin}
-            help="How far the knife's curve may pass the outline."
-          />
-        </>
-      )}
-      {assigned.circles.length > 0 && (
-        <Stack gap="1">
-          <Text fontWeight="600">Round holes in it</Text>
-          {assigned.circles.map((c) => (
-            <ChoiceField
-              key={c.id}
-              label={`${(2 * c.radiusMm).toFixed(2)} mm`}
-              value={assigned.purposeOf(c)}
-              choices={USES}
-              onChange={(to) => assigned.setUse(c, to)}
-            />
-          ))}
-        </Stack>
-      )}
-      <Box borderTopWidth="1px" pt="3">
-        {answer && !answer.ok && (
-          <Text color="fault" role="alert">
-            {answer.code === "no-guard"
-              ? "This knife has no guard of plates: add one on the Guard step first."
-              : outlineFailureWords(answer)}
-          </Text>
-        )}
-        {refused && (
-          <Text color="fault" role="alert">
-            {refused.path} {refused.message}
-          </Text>
-        )}
-        {answer?.ok && !refused && (
-          <Stack gap="1">
-            <Text>
-              Largest deviation {answer.largestDeviationMm.toFixed(3)} mm.{" "}
-              {weighing?.ok ? (
-                <b>It would weigh {printMass(weighing.report.massG, units)}.</b>
-              ) : (
-                "It cannot be weighed as it is; the bench says what is wrong."
-              )}
-            </Text>
-            <Button size="sm" onClick={take}>
-              Use it
-            </Button>
-          </Stack>
-        )}
-      </Box>
-    </>
   );
 }

@@ -3,7 +3,7 @@ import { useEffect, useMemo, useState } from "react";
 import type { Design } from "@/core/design/schema";
 import { withGuardOutline } from "@/core/pattern/applyGuard";
 import type { PlacedHole } from "@/core/pattern/applyHoles";
-import { DRAWN_FIT, type OutlineRole } from "@/core/pattern/applyOutline";
+import type { OutlineFit, OutlineRole } from "@/core/pattern/applyOutline";
 import type { FoundCircle, FoundOutline, FoundShapes } from "@/core/pattern/found";
 import type { Placing } from "@/core/pattern/placing";
 import { circlesIn, isInside, likelyPlacing, type Traced, traced } from "@/core/pattern/trace";
@@ -29,13 +29,14 @@ export interface Assigned {
 }
 
 /** Follows the maker's choices; each new drawing, outline or role begins from what is likely. */
-export function useAssigned(design: Design, found: FoundShapes | null): Assigned {
+export function useAssigned(design: Design, found: FoundShapes | null, fit: OutlineFit): Assigned {
   const outlines = useMemo(() => (found?.shapes ?? []).filter((s) => s.kind === "outline"), [found]);
   const all = useMemo(() => (found?.shapes ?? []).filter((s) => s.kind === "circle"), [found]);
   const [picked, setPicked] = useState<string | null>(null);
   const [role, setRole] = useState<Role>("blank");
   const [placed, setPlacing] = useState<Placing | null>(null);
-  const [withinMm, setWithin] = useState(DRAWN_FIT.withinMm);
+  const [within, setWithin] = useState<number | null>(null);
+  const withinMm = within ?? fit.withinMm;
   const [uses, setUses] = useState<Readonly<Record<string, HoleUse>>>({});
   const outline = outlines.find((o) => o.id === picked) ?? outlines[0] ?? null;
   // biome-ignore lint/correctness/useExhaustiveDependencies: another drawing, outline or role lies anew.
@@ -66,8 +67,8 @@ export function useAssigned(design: Design, found: FoundShapes | null): Assigned
       const use = uses[circle.id] ?? "auto";
       return use === "none" ? [] : [{ circle, as: use === "auto" ? null : use }];
     });
-    return traced(design, { outline, as: role, placing, holes }, { ...DRAWN_FIT, withinMm });
-  }, [design, outline, outlines, role, placing, circles, uses, withinMm]);
+    return traced(design, { outline, as: role, placing, holes }, { ...fit, withinMm });
+  }, [design, outline, outlines, role, placing, circles, uses, withinMm, fit]);
   return {
     outline,
     role,

@@ -25,6 +25,8 @@ export interface PatternState {
   readonly reading: boolean;
   readonly open: (file: File) => Promise<void>;
   readonly cancel: () => void;
+  /** Puts away what was taken in. */
+  readonly close: () => void;
   readonly setUnit: (unit: Pattern["unit"]) => void;
 }
 
@@ -43,7 +45,7 @@ export function usePattern(): PatternState {
   const open = async (file: File) => {
     const format = /\.(dxf|svg)$/i.exec(file.name)?.[1].toLowerCase();
     if (format !== "dxf" && format !== "svg") {
-      setWrong(`${file.name} is not a DXF or SVG drawing.`);
+      setWrong(`${file.name} is no pattern: DXF and SVG drawings and JPEG, PNG and WebP photos are taken.`);
       return;
     }
     cancel();
@@ -90,6 +92,11 @@ export function usePattern(): PatternState {
     reading,
     open,
     cancel,
+    close: () => {
+      cancel();
+      setPattern(null);
+      setWrong(null);
+    },
     setUnit: (unit) => {
       setWrong(null);
       setPattern(pattern && { ...pattern, unit });

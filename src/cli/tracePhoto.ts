@@ -1,0 +1,118 @@
+import { refusalOf } from "@/core/design/refusal";
+import { writeKnife } from "@/core/files/knife/write";
+import { type OutlineRole, TRACED_FIT } from "@/core/pattern/applyOutline";
+import { proposedAssignment, traced } from "@/core/pattern/trace";
+import { greyOf } from "@/core/photo/image";
+import {
+  LARGEST_PICTURE_BYTES,
+  LONGEST_SIDE,
+  pictureSize,
+  SHEETS_OF_PAPER,
+  type SheetOfPaper,
+} from "@/core/photo/picture";
+import { flattenedPhoto, shapesInPhoto, USUAL_SEEING } from "@/core/photo/shapes";
+import { foundCorners, type PhotoScale, truePlane } from "@/core/photo/truth";
+import { faultsOf } from "@/core/weigh/faults";
+import { outlineFailureWords } from "@/words/drawings";
+import { pictureFailureWords, scaleFailureWords } from "@/words/photos";
+import { bytesWithin, designIn, numberIn, Refusal, USAGE, writeTo } from "./input";
+
+/** How far round a corner that was told the sheet's edges are looked for, as a share of the picture's width. */
+const REACH_SHARE = 0.01;
+
+/** Puts the outline and the holes in a photo onto a knife; places are told in the picture's own pixels, as it is seen. */
+export async function tracePhoto(
+  path: string,
+  options: ReadonlyMap<string, string>,
+  as: OutlineRole | "holes",
+): Promise<unknown> {
+  const [onto, out] = [options.get("--onto"), options.get("--out")];
+  if (!onto || !out) throw new Refusal(USAGE);
+  const bytes = await bytesWithin(path, LARGEST_PICTURE_BYTES);
+  const size = pictureSize(bytes);
+  if (!size.ok) throw new Refusal(pictureFailureWords(size));
+  const { photo, shrunk } = await decoded(bytes);
+  const scale = scaleIn(options, shrunk);
+  const sure: PhotoScale =
+    scale.kind === "paper"
+      ? { ...scale, corners: foundCorners(photo, scale.corners, REACH_SHARE * photo.width) }
+      : scale;
+  const plane = truePlane(photo, sure);
+  if (!plane.ok) throw new Refusal(scaleFailureWords(plane));
+  const shape = options.get("--shape") ?? "dark";
+  if (shape !== "dark" && shape !== "light") throw new Refusal(`--shape is dark or light, not "${shape}"`);
+  const told = options.get("--threshold");
+  const threshold = told === undefined ? null : numberIn(told, "--threshold");
+  const flat = flattenedPhoto(photo, plane.plane);
+  const seen = shapesInPhoto(flat, { ...USUAL_SEEING, shape, threshold });
+  const before = await designIn(onto);
+  const assigned = proposedAssignment(before, seen.shapes, as);
+  if (!assigned) throw new Refusal("no shape was found in this photo; is it --shape dark or light?");
+  const answer = traced(before, assigned, TRACED_FIT);
+  if (!answer.ok) throw new Refusal(outlineFailureWords(answer));
+  const refused = refusalOf(answer.design);
+  if (refused) throw new Refusal(`${refused.path} ${refused.message}`);
+  await writeTo(out, writeKnife(answer.design));
+  return {
+    out,
+    widthMm: flat.widthMm,
+    heightMm: flat.heightMm,
+    threshold: seen.threshold,
+    found: seen.shapes.map((s) => ({
+      id: s.id,
+      kind: s.kind,
+      ...(s.kind === "outline" ? { areaMm2: s.areaMm2 } : {}),
+      ...(s.kind === "circle" ? { diameterMm: 2 * s.radiusMm } : {}),
+    })),
+    used: answer.used,
+    largestDeviationMm: answer.largestDeviationMm,
+    canBeBuilt: faultsOf(answer.design).every((f) => f.severity !== "error"),
+  };
+}
+
+/** The picture as it is seen, turned by its mark, and how much smaller it is than it was stored. */
+async function decoded(bytes: Uint8Array) {
+  // A native decoder, loaded when it is asked for.
+  const { default: sharp } = await import("sharp");
+  try {
+    const turned = sharp(bytes).rotate();
+    const { width, height, orientation = 1 } = await turned.metadata();
+    const across = orientation >= 5 ? height : width;
+    const { data, info } = await turned
+      .resize({ width: LONGEST_SIDE, height: LONGEST_SIDE, fit: "inside", withoutEnlargement: true })
+      .toColourspace("srgb")
+      .ensureAlpha()
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    const photo = greyOf(new Uint8Array(data), info.width, info.height, 4);
+    return { photo, shrunk: info.width / (across ?? info.width) };
+  } catch {
+    throw new Refusal(pictureFailureWords({ code: "not-a-picture" }));
+  }
+}
+
+function scaleIn(options: ReadonlyMap<string, string>, shrunk: number): PhotoScale {
+  const numbers = (option: string, count: number): number[] => {
+    const list = (options.get(option) ?? "")
+      .split(",")
+      .map((n) => (n.trim() === "" ? Number.NaN : Number(n)));
+    if (list.length !== count || !list.every(Number.isFinite))
+      throw new Refusal(`${option} is ${count} numbers with commas between, not "${options.get(option)}"`);
+    return list;
+  };
+  const at = (x: number, y: number) => ({ x: x * shrunk, y: y * shrunk });
+  if (options.has("--corners")) {
+    const n = numbers("--corners", 8);
+    const paper = options.get("--paper") ?? "a4";
+    if (!(paper in SHEETS_OF_PAPER))
+      throw new Refusal(`--paper is ${Object.keys(SHEETS_OF_PAPER).join(", ")}, not "${paper}"`);
+    const corners = [0, 2, 4, 6].map((i) => at(n[i], n[i + 1]));
+    return { kind: "paper", corners, ...SHEETS_OF_PAPER[paper as SheetOfPaper] };
+  }
+  if (!options.has("--scale"))
+    throw new Refusal(
+      "a photo needs --scale x1,y1,x2,y2,MM, or --paper and --corners x1,y1,x2,y2,x3,y3,x4,y4",
+    );
+  const [x1, y1, x2, y2, mm] = numbers("--scale", 5);
+  return { kind: "points", a: at(x1, y1), b: at(x2, y2), mm };
+}

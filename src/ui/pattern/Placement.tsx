@@ -1,0 +1,156 @@
+"use client";
+import { Box, Button, HStack, Stack, Text } from "@chakra-ui/react";
+import { useMemo } from "react";
+import { refusalOf } from "@/core/design/refusal";
+import { OUTLINE_ROLES } from "@/core/pattern/applyOutline";
+import { printMass } from "@/core/units/print";
+import { weigh } from "@/core/weigh/weigh";
+import { useUnits } from "@/store/settings";
+import { outlineFailureWords } from "@/words/drawings";
+import { ROLE_WORDS } from "@/words/patterns";
+import { useBench } from "../bench/BenchContext";
+import { ChoiceField } from "../fields/ChoiceField";
+import { LengthField } from "../fields/LengthField";
+import { ShareField } from "../fields/ShareField";
+import { Tick } from "../fields/Tick";
+import { notices } from "../shell/notice";
+import type { Assigned, HoleUse, Role } from "./useAssigned";
+
+const ROLES: readonly Role[] = [...OUTLINE_ROLES, "guard"];
+const USES: readonly { readonly value: HoleUse; readonly name: string }[] = [
+  { value: "auto", name: "As its size says" },
+  { value: "pin", name: "Pin" },
+  { value: "tang-hole", name: "Hole in the tang" },
+  { value: "none", name: "Leave out" },
+];
+
+/** What the picked outline is, how it lies, what its holes are, and what the knife would weigh with it. */
+export function Placement({ assigned, onDone }: { assigned: Assigned; onDone: () => void }) {
+  const { session } = useBench();
+  const units = useUnits();
+  const { role, placing, answer } = assigned;
+  const set = (change: Partial<typeof placing>) => assigned.setPlacing({ ...placing, ...change });
+  const weighing = useMemo(() => (answer?.ok ? weigh(answer.design) : null), [answer]);
+  const refused = answer?.ok ? refusalOf(answer.design) : null;
+  const take = () => {
+    if (!answer?.ok || refused) return;
+    session.getState().adopt(`Pattern: ${ROLE_WORDS[role].toLowerCase()}`, answer.design);
+    notices.success({
+      title: `${ROLE_WORDS[role]} taken from the pattern`,
+      description: "Undo takes it back.",
+      duration: 4000,
+    });
+    onDone();
+  };
+  return (
+    <>
+      <ChoiceField
+        label="The picked outline is"
+        wide
+        value={role}
+        choices={ROLES.map((r) => ({ value: r, name: ROLE_WORDS[r] }))}
+        onChange={assigned.setRole}
+      />
+      {role !== "guard" && (
+        <>
+          <LengthField
+            label="Datum, to the right"
+            mm={placing.datum.x}
+            min={-20000}
+            max={20000}
+            onChange={(x) => set({ datum: { ...placing.datum, x } })}
+          />
+          <LengthField
+            label="Datum, up"
+            mm={placing.datum.y}
+            min={-20000}
+            max={20000}
+            onChange={(y) => set({ datum: { ...placing.datum, y } })}
+          />
+          <ShareField
+            label="Tip toward"
+            value={placing.tipDeg}
+            min={-360}
+            max={360}
+            factor={1}
+            digits={2}
+            unit="°"
+            onChange={(tipDeg) => set({ tipDeg })}
+            help="0 is to the right, 90 up."
+          />
+          <HStack wrap="wrap" gap="2">
+            <Button
+              size="xs"
+              variant="outline"
+              onClick={() =>
+                set({
+                  tipDeg: placing.tipDeg + (placing.tipDeg > 0 ? -180 : 180),
+                  mirrored: !placing.mirrored,
+                })
+              }
+            >
+              Tip at the other end
+            </Button>
+            <Tick
+              label="Edge on the other side"
+              checked={placing.mirrored}
+              onChange={(mirrored) => set({ mirrored })}
+            />
+          </HStack>
+          <LengthField
+            label="Stay within"
+            mm={assigned.withinMm}
+            min={0.005}
+            max={2}
+            digits={3}
+            onChange={assigned.setWithin}
+            help="How far the knife's curve may pass the outline."
+          />
+        </>
+      )}
+      {assigned.circles.length > 0 && (
+        <Stack gap="1">
+          <Text fontWeight="600">Round holes in it</Text>
+          {assigned.circles.map((c) => (
+            <ChoiceField
+              key={c.id}
+              label={`${(2 * c.radiusMm).toFixed(2)} mm`}
+              value={assigned.purposeOf(c)}
+              choices={USES}
+              onChange={(to) => assigned.setUse(c, to)}
+            />
+          ))}
+        </Stack>
+      )}
+      <Box borderTopWidth="1px" pt="3">
+        {answer && !answer.ok && (
+          <Text color="fault" role="alert">
+            {answer.code === "no-guard"
+              ? "This knife has no guard of plates: add one on the Guard step first."
+              : outlineFailureWords(answer)}
+          </Text>
+        )}
+        {refused && (
+          <Text color="fault" role="alert">
+            {refused.path} {refused.message}
+          </Text>
+        )}
+        {answer?.ok && !refused && (
+          <Stack gap="1">
+            <Text>
+              Largest deviation {answer.largestDeviationMm.toFixed(3)} mm.{" "}
+              {weighing?.ok ? (
+                <b>It would weigh {printMass(weighing.report.massG, units)}.</b>
+              ) : (
+                "It cannot be weighed as it is; the bench says what is wrong."
+              )}
+            </Text>
+            <Button size="sm" onClick={take}>
+              Use it
+            </Button>
+          </Stack>
+        )}
+      </Box>
+    </>
+  );
+}
