@@ -147,9 +147,11 @@ test("a photo of a pattern on a sheet of paper becomes a knife with a weight", a
   });
 
   // Threshold, smoothing and the kind of shape are seen live.
-  await page.getByLabel("The pattern is").selectOption("light");
-  await expect(page.getByText("No closed outline.")).toBeVisible();
-  await page.getByLabel("The pattern is").selectOption("dark");
+  const threshold = page.getByRole("textbox", { name: "Threshold" });
+  await threshold.fill("2");
+  await threshold.press("Enter");
+  await expect(page.getByRole("main").getByRole("alert")).toContainText("No shape is found");
+  await page.getByRole("button", { name: "Find the threshold" }).click();
   await expect(outlines.getByRole("button", { name: /^Outline, 18/ })).toBeVisible();
   await expect(page.getByText(/Largest deviation 0\.[01]\d\d mm\. It would weigh/)).toBeVisible();
   await page.getByRole("button", { name: "Use it" }).click();
@@ -160,6 +162,27 @@ test("a photo of a pattern on a sheet of paper becomes a knife with a weight", a
   expect(Math.abs(over(design) - over(parer))).toBeLessThan(0.6);
   expect(design.fasteners.map((f) => f.diameterMm.toFixed(1))).toEqual(["4.8", "4.8", "4.8"]);
   expect(await weightOf(page)).toBeGreaterThan(40);
+
+  // The photo stays under the drawing at true size: hidden, shown, moved, and still there after a reload.
+  const under = page.getByTestId("underlay");
+  await expect(under).toHaveAttribute("opacity", "0.4");
+  await page.getByRole("button", { name: "Hide the photo" }).click();
+  await expect(under).toHaveCount(0);
+  await page.getByRole("button", { name: "Show the photo" }).click();
+  await page.reload();
+  await expect(under).toHaveCount(1);
+  const before = await under.getAttribute("transform");
+  await page.getByRole("button", { name: "Bring in a pattern" }).click();
+  const field = page.getByRole("textbox", { name: "Datum, up" });
+  const up = Number.parseFloat(await field.inputValue());
+  await field.fill(String(up + 5));
+  await field.press("Enter");
+  await page.getByRole("button", { name: "Back to the bench" }).click();
+  await expect(under).not.toHaveAttribute("transform", before ?? "");
+  await page.getByRole("button", { name: "Bring in a pattern" }).click();
+  await page.getByRole("button", { name: "Take the photo away" }).click();
+  await page.getByRole("button", { name: "Back to the bench" }).click();
+  await expect(under).toHaveCount(0);
 });
 
 test("what is no photo, or too many pixels of one, is said; a scale by two points and points by hand do too", async ({

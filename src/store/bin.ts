@@ -27,14 +27,19 @@ export async function binItems(now = Date.now()): Promise<BinItem[]> {
 /** Takes out for good what has lain in the bin for its time. */
 export async function emptyOldBin(now = Date.now()): Promise<void> {
   await ready();
-  await db.bin
+  const old = await db.bin
     .where("deletedAt")
     .below(now - BIN_DAYS * DAY_MS)
-    .delete();
+    .primaryKeys();
+  if (old.length > 0) await deleteForGood(old);
 }
 
-/** Takes items out of the bin for good. */
+/** Takes items out of the bin for good, with the photos that lay under them. */
 export async function deleteForGood(ids: readonly string[]): Promise<void> {
   await ready();
-  await db.bin.bulkDelete([...ids]);
+  await db.transaction("rw", [db.bin, db.knives, db.underlays], async () => {
+    await db.bin.bulkDelete([...ids]);
+    const onRack = new Set(await db.knives.toCollection().primaryKeys());
+    await db.underlays.bulkDelete(ids.filter((id) => !onRack.has(id)));
+  });
 }

@@ -112,6 +112,13 @@ export interface StoredMaterial {
   readonly updatedAt: number;
 }
 
+/** The photo under a knife as it lies in the database, by the knife's id: it is checked by whoever reads it. */
+export interface StoredUnderlay {
+  readonly id: string;
+  readonly underlay: unknown;
+  readonly updatedAt: number;
+}
+
 class EuaxisDatabase extends Dexie {
   knives!: EntityTable<StoredKnife, "id">;
   settings!: EntityTable<SettingRecord, "key">;
@@ -120,6 +127,7 @@ class EuaxisDatabase extends Dexie {
   figures!: EntityTable<FiguresRecord, "id">;
   bin!: EntityTable<BinRecord, "id">;
   materials!: EntityTable<StoredMaterial, "id">;
+  underlays!: EntityTable<StoredUnderlay, "id">;
 
   constructor() {
     super("euaxis", { indexedDB: switchableFactory, IDBKeyRange: switchableKeyRange });
@@ -132,6 +140,7 @@ class EuaxisDatabase extends Dexie {
       bin: "id, deletedAt",
     });
     this.version(4).stores({ materials: "id" });
+    this.version(5).stores({ underlays: "id" });
   }
 }
 

@@ -3,13 +3,14 @@ import { checksumOf } from "./checksum";
 import { db, OF_THIS_DEVICE } from "./db";
 import { isReadableMaterial } from "./ownMaterials";
 import { nameIn, readKnifeRecord, readVariantRecord } from "./reading";
+import { underlayIn } from "./underlays";
 
 type Row = Readonly<Record<string, unknown>>;
 
 /** One kind of thing that the database holds, as backups know it. */
 export interface Holding {
   /** Its table, and its name in a backup. */
-  readonly name: "knives" | "variants" | "steps" | "bin" | "materials" | "settings";
+  readonly name: "knives" | "variants" | "steps" | "bin" | "materials" | "underlays" | "settings";
   /** Tells rows apart; null of a row that has no sound key. */
   keyOf(row: Row): string | null;
   /** Whether two rows of one key say the same. */
@@ -76,6 +77,15 @@ export const HOLDINGS: readonly Holding[] = [
     same: (a, b) => equal(a.material, b.material),
     readable: (row) => isReadableMaterial(row),
     nameOf: (row) => (isRecord(row.material) ? text(row.material.name) : null),
+  },
+  {
+    name: "underlays",
+    keyOf: (row) => text(row.id),
+    same: (a, b) => equal(a.underlay, b.underlay),
+    readable: (row) => underlayIn(row) !== null,
+    // Pictures are large: whether one changed is told by when.
+    latest: () => db.underlays.toCollection().primaryKeys(),
+    nameOf: () => null,
   },
   {
     name: "settings",

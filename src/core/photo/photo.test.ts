@@ -105,7 +105,7 @@ describe("a drawn figure photographed by a synthetic camera", () => {
         expect(Math.hypot(p.x - ordered[i].x, p.y - ordered[i].y)).toBeLessThan(1.2);
       });
       const whole = ordered.every((p) => p.x > 5 && p.y > 5 && p.x < width - 5 && p.y < height - 5);
-    expect(sheetIn(photo) !== null).toBe(whole);
+      expect(sheetIn(photo) !== null).toBe(whole);
       const plane = truePlane(photo, { kind: "paper", corners: found, longMm: 297, shortMm: 210 });
       if (!plane.ok) throw new Error(plane.code);
       const flat = flattenedPhoto(photo, plane.plane);

@@ -18,6 +18,7 @@ import { moveNode, removeNode } from "./outlineEdits";
 import { PinRoom } from "./PinRoom";
 import type { PlaceTarget } from "./PlaceEditor";
 import { sidePoints } from "./points/pointsOf";
+import { UnderlayImage } from "./UnderlayImage";
 
 interface SideViewProps {
   readonly scale: Scale;
@@ -35,6 +36,7 @@ export function SideView({ scale, width, bottomPx, onEdit }: SideViewProps) {
   return (
     <g>
       <KnifeSide design={design} scale={scale} />
+      <UnderlayImage scale={scale} />
       <SpokenMarks design={design} scale={scale} />
       <line x1="0" x2={width} y1={axisY} y2={axisY} stroke={color("line")} strokeDasharray="14 4 2 4" />
       <WeighedMarks scale={scale} bottomPx={bottomPx} />

@@ -1,7 +1,9 @@
 "use client";
-import { Button, Flex, Text } from "@chakra-ui/react";
+import { Button, Flex, Stack, Text } from "@chakra-ui/react";
 import dynamic from "next/dynamic";
 import { useState } from "react";
+import { changeUnderlay, useUnderlay } from "@/store/underlays";
+import { useBench } from "./BenchContext";
 import { Board } from "./Board";
 
 const SolidView = dynamic(() => import("../solid/SolidView").then((m) => m.SolidView), {
@@ -16,11 +18,27 @@ const SolidView = dynamic(() => import("../solid/SolidView").then((m) => m.Solid
 /** The shop drawing, or the knife as solids. */
 export function Views() {
   const [solid, setSolid] = useState(false);
+  const { knifeId } = useBench();
+  const underlay = useUnderlay(knifeId);
   // In the column beside the drawing, where it covers nothing.
   const other = (
-    <Button size="2xs" variant="outline" bg="sheet" w="full" onClick={() => setSolid(!solid)}>
-      {solid ? "Drawing" : "Solid view"}
-    </Button>
+    <Stack gap="1" w="full">
+      <Button size="2xs" variant="outline" bg="sheet" w="full" onClick={() => setSolid(!solid)}>
+        {solid ? "Drawing" : "Solid view"}
+      </Button>
+      {underlay && !solid && (
+        <Button
+          size="2xs"
+          variant="outline"
+          bg="sheet"
+          w="full"
+          aria-pressed={underlay.shown}
+          onClick={() => void changeUnderlay(knifeId, { shown: !underlay.shown })}
+        >
+          {underlay.shown ? "Hide the photo" : "Show the photo"}
+        </Button>
+      )}
+    </Stack>
   );
   return (
     <Flex flex="1" minW="0" minH="0">

@@ -3,14 +3,17 @@ import { Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
 import { FolderOpen } from "lucide-react";
 import { useMemo, useState } from "react";
 import { DRAWN_FIT, TRACED_FIT } from "@/core/pattern/applyOutline";
-import { useDesign } from "../bench/BenchContext";
+import { putUnderlay, useUnderlay } from "@/store/underlays";
+import { useBench, useDesign } from "../bench/BenchContext";
 import { FileButton } from "../fields/FileButton";
+import { attempt } from "../shell/notice";
 import { FoundList, UnitChoice } from "./FoundList";
 import { HandList } from "./HandList";
 import { PatternDrawing } from "./PatternDrawing";
 import { PhotoScaleView } from "./PhotoScaleView";
 import { Placement } from "./Placement";
 import { SeeingFields } from "./SeeingFields";
+import { UnderlayFields } from "./UnderlayFields";
 import { useAssigned } from "./useAssigned";
 import { useHandPoints } from "./useHandPoints";
 import { usePattern } from "./usePattern";
@@ -23,6 +26,8 @@ const isPicture = (file: File) =>
 /** A drawing or a photo becomes part of the knife: which outline is what, how it lies, and what it will weigh. */
 export function PatternView({ onDone }: { onDone: () => void }) {
   const design = useDesign();
+  const { knifeId } = useBench();
+  const underlay = useUnderlay(knifeId);
   const pattern = usePattern();
   const photo = usePhoto();
   const hand = useHandPoints();
@@ -42,6 +47,27 @@ export function PatternView({ onDone }: { onDone: () => void }) {
       photo.close();
       await pattern.open(file);
     }
+  };
+  /** The photo stays under the drawing, where it lies now. */
+  const taken = async () => {
+    const { datum: at, tipDeg, mirrored } = assigned.placing;
+    const picture = assigned.role === "guard" ? null : await photo.picture();
+    const { flat } = photo;
+    if (picture && flat)
+      await attempt("The photo is not kept under the drawing", () =>
+        putUnderlay(knifeId, {
+          picture,
+          widthMm: flat.width,
+          heightMm: flat.height,
+          datumX: at.x,
+          datumY: at.y,
+          tipDeg,
+          mirrored,
+          opacity: 0.4,
+          shown: true,
+        }),
+      );
+    onDone();
   };
   const name = photo.name ?? pattern.pattern?.name ?? null;
   const wrong = photo.wrong ?? pattern.wrong;
@@ -150,6 +176,20 @@ export function PatternView({ onDone }: { onDone: () => void }) {
         )}
         {!scaling && !found && !working && <Empty />}
       </Flex>
+      {underlay && !name && (
+        <Stack
+          as="aside"
+          aria-label="Photo"
+          w="340px"
+          flexShrink="0"
+          p="4"
+          bg="sheet"
+          borderLeftWidth="1px"
+          overflowY="auto"
+        >
+          <UnderlayFields knifeId={knifeId} underlay={underlay} />
+        </Stack>
+      )}
       {!scaling && (pattern.pattern || found) && (
         <Stack
           as="aside"
@@ -171,7 +211,7 @@ export function PatternView({ onDone }: { onDone: () => void }) {
               assigned={assigned}
             />
           )}
-          {assigned.outline && <Placement assigned={assigned} onDone={onDone} />}
+          {assigned.outline && <Placement assigned={assigned} onTaken={() => void taken()} />}
         </Stack>
       )}
     </Flex>

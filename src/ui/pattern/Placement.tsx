@@ -25,7 +25,14 @@ const USES: readonly { readonly value: HoleUse; readonly name: string }[] = [
 ];
 
 /** What the picked outline is, how it lies, what its holes are, and what the knife would weigh with it. */
-export function Placement({ assigned, onDone }: { assigned: Assigned; onDone: () => void }) {
+export function Placement({
+  assigned,
+  onTaken,
+}: {
+  assigned: Assigned;
+  /** The knife has it now. */
+  onTaken: () => void;
+}) {
   const { session } = useBench();
   const units = useUnits();
   const { role, placing, answer } = assigned;
@@ -40,7 +47,7 @@ export function Placement({ assigned, onDone }: { assigned: Assigned; onDone: ()
       description: "Undo takes it back.",
       duration: 4000,
     });
-    onDone();
+    onTaken();
   };
   return (
     <>

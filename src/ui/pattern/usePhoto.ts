@@ -21,6 +21,7 @@ export interface ScaleChoice {
 }
 
 interface Shown {
+  readonly blob: Blob;
   readonly url: string;
   readonly width: number;
   readonly height: number;
@@ -43,6 +44,8 @@ export interface PhotoState {
   readonly findCorners: () => Promise<void>;
   readonly flatten: () => Promise<void>;
   readonly backToScale: () => void;
+  /** The photo at true size as a data address, to be kept under the knife; null before there is one. */
+  readonly picture: () => Promise<string | null>;
   readonly setSeeing: (seeing: Seeing) => Promise<void>;
   readonly close: () => void;
 }
@@ -71,7 +74,7 @@ export function usePhoto(): PhotoState {
   const shownAs = (blob: Blob, width: number, height: number): Shown => {
     const url = URL.createObjectURL(blob);
     urls.current.push(url);
-    return { url, width, height };
+    return { blob, url, width, height };
   };
   const drop = () => {
     client.current?.dispose();
@@ -178,6 +181,15 @@ export function usePhoto(): PhotoState {
       setFlat(null);
       setFound(null);
       setWrong(null);
+    },
+    picture: async () => {
+      if (!flat) return null;
+      return new Promise((answer) => {
+        const reader = new FileReader();
+        reader.onload = () => answer(String(reader.result));
+        reader.onerror = () => answer(null);
+        reader.readAsDataURL(flat.blob);
+      });
     },
     setSeeing: see,
   };
