@@ -181,3 +181,29 @@ test("one's own is made where it is wanted: from a copy in the stock, and from a
   await page.getByRole("button", { name: "Undo" }).click();
   await expect.poll(async () => ((await keptKnife(page)).design as Design).materials).toEqual([]);
 });
+
+test("materials and prices come in as a CSV table: told before they are taken, row by row", async ({
+  page,
+}) => {
+  await page.goto("/stock");
+  const give = (name: string, text: string) =>
+    page.getByTestId("stock-table").setInputFiles({ name, mimeType: "text/csv", buffer: Buffer.from(text) });
+  await give("wrong.csv", "a,b\n1,2\n");
+  await expect(page.getByRole("main").getByRole("alert")).toContainText(
+    "The first line has to name the columns",
+  );
+  await give(
+    "stock.csv",
+    "Name,Class,Density,Price per kg\nFell beech,Wood,0.71,\nG-10 glass epoxy,,,40\nNothing,wood,heavy,\n",
+  );
+  const preview = page.getByRole("group", { name: "Table of stock" });
+  await expect(preview).toContainText("1 new material, 1 price");
+  await expect(preview).toContainText("Line 4: “heavy” is no number for density");
+  await preview.getByRole("button", { name: "Take them in" }).click();
+  await expect(preview).toHaveCount(0);
+  await page.getByRole("textbox", { name: "Find a material" }).fill("Fell beech");
+  await expect(page.getByRole("row", { name: /Fell beech.*0\.71/ })).toBeVisible();
+  await page.reload();
+  await page.getByRole("textbox", { name: "Find a material" }).fill("G-10");
+  await expect(page.getByRole("row", { name: /G-10/ }).first()).toContainText("40");
+});

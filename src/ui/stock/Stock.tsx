@@ -18,6 +18,7 @@ import { PageHead } from "../shell/PageHead";
 import { color } from "../theme";
 import { OwnActions } from "./OwnActions";
 import { useOwnDialog } from "./own/useOwnDialog";
+import { StockTableButton, StockTablePreview, useStockTable } from "./StockTable";
 
 /** The choice of own materials alone, among the classes. */
 const OWN = "own";
@@ -30,6 +31,7 @@ export function Stock() {
   const materials = useMaterials();
   const { materials: own, unreadable } = useOwnList();
   const ask = useOwnDialog();
+  const table = useStockTable();
   const shop = useShop();
   const { units, favourites } = useSettings();
   const shown = useMemo(() => {
@@ -72,11 +74,13 @@ export function Stock() {
             </NativeSelect.Field>
             <NativeSelect.Indicator />
           </NativeSelect.Root>
+          <StockTableButton state={table} />
           <Button size="sm" flexShrink="0" onClick={ask.begin}>
             <Plus /> New material
           </Button>
         </PageHead>
         {ask.dialog}
+        <StockTablePreview state={table} />
         {unreadable.length > 0 && (
           <Text color="fault" role="status">
             Of your own materials {unreadable.length === 1 ? "one" : unreadable.length} cannot be read here,

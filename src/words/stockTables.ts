@@ -1,0 +1,46 @@
+import type { RowFailure, StockReading } from "@/core/files/csv/readStock";
+import { MATERIAL_CLASSES, type MaterialClass } from "@/core/stock/types";
+import { MATERIAL_CLASS_WORDS } from "./materials";
+
+/** Why a table of stock was not taken in. */
+export function stockFailureWords(failure: Extract<StockReading, { ok: false }>): string {
+  switch (failure.code) {
+    case "too-large":
+      return "The table has more than 2 MB.";
+    case "not-text":
+      return "This is not a CSV table in UTF-8: save it so in the spreadsheet.";
+    case "no-columns":
+      return "The first line has to name the columns: Name, Class and Density, or Id, and for prices Price per kg, or Price per piece with Makes or Length, Width and Thickness.";
+    case "too-many-rows":
+      return "The table has more than 5,000 rows.";
+  }
+}
+
+/** Why a row is left out. */
+export function rowFailureWords(failure: RowFailure): string {
+  const line = `Line ${failure.line}: `;
+  switch (failure.code) {
+    case "no-name":
+      return `${line}no name, and no id that is known.`;
+    case "no-class":
+      return `${line}its class is none of ${MATERIAL_CLASSES.map((c) => MATERIAL_CLASS_WORDS[c]).join(" · ")}.`;
+    case "no-density":
+      return `${line}no density.`;
+    case "range":
+      return `${line}its density does not lie between its lowest and its highest.`;
+    case "twice":
+      return `${line}it stands in the table twice.`;
+    case "number":
+      return `${line}“${failure.text}” is no number for ${failure.column}, or out of reach.`;
+  }
+}
+
+/** A class by its id or by what it is called, in small letters or large. */
+export function classCalled(text: string): MaterialClass | null {
+  const said = text.trim().toLowerCase();
+  return (
+    MATERIAL_CLASSES.find((c) => c === said || MATERIAL_CLASS_WORDS[c].toLowerCase() === said) ??
+    MATERIAL_CLASSES.find((c) => said !== "" && MATERIAL_CLASS_WORDS[c].toLowerCase().startsWith(said)) ??
+    null
+  );
+}
