@@ -47,3 +47,7 @@ export const spline = (
   control: readonly (readonly [number, number, number])[],
 ) =>
   `0 SPLINE 8 cut 70 4 71 ${degree} 72 ${knots.length} 73 ${control.length} ${knots.map((k) => `40 ${k}`).join(" ")} ${control.map(([, , w]) => `41 ${w}`).join(" ")} ${control.map(([x, y]) => `10 ${x} 20 ${y} 30 0`).join(" ")}`;
+
+/** An SVG text round its shapes, in mm unless its head says otherwise. */
+export const svg = (inner: string, head = 'width="200mm" height="100mm" viewBox="0 0 200 100"') =>
+  `<?xml version="1.0"?><svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" ${head}>${inner}</svg>`;

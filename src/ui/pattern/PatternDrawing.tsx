@@ -105,7 +105,6 @@ export function PatternDrawing({
               />
             );
           return (
-            // biome-ignore lint/a11y/useKeyWithClickEvents: the list beside the drawing picks it by keyboard.
             // biome-ignore lint/a11y/noStaticElementInteractions: the list beside the drawing is the control.
             <path
               key={s.id}
