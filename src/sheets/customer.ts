@@ -3,9 +3,9 @@ import type { Figure } from "@/core/paper/item";
 import { knifeFigure } from "@/core/paper/knifeFigure";
 import { flowed, type Page } from "@/core/paper/page";
 import { printMass } from "@/core/units/print";
+import { balanceWords } from "@/words/balance";
 import { printMoney } from "@/words/money";
 import { cutName } from "@/words/parts";
-import { place } from "./parts";
 import type { SheetMaker } from "./sheet";
 
 /** The largest that a drawing of the whole knife stands on a sheet, mm. */
@@ -57,14 +57,14 @@ export function customerPages(maker: SheetMaker): Page[] {
     ...materials(maker),
     maker.heading("Weight and balance"),
     maker.text(
-      `${printMass(report.massG, units)}, to within ${printMass((report.massIntervalG[1] - report.massIntervalG[0]) / 2, units)}. It balances ${place(maker, report.balanceMm)}.`,
+      `${printMass(report.massG, units)}, to within ${printMass((report.massIntervalG[1] - report.massIntervalG[0]) / 2, units)}. It balances ${balanceWords(report.balanceMm, design, units)}.`,
     ),
     maker.heading(options.length > 0 ? "Options" : "Price"),
     ...maker.table(
       [
         { name: "Making", share: 3.4 },
         { name: "Weight", share: 1.4, number: true },
-        { name: "Balances from the datum", share: 2, number: true },
+        { name: "Balances, from the front", share: 2, number: true },
         { name: "Price", share: 1.6, number: true },
         { name: "Chosen", share: 1 },
       ],
@@ -96,7 +96,7 @@ export function certificatePages(maker: SheetMaker): Page[] {
       "Weight",
       `${printMass(report.massG, units)}${blade.measured?.of.kind === "knife" ? ", weighed" : ", as designed"}`,
     ],
-    ["Balance", place(maker, report.balanceMm)],
+    ["Balance", balanceWords(report.balanceMm, design, units)],
     ...(blade.sharpenedDeg
       ? ([["Sharpened at", `${blade.sharpenedDeg.toFixed(0)}° a side`]] as [string, string][])
       : []),

@@ -56,7 +56,7 @@ function pins(maker: SheetMaker): Figure[] {
     ...maker.table(
       [
         { name: "Which", share: 2.6 },
-        { name: "Behind the datum", share: 1.6, number: true },
+        { name: "Behind the front", share: 1.6, number: true },
         { name: "Over the axis", share: 1.4, number: true },
         { name: "From the lower edge", share: 1.8, number: true },
         { name: "Cut to", share: 1.4, number: true },

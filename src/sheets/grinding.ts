@@ -1,6 +1,7 @@
 import { flushCheck } from "@/core/cutting/flush";
 import { type FaceAt, grindingAids, handleFlats } from "@/core/fit/grinding";
 import { flowed, type Page } from "@/core/paper/page";
+import { datumWords } from "@/words/balance";
 import type { SheetMaker } from "./sheet";
 
 const DIRECTION_WORDS: Readonly<Record<number, string>> = {
@@ -39,10 +40,10 @@ export function grindingPages(maker: SheetMaker): Page[] {
               ? `Lay the blade flat and scribe the edge at ${aids.scribedMm.map((s) => length(s)).join(" and ")} over the flat: ${length(aids.edgeMm)} is left between the lines before sharpening.`
               : `Scribe the edge ${length(aids.edgeMm)} from the side that is not ground.`,
           ),
-          maker.text(`The ground face begins ${length(aids.plungeMm)} ahead of the datum (the shoulder).`),
+          maker.text(`The ground face begins ${length(aids.plungeMm)} ahead of ${datumWords(design)}.`),
           ...maker.table(
             [
-              { name: "Ahead of the datum", share: 2, number: true },
+              { name: "Ahead of the front", share: 2, number: true },
               { name: "Thickness at the spine", share: 2, number: true },
               ...sides.flatMap(names),
             ],
@@ -62,7 +63,7 @@ export function grindingPages(maker: SheetMaker): Page[] {
       ? [
           ...maker.table(
             [
-              { name: "Behind the datum", share: 1.6, number: true },
+              { name: "Behind the front", share: 1.6, number: true },
               { name: "Side", share: 1 },
               { name: "Squared to, height", share: 1.7, number: true },
               { name: "from the middle", share: 1.5, number: true },

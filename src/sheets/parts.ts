@@ -1,11 +1,12 @@
 import { flowed, type Page } from "@/core/paper/page";
 import { printMass } from "@/core/units/print";
+import { balanceWords } from "@/words/balance";
 import { partName } from "@/words/parts";
 import type { SheetMaker } from "./sheet";
 
 /** What each part is made of, weighs, and where it lies. */
 export function partsPages(maker: SheetMaker): Page[] {
-  const { report, setup, units } = maker.source;
+  const { design, report, setup, units } = maker.source;
   const materials = (ids: string) => ids.split("+").map(maker.materialName).join(" and ");
   const total = report.massG;
   const [low, high] = report.massIntervalG;
@@ -13,7 +14,7 @@ export function partsPages(maker: SheetMaker): Page[] {
   const figures = [
     maker.title("Parts and weights"),
     maker.text(
-      `${printMass(total, units)} in all, between ${printMass(low, units)} and ${printMass(high, units)}. It balances ${place(maker, report.balanceMm)}, between ${maker.length(back, 1)} and ${maker.length(front, 1)} from the datum.`,
+      `${printMass(total, units)} in all, between ${printMass(low, units)} and ${printMass(high, units)}. It balances ${balanceWords(report.balanceMm, design, units)}, give or take ${maker.length((front - back) / 2, 1)}.`,
     ),
     ...maker.table(
       [
@@ -21,7 +22,7 @@ export function partsPages(maker: SheetMaker): Page[] {
         { name: "Material", share: 3.4 },
         { name: "Weight", share: 1.3, number: true },
         { name: "Share", share: 1, number: true },
-        { name: "Middle, from the datum", share: 1.7, number: true },
+        { name: "Middle, from the front", share: 1.7, number: true },
       ],
       report.parts
         .filter((p) => p.massG > 0)
@@ -35,9 +36,4 @@ export function partsPages(maker: SheetMaker): Page[] {
     ),
   ];
   return maker.pages("parts", flowed(figures, setup, 1.2));
-}
-
-/** Where the knife balances, in words: "12.4 mm behind the datum". */
-export function place(maker: SheetMaker, mm: number): string {
-  return `${maker.length(Math.abs(mm), 1)} ${mm < 0 ? "behind" : "ahead of"} the datum (the handle's front)`;
 }

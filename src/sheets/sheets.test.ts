@@ -5,9 +5,10 @@ import { join } from "node:path";
 import { getDocument, OPS } from "pdfjs-dist/legacy/build/pdf.mjs";
 import sharp from "sharp";
 import { describe, expect, it } from "vitest";
-import { boxOf } from "@/core/contours/loop";
+import { boxOf, flattened } from "@/core/contours/loop";
 import { billOf } from "@/core/cost/bill";
 import { plainShop } from "@/core/cost/shop";
+import { signedDistance } from "@/core/curve/crossing";
 import { blank } from "@/core/cutting/cutParts";
 import type { Design } from "@/core/design/schema";
 import { DEMO_KNIVES } from "@/core/files/knife/demo.fixtures";
@@ -115,6 +116,7 @@ async function pathsOf(bytes: Uint8Array, number: number) {
   const list = await page.getOperatorList();
   const mm = 25.4 / 72;
   const boxes: number[][] = [];
+  const paths: number[][][] = [];
   list.fnArray.forEach((fn, i) => {
     if (fn !== OPS.constructPath) return;
     const points = pointsOf(list.argsArray[i][0], list.argsArray[i][1]).map(([x, y]) => [
@@ -122,11 +124,12 @@ async function pathsOf(bytes: Uint8Array, number: number) {
       (height - y) * mm,
     ]);
     const [xs, ys] = [points.map((p) => p[0]), points.map((p) => p[1])];
+    paths.push(points);
     boxes.push([Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)]);
   });
   const { items } = await page.getTextContent();
   const text = items.map((t) => ("str" in t ? t.str : "")).join(" ");
-  return { size: [width * mm, height * mm], boxes, text, pages: doc.numPages };
+  return { size: [width * mm, height * mm], boxes, paths, text, pages: doc.numPages };
 }
 
 describe("the PDF, read by others", () => {
@@ -149,6 +152,13 @@ describe("the PDF, read by others", () => {
         Math.abs(b[2] - b[0] - (box.x1 - box.x0)) < 0.03 && Math.abs(b[3] - b[1] - (box.y1 - box.y0)) < 0.03,
     );
     expect(outline).toBeDefined();
+    // Laid on the part itself, every place of the printed line lies on its outline.
+    const drawn = read.paths[read.boxes.indexOf(outline!)];
+    const own = flattened(blank(rook).outlines[0], 0.002);
+    const off = drawn.map(([x, y]) =>
+      Math.abs(signedDistance(own, { x: x - outline![0] + box.x0, y: box.y1 - (y - outline![1]) })),
+    );
+    expect(Math.max(...off)).toBeLessThan(0.03);
   });
 
   it("holds its fonts, and no picture of the page", () => {

@@ -95,7 +95,7 @@ function pinTable({ design }: TableSource): Table {
   return {
     columns: [
       "Fastener",
-      "Behind the datum mm",
+      "Behind the front mm",
       "Over the axis mm",
       "Diameter mm",
       "Through the handle mm",

@@ -63,7 +63,7 @@ function cutterPath(
 
 function gaugeFigures(maker: SheetMaker): NamedFigure[] {
   return gauges(maker.source.design).map((g) => {
-    const said = `Section ${maker.length(g.behindMm, 1)} behind the datum`;
+    const said = `Section ${maker.length(g.behindMm, 1)} behind the front`;
     const layer: Layer = { name: said, loops: g.outlines, circles: [], centres: [] };
     return { ...pieceFigure(layer, [said, "Cut out as a gauge; spine up"], true), name: said };
   });

@@ -1,6 +1,7 @@
 import { fitArcs } from "../contours/fitArcs";
 import { flattened, type Loop } from "../contours/loop";
 import type { Point } from "../curve/bezier";
+import { signedDistance } from "../curve/crossing";
 import type { Design } from "../design/schema";
 import { bladeBox } from "../fit/bladeStock";
 import { type CutKey, cutId } from "../fit/cutKey";
@@ -113,14 +114,7 @@ const LOOKED_MM = 0.05;
 
 /** Whether a hole's centre lies in a part: inside an odd number of its outlines. */
 function within(outlines: readonly Loop[], { xMm, yMm }: RoundHole): boolean {
-  return outlines.filter((o) => encloses(flattened(o, LOOKED_MM), { x: xMm, y: yMm })).length % 2 === 1;
-}
-
-function encloses(points: readonly Point[], p: Point): boolean {
-  let inside = false;
-  points.forEach((a, i) => {
-    const b = points[(i + 1) % points.length];
-    if (a.y > p.y !== b.y > p.y && p.x < a.x + ((p.y - a.y) / (b.y - a.y)) * (b.x - a.x)) inside = !inside;
-  });
-  return inside;
+  return (
+    outlines.filter((o) => signedDistance(flattened(o, LOOKED_MM), { x: xMm, y: yMm }) < 0).length % 2 === 1
+  );
 }

@@ -45,6 +45,26 @@ export interface Figure {
   readonly heightMm: number;
 }
 
+/** Two strokes that cross in a place, each reaching so far to both sides. */
+export const cross = ({ x, y }: Point, reachMm: number, pen: Pen): Item[] => [
+  {
+    kind: "line",
+    pen,
+    points: [
+      { x: x - reachMm, y },
+      { x: x + reachMm, y },
+    ],
+  },
+  {
+    kind: "line",
+    pen,
+    points: [
+      { x, y: y - reachMm },
+      { x, y: y + reachMm },
+    ],
+  },
+];
+
 /** An item moved by so much. */
 export function moved(item: Item, dx: number, dy: number): Item {
   switch (item.kind) {

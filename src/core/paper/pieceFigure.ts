@@ -1,7 +1,7 @@
 import type { Layer } from "../contours/drawing";
 import { boxOf, circleLoop, mapped } from "../contours/loop";
 import type { Point } from "../curve/bezier";
-import type { Figure, Item } from "./item";
+import { cross, type Figure, type Item } from "./item";
 import { textWidthMm, wrapped } from "./textWidth";
 
 /** Length of a centre mark's strokes beyond its hole, mm. */
@@ -29,9 +29,9 @@ export function pieceFigure(
     ...layer.loops.map((l): Item => ({ kind: "loop", pen: "cut", loop: mapped(l, toPaper, true) })),
     ...layer.circles.flatMap((c): Item[] => [
       { kind: "circle", pen: "cut", ...toPaper(c), radiusMm: c.radiusMm },
-      ...cross(toPaper(c), c.radiusMm + BEYOND_MM),
+      ...cross(toPaper(c), c.radiusMm + BEYOND_MM, "centre"),
     ]),
-    ...layer.centres.flatMap((c) => cross(toPaper(c), BEYOND_MM)),
+    ...layer.centres.flatMap((c) => cross(toPaper(c), BEYOND_MM, "centre")),
     ...(axis ? axes(box, toPaper) : []),
     ...lines.map(
       (text, i): Item => ({
@@ -50,25 +50,6 @@ export function pieceFigure(
 
 /** What is written under a narrow part may be this wide before it is put in lines, mm. */
 const LEAST_TEXT_MM = 55;
-
-const cross = ({ x, y }: Point, r: number): Item[] => [
-  {
-    kind: "line",
-    pen: "centre",
-    points: [
-      { x: x - r, y },
-      { x: x + r, y },
-    ],
-  },
-  {
-    kind: "line",
-    pen: "centre",
-    points: [
-      { x, y: y - r },
-      { x, y: y + r },
-    ],
-  },
-];
 
 function axes(box: { x0: number; y0: number; x1: number; y1: number }, toPaper: (p: Point) => Point): Item[] {
   const lines: Item[] = [];

@@ -1,7 +1,7 @@
 import { MaxRectsPacker } from "maxrects-packer/dist/maxrects-packer.mjs";
 import { circleLoop, flattened, type Loop } from "../contours/loop";
 import type { Point } from "../curve/bezier";
-import { type Figure, type Item, moved } from "./item";
+import { cross, type Figure, type Item, moved } from "./item";
 import { roomOf } from "./page";
 import type { PaperSetup } from "./paper";
 
@@ -99,7 +99,7 @@ function tiles(figure: NamedFigure, setup: PaperSetup, tileWords: TileWords): It
           .filter((i) => i !== null)
           .flat()
           .map((i) => moved(i, room.x - x, room.y - y)),
-        ...marks.flatMap((c) => cross(c)).map((i) => moved(i, room.x - x, room.y - y)),
+        ...marks.flatMap(register).map((i) => moved(i, room.x - x, room.y - y)),
         label,
       ];
     }),
@@ -125,27 +125,11 @@ function crosses(
   ];
 }
 
-function cross({ x, y }: Point): Item[] {
-  return [
-    {
-      kind: "line",
-      pen: "mark",
-      points: [
-        { x: x - CROSS_MM, y },
-        { x: x + CROSS_MM, y },
-      ],
-    },
-    {
-      kind: "line",
-      pen: "mark",
-      points: [
-        { x, y: y - CROSS_MM },
-        { x, y: y + CROSS_MM },
-      ],
-    },
-    { kind: "circle", pen: "mark", x, y, radiusMm: CROSS_MM / 2 },
-  ];
-}
+/** A mark that two sheets share. */
+const register = (at: Point): Item[] => [
+  ...cross(at, CROSS_MM, "mark"),
+  { kind: "circle", pen: "mark", ...at, radiusMm: CROSS_MM / 2 },
+];
 
 interface Window {
   readonly x0: number;

@@ -1,6 +1,7 @@
 import type { RawDrawing } from "../contours/raw";
 import { through } from "../curve/affine";
 import type { Point } from "../curve/bezier";
+import { signedDistance } from "../curve/crossing";
 import type { Design } from "../design/schema";
 import { guardThickness } from "../layout/guard";
 import { type PlacedHole, withHoles } from "./applyHoles";
@@ -12,7 +13,7 @@ import {
   withOutline,
 } from "./applyOutline";
 import type { Found, FoundCircle, FoundOutline } from "./found";
-import { crossings, type Placing, placed, placingMap, proposedPlacing } from "./placing";
+import { type Placing, placed, placingMap, proposedPlacing } from "./placing";
 
 /** What the longest outline of a pattern may measure, mm: what is longer was read in a wrong unit. */
 export const LONGEST_MM = 1800;
@@ -136,6 +137,4 @@ export function circlesIn(outline: FoundOutline, circles: readonly FoundCircle[]
 }
 
 /** Whether a place lies in a closed run. */
-export function isInside(points: readonly Point[], { x, y }: Point): boolean {
-  return crossings(points, x).filter((at) => at > y).length % 2 === 1;
-}
+export const isInside = (points: readonly Point[], at: Point): boolean => signedDistance(points, at) < 0;

@@ -106,7 +106,7 @@ export function BenchTools({ onPattern }: { onPattern: () => void }) {
       />
       <HStack gap="0">
         <IconButton
-          size="sm"
+          size={{ base: "xs", xl: "sm" }}
           variant="ghost"
           aria-label={undoWord}
           title={`${undoWord} (Ctrl+Z)`}
@@ -116,7 +116,7 @@ export function BenchTools({ onPattern }: { onPattern: () => void }) {
           <Undo2 />
         </IconButton>
         <IconButton
-          size="sm"
+          size={{ base: "xs", xl: "sm" }}
           variant="ghost"
           aria-label={redoWord}
           title={`${redoWord} (Ctrl+Y)`}
@@ -127,7 +127,7 @@ export function BenchTools({ onPattern }: { onPattern: () => void }) {
         </IconButton>
       </HStack>
       <Button
-        size="sm"
+        size={{ base: "xs", xl: "sm" }}
         variant="outline"
         px={{ base: "2", "2xl": "3.5" }}
         aria-label="Set reference"
@@ -141,7 +141,7 @@ export function BenchTools({ onPattern }: { onPattern: () => void }) {
       </Button>
       {reference && changed && (
         <IconButton
-          size="sm"
+          size={{ base: "xs", xl: "sm" }}
           variant="ghost"
           aria-label="Back to the reference"
           title="Back to the reference; can be undone"
@@ -151,7 +151,7 @@ export function BenchTools({ onPattern }: { onPattern: () => void }) {
         </IconButton>
       )}
       <IconButton
-        size="sm"
+        size={{ base: "xs", xl: "sm" }}
         variant="ghost"
         aria-label="Bring in a pattern"
         title="Bring in a pattern: outlines and holes of a drawing"
@@ -160,7 +160,7 @@ export function BenchTools({ onPattern }: { onPattern: () => void }) {
         <FileDown />
       </IconButton>
       <IconButton
-        size="sm"
+        size={{ base: "xs", xl: "sm" }}
         variant="ghost"
         aria-label="Export file"
         title="Export file"

@@ -37,7 +37,7 @@ export function PlaceSwitch({ place, onChange }: { place: Place; onChange: (to: 
         <Button
           key={p.id}
           size="sm"
-          px={{ base: "1.5", xl: "2.5" }}
+          px={{ base: "1", xl: "2.5" }}
           variant={p.id === place ? "solid" : "ghost"}
           aria-pressed={p.id === place}
           onClick={() => onChange(p.id)}

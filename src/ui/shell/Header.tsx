@@ -23,7 +23,7 @@ export function Header({ children }: { children?: ReactNode }) {
         as="header"
         h="52px"
         px="4"
-        gap="4"
+        gap={{ base: "2", xl: "4" }}
         align="center"
         bg="sheet"
         borderBottomWidth="1px"
