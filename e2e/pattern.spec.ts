@@ -154,6 +154,26 @@ test("a photo of a pattern on a sheet of paper becomes a knife with a weight", a
   await page.getByRole("button", { name: "Find the threshold" }).click();
   await expect(outlines.getByRole("button", { name: /^Outline, 18/ })).toBeVisible();
   await expect(page.getByText(/Largest deviation 0\.[01]\d\d mm\. It would weigh/)).toBeVisible();
+  // What was chosen stays when its shapes are found anew, and when a file that is no pattern is dropped in.
+  const right = page.getByRole("textbox", { name: "Datum, to the right" });
+  const likely = await right.inputValue();
+  const moved = (Number.parseFloat(likely) + 0.5).toFixed(2);
+  await right.fill(moved);
+  await right.press("Enter");
+  const chosen = await right.inputValue();
+  expect(chosen).not.toBe(likely);
+  const smoothing = page.getByRole("textbox", { name: "Smooth over" });
+  await smoothing.fill("0.3");
+  await smoothing.press("Enter");
+  await expect(page.getByText("Looking for shapes …")).toHaveCount(0);
+  await expect(right).toHaveValue(chosen);
+  await choose(page, "note.txt", Buffer.from("blank"));
+  await expect(page.getByRole("main").getByRole("alert")).toContainText("is no pattern");
+  await choose(page, "note.png", Buffer.from("not a picture"));
+  await expect(page.getByRole("main").getByRole("alert")).toContainText("This is not a JPEG");
+  await expect(right).toHaveValue(chosen);
+  await right.fill(likely);
+  await right.press("Enter");
   await page.getByRole("button", { name: "Use it" }).click();
   await expect(page.getByRole("tab", { name: "Blade" })).toBeVisible();
   const { design } = (await keptKnife(page)) as unknown as { design: Design };

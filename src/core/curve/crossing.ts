@@ -72,6 +72,22 @@ export function enclosedArea(points: readonly Point[]): number {
   return Math.abs(twice) / 2;
 }
 
+/** Length along a chord line. */
+export function lengthOf(points: readonly Point[]): number {
+  let sum = 0;
+  for (let i = 1; i < points.length; i++)
+    sum += Math.hypot(points[i].x - points[i - 1].x, points[i].y - points[i - 1].y);
+  return sum;
+}
+
+/** Distance from a point to the chord between a and b. */
+export function distanceToChord(a: Point, b: Point, p: Point): number {
+  const [dx, dy] = [b.x - a.x, b.y - a.y];
+  const length2 = dx ** 2 + dy ** 2;
+  const t = length2 > 0 ? clamp(((p.x - a.x) * dx + (p.y - a.y) * dy) / length2, 0, 1) : 0;
+  return Math.hypot(p.x - a.x - t * dx, p.y - a.y - t * dy);
+}
+
 /** Least distance from a point to a chord line; −distance when the point lies inside the closed line. */
 export function signedDistance(points: readonly Point[], p: Point): number {
   let least = Number.POSITIVE_INFINITY;
@@ -79,10 +95,7 @@ export function signedDistance(points: readonly Point[], p: Point): number {
   for (let i = 0; i < points.length; i++) {
     const a = points[i];
     const b = points[(i + 1) % points.length];
-    const length2 = (b.x - a.x) ** 2 + (b.y - a.y) ** 2;
-    const t =
-      length2 > 0 ? clamp(((p.x - a.x) * (b.x - a.x) + (p.y - a.y) * (b.y - a.y)) / length2, 0, 1) : 0;
-    least = Math.min(least, Math.hypot(p.x - a.x - t * (b.x - a.x), p.y - a.y - t * (b.y - a.y)));
+    least = Math.min(least, distanceToChord(a, b, p));
     if (a.y > p.y !== b.y > p.y && p.x < a.x + ((p.y - a.y) / (b.y - a.y)) * (b.x - a.x)) inside = !inside;
   }
   return inside ? -least : least;

@@ -236,10 +236,10 @@ describe("what is cut", () => {
     expect(all.length).toBeGreaterThan(10);
     // The tang tapers: each slot is no larger than the one before.
     all.slice(1).forEach((d, i) => {
-      expect(d.slotMm[0]).toBeLessThanOrEqual(all[i].slotMm[0] + 1e-9);
+      expect(d.slotMm![0]).toBeLessThanOrEqual(all[i].slotMm![0] + 1e-9);
       expect(signedArea(d.outlines[0])).toBeGreaterThan(100);
       expect(signedArea(d.outlines[1])).toBeLessThan(0);
     });
-    expect(all[0].slotMm[0] - all[all.length - 1].slotMm[0]).toBeGreaterThan(0.5);
+    expect(all[0].slotMm![0] - all[all.length - 1].slotMm![0]).toBeGreaterThan(0.5);
   });
 });

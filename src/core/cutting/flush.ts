@@ -1,7 +1,6 @@
 import { flattened } from "../contours/loop";
 import type { Point } from "../curve/bezier";
 import type { Design } from "../design/schema";
-import { cutSolids } from "../fit/stockList";
 import { layoutOf } from "../layout/layout";
 import { radians } from "../number";
 import { layerRegion } from "../solids/layer";
@@ -28,7 +27,7 @@ export function flushCheck(design: Design): FlushAt[] {
   const { frontX, body } = layoutOf(design);
   const plates = cutParts(design).filter((p) => p.key.kind === "guard");
   const rear = plates[plates.length - 1];
-  if (!rear || cutSolids(design).length === 0) return [];
+  if (!rear) return [];
   const end = layerRegion(null, null, [frontX - SLICE_MM, frontX]);
   const [handle] = frontOutline([[body, end]]);
   if (!handle) return [];

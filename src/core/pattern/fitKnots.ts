@@ -1,4 +1,5 @@
 import { cubicX, cubicY, type Point } from "../curve/bezier";
+import { distanceToChord, lengthOf } from "../curve/crossing";
 import { curveThrough, type Knot } from "../curve/spline";
 
 /** Few points that a curve runs through, and how far it passes the places that it was to follow, mm. */
@@ -79,12 +80,6 @@ function evenly(places: readonly Point[]): Point[] {
   });
 }
 
-function lengthOf(p: readonly Point[]): number {
-  let sum = 0;
-  for (let i = 1; i < p.length; i++) sum += Math.hypot(p[i].x - p[i - 1].x, p[i].y - p[i - 1].y);
-  return sum;
-}
-
 /** Places where the run turns most over a reach to both sides, each the sharpest within it, the sharpest first. */
 function cornersOf(p: readonly Point[], reachMm: number): number[] {
   const run = [0];
@@ -143,11 +138,7 @@ function offsOf(p: readonly Point[], at: readonly number[], corner: ReadonlySet<
 function nearest(chords: readonly Point[], q: Point, from: number): { mm: number; chord: number } {
   let best = { mm: Number.POSITIVE_INFINITY, chord: from };
   for (let i = Math.max(0, from - 2); i + 1 < chords.length; i++) {
-    const [a, b] = [chords[i], chords[i + 1]];
-    const [dx, dy] = [b.x - a.x, b.y - a.y];
-    const l2 = dx * dx + dy * dy;
-    const t = l2 > 0 ? Math.min(1, Math.max(0, ((q.x - a.x) * dx + (q.y - a.y) * dy) / l2)) : 0;
-    const mm = Math.hypot(q.x - a.x - t * dx, q.y - a.y - t * dy);
+    const mm = distanceToChord(chords[i], chords[i + 1], q);
     if (mm < best.mm) best = { mm, chord: i };
   }
   return best;

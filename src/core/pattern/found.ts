@@ -1,6 +1,6 @@
 import type { RawDrawing, RawRun } from "../contours/raw";
 import type { Point } from "../curve/bezier";
-import { enclosedArea } from "../curve/crossing";
+import { distanceToChord, enclosedArea, lengthOf } from "../curve/crossing";
 import { fitCircle } from "./fitCircle";
 
 /** Ends of open runs nearer than this are joined, and lines that lie this near on each other are one, mm. */
@@ -52,11 +52,11 @@ export function shapesIn(drawing: RawDrawing, mmPerUnit: number): FoundShapes {
   const { kept, doubled } = withoutDoubles(runs);
   const closed = kept.filter((r) => r.closed);
   const { runs: made, joined } = joinedRuns(kept.filter((r) => !r.closed));
-  const shapes = [...closed, ...made].map((r, i) => shapeOf(r, `shape-${i + 1}`)).filter((s) => s !== null);
-  return { shapes: shapes.sort((a, b) => sizeOf(b) - sizeOf(a)), doubled, joined };
+  const shapes = [...closed, ...made].flatMap((r) => shapeOf(r) ?? []).sort((a, b) => sizeOf(b) - sizeOf(a));
+  return { shapes: shapes.map((s, i) => ({ ...s, id: `shape-${i + 1}` })), doubled, joined };
 }
 
-const sizeOf = (s: Found): number =>
+const sizeOf = (s: Unnumbered): number =>
   s.kind === "outline" ? s.areaMm2 : s.kind === "circle" ? Math.PI * s.radiusMm ** 2 : 0;
 
 function scaled(run: RawRun, by: number): RawRun {
@@ -70,22 +70,25 @@ function scaled(run: RawRun, by: number): RawRun {
 
 const apart = (p: Point, q: Point) => Math.hypot(p.x - q.x, p.y - q.y);
 
-function shapeOf(run: RawRun, id: string): Found | null {
+/** A shape before it has its number, which is by size, so that it keeps it when others come or go. */
+type Unnumbered = Omit<FoundOutline, "id"> | Omit<FoundCircle, "id"> | Omit<FoundOpen, "id">;
+
+function shapeOf(run: RawRun): Unnumbered | null {
   const { layer } = run;
   if (run.circle) {
     const { x, y, radius } = run.circle;
-    return { kind: "circle", id, layer, x, y, radiusMm: radius };
+    return { kind: "circle", layer, x, y, radiusMm: radius };
   }
   const [first, last] = [run.points[0], run.points[run.points.length - 1]];
   const gapMm = apart(first, last);
-  if (!run.closed && gapMm > JOINED_MM) return { kind: "open", id, layer, points: run.points, gapMm };
+  if (!run.closed && gapMm > JOINED_MM) return { kind: "open", layer, points: run.points, gapMm };
   // Where its last point stands on its first one, that is one point.
   const points = gapMm <= JOINED_MM && run.points.length > 3 ? run.points.slice(0, -1) : run.points;
   const areaMm2 = enclosedArea(points);
   if (points.length < 3 || !(areaMm2 > 0)) return null;
   const round = fitCircle(points);
-  if (round) return { kind: "circle", id, layer, ...round };
-  return { kind: "outline", id, layer, points, areaMm2 };
+  if (round) return { kind: "circle", layer, ...round };
+  return { kind: "outline", layer, points, areaMm2 };
 }
 
 /** Lines without those that lie on an earlier one, whichever way they run. */
@@ -125,12 +128,6 @@ function liesOn(a: RawRun, b: RawRun): boolean {
 
 const withEnd = ({ points, closed }: RawRun): readonly Point[] => (closed ? [...points, points[0]] : points);
 
-function lengthOf(points: readonly Point[]): number {
-  let sum = 0;
-  for (let i = 1; i < points.length; i++) sum += apart(points[i - 1], points[i]);
-  return sum;
-}
-
 function tenths(points: readonly Point[], length: number): Point[] {
   const found = [points[0]];
   let run = 0;
@@ -151,13 +148,8 @@ function tenths(points: readonly Point[], length: number): Point[] {
 /** Least distance from a place to a chord line. */
 function distanceTo(points: readonly Point[], p: Point): number {
   let least = Number.POSITIVE_INFINITY;
-  for (let i = 1; i < points.length; i++) {
-    const [a, b] = [points[i - 1], points[i]];
-    const [dx, dy] = [b.x - a.x, b.y - a.y];
-    const l2 = dx * dx + dy * dy;
-    const t = l2 > 0 ? Math.min(1, Math.max(0, ((p.x - a.x) * dx + (p.y - a.y) * dy) / l2)) : 0;
-    least = Math.min(least, Math.hypot(p.x - a.x - t * dx, p.y - a.y - t * dy));
-  }
+  for (let i = 1; i < points.length; i++)
+    least = Math.min(least, distanceToChord(points[i - 1], points[i], p));
   return least;
 }
 

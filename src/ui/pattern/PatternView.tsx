@@ -37,16 +37,20 @@ export function PatternView({ onDone }: { onDone: () => void }) {
     const base = seen ?? (photo.flat ? { shapes: [], doubled: 0, joined: 0 } : null);
     return base && hand.outline ? { ...base, shapes: [hand.outline, ...base.shapes] } : base;
   }, [seen, photo.flat, hand.outline]);
-  const assigned = useAssigned(design, found, photo.flat ? TRACED_FIT : DRAWN_FIT);
+  const assigned = useAssigned(
+    design,
+    photo.flat ?? pattern.pattern,
+    found,
+    photo.flat ? TRACED_FIT : DRAWN_FIT,
+  );
   const open = async (file: File) => {
+    photo.clearWrong();
+    pattern.clearWrong();
+    // What is not taken leaves what was there before.
+    const picture = isPicture(file);
+    if (!(await (picture ? photo : pattern).open(file))) return;
     hand.clear();
-    if (isPicture(file)) {
-      pattern.close();
-      await photo.open(file);
-    } else {
-      photo.close();
-      await pattern.open(file);
-    }
+    (picture ? pattern : photo).close();
   };
   /** The photo stays under the drawing, where it lies now. */
   const taken = async () => {
@@ -147,7 +151,7 @@ export function PatternView({ onDone }: { onDone: () => void }) {
             <Text color="graphite" role="status">
               {working.says} {working.done !== null && `${Math.round(100 * working.done)} %`}
             </Text>
-            <Button size="xs" variant="outline" onClick={pattern.reading ? pattern.cancel : photo.close}>
+            <Button size="xs" variant="outline" onClick={pattern.reading ? pattern.cancel : photo.cancel}>
               Cancel
             </Button>
           </HStack>

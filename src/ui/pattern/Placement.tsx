@@ -11,9 +11,9 @@ import { ROLE_WORDS } from "@/words/patterns";
 import { useBench } from "../bench/BenchContext";
 import { ChoiceField } from "../fields/ChoiceField";
 import { LengthField } from "../fields/LengthField";
-import { ShareField } from "../fields/ShareField";
 import { Tick } from "../fields/Tick";
 import { notices } from "../shell/notice";
+import { DatumFields } from "./DatumFields";
 import type { Assigned, HoleUse, Role } from "./useAssigned";
 
 const ROLES: readonly Role[] = [...OUTLINE_ROLES, "guard"];
@@ -60,30 +60,9 @@ export function Placement({
       />
       {role !== "guard" && (
         <>
-          <LengthField
-            label="Datum, to the right"
-            mm={placing.datum.x}
-            min={-20000}
-            max={20000}
-            onChange={(x) => set({ datum: { ...placing.datum, x } })}
-          />
-          <LengthField
-            label="Datum, up"
-            mm={placing.datum.y}
-            min={-20000}
-            max={20000}
-            onChange={(y) => set({ datum: { ...placing.datum, y } })}
-          />
-          <ShareField
-            label="Tip toward"
-            value={placing.tipDeg}
-            min={-360}
-            max={360}
-            factor={1}
-            digits={2}
-            unit="°"
-            onChange={(tipDeg) => set({ tipDeg })}
-            help="0 is to the right, 90 up."
+          <DatumFields
+            lying={{ xMm: placing.datum.x, yMm: placing.datum.y, tipDeg: placing.tipDeg }}
+            onChange={({ xMm, yMm, tipDeg }) => set({ datum: { x: xMm, y: yMm }, tipDeg })}
           />
           <HStack wrap="wrap" gap="2">
             <Button

@@ -1,9 +1,9 @@
 "use client";
 import { Button, Stack, Text } from "@chakra-ui/react";
 import { changeUnderlay, removeUnderlay, type Underlay } from "@/store/underlays";
-import { LengthField } from "../fields/LengthField";
 import { ShareField } from "../fields/ShareField";
 import { Tick } from "../fields/Tick";
+import { DatumFields } from "./DatumFields";
 
 /** How the photo under the knife is shown on the bench: faded, moved, turned, or not at all. */
 export function UnderlayFields({ knifeId, underlay }: { knifeId: string; underlay: Underlay }) {
@@ -19,30 +19,10 @@ export function UnderlayFields({ knifeId, underlay }: { knifeId: string; underla
         max={1}
         onChange={(opacity) => set({ opacity })}
       />
-      <LengthField
-        label="Datum, to the right"
-        mm={underlay.datumX}
-        min={-20000}
-        max={20000}
-        onChange={(datumX) => set({ datumX })}
+      <DatumFields
+        lying={{ xMm: underlay.datumX, yMm: underlay.datumY, tipDeg: underlay.tipDeg }}
+        onChange={({ xMm, yMm, tipDeg }) => set({ datumX: xMm, datumY: yMm, tipDeg })}
         help="In the photo, from its lower left corner."
-      />
-      <LengthField
-        label="Datum, up"
-        mm={underlay.datumY}
-        min={-20000}
-        max={20000}
-        onChange={(datumY) => set({ datumY })}
-      />
-      <ShareField
-        label="Tip toward"
-        value={underlay.tipDeg}
-        min={-720}
-        max={720}
-        factor={1}
-        digits={2}
-        unit="°"
-        onChange={(tipDeg) => set({ tipDeg })}
       />
       <Button size="xs" variant="outline" alignSelf="start" onClick={() => void removeUnderlay(knifeId)}>
         Take the photo away

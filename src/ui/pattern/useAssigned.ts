@@ -28,8 +28,16 @@ export interface Assigned {
   readonly setUse: (circle: FoundCircle, use: HoleUse) => void;
 }
 
-/** Follows the maker's choices; each new drawing, outline or role begins from what is likely. */
-export function useAssigned(design: Design, found: FoundShapes | null, fit: OutlineFit): Assigned {
+/**
+ * Follows the maker's choices; each new source (a file, a unit, a photo at its size), outline or role begins from what is
+ * likely, and shapes that are found anew in the same source keep what was chosen.
+ */
+export function useAssigned(
+  design: Design,
+  source: object | null,
+  found: FoundShapes | null,
+  fit: OutlineFit,
+): Assigned {
   const outlines = useMemo(() => (found?.shapes ?? []).filter((s) => s.kind === "outline"), [found]);
   const all = useMemo(() => (found?.shapes ?? []).filter((s) => s.kind === "circle"), [found]);
   const [picked, setPicked] = useState<string | null>(null);
@@ -39,11 +47,11 @@ export function useAssigned(design: Design, found: FoundShapes | null, fit: Outl
   const withinMm = within ?? fit.withinMm;
   const [uses, setUses] = useState<Readonly<Record<string, HoleUse>>>({});
   const outline = outlines.find((o) => o.id === picked) ?? outlines[0] ?? null;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: another drawing, outline or role lies anew.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another source, outline or role lies anew.
   useEffect(() => {
     setPlacing(null);
     setUses({});
-  }, [found, outline?.id, role]);
+  }, [source, outline?.id, role]);
   const proposed = useMemo(
     () =>
       outline && role !== "guard"

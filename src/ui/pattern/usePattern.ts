@@ -23,7 +23,9 @@ export interface PatternState {
   /** Why a file was not taken, or what is wrong with the unit. */
   readonly wrong: string | null;
   readonly reading: boolean;
-  readonly open: (file: File) => Promise<void>;
+  /** Whether it was taken. */
+  readonly open: (file: File) => Promise<boolean>;
+  readonly clearWrong: () => void;
   readonly cancel: () => void;
   /** Puts away what was taken in. */
   readonly close: () => void;
@@ -46,13 +48,13 @@ export function usePattern(): PatternState {
     const format = /\.(dxf|svg)$/i.exec(file.name)?.[1].toLowerCase();
     if (format !== "dxf" && format !== "svg") {
       setWrong(`${file.name} is no pattern: DXF and SVG drawings and JPEG, PNG and WebP photos are taken.`);
-      return;
+      return false;
     }
     cancel();
     setWrong(null);
     if (file.size > LARGEST_DRAWING_BYTES) {
       setWrong(drawingFailureWords({ code: "too-large", bytes: file.size, most: LARGEST_DRAWING_BYTES }));
-      return;
+      return false;
     }
     setReading(true);
     const mine = createPatternReader();
@@ -60,18 +62,23 @@ export function usePattern(): PatternState {
     const bytes = new Uint8Array(await file.arrayBuffer());
     const answer = await mine.ask((s) => s.readDrawing(bytes, format));
     // Called off, or another file was opened meanwhile.
-    if (client.current !== mine) return;
+    if (client.current !== mine) return false;
     cancel();
-    if (!answer.ok) setWrong(`${file.name} could not be read: ${answer.message}`);
-    else if (!answer.value.ok) setWrong(`${file.name}: ${drawingFailureWords(answer.value)}`);
-    else {
-      const { drawing } = answer.value;
-      setPattern({
-        name: file.name,
-        drawing,
-        unit: drawing.mmPerUnit === null ? likelyUnit(drawing) : "told",
-      });
+    if (!answer.ok) {
+      setWrong(`${file.name} could not be read: ${answer.message}`);
+      return false;
     }
+    if (!answer.value.ok) {
+      setWrong(`${file.name}: ${drawingFailureWords(answer.value)}`);
+      return false;
+    }
+    const { drawing } = answer.value;
+    setPattern({
+      name: file.name,
+      drawing,
+      unit: drawing.mmPerUnit === null ? likelyUnit(drawing) : "told",
+    });
+    return true;
   };
   const mmPerUnit = pattern
     ? pattern.unit === "told"
@@ -91,6 +98,7 @@ export function usePattern(): PatternState {
     wrong: wrong ?? (pattern && !fits ? reachWords(reachMm, SHORTEST_MM, LONGEST_MM) : null),
     reading,
     open,
+    clearWrong: () => setWrong(null),
     cancel,
     close: () => {
       cancel();

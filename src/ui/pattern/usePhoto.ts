@@ -39,7 +39,11 @@ export interface PhotoState {
   readonly wrong: string | null;
   /** What is being done, and how far it is. */
   readonly busy: { readonly says: string; readonly done: number | null } | null;
-  readonly open: (file: File) => Promise<void>;
+  /** Whether it was taken; what is no picture leaves the photo that was there. */
+  readonly open: (file: File) => Promise<boolean>;
+  readonly clearWrong: () => void;
+  /** Calls off what is being done: a photo that is being opened, or all of the one that is worked on. */
+  readonly cancel: () => void;
   readonly setScale: (scale: ScaleChoice) => void;
   readonly findCorners: () => Promise<void>;
   readonly flatten: () => Promise<void>;
@@ -61,6 +65,7 @@ function scaleOf({ by, corners, ends, mm, ownMm }: ScaleChoice): PhotoScale {
 /** A photo from its file to the shapes in it: all of the work is a worker's, and can be called off. */
 export function usePhoto(): PhotoState {
   const client = useRef<Client<PatternService> | null>(null);
+  const opening = useRef<Client<PatternService> | null>(null);
   const urls = useRef<string[]>([]);
   const [name, setName] = useState<string | null>(null);
   const [photo, setPhoto] = useState<Shown | null>(null);
@@ -77,14 +82,17 @@ export function usePhoto(): PhotoState {
     return { blob, url, width, height };
   };
   const drop = () => {
-    client.current?.dispose();
-    client.current = null;
+    for (const held of [client, opening]) {
+      held.current?.dispose();
+      held.current = null;
+    }
     for (const url of urls.current) URL.revokeObjectURL(url);
     urls.current = [];
   };
   useEffect(
     () => () => {
       client.current?.dispose();
+      opening.current?.dispose();
       for (const url of urls.current) URL.revokeObjectURL(url);
     },
     [],
@@ -127,17 +135,35 @@ export function usePhoto(): PhotoState {
     wrong,
     busy,
     close,
+    clearWrong: () => setWrong(null),
+    cancel: () => {
+      if (!opening.current) return close();
+      opening.current.dispose();
+      opening.current = null;
+      setBusy(null);
+    },
     setScale,
     open: async (file) => {
-      close();
-      client.current = createPatternReader();
+      opening.current?.dispose();
+      const mine = createPatternReader();
+      opening.current = mine;
+      setWrong(null);
+      setBusy({ says: "Opening the photo …", done: null });
       const bytes = new Uint8Array(await file.arrayBuffer());
-      const opened = await ask("Opening the photo …", (s) => s.openPhoto(bytes));
-      if (!opened) return;
-      if (!opened.ok) {
-        setWrong(`${file.name}: ${pictureFailureWords(opened)}`);
-        return;
+      const answer = await mine.ask((s) => s.openPhoto(bytes));
+      // Called off, or another photo was opened meanwhile.
+      if (opening.current !== mine) return false;
+      opening.current = null;
+      setBusy(null);
+      if (!answer.ok || !answer.value.ok) {
+        mine.dispose();
+        if (!answer.ok) setWrong(`${file.name} could not be opened: ${answer.message}`);
+        else if (!answer.value.ok) setWrong(`${file.name}: ${pictureFailureWords(answer.value)}`);
+        return false;
       }
+      close();
+      client.current = mine;
+      const opened = answer.value;
       const { width, height } = opened;
       setName(file.name);
       setPhoto(shownAs(opened.picture, width, height));
@@ -149,6 +175,7 @@ export function usePhoto(): PhotoState {
         mm: 100,
         ownMm: { longMm: 420, shortMm: 297 },
       });
+      return true;
     },
     findCorners: async () => {
       if (!scale || !photo) return;
