@@ -3,7 +3,7 @@
  * Within a row, folders do not import each other.
  */
 const ORDER = [
-  ["tolerances", "isRecord", "number"],
+  ["tolerances", "isRecord", "number", "plainName"],
   ["units"],
   ["stock"],
   ["curve"],

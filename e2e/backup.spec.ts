@@ -1,7 +1,6 @@
 import { readFile } from "node:fs/promises";
 import { expect, type Page, test } from "@playwright/test";
-import { readBackup } from "../src/core/files/backup/backup";
-import { DEMOS, openKnife, typeLength, written } from "./bench";
+import { backupRows, DEMOS, openKnife, typeLength, written } from "./bench";
 
 async function saveBackup(page: Page): Promise<Buffer> {
   await page.goto("/settings");
@@ -9,12 +8,12 @@ async function saveBackup(page: Page): Promise<Buffer> {
     page.waitForEvent("download"),
     page.getByRole("button", { name: "Save a backup" }).click(),
   ]);
-  expect(download.suggestedFilename()).toMatch(/^euaxis-backup-\d{4}-\d\d-\d\d\.json$/);
+  expect(download.suggestedFilename()).toMatch(/^euaxis-backup-\d{4}-\d\d-\d\d\.zip$/);
   return readFile(await download.path());
 }
 
-const give = (page: Page, buffer: Buffer, name = "backup.json") =>
-  page.getByTestId("backup-file").setInputFiles({ name, mimeType: "application/json", buffer });
+const give = (page: Page, buffer: Buffer, name = "backup.zip") =>
+  page.getByTestId("backup-file").setInputFiles({ name, mimeType: "application/zip", buffer });
 
 test("a backup is saved, previewed, merged and replaced, and each is undone by one click", async ({
   page,
@@ -23,9 +22,10 @@ test("a backup is saved, previewed, merged and replaced, and each is undone by o
   await typeLength(page, "Spine", "5");
   await written(page);
   const bytes = await saveBackup(page);
-  const reading = readBackup(bytes);
-  expect(reading.ok && reading.backup.holds.knives).toHaveLength(DEMOS);
-  expect(reading.ok && reading.backup.holds.steps.length).toBeGreaterThan(0);
+  await expect(page.getByText("Read back and counted").first()).toContainText(`${DEMOS} knives`);
+  const rows = await backupRows(bytes);
+  expect(rows.knives).toHaveLength(DEMOS);
+  expect(rows.steps.length).toBeGreaterThan(0);
 
   await openKnife(page, "Rook hunter");
   await typeLength(page, "Spine", "7");
@@ -44,7 +44,7 @@ test("a backup is saved, previewed, merged and replaced, and each is undone by o
   await expect(preview).toContainText(`The same: ${DEMOS - 2} knives`);
   await preview.getByLabel("How to restore", { exact: true }).selectOption("merge-backup");
   await preview.getByRole("button", { name: "Restore" }).click();
-  await expect(page.getByText("The backup is taken in").first()).toBeVisible();
+  await expect(page.getByText("The backup is restored").first()).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByText("Everything is as it was before").first()).toBeVisible();
   await page.getByRole("link", { name: "Rack" }).click();
@@ -56,7 +56,7 @@ test("a backup is saved, previewed, merged and replaced, and each is undone by o
   await give(page, bytes);
   await preview.getByLabel("How to restore", { exact: true }).selectOption("replace");
   await preview.getByRole("button", { name: "Restore" }).click();
-  await expect(page.getByText("The backup is taken in").first()).toBeVisible();
+  await expect(page.getByText("The backup is restored").first()).toBeVisible();
   await openKnife(page, "Rook hunter");
   await expect(page.getByRole("textbox", { name: "Spine", exact: true })).toHaveValue("5");
   await page.keyboard.press("Control+z");
@@ -71,7 +71,7 @@ test("a file that is no backup is refused with a reason, and changes nothing", a
     ["{", /damaged/],
     [await readFile("demo/rook-hunter.json", "utf8"), /not a backup/],
     ['{"format":"euaxis-backup","version":9}', /version 9/],
-    ['{"format":"euaxis-backup","version":1}', /not whole/],
+    ['{"format":"euaxis-backup","version":1}', /incomplete/],
   ];
   for (const [text, why] of cases) {
     await give(page, Buffer.from(text), "other.json");
@@ -92,14 +92,14 @@ test("backups go to a folder by themselves, on this visit and on the next", asyn
     page.evaluate(async () => {
       const root = await navigator.storage.getDirectory();
       const dir = await root.getDirectoryHandle("Bench backups", { create: true });
-      const texts: Record<string, string> = {};
+      const texts: Record<string, number[]> = {};
       // While a backup takes its place, what is listed may be gone when it is asked for.
       for await (const [name, handle] of (
         dir as unknown as { entries(): AsyncIterable<[string, FileSystemFileHandle]> }
       ).entries())
         await handle.getFile().then(
           async (file) => {
-            texts[name] = await file.text();
+            texts[name] = [...new Uint8Array(await file.arrayBuffer())];
           },
           (error: DOMException) => {
             if (error.name !== "NotFoundError") throw error;
@@ -113,15 +113,22 @@ test("backups go to a folder by themselves, on this visit and on the next", asyn
   await page.getByRole("button", { name: "Back up to a folder by itself …" }).click();
   await expect(page.getByTestId("folder-state")).toContainText("Backed up to “Bench backups”");
   await expect.poll(async () => Object.values(await inFolder())[0]?.length ?? 0).toBeGreaterThan(1000);
-  const [[name, text]] = Object.entries(await inFolder());
-  expect(name).toMatch(/^euaxis-backup-\d{4}-\d\d-\d\d\.json$/);
-  expect(JSON.parse(text).holds.knives).toHaveLength(DEMOS);
+  const [[name, bytes]] = Object.entries(await inFolder());
+  expect(name).toMatch(/^euaxis-backup-\d{4}-\d\d-\d\d\.zip$/);
+  expect((await backupRows(Buffer.from(bytes))).knives).toHaveLength(DEMOS);
 
   await openKnife(page, "Rook hunter");
   await typeLength(page, "Spine", "5.25");
   await written(page);
   await expect
-    .poll(async () => Object.values(await inFolder())[0]?.includes('"spineMm":5.25'), { timeout: 60_000 })
+    .poll(
+      async () => {
+        const [file] = Object.values(await inFolder());
+        const rows = await backupRows(Buffer.from(file)).catch(() => null);
+        return JSON.stringify(rows).includes('"spineMm":5.25');
+      },
+      { timeout: 60_000 },
+    )
     .toBe(true);
   await page.goto("/settings");
   await page.getByRole("button", { name: "Stop" }).click();

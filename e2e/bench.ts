@@ -1,5 +1,6 @@
 import { readdirSync } from "node:fs";
 import { expect, type Page } from "@playwright/test";
+import { readBackup } from "../src/core/files/backup/read";
 
 /** Knives that the first visit lays out. */
 export const DEMOS = readdirSync("demo").filter((f) => f.endsWith(".json")).length;
@@ -55,4 +56,19 @@ export async function keptKnife(page: Page): Promise<{ design: { name: string };
 /** Waits until the last edit is written. */
 export async function written(page: Page): Promise<void> {
   await expect(page.getByTestId("kept")).toHaveText("Saved");
+}
+
+type Rows = Record<string, Record<string, unknown>[]>;
+
+/** What a backup file holds, by table. */
+export async function backupRows(file: Buffer): Promise<Rows> {
+  const rows: Rows = {};
+  const reading = await readBackup(new Blob([new Uint8Array(file)]), {
+    row: (table, row) => {
+      rows[table] ??= [];
+      rows[table].push(row);
+    },
+  });
+  if (!reading.ok) throw new Error(reading.code);
+  return rows;
 }

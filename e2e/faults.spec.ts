@@ -1,9 +1,8 @@
 import { readFile } from "node:fs/promises";
 import { expect, type Page, test } from "@playwright/test";
 import { seeded } from "../faults/random";
-import { readBackup } from "../src/core/files/backup/backup";
 import { readKnife } from "../src/core/files/knife/read";
-import { DEMOS, keptKnife, openKnife, typeLength, written } from "./bench";
+import { backupRows, DEMOS, keptKnife, openKnife, typeLength, written } from "./bench";
 import {
   breakDatabase,
   type Fault,
@@ -91,13 +90,10 @@ test("a write that is refused is said at once, work goes on, and it is written w
     await downloaded(page, () => page.getByRole("button", { name: "Export file" }).click()),
   );
   expect(knife.ok && knife.design.blade.spineMm).toBe(5);
-  const backup = readBackup(
+  const rows = await backupRows(
     await downloaded(page, () => page.getByRole("button", { name: "Export everything" }).click()),
   );
-  if (!backup.ok) throw new Error(backup.code);
-  const designs = backup.backup.holds.knives.map(
-    (k) => k.design as { name: string; blade: { spineMm: number } },
-  );
+  const designs = rows.knives.map((k) => k.design as { name: string; blade: { spineMm: number } });
   expect(designs).toHaveLength(DEMOS);
   expect(designs.find((d) => d.name === "Rook hunter")?.blade.spineMm).toBe(5);
 
@@ -166,10 +162,10 @@ for (const [fault, why] of closed) {
     await page.getByRole("link", { name: "Rack" }).click();
     await page.getByRole("link", { name: "Rook hunter", exact: true }).click();
     await expect(spineField(page)).toHaveValue("5");
-    const backup = readBackup(
+    const { knives } = await backupRows(
       await downloaded(page, () => page.getByRole("button", { name: "Export everything" }).click()),
     );
-    expect(backup.ok && backup.backup.holds.knives.length).toBe(DEMOS);
+    expect(knives.length).toBe(DEMOS);
     if (fault === "never answers") {
       await setFaulty(page, false);
       await page.getByRole("button", { name: "Try again" }).click();

@@ -13,8 +13,8 @@ beforeAll(async () => {
 });
 
 describe("damaged files", () => {
-  it("are refused or read, never break a reader or hold it up", { timeout: 120_000 }, () => {
-    for (const { what, first, ...tally } of damagedFiles(kernel, COUNT, SEED)) {
+  it("are refused or read, never break a reader or hold it up", { timeout: 120_000 }, async () => {
+    for (const { what, first, ...tally } of await damagedFiles(kernel, COUNT, SEED)) {
       expect(tally.crashed + tally.hung, `${what}: ${first}`).toBe(0);
       expect(tally.refused, what).toBeGreaterThan(COUNT / 10);
       expect(tally.refused + tally.taken, what).toBe(COUNT);

@@ -3,7 +3,7 @@ import { strToU8, unzipSync, zipSync } from "fflate";
 import type { ManifoldToplevel } from "manifold-3d";
 import { newDesign } from "@/core/design/create";
 import { boxesMesh, endingIn, rodMesh } from "@/core/design/limits.fixtures";
-import { readBackup, writeBackup } from "@/core/files/backup/backup";
+import { readBackup } from "@/core/files/backup/read";
 import { readKnife } from "@/core/files/knife/read";
 import { writeKnife } from "@/core/files/knife/write";
 import { importShape } from "@/core/files/mesh/importShape";
@@ -34,7 +34,7 @@ interface Format {
   readonly json: boolean;
   readonly samples: readonly Uint8Array[];
   /** Reads a file and does with it what the application does; true where it was taken. Throws where something broke. */
-  read(bytes: Uint8Array): boolean;
+  read(bytes: Uint8Array): boolean | Promise<boolean>;
   /** A way of damaging that the format asks for by itself. */
   own?(bytes: Uint8Array, r: Random): Uint8Array;
 }
@@ -61,12 +61,15 @@ function formats(kernel: ManifoldToplevel): Format[] {
     return true;
   };
   const design = newDesign("Sedge");
-  const backup = writeBackup({
+  const holds = {
+    knives: [{ id: "a", design, revision: 1, createdAt: 1, updatedAt: 1, saved: null }],
+    settings: [],
+  };
+  const backup = JSON.stringify({
+    format: "euaxis-backup",
+    version: 1,
     made: "2026-11-27T00:00:00.000Z",
-    holds: {
-      knives: [{ id: "a", design, revision: 1, createdAt: 1, updatedAt: 1, saved: null }],
-      settings: [],
-    },
+    holds,
   });
   return [
     {
@@ -111,7 +114,7 @@ function formats(kernel: ManifoldToplevel): Format[] {
       what: "backups",
       json: true,
       samples: [text(backup)],
-      read: (bytes) => readBackup(bytes).ok,
+      read: async (bytes) => (await readBackup(new Blob([bytes as BlobPart]), { row: () => undefined })).ok,
     },
   ];
 }
@@ -151,8 +154,9 @@ function fileOf(format: Format, seed: number): Uint8Array {
 }
 
 /** Damages so many files of every format, and reads them. The same seed damages the same way. */
-export function damagedFiles(kernel: ManifoldToplevel, count: number, seed: number): Tally[] {
-  return formats(kernel).map((format, f) => {
+export async function damagedFiles(kernel: ManifoldToplevel, count: number, seed: number): Promise<Tally[]> {
+  const tallies: Tally[] = [];
+  for (const [f, format] of formats(kernel).entries()) {
     const tally: Tally = {
       what: format.what,
       tried: 0,
@@ -168,7 +172,7 @@ export function damagedFiles(kernel: ManifoldToplevel, count: number, seed: numb
       const bytes = fileOf(format, one);
       const begun = performance.now();
       try {
-        if (format.read(bytes)) tally.taken++;
+        if (await format.read(bytes)) tally.taken++;
         else tally.refused++;
       } catch (error) {
         tally.crashed++;
@@ -182,6 +186,7 @@ export function damagedFiles(kernel: ManifoldToplevel, count: number, seed: numb
         tally.first ??= `seed ${one}: ${Math.round(ms)} ms`;
       }
     }
-    return tally;
-  });
+    tallies.push(tally);
+  }
+  return tallies;
 }

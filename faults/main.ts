@@ -6,4 +6,4 @@ import { damagedFiles } from "./files";
 const [count, seed, out] = [Number(process.argv[2]), Number(process.argv[3]), process.argv[4]];
 const kernel = await Module();
 kernel.setup();
-writeFileSync(out, JSON.stringify(damagedFiles(kernel, count, seed)));
+writeFileSync(out, JSON.stringify(await damagedFiles(kernel, count, seed)));

@@ -6,6 +6,6 @@ export function sameData(a: unknown, b: unknown): boolean {
   const keys = Object.keys(a);
   if (keys.length !== Object.keys(b).length) return false;
   for (const key of keys)
-    if (!(key in b) || !sameData(a[key as keyof typeof a], b[key as keyof typeof b])) return false;
+    if (!Object.hasOwn(b, key) || !sameData(a[key as keyof typeof a], b[key as keyof typeof b])) return false;
   return true;
 }

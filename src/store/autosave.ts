@@ -1,8 +1,9 @@
 import { liveQuery } from "dexie";
 import { createStore } from "zustand/vanilla";
 import type { Design } from "@/core/design/schema";
-import { db, type KnifeRecord, type Reference } from "./db";
+import { db } from "./db";
 import { createHistory, type KeptTimeline } from "./history";
+import { waitingKey } from "./keptTable";
 import {
   addKnife,
   freeName,
@@ -14,8 +15,10 @@ import {
   writeDesign,
 } from "./knives";
 import { type Damaged, readKnifeRecord } from "./reading";
+import type { KnifeRecord, Reference } from "./rows";
 import type { Session } from "./session";
 import { storage, watched } from "./storage";
+import { KNIVES } from "./tables/knives";
 
 export interface AutosaveState {
   readonly status: "kept" | "keeping" | "conflict" | "unreadable" | "deleted" | "failed";
@@ -48,7 +51,7 @@ export function createAutosave(
     damaged: null,
     adopted: 0,
   }));
-  const key = `knife ${record.id}`;
+  const key = waitingKey(KNIVES, record.id);
   const history = createHistory(kept, staleSteps);
   let revision = record.revision;
   // What waits in memory was never written: it is at once.

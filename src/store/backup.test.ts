@@ -1,20 +1,22 @@
 import { DESIGN_VERSION } from "@/core/design/version";
 import "fake-indexeddb/auto";
-import { beforeEach, describe, expect, it } from "vitest";
+import { beforeEach, describe, expect, it, vi } from "vitest";
 import { newDesign } from "@/core/design/create";
-import { type Backup, readBackup, writeBackup } from "@/core/files/backup/backup";
-import { backupAge, makeBackup, noteBackup, planOf, planRestore, REMIND_AFTER_MS, restore } from "./backup";
+import { readBackup } from "@/core/files/backup/read";
+import { backupAge, noteBackup, REMIND_AFTER_MS } from "./backup/age";
+import { undoRestore } from "./backup/restore";
+import { backupFile, fatesIn, oldBackup, rowsIn, takeIn } from "./backup.fixtures";
 import { BIN_DAYS, binItems, deleteForGood, emptyOldBin } from "./bin";
-import { db, OF_THIS_DEVICE } from "./db";
+import { db } from "./db";
 import { layOutDemoKnivesOnce } from "./demo";
-import { HOLDINGS } from "./holdings";
 import { addKnife, changeDesign, getKnife, readableKnives, removeKnife } from "./knives";
 import { changeSettings } from "./settings";
 import { changeShop } from "./shop";
 import { ready } from "./storage";
+import { TABLES } from "./tables/list";
 import { addVariants } from "./variants";
 
-const all = [db.knives, db.variants, db.settings, db.steps, db.figures, db.bin];
+const all = db.tables;
 beforeEach(async () => {
   await ready();
   for (const table of all) await table.clear();
@@ -38,51 +40,44 @@ async function filled() {
   });
   await changeSettings({ units: "inch" });
   await changeShop((s) => ({ ...s, ratePerHour: 40 }));
-  await db.settings.put({ key: `${OF_THIS_DEVICE}thing`, value: 1 });
+  await db.device.put({ key: "thing", value: 1 });
   return { sedge, rush };
 }
-const through = (backup: Backup): Backup => {
-  const reading = readBackup(new TextEncoder().encode(writeBackup(backup)));
-  if (!reading.ok) throw new Error(reading.code);
-  return reading.backup;
-};
+const backedUp = TABLES.filter((t) => t.backedUp !== false);
 const content = async () =>
   Object.fromEntries(
-    await Promise.all(HOLDINGS.map(async (h) => [h.name, await db.table(h.name).toArray()])),
+    await Promise.all(backedUp.map(async (t) => [t.name, await db.table(t.name).toArray()] as const)),
   );
-const fates = async (backup: Backup) => {
-  const count: Record<string, number> = {};
-  for (const { holding, fate } of await planRestore(backup))
-    count[`${holding.name} ${fate}`] = (count[`${holding.name} ${fate}`] ?? 0) + 1;
-  return count;
-};
 
 describe("a backup", () => {
-  it("has a place for every table but those that can be worked out anew", () => {
-    const kept = db.tables.map((t) => t.name).filter((name) => name !== "figures");
-    expect(HOLDINGS.map((h) => h.name).sort()).toEqual(kept.sort());
+  it("has a place for every table but those that can be worked out anew, or are of this browser", () => {
+    const kept = db.tables
+      .map((t) => t.name)
+      .filter((n) => !["figures", "device", "staging", "pictures"].includes(n));
+    expect(backedUp.map((t) => t.name).sort()).toEqual(kept.sort());
   });
 
-  it("holds everything, but what is of this device alone, and comes back whole onto an empty rack", async () => {
+  it("holds everything, but what is of this browser alone, and comes back whole onto an empty rack", async () => {
     await filled();
-    const backup = through(await makeBackup());
-    expect(JSON.stringify(backup)).not.toContain(OF_THIS_DEVICE);
+    const file = await backupFile();
+    expect(Object.keys(await rowsIn(file)).sort()).toEqual([
+      "bin",
+      "knives",
+      "settings",
+      "steps",
+      "variants",
+    ]);
     const before = await content();
     for (const table of all) await table.clear();
-    await restore(await planRestore(backup), "replace");
-    const after = await content();
+    await takeIn(file, "replace");
     // Each knife's revision goes up by none: there was nothing in its place.
-    const own = (rows: { key: string }[]) => rows.filter((r) => !r.key.startsWith(OF_THIS_DEVICE));
-    expect({ ...after, settings: own(after.settings) }).toEqual({
-      ...before,
-      settings: own(before.settings),
-    });
+    expect(await content()).toEqual(before);
   });
 
   it("is told from what is here: new, changed, the same", async () => {
     const { sedge, rush } = await filled();
-    const backup = through(await makeBackup());
-    expect(await fates(backup)).toEqual({
+    const backup = await backupFile();
+    expect(await fatesIn(backup)).toEqual({
       "knives same": 2,
       "variants same": 1,
       "steps same": 1,
@@ -92,7 +87,7 @@ describe("a backup", () => {
     await changeDesign(sedge.id, (d) => ({ ...d, notes: "later" }));
     await db.knives.delete(rush.id);
     await changeSettings({ snapMm: 1 });
-    expect(await fates(backup)).toMatchObject({
+    expect(await fatesIn(backup)).toMatchObject({
       "knives changed": 1,
       "knives new": 1,
       "settings changed": 1,
@@ -101,15 +96,14 @@ describe("a backup", () => {
 
   it("merges: the newer stays, or the backup's comes in; and one click undoes either", async () => {
     const { sedge, rush } = await filled();
-    const backup = through(await makeBackup());
+    const backup = await backupFile();
     await new Promise((r) => setTimeout(r, 5));
     await changeDesign(sedge.id, (d) => ({ ...d, notes: "later" }));
     await db.knives.delete(rush.id);
     const own = await addKnife(newDesign("Mine"));
-    const before = await makeBackup();
     const stood = await content();
 
-    await restore(await planRestore(backup), "merge-newer");
+    const first = await takeIn(backup, "merge-newer");
     const notes = async () => {
       const reading = await getKnife(sedge.id);
       return reading?.ok ? reading.record.design.notes : null;
@@ -117,28 +111,32 @@ describe("a backup", () => {
     expect(await notes()).toBe("later");
     expect((await readableKnives()).map((k) => k.id).sort()).toEqual([sedge.id, rush.id, own.id].sort());
 
-    await restore(await planRestore(backup), "merge-backup");
+    const second = await takeIn(backup, "merge-backup");
     expect(await notes()).toBe("");
     const reading = await getKnife(sedge.id);
     expect(reading?.ok && reading.record.revision, "other tabs see that it changed").toBeGreaterThan(2);
 
-    await restore(planOf(before), "replace");
+    await undoRestore(second);
+    expect(await notes()).toBe("later");
+    await undoRestore(first);
+    await expect(undoRestore(first), "once").rejects.toThrow();
     const back = await content();
     const plain = (c: typeof back) => ({
       ...c,
       knives: c.knives.map((k: object) => ({ ...k, revision: 0 })),
+      settings: c.settings.map((k: object) => ({ ...k, revision: 0 })),
     });
     expect(plain(back)).toEqual(plain(stood));
   });
 
   it("replaces: what is here goes, but for what is of this device", async () => {
     await filled();
-    const backup = through(await makeBackup());
+    const backup = await backupFile();
     const own = await addKnife(newDesign("Mine"));
-    await restore(await planRestore(backup), "replace");
+    await takeIn(backup, "replace");
     expect(await db.knives.get(own.id)).toBeUndefined();
     expect(await db.knives.count()).toBe(2);
-    expect(await db.settings.get(`${OF_THIS_DEVICE}thing`)).toBeDefined();
+    expect(await db.device.get("thing")).toBeDefined();
   });
 
   it("brings a knife's history in with it, in place of the one here, or not at all", async () => {
@@ -146,46 +144,42 @@ describe("a backup", () => {
     const step = (at: number, label: string) =>
       db.steps.put({ knifeId: id, at, label, undone: false, version: DESIGN_VERSION, before: {}, after: {} });
     for (const at of [0, 1]) await step(at, "then");
-    const backup = through(await makeBackup());
+    const backup = await backupFile();
     await new Promise((r) => setTimeout(r, 5));
     await changeDesign(id, (d) => ({ ...d, notes: "later" }));
     await db.steps.clear();
     for (const at of [1, 2, 3]) await step(at, "since");
     const labels = async () => (await db.steps.toArray()).map((s) => `${s.at} ${s.label}`);
 
-    await restore(await planRestore(backup), "merge-newer");
+    await takeIn(backup, "merge-newer");
     expect(await labels()).toEqual(["1 since", "2 since", "3 since"]);
-    await restore(await planRestore(backup), "merge-backup");
+    await takeIn(backup, "merge-backup");
     expect(await labels()).toEqual(["0 then", "1 then"]);
   });
 
   it("that takes a knife's place is another revision, also where everything is replaced", async () => {
     const { id } = await addKnife(newDesign("Sedge"));
-    const backup = through(await makeBackup());
+    const backup = await backupFile();
     await changeDesign(id, (d) => ({ ...d, notes: "later" }));
-    await restore(await planRestore(backup), "replace");
+    await takeIn(backup, "replace");
     expect((await db.knives.get(id))?.revision, "a tab that has revision 2 open sees it").toBe(3);
   });
 
   it("leaves out what cannot be read, and changes nothing where the database fails", async () => {
     await filled();
-    const backup = through(await makeBackup());
-    const knives = [
-      ...backup.holds.knives,
-      { id: "bad", design: {} },
-      { design: {} },
-      { ...backup.holds.knives[0] },
-    ];
-    const bent = { ...backup, holds: { ...backup.holds, knives, spoons: [{ id: "x" }] } };
-    expect(await fates(bent)).toMatchObject({ "knives same": 2, "knives unreadable": 3 });
-    await restore(await planRestore(bent), "merge-backup");
+    const backup = await backupFile();
+    const rows = await rowsIn(backup);
+    const knives = [...rows.knives, { id: "bad", design: {} }, { design: {} }, { ...rows.knives[0] }];
+    const bent = oldBackup({ ...rows, knives, spoons: [{ id: "x" }] });
+    expect(await fatesIn(bent)).toMatchObject({ "knives same": 2, "knives unreadable": 3 });
+    await takeIn(bent, "merge-backup");
     expect(await db.knives.count()).toBe(2);
     const before = await content();
-    const plan = await planRestore(bent);
-    const broken = plan.map((p) =>
-      p.holding.name === "settings" ? { ...p, row: { key: {} }, fate: "new" as const } : p,
-    );
-    await expect(restore(broken, "replace")).rejects.toThrow();
+    const put = vi
+      .spyOn(db.settings, "put")
+      .mockRejectedValue(new DOMException("full", "QuotaExceededError"));
+    await expect(takeIn(bent, "replace")).rejects.toThrow("full");
+    put.mockRestore();
     expect(await content()).toEqual(before);
   });
 
@@ -194,12 +188,12 @@ describe("a backup", () => {
     ["[]", "foreign"],
     ['{"format":"euaxis-knife"}', "foreign"],
     ['{"format":"euaxis-backup","version":0.5}', "no-version"],
-    ['{"format":"euaxis-backup","version":2}', "newer"],
-    ['{"format":"euaxis-backup","version":1}', "not-whole"],
-    ['{"format":"euaxis-backup","version":1,"made":"2026-11-27","holds":{"knives":[1]}}', "not-whole"],
+    ['{"format":"euaxis-backup","version":3}', "newer"],
+    ['{"format":"euaxis-backup","version":1}', "incomplete"],
+    ['{"format":"euaxis-backup","version":1,"made":"2026-11-27","holds":{"knives":[1]}}', "incomplete"],
     [`${"[".repeat(100_000)}`, "not-json"],
-  ])("that is none is refused: %j", (text, code) => {
-    expect(readBackup(new TextEncoder().encode(text))).toMatchObject({ ok: false, code });
+  ])("that is none is refused: %j", async (text, code) => {
+    expect(await readBackup(new Blob([text]), { row: () => undefined })).toMatchObject({ ok: false, code });
   });
 });
 

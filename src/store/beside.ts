@@ -1,7 +1,8 @@
 "use client";
 import * as z from "zod/mini";
 import { db } from "./db";
-import { watched } from "./storage";
+import { changeSetting, settingValue } from "./keptSetting";
+import { ready } from "./storage";
 import { useKept } from "./useKept";
 
 /** So many lie side by side, the knife on the bench among them. */
@@ -25,8 +26,7 @@ export function useBeside(knifeId: string): readonly Beside[] {
 
 /** What lies beside a knife and is still there: what was deleted takes no place, and has it again once it is put back. */
 export async function besideOf(knifeId: string): Promise<readonly Beside[]> {
-  const row = await db.settings.get(keyOf(knifeId));
-  const kept = z.catch(list, []).parse(row?.value ?? []);
+  const kept = z.catch(list, []).parse((await settingValue(keyOf(knifeId))) ?? []);
   const there = await Promise.all(
     kept.map((b) => (b.kind === "knife" ? db.knives : db.variants).where("id").equals(b.id).count()),
   );
@@ -38,10 +38,7 @@ export async function putBeside(
   knifeId: string,
   change: (now: readonly Beside[]) => readonly Beside[],
 ): Promise<void> {
-  await watched(keyOf(knifeId), "what lies beside a knife", () =>
-    db.transaction("rw", db.settings, db.knives, db.variants, async () => {
-      const next = change(await besideOf(knifeId)).slice(0, MOST_BESIDE - 1);
-      await db.settings.put({ key: keyOf(knifeId), value: next });
-    }),
-  );
+  await ready();
+  const next = change(await besideOf(knifeId)).slice(0, MOST_BESIDE - 1);
+  await changeSetting(keyOf(knifeId), () => next);
 }

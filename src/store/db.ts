@@ -1,133 +1,36 @@
-import Dexie, { type EntityTable, type Table } from "dexie";
-import type { Design } from "@/core/design/schema";
+import Dexie, { type EntityTable, type IndexableType, type Table, type Transaction } from "dexie";
 import { switchableFactory, switchableKeyRange } from "./factory";
+import { pictureOf } from "./pictureOf";
+import type {
+  BinRecord,
+  FiguresRecord,
+  PictureRecord,
+  SettingRecord,
+  StagedRow,
+  StepRecord,
+  StoredKnife,
+  StoredMaterial,
+  StoredUnderlay,
+  StoredVariant,
+} from "./rows";
+import { TABLES } from "./tables/list";
+import type { Row } from "./tables/spec";
 
-/** A state that the maker chose to keep, to measure later changes against. */
-export interface Reference {
-  readonly design: Design;
-  readonly massG: number | null;
-  readonly balanceMm: number | null;
-  readonly at: number;
-}
-
-/**
- * A design as it lies in the database: of the version that wrote it, with a checksum of what that writer had checked.
- * Records that older builds wrote name neither. It is read through `reading.ts` only.
- */
-export interface StoredDesign {
-  readonly design: unknown;
-  readonly version?: number;
-  readonly checksum?: string;
-}
-
-interface KnifeFields {
-  readonly id: string;
-  /** Goes up by one at every write: a writer must name the revision that it began from. */
-  readonly revision: number;
-  readonly createdAt: number;
-  readonly updatedAt: number;
-}
-
-export interface StoredKnife extends KnifeFields, StoredDesign {
-  /** Its reference, as it lies there: what the field is called is older than that word. */
-  readonly saved: unknown;
-}
-
-/** A knife as it is worked with: its design of the present version, checked. */
-export interface KnifeRecord extends KnifeFields {
-  /** The working state, written at every edit. */
-  readonly design: Design;
-  readonly reference: Reference | null;
-}
-
-interface VariantFields {
-  readonly id: string;
-  readonly knifeId: string;
-  readonly name: string;
-  readonly createdAt: number;
-}
-
-export interface StoredVariant extends VariantFields, StoredDesign {}
-
-/** Another making of a knife, kept beside it. */
-export interface VariantRecord extends VariantFields {
-  readonly design: Design;
-}
-
-export interface SettingRecord {
-  readonly key: string;
-  readonly value: unknown;
-}
-
-/** One step of a knife's history: what it changed, as it was before and after. */
-export interface StepRecord {
-  readonly knifeId: string;
-  /** Steps of a knife in order. */
-  readonly at: number;
-  readonly label: string;
-  /** Whether it is undone: it can be redone then. */
-  readonly undone: boolean;
-  readonly version: number;
-  /** Those fields of the design that the step changed. */
-  readonly before: Readonly<Record<string, unknown>>;
-  readonly after: Readonly<Record<string, unknown>>;
-}
-
-/** What a knife weighed when it was last weighed, so that the Rack shows it at once. */
-export interface FiguresRecord {
-  readonly id: string;
-  /** The knife's state and the engine's version that they are of. */
-  readonly revision: number;
-  readonly updatedAt: number;
-  readonly engine: number;
-  /** Null where the knife could not be built. */
-  readonly massG: number | null;
-  readonly balanceMm: number | null;
-  /** The box round the knife from the side, mm. */
-  readonly extent: {
-    readonly xLow: number;
-    readonly xHigh: number;
-    readonly yLow: number;
-    readonly yHigh: number;
-  };
-}
-
-/** A knife that was taken off the rack, with everything that belongs to it. */
-export interface BinRecord {
-  readonly id: string;
-  readonly deletedAt: number;
-  readonly knife: StoredKnife;
-  readonly variants: readonly StoredVariant[];
-  readonly steps: readonly StepRecord[];
-}
-
-/** A material of the maker's own as it lies in the database: it is checked by whoever reads it. */
-export interface StoredMaterial {
-  readonly id: string;
-  readonly material: unknown;
-  /** Of the design record that carries such a material, and the checksum of what its writer had checked. */
-  readonly version: number;
-  readonly checksum?: string;
-  readonly createdAt: number;
-  readonly updatedAt: number;
-}
-
-/** The photo under a knife as it lies in the database, by the knife's id: it is checked by whoever reads it. */
-export interface StoredUnderlay {
-  readonly id: string;
-  readonly underlay: unknown;
-  readonly updatedAt: number;
-}
+/** The layout of the database that has pictures apart, a bin for everything, and settings of this browser apart. */
+const LAYOUT_OF_TABLES = 6;
 
 class EuaxisDatabase extends Dexie {
   knives!: EntityTable<StoredKnife, "id">;
   settings!: EntityTable<SettingRecord, "key">;
+  device!: EntityTable<SettingRecord, "key">;
   variants!: EntityTable<StoredVariant, "id">;
   steps!: Table<StepRecord, [string, number]>;
   figures!: EntityTable<FiguresRecord, "id">;
   bin!: EntityTable<BinRecord, "id">;
   materials!: EntityTable<StoredMaterial, "id">;
   underlays!: EntityTable<StoredUnderlay, "id">;
+  pictures!: EntityTable<PictureRecord, "id">;
+  staging!: Table<StagedRow, [string, number]>;
 
   constructor() {
     super("euaxis", { indexedDB: switchableFactory, IDBKeyRange: switchableKeyRange });
@@ -141,13 +44,72 @@ class EuaxisDatabase extends Dexie {
     });
     this.version(4).stores({ materials: "id" });
     this.version(5).stores({ underlays: "id" });
+    // From here on a table joins by its entry in the list alone.
+    const layouts = new Set(TABLES.map((t) => t.since).filter((since) => since > LAYOUT_OF_TABLES));
+    for (const since of [LAYOUT_OF_TABLES, ...[...layouts].sort((a, b) => a - b)]) {
+      const stores = Object.fromEntries(
+        TABLES.filter((t) => (since === LAYOUT_OF_TABLES ? t.since <= since : t.since === since)).map((t) => [
+          t.name,
+          t.indexes,
+        ]),
+      );
+      const version = this.version(since);
+      if (since === LAYOUT_OF_TABLES)
+        version.stores({ ...stores, pictures: "id", staging: "[run+n], run" }).upgrade(toLayoutOfTables);
+      else version.stores(stores);
+    }
   }
 }
 
-/** Settings of this device alone, such as the folder it backs up to: they stay out of backups. */
-export const OF_THIS_DEVICE = "device ";
-/** The setting that holds the folder. */
-export const BACKUP_FOLDER = `${OF_THIS_DEVICE}backup folder`;
+/** Before layout 6 settings of this browser alone lay among the others, with keys that begin so. */
+const OF_THIS_DEVICE = "device ";
+/** The setting of this browser that holds the folder that it backs up to. */
+export const BACKUP_FOLDER = "backup folder";
+
+async function toLayoutOfTables(tx: Transaction): Promise<void> {
+  const device = await tx.table<SettingRecord>("settings").where("key").startsWith(OF_THIS_DEVICE).toArray();
+  await tx
+    .table("device")
+    .bulkPut(device.map(({ key, value }) => ({ key: key.slice(OF_THIS_DEVICE.length), value })));
+  await tx.table("settings").bulkDelete(device.map((row) => row.key));
+  // One after the other: pictures are large.
+  for (const spec of TABLES) {
+    if (!spec.upgrade) continue;
+    const table = tx.table<Row, IndexableType>(spec.name);
+    for (const key of await table.toCollection().primaryKeys()) {
+      const row = (await table.get(key))!;
+      const pictures: PictureRecord[] = [];
+      const next = spec.upgrade(row, (bytes, type) => {
+        const picture = pictureOf(bytes, type);
+        pictures.push(picture);
+        return picture.id;
+      });
+      if (next === row) continue;
+      await tx.table("pictures").bulkPut(pictures);
+      await table.put(next);
+    }
+  }
+  // The photo of a knife in the bin lay beside it.
+  const inBin = await tx.table<BinRecord>("bin").toArray();
+  for (const item of inBin) {
+    if (item.from !== "knives") continue;
+    const photo = await tx.table<Row>("underlays").get(item.id);
+    const onRack = await tx.table("knives").where("id").equals(item.id).count();
+    if (!photo || onRack > 0) continue;
+    await tx.table("bin").put({ ...item, rows: { ...item.rows, underlays: [photo] } });
+    await tx.table("underlays").delete(item.id);
+  }
+}
 
 /** The browser's database; or one in memory, where the browser's cannot be opened. */
 export const db = new EuaxisDatabase();
+
+/** A table by its name. */
+export const tableNamed = <T = Row>(name: string): Table<T, IndexableType> =>
+  (db as unknown as Record<string, Table<T, IndexableType>>)[name];
+
+/** The primary key of a row of a table. */
+export function primaryKeyOf(name: string, row: Row): IndexableType {
+  const { keyPath } = tableNamed(name).schema.primKey;
+  return (Array.isArray(keyPath) ? keyPath.map((k) => row[k]) : row[String(keyPath)]) as IndexableType;
+}

@@ -19,8 +19,8 @@ import wren from "@demo/wren-neck-knife.json";
 import { nanoid } from "nanoid";
 import type { Design } from "@/core/design/schema";
 import type { OwnMaterial } from "@/core/stock/own/types";
-import type { StoredKnife } from "./db";
 import { sealed } from "./reading";
+import type { StoredKnife } from "./rows";
 import { DEMO_ID } from "./storage";
 
 const DEMO_FILES = [

@@ -2,8 +2,10 @@ import { compared } from "@/core/compared";
 import type { KnifeState, UseKind } from "@/core/design/schema";
 import { isRecord } from "@/core/isRecord";
 import { shippedMaterial } from "@/core/stock/materials";
-import { db, type StoredKnife } from "./db";
-import { unwrittenKnives } from "./knives";
+import { db } from "./db";
+import type { StoredKnife } from "./rows";
+import { KNIVES } from "./tables/knives";
+import { unwrittenRows } from "./unwritten";
 
 /** What a knife is searched, filtered and ordered by on the rack; of one that cannot be read, what can be made out. */
 export interface Digest {
@@ -72,5 +74,8 @@ export async function digests(): Promise<ReadonlyMap<string, Digest>> {
   }
   for (const id of known.keys()) if (!marks.has(id)) known.delete(id);
   const all = [...known].map(([id, { digest }]) => [id, digest] as const);
-  return new Map([...all, ...unwrittenKnives().map((k) => [k.id, digestOf(k)] as const)]);
+  return new Map([
+    ...all,
+    ...unwrittenRows<StoredKnife>(KNIVES.name).map((k) => [k.id, digestOf(k)] as const),
+  ]);
 }

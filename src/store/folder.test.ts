@@ -1,18 +1,23 @@
 import "fake-indexeddb/auto";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { newDesign } from "@/core/design/create";
-import { readBackup } from "@/core/files/backup/backup";
+import { ownId, plainOwn } from "@/core/stock/own/make";
+import { startOver } from "@/workers/port.fixtures";
+import { backupService } from "./backup/backup.service";
+import { rowsIn } from "./backup.fixtures";
 import { BACKUP_FOLDER, db } from "./db";
 import { allowFolder, backUpNow, chooseFolder, folder, leaveFolder, takeUpFolder } from "./folder";
 import { addKnife, changeDesign, removeKnife } from "./knives";
+import { keepMaterial } from "./ownMaterials";
 import { changeSettings } from "./settings";
 import { changeShop } from "./shop";
 import { ready } from "./storage";
+import { putUnderlay } from "./underlays";
 import { addVariants, renameVariant, variantsOf } from "./variants";
 
 /** A folder as a browser gives access to one, its files in memory. The device that is stood in for. */
 function deviceFolder(permission: PermissionState = "granted") {
-  const files = new Map<string, string>();
+  const files = new Map<string, Blob>();
   const device = {
     name: "Bench backups",
     permission,
@@ -26,9 +31,9 @@ function deviceFolder(permission: PermissionState = "granted") {
     },
     getFileHandle: async (name: string) => ({
       createWritable: async () => ({
-        write: async (text: string) => {
+        write: async (file: Blob) => {
           if (device.full) throw new DOMException("no room", "QuotaExceededError");
-          files.set(name, text);
+          files.set(name, file);
         },
         close: async () => {
           device.writes++;
@@ -41,23 +46,44 @@ function deviceFolder(permission: PermissionState = "granted") {
 
 /** The setting that holds the folder: a browser keeps such an object, the database of these tests cannot. */
 function keepsFolder(device: object | undefined) {
-  const plain = db.settings.get.bind(db.settings);
-  vi.spyOn(db.settings, "get").mockImplementation(((key: string) =>
+  const plain = db.device.get.bind(db.device);
+  vi.spyOn(db.device, "get").mockImplementation(((key: string) =>
     key === BACKUP_FOLDER ? Promise.resolve(device && { key, value: device }) : plain(key)) as never);
-  const put = db.settings.put.bind(db.settings);
-  vi.spyOn(db.settings, "put").mockImplementation(((row: { key: string }) =>
+  const put = db.device.put.bind(db.device);
+  vi.spyOn(db.device, "put").mockImplementation(((row: { key: string }) =>
     row.key === BACKUP_FOLDER ? Promise.resolve(row.key) : put(row as never)) as never);
 }
 
-const namesIn = (device: ReturnType<typeof deviceFolder>) => {
-  const [text] = device.files.values();
-  const reading = readBackup(new TextEncoder().encode(text));
-  return reading.ok ? reading.backup.holds.knives.map((k) => (k.design as { name: string }).name) : [];
+const namesIn = async (device: ReturnType<typeof deviceFolder>) => {
+  const [file] = device.files.values();
+  return (await rowsIn(file)).knives.map((k) => (k.design as { name: string }).name);
 };
+
+const PHOTO = (byte: number) => ({
+  picture: new Blob([Uint8Array.from([byte])], { type: "image/jpeg" }),
+  widthMm: 297,
+  heightMm: 210,
+  datumX: 150,
+  datumY: 100,
+  tipDeg: 2,
+  mirrored: false,
+  opacity: 0.4,
+  shown: true,
+});
 
 beforeEach(async () => {
   await ready();
   for (const table of db.tables) await table.clear();
+  // A worker, its two ends over a real channel.
+  vi.stubGlobal(
+    "Worker",
+    class {
+      constructor() {
+        // biome-ignore lint/correctness/noConstructorReturn: it stands in for the browser's own class
+        return startOver(backupService).start();
+      }
+    },
+  );
 });
 afterEach(async () => {
   vi.useRealTimers();
@@ -74,12 +100,12 @@ describe("backups to a folder by themselves", () => {
     await addKnife(newDesign("Sedge"));
     expect(await chooseFolder()).toBe(true);
     expect(folder.getState()).toMatchObject({ state: "on", name: "Bench backups" });
-    expect([...device.files.keys()]).toEqual([`euaxis-backup-${new Date().toISOString().slice(0, 10)}.json`]);
-    expect(namesIn(device)).toEqual(["Sedge"]);
+    expect([...device.files.keys()]).toEqual([`euaxis-backup-${new Date().toISOString().slice(0, 10)}.zip`]);
+    expect(await namesIn(device)).toEqual(["Sedge"]);
     await addKnife(newDesign("Rush"));
     expect(await backUpNow()).toBe(true);
     expect(device.files.size, "the same day, the same file").toBe(1);
-    expect(namesIn(device).sort()).toEqual(["Rush", "Sedge"]);
+    expect((await namesIn(device)).sort()).toEqual(["Rush", "Sedge"]);
   });
 
   it("do not begin where no folder was chosen", async () => {
@@ -137,10 +163,14 @@ describe("backups to a folder by themselves", () => {
     ["a variant is kept", (id) => addVariants(id, [{ name: "Slim", design: newDesign("Sedge") }])],
     ["a variant is renamed", async (id) => renameVariant((await variantsOf(id))[0].id, "Slimmer")],
     ["a price is changed", () => changeShop((s) => ({ ...s, ratePerHour: s.ratePerHour + 1 }))],
+    ["a photo is put under a knife", (id) => putUnderlay(id, PHOTO(1))],
+    ["a photo is replaced", (id) => putUnderlay(id, PHOTO(2))],
+    ["a material is kept", () => keepMaterial(plainOwn(ownId("new")))],
     ["a setting is changed", () => changeSettings({ snapMm: 2 })],
   ])("follow when %s, after a rest", async (_, change) => {
     const { id } = await sedge();
     await addVariants(id, [{ name: "First", design: newDesign("Sedge") }]);
+    if (_ === "a photo is replaced") await putUnderlay(id, PHOTO(1));
     const device = deviceFolder();
     keepsFolder(device);
     await takeUpFolder();

@@ -1,10 +1,10 @@
-import { liveQuery } from "dexie";
 import { createStore } from "zustand/vanilla";
-import { writeBackup } from "@/core/files/backup/backup";
 import { clamp } from "@/core/number";
-import { makeBackup, noteBackup } from "./backup";
+import { noteBackup } from "./backup/age";
+import { createBackupJobs } from "./backup/client";
+import { backedUpTables } from "./backup/source";
+import { onChange } from "./changes";
 import { BACKUP_FOLDER, db } from "./db";
-import { HOLDINGS, tableOf } from "./holdings";
 import { ready } from "./storage";
 
 /** Changes rest so long before they are backed up, ms; a row of them is backed up at least so often. */
@@ -19,7 +19,7 @@ interface Folder {
   getFileHandle(
     name: string,
     options: { create: boolean },
-  ): Promise<{ createWritable(): Promise<{ write(text: string): Promise<void>; close(): Promise<void> }> }>;
+  ): Promise<{ createWritable(): Promise<{ write(file: Blob): Promise<void>; close(): Promise<void> }> }>;
 }
 
 export interface FolderState {
@@ -32,7 +32,7 @@ export interface FolderState {
 export const folder = createStore<FolderState>(() => ({ state: "none", name: null, wroteAt: null }));
 
 let chosen: Folder | null = null;
-let watching: { unsubscribe(): void } | null = null;
+let stopWatching: (() => void) | null = null;
 let timer: ReturnType<typeof setTimeout> | null = null;
 let since = 0;
 
@@ -44,7 +44,7 @@ export function canUseFolder(): boolean {
 /** Takes up the folder that was chosen on an earlier visit; asks nothing. */
 export async function takeUpFolder(): Promise<void> {
   await ready();
-  const kept = (await db.settings.get(BACKUP_FOLDER))?.value as Folder | undefined;
+  const kept = (await db.device.get(BACKUP_FOLDER))?.value as Folder | undefined;
   if (!kept || typeof kept.getFileHandle !== "function") return;
   const may = kept.queryPermission ? await kept.queryPermission({ mode: "readwrite" }) : "granted";
   begin(kept, may === "granted");
@@ -60,7 +60,7 @@ export async function chooseFolder(): Promise<boolean> {
   } catch {
     return false;
   }
-  await db.settings.put({ key: BACKUP_FOLDER, value: picked });
+  await db.device.put({ key: BACKUP_FOLDER, value: picked });
   begin(picked, true);
   await backUpNow();
   return true;
@@ -76,34 +76,18 @@ export async function allowFolder(): Promise<void> {
 
 /** Backs up to no folder any more; what is there stays. */
 export async function leaveFolder(): Promise<void> {
-  watching?.unsubscribe();
-  watching = null;
+  stopWatching?.();
+  stopWatching = null;
   chosen = null;
-  await db.settings.delete(BACKUP_FOLDER);
+  await db.device.delete(BACKUP_FOLDER);
   folder.setState({ state: "none", name: null, wroteAt: null });
 }
 
 function begin(taken: Folder, granted: boolean): void {
   chosen = taken;
   folder.setState({ state: granted ? "on" : "ask", name: taken.name });
-  watching?.unsubscribe();
-  watching = null;
-  if (!granted) return;
-  let first = true;
-  watching = liveQuery(watchAll).subscribe({
-    // What it begins with is no change.
-    next: () => {
-      if (!first) later();
-      first = false;
-    },
-    error: (error: unknown) => console.error("changes cannot be seen", error),
-  });
-}
-
-/** Asks for something of everything that is backed up, so that every change to it is seen. */
-async function watchAll(): Promise<void> {
-  for (const holding of HOLDINGS)
-    await (holding.latest ? holding.latest() : tableOf(holding).toCollection().toArray());
+  stopWatching?.();
+  stopWatching = granted ? onChange(backedUpTables(), later) : null;
 }
 
 function later(): void {
@@ -118,13 +102,15 @@ export async function backUpNow(): Promise<boolean> {
   if (timer) clearTimeout(timer);
   timer = null;
   if (!chosen) return false;
+  const jobs = createBackupJobs();
   try {
-    const backup = await makeBackup();
-    const file = await chosen.getFileHandle(`euaxis-backup-${backup.made.slice(0, 10)}.json`, {
+    const saved = await jobs.save();
+    if (!saved.ok) throw new Error(saved.message);
+    const file = await chosen.getFileHandle(`euaxis-backup-${saved.value.made.slice(0, 10)}.zip`, {
       create: true,
     });
     const out = await file.createWritable();
-    await out.write(writeBackup(backup));
+    await out.write(saved.value.file);
     await out.close();
     await noteBackup();
     folder.setState({ state: "on", wroteAt: Date.now() });
@@ -133,5 +119,7 @@ export async function backUpNow(): Promise<boolean> {
     console.error("the backup could not be written to its folder", error);
     folder.setState({ state: "failed" });
     return false;
+  } finally {
+    jobs.cancel();
   }
 }

@@ -1,8 +1,9 @@
 import type { Design } from "@/core/design/schema";
 import { DESIGN_VERSION } from "@/core/design/version";
 import { isRecord } from "@/core/isRecord";
-import { db, type StepRecord, type StoredDesign } from "./db";
+import { db } from "./db";
 import { readStored } from "./reading";
+import type { StepRecord, StoredDesign } from "./rows";
 
 /** A knife's history keeps so many steps with it. */
 export const MOST_STEPS = 100;

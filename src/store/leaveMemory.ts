@@ -1,9 +1,9 @@
-import type { Backup } from "@/core/files/backup/backup";
-import { makeBackup, planOf, planRestore, restore } from "./backup";
+import { checkBackup, restoreBackup } from "./backup/restore";
+import { saveBackup } from "./backup/save";
+import { waitingRows } from "./backup/source";
 import { isInMemory } from "./factory";
 import { DEMO_ID, openBrowserAgain, openMemoryAgain, settle, suspend, writeWaiting } from "./storage";
-
-type Row = Readonly<Record<string, unknown>>;
+import type { Row } from "./tables/spec";
 
 /**
  * Tries to keep everything again: writes what waits; in memory it goes back to the browser's database and takes along,
@@ -12,31 +12,39 @@ type Row = Readonly<Record<string, unknown>>;
 export async function leaveMemory(): Promise<boolean> {
   if (!isInMemory()) return writeWaiting();
   await suspend();
-  const made = await makeBackup().catch((error: unknown) => {
+  const saved = await Promise.all([
+    saveBackup(waitingRows()),
+    saveBackup(waitingRows(), undefined, { leave: isUntouchedDemo }),
+  ]).catch((error: unknown) => {
     settle("memory");
     throw error;
   });
-  const well = await takeAlong(made).catch((error: unknown) => {
+  const [whole, own] = saved.map((s) => s.file);
+  const well = await takeAlong(own).catch((error: unknown) => {
     console.error("what is in memory could not be taken along", error);
     return false;
   });
   if (!well) {
     await openMemoryAgain();
-    await restore(planOf(made), "replace");
+    await takeIn(whole, "replace");
   }
   settle(well ? "open" : "memory");
   return well && writeWaiting();
 }
 
-async function takeAlong(made: Backup): Promise<boolean> {
+async function takeAlong(own: Blob): Promise<boolean> {
   if (!(await openBrowserAgain())) return false;
-  const own = { ...made, holds: { ...made.holds, knives: made.holds.knives.filter(isOwn) } };
-  const missing = (await planRestore(own)).filter((p) => p.fate === "new");
-  await restore(missing, "merge-newer");
+  await takeIn(own, "only-new");
   return true;
 }
 
-/** Whether a knife is more than a demo knife that nobody touched: the browser's database has those already. */
-function isOwn({ id, revision }: Row): boolean {
-  return !String(id).startsWith(DEMO_ID) || Number(revision) > 1;
+async function takeIn(file: Blob, manner: "only-new" | "replace"): Promise<void> {
+  const checked = await checkBackup(file);
+  if (!checked.ok) throw new Error(`what is in memory cannot be read: ${checked.code}`);
+  await restoreBackup(checked.plan.run, file, manner);
+}
+
+/** Whether a row is a demo knife that nobody touched: the browser's database has those already. */
+function isUntouchedDemo(table: string, { id, revision }: Row): boolean {
+  return table === "knives" && String(id).startsWith(DEMO_ID) && !(Number(revision) > 1);
 }

@@ -1,11 +1,18 @@
 import { ownIdsIn, withDefinition } from "@/core/design/materials";
-import { isRecord } from "@/core/isRecord";
 import type { OwnMaterial } from "@/core/stock/own/types";
-import { db } from "./db";
-import { changeDesign, unwrittenKnives } from "./knives";
+import { db, tableNamed } from "./db";
+import type { Removed, Saved } from "./keptTable";
+import { changeDesign } from "./knives";
 import { forgetMaterial, keepMaterial } from "./ownMaterials";
+import { nameIn } from "./reading";
+import type { StoredKnife, StoredMaterial, StoredVariant } from "./rows";
 import { ready } from "./storage";
-import { changeVariantDesign, unwrittenVariants } from "./variants";
+import { rowsInBin } from "./tables/bin";
+import { KNIVES } from "./tables/knives";
+import type { Row } from "./tables/spec";
+import { VARIANTS } from "./tables/variants";
+import { withUnwritten } from "./unwritten";
+import { changeVariantDesign } from "./variants";
 
 /** Something that is made of a material: a knife on the rack or in the bin, or a variant of one. */
 export interface MaterialUse {
@@ -13,8 +20,10 @@ export interface MaterialUse {
   readonly where: "rack" | "variant" | "bin";
 }
 
-const nameOf = (design: unknown) =>
-  isRecord(design) && typeof design.name === "string" ? design.name : "a knife";
+const knives = async () =>
+  withUnwritten(KNIVES, await tableNamed(KNIVES.name).toArray()) as unknown as readonly StoredKnife[];
+const variants = async () =>
+  withUnwritten(VARIANTS, await tableNamed(VARIANTS.name).toArray()) as unknown as readonly StoredVariant[];
 
 /** Everything that is made of a material, as it lies in the database and waits to be written. */
 export async function usesOfMaterial(id: string): Promise<readonly MaterialUse[]> {
@@ -23,38 +32,45 @@ export async function usesOfMaterial(id: string): Promise<readonly MaterialUse[]
   const look = (name: string, where: MaterialUse["where"], ...records: readonly unknown[]) => {
     if (records.some((r) => ownIdsIn(r).has(id))) uses.push({ name, where });
   };
-  const waiting = unwrittenKnives();
-  const isWaiting = new Set(waiting.map((k) => k.id));
-  const knives = (await db.knives.toArray()).filter((k) => !isWaiting.has(k.id));
-  for (const k of [...knives, ...waiting]) look(nameOf(k.design), "rack", k.design, k.saved);
-  const variants = unwrittenVariants();
-  const named = new Set(variants.map((v) => v.id));
-  for (const v of [...(await db.variants.toArray()).filter((v) => !named.has(v.id)), ...variants])
-    look(v.name, "variant", v.design);
-  for (const b of await db.bin.toArray())
-    look(
-      nameOf(b.knife.design),
-      "bin",
-      b.knife.design,
-      b.variants.map((v) => v.design),
-    );
+  for (const k of await knives()) look(nameIn(k), "rack", k.design, k.saved);
+  for (const v of await variants()) look(v.name, "variant", v.design);
+  for (const item of await db.bin.toArray()) {
+    const rows = rowsInBin(item as unknown as Row);
+    const made = [KNIVES.name, VARIANTS.name].flatMap((name) => rows.get(name) ?? []);
+    const [first] = made;
+    if (first)
+      look(
+        nameIn(first),
+        "bin",
+        made.map((r) => r.design),
+      );
+  }
   return uses;
 }
 
-/** Deletes a material that nothing is made of; otherwise changes nothing, and says what is. */
-export async function deleteMaterial(own: OwnMaterial): Promise<readonly MaterialUse[]> {
+/** Deletes a material that nothing is made of: where it lies in the bin; otherwise changes nothing, and says what is. */
+export async function deleteMaterial(
+  own: OwnMaterial,
+): Promise<{ readonly uses: readonly MaterialUse[]; readonly removed: Removed | null }> {
   const uses = await usesOfMaterial(own.id);
-  if (uses.length > 0) return uses;
-  await forgetMaterial(own);
-  return [];
+  return { uses, removed: uses.length > 0 ? null : await forgetMaterial(own) };
 }
 
-/** Keeps another definition of a material, and gives it to every knife on the rack and every variant that carries it. */
-export async function redefineMaterial(own: OwnMaterial): Promise<boolean> {
-  const kept = await keepMaterial(own);
-  for (const { id, design } of [...(await db.knives.toArray()), ...unwrittenKnives()])
+/**
+ * Keeps another definition of a material, changed from `base`, and gives it to every knife on the rack and every variant
+ * that carries it. Where another tab changed it meanwhile nothing is changed, and its state answered, unless both are to
+ * be kept.
+ */
+export async function redefineMaterial(
+  own: OwnMaterial,
+  base: StoredMaterial | null = null,
+  onClash: "ask" | "keep-both" = "ask",
+): Promise<Saved<StoredMaterial>> {
+  const kept = await keepMaterial(own, base, onClash);
+  if (!kept.ok) return kept;
+  for (const { id, design } of await knives())
     if (ownIdsIn(design).has(own.id)) await changeDesign(id, (d) => withDefinition(d, own));
-  for (const { id, design } of [...(await db.variants.toArray()), ...unwrittenVariants()])
+  for (const { id, design } of await variants())
     if (ownIdsIn(design).has(own.id)) await changeVariantDesign(id, (d) => withDefinition(d, own));
   return kept;
 }

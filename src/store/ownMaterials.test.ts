@@ -3,13 +3,14 @@ import { beforeEach, describe, expect, it, vi } from "vitest";
 import { newDesign } from "@/core/design/create";
 import { ownId, plainOwn } from "@/core/stock/own/make";
 import type { OwnMaterial } from "@/core/stock/own/types";
-import { makeBackup, planRestore, restore } from "./backup";
+import { backupFile, takeIn } from "./backup.fixtures";
 import { db } from "./db";
 import { addKnife, getKnife, removeKnife } from "./knives";
 import { deleteMaterial, redefineMaterial, usesOfMaterial } from "./materialUses";
-import { isReadableMaterial, keepMaterial, learnMaterials, ownMaterials } from "./ownMaterials";
+import { keepMaterial, learnMaterials, materialBase, ownMaterials } from "./ownMaterials";
 import { createSession } from "./session";
-import { ready } from "./storage";
+import { ready, writeWaiting } from "./storage";
+import { isReadableMaterial } from "./tables/materials";
 import { addVariants, variantsOf } from "./variants";
 
 const NAMES = ["North lot", "Layered"];
@@ -65,7 +66,7 @@ describe("own materials", () => {
     const gone = await addKnife({ ...layered(), name: "Reed" });
     await removeKnife(gone.id);
     const rush = await addKnife({ ...layered(), name: "Rush" });
-    expect(await deleteMaterial(LAYERED)).toEqual([
+    expect((await deleteMaterial(LAYERED)).uses).toEqual([
       { name: "Rush", where: "rack" },
       { name: "Layered", where: "variant" },
       { name: "Reed", where: "bin" },
@@ -75,7 +76,10 @@ describe("own materials", () => {
     await db.variants.clear();
     await db.bin.clear();
     expect(await usesOfMaterial(LAYERED.id)).toEqual([]);
-    expect(await deleteMaterial(LAYERED)).toEqual([]);
+    expect(await deleteMaterial(LAYERED)).toEqual({
+      uses: [],
+      removed: { ok: true, binId: expect.any(String) },
+    });
     expect(await ids()).toEqual([]);
     expect(ownMaterials().map((m) => m.id)).not.toContain(LAYERED.id);
   });
@@ -85,7 +89,7 @@ describe("own materials", () => {
     const mine = await addKnife(layered());
     const other = await addKnife(newDesign("Rush"));
     await addVariants(other.id, [{ name: "Layered", design: layered() }]);
-    await redefineMaterial(heavier);
+    await redefineMaterial(heavier, await materialBase(LAYERED.id));
     const read = async (id: string) => {
       const reading = await getKnife(id);
       if (!reading?.ok) throw new Error("unreadable");
@@ -100,9 +104,9 @@ describe("own materials", () => {
 
   it("go into the backup and come out of it", async () => {
     await keepMaterial(NORTH);
-    const backup = await makeBackup();
+    const backup = await backupFile();
     await db.materials.clear();
-    await restore(await planRestore(backup), "merge-newer");
+    await takeIn(backup, "merge-newer");
     expect((await db.materials.toArray()).map((m) => m.material)).toEqual([NORTH]);
   });
 
@@ -137,10 +141,10 @@ describe("own materials", () => {
     const full = vi
       .spyOn(db.materials, "put")
       .mockRejectedValueOnce(new DOMException("full", "QuotaExceededError"));
-    expect(await keepMaterial(NORTH)).toBe(false);
+    expect(await keepMaterial(NORTH)).toMatchObject({ ok: true, waits: true });
     expect(ownMaterials().map((m) => m.id)).toContain(NORTH.id);
     full.mockRestore();
-    expect(await keepMaterial(NORTH)).toBe(true);
+    expect(await writeWaiting()).toBe(true);
     expect(await ids()).toEqual([NORTH.id]);
   });
 });

@@ -3,11 +3,15 @@ import { liveQuery } from "dexie";
 import { useEffect } from "react";
 import { createStore, useStore } from "zustand";
 import { DESIGN_VERSION } from "@/core/design/version";
-import { isRecord } from "@/core/isRecord";
 import type { OwnMaterial } from "@/core/stock/own/types";
 import { checksumOf } from "./checksum";
-import { db, type StoredMaterial } from "./db";
-import { ready, watched } from "./storage";
+import { db } from "./db";
+import { keptTable, type Removed, type Saved } from "./keptTable";
+import type { StoredMaterial } from "./rows";
+import { ready, storage } from "./storage";
+import { isReadableMaterial, MATERIALS_TABLE, materialNameIn } from "./tables/materials";
+import type { Row } from "./tables/spec";
+import { unwrittenIn, withUnwritten } from "./unwritten";
 
 interface OwnList {
   /** By name. */
@@ -16,43 +20,36 @@ interface OwnList {
   readonly unreadable: readonly string[];
 }
 
+const table = keptTable<StoredMaterial>(MATERIALS_TABLE);
 const shared = createStore<OwnList>(() => ({ materials: [], unreadable: [] }));
-
-/** What was changed and is not written yet: a definition, or null of what was deleted. */
-const unwritten = new Map<string, OwnMaterial | null>();
-/** As it was read last. */
-let read: OwnList = shared.getState();
-
-function show(): void {
-  const kept = read.materials.filter((m) => !unwritten.has(m.id));
-  const mine = [...unwritten.values()].flatMap((m) => m ?? []);
-  const materials = [...kept, ...mine].sort((a, b) => a.name.localeCompare(b.name, "en"));
-  shared.setState({ materials, unreadable: read.unreadable });
-}
-
-/**
- * Whether a row holds a material that a knife could carry: as it is where its checksum says that this version checked and
- * wrote it. The checker is fetched only for others.
- */
-export async function isReadableMaterial(row: Partial<StoredMaterial>): Promise<boolean> {
-  const { id, material, version, checksum } = row;
-  if (version === DESIGN_VERSION && checksum !== undefined && checksum === checksumOf(material))
-    return isRecord(material) && material.id === id;
-  const { ownMaterial } = await import("@/core/design/record/material");
-  const parsed = ownMaterial.safeParse(material);
-  return parsed.success && parsed.data.id === id;
-}
 
 async function readAll(rows: readonly StoredMaterial[]): Promise<OwnList> {
   const sound = await Promise.all(rows.map(isReadableMaterial));
   return {
-    materials: rows.filter((_, i) => sound[i]).map((r) => r.material as OwnMaterial),
+    materials: rows
+      .filter((_, i) => sound[i])
+      .map((r) => r.material as OwnMaterial)
+      .sort((a, b) => a.name.localeCompare(b.name, "en")),
     unreadable: rows
       .filter((_, i) => !sound[i])
-      .map(({ material, id }) =>
-        isRecord(material) && typeof material.name === "string" ? material.name.slice(0, 60) : id,
-      ),
+      .map((row) => materialNameIn(row as unknown as Row) ?? row.id),
   };
+}
+
+/** Rows as they were read last: what is not written is shown in their places. */
+let read: readonly Row[] = [];
+let turn = 0;
+
+async function show(): Promise<void> {
+  const mine = ++turn;
+  const list = await readAll(withUnwritten(MATERIALS_TABLE, read) as unknown as StoredMaterial[]);
+  // A later list has been read meanwhile.
+  if (mine === turn) shared.setState(list);
+}
+
+async function readAgain(): Promise<void> {
+  read = (await db.materials.toArray()) as unknown as Row[];
+  await show();
 }
 
 let watching = false;
@@ -64,18 +61,19 @@ function watch(): void {
     watching = false;
     console.error("the maker's own materials could not be read", error);
   };
-  void ready().then(
-    () =>
-      liveQuery(() => db.materials.toArray()).subscribe({
-        next: (rows) =>
-          void readAll(rows).then((list) => {
-            read = list;
-            show();
-          }, failed),
-        error: failed,
-      }),
-    failed,
-  );
+  void ready().then(() => {
+    liveQuery(() => db.materials.toArray()).subscribe({
+      next: (rows) => {
+        read = rows as unknown as Row[];
+        void show().catch(failed);
+      },
+      error: failed,
+    });
+    // What waits is shown as it is, and no longer once it is released.
+    storage.subscribe((now, before) => {
+      if (now.waiting !== before.waiting) void show().catch(failed);
+    });
+  }, failed);
 }
 
 /** The maker's own materials, and what of them cannot be read; none until the database has answered. */
@@ -87,56 +85,58 @@ export function useOwnList(): OwnList {
 /** The maker's own materials as they are known now. */
 export const ownMaterials = (): readonly OwnMaterial[] => shared.getState().materials;
 
-async function write(id: string, name: string): Promise<boolean> {
-  show();
-  return watched(`material ${id}`, name, async () => {
-    const latest = unwritten.get(id);
-    if (latest === undefined) return;
-    await db.transaction("rw", db.materials, async () => {
-      if (latest === null) return db.materials.delete(id);
-      const createdAt = (await db.materials.get(id))?.createdAt ?? Date.now();
-      await db.materials.put({
-        id,
-        material: latest,
-        version: DESIGN_VERSION,
-        checksum: checksumOf(latest),
-        createdAt,
-        updatedAt: Date.now(),
-      });
-    });
-    if (unwritten.get(id) !== latest) return;
-    unwritten.delete(id);
-    read = {
-      ...read,
-      materials: [...read.materials.filter((m) => m.id !== id), ...(latest ? [latest] : [])],
-    };
-    show();
-  });
+/** A material as a row, made from what the row was before; `null` of a new one. */
+export function materialRow(own: OwnMaterial, before: StoredMaterial | null): StoredMaterial {
+  const now = Date.now();
+  return {
+    id: own.id,
+    material: own,
+    version: DESIGN_VERSION,
+    checksum: checksumOf(own),
+    createdAt: before?.createdAt ?? now,
+    updatedAt: now,
+    revision: before?.revision ?? 1,
+  };
 }
 
-/** Keeps a material in the maker's list, new or in the place of what had its id. */
-export async function keepMaterial(own: OwnMaterial): Promise<boolean> {
+/** What stands of a material in the list, for whoever is going to change it. */
+export const materialBase = (id: string): Promise<StoredMaterial | undefined> => table.row(id);
+
+/**
+ * Keeps a material in the maker's list. `base` is the row that it was changed from, null of a new one: what another tab
+ * made of it meanwhile is answered, and nothing changed, with `onClash: "ask"`.
+ */
+export async function keepMaterial(
+  own: OwnMaterial,
+  base: StoredMaterial | null = null,
+  onClash: "ask" | "keep-both" = "keep-both",
+): Promise<Saved<StoredMaterial>> {
   await ready();
-  unwritten.set(own.id, own);
-  return write(own.id, own.name);
+  const saved = table.save(base, materialRow(own, base), { onClash });
+  void show();
+  const result = await saved;
+  await readAgain().catch(() => show());
+  return result;
 }
 
-/** Takes materials into the list that it does not know; those it knows stay as they are there. */
+/** Takes materials into the list that it does not know, all of them together; those it knows stay as they are there. */
 export async function learnMaterials(own: readonly OwnMaterial[]): Promise<void> {
   if (own.length === 0) return;
   await ready();
+  const held = unwrittenIn(MATERIALS_TABLE.name);
   const here = new Set<string>(
     await db.materials
       .toCollection()
       .primaryKeys()
       .catch(() => []),
   );
-  for (const m of own) if (!here.has(m.id) && !unwritten.has(m.id)) await keepMaterial(m);
+  for (const m of own) if (!here.has(m.id) && !held.has(m.id)) await keepMaterial(m);
 }
 
-/** Takes a material out of the list, whether or not anything is made of it. */
-export async function forgetMaterial({ id, name }: OwnMaterial): Promise<boolean> {
+/** Takes a material out of the list into the bin, whether or not anything is made of it. */
+export async function forgetMaterial({ id }: OwnMaterial): Promise<Removed> {
   await ready();
-  unwritten.set(id, null);
-  return write(id, name);
+  const removed = await table.remove(id);
+  await readAgain().catch(() => show());
+  return removed;
 }

@@ -3,8 +3,11 @@ import type { Design } from "@/core/design/schema";
 import { ENGINE_VERSION } from "@/core/weigh/version";
 import type { Weighing } from "@/core/weigh/weigh";
 import type { Answer } from "@/workers/client";
-import { db, type FiguresRecord, type KnifeRecord } from "./db";
-import { getKnife, unwrittenKnives } from "./knives";
+import { db } from "./db";
+import { getKnife } from "./knives";
+import type { FiguresRecord, KnifeRecord, StoredKnife } from "./rows";
+import { KNIVES } from "./tables/knives";
+import { unwrittenRows } from "./unwritten";
 
 /** Figures that are written together. */
 const BATCH = 50;
@@ -45,7 +48,7 @@ async function statesOf(): Promise<Map<string, Pick<KnifeRecord, "revision" | "u
   const states = (keys as unknown as [string, number, number][]).map(
     ([id, revision, updatedAt]) => [id, { revision, updatedAt }] as const,
   );
-  return new Map([...states, ...unwrittenKnives().map((k) => [k.id, k] as const)]);
+  return new Map([...states, ...unwrittenRows<StoredKnife>(KNIVES.name).map((k) => [k.id, k] as const)]);
 }
 
 type Weigh = (design: Design) => Promise<Answer<Weighing>>;

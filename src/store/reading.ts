@@ -3,7 +3,7 @@ import { DESIGN_VERSION } from "@/core/design/version";
 import type { Problem } from "@/core/files/knife/read";
 import { isRecord } from "@/core/isRecord";
 import { checksumOf } from "./checksum";
-import type { KnifeRecord, Reference, StoredDesign, StoredKnife, StoredVariant, VariantRecord } from "./db";
+import type { KnifeRecord, Reference, StoredDesign, StoredKnife, StoredVariant, VariantRecord } from "./rows";
 
 /** Why a record of the database could not be read. */
 export type DamageReason =

@@ -4,8 +4,8 @@ import { useEffect } from "react";
 import { createStore, useStore } from "zustand";
 import { type PaperSetup, PRINTER_LIMITS, TRUE_PRINTER } from "@/core/paper/paper";
 import type { UnitSystem } from "@/core/units/print";
-import { db } from "./db";
-import { ready, watched } from "./storage";
+import { changeSetting, settingValue } from "./keptSetting";
+import { ready } from "./storage";
 
 export interface Settings {
   readonly units: UnitSystem;
@@ -82,14 +82,12 @@ function watch(): void {
     watching = false;
     console.error("the settings could not be read", error);
   };
-  void ready().then(
-    () =>
-      liveQuery(() => db.settings.get(KEY)).subscribe({
-        next: (row) => shared.setState(settingsIn(row?.value)),
-        error: failed,
-      }),
-    failed,
-  );
+  void ready().then(() => {
+    liveQuery(() => settingValue(KEY)).subscribe({
+      next: (value) => shared.setState(settingsIn(value)),
+      error: failed,
+    });
+  }, failed);
 }
 
 /** The maker's settings; the defaults until the database has answered. */
@@ -99,29 +97,17 @@ export function useSettings(): Settings {
 }
 
 /**
- * What is changed: values, or what follows from the settings as they are kept, which a page may not have read yet. It is
- * the same done twice as once.
+ * What is changed: values, or what follows from the settings as they are kept, which a page may not have read yet.
  */
 type Change = Partial<Settings> | ((now: Settings) => Partial<Settings>);
 
 const changed = (now: Settings, change: Change): Settings =>
   settingsIn({ ...now, ...(typeof change === "function" ? change(now) : change) });
 
-/** What was changed and is not written yet: all of it is, whichever write succeeds first. */
-let unwritten: readonly Change[] = [];
-
 /** Changes settings at once, and keeps them. */
 export async function changeSettings(change: Change): Promise<void> {
   shared.setState(changed(shared.getState(), change));
-  unwritten = [...unwritten, change];
-  await watched(KEY, "the settings", async () => {
-    const taken = unwritten;
-    await db.transaction("rw", db.settings, async () => {
-      const now = settingsIn((await db.settings.get(KEY))?.value);
-      await db.settings.put({ key: KEY, value: taken.reduce(changed, now) });
-    });
-    unwritten = unwritten.filter((c) => !taken.includes(c));
-  });
+  await changeSetting(KEY, (value) => changed(settingsIn(value), change));
 }
 
 /** The unit that lengths and weights are shown in. */

@@ -166,9 +166,9 @@ describe("variants", () => {
     expect((await variantsOf(id))[0]).toMatchObject({ name: "Slimmer", design: other });
     const gone = await removeVariant(slim.id);
     expect((await variantsOf(id)).map((v) => v.name)).toEqual(["Stout"]);
-    await restoreVariants(gone ? [gone] : []);
+    await restoreVariants(gone.ok && gone.binId ? [gone.binId] : []);
     expect((await variantsOf(id)).map((v) => v.name)).toEqual(["Slimmer", "Stout"]);
-    expect(await removeVariant("no such")).toBeUndefined();
+    expect(await removeVariant("no such")).toEqual({ ok: true, binId: null });
   });
 
   it("go and come back with their knife", async () => {

@@ -1,22 +1,19 @@
 import "fake-indexeddb/auto";
 import { beforeEach, describe, expect, it } from "vitest";
 import { newDesign } from "@/core/design/create";
-import { readBackup, writeBackup } from "@/core/files/backup/backup";
-import { makeBackup, planRestore, restore } from "./backup";
+import { backupFile, oldBackup, takeIn } from "./backup.fixtures";
 import { deleteForGood, emptyOldBin } from "./bin";
 import { db } from "./db";
 import { addKnife, removeKnife, restoreKnife } from "./knives";
-import {
-  changeUnderlay,
-  putUnderlay,
-  removeUnderlay,
-  type Underlay,
-  underlayIn,
-  underlayOf,
-} from "./underlays";
+import { pictureIdOf } from "./pictureOf";
+import { pictureData } from "./pictures";
+import { type Underlay, underlayIn } from "./tables/photos";
+import { changeUnderlay, type NewUnderlay, putUnderlay, removeUnderlay, underlayOf } from "./underlays";
 
-const PHOTO: Underlay = {
-  picture: "data:image/jpeg;base64,/9j/4AAQ",
+const BYTES = Uint8Array.from([0xff, 0xd8, 0xff, 0xe0, 0, 0x10]);
+const jpeg = (bytes: Uint8Array) => new Blob([bytes as BlobPart], { type: "image/jpeg" });
+const NEW: NewUnderlay = {
+  picture: jpeg(BYTES),
   widthMm: 297,
   heightMm: 210,
   datumX: 150,
@@ -26,9 +23,11 @@ const PHOTO: Underlay = {
   opacity: 0.4,
   shown: true,
 };
+const PHOTO: Underlay = { ...NEW, picture: pictureIdOf(BYTES) };
+const OTHER: NewUnderlay = { ...NEW, picture: jpeg(Uint8Array.from([1, 2, 3])) };
 
 beforeEach(async () => {
-  for (const table of [db.knives, db.variants, db.bin, db.steps, db.underlays]) await table.clear();
+  for (const table of db.tables) await table.clear();
 });
 
 describe("the photo under a knife", () => {
@@ -36,7 +35,7 @@ describe("the photo under a knife", () => {
     const { id } = await addKnife(newDesign("Sedge"));
     expect(await underlayOf(id)).toBeNull();
     expect(await changeUnderlay(id, { shown: false })).toBe(false);
-    await putUnderlay(id, PHOTO);
+    await putUnderlay(id, NEW);
     await changeUnderlay(id, { opacity: 0.7, shown: false });
     expect(await underlayOf(id)).toEqual({ ...PHOTO, opacity: 0.7, shown: false });
     await removeUnderlay(id);
@@ -45,32 +44,46 @@ describe("the photo under a knife", () => {
 
   it("goes into the backup and comes back from it", async () => {
     const { id } = await addKnife(newDesign("Sedge"));
-    await putUnderlay(id, PHOTO);
-    const reading = readBackup(new TextEncoder().encode(writeBackup(await makeBackup())));
-    if (!reading.ok) throw new Error(reading.code);
-    await putUnderlay(id, { ...PHOTO, picture: "data:image/png;base64,AAAA" });
-    await restore(await planRestore(reading.backup), "merge-backup");
+    await putUnderlay(id, NEW);
+    const file = await backupFile();
+    await putUnderlay(id, OTHER, PHOTO);
+    await takeIn(file, "merge-backup");
     expect(await underlayOf(id)).toEqual(PHOTO);
     await db.underlays.clear();
-    await restore(await planRestore(reading.backup), "merge-newer");
+    await db.pictures.clear();
+    await takeIn(file, "merge-newer");
     expect(await underlayOf(id)).toEqual(PHOTO);
+    const data = await pictureData(PHOTO.picture);
+    expect(new Uint8Array((await data?.arrayBuffer()) ?? new ArrayBuffer(0))).toEqual(BYTES);
+    expect(data?.type).toBe("image/jpeg");
+  });
+
+  it("comes out of a backup of the older kind, in which it was letters", async () => {
+    const { id } = await addKnife(newDesign("Sedge"));
+    const picture = `data:image/jpeg;base64,${Buffer.from(BYTES).toString("base64")}`;
+    await takeIn(
+      oldBackup({ underlays: [{ id, underlay: { ...PHOTO, picture }, updatedAt: 1 }] }),
+      "merge-newer",
+    );
+    expect(await underlayOf(id)).toEqual(PHOTO);
+    expect((await pictureData(PHOTO.picture))?.size).toBe(BYTES.length);
   });
 
   it("stays while its knife is in the bin, and goes with it for good", async () => {
     const { id } = await addKnife(newDesign("Sedge"));
-    await putUnderlay(id, PHOTO);
+    await putUnderlay(id, NEW);
     await removeKnife(id);
     await restoreKnife(id);
     expect(await underlayOf(id)).toEqual(PHOTO);
     await removeKnife(id);
     await emptyOldBin();
-    expect(await underlayOf(id)).toEqual(PHOTO);
+    expect(await db.bin.count()).toBe(1);
     await emptyOldBin(Date.now() + 40 * 24 * 3600 * 1000);
     expect(await db.bin.count()).toBe(0);
     expect(await db.underlays.count()).toBe(0);
     // Of what is on the rack nothing is taken.
     const other = await addKnife(newDesign("Fen"));
-    await putUnderlay(other.id, PHOTO);
+    await putUnderlay(other.id, NEW);
     await deleteForGood([other.id]);
     expect(await underlayOf(other.id)).toEqual(PHOTO);
   });

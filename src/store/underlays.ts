@@ -1,75 +1,60 @@
 "use client";
-import { db, type StoredUnderlay } from "./db";
-import { ready, watched } from "./storage";
+import { keptTable, type Removed, type Saved } from "./keptTable";
+import { pictureOf } from "./pictureOf";
+import type { StoredUnderlay } from "./rows";
+import { ready } from "./storage";
+import { PHOTOS, type Underlay, underlayIn } from "./tables/photos";
+import type { Row } from "./tables/spec";
 import { useKept } from "./useKept";
 
-/** A photo under a knife's drawing, at true size. */
-export interface Underlay {
-  /** As a data address of a JPEG, PNG or WebP picture. */
-  readonly picture: string;
-  readonly widthMm: number;
-  readonly heightMm: number;
-  /** The photo's place, from its lower left corner up and to the right, that is the knife's datum. */
-  readonly datumX: number;
-  readonly datumY: number;
-  readonly tipDeg: number;
-  readonly mirrored: boolean;
-  /** 0 is not seen, 1 as it is. */
-  readonly opacity: number;
-  readonly shown: boolean;
-}
+const table = keptTable<StoredUnderlay>(PHOTOS);
 
-/** Longer pictures would make a backup that no browser takes in, letters. */
-const LONGEST_PICTURE = 12_000_000;
-
-const within = (value: unknown, least: number, most: number): value is number =>
-  typeof value === "number" && value >= least && value <= most;
-
-/** The underlay that a row holds; null of one that makes no sense. */
-export function underlayIn(row: Partial<StoredUnderlay> | undefined): Underlay | null {
-  const u = row?.underlay as Partial<Underlay> | undefined;
-  if (typeof u !== "object" || u === null) return null;
-  const { picture, widthMm, heightMm, datumX, datumY, tipDeg, mirrored, opacity, shown } = u;
-  const sound =
-    typeof picture === "string" &&
-    /^data:image\/(jpeg|png|webp);base64,[A-Za-z0-9+/=]+$/.test(picture) &&
-    picture.length <= LONGEST_PICTURE;
-  if (!sound || !within(widthMm, 1, 10_000) || !within(heightMm, 1, 10_000)) return null;
-  if (!within(datumX, -20_000, 20_000) || !within(datumY, -20_000, 20_000) || !within(tipDeg, -720, 720))
-    return null;
-  if (!within(opacity, 0, 1) || typeof mirrored !== "boolean" || typeof shown !== "boolean") return null;
-  return { picture, widthMm, heightMm, datumX, datumY, tipDeg, mirrored, opacity, shown };
-}
+/** A photo as it is put under a knife: its picture is kept apart. */
+export type NewUnderlay = Omit<Underlay, "picture"> & { readonly picture: Blob };
 
 /** The photo under a knife; null where there is none. */
 export function useUnderlay(knifeId: string): Underlay | null {
-  const row = useKept(() => db.underlays.get(knifeId), [knifeId]);
-  return underlayIn(row);
+  const row = useKept(() => table.row(knifeId), [knifeId]);
+  return underlayIn(row as Row | undefined);
 }
 
 /** The photo under a knife, as it is kept. */
 export async function underlayOf(knifeId: string): Promise<Underlay | null> {
-  return underlayIn(await db.underlays.get(knifeId));
+  return underlayIn((await table.row(knifeId)) as Row | undefined);
 }
 
-/** Puts a photo under a knife, in the place of what was there. False where the database did not take it. */
-export async function putUnderlay(knifeId: string, underlay: Underlay): Promise<boolean> {
+/**
+ * Puts a photo under a knife, in the place of the one that was seen there, null of none. One that another tab put there
+ * meanwhile lies in the bin then, as the replaced one does.
+ */
+export async function putUnderlay(
+  knifeId: string,
+  { picture, ...underlay }: NewUnderlay,
+  seen: Underlay | null = null,
+): Promise<Saved<StoredUnderlay>> {
   await ready();
-  return watched(`underlay ${knifeId}`, "the photo under a knife", async () => {
-    await db.underlays.put({ id: knifeId, underlay, updatedAt: Date.now() });
+  const kept = pictureOf(new Uint8Array(await picture.arrayBuffer()), picture.type);
+  const base = seen && { id: knifeId, underlay: seen, updatedAt: 0 };
+  const mine = { id: knifeId, underlay: { ...underlay, picture: kept.id }, updatedAt: Date.now() };
+  return table.save(base, mine, { pictures: [kept] });
+}
+
+/** Changes how the photo under a knife is shown, from how it was seen. False where there is none any more. */
+export async function changeUnderlay(
+  knifeId: string,
+  change: Partial<Underlay>,
+  seen?: Underlay,
+): Promise<boolean> {
+  const saved = await table.change(knifeId, (now) => {
+    if (!now) return null;
+    const base = { ...now, underlay: seen ?? underlayIn(now as unknown as Row) ?? {} };
+    return { base, row: { ...base, underlay: { ...base.underlay, ...change } } };
   });
+  return saved.ok;
 }
 
-/** Changes how the photo under a knife is shown. */
-export async function changeUnderlay(knifeId: string, change: Partial<Underlay>): Promise<boolean> {
-  const now = await underlayOf(knifeId);
-  return now ? putUnderlay(knifeId, { ...now, ...change }) : false;
-}
-
-/** Takes the photo under a knife away. */
-export async function removeUnderlay(knifeId: string): Promise<boolean> {
+/** Takes the photo under a knife away into the bin. */
+export async function removeUnderlay(knifeId: string): Promise<Removed> {
   await ready();
-  return watched(`underlay ${knifeId}`, "the photo under a knife", async () => {
-    await db.underlays.delete(knifeId);
-  });
+  return table.remove(knifeId);
 }

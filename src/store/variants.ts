@@ -1,41 +1,31 @@
 import { nanoid } from "nanoid";
 import type { Design } from "@/core/design/schema";
 import { MOST_VARIANTS, type Variant } from "@/core/design/variant";
-import { db, type StoredVariant, type VariantRecord } from "./db";
+import { putBack } from "./bin";
+import { keptTable, type Removed } from "./keptTable";
 import { freeName } from "./knives";
 import { type Damaged, readVariantRecord, sealed } from "./reading";
-import { ready, watched } from "./storage";
+import type { StoredVariant, VariantRecord } from "./rows";
+import { ready } from "./storage";
+import { VARIANTS } from "./tables/variants";
 
-/** Variants whose last state could not be written: what is asked for is taken from here first. */
-const unwritten = new Map<string, VariantRecord>();
-
-export function unwrittenVariants(): readonly StoredVariant[] {
-  return [...unwritten.values()].map(stored);
-}
-
-function stored(variant: VariantRecord): StoredVariant {
-  return { ...variant, ...sealed(variant.design) };
-}
+const table = keptTable<StoredVariant>(VARIANTS);
 
 const byAge = (a: VariantRecord, b: VariantRecord) => a.createdAt - b.createdAt;
 
-/** Some variants as they are read, with those that wait in memory in their places, the oldest first. */
-async function readAll(rows: readonly StoredVariant[], mine: readonly VariantRecord[]) {
-  const readings = await Promise.all(rows.filter((r) => !unwritten.has(r.id)).map(readVariantRecord));
+/** Some variants as they are read, the oldest first. */
+async function readAll(rows: readonly StoredVariant[]) {
+  const readings = await Promise.all(rows.map(readVariantRecord));
   const records = readings.flatMap((r) => (r.ok ? [r.record] : []));
   const damaged = readings.flatMap((r): Damaged[] => (r.ok ? [] : [r.damaged]));
-  return { records: [...records, ...mine].sort(byAge), damaged };
+  return { records: records.sort(byAge), damaged };
 }
 
 /** The variants of a knife: those that can be read, the oldest first, and those that cannot. */
 export async function allVariantsOf(
   knifeId: string,
 ): Promise<{ readonly records: readonly VariantRecord[]; readonly damaged: readonly Damaged[] }> {
-  const rows = await db.variants.where("knifeId").equals(knifeId).toArray();
-  return readAll(
-    rows,
-    [...unwritten.values()].filter((v) => v.knifeId === knifeId),
-  );
+  return readAll(await table.rowsWhere("knifeId", knifeId));
 }
 
 /** The variants of a knife that can be read, the oldest first. */
@@ -45,39 +35,28 @@ export async function variantsOf(knifeId: string): Promise<readonly VariantRecor
 
 /** Every variant that can be read, the oldest first. */
 export async function readableVariants(): Promise<readonly VariantRecord[]> {
-  return (await readAll(await db.variants.toArray(), [...unwritten.values()])).records;
+  return (await readAll(await table.rows())).records;
 }
 
-/** Puts variants as they are; where the database fails they are kept in memory, and tried again. */
-async function putAll(records: readonly VariantRecord[]): Promise<void> {
-  for (const record of records) unwritten.set(record.id, record);
-  await Promise.all(
-    records.map(({ id, name }) =>
-      watched(`variant ${id}`, name, async () => {
-        const latest = unwritten.get(id);
-        if (latest) await db.variants.put(stored(latest));
-        if (unwritten.get(id) === latest) unwritten.delete(id);
-      }),
-    ),
-  );
-}
-
-/** Changes a variant that can be read; one that is gone stays gone. */
-async function change(id: string, by: Partial<VariantRecord>): Promise<void> {
+/**
+ * Changes a variant that can be read; one that is gone stays gone. `seen` is the state that the change was made from: what
+ * another tab wrote since is not lost.
+ */
+async function change(id: string, by: Partial<StoredVariant>, seen?: VariantRecord): Promise<void> {
   await ready();
-  const row = await db.variants.get(id);
-  const reading = row && (await readVariantRecord(row));
-  const record = unwritten.get(id) ?? (reading?.ok ? reading.record : undefined);
-  if (record) await putAll([{ ...record, ...by }]);
+  const there = await table.row(id);
+  if (!there || !(await readVariantRecord(there)).ok) return;
+  await table.change(id, (now) => {
+    const base = now && (seen ? { ...now, name: seen.name, ...sealed(seen.design) } : now);
+    return base ? { base, row: { ...base, ...by } } : null;
+  });
 }
 
 /** Changes a variant by a function of its design. */
 export async function changeVariantDesign(id: string, by: (design: Design) => Design): Promise<void> {
-  await ready();
-  const row = await db.variants.get(id);
-  const reading = row && (await readVariantRecord(row));
-  const now = unwritten.get(id)?.design ?? (reading?.ok ? reading.record.design : undefined);
-  if (now) await change(id, { design: by(now) });
+  const now = await table.row(id);
+  const reading = now && (await readVariantRecord(now));
+  if (reading?.ok) await change(id, sealed(by(reading.record.design)));
 }
 
 /**
@@ -102,28 +81,23 @@ export async function addVariants(
     taken.push(free);
     return { id: nanoid(12), knifeId, name: free, design, createdAt: from + i };
   });
-  await putAll(added);
+  await Promise.all(added.map((v) => table.save(null, { ...v, ...sealed(v.design), revision: 1 })));
   return { ok: true, added };
 }
 
-export const renameVariant = (id: string, name: string): Promise<void> => change(id, { name });
+export const renameVariant = (id: string, name: string, seen?: VariantRecord): Promise<void> =>
+  change(id, { name }, seen);
 
 /** Puts another making in the place of one that was kept. */
-export const replaceVariant = (id: string, design: Design): Promise<void> => change(id, { design });
+export const replaceVariant = (id: string, design: Design, seen?: VariantRecord): Promise<void> =>
+  change(id, sealed(design), seen);
 
-/** Takes a variant away and gives it back, so that it can be put back. Throws, and takes nothing, where the database does. */
-export async function removeVariant(id: string): Promise<StoredVariant | undefined> {
-  const mine = unwritten.get(id);
-  const gone = await db.transaction("rw", db.variants, async () => {
-    const row = await db.variants.get(id);
-    await db.variants.delete(id);
-    return mine ? stored(mine) : row;
-  });
-  unwritten.delete(id);
-  return gone;
-}
+/** Takes a variant away into the bin. */
+export const removeVariant = (id: string): Promise<Removed> => table.remove(id);
 
-/** Puts variants back as they were. */
-export async function restoreVariants(records: readonly StoredVariant[]): Promise<void> {
-  await db.variants.bulkPut([...records]);
+/** Puts variants back from the bin by the ids of their items. False where one was not. */
+export async function restoreVariants(binIds: readonly string[]): Promise<boolean> {
+  const answers = [];
+  for (const id of binIds) answers.push(await putBack(id));
+  return answers.every((a) => a.ok);
 }

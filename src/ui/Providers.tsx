@@ -4,6 +4,7 @@ import { ThemeProvider } from "next-themes";
 import type { ReactNode } from "react";
 import { EmotionRegistry } from "./EmotionRegistry";
 import { KnownMaterials } from "./materials";
+import { ConflictNotices } from "./shell/ConflictNotices";
 import { Notices } from "./shell/Notices";
 import { system } from "./theme";
 
@@ -15,6 +16,7 @@ export function Providers({ nonce, children }: { nonce?: string; children: React
         <ThemeProvider attribute="class" disableTransitionOnChange nonce={nonce}>
           <KnownMaterials>{children}</KnownMaterials>
           <Notices />
+          <ConflictNotices />
         </ThemeProvider>
       </ChakraProvider>
     </EmotionRegistry>

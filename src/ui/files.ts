@@ -5,6 +5,8 @@ import { LARGEST_KNIFE_BYTES } from "@/core/files/knife/format";
 import type { KnifeReading } from "@/core/files/knife/read";
 import { writeKnifeWithin } from "@/core/files/knife/write";
 import { allVariantsOf } from "@/store/variants";
+import type { Client } from "@/workers/client";
+import type { FilesService } from "@/workers/files.messages";
 import { notices } from "./shell/notice";
 
 /** Hands a knife and its variants to the browser as a file to keep; says how many variants found no room in it. */
@@ -41,30 +43,6 @@ export async function exportKnife(knifeId: string, design: Design): Promise<void
     });
 }
 
-/** Everything as one backup file; where the database cannot be read, what is in memory of it, and what is missing is said. */
-export async function downloadEverything(): Promise<void> {
-  const [{ makeBackup, noteBackup, onlyWaiting }, { writeBackup }] = await Promise.all([
-    import("@/store/backup"),
-    import("@/core/files/backup/backup"),
-  ]);
-  const save = (text: string, made: string) =>
-    download(new Blob([text], { type: "application/json" }), `euaxis-backup-${made.slice(0, 10)}.json`);
-  try {
-    const backup = await makeBackup();
-    save(writeBackup(backup), backup.made);
-    await noteBackup().catch(() => undefined);
-  } catch (error) {
-    console.error("the database could not be read", error);
-    const waiting = onlyWaiting();
-    const { knives } = waiting.holds;
-    save(writeBackup(waiting), waiting.made);
-    notices.error({
-      title: "Only what waits to be written is in the file",
-      description: `${knives.length === 1 ? "1 knife" : `${knives.length} knives`}. The browser's database cannot be read.`,
-    });
-  }
-}
-
 /** A record as it lies in the database, for whoever can still make something of it. */
 export function downloadRaw(name: string, raw: unknown): void {
   const text = `${JSON.stringify(raw, null, 2)}\n`;
@@ -94,19 +72,13 @@ export type Opened =
   | { readonly ok: true; readonly design: Design; readonly variants: readonly Variant[] }
   | { readonly ok: false; readonly name: string; readonly reason: string };
 
-/** Files over this hold imported shapes: they are read in a worker, so that the page goes on. */
-const SMALL_BYTES = 100_000;
+/** One worker reads all files of a page. */
+let reader: Client<FilesService> | null = null;
 
-async function readingOf(bytes: Uint8Array): Promise<KnifeReading> {
-  if (bytes.byteLength > SMALL_BYTES && bytes.byteLength <= LARGEST_KNIFE_BYTES) {
-    const { createAsker } = await import("@/workers/services");
-    const client = createAsker();
-    const answer = await client.ask((s) => s.open(bytes));
-    client.dispose();
-    if (answer.ok) return answer.value;
-  }
-  // Fetched when a file is opened: the reader brings the validator.
-  return (await import("@/core/files/knife/read")).readKnife(bytes);
+async function readingOf(bytes: Uint8Array): Promise<KnifeReading | { readonly failed: string }> {
+  reader ??= (await import("@/workers/services")).createFileReader();
+  const answer = await reader.ask((s) => s.openKnife(bytes));
+  return answer.ok ? answer.value : { failed: answer.message };
 }
 
 /** Reads one chosen file. Oversized ones are refused by their size, before a byte is read. */
@@ -119,6 +91,8 @@ export async function openKnifeFile(file: File): Promise<Opened> {
     readingOf(bytes),
     import("@/words/fileFailures"),
   ]);
+  if ("failed" in reading)
+    return { ok: false, name: file.name, reason: `It could not be read: ${reading.failed}.` };
   if (reading.ok) return reading;
   const failure = reading.code === "too-large" ? { ...reading, bytes: file.size } : reading;
   return { ok: false, name: file.name, reason: fileFailureWords(failure) };

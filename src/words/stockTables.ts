@@ -1,9 +1,10 @@
-import type { RowFailure, StockReading } from "@/core/files/csv/readStock";
+import type { CleanedName, RowFailure, StockReading } from "@/core/files/csv/readStock";
+import type { Unseen } from "@/core/plainName";
 import { MATERIAL_CLASSES, type MaterialClass } from "@/core/stock/types";
 import { MATERIAL_CLASS_WORDS } from "./materials";
 
 /** Why a table of stock was not taken in. */
-export function stockFailureWords(failure: Extract<StockReading, { ok: false }>): string {
+export function stockFailureWords(failure: Exclude<StockReading, { ok: true }>): string {
   switch (failure.code) {
     case "too-large":
       return "The table has more than 2 MB.";
@@ -13,6 +14,8 @@ export function stockFailureWords(failure: Extract<StockReading, { ok: false }>)
       return "The first line has to name the columns: Name, Class and Density, or Id, and for prices Price per kg, or Price per piece with Makes or Length, Width and Thickness.";
     case "too-many-rows":
       return "The table has more than 5,000 rows.";
+    case "ambiguous":
+      return `“${failure.text}” in the column “${failure.column}” can be read in two ways.`;
   }
 }
 
@@ -35,12 +38,18 @@ export function rowFailureWords(failure: RowFailure): string {
   }
 }
 
-/** A class by its id or by what it is called, in small letters or large. */
-export function classCalled(text: string): MaterialClass | null {
-  const said = text.trim().toLowerCase();
-  return (
-    MATERIAL_CLASSES.find((c) => c === said || MATERIAL_CLASS_WORDS[c].toLowerCase() === said) ??
-    MATERIAL_CLASSES.find((c) => said !== "" && MATERIAL_CLASS_WORDS[c].toLowerCase().startsWith(said)) ??
-    null
-  );
-}
+/** What a class may be called in a table, in small letters: its id, or its name. */
+export const CLASS_NAMES: readonly (readonly [string, MaterialClass])[] = [
+  ...MATERIAL_CLASSES.map((c) => [c, c] as const),
+  ...MATERIAL_CLASSES.map((c) => [MATERIAL_CLASS_WORDS[c].toLowerCase(), c] as const),
+];
+
+const UNSEEN_WORDS: Record<Unseen, string> = {
+  control: "control characters",
+  direction: "marks of direction",
+  "half-letter": "half of a letter",
+};
+
+/** What was taken out of a row's name. */
+export const cleanedWords = ({ line, name, out }: CleanedName): string =>
+  `Line ${line}: ${out.map((o) => UNSEEN_WORDS[o]).join(" and ")} taken out of the name “${name}”.`;

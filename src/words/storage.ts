@@ -1,8 +1,6 @@
-import type { BackupReading } from "@/core/files/backup/backup";
 import type { DamageReason } from "@/store/reading";
 import type { StorageTrouble } from "@/store/storage";
 import { fileFailureWords } from "./fileFailures";
-import { frameFailureWords } from "./frameFailures";
 
 /** Why the browser keeps nothing, in words that say what to do. */
 export const TROUBLE_WORDS: Record<StorageTrouble, string> = {
@@ -18,10 +16,4 @@ export function damageWords(reason: DamageReason): string {
   if (reason.code === "newer")
     return `It was written by a newer Euaxis (version ${reason.version}; this one knows up to ${reason.known}). Reload the page, or update Euaxis.`;
   return fileFailureWords({ ok: false, ...reason });
-}
-
-/** Why a backup was refused, in plain words. */
-export function backupFailureWords(failure: Exclude<BackupReading, { ok: true }>): string {
-  if (failure.code === "not-whole") return "It is not whole: its lists are missing or damaged.";
-  return frameFailureWords(failure, "a backup of Euaxis");
 }

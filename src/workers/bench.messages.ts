@@ -1,7 +1,6 @@
 import type { Bill } from "@/core/cost/bill";
 import type { Shop } from "@/core/cost/shop";
 import type { Design } from "@/core/design/schema";
-import type { KnifeReading } from "@/core/files/knife/read";
 import type { FitSheet } from "@/core/fit/sheet";
 import type { Review } from "@/core/review/reviewDesign";
 import type { ReviewedAnswer } from "@/core/review/tuneReviewed";
@@ -13,8 +12,6 @@ import type { Spread } from "@/core/tune/spread";
 
 /** What the bench's second worker answers to, of designs that can be built. */
 export interface BenchService {
-  /** A knife file's content, checked: for files whose shapes would hold up a page. */
-  open(bytes: Uint8Array): KnifeReading;
   /** The trade's rules over the design; a quick review leaves out fixes that cost many weighings. */
   review(design: Design, quick: boolean): Review;
   /** Everything to measure, drill, cut and mix for it. */

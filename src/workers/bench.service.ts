@@ -1,5 +1,4 @@
 import { billOf } from "@/core/cost/bill";
-import { readKnife } from "@/core/files/knife/read";
 import { fitSheet } from "@/core/fit/sheet";
 import { reviewDesign } from "@/core/review/reviewDesign";
 import { tuneReviewed } from "@/core/review/tuneReviewed";
@@ -10,7 +9,6 @@ import type { BenchService } from "./bench.messages";
 
 /** What the bench's second worker answers with: the core's own functions. */
 export const benchService: BenchService = {
-  open: (bytes) => readKnife(bytes),
   review: (design, quick) => reviewDesign(design, quick),
   fit: (design) => fitSheet(design),
   levers: (design) => leverEffects(design),

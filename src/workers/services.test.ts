@@ -7,8 +7,9 @@ import { writeKnife } from "@/core/files/knife/write";
 import { reviewDesign } from "@/core/review/reviewDesign";
 import { sampleBuilds } from "@/core/tune/sample";
 import { weigh } from "@/core/weigh/weigh";
+import { filesService } from "./files.service";
 import { startOver } from "./port.fixtures";
-import { createAsker, createSolids, createWeigher } from "./services";
+import { createAsker, createFileReader, createSolids, createWeigher } from "./services";
 
 const design = newDesign("Sedge");
 const thick = (mm: number) => ({ ...design, blade: { ...design.blade, spineMm: mm } });
@@ -44,8 +45,8 @@ describe("over a worker's channel", () => {
 
   it("a knife file with a shape in it is read as it is beside the worker", async () => {
     const bytes = new TextEncoder().encode(writeKnife(endingIn(rodMesh(1000))));
-    const asker = createAsker(startOver({ open: (b: Uint8Array) => readKnife(new Uint8Array(b)) }).start);
-    const reading = await asker.ask((s) => s.open(bytes));
+    const asker = createFileReader(startOver(filesService).start);
+    const reading = await asker.ask((s) => s.openKnife(bytes));
     expect(reading).toEqual({ ok: true, value: readKnife(bytes) });
     expect(reading.ok && reading.value.ok).toBe(true);
     asker.dispose();

@@ -1,5 +1,6 @@
 import type { BenchService } from "./bench.messages";
 import { type Client, createClient } from "./client";
+import type { FilesService } from "./files.messages";
 import type { PatternService } from "./pattern.messages";
 import type { SolidService } from "./solid.messages";
 import type { WeighService } from "./weigh.messages";
@@ -21,6 +22,14 @@ export function createAsker(
   withinMs = 60_000,
 ): Client<BenchService> {
   return createClient(start, { withinMs, waiting: "latest" });
+}
+
+/** Reads knives, tables and prices that come in. */
+export function createFileReader(
+  start: StartWorker = () => new Worker(new URL("./files.worker.ts", import.meta.url), { type: "module" }),
+  withinMs = 30_000,
+): Client<FilesService> {
+  return createClient(start, { withinMs, waiting: "all" });
 }
 
 /** Reads patterns: drawings of many megabytes, and photos, would hold up a page. */

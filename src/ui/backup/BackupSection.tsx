@@ -3,82 +3,64 @@ import { Box, Button, HStack, Stack, Text } from "@chakra-ui/react";
 import { format } from "date-fns";
 import { useEffect, useState } from "react";
 import { useStore } from "zustand";
-import { type Backup, LARGEST_BACKUP_BYTES, readBackup } from "@/core/files/backup/backup";
-import { backupAge, makeBackup, type PlannedRow, planOf, planRestore, restore } from "@/store/backup";
+import { backupAge } from "@/store/backup/age";
 import { allowFolder, backUpNow, canUseFolder, chooseFolder, folder, leaveFolder } from "@/store/folder";
 import { askToPersist } from "@/store/storage";
 import { useKept } from "@/store/useKept";
-import { backupFailureWords } from "@/words/storage";
+import { backupContentWords, stepWords } from "@/words/backup";
 import { FileButton } from "../fields/FileButton";
-import { downloadEverything } from "../files";
+import { ProgressLine } from "../ProgressLine";
 import { attempt, notices } from "../shell/notice";
 import { RestorePreview } from "./RestorePreview";
+import { useRestore } from "./useRestore";
+import { useSaveBackup } from "./useSaveBackup";
 
 /** One file with everything: saved, kept up in a folder, and taken in again. */
 export function BackupSection() {
   const age = useKept(() => backupAge(), []);
-  const [plan, setPlan] = useState<{ backup: Backup; rows: readonly PlannedRow[] } | null>(null);
-  const [refused, setRefused] = useState<string | null>(null);
-
-  const open = async (file: File) => {
-    setRefused(null);
-    setPlan(null);
-    const bytes = file.size > LARGEST_BACKUP_BYTES ? null : new Uint8Array(await file.arrayBuffer());
-    const reading = bytes ? readBackup(bytes) : ({ ok: false, code: "too-large" } as const);
-    if (!reading.ok) return setRefused(`${file.name}: ${backupFailureWords(reading)}`);
-    setPlan({ backup: reading.backup, rows: await planRestore(reading.backup) });
-  };
-  const take = async (rows: readonly PlannedRow[], manner: Parameters<typeof restore>[1]) => {
-    const before = await makeBackup();
-    await restore(rows, manner);
-    setPlan(null);
-    notices.create({
-      title: "The backup is taken in",
-      duration: 60_000,
-      action: {
-        label: "Undo",
-        onClick: () =>
-          void attempt("It could not be undone", async () => {
-            await restore(planOf(before), "replace");
-            notices.success({ title: "Everything is as it was before" });
-          }),
-      },
-    });
-  };
-
+  const saving = useSaveBackup("The backup was not made");
+  const restoring = useRestore();
+  const busy = saving.step ?? restoring.step;
   return (
     <Stack bg="sheet" borderWidth="1px" borderRadius="md" p="5" gap="3" id="backup">
       <Text fontWeight="600">Backup</Text>
       <Text color="graphite">
-        One file with everything this browser keeps: knives with their variants and history, the bin, prices,
-        settings.{" "}
+        One ZIP file with everything this browser keeps: {backupContentWords()}. What is made is read back and
+        counted.{" "}
         {age?.last ? `The last one was made ${format(age.last, "d MMM yyyy, HH:mm")}.` : "There is none yet."}
       </Text>
       <HStack wrap="wrap">
-        <Button onClick={() => void attempt("The backup could not be made", downloadEverything)}>
+        <Button disabled={busy !== null} onClick={saving.save}>
           Save a backup
         </Button>
         <FileButton
-          accept=".json,application/json"
+          accept=".zip,.json,application/zip,application/json"
           testId="backup-file"
-          failure="The backup could not be read"
-          onFiles={([file]) => open(file)}
+          failure="The backup could not be read: nothing was changed"
+          disabled={busy !== null}
+          onFiles={([file]) => restoring.open(file)}
         >
           Restore from a backup …
         </FileButton>
       </HStack>
-      {refused && (
-        <Text color="fault" role="alert">
-          Nothing was changed. {refused}
+      {busy && (
+        <ProgressLine
+          says={stepWords(busy)}
+          done={busy.done}
+          onCancel={saving.step ? saving.cancel : restoring.leave}
+        />
+      )}
+      {restoring.refused && (
+        <Text color="fault" role="alert" overflowWrap="anywhere">
+          Nothing was changed. {restoring.refused}
         </Text>
       )}
-      {plan && (
+      {restoring.chosen && !restoring.step && (
         <RestorePreview
-          made={plan.backup.made}
-          rows={plan.rows}
-          onCancel={() => setPlan(null)}
+          plan={restoring.chosen.plan}
+          onCancel={restoring.leave}
           onRestore={(manner) =>
-            void attempt("The backup was not taken in: nothing was changed", () => take(plan.rows, manner))
+            void attempt("The backup was not restored: nothing was changed", () => restoring.take(manner))
           }
         />
       )}

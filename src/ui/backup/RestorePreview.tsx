@@ -2,7 +2,9 @@
 import { Box, Button, HStack, List, Stack, Text } from "@chakra-ui/react";
 import { format } from "date-fns";
 import { useState } from "react";
-import type { PlannedRow, RestoreManner, RowFate } from "@/store/backup";
+import type { RestoreManner, RestorePlan, TablePlan } from "@/store/backup/restore";
+import type { RowFate } from "@/store/rows";
+import { countWords } from "@/words/backup";
 import { ChoiceField } from "../fields/ChoiceField";
 
 const MANNERS: { value: RestoreManner; name: string }[] = [
@@ -19,49 +21,22 @@ const FATES: { fate: RowFate; name: string }[] = [
 ];
 
 interface Props {
-  readonly made: string;
-  readonly rows: readonly PlannedRow[];
+  readonly plan: RestorePlan;
   readonly onRestore: (manner: RestoreManner) => void;
   readonly onCancel: () => void;
 }
 
-/** What taking a backup in would do, before it is done. */
-export function RestorePreview({ made, rows, onRestore, onCancel }: Props) {
+/** What taking a backup in would do, before it is done: table by table, with the names of what has one. */
+export function RestorePreview({ plan, onRestore, onCancel }: Props) {
   const [manner, setManner] = useState<RestoreManner>("merge-newer");
-  const knives = rows.filter((r) => r.holding.name === "knives");
-  const others = rows.filter((r) => r.holding.name !== "knives" && r.fate !== "same");
+  const tables = plan.tables.filter((t) => FATES.some(({ fate }) => t.fates[fate] > 0));
   return (
     <Stack borderWidth="1px" borderRadius="md" p="4" gap="3" data-testid="restore-preview">
-      <Text fontWeight="600">A backup of {format(new Date(made), "d MMM yyyy, HH:mm")}</Text>
-      {knives.length === 0 && <Text color="graphite">There are no knives in it.</Text>}
-      {FATES.map(({ fate, name }) => {
-        const of = knives.filter((k) => k.fate === fate);
-        if (of.length === 0) return null;
-        return (
-          <Box key={fate}>
-            <Text fontWeight="500">
-              {name}: {of.length === 1 ? "1 knife" : `${of.length} knives`}
-            </Text>
-            {fate !== "same" && (
-              <List.Root ps="5" maxH="140px" overflowY="auto" color="graphite" fontSize="sm">
-                {of.slice(0, 200).map((k) => (
-                  <List.Item key={String(k.row.id)}>
-                    {k.name}
-                    {fate === "changed" &&
-                      (k.newer ? " (the backup's is newer)" : " (the one here is newer)")}
-                  </List.Item>
-                ))}
-              </List.Root>
-            )}
-          </Box>
-        );
-      })}
-      {others.length > 0 && (
-        <Text color="graphite" fontSize="sm">
-          Beside them {others.length} {others.length === 1 ? "entry" : "entries"} of variants, history, bin,
-          prices and settings that are new here or differ.
-        </Text>
-      )}
+      <Text fontWeight="600">A backup of {format(new Date(plan.made), "d MMM yyyy, HH:mm")}</Text>
+      {!tables.some((t) => t.name === "knives") && <Text color="graphite">There are no knives in it.</Text>}
+      {tables.map((table) => (
+        <TableFates key={table.name} table={table} />
+      ))}
       <ChoiceField label="How to restore" value={manner} choices={MANNERS} onChange={setManner} />
       <HStack>
         <Button onClick={() => onRestore(manner)}>Restore</Button>
@@ -73,5 +48,38 @@ export function RestorePreview({ made, rows, onRestore, onCancel }: Props) {
         </Text>
       </HStack>
     </Stack>
+  );
+}
+
+/** What would become of the rows of one table. */
+function TableFates({ table }: { table: TablePlan }) {
+  // Of what has no name of its own a line says all.
+  const named = table.name === "knives" || table.name === "materials";
+  return (
+    <Box>
+      {FATES.map(({ fate, name }) => {
+        if (table.fates[fate] === 0) return null;
+        const listed = named && fate !== "same" ? table.named.filter((n) => n.fate === fate) : [];
+        return (
+          <Box key={fate}>
+            <Text fontWeight={table.name === "knives" ? "500" : undefined}>
+              {name}: {countWords(table.name, table.fates[fate])}
+            </Text>
+            {listed.length > 0 && (
+              <List.Root ps="5" maxH="140px" overflowY="auto" color="graphite" fontSize="sm">
+                {listed.slice(0, 200).map((k, i) => (
+                  // biome-ignore lint/suspicious/noArrayIndexKey: two things may have one name, and the list does not change
+                  <List.Item key={i} overflowWrap="anywhere">
+                    {k.name}
+                    {fate === "changed" &&
+                      (k.newer ? " (the backup's is newer)" : " (the one here is newer)")}
+                  </List.Item>
+                ))}
+              </List.Root>
+            )}
+          </Box>
+        );
+      })}
+    </Box>
   );
 }

@@ -1,7 +1,9 @@
 "use client";
 import { through } from "@/core/curve/affine";
 import { placingMap } from "@/core/pattern/placing";
-import { type Underlay, useUnderlay } from "@/store/underlays";
+import type { Underlay } from "@/store/tables/photos";
+import { useUnderlay } from "@/store/underlays";
+import { usePicture } from "@/store/usePicture";
 import { type Scale, toPx } from "../drawing/path";
 import { useBench } from "./BenchContext";
 
@@ -9,10 +11,11 @@ import { useBench } from "./BenchContext";
 export function UnderlayImage({ scale }: { scale: Scale }) {
   const { knifeId } = useBench();
   const underlay = useUnderlay(knifeId);
-  if (!underlay?.shown) return null;
+  const picture = usePicture(underlay?.shown ? underlay.picture : null);
+  if (!underlay?.shown || picture === null) return null;
   return (
     <image
-      href={underlay.picture}
+      href={picture}
       width={underlay.widthMm}
       height={underlay.heightMm}
       preserveAspectRatio="none"

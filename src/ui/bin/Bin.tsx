@@ -2,8 +2,8 @@
 import { Box, Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
 import { format } from "date-fns";
 import { useState } from "react";
-import { BIN_DAYS, type BinItem, binItems, deleteForGood } from "@/store/bin";
-import { restoreKnife } from "@/store/knives";
+import { BIN_DAYS, type BinItem, binItems, deleteForGood, putBack } from "@/store/bin";
+import type { BinReason } from "@/store/rows";
 import { useKept } from "@/store/useKept";
 import { Header } from "../shell/Header";
 import { NearLink } from "../shell/NearLink";
@@ -19,7 +19,7 @@ export function Bin() {
       <Stack as="main" w="full" maxW="900px" mx="auto" px="6" py="5" gap="4">
         <PageHead
           title="Bin"
-          note={`Deleted knives lie here for ${BIN_DAYS} days, with their variants and their history.`}
+          note={`What was deleted lies here for ${BIN_DAYS} days, a knife with all that belongs to it; so does what gave way to another tab's change.`}
         >
           <Button asChild variant="outline">
             <NearLink href="/">Back to the rack</NearLink>
@@ -43,11 +43,29 @@ export function Bin() {
   );
 }
 
+const REASONS: Record<BinReason, string> = {
+  deleted: "deleted",
+  replaced: "replaced",
+  "other-tab": "from another tab,",
+};
+
+const WHY_NOT = {
+  gone: "It is in the bin no more.",
+  "owner-gone": "The knife that it belongs to is not on the rack. Put the knife back first.",
+  unknown: "It is of a newer Euaxis.",
+  "not-written": "The browser did not take it.",
+} as const;
+
 function Item({ item }: { item: BinItem }) {
   const back = () =>
     attempt(`${item.name} could not be put back`, async () => {
-      if (await restoreKnife(item.id)) notices.success({ title: `${item.name} is on the rack again` });
-      else notices.error({ title: `${item.name} could not be put back` });
+      const answer = await putBack(item.id);
+      if (answer.ok)
+        notices.success({
+          title: item.from === "knives" ? `${item.name} is on the rack again` : `${item.name} is back`,
+          description: answer.swapped ? "What stood in its place lies in the bin now." : undefined,
+        });
+      else notices.error({ title: `${item.name} could not be put back`, description: WHY_NOT[answer.code] });
     });
   return (
     <Flex align="center" gap="4" px="4" py="3" borderBottomWidth="1px" data-testid="bin-row">
@@ -56,7 +74,8 @@ function Item({ item }: { item: BinItem }) {
           {item.name}
         </Text>
         <Text color="graphite" fontSize="sm">
-          deleted {format(item.deletedAt, "d MMM yyyy, HH:mm")} ·{" "}
+          {item.from !== "knives" && `${item.kind} · `}
+          {REASONS[item.because]} {format(item.deletedAt, "d MMM yyyy, HH:mm")} ·{" "}
           {item.daysLeft === 1 ? "1 day left" : `${item.daysLeft} days left`}
         </Text>
       </Stack>

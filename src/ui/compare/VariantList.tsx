@@ -9,8 +9,8 @@ import type { Design } from "@/core/design/schema";
 import { inTarget } from "@/core/design/uses";
 import { printLength, printMass, type UnitSystem } from "@/core/units/print";
 import { MOST_BESIDE, putBeside, useBeside } from "@/store/beside";
-import type { VariantRecord } from "@/store/db";
 import { addKnife, freeName, takenNames } from "@/store/knives";
+import type { VariantRecord } from "@/store/rows";
 import { useUnits } from "@/store/settings";
 import { removeVariant, renameVariant, replaceVariant, restoreVariants } from "@/store/variants";
 import { inputValueWords, inputWords } from "@/words/inputs";
@@ -47,7 +47,7 @@ export function VariantList({ variants }: { variants: readonly VariantRecord[] }
     notices.success({ title: `${knife.design.name} is on the rack` });
   };
   const replace = async (v: VariantRecord) => {
-    await replaceVariant(v.id, design);
+    await replaceVariant(v.id, design, v);
     notices.success({
       title: `${v.name} is now as the knife is`,
       action: {
@@ -57,14 +57,20 @@ export function VariantList({ variants }: { variants: readonly VariantRecord[] }
     });
   };
   const remove = async (v: VariantRecord) => {
-    const gone = await removeVariant(v.id);
-    if (!gone) return;
+    const removed = await removeVariant(v.id);
+    if (!removed.ok)
+      return notices.error({
+        title: `${v.name} is still there`,
+        description: "The browser did not take it.",
+      });
+    const { binId } = removed;
+    if (binId === null) return;
     notices.create({
       title: `${v.name} was deleted`,
       duration: 15_000,
       action: {
         label: "Put it back",
-        onClick: () => void attempt("It could not be put back", () => restoreVariants([gone])),
+        onClick: () => void attempt("It could not be put back", () => restoreVariants([binId])),
       },
     });
   };
@@ -175,7 +181,9 @@ function Name({ variant }: { variant: VariantRecord }) {
       maxLength={80}
       onValueCommit={({ value }) => {
         if (value.trim())
-          void attempt(`${variant.name} keeps its name`, () => renameVariant(variant.id, value.trim()));
+          void attempt(`${variant.name} keeps its name`, () =>
+            renameVariant(variant.id, value.trim(), variant),
+          );
       }}
     >
       <Editable.Preview aria-label={`Rename ${variant.name}`} fontWeight="600" minH="6" />

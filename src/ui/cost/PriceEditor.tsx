@@ -26,13 +26,15 @@ export function PriceEditor(props: { priceKey: string; shop: Shop; onDone: () =>
   );
   const kinds: Price["by"][] = hardware ? ["piece"] : ["weight", "piece", "size"];
   const box = useRef<HTMLDivElement>(null);
+  // What another tab sets meanwhile is not overwritten without a word.
+  const begunFrom = useRef(shop);
   const keep = async (next: Price | null) => {
     // What cannot be read stays, with the reason beside it.
     if (next && box.current?.querySelector("[aria-invalid=true]")) return;
     await changeShop((s) => {
       const { [priceKey]: _, ...rest } = s.prices;
       return { ...s, prices: next ? { ...rest, [priceKey]: next } : rest };
-    });
+    }, begunFrom.current);
     onDone();
   };
   const name = priceKeyWords(priceKey, materialOf);

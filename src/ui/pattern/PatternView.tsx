@@ -55,21 +55,25 @@ export function PatternView({ onDone }: { onDone: () => void }) {
   /** The photo stays under the drawing, where it lies now. */
   const taken = async () => {
     const { datum: at, tipDeg, mirrored } = assigned.placing;
-    const picture = assigned.role === "guard" ? null : await photo.picture();
+    const picture = assigned.role === "guard" ? null : photo.picture();
     const { flat } = photo;
     if (picture && flat)
       await attempt("The photo is not kept under the drawing", () =>
-        putUnderlay(knifeId, {
-          picture,
-          widthMm: flat.width,
-          heightMm: flat.height,
-          datumX: at.x,
-          datumY: at.y,
-          tipDeg,
-          mirrored,
-          opacity: 0.4,
-          shown: true,
-        }),
+        putUnderlay(
+          knifeId,
+          {
+            picture,
+            widthMm: flat.width,
+            heightMm: flat.height,
+            datumX: at.x,
+            datumY: at.y,
+            tipDeg,
+            mirrored,
+            opacity: 0.4,
+            shown: true,
+          },
+          underlay,
+        ),
       );
     onDone();
   };

@@ -49,7 +49,7 @@ export interface PhotoState {
   readonly flatten: () => Promise<void>;
   readonly backToScale: () => void;
   /** The photo at true size as a data address, to be kept under the knife; null before there is one. */
-  readonly picture: () => Promise<string | null>;
+  readonly picture: () => Blob | null;
   readonly setSeeing: (seeing: Seeing) => Promise<void>;
   readonly close: () => void;
 }
@@ -209,15 +209,7 @@ export function usePhoto(): PhotoState {
       setFound(null);
       setWrong(null);
     },
-    picture: async () => {
-      if (!flat) return null;
-      return new Promise((answer) => {
-        const reader = new FileReader();
-        reader.onload = () => answer(String(reader.result));
-        reader.onerror = () => answer(null);
-        reader.readAsDataURL(flat.blob);
-      });
-    },
+    picture: () => flat?.blob ?? null,
     setSeeing: see,
   };
 }

@@ -2,16 +2,18 @@
 import { Alert, Button } from "@chakra-ui/react";
 import { useState } from "react";
 import { useStore } from "zustand";
-import { backupAge } from "@/store/backup";
+import { backupAge } from "@/store/backup/age";
 import { folder } from "@/store/folder";
 import { useKept } from "@/store/useKept";
-import { downloadEverything } from "../files";
-import { attempt } from "../shell/notice";
+import { stepWords } from "@/words/backup";
+import { useSaveBackup } from "../backup/useSaveBackup";
+import { ProgressLine } from "../ProgressLine";
 
 /** Says when work has gone long without a backup; not where one is made by itself. */
 export function BackupReminder() {
   const age = useKept(() => backupAge(), []);
   const { state } = useStore(folder);
+  const saving = useSaveBackup("The backup was not made");
   const [away, setAway] = useState(false);
   if (!age?.due || away || state === "on") return null;
   const days = age.last === null ? null : Math.floor((Date.now() - age.last) / (24 * 3600 * 1000));
@@ -24,9 +26,13 @@ export function BackupReminder() {
         </Alert.Title>
         <Alert.Description>They are kept in this browser only. A backup is one file.</Alert.Description>
       </Alert.Content>
-      <Button size="sm" onClick={() => void attempt("The backup could not be made", downloadEverything)}>
-        Save a backup
-      </Button>
+      {saving.step ? (
+        <ProgressLine says={stepWords(saving.step)} done={saving.step.done} onCancel={saving.cancel} />
+      ) : (
+        <Button size="sm" onClick={saving.save}>
+          Save a backup
+        </Button>
+      )}
       <Button size="sm" variant="ghost" onClick={() => setAway(true)}>
         Later
       </Button>

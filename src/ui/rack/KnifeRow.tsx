@@ -4,10 +4,9 @@ import { Copy, FileUp, Pencil, Trash2 } from "lucide-react";
 import { type ReactNode, useEffect, useMemo, useRef, useState } from "react";
 import type { Job } from "@/core/design/schema";
 import { printMass } from "@/core/units/print";
-import type { KnifeRecord } from "@/store/db";
-import { addKnife, changeDesign, freeName, removeKnife, restoreKnife, takenNames } from "@/store/knives";
+import { changeDesign, duplicateKnife, removeKnife, restoreKnife } from "@/store/knives";
+import type { KnifeRecord } from "@/store/rows";
 import { useSettings } from "@/store/settings";
-import { addVariants, variantsOf } from "@/store/variants";
 import { balanceShort } from "@/words/balance";
 import { dayWords, STATE_WORDS } from "@/words/job";
 import { BalanceMark } from "../drawing/BalanceMark";
@@ -50,8 +49,7 @@ export function KnifeRow({ knife, figures, failure, onAgain, reach }: KnifeRowPr
   const balanceMm = figures?.balanceMm ?? null;
 
   const duplicate = async () => {
-    const copy = await addKnife({ ...design, name: freeName(design.name, await takenNames()) });
-    await addVariants(copy.id, await variantsOf(knife.id));
+    const copy = await duplicateKnife(knife);
     notices.success({ title: `${copy.design.name} is a copy of ${design.name}` });
   };
   const remove = async () => {

@@ -2,50 +2,30 @@
 import { Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
 import { FileDown, Plus } from "lucide-react";
 import { useRouter } from "next/navigation";
-import { useState } from "react";
 import { addDemoKnives } from "@/store/demo";
-import { addKnife, freeName, takenNames } from "@/store/knives";
 import type { RackFigureStore } from "@/store/rackFigures";
-import { addVariants } from "@/store/variants";
 import { BinLink } from "../bin/BinLink";
 import { Hatches } from "../drawing/Hatches";
 import { FileButton } from "../fields/FileButton";
-import { openKnifeFile } from "../files";
+import { ProgressLine } from "../ProgressLine";
 import { Header } from "../shell/Header";
-import { attempt, notices } from "../shell/notice";
+import { attempt } from "../shell/notice";
 import { PageHead } from "../shell/PageHead";
 import { BackupReminder } from "./BackupReminder";
 import { RackList } from "./RackList";
 import { RackTools } from "./RackTools";
-import { type RefusedFile, RefusedFiles } from "./RefusedFiles";
+import { RefusedFiles } from "./RefusedFiles";
+import { useImport } from "./useImport";
 import { useRack } from "./useRack";
 import { showAll, useRackView } from "./useRackView";
 
 /** Every knife, drawn small to one scale, with its weight and balance. */
 export function Rack() {
   const { ids, figures } = useRack();
-  const [refused, setRefused] = useState<readonly RefusedFile[]>([]);
+  const bringing = useImport();
   const router = useRouter();
 
   const make = () => router.push("/new");
-  const bring = async (files: readonly File[]) => {
-    const bad: RefusedFile[] = [];
-    for (const file of files) {
-      const opened = await openKnifeFile(file);
-      if (!opened.ok) bad.push(opened);
-      else {
-        const name = freeName(opened.design.name, await takenNames());
-        const record = await addKnife({ ...opened.design, name });
-        if (opened.variants.length > 0)
-          await attempt(`The variants of ${name} are not kept`, () =>
-            addVariants(record.id, opened.variants),
-          );
-        showAll();
-        notices.success({ title: `${record.design.name} is on the rack` });
-      }
-    }
-    setRefused(bad);
-  };
 
   return (
     <Flex direction="column" minH="100vh">
@@ -58,7 +38,8 @@ export function Rack() {
             multiple
             testId="import-file"
             failure="The files could not be taken in"
-            onFiles={bring}
+            disabled={bringing.working !== null}
+            onFiles={bringing.open}
           >
             <FileDown /> Import
           </FileButton>
@@ -66,7 +47,8 @@ export function Rack() {
             <Plus /> New knife
           </Button>
         </PageHead>
-        <RefusedFiles files={refused} onClose={() => setRefused([])} />
+        {bringing.working && <ProgressLine {...bringing.working} />}
+        <RefusedFiles files={bringing.refused} onClose={bringing.clearRefused} />
         {/* Pattern definitions that every small drawing below refers to. */}
         <svg width="0" height="0" aria-hidden="true" style={{ position: "absolute" }}>
           <Hatches />

@@ -2,10 +2,10 @@
 import { Box, Flex } from "@chakra-ui/react";
 import { memo, useEffect, useRef } from "react";
 import { useStore } from "zustand";
-import type { KnifeRecord } from "@/store/db";
 import { getKnife } from "@/store/knives";
 import { areOf, type RackFigureStore } from "@/store/rackFigures";
 import type { Reading } from "@/store/reading";
+import type { KnifeRecord } from "@/store/rows";
 import { useKept } from "@/store/useKept";
 import { DamagedRow } from "./DamagedRow";
 import { KnifeRow } from "./KnifeRow";

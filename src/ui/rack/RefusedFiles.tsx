@@ -13,10 +13,10 @@ export function RefusedFiles({ files, onClose }: { files: readonly RefusedFile[]
       <Alert.Indicator />
       <Stack gap="1" flex="1">
         <Alert.Title>
-          Nothing was changed: {files.length === 1 ? "a file" : `${files.length} files`} could not be read
+          Not imported: {files.length === 1 ? "a file" : `${files.length} files`} could not be read
         </Alert.Title>
         {files.map((f) => (
-          <Alert.Description key={f.name}>
+          <Alert.Description key={f.name} overflowWrap="anywhere">
             <b>{f.name}</b>: {f.reason}
           </Alert.Description>
         ))}

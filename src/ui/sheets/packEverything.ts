@@ -9,6 +9,7 @@ import type { Material } from "@/core/stock/types";
 import { sheetPages } from "@/sheets/pages";
 import type { SheetSource } from "@/sheets/sheet";
 import { TABLE_KINDS, tableOf } from "@/sheets/tables";
+import { pictureData } from "@/store/pictures";
 import { underlayOf } from "@/store/underlays";
 import { variantsOf } from "@/store/variants";
 import { partName } from "@/words/parts";
@@ -41,10 +42,10 @@ export async function packEverything(
   for (const kind of TABLE_KINDS)
     files[`tables/${kind}.csv`] = strToU8(writeCsv(tableOf(kind, { ...source, materials })));
   const underlay = await underlayOf(knifeId);
-  if (underlay) {
-    const [, type, data] = /^data:image\/(\w+);base64,(.*)$/.exec(underlay.picture) ?? [];
-    if (data)
-      files[`photo.${type === "jpeg" ? "jpg" : type}`] = Uint8Array.from(atob(data), (c) => c.charCodeAt(0));
+  const photo = underlay && (await pictureData(underlay.picture));
+  if (photo) {
+    const type = photo.type.slice("image/".length);
+    files[`photo.${type === "jpeg" ? "jpg" : type}`] = new Uint8Array(await photo.arrayBuffer());
   }
   say("Meshes");
   const names = Object.fromEntries(report.parts.map((p) => [p.id, partName(p.key)]));

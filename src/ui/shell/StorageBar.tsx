@@ -4,19 +4,21 @@ import { useEffect, useState } from "react";
 import { useStore } from "zustand";
 import { BACKUP_FOLDER, db } from "@/store/db";
 import { ready, storage } from "@/store/storage";
+import { stepWords } from "@/words/backup";
 import { TROUBLE_WORDS } from "@/words/storage";
-import { downloadEverything } from "../files";
-import { attempt, notices } from "./notice";
+import { useSaveBackup } from "../backup/useSaveBackup";
+import { notices } from "./notice";
 
 /** Says when what is made here is not kept by the browser, what can be done about it, and when it is kept again. */
 export function StorageBar() {
   const { state, trouble, waiting, newerTab } = useStore(storage);
   const [busy, setBusy] = useState(false);
+  const saving = useSaveBackup("The file could not be made");
   const unsafe = state === "memory" || waiting.size > 0;
   useEffect(() => {
     // The folder that backups go to by themselves is taken up wherever one comes in.
     ready()
-      .then(() => db.settings.get(BACKUP_FOLDER))
+      .then(() => db.device.get(BACKUP_FOLDER))
       .then((kept) => kept && import("@/store/folder").then((m) => m.takeUpFolder()))
       .catch((error: unknown) => console.error("no backup is made by itself", error));
   }, []);
@@ -67,9 +69,15 @@ export function StorageBar() {
         <Button size="sm" variant="outline" loading={busy} onClick={() => void again()}>
           Try again
         </Button>
-        <Button size="sm" onClick={() => void attempt("The file could not be made", downloadEverything)}>
-          Export everything
-        </Button>
+        {saving.step ? (
+          <Button size="sm" onClick={saving.cancel}>
+            {stepWords(saving.step)} · Cancel
+          </Button>
+        ) : (
+          <Button size="sm" onClick={saving.save}>
+            Export everything
+          </Button>
+        )}
       </HStack>
     </Alert.Root>
   );

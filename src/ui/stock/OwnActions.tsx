@@ -3,8 +3,8 @@ import { HStack, IconButton } from "@chakra-ui/react";
 import { Copy, Pencil, Trash2 } from "lucide-react";
 import type { OwnMaterial } from "@/core/stock/own/types";
 import type { Material } from "@/core/stock/types";
+import { putBack } from "@/store/bin";
 import { deleteMaterial } from "@/store/materialUses";
-import { keepMaterial } from "@/store/ownMaterials";
 import { usedByWords } from "@/words/ownMaterials";
 import { attempt, notices } from "../shell/notice";
 import type { OwnDialog } from "./own/useOwnDialog";
@@ -21,13 +21,19 @@ export function OwnActions({
 }) {
   const remove = (gone: OwnMaterial) =>
     attempt(`${gone.name} was not deleted`, async () => {
-      const uses = await deleteMaterial(gone);
+      const { uses, removed } = await deleteMaterial(gone);
       if (uses.length > 0)
         notices.error({ title: `${gone.name} is still used`, description: usedByWords(uses) });
+      else if (!removed?.ok)
+        notices.error({ title: `${gone.name} was not deleted`, description: "The browser did not take it." });
       else
         notices.success({
           title: `${gone.name} is deleted`,
-          action: { label: "Undo", onClick: () => void keepMaterial(gone) },
+          description: "It lies in the bin for 30 days.",
+          action: {
+            label: "Undo",
+            onClick: () => void attempt("It could not be put back", () => putBack(removed.binId ?? "")),
+          },
         });
     });
   const button = { size: "2xs", variant: "ghost", color: "graphite" } as const;

@@ -18,7 +18,8 @@ import { PageHead } from "../shell/PageHead";
 import { color } from "../theme";
 import { OwnActions } from "./OwnActions";
 import { useOwnDialog } from "./own/useOwnDialog";
-import { StockTableButton, StockTablePreview, useStockTable } from "./StockTable";
+import { StockTableButton, StockTablePreview } from "./StockTable";
+import { useStockTable } from "./useStockTable";
 
 /** The choice of own materials alone, among the classes. */
 const OWN = "own";

@@ -1,54 +1,14 @@
 "use client";
-import { Button, HStack, Stack, Text } from "@chakra-ui/react";
+import { Box, Button, HStack, Stack, Text } from "@chakra-ui/react";
 import { FileDown } from "lucide-react";
-import { nanoid } from "nanoid";
-import { useState } from "react";
-import type { StockReading } from "@/core/files/csv/readStock";
-import { ownId } from "@/core/stock/own/make";
-import { keepMaterial } from "@/store/ownMaterials";
-import { changeShop } from "@/store/shop";
-import { classCalled, rowFailureWords, stockFailureWords } from "@/words/stockTables";
+import { rowFailureWords } from "@/words/stockTables";
+import { ChoiceField } from "../fields/ChoiceField";
 import { FileButton } from "../fields/FileButton";
-import { useMaterials } from "../materials";
-import { notices } from "../shell/notice";
-
-type Read = Extract<StockReading, { ok: true }>;
+import { ProgressLine } from "../ProgressLine";
+import type { StockTableState } from "./useStockTable";
 
 /** Left out rows that are listed; more are counted. */
-const LISTED = 12;
-
-export interface StockTableState {
-  readonly read: Read | null;
-  readonly wrong: string | null;
-  readonly open: (file: File) => Promise<void>;
-  readonly close: () => void;
-}
-
-/** A table of materials and prices that is being brought in. */
-export function useStockTable(): StockTableState {
-  const materials = useMaterials();
-  const [read, setRead] = useState<Read | null>(null);
-  const [wrong, setWrong] = useState<string | null>(null);
-  return {
-    read,
-    wrong,
-    open: async (file) => {
-      // The reader of tables is loaded when it is asked for.
-      const { readStock, LARGEST_TABLE_BYTES } = await import("@/core/files/csv/readStock");
-      const bytes =
-        file.size > LARGEST_TABLE_BYTES
-          ? new Uint8Array(LARGEST_TABLE_BYTES + 1)
-          : new Uint8Array(await file.arrayBuffer());
-      const reading = readStock(bytes, { materials, classOf: classCalled, nextId: () => ownId(nanoid(10)) });
-      setRead(reading.ok ? reading : null);
-      setWrong(reading.ok ? null : `${file.name}: ${stockFailureWords(reading)}`);
-    },
-    close: () => {
-      setRead(null);
-      setWrong(null);
-    },
-  };
-}
+const LISTED = 100;
 
 export function StockTableButton({ state }: { state: StockTableState }) {
   return (
@@ -58,6 +18,7 @@ export function StockTableButton({ state }: { state: StockTableState }) {
       accept=".csv,.tsv,.txt,text/csv"
       testId="stock-table"
       failure="The table was not read"
+      disabled={state.working !== null}
       onFiles={([file]) => state.open(file)}
     >
       <FileDown /> Bring in CSV
@@ -65,39 +26,51 @@ export function StockTableButton({ state }: { state: StockTableState }) {
   );
 }
 
+const DECIMALS = [
+  { value: "comma", name: "A comma is the decimal mark: 1,250 is one and a quarter" },
+  { value: "point", name: "A point is the decimal mark: 1,250 is one thousand two hundred and fifty" },
+] as const;
+
 /** What a table would add, before it is added. */
 export function StockTablePreview({ state }: { state: StockTableState }) {
-  const { read, wrong } = state;
+  const { read, wrong, working, ambiguous } = state;
+  if (working)
+    return <ProgressLine says={working.says} done={working.done} onCancel={working.cancel ?? undefined} />;
   if (wrong)
     return (
-      <Text color="fault" role="alert">
+      <Text color="fault" role="alert" overflowWrap="anywhere">
         {wrong}
       </Text>
+    );
+  if (ambiguous)
+    return (
+      <Stack
+        bg="sheet"
+        borderWidth="1px"
+        borderRadius="md"
+        p="4"
+        gap="3"
+        role="group"
+        aria-label="Decimal mark"
+      >
+        <Text>
+          In the column “{ambiguous.column}” figures such as <b>{ambiguous.text}</b> can be read in two ways.
+        </Text>
+        <ChoiceField
+          label="How are they meant?"
+          value={state.decimal}
+          choices={[{ value: "ask", name: "Choose …" }, ...DECIMALS]}
+          onChange={state.chooseDecimal}
+        />
+        <Button size="sm" variant="ghost" alignSelf="start" onClick={state.close}>
+          Cancel
+        </Button>
+      </Stack>
     );
   if (!read) return null;
   const materials = read.rows.flatMap((r) => r.material ?? []);
   const prices = read.rows.flatMap((r) => r.price ?? []);
   const known = read.rows.length - materials.length - read.rows.filter((r) => !r.material && r.price).length;
-  const take = async () => {
-    for (const m of materials) await keepMaterial(m);
-    const kept =
-      prices.length === 0 ||
-      (await changeShop((shop) => ({
-        ...shop,
-        prices: { ...shop.prices, ...Object.fromEntries(prices.map((p) => [p.key, p.price])) },
-      })));
-    if (kept)
-      notices.success({
-        title: `${materials.length} materials and ${prices.length} prices taken in`,
-        duration: 4000,
-      });
-    else
-      notices.error({
-        title: "The prices were not taken in",
-        description: "More than 1,000 prices find no room.",
-      });
-    state.close();
-  };
   return (
     <Stack
       bg="sheet"
@@ -108,28 +81,38 @@ export function StockTablePreview({ state }: { state: StockTableState }) {
       role="group"
       aria-label="Table of stock"
     >
-      <Text>
-        {materials.length} new {materials.length === 1 ? "material" : "materials"}, {prices.length}{" "}
-        {prices.length === 1 ? "price" : "prices"}
-        {known > 0 && `; ${known} known already, without a price`}.
-      </Text>
-      {materials.length > 0 && <Text color="graphite">{materials.map((m) => m.name).join(" · ")}</Text>}
-      {read.refused.slice(0, LISTED).map((r) => (
-        <Text key={r.line} color="fault">
-          {rowFailureWords(r)}
+      <HStack wrap="wrap">
+        <Text flex="1" minW="240px" fontWeight="500">
+          {materials.length} new {materials.length === 1 ? "material" : "materials"}, {prices.length}{" "}
+          {prices.length === 1 ? "price" : "prices"}
+          {known > 0 && `; ${known} known already, without a price`}
+          {read.refused.length > 0 &&
+            `; ${read.refused.length} ${read.refused.length === 1 ? "line" : "lines"} left out`}
+          .
         </Text>
-      ))}
-      {read.refused.length > LISTED && (
-        <Text color="fault">And {read.refused.length - LISTED} more lines that cannot be read.</Text>
-      )}
-      <HStack>
-        <Button size="sm" disabled={materials.length + prices.length === 0} onClick={() => void take()}>
-          Take them in
+        <Button size="sm" disabled={materials.length + prices.length === 0} onClick={() => void state.take()}>
+          Import
         </Button>
         <Button size="sm" variant="ghost" onClick={state.close}>
           Cancel
         </Button>
       </HStack>
+      {/* Long lists scroll by themselves: the buttons above stay in sight. */}
+      <Box maxH="220px" overflowY="auto">
+        {materials.length > 0 && (
+          <Text color="graphite" overflowWrap="anywhere">
+            {materials.map((m) => m.name).join(" · ")}
+          </Text>
+        )}
+        {read.refused.slice(0, LISTED).map((r) => (
+          <Text key={r.line} color="fault" overflowWrap="anywhere">
+            {rowFailureWords(r)}
+          </Text>
+        ))}
+        {read.refused.length > LISTED && (
+          <Text color="fault">And {read.refused.length - LISTED} more lines that cannot be read.</Text>
+        )}
+      </Box>
     </Stack>
   );
 }

@@ -1,14 +1,15 @@
 import Papa from "papaparse";
 import { describe, expect, it } from "vitest";
-import { classCalled } from "@/words/stockTables";
+import { CLASS_NAMES } from "@/words/stockTables";
 import { shopSchema } from "../../cost/shop";
 import { ownMaterial } from "../../design/record/material";
 import { MATERIALS } from "../../stock/materials";
-import { LARGEST_TABLE_BYTES, readStock } from "./readStock";
+import { LARGEST_TABLE_BYTES } from "./limits";
+import { readStock } from "./readStock";
 import { writeCsv } from "./write";
 
 let ids = 0;
-const known = { materials: MATERIALS, classOf: classCalled, nextId: () => `own-table-${++ids}` };
+const known = { materials: MATERIALS, classNames: CLASS_NAMES, nextId: () => `own-table-${++ids}` };
 const read = (text: string) => readStock(new TextEncoder().encode(text), known);
 
 describe("a table of stock", () => {

@@ -14,6 +14,7 @@ import {
   Textarea,
 } from "@chakra-ui/react";
 import { useRef, useState } from "react";
+import { sameData } from "@/core/sameData";
 import { MATERIALS } from "@/core/stock/materials";
 import { densityOf } from "@/core/stock/own/densityOf";
 import { plainBasis } from "@/core/stock/own/make";
@@ -25,22 +26,31 @@ import { BASIS_HELP, BASIS_WORDS, densityFaultWords, densityWords } from "@/word
 import { ChoiceField } from "../../fields/ChoiceField";
 import { FieldRow } from "../../fields/FieldRow";
 import { Tick } from "../../fields/Tick";
+import { ConfirmLeave } from "../../shell/ConfirmLeave";
 import { BasisFields } from "./BasisFields";
 import { CastFacts } from "./CastFacts";
+import { ConflictChoice, type OwnConflict } from "./ConflictChoice";
 
 interface DialogProps {
   readonly start: OwnMaterial;
   readonly title: string;
   /** Said above the buttons: what saving does beside keeping it. */
   readonly note?: string;
+  /** What another tab made of it meanwhile; null of nothing. */
+  readonly conflict: OwnConflict | null;
+  readonly onTakeTheirs: () => void;
+  readonly onKeepBoth: (own: OwnMaterial) => void;
   readonly onSave: (own: OwnMaterial) => void;
   readonly onClose: () => void;
 }
 
 /** A material of the maker's own, made or changed. Nothing is kept before "Save". */
-export default function OwnMaterialDialog({ start, title, note, onSave, onClose }: DialogProps) {
+export default function OwnMaterialDialog(props: DialogProps) {
+  const { start, title, note, conflict, onSave, onClose } = props;
   const [own, setOwn] = useState(start);
   const [tried, setTried] = useState(false);
+  const [leaving, setLeaving] = useState(false);
+  const leave = () => (sameData(own, start) ? onClose() : setLeaving(true));
   // What was told of each kind of basis: looking at another loses nothing.
   const told = useRef<Partial<Record<BasisKind, DensityBasis>>>({});
   const units = useUnits();
@@ -63,7 +73,7 @@ export default function OwnMaterialDialog({ start, title, note, onSave, onClose 
   return (
     <Dialog.Root
       open
-      onOpenChange={(e) => !e.open && onClose()}
+      onOpenChange={(e) => !e.open && leave()}
       onEscapeKeyDown={stay}
       size="xl"
       scrollBehavior="inside"
@@ -183,6 +193,13 @@ export default function OwnMaterialDialog({ start, title, note, onSave, onClose 
             </Dialog.Body>
             <Dialog.Footer>
               <Stack gap="1" flex="1">
+                {conflict && (
+                  <ConflictChoice
+                    conflict={conflict}
+                    onTakeTheirs={props.onTakeTheirs}
+                    onKeepBoth={() => props.onKeepBoth({ ...own, name: name || start.name })}
+                  />
+                )}
                 <Heading
                   as="h3"
                   size="sm"
@@ -199,12 +216,18 @@ export default function OwnMaterialDialog({ start, title, note, onSave, onClose 
                   </Text>
                 )}
               </Stack>
-              <Button variant="outline" onClick={onClose}>
-                Leave it
-              </Button>
-              <Button onClick={save} disabled={!reading.ok}>
-                Save
-              </Button>
+              {leaving ? (
+                <ConfirmLeave onStay={() => setLeaving(false)} onLeave={onClose} />
+              ) : (
+                <>
+                  <Button variant="outline" onClick={leave}>
+                    Cancel
+                  </Button>
+                  <Button onClick={save} disabled={!reading.ok || conflict !== null}>
+                    Save
+                  </Button>
+                </>
+              )}
             </Dialog.Footer>
             <Dialog.CloseTrigger asChild>
               <CloseButton size="sm" />

@@ -1,0 +1,4 @@
+import { expose } from "comlink";
+import { backupService } from "./backup.service";
+
+expose(backupService);

@@ -1,0 +1,70 @@
+import { nanoid } from "nanoid";
+import { type Price, type Shop, shopSchema } from "@/core/cost/shop";
+import type { Design } from "@/core/design/schema";
+import type { Variant } from "@/core/design/variant";
+import type { OwnMaterial } from "@/core/stock/own/types";
+import type { Incoming } from "./bringIn";
+import { materialRow } from "./ownMaterials";
+import { sealed } from "./reading";
+import { shopIn } from "./shop";
+import { KNIVES } from "./tables/knives";
+import { MATERIALS_TABLE } from "./tables/materials";
+import { SETTINGS } from "./tables/settings";
+import type { Row } from "./tables/spec";
+import { VARIANTS } from "./tables/variants";
+
+/** Materials that come in; one that is there stays as it is. */
+export const incomingMaterials = (own: readonly OwnMaterial[]): readonly Incoming[] =>
+  own.map((m) => ({
+    spec: MATERIALS_TABLE,
+    key: m.id,
+    row: (now) => (now ? null : (materialRow(m, null) as unknown as Row)),
+  }));
+
+/** Prices find no room in the list. */
+export class NoRoomForPrices extends Error {}
+
+/** Prices that come in, in the place of those that were set. Throws `NoRoomForPrices` while they are brought in. */
+export function incomingPrices(
+  prices: readonly { readonly key: string; readonly price: Price }[],
+): readonly Incoming[] {
+  if (prices.length === 0) return [];
+  const row = (now: Row | undefined): Row => {
+    const shop = shopIn(now?.value);
+    const value: Shop = {
+      ...shop,
+      prices: { ...shop.prices, ...Object.fromEntries(prices.map((p) => [p.key, p.price])) },
+    };
+    if (!shopSchema.safeParse(value).success) throw new NoRoomForPrices("the list of prices is full");
+    return { ...now, key: "shop", value };
+  };
+  return [{ spec: SETTINGS, key: "shop", row }];
+}
+
+export interface IncomingKnife {
+  readonly design: Design;
+  readonly variants: readonly Variant[];
+}
+
+/** Knives that come in with their variants and their materials, each under the name it has; the first the newest. */
+export function incomingKnives(knives: readonly IncomingKnife[], from = Date.now()): readonly Incoming[] {
+  return knives.flatMap(({ design, variants }, i): Incoming[] => {
+    const id = nanoid(12);
+    const createdAt = from - i;
+    const knife: Row = { id, ...sealed(design), createdAt, saved: null };
+    return [
+      { spec: KNIVES, key: id, row: () => knife },
+      ...variants.map((v, k): Incoming => {
+        const variant: Row = {
+          id: nanoid(12),
+          knifeId: id,
+          name: v.name,
+          ...sealed(v.design),
+          createdAt: from + k,
+        };
+        return { spec: VARIANTS, key: String(variant.id), row: () => variant };
+      }),
+      ...incomingMaterials(design.materials),
+    ];
+  });
+}

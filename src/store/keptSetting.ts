@@ -1,0 +1,28 @@
+import { keptTable, type Saved } from "./keptTable";
+import type { SettingRecord } from "./rows";
+import { SETTINGS } from "./tables/settings";
+
+const table = keptTable<SettingRecord>(SETTINGS);
+
+/** The value of a setting as it is kept, or waits to be; undefined of none. */
+export async function settingValue(key: string): Promise<unknown> {
+  return (await table.row(key))?.value;
+}
+
+/** The row of a setting, for whoever remembers what was read of it. */
+export const settingRow = (key: string): Promise<SettingRecord | undefined> => table.row(key);
+
+/**
+ * Changes a setting by a function of its value. `seen` is the value that the maker saw when they changed it, where that may
+ * be another than what is kept: what another tab changed since is not lost.
+ */
+export async function changeSetting(
+  key: string,
+  by: (value: unknown) => unknown,
+  seen?: unknown,
+): Promise<Saved<SettingRecord>> {
+  return table.change(key, (now) => {
+    const base = seen === undefined ? (now ?? null) : { ...now, key, value: seen };
+    return { base, row: { ...(base ?? { key }), value: by(base?.value) } };
+  });
+}
