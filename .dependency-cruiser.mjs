@@ -3,7 +3,7 @@
  * Within a row, folders do not import each other.
  */
 const ORDER = [
-  ["tolerances", "isRecord", "number", "plainName"],
+  ["tolerances", "isRecord", "number", "plainName", "work"],
   ["units"],
   ["stock"],
   ["curve"],

@@ -144,7 +144,14 @@ test("what gives no sound density is said at once, and nothing is kept or lost",
   // Looking at another kind lost nothing.
   await dialog(page).getByLabel("Density known from").selectOption("piece");
   await expect(page.getByTestId("own-density")).toContainText("0.858 g/cm³");
+  // What was typed is not thrown away by one key.
   await page.keyboard.press("Escape");
+  await expect(page.getByRole("alertdialog")).toContainText("Throw away what you typed?");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("alertdialog")).toHaveCount(0);
+  await expect(dialog(page)).toHaveCount(1);
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: "Throw it away" }).click();
   await expect(dialog(page)).toHaveCount(0);
   await expect(page.getByText("Odd piece")).toHaveCount(0);
 });
@@ -199,7 +206,7 @@ test("materials and prices come in as a CSV table: told before they are taken, r
   const preview = page.getByRole("group", { name: "Table of stock" });
   await expect(preview).toContainText("1 new material, 1 price");
   await expect(preview).toContainText("Line 4: “heavy” is no number for density");
-  await preview.getByRole("button", { name: "Take them in" }).click();
+  await preview.getByRole("button", { name: "Import" }).click();
   await expect(preview).toHaveCount(0);
   await page.getByRole("textbox", { name: "Find a material" }).fill("Fell beech");
   await expect(page.getByRole("row", { name: /Fell beech.*0\.71/ })).toBeVisible();

@@ -1,6 +1,7 @@
 // Serves Euaxis: installs what is missing, builds what changed, prints the address.
 import { spawn } from "node:child_process";
 import { createServer } from "node:net";
+import { hostname, networkInterfaces } from "node:os";
 import { ensureBuild, ensurePackages, fail, ROOT } from "./lib/setUp.mjs";
 
 ensurePackages();
@@ -18,7 +19,7 @@ const server = spawn(
   {
     cwd: ROOT,
     stdio: ["ignore", "pipe", "inherit"],
-    env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1" },
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1", EUAXIS_HOSTS: hostNames() },
   },
 );
 for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => server.kill(signal));
@@ -29,6 +30,15 @@ server.stdout.on("data", (chunk) => {
   told = true;
   console.log(`Euaxis is at http://${host === "127.0.0.1" ? "localhost" : host}:${port} (Ctrl+C ends it)`);
 });
+
+/** The names that the server answers to beside this machine's own: HOST's, or all of its addresses where it serves them all. */
+function hostNames() {
+  const named = process.env.EUAXIS_HOSTS ? [process.env.EUAXIS_HOSTS] : [];
+  const all = ["0.0.0.0", "::"].includes(host);
+  const addresses = Object.values(networkInterfaces()).flatMap((list) => (list ?? []).map((a) => a.address));
+  const names = all ? [hostname(), ...addresses] : [host];
+  return [...named, ...names.map((n) => (n.includes(":") ? `[${n}]` : n))].join(",");
+}
 
 /** The first port from `from` on which nothing listens. */
 async function firstFree(from) {

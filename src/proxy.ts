@@ -1,8 +1,21 @@
 import { type NextRequest, NextResponse } from "next/server";
+import { hostsOf, shutTo } from "./server/gate";
 import { pagePolicy } from "./server/pagePolicy";
 
-/** Gives every page its Content-Security-Policy, with a nonce of its own for the scripts that the page itself has in it. */
+const HOSTS = hostsOf(process.env);
+
+/**
+ * Lets in what comes to a host name of this server, from its own pages, by a method that it knows; and gives every page its
+ * Content-Security-Policy, with a nonce of its own for the scripts that the page itself has in it.
+ */
 export function proxy(request: NextRequest): NextResponse {
+  const path = request.nextUrl.pathname;
+  const shut = shutTo({ method: request.method, path, header: (name) => request.headers.get(name) }, HOSTS);
+  if (shut) {
+    const headers = { "Content-Type": "application/json", ...(shut.allow ? { Allow: shut.allow } : {}) };
+    return new NextResponse(shut.body, { status: shut.status, headers });
+  }
+  if (path.startsWith("/_next/static/") || path.startsWith("/api/")) return NextResponse.next();
   const nonce = btoa(crypto.randomUUID());
   const policy = pagePolicy(nonce);
   const headers = new Headers(request.headers);
@@ -14,4 +27,4 @@ export function proxy(request: NextRequest): NextResponse {
   return response;
 }
 
-export const config = { matcher: [{ source: "/((?!_next/static|api/).*)" }] };
+export const config = { matcher: [{ source: "/(.*)" }] };

@@ -1,4 +1,5 @@
 import { readFile, stat, writeFile } from "node:fs/promises";
+import { runInNewContext } from "node:vm";
 import { materialsIn } from "@/core/design/materials";
 import { LARGEST_KNIFE_BYTES } from "@/core/files/knife/format";
 import { readKnife } from "@/core/files/knife/read";
@@ -30,6 +31,22 @@ export const USAGE = [
 /** A reason to stop, for standard error. */
 export class Refusal extends Error {}
 
+/** What a file asks for is done within this, or given up, ms. */
+const WITHIN_MS = 60_000;
+
+/** Does work on what came from a file; refuses what takes longer than it may. */
+export function withinTime<T>(work: () => T): T {
+  let done: { readonly value: T } | null = null;
+  const context = { run: () => (done = { value: work() }) };
+  try {
+    runInNewContext("run()", context, { timeout: WITHIN_MS });
+  } catch (error) {
+    if ((error as NodeJS.ErrnoException).code !== "ERR_SCRIPT_EXECUTION_TIMEOUT") throw error;
+    throw new Refusal(`it takes longer than ${WITHIN_MS / 1000} s, and was given up`);
+  }
+  return done!.value;
+}
+
 export function numberIn(text: string, option: string): number {
   const value = text.trim() === "" ? Number.NaN : Number(text);
   if (!Number.isFinite(value)) throw new Refusal(`${option} is a number, not "${text}"`);
@@ -57,7 +74,8 @@ export function optionsOf(args: readonly string[], names: readonly string[]) {
 }
 
 async function knifeIn(path: string) {
-  const reading = readKnife(await bytesOf(path));
+  const bytes = await bytesOf(path);
+  const reading = withinTime(() => readKnife(bytes));
   if (!reading.ok) throw new Refusal(fileFailureWords(reading));
   return reading;
 }
@@ -67,7 +85,7 @@ export const designIn = async (path: string) => (await knifeIn(path)).design;
 
 export async function weighed(path: string) {
   const reading = await knifeIn(path);
-  const weighing = weigh(reading.design);
+  const weighing = withinTime(() => weigh(reading.design));
   if (!weighing.ok) {
     throw new Refusal(
       weighing.findings

@@ -9,6 +9,7 @@ import { readPrices } from "@/core/files/prices/prices";
 import { drillsIn } from "@/core/fit/drillSets";
 import { pickDrill } from "@/core/fit/pickDrill";
 import { fitSheet } from "@/core/fit/sheet";
+import { plainName } from "@/core/plainName";
 import { reviewDesign } from "@/core/review/reviewDesign";
 import { tuneReviewed } from "@/core/review/tuneReviewed";
 import type { Finding } from "@/core/review/types";
@@ -20,6 +21,7 @@ import { parseLength } from "@/core/units/length";
 import { densityOf, parseBox, parseWeight } from "@/core/units/weighedPiece";
 import { dynamics, effectiveMass } from "@/core/weigh/dynamics";
 import { faultsOf } from "@/core/weigh/faults";
+import { TooMuchWork } from "@/core/work";
 import { fileFailureWords } from "@/words/fileFailures";
 import { findingWords } from "@/words/findings";
 import { lengthFailureWords } from "@/words/lengthFailures";
@@ -222,7 +224,13 @@ async function costOf(args: readonly string[]): Promise<unknown> {
 try {
   process.stdout.write(`${JSON.stringify(await main(process.argv.slice(2)), null, 2)}\n`);
 } catch (error) {
-  if (!(error instanceof Refusal)) throw error;
-  process.stderr.write(`${error.message.replace(/\s+/g, " ")}\n`);
+  // Whatever came in ends in one line: where it is our fault, that line says so.
+  const line = error instanceof Refusal ? error.message : reasonOf(error);
+  process.stderr.write(`${plainName(line, 2000).name}\n`);
   process.exitCode = 2;
+}
+
+function reasonOf(error: unknown): string {
+  if (error instanceof TooMuchWork) return "it asks for too much work: leave out what is not needed";
+  return `Euaxis failed at this: ${error instanceof Error ? error.message : String(error)}`;
 }

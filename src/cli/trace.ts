@@ -17,11 +17,15 @@ import {
   UNITS,
 } from "@/core/pattern/trace";
 import { faultsOf } from "@/core/weigh/faults";
+import { Work } from "@/core/work";
 import { drawingFailureWords, outlineFailureWords, reachWords } from "@/words/drawings";
-import { bytesWithin, designIn, optionsOf, Refusal, USAGE, writeTo } from "./input";
+import { bytesWithin, designIn, optionsOf, Refusal, USAGE, withinTime, writeTo } from "./input";
 import { tracePhoto } from "./tracePhoto";
 
-const READERS: Readonly<Record<string, typeof readDxf>> = { ".dxf": readDxf, ".svg": readSvg };
+const READERS = new Map([
+  [".dxf", readDxf],
+  [".svg", readSvg],
+]);
 const PICTURES = [".jpg", ".jpeg", ".png", ".webp"];
 const ROLES = [...OUTLINE_ROLES, "holes"] as const;
 
@@ -44,11 +48,13 @@ export async function traceFile(args: readonly string[]): Promise<unknown> {
   if (!as) throw new Refusal(`--as is ${ROLES.join(", ")}, not "${options.get("--as")}"`);
   if (PICTURES.includes(extname(path).toLowerCase())) return tracePhoto(path, options, as);
   const given = options.get("--unit");
-  if (given !== undefined && !(given in UNITS))
+  if (given !== undefined && !Object.hasOwn(UNITS, given))
     throw new Refusal(`--unit is ${Object.keys(UNITS).join(", ")}, not "${given}"`);
-  const read = READERS[extname(path).toLowerCase()];
+  const read = READERS.get(extname(path).toLowerCase());
   if (!read) throw new Refusal(`a pattern is a .dxf, .svg, .jpg, .png or .webp file, not ${path}`);
-  const reading = read(await bytesWithin(path, LARGEST_DRAWING_BYTES));
+  const work = new Work();
+  const bytes = await bytesWithin(path, LARGEST_DRAWING_BYTES);
+  const reading = withinTime(() => read(bytes, work));
   if (!reading.ok) throw new Refusal(drawingFailureWords(reading));
   const { drawing } = reading;
   const unit =
@@ -57,7 +63,7 @@ export async function traceFile(args: readonly string[]): Promise<unknown> {
   const reachMm = reachOf(drawing) * mmPerUnit;
   if (!(reachMm >= SHORTEST_MM && reachMm <= LONGEST_MM))
     throw new Refusal(reachWords(reachMm, SHORTEST_MM, LONGEST_MM));
-  const { shapes, doubled, joined } = shapesIn(drawing, mmPerUnit);
+  const { shapes, doubled, joined } = withinTime(() => shapesIn(drawing, mmPerUnit, work));
   const before = await designIn(onto);
   const assigned = proposedAssignment(before, shapes, as);
   if (!assigned) {
@@ -68,7 +74,7 @@ export async function traceFile(args: readonly string[]): Promise<unknown> {
         : "there is no closed outline in this drawing",
     );
   }
-  const answer = traced(before, assigned);
+  const answer = withinTime(() => traced(before, assigned));
   if (!answer.ok) throw new Refusal(outlineFailureWords(answer));
   const { design, used, largestDeviationMm } = answer;
   const refused = refusalOf(design);

@@ -15,7 +15,7 @@ import { foundCorners, type PhotoScale, truePlane } from "@/core/photo/truth";
 import { faultsOf } from "@/core/weigh/faults";
 import { outlineFailureWords } from "@/words/drawings";
 import { pictureFailureWords, scaleFailureWords } from "@/words/photos";
-import { bytesWithin, designIn, numberIn, Refusal, USAGE, writeTo } from "./input";
+import { bytesWithin, designIn, numberIn, Refusal, USAGE, withinTime, writeTo } from "./input";
 
 /** How far round a corner that was told the sheet's edges are looked for, as a share of the picture's width. */
 const REACH_SHARE = 0.01;
@@ -43,12 +43,12 @@ export async function tracePhoto(
   if (shape !== "dark" && shape !== "light") throw new Refusal(`--shape is dark or light, not "${shape}"`);
   const told = options.get("--threshold");
   const threshold = told === undefined ? null : numberIn(told, "--threshold");
-  const flat = flattenedPhoto(photo, plane.plane);
-  const seen = shapesInPhoto(flat, { ...USUAL_SEEING, shape, threshold });
+  const flat = withinTime(() => flattenedPhoto(photo, plane.plane));
+  const seen = withinTime(() => shapesInPhoto(flat, { ...USUAL_SEEING, shape, threshold }));
   const before = await designIn(onto);
   const assigned = proposedAssignment(before, seen.shapes, as);
   if (!assigned) throw new Refusal("no shape was found in this photo; is it --shape dark or light?");
-  const answer = traced(before, assigned, TRACED_FIT);
+  const answer = withinTime(() => traced(before, assigned, TRACED_FIT));
   if (!answer.ok) throw new Refusal(outlineFailureWords(answer));
   const refused = refusalOf(answer.design);
   if (refused) throw new Refusal(`${refused.path} ${refused.message}`);

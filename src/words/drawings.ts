@@ -18,6 +18,8 @@ export function drawingFailureWords(failure: DrawingFailure): string {
       return `The file has ${megabytes(failure.bytes)}; drawings up to ${megabytes(failure.most)} are taken. Leave out what is not the pattern.`;
     case "not-a-drawing":
       return `This is not ${failure.format === "svg" ? "an" : "a"} ${NAMES[failure.format]} drawing, or it is damaged.`;
+    case "binary":
+      return "This is a binary DXF: save it as a DXF of text (ASCII).";
     case "three-dimensional":
       return "This is a drawing in space: solids, meshes or lines that do not lie in one plane. Bring the flat outline, or the mesh on the Parts step.";
     case "no-lines": {
@@ -25,7 +27,7 @@ export function drawingFailureWords(failure: DrawingFailure): string {
       return `There are no lines in this drawing${passed ? ` (passed over: ${passed})` : ""}. Writing has to be turned into outlines first.`;
     }
     case "too-much":
-      return `This drawing has more than ${failure.most.toLocaleString("en")} points, or is nested too deep. Leave out what is not the pattern.`;
+      return `This drawing asks for too much work: more than ${failure.most.toLocaleString("en")} points, or blocks and copies in each other. Leave out what is not the pattern.`;
   }
 }
 

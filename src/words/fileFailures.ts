@@ -7,6 +7,8 @@ export function fileFailureWords(failure: KnifeFailure): string {
       return `The file is ${kilobytes(failure.bytes)}; a knife file may be ${kilobytes(failure.limit)} at most.`;
     case "not-utf8":
       return "The file is not text (UTF-8). It may be damaged, or of another kind.";
+    case "too-complex":
+      return "The file nests deeper, or has more fields, than any knife does.";
     case "not-json":
       return `The file is damaged: it stops being JSON at line ${failure.line}, column ${failure.column}.`;
     case "key-twice":

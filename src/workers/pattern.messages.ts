@@ -23,8 +23,15 @@ export interface FlatPicture {
 
 /** What the worker answers to that reads patterns. It keeps the photo that was opened last. */
 export interface PatternService {
-  /** The lines of a drawing file's content. */
+  /** The lines of a drawing file's content; the drawing is kept for `shapesInDrawing`. */
   readDrawing(bytes: Uint8Array, format: "dxf" | "svg"): DrawingReading;
+  /** Outlines and holes in the drawing that was read last; null before there is one. */
+  shapesInDrawing(
+    mmPerUnit: number,
+  ):
+    | { readonly ok: true; readonly found: FoundShapes }
+    | { readonly ok: false; readonly code: "too-much" }
+    | null;
   openPhoto(
     bytes: Uint8Array,
   ): Promise<({ readonly ok: true } & OpenPhoto) | ({ readonly ok: false } & PictureFailure)>;

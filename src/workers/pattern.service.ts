@@ -1,18 +1,36 @@
+import type { RawDrawing } from "@/core/contours/raw";
 import { readDxf } from "@/core/files/dxf/read";
 import { readSvg } from "@/core/files/svg/read";
+import { shapesIn } from "@/core/pattern/found";
 import { type GreyImage, greyOf } from "@/core/photo/image";
 import { LONGEST_SIDE, pictureSize } from "@/core/photo/picture";
 import { type FlatPhoto, flattenedPhoto, shapesInPhoto } from "@/core/photo/shapes";
 import { sheetIn } from "@/core/photo/sheet";
 import { foundCorners, truePlane } from "@/core/photo/truth";
+import { TooMuchWork } from "@/core/work";
 import type { PatternService } from "./pattern.messages";
 
+let drawing: RawDrawing | null = null;
 let photo: GreyImage | null = null;
 let flat: FlatPhoto | null = null;
 
 /** What the pattern worker answers with: the core's own functions, and the browser's decoder. */
 export const patternService: PatternService = {
-  readDrawing: (bytes, format) => (format === "dxf" ? readDxf(bytes) : readSvg(bytes)),
+  readDrawing: (bytes, format) => {
+    const reading = format === "dxf" ? readDxf(bytes) : readSvg(bytes);
+    drawing = reading.ok ? reading.drawing : null;
+    return reading;
+  },
+
+  shapesInDrawing: (mmPerUnit) => {
+    if (!drawing) return null;
+    try {
+      return { ok: true, found: shapesIn(drawing, mmPerUnit) };
+    } catch (error) {
+      if (error instanceof TooMuchWork) return { ok: false, code: "too-much" };
+      throw error;
+    }
+  },
 
   openPhoto: async (bytes) => {
     const size = pictureSize(bytes);

@@ -26,8 +26,7 @@ export function isSound({ degree, knots, control, weights }: BSpline): boolean {
  * @see Piegl and Tiller, The NURBS Book, 2nd edition, chapters 2 and 4.
  */
 export function splineAt({ degree, knots, control, weights }: BSpline, t: number): Point {
-  let span = degree;
-  while (span < control.length - 1 && t >= knots[span + 1]) span++;
+  const span = spanAt(knots, degree, control.length - 1, t);
   const d = Array.from({ length: degree + 1 }, (_, j) => {
     const i = j + span - degree;
     const w = weights?.[i] ?? 1;
@@ -42,6 +41,17 @@ export function splineAt({ degree, knots, control, weights }: BSpline, t: number
     }
   const [x, y, w] = d[degree];
   return { x: x / w, y: y / w };
+}
+
+/** The stretch between two knots that a parameter lies in, by halving: the last of those that begin there. */
+function spanAt(knots: readonly number[], first: number, last: number, t: number): number {
+  let [low, high] = [first, last];
+  while (low < high) {
+    const middle = Math.ceil((low + high) / 2);
+    if (t >= knots[middle]) low = middle;
+    else high = middle - 1;
+  }
+  return low;
 }
 
 /** Places along a B-spline from its first to its last, so many between two knots. */

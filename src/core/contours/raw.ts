@@ -10,7 +10,7 @@ export interface RawRun {
   readonly circle?: { readonly x: number; readonly y: number; readonly radius: number };
 }
 
-/** What was passed over: how often, by what the format calls it. */
+/** What was passed over: how often, by what the format calls it; read by its own keys only, they are names from outside. */
 export type PassedOver = Readonly<Record<string, number>>;
 
 /** The lines of a drawing as they stand in its file. */
@@ -25,6 +25,8 @@ export interface RawDrawing {
 export type DrawingFailure =
   | { readonly code: "too-large"; readonly bytes: number; readonly most: number }
   | { readonly code: "not-a-drawing"; readonly format: "dxf" | "svg" }
+  /** A DXF file of bytes, not of text. */
+  | { readonly code: "binary" }
   /** All that is drawn is solids, meshes, or lines that do not lie in one plane. */
   | { readonly code: "three-dimensional" }
   /** It has nothing but writing, dimensions or pictures. */

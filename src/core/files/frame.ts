@@ -1,5 +1,6 @@
 import { isRecord } from "../isRecord";
 import { keyTwice } from "./jsonKeys";
+import { isWithin } from "./jsonShape";
 
 /** What our files of JSON have round their content: which kind they are, and of which version. */
 export interface Frame {
@@ -20,6 +21,9 @@ export type FrameReading =
   | { readonly ok: true; readonly content: Readonly<Record<string, unknown>>; readonly version: number }
   | FrameFailure;
 
+/** Our small files nest no deeper, and have no more names and values. */
+const FRAME_LIMITS = { depth: 12, keys: 20_000, values: 20_000 };
+
 /** Reads a file's frame; what is in it is for the caller to check. Refuses what is oversized, not ours, or of a newer version. */
 export function readFrame(bytes: Uint8Array, frame: Frame): FrameReading {
   const { format, version: known, mostBytes } = frame;
@@ -28,6 +32,7 @@ export function readFrame(bytes: Uint8Array, frame: Frame): FrameReading {
   let text: string;
   try {
     text = new TextDecoder("utf-8", { fatal: true }).decode(bytes);
+    if (!isWithin(text, FRAME_LIMITS)) return { ok: false, code: "too-large" };
     content = JSON.parse(text);
   } catch {
     return { ok: false, code: "not-json" };
@@ -39,7 +44,7 @@ export function readFrame(bytes: Uint8Array, frame: Frame): FrameReading {
   if (version > known) return { ok: false, code: "newer", version };
   const foreign = Object.keys(content).find((k) => !["format", "version", ...frame.keys].includes(k));
   if (foreign !== undefined) return { ok: false, code: "foreign-key", key: foreign };
-  const twice = keyTwice(text);
+  const twice = keyTwice(text, content);
   if (twice) return { ok: false, code: "key-twice", key: twice.key };
   return { ok: true, content, version };
 }

@@ -1,4 +1,5 @@
 import { createScanner } from "jsonc-parser";
+import { namesIn } from "./jsonShape";
 
 /** What the scanner calls the tokens that matter here. */
 const TOKENS = {
@@ -17,8 +18,29 @@ export interface KeyTwice {
   readonly at: number;
 }
 
-/** The first key that stands twice in one object of a JSON text, or null: a parser would keep the last without a word. */
-export function keyTwice(text: string): KeyTwice | null {
+/**
+ * The first key that stands twice in one object of a JSON text, or null: a parser would keep the last without a word.
+ * `value` is what the text was parsed to: where it has as many keys as the text, none stands twice, which is told at once.
+ */
+export function keyTwice(text: string, value: unknown): KeyTwice | null {
+  return namesIn(text) === keysOf(value) ? null : searched(text);
+}
+
+/** How many keys there are in a value, and in all that is in it; without recursion. */
+function keysOf(value: unknown): number {
+  let count = 0;
+  const open: unknown[] = [value];
+  while (open.length > 0) {
+    const next = open.pop();
+    if (typeof next !== "object" || next === null) continue;
+    const inner = Object.values(next);
+    if (!Array.isArray(next)) count += inner.length;
+    for (const item of inner) if (typeof item === "object") open.push(item);
+  }
+  return count;
+}
+
+function searched(text: string): KeyTwice | null {
   const scanner = createScanner(text, true);
   // The keys of each object that is open; null of a list.
   const open: (Set<string> | null)[] = [];

@@ -1,6 +1,7 @@
 import type { RawDrawing, RawRun } from "../contours/raw";
 import type { Point } from "../curve/bezier";
 import { distanceToChord, enclosedArea, lengthOf } from "../curve/crossing";
+import { Work } from "../work";
 import { fitCircle } from "./fitCircle";
 
 /** Ends of open runs nearer than this are joined, and lines that lie this near on each other are one, mm. */
@@ -46,12 +47,18 @@ export interface FoundShapes {
   readonly joined: number;
 }
 
-/** What a drawing holds at so many millimetres to its unit. */
-export function shapesIn(drawing: RawDrawing, mmPerUnit: number): FoundShapes {
+/**
+ * What a drawing holds at so many millimetres to its unit. Comparisons and joins are counted before they are done, from
+ * `work`; throws `TooMuchWork`.
+ */
+export function shapesIn(drawing: RawDrawing, mmPerUnit: number, work = new Work()): FoundShapes {
   const runs = drawing.runs.map((r) => scaled(r, mmPerUnit));
-  const { kept, doubled } = withoutDoubles(runs);
+  const { kept, doubled } = withoutDoubles(runs, work);
   const closed = kept.filter((r) => r.closed);
-  const { runs: made, joined } = joinedRuns(kept.filter((r) => !r.closed));
+  const { runs: made, joined } = joinedRuns(
+    kept.filter((r) => !r.closed),
+    work,
+  );
   const shapes = [...closed, ...made].flatMap((r) => shapeOf(r) ?? []).sort((a, b) => sizeOf(b) - sizeOf(a));
   return { shapes: shapes.map((s, i) => ({ ...s, id: `shape-${i + 1}` })), doubled, joined };
 }
@@ -91,39 +98,80 @@ function shapeOf(run: RawRun): Unnumbered | null {
   return { kind: "outline", layer, points, areaMm2 };
 }
 
+/** A line with what is needed to compare it with others. */
+interface Compared {
+  readonly run: RawRun;
+  readonly points: readonly Point[];
+  readonly lengthMm: number;
+}
+
+/** One number of a cell's three. Two cells may share it: what is in them is compared all the same. */
+const cellKey = (i: number, k: number, l: number) =>
+  (Math.imul(i, 73856093) ^ Math.imul(k, 19349663) ^ Math.imul(l, 83492791)) >>> 0;
+
 /** Lines without those that lie on an earlier one, whichever way they run. */
-function withoutDoubles(runs: readonly RawRun[]): { kept: RawRun[]; doubled: number } {
+function withoutDoubles(runs: readonly RawRun[], work: Work): { kept: RawRun[]; doubled: number } {
   const kept: RawRun[] = [];
-  const byPlace = new Map<string, RawRun[]>();
+  const byPlace = new Map<number, Compared[]>();
   for (const run of runs) {
-    const { key, near } = placeOf(run);
-    const others = near.flatMap((k) => byPlace.get(k) ?? []);
-    if (others.some((o) => liesOn(run, o))) continue;
+    const points = withEnd(run);
+    const line: Compared = { run, points, lengthMm: lengthOf(points) };
+    work.spend(points.length);
+    const place = placeOf(line);
+    if (liesOnOne(line, place, byPlace, work)) continue;
     kept.push(run);
-    byPlace.set(key, [...(byPlace.get(key) ?? []), run]);
+    const key = cellKey(...place);
+    const others = byPlace.get(key);
+    if (others) others.push(line);
+    else byPlace.set(key, [line]);
   }
   return { kept, doubled: runs.length - kept.length };
 }
 
-/** Cells of a grid about a run's middle, so that only neighbours are compared. */
-function placeOf({ points }: RawRun): { key: string; near: string[] } {
+type Place = readonly [i: number, k: number, long: number];
+
+/** Whether a line lies on one of those in its cell and the cells round it. */
+function liesOnOne(
+  line: Compared,
+  [i, k, long]: Place,
+  byPlace: ReadonlyMap<number, readonly Compared[]>,
+  work: Work,
+): boolean {
+  for (let di = -1; di <= 1; di++)
+    for (let dk = -1; dk <= 1; dk++)
+      for (let dl = -1; dl <= 1; dl++) {
+        const others = byPlace.get(cellKey(i + di, k + dk, long + dl));
+        if (others?.some((other) => liesOn(line, other, work))) return true;
+      }
+  return false;
+}
+
+/** Lengths of which one may be the other's within their tolerance lie no farther apart than one on this scale. */
+const lengthScale = (mm: number) => 1000 * Math.log1p(mm / (4000 * DOUBLED_MM));
+
+/** The cell of a grid about a line's middle and of its length, so that only lines that may be the same are compared. */
+function placeOf({ points, lengthMm }: Compared): Place {
   let [x0, x1, y0, y1] = [Infinity, -Infinity, Infinity, -Infinity];
   for (const { x, y } of points) {
-    [x0, x1] = [Math.min(x0, x), Math.max(x1, x)];
-    [y0, y1] = [Math.min(y0, y), Math.max(y1, y)];
+    x0 = Math.min(x0, x);
+    x1 = Math.max(x1, x);
+    y0 = Math.min(y0, y);
+    y1 = Math.max(y1, y);
   }
   const cell = 4 * DOUBLED_MM;
-  const [i, k] = [Math.round((x0 + x1) / 2 / cell), Math.round((y0 + y1) / 2 / cell)];
-  const near = [-1, 0, 1].flatMap((di) => [-1, 0, 1].map((dk) => `${i + di} ${k + dk}`));
-  return { key: `${i} ${k}`, near };
+  const middle = (low: number, high: number) => Math.round((low + high) / 2 / cell);
+  return [middle(x0, x1), middle(y0, y1), Math.floor(lengthScale(lengthMm))];
 }
 
 /** Whether every tenth of a line, by its length, lies on another of about its length. */
-function liesOn(a: RawRun, b: RawRun): boolean {
-  const [pa, pb] = [withEnd(a), withEnd(b)];
-  const [la, lb] = [lengthOf(pa), lengthOf(pb)];
-  if (Math.abs(la - lb) > 4 * DOUBLED_MM + 1e-3 * la) return false;
-  return tenths(pa, la).every((p) => distanceTo(pb, p) < DOUBLED_MM);
+function liesOn(a: Compared, b: Compared, work: Work): boolean {
+  work.spend();
+  if (Math.abs(a.lengthMm - b.lengthMm) > 4 * DOUBLED_MM + 1e-3 * a.lengthMm) return false;
+  work.spend(a.points.length);
+  return tenths(a.points, a.lengthMm).every((p) => {
+    work.spend(b.points.length);
+    return distanceTo(b.points, p) < DOUBLED_MM;
+  });
 }
 
 const withEnd = ({ points, closed }: RawRun): readonly Point[] => (closed ? [...points, points[0]] : points);
@@ -153,49 +201,99 @@ function distanceTo(points: readonly Point[], p: Point): number {
   return least;
 }
 
-/** Open runs put together end to end where their ends meet; of several that meet in one place, the nearest two. */
-function joinedRuns(open: readonly RawRun[]): { runs: RawRun[]; joined: number } {
-  const left = new Set(open.filter((r) => r.points.length > 1));
-  const byEnd = new Map<string, Set<RawRun>>();
-  const cells = ({ x, y }: Point) => {
-    const [i, k] = [Math.floor(x / JOINED_MM), Math.floor(y / JOINED_MM)];
-    return [-1, 0, 1].flatMap((di) => [-1, 0, 1].map((dk) => `${i + di} ${k + dk}`));
-  };
-  const own = ({ x, y }: Point) => `${Math.floor(x / JOINED_MM)} ${Math.floor(y / JOINED_MM)}`;
-  const ends = (r: RawRun) => [r.points[0], r.points[r.points.length - 1]];
-  for (const run of left)
-    for (const end of ends(run)) byEnd.set(own(end), (byEnd.get(own(end)) ?? new Set()).add(run));
-  const nextAt = (p: Point): { run: RawRun; atStart: boolean } | null => {
-    let best: { run: RawRun; atStart: boolean; gap: number } | null = null;
-    for (const cell of cells(p))
-      for (const run of byEnd.get(cell) ?? [])
-        if (left.has(run))
-          ends(run).forEach((end, i) => {
-            const gap = apart(end, p);
-            if (gap <= JOINED_MM && (best === null || gap < best.gap)) best = { run, atStart: i === 0, gap };
-          });
+/** An end of an open run. */
+interface End {
+  readonly run: RawRun;
+  readonly at: Point;
+  readonly atStart: boolean;
+}
+
+/** Ends of runs by the cells of a grid: those near a place are found without looking at the others. */
+class Ends {
+  private readonly byCell = new Map<number, Set<End>>();
+  private readonly of = new Map<RawRun, readonly End[]>();
+
+  constructor(runs: readonly RawRun[]) {
+    for (const run of runs) {
+      const ends: readonly End[] = [
+        { run, at: run.points[0], atStart: true },
+        { run, at: run.points[run.points.length - 1], atStart: false },
+      ];
+      this.of.set(run, ends);
+      for (const end of ends) {
+        const key = cellOf(end.at, 0, 0);
+        const there = this.byCell.get(key);
+        if (there) there.add(end);
+        else this.byCell.set(key, new Set([end]));
+      }
+    }
+  }
+
+  /** Takes a run out; false where it was out already. */
+  take(run: RawRun): boolean {
+    const ends = this.of.get(run);
+    if (!ends) return false;
+    this.of.delete(run);
+    for (const end of ends) this.byCell.get(cellOf(end.at, 0, 0))?.delete(end);
+    return true;
+  }
+
+  /** The end nearest to a place, within the distance over which lines are joined. */
+  nearest(p: Point, work: Work): End | null {
+    let best: End | null = null;
+    let least = JOINED_MM;
+    for (let di = -1; di <= 1; di++)
+      for (let dk = -1; dk <= 1; dk++)
+        for (const end of this.byCell.get(cellOf(p, di, dk)) ?? []) {
+          work.spend();
+          const gap = apart(end.at, p);
+          if (gap > least || (best !== null && gap === least)) continue;
+          best = end;
+          least = gap;
+        }
     return best;
-  };
+  }
+}
+
+const cellOf = ({ x, y }: Point, di: number, dk: number) =>
+  cellKey(Math.floor(x / JOINED_MM) + di, Math.floor(y / JOINED_MM) + dk, 0);
+
+/** Open runs put together end to end where their ends meet; of several that meet in one place, the nearest two. */
+function joinedRuns(open: readonly RawRun[], work: Work): { runs: RawRun[]; joined: number } {
+  const ends = new Ends(open.filter((r) => r.points.length > 1));
   const runs: RawRun[] = [];
   let joined = 0;
   for (const run of open) {
-    if (!left.delete(run)) continue;
-    let points = [...run.points];
-    // On from its end, then on from its beginning, until nothing follows.
-    for (const way of [0, 1]) {
-      if (way === 1) points.reverse();
-      for (;;) {
-        const next =
-          apart(points[0], points[points.length - 1]) <= JOINED_MM && points.length > 2
-            ? null
-            : nextAt(points[points.length - 1]);
+    if (!ends.take(run)) continue;
+    const first = run.points[0];
+    const last = run.points[run.points.length - 1];
+    let count = run.points.length;
+    /** Pieces that follow a place, each in the order in which it is run through; `far` is the chain's other end. */
+    const chain = (from: Point, far: Point) => {
+      const pieces: (readonly Point[])[] = [];
+      let at = from;
+      while (!(apart(at, far) <= JOINED_MM && count > 2)) {
+        const next = ends.nearest(at, work);
         if (!next) break;
-        left.delete(next.run);
-        const more = next.atStart ? next.run.points : [...next.run.points].reverse();
-        points = [...points, ...more.slice(1)];
+        ends.take(next.run);
+        work.spend(next.run.points.length);
+        pieces.push(next.atStart ? next.run.points : [...next.run.points].reverse());
+        at = pieces[pieces.length - 1][next.run.points.length - 1];
+        count += next.run.points.length - 1;
         joined++;
       }
-    }
+      return { pieces, end: at };
+    };
+    // On from its end, then on from its beginning, until nothing follows.
+    const ahead = chain(last, first);
+    const behind = chain(first, ahead.end);
+    const points = [
+      ...behind.pieces.flatMap((piece) => piece.slice(1)).reverse(),
+      ...run.points,
+      ...ahead.pieces.flatMap((piece) => piece.slice(1)),
+    ];
+    // What had something before it was turned round to be gone on with.
+    points.reverse();
     const closed = points.length > 2 && apart(points[0], points[points.length - 1]) <= JOINED_MM;
     runs.push({ layer: run.layer, points: closed ? points.slice(0, -1) : points, closed });
   }

@@ -5,6 +5,7 @@ import { fitCircle } from "../pattern/fitCircle";
 import type { Found, FoundShapes } from "../pattern/found";
 import { projected } from "./homography";
 import { type GreyImage, parting, shadeAt, smoothed } from "./image";
+import { withoutSpecks } from "./specks";
 import type { TruePlane } from "./truth";
 
 /** How a shape is told from its ground. */
@@ -64,6 +65,8 @@ function middleShade({ data }: GreyImage): number {
 
 /** Outlines smaller than this are dirt, mm². */
 const LEAST_MM2 = 8;
+/** Patches with fewer pixels than this share of the smallest outline are taken out before outlines are followed. */
+const SPECK_SHARE = 0.5;
 /** Points of a round hole in a photo lie this near to a circle, mm, or within this share of its radius. */
 const ROUND_MM = 0.35;
 const ROUND_SHARE = 0.07;
@@ -81,6 +84,8 @@ export function shapesInPhoto(
   // Contours enclose what is above a value: of a dark shape the shades are turned round.
   const sign = shape === "dark" ? -1 : 1;
   const values = Array.from(soft.data, (v) => sign * v);
+  // What is dirt anyhow is not followed: the contours of noise would be as many as its pixels.
+  withoutSpecks(values, soft.width, soft.height, sign * at, SPECK_SHARE * LEAST_MM2 * perMm * perMm);
   const [found] = contours()
     .size([soft.width, soft.height])
     .smooth(true)

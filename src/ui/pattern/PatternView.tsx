@@ -6,6 +6,7 @@ import { DRAWN_FIT, TRACED_FIT } from "@/core/pattern/applyOutline";
 import { putUnderlay, useUnderlay } from "@/store/underlays";
 import { useBench, useDesign } from "../bench/BenchContext";
 import { FileButton } from "../fields/FileButton";
+import { ProgressLine } from "../ProgressLine";
 import { attempt } from "../shell/notice";
 import { FoundList, UnitChoice } from "./FoundList";
 import { HandList } from "./HandList";
@@ -80,7 +81,8 @@ export function PatternView({ onDone }: { onDone: () => void }) {
   const name = photo.name ?? pattern.pattern?.name ?? null;
   const wrong = photo.wrong ?? pattern.wrong;
   const scaling = photo.photo !== null && photo.flat === null;
-  const working = pattern.reading ? { says: "Reading the drawing …", done: null } : photo.busy;
+  const drawing = pattern.working && DRAWING_WORDS[pattern.working];
+  const working = drawing ? { says: drawing, done: null } : photo.busy;
   return (
     <Flex
       flex="1"
@@ -95,7 +97,7 @@ export function PatternView({ onDone }: { onDone: () => void }) {
       <Flex direction="column" flex="1" minW="0" px="5" py="4" gap="3" data-testid="pattern">
         <HStack gap="3" wrap="wrap">
           <Stack gap="0" flex="1" minW="240px">
-            <Text fontWeight="600" fontSize="lg">
+            <Text fontWeight="600" fontSize="lg" overflowWrap="anywhere">
               {name ?? "Bring in a pattern"}
             </Text>
             <Text color="graphite" fontSize="sm">
@@ -151,14 +153,13 @@ export function PatternView({ onDone }: { onDone: () => void }) {
           </Text>
         )}
         {working && (
-          <HStack>
-            <Text color="graphite" role="status">
-              {working.says} {working.done !== null && `${Math.round(100 * working.done)} %`}
-            </Text>
-            <Button size="xs" variant="outline" onClick={pattern.reading ? pattern.cancel : photo.cancel}>
-              Cancel
-            </Button>
-          </HStack>
+          <ProgressLine
+            says={
+              working.done === null ? working.says : `${working.says} ${Math.round(100 * working.done)} %`
+            }
+            done={working.done}
+            onCancel={drawing ? pattern.close : photo.cancel}
+          />
         )}
         {scaling && <PhotoScaleView state={photo} />}
         {!scaling && found && (
@@ -225,6 +226,11 @@ export function PatternView({ onDone }: { onDone: () => void }) {
     </Flex>
   );
 }
+
+const DRAWING_WORDS = {
+  reading: "Reading the drawing …",
+  finding: "Finding outlines and holes in the drawing …",
+} as const;
 
 function Empty() {
   return (

@@ -1,7 +1,7 @@
 "use client";
 import { useEffect, useMemo, useRef, useState } from "react";
-import { LARGEST_DRAWING_BYTES, type RawDrawing } from "@/core/contours/raw";
-import { type FoundShapes, shapesIn } from "@/core/pattern/found";
+import { LARGEST_DRAWING_BYTES, MOST_POINTS, type RawDrawing } from "@/core/contours/raw";
+import type { FoundShapes } from "@/core/pattern/found";
 import { type DrawingUnit, LONGEST_MM, likelyUnit, reachOf, SHORTEST_MM, UNITS } from "@/core/pattern/trace";
 import { drawingFailureWords, reachWords } from "@/words/drawings";
 import type { Client } from "@/workers/client";
@@ -22,7 +22,8 @@ export interface PatternState {
   readonly reachMm: number;
   /** Why a file was not taken, or what is wrong with the unit. */
   readonly wrong: string | null;
-  readonly reading: boolean;
+  /** What is done now; null while nothing is. */
+  readonly working: "reading" | "finding" | null;
   /** Whether it was taken. */
   readonly open: (file: File) => Promise<boolean>;
   readonly clearWrong: () => void;
@@ -32,17 +33,36 @@ export interface PatternState {
   readonly setUnit: (unit: Pattern["unit"]) => void;
 }
 
+const mmPerUnitOf = (drawing: RawDrawing, unit: Pattern["unit"]): number =>
+  unit === "told" ? (drawing.mmPerUnit ?? 1) : UNITS[unit];
+
 /** Reads drawings in a worker, one at a time; what cannot be read leaves what was there before. */
 export function usePattern(): PatternState {
   const client = useRef<Client<PatternService> | null>(null);
   const [pattern, setPattern] = useState<Pattern | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
-  const [reading, setReading] = useState(false);
+  const [working, setWorking] = useState<PatternState["working"]>(null);
+  const [found, setFound] = useState<FoundShapes | null>(null);
   useEffect(() => () => client.current?.dispose(), []);
   const cancel = () => {
     client.current?.dispose();
     client.current = null;
-    setReading(false);
+    setWorking(null);
+    setFound(null);
+  };
+  /** The worker keeps the drawing: what is in it is found there, at every unit that is chosen. */
+  const find = async (drawing: RawDrawing, mmPerUnit: number) => {
+    setFound(null);
+    const mine = client.current;
+    const reachMm = reachOf(drawing) * mmPerUnit;
+    if (!mine || !(reachMm >= SHORTEST_MM && reachMm <= LONGEST_MM)) return setWorking(null);
+    setWorking("finding");
+    const answer = await mine.ask((s) => s.shapesInDrawing(mmPerUnit));
+    if (client.current !== mine || (!answer.ok && answer.code === "superseded")) return;
+    setWorking(null);
+    if (!answer.ok) setWrong(`The outlines could not be found: ${answer.message}`);
+    else if (answer.value?.ok) setFound(answer.value.found);
+    else setWrong(drawingFailureWords({ code: "too-much", most: MOST_POINTS }));
   };
   const open = async (file: File) => {
     const format = /\.(dxf|svg)$/i.exec(file.name)?.[1].toLowerCase();
@@ -56,14 +76,15 @@ export function usePattern(): PatternState {
       setWrong(drawingFailureWords({ code: "too-large", bytes: file.size, most: LARGEST_DRAWING_BYTES }));
       return false;
     }
-    setReading(true);
+    setPattern(null);
+    setWorking("reading");
     const mine = createPatternReader();
     client.current = mine;
     const bytes = new Uint8Array(await file.arrayBuffer());
     const answer = await mine.ask((s) => s.readDrawing(bytes, format));
     // Called off, or another file was opened meanwhile.
     if (client.current !== mine) return false;
-    cancel();
+    if (!answer.ok || !answer.value.ok) cancel();
     if (!answer.ok) {
       setWrong(`${file.name} could not be read: ${answer.message}`);
       return false;
@@ -73,30 +94,22 @@ export function usePattern(): PatternState {
       return false;
     }
     const { drawing } = answer.value;
-    setPattern({
-      name: file.name,
-      drawing,
-      unit: drawing.mmPerUnit === null ? likelyUnit(drawing) : "told",
-    });
+    const unit = drawing.mmPerUnit === null ? likelyUnit(drawing) : "told";
+    setPattern({ name: file.name, drawing, unit });
+    void find(drawing, mmPerUnitOf(drawing, unit));
     return true;
   };
-  const mmPerUnit = pattern
-    ? pattern.unit === "told"
-      ? (pattern.drawing.mmPerUnit ?? 1)
-      : UNITS[pattern.unit]
-    : 1;
-  const reachMm = useMemo(() => (pattern ? reachOf(pattern.drawing) * mmPerUnit : 0), [pattern, mmPerUnit]);
-  const fits = reachMm >= SHORTEST_MM && reachMm <= LONGEST_MM;
-  const found = useMemo(
-    () => (pattern && fits ? shapesIn(pattern.drawing, mmPerUnit) : null),
-    [pattern, fits, mmPerUnit],
+  const reachMm = useMemo(
+    () => (pattern ? reachOf(pattern.drawing) * mmPerUnitOf(pattern.drawing, pattern.unit) : 0),
+    [pattern],
   );
+  const fits = reachMm >= SHORTEST_MM && reachMm <= LONGEST_MM;
   return {
     pattern,
     found,
     reachMm,
     wrong: wrong ?? (pattern && !fits ? reachWords(reachMm, SHORTEST_MM, LONGEST_MM) : null),
-    reading,
+    working,
     open,
     clearWrong: () => setWrong(null),
     cancel,
@@ -107,7 +120,9 @@ export function usePattern(): PatternState {
     },
     setUnit: (unit) => {
       setWrong(null);
-      setPattern(pattern && { ...pattern, unit });
+      if (!pattern) return;
+      setPattern({ ...pattern, unit });
+      void find(pattern.drawing, mmPerUnitOf(pattern.drawing, unit));
     },
   };
 }

@@ -84,7 +84,7 @@ export class RowSplitter {
   end(): Readonly<Record<string, unknown>> {
     const content = parsed(this.rest);
     if (!isRecord(content)) throw new BackupRefused({ ok: false, code: "foreign" });
-    const twice = keyTwice(this.rest);
+    const twice = keyTwice(this.rest, content);
     if (twice) throw new BackupRefused({ ok: false, code: "key-twice", key: twice.key });
     return content;
   }
@@ -111,7 +111,7 @@ export class RowSplitter {
     if (++this.count > BACKUP_LIMITS.rows) throw new BackupRefused({ ok: false, code: "too-large" });
     const row = parsed(text);
     if (!isRecord(row)) throw new BackupRefused({ ok: false, code: "not-json" });
-    const twice = keyTwice(text);
+    const twice = keyTwice(text, row);
     if (twice) throw new BackupRefused({ ok: false, code: "key-twice", key: twice.key });
     await this.receive(this.list, row);
   }

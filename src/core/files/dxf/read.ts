@@ -12,23 +12,25 @@ import {
 } from "../../contours/raw";
 import { type Affine, after, likeScale, SAME, shifted, stretched, through, turned } from "../../curve/affine";
 import type { Point } from "../../curve/bezier";
+import { TooMuchWork, Work } from "../../work";
+import { linesOnly } from "./tags";
 
 /**
  * Millimetres to a unit by the number in $INSUNITS; other numbers, and 0, say nothing.
  * @see DXF reference, HEADER section, $INSUNITS (from memory).
  */
-const MM_PER_UNIT: Readonly<Record<number, number>> = {
-  1: 25.4,
-  2: 304.8,
-  4: 1,
-  5: 10,
-  6: 1000,
-  8: 25.4e-6,
-  9: 0.0254,
-  10: 914.4,
-  13: 0.001,
-  14: 100,
-};
+const MM_PER_UNIT: ReadonlyMap<number, number> = new Map([
+  [1, 25.4],
+  [2, 304.8],
+  [4, 1],
+  [5, 10],
+  [6, 1000],
+  [8, 25.4e-6],
+  [9, 0.0254],
+  [10, 914.4],
+  [13, 0.001],
+  [14, 100],
+]);
 
 /** Entities that are told in a frame of their own: seen from behind, x runs the other way. The others are in the drawing's. */
 const IN_OWN_FRAME = ["CIRCLE", "ARC", "LWPOLYLINE", "POLYLINE", "INSERT"];
@@ -39,26 +41,39 @@ const SOLID_KINDS = ["3DFACE", "3DSOLID", "MESH", "BODY", "SURFACE", "REGION"];
 /** Heights that differ by more than this share of the drawing are not in one plane. */
 const FLAT_SHARE = 1e-4;
 
-/** Reads the lines of a DXF file. Never fails otherwise than told; blocks are put in where they are inserted. */
-export function readDxf(bytes: Uint8Array): DrawingReading {
+/**
+ * Reads the lines of a DXF file; blocks are put in where they are inserted. What it asks for is counted before it is done,
+ * from `work`, which whoever goes on with the drawing spends from as well.
+ */
+export function readDxf(bytes: Uint8Array, work = new Work()): DrawingReading {
   if (bytes.byteLength > LARGEST_DRAWING_BYTES)
     return { ok: false, code: "too-large", bytes: bytes.byteLength, most: LARGEST_DRAWING_BYTES };
-  const text = new TextDecoder().decode(bytes);
-  const dxf = parsed(text);
-  if (!dxf) return { ok: false, code: "not-a-drawing", format: "dxf" };
-  const reader = new EntityReader(dxf, unread(text));
-  if (!reader.readAll()) return { ok: false, code: "too-much", most: MOST_POINTS };
-  const { runs, passedOver } = reader;
-  const solid = SOLID_KINDS.some((kind) => kind in passedOver);
-  if (reader.notFlat() || (solid && runs.length === 0)) return { ok: false, code: "three-dimensional" };
-  if (runs.length === 0) return { ok: false, code: "no-lines", passedOver };
-  const { insUnits } = dxf.header;
-  const mmPerUnit = insUnits === undefined ? null : (MM_PER_UNIT[insUnits] ?? null);
-  return { ok: true, drawing: { runs, mmPerUnit, passedOver } };
+  try {
+    const text = new TextDecoder().decode(bytes);
+    if (text.slice(0, 40).includes(BINARY)) return { ok: false, code: "binary" };
+    const tags = linesOnly(text, work);
+    const dxf = tags && parsed(tags.text);
+    if (!tags || !dxf) return { ok: false, code: "not-a-drawing", format: "dxf" };
+    const reader = new EntityReader(dxf, tags.passedOver, work);
+    reader.readAll();
+    const { runs } = reader;
+    const passedOver = Object.fromEntries(reader.passedOver);
+    const solid = SOLID_KINDS.some((kind) => reader.passedOver.has(kind));
+    if (reader.notFlat() || (solid && runs.length === 0)) return { ok: false, code: "three-dimensional" };
+    if (runs.length === 0) return { ok: false, code: "no-lines", passedOver };
+    const { insUnits } = dxf.header;
+    const mmPerUnit = insUnits === undefined ? null : (MM_PER_UNIT.get(insUnits) ?? null);
+    return { ok: true, drawing: { runs, mmPerUnit, passedOver } };
+  } catch (error) {
+    if (error instanceof TooMuchWork) return { ok: false, code: "too-much", most: MOST_POINTS };
+    throw error;
+  }
 }
 
+/** What stands in the first line of a binary file of the format. */
+const BINARY = "Binary DXF";
+
 function parsed(text: string): Parsed | null {
-  if (!/^\s*(999[\s\S]*?\n\s*)?0\s*\r?\n\s*SECTION/.test(text.slice(0, 4000))) return null;
   try {
     return parseString(text);
   } catch {
@@ -66,35 +81,12 @@ function parsed(text: string): Parsed | null {
   }
 }
 
-/** Entities by kind that the parser leaves out without a word. */
-const LEFT_OUT = [
-  "3DSOLID",
-  "MESH",
-  "BODY",
-  "SURFACE",
-  "REGION",
-  "LEADER",
-  "MULTILEADER",
-  "IMAGE",
-  "WIPEOUT",
-  "XLINE",
-  "RAY",
-  "MLINE",
-];
-
-function unread(text: string): Record<string, number> {
-  const counts: Record<string, number> = {};
-  for (const [, kind] of text.matchAll(/^[ \t]*0[ \t]*\r?\n[ \t]*(\w+)/gm))
-    if (LEFT_OUT.includes(kind)) counts[kind] = (counts[kind] ?? 0) + 1;
-  return counts;
-}
-
 /** A place of a file: what it leaves out is 0. */
 const at = ({ x = 0, y = 0 }: Place): Point => ({ x, y });
 
 class EntityReader {
   readonly runs: RawRun[] = [];
-  readonly passedOver: Record<string, number>;
+  readonly passedOver: Map<string, number>;
   private points = 0;
   private readonly zs: number[] = [];
   /** Of the whole drawing, to choose chords by. */
@@ -103,17 +95,16 @@ class EntityReader {
 
   constructor(
     private readonly dxf: Parsed,
-    passedOver: Record<string, number>,
+    passedOver: ReadonlyMap<string, number>,
+    private readonly work: Work,
   ) {
-    this.passedOver = { ...passedOver };
+    this.passedOver = new Map(passedOver);
     this.size = roughSize(dxf);
     this.blocks = new Map(dxf.blocks.map((b) => [b.name ?? "", b]));
   }
 
-  /** False where there is more than can be taken in. */
-  readAll(): boolean {
+  readAll(): void {
     this.readList(this.dxf.entities, SAME, 0, null);
-    return this.points <= MOST_POINTS;
   }
 
   notFlat(): boolean {
@@ -126,7 +117,7 @@ class EntityReader {
 
   private readList(entities: readonly Entity[], map: Affine, depth: number, layer: string | null): void {
     for (const entity of entities) {
-      if (this.points > MOST_POINTS) return;
+      this.work.spend();
       // What lies on a sheet of paper is not the drawing.
       if (entity.paperSpace) continue;
       const flips = IN_OWN_FRAME.includes(entity.type) && (entity.extrusionZ ?? 1) < 0;
@@ -135,7 +126,7 @@ class EntityReader {
   }
 
   private pass(type: string): void {
-    this.passedOver[type] = (this.passedOver[type] ?? 0) + 1;
+    this.passedOver.set(type, (this.passedOver.get(type) ?? 0) + 1);
   }
 
   private put(
@@ -145,11 +136,13 @@ class EntityReader {
     points: readonly Point[],
     closed: boolean,
   ): void {
+    this.work.spend(points.length);
     const moved = points
       .map((p) => through(map, p))
       .filter((p) => Number.isFinite(p.x) && Number.isFinite(p.y));
     if (moved.length < 2) return;
     this.points += moved.length;
+    if (this.points > MOST_POINTS) throw new TooMuchWork();
     this.runs.push({ layer: layerOf(entity, layer), points: moved, closed });
   }
 
@@ -202,7 +195,10 @@ class EntityReader {
         const spline = { degree: e.degree ?? 3, knots: e.knots, control, weights: e.weights };
         // One that is told by places to run through has no control points.
         if (!isSound(spline)) this.pass("SPLINE");
-        else this.put(e, layer, map, alongSpline(spline, SPLINE_CHORDS), e.closed ?? false);
+        else {
+          this.work.spend(e.knots.length * SPLINE_CHORDS * (spline.degree + 1));
+          this.put(e, layer, map, alongSpline(spline, SPLINE_CHORDS), e.closed ?? false);
+        }
         break;
       }
       case "INSERT":
@@ -245,7 +241,7 @@ class EntityReader {
     const inBlock = after(turn, after(stretched(e.scaleX ?? 1, e.scaleY ?? 1), shifted(-base.x, -base.y)));
     for (let i = 0; i < columns; i++)
       for (let k = 0; k < rows; k++) {
-        if (this.points > MOST_POINTS) return;
+        this.work.spend();
         const cell = through(turn, { x: i * (e.columnSpacing ?? 0), y: k * (e.rowSpacing ?? 0) });
         const { x, y } = at(e);
         const place = after(shifted(x + cell.x, y + cell.y), inBlock);
@@ -263,6 +259,7 @@ class EntityReader {
     sweep: number,
   ): Point[] {
     const n = this.chordsFor(radius, sweep);
+    this.work.spend(n + 1);
     const [c, s] = [Math.cos(axis), Math.sin(axis)];
     return Array.from({ length: n + 1 }, (_, k) => {
       const t = from + (sweep * k) / n;
@@ -280,6 +277,7 @@ class EntityReader {
 
   /** Chords along a polyline whose pieces may be arcs. */
   private bent(vertices: readonly (Place & { bulge?: number })[], closed: boolean): Point[] {
+    this.work.spend(vertices.length);
     return vertices.flatMap((v, i): Point[] => {
       const a = { ...at(v), bulge: v.bulge ?? 0 };
       const last = i === vertices.length - 1;

@@ -17,13 +17,22 @@ const box = boxesMesh([
 ]);
 
 describe("a file that nests without end", () => {
-  it.each(["[", '{"a":', '[{"a":'])("is refused with the place where it ends: %j", (open) => {
-    const text = open.repeat(100_000);
+  it.each(["[", '{"a":', '[{"a":'])("is refused before it is parsed: %j", (open) => {
+    expect(readKnife(bytes(open.repeat(100_000)))).toEqual({ ok: false, code: "too-complex" });
+    // Not so deep that it could be told by that, it is refused with the place where it ends.
+    const text = open.repeat(8);
     expect(readKnife(bytes(text))).toEqual({ ok: false, code: "not-json", line: 1, column: text.length + 1 });
   });
 
-  it("is refused as no knife where it is whole", () => {
-    expect(readKnife(bytes(`${"[".repeat(100_000)}${"]".repeat(100_000)}`))).toMatchObject({
+  it("is refused where it is whole, and where it has more names or values than a knife", () => {
+    const whole = `${"[".repeat(100_000)}${"]".repeat(100_000)}`;
+    const wide = `[${"1,".repeat(200_000)}1]`;
+    const named = `{${Array.from({ length: 120_000 }, (_, i) => `"k${i}":1`).join(",")}}`;
+    for (const text of [whole, wide, named])
+      expect(readKnife(bytes(text))).toEqual({ ok: false, code: "too-complex" });
+    // Brackets, commas and colons of a text are letters like others.
+    expect(readKnife(bytes(JSON.stringify({ note: '"[{:,'.repeat(50_000) })))).toEqual({
+      ok: false,
       code: "foreign",
     });
   });

@@ -9,7 +9,8 @@ import { isRecord } from "../../isRecord";
 import { meshFault } from "../../solids/meshFaults";
 import { jsonFaultAt } from "../jsonFault";
 import { keyTwice } from "../jsonKeys";
-import { KNIFE_FORMAT, LARGEST_KNIFE_BYTES } from "./format";
+import { isWithin } from "../jsonShape";
+import { KNIFE_FORMAT, KNIFE_LIMITS, LARGEST_KNIFE_BYTES } from "./format";
 
 /** One thing wrong inside a file, and where: the path of keys to it. */
 export interface Problem {
@@ -20,6 +21,8 @@ export interface Problem {
 export type KnifeFailure =
   | { readonly ok: false; readonly code: "too-large"; readonly bytes: number; readonly limit: number }
   | { readonly ok: false; readonly code: "not-utf8" }
+  /** Nested deeper, or with more names and values, than any knife: told before it is parsed. */
+  | { readonly ok: false; readonly code: "too-complex" }
   | {
       readonly ok: false;
       readonly code: "not-json";
@@ -56,13 +59,14 @@ export function readKnife(bytes: Uint8Array): KnifeReading {
   } catch {
     return { ok: false, code: "not-utf8" };
   }
+  if (!isWithin(text, KNIFE_LIMITS)) return { ok: false, code: "too-complex" };
   let value: unknown;
   try {
     value = JSON.parse(text);
   } catch {
     return { ok: false, code: "not-json", ...placeOf(text, jsonFaultAt(text)) };
   }
-  const twice = keyTwice(text);
+  const twice = keyTwice(text, value);
   if (twice) return { ok: false, code: "key-twice", key: twice.key, ...placeOf(text, twice.at) };
   return readKnifeValue(value);
 }

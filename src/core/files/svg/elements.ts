@@ -1,4 +1,5 @@
 import { SaxesParser } from "saxes";
+import { TooMuchWork } from "../../work";
 
 /** An element without its prefix, its attributes without theirs, and what stands in it; writing is left out. */
 export interface Element {
@@ -17,8 +18,8 @@ const DEEPEST_TREE = 500;
 
 const plain = (name: string) => name.slice(name.indexOf(":") + 1);
 
-/** The tree of an XML text; null where it is none. Entities of the text's own are not put in. */
-export function elementsOf(text: string): Element | "too-much" | null {
+/** The tree of an XML text; null where it is none. Entities of the text's own are not put in. Throws `TooMuchWork`. */
+export function elementsOf(text: string): Element | null {
   const parser = new SaxesParser();
   const open: Element[] = [];
   let root: Element | null = null;
@@ -28,10 +29,12 @@ export function elementsOf(text: string): Element | "too-much" | null {
     if (!/undefined entity/.test(error.message)) throw error;
   });
   parser.on("opentag", (tag) => {
-    const attributes: Record<string, string> = {};
-    for (const [name, value] of Object.entries(tag.attributes)) attributes[plain(name)] = String(value);
+    const attributes = Object.fromEntries(
+      Object.entries(tag.attributes).map(([name, value]) => [plain(name), String(value)]),
+    );
     const element: Element = { name: plain(tag.name), attributes, children: [] };
-    count++;
+    // Counted at once: what is read later goes as deep as this lets it.
+    if (++count > MOST_ELEMENTS || open.length >= DEEPEST_TREE) throw new TooMuchWork();
     if (open.length > 0) open[open.length - 1].children.push(element);
     else root ??= element;
     open.push(element);
@@ -41,11 +44,11 @@ export function elementsOf(text: string): Element | "too-much" | null {
   });
   try {
     for (let at = 0; at < text.length; at += PIECE) {
-      if (count > MOST_ELEMENTS || open.length > DEEPEST_TREE) return "too-much";
       parser.write(text.slice(at, at + PIECE));
     }
     parser.close();
-  } catch {
+  } catch (error) {
+    if (error instanceof TooMuchWork) throw error;
     return null;
   }
   return root;

@@ -1,4 +1,3 @@
-import svgpath from "svgpath";
 import {
   DEEPEST,
   type DrawingReading,
@@ -9,8 +8,11 @@ import {
 import { type Affine, after, likeScale, through } from "../../curve/affine";
 import { type Point, straight } from "../../curve/bezier";
 import { polyline } from "../../curve/crossing";
+import { TooMuchWork, Work } from "../../work";
 import { ellipticalArc } from "./arc";
 import { type Element, elementsOf } from "./elements";
+import { numbersIn } from "./numbers";
+import { type Segment, segmentsOf } from "./pathData";
 import { transformOf } from "./transform";
 import { userUnits } from "./units";
 
@@ -36,22 +38,26 @@ const ROUND_CHORDS = 360;
 
 /**
  * Reads the lines of an SVG file. Nothing in it is run, and nothing that it refers to is fetched: scripts, pictures and
- * writing are passed over and counted.
+ * writing are passed over and counted. What it asks for is counted before it is done, from `work`.
  */
-export function readSvg(bytes: Uint8Array): DrawingReading {
+export function readSvg(bytes: Uint8Array, work = new Work()): DrawingReading {
   if (bytes.byteLength > LARGEST_DRAWING_BYTES)
     return { ok: false, code: "too-large", bytes: bytes.byteLength, most: LARGEST_DRAWING_BYTES };
-  const root = elementsOf(new TextDecoder().decode(bytes));
-  if (root === "too-much") return { ok: false, code: "too-much", most: MOST_POINTS };
-  if (root?.name !== "svg") return { ok: false, code: "not-a-drawing", format: "svg" };
-  const reader = new ShapeReader(root);
-  const { mmPerUnit, stretch } = userUnits(root.attributes);
-  // Heights run downward in the file.
-  reader.readChildren(root, [1, 0, 0, -stretch, 0, 0], "", 0);
-  if (reader.points > MOST_POINTS) return { ok: false, code: "too-much", most: MOST_POINTS };
-  const { runs, passedOver } = reader;
-  if (runs.length === 0) return { ok: false, code: "no-lines", passedOver };
-  return { ok: true, drawing: { runs, mmPerUnit, passedOver } };
+  try {
+    const root = elementsOf(new TextDecoder().decode(bytes));
+    if (root?.name !== "svg") return { ok: false, code: "not-a-drawing", format: "svg" };
+    const reader = new ShapeReader(root, work);
+    const { mmPerUnit, stretch } = userUnits(root.attributes);
+    // Heights run downward in the file.
+    reader.readChildren(root, [1, 0, 0, -stretch, 0, 0], "", 0);
+    const { runs } = reader;
+    const passedOver = Object.fromEntries(reader.passedOver);
+    if (runs.length === 0) return { ok: false, code: "no-lines", passedOver };
+    return { ok: true, drawing: { runs, mmPerUnit, passedOver } };
+  } catch (error) {
+    if (error instanceof TooMuchWork) return { ok: false, code: "too-much", most: MOST_POINTS };
+    throw error;
+  }
 }
 
 const number = (text: string | undefined, otherwise = 0): number => {
@@ -64,21 +70,24 @@ const isHidden = ({ display, visibility, style = "" }: Element["attributes"]): b
 
 class ShapeReader {
   readonly runs: RawRun[] = [];
-  readonly passedOver: Record<string, number> = {};
-  points = 0;
+  readonly passedOver = new Map<string, number>();
+  private points = 0;
   private readonly byId = new Map<string, Element>();
 
-  constructor(root: Element) {
-    const note = (e: Element) => {
-      if (e.attributes.id) this.byId.set(e.attributes.id, e);
-      for (const child of e.children) note(child);
-    };
-    note(root);
+  constructor(
+    root: Element,
+    private readonly work: Work,
+  ) {
+    for (const waiting = [root]; waiting.length > 0; ) {
+      const e = waiting.pop()!;
+      if (e.attributes.id && !this.byId.has(e.attributes.id)) this.byId.set(e.attributes.id, e);
+      for (let i = e.children.length - 1; i >= 0; i--) waiting.push(e.children[i]);
+    }
   }
 
   readChildren(of: Element, map: Affine, layer: string, depth: number): void {
     for (const child of of.children) {
-      if (this.points > MOST_POINTS) return;
+      this.work.spend();
       this.read(child, map, layer, depth);
     }
   }
@@ -90,6 +99,7 @@ class ShapeReader {
       this.pass(name);
       return;
     }
+    this.work.spend((a.transform?.length ?? 0) / 100);
     const map = after(outer, transformOf(a.transform));
     if (GROUPS.includes(name)) {
       const inner: Affine = name === "svg" ? after(map, [1, 0, 0, 1, number(a.x), number(a.y)]) : map;
@@ -120,6 +130,7 @@ class ShapeReader {
         break;
       case "polyline":
       case "polygon":
+        this.work.spend((a.points?.length ?? 0) / 4);
         this.put(own, map, pointsOf(a.points ?? ""), name === "polygon");
         break;
       case "rect":
@@ -138,7 +149,7 @@ class ShapeReader {
   }
 
   private pass(name: string): void {
-    this.passedOver[name] = (this.passedOver[name] ?? 0) + 1;
+    this.passedOver.set(name, (this.passedOver.get(name) ?? 0) + 1);
   }
 
   private put(layer: string, map: Affine, points: readonly Point[], closed: boolean): void {
@@ -147,11 +158,13 @@ class ShapeReader {
       .filter((p) => Number.isFinite(p.x) && Number.isFinite(p.y));
     if (moved.length < 2) return;
     this.points += moved.length;
+    if (this.points > MOST_POINTS) throw new TooMuchWork();
     this.runs.push({ layer, points: moved, closed });
   }
 
   private readRound(centre: Point, rx: number, ry: number, map: Affine, layer: string): void {
     if (!(rx > 0 && ry > 0)) return;
+    this.work.spend(ROUND_CHORDS);
     const points = Array.from({ length: ROUND_CHORDS }, (_, i) => {
       const t = (2 * Math.PI * i) / ROUND_CHORDS;
       return { x: centre.x + rx * Math.cos(t), y: centre.y + ry * Math.sin(t) };
@@ -182,36 +195,34 @@ class ShapeReader {
       this.put(layer, map, points, closed);
       points = [];
     };
-    svgpath(d)
-      .abs()
-      .unshort()
-      .iterate((segment, _, x, y) => {
-        const [kind, ...n] = segment as [string, ...number[]];
-        const from = { x, y };
-        if (kind === "M") {
-          done(false);
-          points = [{ x: n[0], y: n[1] }];
-          return;
-        }
-        if (kind === "Z") {
-          done(true);
-          return;
-        }
+    // Looking at it is work as well: one path may be used many times.
+    this.work.spend(d.length / 100);
+    let from: Point = { x: 0, y: 0 };
+    for (const segment of segmentsOf(d)) {
+      const { kind, n } = segment;
+      this.work.spend(kind === "A" ? ROUND_CHORDS / 2 : kind === "L" || kind === "M" ? 1 : CHORDS);
+      if (kind === "M") {
+        done(false);
+        from = { x: n[0], y: n[1] };
+        points = [from];
+      } else if (kind === "Z") {
+        // What follows goes on from where the outline began.
+        if (points.length > 0) [from] = points;
+        done(true);
+      } else {
         if (points.length === 0) points = [from];
-        points.push(...alongSegment(kind, n, from));
-      });
+        for (const p of alongSegment(segment, from)) points.push(p);
+        from = points[points.length - 1];
+      }
+    }
     done(false);
   }
 }
 
 /** Places along a piece of a path, without its beginning. */
-function alongSegment(kind: string, n: readonly number[], from: Point): Point[] {
+function alongSegment({ kind, n }: Segment, from: Point): Point[] {
   const to = (x: number, y: number): Point => ({ x, y });
   switch (kind) {
-    case "H":
-      return [to(n[0], from.y)];
-    case "V":
-      return [to(from.x, n[0])];
     case "C": {
       const cubic = { a: from, b: to(n[0], n[1]), c: to(n[2], n[3]), d: to(n[4], n[5]) };
       return polyline([cubic], CHORDS).slice(1);
@@ -231,6 +242,6 @@ function alongSegment(kind: string, n: readonly number[], from: Point): Point[] 
 const point = (x: string | undefined, y: string | undefined): Point => ({ x: number(x), y: number(y) });
 
 function pointsOf(text: string): Point[] {
-  const n = (text.match(/[-+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?/g) ?? []).map(Number);
+  const n = numbersIn(text);
   return Array.from({ length: Math.floor(n.length / 2) }, (_, i) => ({ x: n[2 * i], y: n[2 * i + 1] }));
 }

@@ -1,19 +1,20 @@
+import { measureIn, numbersIn } from "./numbers";
+
 /** Millimetres to the units that lengths of a drawing are told in. @see CSS Values and Units 3, absolute lengths. */
-const MM: Readonly<Record<string, number>> = {
-  mm: 1,
-  cm: 10,
-  in: 25.4,
-  pt: 25.4 / 72,
-  pc: 25.4 / 6,
-  Q: 0.25,
-};
+const MM: ReadonlyMap<string, number> = new Map([
+  ["mm", 1],
+  ["cm", 10],
+  ["in", 25.4],
+  ["pt", 25.4 / 72],
+  ["pc", 25.4 / 6],
+  ["Q", 0.25],
+]);
 const MM_PER_PX = 25.4 / 96;
 
 /** A length in mm; null without a unit, in pixels or as a share of something. */
 function lengthMm(text: string | undefined): number | null {
-  const [, value, unit] = /^\s*([\d.eE+-]+)\s*([a-zA-Z]*)\s*$/.exec(text ?? "") ?? [];
-  const mm = MM[unit ?? ""];
-  const length = Number(value) * (mm ?? Number.NaN);
+  const measure = measureIn(text ?? "");
+  const length = measure ? measure.value * (MM.get(measure.unit) ?? Number.NaN) : Number.NaN;
   return length > 0 ? length : null;
 }
 
@@ -26,10 +27,7 @@ export function userUnits(a: Readonly<Record<string, string | undefined>>): {
   readonly stretch: number;
 } {
   const [widthMm, heightMm] = [lengthMm(a.width), lengthMm(a.height)];
-  const box = (a.viewBox ?? "")
-    .trim()
-    .split(/[\s,]+/)
-    .map(Number);
+  const box = numbersIn(a.viewBox ?? "");
   const [, , w, h] = box;
   if (!(box.length === 4 && w > 0 && h > 0)) {
     // Without a view box a unit is a pixel, which the true sizes beside it give its size.
