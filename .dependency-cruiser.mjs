@@ -3,7 +3,7 @@
  * Within a row, folders do not import each other.
  */
 const ORDER = [
-  ["tolerances", "isRecord", "number", "plainName", "work"],
+  ["tolerances", "isRecord", "number", "plainName", "work", "own"],
   ["units"],
   ["stock"],
   ["curve"],

@@ -9,6 +9,7 @@ import { readPrices } from "@/core/files/prices/prices";
 import { drillsIn } from "@/core/fit/drillSets";
 import { pickDrill } from "@/core/fit/pickDrill";
 import { fitSheet } from "@/core/fit/sheet";
+import { own } from "@/core/own";
 import { plainName } from "@/core/plainName";
 import { reviewDesign } from "@/core/review/reviewDesign";
 import { tuneReviewed } from "@/core/review/tuneReviewed";
@@ -155,7 +156,7 @@ function drillFor(args: readonly string[]): unknown {
   if (!(PIN_FITS as readonly string[]).includes(fit))
     throw new Refusal(`--fit is ${PIN_FITS.join(", ")}, not "${fit}"`);
   const set = options.get("--set") ?? (reading.form === "mm" ? "metric" : "inch");
-  const sets = DRILLS_OF[set];
+  const sets = own(DRILLS_OF, set);
   if (!sets) throw new Refusal(`--set is ${Object.keys(DRILLS_OF).join(", ")}, not "${set}"`);
   const choice = pickDrill(reading.mm, fit as PinFit, drillsIn(sets));
   if (!choice) throw new Refusal(`no drill of that set fits ${size}`);

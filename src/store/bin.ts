@@ -1,5 +1,6 @@
 import type { Table } from "dexie";
 import { nanoid } from "nanoid";
+import { own } from "@/core/own";
 import { db, primaryKeyOf, tableNamed } from "./db";
 import { letGoOf } from "./keptTable";
 import { collectPictures } from "./pictures";
@@ -31,7 +32,7 @@ export async function binItems(now = Date.now()): Promise<BinItem[]> {
   const seen = items.map((item) => {
     const spec = specOf(String(item.from));
     const [row] = rowsInBin(item as unknown as Row).get(String(item.from)) ?? [];
-    return { item, spec, row, owner: spec?.ownedBy && row ? String(row[spec.ownedBy.field]) : null };
+    return { item, spec, row, owner: spec?.ownedBy && row ? String(own(row, spec.ownedBy.field)) : null };
   });
   const owners = await db.knives.bulkGet([...new Set(seen.flatMap((s) => s.owner ?? []))]);
   const names = new Map(owners.flatMap((k) => (k ? [[k.id, nameIn(k)] as const] : [])));
@@ -72,7 +73,7 @@ export async function putBack(binId: string): Promise<PutBack> {
         answer = { ok: false, code: "unknown" };
         return;
       }
-      const owner = spec.ownedBy && String(main[spec.ownedBy.field]);
+      const owner = spec.ownedBy && String(own(main, spec.ownedBy.field));
       if (owner !== undefined && (await db.knives.where("id").equals(owner).count()) === 0) {
         answer = { ok: false, code: "owner-gone" };
         return;

@@ -22,7 +22,8 @@ export async function changeSetting(
   seen?: unknown,
 ): Promise<Saved<SettingRecord>> {
   return table.change(key, (now) => {
-    const base = seen === undefined ? (now ?? null) : { ...now, key, value: seen };
-    return { base, row: { ...(base ?? { key }), value: by(base?.value) } };
+    // Of a setting that was never kept nothing was deleted: it is a new one.
+    const base = now ? (seen === undefined ? now : { ...now, value: seen }) : null;
+    return { base, row: { ...(base ?? { key }), value: by(base ? base.value : seen) } };
   });
 }

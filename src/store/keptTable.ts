@@ -1,5 +1,6 @@
 import type { Table } from "dexie";
 import { nanoid } from "nanoid";
+import { own } from "@/core/own";
 import { noteConflict } from "./conflicts";
 import { db, primaryKeyOf, tableNamed } from "./db";
 import type { BinReason, BinRecord, PictureRecord } from "./rows";
@@ -57,7 +58,7 @@ export function keptTable<S extends object>(spec: TableSpec) {
     /** The rows whose index has a value. */
     rowsWhere: async (index: string, value: string): Promise<readonly S[]> => {
       const rows = await table().where(index).equals(value).toArray();
-      return withUnwritten(spec, rows).filter((row) => row[index] === value) as unknown as readonly S[];
+      return withUnwritten(spec, rows).filter((row) => own(row, index) === value) as unknown as readonly S[];
     },
     /** Saves a row that was made from `base`, null of a new one: what another tab changed meanwhile is merged with it. */
     save: (base: S | null, mine: S, options: SaveOptions = {}) =>
@@ -193,7 +194,7 @@ async function removeToBin(spec: TableSpec, key: string): Promise<Removed> {
       for (const part of owned) {
         const table = tableNamed<Row>(part.name);
         const there = await table.where(part.ownedBy!.field).equals(key).toArray();
-        const latest = withUnwritten(part, there).filter((r) => r[part.ownedBy!.field] === key);
+        const latest = withUnwritten(part, there).filter((r) => own(r, part.ownedBy!.field) === key);
         for (const r of latest) await putPictures(part, r);
         rows[part.name] = latest;
         await table.bulkDelete(there.map((r) => primaryKeyOf(part.name, r)));
@@ -212,7 +213,8 @@ async function removeToBin(spec: TableSpec, key: string): Promise<Removed> {
   }
   letGoOf(spec, key);
   for (const part of owned)
-    for (const [k, { row }] of unwrittenIn(part.name)) if (row[part.ownedBy!.field] === key) letGoOf(part, k);
+    for (const [k, { row }] of unwrittenIn(part.name))
+      if (own(row, part.ownedBy!.field) === key) letGoOf(part, k);
   return { ok: true, binId: gone ? binId : null };
 }
 

@@ -1,4 +1,5 @@
 import { isRecord } from "@/core/isRecord";
+import { own } from "@/core/own";
 import { sameData } from "@/core/sameData";
 import type { Row } from "./tables/spec";
 
@@ -24,10 +25,10 @@ export function threeWay(base: Row, mine: Row, theirs: Row, atoms: readonly stri
     atoms.map((a) => a.split(".")),
   );
   const sealedBy = atoms[0];
-  const fromMine = sealedBy !== undefined && !sameData(mine[sealedBy], base[sealedBy]);
+  const fromMine = sealedBy !== undefined && !sameData(own(mine, sealedBy), own(base, sealedBy));
   const seals = Object.fromEntries(
     SEALS.flatMap((key) => {
-      const value = (fromMine ? mine : theirs)[key];
+      const value = own(fromMine ? mine : theirs, key);
       return value === undefined ? [] : [[key, value]];
     }),
   );
@@ -45,7 +46,6 @@ const without = (row: Row): Row =>
 function merged(base: Row, mine: Row, theirs: Row, atoms: readonly (readonly string[])[]): Merged {
   const row: [string, unknown][] = [];
   let clash = false;
-  const own = (of: Row, key: string) => (Object.hasOwn(of, key) ? of[key] : undefined);
   for (const key of new Set([...Object.keys(mine), ...Object.keys(theirs)])) {
     const [b, m, t] = [own(base, key), own(mine, key), own(theirs, key)];
     const inner = atoms.filter(([head]) => head === key || head === "*").map(([, ...rest]) => rest);

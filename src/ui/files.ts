@@ -63,8 +63,9 @@ export function download(blob: Blob, name: string): void {
 export function fileStem(name: string): string {
   const plain = name
     .normalize("NFKD")
-    .replace(/[^A-Za-z0-9]+/g, "-")
-    .replace(/^-+|-+$/g, "");
+    .split(/[^A-Za-z0-9]/)
+    .filter((word) => word !== "")
+    .join("-");
   return plain.slice(0, 60).toLowerCase() || "knife";
 }
 

@@ -1,4 +1,5 @@
 import type { BackupFailure } from "@/core/files/backup/format";
+import { own } from "@/core/own";
 import type { BackupStep, SavedBackup } from "@/store/backup/save";
 import { backedUpTables } from "@/store/backup/source";
 import { specOf } from "@/store/tables/list";
@@ -12,9 +13,10 @@ export function countWords(table: string, count: number): string {
 
 /** What lies in a backup that was read back: "18 knives, 3 variants, 2 photos … and 41 MB." */
 export function savedWords({ rows, file }: Pick<SavedBackup, "rows" | "file">): string {
-  const counts = backedUpTables().flatMap(({ name }) =>
-    rows[name] > 0 ? [countWords(name, rows[name])] : [],
-  );
+  const counts = backedUpTables().flatMap(({ name }) => {
+    const count = own(rows, name) ?? 0;
+    return count > 0 ? [countWords(name, count)] : [];
+  });
   const megabytes = Math.max(0.1, file.size / 1e6);
   const size = `${megabytes.toLocaleString("en", { maximumFractionDigits: megabytes < 10 ? 1 : 0 })} MB`;
   return `Read back and counted: ${counts.length > 0 ? counts.join(", ") : "nothing"}; ${size}.`;

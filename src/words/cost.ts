@@ -2,6 +2,7 @@ import type { MaterialLine } from "@/core/cost/billOfMaterials";
 import type { Price, Shop } from "@/core/cost/shop";
 import type { WorkTask } from "@/core/cost/work";
 import type { FastenerKind } from "@/core/fasteners/registry";
+import { own } from "@/core/own";
 import type { MaterialOf } from "@/core/stock/types";
 import { printLengthShort, printMass, type UnitSystem } from "@/core/units/print";
 import { FASTENERS } from "./fasteners";
@@ -49,7 +50,7 @@ export function priceKeyWords(key: string, materialOf: MaterialOf): string {
 function hardwareWords(key: string): string {
   const what = key.slice(EACH.length);
   const fastener = FASTENERS[what as FastenerKind];
-  return fastener ? (fastener.priced ?? fastener.name) : (HARDWARE_WORDS[what] ?? key);
+  return fastener ? (fastener.priced ?? fastener.name) : (own(HARDWARE_WORDS, what) ?? key);
 }
 
 /** What something is taken for. */

@@ -1,5 +1,6 @@
 import type { FastenerKind } from "@/core/fasteners/registry";
 import type { ItemName, Naming } from "@/core/layout/itemNames";
+import { own } from "@/core/own";
 
 /** What a kind of fastener is called, where more is told of it than of most. */
 interface FastenerWords {
@@ -98,7 +99,7 @@ const HELP: Readonly<Record<string, string>> = {
 /** What one field of a kind is called, by its dotted path in the record, and what helps to fill it in. */
 export function fastenerFieldWords(kind: FastenerKind, path: string): { label: string; help?: string } {
   const { fields, help } = FASTENERS[kind];
-  return { label: fields?.[path] ?? FIELDS[path] ?? path, help: help?.[path] ?? HELP[path] };
+  return { label: own(fields, path) ?? own(FIELDS, path) ?? path, help: own(help, path) ?? own(HELP, path) };
 }
 
 /** What the choices of a field are called. */

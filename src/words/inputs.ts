@@ -1,3 +1,4 @@
+import { own } from "@/core/own";
 import type { MaterialOf } from "@/core/stock/types";
 import { printLength, type UnitSystem } from "@/core/units/print";
 
@@ -31,10 +32,9 @@ const UNITS = /(Mm|Deg|Share|G|MPa|N)$/;
 
 /** "sweepAboveMm" as "sweep above". */
 function spelled(key: string): string {
-  return (NAMES[key] ?? key.replace(UNITS, "").replace(/([A-Z])/g, (c) => ` ${c.toLowerCase()}`)).replace(
-    /-/g,
-    " ",
-  );
+  return (
+    own(NAMES, key) ?? key.replace(UNITS, "").replace(/([A-Z])/g, (c) => ` ${c.toLowerCase()}`)
+  ).replace(/-/g, " ");
 }
 
 /** An input of the record in a maker's words: "Handle, front bevel: length". */

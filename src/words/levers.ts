@@ -1,4 +1,5 @@
 import type { UseKind } from "@/core/design/schema";
+import { own } from "@/core/own";
 import type { MaterialOf } from "@/core/stock/types";
 import type { Strategy } from "@/core/tune/sets";
 
@@ -60,8 +61,8 @@ const CHOICE_WORDS: Readonly<Record<string, string>> = {
 /** A lever's or an input's name. */
 export function leverWords(id: string, materialOf: MaterialOf): string {
   const [what, material] = id.split(":");
-  if (material) return `${CHOICE_WORDS[what] ?? what} ${materialOf(material)?.name ?? material}`;
-  return LEVER_WORDS[id] ?? materialOf(id)?.name ?? id;
+  if (material) return `${own(CHOICE_WORDS, what) ?? what} ${materialOf(material)?.name ?? material}`;
+  return own(LEVER_WORDS, id) ?? materialOf(id)?.name ?? id;
 }
 
 export const STRATEGY_WORDS: Record<Strategy, string> = {

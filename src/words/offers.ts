@@ -2,6 +2,7 @@ import { materialsIn } from "@/core/design/materials";
 import { valueAt } from "@/core/design/path";
 import type { Design } from "@/core/design/schema";
 import { itemNames, pieceNaming } from "@/core/layout/itemNames";
+import { own } from "@/core/own";
 import type { Change, Fix, Offer } from "@/core/review/types";
 import type { MaterialOf } from "@/core/stock/types";
 import {
@@ -133,7 +134,7 @@ function changeWords(
   mm: (value: number) => string,
   system: UnitSystem,
 ): string {
-  const field = FIELD_WORDS[path.slice(path.lastIndexOf(".") + 1)] ?? "size";
+  const field = own(FIELD_WORDS, path.slice(path.lastIndexOf(".") + 1)) ?? "size";
   const item = /^(fasteners|handle\.pieces)\.(\d+)\./.exec(path);
   const owner = item
     ? item[1] === "fasteners"

@@ -2,6 +2,7 @@ import type { PartKey } from "@/core/assembly/partKey";
 import type { PieceRole } from "@/core/design/schema";
 import type { CutKey } from "@/core/fit/cutKey";
 import type { Naming } from "@/core/layout/itemNames";
+import { own } from "@/core/own";
 import type { EndComponent } from "@/core/tangEnds/kind";
 import { FASTENERS, inSentence } from "./fasteners";
 import { FITTING_WORDS } from "./fittings";
@@ -99,7 +100,7 @@ export function partName(key: PartKey): string {
     case "fastener": {
       const { name, components } = FASTENERS[key.sort];
       const whole = named(name, key);
-      const component = key.component === null ? undefined : components?.[key.component];
+      const component = key.component === null ? undefined : own(components, key.component);
       return component ? `${component}, ${inSentence(whole, key)}` : whole;
     }
     default:
@@ -135,7 +136,7 @@ export function partStem(key: PartKey): string {
       return PIECE_WORDS[key.sort];
     case "fastener": {
       const { name, components } = FASTENERS[key.sort];
-      return key.component === null ? name : (components?.[key.component] ?? name);
+      return key.component === null ? name : (own(components, key.component) ?? name);
     }
     default:
       return partName(key);

@@ -1,5 +1,6 @@
 import { materialsIn } from "../design/materials";
 import type { Design } from "../design/schema";
+import { own } from "../own";
 import type { MassReport } from "../weigh/report";
 import { weigh } from "../weigh/weigh";
 import { billOfMaterials, type MaterialLine } from "./billOfMaterials";
@@ -39,7 +40,7 @@ export function billOf(design: Design, shop: Shop, known?: MassReport): Bill | n
   const kerfMm = design.fitUp.stock.kerfMm;
   const lines = billOfMaterials(design, report).map((take) => ({
     take,
-    ...priced(take, shop.prices[take.key], kerfMm, materialOf),
+    ...priced(take, own(shop.prices, take.key), kerfMm, materialOf),
     massG: takenMassG(take, materialOf),
   }));
   const work = workOf(design);

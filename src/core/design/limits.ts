@@ -1,4 +1,5 @@
 import type * as z from "zod/mini";
+import { own } from "../own";
 import { type Design, designSchema } from "./schema";
 
 /** The least and the most that a number of a record may be. */
@@ -40,11 +41,11 @@ export function limitsAt(design: Design, path: string): Limits | null {
     const at = schema && ofKind(schema, value);
     if (!at) return null;
     const { def } = at._zod;
-    if (def.type === "object") schema = def.shape[key] as Schema | undefined;
+    if (def.type === "object") schema = own(def.shape, key) as Schema | undefined;
     else if (def.type === "array") schema = def.element as Schema;
     else if (def.type === "record") schema = def.valueType as Schema;
     else return null;
-    value = (value as Record<string, unknown> | null | undefined)?.[key];
+    value = own(value as Record<string, unknown> | null | undefined, key);
   }
   return schema ? limitsOf(bare(schema)) : null;
 }

@@ -1,3 +1,4 @@
+import { own } from "../own";
 import { valueAt } from "./path";
 import type { Design } from "./schema";
 
@@ -28,13 +29,13 @@ function markedValue(design: Design, lock: string): unknown {
   return lock.split(".").reduce<unknown>((at, key) => {
     if (typeof at !== "object" || at === null) return undefined;
     if (key.startsWith(BY_ID) && Array.isArray(at)) return at.find((item) => item?.id === key.slice(1));
-    return (at as Record<string, unknown>)[key];
+    return own(at as Record<string, unknown>, key);
   }, design);
 }
 
 /** What the maker calls the item at a path; null where it has no name of its own. */
 export const calledAt = (design: Design, path: string): string | null =>
-  design.names[markOf(design, path)] ?? null;
+  own(design.names, markOf(design, path)) ?? null;
 
 /** Names of items that go by their place in a list, when one of them is taken out of it: those behind it move up. */
 export function namesWithout(names: Design["names"], list: string, index: number): Design["names"] {

@@ -1,4 +1,5 @@
 import { isRecord } from "../isRecord";
+import { own } from "../own";
 import { usualPitchMm } from "../units/screws";
 import { plainBladeForm } from "./bladeForm";
 import { plainFitUp } from "./fitUp";
@@ -254,7 +255,7 @@ function cutIdOfName(name: unknown, handle: Loose): unknown {
     "Tang, welded on": "tang-rest",
     "Filler behind the tang": "tang-rest",
   };
-  if (plain[name]) return plain[name];
+  if (own(plain, name)) return own(plain, name);
   const plate = /^Guard plate (\d+)$/.exec(name);
   if (plate) return `guard:${plate[1]}`;
   const scale = /^Scale(?: (\d+))?, (pair|right|left)$/.exec(name);

@@ -1,8 +1,9 @@
+import { own } from "../own";
 /** The value at a dotted path, such as "guard.plates.0.material"; undefined where the path leads nowhere. */
 export function valueAt(root: unknown, path: string): unknown {
   return path.split(".").reduce<unknown>((at, key) => {
     if (typeof at !== "object" || at === null) return undefined;
-    return (at as Record<string, unknown>)[key];
+    return own(at as Record<string, unknown>, key);
   }, root);
 }
 
@@ -11,7 +12,7 @@ export function putAt(root: unknown, path: string, value: unknown): boolean {
   const keys = path.split(".");
   const last = keys.pop();
   const holder = keys.length > 0 ? valueAt(root, keys.join(".")) : root;
-  if (typeof holder !== "object" || holder === null || last === undefined || !(last in holder)) return false;
+  if (typeof holder !== "object" || holder === null || last === undefined || !(Object.hasOwn(holder, last))) return false;
   (holder as Record<string, unknown>)[last] = value;
   return true;
 }

@@ -65,6 +65,10 @@ export function placedMesh(mesh: TriangleMesh, place: MeshPlace, frontX: number)
   return { vertices: out, triangles: mesh.triangles };
 }
 
+/** What a stored shape is told by: a worker is given another object with every question. */
+export const shapeKey = (stored: Pick<StoredMesh, "vertices" | "triangles">): string =>
+  `${stored.vertices}|${stored.triangles}`;
+
 const decoded = new Map<string, TriangleMesh | null>();
 const layered = new Map<string, Region[]>();
 
@@ -72,15 +76,15 @@ const layered = new Map<string, Region[]>();
 export function importedRegions(meshes: readonly StoredMesh[], place: MeshPlace, frontX: number): Region[][] {
   const stored = meshes.find((m) => m.id === place.meshId);
   if (!stored) return [];
-  const key = `${stored.vertices}|${stored.triangles}`;
-  const mesh = remembered(decoded, key, () => decodeMesh(stored));
+  const key = shapeKey(stored);
+  const mesh = rememberedByKey(decoded, key, () => decodeMesh(stored));
   if (!mesh) return [];
   const at = `${place.forward} ${place.rollDeg} ${place.yMm} ${frontX} ${key}`;
-  return remembered(layered, at, () => meshLayers(placedMesh(mesh, place, frontX))).map((r) => [r]);
+  return rememberedByKey(layered, at, () => meshLayers(placedMesh(mesh, place, frontX))).map((r) => [r]);
 }
 
 /** Reads from the memory, or works out and keeps; forgets the oldest past a few. */
-function remembered<T>(memory: Map<string, T>, key: string, work: () => T): T {
+export function rememberedByKey<T>(memory: Map<string, T>, key: string, work: () => T): T {
   const known = memory.get(key);
   if (known !== undefined) return known;
   const made = work();

@@ -192,7 +192,12 @@ const REAR_STATIONS = 200;
 function rearOf(regions: readonly Region[], y: number, frontX: number): number {
   const inside = (x: number) =>
     regions.every((r) => {
-      const slice = x > r.xRange[0] && x < r.xRange[1] ? r.sliceAt(x) : null;
+      if (!(x > r.xRange[0] && x < r.xRange[1])) return false;
+      if (r.reachAt) {
+        const reach = r.reachAt(x);
+        return reach !== null && y > reach[0] && y < reach[1];
+      }
+      const slice = r.sliceAt(x);
       return slice !== null && (slice.ys === null || (y > slice.ys[0] && y < slice.ys[slice.ys.length - 1]));
     });
   const from = Math.max(...regions.map((r) => r.xRange[0]));

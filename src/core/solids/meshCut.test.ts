@@ -65,7 +65,7 @@ const meshes: [string, TriangleMesh, number][] = [
 
 describe("a mesh cut across", () => {
   it.each(meshes)("%s: has the heights that looking at every triangle finds", (_, mesh, lengthMm) => {
-    const cutAt = cutter(mesh);
+    const cutAt = cutter(mesh).at;
     const from = Math.min(...mesh.vertices.filter((_, i) => i % 3 === 0));
     const inside = fc.double({ min: 0.013, max: 0.987, noNaN: true });
     fc.assert(
@@ -85,7 +85,7 @@ describe("a mesh cut across", () => {
   });
 
   it("answers rays in any order alike", () => {
-    const cut = cutter(ballMesh(48, 32, 14))(3.3);
+    const cut = cutter(ballMesh(48, 32, 14)).at(3.3);
     if (!cut) throw new Error("no cut");
     const ys = Array.from({ length: 60 }, (_, i) => -13 + i * 0.43);
     const upward = ys.map((y) => [...cut.heightsAt(y)]);
@@ -94,7 +94,7 @@ describe("a mesh cut across", () => {
   });
 
   it.each([0.3, 5, 12.9])("of a ball has the area of its polygon at x = %d, both ways of measuring", (x) => {
-    const cut = cutter(ballMesh(400, 400, 14))(x);
+    const cut = cutter(ballMesh(400, 400, 14)).at(x);
     const { evenOdd, around } = cut?.areas() ?? { evenOdd: 0, around: 0 };
     // π(r² − x²), its polygon of 400 sides short by (2π/400)²/6; the ball's own facets take as much again.
     const circle = Math.PI * (14 ** 2 - x ** 2);
@@ -103,7 +103,7 @@ describe("a mesh cut across", () => {
   });
 
   it("is null outside, and the same object when asked for again", () => {
-    const cutAt = cutter(rodMesh(12));
+    const cutAt = cutter(rodMesh(12)).at;
     expect(cutAt(-1)).toBeNull();
     expect(cutAt(31)).toBeNull();
     expect(cutAt(10)).toBe(cutAt(10));
@@ -115,7 +115,7 @@ describe("a mesh cut across", () => {
       [1100, 3],
       [3000, 6],
     ]) {
-      const cut = cutter(rodMesh(sides))(15);
+      const cut = cutter(rodMesh(sides)).at(15);
       if (!cut) throw new Error("no cut");
       expect(cut.creases.length).toBeLessThanOrEqual(Math.ceil(cut.ys.length / every) + 1);
       expect(cut.creases.length).toBeLessThanOrEqual(514);

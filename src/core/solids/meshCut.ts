@@ -25,8 +25,16 @@ export interface Cut {
   areas(): { readonly evenOdd: number; readonly around: number };
 }
 
-/** Cuts the mesh at stations; remembers the last few. */
-export function cutter({ vertices: v, triangles: t }: TriangleMesh): (x: number) => Cut | null {
+/** What a mesh is cut by. */
+export interface Cutter {
+  /** The cut at a station; the last few are remembered. */
+  at(x: number): Cut | null;
+  /** The lowest and the highest corner of the cut at a station, for a fraction of its cost. */
+  reachAt(x: number): readonly [low: number, high: number] | null;
+}
+
+/** Cuts a mesh at stations. */
+export function cutter({ vertices: v, triangles: t }: TriangleMesh): Cutter {
   const n = t.length / 3;
   const low = new Float64Array(n);
   const high = new Float64Array(n);
@@ -43,7 +51,25 @@ export function cutter({ vertices: v, triangles: t }: TriangleMesh): (x: number)
   for (let i = 0; i < n; i++) for (let k = slabOf(low[i]); k <= slabOf(high[i]); k++) slabs[k].push(i);
   const known = new Map<number, Cut | null>();
   let remembered = 0;
-  return (x) => {
+  const reachAt = (x: number) => {
+    let [lowest, highest] = [Infinity, -Infinity];
+    for (const i of slabs[slabOf(x)]) {
+      if (!(x > low[i] && x <= high[i])) continue;
+      // As `crossing` does, without its heights.
+      for (let k = 0; k < 3; k++) {
+        const p = 3 * t[3 * i + k];
+        const q = 3 * t[3 * i + ((k + 1) % 3)];
+        const px = v[p];
+        const qx = v[q];
+        if (px < x === qx < x) continue;
+        const y = v[p + 1] + ((x - px) / (qx - px)) * (v[q + 1] - v[p + 1]);
+        if (y < lowest) lowest = y;
+        if (y > highest) highest = y;
+      }
+    }
+    return lowest < highest ? ([lowest, highest] as const) : null;
+  };
+  const at = (x: number) => {
     const found = known.get(x);
     if (found !== undefined) return found;
     const flat: number[] = [];
@@ -58,6 +84,7 @@ export function cutter({ vertices: v, triangles: t }: TriangleMesh): (x: number)
     known.set(x, cut);
     return cut;
   };
+  return { at, reachAt };
 }
 
 /**

@@ -88,7 +88,7 @@ export function volumeOf({ vertices: v, triangles: t }: TriangleMesh): number {
  * cuts that change their areas by less than a thousandth are not seen, and hardly weigh.
  */
 export function crossesItself(mesh: TriangleMesh): boolean {
-  const cutAt = cutter(mesh);
+  const cutAt = cutter(mesh).at;
   let [low, high] = [Infinity, -Infinity];
   for (let i = 0; i < mesh.vertices.length; i += 3) {
     low = Math.min(low, mesh.vertices[i]);

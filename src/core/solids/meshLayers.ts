@@ -15,7 +15,7 @@ const FEW_BREAKS = 40;
  * cuts of more than 512 corners are integrated across the slight bends between every few of them.
  */
 export function meshLayers(mesh: TriangleMesh): Region[] {
-  const cutAt = cutter(mesh);
+  const { at: cutAt, reachAt } = cutter(mesh);
   const xs = [...new Set(stationsOf(mesh))].sort((a, b) => a - b);
   const xRange: [number, number] = [xs[0], xs[xs.length - 1]];
   let most = 1;
@@ -37,6 +37,8 @@ export function meshLayers(mesh: TriangleMesh): Region[] {
       const cut = x > xRange[0] && x < xRange[1] ? cutAt(x) : null;
       return cut && layerSlice(cut, layer);
     },
+    // The first stretches reach over the whole cut.
+    ...(layer === 0 ? { reachAt } : {}),
   }));
 }
 

@@ -57,6 +57,8 @@ export interface Cuts {
   readonly breaks: readonly Break[];
   /** The cut at x, or null where there is none. */
   sliceAt(x: number): Slice | null;
+  /** The lowest and the highest place of the cut at x, where they are to be had for less than the cut itself. */
+  reachAt?(x: number): readonly [low: number, high: number] | null;
   /**
    * All that it is made from beside its outline, as plain data: of one kind, what is made from the same is the same. Left
    * out where it is made from functions, or from too much to compare.

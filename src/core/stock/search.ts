@@ -1,5 +1,6 @@
 import MiniSearch from "minisearch";
 import { compared } from "../compared";
+import { own } from "../own";
 import { MATERIALS } from "./materials";
 import { CLASS_WORDS, SYNONYMS } from "./synonyms";
 import type { Material } from "./types";
@@ -35,7 +36,7 @@ function indexOf(among: readonly Material[]): MiniSearch<Entry> {
       name: m.name,
       // An own material is called what it is like, too; its id says nothing.
       also: [m.like, m.like ? "" : m.id]
-        .map((id) => (id ? `${SYNONYMS[id] ?? ""} ${id.replaceAll("-", " ")}` : ""))
+        .map((id) => (id ? `${own(SYNONYMS, id) ?? ""} ${id.replaceAll("-", " ")}` : ""))
         .join(" "),
       kind: CLASS_WORDS[m.class],
     })),

@@ -1,3 +1,4 @@
+import { own } from "../own";
 import type { Material, MaterialClass } from "./types";
 
 /** The id of the material that ships whose working properties a material has. */
@@ -40,9 +41,9 @@ export function movementOf(material: Material): Movement | null {
   const { class: cls } = material;
   const as = worksAs(material);
   if (as === "cork") return null;
-  if (cls === "wood") return MOVEMENTS[as] ?? OTHER_WOOD;
+  if (cls === "wood") return own(MOVEMENTS, as) ?? OTHER_WOOD;
   if (cls !== "stabilised-wood") return null;
-  const base = MOVEMENTS[as.replace(/-(burl-)?stabilised$/, "-hard")] ?? OTHER_WOOD;
+  const base = own(MOVEMENTS, as.replace(/-(burl-)?stabilised$/, "-hard")) ?? OTHER_WOOD;
   return {
     radial: base.radial * STABILISED_SHARE,
     tangential: base.tangential * STABILISED_SHARE,

@@ -1,6 +1,7 @@
 import type { Design } from "../design/schema";
 import { outside } from "../design/uses";
 import { clamp, roundTo } from "../number";
+import { own } from "../own";
 import { SAME_PLACE_MM } from "../tolerances";
 import type { Fault } from "../validity/types";
 import { faultsOf } from "../weigh/faults";
@@ -134,7 +135,7 @@ export function tune<Finding>(
     ];
   const levers = leversOf(design)
     .filter(allowed)
-    .map((l) => within(l, limits[l.id]));
+    .map((l) => within(l, own(limits, l.id)));
   const materials = levers.filter((l) => l.unit === "choice");
   const trial = trialsOf(design);
   const slopes = slopesAt(trial, levers, new Map(), now);

@@ -44,7 +44,10 @@ export function printLengthBare(mm: number, system: UnitSystem, digits = 1): str
 /** The bare length without needless zeros: `4.7` for 4.70, `26` for 26.00; fractions stand as they are. */
 export function printLengthShort(mm: number, system: UnitSystem, digits = 2): string {
   const text = printLengthBare(mm, system, digits);
-  return text.includes(".") ? text.replace(/\.?0+$/, "") : text;
+  if (!text.includes(".")) return text;
+  let end = text.length;
+  while (text[end - 1] === "0") end--;
+  return text.slice(0, text[end - 1] === "." ? end - 1 : end);
 }
 
 /** The same with its unit: `3 mm`, `1/8 in`. */

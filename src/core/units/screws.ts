@@ -1,4 +1,5 @@
 import { roundTo } from "../number";
+import { own } from "../own";
 import { MM_PER_INCH } from "./length";
 import { THREADS, type Thread } from "./threads";
 
@@ -61,7 +62,7 @@ const SIZES: Readonly<Record<string, ScrewSizes>> = {
 
 /** Head, key and nut of a thread, or null where the tables have none. */
 export function screwSizes(thread: Thread): ScrewSizes | null {
-  return SIZES[thread.name.replace(/-\d+$/, "")] ?? null;
+  return own(SIZES, thread.name.replace(/-\d+$/, "")) ?? null;
 }
 
 /** The thread of that nominal diameter and pitch, or of the diameter alone where the pitch is not known. */

@@ -1,3 +1,4 @@
+import { own } from "../own";
 import { MM_PER_INCH } from "./length";
 
 /** A reading as it was written down: its value, and half of its last digit, by which it may be off. */
@@ -19,22 +20,22 @@ function read(text: string, perUnit: number): WrittenReading {
 /** "41.2g", in g, kg, oz or lb, in grams; null of what is no weight. */
 export function parseWeight(text: string): WrittenReading | null {
   const found = MASS.exec(text.trim());
-  return found ? read(found[1], GRAMS[found[2]]) : null;
+  return found ? read(found[1], own(GRAMS, found[2]) ?? Number.NaN) : null;
 }
 
 /** "120x40x10mm", in mm, cm or inches, each side in mm; a unit holds for the sides before it. Null of what is no box. */
 export function parseBox(text: string): readonly WrittenReading[] | null {
   const sides = text
     .trim()
-    .split(/\s*[x×*]\s*/)
-    .map((t) => SIDE.exec(t));
+    .split(/[x×*]/)
+    .map((t) => SIDE.exec(t.trim()));
   if (sides.length !== 3) return null;
   let unit = "mm";
   const read3: WrittenReading[] = [];
   for (const side of sides.reverse()) {
     if (!side) return null;
     unit = side[2] ?? unit;
-    read3.unshift(read(side[1], MM[unit]));
+    read3.unshift(read(side[1], own(MM, unit) ?? Number.NaN));
   }
   return read3;
 }

@@ -5,7 +5,8 @@ import { materialsIn } from "../design/materials";
 import { holesOf, slotsOf } from "../design/openings";
 import type { Design, Piece, StoredMesh } from "../design/schema";
 import { decodeMesh } from "../design/storedMesh";
-import { crossesItself, MOST_TRIANGLES } from "../solids/meshFaults";
+import { rememberedByKey, shapeKey } from "../layout/imported";
+import { crossesItself } from "../solids/meshFaults";
 import { MOST_LAYERS } from "../solids/meshLayers";
 import { checkBlade } from "./checkBlade";
 import { checkBored } from "./checkBored";
@@ -70,8 +71,8 @@ function checkIds(design: Design, report: Report): void {
   }
 }
 
-/** Placed shapes may have so many triangles together. */
-const MOST_PLACED_TRIANGLES = 2 * MOST_TRIANGLES;
+/** Placed shapes may have so many triangles together: two of 2,000 sides, which weigh in about a second however they lie. */
+export const MOST_PLACED_TRIANGLES = 16_000;
 
 /** Imported shapes that are placed: there, readable, whole in themselves, and not more than can be weighed. */
 function checkShapes({ guard, handle, meshes }: Design, { regions }: Assembly, report: Report): void {
@@ -98,14 +99,11 @@ function checkShapes({ guard, handle, meshes }: Design, { regions }: Assembly, r
 }
 
 /** What is known of a stored shape, found out once; null where it is damaged. */
-const knownShapes = new WeakMap<StoredMesh, { triangles: number; crosses: boolean } | null>();
+const knownShapes = new Map<string, { triangles: number; crosses: boolean } | null>();
 
 function knownOf(stored: StoredMesh) {
-  let known = knownShapes.get(stored);
-  if (known === undefined) {
+  return rememberedByKey(knownShapes, shapeKey(stored), () => {
     const mesh = decodeMesh(stored);
-    known = mesh && { triangles: mesh.triangles.length / 3, crosses: crossesItself(mesh) };
-    knownShapes.set(stored, known);
-  }
-  return known;
+    return mesh && { triangles: mesh.triangles.length / 3, crosses: crossesItself(mesh) };
+  });
 }

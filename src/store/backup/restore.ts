@@ -3,6 +3,7 @@ import { nanoid } from "nanoid";
 import type { BackupFailure } from "@/core/files/backup/format";
 import { BackupRefused } from "@/core/files/backup/format";
 import { readBackup } from "@/core/files/backup/read";
+import { own } from "@/core/own";
 import { sameData } from "@/core/sameData";
 import { db, primaryKeyOf, tableNamed } from "../db";
 import { pictureIdOf, pictureOf } from "../pictureOf";
@@ -250,7 +251,7 @@ export async function restoreBackup(
         const spec = s && specOf(s.table);
         if (!s?.row || !spec) continue;
         const comes = spec.ownedBy?.together
-          ? owners.has(String(s.row[spec.ownedBy.field]))
+          ? owners.has(String(own(s.row, spec.ownedBy.field)))
           : takes(s, manner);
         if (comes) await change(spec, s.key, s.row);
       }

@@ -1,5 +1,6 @@
 import type { PictureEntry } from "@/core/files/backup/format";
 import type { BackupSource } from "@/core/files/backup/write";
+import { own } from "@/core/own";
 import { db, primaryKeyOf, tableNamed } from "../db";
 import type { PictureRecord } from "../rows";
 import { picturesOf, TABLES } from "../tables/list";
@@ -17,7 +18,7 @@ export const backedUpTables = (): readonly TableSpec[] => TABLES.filter((spec) =
 /** Everything that waits to be written, of every table. */
 export function waitingRows(): WaitingRows {
   const rows = Object.fromEntries(TABLES.map((spec) => [spec.name, unwrittenRows(spec.name)]));
-  const ids = TABLES.flatMap((spec) => rows[spec.name].flatMap((row) => picturesOf(spec, row)));
+  const ids = TABLES.flatMap((spec) => (own(rows, spec.name) ?? []).flatMap((row) => picturesOf(spec, row)));
   return { rows, pictures: [...new Set(ids)].flatMap((id) => heldPicture(id) ?? []) };
 }
 
@@ -52,7 +53,7 @@ export async function everything(
   const used = new Set<string>();
   let count = 0;
   for (const spec of tables) {
-    const mine = waiting.rows[spec.name] ?? [];
+    const mine = own(waiting.rows, spec.name) ?? [];
     count += mine.length + (stored ? await tableNamed(spec.name).count() : 0);
     if (spec.picturesOf || spec.name === "bin")
       for await (const row of rowsOf(spec, mine, stored))
@@ -69,7 +70,7 @@ export async function everything(
     tables: tables.map((spec) => ({
       name: spec.name,
       rows: async function* () {
-        for await (const row of rowsOf(spec, waiting.rows[spec.name] ?? [], stored))
+        for await (const row of rowsOf(spec, own(waiting.rows, spec.name) ?? [], stored))
           if (!leave(spec.name, row)) yield row;
       },
     })),

@@ -3,6 +3,7 @@ import { Button, Flex, Stack, Text } from "@chakra-ui/react";
 import { memo, useMemo, useState } from "react";
 import type { Design } from "@/core/design/schema";
 import { clamp } from "@/core/number";
+import { own } from "@/core/own";
 import type { Spot } from "@/core/review/spots";
 import type { ReviewedAnswer } from "@/core/review/tuneReviewed";
 import type { MaterialOf } from "@/core/stock/types";
@@ -58,7 +59,7 @@ export const TuneSection = memo(function TuneSection({ onTry }: { onTry: (ghost:
               lever={l}
               spots={spots.get(l.id) ?? []}
               allowed={!barred.has(l.id)}
-              limit={limits[l.id] ?? l}
+              limit={own(limits, l.id) ?? l}
               onAllowed={(on) => {
                 const next = new Set(barred);
                 if (on) next.delete(l.id);

@@ -2,6 +2,7 @@
 import { Button, Flex } from "@chakra-ui/react";
 import { useState } from "react";
 import type { Shop } from "@/core/cost/shop";
+import { own } from "@/core/own";
 import type { UnitSystem } from "@/core/units/print";
 import { priceWords } from "@/words/cost";
 import { PriceEditor } from "./PriceEditor";
@@ -13,7 +14,7 @@ export function PriceCell(props: { priceKey: string; name: string; shop: Shop; u
   if (editing) return <PriceEditor priceKey={priceKey} shop={shop} onDone={() => setEditing(false)} />;
   return (
     <Flex gap="2" align="center" justify="space-between">
-      {priceWords(shop.prices[priceKey], shop, units)}
+      {priceWords(own(shop.prices, priceKey), shop, units)}
       <Button
         size="2xs"
         variant="outline"

@@ -2,6 +2,7 @@
 import { Button, Flex, NativeSelect, Stack } from "@chakra-ui/react";
 import { useRef, useState } from "react";
 import { type Price, SHOP_LIMITS, type Shop } from "@/core/cost/shop";
+import { own } from "@/core/own";
 import { changeShop } from "@/store/shop";
 import { PRICE_BY_WORDS, priceKeyWords } from "@/words/cost";
 import { LengthField } from "../fields/LengthField";
@@ -22,7 +23,7 @@ export function PriceEditor(props: { priceKey: string; shop: Shop; onDone: () =>
   const { priceKey, shop, onDone } = props;
   const hardware = priceKey.startsWith("each:");
   const [price, setPrice] = useState<Price>(
-    () => shop.prices[priceKey] ?? begun(hardware ? "piece" : "weight", undefined),
+    () => own(shop.prices, priceKey) ?? begun(hardware ? "piece" : "weight", undefined),
   );
   const kinds: Price["by"][] = hardware ? ["piece"] : ["weight", "piece", "size"];
   const box = useRef<HTMLDivElement>(null);
@@ -102,7 +103,7 @@ export function PriceEditor(props: { priceKey: string; shop: Shop; onDone: () =>
         <Button size="xs" variant="outline" onClick={onDone}>
           Cancel
         </Button>
-        {shop.prices[priceKey] && (
+        {own(shop.prices, priceKey) && (
           <Button size="xs" variant="ghost" onClick={() => void keep(null)}>
             No price
           </Button>

@@ -1,4 +1,5 @@
 "use client";
+import { own } from "@/core/own";
 import type { Field, Fields } from "@/core/record/fields";
 import type { MaterialClass } from "@/core/stock/types";
 import { ChoiceAt, CountAt, FillAt, LengthAt, MaterialAt, ShareAt } from "./bound";
@@ -37,9 +38,9 @@ function OneField({ at, path, field, words }: { at: string; path: string; field:
     case "share":
       return <ShareAt {...bound} />;
     case "choice":
-      return <ChoiceAt {...bound} names={words.choices?.[path] ?? {}} />;
+      return <ChoiceAt {...bound} names={own(words.choices, path) ?? {}} />;
     case "count":
-      return <CountAt {...bound} of={field.of} names={words.choices?.[path] ?? {}} />;
+      return <CountAt {...bound} of={field.of} names={own(words.choices, path) ?? {}} />;
     case "material":
       return <MaterialAt {...bound} classes={path === "fill" ? FOR_FILLS : (words.classes ?? FOR_PINS)} />;
     case "fill":

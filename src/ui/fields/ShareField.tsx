@@ -23,6 +23,9 @@ interface ShareFieldProps {
   readonly bare?: boolean;
 }
 
+/** Units that may stand behind a figure, the longer ones first. */
+const UNITS_TYPED = ["g/cm³", "°C", "min", "lbf", "MPa", "ksi", "oz", "%", "°", "g", "N"];
+
 /** A share in per cent, an angle in degrees, a weight or a count. */
 export function ShareField({
   label,
@@ -43,10 +46,11 @@ export function ShareField({
 
   const keep = (text: string | null) => {
     if (text === null) return;
-    const clean = text
+    const number = text.trim().replace(",", ".");
+    const unitTyped = UNITS_TYPED.find((u) => number.endsWith(u)) ?? "";
+    const clean = number
+      .slice(0, number.length - unitTyped.length)
       .trim()
-      .replace(",", ".")
-      .replace(/\s*(%|°|°C|g\/cm³|g|oz|min|N|lbf|MPa|ksi)$/, "")
       .replace("−", "-");
     const next = /^-?(\d+(\.\d*)?|\.\d+)$/.test(clean) ? Number(clean) / factor : Number.NaN;
     if (whole && !Number.isInteger(next)) {

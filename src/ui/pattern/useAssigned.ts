@@ -1,6 +1,7 @@
 "use client";
 import { useEffect, useMemo, useState } from "react";
 import type { Design } from "@/core/design/schema";
+import { own } from "@/core/own";
 import { withGuardOutline } from "@/core/pattern/applyGuard";
 import type { PlacedHole } from "@/core/pattern/applyHoles";
 import type { OutlineFit, OutlineRole } from "@/core/pattern/applyOutline";
@@ -72,7 +73,7 @@ export function useAssigned(
       return made.ok ? { ...made, used: [outline.id, ...(slot ? [slot.id] : [])] } : made;
     }
     const holes = circles.flatMap((circle) => {
-      const use = uses[circle.id] ?? "auto";
+      const use = own(uses, circle.id) ?? "auto";
       return use === "none" ? [] : [{ circle, as: use === "auto" ? null : use }];
     });
     return traced(design, { outline, as: role, placing, holes }, { ...fit, withinMm });
@@ -83,7 +84,7 @@ export function useAssigned(
     placing,
     withinMm,
     circles,
-    purposeOf: (circle) => uses[circle.id] ?? "auto",
+    purposeOf: (circle) => own(uses, circle.id) ?? "auto",
     answer,
     pick: setPicked,
     setRole,

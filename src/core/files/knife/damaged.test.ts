@@ -156,7 +156,7 @@ describe("shapes inside a knife's file", () => {
 describe("lists without end inside a file", () => {
   it.each(["limits", "minutes"] as const)("%s: are refused", (key) => {
     const design = newDesign("Sedge");
-    const many = Object.fromEntries(Array.from({ length: 80_000 }, (_, i) => [`rule-${i}`, 1]));
+    const many = Object.fromEntries(Array.from({ length: 20_000 }, (_, i) => [`rule-${i}`, 1]));
     const bent =
       key === "limits"
         ? { ...design, fitUp: { ...design.fitUp, limits: many } }

@@ -2,6 +2,7 @@ import type { ManifoldToplevel } from "manifold-3d";
 import { assemble } from "../../assembly/assemble";
 import type { Design } from "../../design/schema";
 import { type PartMesh, partMeshes } from "../../kernel/partMeshes";
+import { own } from "../../own";
 import type { TriangleMesh } from "../../solids/triangleMesh";
 import { momentsOf } from "../../weigh/momentsOf";
 import { withoutSlivers } from "./withoutSlivers";
@@ -36,7 +37,7 @@ export function exportMesh(
 ): Uint8Array<ArrayBuffer> | null {
   const parts = printableParts(kernel, design, (id) => partId === null || id === partId).map((p) => ({
     ...p,
-    name: names[p.id] ?? p.id,
+    name: own(names, p.id) ?? p.id,
   }));
   if (parts.length === 0) return null;
   const title = partId === null ? design.name : `${design.name}, ${parts[0].name}`;

@@ -4,6 +4,7 @@ import { fittingsOn } from "@/core/guardFittings/registry";
 import { fittingPlace } from "@/core/layout/fittingPlace";
 import { guardFaceAt, guardThickness } from "@/core/layout/guard";
 import { layoutOf } from "@/core/layout/layout";
+import { own } from "@/core/own";
 import { limitsIn } from "@/core/record/fields";
 import { FITTING_WORDS } from "@/words/fittings";
 import { type BenchPoint, setHeld } from "./types";
@@ -97,7 +98,7 @@ function fittingPoints(design: Design, guard: Guard): BenchPoint[] {
         },
         fields: Object.keys(fields)
           .filter((key) => limitsIn(fields, key))
-          .map((key) => ({ label: called[key] ?? key, path: `guard.${kind}.${key}` })),
+          .map((key) => ({ label: own(called, key) ?? key, path: `guard.${kind}.${key}` })),
       }),
     );
   });

@@ -3,6 +3,7 @@ import { pieceNaming } from "@/core/layout/itemNames";
 import { layoutOf } from "@/core/layout/layout";
 import { jointTilt, slackPiece } from "@/core/layout/pieces";
 import { bolsterJoint } from "@/core/layout/scales";
+import { own } from "@/core/own";
 import { shapeKindOf } from "@/core/pieceShapes/registry";
 import { pieceWords } from "@/words/parts";
 import { PIECE_SHAPE_WORDS } from "@/words/pieceShapes";
@@ -164,7 +165,10 @@ function shapePoints(
           if (mine && mine.kind === shape.kind)
             setHeld(d, `${path}.${p.field}`, p.per === 2 ? Math.abs(value) : value);
         },
-        fields: [p.field, ...p.also].map((field) => ({ label: called[field], path: `${path}.${field}` })),
+        fields: [p.field, ...p.also].map((field) => ({
+          label: own(called, field) ?? field,
+          path: `${path}.${field}`,
+        })),
       }),
     );
 }

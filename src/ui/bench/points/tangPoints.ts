@@ -3,6 +3,7 @@ import type { Bar, Design, FullTang, HiddenTang } from "@/core/design/schema";
 import { holeBottom } from "@/core/layout/bar";
 import { endPlace } from "@/core/layout/endPlace";
 import { layoutOf } from "@/core/layout/layout";
+import { own } from "@/core/own";
 import { endKindOf } from "@/core/tangEnds/registry";
 import { TANG_END_WORDS } from "@/words/tangEnds";
 import { openingPoints } from "./boredPoints";
@@ -140,12 +141,12 @@ function endPoints(design: Design, { end }: HiddenTang): BenchPoint[] {
       const path = `tang.end.${field}`;
       return {
         id,
-        title: called[id].title,
+        title: own(called, id)?.title ?? id,
         at,
         move: (d, to) => {
           if (d.tang.kind === "hidden" && d.tang.end.kind === end.kind) setHeld(d, path, per * (to.x - zero));
         },
-        fields: [{ label: called[id].label, path }],
+        fields: [{ label: own(called, id)?.label ?? id, path }],
       };
     });
 }

@@ -7,6 +7,7 @@ import { namesWithout } from "@/core/design/marks";
 import type { Guard } from "@/core/design/schema";
 import { FITTINGS } from "@/core/guardFittings/registry";
 import { plateNaming } from "@/core/layout/itemNames";
+import { own } from "@/core/own";
 import { printLengthPlain } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { GUARD_FORM_WORDS } from "@/words/constructions";
@@ -200,7 +201,7 @@ function FittingFields({ guard, ofShape }: { guard: Guard; ofShape: boolean }) {
     const { tick, fields: called } = FITTING_WORDS[kind];
     const at = `guard.${kind}`;
     const words = {
-      of: (path: string) => ({ label: called[path] ?? path }),
+      of: (path: string) => ({ label: own(called, path) ?? path }),
       classes: kind === "dowels" ? FOR_PINS : FOR_GUARDS,
     };
     return (

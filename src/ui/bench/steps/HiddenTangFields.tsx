@@ -3,6 +3,7 @@ import { Button, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import { newBlockHole, withEnd } from "@/core/design/constructions";
 import type { HiddenTang } from "@/core/design/schema";
+import { own } from "@/core/own";
 import { BAR_END_KINDS, endKindOf } from "@/core/tangEnds/registry";
 import { HOLE_WORDS, NUT_WORDS } from "@/words/constructions";
 import { TANG_END_WORDS } from "@/words/tangEnds";
@@ -31,7 +32,7 @@ function EndFields({ tang: { end } }: { tang: HiddenTang }) {
   const called = TANG_END_WORDS[end.kind];
   const sized = withoutThread(endKindOf(end).fields);
   const words = {
-    of: (path: string) => ({ label: called.fields[path] ?? path, help: called.help?.[path] }),
+    of: (path: string) => ({ label: own(called.fields, path) ?? path, help: own(called.help, path) }),
     choices: { "nut.style": NUT_WORDS },
   };
   return (

@@ -1,5 +1,6 @@
 "use client";
 import { Box, Table, Text } from "@chakra-ui/react";
+import { own } from "@/core/own";
 import { printLength, printMass } from "@/core/units/print";
 import { MEASURED_BALANCE, MEASURED_MASS } from "@/core/weigh/report";
 import { useUnits } from "@/store/settings";
@@ -25,7 +26,7 @@ export function PartsStep() {
   const nameOf = (ids: string) =>
     ids
       .split("+")
-      .map((id) => materialOf(id)?.name ?? MEASURED_WORDS[id] ?? id)
+      .map((id) => materialOf(id)?.name ?? own(MEASURED_WORDS, id) ?? id)
       .join(", ");
   return (
     <>

@@ -2,6 +2,7 @@
 import { Text } from "@chakra-ui/react";
 import { newShape } from "@/core/design/constructions";
 import type { Piece, PieceShape } from "@/core/design/schema";
+import { own } from "@/core/own";
 import { SHAPE_KINDS, type SizedShapeKind, shapeKindOf } from "@/core/pieceShapes/registry";
 import { FACET_WORDS } from "@/words/constructions";
 import { OTHER_SHAPE_WORDS, PIECE_SHAPE_WORDS } from "@/words/pieceShapes";
@@ -64,7 +65,7 @@ export function ShapeFields({ piece, index }: { piece: Piece; index: number }) {
 
 function SizeFields({ at, kind }: { at: string; kind: SizedShapeKind }) {
   const words = {
-    of: (path: string) => ({ label: PIECE_SHAPE_WORDS[kind].fields[path] ?? path }),
+    of: (path: string) => ({ label: own(PIECE_SHAPE_WORDS[kind].fields, path) ?? path }),
     choices: { facets: FACET_WORDS },
   };
   return <RecordFields at={at} fields={shapeKindOf({ kind }).fields} which="all" words={words} />;
