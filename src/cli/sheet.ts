@@ -32,7 +32,8 @@ export async function sheetFile(args: readonly string[]): Promise<unknown> {
   const kind = SHEET_KINDS.find((k) => k === options.get("--kind"));
   if (!kind) throw new Refusal(`--kind is ${SHEET_KINDS.join(", ")}, not "${options.get("--kind") ?? ""}"`);
   const paper = options.get("--paper") ?? "a4";
-  if (!(Object.hasOwn(PAPERS, paper))) throw new Refusal(`--paper is ${Object.keys(PAPERS).join(", ")}, not "${paper}"`);
+  if (!Object.hasOwn(PAPERS, paper))
+    throw new Refusal(`--paper is ${Object.keys(PAPERS).join(", ")}, not "${paper}"`);
   const { design, variants, report } = await weighed(path);
   const setup = { paper: paper as PaperName, across, printer: printerIn(options.get("--printer")) };
   const shop = plainShop();

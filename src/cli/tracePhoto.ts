@@ -104,7 +104,7 @@ function scaleIn(options: ReadonlyMap<string, string>, shrunk: number): PhotoSca
   if (options.has("--corners")) {
     const n = numbers("--corners", 8);
     const paper = options.get("--paper") ?? "a4";
-    if (!(Object.hasOwn(SHEETS_OF_PAPER, paper)))
+    if (!Object.hasOwn(SHEETS_OF_PAPER, paper))
       throw new Refusal(`--paper is ${Object.keys(SHEETS_OF_PAPER).join(", ")}, not "${paper}"`);
     const corners = [0, 2, 4, 6].map((i) => at(n[i], n[i + 1]));
     return { kind: "paper", corners, ...SHEETS_OF_PAPER[paper as SheetOfPaper] };

@@ -83,6 +83,8 @@ const both = (light: string, dark: string) => ({ value: { base: light, _dark: da
 const config = defineConfig({
   globalCss: {
     "html, body": { bg: "ground", color: "ink", fontVariantNumeric: "tabular-nums" },
+    // Names that are typed or come from files may have no space to break at.
+    body: { overflowWrap: "break-word" },
     "*": { borderColor: "rule" },
     // A drag point shows its ring when it is pointed at or picked out.
     ".drag-ring": { opacity: 0 },

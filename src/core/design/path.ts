@@ -12,7 +12,8 @@ export function putAt(root: unknown, path: string, value: unknown): boolean {
   const keys = path.split(".");
   const last = keys.pop();
   const holder = keys.length > 0 ? valueAt(root, keys.join(".")) : root;
-  if (typeof holder !== "object" || holder === null || last === undefined || !(Object.hasOwn(holder, last))) return false;
+  if (typeof holder !== "object" || holder === null || last === undefined || !Object.hasOwn(holder, last))
+    return false;
   (holder as Record<string, unknown>)[last] = value;
   return true;
 }

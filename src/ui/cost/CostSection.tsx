@@ -42,7 +42,7 @@ export function CostSection({ columns }: { columns: readonly Column[] }) {
       )}
       {!bill && (
         <Text color={column.broken ? "fault" : "graphite"}>
-          {column.broken ? "What cannot be built has no bill." : "Making out the bill …"}
+          {column.broken ? "What cannot be built has no bill." : "Calculating cost …"}
         </Text>
       )}
       {bill && (

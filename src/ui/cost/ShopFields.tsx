@@ -4,9 +4,10 @@ import workshop from "@demo/prices/workshop.json";
 import { useState } from "react";
 import type { Shop } from "@/core/cost/shop";
 import { SHOP_LIMITS } from "@/core/cost/shop";
-import { readPrices, writePrices } from "@/core/files/prices/prices";
+import { LARGEST_PRICES_BYTES, readPrices, writePrices } from "@/core/files/prices/prices";
 import { changeShop, useShop } from "@/store/shop";
 import { pricesFailureWords } from "@/words/pricesFailures";
+import { createFileReader } from "@/workers/services";
 import { FieldRow } from "../fields/FieldRow";
 import { FileButton } from "../fields/FileButton";
 import { ShareField } from "../fields/ShareField";
@@ -34,9 +35,16 @@ export function ShopFields() {
     });
   };
   const bring = async (file: File) => {
-    const reading = readPrices(new Uint8Array(await file.arrayBuffer()));
-    if (reading.ok) await put(reading.shop, "The prices were taken in");
-    else setRefused(`${file.name}: ${pricesFailureWords(reading)}`);
+    const reader = createFileReader();
+    try {
+      const bytes = new Uint8Array(await file.slice(0, LARGEST_PRICES_BYTES + 1).arrayBuffer());
+      const answer = await reader.ask((s) => s.readPrices(bytes));
+      if (!answer.ok) throw new Error(answer.message);
+      if (answer.value.ok) await put(answer.value.shop, "The prices are imported");
+      else setRefused(`${file.name}: ${pricesFailureWords(answer.value)}`);
+    } finally {
+      reader.dispose();
+    }
   };
   return (
     <Stack gap="2">
@@ -69,7 +77,7 @@ export function ShopFields() {
           size="xs"
           accept=".json,application/json"
           testId="import-prices"
-          failure="The prices were not taken in"
+          failure="The prices were not imported"
           onFiles={([file]) => bring(file)}
         >
           Import prices
@@ -95,7 +103,7 @@ export function ShopFields() {
         </Button>
       </Flex>
       {refused && (
-        <Text color="fault" role="alert">
+        <Text color="fault" role="alert" overflowWrap="anywhere">
           Nothing was changed. {refused}
         </Text>
       )}

@@ -35,9 +35,11 @@ export function PatternView({ onDone }: { onDone: () => void }) {
   const [datum, setDatum] = useState(false);
   const seen = photo.flat ? photo.found : pattern.found;
   const found = useMemo(() => {
-    const base = seen ?? (photo.flat ? { shapes: [], doubled: 0, joined: 0 } : null);
+    // While it is still looked through there is nothing to say of what is not there.
+    const looked = photo.flat !== null && photo.busy === null;
+    const base = seen ?? (looked ? { shapes: [], doubled: 0, joined: 0 } : null);
     return base && hand.outline ? { ...base, shapes: [hand.outline, ...base.shapes] } : base;
-  }, [seen, photo.flat, hand.outline]);
+  }, [seen, photo.flat, photo.busy, hand.outline]);
   const assigned = useAssigned(
     design,
     photo.flat ?? pattern.pattern,

@@ -101,7 +101,7 @@ export function KnifeRow({ knife, figures, failure, onAgain, reach }: KnifeRowPr
         ) : (
           <Link asChild fontWeight="600" fontSize="lg" color="ink">
             {/* The whole row opens the knife; the menu stands above this layer. */}
-            <NearLink href={`/knife/${knife.id}`} className="row-link">
+            <NearLink href={`/knife/${knife.id}`} className="row-link" style={{ overflowWrap: "anywhere" }}>
               {design.name}
             </NearLink>
           </Link>

@@ -11,7 +11,7 @@ export function RefusedFiles({ files, onClose }: { files: readonly RefusedFile[]
   return (
     <Alert.Root status="error" role="alert">
       <Alert.Indicator />
-      <Stack gap="1" flex="1">
+      <Stack gap="1" flex="1" minW="0">
         <Alert.Title>
           Not imported: {files.length === 1 ? "a file" : `${files.length} files`} could not be read
         </Alert.Title>

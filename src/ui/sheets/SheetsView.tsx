@@ -131,7 +131,13 @@ function Sheet({ kind, source }: { kind: SheetKind; source: SheetSource }) {
           <Button size="sm" variant="outline" disabled={pages.length === 0} onClick={() => window.print()}>
             <Printer /> Print
           </Button>
-          <Button size="sm" disabled={pages.length === 0} loading={saving} onClick={() => void save()}>
+          <Button
+            size="sm"
+            disabled={pages.length === 0}
+            loading={saving}
+            loadingText="Drawing the pages …"
+            onClick={() => void save()}
+          >
             <Download /> Save PDF
           </Button>
         </HStack>

@@ -13,7 +13,7 @@ export function PageHead(props: { title: string; note: string; children: ReactNo
           {props.note}
         </Text>
       </Box>
-      <HStack>{props.children}</HStack>
+      <HStack wrap="wrap">{props.children}</HStack>
     </Flex>
   );
 }

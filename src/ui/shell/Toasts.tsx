@@ -15,7 +15,7 @@ export function Toasts() {
     <Toaster toaster={toaster} insetInline={{ mdDown: "4" }}>
       {(toast) => (
         <Toast.Root width={{ md: "sm" }}>
-          <Stack gap="1" flex="1" maxWidth="100%">
+          <Stack gap="1" flex="1" minW="0" maxWidth="100%" overflowWrap="anywhere">
             {toast.title && <Toast.Title>{toast.title}</Toast.Title>}
             {toast.description && <Toast.Description>{toast.description}</Toast.Description>}
           </Stack>

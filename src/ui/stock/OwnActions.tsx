@@ -7,7 +7,7 @@ import { putBack } from "@/store/bin";
 import { deleteMaterial } from "@/store/materialUses";
 import { usedByWords } from "@/words/ownMaterials";
 import { attempt, notices } from "../shell/notice";
-import type { OwnDialog } from "./own/useOwnDialog";
+import type { OwnDialogOpeners } from "./own/useOwnDialog";
 
 /** What can be done with a material of the list: one that ships can be copied, an own one changed and deleted. */
 export function OwnActions({
@@ -17,7 +17,7 @@ export function OwnActions({
 }: {
   material: Material;
   own: OwnMaterial | undefined;
-  ask: OwnDialog;
+  ask: OwnDialogOpeners;
 }) {
   const remove = (gone: OwnMaterial) =>
     attempt(`${gone.name} was not deleted`, async () => {

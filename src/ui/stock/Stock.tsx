@@ -1,5 +1,5 @@
 "use client";
-import { Box, Button, Flex, HStack, Input, NativeSelect, Stack, Table, Text } from "@chakra-ui/react";
+import { Box, Button, Flex, Input, NativeSelect, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import { useMemo, useState } from "react";
 import { OWN_PREFIX } from "@/core/stock/own/types";
@@ -8,18 +8,13 @@ import { MATERIAL_CLASSES, type Material, type MaterialClass } from "@/core/stoc
 import { useOwnList } from "@/store/ownMaterials";
 import { useSettings } from "@/store/settings";
 import { useShop } from "@/store/shop";
-import { HAZARD_WORDS, MATERIAL_CLASS_WORDS } from "@/words/materials";
-import { PriceCell } from "../cost/PriceCell";
-import { Hatches, hatchId } from "../drawing/Hatches";
-import { FavouriteStar } from "../fields/FavouriteStar";
+import { MATERIAL_CLASS_WORDS } from "@/words/materials";
 import { useMaterials } from "../materials";
 import { Header } from "../shell/Header";
 import { PageHead } from "../shell/PageHead";
-import { color } from "../theme";
-import { OwnActions } from "./OwnActions";
+import { MaterialTable } from "./MaterialTable";
 import { useOwnDialog } from "./own/useOwnDialog";
-import { StockTableButton, StockTablePreview } from "./StockTable";
-import { useStockTable } from "./useStockTable";
+import { StockImport } from "./StockTable";
 
 /** The choice of own materials alone, among the classes. */
 const OWN = "own";
@@ -32,7 +27,7 @@ export function Stock() {
   const materials = useMaterials();
   const { materials: own, unreadable } = useOwnList();
   const ask = useOwnDialog();
-  const table = useStockTable();
+  const [below, setBelow] = useState<HTMLElement | null>(null);
   const shop = useShop();
   const { units, favourites } = useSettings();
   const shown = useMemo(() => {
@@ -75,13 +70,13 @@ export function Stock() {
             </NativeSelect.Field>
             <NativeSelect.Indicator />
           </NativeSelect.Root>
-          <StockTableButton state={table} />
+          <StockImport below={below} />
           <Button size="sm" flexShrink="0" onClick={ask.begin}>
             <Plus /> New material
           </Button>
         </PageHead>
         {ask.dialog}
-        <StockTablePreview state={table} />
+        <Box ref={setBelow} display="contents" />
         {unreadable.length > 0 && (
           <Text color="fault" role="status">
             Of your own materials {unreadable.length === 1 ? "one" : unreadable.length} cannot be read here,
@@ -96,61 +91,7 @@ export function Stock() {
               : "No material is called that. Try another word, or fewer letters."
             : `${shown.length} of ${materials.length} materials`}
         </Text>
-        <Box bg="sheet" borderWidth="1px" borderRadius="md" overflowX="auto">
-          <Table.Root size="sm" css={{ "& th, & td": { bg: "sheet", color: "ink" } }}>
-            <Table.Header>
-              <Table.Row>
-                <Table.ColumnHeader>Material</Table.ColumnHeader>
-                <Table.ColumnHeader>Class</Table.ColumnHeader>
-                <Table.ColumnHeader textAlign="end">Density, g/cm³</Table.ColumnHeader>
-                <Table.ColumnHeader textAlign="end">Range</Table.ColumnHeader>
-                <Table.ColumnHeader>Take care</Table.ColumnHeader>
-                <Table.ColumnHeader>Source of the density</Table.ColumnHeader>
-                <Table.ColumnHeader>Price</Table.ColumnHeader>
-              </Table.Row>
-            </Table.Header>
-            <Table.Body>
-              {shown.map((m) => (
-                <Table.Row key={m.id}>
-                  <Table.Cell fontWeight="500">
-                    <HStack gap="2">
-                      <svg width="26" height="16" aria-hidden="true" style={{ flexShrink: 0 }}>
-                        <Hatches />
-                        <rect
-                          width="26"
-                          height="16"
-                          fill={m.tint}
-                          fillOpacity={m.class === "steel" ? 0.35 : 0.75}
-                        />
-                        <rect
-                          width="26"
-                          height="16"
-                          fill={`url(#${hatchId(m.class)})`}
-                          stroke={color("ink")}
-                        />
-                      </svg>
-                      {m.name}
-                      <FavouriteStar id={m.id} name={m.name} />
-                      <OwnActions material={m} own={own.find((o) => o.id === m.id)} ask={ask} />
-                    </HStack>
-                  </Table.Cell>
-                  <Table.Cell>{MATERIAL_CLASS_WORDS[m.class]}</Table.Cell>
-                  <Table.Cell textAlign="end">{m.densityGcc.typical.toFixed(2)}</Table.Cell>
-                  <Table.Cell textAlign="end" whiteSpace="nowrap">
-                    {m.densityGcc.low.toFixed(2)} – {m.densityGcc.high.toFixed(2)}
-                  </Table.Cell>
-                  <Table.Cell>{m.hazards.map((h) => HAZARD_WORDS[h]).join("; ")}</Table.Cell>
-                  <Table.Cell>
-                    {[m.source, own.find((o) => o.id === m.id)?.note].filter(Boolean).join(". ")}
-                  </Table.Cell>
-                  <Table.Cell minW="150px">
-                    <PriceCell priceKey={m.id} name={m.name} shop={shop} units={units} />
-                  </Table.Cell>
-                </Table.Row>
-              ))}
-            </Table.Body>
-          </Table.Root>
-        </Box>
+        <MaterialTable shown={shown} own={own} shop={shop} units={units} ask={ask.openers} />
         <Text color="graphite" fontSize="sm">
           Fine dust of every handle material harms the lungs: respirator and extraction. Trade in some species
           is regulated: ask the authority where you live before buying or selling.

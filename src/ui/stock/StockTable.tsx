@@ -1,28 +1,34 @@
 "use client";
 import { Box, Button, HStack, Stack, Text } from "@chakra-ui/react";
 import { FileDown } from "lucide-react";
-import { rowFailureWords } from "@/words/stockTables";
+import { createPortal } from "react-dom";
+import { cleanedWords, rowFailureWords } from "@/words/stockTables";
 import { ChoiceField } from "../fields/ChoiceField";
 import { FileButton } from "../fields/FileButton";
 import { ProgressLine } from "../ProgressLine";
-import type { StockTableState } from "./useStockTable";
+import { type StockTableState, useStockTable } from "./useStockTable";
 
 /** Left out rows that are listed; more are counted. */
 const LISTED = 100;
 
-export function StockTableButton({ state }: { state: StockTableState }) {
+/** Brings a table in: a button, and what the table would add, shown in the place that it is given. */
+export function StockImport({ below }: { below: HTMLElement | null }) {
+  const state = useStockTable();
   return (
-    <FileButton
-      size="sm"
-      flexShrink="0"
-      accept=".csv,.tsv,.txt,text/csv"
-      testId="stock-table"
-      failure="The table was not read"
-      disabled={state.working !== null}
-      onFiles={([file]) => state.open(file)}
-    >
-      <FileDown /> Bring in CSV
-    </FileButton>
+    <>
+      <FileButton
+        size="sm"
+        flexShrink="0"
+        accept=".csv,.tsv,.txt,text/csv"
+        testId="stock-table"
+        failure="The table was not read"
+        disabled={state.working !== null}
+        onFiles={([file]) => state.open(file)}
+      >
+        <FileDown /> Bring in CSV
+      </FileButton>
+      {below && createPortal(<StockTablePreview state={state} />, below)}
+    </>
   );
 }
 
@@ -32,7 +38,7 @@ const DECIMALS = [
 ] as const;
 
 /** What a table would add, before it is added. */
-export function StockTablePreview({ state }: { state: StockTableState }) {
+function StockTablePreview({ state }: { state: StockTableState }) {
   const { read, wrong, working, ambiguous } = state;
   if (working)
     return <ProgressLine says={working.says} done={working.done} onCancel={working.cancel ?? undefined} />;
@@ -104,6 +110,11 @@ export function StockTablePreview({ state }: { state: StockTableState }) {
             {materials.map((m) => m.name).join(" · ")}
           </Text>
         )}
+        {read.cleaned.slice(0, LISTED).map((c) => (
+          <Text key={c.line} color="graphite" overflowWrap="anywhere">
+            {cleanedWords(c)}
+          </Text>
+        ))}
         {read.refused.slice(0, LISTED).map((r) => (
           <Text key={r.line} color="fault" overflowWrap="anywhere">
             {rowFailureWords(r)}

@@ -1,7 +1,14 @@
 import { type Shop, shopSchema } from "../../cost/shop";
 import { type Frame, type FrameFailure, readFrame } from "../frame";
 
-const FRAME: Frame = { format: "euaxis-prices", version: 1, keys: ["shop"], mostBytes: 200_000 };
+/** A file of prices may have so many bytes. */
+export const LARGEST_PRICES_BYTES = 200_000;
+const FRAME: Frame = {
+  format: "euaxis-prices",
+  version: 1,
+  keys: ["shop"],
+  mostBytes: LARGEST_PRICES_BYTES,
+};
 
 export type PricesReading =
   | { readonly ok: true; readonly shop: Shop }

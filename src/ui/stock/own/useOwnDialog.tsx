@@ -21,9 +21,14 @@ interface Asked {
   readonly base: StoredMaterial | null;
 }
 
-export interface OwnDialog {
+export interface OwnDialog extends OwnDialogOpeners {
   /** The dialog, while it is open. */
   readonly dialog: ReactNode;
+  /** What opens it, the same for as long as the page is. */
+  readonly openers: OwnDialogOpeners;
+}
+
+export interface OwnDialogOpeners {
   begin(): void;
   /** A copy of a material that ships, or of an own one, to be changed. */
   copy(material: Material, own: OwnMaterial | undefined): void;
@@ -63,7 +68,31 @@ export function useOwnDialog(onKept?: (own: OwnMaterial) => void): OwnDialog {
       await redefineMaterial(own, null, "keep-both");
       kept(own);
     });
+  // The same for as long as the page is: a long table is not drawn again because a dialog opens.
+  const [openers] = useState(
+    (): OwnDialogOpeners => ({
+      begin: () => setAsked({ start: plainOwn(ownId(nanoid(10))), title: "New material", base: null }),
+      copy: (material, own) => {
+        const copy = ownFrom(material, ownId(nanoid(10)), own);
+        const name = `${material.name}, mine`.slice(0, 60);
+        setAsked({ start: { ...copy, name }, title: `One like ${material.name}`, base: null });
+      },
+      change: (own) =>
+        void attempt(`${own.name} cannot be changed now`, async () => {
+          const uses = await usesOfMaterial(own.id);
+          const count = uses.filter((u) => u.where !== "bin").length;
+          const many = count === 1 ? "One knife or variant is" : `${count} knives and variants are`;
+          const note = count > 0 ? `${many} made of it, and will weigh with what you save.` : undefined;
+          const base = await materialBase(own.id);
+          // What stands in the list is what is changed, even where this page has not shown it yet.
+          const start = (base?.material as OwnMaterial | undefined) ?? own;
+          setAsked({ start, title: start.name, note, base: base ?? materialRow(own, null) });
+        }),
+    }),
+  );
   return {
+    ...openers,
+    openers,
     dialog: asked && (
       <OwnMaterialDialog
         key={asked.start.id}
@@ -75,22 +104,5 @@ export function useOwnDialog(onKept?: (own: OwnMaterial) => void): OwnDialog {
         onClose={close}
       />
     ),
-    begin: () => setAsked({ start: plainOwn(ownId(nanoid(10))), title: "New material", base: null }),
-    copy: (material, own) => {
-      const copy = ownFrom(material, ownId(nanoid(10)), own);
-      const name = `${material.name}, mine`.slice(0, 60);
-      setAsked({ start: { ...copy, name }, title: `One like ${material.name}`, base: null });
-    },
-    change: (own) =>
-      void attempt(`${own.name} cannot be changed now`, async () => {
-        const uses = await usesOfMaterial(own.id);
-        const count = uses.filter((u) => u.where !== "bin").length;
-        const many = count === 1 ? "One knife or variant is" : `${count} knives and variants are`;
-        const note = count > 0 ? `${many} made of it, and will weigh with what you save.` : undefined;
-        const base = await materialBase(own.id);
-        // What stands in the list is what is changed, even where this page has not shown it yet.
-        const start = (base?.material as OwnMaterial | undefined) ?? own;
-        setAsked({ start, title: start.name, note, base: base ?? materialRow(own, null) });
-      }),
   };
 }

@@ -1,0 +1,127 @@
+"use client";
+import { Box, HStack, Table, Text } from "@chakra-ui/react";
+import { useWindowVirtualizer } from "@tanstack/react-virtual";
+import { memo, useLayoutEffect, useRef, useState } from "react";
+import type { Shop } from "@/core/cost/shop";
+import type { OwnMaterial } from "@/core/stock/own/types";
+import type { Material } from "@/core/stock/types";
+import type { UnitSystem } from "@/core/units/print";
+import { HAZARD_WORDS, MATERIAL_CLASS_WORDS } from "@/words/materials";
+import { PriceCell } from "../cost/PriceCell";
+import { Hatches, hatchId } from "../drawing/Hatches";
+import { FavouriteStar } from "../fields/FavouriteStar";
+import { color } from "../theme";
+import { OwnActions } from "./OwnActions";
+import type { OwnDialogOpeners } from "./own/useOwnDialog";
+
+/** Rows drawn beyond those in sight: the next ones are there before they are scrolled or tabbed to. */
+const BEYOND = 12;
+/** A row of two lines, px; each is measured once it is drawn. */
+const USUAL_PX = 77;
+
+interface MaterialTableProps {
+  readonly shown: readonly Material[];
+  readonly own: readonly OwnMaterial[];
+  readonly shop: Shop;
+  readonly units: UnitSystem;
+  readonly ask: OwnDialogOpeners;
+}
+
+/** Materials with their densities, hazards and prices; of a long list only the rows in sight are drawn. */
+export const MaterialTable = memo(function MaterialTable({
+  shown,
+  own,
+  shop,
+  units,
+  ask,
+}: MaterialTableProps) {
+  const list = useRef<HTMLDivElement>(null);
+  const [top, setTop] = useState(0);
+  // What stands above the table comes and goes.
+  useLayoutEffect(() => setTop(list.current?.offsetTop ?? 0));
+  const rows = useWindowVirtualizer({
+    count: shown.length,
+    overscan: BEYOND,
+    scrollMargin: top,
+    getItemKey: (i) => shown[i].id,
+    estimateSize: () => USUAL_PX,
+  });
+  const items = rows.getVirtualItems();
+  const above = items.length > 0 ? items[0].start - top : 0;
+  const below = items.length > 0 ? rows.getTotalSize() - (items[items.length - 1].end - top) : 0;
+  return (
+    <Box ref={list} bg="sheet" borderWidth="1px" borderRadius="md" overflowX="auto">
+      <Table.Root
+        size="sm"
+        aria-rowcount={shown.length + 1}
+        css={{ "& th, & td": { bg: "sheet", color: "ink" } }}
+      >
+        <Table.Header>
+          <Table.Row>
+            <Table.ColumnHeader minW="270px">Material</Table.ColumnHeader>
+            <Table.ColumnHeader>Class</Table.ColumnHeader>
+            <Table.ColumnHeader textAlign="end">Density, g/cm³</Table.ColumnHeader>
+            <Table.ColumnHeader textAlign="end">Range</Table.ColumnHeader>
+            <Table.ColumnHeader>Take care</Table.ColumnHeader>
+            <Table.ColumnHeader>Source of the density</Table.ColumnHeader>
+            <Table.ColumnHeader>Price</Table.ColumnHeader>
+          </Table.Row>
+        </Table.Header>
+        <Table.Body>
+          {above > 0 && <tr aria-hidden style={{ height: above }} />}
+          {items.map((item) => {
+            const m = shown[item.index];
+            return (
+              <Table.Row
+                key={item.key}
+                ref={rows.measureElement}
+                data-index={item.index}
+                aria-rowindex={item.index + 2}
+              >
+                <Table.Cell fontWeight="500">
+                  <HStack gap="2">
+                    <Swatch material={m} />
+                    <Text as="span" minW="0" overflowWrap="anywhere">
+                      {m.name}
+                    </Text>
+                    <FavouriteStar id={m.id} name={m.name} />
+                    <OwnActions material={m} own={own.find((o) => o.id === m.id)} ask={ask} />
+                  </HStack>
+                </Table.Cell>
+                <Table.Cell>{MATERIAL_CLASS_WORDS[m.class]}</Table.Cell>
+                <Table.Cell textAlign="end">{m.densityGcc.typical.toFixed(2)}</Table.Cell>
+                <Table.Cell textAlign="end" whiteSpace="nowrap">
+                  {m.densityGcc.low.toFixed(2)} – {m.densityGcc.high.toFixed(2)}
+                </Table.Cell>
+                <Table.Cell>{m.hazards.map((h) => HAZARD_WORDS[h]).join("; ")}</Table.Cell>
+                <Table.Cell overflowWrap="anywhere">
+                  {[m.source, own.find((o) => o.id === m.id)?.note].filter(Boolean).join(". ")}
+                </Table.Cell>
+                <Table.Cell minW="150px">
+                  <PriceCell priceKey={m.id} name={m.name} shop={shop} units={units} />
+                </Table.Cell>
+              </Table.Row>
+            );
+          })}
+          {below > 0 && <tr aria-hidden style={{ height: below }} />}
+        </Table.Body>
+      </Table.Root>
+    </Box>
+  );
+});
+
+/** How a material is drawn: its tint, and the hatching of its class. */
+function Swatch({ material }: { material: Material }) {
+  return (
+    <svg width="26" height="16" aria-hidden="true" style={{ flexShrink: 0 }}>
+      <Hatches />
+      <rect
+        width="26"
+        height="16"
+        fill={material.tint}
+        fillOpacity={material.class === "steel" ? 0.35 : 0.75}
+      />
+      <rect width="26" height="16" fill={`url(#${hatchId(material.class)})`} stroke={color("ink")} />
+    </svg>
+  );
+}
