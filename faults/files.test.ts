@@ -13,10 +13,12 @@ beforeAll(async () => {
 });
 
 describe("damaged files", () => {
-  it("are refused or read, never break a reader or hold it up", { timeout: 120_000 }, async () => {
-    for (const { what, first, ...tally } of await damagedFiles(kernel, COUNT, SEED)) {
+  it("are refused or read, never break a reader or hold it up", { timeout: 300_000 }, async () => {
+    for (const { what, first, ...tally } of await damagedFiles(kernel, COUNT, COUNT, SEED)) {
       expect(tally.crashed + tally.hung, `${what}: ${first}`).toBe(0);
-      expect(tally.refused, what).toBeGreaterThan(COUNT / 10);
+      // Of a table and a drawing much is still one: what cannot be read of it is left out and said.
+      expect(tally.refused, what).toBeGreaterThan(COUNT / 40);
+      expect(tally.peakMb, what).toBeLessThan(1500);
       expect(tally.refused + tally.taken, what).toBe(COUNT);
     }
     expect(({} as { polluted?: unknown }).polluted, "no prototype was changed").toBeUndefined();

@@ -1,18 +1,31 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { strToU8, unzipSync, zipSync } from "fflate";
 import type { ManifoldToplevel } from "manifold-3d";
+import sharp from "sharp";
 import { newDesign } from "@/core/design/create";
 import { boxesMesh, endingIn, rodMesh } from "@/core/design/limits.fixtures";
 import { readBackup } from "@/core/files/backup/read";
+import { writeBackup } from "@/core/files/backup/write";
+import { readStock } from "@/core/files/csv/readStock";
+import { readDxf } from "@/core/files/dxf/read";
 import { readKnife } from "@/core/files/knife/read";
 import { writeKnife } from "@/core/files/knife/write";
 import { importShape } from "@/core/files/mesh/importShape";
 import { writeStl } from "@/core/files/mesh/writeStl";
 import { writeThreeMf } from "@/core/files/mesh/writeThreeMf";
 import { readPrices } from "@/core/files/prices/prices";
+import { readSvg } from "@/core/files/svg/read";
+import { shapesIn } from "@/core/pattern/found";
+import { greyOf } from "@/core/photo/image";
+import { pictureSize } from "@/core/photo/picture";
+import { shapesInPhoto, USUAL_SEEING } from "@/core/photo/shapes";
+import { MATERIALS } from "@/core/stock/materials";
 import { weigh } from "@/core/weigh/weigh";
+import { TooMuchWork, Work } from "@/core/work";
+import { CLASS_NAMES } from "@/words/stockTables";
 import { damaged, damagedJson } from "./damage";
 import { type Random, seeded } from "./random";
+import { damagedCsv, damagedDxf, damagedSvg, plainCsv, plainDxf, plainSvg } from "./structure";
 
 /** What became of a format's damaged files. */
 export interface Tally {
@@ -25,6 +38,8 @@ export interface Tally {
   /** Longer than two seconds. */
   hung: number;
   slowestMs: number;
+  /** Memory of the process at the most, MB. */
+  peakMb: number;
   /** The first that crashed or hung, to look at: its seed and why. */
   first: string | null;
 }
@@ -32,17 +47,19 @@ export interface Tally {
 interface Format {
   readonly what: string;
   readonly json: boolean;
+  /** Fewer of these are tried: each takes its time. */
+  readonly binary?: true;
   readonly samples: readonly Uint8Array[];
   /** Reads a file and does with it what the application does; true where it was taken. Throws where something broke. */
   read(bytes: Uint8Array): boolean | Promise<boolean>;
   /** A way of damaging that the format asks for by itself. */
-  own?(bytes: Uint8Array, r: Random): Uint8Array;
+  own?(bytes: Uint8Array, r: Random): Uint8Array | Promise<Uint8Array>;
 }
 
 const TOO_LONG_MS = 2000;
 const text = (s: string) => new TextEncoder().encode(s);
 
-function formats(kernel: ManifoldToplevel): Format[] {
+async function formats(kernel: ManifoldToplevel): Promise<Format[]> {
   const knives = readdirSync("demo").filter((f) => f.endsWith(".json"));
   const demo = knives.map((f) => new Uint8Array(readFileSync(`demo/${f}`)));
   const old = readdirSync("src/core/files/knife/fixtures").map(
@@ -85,7 +102,13 @@ function formats(kernel: ManifoldToplevel): Format[] {
         return true;
       },
     },
-    { what: "binary STL", json: false, samples: [writeStl(box, "box"), writeStl(rod, "rod")], read: shape },
+    {
+      what: "binary STL",
+      json: false,
+      binary: true,
+      samples: [writeStl(box, "box"), writeStl(rod, "rod")],
+      read: shape,
+    },
     {
       what: "text STL",
       json: false,
@@ -96,6 +119,7 @@ function formats(kernel: ManifoldToplevel): Format[] {
     {
       what: "3MF",
       json: false,
+      binary: true,
       samples: [box, rod].map((mesh) => writeThreeMf([{ name: "part", mesh }], "part")),
       read: shape,
       own: (bytes, r) => {
@@ -111,12 +135,132 @@ function formats(kernel: ManifoldToplevel): Format[] {
       read: (bytes) => readPrices(bytes).ok,
     },
     {
-      what: "backups",
+      what: "backups of version 1",
       json: true,
       samples: [text(backup)],
       read: async (bytes) => (await readBackup(new Blob([bytes as BlobPart]), { row: () => undefined })).ok,
     },
+    {
+      what: "backups as ZIP",
+      json: false,
+      binary: true,
+      samples: [await zippedBackup(backup)],
+      read: async (bytes) => {
+        const { ok } = await readBackup(new Blob([bytes as BlobPart]), {
+          row: () => undefined,
+          picture: () => undefined,
+        });
+        return ok;
+      },
+      // The ZIP is sound, what is in it is not.
+      own: async (bytes, r) => {
+        const files = unzipSync(bytes);
+        const json = new TextDecoder().decode(files["backup.json"]);
+        return zipSync({ ...files, "backup.json": strToU8(damagedJson(json, r)) });
+      },
+    },
+    {
+      what: "DXF drawings",
+      json: false,
+      samples: [text(plainDxf())],
+      read: (bytes) => drawingRead(bytes, readDxf),
+      own: (bytes, r) => text(damagedDxf(new TextDecoder().decode(bytes), r)),
+    },
+    {
+      what: "SVG drawings",
+      json: false,
+      samples: [text(plainSvg())],
+      read: (bytes) => drawingRead(bytes, readSvg),
+      own: (bytes, r) => text(damagedSvg(new TextDecoder().decode(bytes), r)),
+    },
+    {
+      what: "tables of stock",
+      json: false,
+      samples: [text(plainCsv())],
+      read: (bytes) =>
+        readStock(bytes, { materials: MATERIALS, classNames: CLASS_NAMES, nextId: () => "own-fault" }).ok,
+      own: (bytes, r) => text(damagedCsv(new TextDecoder().decode(bytes), r)),
+    },
+    {
+      what: "photos",
+      json: false,
+      binary: true,
+      samples: await photos(),
+      read: photoRead,
+    },
   ];
+}
+
+/** Reads a drawing and finds what is in it, with one budget, as the application does. */
+function drawingRead(bytes: Uint8Array, read: typeof readDxf): boolean {
+  const work = new Work();
+  const reading = read(bytes, work);
+  if (!reading.ok) return false;
+  try {
+    for (const shape of shapesIn(reading.drawing, reading.drawing.mmPerUnit ?? 1, work).shapes)
+      if (shape.kind === "outline" && !(shape.areaMm2 > 0)) throw new Error("an outline of no area");
+    return true;
+  } catch (error) {
+    if (error instanceof TooMuchWork) return false;
+    throw error;
+  }
+}
+
+async function zippedBackup(json: string): Promise<Uint8Array> {
+  const { holds } = JSON.parse(json);
+  const parts: Uint8Array[] = [];
+  await writeBackup(
+    {
+      made: "2026-11-27T00:00:00.000Z",
+      tables: Object.entries(holds as Record<string, Record<string, unknown>[]>).map(([name, rows]) => ({
+        name,
+        rows: async function* () {
+          yield* rows;
+        },
+      })),
+      pictures: [{ id: "p", type: "image/jpeg", bytes: 900 }],
+      picture: async () => new Blob([new Uint8Array(900).fill(7)]),
+    },
+    (piece) => {
+      parts.push(new Uint8Array(piece));
+    },
+  );
+  return new Uint8Array(await new Blob(parts as BlobPart[]).arrayBuffer());
+}
+
+/** A small made-up photo of a dark shape, in every kind that is taken. */
+async function photos(): Promise<Uint8Array[]> {
+  const [width, height] = [240, 170];
+  const data = new Uint8Array(width * height * 3).map((_, i) => {
+    const [x, y] = [Math.floor(i / 3) % width, Math.floor(i / 3 / width)];
+    return Math.abs(x - 120) < 90 && Math.abs(y - 85) < 20 ? 40 : 225 + ((x * y) % 20);
+  });
+  const raw = () => sharp(data, { raw: { width, height, channels: 3 } });
+  const made = await Promise.all([raw().jpeg().toBuffer(), raw().png().toBuffer(), raw().webp().toBuffer()]);
+  return made.map((b) => new Uint8Array(b));
+}
+
+async function photoRead(bytes: Uint8Array): Promise<boolean> {
+  const size = pictureSize(bytes);
+  if (!size.ok) return false;
+  let decoded: { data: Uint8Array; info: { width: number; height: number } };
+  try {
+    decoded = await sharp(bytes)
+      .rotate()
+      .resize({ width: 300, height: 300, fit: "inside", withoutEnlargement: true })
+      .toColourspace("srgb")
+      .ensureAlpha()
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+  } catch {
+    return false;
+  }
+  const { width, height } = decoded.info;
+  const image = greyOf(new Uint8Array(decoded.data), width, height, 4);
+  const { shapes } = shapesInPhoto({ image, perMm: 1, widthMm: width, heightMm: height }, USUAL_SEEING);
+  for (const s of shapes)
+    if (s.kind === "outline" && !(s.areaMm2 > 0)) throw new Error("an outline of no area");
+  return true;
 }
 
 function stlText({ vertices: v, triangles: t }: ReturnType<typeof boxesMesh>): string {
@@ -141,22 +285,28 @@ function words(bytes: Uint8Array, r: Random): Uint8Array {
 }
 
 /** The file that a seed of a format stands for: to look at what a run found. */
-export function damagedFile(kernel: ManifoldToplevel, what: string, seed: number): Uint8Array {
-  const format = formats(kernel).find((f) => f.what === what);
+export async function damagedFile(kernel: ManifoldToplevel, what: string, seed: number): Promise<Uint8Array> {
+  const format = (await formats(kernel)).find((f) => f.what === what);
   if (!format) throw new Error(`no format ${what}`);
   return fileOf(format, seed);
 }
 
-function fileOf(format: Format, seed: number): Uint8Array {
+async function fileOf(format: Format, seed: number): Promise<Uint8Array> {
   const r = seeded(seed);
   const sample = r.of(format.samples);
   return format.own && r.next() < 0.6 ? format.own(sample, r) : damaged(sample, format.json, r);
 }
 
-/** Damages so many files of every format, and reads them. The same seed damages the same way. */
-export async function damagedFiles(kernel: ManifoldToplevel, count: number, seed: number): Promise<Tally[]> {
+/** Damages so many files of every format, fewer of those of bytes, and reads them. The same seed damages the same way. */
+export async function damagedFiles(
+  kernel: ManifoldToplevel,
+  texts: number,
+  binaries: number,
+  seed: number,
+): Promise<Tally[]> {
   const tallies: Tally[] = [];
-  for (const [f, format] of formats(kernel).entries()) {
+  for (const [f, format] of (await formats(kernel)).entries()) {
+    const count = format.binary ? binaries : texts;
     const tally: Tally = {
       what: format.what,
       tried: 0,
@@ -165,11 +315,12 @@ export async function damagedFiles(kernel: ManifoldToplevel, count: number, seed
       crashed: 0,
       hung: 0,
       slowestMs: 0,
+      peakMb: 0,
       first: null,
     };
     for (let i = 0; i < count; i++) {
       const one = seed + 1_000_003 * f + i;
-      const bytes = fileOf(format, one);
+      const bytes = await fileOf(format, one);
       const begun = performance.now();
       try {
         if (await format.read(bytes)) tally.taken++;
@@ -180,6 +331,7 @@ export async function damagedFiles(kernel: ManifoldToplevel, count: number, seed
       }
       const ms = performance.now() - begun;
       tally.tried++;
+      tally.peakMb = Math.max(tally.peakMb, process.memoryUsage.rss() / 1e6);
       tally.slowestMs = Math.max(tally.slowestMs, ms);
       if (ms > TOO_LONG_MS) {
         tally.hung++;

@@ -5,9 +5,7 @@ import { SETTINGS } from "./tables/settings";
 const table = keptTable<SettingRecord>(SETTINGS);
 
 /** The value of a setting as it is kept, or waits to be; undefined of none. */
-export async function settingValue(key: string): Promise<unknown> {
-  return (await table.row(key))?.value;
-}
+export const settingValue = async (key: string): Promise<unknown> => (await table.row(key))?.value;
 
 /** The row of a setting, for whoever remembers what was read of it. */
 export const settingRow = (key: string): Promise<SettingRecord | undefined> => table.row(key);

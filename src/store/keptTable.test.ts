@@ -1,4 +1,5 @@
 import "fake-indexeddb/auto";
+import { liveQuery } from "dexie";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import { newDesign } from "@/core/design/create";
 import type { TableSpec } from "./tables/spec";
@@ -143,6 +144,17 @@ describe("a table that is added to the list", () => {
     await vi.waitFor(() => expect(heard).toHaveBeenCalled());
     stop();
     expect((await backupAge(Date.now() + REMIND_AFTER_MS + 1000)).due).toBe(true);
+  });
+
+  it("is followed by a live query, also where that asks while a row is just being written", async () => {
+    const woods: string[] = [];
+    const following = liveQuery(() => spoons.row("s")).subscribe((row) => woods.push(row?.wood ?? "none"));
+    await vi.waitFor(() => expect(woods).toEqual(["none"]));
+    for (const wood of ["alder", "lime", "birch"]) {
+      await spoons.change("s", (now) => ({ base: now ?? null, row: { ...(now ?? alder()), wood } }));
+      await vi.waitFor(() => expect(woods.at(-1)).toBe(wood));
+    }
+    following.unsubscribe();
   });
 
   it("comes in by the hundred in one transaction, all or none, and goes out again but for what was changed since", async () => {

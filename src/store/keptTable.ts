@@ -49,9 +49,19 @@ export function keptTable<S extends object>(spec: TableSpec) {
   const table = () => tableNamed<Row>(spec.name);
   return {
     spec,
-    /** A row by its primary key, the unwritten one first. */
-    row: async (key: string): Promise<S | undefined> =>
-      (unwrittenIn(spec.name).get(key)?.row ?? (await table().get(key))) as S | undefined,
+    /**
+     * A row by its primary key, the unwritten one first. The database is asked all the same: a live query that did not
+     * ask it would not be followed any more.
+     */
+    row: async (key: string): Promise<S | undefined> => {
+      const held = () => unwrittenIn(spec.name).get(key)?.row;
+      const asked = table().get(key);
+      const stored = await asked.catch((error: unknown) => {
+        if (!held()) throw error;
+        return undefined;
+      });
+      return (held() ?? stored) as S | undefined;
+    },
     /** Every row, with those that are not written in their places. */
     rows: async (): Promise<readonly S[]> =>
       withUnwritten(spec, await table().toArray()) as unknown as readonly S[],

@@ -81,7 +81,7 @@ export const MaterialTable = memo(function MaterialTable({
                 <Table.Cell fontWeight="500">
                   <HStack gap="2">
                     <Swatch material={m} />
-                    <Text as="span" minW="0" overflowWrap="anywhere">
+                    <Text as="span" flex="1" minW="0" overflowWrap="anywhere">
                       {m.name}
                     </Text>
                     <FavouriteStar id={m.id} name={m.name} />
