@@ -62,9 +62,26 @@ test("answers to programs and to wrong methods are in one shape", async ({ reque
   const bad = await request.post("/api/weigh", { data: "[".repeat(100_000) });
   expect(bad.status()).toBe(400);
   expect(bad.headers()["content-security-policy"]).toContain("default-src 'none'");
-  expect((await bad.json()).reasons[0]).toMatchObject({ code: "not-json" });
+  expect((await bad.json()).reasons[0]).toMatchObject({ code: "too-complex" });
   for (const answer of [await request.get("/api/weigh"), await request.delete("/api/weigh")]) {
     expect(answer.status()).toBe(405);
     expect((await answer.json()).reasons[0].code).toBe("method");
   }
+});
+
+test("no other host name, and no page elsewhere, is answered", async ({ request }) => {
+  const knife = '{"format":"euaxis-knife"}';
+  const shut: [Record<string, string>, string][] = [
+    [{ host: "elsewhere.invalid" }, "host"],
+    [{ origin: "http://elsewhere.invalid" }, "origin"],
+    [{ "sec-fetch-site": "cross-site" }, "origin"],
+  ];
+  for (const [headers, code] of shut) {
+    const answer = await request.post("/api/weigh", { headers, data: knife });
+    expect(answer.status()).toBe(403);
+    expect((await answer.json()).reasons[0].code).toBe(code);
+  }
+  expect((await request.get("/stock", { headers: { host: "elsewhere.invalid" } })).status()).toBe(403);
+  expect((await request.post("/stock", { data: "x" })).status()).toBe(405);
+  expect((await request.fetch("/api/weigh", { method: "OPTIONS" })).status()).toBe(405);
 });

@@ -214,3 +214,79 @@ test("materials and prices come in as a CSV table: told before they are taken, r
   await page.getByRole("textbox", { name: "Find a material" }).fill("G-10");
   await expect(page.getByRole("row", { name: /G-10/ }).first()).toContainText("40");
 });
+
+test("hundreds of materials come in at once, keep the buttons in sight, and go out again at one click", async ({
+  page,
+}) => {
+  await page.goto("/stock");
+  const rows = Array.from({ length: 300 }, (_, i) => `Lot ${i} of the lower field;wood;0,${600 + i};${i},50`);
+  const text = `Name;Class;Density;Price per kg\n${rows.join("\n")}\n`;
+  await page
+    .getByTestId("stock-table")
+    .setInputFiles({ name: "lots.csv", mimeType: "text/csv", buffer: Buffer.from(text) });
+  const preview = page.getByRole("group", { name: "Table of stock" });
+  await expect(preview).toContainText("300 new materials, 300 prices");
+  await expect(preview.getByRole("button", { name: "Import" })).toBeInViewport();
+  await preview.getByRole("button", { name: "Import" }).click();
+  await expect(page.getByText("300 materials and 300 prices imported").first()).toBeVisible();
+  await page.getByRole("textbox", { name: "Find a material" }).fill("Lot 299 of");
+  await expect(
+    page.getByRole("row", { name: /Lot 299 of the lower field.*0\.90.*299\.50 a kg/ }),
+  ).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByText("It is taken out again").first()).toBeVisible();
+  await expect(page.getByText("No material is called that")).toBeVisible();
+});
+
+test("a column of prices that can be read in two ways is asked about", async ({ page }) => {
+  await page.goto("/stock");
+  const text = 'Name,Class,Density,Price per kg\nFell beech,wood,0.71,"1,250"\n';
+  await page
+    .getByTestId("stock-table")
+    .setInputFiles({ name: "prices.csv", mimeType: "text/csv", buffer: Buffer.from(text) });
+  const asked = page.getByRole("group", { name: "Decimal mark" });
+  await expect(asked).toContainText("“Price per kg”");
+  await asked.getByLabel("How are they meant?").selectOption("comma");
+  await page.getByRole("group", { name: "Table of stock" }).getByRole("button", { name: "Import" }).click();
+  await page.getByRole("textbox", { name: "Find a material" }).fill("Fell beech");
+  await expect(page.getByRole("row", { name: /Fell beech.*1\.25 a kg/ })).toBeVisible();
+});
+
+test("a material that two tabs change is told of, and both states can be had", async ({ page, context }) => {
+  const own = "Walnut, dried indoors";
+  await page.goto("/");
+  await expect(page.getByTestId("rack-mass").first()).toBeVisible();
+  await page.goto("/stock");
+  const other = await context.newPage();
+  await other.goto("/stock");
+  for (const tab of [page, other]) await tab.getByRole("button", { name: `Change ${own}` }).click();
+  const rename = async (tab: Page, name: string) => {
+    await tab.getByTestId("own-material").getByRole("textbox", { name: "Name", exact: true }).fill(name);
+    await tab.getByTestId("own-material").getByRole("button", { name: "Save" }).click();
+  };
+  await rename(other, "Walnut of the other tab");
+  await expect(other.getByTestId("own-material")).toHaveCount(0);
+  await rename(page, "Walnut of mine");
+  const conflict = page.getByTestId("own-material").getByRole("alert");
+  await expect(conflict).toContainText("changed in another tab too");
+  await conflict.getByRole("button", { name: "Keep mine, and theirs as another" }).click();
+  await expect(page.getByTestId("own-material")).toHaveCount(0);
+  for (const tab of [page, other])
+    for (const name of ["Walnut of mine", "Walnut of the other tab (other tab)"])
+      await expect(tab.getByRole("button", { name: `Change ${name}` })).toBeVisible();
+
+  // Deleted there while it is changed here: it does not come back by itself.
+  await page.getByRole("button", { name: "Change Walnut of the other tab (other tab)" }).click();
+  await other.getByRole("button", { name: "Delete Walnut of the other tab (other tab)" }).click();
+  await rename(page, "Third walnut");
+  await expect(conflict).toContainText("deleted in another tab");
+  await conflict.getByRole("button", { name: "Leave it deleted" }).click();
+  await expect(page.getByRole("button", { name: "Change Third walnut" })).toHaveCount(0);
+  await page.goto("/bin");
+  await expect(page.getByTestId("bin-row")).toContainText("material of your own");
+  await page.getByRole("button", { name: "Put Walnut of the other tab (other tab) back" }).click();
+  await page.goto("/stock");
+  await expect(
+    page.getByRole("button", { name: "Change Walnut of the other tab (other tab)" }),
+  ).toBeVisible();
+});

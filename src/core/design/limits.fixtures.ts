@@ -98,6 +98,19 @@ export function endingIn(mesh: TriangleMesh, count = 1, rollDeg = 0): Design {
   };
 }
 
+/** The slowest design found that is accepted: as many triangles as may be placed, each as long as its shape, askew. */
+export function slowestShapes(count = 2, rollDeg = 17): Design {
+  const design = endingIn(rodMesh(2000), count, rollDeg);
+  if (design.handle.kind !== "stack") throw new Error("no pieces");
+  const pieces = design.handle.pieces.map(
+    (p): Piece =>
+      p.shape?.kind === "mesh"
+        ? { ...p, shape: { ...p.shape, place: { ...p.shape.place, forward: "z" } } }
+        : p,
+  );
+  return { ...design, handle: { ...design.handle, pieces } };
+}
+
 /** A closed rod along x of so many sides, 30 long and 24 across: 4 triangles a side, each as long as the rod. */
 export function rodMesh(sides: number, lengthMm = 30, radiusMm = 12): TriangleMesh {
   const vertices: number[] = [];

@@ -1,10 +1,11 @@
 import { describe, expect, it } from "vitest";
 import { assemble } from "../assembly/assemble";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
-import { boxesMesh, endingIn, manyOpenings, rodMesh } from "../design/limits.fixtures";
+import { boxesMesh, endingIn, manyOpenings, rodMesh, slowestShapes } from "../design/limits.fixtures";
 import { designSchema } from "../design/schema";
 import { crossesItself, meshFault, openEdges, volumeOf } from "../solids/meshFaults";
 import { meshLayers } from "../solids/meshLayers";
+import { MOST_PLACED_TRIANGLES } from "../validity/checkDesign";
 import { assembleDrawn, coarsened } from "../views/drawn";
 import { MOST_EFFORT, weighingEffort } from "./effort";
 import { integrate } from "./integrate";
@@ -18,6 +19,16 @@ describe("designs at the limits of a record", () => {
     expect(designSchema.safeParse(many).error?.issues ?? []).toEqual([]);
     expect(weigh(many).ok).toBe(true);
     expect(weighingEffort(assemble(many))).toBeGreaterThan(MOST_EFFORT / 2);
+  });
+
+  it("weigh with as many triangles as may be placed, and are refused with more: by how many", () => {
+    expect(weigh(slowestShapes()).ok).toBe(true);
+    const more = weigh(slowestShapes(3));
+    expect(more.ok).toBe(false);
+    expect(more.findings.find((f) => f.rule === "shapes-too-fine")).toMatchObject({
+      measured: 24_000,
+      limit: MOST_PLACED_TRIANGLES,
+    });
   });
 
   it("are refused before they are begun with, where they would take far longer", () => {
