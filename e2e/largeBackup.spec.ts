@@ -149,7 +149,7 @@ test("a backup with many photos goes out and comes in again, in memory that does
   expect(kept.photos).toBe(PHOTOS);
   expect(kept.bytes).toBe(PHOTOS * PHOTO_BYTES);
   expect(kept.knives).toBeGreaterThanOrEqual(KNIVES);
-  note({ what: `a backup of ${KNIVES} knives and ${PHOTOS} photos`, tried: 1, lost: 0, crashed: 0, hung: 0 });
-  console.log(`heap at the most: ${Math.round(out / 1e6)} MB out, ${Math.round(into / 1e6)} MB in`);
+  const heap = `${Math.round(out / 1e6)} MB of heap out, ${Math.round(into / 1e6)} in`;
+  note({ what: `${KNIVES} knives, ${PHOTOS} photos: ${heap}`, tried: 1, lost: 0, crashed: 0, hung: 0 });
   expect(Math.max(out, into)).toBeLessThan(MOST_HEAP_BYTES);
 });

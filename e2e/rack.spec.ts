@@ -140,7 +140,8 @@ test("a new knife has no finding, and a fastener that is added lands where the r
   await page.getByRole("button", { name: "New knife" }).first().click();
   await page.getByRole("button", { name: "Begin this knife" }).click();
   const findings = page.getByTestId("findings");
-  await expect(findings).toHaveText("No findings.");
+  // What the trade reminds of is no fault of the knife.
+  await expect(findings).toHaveText(/^(No findings\.|\d+ notes?)/);
   await step(page, "Pins");
   for (const kind of ["Pin", "Sleeve bolt", "Nutted rod"]) {
     const before = await weightOf(page);

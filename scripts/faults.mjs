@@ -31,18 +31,22 @@ run(process.execPath, [shellProgram, cli, String(shell), String(seed), shellTall
 const rowFile = join(folder, "fault-rows.jsonl");
 rmSync(rowFile, { force: true });
 console.log(`${kills} kills, and every other fault of the browser …`);
-const browser = spawnSync("npx", ["playwright", "test", "faults.spec.ts", "largeBackup.spec.ts", "--retries=0", "--workers=1"], {
-  cwd: ROOT,
-  stdio: ["ignore", "ignore", "inherit"],
-  env: {
-    ...process.env,
-    EUAXIS_KILLS: String(kills),
-    EUAXIS_LARGE_KNIVES: "1000",
-    EUAXIS_LARGE_PHOTOS: "300",
-    EUAXIS_FAULT_ROWS: rowFile,
-    PLAYWRIGHT_JSON_OUTPUT_NAME: join(folder, "faults-e2e.json"),
+const browser = spawnSync(
+  "npx",
+  ["playwright", "test", "faults.spec.ts", "largeBackup.spec.ts", "--retries=0", "--workers=1"],
+  {
+    cwd: ROOT,
+    stdio: ["ignore", "ignore", "inherit"],
+    env: {
+      ...process.env,
+      EUAXIS_KILLS: String(kills),
+      EUAXIS_LARGE_KNIVES: "1000",
+      EUAXIS_LARGE_PHOTOS: "300",
+      EUAXIS_FAULT_ROWS: rowFile,
+      PLAYWRIGHT_JSON_OUTPUT_NAME: join(folder, "faults-e2e.json"),
+    },
   },
-});
+);
 
 const table = [
   ...JSON.parse(readFileSync(tallies, "utf8")).map((t) => ({ ...t, what: `damaged ${t.what}`, lost: 0 })),
