@@ -56,7 +56,8 @@ export function download(blob: Blob, name: string): void {
   link.href = url;
   link.download = name;
   link.click();
-  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+  // A large file takes its time to be written.
+  setTimeout(() => URL.revokeObjectURL(url), 120_000);
 }
 
 /** A file name that every system takes. */

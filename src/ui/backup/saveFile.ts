@@ -29,11 +29,8 @@ export function saveEverything(onStep: (step: BackupStep) => void): SavingBackup
     if (saved.ok) {
       hand(saved.value);
       await noteBackup().catch(() => undefined);
-      notices.success({
-        id: "backup-made",
-        title: "The backup is made",
-        description: savedWords(saved.value),
-      });
+      const description = savedWords(saved.value);
+      notices.success({ id: "backup-made", title: "The backup is made", description, duration: 30_000 });
       return;
     }
     console.error("the database could not be read", saved.message);

@@ -93,8 +93,8 @@ export const MaterialTable = memo(function MaterialTable({
                 <Table.Cell textAlign="end" whiteSpace="nowrap">
                   {m.densityGcc.low.toFixed(2)} – {m.densityGcc.high.toFixed(2)}
                 </Table.Cell>
-                <Table.Cell>{m.hazards.map((h) => HAZARD_WORDS[h]).join("; ")}</Table.Cell>
-                <Table.Cell overflowWrap="anywhere">
+                <Table.Cell minW="130px">{m.hazards.map((h) => HAZARD_WORDS[h]).join("; ")}</Table.Cell>
+                <Table.Cell minW="170px">
                   {[m.source, own.find((o) => o.id === m.id)?.note].filter(Boolean).join(". ")}
                 </Table.Cell>
                 <Table.Cell minW="150px">
