@@ -33,6 +33,8 @@ const GROUPS = ["svg", "g", "a", "switch"];
 
 /** Chords to a curve of a path. */
 const CHORDS = 32;
+/** What reading a straight piece of a path costs, beside a place that is only moved. */
+const SEGMENT = 4;
 /** A whole turn's chords. */
 const ROUND_CHORDS = 360;
 
@@ -200,7 +202,7 @@ class ShapeReader {
     let from: Point = { x: 0, y: 0 };
     for (const segment of segmentsOf(d)) {
       const { kind, n } = segment;
-      this.work.spend(kind === "A" ? ROUND_CHORDS / 2 : kind === "L" || kind === "M" ? 1 : CHORDS);
+      this.work.spend(kind === "A" ? ROUND_CHORDS / 2 : kind === "L" || kind === "M" ? SEGMENT : CHORDS);
       if (kind === "M") {
         done(false);
         from = { x: n[0], y: n[1] };
