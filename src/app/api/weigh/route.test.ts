@@ -124,7 +124,7 @@ describe("POST /api/weigh", () => {
     for (const [text, code] of [
       [writeKnife(manyOpenings(0.3)), "design-too-detailed"],
       [writeKnife(open), "invalid"],
-      ["[".repeat(100_000), "not-json"],
+      ["[".repeat(100_000), "too-complex"],
     ]) {
       const answer = await post(text);
       expect(answer.status).toBe(400);
