@@ -9,6 +9,7 @@ import { BACKUP_FOLDER, db } from "./db";
 import { allowFolder, backUpNow, chooseFolder, folder, leaveFolder, takeUpFolder } from "./folder";
 import { addKnife, changeDesign, removeKnife } from "./knives";
 import { keepMaterial } from "./ownMaterials";
+import { photoOf } from "./photos.fixtures";
 import { changeSettings } from "./settings";
 import { changeShop } from "./shop";
 import { ready } from "./storage";
@@ -58,18 +59,6 @@ const namesIn = async (device: ReturnType<typeof deviceFolder>) => {
   const [file] = device.files.values();
   return (await rowsIn(file)).knives.map((k) => (k.design as { name: string }).name);
 };
-
-const PHOTO = (byte: number) => ({
-  picture: new Blob([Uint8Array.from([byte])], { type: "image/jpeg" }),
-  widthMm: 297,
-  heightMm: 210,
-  datumX: 150,
-  datumY: 100,
-  tipDeg: 2,
-  mirrored: false,
-  opacity: 0.4,
-  shown: true,
-});
 
 beforeEach(async () => {
   await ready();
@@ -163,14 +152,14 @@ describe("backups to a folder by themselves", () => {
     ["a variant is kept", (id) => addVariants(id, [{ name: "Slim", design: newDesign("Sedge") }])],
     ["a variant is renamed", async (id) => renameVariant((await variantsOf(id))[0].id, "Slimmer")],
     ["a price is changed", () => changeShop((s) => ({ ...s, ratePerHour: s.ratePerHour + 1 }))],
-    ["a photo is put under a knife", (id) => putUnderlay(id, PHOTO(1))],
-    ["a photo is replaced", (id) => putUnderlay(id, PHOTO(2))],
+    ["a photo is put under a knife", (id) => putUnderlay(id, photoOf(1))],
+    ["a photo is replaced", (id) => putUnderlay(id, photoOf(2))],
     ["a material is kept", () => keepMaterial(plainOwn(ownId("new")))],
     ["a setting is changed", () => changeSettings({ snapMm: 2 })],
   ])("follow when %s, after a rest", async (_, change) => {
     const { id } = await sedge();
     await addVariants(id, [{ name: "First", design: newDesign("Sedge") }]);
-    if (_ === "a photo is replaced") await putUnderlay(id, PHOTO(1));
+    if (_ === "a photo is replaced") await putUnderlay(id, photoOf(1));
     const device = deviceFolder();
     keepsFolder(device);
     await takeUpFolder();

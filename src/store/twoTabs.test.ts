@@ -3,6 +3,7 @@ import { beforeEach, describe, expect, it, vi } from "vitest";
 import { newDesign } from "@/core/design/create";
 import { ownId, plainOwn } from "@/core/stock/own/make";
 import type { OwnMaterial } from "@/core/stock/own/types";
+import { photoOf } from "./photos.fixtures";
 
 /** Everything of the store that a tab has, with a connection to the database and a memory of its own. */
 async function openTab() {
@@ -37,18 +38,6 @@ const found = (tab: Tab) => tab.conflicts.conflicts.getState().found;
 const binned = async () => (await here.bin.binItems()).map((i) => `${i.kind}, ${i.because}`);
 
 const NORTH: OwnMaterial = { ...plainOwn(ownId("north")), name: "North lot", class: "wood" };
-const PHOTO = (byte: number) => ({
-  picture: new Blob([Uint8Array.from([byte])], { type: "image/jpeg" }),
-  widthMm: 297,
-  heightMm: 210,
-  datumX: 150,
-  datumY: 100,
-  tipDeg: 2,
-  mirrored: false,
-  opacity: 0.4,
-  shown: true,
-});
-
 describe("one material in two tabs", () => {
   const begun = async () => {
     await here.materials.keepMaterial(NORTH);
@@ -108,14 +97,14 @@ describe("one material in two tabs", () => {
 describe("one photo in two tabs", () => {
   const begun = async () => {
     const { id } = await here.knives.addKnife(newDesign("Sedge"));
-    await here.photos.putUnderlay(id, PHOTO(1));
+    await here.photos.putUnderlay(id, photoOf(1));
     return { id, seen: (await here.photos.underlayOf(id))! };
   };
 
   it("replaced in both: mine stands, theirs lies in the bin, and it is told", async () => {
     const { id, seen } = await begun();
-    await there.photos.putUnderlay(id, PHOTO(2), seen);
-    await here.photos.putUnderlay(id, PHOTO(3), seen);
+    await there.photos.putUnderlay(id, photoOf(2), seen);
+    await here.photos.putUnderlay(id, photoOf(3), seen);
     expect((await here.photos.underlayOf(id))?.picture).toMatch(/-1$/);
     expect(found(here)).toMatchObject([{ table: "underlays", inBin: "theirs" }]);
     const mine = (await here.photos.underlayOf(id))?.picture;

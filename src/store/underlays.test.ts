@@ -5,26 +5,16 @@ import { backupFile, oldBackup, takeIn } from "./backup.fixtures";
 import { deleteForGood, emptyOldBin } from "./bin";
 import { db } from "./db";
 import { addKnife, removeKnife, restoreKnife } from "./knives";
+import { photoOf } from "./photos.fixtures";
 import { pictureIdOf } from "./pictureOf";
 import { pictureData } from "./pictures";
 import { type Underlay, underlayIn } from "./tables/photos";
-import { changeUnderlay, type NewUnderlay, putUnderlay, removeUnderlay, underlayOf } from "./underlays";
+import { changeUnderlay, putUnderlay, removeUnderlay, underlayOf } from "./underlays";
 
 const BYTES = Uint8Array.from([0xff, 0xd8, 0xff, 0xe0, 0, 0x10]);
-const jpeg = (bytes: Uint8Array) => new Blob([bytes as BlobPart], { type: "image/jpeg" });
-const NEW: NewUnderlay = {
-  picture: jpeg(BYTES),
-  widthMm: 297,
-  heightMm: 210,
-  datumX: 150,
-  datumY: 100,
-  tipDeg: 2,
-  mirrored: false,
-  opacity: 0.4,
-  shown: true,
-};
+const NEW = photoOf(...BYTES);
 const PHOTO: Underlay = { ...NEW, picture: pictureIdOf(BYTES) };
-const OTHER: NewUnderlay = { ...NEW, picture: jpeg(Uint8Array.from([1, 2, 3])) };
+const OTHER = photoOf(1, 2, 3);
 
 beforeEach(async () => {
   for (const table of db.tables) await table.clear();

@@ -44,7 +44,11 @@ export function createBackupJobs(
     let toldAt = 0;
     let doing = "";
     const tell: TellStep = (step) => {
-      if (cancelled !== mine) throw new Error("it was called off");
+      if (cancelled !== mine) {
+        // On the page that is what ends the work; a worker is ended by itself, and what it still says is of no concern.
+        if (isInMemory()) throw new Error("it was called off");
+        return;
+      }
       const now = Date.now();
       if (step.doing === doing && now - toldAt < TELL_EVERY_MS) return;
       toldAt = now;

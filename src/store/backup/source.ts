@@ -1,7 +1,7 @@
 import type { PictureEntry } from "@/core/files/backup/format";
 import type { BackupSource } from "@/core/files/backup/write";
 import { own } from "@/core/own";
-import { db, primaryKeyOf, tableNamed } from "../db";
+import { db, tableNamed } from "../db";
 import type { PictureRecord } from "../rows";
 import { picturesOf, TABLES } from "../tables/list";
 import type { Row, TableSpec } from "../tables/spec";
@@ -82,6 +82,3 @@ export async function everything(
     },
   };
 }
-
-/** The primary key of a row as it lies in the database. */
-export const keyIn = (spec: TableSpec, row: Row) => primaryKeyOf(spec.name, row);
