@@ -297,15 +297,20 @@ async function fileOf(format: Format, seed: number): Promise<Uint8Array> {
   return format.own && r.next() < 0.6 ? format.own(sample, r) : damaged(sample, format.json, r);
 }
 
-/** Damages so many files of every format, fewer of those of bytes, and reads them. The same seed damages the same way. */
+/**
+ * Damages so many files of every format, or of those whose name holds `only`, fewer of those of bytes, and reads them. The
+ * same seed damages the same way.
+ */
 export async function damagedFiles(
   kernel: ManifoldToplevel,
   texts: number,
   binaries: number,
   seed: number,
+  only = "",
 ): Promise<Tally[]> {
   const tallies: Tally[] = [];
   for (const [f, format] of (await formats(kernel)).entries()) {
+    if (!format.what.includes(only)) continue;
     const count = format.binary ? binaries : texts;
     const tally: Tally = {
       what: format.what,

@@ -1,6 +1,6 @@
 // Damages files, kills browsers, fills disks and stops workers, and prints what was lost, crashed or hung.
 // FAULT_FILES damaged files a format of text (20,000), FAULT_BINARIES of bytes (3,000), FAULT_SHELL of each through the shell
-// (60), FAULT_KILLS kills of the browser (100), FAULT_SEED what is damaged (1).
+// (60), FAULT_KILLS kills of the browser (100), FAULT_SEED what is damaged (1), FAULT_ONLY which formats (those whose name holds it; all).
 import { spawnSync } from "node:child_process";
 import { existsSync, readFileSync, rmSync } from "node:fs";
 import { join } from "node:path";
@@ -20,7 +20,7 @@ const folder = join(ROOT, ".euaxis");
 const program = await bundled("faults/main.ts", "faults.mjs");
 const tallies = join(folder, "faults.json");
 console.log(`${files} damaged files a format of text, ${binaries} of bytes, seed ${seed} …`);
-run(process.execPath, [program, String(files), String(binaries), String(seed), tallies]);
+run(process.execPath, [program, String(files), String(binaries), String(seed), tallies, process.env.FAULT_ONLY ?? ""]);
 
 const cli = await bundled("src/cli/main.ts", "faults-cli.mjs");
 const shellProgram = await bundled("faults/shell.ts", "faults-shell.mjs");

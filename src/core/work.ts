@@ -5,8 +5,8 @@ export class TooMuchWork extends Error {
   }
 }
 
-/** Places, entities, copies, chords, joins and comparisons that one file may ask for: about a second. */
-export const MOST_WORK = 1_300_000;
+/** Places, entities, copies, chords, joins and comparisons that one file may ask for: well under a second. */
+export const MOST_WORK = 1_100_000;
 
 /**
  * What a file may ask for. Every reader, and whoever goes on with what it read, spends from one budget before the work is

@@ -40,7 +40,7 @@ export type DrawingReading =
 /** Files over this are refused before they are read, bytes. */
 export const LARGEST_DRAWING_BYTES = 16_000_000;
 /** A drawing has so many points at most, once blocks are put in and curves are taken as chords. */
-export const MOST_POINTS = 400_000;
+export const MOST_POINTS = 250_000;
 /** Blocks, groups and references go no deeper into each other. */
 export const DEEPEST = 12;
 
