@@ -20,7 +20,14 @@ const folder = join(ROOT, ".euaxis");
 const program = await bundled("faults/main.ts", "faults.mjs");
 const tallies = join(folder, "faults.json");
 console.log(`${files} damaged files a format of text, ${binaries} of bytes, seed ${seed} …`);
-run(process.execPath, [program, String(files), String(binaries), String(seed), tallies, process.env.FAULT_ONLY ?? ""]);
+run(process.execPath, [
+  program,
+  String(files),
+  String(binaries),
+  String(seed),
+  tallies,
+  process.env.FAULT_ONLY ?? "",
+]);
 
 const cli = await bundled("src/cli/main.ts", "faults-cli.mjs");
 const shellProgram = await bundled("faults/shell.ts", "faults-shell.mjs");

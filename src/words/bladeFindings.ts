@@ -9,6 +9,8 @@ type BladeRule = Extract<
   | `taper-thicker-${string}`
   | "taper-point-off"
   | "left-grind-unused"
+  | "blade-beyond-tip"
+  | "notch-not-open"
   | "plunge-off-blade"
   | `fuller${string}`
   | `swedge-${string}`
@@ -30,7 +32,11 @@ export const BLADE_FAULT_WORDS: Record<BladeRule, (f: Finding, mm: Say) => strin
   "taper-point-off": () =>
     "A thickness of the distal taper stands where the taper does not reach: between its beginning and the tip. It does not count.",
   "left-grind-unused": () =>
-    "A single bevel leaves the other side flat: the left side's own grind does not count. Choose another grind for the right side.",
+    "A single bevel leaves the other side flat, but the left side has a grind of its own. Grind both sides alike, or choose another grind for the right side.",
+  "blade-beyond-tip": (f, mm) =>
+    `The blade's outline runs ahead of its tip, to ${mm(f.measured)}; the tip is at ${mm(f.limit)}. Move its last points back, or make the blade longer.`,
+  "notch-not-open": (f, mm) =>
+    `A notch ${mm(f.measured)} deep is no wider than ${mm(f.limit)}: it is a hole that does not open. Make it shallower, or its radius larger.`,
   "plunge-off-blade": (f, mm) =>
     `The plunge line leans so far that it leaves the blade, at ${mm(f.measured)}. Make its angle smaller.`,
   "fuller-off-blade": () =>

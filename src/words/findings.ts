@@ -47,9 +47,15 @@ const WORDS: Record<FaultRule, (f: Finding, mm: Say, grams: Say) => string> = {
   "lengthwise-turns-back": (f, mm) =>
     `The joint along the handle turns back here: its points run from the front to the rear (${mm(f.measured)} comes after ${mm(f.limit)}).`,
   "lengthwise-off-handle": () => "The joint along the handle runs past it: bring it inside the outline.",
+  "half-no-area": () =>
+    "The outline of these halves encloses nothing. Pull its points apart, or remove them.",
   "half-off-handle": () => "These halves do not lie on the handle anywhere: bring their outline to it.",
   "wrap-too-close": (f, mm) =>
     `The turns of the wrap (${mm(f.measured)} apart) lie closer than it is wide (${mm(f.limit)}).`,
+  "groove-into-tang": (f, mm) =>
+    `A groove ${mm(f.measured)} deep goes into the tang: what covers it is ${mm(f.limit)} thick here. Make the groove shallower.`,
+  "wrap-over-collar": (f, mm) =>
+    `The wrap begins at ${mm(f.measured)}, on the guard's collar, which ends at ${mm(f.limit)}. Begin it behind the collar.`,
   "groove-off-handle": () => "A groove stands beside the handle. Move it onto it, or remove it.",
   "unknown-material": (f) => `No material is called "${f.subject}". Choose another.`,
   "outline-crosses-itself": () => "The handle's outline crosses itself here. Pull its points apart.",

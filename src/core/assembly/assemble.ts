@@ -49,7 +49,7 @@ export const assemble = remembered((design: Design): Assembly => {
   if (handle.kind === "scales") addScales(b, handle, body);
   else if (handle.kind === "stack") addPieces(b, handle, body, shaped);
   addRings(b, rings);
-  addWrap(b, handle);
   if (guard) addFittings(b, guard, plates, "last");
+  addWrap(b, handle);
   return b.done();
 });

@@ -65,6 +65,20 @@ describe("scales", () => {
     }
   });
 
+  it("a bolster that leans and reaches over the scale is a prism of two trapezoids", () => {
+    if (full.handle.kind !== "scales") throw new Error("no scales");
+    // 15 mm long at the tang's face in the middle; 8 mm of it stand over the tang, 24 mm high. The lean evens out.
+    for (const dovetailDeg of [0, 20])
+      for (const tiltDeg of [0, 20, -30]) {
+        const bolster = { lengthMm: 15, tiltDeg, dovetailDeg, right: "brass-260", left: "brass-260" };
+        const bolsters = { front: bolster, rear: null };
+        const v = volumes({ ...full, handle: { ...full.handle, bolsters } });
+        const over = (8 * Math.tan((dovetailDeg * Math.PI) / 180)) / 2;
+        near(v.get("bolster:front:right"), 24 * 8 * (15 + over), 1e-6);
+        near(v.get("scale:left"), 24 * 8 * (85 - over), 1e-6);
+      }
+  });
+
   it("a divider is as thick as its sheet, however it leans", () => {
     if (full.handle.kind !== "scales") throw new Error("no scales");
     for (const tiltDeg of [0, 22, -50]) {

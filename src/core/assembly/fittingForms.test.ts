@@ -145,3 +145,42 @@ describe("guards", () => {
     near(ring(round(1, 8)), by(flats));
   });
 });
+
+describe("what a finger goes through", () => {
+  it("is open as far as the handle reaches, not only as wide as its ring", () => {
+    if (hidden.handle.kind !== "stack") throw new Error("no pieces");
+    // A ring 6 mm wide, all its bore of 20 mm within a handle that is 20 mm thick.
+    const ring = { id: "r", xMm: -80, yMm: 0, boreMm: 20, wallMm: 1, widthMm: 6, material: "brass-260" };
+    const short = bar({ lengthMm: 40 });
+    const handle = { ...hidden.handle, rings: [ring] };
+    const whole = [...volumes(short)].filter(([id]) => id.startsWith("piece:"));
+    const bored = volumes({ ...short, handle });
+    const lost = whole.reduce((sum, [id, v]) => sum + v - (bored.get(id) ?? 0), 0);
+    near(lost, Math.PI * 10 ** 2 * 20);
+  });
+});
+
+describe("a domed guard", () => {
+  it("keeps its arms when they are swept: every face is sheared alike, and shear changes no volume", () => {
+    const guard = newGuard(hidden);
+    const domed = (sweepMm: number, armWidthMm: number | null) => {
+      const v = volumes({
+        ...hidden,
+        guard: {
+          ...guard,
+          aboveMm: 45,
+          belowMm: 45,
+          // The arms begin beyond the blade's height: it takes before the guard.
+          bossMm: 24,
+          armWidthMm,
+          domeMm: guard.plates[0].thicknessMm / 2,
+          sweepAboveMm: sweepMm,
+          sweepBelowMm: sweepMm / 2,
+        },
+      });
+      return [...v].reduce((sum, [id, mm3]) => (id.startsWith("guard") ? sum + mm3 : sum), 0);
+    };
+    for (const arm of [null, guard.widthMm / 3]) near(domed(12, arm), domed(0, arm), 2e-5);
+    expect(domed(0, null)).toBeGreaterThan(1000);
+  });
+});

@@ -1,17 +1,17 @@
-import { straight } from "../curve/bezier";
-import { contourOf } from "../curve/contour";
-import { curveThrough } from "../curve/spline";
+import { signChanges } from "../curve/roots";
 import type { Guard } from "../design/schema";
 import { whole } from "../fasteners/kind";
 import { type AnyFittingKind, fittingsOn } from "../guardFittings/registry";
 import { fittingPlace } from "../layout/fittingPlace";
-import { guardWidth } from "../layout/guard";
+import { guardFaceAt, guardOutline, guardWidth } from "../layout/guard";
 import { importedRegions } from "../layout/imported";
 import { plateNaming } from "../layout/itemNames";
-import { layerRegion } from "../solids/layer";
+import { clamp } from "../number";
+import { ClosingZone, ROUND } from "../solids/closingZone";
 import { plateRegion } from "../solids/plate";
-import { sectionOf } from "../solids/section";
-import { evenLoft } from "../solids/turned";
+import type { Region } from "../solids/region";
+import { curvedSlice } from "../solids/slice";
+import { INSIDE_MM } from "../tolerances";
 import type { AssemblyBuilder } from "./builder";
 
 /** A domed face keeps this share of its height and width flat in the middle, for the shoulder to seat on. */
@@ -30,32 +30,65 @@ export function plateStretches(b: AssemblyBuilder, guard: Guard): PlateStretch[]
   const width = guardWidth(guard);
   const dome = Math.min(guard.domeMm, b.layout.guardMm);
   return b.layout.guardPlates.flatMap(({ fromMm, toMm, outline }, plate) => {
-    const face = b.put(plateRegion(outline, width));
-    const stretches: PlateStretch[] = [];
-    if (dome > fromMm) stretches.push({ plate, of: [face, b.put(domeCap(guard, dome))] });
-    if (dome < toMm) {
-      const behind: [number, number] = [outline.xRange[0], dome > 0 ? -dome : outline.xRange[1]];
-      const rest = b.put(layerRegion(null, null, behind));
-      stretches.push({ plate, of: dome > 0 ? [face, rest] : [face] });
-    }
-    return stretches;
+    if (!(dome > fromMm)) return [{ plate, of: [b.put(plateRegion(outline, width))] }];
+    const between = (from: number, to: number) => b.put(plateRegion(guardOutline(guard, from, to), width));
+    const domed = { plate, of: [between(fromMm, Math.min(toMm, dome)), b.put(domeCap(guard, dome))] };
+    return dome < toMm ? [domed, { plate, of: [between(dome, toMm)] }] : [domed];
   });
 }
 
-/** What a domed front leaves: ellipses that shrink toward the front face, down to its flat seat. */
-function domeCap(guard: Guard, dome: number) {
+/** Places along a domed front that are looked at for where its ellipses end. */
+const DOME_SAMPLES = 24;
+
+/**
+ * What a domed front leaves, within the dome's depth: ellipses about the middle of the guard's height that shrink toward
+ * the front face, down to its flat seat. Depth runs as the plates do: from the front face at each height, so that arms that
+ * are swept keep theirs.
+ */
+function domeCap(guard: Guard, dome: number): Region {
   const mid = (guard.aboveMm - guard.belowMm) / 2;
   const tall = (guard.aboveMm + guard.belowMm) / 2;
-  const scale = (x: number) => Math.sqrt(1 + ((x + dome) / dome) * (DOME_SEAT * DOME_SEAT - 1));
-  const knots = [0, 0.25, 0.5, 0.75, 1].map((t) => -dome * (1 - t));
-  const knot = (x: number, side: 1 | -1, corner: boolean) => ({ x, y: mid + side * tall * scale(x), corner });
-  const end = (i: number) => i === 0 || i === knots.length - 1;
-  const run = curveThrough([
-    ...knots.map((x, i) => knot(x, 1, end(i))),
-    ...[...knots].reverse().map((x, i) => knot(x, -1, end(i))),
-  ]);
-  const outline = contourOf([...run, straight(run[run.length - 1].d, run[0].a)]);
-  return evenLoft(outline, (x) => (guard.widthMm / 2) * scale(Math.min(0, Math.max(-dome, x))), sectionOf(1));
+  const outline = guardOutline(guard, 0, dome);
+  /** The square of the half width at (x, y), as a share of half the guard's width; below zero there is nothing. */
+  const square = (x: number, y: number) => {
+    const [rear, front] = [guardFaceAt(guard, dome, y), guardFaceAt(guard, 0, y)];
+    const share = clamp((x - rear) / (front - rear), 0, 1);
+    return 1 + share * (DOME_SEAT * DOME_SEAT - 1) - ((y - mid) / tall) ** 2;
+  };
+  const stretches = (x: number): number[] => {
+    const ys = outline.cut(x);
+    const found: number[] = [];
+    for (let k = 0; k + 1 < ys.length; k += 2) {
+      const ends = [
+        ys[k],
+        ...signChanges((y) => square(x, y), ys[k] + INSIDE_MM, ys[k + 1] - INSIDE_MM, DOME_SAMPLES),
+        ys[k + 1],
+      ];
+      for (let i = 0; i + 1 < ends.length; i++)
+        if (square(x, (ends[i] + ends[i + 1]) / 2) > 0) found.push(ends[i], ends[i + 1]);
+    }
+    return found;
+  };
+  const half = (x: number, y: number) => (guard.widthMm / 2) * Math.sqrt(Math.max(0, square(x, y)));
+  return {
+    kind: "loft",
+    outline,
+    from: ["dome-cap", guard.widthMm, dome, guard.aboveMm, guard.belowMm],
+    xRange: outline.xRange,
+    breaks: outline.breaks,
+    sliceAt: (x) => {
+      const ys = stretches(x);
+      if (ys.length === 0) return null;
+      const zones: ClosingZone[] = [];
+      for (let k = 0; k + 1 < ys.length; k += 2) {
+        const [middle, reach] = [(ys[k] + ys[k + 1]) / 2, (ys[k + 1] - ys[k]) / 2];
+        zones.push(new ClosingZone(middle, reach, 1, ROUND), new ClosingZone(middle, reach, -1, ROUND));
+      }
+      // Where the arms begin to lean.
+      const creases = [-guard.bossMm, guard.bossMm];
+      return curvedSlice({ ys, creases, zones, low: (y) => -half(x, y), high: (y) => half(x, y) });
+    },
+  };
 }
 
 /** The plates, each with its own material and weight. */

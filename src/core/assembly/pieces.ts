@@ -2,7 +2,6 @@ import type { Piece, StackHandle } from "../design/schema";
 import { whole } from "../fasteners/kind";
 import { pieceNaming } from "../layout/itemNames";
 import { lengthwiseParts } from "../layout/lengthwise";
-import { jointStations } from "../layout/meetings";
 import { jointTilt } from "../layout/pieces";
 import { jointSide } from "../solids/halfSpace";
 import { layerRegion } from "../solids/layer";
@@ -18,7 +17,7 @@ export function addPieces(
   body: number,
   shaped: readonly { piece: Piece; stretches: Stretches }[],
 ): void {
-  const { pieces: stations, frontX, outline } = b.layout;
+  const { pieces: stations, frontX } = b.layout;
   const keyOf = (piece: Piece): PartKey => ({
     kind: "piece",
     sort: piece.role,
@@ -39,7 +38,7 @@ export function addPieces(
     if (before === 0 && after === 0) cuts.push(layerRegion(null, null, stations[i]));
     else {
       const side = (which: "ahead" | "behind", at: number, tilt: number) =>
-        cuts.push(jointSide(which, at, tilt, room, jointStations(outline, at, tilt)));
+        cuts.push(jointSide(which, at, tilt, room));
       // An upright end is a limit in x; a leaning one is a plane.
       const low = after === 0 ? to : room[0];
       const high = before === 0 ? from : room[1];

@@ -1,15 +1,11 @@
 import type { FingerRing } from "../design/schema";
 import { whole } from "../fasteners/kind";
-import { circleMeetings } from "../layout/meetings";
 import { cylinderRegion } from "../solids/cylinder";
 import type { AssemblyBuilder } from "./builder";
 
-/** A round of a ring, without end across; weighing breaks where it crosses the handle's edge. */
+/** A round of a ring, without end across. */
 function putRound(b: AssemblyBuilder, r: FingerRing, radiusMm: number): number {
-  const round = cylinderRegion({ xMm: r.xMm, yMm: r.yMm, radiusMm });
-  const meetings = circleMeetings(b.layout.outline, { x: r.xMm, y: r.yMm }, radiusMm);
-  const more = meetings.map((x) => ({ x, below: true, above: true }));
-  return b.put({ ...round, breaks: [...round.breaks, ...more] });
+  return b.put(cylinderRegion({ xMm: r.xMm, yMm: r.yMm, radiusMm }));
 }
 
 function putWidth(b: AssemblyBuilder, r: FingerRing): number {
@@ -17,10 +13,15 @@ function putWidth(b: AssemblyBuilder, r: FingerRing): number {
   return b.putLevels(-r.widthMm / 2, r.widthMm / 2, [r.xMm - reach, r.xMm + reach]);
 }
 
-/** Bores of the finger rings: nothing fills them. */
+/** A bore goes so far to both sides, mm: through the thickest handle, not only as wide as its ring. */
+const THROUGH_MM = 100;
+
+/** Bores of the finger rings: nothing fills them, and nothing stands in the finger's way. */
 export function addRingBores(b: AssemblyBuilder, rings: readonly FingerRing[]): void {
-  for (const r of rings)
-    b.add("handle", { kind: "ring-bore", id: r.id }, [], putRound(b, r, r.boreMm / 2), putWidth(b, r));
+  for (const r of rings) {
+    const through = b.putLevels(-THROUGH_MM, THROUGH_MM, [r.xMm - r.boreMm, r.xMm + r.boreMm]);
+    b.add("handle", { kind: "ring-bore", id: r.id }, [], putRound(b, r, r.boreMm / 2), through);
+  }
 }
 
 /** The rings, where the handle leaves them room. */

@@ -2,7 +2,6 @@ import type { Bolster, ScalesHandle } from "../design/schema";
 import { whole } from "../fasteners/kind";
 import { halfStretches } from "../layout/halves";
 import { lengthwiseParts } from "../layout/lengthwise";
-import { jointStations } from "../layout/meetings";
 import { bolsterJoint, dividerStations, jointsFrontFirst, sheetNumber } from "../layout/scales";
 import { radians } from "../number";
 import { halfSpaceRegion, jointSide } from "../solids/halfSpace";
@@ -67,8 +66,7 @@ function addBolster(
   // x = at + y·lean ∓ (|z| − face)·under; what lies toward the bolster's own end is its.
   const side = mirror ? -1 : 1;
   const normal = [s, -s * lean, -under * side] as const;
-  const stations = jointStations(b.layout.outline, at, bolster.tiltDeg);
-  const joint = b.put(halfSpaceRegion({ normal, offsetMm: s * at - under * face }, b.layout.span, stations));
+  const joint = b.put(halfSpaceRegion({ normal, offsetMm: s * at - under * face }, b.layout.span));
   const material = mirror ? bolster.left : bolster.right;
   const layer = putLayer(b, 0, null, mirror);
   const key = { kind: "bolster", sort: end, side: sideOf(mirror) } as const;
@@ -97,8 +95,7 @@ function addSide(
   const rest = putLayer(b, from, null, mirror);
   for (const { kind, material, region } of along) add({ kind, side }, material, rest, b.put(region));
   const joints = jointsFrontFirst(handle);
-  const ahead = (at: number, tilt: number) =>
-    b.put(jointSide("ahead", at, tilt, b.layout.span, jointStations(b.layout.outline, at, tilt)));
+  const ahead = (at: number, tilt: number) => b.put(jointSide("ahead", at, tilt, b.layout.span));
   let { material } = handle[side];
   joints.forEach((joint, i) => {
     const { id, xMm, tiltDeg, dividers } = joint;

@@ -50,7 +50,7 @@ export function addTang(b: AssemblyBuilder, housings: Stretches, guard: Stretche
     }
     return;
   }
-  const bar = b.put(barTangRegion(tang, b.layout.outline));
+  const bar = b.put(barTangRegion(tang));
   b.addIn(housings, "blade", TANG, steel, bar);
   if (b.design.guard) {
     const slot = b.put(layerRegion(null, null, [b.layout.frontX, 0]));
@@ -81,21 +81,10 @@ function endSite(b: AssemblyBuilder, housings: Stretches): EndSite | null {
       // A cap at the butt pulls like any other; nuts and screws are fasteners.
       b.add(component === "cap" ? "pommel" : "fasteners", keyOf(component), materials, b.put(region)),
     hollow: (component, rearX, seatX, radiusMm) => {
-      const bore =
-        component === "counterbore"
-          ? putButtBore(b, place.yMm, rearX, seatX, radiusMm)
-          : b.put(rodRegion(rearX, seatX, place.yMm, radiusMm));
+      const bore = b.put(rodRegion(rearX, seatX, place.yMm, radiusMm));
       b.addIn(housings, "handle", keyOf(component), [], bore);
     },
   };
-}
-
-/** A counterbore from behind the butt; weighing breaks where its upper and its lower edge leave the handle. */
-function putButtBore(b: AssemblyBuilder, y: number, rear: number, seat: number, radiusMm: number): number {
-  const rod = rodRegion(rear, seat, y, radiusMm);
-  const leave = [y - radiusMm, y + radiusMm].map((at) => b.layout.rearAt(at));
-  const more = leave.map((x) => ({ x, below: true, above: true }));
-  return b.put({ ...rod, breaks: [...rod.breaks, ...more] });
 }
 
 /** Holes, slots and recess of a full tang, filled or left empty. */

@@ -56,10 +56,9 @@ export function grindingAids(design: Design): GrindingAids {
       const face = (side: BladeSide): FaceAt | null => {
         if (!isGround(blade, side)) return null;
         const grind = grindOf(blade, side);
-        // A single bevel takes all of the thickness on its own side.
-        const bevel = grind === "bevel";
-        const heightMm = faceOf(bevel || grind === "flat" ? blade.grind : grind, xMm, height);
-        const fall = (thicknessMm - edgeMm) / (bevel ? 1 : 2);
+        const heightMm = faceOf(typeof grind === "string" ? blade.grind : grind, xMm, height);
+        // A side that is ground alone takes all of the thickness.
+        const fall = (thicknessMm - edgeMm) / (single ? 1 : 2);
         return { heightMm, angleDeg: degrees(Math.atan2(fall, heightMm)) };
       };
       return [{ xMm, thicknessMm, right: face("right"), left: face("left") }];

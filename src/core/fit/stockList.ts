@@ -190,7 +190,7 @@ export const cutSolids = remembered((design: Design): readonly CutSolid[] => {
     const joints = jointsFrontFirst(handle);
     const { front, rear } = handle.bolsters;
     const joint = (which: "ahead" | "behind", at: number, tiltDeg: number) =>
-      jointSide(which, at, tiltDeg, span, []);
+      jointSide(which, at, tiltDeg, span);
     const between = [
       ...(front ? [joint("behind", bolsterJoint(front, "front", span), front.tiltDeg)] : []),
       ...(rear ? [joint("ahead", bolsterJoint(rear, "rear", span), rear.tiltDeg)] : []),

@@ -1,6 +1,5 @@
 import { length, material } from "../record/fields";
 import { grownRegion } from "../solids/grownRegion";
-import { lineAt } from "../solids/line";
 import { fittingKind } from "./kind";
 
 /** A ring behind the guard that the handle's front stands in: its wall is as thick all round the handle's section. */
@@ -11,12 +10,9 @@ export const collar = fittingKind({
   precedence: "last",
   seen: "outside",
   build: ({ lengthMm, wallMm, material: of }, site) => {
-    const { outline, span, sections, scalesOn, crowns } = site;
-    const [butt, front] = span;
-    const rear = Math.max(butt, front - lengthMm);
-    const land = (x: number) => (scalesOn ? lineAt(scalesOn, x) : 0);
-    const grown = { outline, xRange: [rear, front] as const, crowns, land, sections, wallMm };
-    site.add(of, site.put(grownRegion(grown)));
+    const [butt, front] = site.span;
+    const within = site.handleOver([Math.max(butt, front - lengthMm), front]);
+    site.add(of, site.put(grownRegion(within, wallMm)));
   },
   points: ({ lengthMm }, { span }) => [
     { at: { x: span[1] - lengthMm, y: -6 }, x: { field: "lengthMm", zero: span[1], per: -1 } },

@@ -1,11 +1,9 @@
 import type { Point } from "../curve/bezier";
 import type { Contour } from "../curve/contour";
-import type { Profile } from "../curve/profile";
 import type { BoreNeed } from "../fasteners/kind";
 import type { Fields, RecordOf } from "../record/fields";
-import type { Line } from "../solids/line";
+import type { Loft } from "../solids/loft";
 import type { Region } from "../solids/region";
-import type { SectionShape } from "../solids/section";
 
 /** What a fitting is fitted to: the guard, the handle behind it, and the tang through it. mm. */
 export interface FittingPlace {
@@ -15,10 +13,8 @@ export interface FittingPlace {
   /** The handle's outline, and the stations of its butt and its front. */
   readonly outline: Contour;
   readonly span: readonly [number, number];
-  readonly crowns: { readonly right: Profile; readonly left: Profile };
-  readonly sections: { at(x: number): SectionShape; readonly stations: readonly number[] };
-  /** Half the thickness of a tang that the scales lie on, or null where there are none. */
-  readonly scalesOn: Line | null;
+  /** What the handle is lofted from between two stations. */
+  handleOver(xRange: readonly [number, number]): Loft;
   /** Middle of the tang's height over the axis, and its lowest and highest point at the guard; null of a full tang. */
   readonly tangY: number;
   readonly bar: { readonly low: number; readonly high: number } | null;
@@ -39,6 +35,7 @@ export interface FittingSite extends FittingPlace {
 export interface FittingFault {
   readonly rule:
     | "notch-into-tang"
+    | "notch-not-open"
     | "dowel-off-guard"
     | "dowel-in-tang"
     | "fitting-no-room"

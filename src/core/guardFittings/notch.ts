@@ -1,5 +1,6 @@
 import { length } from "../record/fields";
 import { rodRegion } from "../solids/turned";
+import { ROUNDING } from "../tolerances";
 import { fittingKind } from "./kind";
 
 /** A round bite out of the lower end for the index finger, a void. */
@@ -16,12 +17,17 @@ export const notch = fittingKind({
     const bite = site.put(rodRegion(x0 - 1, x1 + 1, y, radiusMm));
     for (const of of site.plates) site.add(null, bite, ...of);
   },
-  faults: ({ depthMm }, { guard, bar, span, frontLowY }) => {
+  faults: ({ radiusMm, depthMm }, { guard, bar, span, frontLowY }) => {
     const measured = -guard.belowMm + depthMm;
     const limit = bar?.low ?? frontLowY;
-    return measured > limit
-      ? [{ rule: "notch-into-tang", at: { x: span[1], y: measured }, measured, limit }]
-      : [];
+    const at = { x: span[1], y: measured };
+    return [
+      ...(measured > limit ? [{ rule: "notch-into-tang" as const, at, measured, limit }] : []),
+      // Deeper than it is wide it is a hole, not open at the end.
+      ...(depthMm > 2 * radiusMm + ROUNDING
+        ? [{ rule: "notch-not-open" as const, at, measured: depthMm, limit: 2 * radiusMm }]
+        : []),
+    ];
   },
   points: ({ depthMm }, { guard, guardRange }) => [
     {

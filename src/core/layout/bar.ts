@@ -6,10 +6,6 @@ import { barRegion } from "../solids/bar";
 import { type Line, lineAt } from "../solids/line";
 import type { Region } from "../solids/region";
 import { rodRegion } from "../solids/turned";
-import { edgeMeetings } from "./meetings";
-
-/** How far ahead of its end a handle closes round a tang that goes through it, mm. */
-const THROUGH_MM = 25;
 
 /** Heights of a straight-sided bar about its middle line, from `x0` down to `x1`; its inside corners at x0 rounded. */
 function barOutline(
@@ -64,14 +60,9 @@ function cornerLine(bar: Bar, more = 0): Line {
   return { at0, slope: (bar.frontCornerMm - bar.endCornerMm) / bar.lengthMm };
 }
 
-/** The bar as a solid; where it goes through a handle's rear end, weighing breaks at its edges. */
-export function barTangRegion(bar: Bar, through?: Contour): Region {
-  const outline = barTangOutline(bar);
-  const region = barRegion(outline, barHalf(bar), cornerLine(bar), [-bar.lengthMm, 0]);
-  const stations = through ? edgeMeetings(outline, through, THROUGH_MM) : [];
-  if (stations.length === 0) return region;
-  const more = stations.map((x) => ({ x, below: true, above: true }));
-  return { ...region, breaks: [...region.breaks, ...more] };
+/** The bar as a solid. */
+export function barTangRegion(bar: Bar): Region {
+  return barRegion(barTangOutline(bar), barHalf(bar), cornerLine(bar), [-bar.lengthMm, 0]);
 }
 
 /** The bar with room all round it from `frontX` to so much deeper than it ends. */

@@ -11,7 +11,6 @@ import { evenLoft } from "../solids/turned";
 import { INSIDE_MM } from "../tolerances";
 import { bladeOutline } from "./bladeOutline";
 import { groundBlade } from "./groundBlade";
-import { circleMeetings } from "./meetings";
 
 /** A notch goes through the steel and so far beyond, mm. */
 const BEYOND_MM = 1;
@@ -28,17 +27,15 @@ export function notchRound(blade: DrawnBlade, { xMm, radiusMm, depthMm }: BladeN
   return { xMm, yMm: bladeEdges(blade, xMm)[0] + depthMm - radiusMm, radiusMm };
 }
 
-/** A notch as a round along z, ahead of the datum; weighing breaks where it meets the blade's outline. */
+/** A notch as a round along z, ahead of the datum. */
 export function notchRegions(blade: DrawnBlade, notch: BladeNotch): Region[] {
-  const round = cylinderRegion(notchRound(blade, notch));
-  const { xMm, yMm, radiusMm } = notchRound(blade, notch);
-  const meetings = circleMeetings(bladeOutline(blade), { x: xMm, y: yMm }, radiusMm);
-  const more = meetings.map((x) => ({ x, below: true, above: true }));
+  const round = notchRound(blade, notch);
+  const { xMm, radiusMm } = round;
   // No wider than the steel there, and none behind the datum.
   const half = Math.max(blade.spineMm, blade.bolster?.widthMm ?? 0) / 2 + BEYOND_MM;
   const across = { at0: half, slope: 0 };
   const room = layerRegion({ at0: -half, slope: 0 }, across, [Math.max(0, xMm - radiusMm), xMm + radiusMm]);
-  return [{ ...round, breaks: [...round.breaks, ...more] }, room];
+  return [cylinderRegion(round), room];
 }
 
 /** How high a thumb ramp stands over the spine at a station, mm: in a parabola to its crest, and down at 45°. */

@@ -1,11 +1,12 @@
 import type { FittingPlace } from "../guardFittings/kind";
 import { INSIDE_MM } from "../tolerances";
 import { guardOutline } from "./guard";
+import { bodyLoft } from "./handleBody";
 import type { Layout } from "./layout";
 
 /** What a guard's fittings are fitted to; null without a guard. */
 export function fittingPlace(layout: Layout): FittingPlace | null {
-  const { design, outline, span, crowns, sections, tangFace, barOutline } = layout;
+  const { design, outline, span, barOutline } = layout;
   const { guard, handle, tang } = design;
   if (!guard) return null;
   const ys = barOutline?.cut(-INSIDE_MM);
@@ -14,9 +15,7 @@ export function fittingPlace(layout: Layout): FittingPlace | null {
     guardRange: guardOutline(guard).xRange,
     outline,
     span,
-    crowns,
-    sections,
-    scalesOn: handle.kind === "scales" ? tangFace : null,
+    handleOver: (xRange) => bodyLoft(layout, xRange),
     tangY: tang.kind === "full" ? 0 : tang.yMm,
     bar: ys ? { low: ys[0], high: ys[ys.length - 1] } : null,
     frontLowY: handle.outline[handle.outline.length - 1].yMm,

@@ -4,7 +4,7 @@ import { withBareTang } from "../design/constructions";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { newDesign } from "../design/create";
 import { plainKnife } from "../design/plainKnife.fixtures";
-import type { Design, Wrap } from "../design/schema";
+import type { Design, ScalesHandle, Wrap } from "../design/schema";
 import { shippedMaterial } from "../stock/materials";
 import { weigh } from "../weigh/weigh";
 import { wrapCover, wrapPlan } from "./grips";
@@ -45,6 +45,71 @@ describe("a wrap", () => {
     expect(volumes(box({})).get("wrap")! / shell(1.5)).toBeCloseTo(1, 4);
     // Two strands that cross lie on each other.
     expect(volumes(box({ pattern: "crossed" })).get("wrap")! / shell(3)).toBeCloseTo(1, 4);
+  });
+
+  it("lies on the handle as it is contoured: cut off by thin stock, hollowed by a waist, bevelled", () => {
+    const base = plainKnife(sound);
+    if (base.handle.kind !== "scales") throw new Error("no scales");
+    const thin = (thicknessMm: number): Design => ({
+      ...base,
+      handle: {
+        ...(base.handle as ScalesHandle),
+        right: { ...(base.handle as ScalesHandle).right, thicknessMm },
+        left: { ...(base.handle as ScalesHandle).left, thicknessMm },
+        wrap,
+      },
+    });
+    // Round a box of 24 by twice the half thickness: 2 of tang and the scale, where it is thinner than the handle drawn.
+    for (const scale of [8, 4]) {
+      const shell = 60 * (2 * (24 + 2 * (2 + scale)) * 1.5 + Math.PI * 1.5 * 1.5);
+      expect(volumes(thin(scale)).get("wrap")! / shell).toBeCloseTo(1, 4);
+    }
+    const waisted = {
+      ...thin(8),
+      handle: { ...thin(8).handle, waist: { xMm: -40, chordMm: 40, wheelRadiusMm: 60 } },
+    };
+    const [plain, hollowed] = [thin(8), waisted].map((d) => volumes(d).get("wrap")!);
+    // Each side's hollow is the wheel's segment; the shell goes round that much less, twice up and twice down.
+    const angle = 2 * Math.asin(20 / 60);
+    const segment = (60 * 60 * (angle - Math.sin(angle))) / 2;
+    expect((plain - hollowed) / (4 * 1.5 * segment)).toBeCloseTo(1, 3);
+  });
+
+  it("on rounded scales is as thick over the flat that thin stock leaves, over its corners and over the rest", () => {
+    const round = (roundness: number): Design => {
+      const base = plainKnife(sound);
+      if (base.handle.kind !== "scales") throw new Error("no scales");
+      const { right, left, plan } = base.handle;
+      return {
+        ...base,
+        handle: {
+          ...base.handle,
+          plan: plan.map((p) => ({ ...p, roundness })),
+          right: { ...right, thicknessMm: 4 },
+          left: { ...left, thicknessMm: 4 },
+          wrap,
+        },
+      };
+    };
+    for (const roundness of [0.4, 0.7, 1]) {
+      const design = round(roundness);
+      const { body } = layoutOf(design);
+      const cut = body.sliceAt(-40)!;
+      // The parallel curve's area by its definition: places no farther from the section than the wall, counted on a grid.
+      const [low, high] = [cut.ys![0], cut.ys![1]];
+      const border: [number, number][] = [];
+      for (let i = 0; i <= 4000; i++) {
+        const y = (low + high) / 2 - ((high - low) / 2) * Math.cos((Math.PI * i) / 4000);
+        border.push([y, cut.high(Math.min(high, Math.max(low, y)))]);
+      }
+      let length = 0;
+      for (let i = 1; i < border.length; i++)
+        length += Math.hypot(border[i][0] - border[i - 1][0], border[i][1] - border[i - 1][1]);
+      // Steiner: perimeter by wall and one whole round, the upright ends of the tang included.
+      const perimeter = 2 * length + 2 * cut.high(low) + 2 * cut.high(high);
+      const area = perimeter * 1.5 + Math.PI * 1.5 * 1.5;
+      expect(volumes(design).get("wrap")! / (60 * area), String(roundness)).toBeCloseTo(1, 3);
+    }
   });
 
   it("weighs what covers it: a cord fills an ellipse of the box that it lies in, and gaps hold nothing", () => {

@@ -4,10 +4,9 @@ import { cylinderRegion } from "../solids/cylinder";
 import { grooveHalf } from "../solids/groundBlade";
 import { grownRegion } from "../solids/grownRegion";
 import { layerRegion } from "../solids/layer";
-import { lineAt } from "../solids/line";
 import type { Region } from "../solids/region";
-import { sectionOf } from "../solids/section";
 import { flatSlice } from "../solids/slice";
+import { bodyLoft } from "./handleBody";
 import type { Layout } from "./layout";
 
 /** Common practice, no source: what is cut off at both ends, mm, and what goes into knots and tension. */
@@ -74,24 +73,9 @@ function discOf(layout: Layout, { on }: Wrap) {
   return { radiusMm, widthMm, xMm: pommel.range[0] + radiusMm, yMm, range: pommel.range };
 }
 
-/** The handle and a shell of even thickness round each of its sections, so far out as the wrap stands. */
+/** The handle as it is contoured and a shell of even thickness round each of its sections, so far out as the wrap stands. */
 function gripShell(layout: Layout, wrap: Wrap, wallMm = wrapThickness(wrap)): Region {
-  const { outline, crowns, sections, tangFace, handle } = layout;
-  const xRange = wrapSpan(layout, wrap);
-  if (handle.kind === "bare") {
-    const flat = { knots: [], at: (x: number) => lineAt(tangFace, x) };
-    const section = sectionOf(0);
-    return grownRegion({
-      outline,
-      xRange,
-      crowns: { right: flat, left: flat },
-      land: () => 0,
-      sections: { at: () => section, stations: [] },
-      wallMm,
-    });
-  }
-  const land = (x: number) => (handle.kind === "scales" ? lineAt(tangFace, x) : 0);
-  return grownRegion({ outline, xRange, crowns, land, sections, wallMm });
+  return grownRegion(bodyLoft(layout, wrapSpan(layout, wrap)), wallMm);
 }
 
 /** What a wrap takes: turns, the strand's length on the handle, and what to buy, mm. */

@@ -3,9 +3,8 @@ import { type Profile, profileThrough } from "../curve/profile";
 import { signChanges } from "../curve/roots";
 import type { Handle, ScalesHandle } from "../design/schema";
 import { radians } from "../number";
-import type { FlatFace } from "../solids/flatFace";
 import { type Line, lineAt, shifted } from "../solids/line";
-import { type LoftSide, loftRegion } from "../solids/loft";
+import { type Loft, type LoftSide, loftRegion } from "../solids/loft";
 import type { Region } from "../solids/region";
 import { facetedSection, type SectionShape, sectionOf } from "../solids/section";
 import { slabRegion } from "../solids/slab";
@@ -84,28 +83,33 @@ function bevelFace(
   { frontBevel }: ScalesHandle,
   front: number,
   crownAt: (x: number) => number,
-): FlatFace | null {
+): { readonly line: Line; readonly fromX: number } | null {
   if (!frontBevel) return null;
   const from = front - frontBevel.lengthMm;
   const fall = Math.tan(radians(frontBevel.angleDeg));
-  return { line: { at0: crownAt(from) + from * fall, slope: -fall }, xRange: [from, front] };
+  return { line: { at0: crownAt(from) + from * fall, slope: -fall }, fromX: from };
 }
 
-/** The handle as its maker contours it, over some stations: all of it, or what its shaped pieces leave. */
-export function bodyRegion(form: HandleForm, xRange: readonly [number, number] = form.span): Region {
+/** What the handle is lofted from, as its maker contours it: a bare tang's flat slab, too. */
+export function bodyLoft(form: HandleForm, xRange: readonly [number, number] = form.span): Loft {
   const { handle, outline, span, tangFace, sections } = form;
+  if (handle.kind === "bare") {
+    const face = (x: number) => lineAt(tangFace, x);
+    const side: LoftSide = { crown: { knots: [], at: face }, land: () => 0, cap: face };
+    const flat = sectionOf(0);
+    return { outline, xRange, right: side, left: side, sectionAt: () => flat, stations: [] };
+  }
   const right = waisted(form.crowns.right, handle.waist);
   const left = waisted(form.crowns.left, handle.waist);
   // Crowns and sections follow from the plan and the facets.
   const from = [handle.kind, handle.plan, handle.waist, handle.facets];
-  if (handle.kind === "bare") return slabRegion(outline, tangFace, xRange);
   if (handle.kind === "stack") {
     const side = (crown: Profile): LoftSide => ({
       crown,
       land: () => 0,
       cap: () => Number.POSITIVE_INFINITY,
     });
-    return loftRegion({
+    return {
       outline,
       xRange,
       right: side(right),
@@ -113,7 +117,7 @@ export function bodyRegion(form: HandleForm, xRange: readonly [number, number] =
       sectionAt: sections.at,
       stations: sections.stations,
       from,
-    });
+    };
   }
   const linersMm = linersThickness(handle);
   const side = (crown: Profile, scaleMm: number) => {
@@ -121,20 +125,21 @@ export function bodyRegion(form: HandleForm, xRange: readonly [number, number] =
     const bevel = bevelFace(handle, span[1], (x) => Math.min(crown.at(x), lineAt(stock, x)));
     const capAt = (x: number) => {
       const top = lineAt(stock, x);
-      return bevel && x >= bevel.xRange[0] ? Math.min(top, lineAt(bevel.line, x)) : top;
+      return bevel && x >= bevel.fromX ? Math.min(top, lineAt(bevel.line, x)) : top;
     };
-    const flats = [{ line: stock, xRange: span }, ...(bevel ? [bevel] : [])];
-    return { surface: { crown, land: (x: number) => lineAt(tangFace, x), cap: capAt }, flats };
+    // Where the bevel runs out of the stock's own face, which falls with a tapering tang.
+    const meets = bevel ? (stock.at0 - bevel.line.at0) / (bevel.line.slope - stock.slope) : Number.NaN;
+    const stations = bevel ? [bevel.fromX, ...(meets > bevel.fromX ? [meets] : [])] : [];
+    return { surface: { crown, land: (x: number) => lineAt(tangFace, x), cap: capAt }, stations };
   };
   const [onRight, onLeft] = [side(right, handle.right.thicknessMm), side(left, handle.left.thicknessMm)];
-  return loftRegion({
+  return {
     outline,
     xRange,
     right: onRight.surface,
     left: onLeft.surface,
-    flats: [...onRight.flats, ...onLeft.flats.map((f) => ({ ...f, line: shifted(f.line, 0, true) }))],
     sectionAt: sections.at,
-    stations: [...sections.stations, ...(handle.frontBevel ? [span[1] - handle.frontBevel.lengthMm] : [])],
+    stations: [...sections.stations, ...onRight.stations, ...onLeft.stations],
     from: [
       ...from,
       span[1],
@@ -144,7 +149,13 @@ export function bodyRegion(form: HandleForm, xRange: readonly [number, number] =
       handle.left.thicknessMm,
       handle.frontBevel,
     ],
-  });
+  };
+}
+
+/** The handle as its maker contours it, over some stations: all of it, or what its shaped pieces leave. */
+export function bodyRegion(form: HandleForm, xRange: readonly [number, number] = form.span): Region {
+  if (form.handle.kind === "bare") return slabRegion(form.outline, form.tangFace, xRange);
+  return loftRegion(bodyLoft(form, xRange));
 }
 
 /** Height of the finished surface over the centre plane at a place, on one side; 0 where there is no handle. */

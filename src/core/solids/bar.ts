@@ -1,4 +1,6 @@
 import type { Contour } from "../curve/contour";
+import { signChanges } from "../curve/roots";
+import { INSIDE_MM } from "../tolerances";
 import { ClosingZone, ROUND } from "./closingZone";
 import { type Line, lineAt } from "./line";
 import type { Region } from "./region";
@@ -17,10 +19,22 @@ export function barRegion(
 ): Region {
   const flat = slabRegion(outline, half, xRange);
   if (!(corner.at0 > 0) && corner.slope === 0) return flat;
+  const heightAt = (x: number) => {
+    const ys = outline.cut(x);
+    return ys.length > 1 ? ys[ys.length - 1] - ys[0] : 0;
+  };
+  const [from, to] = [flat.xRange[0] + INSIDE_MM, flat.xRange[1] - INSIDE_MM];
+  // Where the section has just the room for its corners, and where they begin or end.
+  const held = [
+    (x: number) => lineAt(corner, x) - lineAt(half, x),
+    (x: number) => lineAt(corner, x) - heightAt(x) / 2,
+    (x: number) => lineAt(corner, x),
+  ].flatMap((room) => signChanges(room, from, to, 8));
   return {
     ...flat,
     kind: "bar",
     from: [half, corner, xRange],
+    breaks: [...flat.breaks, ...held.map((x) => ({ x, below: true, above: true }))],
     sliceAt: (x) => {
       const slice = flat.sliceAt(x);
       const ys = slice?.ys;

@@ -1,5 +1,6 @@
 import { rootBetween, signChanges } from "../curve/roots";
 import { radians } from "../number";
+import { INSIDE_MM } from "../tolerances";
 import { type Grind, type GrindCut, groundThickness, isDouble } from "./grind";
 import {
   type BladeSide,
@@ -67,9 +68,15 @@ function groundFace(blade: GroundBlade, side: BladeSide, { x, edgeY, spineY }: F
   if (grind.kind === "none") return { half: () => thicknessMm / 2, marks: [] };
   const edgeMm = Math.min(blade.edgeMm, thicknessMm);
   const height = spineY - edgeY;
-  const cutTo = (faceMm: number): GrindCut => ({ spineMm: thicknessMm, edgeMm, faceMm });
   const flat = flatOpposite(blade, side, thicknessMm);
-  const half = flat === null ? (t: number) => t / 2 : (t: number) => t - flat;
+  // Of a blade that is ground on one side alone, that side's face has all of the thickness to fall by.
+  const sides = flat === null ? 1 : 2;
+  const cutTo = (faceMm: number): GrindCut => ({
+    spineMm: sides * thicknessMm,
+    edgeMm: sides * edgeMm,
+    faceMm,
+  });
+  const half = (t: number) => t / 2 - (flat ?? 0);
   if (isDouble(grind)) {
     const ridgeY = edgeY + grind.ridgeShare * height;
     const [below, above] = [cutTo(ridgeY - edgeY), cutTo(spineY - ridgeY)];
@@ -88,6 +95,10 @@ function groundFace(blade: GroundBlade, side: BladeSide, { x, edgeY, spineY }: F
   };
 }
 
+/** Places along a false edge that are looked at for where it meets the face, and how far over its foot it is looked at. */
+const SWEDGE_SAMPLES = 8;
+const JUST_OVER = 1e-4;
+
 /** A plane from what is left at the spine down to the face at the false edge's height. */
 function withSwedge(blade: GroundBlade, face: BladeFace, { x, edgeY, spineY }: FacePlace): BladeFace {
   const swedge = blade.swedge;
@@ -95,14 +106,18 @@ function withSwedge(blade: GroundBlade, face: BladeFace, { x, edgeY, spineY }: F
   if (!swedge || !(high > 0)) return face;
   const foot = spineY - high;
   const [top, bottom] = [swedge.leavesMm / 2, face.half(foot)];
-  if (!(bottom > top)) return face;
   const plane = (y: number) => top + ((bottom - top) * (spineY - y)) / high;
+  const over = (y: number) => face.half(y) - plane(y);
+  // A face that is hollow falls under the plane's foot before the plane does.
+  const ends = signChanges(over, foot + INSIDE_MM, spineY - INSIDE_MM, SWEDGE_SAMPLES);
+  const takes = over(foot + high * JUST_OVER) > 0;
+  if (!takes && ends.length === 0) return face;
   return {
     half: (y) => (y > foot ? Math.min(face.half(y), plane(y)) : face.half(y)),
     // What the plane has cut away is no corner any more.
     marks: [
-      ...face.marks.filter((m) => m.y <= foot || plane(m.y) > face.half(m.y)),
-      { of: "swedge", y: foot },
+      ...face.marks.filter((m) => m.y <= foot || over(m.y) < 0),
+      ...[...(takes ? [foot] : []), ...ends].map((y) => ({ of: "swedge", y }) as const),
     ],
   };
 }

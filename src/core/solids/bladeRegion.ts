@@ -2,7 +2,7 @@ import type { Point } from "../curve/bezier";
 import type { Break } from "../curve/contour";
 import { signChanges } from "../curve/roots";
 import { radians } from "../number";
-import { INSIDE_MM } from "../tolerances";
+import { INSIDE_MM, ROUNDING } from "../tolerances";
 import { type BladeFace, bladeFace, type FaceLine, plungeReach, plungeX } from "./bladeFace";
 import { type Grind, isDouble } from "./grind";
 import {
@@ -127,9 +127,7 @@ function swedgeStations(blade: GroundBlade, swedge: SwedgeCut, heightAt: (x: num
   const plain = { ...blade, swedge: null, sharpenedDeg: null, fullers: [] };
   const takes = (side: BladeSide) => (x: number) => {
     const faces = bladeFacesAt(plain, x);
-    if (!faces) return -1;
-    const foot = faces.spineY - swedgeHeight(swedge, blade, x, faces.spineY - faces.edgeY);
-    return faces[side].half(foot) - swedge.leavesMm / 2;
+    return faces ? faces[side].half(faces.spineY) - swedge.leavesMm / 2 : -1;
   };
   const meetsFace = (side: BladeSide) => (x: number) => {
     const faces = bladeFacesAt(plain, x);
@@ -223,10 +221,28 @@ function groundSlice(blade: GroundBlade, ys: readonly number[], x: number, plung
   const { right, left } = facesAt(blade, ys, x, plungeY);
   const marks = left === right ? right.marks : [...right.marks, ...left.marks];
   const arcs = blade.plunge.radiusMm > 0 || blade.fullers.length > 0;
-  const common = { ys, creases: marks.map((m) => m.y), extraPoints: arcs ? FOR_ARCS : 0 };
   const low = (y: number) => -left.half(y);
+  const through = cutThrough(right, left, [...ys, ...marks.map((m) => m.y)]);
+  const common = {
+    ys,
+    creases: [...marks.map((m) => m.y), ...through],
+    extraPoints: arcs ? FOR_ARCS : 0,
+  };
   // Grooves that meet leave nothing between them; the checks name it.
   return curvedSlice({ ...common, low, high: (y) => Math.max(right.half(y), low(y)) });
+}
+
+/** Between two creases so many places are looked at for where both sides meet. */
+const THROUGH_SAMPLES = 4;
+
+/** Heights at which both sides meet, beyond which nothing is left of the blade. `places` are its creases and ends. */
+function cutThrough(right: BladeFace, left: BladeFace, places: readonly number[]): number[] {
+  const thickness = (y: number) => right.half(y) + left.half(y);
+  if (places.every((y) => thickness(y) > -ROUNDING)) return [];
+  const sorted = [...places].sort((a, b) => a - b);
+  return sorted
+    .slice(1)
+    .flatMap((to, i) => signChanges(thickness, sorted[i] + INSIDE_MM, to - INSIDE_MM, THROUGH_SAMPLES));
 }
 
 /** Both sides of the blade at a station between its ends, with its edges there; null where it has none. */

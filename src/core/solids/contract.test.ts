@@ -76,7 +76,7 @@ describe.each(knives)("regions of %s", (_, design) => {
       for (const y of heightsOf(slice)) {
         for (const z of [slice.low(y), slice.high(y)]) {
           if (!Number.isFinite(z)) continue;
-          for (const at of slice.crossings(z)) {
+          for (const at of slice.crossings?.(z) ?? []) {
             const ys = slice.ys;
             if (ys && (at < ys[0] || at > ys[ys.length - 1])) continue;
             const off = Math.min(Math.abs(slice.low(at) - z), Math.abs(slice.high(at) - z));

@@ -12,18 +12,23 @@ const HALVINGS = 12;
 
 /**
  * How far what the regions have in common reaches along x, y and z, mm; null where they have nothing in common. Sides
- * without an end are left out of account. What bulges between two of the stations or heights that are read is missed:
- * some 0.05 mm on a knife.
+ * without an end are left out of account. Between the stations that are read it is looked for where they reach farthest;
+ * what bulges elsewhere between two of them is missed, some 0.05 mm on a knife.
  */
 export function rangeOf(regions: readonly Region[]): Extent | null {
-  const read = readAlong(regions, (x) => across(regions, x));
+  const read = readAlong(regions, (x) => across(regions, x), [
+    ([[low]]) => -low,
+    ([[, high]]) => high,
+    ([, [low]]) => -low,
+    ([, [, high]]) => high,
+  ]);
   if (!read) return null;
   return [read.ends, hull(read.found.map(([y]) => y)), hull(read.found.map(([, z]) => z))];
 }
 
 /** The same along x and y only, in a fraction of the time. */
 export function sideRangeOf(regions: readonly Region[]): readonly [Range, Range] | null {
-  const read = readAlong(regions, (x) => upAndDown(regions, x));
+  const read = readAlong(regions, (x) => upAndDown(regions, x), [([low]) => -low, ([, high]) => high]);
   return read && [read.ends, hull(read.found)];
 }
 
@@ -32,10 +37,14 @@ const hull = (ranges: readonly Range[]): Range => [
   Math.max(...ranges.map((r) => r[1])),
 ];
 
-/** What is found at stations along what the regions have in common, and the stations between which there is any. */
+/**
+ * What is found at stations along what the regions have in common, and the stations between which there is any. Where one
+ * of the reaches is greatest, it is read more closely, too.
+ */
 function readAlong<T>(
   regions: readonly Region[],
   at: (x: number) => T | null,
+  reaches: readonly ((found: T) => number)[],
 ): { readonly ends: Range; readonly found: readonly T[] } | null {
   const x0 = Math.max(...regions.map((r) => r.xRange[0]));
   const x1 = Math.min(...regions.map((r) => r.xRange[1]));
@@ -44,13 +53,64 @@ function readAlong<T>(
   const stations = [x0 + by, x1 - by];
   for (let i = 1; i < STATIONS; i++) stations.push(x0 + ((x1 - x0) * i) / STATIONS);
   for (const { breaks } of regions) for (const { x } of breaks) stations.push(x - by, x + by);
-  const read = spanOf(
-    stations.filter((x) => x > x0 && x < x1).sort((a, b) => a - b),
-    at,
-  );
-  if (!read) return null;
+  for (const x of planeStations(regions)) stations.push(x - by, x + by);
+  const sorted = stations.filter((x) => x > x0 && x < x1).sort((a, b) => a - b);
+  const found: T[] = [];
+  const all = sorted.map(at);
+  for (const reach of reaches) {
+    const far = (x: number) => {
+      const there = at(x);
+      if (there !== null) found.push(there);
+      return there === null ? Number.NEGATIVE_INFINITY : reach(there);
+    };
+    const values = all.map((there) => (there === null ? Number.NEGATIVE_INFINITY : reach(there)));
+    const best = values.indexOf(Math.max(...values));
+    greatestIn(far, sorted[Math.max(0, best - 1)], sorted[Math.min(sorted.length - 1, best + 1)]);
+  }
+  const spanned = spanOf(sorted, at, all);
+  if (!spanned) return null;
+  const read = { ...spanned, found: [...spanned.found, ...found] };
   const [low, high] = read.ends;
   return { ...read, ends: [low - x0 < 2 * by ? x0 : low, x1 - high < 2 * by ? x1 : high] };
+}
+
+/** Heights at which planes are met, from the lowest place of all outlines to the highest. */
+const PLANE_HEIGHTS = 8;
+
+/** Stations at which planes that stand across the knife are met: what lies between two of them may be narrow. */
+function planeStations(regions: readonly Region[]): number[] {
+  const ys = regions.flatMap((r) => r.outline?.cubics.flatMap((c) => [c.a.y, c.b.y, c.c.y, c.d.y]) ?? [0]);
+  const [low, high] = [Math.min(...ys), Math.max(...ys)];
+  const planes = regions.flatMap((r) => (r.kind === "half-spaces" ? r.planes : []));
+  return planes.flatMap(({ normal: [nx, ny], offsetMm }) =>
+    nx === 0
+      ? []
+      : Array.from({ length: PLANE_HEIGHTS + 1 }, (_, i) => {
+          const y = low + ((high - low) * i) / PLANE_HEIGHTS;
+          return (offsetMm - ny * y) / nx;
+        }),
+  );
+}
+
+/** Times that a stretch is narrowed down by the golden section. */
+const NARROWINGS = 16;
+const GOLDEN = (Math.sqrt(5) - 1) / 2;
+
+/** Reads a function where it is greatest within a stretch, by golden section. */
+function greatestIn(far: (x: number) => number, from: number, to: number): void {
+  let [a, b] = [from, to];
+  let [p, q] = [b - GOLDEN * (b - a), a + GOLDEN * (b - a)];
+  let [fp, fq] = [far(p), far(q)];
+  for (let i = 0; i < NARROWINGS; i++)
+    if (fp > fq) {
+      [b, q, fq] = [q, p, fp];
+      p = b - GOLDEN * (b - a);
+      fp = far(p);
+    } else {
+      [a, p, fp] = [p, q, fq];
+      q = a + GOLDEN * (b - a);
+      fq = far(q);
+    }
 }
 
 /** A cut through all the regions at x: the heights at which it is read, and what they have in common at each. */
@@ -129,8 +189,8 @@ function upAndDown(regions: readonly Region[], x: number): Range | null {
 function spanOf<T>(
   places: readonly number[],
   at: (place: number) => T | null,
+  read: readonly (T | null)[] = places.map(at),
 ): { readonly ends: Range; readonly found: readonly NonNullable<T>[] } | null {
-  const read = places.map(at);
   const first = read.findIndex((f) => f !== null);
   if (first < 0) return null;
   const last = read.findLastIndex((f) => f !== null);

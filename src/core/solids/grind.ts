@@ -43,9 +43,9 @@ export function isDouble(grind: Grind): grind is Extract<Grind, { readonly ridge
 }
 
 /**
- * The full thickness `aboveEdgeMm` over the edge of a face. Flat and single-bevel faces fall in a straight line, convex
+ * The full thickness `aboveEdgeMm` over the edge of a blade that is ground alike on both sides. Flat and single-bevel faces fall in a straight line, convex
  * ones bulge over it, hollow ones are the arc of the wheel through both ends of the face (a wheel too small for the face
- * is taken at half the face's length, and thickness never falls below zero; the review names both); those of a lens are
+ * is taken at half the face's length, and below zero it has gone past the centre plane; the review names both); those of a lens are
  * arcs that leave the ridge level, and rise no more than the face is high.
  */
 export function groundThickness(grind: Grind, cut: GrindCut, aboveEdgeMm: number): number {
@@ -58,7 +58,7 @@ export function groundThickness(grind: Grind, cut: GrindCut, aboveEdgeMm: number
       return edgeMm + gain * (q + grind.bulge * q * (1 - q));
     case "hollow":
     case "double-hollow":
-      return Math.max(0, 2 * hollowHalf(cut, grind.wheelRadiusMm, q * faceMm));
+      return 2 * hollowHalf(cut, grind.wheelRadiusMm, q * faceMm);
     case "lens":
       return spineMm - 2 * lensFall(gain / 2, faceMm, faceMm * (1 - q));
     default:

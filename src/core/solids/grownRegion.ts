@@ -1,47 +1,37 @@
-import type { Contour } from "../curve/contour";
-import type { Profile } from "../curve/profile";
 import { signChanges } from "../curve/roots";
 import { ClosingZone, ROUND } from "./closingZone";
 import { type GrownQuarter, grownQuarter } from "./grownSection";
+import { type Loft, loftRegion } from "./loft";
 import type { Region } from "./region";
 import type { SectionShape } from "./section";
 import { curvedSlice, type Slice } from "./slice";
 
-/** A lofted body and the wall round it. mm. */
-export interface Grown {
-  readonly outline: Contour;
-  readonly xRange: readonly [number, number];
-  readonly crowns: { readonly right: Profile; readonly left: Profile };
-  /** Height that the body's surface has at its very edge. */
-  land(x: number): number;
-  readonly sections: { at(x: number): SectionShape; readonly stations: readonly number[] };
-  /** Thickness of the wall, square to the section's border in every cut across the body. */
-  readonly wallMm: number;
-}
-
-/** All that lies within a lofted body and a wall of even thickness round each of its sections. */
-export function grownRegion({ outline, xRange, crowns, land, sections, wallMm }: Grown): Region {
-  const [from, to] = [Math.max(xRange[0], outline.xRange[0]), Math.min(xRange[1], outline.xRange[1])];
-  const risen = ["right", "left"] as const;
-  const plain = [...risen.flatMap((side) => crowns[side].knots), ...sections.stations];
-  const flattened = risen.flatMap((side) => signChanges((x) => crowns[side].at(x) - land(x), from, to, 8));
+/** All that lies within a lofted body and a wall of even thickness, mm, round each of its sections as they are cut off. */
+export function grownRegion(loft: Loft, wallMm: number): Region {
+  const { outline, sectionAt } = loft;
+  const body = loftRegion(loft);
+  const [from, to] = body.xRange;
+  const sides = [loft.right, loft.left];
+  const flattened = sides.flatMap((side) => signChanges((x) => side.crown.at(x) - side.land(x), from, to, 8));
   return {
     kind: "loft",
     xRange: [from, to],
-    breaks: [
-      ...outline.breaks,
-      ...plain.map((x) => ({ x, below: false, above: false })),
-      ...flattened.map((x) => ({ x, below: true, above: true })),
-    ],
+    breaks: [...body.breaks, ...flattened.map((x) => ({ x, below: true, above: true }))],
     sliceAt: (x) => {
       const ys = x < from || x > to ? [] : outline.cut(x);
       if (ys.length < 2) return null;
-      const section = sections.at(x);
+      const section = sectionAt(x);
       const half = (ys[ys.length - 1] - ys[0]) / 2;
-      const base = Math.max(0, land(x));
-      const [right, left] = risen.map((side) => {
-        const rise = Math.max(MOST_FLAT_MM, crowns[side].at(x) - base);
-        return { base, crown: base + rise + wallMm, quarter: grownQuarter(section, half, rise, wallMm) };
+      const [right, left] = sides.map((side): GrownSide => {
+        const base = Math.max(0, side.land(x));
+        const rise = Math.max(MOST_FLAT_MM, side.crown.at(x) - base);
+        const cap = Math.max(MOST_FLAT_MM, side.cap(x) - base);
+        return {
+          base,
+          crown: base + Math.min(rise, cap) + wallMm,
+          capped: cap < rise,
+          quarter: grownQuarter(section, half, rise, cap, wallMm),
+        };
       });
       return sliceOf((ys[ys.length - 1] + ys[0]) / 2, half, wallMm, section, { right, left });
     },
@@ -54,6 +44,8 @@ const MOST_FLAT_MM = 1e-6;
 interface GrownSide {
   readonly base: number;
   readonly crown: number;
+  /** Whether it is cut off flat. */
+  readonly capped: boolean;
   readonly quarter: GrownQuarter;
 }
 
@@ -73,7 +65,10 @@ function sliceOf(
       ...[right, left].flatMap((s) => s.quarter.creases.flatMap(both)),
       ...(curve.kind === "superellipse" && kinks.length > 0 ? [middle] : []),
     ],
-    levels: flatCrown ? [-left.crown, right.crown] : [],
+    levels: [
+      ...(flatCrown || left.capped ? [-left.crown] : []),
+      ...(flatCrown || right.capped ? [right.crown] : []),
+    ],
     crossings: (z) => {
       const side = z < 0 ? left : right;
       const up = Math.abs(z) - side.base;

@@ -5,15 +5,8 @@ import { curvedSlice, flatSlice, throughSlice } from "./slice";
 /** Farther than any knife reaches, mm: where a region has no end of its own. */
 const ENDLESS_MM = 1e4;
 
-/**
- * All space on one side of a plane, n · p ≤ `offsetMm`, between two stations. `stations` are those where the plane
- * meets what it cuts: weighing breaks there.
- */
-export function halfSpaceRegion(
-  halfSpace: HalfSpace,
-  xRange: readonly [number, number],
-  stations: readonly number[] = [],
-): Region {
+/** All space on one side of a plane, n · p ≤ `offsetMm`, between two stations. */
+export function halfSpaceRegion(halfSpace: HalfSpace, xRange: readonly [number, number]): Region {
   const { normal, offsetMm } = halfSpace;
   const [nx, ny, nz] = normal;
   const sliceAt = (x: number) => {
@@ -37,10 +30,9 @@ export function halfSpaceRegion(
   return {
     kind: "half-spaces",
     planes: [halfSpace],
-    from: [halfSpace, xRange, stations],
+    from: [halfSpace, xRange],
     xRange,
-    // Where the plane leaves a rounded body, what it cuts off ends like a root.
-    breaks: stations.map((x) => ({ x, below: true, above: true })),
+    breaks: [],
     sliceAt,
   };
 }
@@ -51,9 +43,8 @@ export function jointSide(
   atMm: number,
   tiltDeg: number,
   xRange: readonly [number, number],
-  stations: readonly number[],
 ): Region {
   const lean = Math.tan(radians(tiltDeg));
   const s = side === "ahead" ? -1 : 1;
-  return halfSpaceRegion({ normal: [s, s === 1 ? -lean : lean, 0], offsetMm: s * atMm }, xRange, stations);
+  return halfSpaceRegion({ normal: [s, s === 1 ? -lean : lean, 0], offsetMm: s * atMm }, xRange);
 }

@@ -28,7 +28,6 @@ export function layerRegion(
     from: [lower, upper, xRange],
     xRange,
     breaks: [],
-    flats: [lower, upper].flatMap((line) => (line ? [{ line, xRange }] : [])),
     sliceAt: (x) => (x < xRange[0] || x > xRange[1] ? null : (level ?? cutAt(x))),
   };
 }

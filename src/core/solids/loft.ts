@@ -1,8 +1,8 @@
 import type { Break, Contour } from "../curve/contour";
 import type { Profile } from "../curve/profile";
 import { signChanges } from "../curve/roots";
+import { ROUNDING } from "../tolerances";
 import { ClosingZone } from "./closingZone";
-import type { FlatFace } from "./flatFace";
 import type { Region } from "./region";
 import type { SectionShape } from "./section";
 import { NONE, type Slice } from "./slice";
@@ -25,8 +25,6 @@ export interface Loft {
   sectionAt(x: number): SectionShape;
   /** Further stations where crown, land or cap change their law. */
   readonly stations: readonly number[];
-  /** The faces that its caps are made of. */
-  readonly flats?: readonly FlatFace[];
   /** All that its functions are made from, as plain data. */
   readonly from?: readonly unknown[];
 }
@@ -51,7 +49,6 @@ export function loftRegion(loft: Loft): Region {
     kind: "loft",
     xRange,
     outline: loft.outline,
-    flats: loft.flats,
     from: loft.from && [loft.xRange, loft.stations, ...loft.from],
     breaks: [
       ...loft.outline.breaks,
@@ -108,8 +105,9 @@ class LoftSlice implements Slice {
   ) {
     const { closing, kinks, flatCrown, extraPoints } = section;
     const creases: number[] = [];
+    // A crown that only touches the cap is not cut off by it.
     for (const side of left === right ? [right] : [left, right])
-      if (side.cap < side.land + side.rise) creases.push(...this.heightAt(side, side.cap));
+      if (side.cap < side.land + side.rise - ROUNDING) creases.push(...this.heightAt(side, side.cap));
     for (const u of kinks) {
       this.across(-u, creases);
       if (u > 0) this.across(u, creases);

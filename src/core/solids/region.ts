@@ -1,5 +1,4 @@
 import type { Break, Contour } from "../curve/contour";
-import type { FlatFace } from "./flatFace";
 import type { Slice } from "./slice";
 import type { TriangleMesh } from "./triangleMesh";
 
@@ -66,8 +65,6 @@ export interface Cuts {
   readonly from?: readonly unknown[];
   /** The outline that its cuts follow: at a station, what of it lies there. */
   readonly outline?: Contour;
-  /** Its faces that run straight along the knife: where two of them cross, weighing breaks. */
-  readonly flats?: readonly FlatFace[];
 }
 
 /** A piece of space that a ray along z meets in one stretch: the building block of every part. mm throughout. */

@@ -94,7 +94,7 @@ const ELLIPSE: SectionShape = {
   },
   kinks: [],
   flatCrown: false,
-  extraPoints: 0,
+  extraPoints: 1,
   curve: { kind: "superellipse", exponent: 2 },
   from: ["superellipse", 2],
 };

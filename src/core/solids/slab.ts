@@ -1,5 +1,4 @@
 import type { Contour } from "../curve/contour";
-import { bothSides } from "./flatFace";
 import { type Line, lineAt } from "./line";
 import type { Region } from "./region";
 import { flatSlice } from "./slice";
@@ -16,7 +15,6 @@ export function slabRegion(outline: Contour, half: Line, xRange: readonly [numbe
     from: [half, xRange],
     xRange: range,
     breaks: outline.breaks,
-    flats: bothSides(half, range),
     sliceAt: (x) => {
       const h = lineAt(half, x);
       if (!(h > 0) || x < range[0] || x > range[1]) return null;

@@ -11,8 +11,8 @@ export interface Slice {
   readonly creases: readonly number[];
   /** Heights z of faces that run flat across this cut. */
   readonly levels: readonly number[];
-  /** Where the curved part of the surface passes through height z. */
-  crossings(z: number): readonly number[];
+  /** Where the curved part of the surface passes through height z; null where it does not tell. */
+  readonly crossings: ((z: number) => readonly number[]) | null;
   readonly zones: readonly ClosingZone[];
   /** Points that a panel needs beyond the usual for this surface's bends. */
   readonly extraPoints: number;
@@ -64,8 +64,6 @@ export function throughSlice(ys: readonly number[] | null): Slice {
   return new FlatSlice(ys, Number.NEGATIVE_INFINITY, Number.POSITIVE_INFINITY);
 }
 
-const noCrossings = (): readonly number[] => NONE;
-
 /** A cut between two faces that are not flat; of the rest what is left out there is none. */
 export function curvedSlice(
   cut: Pick<Slice, "ys" | "low" | "high"> &
@@ -75,7 +73,7 @@ export function curvedSlice(
     ys: cut.ys,
     creases: cut.creases ?? NONE,
     levels: cut.levels ?? NONE,
-    crossings: cut.crossings ?? noCrossings,
+    crossings: cut.crossings ?? null,
     zones: cut.zones ?? NO_ZONES,
     extraPoints: cut.extraPoints ?? 0,
     flat: false,

@@ -35,8 +35,8 @@ describe("grinds", () => {
     const wheel = { kind: "hollow", heightMm: 30, along: [], wheelRadiusMm: 101.6 } as const;
     const depth = 101.6 - Math.sqrt(101.6 ** 2 - 30 ** 2 / 4);
     expect((4 - groundThickness(wheel, level, 15)) / 2).toBeCloseTo(depth, 9);
-    // A wheel too small for the face is held at half the face, and thickness never falls below nothing.
-    expect(groundThickness({ ...wheel, wheelRadiusMm: 2 }, level, 15)).toBe(0);
+    // A wheel too small for the face is held at half the face, 15 mm: far past the centre plane, on both sides.
+    expect(groundThickness({ ...wheel, wheelRadiusMm: 2 }, level, 15)).toBeCloseTo(4 - 2 * 15, 9);
   });
 
   it("convex stands over flat, and runs out level at full bulge", () => {
@@ -118,12 +118,12 @@ describe("lofts", () => {
 
   it("tell where a plane meets their surface, and nowhere under the land or over the cap", () => {
     const slice = region.sliceAt(-40)!;
-    const at = slice.crossings(-(2 + 6 * 0.8));
+    const at = slice.crossings!(-(2 + 6 * 0.8));
     expect(at[0]).toBeCloseTo(-6, 12);
     expect(at[1]).toBeCloseTo(6, 12);
-    expect(slice.crossings(1)).toEqual([]);
-    expect(slice.crossings(7)).toEqual([]);
-    expect(slice.crossings(-9)).toEqual([]);
+    expect(slice.crossings!(1)).toEqual([]);
+    expect(slice.crossings!(7)).toEqual([]);
+    expect(slice.crossings!(-9)).toEqual([]);
   });
 
   it("give zones whose variable runs back and forth", () => {

@@ -63,7 +63,21 @@ export const BLADE_TRIPS: [FaultRule, Design][] = [
   ["swedge-longer-than-blade", blade({ swedge: { ...SWEDGE, lengthMm: 140 } })],
   ["swedge-leaves-spine", blade({ swedge: { ...SWEDGE, leavesMm: 4.5 } })],
   ["notch-off-edge", blade({ notches: [{ ...NOTCH, xMm: 120 }] })],
-  ["notch-cuts-through", blade({ notches: [{ ...NOTCH, depthMm: 40 }] })],
+  ["notch-not-open", blade({ notches: [{ ...NOTCH, radiusMm: 2, depthMm: 4.5 }] })],
+  [
+    "blade-outline-crosses",
+    blade({ tip: { ...sound.blade.tip, style: "straight-back", heightShare: 1.05, dropMm: 0 } }),
+  ],
+  [
+    "blade-beyond-tip",
+    blade({
+      outline: {
+        ...own,
+        spine: [...own.spine, { id: "far", xMm: sound.blade.lengthMm + 8, yMm: 4, corner: false }],
+      },
+    }),
+  ],
+  ["notch-cuts-through", blade({ notches: [{ ...NOTCH, radiusMm: 20.5, depthMm: 40 }] })],
   ["ramp-off-blade", blade({ ramp: { fromMm: 80, lengthMm: 30, riseMm: 3 } })],
   ["bolster-longer-than-blade", blade({ bolster: { ...BOLSTER, lengthMm: 110 } })],
   ["bolster-inside-blade", blade({ bolster: { ...BOLSTER, widthMm: 3 } })],

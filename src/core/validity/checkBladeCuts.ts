@@ -3,6 +3,7 @@ import { bladeEdges, notchRound } from "../layout/bladeParts";
 import { fullerBorders, fullerStations, leastWeb, thinnestIn } from "../layout/fullers";
 import { groundBlade } from "../layout/groundBlade";
 import { spineThickness } from "../solids/groundBlade";
+import { ROUNDING } from "../tolerances";
 import type { Report } from "./types";
 
 /** False edge, fullers, notches, thumb ramp and integral bolster. */
@@ -24,6 +25,13 @@ export function checkBladeCuts({ blade }: Design, report: Report): void {
     const { yMm, radiusMm } = notchRound(blade, n);
     if (!(n.xMm < lengthMm))
       report("error", "notch-off-edge", { at, subject: n.id, measured: n.xMm, limit: lengthMm });
+    else if (n.depthMm > 2 * radiusMm + ROUNDING)
+      report("error", "notch-not-open", {
+        at,
+        subject: n.id,
+        measured: n.depthMm,
+        limit: 2 * radiusMm,
+      });
     else if (yMm + radiusMm >= spine)
       report("error", "notch-cuts-through", { at, subject: n.id, measured: n.depthMm, limit: spine - edge });
   }
@@ -37,7 +45,7 @@ export function checkBladeCuts({ blade }: Design, report: Report): void {
     if (bolster.lengthMm >= lengthMm)
       report("error", "bolster-longer-than-blade", { at, measured: bolster.lengthMm, limit: lengthMm });
     if (bolster.widthMm <= spineMm)
-      report("warning", "bolster-inside-blade", { at, measured: bolster.widthMm, limit: spineMm });
+      report("error", "bolster-inside-blade", { at, measured: bolster.widthMm, limit: spineMm });
   }
 }
 

@@ -9,7 +9,7 @@ import type { Report } from "./types";
 
 /** Points of an outline are at least so far apart, mm. */
 const LEAST_APART_MM = 0.01;
-/** A curve may swing behind the datum by so much before it is named, mm. */
+/** A curve may swing behind the datum, or beyond the tip, by so much before it is named, mm. */
 const BEHIND_MM = 0.05;
 
 /** The outline that a blade has of its own, and the thicknesses along its spine. */
@@ -28,13 +28,19 @@ export function checkBladeOutline({ blade }: Design, report: Report): void {
           });
       });
     }
-    const { cubics, xRange } = bladeOutline(blade);
+    const { xRange } = bladeOutline(blade);
     const top = raised(0, blade.spineOverAxisMm);
     if (xRange[0] < -BEHIND_MM)
       report("error", "blade-behind-datum", { at: top, measured: -xRange[0], limit: 0 });
-    const crossing = selfCrossing(cubics);
-    if (crossing) report("error", "blade-outline-crosses", { at: crossing });
+    if (xRange[1] > blade.lengthMm + BEHIND_MM)
+      report("error", "blade-beyond-tip", {
+        at: raised(blade.lengthMm, outline.tipYMm),
+        measured: xRange[1],
+        limit: blade.lengthMm,
+      });
   }
+  const crossing = selfCrossing(bladeOutline(blade).cubics);
+  if (crossing) report("error", "blade-outline-crosses", { at: crossing });
   const kept = new Set(taperPoints(groundBlade(blade)).map((p) => p.xMm));
   for (const p of blade.taper) {
     const at = { x: p.xMm, y: bladeEdges(blade, p.xMm)[1] };

@@ -5,6 +5,7 @@ import { materialsIn } from "../design/materials";
 import { holesOf, slotsOf } from "../design/openings";
 import type { Design, Piece, StoredMesh } from "../design/schema";
 import { decodeMesh } from "../design/storedMesh";
+import { isRecord } from "../isRecord";
 import { rememberedByKey, shapeKey } from "../layout/imported";
 import { crossesItself } from "../solids/meshFaults";
 import { MOST_LAYERS } from "../solids/meshLayers";
@@ -51,24 +52,25 @@ export function materialsOf({ parts }: Assembly): string[] {
 }
 
 function checkIds(design: Design, report: Report): void {
-  const { handle, meshes, work } = design;
+  const { handle } = design;
   const halves = halvesOf(handle);
   const items = [...piecesOf(handle), ...ringsOf(handle), ...jointsOf(handle), ...halves, ...handle.grooves];
-  // What is drilled, sawn and pointed at by its id is told apart among all of its sort.
-  const sorts = [
-    [...design.fasteners, ...holesOf(design), ...slotsOf(design), ...items],
-    handle.outline,
-    handle.plan,
-    meshes,
-    work.others,
-    handle.kind === "bare" ? [] : (handle.lengthwise?.points ?? []),
-    ...halves.map(({ shape }) => (shape.kind === "outline" ? shape.points : [])),
-  ];
-  for (const sort of sorts) {
-    const ids = sort.map((f) => f.id);
-    for (const id of new Set(ids.filter((x, i) => ids.indexOf(x) !== i)))
-      report("error", "duplicate-id", { subject: id });
-  }
+  // What is drilled, sawn and pointed at by its id is told apart among all of its sort; all else within its own list.
+  const pointedAt = [...design.fasteners, ...holesOf(design), ...slotsOf(design), ...items];
+  const named = new Set<string>();
+  for (const ids of [pointedAt.map((i) => i.id), ...idLists(design)])
+    for (const [i, id] of ids.entries()) if (ids.indexOf(id) !== i) named.add(id);
+  for (const id of named) report("error", "duplicate-id", { subject: id });
+}
+
+/** The ids of every list in a record that tells its items apart by them, however deep it lies. */
+function idLists(value: unknown): string[][] {
+  if (typeof value !== "object" || value === null) return [];
+  const inside = Object.values(value);
+  const own = Array.isArray(value)
+    ? value.flatMap((v) => (isRecord(v) && typeof v.id === "string" ? [v.id] : []))
+    : [];
+  return [own, ...inside.flatMap(idLists)];
 }
 
 /** Placed shapes may have so many triangles together: two of 2,000 sides, which weigh in about a second however they lie. */

@@ -1,9 +1,10 @@
-import type { Design, Grind, SideGrind } from "../design/schema";
+import type { Blade, Design, Grind, SideGrind } from "../design/schema";
 import { bladeEdges } from "../layout/bladeParts";
 import { groundBlade } from "../layout/groundBlade";
 import { plungeX } from "../solids/bladeFace";
-import { type GrindCut, groundThickness, isDouble } from "../solids/grind";
-import { faceHeightAt } from "../solids/groundBlade";
+import { bladeFacesAt } from "../solids/bladeRegion";
+import { isDouble } from "../solids/grind";
+import { faceHeightAt, grindOf, spineThickness } from "../solids/groundBlade";
 import { INSIDE_MM, ROUNDING } from "../tolerances";
 import type { Report } from "./types";
 
@@ -13,8 +14,10 @@ export function checkGrind(design: Design, report: Report): void {
   const [edge, spine] = bladeEdges(blade, blade.ricassoMm + INSIDE_MM);
   for (const grind of [blade.grind, ...(blade.leftGrind ? [blade.leftGrind] : [])])
     checkFace(design, grind, [edge, spine], report);
+  const hollow = [blade.grind, blade.leftGrind].some((g) => g && "wheelRadiusMm" in g);
+  if (hollow && blade.ricassoMm < blade.lengthMm) checkThrough(design, report);
   if (blade.grind.kind === "single-bevel" && blade.leftGrind)
-    report("warning", "left-grind-unused", { at: { x: blade.ricassoMm, y: (edge + spine) / 2 } });
+    report("error", "left-grind-unused", { at: { x: blade.ricassoMm, y: (edge + spine) / 2 } });
   const stations = [edge, spine].map((y) => plungeX(groundBlade(blade), edge, y));
   const off = stations.find((x) => x < 0 || x > blade.lengthMm);
   if (off !== undefined && blade.plunge.sweepDeg !== 0)
@@ -25,7 +28,11 @@ export function checkGrind(design: Design, report: Report): void {
     });
 }
 
-/** One side's face, at the heel, where it is highest. */
+/** Stations along the ground length, and heights at each, at which a hollow is looked at. */
+const STATIONS = 48;
+const HEIGHTS = 24;
+
+/** One side's face: no higher than the blade is at the heel, and of a hollow one, what its wheel makes of it all along. */
 function checkFace(
   { blade }: Design,
   grind: Grind | SideGrind,
@@ -33,27 +40,71 @@ function checkFace(
   report: Report,
 ): void {
   const high = blade.outline ? spine - edge : blade.heelHeightMm;
-  const x = blade.ricassoMm;
-  const heel = { x, y: edge };
   if ("heightMm" in grind) {
     const heights = grind.along.length > 0 ? grind.along.map((p) => p.heightMm) : [grind.heightMm];
     const most = Math.max(...heights);
     if (most > Math.max(high, blade.heelHeightMm) + ROUNDING)
-      report("warning", "grind-higher-than-blade", { at: heel, measured: most, limit: high });
+      report("warning", "grind-higher-than-blade", {
+        at: { x: blade.ricassoMm, y: edge },
+        measured: most,
+        limit: high,
+      });
   }
-  if (grind.kind !== "hollow" && grind.kind !== "double-hollow") return;
-  const share = isDouble(grind) ? Math.max(grind.ridgeShare, 1 - grind.ridgeShare) : 1;
-  const faceMm = isDouble(grind) ? share * high : faceHeightAt(grind, x, high);
-  const cut: GrindCut = { spineMm: blade.spineMm, edgeMm: blade.edgeMm, faceMm };
-  const chord = Math.hypot(faceMm, (blade.spineMm - blade.edgeMm) / 2);
-  const at = { x, y: edge + faceMm / 2 };
-  if (2 * grind.wheelRadiusMm <= chord) {
-    report("error", "hollow-wheel-too-small", { at, measured: grind.wheelRadiusMm, limit: chord / 2 });
-    return;
+  if (grind.kind === "hollow" || grind.kind === "double-hollow") checkWheel(blade, grind, report);
+}
+
+/** The wheel reaches from one end of the face to the other, at every station. */
+function checkWheel(
+  blade: Blade,
+  grind: Extract<Grind, { readonly wheelRadiusMm: number }>,
+  report: Report,
+): void {
+  const ground = groundBlade(blade);
+  const alone = (["right", "left"] as const).filter((side) => {
+    const of = grindOf(ground, side);
+    return of !== "flat" && (of === "bevel" || of.kind !== "none");
+  });
+  const worst = { chord: 0, at: { x: blade.ricassoMm, y: 0 } };
+  for (const { x, edgeY, spineY } of groundStations(blade)) {
+    const height = spineY - edgeY;
+    const faces = isDouble(grind)
+      ? [grind.ridgeShare * height, (1 - grind.ridgeShare) * height]
+      : [faceHeightAt(grind, x, height)];
+    const fall = Math.max(0, spineThickness(ground, x) - blade.edgeMm) / alone.length;
+    const faceMm = Math.max(...faces);
+    const chord = Math.hypot(faceMm, fall);
+    if (chord > worst.chord) Object.assign(worst, { chord, at: { x, y: edgeY + faceMm / 2 } });
   }
-  // The thinnest spot of a hollow lies low on the face; a dozen places find it to a few per cent.
-  const thin = Math.min(
-    ...Array.from({ length: 24 }, (_, i) => groundThickness(grind, cut, (faceMm * i) / 24)),
-  );
-  if (!(thin > 0)) report("error", "hollow-cuts-through", { at, measured: 0, limit: blade.edgeMm });
+  if (2 * grind.wheelRadiusMm <= worst.chord)
+    report("error", "hollow-wheel-too-small", {
+      at: worst.at,
+      measured: grind.wheelRadiusMm,
+      limit: worst.chord / 2,
+    });
+}
+
+/** Nowhere do both faces meet, as they are ground: what is cut into them afterwards is looked at by itself. */
+function checkThrough({ blade }: Design, report: Report): void {
+  const ground = { ...groundBlade(blade), swedge: null, fullers: [], sharpenedDeg: null };
+  const thinnest = { mm: Number.POSITIVE_INFINITY, at: { x: 0, y: 0 } };
+  for (const { x } of groundStations(blade)) {
+    const faces = bladeFacesAt(ground, x);
+    if (!faces) continue;
+    for (let i = 0; i < HEIGHTS; i++) {
+      const y = faces.edgeY + ((faces.spineY - faces.edgeY) * (i + 0.5)) / HEIGHTS;
+      const mm = faces.right.half(y) + faces.left.half(y);
+      if (mm < thinnest.mm) Object.assign(thinnest, { mm, at: { x, y } });
+    }
+  }
+  if (!(thinnest.mm > 0))
+    report("error", "hollow-cuts-through", { at: thinnest.at, measured: thinnest.mm, limit: 0 });
+}
+
+function groundStations(blade: Blade) {
+  const { ricassoMm, lengthMm } = blade;
+  return Array.from({ length: STATIONS }, (_, i) => {
+    const x = ricassoMm + ((lengthMm - ricassoMm) * (i + 0.5)) / STATIONS;
+    const [edgeY, spineY] = bladeEdges(blade, x);
+    return { x, edgeY, spineY };
+  });
 }

@@ -1,8 +1,9 @@
 import type { Point } from "../curve/bezier";
 import { insideBy } from "../curve/contour";
-import { polyline, selfCrossing, signedDistance } from "../curve/crossing";
+import { enclosedArea, polyline, selfCrossing, signedDistance } from "../curve/crossing";
 import { handleReach } from "../design/constructions";
-import type { Design, Half, Handle, ScalesHandle } from "../design/schema";
+import type { Design, Half, Handle, ScalesHandle, SideGroove } from "../design/schema";
+import { barSizeAt } from "../layout/bar";
 import { hasEdge } from "../layout/grips";
 import { closedOutline } from "../layout/halves";
 import { waistDepth } from "../layout/handleBody";
@@ -32,6 +33,7 @@ export function checkHandle(design: Design, edge: readonly Point[], report: Repo
     const at = { x: g.xMm, y: 0 };
     if (g.xMm > frontX || g.xMm < buttX)
       report("error", "groove-off-handle", { at, subject: g.id, measured: g.xMm, limit: buttX });
+    else checkGroove(design, g, report);
   }
   if (handle.kind === "bare") {
     if (design.tang.kind !== "full") report("error", "bare-needs-full-tang", { at: { x: 0, y: 0 } });
@@ -51,6 +53,24 @@ export function checkHandle(design: Design, edge: readonly Point[], report: Repo
   }
 }
 
+/** A groove stays in what covers the tang. */
+function checkGroove(design: Design, g: SideGroove, report: Report): void {
+  const layout = layoutOf(design);
+  const { tang, handle } = design;
+  const [low, high] = layout.outline.cut(g.xMm);
+  const y = (low + high) / 2;
+  const barHalf = tang.kind === "hidden" && g.xMm > -tang.lengthMm ? barSizeAt(tang, g.xMm).halfThickness : 0;
+  const core = tang.kind === "hidden" ? barHalf : handle.kind === "bare" ? 0 : lineAt(layout.tangFace, g.xMm);
+  for (const side of ["right", "left"] as const) {
+    if (g.sides !== "both" && g.sides !== side) continue;
+    const limit = layout.surfaceAt(g.xMm, y, side) - core;
+    if (!(g.depthMm < limit)) {
+      report("error", "groove-into-tang", { at: { x: g.xMm, y }, subject: g.id, measured: g.depthMm, limit });
+      return;
+    }
+  }
+}
+
 /** Cord or leather wound round the handle. */
 function checkWrap({ handle, ...design }: Design, report: Report): void {
   const { wrap } = handle;
@@ -64,6 +84,10 @@ function checkWrap({ handle, ...design }: Design, report: Report): void {
     (!(wrap.fromMm > wrap.toMm) || wrap.fromMm > frontX + SAME_PLACE_MM || wrap.toMm < buttX - SAME_PLACE_MM)
   )
     report("error", "wrap-off-handle", { at, measured: wrap.toMm, limit: buttX });
+  const collar = design.guard?.collar;
+  const clear = frontX - (collar?.lengthMm ?? 0);
+  if (collar && wrap.on === "grip" && wrap.fromMm > clear + SAME_PLACE_MM)
+    report("error", "wrap-over-collar", { at, measured: wrap.fromMm, limit: clear });
   if (wrap.pitchMm < wrap.widthMm - ROUNDING)
     report("error", "wrap-too-close", { at, measured: wrap.pitchMm, limit: wrap.widthMm });
 }
@@ -135,6 +159,9 @@ function checkLengthwise(handle: Handle, report: Report): void {
   if (!inside) report("error", "lengthwise-off-handle", { at: { x: points[0].xMm, y: points[0].yMm } });
 }
 
+/** Halves enclose this much at least, mm². */
+const LEAST_AREA_MM2 = 1;
+
 /** Halves have an outline that does not cross itself, and lie on the tang somewhere. */
 function checkHalf(half: Half, { outline }: Layout, report: Report): void {
   if (half.shape.kind !== "outline") return;
@@ -143,6 +170,10 @@ function checkHalf(half: Half, { outline }: Layout, report: Report): void {
   const crossing = selfCrossing(cubics);
   if (crossing) report("error", "outline-crosses-itself", { at: crossing, subject: half.id });
   const meets = polyline(cubics, 24).some(({ x, y }) => insideBy(outline, x, y) >= 0);
+  if (!(enclosedArea(polyline(cubics, 24)) > LEAST_AREA_MM2)) {
+    report("error", "half-no-area", { at: { x: first.xMm, y: first.yMm }, subject: half.id });
+    return;
+  }
   if (!meets) report("error", "half-off-handle", { at: { x: first.xMm, y: first.yMm }, subject: half.id });
 }
 

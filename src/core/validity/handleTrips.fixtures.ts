@@ -1,5 +1,6 @@
 import { withTang } from "../design/constructions";
 import { newDesign } from "../design/create";
+import { newGuard } from "../design/guards";
 import type { Design, Half, ScalesHandle } from "../design/schema";
 import { newHalf, newLengthwise } from "../layout/handleStarts";
 import type { FaultRule } from "./types";
@@ -37,6 +38,22 @@ export const HANDLE_TRIPS: [FaultRule, Design][] = [
   ["lengthwise-turns-back", { ...sound, handle: { ...scales, lengthwise: along([-60, 0], [-20, 0]) } }],
   ["lengthwise-turns-back", { ...sound, handle: { ...scales, lengthwise: along([-60, 0], [-60, 8]) } }],
   ["lengthwise-off-handle", { ...sound, handle: { ...scales, lengthwise: along([-10, 90], [-90, 90]) } }],
+  [
+    "groove-into-tang",
+    {
+      ...sound,
+      handle: { ...scales, grooves: [{ id: "g", xMm: -50, diameterMm: 20, depthMm: 9, sides: "right" }] },
+    },
+  ],
+  [
+    "wrap-over-collar",
+    {
+      ...hidden,
+      guard: { ...newGuard(hidden), collar: { lengthMm: 6, wallMm: 1.2, material: "brass-260" } },
+      handle: { ...hidden.handle, wrap: { ...WRAP, fromMm: -8 } },
+    },
+  ],
+  ["half-no-area", { ...sound, handle: { ...scales, halves: [half([-10, 0], [-20, 0], [-30, 0])] } }],
   ["half-off-handle", { ...sound, handle: { ...scales, halves: [half([20, 60], [40, 60], [30, 80])] } }],
   [
     "outline-crosses-itself",

@@ -16,7 +16,7 @@ export function weighingEffort(assembly: Assembly): number {
   for (const panel of xPanels(assembly)) {
     let through = 0;
     for (const { xRange } of assembly.regions) if (xRange[0] < panel.b && xRange[1] > panel.a) through++;
-    effort += through * xPointsOf(panel, DEFAULT_FINENESS);
+    effort += through * xPointsOf(panel, DEFAULT_FINENESS, through);
   }
   return effort;
 }

@@ -1,7 +1,6 @@
 import type { Assembly } from "../assembly/types";
 import { gaussRule } from "../curve/gauss";
 import { clamp } from "../number";
-import { faceCrossings } from "../solids/flatFace";
 import type { Slice } from "../solids/slice";
 import { SAME_STATION_MM } from "../tolerances";
 
@@ -19,7 +18,6 @@ export function xPanels(assembly: Assembly): Panel[] {
   const plain = (x: number) => ({ x, below: false, above: false });
   const breaks = assembly.regions
     .flatMap((r) => [...r.breaks, ...r.xRange.map(plain)])
-    .concat(faceCrossings(assembly.regions.flatMap((r) => r.flats ?? [])).map(plain))
     .filter((b) => Number.isFinite(b.x))
     .sort((l, r) => l.x - r.x);
   const merged: { x: number; below: boolean; above: boolean }[] = [];
@@ -118,7 +116,7 @@ export function yPanels(
   if (curved > 0)
     for (const r of active) {
       const s = slices[r];
-      if (s && !s.flat) for (const z of levels) for (const y of s.crossings(z)) found.push(y);
+      if (s && !s.flat) for (const z of levels) for (const y of s.crossings?.(z) ?? []) found.push(y);
     }
   sortAscending(found);
   let kept = 0;

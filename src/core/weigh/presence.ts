@@ -17,6 +17,10 @@ export class Presence {
   private readonly regions: number[] = [];
   private count = 0;
   private next = 0;
+  /** A number for the regions that the last move stepped into or out of. */
+  turned = 0;
+  /** How many these were. */
+  steps = 0;
 
   constructor(partRegions: readonly (readonly number[])[], regionCount: number) {
     const partsOf: number[][] = Array.from({ length: regionCount }, () => []);
@@ -53,9 +57,17 @@ export class Presence {
     }
   }
 
-  /** Moves the ray up to y, which lies on no border. */
-  moveTo(y: number): void {
-    while (this.next < this.count && this.ys[this.next] < y) this.turn(this.regions[this.next++]);
+  /** Moves the ray up to y, which lies on no border; `turned` stands for the regions that it stepped into or out of. */
+  moveTo(y: number): this {
+    this.turned = 0;
+    this.steps = 0;
+    while (this.next < this.count && this.ys[this.next] < y) {
+      const region = this.regions[this.next++];
+      this.turned = (this.turned + Math.imul(region + 1, 0x85ebca6b)) | 0;
+      this.turn(region);
+      this.steps++;
+    }
+    return this;
   }
 
   /** Puts a change in its place, behind those at the same y. */

@@ -1,6 +1,9 @@
 /** Told of each free piece: the part it goes to, from z0 to z1, and the surfaces that bound it. */
 export type Piece = (part: number, z0: number, z1: number, surface0: number, surface1: number) => void;
 
+/** Faces nearer to each other than this are one, mm: they were worked out in two ways. */
+export const SAME_FACE_MM = 1e-9;
+
 /** The stretches of one ray that are already filled, ascending and apart, with the surfaces that bound them. */
 export class Taken {
   private readonly from: number[] = [];
@@ -26,10 +29,12 @@ export class Taken {
     let end = z1;
     let endSurface = surface1;
     for (; last < this.count && from[last] <= z1; last++) {
-      if (from[last] > at) piece(part, at, from[last], atSurface, fromSurface[last]);
+      if (from[last] > at)
+        piece(part, at, from[last], atSurface, from[last] > z1 - SAME_FACE_MM ? surface1 : fromSurface[last]);
       if (to[last] > at) {
+        // Of two faces that are one, the part's own bounds it.
+        if (to[last] > at + SAME_FACE_MM || at !== z0) atSurface = toSurface[last];
         at = to[last];
-        atSurface = toSurface[last];
       }
       if (from[last] < start) {
         start = from[last];

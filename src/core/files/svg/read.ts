@@ -35,6 +35,8 @@ const GROUPS = ["svg", "g", "a", "switch"];
 const CHORDS = 32;
 /** What reading a straight piece of a path costs, beside a place that is only moved. */
 const SEGMENT = 4;
+/** What a chord of an arc costs: it takes a sine and a cosine. */
+const ARC_CHORD = 2;
 /** A whole turn's chords. */
 const ROUND_CHORDS = 360;
 
@@ -202,7 +204,7 @@ class ShapeReader {
     let from: Point = { x: 0, y: 0 };
     for (const segment of segmentsOf(d)) {
       const { kind, n } = segment;
-      this.work.spend(kind === "A" ? ROUND_CHORDS / 2 : kind === "L" || kind === "M" ? SEGMENT : CHORDS);
+      this.work.spend(kind === "C" || kind === "Q" ? CHORDS : SEGMENT);
       if (kind === "M") {
         done(false);
         from = { x: n[0], y: n[1] };
@@ -213,7 +215,9 @@ class ShapeReader {
         done(true);
       } else {
         if (points.length === 0) points = [from];
-        for (const p of alongSegment(segment, from)) points.push(p);
+        const along = alongSegment(segment, from);
+        if (kind === "A") this.work.spend(ARC_CHORD * along.length);
+        for (const p of along) points.push(p);
         from = points[points.length - 1];
       }
     }

@@ -28,6 +28,8 @@ export function GrindFields() {
         onChange={(kind) =>
           edit("Change grind", (d) => {
             d.blade.grind = newGrind(kind, grind, heel);
+            // A single bevel leaves the other side flat.
+            if (kind === "single-bevel") d.blade.leftGrind = null;
           })
         }
       />

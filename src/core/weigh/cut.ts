@@ -1,0 +1,461 @@
+import type { Assembly } from "../assembly/types";
+import type { ClosingZone } from "../solids/closingZone";
+import type { Slice } from "../solids/slice";
+import { addFlat, addRay, type CutSums } from "./moments";
+import { overRule, yPanels } from "./panels";
+import { Presence } from "./presence";
+import { SAME_FACE_MM, Taken } from "./taken";
+
+/** How many rays a cut is summed by. */
+export interface RayFineness {
+  readonly yPointsPerMm: number;
+  readonly yPoints: readonly [number, number];
+  /** Least points of a closing zone, and those of a whole one. */
+  readonly zonePoints: readonly [number, number];
+  /** Every panel is cut into this many equal ones. */
+  readonly split: number;
+}
+
+/** What fills a stretch of every ray of a panel, between two surfaces: 2r is region r's lower face, 2r + 1 its upper. */
+interface Stretch {
+  part: number;
+  z0: number;
+  z1: number;
+  surface0: number;
+  surface1: number;
+}
+
+/** A stretch of y on which the same parts lie between the same surfaces in the same order, by its place in the stretches. */
+interface OrderPanel {
+  y0: number;
+  y1: number;
+  first: number;
+  last: number;
+  zone: ClosingZone | null;
+  extra: number;
+}
+
+/** Places of a panel, as shares of it, at which the order along the ray is read before it is taken to be one. */
+const PROBES = [1e-6, 1 - 1e-6];
+const FEW_PROBES = [1e-6, 1 - 1e-6];
+/** A change of order is found to the stretch between two of them, halved so often. */
+const HALVINGS = 24;
+/** How far beyond a crossing the next order is read, as a share of the panel. */
+const BEYOND = 1e-5;
+/** A mesh with more corners across a cut than this is fine. */
+const FINE_CREASES = 64;
+/** A panel is parted no more often than so. */
+const MOST_ORDERS = 24;
+
+/**
+ * One cut across an assembly: which part lies between which surfaces, along rays in z, from its lowest place to its
+ * highest. Where the order changes within a panel of what regions declare, because two surfaces cross there, the panel
+ * is parted at the crossing.
+ */
+export class Cut {
+  private readonly slices: (Slice | null)[];
+  private readonly low: Float64Array;
+  private readonly high: Float64Array;
+  private readonly taken = new Taken();
+  private readonly presence: Presence;
+  private readonly partRegions: readonly (readonly number[])[];
+  /** Regions of which the corners across a cut say nothing about the knife: a mesh has one at each of its edges. */
+  private readonly isMesh: readonly boolean[];
+  private readonly seenAt: Int32Array;
+  private seen = 0;
+  private isFine = false;
+  // What the panel at hand meets: the regions that its parts name, and those of them that are curved.
+  private readonly needed: number[] = [];
+  private readonly curved: number[] = [];
+  /** Of each face of the curved ones its height in the middle of the panel, and the flat faces next to it. */
+  private readonly middle: number[] = [];
+  private readonly floor: number[] = [];
+  private readonly ceiling: number[] = [];
+  private foundCount = 0;
+  private order = 0;
+  // Lists that are used over and over: as many of them count as are found.
+  private readonly stretches: Stretch[] = [];
+  private stretchCount = 0;
+  private readonly panels: OrderPanel[] = [];
+  private readonly bent: Stretch[] = [];
+  private readonly bounding: number[] = [];
+  private panelCount = 0;
+  private key = 0;
+  private lastMark = 0;
+  /** Of each region, the ray for which its faces are worked out. */
+  private readonly rayAt: Int32Array;
+  private ray = 0;
+  private readonly keepStretch = (
+    part: number,
+    z0: number,
+    z1: number,
+    surface0: number,
+    surface1: number,
+  ) => {
+    // Faces that are one but for rounding leave slivers between them.
+    if (z1 - z0 < SAME_FACE_MM) return;
+    put(this.stretches, this.stretchCount + this.foundCount++, part, z0, z1, surface0, surface1);
+    this.order = mixed(mixed(mixed(this.order, part + 1), surface0 + 2), surface1 + 2);
+  };
+
+  constructor(
+    private readonly assembly: Assembly,
+    private readonly fineness: RayFineness,
+  ) {
+    const { regions, parts } = assembly;
+    this.slices = new Array(regions.length).fill(null);
+    this.low = new Float64Array(regions.length);
+    this.high = new Float64Array(regions.length);
+    this.seenAt = new Int32Array(regions.length);
+    this.rayAt = new Int32Array(regions.length);
+    this.partRegions = parts.map((p) => p.regions);
+    this.presence = new Presence(this.partRegions, regions.length);
+    this.isMesh = regions.map((r) => r.kind === "mesh-layer");
+  }
+
+  /**
+   * Turns to the cut at x, through the regions that may be met there. Answers a number for its structure: two cuts with
+   * the same one have the same parts between the same surfaces and borders, in the same order all over. Through a fine mesh
+   * it is 0: there panels are short, and structures as many as its edges.
+   */
+  turnTo(x: number, active: readonly number[]): number {
+    const { regions } = this.assembly;
+    this.isFine = false;
+    for (const r of active) {
+      const { xRange } = regions[r];
+      const slice = x > xRange[0] && x < xRange[1] ? regions[r].sliceAt(x) : null;
+      this.slices[r] = slice;
+      if (slice && this.isMesh[r] && slice.creases.length > FINE_CREASES) this.isFine = true;
+    }
+    this.needed.length = 0;
+    const ys = yPanels(this.slices, active);
+    this.presence.begin(this.slices, active);
+    this.stretchCount = 0;
+    this.panelCount = 0;
+    this.key = 1;
+    this.lastMark = 0;
+    for (let k = 0; k + 1 < ys.length; k++) this.readPanel(ys[k], ys[k + 1]);
+    if (this.lastMark !== 0) this.key = mixed(this.key, 0);
+    return this.isFine ? 0 : this.key;
+  }
+
+  /** Adds what lies in the cut at hand to the sums of its parts. */
+  addTo(sums: readonly CutSums[]): void {
+    for (let k = 0; k < this.panelCount; k++) this.sumPanel(this.panels[k], sums);
+  }
+
+  private readPanel(y0: number, y1: number): void {
+    const middle = (y0 + y1) / 2;
+    const { here, turned, steps } = this.presence.moveTo(middle);
+    if (here.length === 0) {
+      this.needed.length = 0;
+      this.mark(0, turned);
+      return;
+    }
+    if (steps > 0 || this.needed.length === 0) this.enter(here);
+    this.orderAt(middle);
+    // Flat faces, or one surface that tells where it passes each of them: nothing crosses within the panel.
+    const told = this.curved.length === 1 && this.slices[this.curved[0]]!.crossings !== null;
+    const one = this.isFine || this.curved.length === 0 || this.needed.length === 1 || told;
+    if (one || this.isSorted(y0, y1)) this.keepOrder(y0, y1, middle, turned);
+    else this.partByOrder(y0, y1, turned);
+  }
+
+  /** Finds the regions that the parts of a panel name, and the heights of those that are flat. */
+  private enter(here: readonly number[]): void {
+    const { needed, curved, seenAt, slices, partRegions, low, high } = this;
+    needed.length = 0;
+    curved.length = 0;
+    const seen = ++this.seen;
+    for (let k = 0; k < here.length; k++) {
+      const of = partRegions[here[k]];
+      for (let j = 0; j < of.length; j++) {
+        const r = of[j];
+        if (seenAt[r] === seen) continue;
+        seenAt[r] = seen;
+        needed.push(r);
+        const s = slices[r]!;
+        if (s.flat) {
+          low[r] = s.low(0);
+          high[r] = s.high(0);
+        } else curved.push(r);
+      }
+    }
+  }
+
+  /** Works out the heights of all surfaces on the ray at y. */
+  private read(y: number): void {
+    const { curved, slices, low, high } = this;
+    for (let k = 0; k < curved.length; k++) {
+      const r = curved[k];
+      const s = slices[r]!;
+      low[r] = s.low(y);
+      high[r] = s.high(y);
+    }
+  }
+
+  /**
+   * Whether all surfaces that were read in the middle stand in the same order at both ends and on the way: then all parts
+   * do. Flat ones keep theirs among each other: each curved one is held between its neighbours among them.
+   */
+  private isSorted(y0: number, y1: number): boolean {
+    const { curved, needed, slices, low, high, floor, ceiling, middle } = this;
+    const n = 2 * curved.length;
+    for (let c = 0; c < n; c++) {
+      const z = this.curvedHeight(c);
+      middle[c] = z;
+      floor[c] = Number.NEGATIVE_INFINITY;
+      ceiling[c] = Number.POSITIVE_INFINITY;
+      for (let k = 0; k < needed.length; k++) {
+        const r = needed[k];
+        if (!slices[r]!.flat) continue;
+        const [a, b] = [low[r], high[r]];
+        if (a <= z) {
+          if (a > floor[c]) floor[c] = a;
+        } else if (a < ceiling[c]) ceiling[c] = a;
+        if (b <= z) {
+          if (b > floor[c]) floor[c] = b;
+        } else if (b < ceiling[c]) ceiling[c] = b;
+      }
+    }
+    for (const share of curved.length > 1 ? PROBES : FEW_PROBES) {
+      this.read(y0 + (y1 - y0) * share);
+      for (let c = 0; c < n; c++) {
+        const z = this.curvedHeight(c);
+        if (z < floor[c] - SAME_FACE_MM || z > ceiling[c] + SAME_FACE_MM) return false;
+        for (let d = 0; d < c; d++) {
+          const other = this.curvedHeight(d);
+          if (
+            middle[d] < middle[c]
+              ? other > z + SAME_FACE_MM
+              : middle[d] > middle[c] && other < z - SAME_FACE_MM
+          )
+            return false;
+        }
+      }
+    }
+    return true;
+  }
+
+  /** Height of the c-th of the curved regions' faces, lower and upper in turn. */
+  private curvedHeight(c: number): number {
+    const r = this.curved[c >> 1];
+    return c & 1 ? this.high[r] : this.low[r];
+  }
+
+  private partByOrder(y0: number, y1: number, turned: number): void {
+    const nearEnd = (y1 - y0) * NEAR_END;
+    let from = y0;
+    let by = turned;
+    let before = y0 + (y1 - y0) * PROBES[0];
+    let orderBefore = this.orderAt(before);
+    let parted = 0;
+    for (const share of PROBES) {
+      const y = y0 + (y1 - y0) * share;
+      const order = this.orderAt(y);
+      while (order !== orderBefore && parted < MOST_ORDERS) {
+        const [left, right] = this.crossing(before, y, orderBefore);
+        parted++;
+        // What begins or ends with the panel itself is no crossing.
+        if (left - y0 > nearEnd && y1 - left > nearEnd) {
+          this.addOrder(from, left, by);
+          from = left;
+          by = 0;
+        }
+        // At a crossing both faces are one: what stands there is read a little beyond it.
+        before = Math.min(y, right + (y1 - y0) * BEYOND);
+        orderBefore = this.orderAt(before);
+      }
+      before = y;
+      orderBefore = order;
+    }
+    this.addOrder(from, y1, by);
+  }
+
+  /** The two sides, a hair apart, of the first change of order between two places. */
+  private crossing(y0: number, y1: number, order0: number): [number, number] {
+    let [left, right] = [y0, y1];
+    for (let i = 0; i < HALVINGS; i++) {
+      const middle = (left + right) / 2;
+      if (this.orderAt(middle) === order0) left = middle;
+      else right = middle;
+    }
+    return [left, right];
+  }
+
+  /** The order along the ray at y, as a number; the stretches themselves behind those that are kept. */
+  private orderAt(y: number): number {
+    const { low, high, partRegions, taken } = this;
+    const { here } = this.presence;
+    this.read(y);
+    taken.clear();
+    this.foundCount = 0;
+    this.order = 7;
+    for (let k = 0; k < here.length; k++) {
+      const i = here[k];
+      const of = partRegions[i];
+      let z0 = Number.NEGATIVE_INFINITY;
+      let z1 = Number.POSITIVE_INFINITY;
+      let surface0 = -1;
+      let surface1 = -1;
+      for (let j = 0; j < of.length; j++) {
+        const r = of[j];
+        if (low[r] > z0 + SAME_FACE_MM || (surface0 < 0 && low[r] > z0)) {
+          z0 = low[r];
+          surface0 = 2 * r;
+        }
+        if (high[r] < z1 - SAME_FACE_MM || (surface1 < 0 && high[r] < z1)) {
+          z1 = high[r];
+          surface1 = 2 * r + 1;
+        }
+      }
+      if (z1 > z0) taken.claim(i, z0, z1, surface0, surface1, this.keepStretch);
+    }
+    return this.order;
+  }
+
+  /** Keeps a panel of one order, which is read in its middle. */
+  private addOrder(y0: number, y1: number, turned: number): void {
+    const middle = (y0 + y1) / 2;
+    this.orderAt(middle);
+    this.keepOrder(y0, y1, middle, turned);
+  }
+
+  /** Keeps a panel of the order that was read at y. */
+  private keepOrder(y0: number, y1: number, y: number, turned: number): void {
+    const { slices, stretches, rayAt, isMesh } = this;
+    const first = this.stretchCount;
+    const last = first + this.foundCount;
+    let extra = 0;
+    let zone: ClosingZone | null = null;
+    let mark = this.order;
+    const ray = ++this.ray;
+    for (let k = first; k < last; k++) {
+      const s = stretches[k];
+      for (let end = 0; end < 2; end++) {
+        const surface = end === 0 ? s.surface0 : s.surface1;
+        const r = surface >> 1;
+        if (surface < 0 || rayAt[r] === ray) continue;
+        rayAt[r] = ray;
+        const slice = slices[r]!;
+        if (slice.flat) continue;
+        extra = Math.max(extra, slice.extraPoints);
+        for (const z of slice.zones) if (y > z.y0 && y < z.y1) zone ??= z;
+        if (!isMesh[r]) mark = mixed(mark, below(slice.creases, y));
+      }
+    }
+    this.mark(last === first ? 0 : mark, turned);
+    if (last === first) return;
+    this.stretchCount = last;
+    const n = this.panelCount++;
+    if (n === this.panels.length) this.panels.push({ y0, y1, first, last, zone, extra });
+    const panel = this.panels[n];
+    panel.y0 = y0;
+    panel.y1 = y1;
+    panel.first = first;
+    panel.last = last;
+    panel.zone = zone;
+    panel.extra = extra;
+  }
+
+  /** Takes a panel into the number of the cut's structure: a border counts where the order changes. */
+  private mark(mark: number, turned: number): void {
+    if (mark === this.lastMark) return;
+    this.key = mixed(mixed(this.key, mark), turned);
+    this.lastMark = mark;
+  }
+
+  private sumPanel(panel: OrderPanel, sums: readonly CutSums[]): void {
+    const { slices, stretches, fineness, low, high, rayAt, bent, bounding } = this;
+    const { y0, y1, zone, extra } = panel;
+    // Stretches that no curved surface bounds are added in closed form.
+    bent.length = 0;
+    bounding.length = 0;
+    const now = ++this.ray;
+    for (let k = panel.first; k < panel.last; k++) {
+      const s = stretches[k];
+      const bends0 = this.bends(s.surface0, now);
+      const bends1 = this.bends(s.surface1, now);
+      if (bends0 || bends1) bent.push(s);
+      else addFlat(sums[s.part], y0, y1, s.z0, s.z1);
+    }
+    if (bent.length === 0) return;
+    const ray = (y: number, w: number) => {
+      for (let k = 0; k < bounding.length; k++) {
+        const r = bounding[k];
+        const slice = slices[r]!;
+        low[r] = slice.low(y);
+        high[r] = slice.high(y);
+      }
+      for (let k = 0; k < bent.length; k++) {
+        const { part, z0, z1, surface0, surface1 } = bent[k];
+        const from = surface0 >= 0 && rayAt[surface0 >> 1] === now ? this.heightOf(surface0) : z0;
+        const to = surface1 >= 0 && rayAt[surface1 >> 1] === now ? this.heightOf(surface1) : z1;
+        addRay(sums[part], w, y, from, to);
+      }
+    };
+    if (zone) {
+      const s0 = zone.toParameter(y0);
+      const s1 = zone.toParameter(y1);
+      const [least, most] = fineness.zonePoints;
+      const n = Math.min(most, Math.ceil(least + ((most - least) * Math.abs(s1 - s0)) / zone.span)) + extra;
+      overRule(n, fineness.split, Math.min(s0, s1), Math.max(s0, s1), (s, w) => {
+        const y = zone.yAt(s);
+        ray(y, w * zone.jacobian);
+      });
+      return;
+    }
+    const [least, most] = fineness.yPoints;
+    const n = extra + Math.min(most, Math.ceil(least + (y1 - y0) * fineness.yPointsPerMm));
+    overRule(n, fineness.split, y0, y1, ray);
+  }
+
+  private heightOf(surface: number): number {
+    return surface & 1 ? this.high[surface >> 1] : this.low[surface >> 1];
+  }
+
+  /** Whether a surface is curved; its region is then among those that bound the panel. */
+  private bends(surface: number, now: number): boolean {
+    if (surface < 0) return false;
+    const r = surface >> 1;
+    if (this.slices[r]!.flat) return false;
+    if (this.rayAt[r] !== now) {
+      this.rayAt[r] = now;
+      this.bounding.push(r);
+    }
+    return true;
+  }
+}
+
+/** A crossing this near an end of its panel, as a share of it, is that end. */
+const NEAR_END = 2e-6;
+
+function below(creases: readonly number[], y: number): number {
+  let n = 1;
+  for (let i = 0; i < creases.length; i++) if (creases[i] < y) n++;
+  return n;
+}
+
+function put(
+  list: Stretch[],
+  at: number,
+  part: number,
+  z0: number,
+  z1: number,
+  surface0: number,
+  surface1: number,
+): void {
+  if (at === list.length) list.push({ part, z0, z1, surface0, surface1 });
+  const s = list[at];
+  s.part = part;
+  s.z0 = z0;
+  s.z1 = z1;
+  s.surface0 = surface0;
+  s.surface1 = surface1;
+}
+
+/** One number for a number and one more behind it, in 32 bits. */
+function mixed(h: number, v: number): number {
+  const m = Math.imul(h ^ (v + 0x7f4a7c15), 0x9e3779b1);
+  return m ^ (m >>> 15);
+}
