@@ -11,6 +11,8 @@ import { commonStretches } from "../views/silhouette";
 const INSET = 1e-9;
 /** Stretches between two breaks shorter than this hold nothing, mm. */
 const LEAST_MM = 1e-5;
+/** How far a strip reaches into its neighbours, mm: two steps of the grid that they are joined on. */
+const OVERLAP_MM = 2e-4;
 /** Stations a millimetre between two breaks, and how few and how many there are at least and most. */
 const PER_MM = 3;
 const FEWEST = 24;
@@ -80,8 +82,9 @@ function between(regions: readonly Region[], from: number, to: number): Point[][
       open = Array.from({ length: ys.length / 2 }, () => ({ upper: [], lower: [] }));
       loops.push(...open);
     }
-    // The ends stand on the break itself, so that neighbours meet there.
-    const at = from + (to - from) * share;
+    // Strips reach a hair beyond their ends: neighbours whose ends are unlike overlap there, and join.
+    const beyond = i === 0 ? -OVERLAP_MM : i === steps ? OVERLAP_MM : 0;
+    const at = from + (to - from) * share + beyond;
     open.forEach((loop, k) => {
       loop.lower.push({ x: at, y: ys[2 * k] });
       loop.upper.push({ x: at, y: ys[2 * k + 1] });

@@ -136,7 +136,7 @@ class EntityReader {
     points: readonly Point[],
     closed: boolean,
   ): void {
-    this.work.spend(points.length);
+    this.work.spend(RUN + points.length);
     const moved = points
       .map((p) => through(map, p))
       .filter((p) => Number.isFinite(p.x) && Number.isFinite(p.y));
@@ -241,7 +241,7 @@ class EntityReader {
     const inBlock = after(turn, after(stretched(e.scaleX ?? 1, e.scaleY ?? 1), shifted(-base.x, -base.y)));
     for (let i = 0; i < columns; i++)
       for (let k = 0; k < rows; k++) {
-        this.work.spend();
+        this.work.spend(COPY);
         const cell = through(turn, { x: i * (e.columnSpacing ?? 0), y: k * (e.rowSpacing ?? 0) });
         const { x, y } = at(e);
         const place = after(shifted(x + cell.x, y + cell.y), inBlock);
@@ -259,7 +259,7 @@ class EntityReader {
     sweep: number,
   ): Point[] {
     const n = this.chordsFor(radius, sweep);
-    this.work.spend(n + 1);
+    this.work.spend(ARC_CHORD * (n + 1));
     const [c, s] = [Math.cos(axis), Math.sin(axis)];
     return Array.from({ length: n + 1 }, (_, k) => {
       const t = from + (sweep * k) / n;
@@ -296,6 +296,10 @@ const MOST_COPIES = 2500;
 /** Chords between two knots of a spline, and along one arc at most. */
 const SPLINE_CHORDS = 32;
 const MOST_CHORDS = 4000;
+/** What a chord of an arc, a copy of a block and an entity cost, beside their places. */
+const ARC_CHORD = 2;
+const COPY = 4;
+const RUN = 1;
 
 /** Block entities on layer 0 lie on the layer that the block is inserted on. */
 const layerOf = (entity: Entity, inserted: string | null): string =>
