@@ -1,7 +1,7 @@
 import type { Drawing, Layer } from "../contours/drawing";
 import type { Design } from "../design/schema";
 import { discs } from "./discs";
-import { type Nesting, nested, type StockSheet, type Wanted } from "./nest";
+import { type NestedSheet, nested, type StockSheet, type Wanted } from "./nest";
 import { type CutSettings, drawnPieces, pieceLayer } from "./pieceLayers";
 
 /** Something that can be sent to a cutter: a piece of a knife, or one disc of a stack. */
@@ -47,16 +47,43 @@ export function cuttables(design: Design, settings: CutSettings): Cuttable[] {
   ];
 }
 
-/** Cuttables of several knives on sheets of stock; with more than one knife each name begins with its number. */
-export function laidOnStock(knives: readonly (readonly Cuttable[])[], stock: StockSheet): Nesting {
-  const wanted = knives.flatMap((of, i) =>
-    of.map((c): Wanted => {
-      const name = knives.length > 1 ? `knife-${i + 1}-${c.name}` : c.name;
-      return { layer: { ...c.layer, name }, count: c.count, mayTurn: c.mayTurn };
-    }),
-  );
-  return nested(wanted, stock);
+/** A sheet of one material and thickness, with what is cut out of it. */
+export interface LaidSheet extends NestedSheet {
+  readonly material: string;
+  readonly thicknessMm: number;
 }
+
+export interface StockLayout {
+  readonly sheets: readonly LaidSheet[];
+  readonly tooLarge: readonly string[];
+}
+
+/**
+ * Cuttables of several knives on sheets of stock, each sheet of one material and one thickness; with more than one knife
+ * each name begins with its number.
+ */
+export function laidOnStock(knives: readonly (readonly Cuttable[])[], stock: StockSheet): StockLayout {
+  const alike = new Map<string, { of: Pick<Cuttable, "material" | "thicknessMm">; wanted: Wanted[] }>();
+  knives.forEach((pieces, i) => {
+    for (const c of pieces) {
+      const key = `${c.material} ${c.thicknessMm.toFixed(SAME_THICKNESS_DIGITS)}`;
+      const group = alike.get(key) ?? { of: c, wanted: [] };
+      const name = knives.length > 1 ? `knife-${i + 1}-${c.name}` : c.name;
+      group.wanted.push({ layer: { ...c.layer, name }, count: c.count, mayTurn: c.mayTurn });
+      alike.set(key, group);
+    }
+  });
+  const laid = [...alike.values()].map(({ of, wanted }) => ({ of, nesting: nested(wanted, stock) }));
+  return {
+    sheets: laid.flatMap(({ of, nesting }) =>
+      nesting.sheets.map((s) => ({ ...s, material: of.material, thicknessMm: of.thicknessMm })),
+    ),
+    tooLarge: laid.flatMap(({ nesting }) => nesting.tooLarge),
+  };
+}
+
+/** Thicknesses that agree to so many digits of a millimetre are one. */
+const SAME_THICKNESS_DIGITS = 3;
 
 /** A drawing of one cuttable by itself. */
 export const drawingOf = (of: Cuttable): Drawing => ({ layers: [of.layer] });

@@ -1,5 +1,6 @@
-import { MaxRectsPacker } from "maxrects-packer/dist/maxrects-packer.mjs";
+import { MaxRectsPacker, Rectangle } from "maxrects-packer/dist/maxrects-packer.mjs";
 import type { Drawing, Layer } from "../contours/drawing";
+import { signedArea } from "../contours/loop";
 import { layerBox, placed } from "./place";
 
 /** A piece to lay out: how often, and whether it may be turned (one with a grain may not). */
@@ -17,28 +18,35 @@ export interface StockSheet {
   readonly rimMm: number;
 }
 
-export interface Nesting {
-  /** One drawing for each sheet that is needed. */
-  readonly sheets: readonly Drawing[];
-  /** Names of what is larger than a sheet, and is not laid out. */
-  readonly tooLarge: readonly string[];
-  /** How much of each sheet's area the pieces' boxes take. */
-  readonly usedShares: readonly number[];
+export interface NestedSheet {
+  readonly drawing: Drawing;
+  /** How much of its area the pieces themselves take. */
+  readonly usedShare: number;
 }
 
-/** A box for the packer, which fills in its place and whether it was turned. */
-type Box = {
-  x: number;
-  y: number;
-  width: number;
-  height: number;
-  rot: boolean;
-  allowRotation: boolean;
-  layer: Layer;
-  /** Handed over on its side already. */
-  turned: boolean;
-  name: string;
-};
+export interface Nesting {
+  readonly sheets: readonly NestedSheet[];
+  /** Names of what is larger than a sheet, and is not laid out. */
+  readonly tooLarge: readonly string[];
+}
+
+/**
+ * A box for the packer, which fills in its place and whether it was turned. Of the packer's own kind: whether a plain
+ * object may be turned it does not look at.
+ */
+class Box extends Rectangle {
+  constructor(
+    width: number,
+    height: number,
+    mayTurn: boolean,
+    readonly layer: Layer,
+    readonly name: string,
+    /** Handed over on its side already. */
+    readonly turned: boolean,
+  ) {
+    super(width, height, 0, 0, false, mayTurn);
+  }
+}
 
 /** Pieces laid out on sheets of stock by the boxes round them, largest first; those that may be turned are by a quarter. */
 export function nested(wanted: readonly Wanted[], { widthMm, heightMm, gapMm, rimMm }: StockSheet): Nesting {
@@ -63,28 +71,19 @@ export function nested(wanted: readonly Wanted[], { widthMm, heightMm, gapMm, ri
     return Array.from({ length: count }, (_, i) => {
       // One that only fits on its side is handed over so.
       const turned = w > roomW || h > roomH;
-      const rect: Box = {
-        x: 0,
-        y: 0,
-        width: turned ? h : w,
-        height: turned ? w : h,
-        rot: false,
-        allowRotation: mayTurn && !turned,
-        layer,
-        turned,
-        name: count > 1 ? `${layer.name}-${i + 1}` : layer.name,
-      };
-      return rect;
+      const name = count > 1 ? `${layer.name}-${i + 1}` : layer.name;
+      return new Box(turned ? h : w, turned ? w : h, mayTurn && !turned, layer, name, turned);
     });
   });
   packer.addArray(rects);
   const sheets = packer.bins.map(
-    ({ rects: on }): Drawing => ({
-      layers: on.map((r) => placed(r.layer, { x: r.x, y: r.y }, r.rot !== r.turned, r.name)),
+    ({ rects: on }): NestedSheet => ({
+      drawing: { layers: on.map((r) => placed(r.layer, { x: r.x, y: r.y }, r.rot !== r.turned, r.name)) },
+      usedShare: on.reduce((sum, r) => sum + areaOf(r.layer), 0) / (widthMm * heightMm),
     }),
   );
-  const usedShares = packer.bins.map(
-    ({ rects: on }) => on.reduce((sum, r) => sum + r.width * r.height, 0) / (widthMm * heightMm),
-  );
-  return { sheets, tooLarge, usedShares };
+  return { sheets, tooLarge };
 }
+
+/** What a piece covers, its openings left out, mm². */
+const areaOf = ({ loops }: Layer) => loops.reduce((sum, l) => sum + signedArea(l), 0);

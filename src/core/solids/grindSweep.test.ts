@@ -206,15 +206,15 @@ describe("a blade weighs what a sweep of the documented formulas does", () => {
   });
 
   it.each(cases)("%s", (_, told) => {
-    const [by, sweep] = [weighed(told), swept(told, 1200, 500)];
-    expect(Math.abs(by.v / sweep.v - 1), `${by.v} against ${sweep.v}`).toBeLessThan(2e-5);
+    const [by, sweep] = [weighed(told), swept(told, 900, 350)];
+    expect(Math.abs(by.v / sweep.v - 1), `${by.v} against ${sweep.v}`).toBeLessThan(3e-5);
     for (const k of ["x", "y", "z"] as const) expect(Math.abs(by[k] - sweep[k]), k).toBeLessThan(0.002);
   });
 
-  it("at random", { timeout: 120_000 }, () => {
+  it("at random", { timeout: 60_000 }, () => {
     const random = randomFrom(41);
     const between = (low: number, high: number) => low + random() * (high - low);
-    for (let i = 0; i < 24; i++) {
+    for (let i = 0; i < 12; i++) {
       const right = GRINDS[i % GRINDS.length];
       const stock = between(2.5, 6);
       const told: Told = {
@@ -236,7 +236,7 @@ describe("a blade weighs what a sweep of the documented formulas does", () => {
             : null,
         sharpened: random() < 0.5 ? between(12, 30) : null,
       };
-      const [by, sweep] = [weighed(told), swept(told, 1200, 500)];
+      const [by, sweep] = [weighed(told), swept(told, 900, 350)];
       expect(Math.abs(by.v / sweep.v - 1), JSON.stringify(told)).toBeLessThan(5e-5);
     }
   });

@@ -1,9 +1,9 @@
 "use client";
-import { Box, Button, Flex, HStack, Stack, Table, Text } from "@chakra-ui/react";
+import { Box, Button, Flex, Stack, Table, Text } from "@chakra-ui/react";
 import { Download } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
 import type { Drawing } from "@/core/contours/drawing";
-import { type Cuttable, cuttables, drawingOf, laidOnStock } from "@/core/cutting/cutJob";
+import { type Cuttable, cuttables, drawingOf, type LaidSheet, laidOnStock } from "@/core/cutting/cutJob";
 import { AS_DRAWN, type CutSettings } from "@/core/cutting/pieceLayers";
 import { layerBox } from "@/core/cutting/place";
 import { pathData, writeSvg } from "@/core/files/svg/write";
@@ -103,21 +103,10 @@ export function CuttersSection({ source }: { source: SheetSource }) {
             ))}
           </Table.Body>
         </Table.Root>
-        <HStack mt="6" mb="2" gap="3" flexWrap="wrap">
-          <Text fontWeight="600" flex="1">
-            On stock: {nesting.sheets.length} {nesting.sheets.length === 1 ? "sheet" : "sheets"} of{" "}
-            {size(stock.widthMm)} × {size(stock.heightMm)}
-          </Text>
-          {nesting.sheets.map((sheet, i) => {
-            const name = nesting.sheets.length > 1 ? `${stem}-stock-${i + 1}` : `${stem}-stock`;
-            return (
-              <Button key={name} size="xs" onClick={() => write(sheet, name)}>
-                <Download /> {nesting.sheets.length > 1 ? `Sheet ${i + 1}` : "Sheet"} as{" "}
-                {format.toUpperCase()}
-              </Button>
-            );
-          })}
-        </HStack>
+        <Text fontWeight="600" mt="6" mb="2">
+          On stock: {nesting.sheets.length} {nesting.sheets.length === 1 ? "sheet" : "sheets"} of{" "}
+          {size(stock.widthMm)} × {size(stock.heightMm)}, each of one material and thickness
+        </Text>
         {nesting.tooLarge.length > 0 && (
           <Text color="fault" role="alert">
             Larger than the sheet, and not laid out: {nesting.tooLarge.join(", ")}.
@@ -128,9 +117,14 @@ export function CuttersSection({ source }: { source: SheetSource }) {
             <StockView
               key={i}
               sheet={sheet}
+              of={`${materialOf(sheet.material)?.name ?? sheet.material}, ${size(sheet.thicknessMm)}`}
               widthMm={stock.widthMm}
               heightMm={stock.heightMm}
-              share={nesting.usedShares[i]}
+              format={format}
+              number={nesting.sheets.length > 1 ? i + 1 : null}
+              onSave={() =>
+                write(sheet.drawing, nesting.sheets.length > 1 ? `${stem}-stock-${i + 1}` : `${stem}-stock`)
+              }
             />
           ))}
         </Flex>
@@ -272,26 +266,36 @@ function Row({
 
 /** A sheet of stock with what is cut out of it, to see how it lies. */
 function StockView({
-  sheet,
+  sheet: { drawing, usedShare },
+  of,
   widthMm,
   heightMm,
-  share,
+  format,
+  number,
+  onSave,
 }: {
-  sheet: Drawing;
+  sheet: LaidSheet;
+  /** Its material and thickness. */
+  of: string;
   widthMm: number;
   heightMm: number;
-  share: number;
+  format: Format;
+  /** Which of several it is. */
+  number: number | null;
+  onSave: () => void;
 }) {
+  const count = drawing.layers.length;
+  const pieces = count === 1 ? "1 piece" : `${count} pieces`;
   return (
-    <Stack gap="1">
+    <Stack gap="1" maxW="342px">
       <Box borderWidth="1px" bg="sheet" color="ink">
         <svg
           viewBox={`0 ${-heightMm} ${widthMm} ${heightMm}`}
-          width={Math.min(420, widthMm * 1.4)}
+          width={Math.min(340, widthMm * 1.4)}
           role="img"
-          aria-label={`Sheet of stock with ${sheet.layers.length} pieces`}
+          aria-label={`Sheet of ${of} with ${pieces}`}
         >
-          {sheet.layers.map((l) => (
+          {drawing.layers.map((l) => (
             <g key={l.name} fill="none" stroke="currentColor" strokeWidth={widthMm / 500}>
               {[...l.loops.entries()].map(([i, loop]) => (
                 <path key={i} d={pathData(loop)} />
@@ -304,8 +308,16 @@ function StockView({
         </svg>
       </Box>
       <Text color="graphite" fontSize="sm">
-        {sheet.layers.length} pieces, {Math.round(share * 100)} % of it by their boxes
+        {of}: {pieces}, {Math.round(usedShare * 100)} % of the sheet used
       </Text>
+      <Button
+        size="xs"
+        alignSelf="start"
+        aria-label={`Save ${number === null ? "the sheet" : `sheet ${number}`}, ${of}, as ${format.toUpperCase()}`}
+        onClick={onSave}
+      >
+        <Download /> {number === null ? "Sheet" : `Sheet ${number}`} as {format.toUpperCase()}
+      </Button>
     </Stack>
   );
 }
