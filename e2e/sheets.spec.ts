@@ -24,7 +24,7 @@ test("every sheet is shown, saved as a PDF and printed by the browser with nothi
     await show(page, name);
     await expect(preview.getByRole("img", { name: `Gorse guard knife: ${name}, sheet 1 of` })).toBeVisible();
   }
-  await expect(preview.getByText("192.2 g").first()).toBeVisible();
+  await expect(preview.getByText("192.1 g").first()).toBeVisible();
 
   await show(page, "Templates");
   const saved = page.waitForEvent("download");

@@ -74,7 +74,7 @@ describe("sheets of every kind", () => {
 
   it("say what the knife weighs, what is drilled, and what an option costs", () => {
     const gorse = knife("gorse-guard-knife.json");
-    expect(textOf(pagesOf("parts", gorse))).toContain("192.2 g");
+    expect(textOf(pagesOf("parts", gorse))).toContain("192.1 g");
     expect(textOf(pagesOf("fit-up", gorse))).toMatch(/Drill, in this order.*6\.35 mm/);
     expect(textOf(pagesOf("customer", gorse))).toMatch(/In brass.*310\.00 cr/);
     // (4.00 − 0.40)/2 and (4.00 + 0.40)/2.

@@ -72,72 +72,94 @@ export function integrate(
 
   /**
    * Adds what of each present part lies in one panel to its moments. Where the structure of the cuts changes within the
-   * panel, it is parted there.
+   * panel, it is parted there. `ends` are the structures at its ends, where they are known.
    */
   function overStations(
     panel: Panel,
     active: readonly number[],
     present: readonly number[],
     within: readonly Moments[],
+    ends: readonly [number, number] | null = null,
     depth = 0,
   ): void {
+    const { a, b } = panel;
+    const searched = depth < MOST_DEPTH && search.left > 0 && b - a > SHORTEST_MM;
+    const inset = Math.min(INSET_MM, (b - a) * INSET_MM);
+    const first: Place = { x: a + inset, w: 0, key: 0 };
+    const last: Place = { x: b - inset, w: 0, key: 0 };
+    if (searched) {
+      first.key = ends ? ends[0] : cut.turnTo(first.x, active);
+      last.key = ends ? ends[1] : cut.turnTo(last.x, active);
+    }
     const places: Place[] = [];
     forPoints(panel, xPointsOf(panel, fineness, active.length), fineness.split, (x, w) =>
       places.push({ x, w, key: 0 }),
     );
-    const { a, b } = panel;
-    const inset = Math.min(INSET_MM, (b - a) * INSET_MM);
-    const probed = depth < MOST_DEPTH && search.left > 0 && b - a > SHORTEST_MM;
-    if (probed) places.push({ x: a + inset, w: 0, key: 0 }, { x: b - inset, w: 0, key: 0 });
     places.sort((p, q) => p.x - q.x);
+    // Of a panel that is to be parted nothing is summed: only its structures are read.
+    let alike = !searched || first.key === last.key;
     const trial = present.map((i) => noMoments(origins[i]));
     for (const place of places) {
       place.key = cut.turnTo(place.x, active);
-      if (place.w === 0) continue;
+      if (searched && place.key !== first.key) alike = false;
+      if (!alike) continue;
       cut.addTo(sums);
       for (let k = 0; k < present.length; k++) addCut(trial[k], sums[present[k]], place.x, place.w);
     }
-    const ends = probed
-      ? changes(places, active).filter((x) => x - a > NEAR_END_MM && b - x > NEAR_END_MM)
-      : [];
-    if (ends.length === 0) {
+    const found = alike ? [] : changes([first, ...places, last], active);
+    const inside = found.filter(({ x }) => x - a > NEAR_END_MM && b - x > NEAR_END_MM);
+    if (alike) {
       for (let k = 0; k < present.length; k++) addMoments(within[k], trial[k]);
       return;
     }
-    // What changes at such a station may grow from it like a root.
-    [...ends, b].forEach((to, i) => {
-      const from = i === 0 ? a : ends[i - 1];
+    // What changes at such a station may grow from it like a root. With none inside, what was read is summed as it is.
+    [...inside, null].forEach((to, i) => {
+      const from = i === 0 ? null : inside[i - 1];
       overStations(
         {
-          a: from,
-          b: to,
-          rootLow: i === 0 ? panel.rootLow : from,
-          rootHigh: i === ends.length ? panel.rootHigh : to,
+          a: from?.x ?? a,
+          b: to?.x ?? b,
+          rootLow: from ? from.x : panel.rootLow,
+          rootHigh: to ? to.x : panel.rootHigh,
         },
         active,
         present,
         within,
-        depth + 1,
+        [from?.after ?? first.key, to?.before ?? last.key],
+        inside.length === 0 ? MOST_DEPTH : depth + 1,
       );
     });
   }
 
   /** Stations at which the structure of the cuts changes between places where it was read. */
-  function changes(places: readonly Place[], active: readonly number[]): number[] {
-    const found: number[] = [];
+  function changes(places: readonly Place[], active: readonly number[]): Change[] {
+    const found: Change[] = [];
     for (let i = 1; i < places.length; i++) {
-      if (places[i].key === places[i - 1].key || search.left <= 0) continue;
+      const before = places[i - 1].key;
+      let after = places[i].key;
+      if (after === before || search.left <= 0) continue;
       search.left--;
       let [left, right] = [places[i - 1].x, places[i].x];
       while (right - left > FOUND_TO_MM) {
         const middle = (left + right) / 2;
-        if (cut.turnTo(middle, active) === places[i - 1].key) left = middle;
-        else right = middle;
+        const key = cut.turnTo(middle, active);
+        if (key === before) left = middle;
+        else {
+          right = middle;
+          after = key;
+        }
       }
-      found.push((left + right) / 2);
+      found.push({ x: (left + right) / 2, before, after });
     }
     return found;
   }
+}
+
+/** A station at which the structure of the cuts changes, and what it is on both sides. */
+interface Change {
+  readonly x: number;
+  readonly before: number;
+  readonly after: number;
 }
 
 /** A station of a panel, its weight, and the structure of the cut there. */
