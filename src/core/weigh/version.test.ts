@@ -12,7 +12,7 @@ import { weigh } from "./weigh";
 const OF_VERSION = { version: 3, massG: 19080.92699, balanceMm: 2728.14716, inertiaKgmm2: 131535.6024 };
 
 it("figures do not move without a new version of the engine", () => {
-  const sums = { version: ENGINE_VERSION, massG: 19080.92699, balanceMm: 2728.14716, inertiaKgmm2: 131535.6024 };
+  const sums = { version: ENGINE_VERSION, massG: 0, balanceMm: 0, inertiaKgmm2: 0 };
   for (const [, design] of [...DEMO_KNIVES, ...Object.entries(CONSTRUCTIONS)]) {
     const weighing = weigh(design);
     if (!weighing.ok) continue;
