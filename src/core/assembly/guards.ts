@@ -39,6 +39,7 @@ export function plateStretches(b: AssemblyBuilder, guard: Guard): PlateStretch[]
 
 /** Places along a domed front that are looked at for where its ellipses end. */
 const DOME_SAMPLES = 24;
+const DOME_RINGS = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9];
 
 /**
  * What a domed front leaves, within the dome's depth: ellipses about the middle of the guard's height that shrink toward
@@ -75,7 +76,11 @@ function domeCap(guard: Guard, dome: number): Region {
     outline,
     from: ["dome-cap", guard.widthMm, dome, guard.aboveMm, guard.belowMm],
     xRange: outline.xRange,
-    breaks: outline.breaks,
+    // It bends all along: a mesh of it has rings at these, too.
+    breaks: [
+      ...outline.breaks,
+      ...DOME_RINGS.map((share) => ({ x: -dome * share, below: false, above: false })),
+    ],
     sliceAt: (x) => {
       const ys = stretches(x);
       if (ys.length === 0) return null;

@@ -1,5 +1,5 @@
 "use client";
-import { type KeyboardEvent, useRef, useState } from "react";
+import { type KeyboardEvent, useState } from "react";
 import { clamp, roundTo } from "@/core/number";
 import { ROUNDING } from "@/core/tolerances";
 import { MM_PER_INCH, parseLength } from "@/core/units/length";
@@ -7,6 +7,7 @@ import { lengthUnitName, printLengthShort } from "@/core/units/print";
 import { useSettings } from "@/store/settings";
 import { boundsWords, lengthFailureWords } from "@/words/lengthFailures";
 import { TypedRow } from "./TypedRow";
+import { useHandedOver } from "./useHandedOver";
 
 interface LengthFieldProps {
   readonly label: string;
@@ -41,9 +42,7 @@ export function LengthField({
   const { units } = useSettings();
   const [typed, setTyped] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
-  // What was stepped to and has not come back as `mm` yet: keys can be quicker than the drawing.
-  const stepped = useRef<number | null>(null);
-  if (stepped.current === mm) stepped.current = null;
+  const handed = useHandedOver(mm);
   const unit = lengthUnitName(units);
   const shown = typed ?? printLengthShort(mm, units, digits);
 
@@ -60,7 +59,7 @@ export function LengthField({
     }
     setTyped(null);
     setWrong(null);
-    if (Math.abs(reading.mm - mm) > ROUNDING) onChange(reading.mm);
+    handed.hand(reading.mm, onChange);
     return true;
   };
 
@@ -74,11 +73,10 @@ export function LengthField({
     if (e.key !== "ArrowUp" && e.key !== "ArrowDown") return;
     e.preventDefault();
     const step = (units === "metric" ? 0.5 : MM_PER_INCH / 64) * (e.shiftKey ? 10 : 1);
-    const next = (stepped.current ?? mm) + (e.key === "ArrowUp" ? step : -step);
+    const next = handed.now() + (e.key === "ArrowUp" ? step : -step);
     setTyped(null);
     setWrong(null);
-    stepped.current = clamp(roundTo(next, 4), min, max);
-    onChange(stepped.current);
+    handed.hand(clamp(roundTo(next, 4), min, max), onChange);
   };
 
   return (
@@ -91,10 +89,7 @@ export function LengthField({
       bare={bare}
       autoFocus={autoFocus}
       onType={setTyped}
-      onLeave={() => {
-        stepped.current = null;
-        keep(typed);
-      }}
+      onLeave={() => keep(typed)}
       onPress={press}
     />
   );

@@ -3,6 +3,7 @@ import { type KeyboardEvent, useState } from "react";
 import { clamp, roundTo } from "@/core/number";
 import { ROUNDING } from "@/core/tolerances";
 import { TypedRow } from "./TypedRow";
+import { useHandedOver } from "./useHandedOver";
 
 interface ShareFieldProps {
   readonly label: string;
@@ -42,6 +43,7 @@ export function ShareField({
 }: ShareFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
+  const handed = useHandedOver(value);
   const print = (v: number) => String(roundTo(v * factor, digits)).replace("-", "−");
 
   const keep = (text: string | null) => {
@@ -63,7 +65,7 @@ export function ShareField({
     }
     setTyped(null);
     setWrong(null);
-    if (next !== value) onChange(next);
+    handed.hand(next, onChange);
   };
 
   const press = (e: KeyboardEvent) => {
@@ -74,10 +76,10 @@ export function ShareField({
     }
     if (e.key !== "ArrowUp" && e.key !== "ArrowDown") return;
     e.preventDefault();
-    const next = value + ((e.key === "ArrowUp" ? 1 : -1) * (e.shiftKey ? 10 : 1)) / factor;
+    const next = handed.now() + ((e.key === "ArrowUp" ? 1 : -1) * (e.shiftKey ? 10 : 1)) / factor;
     setTyped(null);
     setWrong(null);
-    onChange(clamp(roundTo(next, 4), min, max));
+    handed.hand(clamp(roundTo(next, 4), min, max), onChange);
   };
   return (
     <TypedRow

@@ -10,7 +10,9 @@ import { useBench, useDesign } from "../bench/BenchContext";
 import { PinsStep } from "../bench/steps/PinsStep";
 import { onBench } from "../onBench.fixtures";
 import { ChoiceAt, FillAt, LengthAt, MassAt, MaterialAt, PlaceAt, ShareAt, TickAt, YesAt } from "./bound";
+import { LengthField } from "./LengthField";
 import { LengthList } from "./LengthList";
+import { ShareField } from "./ShareField";
 
 const base = newDesign("Sedge");
 const field = (name: string) => screen.getByRole<HTMLInputElement>("textbox", { name });
@@ -29,6 +31,28 @@ function Counted({ of, counts }: { of: "pin" | "spine" | "all"; counts: Record<s
   counts[of] = (counts[of] ?? 0) + 1;
   return <output>{JSON.stringify(shown).length}</output>;
 }
+
+describe("a figure whose keeper answers late", () => {
+  it("is handed over again when the old one is typed before the new one has come back", async () => {
+    const handed: number[] = [];
+    await onBench(
+      base,
+      <>
+        <ShareField label="Strength" value={0.3} min={0} max={1} onChange={(v) => handed.push(v)} />
+        <LengthField label="Reach" mm={5} min={0} max={20} onChange={(v) => handed.push(v)} />
+      </>,
+    );
+    await type("Strength", "41{Enter}");
+    await type("Strength", "30{Enter}");
+    await type("Reach", "7{Enter}");
+    await type("Reach", "5{Enter}");
+    expect(handed).toEqual([0.41, 0.3, 7, 5]);
+    // Nothing is handed over twice, and keys step on from what was handed over.
+    await type("Reach", "5{Enter}");
+    await userEvent.type(field("Reach"), "{ArrowUp}{ArrowUp}");
+    expect(handed.slice(4)).toEqual([5.5, 6]);
+  });
+});
 
 describe("a length", () => {
   it("is taken as makers write it, on Enter or on leaving, and named in undo", async () => {
