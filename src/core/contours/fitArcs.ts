@@ -74,11 +74,11 @@ function pieceThrough(at: (i: number) => Point, from: number, to: number, within
   if (!(chord > SAME_MM)) return null;
   const [ux, uy] = [(d.x - a.x) / chord, (d.y - a.y) / chord];
   // In the chord's own frame: along it, and off it to its right, where a left turn bows out to.
-  const local = (i: number) => {
-    const q = at(i);
+  const inFrame = (q: Point) => {
     const [dx, dy] = [q.x - a.x, q.y - a.y];
     return { t: dx * ux + dy * uy, s: dx * uy - dy * ux };
   };
+  const local = (i: number) => inFrame(at(i));
   let most = 0;
   let before = 0;
   for (let i = from + 1; i < to; i++) {
@@ -93,9 +93,16 @@ function pieceThrough(at: (i: number) => Point, from: number, to: number, within
   const radius = chord / 2 / Math.sin(Math.abs(angle) / 2);
   const centre = { t: chord / 2, s: most - Math.sign(most) * radius };
   let last = 0;
+  const isOff = ({ t, s }: { t: number; s: number }) =>
+    Math.abs(Math.hypot(t - centre.t, s - centre.s) - radius) > withinMm;
+  // The way between two points is straight: in the middle of a long one an arc would stand off it the farthest.
+  for (let i = from; i < to; i++) {
+    const [p, q] = [at(i), at(i + 1)];
+    if (isOff(inFrame({ x: (p.x + q.x) / 2, y: (p.y + q.y) / 2 }))) return null;
+  }
   for (let i = from + 1; i < to; i++) {
     const { t, s } = local(i);
-    if (Math.abs(Math.hypot(t - centre.t, s - centre.s) - radius) > withinMm) return null;
+    if (isOff({ t, s })) return null;
     // Each point lies farther along the arc than the one before.
     const swept = sweptBy(t, s, centre, angle);
     if (swept < last - 1e-6 || swept > Math.abs(angle) + 1e-6) return null;

@@ -28,6 +28,9 @@ export interface CutSettings {
   readonly leastHoleMm: number;
 }
 
+/** A cut outline lies within this of where kerf and allowance put it, mm: both outlines follow theirs within 0.006. */
+export const FOLLOWED_MM = 0.01;
+
 export const AS_DRAWN: CutSettings = { kerfMm: 0, allowanceMm: 0, leastHoleMm: 0 };
 
 /** How far chords lie inside arcs while an outline is grown, mm. */

@@ -163,6 +163,7 @@ export function CuttersSection({ source }: { source: SheetSource }) {
           min={0}
           max={20}
           onChange={(allowanceMm) => setSettings({ ...settings, allowanceMm })}
+          help="All round outer outlines, and in an arc round their corners."
         />
         <LengthField
           label="Only mark holes under"

@@ -241,3 +241,22 @@ describe("mesh files that go out", () => {
     expect(exportMesh(kernel, newDesign("Sedge"), "pommel", "stl")).toBeNull();
   });
 });
+
+describe("a divider that leans through a joint along the handle", () => {
+  it("is meshed, and weighs what its mesh holds", { timeout: 120_000 }, () => {
+    const base = CONSTRUCTIONS["curved joint along the scales, with a sheet"];
+    if (base.handle.kind !== "scales") throw new Error("no scales");
+    const [joint] = base.handle.joints;
+    const leaning = { ...joint, tiltDeg: 35, dividers: joint.dividers.slice(0, 1) };
+    const design: Design = { ...base, handle: { ...base.handle, joints: [leaning] } };
+    const weighing = weigh(design);
+    if (!weighing.ok) throw new Error(JSON.stringify(weighing.findings));
+    const [part] = printableParts(kernel, design, (id) => id === "divider:j-60:right");
+    const weighed = weighing.report.parts.find((p) => p.id === part.id)!.volumeMm3;
+    // Source: Debian's admesh.
+    const { volume, open } = admesh(writeStl(part.mesh, "divider"));
+    expect(open).toBe(0);
+    expect(Math.abs(volume / weighed - 1)).toBeLessThan(0.002);
+    expect(part.mesh.triangles.length / 3).toBeLessThan(4000);
+  });
+});
