@@ -17,7 +17,7 @@ import { type Measure, twoParts } from "../stock/twoPart";
 import type { MaterialOf } from "../stock/types";
 import { isOily } from "../stock/working";
 import { INSIDE_MM } from "../tolerances";
-import { DEFAULT_FINENESS, integrate } from "../weigh/integrate";
+import { momentsOf } from "../weigh/momentsOf";
 import { isDry } from "./dry";
 
 /** Volume of adhesive that one kind of joint takes, mm³. */
@@ -235,6 +235,6 @@ function glueVolume(assembly: Assembly, materialOf: MaterialOf): number {
     materials.length > 0 &&
     materials.every((m) => materialOf(m.materialId)?.class === "adhesive");
   if (!assembly.parts.some(isGlue)) return 0;
-  const moments = integrate(assembly, DEFAULT_FINENESS, isGlue);
+  const moments = momentsOf(assembly);
   return assembly.parts.reduce((sum, part, i) => sum + (isGlue(part) ? moments[i].v : 0), 0);
 }

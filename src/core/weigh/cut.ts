@@ -41,7 +41,7 @@ const AT_END = 1e-6;
 const PROBE_MM = 2;
 const MOST_PROBES = 12;
 /** A change of order is found to the stretch between two of them, halved so often. */
-const HALVINGS = 24;
+const HALVINGS = 14;
 /** How far beyond a crossing the next order is read, as a share of the panel. */
 const BEYOND = 1e-5;
 /** A mesh with more corners across a cut than this is fine. */
