@@ -109,10 +109,14 @@ test("parts go out as DXF and SVG, laid out with another knife's on stock, and e
   await expect(cutters.getByRole("alert")).toHaveCount(0);
   await page.getByText("Orchard parer", { exact: true }).click();
   saved = page.waitForEvent("download");
-  await cutters.getByRole("button", { name: /^Sheet( 1)? as SVG/ }).click();
+  await cutters.getByRole("button", { name: /^Save (the sheet|sheet 1), .* as SVG/ }).click();
   const stock = (await bytesOf(await saved)).toString();
   expect(stock).toContain('id="knife-1-blank"');
-  expect(stock).toContain('id="knife-2-blank"');
+  // Its steel is another, and thinner: it lies on a sheet of its own.
+  expect(stock).not.toContain("knife-2-blank");
+  saved = page.waitForEvent("download");
+  await cutters.getByRole("button", { name: /, 1\.8 mm, as SVG$/ }).click();
+  expect((await bytesOf(await saved)).toString()).toContain('id="knife-2-blank"');
 
   await show(page, "Tables and everything");
   saved = page.waitForEvent("download");
