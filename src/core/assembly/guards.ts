@@ -74,7 +74,8 @@ function domeCap(guard: Guard, dome: number): Region {
   return {
     kind: "loft",
     outline,
-    from: ["dome-cap", guard.widthMm, dome, guard.aboveMm, guard.belowMm],
+    // More than its faces follow from, but nothing less.
+    from: ["dome-cap", dome, { ...guard, plates: null, slot: null }],
     xRange: outline.xRange,
     // It bends all along: a mesh of it has rings at these, too.
     breaks: [

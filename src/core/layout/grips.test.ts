@@ -6,6 +6,7 @@ import { newDesign } from "../design/create";
 import { plainKnife } from "../design/plainKnife.fixtures";
 import type { Design, ScalesHandle, Wrap } from "../design/schema";
 import { shippedMaterial } from "../stock/materials";
+import { checkDesign } from "../validity/checkDesign";
 import { weigh } from "../weigh/weigh";
 import { wrapCover, wrapPlan } from "./grips";
 import { layoutOf } from "./layout";
@@ -165,6 +166,22 @@ describe("side grooves", () => {
     expect((scale - volumes(cut("both")).get("scale:left")!) / (24 * segment)).toBeCloseTo(1, 3);
     expect(volumes(cut("right")).get("scale:left")).toBeCloseTo(scale, 3);
   });
+});
+
+it("a groove at the handle's very front or butt is told by its depth, in finite figures", () => {
+  for (const xMm of [0, -100])
+    for (const depthMm of [1, 9.5]) {
+      const handle = plainKnife(sound).handle;
+      const design: Design = {
+        ...plainKnife(sound),
+        handle: { ...handle, grooves: [{ id: "g", xMm, diameterMm: 20, depthMm, sides: "both" }] },
+      };
+      const found = checkDesign(design).filter((f) => f.severity === "error");
+      expect(found.map((f) => f.rule)).toEqual(depthMm < 8 ? [] : ["groove-into-tang"]);
+      for (const f of found)
+        expect([f.at?.x, f.at?.y, f.measured, f.limit].every(Number.isFinite)).toBe(true);
+      expect(volumes(design).get("scale:right")).toBeGreaterThan(1000);
+    }
 });
 
 it("every grip of these kinds weighs without a fault", () => {

@@ -1,11 +1,14 @@
+import type { Point } from "../curve/bezier";
 import { piecesOf } from "../design/handleParts";
 import type { SideGroove, Wrap } from "../design/schema";
+import { clamp } from "../number";
 import { cylinderRegion } from "../solids/cylinder";
 import { grooveHalf } from "../solids/groundBlade";
 import { grownRegion } from "../solids/grownRegion";
 import { layerRegion } from "../solids/layer";
 import type { Region } from "../solids/region";
 import { flatSlice } from "../solids/slice";
+import { INSIDE_MM } from "../tolerances";
 import { bodyLoft } from "./handleBody";
 import type { Layout } from "./layout";
 
@@ -129,11 +132,17 @@ function girth(region: Region, x: number): number {
   return round;
 }
 
+/** Half way up the handle at a groove's station, a hair inside where that is the handle's very end. */
+export function grooveMiddle({ outline, buttX, frontX }: Layout, { xMm }: SideGroove): Point {
+  const x = clamp(xMm, buttX + INSIDE_MM, frontX - INSIDE_MM);
+  const ys = outline.cut(x);
+  return { x, y: ys.length > 1 ? (ys[0] + ys[ys.length - 1]) / 2 : 0 };
+}
+
 /** Height of a groove's middle line over the centre plane: its radius less its depth over the surface half way up. */
-function grooveZ(layout: Layout, { xMm, diameterMm, depthMm }: SideGroove, side: "right" | "left"): number {
-  const ys = layout.outline.cut(xMm);
-  const y = ys.length > 1 ? (ys[0] + ys[ys.length - 1]) / 2 : 0;
-  return layout.surfaceAt(xMm, y, side) + diameterMm / 2 - depthMm;
+function grooveZ(layout: Layout, groove: SideGroove, side: "right" | "left"): number {
+  const { x, y } = grooveMiddle(layout, groove);
+  return layout.surfaceAt(x, y, side) + groove.diameterMm / 2 - groove.depthMm;
 }
 
 /** A groove's cylinder goes so far beyond the handle's edges, mm. */

@@ -4,7 +4,7 @@ import { enclosedArea, polyline, selfCrossing, signedDistance } from "../curve/c
 import { handleReach } from "../design/constructions";
 import type { Design, Half, Handle, ScalesHandle, SideGroove } from "../design/schema";
 import { barSizeAt } from "../layout/bar";
-import { hasEdge } from "../layout/grips";
+import { grooveMiddle, hasEdge } from "../layout/grips";
 import { closedOutline } from "../layout/halves";
 import { waistDepth } from "../layout/handleBody";
 import { handleOutline } from "../layout/handleOutline";
@@ -57,15 +57,14 @@ export function checkHandle(design: Design, edge: readonly Point[], report: Repo
 function checkGroove(design: Design, g: SideGroove, report: Report): void {
   const layout = layoutOf(design);
   const { tang, handle } = design;
-  const [low, high] = layout.outline.cut(g.xMm);
-  const y = (low + high) / 2;
-  const barHalf = tang.kind === "hidden" && g.xMm > -tang.lengthMm ? barSizeAt(tang, g.xMm).halfThickness : 0;
-  const core = tang.kind === "hidden" ? barHalf : handle.kind === "bare" ? 0 : lineAt(layout.tangFace, g.xMm);
+  const at = grooveMiddle(layout, g);
+  const barHalf = tang.kind === "hidden" && at.x > -tang.lengthMm ? barSizeAt(tang, at.x).halfThickness : 0;
+  const core = tang.kind === "hidden" ? barHalf : handle.kind === "bare" ? 0 : lineAt(layout.tangFace, at.x);
   for (const side of ["right", "left"] as const) {
     if (g.sides !== "both" && g.sides !== side) continue;
-    const limit = layout.surfaceAt(g.xMm, y, side) - core;
+    const limit = layout.surfaceAt(at.x, at.y, side) - core;
     if (!(g.depthMm < limit)) {
-      report("error", "groove-into-tang", { at: { x: g.xMm, y }, subject: g.id, measured: g.depthMm, limit });
+      report("error", "groove-into-tang", { at, subject: g.id, measured: g.depthMm, limit });
       return;
     }
   }

@@ -89,7 +89,10 @@ export function LengthField({
       bare={bare}
       autoFocus={autoFocus}
       onType={setTyped}
-      onLeave={() => keep(typed)}
+      onLeave={() => {
+        handed.forget();
+        keep(typed);
+      }}
       onPress={press}
     />
   );

@@ -91,7 +91,10 @@ export function ShareField({
       bare={bare}
       inputMode="decimal"
       onType={setTyped}
-      onLeave={() => keep(typed)}
+      onLeave={() => {
+        handed.forget();
+        keep(typed);
+      }}
       onPress={press}
     />
   );

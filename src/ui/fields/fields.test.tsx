@@ -1,6 +1,7 @@
 // @vitest-environment happy-dom
 import { act, screen } from "@testing-library/react";
 import { userEvent } from "@testing-library/user-event";
+import { useState } from "react";
 import { afterEach, describe, expect, it } from "vitest";
 import { newDesign } from "@/core/design/create";
 import { limitsAt } from "@/core/design/limits";
@@ -51,6 +52,32 @@ describe("a figure whose keeper answers late", () => {
     await type("Reach", "5{Enter}");
     await userEvent.type(field("Reach"), "{ArrowUp}{ArrowUp}");
     expect(handed.slice(4)).toEqual([5.5, 6]);
+  });
+});
+
+describe("a figure that is answered by another one", () => {
+  it("is stepped on from that, not from what was handed over", async () => {
+    const handed: number[] = [];
+    /** Keeps whole millimetres. */
+    function Rounding() {
+      const [mm, setMm] = useState(5);
+      return (
+        <LengthField
+          label="Reach"
+          mm={mm}
+          min={0}
+          max={20}
+          onChange={(to) => {
+            handed.push(to);
+            setMm(Math.round(to));
+          }}
+        />
+      );
+    }
+    await onBench(base, <Rounding />);
+    await type("Reach", "7.3{Enter}");
+    await userEvent.type(field("Reach"), "{ArrowUp}");
+    expect(handed).toEqual([7.3, 7.5]);
   });
 });
 

@@ -2,21 +2,27 @@ import { useRef } from "react";
 import { ROUNDING } from "@/core/tolerances";
 
 /**
- * A figure of a field that has been handed over and has not come back as `value` yet: keys can be quicker than what keeps
- * it. Without it, typing the old figure again in that moment would pass for no change, and the one before would stand.
+ * A figure of a field that has been handed over and not been answered by a new `value` yet: keys can be quicker than what
+ * keeps it. Without it, typing the old figure again in that moment would pass for no change, and the one before would stand.
  */
 export function useHandedOver(value: number) {
-  const under = useRef<number | null>(null);
-  if (under.current === value) under.current = null;
-  const differs = (from: number | null, next: number) => from !== null && Math.abs(next - from) > ROUNDING;
+  const under = useRef<{ readonly since: number; readonly figure: number } | null>(null);
+  // Whatever it was answered by, the figure, a rounded one or one from elsewhere: that is what it is now.
+  if (under.current !== null && under.current.since !== value) under.current = null;
+  const differs = (from: number, next: number) => Math.abs(next - from) > ROUNDING;
+  const now = () => under.current?.figure ?? value;
   return {
-    /** What it is, or will be once it has come back. */
-    now: () => under.current ?? value,
+    /** What it is, or will be once it is kept. */
+    now,
     /** Hands a figure over, where that changes anything. */
     hand: (next: number, onChange: (next: number) => void) => {
-      if (!differs(value, next) && !differs(under.current, next)) return;
-      under.current = next;
+      if (!differs(value, next) && !differs(now(), next)) return;
+      under.current = { since: value, figure: next };
       onChange(next);
+    },
+    /** On leaving: what was not taken is not stepped on from. */
+    forget: () => {
+      under.current = null;
     },
   };
 }
