@@ -1,8 +1,9 @@
 import { describe, expect, it } from "vitest";
+import { seeded } from "../../../faults/random";
 import { signedArea } from "../contours/loop";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { GUARD_FORMS, guardOfForm } from "../design/guards";
-import { mutated, randomFrom } from "../design/mutated.fixtures";
+import { mutated } from "../design/mutated.fixtures";
 import type { Design } from "../design/schema";
 import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
 import { drawnPieces } from "./pieceLayers";
@@ -23,7 +24,7 @@ describe("every piece is cut in one", () => {
   });
 
   it("over all constructions, and random changes of them", { timeout: 120_000 }, () => {
-    const random = randomFrom(11);
+    const random = seeded(11);
     for (const [name, design] of Object.entries(CONSTRUCTIONS))
       for (const d of [design, mutated(design, random)]) if (d) expect(apart(d), name).toEqual([]);
   });

@@ -1,3 +1,4 @@
+import type { Random } from "../../../faults/random";
 import { checkDesign } from "../validity/checkDesign";
 import { type Design, designSchema } from "./schema";
 
@@ -7,17 +8,8 @@ const FACTORS = [0.6, 0.8, 0.95, 1.05, 1.2, 1.6];
 const STEPS = [-12, -4, -0.7, 0.7, 4, 12];
 const TRIES = 40;
 
-/** Random numbers from 0 to 1, the same of the same seed. */
-export function randomFrom(seed: number): () => number {
-  let state = seed % 2147483647 || 1;
-  return () => {
-    state = (state * 16807) % 2147483647;
-    return (state - 1) / 2147483646;
-  };
-}
-
 /** A design with some of its numbers changed, within its limits and such that it can be built; null where none is found. */
-export function mutated(design: Design, random: () => number): Design | null {
+export function mutated(design: Design, random: Random): Design | null {
   for (let i = 0; i < TRIES; i++) {
     const changed = designSchema.safeParse(changedIn(design, random, i < TRIES / 2 ? CHANGED : CHANGED / 4));
     if (changed.success && checkDesign(changed.data).every((f) => f.severity !== "error"))
@@ -26,11 +18,10 @@ export function mutated(design: Design, random: () => number): Design | null {
   return null;
 }
 
-function changedIn(value: unknown, random: () => number, share: number): unknown {
+function changedIn(value: unknown, random: Random, share: number): unknown {
   if (typeof value === "number") {
-    if (random() > share) return value;
-    const pick = (list: readonly number[]) => list[Math.floor(random() * list.length) % list.length];
-    return random() < 0.5 ? value * pick(FACTORS) : value + pick(STEPS);
+    if (random.next() > share) return value;
+    return random.next() < 0.5 ? value * random.of(FACTORS) : value + random.of(STEPS);
   }
   if (Array.isArray(value)) return value.map((v) => changedIn(v, random, share));
   if (value === null || typeof value !== "object") return value;

@@ -2,7 +2,7 @@ import type { Design } from "../design/schema";
 import { layoutOf } from "../layout/layout";
 import { degrees, radians } from "../number";
 import type { Grind } from "../solids/grind";
-import { type BladeSide, faceHeightAt, grindOf, spineThickness } from "../solids/groundBlade";
+import { type BladeSide, faceHeightAt, grindOf, isGround, spineThickness } from "../solids/groundBlade";
 import { INSIDE_MM } from "../tolerances";
 
 /** One side's ground face at a station: its height over the edge, and its lean from the blade's middle plane. */
@@ -69,11 +69,6 @@ export function grindingAids(design: Design): GrindingAids {
 /** Height of a ground face; of two edges, from the lower one to the ridge. */
 function faceOf(grind: Grind, xMm: number, heightMm: number): number {
   return "ridgeShare" in grind ? grind.ridgeShare * heightMm : faceHeightAt(grind, xMm, heightMm);
-}
-
-function isGround(blade: Parameters<typeof grindOf>[0], side: BladeSide): boolean {
-  const grind = grindOf(blade, side);
-  return grind !== "flat" && (grind === "bevel" || grind.kind !== "none");
 }
 
 /** Flats that are cut along a handle before it is rounded, at one station of one side. */

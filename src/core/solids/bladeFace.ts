@@ -10,6 +10,7 @@ import {
   type GroundBlade,
   grindOf,
   grooveHalf,
+  isGround,
   isOn,
   spineThickness,
   swedgeHeight,
@@ -122,6 +123,9 @@ function withSwedge(blade: GroundBlade, face: BladeFace, { x, edgeY, spineY }: F
   };
 }
 
+/** Places up a bevel's reach that are looked at for where it meets the face. */
+const SHARPENED_SAMPLES = 16;
+
 /** The secondary bevels of sharpening: each leaves the edge at its angle, from the centre plane, or from the other side's flat. */
 function sharpened(
   blade: GroundBlade,
@@ -132,22 +136,20 @@ function sharpened(
 ): BladeFace {
   const mine = grindOf(blade, side);
   const thicknessMm = spineThickness(blade, x);
-  const other = grindOf(blade, side === "right" ? "left" : "right");
-  const ground = (g: typeof mine) => g === "bevel" || (g !== "flat" && g.kind !== "none");
   // The flat of a blade that is ground on one side is not sharpened.
-  if (!ground(mine) && ground(other)) return face;
+  if (!isGround(blade, side) && isGround(blade, side === "right" ? "left" : "right")) return face;
   const slope = Math.tan(radians(angleDeg));
   const from = -(flatOpposite(blade, side, thicknessMm) ?? 0);
   const double = mine !== "bevel" && mine !== "flat" && isDouble(mine);
   const reach = Math.min(spineY - edgeY, (2 * thicknessMm) / slope);
   const over = (v: number) => from + v * slope;
   const marks: FaceMark[] = [];
-  const foot = rootBetween((v) => over(v) - face.half(edgeY + v), 0, reach);
-  if (foot > 0 && foot < reach) marks.push({ of: "sharpened", y: edgeY + foot });
-  if (double) {
-    const top = rootBetween((v) => over(v) - face.half(spineY - v), 0, reach);
-    if (top > 0 && top < reach) marks.push({ of: "sharpened", y: spineY - top });
-  }
+  // A hollow face, or a false edge above, may meet the bevel more than once.
+  const meets = (gap: (v: number) => number) => signChanges(gap, 0, reach, SHARPENED_SAMPLES);
+  for (const v of meets((u) => over(u) - face.half(edgeY + u))) marks.push({ of: "sharpened", y: edgeY + v });
+  if (double)
+    for (const v of meets((u) => over(u) - face.half(spineY - u)))
+      marks.push({ of: "sharpened", y: spineY - v });
   return {
     half: (y) =>
       Math.min(face.half(y), over(y - edgeY), double ? over(spineY - y) : Number.POSITIVE_INFINITY),

@@ -1,11 +1,7 @@
 import { describe, expect, it } from "vitest";
-import { straight } from "../curve/bezier";
-import { contourOf } from "../curve/contour";
-import { randomFrom } from "../design/mutated.fixtures";
-import { integrate } from "../weigh/integrate";
-import { bladeRegion } from "./bladeRegion";
+import { seeded } from "../../../faults/random";
+import { bar, measured, outlineOf } from "./barBlade.fixtures";
 import type { Grind, SideGrind } from "./grind";
-import type { GroundBlade } from "./groundBlade";
 
 /**
  * The blade of docs/method.md, summed over small squares from its formulas, written anew: nothing of the code that it is
@@ -121,43 +117,30 @@ function swept(t: Told, columns: number, rows: number) {
   const ends = [0, t.ricasso, BELLY, LENGTH].filter((x, i, all) => i === 0 || x > all[i - 1]);
   for (let i = 1; i < ends.length; i++)
     stretch(ends[i - 1], ends[i], Math.ceil(((ends[i] - ends[i - 1]) / LENGTH) * columns));
-  return { v, x: mx / v, y: my / v, z: mz / v };
+  return { mm3: v, x: mx / v, y: my / v, z: mz / v };
 }
 
-function weighed(t: Told) {
-  const corners = [
-    [0, SPINE],
-    [LENGTH, SPINE],
-    [BELLY, 0],
-    [0, 0],
-  ].map(([x, y]) => ({ x, y }));
-  const blade: GroundBlade = {
-    outline: contourOf(corners.map((a, i) => straight(a, corners[(i + 1) % corners.length]))),
-    lengthMm: LENGTH,
-    ricassoMm: t.ricasso,
-    grind: t.right,
-    leftGrind: t.left,
-    stockMm: t.stock,
-    tipMm: t.tip,
-    edgeMm: t.edge,
-    taperFromMm: t.taperFrom,
-    taper: [],
-    plunge: { sweepDeg: 0, radiusMm: 0 },
-    swedge: t.falseEdge && {
-      lengthMm: t.falseEdge.length,
-      runOutMm: t.falseEdge.runOut,
-      heightMm: t.falseEdge.height,
-      leavesMm: t.falseEdge.leaves,
-      sides: "both",
-    },
-    fullers: [],
-    sharpenedDeg: t.sharpened,
-  };
-  const materials = [{ materialId: "x", share: 1 }];
-  const part = { id: "a", key: { kind: "blade" }, group: "blade", materials, regions: [0] } as const;
-  const [m] = integrate({ regions: [bladeRegion(blade)], parts: [part] });
-  return { v: m.v, x: m.originX + m.x / m.v, y: m.y / m.v, z: m.z / m.v };
-}
+const weighed = (t: Told) =>
+  measured(
+    bar({
+      outline: outlineOf([0, SPINE], [LENGTH, SPINE], [BELLY, 0], [0, 0]),
+      ricassoMm: t.ricasso,
+      grind: t.right,
+      leftGrind: t.left,
+      stockMm: t.stock,
+      tipMm: t.tip,
+      edgeMm: t.edge,
+      taperFromMm: t.taperFrom,
+      swedge: t.falseEdge && {
+        lengthMm: t.falseEdge.length,
+        runOutMm: t.falseEdge.runOut,
+        heightMm: t.falseEdge.height,
+        leavesMm: t.falseEdge.leaves,
+        sides: "both",
+      },
+      sharpenedDeg: t.sharpened,
+    }),
+  );
 
 const PLAIN: Told = {
   right: { kind: "full-flat" },
@@ -207,26 +190,26 @@ describe("a blade weighs what a sweep of the documented formulas does", () => {
 
   it.each(cases)("%s", (_, told) => {
     const [by, sweep] = [weighed(told), swept(told, 900, 350)];
-    expect(Math.abs(by.v / sweep.v - 1), `${by.v} against ${sweep.v}`).toBeLessThan(3e-5);
+    expect(Math.abs(by.mm3 / sweep.mm3 - 1), `${by.mm3} against ${sweep.mm3}`).toBeLessThan(3e-5);
     for (const k of ["x", "y", "z"] as const) expect(Math.abs(by[k] - sweep[k]), k).toBeLessThan(0.002);
   });
 
   it("at random", { timeout: 60_000 }, () => {
-    const random = randomFrom(41);
-    const between = (low: number, high: number) => low + random() * (high - low);
+    const random = seeded(41);
+    const between = (low: number, high: number) => low + random.next() * (high - low);
     for (let i = 0; i < 12; i++) {
       const right = GRINDS[i % GRINDS.length];
       const stock = between(2.5, 6);
       const told: Told = {
         right,
-        left: right.kind !== "single-bevel" && random() < 0.4 ? { kind: "none" } : null,
+        left: right.kind !== "single-bevel" && random.next() < 0.4 ? { kind: "none" } : null,
         stock,
         tip: stock * between(0.2, 1),
         edge: between(0.1, 0.5),
         taperFrom: between(15, 40),
         ricasso: 15,
         falseEdge:
-          random() < 0.7
+          random.next() < 0.7
             ? {
                 length: between(20, 70),
                 runOut: between(0, 15),
@@ -234,10 +217,10 @@ describe("a blade weighs what a sweep of the documented formulas does", () => {
                 leaves: between(0.3, 2),
               }
             : null,
-        sharpened: random() < 0.5 ? between(12, 30) : null,
+        sharpened: random.next() < 0.5 ? between(12, 30) : null,
       };
       const [by, sweep] = [weighed(told), swept(told, 900, 350)];
-      expect(Math.abs(by.v / sweep.v - 1), JSON.stringify(told)).toBeLessThan(5e-5);
+      expect(Math.abs(by.mm3 / sweep.mm3 - 1), JSON.stringify(told)).toBeLessThan(5e-5);
     }
   });
 });
@@ -251,31 +234,8 @@ describe("a blade hollow on one side", () => {
     const segment = (radius * radius * (angle - Math.sin(angle))) / 2;
     const exact = 100 * (30 * 4 - (face * fall) / 2 - segment);
     expect(exact).toBeCloseTo(8751.68, 1);
-    const corners = [
-      [0, 30],
-      [100, 30],
-      [100, 0],
-      [0, 0],
-    ].map(([x, y]) => ({ x, y }));
-    const blade: GroundBlade = {
-      outline: contourOf(corners.map((a, i) => straight(a, corners[(i + 1) % 4]))),
-      lengthMm: 100,
-      ricassoMm: 0,
-      grind: { kind: "hollow", heightMm: face, along: [], wheelRadiusMm: radius },
-      leftGrind: { kind: "none" },
-      stockMm: 4,
-      tipMm: 4,
-      edgeMm: 0.4,
-      taperFromMm: 0,
-      taper: [],
-      plunge: { sweepDeg: 0, radiusMm: 0 },
-      swedge: null,
-      fullers: [],
-      sharpenedDeg: null,
-    };
-    const materials = [{ materialId: "x", share: 1 }];
-    const part = { id: "a", key: { kind: "blade" }, group: "blade", materials, regions: [0] } as const;
-    const [m] = integrate({ regions: [bladeRegion(blade)], parts: [part] });
-    expect(Math.abs(m.v / exact - 1)).toBeLessThan(1e-5);
+    const grind = { kind: "hollow", heightMm: face, along: [], wheelRadiusMm: radius } as const;
+    const { mm3 } = measured(bar({ grind, leftGrind: { kind: "none" }, edgeMm: 0.4 }));
+    expect(Math.abs(mm3 / exact - 1)).toBeLessThan(1e-5);
   });
 });

@@ -80,6 +80,12 @@ export function grindOf({ grind, leftGrind }: GroundBlade, side: BladeSide): Sid
   return side === "left" && leftGrind ? leftGrind : grind;
 }
 
+/** Whether a side of the blade is ground at all. */
+export function isGround(blade: GroundBlade, side: BladeSide): boolean {
+  const of = grindOf(blade, side);
+  return of !== "flat" && (of === "bevel" || of.kind !== "none");
+}
+
 const faces = new WeakMap<readonly unknown[], Profile>();
 
 /** Height of the ground face at x, where the blade is `bladeHeightMm` high. */

@@ -4,7 +4,7 @@ import { groundBlade } from "../layout/groundBlade";
 import { plungeX } from "../solids/bladeFace";
 import { bladeFacesAt } from "../solids/bladeRegion";
 import { isDouble } from "../solids/grind";
-import { faceHeightAt, grindOf, spineThickness } from "../solids/groundBlade";
+import { faceHeightAt, isGround, spineThickness } from "../solids/groundBlade";
 import { INSIDE_MM, ROUNDING } from "../tolerances";
 import type { Report } from "./types";
 
@@ -60,17 +60,14 @@ function checkWheel(
   report: Report,
 ): void {
   const ground = groundBlade(blade);
-  const alone = (["right", "left"] as const).filter((side) => {
-    const of = grindOf(ground, side);
-    return of !== "flat" && (of === "bevel" || of.kind !== "none");
-  });
+  const groundSides = (["right", "left"] as const).filter((side) => isGround(ground, side)).length;
   const worst = { chord: 0, at: { x: blade.ricassoMm, y: 0 } };
   for (const { x, edgeY, spineY } of groundStations(blade)) {
     const height = spineY - edgeY;
     const faces = isDouble(grind)
       ? [grind.ridgeShare * height, (1 - grind.ridgeShare) * height]
       : [faceHeightAt(grind, x, height)];
-    const fall = Math.max(0, spineThickness(ground, x) - blade.edgeMm) / alone.length;
+    const fall = Math.max(0, spineThickness(ground, x) - blade.edgeMm) / groundSides;
     const faceMm = Math.max(...faces);
     const chord = Math.hypot(faceMm, fall);
     if (chord > worst.chord) Object.assign(worst, { chord, at: { x, y: edgeY + faceMm / 2 } });

@@ -264,7 +264,7 @@ export class Cut {
     let before = this.probe(y0, y1, 0, count);
     let orderBefore = this.orderAt(before);
     let parted = 0;
-    for (let i = 0; i < count; i++) {
+    for (let i = 1; i < count; i++) {
       const y = this.probe(y0, y1, i, count);
       const order = this.orderAt(y);
       while (order !== orderBefore && parted < MOST_ORDERS) {

@@ -47,7 +47,7 @@ export function integrate(
   // Parts that are not asked for take their space all the same.
   const cut = new Cut(assembly, fineness);
   /** So many more changes of structure are looked for in the panel at hand. */
-  const search = { left: 0 };
+  let changesLeft = 0;
 
   memory?.begin(assembly, origins, fineness);
   for (const panel of xPanels(assembly)) {
@@ -62,7 +62,7 @@ export function integrate(
     const known = memory?.recall(panel, active, present);
     const within = known ?? present.map((i) => noMoments(origins[i]));
     // Where very many regions lie, panels are short and structures change all the time.
-    search.left = active.length > MOST_SEARCHED ? 0 : MOST_CHANGES;
+    changesLeft = active.length > MOST_SEARCHED ? 0 : MOST_CHANGES;
     if (!known) overStations(panel, active, present, within);
     if (!known) memory?.keep(panel, active, present, within);
     for (let k = 0; k < present.length; k++) addMoments(moments[present[k]], within[k]);
@@ -83,7 +83,7 @@ export function integrate(
     depth = 0,
   ): void {
     const { a, b } = panel;
-    const searched = depth < MOST_DEPTH && search.left > 0 && b - a > SHORTEST_MM;
+    const searched = depth < MOST_DEPTH && changesLeft > 0 && b - a > SHORTEST_MM;
     const inset = Math.min(INSET_MM, (b - a) * INSET_MM);
     const first: Place = { x: a + inset, w: 0, key: 0 };
     const last: Place = { x: b - inset, w: 0, key: 0 };
@@ -137,8 +137,8 @@ export function integrate(
     for (let i = 1; i < places.length; i++) {
       const before = places[i - 1].key;
       let after = places[i].key;
-      if (after === before || search.left <= 0) continue;
-      search.left--;
+      if (after === before || changesLeft <= 0) continue;
+      changesLeft--;
       let [left, right] = [places[i - 1].x, places[i].x];
       while (right - left > FOUND_TO_MM) {
         const middle = (left + right) / 2;

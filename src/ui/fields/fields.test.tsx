@@ -55,26 +55,20 @@ describe("a figure whose keeper answers late", () => {
   });
 });
 
+/** A length that is kept in whole millimetres. */
+function WholeLength({ handed }: { handed: number[] }) {
+  const [mm, setMm] = useState(5);
+  const keep = (to: number) => {
+    handed.push(to);
+    setMm(Math.round(to));
+  };
+  return <LengthField label="Reach" mm={mm} min={0} max={20} onChange={keep} />;
+}
+
 describe("a figure that is answered by another one", () => {
   it("is stepped on from that, not from what was handed over", async () => {
     const handed: number[] = [];
-    /** Keeps whole millimetres. */
-    function Rounding() {
-      const [mm, setMm] = useState(5);
-      return (
-        <LengthField
-          label="Reach"
-          mm={mm}
-          min={0}
-          max={20}
-          onChange={(to) => {
-            handed.push(to);
-            setMm(Math.round(to));
-          }}
-        />
-      );
-    }
-    await onBench(base, <Rounding />);
+    await onBench(base, <WholeLength handed={handed} />);
     await type("Reach", "7.3{Enter}");
     await userEvent.type(field("Reach"), "{ArrowUp}");
     expect(handed).toEqual([7.3, 7.5]);
