@@ -69,7 +69,7 @@ const WORDS: Record<FaultRule, (f: Finding, mm: Say, grams: Say) => string> = {
   "hollow-wheel-too-small": (f, mm) =>
     `A wheel of ${mm(f.measured)} radius cannot grind a face this high: at least ${mm(f.limit)} is needed.`,
   "hollow-cuts-through": () =>
-    "The hollow grind cuts through the blade. Use a larger wheel, a lower face or thicker stock.",
+    "Both sides' grinds meet here: nothing is left of the blade. Use a larger wheel, a lower face, a smaller false edge or thicker stock.",
   "edge-thicker-than-spine": (f, mm) =>
     `The edge (${mm(f.measured)}) must be thinner than the spine (${mm(f.limit)}).`,
   "measured-too-far-off": (f, _mm, grams) =>

@@ -200,16 +200,20 @@ describe("a blade weighs what a sweep of the documented formulas does", () => {
     for (let i = 0; i < 12; i++) {
       const right = GRINDS[i % GRINDS.length];
       const stock = between(2.5, 6);
+      const left: SideGrind | null =
+        right.kind !== "single-bevel" && random.next() < 0.4 ? { kind: "none" } : null;
+      // A false edge takes the upper edge away that lies in the other side's flat: that cannot be built.
+      const mayHaveFalseEdge = !(left && "ridgeShare" in right);
       const told: Told = {
         right,
-        left: right.kind !== "single-bevel" && random.next() < 0.4 ? { kind: "none" } : null,
+        left,
         stock,
         tip: stock * between(0.2, 1),
         edge: between(0.1, 0.5),
         taperFrom: between(15, 40),
         ricasso: 15,
         falseEdge:
-          random.next() < 0.7
+          mayHaveFalseEdge && random.next() < 0.7
             ? {
                 length: between(20, 70),
                 runOut: between(0, 15),

@@ -53,6 +53,15 @@ export const BLADE_TRIPS: [FaultRule, Design][] = [
   ],
   ["plunge-off-blade", blade({ plunge: { sweepDeg: -60, radiusMm: 0 } })],
   ["grind-higher-than-blade", blade({ leftGrind: { kind: "convex", heightMm: 60, along: [], bulge: 0.5 } })],
+  // Ground on one side, its upper edge lies in the flat that the false edge takes away.
+  [
+    "hollow-cuts-through",
+    blade({
+      grind: { kind: "diamond", ridgeShare: 0.5 },
+      leftGrind: { kind: "none" },
+      swedge: { ...SWEDGE, leavesMm: 0.6 },
+    }),
+  ],
   ["hollow-wheel-too-small", blade({ grind: { kind: "double-hollow", ridgeShare: 0.5, wheelRadiusMm: 6 } })],
   ["fuller-off-blade", fullers({ toMm: 130 })],
   ["fuller-off-blade", fullers({ fromMm: 60, toMm: 40 })],

@@ -15,7 +15,7 @@ export function checkGrind(design: Design, report: Report): void {
   for (const grind of [blade.grind, ...(blade.leftGrind ? [blade.leftGrind] : [])])
     checkFace(design, grind, [edge, spine], report);
   const hollow = [blade.grind, blade.leftGrind].some((g) => g && "wheelRadiusMm" in g);
-  if (hollow && blade.ricassoMm < blade.lengthMm) checkThrough(design, report);
+  if ((hollow || blade.swedge) && blade.ricassoMm < blade.lengthMm) checkThrough(design, report);
   if (blade.grind.kind === "single-bevel" && blade.leftGrind)
     report("error", "left-grind-unused", { at: { x: blade.ricassoMm, y: (edge + spine) / 2 } });
   const stations = [edge, spine].map((y) => plungeX(groundBlade(blade), edge, y));
@@ -80,9 +80,9 @@ function checkWheel(
     });
 }
 
-/** Nowhere do both faces meet, as they are ground: what is cut into them afterwards is looked at by itself. */
+/** Nowhere do both faces meet, as they are ground and with the false edge: fullers are looked at by themselves. */
 function checkThrough({ blade }: Design, report: Report): void {
-  const ground = { ...groundBlade(blade), swedge: null, fullers: [], sharpenedDeg: null };
+  const ground = { ...groundBlade(blade), fullers: [], sharpenedDeg: null };
   const thinnest = { mm: Number.POSITIVE_INFINITY, at: { x: 0, y: 0 } };
   for (const { x } of groundStations(blade)) {
     const faces = bladeFacesAt(ground, x);
