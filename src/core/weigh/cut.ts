@@ -1,39 +1,13 @@
 import type { Assembly } from "../assembly/types";
 import type { ClosingZone } from "../solids/closingZone";
 import type { Slice } from "../solids/slice";
-import { addFlat, addRay, type CutSums } from "./moments";
-import { overRule, yPanels } from "./panels";
+import type { CutSums } from "./moments";
+import { yPanels } from "./panels";
 import { Presence } from "./presence";
+import { type RayFineness, RaySums } from "./raySums";
+import { type OrderPanel, putStretch, type Stretch } from "./stretches";
+import { mixed, StructureKey } from "./structureKey";
 import { SAME_FACE_MM, Taken } from "./taken";
-
-/** How many rays a cut is summed by. */
-export interface RayFineness {
-  readonly yPointsPerMm: number;
-  readonly yPoints: readonly [number, number];
-  /** Least points of a closing zone, and those of a whole one. */
-  readonly zonePoints: readonly [number, number];
-  /** Every panel is cut into this many equal ones. */
-  readonly split: number;
-}
-
-/** What fills a stretch of every ray of a panel, between two surfaces: 2r is region r's lower face, 2r + 1 its upper. */
-interface Stretch {
-  part: number;
-  z0: number;
-  z1: number;
-  surface0: number;
-  surface1: number;
-}
-
-/** A stretch of y on which the same parts lie between the same surfaces in the same order, by its place in the stretches. */
-interface OrderPanel {
-  y0: number;
-  y1: number;
-  first: number;
-  last: number;
-  zone: ClosingZone | null;
-  extra: number;
-}
 
 /** How near its ends a panel's order is read, as a share of it. */
 const AT_END = 1e-6;
@@ -42,6 +16,8 @@ const PROBE_MM = 2;
 const MOST_PROBES = 12;
 /** A change of order is found to the stretch between two of them, halved so often. */
 const HALVINGS = 14;
+/** A crossing this near an end of its panel, as a share of it, is that end. */
+const NEAR_END = 2e-6;
 /** How far beyond a crossing the next order is read, as a share of the panel. */
 const BEYOND = 1e-5;
 /** A mesh with more corners across a cut than this is fine. */
@@ -60,6 +36,7 @@ export class Cut {
   private readonly high: Float64Array;
   private readonly taken = new Taken();
   private readonly presence: Presence;
+  private readonly raySums: RaySums;
   private readonly partRegions: readonly (readonly number[])[];
   /** Regions of which the corners across a cut say nothing about the knife: a mesh has one at each of its edges. */
   private readonly isMesh: readonly boolean[];
@@ -79,11 +56,8 @@ export class Cut {
   private readonly stretches: Stretch[] = [];
   private stretchCount = 0;
   private readonly panels: OrderPanel[] = [];
-  private readonly bent: Stretch[] = [];
-  private readonly bounding: number[] = [];
   private panelCount = 0;
-  private key = 0;
-  private lastMark = 0;
+  private readonly structure = new StructureKey();
   /** Of each region, the ray for which its faces are worked out. */
   private readonly rayAt: Int32Array;
   private ray = 0;
@@ -96,7 +70,7 @@ export class Cut {
   ) => {
     // Faces that are one but for rounding leave slivers between them.
     if (z1 - z0 < SAME_FACE_MM) return;
-    put(this.stretches, this.stretchCount + this.foundCount++, part, z0, z1, surface0, surface1);
+    putStretch(this.stretches, this.stretchCount + this.foundCount++, part, z0, z1, surface0, surface1);
     this.order = mixed(mixed(mixed(this.order, part + 1), surface0 + 2), surface1 + 2);
   };
 
@@ -106,6 +80,7 @@ export class Cut {
   ) {
     const { regions, parts } = assembly;
     this.slices = new Array(regions.length).fill(null);
+    this.raySums = new RaySums(this.slices, fineness);
     this.low = new Float64Array(regions.length);
     this.high = new Float64Array(regions.length);
     this.seenAt = new Int32Array(regions.length);
@@ -134,16 +109,14 @@ export class Cut {
     this.presence.begin(this.slices, active);
     this.stretchCount = 0;
     this.panelCount = 0;
-    this.key = 1;
-    this.lastMark = 0;
+    this.structure.clear();
     for (let k = 0; k + 1 < ys.length; k++) this.readPanel(ys[k], ys[k + 1]);
-    if (this.lastMark !== 0) this.key = mixed(this.key, 0);
-    return this.isFine ? 0 : this.key;
+    return this.isFine ? 0 : this.structure.value;
   }
 
   /** Adds what lies in the cut at hand to the sums of its parts. */
   addTo(sums: readonly CutSums[]): void {
-    for (let k = 0; k < this.panelCount; k++) this.sumPanel(this.panels[k], sums);
+    for (let k = 0; k < this.panelCount; k++) this.raySums.add(this.panels[k], this.stretches, sums);
   }
 
   private readPanel(y0: number, y1: number): void {
@@ -151,7 +124,7 @@ export class Cut {
     const { here, turned, steps } = this.presence.moveTo(middle);
     if (here.length === 0) {
       this.needed.length = 0;
-      this.mark(0, turned);
+      this.structure.add(0, turned);
       return;
     }
     if (steps > 0 || this.needed.length === 0) this.enter(here);
@@ -358,7 +331,7 @@ export class Cut {
         if (!isMesh[r]) mark = mixed(mark, below(slice.creases, y));
       }
     }
-    this.mark(last === first ? 0 : mark, turned);
+    this.structure.add(last === first ? 0 : mark, turned);
     if (last === first) return;
     this.stretchCount = last;
     const n = this.panelCount++;
@@ -371,105 +344,10 @@ export class Cut {
     panel.zone = zone;
     panel.extra = extra;
   }
-
-  /** Takes a panel into the number of the cut's structure: a border counts where the order changes. */
-  private mark(mark: number, turned: number): void {
-    if (mark === this.lastMark) return;
-    this.key = mixed(mixed(this.key, mark), turned);
-    this.lastMark = mark;
-  }
-
-  private sumPanel(panel: OrderPanel, sums: readonly CutSums[]): void {
-    const { slices, stretches, fineness, low, high, rayAt, bent, bounding } = this;
-    const { y0, y1, zone, extra } = panel;
-    // Stretches that no curved surface bounds are added in closed form.
-    bent.length = 0;
-    bounding.length = 0;
-    const now = ++this.ray;
-    for (let k = panel.first; k < panel.last; k++) {
-      const s = stretches[k];
-      const bends0 = this.bends(s.surface0, now);
-      const bends1 = this.bends(s.surface1, now);
-      if (bends0 || bends1) bent.push(s);
-      else addFlat(sums[s.part], y0, y1, s.z0, s.z1);
-    }
-    if (bent.length === 0) return;
-    const ray = (y: number, w: number) => {
-      for (let k = 0; k < bounding.length; k++) {
-        const r = bounding[k];
-        const slice = slices[r]!;
-        low[r] = slice.low(y);
-        high[r] = slice.high(y);
-      }
-      for (let k = 0; k < bent.length; k++) {
-        const { part, z0, z1, surface0, surface1 } = bent[k];
-        const from = surface0 >= 0 && rayAt[surface0 >> 1] === now ? this.heightOf(surface0) : z0;
-        const to = surface1 >= 0 && rayAt[surface1 >> 1] === now ? this.heightOf(surface1) : z1;
-        addRay(sums[part], w, y, from, to);
-      }
-    };
-    if (zone) {
-      const s0 = zone.toParameter(y0);
-      const s1 = zone.toParameter(y1);
-      const [least, most] = fineness.zonePoints;
-      const n = Math.min(most, Math.ceil(least + ((most - least) * Math.abs(s1 - s0)) / zone.span)) + extra;
-      overRule(n, fineness.split, Math.min(s0, s1), Math.max(s0, s1), (s, w) => {
-        const y = zone.yAt(s);
-        ray(y, w * zone.jacobian);
-      });
-      return;
-    }
-    const [least, most] = fineness.yPoints;
-    const n = extra + Math.min(most, Math.ceil(least + (y1 - y0) * fineness.yPointsPerMm));
-    overRule(n, fineness.split, y0, y1, ray);
-  }
-
-  private heightOf(surface: number): number {
-    return surface & 1 ? this.high[surface >> 1] : this.low[surface >> 1];
-  }
-
-  /** Whether a surface is curved; its region is then among those that bound the panel. */
-  private bends(surface: number, now: number): boolean {
-    if (surface < 0) return false;
-    const r = surface >> 1;
-    if (this.slices[r]!.flat) return false;
-    if (this.rayAt[r] !== now) {
-      this.rayAt[r] = now;
-      this.bounding.push(r);
-    }
-    return true;
-  }
 }
-
-/** A crossing this near an end of its panel, as a share of it, is that end. */
-const NEAR_END = 2e-6;
 
 function below(creases: readonly number[], y: number): number {
   let n = 1;
   for (let i = 0; i < creases.length; i++) if (creases[i] < y) n++;
   return n;
-}
-
-function put(
-  list: Stretch[],
-  at: number,
-  part: number,
-  z0: number,
-  z1: number,
-  surface0: number,
-  surface1: number,
-): void {
-  if (at === list.length) list.push({ part, z0, z1, surface0, surface1 });
-  const s = list[at];
-  s.part = part;
-  s.z0 = z0;
-  s.z1 = z1;
-  s.surface0 = surface0;
-  s.surface1 = surface1;
-}
-
-/** One number for a number and one more behind it, in 32 bits. */
-function mixed(h: number, v: number): number {
-  const m = Math.imul(h ^ (v + 0x7f4a7c15), 0x9e3779b1);
-  return m ^ (m >>> 15);
 }

@@ -1,9 +1,10 @@
 import type { Assembly, Part } from "../assembly/types";
 import { commonRange } from "./commonRange";
-import { Cut, type RayFineness } from "./cut";
+import { Cut } from "./cut";
 import { addCut, addMoments, type Moments, noMoments, noSums } from "./moments";
 import type { PanelMemory } from "./panelMemory";
 import { forPoints, type Panel, xPanels } from "./panels";
+import type { RayFineness } from "./raySums";
 
 /** How finely to integrate. Points of a panel grow with its length, up to a ceiling. */
 export interface Fineness extends RayFineness {
