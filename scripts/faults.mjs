@@ -40,7 +40,15 @@ rmSync(rowFile, { force: true });
 console.log(`${kills} kills, and every other fault of the browser …`);
 const browser = spawnSync(
   "npx",
-  ["playwright", "test", "faults.spec.ts", "largeBackup.spec.ts", "--retries=0", "--workers=1"],
+  [
+    "playwright",
+    "test",
+    "/faults.spec.ts",
+    "kills.spec.ts",
+    "largeBackup.spec.ts",
+    "--retries=0",
+    "--workers=1",
+  ],
   {
     cwd: ROOT,
     stdio: ["ignore", "ignore", "inherit"],
