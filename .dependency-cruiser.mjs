@@ -18,6 +18,7 @@ const ORDER = [
   ["kernel"],
   ["validity"],
   ["weigh"],
+  ["pieces"],
   ["views", "fit", "compare"],
   ["cost", "cutting", "pattern"],
   ["paper", "photo"],

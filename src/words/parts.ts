@@ -1,6 +1,6 @@
 import type { PartKey } from "@/core/assembly/partKey";
 import type { PieceRole } from "@/core/design/schema";
-import type { CutKey } from "@/core/fit/cutKey";
+import type { CutKey } from "@/core/pieces/cutKey";
 import type { Naming } from "@/core/layout/itemNames";
 import { own } from "@/core/own";
 import type { EndComponent } from "@/core/tangEnds/kind";

@@ -23,11 +23,8 @@ export const SHEET_WORDS: Readonly<Record<SheetKind, { readonly name: string; re
 const SIDE_WORDS = { right: "right", left: "left" } as const;
 
 /** A piece to cut: "Scale, right". */
-export function pieceTitle({ part, mirrored }: DrawnPiece): string {
-  const { key } = part;
-  if (!part.pair) return cutName(key);
-  const side = mirrored ? SIDE_WORDS.left : SIDE_WORDS.right;
-  return `${cutName(key).replace(/, (pair|right|left)$/, "")}, ${side}`;
+export function pieceTitle({ part: { key }, side }: DrawnPiece): string {
+  return side ? `${cutName(key).replace(/, (pair|right|left)$/, "")}, ${SIDE_WORDS[side]}` : cutName(key);
 }
 
 /** What is written under a template. */

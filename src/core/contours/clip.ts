@@ -5,6 +5,8 @@ import type { Point } from "../curve/bezier";
 const PER_MM = 1e4;
 /** How far an outline that is grown may stand inside its true rounded corner, mm. */
 const ROUNDING_MM = 0.002;
+/** Corners nearer to each other than this are one, mm: a hair at a corner would grow with the outline. */
+const SAME_CORNER_MM = 5e-4;
 /** Pieces smaller than this are left over from joining, mm². */
 const LEAST_MM2 = 1e-3;
 
@@ -45,6 +47,17 @@ export function joined(
   const { pftNonZero } = ClipperLib.PolyFillType;
   const kind = without.length > 0 ? ClipperLib.ClipType.ctDifference : ClipperLib.ClipType.ctUnion;
   clipper.Execute(kind, solution, pftNonZero, pftNonZero);
+  return outward(ClipperLib.Clipper.CleanPolygons(solution, SAME_CORNER_MM * PER_MM));
+}
+
+/** What two sets of outlines as `joined` gives them have in common. */
+export function common(of: readonly (readonly Point[])[], others: readonly (readonly Point[])[]): Point[][] {
+  const clipper = new ClipperLib.Clipper();
+  clipper.AddPaths(of.map(inward), ClipperLib.PolyType.ptSubject, true);
+  clipper.AddPaths(others.map(inward), ClipperLib.PolyType.ptClip, true);
+  const solution: Path[] = [];
+  const { pftNonZero } = ClipperLib.PolyFillType;
+  clipper.Execute(ClipperLib.ClipType.ctIntersection, solution, pftNonZero, pftNonZero);
   return outward(solution);
 }
 

@@ -2,7 +2,7 @@ import type { PartKey } from "../assembly/partKey";
 import type { Design } from "../design/schema";
 import { FASTENER_KINDS, isBought } from "../fasteners/registry";
 import type { Size } from "../fit/bladeStock";
-import type { CutKey } from "../fit/cutKey";
+import type { CutKey } from "../pieces/cutKey";
 import { gluePlan } from "../fit/glue";
 import { pinLayout } from "../fit/pinLayout";
 import { rodList } from "../fit/rodList";

@@ -1,9 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { seeded } from "../../../faults/random";
 import { signedArea } from "../contours/loop";
-import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { GUARD_FORMS, guardOfForm } from "../design/guards";
-import { mutated } from "../design/mutated.fixtures";
 import type { Design } from "../design/schema";
 import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
 import { drawnPieces } from "./pieceLayers";
@@ -21,12 +18,6 @@ describe("every piece is cut in one", () => {
       const spineOverAxisMm = design.blade.spineOverAxisMm + up;
       expect(apart({ ...design, blade: { ...design.blade, spineOverAxisMm } }), `${up}`).toEqual([]);
     }
-  });
-
-  it("over all constructions, and random changes of them", { timeout: 120_000 }, () => {
-    const random = seeded(11);
-    for (const [name, design] of Object.entries(CONSTRUCTIONS))
-      for (const d of [design, mutated(design, random)]) if (d) expect(apart(d), name).toEqual([]);
   });
 
   it("a domed guard with swept arms, of every form", () => {

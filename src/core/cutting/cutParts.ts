@@ -3,16 +3,15 @@ import { flattened, type Loop } from "../contours/loop";
 import type { Point } from "../curve/bezier";
 import { signedDistance } from "../curve/crossing";
 import type { Design } from "../design/schema";
-import { bladeBox } from "../fit/bladeStock";
-import { type CutKey, cutId } from "../fit/cutKey";
 import { handleHoles, type RoundHole, tangHoles } from "../fit/drilled";
 import { DRILLS } from "../fit/drillSets";
 import { guardSlot, pieceSlots } from "../fit/guardSlot";
-import { type CutSolid, cutSolids } from "../fit/stockList";
+import { type CutPiece, cutList } from "../fit/stockList";
 import { remembered } from "../layout/remembered";
-import { frontOutline } from "./frontOutline";
+import { type CutKey, cutId } from "../pieces/cutKey";
+import { blankOutline, pieceOutlines } from "../pieces/outlines";
+import { pieceList } from "../pieces/pieceList";
 import { roundedBox } from "./roundedBox";
-import { sideOutline } from "./sideOutline";
 
 /** Round and straight pieces follow an outline within this, mm; with its chords it stays within 0.01 mm. */
 export const FOLLOWS_MM = 0.006;
@@ -31,13 +30,15 @@ export interface CutPart {
    * Seen from its right side, x toward the tip and y toward the spine; or from the front, x to the right of a holder and y
    * toward the spine.
    */
-  readonly face: CutSolid["face"];
+  readonly face: "side" | "front";
   /** Outer outlines run counter-clockwise, openings in them the other way. */
   readonly outlines: readonly Loop[];
+  /** Of a pair, the left one's as it is seen from the right; null of what has none. */
+  readonly left: readonly Loop[] | null;
   readonly holes: readonly RoundHole[];
   /** Of the stock that it is cut from. */
   readonly thicknessMm: number;
-  readonly grain: CutSolid["piece"]["grain"];
+  readonly grain: CutPiece["grain"];
 }
 
 const loopsOf = (outlines: readonly (readonly Point[])[]): Loop[] =>
@@ -45,9 +46,7 @@ const loopsOf = (outlines: readonly (readonly Point[])[]): Loop[] =>
 
 /** Blade and tang, or the tang's rod with it, in one, with what is drilled in it: whether it is made here or in the hand. */
 export const blank = remembered((design: Design): CutPart => {
-  const { stretches, less } = bladeBox(design);
-  const openings = less.flatMap((l) => sideOutline([l]));
-  const outlines = loopsOf(sideOutline(stretches, openings));
+  const outlines = loopsOf(blankOutline(design));
   return {
     key: { kind: "blade" },
     id: cutId({ kind: "blade" }),
@@ -56,6 +55,7 @@ export const blank = remembered((design: Design): CutPart => {
     pair: false,
     face: "side",
     outlines,
+    left: null,
     // Of a tang that does not reach them, some are in the handle alone.
     holes: tangHoles(design).filter((h) => within(outlines, h)),
     thicknessMm: design.blade.spineMm,
@@ -66,32 +66,29 @@ export const blank = remembered((design: Design): CutPart => {
 /** Every part that is cut by an outline, blade and tang first; a blade in the hand is none. */
 export const cutParts = remembered((design: Design): readonly CutPart[] => {
   const throughHandle = handleHoles(design);
-  return cutSolids(design).flatMap((solid): CutPart[] => {
-    const { piece, face, stretches, less, joint } = solid;
-    if (piece.key.kind === "blade") return [blank(design)];
-    const outer =
-      face === "side"
-        ? sideOutline(
-            stretches,
-            less.flatMap((l) => sideOutline([l])),
-          )
-        : frontOutline(stretches, joint);
-    const outlines = loopsOf(outer);
-    if (outlines.length === 0) return [];
-    const { finishedMm, pair, count, grain, key, id, material } = piece;
+  const cut = new Map(cutList(design).map((c) => [c.id, c]));
+  return pieceList(design).flatMap((piece): CutPart[] => {
+    const { key, id, material, count, pair, across } = piece;
+    if (key.kind === "blade") return [blank(design)];
+    const [listed, seen] = [cut.get(id), pieceOutlines(design).get(id)];
+    if (!listed || !seen) return [];
+    const outlines = loopsOf(seen.outlines);
+    const slots = across ? slotOf(design, key) : [];
     return [
       {
         key,
         id,
         material,
-        count,
+        count: listed.discs?.count ?? count,
         pair,
-        face,
-        outlines: face === "front" ? [...outlines, ...slotOf(design, key)] : outlines,
-        holes: face === "side" ? throughHandle.filter((h) => within(outlines, h)) : [],
-        thicknessMm:
-          face === "side" ? finishedMm.thicknessMm : (piece.discs?.thicknessMm ?? finishedMm.lengthMm),
-        grain,
+        face: across ? "front" : "side",
+        outlines: [...outlines, ...slots],
+        left: seen.left && [...loopsOf(seen.left), ...slots],
+        holes: across ? [] : throughHandle.filter((h) => within(outlines, h)),
+        thicknessMm: across
+          ? (listed.discs?.thicknessMm ?? listed.finishedMm.lengthMm)
+          : listed.finishedMm.thicknessMm,
+        grain: listed.grain,
       },
     ];
   });

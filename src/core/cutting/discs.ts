@@ -2,11 +2,12 @@ import { fitArcs } from "../contours/fitArcs";
 import type { Loop } from "../contours/loop";
 import type { Design } from "../design/schema";
 import { tangSlotAt } from "../fit/guardSlot";
-import { cutSolids } from "../fit/stockList";
+import { cutList } from "../fit/stockList";
 import { layoutOf } from "../layout/layout";
-import { layerRegion } from "../solids/layer";
+import { stationsBetween } from "../pieces/frontOutline";
+import { faceOutline } from "../pieces/outlines";
+import { pieceList } from "../pieces/pieceList";
 import { FOLLOWS_MM } from "./cutParts";
-import { frontOutline } from "./frontOutline";
 import { drawnPieces } from "./pieceLayers";
 import { roundedBox } from "./roundedBox";
 
@@ -29,14 +30,16 @@ export function discs(design: Design): Disc[] {
   if (handle.kind !== "stack") return [];
   const layout = layoutOf(design);
   const names = new Map(drawnPieces(design).map((p) => [p.part.id, p.name]));
-  return cutSolids(design).flatMap(({ piece: { key, id, discs: of, material }, stretches }): Disc[] => {
+  const stacks = new Map(cutList(design).map((c) => [c.id, c.discs]));
+  return pieceList(design).flatMap((piece): Disc[] => {
+    const { key, id, material } = piece;
+    const of = stacks.get(id);
     if (!of || key.kind !== "piece") return [];
     const [to, from] = layout.pieces[handle.pieces.findIndex((p) => p.id === key.id)];
     const each = (from - to) / of.count;
     return Array.from({ length: of.count }, (_, i): Disc => {
       const front = from - i * each;
-      const between = layerRegion(null, null, [front - each, front]);
-      const outlines = frontOutline(stretches.map((s) => [...s, between]));
+      const outlines = faceOutline(design, piece, () => stationsBetween(front - each, front));
       const slot = tangSlotAt(design, front);
       const corner = (slot?.roundMm ?? 0) / 2;
       return {

@@ -3,9 +3,9 @@ import type { Point } from "../curve/bezier";
 import type { Design } from "../design/schema";
 import { layoutOf } from "../layout/layout";
 import { radians } from "../number";
-import { layerRegion } from "../solids/layer";
+import { sectionOutline } from "../pieces/frontOutline";
+import { INSIDE_MM } from "../tolerances";
 import { cutParts } from "./cutParts";
-import { frontOutline } from "./frontOutline";
 
 /** How far the guard stands out over the handle in one direction from the middle of their joint, mm; below zero inside it. */
 export interface FlushAt {
@@ -17,8 +17,8 @@ export interface FlushAt {
 }
 
 const DIRECTIONS = [90, 45, 0, -45, -90, -135, 180, 135];
-/** Length of the handle's front end that is read, mm. */
-const SLICE_MM = 0.01;
+/** How far chords lie inside a plate's edge while it is measured, mm. */
+const CHORD_MM = 0.01;
 
 /** Guard and handle compared round their joint; empty without a plate guard, or a handle behind it. */
 export function flushCheck(design: Design): FlushAt[] {
@@ -28,10 +28,9 @@ export function flushCheck(design: Design): FlushAt[] {
   const plates = cutParts(design).filter((p) => p.key.kind === "guard");
   const rear = plates[plates.length - 1];
   if (!rear) return [];
-  const end = layerRegion(null, null, [frontX - SLICE_MM, frontX]);
-  const [handle] = frontOutline([[body, end]]);
+  const [handle] = sectionOutline([body], frontX - INSIDE_MM);
   if (!handle) return [];
-  const plate = flattened(rear.outlines[0], SLICE_MM);
+  const plate = flattened(rear.outlines[0], CHORD_MM);
   const ys = handle.map((p) => p.y);
   const middle = (Math.min(...ys) + Math.max(...ys)) / 2;
   return DIRECTIONS.map((deg) => {

@@ -2,9 +2,8 @@ import { fitArcs } from "../contours/fitArcs";
 import type { Loop } from "../contours/loop";
 import type { Design } from "../design/schema";
 import { layoutOf } from "../layout/layout";
-import { layerRegion } from "../solids/layer";
+import { sectionOutline } from "../pieces/frontOutline";
 import { FOLLOWS_MM } from "./cutParts";
-import { frontOutline } from "./frontOutline";
 
 /** The finished handle's section at a station, to cut a gauge by. */
 export interface Gauge {
@@ -14,7 +13,6 @@ export interface Gauge {
 
 /** Shares of the handle's length at which gauges are made. */
 const SHARES = [0.1, 0.35, 0.6, 0.85];
-const SLICE_MM = 0.01;
 
 /** Sections of the finished handle, front first, x to the right of a holder and y to the spine; none of a bare tang. */
 export function gauges(design: Design): Gauge[] {
@@ -22,7 +20,6 @@ export function gauges(design: Design): Gauge[] {
   const { frontX, buttX, body } = layoutOf(design);
   return SHARES.map((share) => {
     const x = frontX - share * (frontX - buttX);
-    const at = layerRegion(null, null, [x - SLICE_MM, x + SLICE_MM]);
-    return { behindMm: -x, outlines: frontOutline([[body, at]]).map((o) => fitArcs(o, FOLLOWS_MM)) };
+    return { behindMm: -x, outlines: sectionOutline([body], x).map((o) => fitArcs(o, FOLLOWS_MM)) };
   }).filter((g) => g.outlines.length > 0);
 }

@@ -1,10 +1,11 @@
+import type { Side } from "../assembly/partKey";
 import { grown } from "../contours/clip";
 import type { Layer } from "../contours/drawing";
 import { fitArcs } from "../contours/fitArcs";
 import { flattened, type Loop, mapped, reversed, signedArea, straightLoop } from "../contours/loop";
 import type { Point } from "../curve/bezier";
 import type { Design } from "../design/schema";
-import type { CutKey } from "../fit/cutKey";
+import type { CutKey } from "../pieces/cutKey";
 import { blank, type CutPart, cutParts, FOLLOWS_MM } from "./cutParts";
 
 /** One thing to cut, under a name that no other of its knife has: of a pair, the right one or the left one. */
@@ -12,6 +13,8 @@ export interface DrawnPiece {
   /** Small letters, digits and hyphens: `blank`, `scale-right`, `spacer-2`. */
   readonly name: string;
   readonly part: CutPart;
+  /** Of a right and a left, which. */
+  readonly side: Side | null;
   /** Cut as the mirror image of what the part shows. */
   readonly mirrored: boolean;
   /** How many are cut alike. */
@@ -71,14 +74,23 @@ export function drawnPieces(design: Design): DrawnPiece[] {
     const name =
       alike > 1 ? `${stems[i]}-${stems.slice(0, i + 1).filter((s) => s === stems[i]).length}` : stems[i];
     const side = "side" in part.key ? part.key.side : null;
-    if (part.pair && (side === "pair" || part.key.kind === "divider"))
+    if (part.left) {
+      const left = { ...part, outlines: part.left };
       return [
-        { name: `${name}-right`, part, mirrored: false, count: part.count / 2 },
-        { name: `${name}-left`, part, mirrored: true, count: part.count / 2 },
+        { name: `${name}-right`, part, side: "right", mirrored: false, count: part.count / 2 },
+        // What is marked out on its front is seen from there on both sides.
+        {
+          name: `${name}-left`,
+          part: left,
+          side: "left",
+          mirrored: part.face === "side",
+          count: part.count / 2,
+        },
       ];
+    }
     if (side === "right" || side === "left")
-      return [{ name: `${name}-${side}`, part, mirrored: side === "left", count: part.count }];
-    return [{ name, part, mirrored: false, count: part.count }];
+      return [{ name: `${name}-${side}`, part, side, mirrored: side === "left", count: part.count }];
+    return [{ name, part, side: null, mirrored: false, count: part.count }];
   });
 }
 

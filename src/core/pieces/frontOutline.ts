@@ -1,117 +1,151 @@
+import type { Assembly } from "../assembly/types";
 import { joined } from "../contours/clip";
 import type { Point } from "../curve/bezier";
-import { signChanges } from "../curve/roots";
-import type { LeaningJoint } from "../layout/meetings";
-import { radians } from "../number";
+import { clamp } from "../number";
+import { rangeOf } from "../solids/extent";
 import type { Region } from "../solids/region";
 import type { Slice } from "../solids/slice";
-import { commonStretches } from "../views/silhouette";
+import { Taken } from "../weigh/taken";
+import { swept } from "./swept";
 
-/** Heights that a section is read at, and stations along a part. */
-const ROWS = 360;
-const STATIONS = 9;
-/** Sheets reach no farther from the axis, mm. */
-const REACH_MM = 150;
-/** How far inside its ends a part is read, as a share of its length. */
+/** Stations along a piece that are read for its widest section: so far apart, and how few and how many. */
+const APART_MM = 1.5;
+const FEWEST = 9;
+const MOST = 120;
+/** How far inside its ends a piece is read, as a share of its length. */
 const INSET = 1e-6;
+/** Cuts that are kept at hand. */
+const KEPT = 128;
+
+/** The stations at which a piece is read on the height y: the same at all heights, or along a face that leans or is swept. */
+export type StationsAt = (y: number) => readonly number[];
+
+/** Stations evenly between two, just inside both. */
+export function stationsBetween(from: number, to: number): number[] {
+  const count = clamp(Math.ceil(Math.abs(to - from) / APART_MM) + 1, FEWEST, MOST);
+  return Array.from({ length: count }, (_, i) => {
+    const share = INSET + ((1 - 2 * INSET) * i) / (count - 1);
+    return from + (to - from) * share;
+  });
+}
 
 /**
- * What a part covers seen along the knife, from the front: x is to the right of a holder (z of the frame), y up. What is
- * widest anywhere along it counts; of a sheet along a leaning joint, its face. Within 0.01 mm where its section changes evenly along it, as pieces of a handle do.
+ * What parts of an assembly cover seen along the knife, from the front: x is to the right of a holder (z of the frame), y
+ * up, `longer` times as high as in the knife. What is widest at any of the stations counts; chords lie within 0.001 mm.
  */
 export function frontOutline(
-  stretches: readonly (readonly Region[])[],
-  joint: LeaningJoint | null = null,
+  assembly: Assembly,
+  ids: readonly string[],
+  stationsAt: StationsAt,
+  longer = 1,
 ): Point[][] {
-  return joined(stretches.flatMap((regions) => (joint ? alongJoint(regions, joint) : sections(regions))));
+  const heights = heightsOf(assembly, ids);
+  if (heights.length < 2) return [];
+  const rays = new Rays(assembly, ids);
+  const [strips] = swept(heights, 1, (y) => [merged(stationsAt(y).flatMap((x) => rays.filledAt(x, y)))]);
+  return joined(strips.map((s) => s.map(({ x: y, y: z }) => ({ x: z, y: y * longer }))));
 }
 
-/** What a sheet covers that lies along a leaning joint, seen square to it: heights are measured along the sheet. */
-function alongJoint(of: readonly Region[], { xMm, tiltDeg }: LeaningJoint): Point[][] {
-  // The joint's own planes, and those of others beside it, do not limit the face.
-  const regions = of.filter(
-    (r) => r.kind !== "half-spaces" || r.planes.length > 1 || r.planes[0].normal[2] !== 0,
-  );
-  const [lean, longer] = [Math.tan(radians(tiltDeg)), 1 / Math.cos(radians(tiltDeg))];
-  const pieces: Point[][] = [];
-  let [left, right]: Point[][] = [[], []];
-  const close = () => {
-    if (left.length > 1) pieces.push([...right, ...left.reverse()]);
-    [left, right] = [[], []];
-  };
-  const at = (y: number): readonly [number, number] | null => {
-    const cuts = regions.map((r) => r.sliceAt(xMm + y * lean));
-    if (cuts.some((c) => c === null)) return null;
-    const ys = commonStretches(cuts.map((c) => c!.ys));
-    const inside = ys.some((y0, k) => k % 2 === 0 && y >= y0 && y <= ys[k + 1]);
-    const [low, high] = [Math.max(...cuts.map((c) => c!.low(y))), Math.min(...cuts.map((c) => c!.high(y)))];
-    return inside && high > low && Number.isFinite(high - low) ? [low, high] : null;
-  };
-  const ends = signChanges((y) => (at(y) ? 1 : -1), -REACH_MM, REACH_MM, 2 * REACH_MM);
-  for (let k = 0; k + 1 < ends.length; k += 2) {
-    const [middle, half] = [(ends[k] + ends[k + 1]) / 2, (ends[k + 1] - ends[k]) / 2];
-    for (let i = 0; i <= ROWS; i++) {
-      const y = middle - half * (1 - 1e-9) * Math.cos((Math.PI * i) / ROWS);
-      const z = at(y);
-      if (!z) continue;
-      left.push({ x: z[0], y: y * longer });
-      right.push({ x: z[1], y: y * longer });
-    }
-    close();
+/** The section of what regions have in common, at one station. */
+export function sectionOutline(regions: readonly Region[], x: number): Point[][] {
+  const part = {
+    key: { kind: "frame" },
+    id: "section",
+    group: "handle",
+    materials: [{ materialId: "", share: 1 }],
+    regions: regions.map((_, i) => i),
+  } as const;
+  return frontOutline({ regions, parts: [part] }, [part.id], () => [x]);
+}
+
+/** Lowest and highest places of parts, stretch by stretch. */
+function heightsOf({ regions, parts }: Assembly, ids: readonly string[]): number[] {
+  return parts
+    .filter((p) => ids.includes(p.id))
+    .flatMap((p) => rangeOf(p.regions.map((r) => regions[r]))?.[1] ?? []);
+}
+
+/** Stretches along z, from and to in turn, as few as they make together. */
+function merged(ends: readonly number[]): number[] {
+  const pairs: [number, number][] = [];
+  for (let i = 0; i + 1 < ends.length; i += 2) pairs.push([ends[i], ends[i + 1]]);
+  pairs.sort((a, b) => a[0] - b[0]);
+  const found: number[] = [];
+  for (const [from, to] of pairs) {
+    const last = found.length - 1;
+    if (last > 0 && from <= found[last] + SAME_MM) found[last] = Math.max(found[last], to);
+    else found.push(from, to);
   }
-  return pieces;
+  return found;
 }
 
-function sections(regions: readonly Region[]): Point[][] {
-  const plate = regions.length === 1 && regions[0].kind === "plate" ? regions[0].turned() : null;
-  if (plate) return [plateFace(plate)];
-  const x0 = Math.max(...regions.map((r) => r.xRange[0]));
-  const x1 = Math.min(...regions.map((r) => r.xRange[1]));
-  if (!(x1 > x0)) return [];
-  return Array.from({ length: STATIONS }, (_, i) => {
-    const share = INSET + ((1 - 2 * INSET) * i) / (STATIONS - 1);
-    const cuts = regions.map((r) => r.sliceAt(x0 + (x1 - x0) * share));
-    return cuts.some((c) => c === null) ? [] : sectionOf(cuts as Slice[]);
-  }).flat();
-}
+/** Faces nearer than this are one, mm. */
+const SAME_MM = 1e-6;
 
-/** A plate as wide as it is at each height, whatever its arms do along the knife. */
-function plateFace(turned: Region): Point[] {
-  const [low, high] = turned.xRange;
-  const halfAt = (y: number) => Math.max(0, turned.sliceAt(y)?.high(0) ?? 0);
-  const rows = Array.from({ length: ROWS + 1 }, (_, i) => {
-    const share = (1 - Math.cos((Math.PI * i) / ROWS)) / 2;
-    const y = low + (high - low) * share;
-    const inside = low + (high - low) * Math.min(1 - INSET, Math.max(INSET, share));
-    return { y, half: halfAt(inside) };
-  });
-  return [
-    ...rows.map(({ y, half }) => ({ x: half, y })),
-    ...rows.reverse().map(({ y, half }) => ({ x: -half, y })),
-  ];
-}
+/** Rays along z through an assembly: what some of its parts fill of each, by precedence. */
+class Rays {
+  private readonly taken = new Taken();
+  /** Slices by station, of each region as soon as it is asked for. */
+  private readonly cuts = new Map<number, Map<number, Slice | null>>();
+  private readonly wanted: readonly boolean[];
+  /** Nothing behind the last part that is wanted takes space from it. */
+  private readonly count: number;
 
-/** The pieces of one section. */
-function sectionOf(cuts: readonly Slice[]): Point[][] {
-  const ys = commonStretches(cuts.map((c) => c.ys));
-  const pieces: Point[][] = [];
-  for (let k = 0; k + 1 < ys.length; k += 2) {
-    const [middle, half] = [(ys[k] + ys[k + 1]) / 2, (ys[k + 1] - ys[k]) / 2];
-    let [left, right]: Point[][] = [[], []];
-    const close = () => {
-      if (left.length > 1) pieces.push([...right, ...left.reverse()]);
-      [left, right] = [[], []];
-    };
-    for (let i = 0; i <= ROWS; i++) {
-      const y = middle - half * (1 - 1e-9) * Math.cos((Math.PI * i) / ROWS);
-      const [low, high] = [Math.max(...cuts.map((c) => c.low(y))), Math.min(...cuts.map((c) => c.high(y)))];
-      if (!(high >= low) || !Number.isFinite(high - low)) close();
-      else {
-        left.push({ x: low, y });
-        right.push({ x: high, y });
-      }
-    }
-    close();
+  constructor(
+    private readonly assembly: Assembly,
+    ids: readonly string[],
+  ) {
+    this.wanted = assembly.parts.map((p) => ids.includes(p.id));
+    this.count = this.wanted.lastIndexOf(true) + 1;
   }
-  return pieces;
+
+  filledAt(x: number, y: number): number[] {
+    const { taken, wanted } = this;
+    const found: number[] = [];
+    if (!wanted.some((w, i) => w && this.heightsAt(i, x, y))) return found;
+    taken.clear();
+    for (let i = 0; i < this.count; i++) {
+      const heights = this.heightsAt(i, x, y);
+      if (!heights) continue;
+      taken.claim(i, heights[0], heights[1], 0, 0, (_, from, to) => {
+        if (wanted[i] && to - from > SAME_MM) found.push(from, to);
+      });
+    }
+    return found;
+  }
+
+  /** From where to where along the ray the regions of a part have something in common; null where they do not. */
+  private heightsAt(part: number, x: number, y: number): readonly [number, number] | null {
+    let [low, high] = [Number.NEGATIVE_INFINITY, Number.POSITIVE_INFINITY];
+    for (const r of this.assembly.parts[part].regions) {
+      const s = this.sliceAt(r, x);
+      if (!s || !holds(s.ys, y)) return null;
+      low = Math.max(low, s.low(y));
+      high = Math.min(high, s.high(y));
+    }
+    return high > low ? [low, high] : null;
+  }
+
+  private sliceAt(region: number, x: number): Slice | null {
+    const { xRange } = this.assembly.regions[region];
+    if (!(x > xRange[0] && x < xRange[1])) return null;
+    let slices = this.cuts.get(x);
+    if (!slices) {
+      if (this.cuts.size >= KEPT) this.cuts.clear();
+      slices = new Map();
+      this.cuts.set(x, slices);
+    }
+    let slice = slices.get(region);
+    if (slice === undefined) {
+      slice = this.assembly.regions[region].sliceAt(x);
+      slices.set(region, slice);
+    }
+    return slice;
+  }
+}
+
+function holds(ys: readonly number[] | null, y: number): boolean {
+  if (ys === null) return true;
+  for (let k = 0; k + 1 < ys.length; k += 2) if (y > ys[k] && y < ys[k + 1]) return true;
+  return false;
 }

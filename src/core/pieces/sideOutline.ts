@@ -1,94 +1,113 @@
+import type { Assembly } from "../assembly/types";
 import { joined } from "../contours/clip";
 import type { Point } from "../curve/bezier";
-import { clamp } from "../number";
-import { rangeOf } from "../solids/extent";
-import { halfSpaceRegion } from "../solids/halfSpace";
 import type { Region } from "../solids/region";
 import { throughSlice } from "../solids/slice";
-import { commonStretches } from "../views/silhouette";
+import { Cut } from "../weigh/cut";
+import { DEFAULT_FINENESS } from "../weigh/integrate";
+import { xPanels } from "../weigh/panels";
+import { type Ends, swept } from "./swept";
 
-/** How far inside its ends a stretch is read, as a share of it: at the very end the cut may be empty. */
-const INSET = 1e-9;
-/** Stretches between two breaks shorter than this hold nothing, mm. */
-const LEAST_MM = 1e-5;
-/** How far a strip reaches into its neighbours, mm: two steps of the grid that they are joined on. */
-const OVERLAP_MM = 2e-4;
-/** Stations a millimetre between two breaks, and how few and how many there are at least and most. */
-const PER_MM = 3;
-const FEWEST = 24;
-const MOST = 400;
+/** Stretches of one part that are nearer than this are one, mm. */
+const TOUCHING_MM = 1e-4;
+/** What a stretch has in common with another is something from here on, mm. */
+const SOMETHING_MM = 1e-5;
+
+/** Parts that together are one piece; what of them is thinner than so much is no part of it. */
+export interface Group {
+  readonly parts: readonly string[];
+  readonly leastMm: number;
+}
 
 /**
- * What stretches of a part cover, seen from the side: closed chord lines, outer ones counter-clockwise and holes the
- * other way. Each stretch is what its regions have in common. Chords lie within some 0.001 mm of the outline: stations
- * crowd toward every place where a surface begins, ends or turns.
+ * What groups of an assembly's parts cover, seen from the side: of each group closed chord lines within 0.001 mm, outer
+ * ones counter-clockwise and openings the other way. Parts are those that are weighed, by precedence. Where a part is
+ * limited by the contoured `body`, it is drawn out to that body's own outline, flush with the tang: rounding comes later.
  */
-export function sideOutline(
-  stretches: readonly (readonly Region[])[],
-  without: readonly (readonly Point[])[] = [],
-): Point[][] {
-  return joined(stretches.flatMap(strips), without);
+export function sideOutlines(
+  assembly: Assembly,
+  groups: readonly Group[],
+  body: Region | null,
+): Point[][][] {
+  const { parts, regions } = assembly;
+  const groupsOf = parts.map((p) => groups.flatMap((g, k) => (g.parts.includes(p.id) ? [k] : [])));
+  const wanted = groupsOf.flatMap((of, i) => (of.length > 0 ? [i] : []));
+  if (wanted.length === 0) return groups.map(() => []);
+  const within = (p: number, end: 0 | 1) => parts[p].regions.map((r) => regions[r].xRange[end]);
+  const from = Math.min(...wanted.map((p) => Math.max(...within(p, 0))));
+  const to = Math.max(...wanted.map((p) => Math.min(...within(p, 1))));
+  const panels = xPanels(assembly);
+  const breaks = [...panels.map((p) => p.a), ...panels.map((p) => p.b)];
+  const places = [...new Set([from, ...breaks.filter((x) => x > from && x < to), to])];
+  const least = groups.map((g) => g.leastMm);
+  const weighed = new Reader(assembly, groupsOf, least);
+  const flush =
+    body && regions.includes(body) ? new Reader(unrounded(assembly, body), groupsOf, least) : null;
+  const strips = swept(places, groups.length, (x) => {
+    const ends = weighed.endsAt(x);
+    if (!flush) return ends;
+    const wide = flush.endsAt(x);
+    return wide.map((of, k) => meeting(of, ends[k]));
+  });
+  return strips.map((of) => joined(of));
 }
 
-/** The pieces between one break and the next, each with an upper and a lower edge. */
-function strips(of: readonly Region[]): Point[][] {
-  const depth = of.some(isUndercut) ? (rangeOf(of)?.[2] ?? null) : null;
-  const regions = depth ? of.map((r) => (isUndercut(r) ? footprint(r, depth) : r)) : of;
-  const x0 = Math.max(...regions.map((r) => r.xRange[0]));
-  const x1 = Math.min(...regions.map((r) => r.xRange[1]));
-  if (!(x1 - x0 > LEAST_MM)) return [];
-  const breaks = regions.flatMap((r) => r.breaks.map((b) => b.x)).filter((x) => x > x0 && x < x1);
-  const ends = [x0, ...breaks, x1]
-    .sort((a, b) => a - b)
-    .filter((x, i, all) => i === 0 || x - all[i - 1] > LEAST_MM);
-  return ends.slice(1).flatMap((to, i) => between(regions, ends[i], to));
-}
-
-type Undercut = Region & { readonly kind: "half-spaces" };
-
-/** Whether a region is limited by planes that lean across the knife as well as along it. */
-const isUndercut = (r: Region): r is Undercut =>
-  r.kind === "half-spaces" && r.planes.some(({ normal: [nx, ny, nz] }) => nz !== 0 && (nx !== 0 || ny !== 0));
-
-/** What such planes leave at whichever height over the centre plane they leave most, between two heights. */
-function footprint(region: Undercut, [low, high]: readonly [number, number]): Region {
-  const sides = region.planes.map(({ normal: [nx, ny, nz], offsetMm }) =>
-    halfSpaceRegion(
-      { normal: [nx, ny, 0], offsetMm: offsetMm - Math.min(nz * low, nz * high) },
-      region.xRange,
-    ),
-  );
-  return {
-    ...region,
+/** An assembly whose body reaches over its whole outline without end to both sides. */
+function unrounded(assembly: Assembly, body: Region): Assembly {
+  const flat: Region = {
+    kind: "prism",
+    xRange: body.xRange,
+    breaks: body.breaks,
     sliceAt: (x) => {
-      const cuts = sides.map((s) => s.sliceAt(x));
-      if (cuts.some((c) => c === null)) return null;
-      const ys = cuts.every((c) => c!.ys === null) ? null : commonStretches(cuts.map((c) => c!.ys));
-      return throughSlice(ys);
+      const slice = body.sliceAt(x);
+      return slice && throughSlice(slice.ys);
     },
   };
+  return { ...assembly, regions: assembly.regions.map((r) => (r === body ? flat : r)) };
 }
 
-function between(regions: readonly Region[], from: number, to: number): Point[][] {
-  const steps = clamp(Math.ceil((to - from) * PER_MM), FEWEST, MOST);
-  const loops: { upper: Point[]; lower: Point[] }[] = [];
-  let open: typeof loops = [];
-  for (let i = 0; i <= steps; i++) {
-    const share = (1 - Math.cos((Math.PI * i) / steps)) / 2;
-    const x = from + (to - from) * clamp(share, INSET, 1 - INSET);
-    const cuts = regions.map((r) => r.sliceAt(x));
-    const ys = cuts.some((c) => c === null) ? [] : commonStretches(cuts.map((c) => c!.ys));
-    if (ys.length / 2 !== open.length) {
-      open = Array.from({ length: ys.length / 2 }, () => ({ upper: [], lower: [] }));
-      loops.push(...open);
-    }
-    // Strips reach a hair beyond their ends: neighbours whose ends are unlike overlap there, and join.
-    const beyond = i === 0 ? -OVERLAP_MM : i === steps ? OVERLAP_MM : 0;
-    const at = from + (to - from) * share + beyond;
-    open.forEach((loop, k) => {
-      loop.lower.push({ x: at, y: ys[2 * k] });
-      loop.upper.push({ x: at, y: ys[2 * k + 1] });
-    });
+/** Stretches of one list that have something in common with one of another. */
+function meeting(of: readonly number[], others: readonly number[]): number[] {
+  const found: number[] = [];
+  for (let i = 0; i + 1 < of.length; i += 2)
+    for (let k = 0; k + 1 < others.length; k += 2)
+      if (Math.min(of[i + 1], others[k + 1]) - Math.max(of[i], others[k]) > SOMETHING_MM) {
+        found.push(of[i], of[i + 1]);
+        break;
+      }
+  return found;
+}
+
+/** Reads where groups of parts lie across a cut. */
+class Reader {
+  private readonly cut: Cut;
+  private readonly ranges: readonly (readonly [number, number])[];
+
+  constructor(
+    assembly: Assembly,
+    private readonly groupsOf: readonly (readonly number[])[],
+    private readonly least: readonly number[],
+  ) {
+    this.cut = new Cut(assembly, DEFAULT_FINENESS);
+    this.ranges = assembly.regions.map((r) => r.xRange);
   }
-  return loops.filter((l) => l.upper.length > 1).map((l) => [...l.lower, ...l.upper.reverse()]);
+
+  endsAt(x: number): Ends {
+    const active: number[] = [];
+    this.ranges.forEach(([from, to], r) => {
+      if (x > from && x < to) active.push(r);
+    });
+    this.cut.turnTo(x, active);
+    const ends: number[][] = this.least.map(() => []);
+    this.cut.forEachFilled((part, y0, y1, thickMm) => {
+      for (const k of this.groupsOf[part]) {
+        if (thickMm < this.least[k]) continue;
+        const of = ends[k];
+        // Panels come from the lowest to the highest.
+        if (of.length > 0 && y0 <= of[of.length - 1] + TOUCHING_MM) of[of.length - 1] = Math.max(of[of.length - 1], y1);
+        else of.push(y0, y1);
+      }
+    });
+    return ends;
+  }
 }

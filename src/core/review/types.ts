@@ -1,6 +1,6 @@
 import type { PartKey } from "../assembly/partKey";
 import type { Fastener, Piece } from "../design/schema";
-import type { CutKey } from "../fit/cutKey";
+import type { CutKey } from "../pieces/cutKey";
 import type { FaultRule, FindingOf } from "../validity/types";
 
 /** Codes of the trade's rules: what can be built but should be thought of again. Limits can be changed. */

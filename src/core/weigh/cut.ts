@@ -119,6 +119,20 @@ export class Cut {
     for (let k = 0; k < this.panelCount; k++) this.raySums.add(this.panels[k], this.stretches, sums);
   }
 
+  /**
+   * Tells of all that parts fill in the cut at hand: which part, from where to where along y, and how thick along z in the
+   * middle of that.
+   */
+  forEachFilled(visit: (part: number, y0: number, y1: number, thickMm: number) => void): void {
+    for (let k = 0; k < this.panelCount; k++) {
+      const { y0, y1, first, last } = this.panels[k];
+      for (let i = first; i < last; i++) {
+        const { part, z0, z1 } = this.stretches[i];
+        visit(part, y0, y1, z1 - z0);
+      }
+    }
+  }
+
   private readPanel(y0: number, y1: number): void {
     const middle = (y0 + y1) / 2;
     const { here, turned, steps } = this.presence.moveTo(middle);

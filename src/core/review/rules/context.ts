@@ -1,7 +1,7 @@
 import type { PartKey } from "../../assembly/partKey";
 import type { Point } from "../../curve/bezier";
 import type { Design } from "../../design/schema";
-import type { CutKey } from "../../fit/cutKey";
+import type { CutKey } from "../../pieces/cutKey";
 import { type PinPlace, pinLayout } from "../../fit/pinLayout";
 import { type PinPath, pinPaths } from "../../fit/pinPath";
 import { type Seat, seats } from "../../fit/seats";

@@ -1,0 +1,113 @@
+import type { Point } from "../curve/bezier";
+import { clamp } from "../number";
+import { SAME_PLACE_MM } from "../tolerances";
+
+/** Chords lie within this of the outline that they follow, mm. */
+export const CHORD_MM = 0.001;
+/** Places this near are not parted any more, mm: an end that moves between them jumps there. */
+const LEAST_MM = 2e-4;
+/** How far a strip reaches beyond its own ends, mm: two steps of the grid that strips are joined on. */
+const OVERLAP_MM = 2e-4;
+/** How far inside a stretch its ends are read, mm. */
+const INSET_MM = 1e-6;
+/** The first places of a stretch stand no farther apart than this, mm, and so many there are at the most. */
+const FIRST_MM = 1.5;
+const MOST_FIRST = 160;
+
+/** Ascending ends of what there is at a place, from and to in turn: a list for each of several shapes. */
+export type Ends = readonly (readonly number[])[];
+
+interface Place {
+  readonly at: number;
+  readonly ends: Ends;
+}
+
+/** A stretch along which a shape has one lower and one upper end. */
+interface Strip {
+  readonly lower: Point[];
+  readonly upper: Point[];
+}
+
+/**
+ * Sweeps a line along an axis and follows where shapes begin and end on it, from one break to the next: of each shape
+ * closed strips, x along the sweep and y on the line, that overlap by a hair where they meet. Places are put between
+ * others until chords follow all ends to 0.001 mm, and where one begins, ends or jumps to 0.0002 mm.
+ */
+export function swept(breaks: readonly number[], shapes: number, endsAt: (at: number) => Ends): Point[][][] {
+  const strips: Point[][][] = Array.from({ length: shapes }, () => []);
+  const open: Strip[][] = Array.from({ length: shapes }, () => []);
+  let last: Place | null = null;
+  /** Ends what runs of a shape at a place: where another follows, a hair beyond what that begins at. */
+  const close = (k: number, at: number) => {
+    for (const { lower, upper } of open[k]) {
+      for (const run of [lower, upper]) run.push({ x: at, y: run[run.length - 1].y });
+      strips[k].push([...lower, ...upper.reverse()]);
+    }
+    open[k] = [];
+  };
+  const put = (place: Place) => {
+    for (let k = 0; k < shapes; k++) {
+      const ends = place.ends[k];
+      if (last === null || !goesOn(last, place, k)) {
+        const follows = last !== null && ends.length > 0 && last.ends[k].length > 0;
+        if (last !== null)
+          close(k, follows ? Math.min(place.at, last.at + LEAST_MM) + OVERLAP_MM : last.at);
+        const from = last !== null && follows ? Math.max(last.at, place.at - LEAST_MM) - OVERLAP_MM : place.at;
+        open[k] = Array.from({ length: ends.length / 2 }, (_, i) => ({
+          lower: [{ x: from, y: ends[2 * i] }],
+          upper: [{ x: from, y: ends[2 * i + 1] }],
+        }));
+      }
+      open[k].forEach(({ lower, upper }, i) => {
+        lower.push({ x: place.at, y: ends[2 * i] });
+        upper.push({ x: place.at, y: ends[2 * i + 1] });
+      });
+    }
+    last = place;
+  };
+  const read = (at: number): Place => ({ at, ends: endsAt(at) });
+  const between = (from: Place, to: Place) => {
+    if (to.at - from.at > LEAST_MM) {
+      const middle = read((from.at + to.at) / 2);
+      if (!isStraight(from, middle, to)) {
+        between(from, middle);
+        put(middle);
+        between(middle, to);
+      }
+    }
+  };
+  const places = [...breaks].sort((a, b) => a - b);
+  for (let i = 0; i + 1 < places.length; i++) {
+    const [from, to] = [places[i] + INSET_MM, places[i + 1] - INSET_MM];
+    if (!(to - from > INSET_MM)) continue;
+    const count = clamp(Math.ceil((to - from) / FIRST_MM), 2, MOST_FIRST);
+    let before = read(from);
+    put(before);
+    for (let j = 1; j <= count; j++) {
+      const next = read(from + ((to - from) * j) / count);
+      between(before, next);
+      put(next);
+      before = next;
+    }
+  }
+  if (last !== null) for (let k = 0; k < shapes; k++) close(k, (last as Place).at);
+  return strips;
+}
+
+/** Whether a shape runs on from one place to the next: as many ends, and none that jumps. */
+function goesOn(from: Place, to: Place, shape: number): boolean {
+  const [a, b] = [from.ends[shape], to.ends[shape]];
+  if (a.length !== b.length) return false;
+  const near = to.at - from.at <= LEAST_MM;
+  return !near || a.every((v, i) => Math.abs(v - b[i]) < Math.max(SAME_PLACE_MM, CHORD_MM));
+}
+
+/** Whether all ends run straight from one place over the middle to another. */
+function isStraight({ ends: a }: Place, { ends: m }: Place, { ends: b }: Place): boolean {
+  return m.every(
+    (of, k) =>
+      of.length === a[k].length &&
+      of.length === b[k].length &&
+      of.every((v, i) => Math.abs(v - (a[k][i] + b[k][i]) / 2) < CHORD_MM),
+  );
+}
