@@ -1,22 +1,25 @@
 import type { Layer } from "@/core/contours/drawing";
+import { type EndFacePart, endFaces } from "@/core/cutting/endFaces";
 import { gauges } from "@/core/cutting/gauges";
 import { AS_DRAWN, type DrawnPiece, drawnPieces, pieceLayer } from "@/core/cutting/pieceLayers";
+import type { Hole } from "@/core/fit/holes";
 import { radians } from "@/core/number";
 import type { Item } from "@/core/paper/item";
 import type { Page } from "@/core/paper/page";
-import { pieceFigure } from "@/core/paper/pieceFigure";
+import { type MarkedHole, pieceFigure } from "@/core/paper/pieceFigure";
 import { laidOut, type NamedFigure } from "@/core/paper/tile";
-import { pieceLines, pieceTitle, tileWords } from "@/words/sheets";
+import { faceTitle, holeLine, pieceLines, pieceTitle, tileWords } from "@/words/sheets";
 import type { SheetMaker } from "./sheet";
 
 /** Pieces that are told apart by an index, so that they come back to the same place. */
 const INDEXED = ["pommel", "butt-plate"];
 
-/** Every part at its own size, gauges of the handle's sections, and the front bevel's. */
+/** Every part at its own size, the faces that are marked out on pieces, gauges of the handle's sections, and the front bevel's. */
 export function templatePages(maker: SheetMaker): Page[] {
   const { design, setup } = maker.source;
   const figures = [
     ...drawnPieces(design).map((p) => templateOf(maker, p)),
+    ...endFaces(design).map((f) => faceFigure(maker, f)),
     ...gaugeFigures(maker),
     ...bevelFigure(maker),
   ];
@@ -28,14 +31,58 @@ function templateOf(maker: SheetMaker, piece: DrawnPiece): NamedFigure {
   const layer = pieceLayer(piece, AS_DRAWN);
   const { key } = piece.part;
   const indexed = key.kind === "piece" && INDEXED.includes(key.sort);
+  const holes = holeMarks(maker, piece.part.drilled, piece.mirrored);
   const says = [
     ...pieceLines(piece, maker.materialOf, units),
     ...(key.kind === "guard" ? cutterLines(maker) : []),
     ...(indexed ? ["Cross: the spine is up. Mark it on piece and handle before they come apart."] : []),
+    ...holes.lines,
   ];
-  const figure = pieceFigure(layer, says, piece.part.face === "side" || indexed);
+  const figure = pieceFigure(layer, says, piece.part.face === "side" || indexed, holes.marks);
   const path = key.kind === "guard" ? cutterPath(maker, figure.toPaper) : [];
   return { ...figure, items: [...figure.items, ...path], name: pieceTitle(piece) };
+}
+
+/** The front or the rear face of a piece, with what is opened and drilled in it. */
+function faceFigure(maker: SheetMaker, face: EndFacePart): NamedFigure {
+  const name = faceTitle(face);
+  const mirrored = face.face === "rear";
+  const layer = pieceLayer({ name, part: face, mirrored }, AS_DRAWN);
+  const holes = holeMarks(maker, face.drilled, mirrored);
+  const says = [name, "Spine up; the cross is the middle of the handle", ...holes.lines];
+  return { ...pieceFigure(layer, says, true, holes.marks), name };
+}
+
+const LETTERS = "ABCDEFGHIJKLMNOPQRSTUVWXYZ";
+
+/** Holes with a letter for each way that they are drilled, and a line for each letter. */
+function holeMarks(
+  { source }: SheetMaker,
+  drilled: readonly Hole[],
+  mirrored: boolean,
+): { marks: MarkedHole[]; lines: string[] } {
+  const ways = new Map<string, Hole[]>();
+  for (const h of drilled) {
+    const way = [h.use, h.drilledMm, h.thread, h.from, h.depthMm?.toFixed(2)].join(" ");
+    ways.set(way, [...(ways.get(way) ?? []), h]);
+  }
+  const all = [...ways.values()];
+  const letterOf = (i: number) => LETTERS[i] ?? `A${i}`;
+  return {
+    lines: all.map((holes, i) => holeLine(letterOf(i), holes, source.units)),
+    marks: all.flatMap((holes, i) =>
+      holes.map((h): MarkedHole => {
+        const x = h.axis === "across" ? h.xMm : 0;
+        return {
+          x: mirrored ? 0 - x : x,
+          y: h.yMm,
+          radiusMm: h.drilledMm / 2,
+          blind: h.from !== null,
+          letter: letterOf(i),
+        };
+      }),
+    ),
+  };
 }
 
 function cutterLines(maker: SheetMaker): string[] {

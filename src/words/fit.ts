@@ -1,7 +1,7 @@
 import type { DrillSet, PinFit } from "@/core/design/schema";
 import type { BoreUse } from "@/core/fasteners/kind";
+import type { BoreOwner } from "@/core/fit/boreNeeds";
 import type { GlueJoint } from "@/core/fit/glue";
-import type { BoreOwner } from "@/core/fit/sheet";
 import { itemWords } from "./fasteners";
 import { FITTING_WORDS } from "./fittings";
 
@@ -42,6 +42,7 @@ export const JOINT_WORDS: Record<GlueJoint["joint"], string> = {
 const OWNER_WORDS = {
   "butt-nut": "Nut at the butt",
   "butt-screw": "Screw at the butt",
+  "butt-cap": "Cap at the butt",
   "tang-hole": "Tang",
 } as const;
 

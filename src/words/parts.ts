@@ -1,8 +1,8 @@
 import type { PartKey } from "@/core/assembly/partKey";
 import type { PieceRole } from "@/core/design/schema";
-import type { CutKey } from "@/core/pieces/cutKey";
 import type { Naming } from "@/core/layout/itemNames";
 import { own } from "@/core/own";
+import type { CutKey } from "@/core/pieces/cutKey";
 import type { EndComponent } from "@/core/tangEnds/kind";
 import { FASTENERS, inSentence } from "./fasteners";
 import { FITTING_WORDS } from "./fittings";

@@ -1,7 +1,11 @@
-import type { CutPart } from "@/core/cutting/cutParts";
+import type { EndFacePart } from "@/core/cutting/endFaces";
 import type { DrawnPiece } from "@/core/cutting/pieceLayers";
+import type { Hole, HoleFace } from "@/core/fit/holes";
+import { sameData } from "@/core/sameData";
 import type { MaterialOf } from "@/core/stock/types";
+import { SAME_PLACE_MM } from "@/core/tolerances";
 import { printLengthPlain, type UnitSystem } from "@/core/units/print";
+import { BORE_WORDS, ownerWords } from "./fit";
 import { cutName } from "./parts";
 
 export const SHEET_KINDS = ["templates", "grinding", "fit-up", "parts", "customer", "certificate"] as const;
@@ -27,28 +31,44 @@ export function pieceTitle({ part: { key }, side }: DrawnPiece): string {
   return side ? `${cutName(key).replace(/, (pair|right|left)$/, "")}, ${SIDE_WORDS[side]}` : cutName(key);
 }
 
-/** What is written under a template. */
+/** What is written under a template, but for its holes. */
 export function pieceLines(piece: DrawnPiece, materialOf: MaterialOf, units: UnitSystem): string[] {
   const { part, count } = piece;
   const material = materialOf(part.material)?.name ?? part.material;
-  const holes = holeWords(part, units);
   return [
     pieceTitle(piece),
     `${material}, ${printLengthPlain(part.thicknessMm, units)} thick${count > 1 ? `, ${count} of them` : ""}${part.grain ? ", grain along the handle" : ""}`,
     ...(part.face === "front" ? ["Seen from the front, spine up"] : part.pair ? ["Outside toward you"] : []),
-    ...(holes ? [holes] : []),
   ];
 }
 
-/** "Drill 2 × 6.53 mm, 1 × 4.8 mm". */
-function holeWords({ holes }: CutPart, units: UnitSystem): string | null {
-  if (holes.length === 0) return null;
-  const counts = new Map<string, number>();
-  for (const { diameterMm } of holes) {
-    const size = printLengthPlain(diameterMm, units === "metric" ? "metric" : "inch");
-    counts.set(size, (counts.get(size) ?? 0) + 1);
-  }
-  return `Drill ${[...counts].map(([size, n]) => `${n} × ${size}`).join(", ")}`;
+/** A face of a piece that is marked out on the piece itself: "Block, front face". */
+export const faceTitle = ({ key, face }: EndFacePart): string =>
+  face === "front" ? `${cutName(key)}, front face` : `${cutName(key)}, rear face, seen from the rear`;
+
+const FROM_WORDS: Readonly<Record<HoleFace, string>> = {
+  outside: "from the outside",
+  inside: "from the inside",
+  front: "from the front",
+  rear: "from the rear",
+};
+
+/** One line for holes that are drilled alike: "A: Insert, for Screw 1: 4 mm, 2.5 mm deep from the inside". */
+export function holeLine(letter: string, holes: readonly Hole[], units: UnitSystem): string {
+  const [h] = holes;
+  const system = units === "metric" ? "metric" : "inch";
+  const size = printLengthPlain(h.drilledMm, system);
+  const drill =
+    h.drill && Math.abs(h.drill.mm - h.drilledMm) < SAME_PLACE_MM ? `, drill ${h.drill.name}` : "";
+  const deep =
+    h.from === null || h.depthMm === null
+      ? "right through"
+      : `${printLengthPlain(h.depthMm, system)} deep ${FROM_WORDS[h.from]}`;
+  const what = `${BORE_WORDS[h.use]}${h.thread ? ` ${h.thread}` : ""}`;
+  const owners = ownerWords(
+    holes.map((o) => o.owner).filter((o, i, all) => all.findIndex((p) => sameData(p, o)) === i),
+  );
+  return `${letter}: ${what}, ${owners}: ${size}${drill}, ${deep}`;
 }
 
 export const FOOT_WORDS = {

@@ -1,63 +1,72 @@
+import type { Side } from "../assembly/partKey";
+import { joined } from "../contours/clip";
 import { fitArcs } from "../contours/fitArcs";
-import { flattened, type Loop } from "../contours/loop";
+import { circleLoop, flattened, type Loop, signedArea, straightLoop } from "../contours/loop";
 import type { Point } from "../curve/bezier";
 import { signedDistance } from "../curve/crossing";
 import type { Design } from "../design/schema";
-import { handleHoles, type RoundHole, tangHoles } from "../fit/drilled";
-import { DRILLS } from "../fit/drillSets";
-import { guardSlot, pieceSlots } from "../fit/guardSlot";
+import { type Hole, holesOf } from "../fit/holes";
 import { type CutPiece, cutList } from "../fit/stockList";
 import { remembered } from "../layout/remembered";
 import { type CutKey, cutId } from "../pieces/cutKey";
 import { blankOutline, pieceOutlines } from "../pieces/outlines";
 import { pieceList } from "../pieces/pieceList";
-import { roundedBox } from "./roundedBox";
+import { faceOpenings } from "./openings";
 
 /** Round and straight pieces follow an outline within this, mm; with its chords it stays within 0.01 mm. */
 export const FOLLOWS_MM = 0.006;
 
+/** A round hole right through a piece, as large as it is all the way. */
+export interface RoundHole {
+  readonly xMm: number;
+  readonly yMm: number;
+  readonly diameterMm: number;
+}
+
+/** What is cut out of a piece's stock. */
+export interface CutFace {
+  /** Outer outlines run counter-clockwise, openings in them the other way; a hole over their edge is cut out of them. */
+  readonly outlines: readonly Loop[];
+  /** Holes that lie whole in the piece and go right through. */
+  readonly holes: readonly RoundHole[];
+  /** Every hole of the piece that is begun on this face or on its back, blind ones too. */
+  readonly drilled: readonly Hole[];
+}
+
 /** A part as it is marked out on its stock, mm. */
-export interface CutPart {
+export interface CutPart extends CutFace {
   readonly key: CutKey;
   /** As in the cut list. */
   readonly id: string;
   readonly material: string;
   /** How many are cut alike; of a pair, both. */
   readonly count: number;
-  /** A left and a right: the left one is cut as the mirror image. */
+  /** A left and a right that must match. */
   readonly pair: boolean;
   /**
    * Seen from its right side, x toward the tip and y toward the spine; or from the front, x to the right of a holder and y
    * toward the spine.
    */
   readonly face: "side" | "front";
-  /** Outer outlines run counter-clockwise, openings in them the other way. */
-  readonly outlines: readonly Loop[];
-  /** Of a pair, the left one's as it is seen from the right; null of what has none. */
-  readonly left: readonly Loop[] | null;
-  readonly holes: readonly RoundHole[];
+  /** Of a pair, the left one as it is seen from the same side; null of what has none. */
+  readonly left: CutFace | null;
   /** Of the stock that it is cut from. */
   readonly thicknessMm: number;
   readonly grain: CutPiece["grain"];
 }
 
-const loopsOf = (outlines: readonly (readonly Point[])[]): Loop[] =>
-  outlines.map((o) => fitArcs(o, FOLLOWS_MM)).filter((l) => l.length > 1);
-
 /** Blade and tang, or the tang's rod with it, in one, with what is drilled in it: whether it is made here or in the hand. */
 export const blank = remembered((design: Design): CutPart => {
-  const outlines = loopsOf(blankOutline(design));
+  const id = cutId({ kind: "blade" });
   return {
     key: { kind: "blade" },
-    id: cutId({ kind: "blade" }),
+    id,
     material: design.blade.steel,
     count: 1,
     pair: false,
     face: "side",
-    outlines,
+    ...cutFace(blankOutline(design), [], holesIn(design, id, null, "across")),
     left: null,
-    // Of a tang that does not reach them, some are in the handle alone.
-    holes: tangHoles(design).filter((h) => within(outlines, h)),
     thicknessMm: design.blade.spineMm,
     grain: null,
   };
@@ -65,15 +74,16 @@ export const blank = remembered((design: Design): CutPart => {
 
 /** Every part that is cut by an outline, blade and tang first; a blade in the hand is none. */
 export const cutParts = remembered((design: Design): readonly CutPart[] => {
-  const throughHandle = handleHoles(design);
   const cut = new Map(cutList(design).map((c) => [c.id, c]));
   return pieceList(design).flatMap((piece): CutPart[] => {
-    const { key, id, material, count, pair, across } = piece;
+    const { key, id, material, count, pair, across, leftParts } = piece;
     if (key.kind === "blade") return [blank(design)];
     const [listed, seen] = [cut.get(id), pieceOutlines(design).get(id)];
     if (!listed || !seen) return [];
-    const outlines = loopsOf(seen.outlines);
-    const slots = across ? slotOf(design, key) : [];
+    const slots = across ? faceOpenings(design, piece, "front") : [];
+    const axis = across ? "along" : "across";
+    const own = "side" in key && key.side !== "pair" ? key.side : null;
+    const right = holesIn(design, id, leftParts ? "right" : own, axis);
     return [
       {
         key,
@@ -82,9 +92,8 @@ export const cutParts = remembered((design: Design): readonly CutPart[] => {
         count: listed.discs?.count ?? count,
         pair,
         face: across ? "front" : "side",
-        outlines: [...outlines, ...slots],
-        left: seen.left && [...loopsOf(seen.left), ...slots],
-        holes: across ? [] : throughHandle.filter((h) => within(outlines, h)),
+        ...cutFace(seen.outlines, slots, right),
+        left: seen.left && cutFace(seen.left, slots, holesIn(design, id, "left", axis)),
         thicknessMm: across
           ? (listed.discs?.thicknessMm ?? listed.finishedMm.lengthMm)
           : listed.finishedMm.thicknessMm,
@@ -94,24 +103,64 @@ export const cutParts = remembered((design: Design): readonly CutPart[] => {
   });
 });
 
-/** The tang's opening through a plate of the guard, or through a piece behind it. */
-function slotOf(design: Design, key: CutKey): Loop[] {
-  if (key.kind === "guard") {
-    const slot = guardSlot(design, DRILLS);
-    return slot ? [roundedBox(slot.yMm, slot.thicknessMm, slot.heightMm, slot.cornerMm)] : [];
-  }
-  if (key.kind !== "piece" || design.tang.kind !== "hidden") return [];
-  const slot = pieceSlots(design).find((s) => s.key.kind === "piece" && s.key.id === key.id);
-  if (!slot) return [];
-  return [roundedBox(design.tang.yMm, slot.thicknessMm, slot.heightMm, (slot.roundMm ?? 0) / 2)];
+/** The holes of a piece, or of one of a pair, that run one way. */
+export const holesIn = (design: Design, id: string, side: Side | null, axis: Hole["axis"]): Hole[] =>
+  holesOf(design).filter((h) => h.piece === id && h.side === side && h.axis === axis);
+
+/** An outline with its openings and holes; what lies over its edge is cut out of it. */
+export function cutFace(
+  outline: readonly (readonly Point[])[],
+  openings: readonly Loop[],
+  drilled: readonly Hole[],
+): CutFace {
+  const holes = throughHoles(drilled);
+  const inside = holes.filter((h) => liesIn(outline, h));
+  const over = holes.filter(
+    (h) => !inside.includes(h) && outline.some((o) => Math.abs(off(o, h)) < h.diameterMm / 2),
+  );
+  const bites = over.map((h) => flattened(circleLoop(h.xMm, h.yMm, h.diameterMm / 2), CHORD_MM));
+  const cut = bites.length > 0 ? joined(outline, bites) : outline;
+  // A strip narrower than a hole through it would fall apart: it is drilled in its place.
+  const bitten = outer(cut) > outer(outline) ? outline : cut;
+  const outlines = bitten.map((o) => fitArcs(o, FOLLOWS_MM)).filter((l) => l.length > 1);
+  return { outlines: [...outlines, ...openings], holes: inside, drilled };
 }
 
-/** How far round holes are followed while it is looked whether they lie in a part, mm. */
-const LOOKED_MM = 0.05;
+const outer = (of: readonly (readonly Point[])[]): number =>
+  of.filter((o) => signedArea(straightLoop(o)) > 0).length;
 
-/** Whether a hole's centre lies in a part: inside an odd number of its outlines. */
-function within(outlines: readonly Loop[], { xMm, yMm }: RoundHole): boolean {
-  return (
-    outlines.filter((o) => signedDistance(flattened(o, LOOKED_MM), { x: xMm, y: yMm }) < 0).length % 2 === 1
-  );
+/** Chords of a hole that is cut out of an edge lie within this of it, mm. */
+const CHORD_MM = 0.001;
+
+const off = (outline: readonly Point[], { xMm, yMm }: RoundHole) =>
+  signedDistance(outline, { x: xMm, y: yMm });
+
+/** Whether a hole lies whole in what outlines hold. */
+const liesIn = (outline: readonly (readonly Point[])[], hole: RoundHole): boolean =>
+  outline.filter((o) => off(o, hole) < 0).length % 2 === 1 &&
+  outline.every((o) => Math.abs(off(o, hole)) >= hole.diameterMm / 2);
+
+/** Holes about one middle that together go right through, each as large as they are at their narrowest. */
+function throughHoles(drilled: readonly Hole[]): RoundHole[] {
+  const places = new Map<string, Hole[]>();
+  for (const h of drilled) {
+    // Along the knife every hole stands in the middle of the width.
+    const key = h.axis === "across" ? `${h.xMm} ${h.yMm}` : `${h.yMm}`;
+    places.set(key, [...(places.get(key) ?? []), h]);
+  }
+  return [...places.values()].flatMap((of): RoundHole[] => {
+    const [low, high] = [Math.min(...of.map((h) => h.within[0])), Math.max(...of.map((h) => h.within[1]))];
+    const ends = [...new Set(of.flatMap((h) => h.takes))].filter((e) => e > low && e < high);
+    const stops = [low, ...ends.sort((a, b) => a - b), high];
+    const widths = stops.slice(1).map((to, i) => {
+      const middle = (stops[i] + to) / 2;
+      return Math.max(
+        0,
+        ...of.filter((h) => h.takes[0] < middle && h.takes[1] > middle).map((h) => h.drilledMm),
+      );
+    });
+    const diameterMm = Math.min(...widths);
+    const { axis, xMm, yMm } = of[0];
+    return diameterMm > 0 ? [{ xMm: axis === "across" ? xMm : 0, yMm, diameterMm }] : [];
+  });
 }

@@ -1,15 +1,15 @@
 import { fitArcs } from "../contours/fitArcs";
 import type { Loop } from "../contours/loop";
 import type { Design } from "../design/schema";
-import { tangSlotAt } from "../fit/guardSlot";
+import { openingAt } from "../fit/openings";
 import { cutList } from "../fit/stockList";
 import { layoutOf } from "../layout/layout";
 import { stationsBetween } from "../pieces/frontOutline";
 import { faceOutline } from "../pieces/outlines";
 import { pieceList } from "../pieces/pieceList";
 import { FOLLOWS_MM } from "./cutParts";
+import { cutOut } from "./openings";
 import { drawnPieces } from "./pieceLayers";
-import { roundedBox } from "./roundedBox";
 
 /** One disc of a stack: its place in the piece from the front, from 1, its outline and the tang's slot in it. */
 export interface Disc {
@@ -23,6 +23,9 @@ export interface Disc {
   /** Height and width of the slot, mm; of a round one its diameter twice. Null where nothing goes through. */
   readonly slotMm: readonly [number, number] | null;
 }
+
+/** How far inside a disc's front its slot is read, mm. */
+const INSIDE_MM = 1e-3;
 
 /** Every disc of the pieces that are stacked of discs, front first, as it lies pressed in the handle. */
 export function discs(design: Design): Disc[] {
@@ -40,18 +43,14 @@ export function discs(design: Design): Disc[] {
     return Array.from({ length: of.count }, (_, i): Disc => {
       const front = from - i * each;
       const outlines = faceOutline(design, piece, () => stationsBetween(front - each, front));
-      const slot = tangSlotAt(design, front);
-      const corner = (slot?.roundMm ?? 0) / 2;
+      const slot = openingAt(design, { stationAt: () => front - INSIDE_MM, tiltDeg: 0 });
       return {
         piece: id,
         name: names.get(id) ?? id,
         material,
         thicknessMm: of.thicknessMm,
         number: i + 1,
-        outlines: [
-          ...outlines.map((o) => fitArcs(o, FOLLOWS_MM)),
-          ...(slot ? [roundedBox(slot.yMm, slot.thicknessMm, slot.heightMm, corner)] : []),
-        ],
+        outlines: [...outlines.map((o) => fitArcs(o, FOLLOWS_MM)), ...cutOut(slot?.outline ?? [])],
         slotMm: slot && [slot.heightMm, slot.thicknessMm],
       };
     });

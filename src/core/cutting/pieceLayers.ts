@@ -75,7 +75,7 @@ export function drawnPieces(design: Design): DrawnPiece[] {
       alike > 1 ? `${stems[i]}-${stems.slice(0, i + 1).filter((s) => s === stems[i]).length}` : stems[i];
     const side = "side" in part.key ? part.key.side : null;
     if (part.left) {
-      const left = { ...part, outlines: part.left };
+      const left = { ...part, ...part.left };
       return [
         { name: `${name}-right`, part, side: "right", mirrored: false, count: part.count / 2 },
         // What is marked out on its front is seen from there on both sides.

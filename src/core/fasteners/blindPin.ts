@@ -12,7 +12,7 @@ export const blindPin = fastenerKind({
     site.add(null, whole(f.material), site.round(f.diameterMm), reach, site.body);
   },
   widestMm: (f) => f.diameterMm,
-  bores: (f) => [{ use: "pin", nominalMm: f.diameterMm, wantedMm: null }],
+  bores: (f) => [{ use: "pin", nominalMm: f.diameterMm, wantedMm: null, heights: [0, f.lengthMm / 2] }],
   stock: (f) => ({ kind: "rod", material: f.material }),
   lengthMm: (f) => f.lengthMm,
   plainRod: true,

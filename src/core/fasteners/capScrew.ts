@@ -62,11 +62,21 @@ export const capScrew = fastenerKind({
   tangBoreMm: (f) => f.insertMm,
   widestMm: (f) => Math.max(f.counterboreMm, f.diameterMm),
   bores: (f) => [
-    { use: "insert", nominalMm: f.insertMm, wantedMm: f.insertMm },
+    { use: "insert", nominalMm: f.insertMm, wantedMm: f.insertMm, heights: [0, f.insertLengthMm / 2] },
     // A tenth more than the screw lets it pass. Common practice, no source.
-    { use: "clearance", nominalMm: f.diameterMm, wantedMm: f.diameterMm * 1.1 },
-    { use: "counterbore", nominalMm: f.counterboreMm, wantedMm: f.counterboreMm },
-    { use: "tap", nominalMm: f.diameterMm, wantedMm: null, pitchMm: f.pitchMm },
+    {
+      use: "clearance",
+      nominalMm: f.diameterMm,
+      wantedMm: f.diameterMm * 1.1,
+      heights: [f.insertLengthMm / 2, f.seatMm],
+    },
+    {
+      use: "counterbore",
+      nominalMm: f.counterboreMm,
+      wantedMm: f.counterboreMm,
+      heights: [f.seatMm, null],
+    },
+    { use: "tap", nominalMm: f.diameterMm, wantedMm: null, pitchMm: f.pitchMm, heights: "bought" },
   ],
   stock: () => ({ kind: "hardware" }),
   glued: false,

@@ -52,13 +52,33 @@ export type BoreUse =
   | "tang"
   | "dowel";
 
-/** One hole to drill: the size wanted of it, or null where the fit of a pin decides; tapped by the thread of its size. */
+/** A size to drill: that wanted of the hole, or null where the fit of a pin decides; tapped by the thread of its size. */
 export interface BoreNeed {
   readonly use: BoreUse;
   readonly nominalMm: number;
   readonly wantedMm: number | null;
   /** Of a tapped hole; left out, its size has one usual pitch. */
   readonly pitchMm?: number;
+}
+
+/** A hole across the knife, alike on both sides. */
+export interface CrossBore extends BoreNeed {
+  /**
+   * From where to where over the centre plane it reaches, the farther null where it is open to the outside; left out, it
+   * goes right through. A tapped hole in an insert that is bought so is in no piece: "bought".
+   */
+  readonly heights?: readonly [number, number | null] | "bought";
+  /** Let in by so much from the finished surface, instead. */
+  readonly letInMm?: number;
+}
+
+/** A hole along the knife, from a station to one farther forward, so high over the axis. */
+export interface LengthBore extends BoreNeed {
+  readonly yMm: number;
+  readonly rearMm: number;
+  readonly frontMm: number;
+  /** Whether it is in the end of the tang, and not in what stands round or behind it. */
+  readonly inTang?: boolean;
 }
 
 /** What a fastener is made from: cut off a rod or tube, or bought finished. */
@@ -123,7 +143,7 @@ export interface FastenerKindOf<K extends string, F extends Fields, R = Fastener
   widestMm(f: R): number;
   /** Diameter of the hole that it wants through a tang. */
   tangBoreMm(f: R): number;
-  bores(f: R): readonly BoreNeed[];
+  bores(f: R): readonly CrossBore[];
   readonly stock: (f: R) => FastenerStock;
   /** Its own length, where it does not reach from surface to surface; else null. */
   lengthMm(f: R): number | null;

@@ -39,7 +39,12 @@ export const nuttedRod = fastenerKind({
   widestMm: (f) => Math.max(f.counterboreMm, f.diameterMm),
   bores: (f) => [
     { use: "rod", nominalMm: f.diameterMm, wantedMm: null },
-    { use: "counterbore", nominalMm: f.counterboreMm, wantedMm: f.counterboreMm },
+    {
+      use: "counterbore",
+      nominalMm: f.counterboreMm,
+      wantedMm: f.counterboreMm,
+      heights: [f.seatMm, null],
+    },
   ],
   stock: () => ({ kind: "hardware" }),
   sizes: (f) => [

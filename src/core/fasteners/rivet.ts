@@ -43,7 +43,12 @@ export const rivet = fastenerKind({
     }
   },
   widestMm: (f) => f.diameterMm,
-  bores: (f) => [{ use: "pin", nominalMm: f.diameterMm, wantedMm: null }],
+  bores: (f) => [
+    { use: "pin", nominalMm: f.diameterMm, wantedMm: null },
+    ...(f.letInMm > 0
+      ? [{ use: "counterbore" as const, nominalMm: f.headMm, wantedMm: f.headMm, letInMm: f.letInMm }]
+      : []),
+  ],
   stock: (f) => ({ kind: "rod", material: f.material }),
   peened: true,
   sizes: (f) => [[f.diameterMm, f.headMm]],

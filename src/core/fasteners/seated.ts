@@ -1,6 +1,6 @@
 import { upToTenth } from "../number";
 import { fill, length } from "../record/fields";
-import { type BoreNeed, type FaceMark, type FastenerSite, filled } from "./kind";
+import { type CrossBore, type FaceMark, type FastenerSite, filled } from "./kind";
 
 /** Heads are seated so far outside the centre plane; what stands over the handle's surface is dressed flush. */
 export const seatMm = length(0.3, 100);
@@ -33,15 +33,16 @@ export const overCorners = (acrossMm: number) => (acrossMm * 2) / Math.sqrt(3);
 
 interface Barrelled {
   readonly diameterMm: number;
+  readonly seatMm: number;
   readonly headMm: number;
 }
 
 /** What holds for every barrel with a head at each end: bought as a set, not glued, a hole for each of its diameters. */
 export const barrelled = {
   widestMm: (f: Barrelled) => Math.max(f.headMm, f.diameterMm),
-  bores: (f: Barrelled): BoreNeed[] => [
-    { use: "barrel", nominalMm: f.diameterMm, wantedMm: f.diameterMm },
-    { use: "counterbore", nominalMm: f.headMm, wantedMm: f.headMm },
+  bores: (f: Barrelled): CrossBore[] => [
+    { use: "barrel", nominalMm: f.diameterMm, wantedMm: f.diameterMm, heights: [0, f.seatMm] },
+    { use: "counterbore", nominalMm: f.headMm, wantedMm: f.headMm, heights: [f.seatMm, null] },
   ],
   stock: () => ({ kind: "hardware" }) as const,
   glued: false,

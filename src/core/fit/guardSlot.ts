@@ -1,7 +1,5 @@
-import type { PartKey } from "../assembly/partKey";
 import type { Design } from "../design/schema";
 import { bladeHeights } from "../layout/bladeOutline";
-import { pieceNaming } from "../layout/itemNames";
 import { layoutOf } from "../layout/layout";
 import { endKindOf } from "../tangEnds/registry";
 import { INSIDE_MM, ROUNDING, SAME_PLACE_MM } from "../tolerances";
@@ -41,65 +39,6 @@ export interface GuardSlot {
   readonly coverBelowMm: number | null;
   readonly mill: MillPlan | null;
   readonly chain: ChainPlan | null;
-}
-
-/** The slot for a hidden tang, or for its rod behind the tang's end. */
-export interface TangSlot {
-  /** Its middle over the axis. */
-  readonly yMm: number;
-  readonly heightMm: number;
-  readonly thicknessMm: number;
-  /** Round, where nothing but a rod goes through it. */
-  readonly roundMm: number | null;
-}
-
-/** The slot through one piece behind the guard, at the face that the tang comes in by. */
-export interface PieceSlot extends TangSlot {
-  readonly key: PartKey;
-  /** Its place in the stack, from 1. */
-  readonly number: number;
-}
-
-/** More room than its diameter for a rod to slide through, mm. Common practice, no source. */
-const ROD_ROOM_MM = 0.5;
-/** Room on each side of a tang where the handle's hole does not say, mm. */
-const ROOM_MM = 0.1;
-
-/**
- * The slot in a piece whose front face is at x, where the tang comes in; null where neither a hidden tang nor a rod goes
- * through it.
- */
-export function tangSlotAt(design: Design, x: number): TangSlot | null {
-  const { tang } = design;
-  if (tang.kind !== "hidden") return null;
-  if (x > -tang.lengthMm + SAME_PLACE_MM) {
-    const room = "clearanceMm" in tang.hole ? tang.hole.clearanceMm : ROOM_MM;
-    const { lowY, highY, halfMm } = layoutOf(design).tangAt(Math.min(0, x));
-    return {
-      yMm: (lowY + highY) / 2,
-      heightMm: highY - lowY + 2 * room,
-      thicknessMm: 2 * halfMm + 2 * room,
-      roundMm: null,
-    };
-  }
-  const rod = endKindOf(tang.end).rod(tang.end)?.diameterMm;
-  if (rod === undefined) return null;
-  const roundMm = rod + ROD_ROOM_MM;
-  return { yMm: tang.yMm, heightMm: roundMm, thicknessMm: roundMm, roundMm };
-}
-
-/** Slots of spacers, ferrules, bolsters and pommels that a hidden tang or its rod goes through, front first. */
-export function pieceSlots(design: Design): PieceSlot[] {
-  const { tang, handle } = design;
-  if (tang.kind !== "hidden" || handle.kind !== "stack") return [];
-  const layout = layoutOf(design);
-  return layout.pieces.flatMap(([, from], i): PieceSlot[] => {
-    const p = handle.pieces[i];
-    if (p.role === "block") return [];
-    const key = { kind: "piece", sort: p.role, id: p.id, ...pieceNaming(design, i) } as const;
-    const slot = tangSlotAt(design, from);
-    return slot ? [{ key, number: i + 1, ...slot }] : [];
-  });
 }
 
 /**

@@ -6,8 +6,11 @@ import { guardOfForm } from "../design/guards";
 import { plainKnife as plain } from "../design/plainKnife.fixtures";
 import type { Design } from "../design/schema";
 import { newFastener } from "../fasteners/registry";
+import { layoutOf } from "../layout/layout";
 import { drillsIn } from "./drillSets";
-import { chainPlan, guardSlot, millPlan, pieceSlots } from "./guardSlot";
+import { chainPlan, guardSlot, millPlan } from "./guardSlot";
+import { holesOf } from "./holes";
+import { pieceOpenings } from "./openings";
 import { jigPitches, pinLayout, taperShim } from "./pinLayout";
 import { seats } from "./seats";
 import { alignedToMiddle, evenlySpread, mirrored } from "./spread";
@@ -65,16 +68,36 @@ describe("the guard's slot", () => {
   });
 });
 
-describe("slots behind the guard", () => {
-  it("are as large as the tang where it comes in, or round for its rod; a block has its own hole", () => {
+describe("openings behind the guard", () => {
+  it("are as large as the tang where it comes in and goes out, with the hole's room all round", () => {
     const dagger = CONSTRUCTIONS["pieces with leaning joints"];
     const { tang } = dagger;
     if (tang.kind !== "hidden" || tang.hole.kind !== "broached") throw new Error("no broached hole");
-    const [ferrule, spacer] = pieceSlots(dagger);
-    expect(ferrule).toMatchObject({ key: { kind: "piece", sort: "ferrule" }, number: 1, roundMm: null });
-    expect(ferrule.heightMm).toBeCloseTo(tang.frontHeightMm + 2 * tang.hole.clearanceMm, 9);
-    expect(spacer.heightMm).toBeLessThan(ferrule.heightMm);
-    expect(pieceSlots(sound)).toEqual([]);
+    const [ferrule, spacer] = pieceOpenings(dagger);
+    expect(ferrule).toMatchObject({ key: { kind: "piece", sort: "ferrule" }, number: 1 });
+    expect(ferrule.front.roundMm).toBeNull();
+    const at = (x: number) => layoutOf(dagger).tangAt(x);
+    const rear = at(layoutOf(dagger).pieces[0][0]);
+    const room = 2 * tang.hole.clearanceMm;
+    // The rear face leans: its opening is read along it.
+    expect(Math.abs(ferrule.rear!.heightMm - (rear.highY - rear.lowY + room))).toBeLessThan(0.5);
+    // At the shoulder, the fillets go in too.
+    expect(ferrule.front.heightMm).toBeGreaterThan(tang.frontHeightMm + room - 0.01);
+    expect(spacer.front.heightMm).toBeCloseTo(ferrule.rear!.heightMm, 1);
+    expect(pieceOpenings(sound)).toEqual([]);
+  });
+
+  it("of a block with a drilled hole are its bores, as many as are drilled and as wide", () => {
+    const knife = CONSTRUCTIONS["hidden tang, drilled hole"];
+    const { tang } = knife;
+    if (tang.kind !== "hidden" || tang.hole.kind !== "drilled") throw new Error("no drilled hole");
+    const [{ bitMm, count, pitchMm, depthMm }] = tang.hole.stages;
+    const [block] = pieceOpenings(knife);
+    expect(block.front.heightMm).toBeGreaterThanOrEqual((count - 1) * pitchMm + bitMm - 0.01);
+    const drilled = holesOf(knife).filter((h) => h.use === "tang" && h.piece === block.id);
+    expect(drilled.length).toBe(count);
+    for (const h of drilled) expect(h).toMatchObject({ axis: "along", from: "front" });
+    expect(drilled[0].depthMm).toBeCloseTo(depthMm, 2);
   });
 });
 

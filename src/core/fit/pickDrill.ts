@@ -1,4 +1,4 @@
-import type { PinFit } from "../design/schema";
+import type { FitUp, PinFit } from "../design/schema";
 import type { Drill } from "./drillSets";
 
 /** Sizes nearer than this are the same size, mm: the spread of a drill as it is sold. */
@@ -30,6 +30,18 @@ export function pickDrill(diameterMm: number, fit: PinFit, drills: readonly Dril
           ? bySize.find((d) => d.mm > diameterMm)
           : bySize.filter((d) => d.mm < diameterMm).pop()));
   return found ? { drill: found, clearanceMm: found.mm - diameterMm } : null;
+}
+
+/** The drill for a hole: a given size as near as it comes, that of a pin (no size wanted) by its fit; null of no drills. */
+export function drillOf(
+  { pinFit }: Pick<FitUp, "pinFit">,
+  nominalMm: number,
+  wantedMm: number | null,
+  from: readonly Drill[],
+): Drill | null {
+  return wantedMm === null
+    ? (pickDrill(nominalMm, pinFit, from)?.drill ?? null)
+    : nearestDrill(wantedMm, from);
 }
 
 /** The drill nearest to a size, or null of none. */

@@ -1,33 +1,26 @@
 import type { Design } from "../design/schema";
-import type { BoreNeed, BoreUse } from "../fasteners/kind";
-import { kindOf } from "../fasteners/registry";
-import { type FittingKind, fittingsOn } from "../guardFittings/registry";
+import type { BoreUse } from "../fasteners/kind";
 import { type WrapPlan, wrapPlan } from "../layout/grips";
-import { type ItemName, itemNames } from "../layout/itemNames";
 import { layoutOf } from "../layout/layout";
-import { endKindOf } from "../tangEnds/registry";
+import { sameData } from "../sameData";
 import { SAME_PLACE_MM } from "../tolerances";
-import { screwSizes, tapDrillMm, threadOf } from "../units/screws";
+import { screwSizes, tapDrillMm } from "../units/screws";
 import { THREADS } from "../units/threads";
-import { drillOf } from "./drilled";
-import { DRILLS, type Drill, drillsIn, ownedDrills } from "./drillSets";
+import { type BoreOwner, boresAsked } from "./boreNeeds";
+import { DRILLS, type Drill, ownedDrills } from "./drillSets";
 import { type GluePlan, gluePlan } from "./glue";
-import { type GuardSlot, guardSlot, type PieceSlot, pieceSlots } from "./guardSlot";
+import { type GuardSlot, guardSlot } from "./guardSlot";
 import { bevelLeft, type Girth, girths, gripLength, wantedGrip } from "./hand";
+import { drilledFor, type Hole, holesOf } from "./holes";
 import { movement, type PieceMovement } from "./movement";
-import { nearestDrill } from "./pickDrill";
+import { type PieceOpening, pieceOpenings } from "./openings";
+import { drillOf, nearestDrill } from "./pickDrill";
 import { jigPitches, type PinPlace, type Pitch, pinLayout, taperShim } from "./pinLayout";
 import { rodList } from "./rodList";
 import { type Seat, seats } from "./seats";
 import { type CutPiece, cutList } from "./stockList";
 import { type TangStress, tangStress } from "./strength";
 import { tangWalls, thinnest, thinnestScale, type Wall } from "./walls";
-
-/** What a hole is drilled for: a fastener or a hole by its name, a fitting of the guard, the tang and what holds it. */
-export type BoreOwner =
-  | ItemName
-  | { readonly kind: "fitting"; readonly sort: FittingKind }
-  | { readonly kind: "butt-nut" | "butt-screw" | "tang-hole" };
 
 /** One kind of hole to drill: its drill as sold, and the nearest that the shop has. */
 export interface Bore {
@@ -45,11 +38,13 @@ export interface Bore {
 
 export interface FitSheet {
   readonly bores: readonly Bore[];
+  /** Every hole by the piece that it is in. */
+  readonly holes: readonly Hole[];
   readonly pins: readonly PinPlace[];
   readonly jigPitches: readonly Pitch[];
   readonly taperShim: { readonly angleDeg: number; readonly shimMm: number } | null;
   readonly slot: GuardSlot | null;
-  readonly pieceSlots: readonly PieceSlot[];
+  readonly openings: readonly PieceOpening[];
   readonly seats: readonly Seat[];
   readonly walls: readonly Wall[];
   readonly thinnestWall: Wall | null;
@@ -69,30 +64,25 @@ export interface FitSheet {
   readonly movement: readonly PieceMovement[];
 }
 
-/** Holes in the order they are drilled: through holes first, then taps, then counterbores, the tang's hole last. */
-function boresOf(design: Design): Bore[] {
-  const { fitUp, tang, guard } = design;
-  const sold = drillsIn(fitUp.drills.sets);
+/** Kinds of hole in the order they are drilled: through holes first, then taps, then counterbores, the tang's hole first. */
+function boreKinds(design: Design): Bore[] {
+  const { fitUp } = design;
   const owned = ownedDrills(fitUp.drills);
   const bores: Bore[] = [];
-  const names = itemNames(design);
-  const named = (id: string): BoreOwner => names.get(id) ?? { kind: "hole", number: 1 };
-  const put = (
-    owner: BoreOwner,
-    use: BoreUse,
-    nominalMm: number,
-    wantedMm: number | null,
-    thread: string | null = null,
-  ) => {
+  for (const { owner, bore } of boresAsked(design)) {
+    const { use, nominalMm } = bore;
+    const { drill, thread, wantedMm } = drilledFor(design, bore);
+    // A thread that no table has is cut by what its maker's taps ask for.
+    if (use === "tap" && thread === null) continue;
     const same = bores.findIndex(
       (o) => o.use === use && Math.abs(o.nominalMm - nominalMm) < SAME_PLACE_MM && o.thread === thread,
     );
     if (same >= 0) {
-      bores[same] = { ...bores[same], owners: [...bores[same].owners, owner] };
-      return;
+      if (!bores[same].owners.some((o) => sameData(o, owner)))
+        bores[same] = { ...bores[same], owners: [...bores[same].owners, owner] };
+      continue;
     }
-    const choose = (from: readonly Drill[]) => drillOf(fitUp, nominalMm, wantedMm, from);
-    const [drill, own] = [choose(sold), choose(owned)];
+    const own = drillOf(fitUp, nominalMm, wantedMm, owned);
     bores.push({
       owners: [owner],
       use,
@@ -104,29 +94,6 @@ function boresOf(design: Design): Bore[] {
       ownedClearanceMm: own && own.mm - (wantedMm ?? nominalMm),
       thread,
     });
-  };
-  const tap = (owner: BoreOwner, diameterMm: number, pitchMm?: number) => {
-    const thread = threadOf(diameterMm, pitchMm);
-    if (thread) put(owner, "tap", diameterMm, tapDrillMm(thread), thread.name);
-  };
-  const putAll = (owner: BoreOwner, needs: readonly BoreNeed[]) => {
-    for (const { use, nominalMm, wantedMm, pitchMm } of needs)
-      if (use === "tap") tap(owner, nominalMm, pitchMm);
-      else put(owner, use, nominalMm, wantedMm);
-  };
-  for (const f of design.fasteners) putAll(named(f.id), kindOf(f).bores(f));
-  if (guard)
-    for (const { kind, fitting } of fittingsOn(guard))
-      putAll({ kind: "fitting", sort: kind.kind }, kind.bores(fitting));
-  if (tang.kind === "full")
-    for (const h of tang.holes)
-      if (h.purpose !== "old-pin") put(named(h.id), "tang", h.diameterMm, h.diameterMm);
-  if (tang.kind === "hidden") {
-    const { end, hole } = tang;
-    const { hardware, bores: needs } = endKindOf(end);
-    if (hardware) putAll({ kind: hardware }, needs(end));
-    if (hole.kind === "drilled")
-      for (const s of hole.stages) put({ kind: "tang-hole" }, "tang", s.bitMm, s.bitMm);
   }
   const order: BoreUse[] = [
     "tang",
@@ -147,12 +114,13 @@ export function fitSheet(design: Design): FitSheet {
   const pins = pinLayout(design);
   const walls = tangWalls(design);
   return {
-    bores: boresOf(design),
+    bores: boreKinds(design),
+    holes: holesOf(design),
     pins,
     jigPitches: jigPitches(pins),
     taperShim: taperShim(design),
     slot: guardSlot(design, ownedDrills(design.fitUp.drills)),
-    pieceSlots: pieceSlots(design),
+    openings: pieceOpenings(design),
     seats: seats(design),
     walls,
     thinnestWall: thinnest(walls),

@@ -5,8 +5,8 @@ import { type PartKey, partId, type Side } from "../assembly/partKey";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
 import { solidParts } from "../kernel/solidParts";
-import type { Size } from "./bladeStock";
 import type { CutKey } from "../pieces/cutKey";
+import type { Size } from "./bladeStock";
 import { pinLayout } from "./pinLayout";
 import { cutList } from "./stockList";
 

@@ -1,11 +1,10 @@
 import { assemble } from "../assembly/assemble";
-import type { Point } from "../curve/bezier";
 import { materialsIn } from "../design/materials";
 import type { Design, StockPiece } from "../design/schema";
 import { remembered } from "../layout/remembered";
+import type { CutKey } from "../pieces/cutKey";
 import { pieceOutlines } from "../pieces/outlines";
 import { type Made, pieceList, type Workpiece } from "../pieces/pieceList";
-import type { CutKey } from "../pieces/cutKey";
 import { rangeOf } from "../solids/extent";
 import { hasGrain } from "../stock/working";
 import { ROUNDING } from "../tolerances";

@@ -39,5 +39,13 @@ export const dowels = fittingKind({
       y: { field: "spreadMm", zero: tangY, per: 2, either: true },
     },
   ],
-  bores: (f) => [{ use: "dowel", nominalMm: f.diameterMm, wantedMm: f.diameterMm }],
+  bores: (f, { span: [, rear], tangY }) =>
+    [1, -1].map((side) => ({
+      use: "dowel",
+      nominalMm: f.diameterMm,
+      wantedMm: f.diameterMm,
+      yMm: tangY + (side * f.spreadMm) / 2,
+      rearMm: rear - f.lengthMm / 2,
+      frontMm: rear + Math.min(f.lengthMm / 2, -rear),
+    })),
 });

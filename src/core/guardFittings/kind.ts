@@ -1,6 +1,6 @@
 import type { Point } from "../curve/bezier";
 import type { Contour } from "../curve/contour";
-import type { BoreNeed } from "../fasteners/kind";
+import type { LengthBore } from "../fasteners/kind";
 import type { Fields, RecordOf } from "../record/fields";
 import type { Loft } from "../solids/loft";
 import type { Region } from "../solids/region";
@@ -82,7 +82,8 @@ export interface FittingKindOf<K extends string, F extends Fields, R = RecordOf<
   build(f: R, site: FittingSite): void;
   faults(f: R, place: FittingPlace): readonly FittingFault[];
   points(f: R, place: FittingPlace): readonly FittingPoint[];
-  bores(f: R): readonly BoreNeed[];
+  /** Holes along the knife that it asks for, in the guard and in what stands behind it. */
+  bores(f: R, place: FittingPlace): readonly LengthBore[];
   /** Minutes at the bench that it adds to fitting the guard, and whether it is a matter of the guard's own shape. */
   readonly minutes: number;
   readonly shapesGuard: boolean;

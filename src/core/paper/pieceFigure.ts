@@ -7,13 +7,27 @@ import { textWidthMm, wrapped } from "./textWidth";
 /** Length of a centre mark's strokes beyond its hole, mm. */
 const BEYOND_MM = 1.5;
 const TEXT_MM = 3;
+/** Letters beside holes: their size, how far off the rim, and where that is along the diagonal, mm. */
+const LETTER_MM = 2.6;
+const LETTER_GAP_MM = 0.4;
+const DIAGONAL = Math.SQRT1_2;
 const LINE_MM = TEXT_MM * 1.3;
+
+/** A hole that is drilled into a part, with the letter that its line is told by; one that does not go through is dashed. */
+export interface MarkedHole {
+  readonly x: number;
+  readonly y: number;
+  readonly radiusMm: number;
+  readonly blind: boolean;
+  readonly letter: string;
+}
 
 /** A part at its own size with what is written under it; `axis` draws the handle's axis and the datum through it. */
 export function pieceFigure(
   layer: Layer,
   says: readonly string[],
   axis: boolean,
+  marked: readonly MarkedHole[] = [],
 ): Figure & { readonly toPaper: (p: Point) => Point } {
   const box = boxOf([...layer.loops, ...layer.circles.map((c) => circleLoop(c.x, c.y, c.radiusMm))]) ?? {
     x0: 0,
@@ -32,6 +46,24 @@ export function pieceFigure(
       ...cross(toPaper(c), c.radiusMm + BEYOND_MM, "centre"),
     ]),
     ...layer.centres.flatMap((c) => cross(toPaper(c), BEYOND_MM, "centre")),
+    ...marked.flatMap((m, i): Item[] => {
+      const at = toPaper(m);
+      // Letters of holes about one middle stand beside each other.
+      const before = marked.slice(0, i).filter((o) => o.x === m.x && o.y === m.y).length;
+      const widest = Math.max(...marked.filter((o) => o.x === m.x && o.y === m.y).map((o) => o.radiusMm));
+      return [
+        ...(m.blind ? [{ kind: "circle", pen: "hidden", ...at, radiusMm: m.radiusMm } as const] : []),
+        ...(m.blind && before === 0 ? cross(at, BEYOND_MM, "centre") : []),
+        {
+          kind: "text",
+          x: at.x + widest * DIAGONAL + LETTER_GAP_MM + before * LETTER_MM,
+          y: at.y - widest * DIAGONAL - LETTER_GAP_MM,
+          text: m.letter,
+          sizeMm: LETTER_MM,
+          anchor: "start",
+        },
+      ];
+    }),
     ...(axis ? axes(box, toPaper) : []),
     ...lines.map(
       (text, i): Item => ({

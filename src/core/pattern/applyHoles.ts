@@ -1,8 +1,8 @@
 import type { Design, Fastener, TangHole } from "../design/schema";
 import { newFastener } from "../fasteners/registry";
-import { drillOf } from "../fit/drilled";
 import { drillsIn } from "../fit/drillSets";
 import { freeId } from "../fit/openSpot";
+import { drillOf } from "../fit/pickDrill";
 import { roundTo } from "../number";
 import { MM_PER_INCH } from "../units/length";
 

@@ -1,13 +1,14 @@
 import { assemble } from "../assembly/assemble";
 import { assembleBare } from "../assembly/bareBlade";
+import { signedArea, straightLoop } from "../contours/loop";
 import type { Point } from "../curve/bezier";
 import type { Design } from "../design/schema";
 import { bareBladeOf } from "../design/starts";
 import { layoutOf } from "../layout/layout";
 import { remembered } from "../layout/remembered";
 import { radians } from "../number";
-import { type StationsAt, frontOutline } from "./frontOutline";
-import { blankPiece, pieceList, type Workpiece } from "./pieceList";
+import { frontOutline, type StationsAt } from "./frontOutline";
+import { blankPiece, type EndFace, pieceList, type Workpiece } from "./pieceList";
 import { type Group, sideOutlines } from "./sideOutline";
 import { undrilled, unpierced } from "./undrilled";
 
@@ -30,11 +31,10 @@ export const pieceOutlines = remembered((design: Design): ReadonlyMap<string, Pi
     const leastMm = filmOver(design, p);
     return [{ parts: p.parts, leastMm }, ...(p.leftParts ? [{ parts: p.leftParts, leastMm }] : [])];
   });
-  const seen = sideOutlines(whole, groups, layoutOf(design).plainBody);
+  const seen = sideOutlines(whole, groups, layoutOf(design).plainBody).map(withoutCrumbs);
   const found = new Map<string, PieceOutline>();
   let next = 0;
-  for (const p of flat)
-    found.set(p.id, { outlines: seen[next++], left: p.leftParts ? seen[next++] : null });
+  for (const p of flat) found.set(p.id, { outlines: seen[next++], left: p.leftParts ? seen[next++] : null });
   const faces = unpierced(whole);
   for (const p of pieceList(design)) {
     if (!p.across) continue;
@@ -49,6 +49,15 @@ export const pieceOutlines = remembered((design: Design): ReadonlyMap<string, Pi
 /** A film of a scale over a shaped half that is thinner than this is ground away with the rest, mm. */
 const FILM_MM = 0.5;
 
+/** What is parted from a piece, by a notch or beside a shaped half, is waste where it is smaller than this share of it. */
+const CRUMB_SHARE = 5e-3;
+
+function withoutCrumbs(outlines: readonly Point[][]): Point[][] {
+  const areas = outlines.map((o) => signedArea(straightLoop(o)));
+  // Openings have areas below zero.
+  return outlines.filter((_, i) => areas[i] < 0 || areas[i] > CRUMB_SHARE * Math.max(...areas));
+}
+
 function filmOver({ handle }: Design, { key }: Workpiece): number {
   const covers = key.kind === "scale" || key.kind === "lower" || key.kind === "lengthwise-sheet";
   return covers && handle.kind === "scales" && handle.halves.length > 0 ? FILM_MM : 0;
@@ -57,11 +66,27 @@ function filmOver({ handle }: Design, { key }: Workpiece): number {
 /** The outline of blade and tang in one: whether they are made here or are in the hand. */
 export const blankOutline = remembered((design: Design): readonly (readonly Point[])[] => {
   const bare = undrilled(assembleBare(bareBladeOf(design)), design);
-  return sideOutlines(bare, [{ parts: blankPiece(design).parts, leastMm: 0 }], null)[0];
+  return withoutCrumbs(sideOutlines(bare, [{ parts: blankPiece(design).parts, leastMm: 0 }], null)[0]);
 });
 
 /** The outline of a piece between two stations, such as one disc of a stack. */
 export function faceOutline(design: Design, { parts, across }: Workpiece, stationsAt: StationsAt): Point[][] {
   const longer = 1 / Math.cos(radians(across?.tiltDeg ?? 0));
   return frontOutline(unpierced(undrilled(assemble(design), design)), parts, stationsAt, longer);
+}
+
+/** The front or the rear face of a piece along the tang, seen from the front; whole, without what goes into it. */
+export function endOutline(design: Design, { parts }: Workpiece, { stationAt, tiltDeg }: EndFace): Point[][] {
+  const faces = unpierced(undrilled(assemble(design), design));
+  return frontOutline(faces, parts, (y) => [stationAt(y)], 1 / Math.cos(radians(tiltDeg)));
+}
+
+/** What the tang, what holds its end and the hole round both take of such a face. */
+export function takenAt(design: Design, { stationAt, tiltDeg }: EndFace): Point[][] {
+  const { regions, parts } = assemble(design);
+  const takes = parts.filter(({ key }) =>
+    key.kind === "tang-end" ? key.component !== "cap" : key.kind === "tang" || key.kind === "tang-hole",
+  );
+  const ids = takes.map((p) => p.id);
+  return frontOutline({ regions, parts: takes }, ids, (y) => [stationAt(y)], 1 / Math.cos(radians(tiltDeg)));
 }

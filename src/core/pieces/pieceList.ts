@@ -1,6 +1,7 @@
 import { type PartKey, partId, type Side } from "../assembly/partKey";
 import { materialsIn } from "../design/materials";
 import type { Design, Guard, Piece, PieceRole, ScalesHandle, StackHandle } from "../design/schema";
+import { endPlace } from "../layout/endPlace";
 import { guardFaceAt } from "../layout/guard";
 import { pieceNaming, plateNaming } from "../layout/itemNames";
 import { layoutOf } from "../layout/layout";
@@ -26,6 +27,17 @@ export interface Across {
   readonly tiltDeg: number;
 }
 
+/** The front and the rear face of a piece along the tang: just inside it at each height, and how far it leans. */
+export interface Ends {
+  readonly front: EndFace;
+  readonly rear: EndFace | null;
+}
+
+export interface EndFace {
+  readonly stationAt: (y: number) => number;
+  readonly tiltDeg: number;
+}
+
 /** One piece that is made, with the weighed parts that it becomes. */
 export interface Workpiece {
   readonly key: CutKey;
@@ -41,6 +53,8 @@ export interface Workpiece {
   readonly leftParts: readonly string[] | null;
   /** A sheet across the knife, which is marked out on its front; null of what is marked out on its side. */
   readonly across: Across | null;
+  /** Of what the tang goes into from its front. */
+  readonly ends: Ends | null;
   /** Thickness of the stock that it lies in; null where it is as thick as its parts are. */
   readonly thicknessMm: number | null;
   readonly made: Made;
@@ -55,6 +69,9 @@ export interface Workpiece {
   readonly heightMm: number | null;
 }
 
+/** How far inside its end a face is read, mm. */
+const FACE_MM = 1e-3;
+
 type Told = Pick<Workpiece, "key" | "material" | "parts"> & Partial<Workpiece>;
 
 const SIDES = ["right", "left"] as const;
@@ -68,6 +85,7 @@ const made = (told: Told): Workpiece => ({
   pair: false,
   leftParts: null,
   across: null,
+  ends: null,
   thicknessMm: null,
   made: "sawn",
   form: "block",
@@ -104,7 +122,13 @@ export const pieceList = remembered((design: Design): readonly Workpiece[] => {
 /** Blade and tang, or the tang's rod with it, in one. */
 export function blankPiece({ blade }: Design): Workpiece {
   const parts = [partId({ kind: "blade" }), partId({ kind: "tang" })];
-  return made({ key: { kind: "blade" }, material: blade.steel, parts, form: "slab", thicknessMm: blade.spineMm });
+  return made({
+    key: { kind: "blade" },
+    material: blade.steel,
+    parts,
+    form: "slab",
+    thicknessMm: blade.spineMm,
+  });
 }
 
 /** A piece that is one part. */
@@ -234,9 +258,14 @@ function stackPieces(design: Design, handle: StackHandle): Workpiece[] {
       const [ahead, behind] = [i > 0 ? jointTilt(handle, i - 1) : 0, jointTilt(handle, i)];
       const slice = SLICES.includes(p.role) && !p.shape && ahead === behind;
       const across = slice ? leaning(to, (from - to) * Math.cos(radians(behind)), behind) : null;
+      const end = (x: number, tiltDeg: number, inward: number): EndFace => ({
+        tiltDeg,
+        stationAt: (y) => x + y * Math.tan(radians(tiltDeg)) + inward,
+      });
       return single(key, p.material, {
         across,
-        lengthMm: across && across.thicknessMm,
+        ends: { front: end(from, ahead, -FACE_MM), rear: end(to, behind, FACE_MM) },
+        lengthMm: across?.thicknessMm ?? null,
         pressedShare: p.pressedShare,
         form: slice ? "slice" : "block",
         made: p.printed ? "printed" : isBuiltUp(p, materialOf) ? "built-up" : "sawn",
@@ -251,9 +280,14 @@ function isBuiltUp({ role, material, shape }: Piece, materialOf: MaterialOf): bo
   return role === "block" && !shape && materialOf(material)?.class === "metal";
 }
 
-function capPieces({ tang }: Design): Workpiece[] {
+function capPieces(design: Design): Workpiece[] {
+  const { tang } = design;
+  const place = endPlace(layoutOf(design));
   const sawn = tang.kind === "hidden" ? endKindOf(tang.end).sawn(tang.end) : null;
-  return sawn ? [single({ kind: "tang-end", component: sawn.component }, sawn.material)] : [];
+  if (!sawn || !place) return [];
+  const front: EndFace = { tiltDeg: 0, stationAt: () => place.buttX - FACE_MM };
+  const ends = { front, rear: null };
+  return [single({ kind: "tang-end", component: sawn.component }, sawn.material, { ends })];
 }
 
 function guardPieces(design: Design, guard: Guard): Workpiece[] {
@@ -265,8 +299,13 @@ function guardPieces(design: Design, guard: Guard): Workpiece[] {
     const { fromMm, toMm } = plates[i];
     const stationsAt: StationsAt = (y) =>
       stationsBetween(guardFaceAt(guard, toMm, y), guardFaceAt(guard, fromMm, y));
+    const end = (mm: number, inward: number): EndFace => ({
+      tiltDeg: 0,
+      stationAt: (y) => guardFaceAt(guard, mm, y) + inward,
+    });
     return single({ kind: "guard", number, ...plateNaming(design, i) }, p.material, {
       across: { thicknessMm: p.thicknessMm, tiltDeg: 0, stationsAt },
+      ends: { front: end(fromMm, -FACE_MM), rear: end(toMm, FACE_MM) },
       lengthMm: p.thicknessMm + reach,
       // A flat plate is cut from sheet; one with swept arms from a block.
       form: reach > 0 ? "block" : "slice",

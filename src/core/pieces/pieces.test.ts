@@ -198,7 +198,9 @@ function thicknessOf(design: Design, { key, across }: Workpiece): number | null 
   const { handle } = design;
   // A thick sheet is not as high all through.
   if (across)
-    return (key.kind === "divider" || key.kind === "piece") && across.thicknessMm < 2.5 ? across.thicknessMm : null;
+    return (key.kind === "divider" || key.kind === "piece") && across.thicknessMm < 2.5
+      ? across.thicknessMm
+      : null;
   const half = layoutOf(design).tangFace.at0;
   const liners = handle.kind === "scales" ? linersThickness(handle) : 0;
   switch (key.kind) {
@@ -223,24 +225,40 @@ describe("outline by thickness is the weighed volume of flat parts, within 0.1 %
     const wrong: string[] = [];
     for (const [name, base] of all) {
       const design = flatSided(base);
+      // A cap takes a bite of a rounded butt.
+      if (design?.tang.kind === "hidden" && design.tang.end.kind === "cap-nut") continue;
       if (!design || (design.handle.kind === "scales" && design.handle.halves.length > 0)) continue;
       const before = undrilled(assemble(design), design);
       const assembly = design.tang.kind === "hidden" ? unpierced(before) : before;
       const moments = momentsOf(assembly);
       for (const p of pieceList(design)) {
         const mm = thicknessOf(design, p);
-        const shaped = design.handle.kind === "stack" && design.handle.pieces.some((q) => q.shape && p.parts[0].endsWith(q.id));
+        const shaped =
+          design.handle.kind === "stack" &&
+          design.handle.pieces.some((q) => q.shape && p.parts[0].endsWith(q.id));
         if (mm === null || shaped) continue;
         const { outlines } = pieceOutlines(design).get(p.id)!;
-        const volume = assembly.parts.reduce((sum, q, i) => sum + (p.parts.includes(q.id) ? moments[i].v : 0), 0);
+        const volume = assembly.parts.reduce(
+          (sum, q, i) => sum + (p.parts.includes(q.id) ? moments[i].v : 0),
+          0,
+        );
         const off = (areaOf(outlines) * mm) / volume - 1;
         // Of a sheet its widest face is told: where the handle slopes, one of 2 mm is up to 4 % less.
-        if (!(p.across ? off > -1e-3 && off < 0.04 : Math.abs(off) < 1e-3)) wrong.push(`${name} ${p.id}: ${off.toFixed(5)}`);
+        if (!(p.across ? off > -1e-3 && off < 0.04 : Math.abs(off) < 1e-3))
+          wrong.push(`${name} ${p.id}: ${off.toFixed(5)}`);
         seen.add(p.key.kind);
       }
     }
     expect(wrong).toEqual([]);
-    expect([...seen].sort()).toEqual(["bolster", "divider", "lengthwise-sheet", "liner", "lower", "piece", "scale"]);
+    expect([...seen].sort()).toEqual([
+      "bolster",
+      "divider",
+      "lengthwise-sheet",
+      "liner",
+      "lower",
+      "piece",
+      "scale",
+    ]);
   });
 
   it("the sheet of a joint along a handle is a strip: its length by its thickness", () => {

@@ -24,11 +24,7 @@ export interface Group {
  * ones counter-clockwise and openings the other way. Parts are those that are weighed, by precedence. Where a part is
  * limited by the contoured `body`, it is drawn out to that body's own outline, flush with the tang: rounding comes later.
  */
-export function sideOutlines(
-  assembly: Assembly,
-  groups: readonly Group[],
-  body: Region | null,
-): Point[][][] {
+export function sideOutlines(assembly: Assembly, groups: readonly Group[], body: Region | null): Point[][][] {
   const { parts, regions } = assembly;
   const groupsOf = parts.map((p) => groups.flatMap((g, k) => (g.parts.includes(p.id) ? [k] : [])));
   const wanted = groupsOf.flatMap((of, i) => (of.length > 0 ? [i] : []));
@@ -104,7 +100,8 @@ class Reader {
         if (thickMm < this.least[k]) continue;
         const of = ends[k];
         // Panels come from the lowest to the highest.
-        if (of.length > 0 && y0 <= of[of.length - 1] + TOUCHING_MM) of[of.length - 1] = Math.max(of[of.length - 1], y1);
+        if (of.length > 0 && y0 <= of[of.length - 1] + TOUCHING_MM)
+          of[of.length - 1] = Math.max(of[of.length - 1], y1);
         else of.push(y0, y1);
       }
     });

@@ -50,9 +50,9 @@ export function swept(breaks: readonly number[], shapes: number, endsAt: (at: nu
       const ends = place.ends[k];
       if (last === null || !goesOn(last, place, k)) {
         const follows = last !== null && ends.length > 0 && last.ends[k].length > 0;
-        if (last !== null)
-          close(k, follows ? Math.min(place.at, last.at + LEAST_MM) + OVERLAP_MM : last.at);
-        const from = last !== null && follows ? Math.max(last.at, place.at - LEAST_MM) - OVERLAP_MM : place.at;
+        if (last !== null) close(k, follows ? Math.min(place.at, last.at + LEAST_MM) + OVERLAP_MM : last.at);
+        const from =
+          last !== null && follows ? Math.max(last.at, place.at - LEAST_MM) - OVERLAP_MM : place.at;
         open[k] = Array.from({ length: ends.length / 2 }, (_, i) => ({
           lower: [{ x: from, y: ends[2 * i] }],
           upper: [{ x: from, y: ends[2 * i + 1] }],

@@ -50,6 +50,6 @@ export function undrilled(assembly: Assembly, { tang }: Design): Assembly {
 /** The same without what goes through others from end to end: their faces are whole then. */
 export function unpierced(assembly: Assembly): Assembly {
   const stays = ({ key }: Assembly["parts"][number]): boolean =>
-    STANDS[key.kind] === "solid" && key.kind !== "blade" && key.kind !== "tang";
+    (STANDS[key.kind] === "solid" || key.kind === "tang-end") && key.kind !== "blade" && key.kind !== "tang";
   return { ...assembly, parts: assembly.parts.filter(stays) };
 }

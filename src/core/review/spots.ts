@@ -3,9 +3,9 @@ import type { Point } from "../curve/bezier";
 import { piecesOf, ringsOf } from "../design/handleParts";
 import { holesOf, slotsOf } from "../design/openings";
 import type { Design } from "../design/schema";
-import type { CutKey } from "../pieces/cutKey";
 import { type ItemName, itemNames } from "../layout/itemNames";
 import { remembered } from "../layout/remembered";
+import type { CutKey } from "../pieces/cutKey";
 import { assembleDrawn } from "../views/drawn";
 import { silhouette } from "../views/silhouette";
 

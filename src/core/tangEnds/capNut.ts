@@ -1,9 +1,10 @@
-import { type BoreNeed, whole } from "../fasteners/kind";
+import { type LengthBore, whole } from "../fasteners/kind";
 import { sizesOfThread, threadFields, threadRadius } from "../fasteners/thread";
 import { group, length, material, share } from "../record/fields";
 import { sectionOf } from "../solids/section";
 import { domedBlockRegion, rodRegion } from "../solids/turned";
 import { type EndFault, sizesFault, tangEndKind } from "./kind";
+import { rodBores } from "./nutted";
 
 /** What is left of a cap behind the end of the rod, at least, mm: a tap does not cut to the bottom. Common practice, no source. */
 const BOTTOM_MM = 2;
@@ -70,7 +71,18 @@ export const capNut = tangEndKind({
       per: -1,
     },
   ],
-  bores: (e): BoreNeed[] => [{ use: "tap", nominalMm: e.diameterMm, wantedMm: null, pitchMm: e.pitchMm }],
+  bores: (e, place): LengthBore[] => [
+    ...rodBores(e, place),
+    {
+      use: "tap",
+      nominalMm: e.diameterMm,
+      wantedMm: null,
+      pitchMm: e.pitchMm,
+      yMm: place.yMm,
+      rearMm: Math.min(place.buttX, place.endX - e.rodMm),
+      frontMm: place.buttX,
+    },
+  ],
   thread: (e, { buttX, endX, yMm }) => ({
     at: { x: buttX, y: yMm },
     engagedMm: Math.max(0, e.rodMm - (endX - buttX)),

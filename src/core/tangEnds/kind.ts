@@ -1,5 +1,5 @@
 import type { Point } from "../curve/bezier";
-import type { BoreNeed, Share } from "../fasteners/kind";
+import type { LengthBore, Share } from "../fasteners/kind";
 import type { Fields, RecordOf } from "../record/fields";
 import type { Region } from "../solids/region";
 import type { Thread } from "../units/threads";
@@ -85,7 +85,8 @@ export interface TangEndKindOf<K extends string, F extends Fields, R = EndRecord
   buildBehind(e: R, site: EndSite): void;
   faults(e: R, place: EndPlace): readonly EndFault[];
   points(e: R, place: EndPlace): readonly EndPoint[];
-  bores(e: R): readonly BoreNeed[];
+  /** Holes along the knife that it asks for: in the tang's end, and in what stands behind it. */
+  bores(e: R, place: EndPlace): readonly LengthBore[];
   thread(e: R, place: EndPlace): EndThread | null;
   /** Its own sizes that belong to a thread, by their dotted fields, mm; null where it has no thread to choose. */
   threadSizes(e: R, thread: Thread): Readonly<Record<string, number>> | null;

@@ -1,4 +1,4 @@
-import { type BoreNeed, whole } from "../fasteners/kind";
+import { type LengthBore, whole } from "../fasteners/kind";
 import { hexNutSizes, sizesOfThread, threadFields } from "../fasteners/thread";
 import { upToTenth } from "../number";
 import { choice, group, length, material, type RecordOf } from "../record/fields";
@@ -91,8 +91,43 @@ export const nutPoints = (e: Nutted, { endX, buttX, yMm }: EndPlace): EndPoint[]
   },
 ];
 
-export const nutBores = (e: Nutted): BoreNeed[] =>
-  e.seatMm > 0 ? [{ use: "counterbore", nominalMm: e.counterboreMm, wantedMm: e.counterboreMm }] : [];
+/** More than its diameter for a rod to slide through, mm. Common practice, no source. */
+export const ROD_ROOM_MM = 0.5;
+
+/** What lets the rod through between the end of the bar and the butt. */
+export const rodBores = (
+  e: { readonly diameterMm: number; readonly rodMm: number },
+  { buttX, endX, yMm }: EndPlace,
+): LengthBore[] =>
+  endX > buttX
+    ? [
+        {
+          use: "clearance",
+          nominalMm: e.diameterMm,
+          wantedMm: e.diameterMm + ROD_ROOM_MM,
+          yMm,
+          rearMm: Math.max(buttX, endX - e.rodMm),
+          frontMm: endX,
+        },
+      ]
+    : [];
+
+/** The same, and the counterbore that lets the nut in. */
+export const nutBores = (e: Nutted, place: EndPlace): LengthBore[] => [
+  ...rodBores(e, place),
+  ...(e.seatMm > 0
+    ? [
+        {
+          use: "counterbore" as const,
+          nominalMm: e.counterboreMm,
+          wantedMm: e.counterboreMm,
+          yMm: place.yMm,
+          rearMm: place.buttX - BEHIND_BUTT_MM,
+          frontMm: place.buttX + e.seatMm,
+        },
+      ]
+    : []),
+];
 
 /** What the nut engages. */
 export const nutThread = (e: Nutted, { buttX, yMm }: EndPlace): EndThread => ({

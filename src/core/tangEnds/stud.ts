@@ -46,7 +46,7 @@ export const stud = tangEndKind({
       per: 1,
     },
   ],
-  bores: (e) => nutBores(e),
+  bores: (e, place) => nutBores(e, place),
   thread: (e, place) => nutThread(e, place),
   threadSizes: (e, thread) => nutSizes(e, thread),
   hardware: "butt-nut",

@@ -84,12 +84,37 @@ export const takeDown = tangEndKind({
     },
     { id: "screw-tip", at: { x: endX + e.engagedMm, y: yMm }, field: "engagedMm", zero: endX, per: 1 },
   ],
-  bores: (e) => [
-    { use: "tap", nominalMm: e.diameterMm, wantedMm: null, pitchMm: e.pitchMm },
-    // Half a millimetre more than the screw lets it pass. Common practice, no source.
-    { use: "clearance", nominalMm: e.diameterMm, wantedMm: e.diameterMm + 0.5 },
-    { use: "counterbore", nominalMm: e.counterboreMm, wantedMm: e.counterboreMm },
-  ],
+  bores: (e, { buttX, endX, yMm }) => {
+    const seat = buttX + e.seatMm;
+    return [
+      {
+        use: "tap",
+        nominalMm: e.diameterMm,
+        wantedMm: null,
+        pitchMm: e.pitchMm,
+        yMm,
+        rearMm: endX,
+        frontMm: endX + e.engagedMm,
+        inTang: true,
+      },
+      {
+        use: "clearance",
+        nominalMm: e.diameterMm,
+        wantedMm: e.diameterMm + 2 * SCREW_ROOM_MM,
+        yMm,
+        rearMm: seat,
+        frontMm: Math.max(seat, endX),
+      },
+      {
+        use: "counterbore",
+        nominalMm: e.counterboreMm,
+        wantedMm: e.counterboreMm,
+        yMm,
+        rearMm: Math.min(buttX, seat - e.headLengthMm) - BEHIND_BUTT_MM,
+        frontMm: seat,
+      },
+    ];
+  },
   thread: (e, { endX, yMm, steel }) => ({
     at: { x: endX, y: yMm },
     engagedMm: e.engagedMm,

@@ -2,8 +2,9 @@
 import { Button, Flex, Stack, Text } from "@chakra-ui/react";
 import { useState } from "react";
 import { type Design, DRILL_SETS, type DrillSet } from "@/core/design/schema";
+import type { BoreOwner } from "@/core/fit/boreNeeds";
 import { type Drill, drillsIn, ownedDrills } from "@/core/fit/drillSets";
-import { type Bore, type BoreOwner, type FitSheet, threadTable } from "@/core/fit/sheet";
+import { type Bore, type FitSheet, threadTable } from "@/core/fit/sheet";
 import { type Spot, spotOfItem } from "@/core/review/spots";
 import { printLength } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
@@ -20,6 +21,7 @@ function spotOfOwner(design: Design, owner: BoreOwner): Spot | null {
       return `fitting:${owner.sort}`;
     case "butt-nut":
     case "butt-screw":
+    case "butt-cap":
       return "tang-end";
     case "tang-hole":
       return "tang";

@@ -2,6 +2,7 @@
 import { Stack, Text } from "@chakra-ui/react";
 import type { Guard } from "@/core/design/schema";
 import type { GuardSlot } from "@/core/fit/guardSlot";
+import type { Opening } from "@/core/fit/openings";
 import type { FitSheet } from "@/core/fit/sheet";
 import { guardWidthAt } from "@/core/layout/guard";
 import { spotOf } from "@/core/review/spots";
@@ -25,7 +26,7 @@ export function SlotSection({ sheet }: { sheet: FitSheet }) {
     return (
       <Section id="slot" title="Guard slot">
         <Text color="graphite">No plate guard: no slot through it.</Text>
-        <PieceSlots sheet={sheet} />
+        <PieceOpenings sheet={sheet} />
       </Section>
     );
   const over = Math.max(slot.behind.heightMm - slot.heightMm, slot.behind.thicknessMm - slot.thicknessMm);
@@ -94,28 +95,28 @@ export function SlotSection({ sheet }: { sheet: FitSheet }) {
   );
 }
 
-/** Slots of the pieces behind: what the tang, or its rod, comes in by. */
-function PieceSlots({ sheet }: { sheet: FitSheet }) {
+/** Openings of the pieces behind: what the tang, or its rod, comes in by and goes out by. */
+function PieceOpenings({ sheet }: { sheet: FitSheet }) {
   const units = useUnits();
   const length = (mm: number) => printLength(mm, units, 2);
-  if (sheet.pieceSlots.length === 0) return null;
+  if (sheet.openings.length === 0) return null;
+  const size = (of: Opening | null) =>
+    of === null
+      ? "closed"
+      : of.roundMm === null
+        ? `${length(of.heightMm)} × ${length(of.thicknessMm)}`
+        : `${length(of.roundMm)} round`;
   return (
     <Figures
-      label="Slots of pieces"
-      rows={sheet.pieceSlots}
+      label="Openings of pieces"
+      rows={sheet.openings}
       keyOf={(p) => String(p.number)}
       none=""
       speaks={(p) => [spotOf(p.key)]}
       columns={[
         { name: "Piece", of: (p) => partName(p.key) },
-        {
-          name: "Slot at its front",
-          number: true,
-          of: (p) =>
-            p.roundMm === null
-              ? `${length(p.heightMm)} × ${length(p.thicknessMm)}`
-              : `${length(p.roundMm)} round`,
-        },
+        { name: "Open at its front", number: true, of: (p) => size(p.front) },
+        { name: "At its rear", number: true, of: (p) => size(p.rear) },
       ]}
     />
   );

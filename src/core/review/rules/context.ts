@@ -1,7 +1,6 @@
 import type { PartKey } from "../../assembly/partKey";
 import type { Point } from "../../curve/bezier";
 import type { Design } from "../../design/schema";
-import type { CutKey } from "../../pieces/cutKey";
 import { type PinPlace, pinLayout } from "../../fit/pinLayout";
 import { type PinPath, pinPaths } from "../../fit/pinPath";
 import { type Seat, seats } from "../../fit/seats";
@@ -10,6 +9,7 @@ import { type Bore, boresOf, edgeOf } from "../../layout/bores";
 import { type ItemName, itemNames } from "../../layout/itemNames";
 import { type Layout, layoutOf } from "../../layout/layout";
 import { lazily } from "../../layout/remembered";
+import type { CutKey } from "../../pieces/cutKey";
 import type { FindingSeverity } from "../../validity/types";
 import type { Fix, Found, TradeRule } from "../types";
 

@@ -1,0 +1,26 @@
+import { fitArcs } from "../contours/fitArcs";
+import { type Loop, reversed } from "../contours/loop";
+import type { Point } from "../curve/bezier";
+import type { Design } from "../design/schema";
+import { DRILLS } from "../fit/drillSets";
+import { guardSlot } from "../fit/guardSlot";
+import { openingAt } from "../fit/openings";
+import type { Workpiece } from "../pieces/pieceList";
+import { roundedBox } from "./roundedBox";
+
+/** Round and straight pieces follow an opening within this, mm. */
+const FOLLOWS_MM = 0.006;
+
+/** An opening as what is cut out of a piece: loops that run clockwise. */
+export const cutOut = (outline: readonly (readonly Point[])[]): Loop[] =>
+  outline.map((o) => reversed(fitArcs(o, FOLLOWS_MM))).filter((l) => l.length > 1);
+
+/** What is cut out of the front or the rear face of a piece for the tang: of the guard, the slot that is milled. */
+export function faceOpenings(design: Design, { key, ends }: Workpiece, face: "front" | "rear"): Loop[] {
+  if (key.kind === "guard") {
+    const slot = guardSlot(design, DRILLS);
+    return slot ? [roundedBox(slot.yMm, slot.thicknessMm, slot.heightMm, slot.cornerMm)] : [];
+  }
+  const end = ends?.[face];
+  return cutOut((end && openingAt(design, end)?.outline) ?? []);
+}
