@@ -21,10 +21,10 @@ async function fontNamed(name: string): Promise<Uint8Array> {
 
 /** Writes the sheets of a kind as a PDF, and says how many. */
 export async function sheetFile(args: readonly string[]): Promise<unknown> {
-  // A word of its own, beside options with values.
-  const across = args.includes("--across");
+  // Words of their own, beside options with values.
+  const [across, upright] = [args.includes("--across"), args.includes("--upright")];
   const { path, options } = optionsOf(
-    args.filter((a) => a !== "--across"),
+    args.filter((a) => a !== "--across" && a !== "--upright"),
     ["--kind", "--paper", "--out", "--printer"],
   );
   const out = options.get("--out");
@@ -35,7 +35,8 @@ export async function sheetFile(args: readonly string[]): Promise<unknown> {
   if (!Object.hasOwn(PAPERS, paper))
     throw new Refusal(`--paper is ${Object.keys(PAPERS).join(", ")}, not "${paper}"`);
   const { design, variants, report } = await weighed(path);
-  const setup = { paper: paper as PaperName, across, printer: printerIn(options.get("--printer")) };
+  const printer = printerIn(options.get("--printer"));
+  const way = across ? "across" : upright ? "upright" : "proposed";
   const shop = plainShop();
   const built = variants.flatMap((v) => {
     const weighing = weigh(v.design);
@@ -47,7 +48,7 @@ export async function sheetFile(args: readonly string[]): Promise<unknown> {
     design,
     report,
     units: "metric",
-    setup,
+    paper: { paper: paper as PaperName, way, printer },
     bill: billOf(design, shop, report),
     currency: shop.currency,
     options: built,
@@ -58,10 +59,7 @@ export async function sheetFile(args: readonly string[]): Promise<unknown> {
     fontNamed("Barlow-SemiBold.ttf"),
   ]);
   const title = `${design.name}: ${SHEET_WORDS[kind].name}`;
-  await writeTo(
-    out,
-    writePdf(pages, { fonts: { regular, bold }, title, correction: correction(setup.printer) }),
-  );
+  await writeTo(out, writePdf(pages, { fonts: { regular, bold }, title, correction: correction(printer) }));
   return { out, kind, paper, pages: pages.length };
 }
 

@@ -1,7 +1,7 @@
 import type { Design } from "@/core/design/schema";
 import type { Figure } from "@/core/paper/item";
 import { knifeFigure } from "@/core/paper/knifeFigure";
-import { flowed, type Page } from "@/core/paper/page";
+import type { Page } from "@/core/paper/page";
 import { printMass } from "@/core/units/print";
 import { balanceWords } from "@/words/balance";
 import { printMoney } from "@/words/money";
@@ -45,7 +45,7 @@ export function materials(maker: SheetMaker): Figure[] {
 
 /** What a customer agrees to before anything is cut. */
 export function customerPages(maker: SheetMaker): Page[] {
-  const { design, report, setup, units, bill, currency, options } = maker.source;
+  const { design, report, units, bill, currency, options } = maker.source;
   const price = (value: number | null) => (value === null ? "–" : printMoney(value, { currency }));
   const own = bill && bill.unpriced.length === 0 ? bill.total : null;
   const customer = design.job.customer ? [maker.text(`For ${design.job.customer}`)] : [];
@@ -78,12 +78,12 @@ export function customerPages(maker: SheetMaker): Page[] {
     maker.text("Wood and other grown materials differ from piece to piece; weight and balance with them."),
     maker.blank("Agreed: place, day, signature"),
   ];
-  return maker.pages("customer", flowed(figures, setup, 2));
+  return maker.flowed("customer", figures, 2);
 }
 
 /** What the finished knife is, to go with it. */
 export function certificatePages(maker: SheetMaker): Page[] {
-  const { design, report, setup, units, day } = maker.source;
+  const { design, report, units, day } = maker.source;
   const { blade, job } = design;
   const facts: [string, string][] = [
     ["Finished on", job.finishedOn ?? "not yet"],
@@ -121,5 +121,5 @@ export function certificatePages(maker: SheetMaker): Page[] {
     ),
     maker.blank(`Maker's name and signature · printed ${day}`),
   ];
-  return maker.pages("certificate", flowed(figures, setup, 2));
+  return maker.flowed("certificate", figures, 2);
 }

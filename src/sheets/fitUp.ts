@@ -1,5 +1,5 @@
 import type { Figure } from "@/core/paper/item";
-import { flowed, type Page } from "@/core/paper/page";
+import type { Page } from "@/core/paper/page";
 import { printMass } from "@/core/units/print";
 import { cautionsFor } from "@/words/cautions";
 import { itemWords } from "@/words/fasteners";
@@ -9,7 +9,7 @@ import type { SheetMaker } from "./sheet";
 
 /** Drills, pins, slot, bolts, glue and saw list: one sheet where they find room. */
 export function fitUpPages(maker: SheetMaker): Page[] {
-  const { design, setup } = maker.source;
+  const { design } = maker.source;
   const figures = [
     maker.title("Fit-up card"),
     ...drills(maker),
@@ -21,7 +21,7 @@ export function fitUpPages(maker: SheetMaker): Page[] {
     maker.heading("Cautions"),
     ...cautionsFor(design).map((c) => maker.text(`· ${c}`)),
   ];
-  return maker.pages("fit-up", flowed(figures, setup, 1.2));
+  return maker.flowed("fit-up", figures, 1.2);
 }
 
 const ml = (mm3: number) => `${(mm3 / 1000).toFixed(2)} ml`;

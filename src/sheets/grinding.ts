@@ -1,6 +1,6 @@
 import { flushCheck } from "@/core/cutting/flush";
 import { type FaceAt, grindingAids, handleFlats } from "@/core/fit/grinding";
-import { flowed, type Page } from "@/core/paper/page";
+import type { Page } from "@/core/paper/page";
 import { datumWords } from "@/words/balance";
 import type { SheetMaker } from "./sheet";
 
@@ -17,7 +17,7 @@ const DIRECTION_WORDS: Readonly<Record<number, string>> = {
 
 /** What to scribe and set before grinding, flats to cut before rounding, and guard and handle compared. */
 export function grindingPages(maker: SheetMaker): Page[] {
-  const { design, setup } = maker.source;
+  const { design } = maker.source;
   const aids = grindingAids(design);
   const flats = handleFlats(design);
   const flush = flushCheck(design);
@@ -108,5 +108,5 @@ export function grindingPages(maker: SheetMaker): Page[] {
         ]
       : []),
   ];
-  return maker.pages("grinding", flowed(figures, setup, 2));
+  return maker.flowed("grinding", figures, 2);
 }

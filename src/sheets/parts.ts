@@ -1,4 +1,4 @@
-import { flowed, type Page } from "@/core/paper/page";
+import type { Page } from "@/core/paper/page";
 import { printMass } from "@/core/units/print";
 import { balanceWords } from "@/words/balance";
 import { partName } from "@/words/parts";
@@ -6,7 +6,7 @@ import type { SheetMaker } from "./sheet";
 
 /** What each part is made of, weighs, and where it lies. */
 export function partsPages(maker: SheetMaker): Page[] {
-  const { design, report, setup, units } = maker.source;
+  const { design, report, units } = maker.source;
   const materials = (ids: string) => ids.split("+").map(maker.materialName).join(" and ");
   const total = report.massG;
   const [low, high] = report.massIntervalG;
@@ -35,5 +35,5 @@ export function partsPages(maker: SheetMaker): Page[] {
         ]),
     ),
   ];
-  return maker.pages("parts", flowed(figures, setup, 1.2));
+  return maker.flowed("parts", figures, 1.2);
 }

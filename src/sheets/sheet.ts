@@ -3,11 +3,20 @@ import { materialsIn } from "@/core/design/materials";
 import type { Design } from "@/core/design/schema";
 import { type FitSheet, fitSheet } from "@/core/fit/sheet";
 import type { Figure, Item } from "@/core/paper/item";
-import { type Page, pagesOf, roomOf, table as rowsOf, writing } from "@/core/paper/page";
-import type { PaperSetup } from "@/core/paper/paper";
+import {
+  type FootWords,
+  flowed,
+  type Page,
+  pagesOf,
+  roomOf,
+  table as rowsOf,
+  writing,
+} from "@/core/paper/page";
+import { type PaperChoice, type PaperSetup, setupOf } from "@/core/paper/paper";
+import { laidOut, type NamedFigure, proposedWay } from "@/core/paper/tile";
 import { printLength, type UnitSystem } from "@/core/units/print";
 import type { MassReport } from "@/core/weigh/report";
-import { FOOT_WORDS, SHEET_WORDS, type SheetKind } from "@/words/sheets";
+import { FOOT_WORDS, SHEET_WORDS, type SheetKind, tileWords } from "@/words/sheets";
 
 /** Another making of the knife, for the customer to choose from. */
 export interface Option {
@@ -23,7 +32,7 @@ export interface SheetSource {
   readonly design: Design;
   readonly report: MassReport;
   readonly units: UnitSystem;
-  readonly setup: PaperSetup;
+  readonly paper: PaperChoice;
   readonly bill: Bill | null;
   readonly currency: string;
   readonly options: readonly Option[];
@@ -34,12 +43,14 @@ export interface SheetSource {
 /** The same with what the sheets ask for again and again. */
 export class SheetMaker {
   readonly materialOf: ReturnType<typeof materialsIn>;
+  readonly setup: PaperSetup;
   readonly widthMm: number;
   private sheet: FitSheet | null = null;
 
   constructor(readonly source: SheetSource) {
     this.materialOf = materialsIn(source.design);
-    this.widthMm = roomOf(source.setup).widthMm;
+    this.setup = setupOf(source.paper);
+    this.widthMm = roomOf(this.setup, "titled").widthMm;
   }
 
   get fit(): FitSheet {
@@ -50,7 +61,7 @@ export class SheetMaker {
   materialName = (id: string): string => this.materialOf(id)?.name ?? id;
   length = (mm: number, digits = 2): string => printLength(mm, this.source.units, digits);
 
-  heading = (text: string): Figure => writing(text, this.widthMm, { sizeMm: 4.2, bold: true });
+  heading = (text: string): Figure => writing(text, this.widthMm, { sizeMm: 4.2, bold: true, leads: true });
   title = (text: string): Figure => writing(text, this.widthMm, { sizeMm: 6, bold: true, afterMm: 1 });
   text = (text: string): Figure => writing(text, this.widthMm, { sizeMm: 3.2 });
 
@@ -75,11 +86,22 @@ export class SheetMaker {
     };
   }
 
-  pages(kind: SheetKind, bodies: readonly (readonly Item[])[]): Page[] {
-    const { design, setup, day } = this.source;
-    return pagesOf(bodies, setup, {
+  /** Figures one under the other. */
+  flowed(kind: SheetKind, figures: readonly Figure[], gapMm: number): Page[] {
+    return pagesOf(flowed(figures, this.setup, gapMm), this.setup, this.foot(kind), "titled");
+  }
+
+  /** Figures at their own size, the way round that cuts the fewest of them where none is chosen. */
+  trueSize(kind: SheetKind, figures: readonly NamedFigure[]): Page[] {
+    const setup = this.source.paper.way === "proposed" ? proposedWay(figures, this.setup) : this.setup;
+    return pagesOf(laidOut(figures, setup, tileWords), setup, this.foot(kind), "measured");
+  }
+
+  private foot(kind: SheetKind): FootWords {
+    const { design, day } = this.source;
+    return {
       ...FOOT_WORDS,
       title: (n, of) => `${design.name} · ${SHEET_WORDS[kind].name} · ${n} of ${of} · ${day}`,
-    });
+    };
   }
 }

@@ -14,12 +14,12 @@ import type { Design } from "@/core/design/schema";
 import { DEMO_KNIVES } from "@/core/files/knife/demo.fixtures";
 import { writePdf } from "@/core/files/pdf/write";
 import { footPlaces, type Page, SCALE_MM, SQUARE_MM } from "@/core/paper/page";
-import { correction, type PaperSetup, TRUE_PRINTER } from "@/core/paper/paper";
+import { correction, type PaperChoice, setupOf, TRUE_PRINTER } from "@/core/paper/paper";
 import { weigh } from "@/core/weigh/weigh";
 import { SHEET_KINDS, SHEET_WORDS, type SheetKind } from "@/words/sheets";
 import { sheetPages } from "./pages";
 
-const A4: PaperSetup = { paper: "a4", across: false, printer: TRUE_PRINTER };
+const A4: PaperChoice = { paper: "a4", way: "upright", printer: TRUE_PRINTER };
 const fonts = {
   regular: new Uint8Array(readFileSync("public/fonts/Barlow-Regular.ttf")),
   bold: new Uint8Array(readFileSync("public/fonts/Barlow-SemiBold.ttf")),
@@ -36,7 +36,7 @@ function pagesOf(kind: SheetKind, design: Design, setup = A4): Page[] {
     design,
     report,
     units: "metric",
-    setup,
+    paper: setup,
     bill,
     currency: "cr",
     options: [option],
@@ -54,7 +54,7 @@ describe("sheets of every kind", () => {
     "of %s hold only finite places, all of them on the paper",
     (file) => {
       for (const kind of SHEET_KINDS)
-        for (const setup of [A4, { ...A4, paper: "letter", across: true } as const]) {
+        for (const setup of [A4, { ...A4, paper: "letter", way: "across" } as const]) {
           const pages = pagesOf(kind, knife(file), setup);
           expect(pages.length, kind).toBeGreaterThan(0);
           for (const { items, widthMm, heightMm } of pages)
@@ -135,7 +135,7 @@ async function pathsOf(bytes: Uint8Array, number: number) {
 describe("the PDF, read by others", () => {
   it("has pages of the paper's size, the square at 50 mm and the outline of the blank at its own size", async () => {
     const rook = knife("orchard-parer.json");
-    const setup: PaperSetup = { ...A4, across: true };
+    const setup: PaperChoice = { ...A4, way: "across" };
     const pages = pagesOf("templates", rook, setup);
     const read = await pathsOf(pdfOf(pages, setup), 1);
     expect(read.pages).toBe(pages.length);
@@ -172,9 +172,12 @@ describe("the PDF, read by others", () => {
     ["a true printer", TRUE_PRINTER],
     ["one that prints 2 % small across and 1 % large down", { acrossMm: 98, downMm: 101 }],
   ])("drawn by pdftoppm for %s shows the test square within a pixel", async (_, printer) => {
-    const setup: PaperSetup = { ...A4, printer };
+    const setup: PaperChoice = { ...A4, printer };
     const dir = mkdtempSync(join(tmpdir(), "euaxis-pdf-"));
-    writeFileSync(join(dir, "s.pdf"), pdfOf(pagesOf("parts", knife("heath-field-knife.json"), setup), setup));
+    writeFileSync(
+      join(dir, "s.pdf"),
+      pdfOf(pagesOf("templates", knife("heath-field-knife.json"), setup), setup),
+    );
     const dpi = 300;
     execFileSync("pdftoppm", [
       "-r",
@@ -191,7 +194,7 @@ describe("the PDF, read by others", () => {
       .toBuffer({ resolveWithObject: true });
     const dark = (x: number, y: number) => data[y * info.width + x] < 128;
     const perMm = dpi / 25.4;
-    const { square, scale } = footPlaces(setup);
+    const { square, scale } = footPlaces(setupOf(setup));
     const by = correction(printer);
     const at = (x: number, y: number) =>
       [105 + (x - 105) * by.x, 148.5 + (y - 148.5) * by.y].map((v) => Math.round(v * perMm));

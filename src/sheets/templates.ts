@@ -7,8 +7,8 @@ import { radians } from "@/core/number";
 import type { Item } from "@/core/paper/item";
 import type { Page } from "@/core/paper/page";
 import { type MarkedHole, pieceFigure } from "@/core/paper/pieceFigure";
-import { laidOut, type NamedFigure } from "@/core/paper/tile";
-import { faceTitle, holeLine, pieceLines, pieceTitle, tileWords } from "@/words/sheets";
+import type { NamedFigure } from "@/core/paper/tile";
+import { faceTitle, holeLine, pieceLines, pieceTitle } from "@/words/sheets";
 import type { SheetMaker } from "./sheet";
 
 /** Pieces that are told apart by an index, so that they come back to the same place. */
@@ -16,14 +16,14 @@ const INDEXED = ["pommel", "butt-plate"];
 
 /** Every part at its own size, the faces that are marked out on pieces, gauges of the handle's sections, and the front bevel's. */
 export function templatePages(maker: SheetMaker): Page[] {
-  const { design, setup } = maker.source;
+  const { design } = maker.source;
   const figures = [
     ...drawnPieces(design).map((p) => templateOf(maker, p)),
     ...endFaces(design).map((f) => faceFigure(maker, f)),
     ...gaugeFigures(maker),
     ...bevelFigure(maker),
   ];
-  return maker.pages("templates", laidOut(figures, setup, tileWords));
+  return maker.trueSize("templates", figures);
 }
 
 function templateOf(maker: SheetMaker, piece: DrawnPiece): NamedFigure {
@@ -49,7 +49,13 @@ function faceFigure(maker: SheetMaker, face: EndFacePart): NamedFigure {
   const mirrored = face.face === "rear";
   const layer = pieceLayer({ name, part: face, mirrored }, AS_DRAWN);
   const holes = holeMarks(maker, face.drilled, mirrored);
-  const says = [name, "Spine up; the cross is the middle of the handle", ...holes.lines];
+  const says = [
+    name,
+    face.isWidest
+      ? "Spine up. The end is rounded: the outline is the piece where it is widest"
+      : "Spine up; the cross is the middle of the handle",
+    ...holes.lines,
+  ];
   return { ...pieceFigure(layer, says, true, holes.marks), name };
 }
 

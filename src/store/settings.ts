@@ -2,7 +2,7 @@
 import { liveQuery } from "dexie";
 import { useEffect } from "react";
 import { createStore, useStore } from "zustand";
-import { type PaperSetup, PRINTER_LIMITS, TRUE_PRINTER } from "@/core/paper/paper";
+import { type PaperChoice, PRINTER_LIMITS, TRUE_PRINTER, WAYS } from "@/core/paper/paper";
 import type { UnitSystem } from "@/core/units/print";
 import { changeSetting, settingValue } from "./keptSetting";
 import { ready } from "./storage";
@@ -12,7 +12,7 @@ export interface Settings {
   /** Step that dragged points fall on, mm; 0 is free. */
   readonly snapMm: number;
   /** Which paper sheets are printed on, which way round, and what the printer makes of 100 mm. */
-  readonly paper: PaperSetup;
+  readonly paper: PaperChoice;
   /** Ids of materials that stand first wherever one is chosen. */
   readonly favourites: readonly string[];
   /** Ids of the materials that were chosen last, the last first. */
@@ -23,7 +23,7 @@ const KEY = "preferences";
 const DEFAULTS: Settings = {
   units: "metric",
   snapMm: 0.5,
-  paper: { paper: "a4", across: false, printer: TRUE_PRINTER },
+  paper: { paper: "a4", way: "proposed", printer: TRUE_PRINTER },
   favourites: [],
   recent: [],
 };
@@ -38,11 +38,10 @@ const idsIn = (value: unknown, most: number): readonly string[] =>
     ? [...new Set(value.filter((id) => typeof id === "string" && id.length <= 60))].slice(0, most)
     : [];
 
-function paperIn(value: unknown): PaperSetup {
-  const { paper, across, printer } = (typeof value === "object" && value !== null ? value : {}) as Record<
-    string,
-    unknown
-  >;
+function paperIn(value: unknown): PaperChoice {
+  const { paper, way, across, printer } = (
+    typeof value === "object" && value !== null ? value : {}
+  ) as Record<string, unknown>;
   const { acrossMm, downMm } = (typeof printer === "object" && printer !== null ? printer : {}) as Record<
     string,
     unknown
@@ -51,7 +50,8 @@ function paperIn(value: unknown): PaperSetup {
     typeof mm === "number" && mm >= PRINTER_LIMITS[0] && mm <= PRINTER_LIMITS[1] ? mm : 100;
   return {
     paper: paper === "letter" ? "letter" : "a4",
-    across: across === true,
+    // Before a way was proposed, across was chosen or not.
+    way: WAYS.find((w) => w === way) ?? (across === true ? "across" : "proposed"),
     printer: { acrossMm: scale(acrossMm), downMm: scale(downMm) },
   };
 }

@@ -65,10 +65,12 @@ export function holeLine(letter: string, holes: readonly Hole[], units: UnitSyst
       ? "right through"
       : `${printLengthPlain(h.depthMm, system)} deep ${FROM_WORDS[h.from]}`;
   const what = `${BORE_WORDS[h.use]}${h.thread ? ` ${h.thread}` : ""}`;
+  // A pin's hole is the pin's: what it is for says it.
+  const said = h.use === "pin" ? [] : [what];
   const owners = ownerWords(
     holes.map((o) => o.owner).filter((o, i, all) => all.findIndex((p) => sameData(p, o)) === i),
   );
-  return `${letter}: ${what}, ${owners}: ${size}${drill}, ${deep}`;
+  return `${letter}: ${[...said, ...(h.use === "dowel" ? [] : [owners])].join(", ")}: ${size}${drill}, ${deep}`;
 }
 
 export const FOOT_WORDS = {

@@ -1,9 +1,12 @@
+import { signedArea, straightLoop } from "../contours/loop";
+import type { Point } from "../curve/bezier";
 import type { Design } from "../design/schema";
 import { holesOf } from "../fit/holes";
 import { remembered } from "../layout/remembered";
 import type { CutKey } from "../pieces/cutKey";
-import { endOutline } from "../pieces/outlines";
-import { pieceList } from "../pieces/pieceList";
+import { stationsBetween } from "../pieces/frontOutline";
+import { endOutline, faceOutline } from "../pieces/outlines";
+import { type EndFace, pieceList } from "../pieces/pieceList";
 import { type CutFace, cutFace } from "./cutParts";
 import { faceOpenings } from "./openings";
 
@@ -13,7 +16,14 @@ export interface EndFacePart extends CutFace {
   readonly id: string;
   /** A rear face is drawn as it is seen from the rear. */
   readonly face: "front" | "rear";
+  /** Where an end is rounded off: the outline is that of the piece where it is widest. */
+  readonly isWidest: boolean;
 }
+
+/** The rear of a sheet as thin as this opens like its front: a file does the rest. */
+const THIN_MM = 5;
+/** A face that is less of the piece's widest section than this share is rounded off. */
+const LEAST_SHARE = 0.25;
 
 /** Openings whose sizes differ by no more than this are alike, mm. */
 const ALIKE_MM = 0.05;
@@ -28,6 +38,7 @@ export const endFaces = remembered((design: Design): readonly EndFacePart[] => {
     const { key, id, ends, across } = piece;
     if (!ends) return [];
     const bored = along.filter((h) => h.piece === id);
+    const other = (end: EndFace) => ((end === ends.front ? ends.rear : ends.front) ?? end).stationAt(0);
     const openings = (face: "front" | "rear") =>
       key.kind === "tang-end" ? [] : faceOpenings(design, piece, face);
     const alike = sizeOf(openings("front")) === sizeOf(openings("rear"));
@@ -36,11 +47,18 @@ export const endFaces = remembered((design: Design): readonly EndFacePart[] => {
       const drilled = bored.filter((h) => h.from === null || h.from === face);
       const open = openings(face);
       if (!end || (drilled.length === 0 && open.length === 0)) return [];
-      if (across && (face === "front" || (alike && drilled.every((h) => h.from === null)))) return [];
-      return [{ key, id, face, ...cutFace(endOutline(design, piece, end), open, drilled) }];
+      const bare = drilled.every((h) => h.from === null);
+      if (across && (face === "front" || (bare && (alike || across.thicknessMm < THIN_MM)))) return [];
+      const own = endOutline(design, piece, end);
+      const widest = faceOutline(design, piece, () => stationsBetween(end.stationAt(0), other(end)));
+      const outline = areaOf(own) < LEAST_SHARE * areaOf(widest) ? widest : own;
+      return [{ key, id, face, isWidest: outline !== own, ...cutFace(outline, open, drilled) }];
     });
   });
 });
+
+const areaOf = (of: readonly (readonly Point[])[]): number =>
+  of.reduce((sum, o) => sum + signedArea(straightLoop(o)), 0);
 
 function sizeOf(loops: readonly (readonly { readonly x: number; readonly y: number }[])[]): string {
   const points = loops.flat();

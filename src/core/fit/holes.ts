@@ -105,7 +105,8 @@ export const holesOf = remembered((design: Design): readonly Hole[] => {
       if (!piece || !(takes[1] - takes[0] > MET_MM)) return [];
       const [atRear, atFront] = [takes[0] - rear < MET_MM, front - takes[1] < MET_MM];
       const through = atRear && atFront;
-      const from = through ? null : atFront || !atRear ? "front" : "rear";
+      const near = front - takes[0] <= takes[1] - rear ? "front" : "rear";
+      const from = through ? null : atFront ? "front" : atRear ? "rear" : near;
       const depthMm = from === null ? null : from === "front" ? front - takes[0] : takes[1] - rear;
       const at = { piece: piece.id, side: null, from, depthMm, takes, within: [rear, front] } as const;
       return [{ ...of, axis: "along", xMm: takes[1], yMm, ...at }];

@@ -43,6 +43,8 @@ export interface Figure {
   readonly items: readonly Item[];
   readonly widthMm: number;
   readonly heightMm: number;
+  /** Whether it makes no sense without what follows. */
+  readonly leads?: boolean;
 }
 
 /** Two strokes that cross in a place, each reaching so far to both sides. */

@@ -27,39 +27,68 @@ export const SCALE_MM = 100;
 export const SCALE_INCH = 4;
 const INCH_MM = 25.4;
 
-/** Height of the foot with scales and square, mm, and its distance from what stands over it. */
-const FOOT_MM = SQUARE_MM + 2;
+/** What stands at the foot: of sheets at true size scales and a square to measure, of others a title alone. */
+export type Foot = "measured" | "titled";
+
+/** Height of each foot, mm, and its distance from what stands over it. */
+const FOOT_MM: Readonly<Record<Foot, number>> = { measured: SQUARE_MM + 2, titled: 6 };
 const GAP_MM = 4;
 
 /** The room for what a sheet shows: its upper left corner and its size. */
-export function roomOf(setup: PaperSetup) {
+export function roomOf(setup: PaperSetup, foot: Foot) {
   const { widthMm, heightMm } = sheetSize(setup);
   return {
     x: MARGIN_MM,
     y: MARGIN_MM,
     widthMm: widthMm - 2 * MARGIN_MM,
-    heightMm: heightMm - 2 * MARGIN_MM - FOOT_MM - GAP_MM,
+    heightMm: heightMm - 2 * MARGIN_MM - FOOT_MM[foot] - GAP_MM,
   };
 }
 
-/** Sheets with their foot: the title, a scale in mm and one in inches, and the test square. */
-export function pagesOf(bodies: readonly (readonly Item[])[], setup: PaperSetup, words: FootWords): Page[] {
+/** Sheets with their foot. */
+export function pagesOf(
+  bodies: readonly (readonly Item[])[],
+  setup: PaperSetup,
+  words: FootWords,
+  foot: Foot,
+): Page[] {
   const { widthMm, heightMm } = sheetSize(setup);
+  const of = foot === "measured" ? measuredFoot : titledFoot;
   return bodies.map((items, i) => ({
     widthMm,
     heightMm,
-    items: [...items, ...foot(setup, words, words.title(i + 1, bodies.length))],
+    items: [...items, ...of(setup, words, words.title(i + 1, bodies.length))],
   }));
 }
+
+/** The title alone, under a line. */
+function titledFoot(setup: PaperSetup, _: FootWords, title: string): Item[] {
+  const { widthMm, heightMm } = sheetSize(setup);
+  const top = heightMm - MARGIN_MM - FOOT_MM.titled;
+  const [line] = wrapped(title, TITLE_MM, widthMm - 2 * MARGIN_MM);
+  return [
+    {
+      kind: "line",
+      pen: "rule",
+      points: [
+        { x: MARGIN_MM, y: top },
+        { x: widthMm - MARGIN_MM, y: top },
+      ],
+    },
+    { kind: "text", x: MARGIN_MM, y: top + 4.5, text: line, sizeMm: TITLE_MM, anchor: "start" },
+  ];
+}
+
+const TITLE_MM = 3;
 
 /** Where a sheet's test square and its scale in mm begin: what is measured of a print. */
 export function footPlaces(setup: Pick<PaperSetup, "paper" | "across">) {
   const { widthMm, heightMm } = sheetSize(setup);
-  const top = heightMm - MARGIN_MM - FOOT_MM;
+  const top = heightMm - MARGIN_MM - FOOT_MM.measured;
   return { square: { x: widthMm - MARGIN_MM - SQUARE_MM, y: top + 1 }, scale: { x: MARGIN_MM, y: top + 33 } };
 }
 
-function foot(setup: PaperSetup, words: FootWords, title: string): Item[] {
+function measuredFoot(setup: PaperSetup, words: FootWords, title: string): Item[] {
   const { square, scale } = footPlaces(setup);
   const text = (x: number, y: number, sizeMm: number, said: string, bold = false): Item => ({
     kind: "text",
@@ -133,19 +162,26 @@ const box = (x: number, y: number, w: number, h: number, pen: "mark" | "guide"):
   ],
 });
 
-/** Figures one under the other, as many to a sheet as find room; each is no higher than the room. */
+/**
+ * Figures one under the other, as many to a sheet as find room; each is no higher than the room. What leads on to the next,
+ * a heading or the head of a table, stands on one sheet with it.
+ */
 export function flowed(figures: readonly Figure[], setup: PaperSetup, gapMm = 5): Item[][] {
-  const room = roomOf(setup);
+  const room = roomOf(setup, "titled");
   const pages: Item[][] = [];
   let y = Number.POSITIVE_INFINITY;
-  for (const f of figures) {
-    if (y + f.heightMm > room.heightMm + 1e-6) {
+  figures.forEach((f, i) => {
+    let needed = f.heightMm;
+    for (let k = i; figures[k].leads && k + 1 < figures.length; k++)
+      needed += gapMm + figures[k + 1].heightMm;
+    // Of a chain that no sheet holds, the first goes where it finds room.
+    if (y + (needed <= room.heightMm ? needed : f.heightMm) > room.heightMm + 1e-6) {
       pages.push([]);
       y = 0;
     }
     pages[pages.length - 1].push(...f.items.map((item) => moved(item, room.x, room.y + y)));
     y += f.heightMm + gapMm;
-  }
+  });
   return pages;
 }
 
@@ -153,7 +189,12 @@ export function flowed(figures: readonly Figure[], setup: PaperSetup, gapMm = 5)
 export function writing(
   text: string,
   widthMm: number,
-  { sizeMm = 3.4, bold = false, afterMm = 0 }: { sizeMm?: number; bold?: boolean; afterMm?: number } = {},
+  {
+    sizeMm = 3.4,
+    bold = false,
+    afterMm = 0,
+    leads = false,
+  }: { sizeMm?: number; bold?: boolean; afterMm?: number; leads?: boolean } = {},
 ): Figure {
   const lines = wrapped(text, sizeMm, widthMm, bold);
   const items = lines.map(
@@ -167,7 +208,7 @@ export function writing(
       bold,
     }),
   );
-  return { items, widthMm, heightMm: lines.length * sizeMm * 1.3 + afterMm };
+  return { items, widthMm, heightMm: lines.length * sizeMm * 1.3 + afterMm, leads };
 }
 
 /** A column of a table: its name, how wide it is next to the others, and whether figures stand in it. */
@@ -214,7 +255,7 @@ export function table(
         { x: widthMm, y: heightMm },
       ],
     };
-    return { items: [...items, line], widthMm, heightMm };
+    return { items: [...items, line], widthMm, heightMm, leads: bold };
   };
   return [
     row(

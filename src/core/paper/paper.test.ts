@@ -3,7 +3,7 @@ import type { Item } from "./item";
 import { flowed, footPlaces, roomOf, SQUARE_MM, table, writing } from "./page";
 import { correction, measuredPrinter, PAPERS, sheetSize, TRUE_PRINTER } from "./paper";
 import { textWidthMm, wrapped } from "./textWidth";
-import { laidOut, type NamedFigure, OVERLAP_MM, tileStarts } from "./tile";
+import { cutsThrough, laidOut, type NamedFigure, overlapOn, proposedWay, tileStarts } from "./tile";
 
 const setup = { paper: "a4", across: false, printer: TRUE_PRINTER } as const;
 const words = (name: string, column: number, row: number, columns: number, rows: number) =>
@@ -58,7 +58,7 @@ describe("papers", () => {
 
   it("keep room for the foot with its test square", () => {
     for (const across of [false, true]) {
-      const { y, heightMm } = roomOf({ ...setup, across });
+      const { y, heightMm } = roomOf({ ...setup, across }, "measured");
       const { square } = footPlaces({ ...setup, across });
       expect(square.y).toBeGreaterThan(y + heightMm);
       expect(square.y + SQUARE_MM).toBeLessThan(sheetSize({ ...setup, across }).heightMm - 8);
@@ -68,40 +68,56 @@ describe("papers", () => {
 
 describe("tiles", () => {
   it("cover a long figure with an overlap, and no more of them than it needs", () => {
-    const { widthMm } = roomOf(setup);
+    const { widthMm } = roomOf(setup, "measured");
+    const overlap = overlapOn(widthMm);
     for (const length of [widthMm - 1, widthMm + 1, 260, 400, 900]) {
       const starts = tileStarts(length, widthMm);
       expect(starts[0]).toBe(0);
       expect(starts[starts.length - 1] + widthMm).toBeGreaterThanOrEqual(length - 1e-9);
       starts.slice(1).forEach((s, i) => {
-        expect(starts[i] + widthMm - s).toBeGreaterThanOrEqual(OVERLAP_MM - 1e-9);
+        expect(starts[i] + widthMm - s).toBeGreaterThanOrEqual(overlap - 1e-9);
       });
-      expect(starts.length).toBe(
-        length <= widthMm ? 1 : Math.ceil((length - OVERLAP_MM) / (widthMm - OVERLAP_MM)),
-      );
+      expect(starts.length).toBe(length <= widthMm ? 1 : Math.ceil((length - overlap) / (widthMm - overlap)));
     }
   });
 
-  it("draw every part of a figure once or twice, none over the rim of its sheet, with crosses that neighbours share", () => {
-    const pages = laidOut([rect("long", 420, 40)], setup, words);
-    expect(pages.length).toBe(3);
-    const room = roomOf(setup);
-    for (const page of pages) {
-      const [x0, , x1, y1] = reach(page);
-      expect(x0).toBeGreaterThanOrEqual(room.x - 0.01);
-      expect(x1).toBeLessThanOrEqual(room.x + room.widthMm + 0.01);
-      expect(y1).toBeLessThanOrEqual(room.y + room.heightMm + 0.01);
-    }
-    const said = pages.map((p) => p.flatMap((i) => (i.kind === "text" ? [i.text] : [])));
-    expect(said).toEqual([["long 1/3 1/1"], ["long 2/3 1/1"], ["long 3/3 1/1"]]);
+  it("stand beside each other on one sheet, with crosses that neighbours share far apart from each other", () => {
+    const pages = laidOut([rect("long", 420, 30)], setup, words);
+    expect(pages.length).toBe(1);
+    const room = roomOf(setup, "measured");
+    const [x0, , x1, y1] = reach(pages[0]);
+    expect(x0).toBeGreaterThanOrEqual(room.x - 0.01);
+    expect(x1).toBeLessThanOrEqual(room.x + room.widthMm + 0.01);
+    expect(y1).toBeLessThanOrEqual(room.y + room.heightMm + 0.01);
     const starts = tileStarts(420, room.widthMm);
-    const marks = pages.map((p, i) =>
-      p.flatMap((c) => (c.kind === "circle" ? [c.x - room.x + starts[i]] : [])),
+    const said = pages[0].flatMap((i) => (i.kind === "text" ? [i.text] : []));
+    expect([...said].sort()).toEqual(starts.map((_, i) => `long ${i + 1}/${starts.length} 1/1`));
+    // Each strip's crosses, by its place under the others.
+    const heights = [...new Set(pages[0].flatMap((c) => (c.kind === "circle" ? [c.y] : [])))];
+    const marks = heights.map((y) =>
+      pages[0].flatMap((c) => (c.kind === "circle" && c.y === y ? [c.x - room.x] : [])),
     );
-    // Each seam's crosses stand in the same place of the figure on both of its sheets.
-    expect(marks[0].length).toBe(2);
-    expect(marks[1].length).toBe(4);
-    for (const x of marks[0]) expect(marks[1].some((o) => Math.abs(o - x) < 1e-6)).toBe(true);
+    expect(marks.length).toBe(starts.length);
+    for (const m of marks) expect(m.length).toBeGreaterThanOrEqual(2);
+    for (const m of marks) {
+      const far = Math.max(...m) - Math.min(...m);
+      // 0.2 mm of pasting, over as many of these distances as the blade is long.
+      expect((0.2 * 420) / far).toBeLessThan(1.5);
+    }
+  });
+
+  it("show every part of what they cut once or twice", () => {
+    const { widthMm } = roomOf(setup, "measured");
+    const starts = tileStarts(420, widthMm);
+    for (let x = 1; x < 420; x += 7)
+      expect([1, 2, 3]).toContain(starts.filter((s) => s <= x && x <= s + widthMm).length);
+  });
+
+  it("are proposed the way round that cuts the fewest figures", () => {
+    const blade = rect("blade", 250, 40);
+    expect(cutsThrough([blade], setup)).toBe(1);
+    expect(proposedWay([blade], setup).across).toBe(true);
+    expect(proposedWay([rect("plate", 30, 40)], setup).across).toBe(false);
   });
 
   it("put small figures together, none over another", () => {
@@ -119,6 +135,17 @@ describe("tiles", () => {
   });
 });
 
+describe("a heading", () => {
+  it("stands on the sheet of what it leads to", () => {
+    const line = (said: string, leads: boolean) => ({ ...writing(said, 100, { leads }), heightMm: 20 });
+    const room = roomOf(setup, "titled");
+    const fill = Array.from({ length: Math.floor(room.heightMm / 20) - 1 }, (_, i) => line(`t${i}`, false));
+    const pages = flowed([...fill, line("heading", true), line("what follows", false)], setup, 0);
+    const said = pages.map((p) => p.flatMap((i) => (i.kind === "text" ? [i.text] : [])));
+    expect(said.at(-1)).toEqual(["heading", "what follows"]);
+  });
+});
+
 describe("writing", () => {
   it("is broken before it is too long, and a word that is longer by itself is broken too", () => {
     const text = "Lay the blade flat and scribe the edge at 1.80 mm and 2.20 mm over the flat";
@@ -130,7 +157,7 @@ describe("writing", () => {
   });
 
   it("flows on to the next sheet, and a table with it", () => {
-    const room = roomOf(setup);
+    const room = roomOf(setup, "titled");
     const rows = Array.from({ length: 90 }, (_, i) => [`Row ${i}`, "x".repeat(i % 70)]);
     const figures = [
       writing("Title", room.widthMm, { bold: true }),

@@ -12,6 +12,22 @@ export interface PaperSetup {
   readonly printer: PrinterScale;
 }
 
+/** Which way round sheets lie: as is proposed for what stands on them, or always one way. */
+export const WAYS = ["proposed", "upright", "across"] as const;
+export type Way = (typeof WAYS)[number];
+
+/** What a maker chose of it. */
+export interface PaperChoice extends Omit<PaperSetup, "across"> {
+  readonly way: Way;
+}
+
+/** A choice as a setup: what is proposed stands upright, until what lies on it asks for another way. */
+export const setupOf = ({ paper, way, printer }: PaperChoice): PaperSetup => ({
+  paper,
+  across: way === "across",
+  printer,
+});
+
 /** How long the printer makes 100 mm across the sheet and down it. */
 export interface PrinterScale {
   readonly acrossMm: number;

@@ -29,7 +29,8 @@ export function pieceFigure(
   axis: boolean,
   marked: readonly MarkedHole[] = [],
 ): Figure & { readonly toPaper: (p: Point) => Point } {
-  const box = boxOf([...layer.loops, ...layer.circles.map((c) => circleLoop(c.x, c.y, c.radiusMm))]) ?? {
+  const rounds = [...layer.circles, ...marked].map((c) => circleLoop(c.x, c.y, c.radiusMm));
+  const box = boxOf([...layer.loops, ...rounds]) ?? {
     x0: 0,
     y0: 0,
     x1: 0,

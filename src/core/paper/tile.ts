@@ -5,10 +5,17 @@ import { cross, type Figure, type Item, moved } from "./item";
 import { roomOf } from "./page";
 import type { PaperSetup } from "./paper";
 
-/** How far two tiles of a large figure show the same, mm: to lay one on the other. */
-export const OVERLAP_MM = 12;
+/**
+ * How far two tiles of a large figure show the same, mm: their crosses stand that far apart, so that 0.2 mm of pasting is no
+ * more than a millimetre at the end of a long blade. At most so large a share of the sheet.
+ */
+export const OVERLAP_MM = 90;
+const OVERLAP_SHARE = 0.4;
 /** Half the length of a register cross's strokes, mm. */
 const CROSS_MM = 4;
+/** Room over a tile for its crosses, and under it for what it is. */
+const CROSSES_MM = 2 * CROSS_MM + 3;
+const LABEL_MM = 6;
 /** Distance between figures on a sheet, mm. */
 const GAP_MM = 6;
 
@@ -26,18 +33,44 @@ export interface NamedFigure extends Figure {
 }
 
 /**
- * Figures at their own size on sheets: small ones together, turned by none; larger ones tiled with an overlap, a cross at
- * each corner of it that two sheets share, and where in the figure the tile belongs.
+ * Figures at their own size on sheets, turned by none; those that are larger are cut into tiles with an overlap, with
+ * crosses that two tiles share, and where in the figure each belongs. Tiles and small figures stand together.
  */
 export function laidOut(figures: readonly NamedFigure[], setup: PaperSetup, tileWords: TileWords): Item[][] {
-  const room = roomOf(setup);
-  const small = figures.filter((f) => f.widthMm <= room.widthMm && f.heightMm <= room.heightMm);
-  const large = figures.filter((f) => !small.includes(f));
-  return [...large.flatMap((f) => tiles(f, setup, tileWords)), ...packed(small, setup)];
+  return packed(
+    figures.flatMap((f) => (fits(f, setup) ? [f] : tiles(f, setup, tileWords))),
+    setup,
+  );
 }
 
-function packed(figures: readonly NamedFigure[], setup: PaperSetup): Item[][] {
-  const room = roomOf(setup);
+/** How many cuts run through figures that are larger than a sheet. */
+export function cutsThrough(figures: readonly NamedFigure[], setup: PaperSetup): number {
+  return figures.reduce((sum, f) => {
+    if (fits(f, setup)) return sum;
+    const { xs, ys } = startsOf(f, setup);
+    return sum + xs.length * ys.length - 1;
+  }, 0);
+}
+
+/** The way round that cuts the fewest figures, and of two the one that takes fewer sheets. */
+export function proposedWay(figures: readonly NamedFigure[], setup: PaperSetup): PaperSetup {
+  const ways = [false, true].map((across) => {
+    const way = { ...setup, across };
+    return { way, cuts: cutsThrough(figures, way), sheets: laidOut(figures, way, () => "").length };
+  });
+  const [upright, over] = ways;
+  return over.cuts < upright.cuts || (over.cuts === upright.cuts && over.sheets < upright.sheets)
+    ? over.way
+    : upright.way;
+}
+
+function fits({ widthMm, heightMm }: Figure, setup: PaperSetup): boolean {
+  const room = roomOf(setup, "measured");
+  return widthMm <= room.widthMm && heightMm <= room.heightMm;
+}
+
+function packed(figures: readonly Figure[], setup: PaperSetup): Item[][] {
+  const room = roomOf(setup, "measured");
   const options = { smart: false, pot: false, square: false, allowRotation: false };
   const packer = new MaxRectsPacker<{ x: number; y: number; width: number; height: number; figure: Figure }>(
     room.widthMm + GAP_MM,
@@ -62,67 +95,105 @@ function packed(figures: readonly NamedFigure[], setup: PaperSetup): Item[][] {
 /** Beginnings of tiles along a length, evenly, so that neighbours share at least the overlap. */
 export function tileStarts(lengthMm: number, roomMm: number): number[] {
   if (lengthMm <= roomMm) return [0];
-  const count = Math.ceil((lengthMm - OVERLAP_MM) / (roomMm - OVERLAP_MM));
+  const overlap = overlapOn(roomMm);
+  const count = Math.ceil((lengthMm - overlap) / (roomMm - overlap));
   return Array.from({ length: count }, (_, i) => (i * (lengthMm - roomMm)) / (count - 1));
 }
 
-/** A tile is written on this high above its lower edge, mm, in the rim that is kept free for it. */
-const LABEL_MM = 6;
+export const overlapOn = (roomMm: number): number => Math.min(OVERLAP_MM, OVERLAP_SHARE * roomMm);
 
-function tiles(figure: NamedFigure, setup: PaperSetup, tileWords: TileWords): Item[][] {
-  const room = roomOf(setup);
-  const [w, h] = [room.widthMm, room.heightMm - LABEL_MM];
-  const [xs, ys] = [tileStarts(figure.widthMm, w), tileStarts(figure.heightMm, h)];
+/** Room for a tile on a sheet, and where the tiles of a figure begin. */
+function startsOf(figure: Figure, setup: PaperSetup) {
+  const room = roomOf(setup, "measured");
+  const [w, h] = [room.widthMm, room.heightMm - CROSSES_MM - LABEL_MM];
+  return { w, h, xs: tileStarts(figure.widthMm, w), ys: tileStarts(figure.heightMm, h) };
+}
+
+function tiles(figure: NamedFigure, setup: PaperSetup, tileWords: TileWords): NamedFigure[] {
+  const { w, h, xs, ys } = startsOf(figure, setup);
+  const marks = crosses(figure, xs, ys, w, h);
   return ys.flatMap((y, row) =>
-    xs.map((x, column): Item[] => {
-      const window = { x0: x, y0: y, x1: x + w, y1: y + h };
-      const shown = figure.items.filter((item) => reaches(item, window));
-      const marks = crosses(xs, ys, w, h, figure.heightMm).filter(
-        (c) =>
-          c.x >= window.x0 - 1e-6 &&
-          c.x <= window.x1 + 1e-6 &&
-          c.y >= window.y0 - 1e-6 &&
-          c.y <= window.y1 + 1e-6,
+    xs.map((x, column): NamedFigure => {
+      const window = {
+        x0: x,
+        y0: y,
+        x1: Math.min(x + w, figure.widthMm),
+        y1: Math.min(y + h, figure.heightMm),
+      };
+      const own = marks.filter(
+        (c) => c.x >= x - 1e-6 && c.x <= window.x1 + 1e-6 && c.row <= row && c.row + c.rows > row,
       );
+      // No higher than what it shows: strips of a long blade stand over each other on a sheet.
+      const [top, bottom] = heightsIn(figure.items, window) ?? [y, y];
+      const from = Math.min(top, ...own.map((c) => c.y - CROSS_MM - 1));
+      const to = Math.max(bottom, ...own.map((c) => c.y + CROSS_MM + 1));
+      const shown = figure.items.filter((item) => reaches(item, { ...window, y0: top, y1: bottom }));
       const label: Item = {
         kind: "text",
-        x: room.x,
-        y: room.y + room.heightMm - 1,
+        x: 0,
+        y: to - from + LABEL_MM - 1.5,
         text: tileWords(figure.name, column + 1, row + 1, xs.length, ys.length),
         sizeMm: 3.4,
         anchor: "start",
         bold: true,
       };
-      return [
-        ...shown
-          .map((item) => clipped(item, window))
-          .filter((i) => i !== null)
-          .flat()
-          .map((i) => moved(i, room.x - x, room.y - y)),
-        ...marks.flatMap(register).map((i) => moved(i, room.x - x, room.y - y)),
-        label,
-      ];
+      const items = [
+        ...shown.flatMap((item) => clipped(item, { ...window, y0: top, y1: bottom }) ?? []),
+        ...own.flatMap(register),
+      ].map((i) => moved(i, -x, -from));
+      return {
+        name: figure.name,
+        items: [...items, label],
+        widthMm: window.x1 - x,
+        heightMm: to - from + LABEL_MM,
+      };
     }),
   );
 }
 
-/** Places that two tiles share: in the middle of each overlap, near its ends. */
+/** From where to where what a window shows reaches; lines that only help the eye do not count. */
+function heightsIn(items: readonly Item[], window: Window): readonly [number, number] | null {
+  const ys = items
+    .filter((i) => (i.kind === "text" || i.pen !== "centre") && reaches(i, window))
+    .flatMap((item) => clipped(item, window) ?? [])
+    .flatMap((i) => {
+      if (i.kind === "text") return [i.y - i.sizeMm, i.y + i.sizeMm / 2];
+      if (i.kind === "circle") return [i.y - i.radiusMm, i.y + i.radiusMm];
+      return (i.kind === "line" ? i.points : closedChords(i.loop)).map((p) => p.y);
+    });
+  return ys.length > 0 ? [Math.min(...ys), Math.max(...ys)] : null;
+}
+
+/** A place that tiles share, and the rows of them that it is shown in. */
+interface Shared extends Point {
+  readonly row: number;
+  readonly rows: number;
+}
+
+/** Places that two tiles share, near both ends of each overlap: over what it shows, or at the sides of one in rows. */
 function crosses(
+  figure: Figure,
   xs: readonly number[],
   ys: readonly number[],
   w: number,
   h: number,
-  figureMm: number,
-): Point[] {
-  const [right, bottom] = [xs[xs.length - 1] + w, ys[ys.length - 1] + h];
-  // Clear of a figure that leaves room under it.
-  const upper = ys.length === 1 && figureMm + 3 * CROSS_MM < bottom ? figureMm + 2 * CROSS_MM : CROSS_MM + 2;
+): Shared[] {
+  const rim = CROSS_MM + 1;
   const seams = (starts: readonly number[], room: number) =>
-    starts.slice(1).map((s, i) => (s + starts[i] + room) / 2);
-  return [
-    ...seams(xs, w).flatMap((x) => [upper, bottom - CROSS_MM - 2].map((y) => ({ x, y }))),
-    ...seams(ys, h).flatMap((y) => [CROSS_MM + 2, right - CROSS_MM - 2].map((x) => ({ x, y }))),
-  ];
+    starts.slice(1).map((s, i) => [s, starts[i] + room] as const);
+  const beside = seams(xs, w).flatMap(([x0, x1]) =>
+    ys.flatMap((y, row) => {
+      const seen = heightsIn(figure.items, { x0, x1, y0: y, y1: y + h });
+      const at = (seen?.[0] ?? y) - rim;
+      return [x0 + rim, x1 - rim].map((x) => ({ x, y: at, row, rows: 1 }));
+    }),
+  );
+  const under = seams(ys, h).flatMap(([y0, y1], row) =>
+    [y0 + rim, y1 - rim].flatMap((y) =>
+      xs.flatMap((x) => [x + rim, x + w - rim].map((at) => ({ x: at, y, row, rows: 2 }))),
+    ),
+  );
+  return [...beside, ...under];
 }
 
 /** A mark that two sheets share. */

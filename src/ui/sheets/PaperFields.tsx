@@ -30,12 +30,13 @@ export function PaperFields() {
       />
       <ChoiceField
         label="Which way round"
-        value={paper.across ? "across" : "upright"}
+        value={paper.way}
         choices={[
+          { value: "proposed", name: "As proposed" },
           { value: "upright", name: "Upright" },
           { value: "across", name: "Across" },
         ]}
-        onChange={(to) => set({ across: to === "across" })}
+        onChange={(to) => set({ way: to })}
       />
       <Text fontWeight="600" mt="3">
         Printer

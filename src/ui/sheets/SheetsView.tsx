@@ -96,7 +96,7 @@ function Sheet({ kind, source }: { kind: SheetKind; source: SheetSource }) {
   const made = useSheetPages(kind, source);
   const pages = made && "pages" in made ? made.pages : [];
   const [saving, setSaving] = useState(false);
-  const { printer } = source.setup;
+  const { printer } = source.paper;
   const by = useMemo(() => correction(printer), [printer]);
   const title = `${source.design.name}: ${SHEET_WORDS[kind].name}`;
   const save = async () => {

@@ -25,14 +25,14 @@ export async function packEverything(
   materials: readonly Material[],
   say: (step: string) => void,
 ): Promise<Uint8Array> {
-  const { design, report, setup } = source;
+  const { design, report, paper } = source;
   const stem = fileStem(design.name);
   const files: Zippable = {};
   files[`${stem}.euaxis.json`] = strToU8(writeKnifeWithin(design, await variantsOf(knifeId)).text);
   for (const kind of SHEET_KINDS) {
     say(SHEET_WORDS[kind].name);
     const title = `${design.name}: ${SHEET_WORDS[kind].name}`;
-    files[`sheets/${kind}.pdf`] = await pdfOf(sheetPages(kind, source), title, setup.printer);
+    files[`sheets/${kind}.pdf`] = await pdfOf(sheetPages(kind, source), title, paper.printer);
   }
   say("Cutter's files");
   for (const piece of cuttables(design, AS_DRAWN)) {

@@ -47,7 +47,7 @@ export function useSheetSource(): SheetSource | null {
       design,
       report,
       units,
-      setup: paper,
+      paper,
       bill: billOf(design),
       currency,
       options,
