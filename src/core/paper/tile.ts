@@ -144,7 +144,7 @@ function tiles(figure: NamedFigure, setup: PaperSetup, tileWords: TileWords): Na
       return {
         name: figure.name,
         items: [...items, label],
-        widthMm: window.x1 - x,
+        widthMm: Math.min(w, window.x1 - x),
         heightMm: to - from + LABEL_MM,
       };
     }),
