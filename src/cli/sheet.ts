@@ -1,10 +1,13 @@
 import { readFile } from "node:fs/promises";
 import { billOf } from "@/core/cost/bill";
 import { plainShop } from "@/core/cost/shop";
-import { writePdf } from "@/core/files/pdf/write";
+import { today } from "@/core/design/job";
+import { pdfFonts, writePdf } from "@/core/files/pdf/write";
+import { missingIn } from "@/core/paper/letters";
 import { correction, PAPERS, type PaperName, PRINTER_LIMITS, TRUE_PRINTER } from "@/core/paper/paper";
 import { weigh } from "@/core/weigh/weigh";
 import { sheetPages } from "@/sheets/pages";
+import { dayWords } from "@/words/job";
 import { SHEET_KINDS, SHEET_WORDS } from "@/words/sheets";
 import { numberIn, optionsOf, Refusal, USAGE, weighed, writeTo } from "./input";
 
@@ -52,15 +55,15 @@ export async function sheetFile(args: readonly string[]): Promise<unknown> {
     bill: billOf(design, shop, report),
     currency: shop.currency,
     options: built,
-    day: new Date().toISOString().slice(0, 10),
+    day: dayWords(today()),
   });
-  const [regular, bold] = await Promise.all([
-    fontNamed("Barlow-Regular.ttf"),
-    fontNamed("Barlow-SemiBold.ttf"),
-  ]);
   const title = `${design.name}: ${SHEET_WORDS[kind].name}`;
-  await writeTo(out, writePdf(pages, { fonts: { regular, bold }, title, correction: correction(printer) }));
-  return { out, kind, paper, pages: pages.length };
+  await writeTo(
+    out,
+    writePdf(pages, { fonts: await pdfFonts(fontNamed), title, correction: correction(printer) }),
+  );
+  const missing = missingIn(pages);
+  return { out, kind, paper, pages: pages.length, ...(missing.length > 0 ? { missing } : {}) };
 }
 
 /** "99.5x100.2": what the printer makes of 100 mm, across and down. */

@@ -12,7 +12,8 @@ import { signedDistance } from "@/core/curve/crossing";
 import { blank } from "@/core/cutting/cutParts";
 import type { Design } from "@/core/design/schema";
 import { DEMO_KNIVES } from "@/core/files/knife/demo.fixtures";
-import { writePdf } from "@/core/files/pdf/write";
+import { pdfFonts, writePdf } from "@/core/files/pdf/write";
+import { missingLetters } from "@/core/paper/letters";
 import { footPlaces, type Page, SCALE_MM, SQUARE_MM } from "@/core/paper/page";
 import { correction, type PaperChoice, setupOf, TRUE_PRINTER } from "@/core/paper/paper";
 import { weigh } from "@/core/weigh/weigh";
@@ -20,10 +21,7 @@ import { SHEET_KINDS, SHEET_WORDS, type SheetKind } from "@/words/sheets";
 import { sheetPages } from "./pages";
 
 const A4: PaperChoice = { paper: "a4", way: "upright", printer: TRUE_PRINTER };
-const fonts = {
-  regular: new Uint8Array(readFileSync("public/fonts/Barlow-Regular.ttf")),
-  bold: new Uint8Array(readFileSync("public/fonts/Barlow-SemiBold.ttf")),
-};
+const fonts = await pdfFonts(async (file) => new Uint8Array(readFileSync(`public/fonts/${file}`)));
 const knife = (file: string): Design => DEMO_KNIVES.find(([name]) => name === file)![1];
 
 function pagesOf(kind: SheetKind, design: Design, setup = A4): Page[] {
@@ -159,6 +157,43 @@ describe("the PDF, read by others", () => {
       Math.abs(signedDistance(own, { x: x - outline![0] + box.x0, y: box.y1 - (y - outline![1]) })),
     );
     expect(Math.max(...off)).toBeLessThan(0.03);
+  });
+
+  const LETTERS = "Łódź Čeština Ľuboš İstanbul Ağaç Ţară Việt · Жуков Ελλάδα Ωμέγα Ћирилица Ґудзь";
+
+  it.each(SHEET_KINDS)(
+    "the %s sheet prints every letter of Latin, Greek and Cyrillic, read back",
+    async (kind) => {
+      const named = { ...knife("heath-field-knife.json"), name: LETTERS };
+      const pages = pagesOf(kind, named);
+      expect(missingLetters([textOf(pages)])).toEqual([]);
+      const read = await pathsOf(pdfOf(pages), 1);
+      const letters = (text: string) => text.replaceAll(/\s/g, "");
+      expect(letters(read.text)).toContain(letters(LETTERS));
+    },
+  );
+
+  it("names what no font has, and shows a sign where it would stand", async () => {
+    const named = { ...knife("heath-field-knife.json"), name: "刀 Knife ナイフ" };
+    const pages = pagesOf("parts", named);
+    expect(missingLetters([named.name])).toEqual(["刀", "ナ", "イ", "フ"]);
+    const read = await pathsOf(pdfOf(pages), 1);
+    expect(read.text.replaceAll(/\s/g, "")).toContain("\u{fffd}Knife\u{fffd}\u{fffd}\u{fffd}");
+  });
+
+  it("keeps the order of a line with a Hebrew name in it: what is around stands as it stood", async () => {
+    const named = { ...knife("heath-field-knife.json"), name: "For שלום (12 mm) 2026" };
+    const doc = await getDocument({ data: pdfOf(pagesOf("parts", named)), verbosity: 0 }).promise;
+    const { items } = await (await doc.getPage(1)).getTextContent();
+    const placed = items
+      .flatMap((t) =>
+        "str" in t && t.str.trim() ? [{ text: t.str, x: t.transform[4], y: t.transform[5] }] : [],
+      )
+      .filter((t) => /For|ש|ם|12 mm|2026/.test(t.text));
+    const line = placed.filter((t) => t.y === placed[0].y).sort((a, b) => a.x - b.x);
+    const at = (said: RegExp) => line.findIndex((t) => said.test(t.text));
+    expect(at(/For/)).toBeLessThan(at(/[שם]/));
+    expect(at(/[שם]/)).toBeLessThan(at(/12 mm/));
   });
 
   it("holds its fonts, and no picture of the page", () => {

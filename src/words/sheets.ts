@@ -1,6 +1,7 @@
 import type { EndFacePart } from "@/core/cutting/endFaces";
 import type { DrawnPiece } from "@/core/cutting/pieceLayers";
 import type { Hole, HoleFace } from "@/core/fit/holes";
+import { MISSING } from "@/core/paper/letters";
 import { sameData } from "@/core/sameData";
 import type { MaterialOf } from "@/core/stock/types";
 import { SAME_PLACE_MM } from "@/core/tolerances";
@@ -80,6 +81,10 @@ export const FOOT_WORDS = {
   inches: "4 in",
   square: "50 × 50 mm",
 } as const;
+
+/** Letters that the fonts of a PDF do not have, before it is saved. */
+export const missingWords = (letters: readonly string[]): string =>
+  `The PDF's fonts have no ${letters.slice(0, 12).join(" ")}${letters.length > 12 ? " …" : ""}: where one of these stands, the PDF shows ${MISSING}. Print prints them, with the fonts of this browser.`;
 
 /** On the tiles of a part that is larger than a sheet. */
 export const tileWords = (

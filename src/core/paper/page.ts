@@ -1,7 +1,7 @@
 import type { Figure, Item } from "./item";
 import { moved } from "./item";
 import { MARGIN_MM, type PaperSetup, sheetSize } from "./paper";
-import { wrapped } from "./textWidth";
+import { wrapped } from "./wrapped";
 
 /** A sheet of paper with what stands on it. */
 export interface Page {

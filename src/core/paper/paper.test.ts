@@ -1,9 +1,10 @@
 import { describe, expect, it } from "vitest";
 import type { Item } from "./item";
+import { textWidthMm } from "./letters";
 import { flowed, footPlaces, roomOf, SQUARE_MM, table, writing } from "./page";
 import { correction, measuredPrinter, PAPERS, sheetSize, TRUE_PRINTER } from "./paper";
-import { textWidthMm, wrapped } from "./textWidth";
 import { cutsThrough, laidOut, type NamedFigure, overlapOn, proposedWay, tileStarts } from "./tile";
+import { wrapped } from "./wrapped";
 
 const setup = { paper: "a4", across: false, printer: TRUE_PRINTER } as const;
 const words = (name: string, column: number, row: number, columns: number, rows: number) =>

@@ -2,7 +2,8 @@ import type { Layer } from "../contours/drawing";
 import { boxOf, circleLoop, mapped } from "../contours/loop";
 import type { Point } from "../curve/bezier";
 import { cross, type Figure, type Item } from "./item";
-import { textWidthMm, wrapped } from "./textWidth";
+import { textWidthMm } from "./letters";
+import { wrapped } from "./wrapped";
 
 /** Length of a centre mark's strokes beyond its hole, mm. */
 const BEYOND_MM = 1.5;

@@ -106,8 +106,8 @@ describe("printing", () => {
     expect(printMass(182.44, "inch")).toBe("6.44 oz");
     expect(printMass(182.44, "inch-fraction")).toBe("6 3/8 oz");
     expect(printMass(-182.44, "inch-fraction")).toBe("−6 3/8 oz");
-    expect(printMass(4.52, "inch")).toBe("4.5 g");
-    expect(printMass(-0.4, "inch-fraction")).toBe("−0.4 g");
+    expect(printMass(4.52, "inch")).toBe("0.16 oz");
+    expect(printMass(-0.4, "inch-fraction")).toBe("−0.01 oz");
   });
 });
 

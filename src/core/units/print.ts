@@ -79,14 +79,14 @@ export function printFraction(inches: number): string {
 const EIGHTHS = 8;
 
 /**
- * A mass for reading, with its unit: `182.4 g`, `6.43 oz`, `6 3/8 oz`; small parts, under an ounce, in grams in every
- * system. A value that is not finite prints as a dash.
+ * A mass for reading, with its unit: `182.4 g`, `6.43 oz`, `6 3/8 oz`; under an ounce in hundredths of one, as an eighth is
+ * too much of a small part. A value that is not finite prints as a dash.
  */
 export function printMass(massG: number, system: UnitSystem, digits = 1): string {
   if (!Number.isFinite(massG)) return "–";
   const ounces = massG / GRAMS_PER_OUNCE;
-  if (system === "metric" || Math.abs(ounces) < 1) return `${fixed(massG, digits)} g`;
-  if (system === "inch") return `${fixed(ounces, digits + 1)} oz`;
+  if (system === "metric") return `${fixed(massG, digits)} g`;
+  if (system === "inch" || Math.abs(ounces) < 1) return `${fixed(ounces, digits + 1)} oz`;
   return `${printFraction(Math.round(ounces * EIGHTHS) / EIGHTHS)} oz`;
 }
 

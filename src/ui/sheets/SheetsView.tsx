@@ -2,11 +2,12 @@
 import { Box, Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
 import { Download, Printer } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
+import { missingIn } from "@/core/paper/letters";
 import type { Page } from "@/core/paper/page";
 import { correction } from "@/core/paper/paper";
 import { sheetPages } from "@/sheets/pages";
 import type { SheetSource } from "@/sheets/sheet";
-import { SHEET_KINDS, SHEET_WORDS, type SheetKind } from "@/words/sheets";
+import { missingWords, SHEET_KINDS, SHEET_WORDS, type SheetKind } from "@/words/sheets";
 import { download, fileStem } from "../files";
 import { notices } from "../shell/notice";
 import { CuttersSection } from "./CuttersSection";
@@ -92,10 +93,13 @@ function useSheetPages(kind: SheetKind, source: SheetSource): Made {
   return made.kind === kind ? made.made : null;
 }
 
+const NO_PAGES: readonly Page[] = [];
+
 function Sheet({ kind, source }: { kind: SheetKind; source: SheetSource }) {
   const made = useSheetPages(kind, source);
-  const pages = made && "pages" in made ? made.pages : [];
+  const pages = made && "pages" in made ? made.pages : NO_PAGES;
   const [saving, setSaving] = useState(false);
+  const missing = useMemo(() => missingIn(pages), [pages]);
   const { printer } = source.paper;
   const by = useMemo(() => correction(printer), [printer]);
   const title = `${source.design.name}: ${SHEET_WORDS[kind].name}`;
@@ -141,6 +145,11 @@ function Sheet({ kind, source }: { kind: SheetKind; source: SheetSource }) {
             <Download /> Save PDF
           </Button>
         </HStack>
+        {missing.length > 0 && (
+          <Text role="alert" color="fault" fontSize="sm" mb="3" maxW="80ch">
+            {missingWords(missing)}
+          </Text>
+        )}
         {made === null && <Text color="graphite">Drawing the sheets …</Text>}
         {made && "failed" in made && (
           <Text color="fault" role="alert">

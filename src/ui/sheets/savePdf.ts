@@ -13,10 +13,6 @@ export async function pdfOf(
   title: string,
   printer: PrinterScale,
 ): Promise<Uint8Array> {
-  const [{ writePdf }, regular, bold] = await Promise.all([
-    import("@/core/files/pdf/write"),
-    font("Barlow-Regular.ttf"),
-    font("Barlow-SemiBold.ttf"),
-  ]);
-  return writePdf(pages, { fonts: { regular, bold }, title, correction: correction(printer) });
+  const { pdfFonts, writePdf } = await import("@/core/files/pdf/write");
+  return writePdf(pages, { fonts: await pdfFonts(font), title, correction: correction(printer) });
 }

@@ -2,11 +2,13 @@
 import { useLiveQuery } from "dexie-react-hooks";
 import { useMemo } from "react";
 import type { Bill } from "@/core/cost/bill";
+import { today } from "@/core/design/job";
 import { weigh } from "@/core/weigh/weigh";
 import type { Option, SheetSource } from "@/sheets/sheet";
 import { useSettings } from "@/store/settings";
 import { useShop } from "@/store/shop";
 import { variantsOf } from "@/store/variants";
+import { dayWords } from "@/words/job";
 import { useBench, useReport, useSettledDesign } from "../bench/BenchContext";
 import { useBills } from "../compare/useBills";
 
@@ -51,7 +53,7 @@ export function useSheetSource(): SheetSource | null {
       bill: billOf(design),
       currency,
       options,
-      day: new Date().toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" }),
+      day: dayWords(today()),
     };
   }, [design, report, units, paper, currency, variants, bills]);
 }

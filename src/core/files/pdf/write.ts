@@ -1,12 +1,29 @@
+import bidiFactory from "bidi-js";
 import { jsPDF } from "jspdf";
-import { PENS } from "../../paper/item";
+import type { Point } from "../../curve/bezier";
+import { type Item, PENS } from "../../paper/item";
+import { fontRuns, type SheetFont } from "../../paper/letters";
 import type { Page } from "../../paper/page";
 import { corrected, mappedSteps, type Step, stepsOf } from "../../paper/strokes";
 
-export interface PdfFonts {
-  /** TrueType files of Barlow Regular and SemiBold. */
-  readonly regular: Uint8Array;
-  readonly bold: Uint8Array;
+/** TrueType files of the sheets' fonts, in regular and in bold. */
+export type PdfFonts = Readonly<
+  Record<SheetFont, { readonly regular: Uint8Array; readonly bold: Uint8Array }>
+>;
+
+/** The names of these files, where they lie with the application. */
+export const FONT_FILES: Readonly<Record<SheetFont, { readonly regular: string; readonly bold: string }>> = {
+  own: { regular: "Barlow-Regular.ttf", bold: "Barlow-SemiBold.ttf" },
+  wider: { regular: "DejaVuSans.ttf", bold: "DejaVuSans-Bold.ttf" },
+};
+
+/** Those files, by whatever reads them. */
+export async function pdfFonts(read: (file: string) => Promise<Uint8Array>): Promise<PdfFonts> {
+  const both = async ({ regular, bold }: { regular: string; bold: string }) => ({
+    regular: await read(regular),
+    bold: await read(bold),
+  });
+  return { own: await both(FONT_FILES.own), wider: await both(FONT_FILES.wider) };
 }
 
 export interface PdfOptions {
@@ -37,13 +54,21 @@ export function writePdf(pages: readonly Page[], { fonts, title, correction }: P
     compress: true,
     putOnlyUsedFonts: true,
   });
-  for (const [style, bytes] of [
-    ["normal", fonts.regular],
-    ["bold", fonts.bold],
-  ] as const) {
-    doc.addFileToVFS(`Barlow-${style}.ttf`, base64(bytes));
-    doc.addFont(`Barlow-${style}.ttf`, "Barlow", style);
-  }
+  const written = pages.flatMap((p) => p.items.flatMap((i) => (i.kind === "text" ? [i] : [])));
+  for (const font of ["own", "wider"] as const)
+    for (const [style, bytes] of [
+      ["normal", fonts[font].regular],
+      ["bold", fonts[font].bold],
+    ] as const) {
+      // The wider one is large: it is read where something is written in it.
+      const bold = style === "bold";
+      const used = written.some(
+        (t) => (t.bold ?? false) === bold && fontRuns(t.text, bold).some((r) => r.font === font),
+      );
+      if (!used) continue;
+      doc.addFileToVFS(`${font}-${style}.ttf`, base64(bytes));
+      doc.addFont(`${font}-${style}.ttf`, font, style);
+    }
   doc.setProperties({ title, creator: "Euaxis" });
   // Printed at its own size unless someone says otherwise.
   doc.viewerPreferences({ PrintScaling: "None" });
@@ -60,13 +85,7 @@ function drawPage(doc: jsPDF, page: Page, correction: PdfOptions["correction"]):
   doc.setLineJoin("round");
   for (const item of page.items) {
     if (item.kind === "text") {
-      const at = to(item);
-      doc.setFont("Barlow", item.bold ? "bold" : "normal");
-      doc.setFontSize(item.sizeMm * POINTS_PER_MM);
-      doc.setTextColor(0);
-      doc.text(item.text, at.x, at.y, {
-        align: item.anchor === "start" ? "left" : item.anchor === "end" ? "right" : "center",
-      });
+      drawText(doc, item, to(item));
       continue;
     }
     const { widthMm, dashMm = [], grey = 0 } = PENS[item.pen];
@@ -75,6 +94,34 @@ function drawPage(doc: jsPDF, page: Page, correction: PdfOptions["correction"]):
     doc.setDrawColor(Math.round(grey * 255));
     doc.path(mappedSteps(stepsOf(item), to).map(operation));
     doc.stroke();
+  }
+}
+
+type Written = Extract<Item, { kind: "text" }>;
+
+/** Letters are put down as they are seen, from the left: their order is not for the library to change. */
+const AS_SEEN = { isInputVisual: true, isOutputVisual: true, isInputRtl: false, isOutputRtl: false };
+const bidi = bidiFactory();
+
+/** A line in the order in which it is seen: what runs from right to left is turned, brackets with it. */
+function asSeen(text: string): string {
+  const levels = bidi.getEmbeddingLevels(text, "auto");
+  return bidi.getReorderedString(text, levels);
+}
+
+function drawText(doc: jsPDF, { text, sizeMm, anchor, bold = false }: Written, at: Point): void {
+  doc.setFontSize(sizeMm * POINTS_PER_MM);
+  doc.setTextColor(0);
+  const runs = fontRuns(asSeen(text), bold).map((run) => {
+    doc.setFont(run.font, bold ? "bold" : "normal");
+    return { ...run, widthMm: doc.getTextWidth(run.text) };
+  });
+  const whole = runs.reduce((sum, r) => sum + r.widthMm, 0);
+  let x = at.x - (anchor === "start" ? 0 : anchor === "end" ? whole : whole / 2);
+  for (const run of runs) {
+    doc.setFont(run.font, bold ? "bold" : "normal");
+    doc.text(run.text, x, at.y, AS_SEEN);
+    x += run.widthMm;
   }
 }
 

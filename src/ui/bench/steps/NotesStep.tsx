@@ -1,6 +1,7 @@
 "use client";
 import { Input, Text, Textarea } from "@chakra-ui/react";
 import { type ChangeEvent, useRef, useState } from "react";
+import { today } from "@/core/design/job";
 import type { Job, KnifeState } from "@/core/design/schema";
 import { STATE_WORDS } from "@/words/job";
 import { ChoiceField } from "../../fields/ChoiceField";
@@ -16,13 +17,6 @@ const DAYS = [
   ["dueOn", "Due on"],
   ["finishedOn", "Finished on"],
 ] as const;
-
-/** Today as the record has days, in the maker's own time. */
-function today(): string {
-  const now = new Date();
-  const two = (n: number) => String(n).padStart(2, "0");
-  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
-}
 
 /** What is to be remembered of a knife, for whom it is made, how far it has come, and its days. */
 export function NotesStep() {
