@@ -19,7 +19,7 @@ export const USAGE = [
   "euaxis drill SIZE [--fit slide|snug|press] [--set inch|metric|all]",
   "euaxis mesh FILE [--part ID] --out FILE.stl|FILE.3mf",
   "euaxis draw FILE --part NAME [--format dxf|svg] --out PATH [--kerf MM] [--allowance MM] [--least-hole MM]",
-  "euaxis sheet FILE --kind templates|grinding|fit-up|parts|customer|certificate [--paper a4|letter] [--across|--upright] [--printer 100x100] --out FILE.pdf",
+  "euaxis sheet FILE --kind templates|grinding|fit-up|parts|customer|certificate|owner [--paper a4|letter] [--across|--upright] [--printer 100x100] --out FILE.pdf",
   "euaxis trace DRAWING.dxf|.svg --onto KNIFE.json --as blank|blade|tang|handle|scale|holes --out NEW.json [--unit mm|in]",
   "euaxis trace PHOTO.jpg|.png|.webp (--scale x1,y1,x2,y2,MM | --paper a4|letter --corners x1,y1,x2,y2,x3,y3,x4,y4) [--shape dark|light] [--threshold N] --onto KNIFE.json --as PART --out NEW.json",
   "euaxis new FORM --out FILE.json",

@@ -6,7 +6,7 @@ import { pdfFonts, writePdf } from "@/core/files/pdf/write";
 import { missingIn } from "@/core/paper/letters";
 import { correction, PAPERS, type PaperName, PRINTER_LIMITS, TRUE_PRINTER } from "@/core/paper/paper";
 import { weigh } from "@/core/weigh/weigh";
-import { sheetPages } from "@/sheets/pages";
+import { sheetKindsOf, sheetPages } from "@/sheets/pages";
 import { dayWords } from "@/words/job";
 import { SHEET_KINDS, SHEET_WORDS } from "@/words/sheets";
 import { numberIn, optionsOf, Refusal, USAGE, weighed, writeTo } from "./input";
@@ -38,6 +38,10 @@ export async function sheetFile(args: readonly string[]): Promise<unknown> {
   if (!Object.hasOwn(PAPERS, paper))
     throw new Refusal(`--paper is ${Object.keys(PAPERS).join(", ")}, not "${paper}"`);
   const { design, variants, report } = await weighed(path);
+  if (!sheetKindsOf(design).includes(kind))
+    throw new Refusal(
+      `${design.name} has no ${SHEET_WORDS[kind].name.toLowerCase()}: it does not come apart`,
+    );
   const printer = printerIn(options.get("--printer"));
   const way = across ? "across" : upright ? "upright" : "proposed";
   const shop = plainShop();

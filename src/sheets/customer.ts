@@ -1,112 +1,174 @@
-import type { Design } from "@/core/design/schema";
-import type { Figure } from "@/core/paper/item";
+import { differingInputs } from "@/core/compare/inputs";
+import { differingTraits, traitOf } from "@/core/compare/traits";
+import type { Figure, Item } from "@/core/paper/item";
+import { moved } from "@/core/paper/item";
 import { knifeFigure } from "@/core/paper/knifeFigure";
-import type { Page } from "@/core/paper/page";
+import { type Page, writing } from "@/core/paper/page";
 import { printMass } from "@/core/units/print";
 import { balanceWords } from "@/words/balance";
+import { dayWords, STATE_WORDS } from "@/words/job";
 import { printMoney } from "@/words/money";
-import { cutName } from "@/words/parts";
-import type { SheetMaker } from "./sheet";
+import { TRAIT_WORDS, traitValueWords } from "@/words/traits";
+import { notes } from "./fitUp";
+import { madeOfTable } from "./madeOf";
+import type { Option, SheetMaker } from "./sheet";
 
-/** The largest that a drawing of the whole knife stands on a sheet, mm. */
-const DRAWN_MM = 60;
+/** The largest that a drawing of the whole knife stands on a sheet, mm: of each of its two sides. */
+const DRAWN_MM = 44;
+/** Options in a row, and the height of their drawings, mm. */
+const IN_A_ROW = 3;
+const OPTION_MM = 24;
+const GAP_MM = 5;
+/** Differences that are told of an option; of more, how many there are. */
+const MOST_TOLD = 5;
 
-/** The knife from its right side, with how much smaller it is drawn. */
-export function drawing(maker: SheetMaker, design: Design): Figure[] {
-  const figure = knifeFigure(design, { widthMm: maker.widthMm, heightMm: DRAWN_MM });
+/** The knife from both sides, with how much smaller it is drawn. */
+export function bothSides(maker: SheetMaker): Figure[] {
+  const { design } = maker.source;
+  const room = { widthMm: maker.widthMm, heightMm: DRAWN_MM };
+  const [right, left] = (["right", "left"] as const).map((side) => knifeFigure(design, side, room));
   const said =
-    figure.scale > 0.999 ? "At its own size" : `Drawn at ${Math.round(figure.scale * 100)} % of its size`;
-  const reach = design.blade.lengthMm - Math.min(...design.handle.outline.map((n) => n.xMm));
+    right.scale > 0.999 ? "At its own size" : `Drawn at ${Math.round(right.scale * 100)} % of its size`;
+  const reach = right.widthMm / right.scale;
   return [
-    figure,
+    { ...right, leads: true },
+    { ...left, leads: true },
     maker.text(
-      `${said}, from its right side. ${maker.length(reach, 1)} long over all, blade ${maker.length(design.blade.lengthMm, 1)}.`,
+      `${said}, from its right and its left side. ${maker.length(reach, 1)} long over all, blade ${maker.length(design.blade.lengthMm, 1)}.`,
     ),
   ];
 }
 
-/** Every material, and which way up and round its grain or weave lies. */
-export function materials(maker: SheetMaker): Figure[] {
-  return maker.table(
-    [
-      { name: "Part", share: 3 },
-      { name: "Material", share: 3.4 },
-      { name: "How it lies", share: 3 },
-    ],
-    maker.fit.cut.map((c) => [
-      cutName(c.key),
-      maker.materialName(c.material),
-      [c.grain ? "grain along the handle" : "", c.pair ? "matched pair, good faces outside" : ""]
-        .filter(Boolean)
-        .join(", ") || "–",
-    ]),
-  );
+/** How far it has come, and by when it is wanted. */
+function stateWords({ source: { design } }: SheetMaker): string {
+  const { customer, state, begunOn, dueOn, finishedOn } = design.job;
+  const days = [
+    begunOn && `begun on ${dayWords(begunOn)}`,
+    state === "planned" || state === "in-work" ? dueOn && `wanted by ${dayWords(dueOn)}` : null,
+    finishedOn && (state === "finished" || state === "gone") ? `finished on ${dayWords(finishedOn)}` : null,
+  ].filter(Boolean);
+  return [customer ? `For ${customer}.` : "", `${[STATE_WORDS[state], ...days].join(", ")}.`]
+    .filter(Boolean)
+    .join(" ");
 }
 
 /** What a customer agrees to before anything is cut. */
 export function customerPages(maker: SheetMaker): Page[] {
   const { design, report, units, bill, currency, options } = maker.source;
-  const price = (value: number | null) => (value === null ? "–" : printMoney(value, { currency }));
   const own = bill && bill.unpriced.length === 0 ? bill.total : null;
-  const customer = design.job.customer ? [maker.text(`For ${design.job.customer}`)] : [];
+  const price = (value: number | null) => (value === null ? null : printMoney(value, { currency }));
+  const about = printMass((report.massIntervalG[1] - report.massIntervalG[0]) / 2, units);
   const figures = [
     maker.title(design.name),
-    ...customer,
-    ...drawing(maker, design),
-    maker.heading("Materials"),
-    ...materials(maker),
-    maker.heading("Weight and balance"),
+    maker.text(stateWords(maker)),
+    ...bothSides(maker),
+    maker.heading("Made of"),
+    ...madeOfTable(maker),
+    maker.heading("Weight, balance, price"),
     maker.text(
-      `${printMass(report.massG, units)}, to within ${printMass((report.massIntervalG[1] - report.massIntervalG[0]) / 2, units)}. It balances ${balanceWords(report.balanceMm, design, units)}.`,
+      `About ${printMass(report.massG, units)}, give or take ${about}. It balances ${balanceWords(report.balanceMm, design, units)}. ${own === null ? "The price is agreed on by hand." : `${price(own)}.`}`,
     ),
-    maker.heading(options.length > 0 ? "Options" : "Price"),
-    ...maker.table(
-      [
-        { name: "Making", share: 3.4 },
-        { name: "Weight", share: 1.4, number: true },
-        { name: "Balances, from the front", share: 2, number: true },
-        { name: "Price", share: 1.6, number: true },
-        { name: "Chosen", share: 1 },
-      ],
-      [{ name: "As drawn", massG: report.massG, balanceMm: report.balanceMm, price: own }, ...options].map(
-        (o) => [o.name, printMass(o.massG, units), maker.length(o.balanceMm, 1), price(o.price), ""],
-      ),
-    ),
-    ...(bill && bill.unpriced.length > 0
-      ? [maker.text("Without a price until every material has one (Compare › Cost); agree on it by hand.")]
-      : []),
+    ...(options.length > 0 ? [maker.heading("Or instead"), ...optionRows(maker, price)] : []),
+    ...notes(maker),
     maker.text("Wood and other grown materials differ from piece to piece; weight and balance with them."),
-    maker.blank("Agreed: place, day, signature"),
+    maker.blank("Agreed: which, place, day, signature"),
   ];
   return maker.flowed("customer", figures, 2);
+}
+
+/** Options beside each other: each drawn, with what differs, what it weighs and costs, and a box to tick. */
+function optionRows(maker: SheetMaker, price: (value: number | null) => string | null): Figure[] {
+  const { options } = maker.source;
+  const widthMm = (maker.widthMm - (IN_A_ROW - 1) * GAP_MM) / IN_A_ROW;
+  const cells = options.map((o) => optionCell(maker, o, widthMm, price(o.price)));
+  const rows: Figure[] = [];
+  for (let i = 0; i < cells.length; i += IN_A_ROW) {
+    const of = cells.slice(i, i + IN_A_ROW);
+    rows.push({
+      items: of.flatMap((c, k) => c.items.map((item) => moved(item, k * (widthMm + GAP_MM), 0))),
+      widthMm: maker.widthMm,
+      heightMm: Math.max(...of.map((c) => c.heightMm)),
+    });
+  }
+  return rows;
+}
+
+function optionCell(maker: SheetMaker, option: Option, widthMm: number, price: string | null): Figure {
+  const { design, report, units } = maker.source;
+  const drawn = knifeFigure(option.design, "right", { widthMm, heightMm: OPTION_MM });
+  const heavier = option.massG - report.massG;
+  const told = differences(maker, option);
+  const lines = [
+    writing(option.name, widthMm - 6, { sizeMm: 3.4, bold: true }),
+    ...told.map((t) => writing(t, widthMm, { sizeMm: 2.9 })),
+    writing(
+      `${printMass(option.massG, units)}, ${printMass(Math.abs(heavier), units)} ${heavier < 0 ? "lighter" : "heavier"}. It balances ${balanceWords(option.balanceMm, design, units)}.`,
+      widthMm,
+      { sizeMm: 2.9 },
+    ),
+    ...(price ? [writing(price, widthMm, { sizeMm: 2.9 })] : []),
+  ];
+  const items: Item[] = [...drawn.items];
+  let y = OPTION_MM + 2;
+  for (const l of lines) {
+    items.push(...l.items.map((item) => moved(item, 0, y)));
+    y += l.heightMm + 0.6;
+  }
+  const [x0, y0, size] = [widthMm - 4.5, OPTION_MM + 2, 4];
+  const box = [
+    [x0, y0],
+    [x0 + size, y0],
+    [x0 + size, y0 + size],
+    [x0, y0 + size],
+  ].map(([x, at]) => ({ x, y: at, bulge: 0 }));
+  return { items: [...items, { kind: "loop", pen: "mark", loop: box }], widthMm, heightMm: y };
+}
+
+/** What of an option is otherwise than in the knife itself. */
+function differences(maker: SheetMaker, option: Option): string[] {
+  const { design, units } = maker.source;
+  const said = differingTraits([design, option.design]).map(
+    (t) => `${TRAIT_WORDS[t]}: ${traitValueWords(traitOf(option.design, t), units, maker.materialOf)}`,
+  );
+  const others = differingInputs([design, option.design]).length;
+  const shown = said.slice(0, MOST_TOLD);
+  const more = said.length - shown.length + others;
+  if (more > 0)
+    shown.push(shown.length > 0 ? `and ${more} more ${more === 1 ? "size" : "sizes"}` : "Of other sizes");
+  return shown.length > 0 ? shown : ["As the knife itself"];
 }
 
 /** What the finished knife is, to go with it. */
 export function certificatePages(maker: SheetMaker): Page[] {
   const { design, report, units, day } = maker.source;
   const { blade, job } = design;
+  const measured = blade.measured;
+  const isKnife = measured?.of.kind === "knife";
   const facts: [string, string][] = [
-    ["Finished on", job.finishedOn ?? "not yet"],
+    ["Finished on", job.finishedOn ? dayWords(job.finishedOn) : "not yet"],
     ["Made for", job.customer || "–"],
     [
       "Blade",
       `${maker.materialName(blade.steel)}, ${maker.length(blade.lengthMm, 1)} long, ${maker.length(blade.spineMm)} thick at the spine`,
     ],
-    [
-      "Weight",
-      `${printMass(report.massG, units)}${blade.measured?.of.kind === "knife" ? ", weighed" : ", as designed"}`,
-    ],
-    ["Balance", balanceWords(report.balanceMm, design, units)],
     ...(blade.sharpenedDeg
       ? ([["Sharpened at", `${blade.sharpenedDeg.toFixed(0)}° a side`]] as [string, string][])
       : []),
+    [
+      "Weight",
+      `${printMass(report.massG, units)}, ${isKnife ? "weighed on the finished knife" : measured ? "the blade weighed, the rest from the drawing" : "from the drawing, not weighed"}`,
+    ],
+    [
+      "Balance",
+      `${balanceWords(report.balanceMm, design, units)}, ${isKnife ? "measured on the finished knife" : "from the drawing"}`,
+    ],
   ];
   const figures = [
     maker.title(`Certificate: ${design.name}`),
     ...(job.state === "finished" || job.state === "gone"
       ? []
-      : [maker.text("This knife is not finished yet (Notes › State): the certificate tells the design.")]),
-    ...drawing(maker, design),
+      : [maker.text("This knife is not finished yet: the certificate says what it is to be.")]),
+    ...bothSides(maker),
     ...maker.table(
       [
         { name: "", share: 1.2 },
@@ -114,8 +176,9 @@ export function certificatePages(maker: SheetMaker): Page[] {
       ],
       facts,
     ),
-    maker.heading("Materials"),
-    ...materials(maker),
+    maker.heading("Made of"),
+    ...madeOfTable(maker),
+    ...notes(maker),
     maker.text(
       "Keep it dry and clean; oil steel that is not stainless. Do not put it in a dishwasher, pry with it, or heat it. Carry and use it as the law of the place allows.",
     ),

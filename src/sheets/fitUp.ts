@@ -3,7 +3,7 @@ import type { Page } from "@/core/paper/page";
 import { printMass } from "@/core/units/print";
 import { cautionsFor } from "@/words/cautions";
 import { itemWords } from "@/words/fasteners";
-import { BORE_WORDS, ownerWords } from "@/words/fit";
+import { BORE_WORDS, MADE_WORDS, ownerWords } from "@/words/fit";
 import { cutName } from "@/words/parts";
 import type { SheetMaker } from "./sheet";
 
@@ -18,6 +18,8 @@ export function fitUpPages(maker: SheetMaker): Page[] {
     ...bolts(maker),
     ...glue(maker),
     ...saw(maker),
+    ...wrap(maker),
+    ...notes(maker),
     maker.heading("Cautions"),
     ...cautionsFor(design).map((c) => maker.text(`· ${c}`)),
   ];
@@ -135,23 +137,40 @@ function glue(maker: SheetMaker): Figure[] {
   ];
 }
 
+function wrap(maker: SheetMaker): Figure[] {
+  const { wrap: w } = maker.fit;
+  if (!w) return [];
+  return [
+    maker.heading("Wind"),
+    maker.text(
+      `${maker.materialName(w.material)}: ${Math.round(w.turns)} turns, ${maker.length(w.lengthMm, 0)} on the handle; cut ${maker.length(w.buyMm, 0)} with both ends.`,
+    ),
+  ];
+}
+
+/** What its maker wrote down of the knife. */
+export function notes(maker: SheetMaker): Figure[] {
+  const { notes: said } = maker.source.design;
+  return said.trim() ? [maker.heading("Notes"), ...maker.paragraphs(said)] : [];
+}
+
 function saw(maker: SheetMaker): Figure[] {
   const { cut, rods } = maker.fit;
   const { length } = maker;
   return [
-    maker.heading("Saw"),
+    maker.heading("Saw, print, cast"),
     ...maker.table(
       [
         { name: "Piece", share: 3 },
         { name: "Material", share: 3 },
         { name: "Count", share: 0.8, number: true },
-        { name: "Length × height × thickness, sawn", share: 3.4, number: true },
+        { name: "Length × height × thickness, as sawn", share: 3.4, number: true },
       ],
       cut.map((c) => [
         cutName(c.key),
         maker.materialName(c.material),
         String(c.count),
-        [c.sawnMm.lengthMm, c.sawnMm.heightMm, c.sawnMm.thicknessMm].map((mm) => length(mm, 1)).join(" × "),
+        `${[c.sawnMm.lengthMm, c.sawnMm.heightMm, c.sawnMm.thicknessMm].map((mm) => length(mm, 1)).join(" × ")}${c.made === "sawn" ? "" : `, ${MADE_WORDS[c.made]}`}`,
       ]),
     ),
     ...(rods.length > 0

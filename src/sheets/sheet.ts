@@ -14,6 +14,7 @@ import {
 } from "@/core/paper/page";
 import { type PaperChoice, type PaperSetup, setupOf } from "@/core/paper/paper";
 import { laidOut, type NamedFigure, proposedWay } from "@/core/paper/tile";
+import { wrapped } from "@/core/paper/wrapped";
 import { printLength, type UnitSystem } from "@/core/units/print";
 import type { MassReport } from "@/core/weigh/report";
 import { FOOT_WORDS, SHEET_WORDS, type SheetKind, tileWords } from "@/words/sheets";
@@ -64,6 +65,13 @@ export class SheetMaker {
   heading = (text: string): Figure => writing(text, this.widthMm, { sizeMm: 4.2, bold: true, leads: true });
   title = (text: string): Figure => writing(text, this.widthMm, { sizeMm: 6, bold: true, afterMm: 1 });
   text = (text: string): Figure => writing(text, this.widthMm, { sizeMm: 3.2 });
+
+  /** A text of several lines, one figure a line, so that it may go on on the next sheet. */
+  paragraphs = (text: string): Figure[] =>
+    text
+      .split("\n")
+      .flatMap((line) => wrapped(line, 3.2, this.widthMm))
+      .map((line) => this.text(line));
 
   table(columns: Parameters<typeof rowsOf>[0], rows: Parameters<typeof rowsOf>[1]): Figure[] {
     return rowsOf(columns, rows, this.widthMm);

@@ -12,7 +12,18 @@ export function cautionsFor(design: Design): string[] {
     "Epoxy: gloves and fresh air; it sensitises. Keep pins cool on the grinder: heat lets the glue go and cracks scales.",
     "Solvents and oily rags burn: no flame near, rags laid flat or kept under water.",
   ];
-  if (!blade.measured)
+  const welded =
+    tang.kind === "full" &&
+    (tang.short?.behind === "weld" || tang.holes.some((h) => h.purpose === "old-pin"));
+  const hard =
+    blade.measured !== null || (tang.kind === "full" && tang.holes.some((h) => h.purpose === "old-pin"));
+  if (welded)
+    said.push(
+      hard
+        ? "This blade is hard already: a weld near it draws its temper. Plug an old hole with a glued or soldered pin, or have it welded with the blade wrapped wet and its edge kept cold."
+        : "Weld before hardening; eye and skin protection, no galvanised or plated metal.",
+    );
+  if (!blade.measured && !hard)
     said.push("Hardening: quench oil flares; a lid and an extinguisher at hand, never water on burning oil.");
   if (tang.kind === "hidden" && tang.hole.kind === "burned")
     said.push(

@@ -46,6 +46,9 @@ const OWNER_WORDS = {
   "tang-hole": "Tang",
 } as const;
 
+/** How a piece is had that is not sawn. */
+export const MADE_WORDS = { printed: "printed", "built-up": "cast or built up, by weight" } as const;
+
 /** What a hole is drilled for: "Pin 1, Pin 2". */
 export function ownerWords(owners: readonly BoreOwner[]): string {
   return owners

@@ -9,7 +9,15 @@ import { printLengthPlain, type UnitSystem } from "@/core/units/print";
 import { BORE_WORDS, ownerWords } from "./fit";
 import { cutName } from "./parts";
 
-export const SHEET_KINDS = ["templates", "grinding", "fit-up", "parts", "customer", "certificate"] as const;
+export const SHEET_KINDS = [
+  "templates",
+  "grinding",
+  "fit-up",
+  "parts",
+  "customer",
+  "certificate",
+  "owner",
+] as const;
 export type SheetKind = (typeof SHEET_KINDS)[number];
 
 /** What each sheet is called, and what it is for. */
@@ -23,6 +31,7 @@ export const SHEET_WORDS: Readonly<Record<SheetKind, { readonly name: string; re
     says: "Drawing, materials, weight, options and price, to be signed.",
   },
   certificate: { name: "Certificate", says: "What the finished knife is, to go with it." },
+  owner: { name: "Owner's card", says: "How it is taken apart, with which key, and put together again." },
 };
 
 const SIDE_WORDS = { right: "right", left: "left" } as const;

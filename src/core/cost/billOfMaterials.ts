@@ -1,4 +1,5 @@
 import type { PartKey } from "../assembly/partKey";
+import { materialsIn } from "../design/materials";
 import type { Design } from "../design/schema";
 import { FASTENER_KINDS, isBought } from "../fasteners/registry";
 import type { Size } from "../fit/bladeStock";
@@ -6,6 +7,8 @@ import { gluePlan } from "../fit/glue";
 import { pinLayout } from "../fit/pinLayout";
 import { rodList } from "../fit/rodList";
 import { type CutPiece, cutList } from "../fit/stockList";
+import { wrapPlan } from "../layout/grips";
+import { layoutOf } from "../layout/layout";
 import type { CutKey } from "../pieces/cutKey";
 import type { MaterialOf } from "../stock/types";
 import { endKindOf } from "../tangEnds/registry";
@@ -53,13 +56,57 @@ function withoutKerf(piece: CutPiece, kerfMm: number): Size {
   return { lengthMm: side("lengthMm"), heightMm: side("heightMm"), thicknessMm: side("thicknessMm") };
 }
 
+/**
+ * How each kind of part is paid for: by the stock that it is cut from, as hardware or rod, by its own mass, with the glue
+ * where it is nothing but glue, or not at all.
+ */
+export const PAID_AS: Readonly<Record<PartKey["kind"], "stock" | "fastener" | "mass" | "fill" | "nothing">> =
+  {
+    blade: "stock",
+    tang: "stock",
+    "tang-rest": "stock",
+    frame: "stock",
+    guard: "stock",
+    bolster: "stock",
+    liner: "stock",
+    scale: "stock",
+    divider: "stock",
+    lower: "stock",
+    "lengthwise-sheet": "stock",
+    half: "stock",
+    piece: "stock",
+    fastener: "fastener",
+    "tang-end": "fastener",
+    fitting: "mass",
+    ring: "mass",
+    wrap: "mass",
+    hole: "fill",
+    slot: "fill",
+    recess: "fill",
+    "guard-slot": "fill",
+    "tang-hole": "fill",
+    "blade-notch": "nothing",
+    groove: "nothing",
+    "ring-bore": "nothing",
+  };
+
 /** Parts that weigh something, that no list of stock has, and that are not bought finished. */
-function looseParts({ guard }: Design, report: MassReport): MaterialLine[] {
-  return report.parts
-    .filter(
-      ({ key }) => key.kind === "fitting" || key.kind === "ring" || (guard?.mesh && key.kind === "guard"),
-    )
-    .map((p) => ({ kind: "mass", what: p.key, key: p.material.split("+")[0], massG: p.massG }));
+function looseParts(design: Design, report: MassReport): MaterialLine[] {
+  const materialOf = materialsIn(design);
+  const { wrap } = design.handle;
+  return report.parts.flatMap((p): MaterialLine[] => {
+    const material = p.material.split("+")[0];
+    const as = PAID_AS[p.key.kind];
+    // A shape that came in has no outline of stock; a fill of glue is mixed with the rest of it.
+    const loose =
+      as === "mass" ||
+      (p.key.kind === "guard" && design.guard?.mesh) ||
+      (as === "fill" && materialOf(material)?.class !== "adhesive");
+    if (!loose || !(p.massG > 0)) return [];
+    const plan = p.key.kind === "wrap" && wrap ? wrapPlan(layoutOf(design), wrap) : null;
+    const spare = plan && plan.lengthMm > 0 ? plan.buyMm / plan.lengthMm : 1;
+    return [{ kind: "mass", what: p.key, key: material, massG: p.massG * spare }];
+  });
 }
 
 function hardware({ fasteners, tang }: Design): MaterialLine[] {

@@ -19,6 +19,7 @@ export const WORK_TASKS = [
   "liners",
   "bolsters",
   "joints",
+  "halves",
   "tang-hole",
   "frame",
   "pieces",
@@ -28,7 +29,9 @@ export const WORK_TASKS = [
   "bolts",
   "glue-up",
   "shape",
+  "grooves",
   "finish",
+  "wrap",
 ] as const;
 export type WorkTask = (typeof WORK_TASKS)[number];
 
@@ -40,6 +43,7 @@ export interface WorkLine {
 }
 
 /** Minutes at the bench, waiting left out. Rough figures of our own to begin from, to be replaced by the maker's. */
+const WRAP = { cord: 60, strip: 45 } as const;
 const HOLE = { broached: 60, burned: 35, milled: 45, drilled: 40 } as const;
 
 function proposed(design: Design): Partial<Record<WorkTask, number>> {
@@ -55,6 +59,8 @@ function proposed(design: Design): Partial<Record<WorkTask, number>> {
     "glue-up": 25,
     shape: shaped ? 120 : 90,
     finish: 75,
+    grooves: 10 * handle.grooves.length,
+    wrap: handle.wrap ? WRAP[handle.wrap.kind] : 0,
     guard: guard ? 45 + 15 * guard.plates.length + fitting : 0,
     "guard-shape":
       guard && (guard.armWidthMm !== null || guard.domeMm > 0 || fitted.some((k) => k.shapesGuard)) ? 60 : 0,
@@ -82,7 +88,8 @@ function proposed(design: Design): Partial<Record<WorkTask, number>> {
       scales: 30,
       liners: 10 * handle.liners.length,
       bolsters: 40 * ((front ? 1 : 0) + (rear ? 1 : 0)),
-      joints: 25 * handle.joints.length,
+      joints: 25 * (handle.joints.length + (handle.lengthwise ? 2 : 0)),
+      halves: 45 * handle.halves.length,
     };
   }
   const pieces = piecesOf(handle);
@@ -91,6 +98,7 @@ function proposed(design: Design): Partial<Record<WorkTask, number>> {
     ...common,
     ...ofTang,
     pieces: 8 * (pieces.length - ends),
+    joints: handle.kind === "stack" && handle.lengthwise ? 50 : 0,
     pommel: 45 * ends,
     rings: 40 * ringsOf(handle).length,
   };

@@ -210,6 +210,7 @@ export function gluePlan(design: Design, throughMm: ReadonlyMap<string, number>)
       assembly.parts.filter((p) => p.group !== "blade").flatMap((p) => p.materials.map((m) => m.materialId)),
     ),
   ];
+  const touched = netMm3 > 0 ? made : [];
   return {
     joints: list,
     netMm3,
@@ -220,11 +221,12 @@ export function gluePlan(design: Design, throughMm: ReadonlyMap<string, number>)
     potLifeMin: glue.potLifeMin / rate,
     // A day before grinding, whatever the label says. Common practice, no source.
     cureH: Math.max(24, glue.cureH / rate),
-    oily: made.filter((id) => {
+    // What nothing is glued to is neither wiped nor roughened.
+    oily: touched.filter((id) => {
       const found = materialOf(id);
       return found !== undefined && isOily(found);
     }),
-    metals: made.filter((id) => materialOf(id)?.class === "metal"),
+    metals: touched.filter((id) => materialOf(id)?.class === "metal"),
   };
 }
 

@@ -20,6 +20,8 @@ export const PENS: Readonly<
 export type Item =
   | { readonly kind: "loop"; readonly loop: Loop; readonly pen: Pen }
   | { readonly kind: "line"; readonly points: readonly Point[]; readonly pen: Pen }
+  /** What lies inside an odd number of chord lines, filled with a colour, "#rrggbb". */
+  | { readonly kind: "fill"; readonly loops: readonly (readonly Point[])[]; readonly tint: string }
   | {
       readonly kind: "circle";
       readonly x: number;
@@ -72,6 +74,8 @@ export function moved(item: Item, dx: number, dy: number): Item {
   switch (item.kind) {
     case "loop":
       return { ...item, loop: item.loop.map((b) => ({ ...b, x: b.x + dx, y: b.y + dy })) };
+    case "fill":
+      return { ...item, loops: item.loops.map((l) => l.map((p) => ({ x: p.x + dx, y: p.y + dy }))) };
     case "line":
       return { ...item, points: item.points.map((p) => ({ x: p.x + dx, y: p.y + dy })) };
     default:

@@ -1,44 +1,56 @@
+import type { Side } from "../assembly/partKey";
 import type { Point } from "../curve/bezier";
-import { polyline } from "../curve/crossing";
+import { materialsIn } from "../design/materials";
 import type { Design } from "../design/schema";
-import { widestBore } from "../layout/bores";
 import { layoutOf } from "../layout/layout";
-import { assembleDrawn } from "../views/drawn";
-import { extraShapes } from "../views/extras";
-import type { Figure, Item, Pen } from "./item";
+import { faceLines } from "../solids/bladeRegion";
+import { seenSides } from "../views/seenSides";
+import type { Figure, Item } from "./item";
 
-const CHORDS = 20;
+/** How much of a material's tint is left on paper: steel is drawn lighter, so that the lines of its grind show. */
+const TINT_SHARE = { steel: 0.35, other: 0.75 } as const;
+const NO_TINT = "#d9d9d9";
 
-/** The whole knife from its right side, as large as the room is, at its own size at most. */
+/** A tint mixed with the paper's white. */
+function onPaper(tint: string, share: number): string {
+  const mixed = [1, 3, 5].map((at) => {
+    const value = Number.parseInt(tint.slice(at, at + 2), 16);
+    return Math.round(255 - share * (255 - value))
+      .toString(16)
+      .padStart(2, "0");
+  });
+  return `#${mixed.join("")}`;
+}
+
+/** The whole knife from one side in its materials, as large as the room is, at its own size at most. */
 export function knifeFigure(
   design: Design,
+  side: Side,
   roomMm: { readonly widthMm: number; readonly heightMm: number },
 ): Figure & { readonly scale: number } {
-  const layout = layoutOf(design);
-  const runs: { points: Point[]; pen: Pen }[] = [];
-  const put = (points: readonly Point[], pen: Pen) => runs.push({ points: [...points, points[0]], pen });
-  const blade = polyline(layout.bladeOutline.cubics, CHORDS);
-  put(blade, "cut");
-  put(polyline(layout.outline.cubics, CHORDS), "cut");
-  if (layout.guardOutline) put(polyline(layout.guardOutline.cubics, CHORDS), "cut");
-  if (layout.barOutline) put(polyline(layout.barOutline.cubics, CHORDS), "hidden");
-  for (const extra of extraShapes(design, assembleDrawn(design)))
-    for (const loop of extra.loops) put(loop, extra.hidden ? "hidden" : "mark");
-  const all = runs.flatMap((r) => r.points);
+  const materialOf = materialsIn(design);
+  const seen = seenSides(design, side);
+  const all = seen.flatMap((s) => s.loops.flat());
   const [xs, ys] = [all.map((p) => p.x), all.map((p) => p.y)];
-  const [x0, x1, y0, y1] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+  const [x0, x1] = [Math.min(...xs), Math.max(...xs)];
+  const [y0, y1] = [Math.min(...ys), Math.max(...ys)];
   const scale = Math.min(1, roomMm.widthMm / (x1 - x0), roomMm.heightMm / (y1 - y0));
-  const to = (p: Point): Point => ({ x: (p.x - x0) * scale, y: (y1 - p.y) * scale });
-  const items: Item[] = [
-    ...runs.map(({ points, pen }): Item => ({ kind: "line", pen, points: points.map(to) })),
-    ...design.fasteners.map(
-      (f): Item => ({
-        kind: "circle",
-        pen: "mark",
-        ...to({ x: f.xMm, y: f.yMm }),
-        radiusMm: (widestBore(f) / 2) * scale,
-      }),
-    ),
-  ];
-  return { items, widthMm: (x1 - x0) * scale, heightMm: (y1 - y0) * scale, scale };
+  // From its left side a knife points the other way.
+  const to = (p: Point): Point => ({
+    x: (side === "right" ? p.x - x0 : x1 - p.x) * scale,
+    y: (y1 - p.y) * scale,
+  });
+  const items: Item[] = seen.flatMap(({ material, loops }): Item[] => {
+    const found = materialOf(material);
+    const share = found?.class === "steel" ? TINT_SHARE.steel : TINT_SHARE.other;
+    const drawn = loops.map((l) => l.map(to));
+    return [
+      { kind: "fill", loops: drawn, tint: found ? onPaper(found.tint, share) : NO_TINT },
+      ...drawn.map((l): Item => ({ kind: "line", pen: "mark", points: [...l, l[0]] })),
+    ];
+  });
+  const grind = faceLines(layoutOf(design).blade, side).map(
+    (l): Item => ({ kind: "line", pen: "guide", points: l.points.map(to) }),
+  );
+  return { items: [...items, ...grind], widthMm: (x1 - x0) * scale, heightMm: (y1 - y0) * scale, scale };
 }

@@ -21,6 +21,8 @@ export function corrected(
 /** What is drawn of an item as a path; arcs as cubics within 5e-6 of their radius. Writing is none. */
 export function stepsOf(item: Exclude<Item, { kind: "text" }>): Step[] {
   if (item.kind === "line") return item.points.map((p, i) => [i === 0 ? "M" : "L", p] as const);
+  if (item.kind === "fill")
+    return item.loops.flatMap((l): Step[] => [...l.map((p, i) => [i === 0 ? "M" : "L", p] as const), ["Z"]]);
   if (item.kind === "circle") {
     const { x, y, radiusMm: r } = item;
     const cubics = arc({ x, y }, r, r, 0, 2 * Math.PI);

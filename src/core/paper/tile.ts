@@ -154,10 +154,11 @@ function tiles(figure: NamedFigure, setup: PaperSetup, tileWords: TileWords): Na
 /** From where to where what a window shows reaches; lines that only help the eye do not count. */
 function heightsIn(items: readonly Item[], window: Window): readonly [number, number] | null {
   const ys = items
-    .filter((i) => (i.kind === "text" || i.pen !== "centre") && reaches(i, window))
+    .filter((i) => (i.kind === "text" || i.kind === "fill" || i.pen !== "centre") && reaches(i, window))
     .flatMap((item) => clipped(item, window) ?? [])
     .flatMap((i) => {
       if (i.kind === "text") return [i.y - i.sizeMm, i.y + i.sizeMm / 2];
+      if (i.kind === "fill") return i.loops.flat().map((p) => p.y);
       if (i.kind === "circle") return [i.y - i.radiusMm, i.y + i.radiusMm];
       return (i.kind === "line" ? i.points : closedChords(i.loop)).map((p) => p.y);
     });
@@ -210,14 +211,15 @@ interface Window {
 }
 
 function reaches(item: Item, { x0, y0, x1, y1 }: Window): boolean {
-  if (item.kind === "loop" || item.kind === "line") return true;
+  if (item.kind === "loop" || item.kind === "line" || item.kind === "fill") return true;
   const r = item.kind === "circle" ? item.radiusMm : 0;
   return item.x + r >= x0 && item.x - r <= x1 && item.y + r >= y0 && item.y - r <= y1;
 }
 
 /** What of an item lies in a window: lines are cut at its rim, so that nothing is drawn over the next sheet's part. */
 function clipped(item: Item, window: Window): Item[] | null {
-  if (item.kind === "text") return [item];
+  // Sheets at true size are drawn in lines: a filled one is not cut.
+  if (item.kind === "text" || item.kind === "fill") return [item];
   const runs =
     item.kind === "line"
       ? [item.points]

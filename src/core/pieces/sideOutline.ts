@@ -95,9 +95,9 @@ class Reader {
     });
     this.cut.turnTo(x, active);
     const ends: number[][] = this.least.map(() => []);
-    this.cut.forEachFilled((part, y0, y1, thickMm) => {
+    this.cut.forEachFilled((part, y0, y1, z0, z1) => {
       for (const k of this.groupsOf[part]) {
-        if (thickMm < this.least[k]) continue;
+        if (z1 - z0 < this.least[k]) continue;
         const of = ends[k];
         // Panels come from the lowest to the highest.
         if (of.length > 0 && y0 <= of[of.length - 1] + TOUCHING_MM)

@@ -10,9 +10,16 @@ const LEAST_MM = 2e-4;
 const OVERLAP_MM = 2e-4;
 /** How far inside a stretch its ends are read, mm. */
 const INSET_MM = 1e-6;
-/** The first places of a stretch stand no farther apart than this, mm, and so many there are at the most. */
-const FIRST_MM = 1.5;
+/** So many first places of a stretch there are at the most. */
 const MOST_FIRST = 160;
+
+/** How near chords stay to what they follow, and how far apart the first places of a stretch stand, mm. */
+export interface Closeness {
+  readonly chordMm: number;
+  readonly firstMm: number;
+}
+
+const CLOSE: Closeness = { chordMm: CHORD_MM, firstMm: 1.5 };
 
 /** Ascending ends of what there is at a place, from and to in turn: a list for each of several shapes. */
 export type Ends = readonly (readonly number[])[];
@@ -33,7 +40,12 @@ interface Strip {
  * closed strips, x along the sweep and y on the line, that overlap by a hair where they meet. Places are put between
  * others until chords follow all ends to 0.001 mm, and where one begins, ends or jumps to 0.0002 mm.
  */
-export function swept(breaks: readonly number[], shapes: number, endsAt: (at: number) => Ends): Point[][][] {
+export function swept(
+  breaks: readonly number[],
+  shapes: number,
+  endsAt: (at: number) => Ends,
+  { chordMm, firstMm }: Closeness = CLOSE,
+): Point[][][] {
   const strips: Point[][][] = Array.from({ length: shapes }, () => []);
   const open: Strip[][] = Array.from({ length: shapes }, () => []);
   let last: Place | null = null;
@@ -65,11 +77,12 @@ export function swept(breaks: readonly number[], shapes: number, endsAt: (at: nu
     }
     last = place;
   };
+  const count = (mm: number) => clamp(Math.ceil(mm / firstMm), 2, MOST_FIRST);
   const read = (at: number): Place => ({ at, ends: endsAt(at) });
   const between = (from: Place, to: Place) => {
     if (to.at - from.at > LEAST_MM) {
       const middle = read((from.at + to.at) / 2);
-      if (!isStraight(from, middle, to)) {
+      if (!isStraight(from, middle, to, chordMm)) {
         between(from, middle);
         put(middle);
         between(middle, to);
@@ -80,11 +93,11 @@ export function swept(breaks: readonly number[], shapes: number, endsAt: (at: nu
   for (let i = 0; i + 1 < places.length; i++) {
     const [from, to] = [places[i] + INSET_MM, places[i + 1] - INSET_MM];
     if (!(to - from > INSET_MM)) continue;
-    const count = clamp(Math.ceil((to - from) / FIRST_MM), 2, MOST_FIRST);
+    const steps = count(to - from);
     let before = read(from);
     put(before);
-    for (let j = 1; j <= count; j++) {
-      const next = read(from + ((to - from) * j) / count);
+    for (let j = 1; j <= steps; j++) {
+      const next = read(from + ((to - from) * j) / steps);
       between(before, next);
       put(next);
       before = next;
@@ -103,11 +116,11 @@ function goesOn(from: Place, to: Place, shape: number): boolean {
 }
 
 /** Whether all ends run straight from one place over the middle to another. */
-function isStraight({ ends: a }: Place, { ends: m }: Place, { ends: b }: Place): boolean {
+function isStraight({ ends: a }: Place, { ends: m }: Place, { ends: b }: Place, chordMm: number): boolean {
   return m.every(
     (of, k) =>
       of.length === a[k].length &&
       of.length === b[k].length &&
-      of.every((v, i) => Math.abs(v - (a[k][i] + b[k][i]) / 2) < CHORD_MM),
+      of.every((v, i) => Math.abs(v - (a[k][i] + b[k][i]) / 2) < chordMm),
   );
 }

@@ -120,15 +120,15 @@ export class Cut {
   }
 
   /**
-   * Tells of all that parts fill in the cut at hand: which part, from where to where along y, and how thick along z in the
-   * middle of that.
+   * Tells of all that parts fill in the cut at hand: which part, from where to where along y, and along z in the middle of
+   * that.
    */
-  forEachFilled(visit: (part: number, y0: number, y1: number, thickMm: number) => void): void {
+  forEachFilled(visit: (part: number, y0: number, y1: number, z0: number, z1: number) => void): void {
     for (let k = 0; k < this.panelCount; k++) {
       const { y0, y1, first, last } = this.panels[k];
       for (let i = first; i < last; i++) {
         const { part, z0, z1 } = this.stretches[i];
-        visit(part, y0, y1, z1 - z0);
+        visit(part, y0, y1, z0, z1);
       }
     }
   }

@@ -8,7 +8,7 @@ import { spotOf, spotsOfMaterial } from "@/core/review/spots";
 import { ROUNDING } from "@/core/tolerances";
 import { printLength, printLengthBare } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
-import { SIZE_WORDS } from "@/words/fit";
+import { MADE_WORDS, SIZE_WORDS } from "@/words/fit";
 import { cutName } from "@/words/parts";
 import { useBench, useDesign } from "../bench/BenchContext";
 import { ItemCard } from "../bench/steps/ItemCard";
@@ -149,7 +149,6 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
   );
 }
 
-const MADE_WORDS = { printed: "printed", "built-up": "cast or built up, by weight" } as const;
 const SIZES = ["lengthMm", "heightMm", "thicknessMm"] as const;
 const ROD_WORDS = { rod: "", tube: "Tube, ", "patterned-rod": "Patterned, " } as const;
 

@@ -58,6 +58,10 @@ export const PageSvg = memo(function PageSvg({
             </text>
           );
         }
+        if (item.kind === "fill")
+          return (
+            <path key={i} d={dataOf(mappedSteps(stepsOf(item), to))} fill={item.tint} fillRule="evenodd" />
+          );
         const { widthMm, dashMm, grey = 0 } = PENS[item.pen];
         const ink = Math.round(grey * 255);
         return (

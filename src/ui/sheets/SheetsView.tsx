@@ -5,7 +5,7 @@ import { useEffect, useMemo, useState } from "react";
 import { missingIn } from "@/core/paper/letters";
 import type { Page } from "@/core/paper/page";
 import { correction } from "@/core/paper/paper";
-import { sheetPages } from "@/sheets/pages";
+import { sheetKindsOf, sheetPages } from "@/sheets/pages";
 import type { SheetSource } from "@/sheets/sheet";
 import { missingWords, SHEET_KINDS, SHEET_WORDS, type SheetKind } from "@/words/sheets";
 import { download, fileStem } from "../files";
@@ -29,7 +29,7 @@ export function SheetsView() {
   const source = useSheetSource();
   const [shown, setShown] = useState<Shown>("templates");
   const entries = [
-    ...SHEET_KINDS.map((kind) => [kind, SHEET_WORDS[kind]] as const),
+    ...(source ? sheetKindsOf(source.design) : SHEET_KINDS).map((kind) => [kind, SHEET_WORDS[kind]] as const),
     ...Object.entries(OTHERS).map(([kind, words]) => [kind as Shown, words] as const),
   ];
   return (
@@ -68,7 +68,7 @@ export function SheetsView() {
       ) : shown === "tables" ? (
         <TablesSection source={source} />
       ) : (
-        <Sheet kind={shown} source={source} />
+        <Sheet kind={entries.some(([kind]) => kind === shown) ? shown : "templates"} source={source} />
       )}
     </Flex>
   );

@@ -6,14 +6,14 @@ import { writeDxf } from "@/core/files/dxf/write";
 import { writeKnifeWithin } from "@/core/files/knife/write";
 import { writeSvg } from "@/core/files/svg/write";
 import type { Material } from "@/core/stock/types";
-import { sheetPages } from "@/sheets/pages";
+import { sheetKindsOf, sheetPages } from "@/sheets/pages";
 import type { SheetSource } from "@/sheets/sheet";
 import { TABLE_KINDS, tableOf } from "@/sheets/tables";
 import { pictureData } from "@/store/pictures";
 import { underlayOf } from "@/store/underlays";
 import { variantsOf } from "@/store/variants";
 import { partName } from "@/words/parts";
-import { SHEET_KINDS, SHEET_WORDS } from "@/words/sheets";
+import { SHEET_WORDS } from "@/words/sheets";
 import { solids } from "@/workers/services";
 import { fileStem } from "../files";
 import { pdfOf } from "./savePdf";
@@ -29,7 +29,7 @@ export async function packEverything(
   const stem = fileStem(design.name);
   const files: Zippable = {};
   files[`${stem}.euaxis.json`] = strToU8(writeKnifeWithin(design, await variantsOf(knifeId)).text);
-  for (const kind of SHEET_KINDS) {
+  for (const kind of sheetKindsOf(design)) {
     say(SHEET_WORDS[kind].name);
     const title = `${design.name}: ${SHEET_WORDS[kind].name}`;
     files[`sheets/${kind}.pdf`] = await pdfOf(sheetPages(kind, source), title, paper.printer);

@@ -88,6 +88,12 @@ function drawPage(doc: jsPDF, page: Page, correction: PdfOptions["correction"]):
       drawText(doc, item, to(item));
       continue;
     }
+    if (item.kind === "fill") {
+      doc.setFillColor(item.tint);
+      doc.path(mappedSteps(stepsOf(item), to).map(operation));
+      doc.fillEvenOdd();
+      continue;
+    }
     const { widthMm, dashMm = [], grey = 0 } = PENS[item.pen];
     doc.setLineWidth(widthMm);
     doc.setLineDashPattern([...dashMm], 0);

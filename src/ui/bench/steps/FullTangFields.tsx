@@ -45,7 +45,8 @@ export function FullTangFields({ tang }: { tang: FullTang }) {
             <ChoiceAt at="tang.short.behind" label="Behind it" names={SHORT_WORDS} />
             <MaterialAt at="tang.short.material" label="Of" classes={FOR_SHORT} />
             <Text color="graphite" fontSize="sm">
-              A short tang is known to work loose as it ages. Grind a weld flush, and weld before hardening.
+              A short tang is known to work loose as it ages. Grind a weld flush, and weld before hardening:
+              on a blade that is hard already the heat draws its temper.
             </Text>
           </>
         )}

@@ -1,0 +1,103 @@
+import { kindOf } from "@/core/fasteners/registry";
+import { fittingsOn } from "@/core/guardFittings/registry";
+import type { Page } from "@/core/paper/page";
+import { printLengthPlain } from "@/core/units/print";
+import { customerWords } from "@/words/customer";
+import { inSentence, itemWords } from "@/words/fasteners";
+import { bothSides } from "./customer";
+import type { SheetMaker } from "./sheet";
+
+/** How a knife that comes apart is taken apart, with which key, and what finds its own place when it goes together. */
+export function ownerPages(maker: SheetMaker): Page[] {
+  const figures = [
+    maker.title(`Owner's card: ${maker.source.design.name}`),
+    ...bothSides(maker),
+    maker.heading("What is needed"),
+    ...keys(maker).map((k) => maker.text(`· ${k}`)),
+    maker.heading("Taking it apart"),
+    ...numbered(maker, steps(maker)),
+    maker.heading("Putting it together"),
+    ...numbered(maker, [
+      "Clean and dry every face; wipe the tang and what is steel with a little oil.",
+      `The other way round, ${maker.source.design.tang.kind === "hidden" ? "front first" : "liners first"}. ${registers(maker)}`,
+      "Tighten until nothing moves, by hand and no more: a thread in metal is stripped sooner than it feels.",
+      "After a week of use, see once whether it is still tight.",
+    ]),
+    maker.text(
+      "The blade is sharp all the while: cover its edge before anything else, and hold the knife by its spine.",
+    ),
+  ];
+  return maker.flowed("owner", figures, 2);
+}
+
+const numbered = (maker: SheetMaker, said: readonly string[]) =>
+  said.map((s, i) => maker.text(`${i + 1}. ${s}`));
+
+/** The keys and drivers that its screws take, each once. */
+function keys(maker: SheetMaker): string[] {
+  const { design, units } = maker.source;
+  const { tang } = design;
+  const size = (mm: number) => printLengthPlain(mm, units);
+  const found = new Set<string>();
+  if (tang.kind === "hidden") {
+    const { end } = tang;
+    if (end.kind === "take-down")
+      found.add(`A hexagonal key of ${size(end.socketMm)} for the screw at the butt`);
+    else if ("nut" in end)
+      found.add(
+        end.nut.style === "hex"
+          ? `A socket of ${size(end.nut.acrossMm)} for the nut at the butt`
+          : "A pin spanner, or a strap, for the round nut at the butt",
+      );
+    else if (end.kind === "cap-nut") found.add("The hand: the butt cap is the nut");
+  }
+  for (const s of maker.fit.seats) {
+    const name = inSentence(itemWords(s.name), s.name);
+    if (s.key) found.add(`A hexagonal key of ${s.key} for ${name}, from both sides`);
+    else if (s.kind === "nutted-rod") found.add(`Two nut drivers for ${name}`);
+    else found.add(`Two screwdrivers for ${name}`);
+  }
+  return [...found, "Tape, or a sheath, over the edge"];
+}
+
+function steps(maker: SheetMaker): string[] {
+  const { design } = maker.source;
+  const { tang, handle, guard } = design;
+  const first = "Cover the edge.";
+  if (tang.kind === "hidden") {
+    const pieces = handle.kind === "stack" ? [...maker.fit.openings].reverse() : [];
+    const names = pieces.map((p) => customerWords(p.key).toLowerCase());
+    if (guard) names.push("guard");
+    const loosen =
+      tang.end.kind === "take-down"
+        ? "Turn the screw at the butt out."
+        : tang.end.kind === "cap-nut"
+          ? "Turn the cap at the butt off."
+          : "Turn the nut at the butt off.";
+    return [
+      first,
+      loosen,
+      `Draw off toward the butt, one after the other: ${names.join(", ")}. Straight, without levering against the blade.`,
+    ];
+  }
+  const order = maker.fit.seats.map((s) => inSentence(itemWords(s.name), s.name)).join(", ");
+  const tubes = design.fasteners.some((f) => kindOf(f).glued && f.kind === "lanyard-tube");
+  return [
+    first,
+    `Turn out ${order}: all of them a turn first, then each.`,
+    `Lift off the right side, then the left.${tubes ? " The lanyard tube is glued into one of them." : ""}`,
+  ];
+}
+
+/** What finds its own place. */
+function registers(maker: SheetMaker): string {
+  const { design } = maker.source;
+  const { guard, tang } = design;
+  const said: string[] = [];
+  if (guard && fittingsOn(guard).some((f) => f.kind.kind === "dowels"))
+    said.push("Two small pins in the guard's rear go into their holes in what stands behind it");
+  if (tang.kind === "hidden") said.push("the tang's shoulders close on the guard");
+  else said.push("the screws' barrels find their holes in the tang");
+  const [head, ...rest] = said.join("; ");
+  return `${head.toUpperCase()}${rest.join("")}.`;
+}
