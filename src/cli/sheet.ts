@@ -3,7 +3,7 @@ import { billOf } from "@/core/cost/bill";
 import { plainShop } from "@/core/cost/shop";
 import { today } from "@/core/design/job";
 import { pdfFonts, writePdf } from "@/core/files/pdf/write";
-import { missingIn } from "@/core/paper/letters";
+import { missingIn } from "@/core/paper/missing";
 import { correction, PAPERS, type PaperName, PRINTER_LIMITS, TRUE_PRINTER } from "@/core/paper/paper";
 import { weigh } from "@/core/weigh/weigh";
 import { sheetKindsOf, sheetPages } from "@/sheets/pages";

@@ -1,5 +1,4 @@
 import letters from "./letters.json";
-import type { Page } from "./page";
 
 /** The two fonts of a sheet: its own, and one that has the letters that it lacks: all of Latin, Greek and Cyrillic. */
 export type SheetFont = "own" | "wider";
@@ -65,10 +64,6 @@ export function fontRuns(text: string, bold: boolean): FontRun[] {
   }
   return runs;
 }
-
-/** The same of all that is written on sheets. */
-export const missingIn = (pages: readonly Page[]): string[] =>
-  missingLetters(pages.flatMap((p) => p.items.flatMap((i) => (i.kind === "text" ? [i.text] : []))));
 
 /** Letters of texts that no font of the sheets has, each once, in the order in which they come. */
 export function missingLetters(texts: Iterable<string>): string[] {

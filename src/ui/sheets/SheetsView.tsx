@@ -2,7 +2,7 @@
 import { Box, Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
 import { Download, Printer } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
-import { missingIn } from "@/core/paper/letters";
+import { missingIn } from "@/core/paper/missing";
 import type { Page } from "@/core/paper/page";
 import { correction } from "@/core/paper/paper";
 import { sheetKindsOf, sheetPages } from "@/sheets/pages";
