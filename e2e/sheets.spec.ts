@@ -15,7 +15,7 @@ test("every sheet is shown, saved as a PDF and printed by the browser with nothi
   const preview = page.getByTestId("sheet-preview");
   for (const name of [
     "Templates",
-    "Grinding aids",
+    "Blade and grinding",
     "Fit-up card",
     "Parts and weights",
     "Customer's sheet",
@@ -34,10 +34,13 @@ test("every sheet is shown, saved as a PDF and printed by the browser with nothi
   expect((await bytesOf(file)).subarray(0, 5).toString()).toBe("%PDF-");
 
   // The browser's own print: pages of the paper's size with the sheets alone.
-  await expect(preview.getByRole("img", { name: /sheet 1 of 3/ })).toBeVisible();
+  await page.getByLabel("Which way round").selectOption("upright");
+  await expect(preview.getByRole("img").first()).toHaveAttribute("viewBox", "0 0 210 297");
+  const sheets = await preview.getByRole("img").count();
+  expect(sheets).toBeGreaterThan(1);
   await page.evaluate(() => window.dispatchEvent(new Event("beforeprint")));
   const print = (await page.pdf({ preferCSSPageSize: true })).toString("latin1");
-  expect(print.match(/\/Type \/Page\b/g)?.length).toBe(3);
+  expect(print.match(/\/Type \/Page\b/g)?.length).toBe(sheets);
   expect(print).toMatch(/\/MediaBox \[0 0 59[45](\.\d+)? 84[12](\.\d+)?\]/);
   await page.evaluate(() => window.dispatchEvent(new Event("beforeprint")));
   await page.emulateMedia({ media: "print" });
@@ -54,6 +57,9 @@ test("paper, way round and a printer's error are set, corrected twice, and still
   await openKnife(page, "Heath field knife");
   await show(page, "Sheets");
   const sheet = page.getByTestId("sheet-preview").getByRole("img").first();
+  // The knife lies whole on a sheet across: that is proposed until another way is chosen.
+  await expect(sheet).toHaveAttribute("viewBox", "0 0 297 210");
+  await page.getByLabel("Which way round").selectOption("upright");
   await expect(sheet).toHaveAttribute("viewBox", "0 0 210 297");
   await page.getByLabel("Paper", { exact: true }).selectOption("letter");
   await page.getByLabel("Which way round").selectOption("across");
@@ -80,6 +86,21 @@ test("paper, way round and a printer's error are set, corrected twice, and still
   await expect(page.getByRole("button", { name: "Correct the next print" })).toBeDisabled();
   await show(page, "Take as true");
   await expect(page.getByText("Taken as true.")).toBeVisible();
+});
+
+test("a letter that no font has is named before saving, and a knife that comes apart has an owner's card", async ({
+  page,
+}) => {
+  await openKnife(page, "Reed take-down hunter");
+  const name = page.getByRole("textbox", { name: "Name of the knife" });
+  await name.fill("Łódź 刀");
+  await name.press("Enter");
+  await show(page, "Sheets");
+  const preview = page.getByTestId("sheet-preview");
+  await expect(preview.getByRole("alert")).toContainText("no 刀");
+  await show(page, "Owner's card");
+  await expect(preview.getByText(/hexagonal key of/).first()).toBeVisible();
+  await expect(preview.getByText(/Łódź/).first()).toBeVisible();
 });
 
 test("parts go out as DXF and SVG, laid out with another knife's on stock, and everything as one ZIP", async ({

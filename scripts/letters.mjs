@@ -21,7 +21,10 @@ const BLOCKS = [
 const doc = new jsPDF({ unit: "mm" });
 /** Runs of letters that a font has: the first of a run, and the widths of it and those behind it, in thousandths. */
 function runsOf(file) {
-  doc.addFileToVFS(file, readFileSync(new URL(`../public/fonts/${file}`, import.meta.url)).toString("base64"));
+  doc.addFileToVFS(
+    file,
+    readFileSync(new URL(`../public/fonts/${file}`, import.meta.url)).toString("base64"),
+  );
   doc.addFont(file, file, "normal");
   doc.setFont(file);
   const { metadata } = doc.getFont();
@@ -38,8 +41,7 @@ function runsOf(file) {
   return runs;
 }
 
-const letters = Object.fromEntries(Object.entries(FONTS).map(([weight, files]) => [weight, files.map(runsOf)]));
-writeFileSync(
-  new URL("../src/core/paper/letters.json", import.meta.url),
-  `${JSON.stringify(letters)}\n`,
+const letters = Object.fromEntries(
+  Object.entries(FONTS).map(([weight, files]) => [weight, files.map(runsOf)]),
 );
+writeFileSync(new URL("../src/core/paper/letters.json", import.meta.url), `${JSON.stringify(letters)}\n`);

@@ -1,7 +1,17 @@
 import { flushCheck } from "@/core/cutting/flush";
-import { type FaceAt, grindingAids, handleFlats } from "@/core/fit/grinding";
+import {
+  type FaceAt,
+  grindingAids,
+  grindStages,
+  handleFlats,
+  hollowTools,
+  thicknessTable,
+} from "@/core/fit/grinding";
+import type { Figure } from "@/core/paper/item";
 import type { Page } from "@/core/paper/page";
+import { grooveHalf, runOutMm } from "@/core/solids/groundBlade";
 import { datumWords } from "@/words/balance";
+import { HOLLOW_WORDS, hollowToolWords } from "@/words/grinding";
 import type { SheetMaker } from "./sheet";
 
 const DIRECTION_WORDS: Readonly<Record<number, string>> = {
@@ -31,7 +41,7 @@ export function grindingPages(maker: SheetMaker): Page[] {
   ];
   const ground = aids.stations.some((s) => s.left ?? s.right);
   const figures = [
-    maker.title("Grinding aids"),
+    maker.title("Blade and grinding"),
     maker.heading("Blade"),
     ...(ground
       ? [
@@ -58,6 +68,9 @@ export function grindingPages(maker: SheetMaker): Page[] {
           ),
         ]
       : [maker.text("This blade is not ground.")]),
+    ...(ground ? stages(maker) : []),
+    ...features(maker),
+    ...hollows(maker),
     maker.heading("Handle: flats before it is rounded"),
     ...(flats.length > 0
       ? [
@@ -109,4 +122,132 @@ export function grindingPages(maker: SheetMaker): Page[] {
       : []),
   ];
   return maker.flowed("grinding", figures, 2);
+}
+
+/** The grind line before hardening and after, and thicknesses to measure. */
+function stages(maker: SheetMaker): Figure[] {
+  const { design } = maker.source;
+  const { length } = maker;
+  const { softEdgeMm, flatsMm } = design.fitUp.grinding;
+  const all = grindStages(design);
+  const alike = all.every((s) =>
+    all.some((o) => o.xMm === s.xMm && o.side !== s.side && o.softMm === s.softMm),
+  );
+  const shown = alike ? all.filter((s) => s.side === "right") : all;
+  const table = thicknessTable(design);
+  const heights = [...new Set(table.flatMap((t) => t.at.map((a) => a.heightMm)))].sort((a, b) => a - b);
+  return [
+    maker.heading("Before hardening, and after"),
+    maker.text(
+      `Before hardening leave ${length(softEdgeMm)} at the edge; finished it is ${length(design.blade.edgeMm)}. With the angle kept, the line of the soft grind stands below the finished one. Flats ground by ${length(flatsMm)} a side afterwards lower it again: grind them first.`,
+    ),
+    ...maker.table(
+      [
+        { name: "Ahead of the front", share: 1.6, number: true },
+        ...(alike ? [] : [{ name: "Side", share: 1 }]),
+        { name: "Bevel", share: 1, number: true },
+        { name: "Line before", share: 1.5, number: true },
+        { name: "Line after", share: 1.5, number: true },
+        { name: "After the flats", share: 1.5, number: true },
+      ],
+      shown.map((s) => [
+        length(s.xMm, 1),
+        ...(alike ? [] : [s.side]),
+        `${s.angleDeg.toFixed(2)}°`,
+        length(s.softMm, 1),
+        length(s.finishedMm, 1),
+        length(s.flattedMm, 1),
+      ]),
+    ),
+    maker.heading("Thickness to measure, before → after"),
+    ...maker.table(
+      [
+        { name: "Ahead", share: 1.2, number: true },
+        ...heights.map((h) => ({ name: `${length(h, 0)} up`, share: 1.5, number: true })),
+      ],
+      table.map((t) => [
+        length(t.xMm, 1),
+        ...heights.map((h) => {
+          const at = t.at.find((a) => a.heightMm === h);
+          return at ? `${maker.bare(at.softMm)} → ${maker.bare(at.finishedMm)}` : "–";
+        }),
+      ]),
+    ),
+    maker.text(
+      "Slot, insert and pin lengths follow the tang: measure it after its last flat grinding, and set them by that.",
+    ),
+  ];
+}
+
+/** False edge, fullers, notches, ramp and plunge: where, how wide, how deep, with what. */
+function features(maker: SheetMaker): Figure[] {
+  const { blade } = maker.source.design;
+  const { length } = maker;
+  const rows: string[][] = [];
+  const { swedge, fullers, notches, ramp, plunge } = blade;
+  if (blade.ricassoMm > 0)
+    rows.push([
+      "Plunge",
+      `${length(blade.ricassoMm)} ahead of ${datumWords(maker.source.design)}`,
+      `${plunge.sweepDeg === 0 ? "square to the blade" : `leans ${plunge.sweepDeg.toFixed(1)}°`}, radius ${length(plunge.radiusMm)}`,
+    ]);
+  if (swedge)
+    rows.push([
+      "False edge",
+      `from the tip back ${length(swedge.lengthMm)}, growing over ${length(swedge.runOutMm)}`,
+      `${length(swedge.heightMm)} high, leaves ${length(swedge.leavesMm)} at the spine, ${SIDES_WORDS[swedge.sides]}`,
+    ]);
+  fullers.forEach((f, i) => {
+    const tool = f.tool.kind === "ball" ? "ball" : "wheel";
+    rows.push([
+      fullers.length > 1 ? `Fuller ${i + 1}` : "Fuller",
+      `${length(f.fromMm)} to ${length(f.toMm)}, its middle ${length(Math.abs(f.downMm))} ${f.from === "spine" ? "under the spine" : "off the middle"}`,
+      `${length(2 * grooveHalf(f.radiusMm, f.depthMm))} wide, ${length(f.depthMm)} deep, ${tool} of radius ${length(f.radiusMm)}, runs out over ${length(runOutMm(f))}, ${SIDES_WORDS[f.sides]}`,
+    ]);
+  });
+  for (const n of notches)
+    rows.push([
+      n.purpose === "finger" ? "Finger notch" : "Sharpening notch",
+      `${length(n.xMm)} ahead`,
+      `radius ${length(n.radiusMm)}, ${length(n.depthMm)} deep`,
+    ]);
+  if (ramp)
+    rows.push([
+      "Thumb ramp",
+      `from ${length(ramp.fromMm)}, ${length(ramp.lengthMm)} long`,
+      `${length(ramp.riseMm)} high`,
+    ]);
+  if (rows.length === 0) return [];
+  const columns = [
+    { name: "What", share: 1.4 },
+    { name: "Where", share: 3.4 },
+    { name: "How", share: 4.6 },
+  ];
+  return [maker.heading("What else is cut into the blade"), ...maker.table(columns, rows)];
+}
+
+const SIDES_WORDS = { both: "both sides", right: "right side", left: "left side" } as const;
+
+/** The tool for each concave stretch: the largest that is there and fits it. */
+function hollows(maker: SheetMaker): Figure[] {
+  const all = hollowTools(maker.source.design);
+  if (all.length === 0) return [];
+  const { length } = maker;
+  return [
+    maker.heading("Hollows, and the largest tool that fits"),
+    ...maker.table(
+      [
+        { name: "What", share: 3 },
+        { name: "Where", share: 2.4, number: true },
+        { name: "Tightest radius", share: 2, number: true },
+        { name: "Tool", share: 3 },
+      ],
+      all.map((h) => [
+        HOLLOW_WORDS[h.of],
+        `${length(Math.abs(h.xMm), 1)} ${h.xMm < 0 ? "behind" : "ahead"}`,
+        length(h.radiusMm, 1),
+        hollowToolWords(h.tool, (mm) => length(mm, 0)),
+      ]),
+    ),
+  ];
 }

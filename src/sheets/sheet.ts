@@ -15,7 +15,7 @@ import {
 import { type PaperChoice, type PaperSetup, setupOf } from "@/core/paper/paper";
 import { laidOut, type NamedFigure, proposedWay } from "@/core/paper/tile";
 import { wrapped } from "@/core/paper/wrapped";
-import { printLength, type UnitSystem } from "@/core/units/print";
+import { printLength, printLengthBare, type UnitSystem } from "@/core/units/print";
 import type { MassReport } from "@/core/weigh/report";
 import { FOOT_WORDS, SHEET_WORDS, type SheetKind, tileWords } from "@/words/sheets";
 
@@ -61,6 +61,8 @@ export class SheetMaker {
 
   materialName = (id: string): string => this.materialOf(id)?.name ?? id;
   length = (mm: number, digits = 2): string => printLength(mm, this.source.units, digits);
+  /** The same without its unit. */
+  bare = (mm: number): string => printLengthBare(mm, this.source.units, 2);
 
   heading = (text: string): Figure => writing(text, this.widthMm, { sizeMm: 4.2, bold: true, leads: true });
   title = (text: string): Figure => writing(text, this.widthMm, { sizeMm: 6, bold: true, afterMm: 1 });

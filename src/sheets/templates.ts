@@ -1,13 +1,17 @@
 import type { Layer } from "@/core/contours/drawing";
+import type { Point } from "@/core/curve/bezier";
 import { type EndFacePart, endFaces } from "@/core/cutting/endFaces";
 import { gauges } from "@/core/cutting/gauges";
 import { AS_DRAWN, type DrawnPiece, drawnPieces, pieceLayer } from "@/core/cutting/pieceLayers";
 import type { Hole } from "@/core/fit/holes";
+import { layoutOf } from "@/core/layout/layout";
 import { radians } from "@/core/number";
 import type { Item } from "@/core/paper/item";
 import type { Page } from "@/core/paper/page";
 import { type MarkedHole, pieceFigure } from "@/core/paper/pieceFigure";
 import type { NamedFigure } from "@/core/paper/tile";
+import { type DrawnLine, faceLines } from "@/core/solids/bladeRegion";
+import { grooveHalf } from "@/core/solids/groundBlade";
 import { faceTitle, holeLine, pieceLines, pieceTitle } from "@/words/sheets";
 import type { SheetMaker } from "./sheet";
 
@@ -22,6 +26,7 @@ export function templatePages(maker: SheetMaker): Page[] {
     ...endFaces(design).map((f) => faceFigure(maker, f)),
     ...gaugeFigures(maker),
     ...bevelFigure(maker),
+    ...waistFigure(maker),
   ];
   return maker.trueSize("templates", figures);
 }
@@ -39,8 +44,62 @@ function templateOf(maker: SheetMaker, piece: DrawnPiece): NamedFigure {
     ...holes.lines,
   ];
   const figure = pieceFigure(layer, says, piece.part.face === "side" || indexed, holes.marks);
-  const path = key.kind === "guard" ? cutterPath(maker, figure.toPaper) : [];
-  return { ...figure, items: [...figure.items, ...path], name: pieceTitle(piece) };
+  const drawn =
+    key.kind === "guard"
+      ? cutterPath(maker, figure.toPaper)
+      : key.kind === "blade"
+        ? grindLines(maker, figure.toPaper)
+        : piece.part.face === "side"
+          ? grooveLines(maker, piece, figure.toPaper)
+          : [];
+  return { ...figure, items: [...figure.items, ...drawn], name: pieceTitle(piece) };
+}
+
+type ToPaper = (p: Point) => Point;
+
+/** Lines of the grind on the blade's right side, and dashed those of its left side that lie elsewhere. */
+function grindLines({ source: { design } }: SheetMaker, toPaper: ToPaper): Item[] {
+  const { blade } = layoutOf(design);
+  const right = faceLines(blade, "right");
+  const isRight = (l: DrawnLine) =>
+    right.some(
+      (r) =>
+        r.of === l.of &&
+        r.points.length === l.points.length &&
+        r.points.every((p, i) => Math.hypot(p.x - l.points[i].x, p.y - l.points[i].y) < SAME_LINE_MM),
+    );
+  const left = faceLines(blade, "left").filter((l) => !isRight(l));
+  return [
+    ...right.map((l): Item => ({ kind: "line", pen: "mark", points: l.points.map(toPaper) })),
+    ...left.map((l): Item => ({ kind: "line", pen: "hidden", points: l.points.map(toPaper) })),
+  ];
+}
+
+/** A line of the left side that lies so near to one of the right is the same, mm. */
+const SAME_LINE_MM = 0.01;
+
+/** Both edges of grooves across a side of the handle. */
+function grooveLines({ source: { design } }: SheetMaker, piece: DrawnPiece, toPaper: ToPaper): Item[] {
+  const { outline } = layoutOf(design);
+  const [x0, x1] = boxXs(piece);
+  return design.handle.grooves
+    .filter((g) => piece.side === null || g.sides === "both" || g.sides === piece.side)
+    .flatMap((g) => {
+      const half = grooveHalf(g.diameterMm / 2, g.depthMm);
+      return [g.xMm - half, g.xMm + half]
+        .filter((x) => x > x0 && x < x1)
+        .map((x): Item => {
+          const ys = outline.cut(x);
+          const ends = [ys[0] ?? 0, ys[ys.length - 1] ?? 0];
+          const points = ends.map((y) => toPaper({ x: piece.mirrored ? 0 - x : x, y }));
+          return { kind: "line", pen: "mark", points };
+        });
+    });
+}
+
+function boxXs({ part }: DrawnPiece): readonly [number, number] {
+  const xs = part.outlines.flatMap((l) => l.map((p) => p.x));
+  return [Math.min(...xs), Math.max(...xs)];
 }
 
 /** The front or the rear face of a piece, with what is opened and drilled in it. */
@@ -120,6 +179,31 @@ function gaugeFigures(maker: SheetMaker): NamedFigure[] {
     const layer: Layer = { name: said, loops: g.outlines, circles: [], centres: [] };
     return { ...pieceFigure(layer, [said, "Cut out as a gauge; spine up"], true), name: said };
   });
+}
+
+/** Half the width of an arc gauge at the most, and its height beside the arc, mm. */
+const GAUGE_MM = 30;
+const GAUGE_HIGH_MM = 12;
+
+/** The arc that a waist's wheel leaves, as a gauge to lay into it. */
+function waistFigure(maker: SheetMaker): NamedFigure[] {
+  const { waist } = maker.source.design.handle;
+  if (!waist) return [];
+  const radius = waist.wheelRadiusMm;
+  const half = Math.min(GAUGE_MM, 0.8 * radius);
+  const bulge = Math.tan(Math.asin(half / radius) / 2);
+  const loop = [
+    { x: -half, y: 0, bulge: 0 },
+    { x: half, y: 0, bulge: 0 },
+    { x: half, y: GAUGE_HIGH_MM, bulge },
+    { x: -half, y: GAUGE_HIGH_MM, bulge: 0 },
+  ];
+  const name = "Arc of the waist";
+  const says = [
+    name,
+    `Radius ${maker.length(radius)}: lay it into the waist ${maker.length(-waist.xMm, 1)} behind the front.`,
+  ];
+  return [{ ...pieceFigure({ name, loops: [loop], circles: [], centres: [] }, says, false), name }];
 }
 
 /** The bevel at the front of scales, as a gauge: its angle to the face of the stock. */

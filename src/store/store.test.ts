@@ -206,7 +206,7 @@ describe("settings", () => {
   });
 
   it("that make no sense fall back, each by itself", () => {
-    const paper = { paper: "a4", across: false, printer: { acrossMm: 100, downMm: 100 } };
+    const paper = { paper: "a4", way: "proposed", printer: { acrossMm: 100, downMm: 100 } };
     expect(settingsIn(undefined)).toEqual({
       units: "metric",
       snapMm: 0.5,
@@ -216,8 +216,11 @@ describe("settings", () => {
     });
     for (const wrong of [null, "a0", { paper: "a0", across: 1, printer: { acrossMm: 80, downMm: "x" } }])
       expect(settingsIn({ paper: wrong }).paper).toEqual(paper);
-    const letter = { paper: "letter", across: true, printer: { acrossMm: 99, downMm: 101 } };
+    const letter = { paper: "letter", way: "upright", printer: { acrossMm: 99, downMm: 101 } };
     expect(settingsIn({ paper: letter }).paper).toEqual(letter);
+    // Before a way was proposed, one that lay across was kept as such.
+    const before = { paper: "letter", across: true, printer: letter.printer };
+    expect(settingsIn({ paper: before }).paper).toEqual({ ...letter, way: "across" });
     expect(settingsIn({ units: "inch", snapMm: 99 })).toMatchObject({ units: "inch", snapMm: 0.5 });
     expect(settingsIn({ units: "cubits", snapMm: 0 })).toMatchObject({ units: "metric", snapMm: 0 });
     expect(settingsIn({ snapMm: Number.NaN })).toMatchObject({ units: "metric", snapMm: 0.5 });

@@ -23,7 +23,10 @@ export type SheetKind = (typeof SHEET_KINDS)[number];
 /** What each sheet is called, and what it is for. */
 export const SHEET_WORDS: Readonly<Record<SheetKind, { readonly name: string; readonly says: string }>> = {
   templates: { name: "Templates", says: "Every part at its own size, to cut out and lay on the stock." },
-  grinding: { name: "Grinding aids", says: "Lines to scribe, bevels to set, flats to cut before rounding." },
+  grinding: {
+    name: "Blade and grinding",
+    says: "Lines to scribe, bevels to set, thicknesses to measure before and after hardening, flats before rounding.",
+  },
   "fit-up": { name: "Fit-up card", says: "Drills, pins, slot, bolts, glue and saw list for the bench." },
   parts: { name: "Parts and weights", says: "What each part is made of, weighs, and where." },
   customer: {
@@ -75,8 +78,8 @@ export function holeLine(letter: string, holes: readonly Hole[], units: UnitSyst
       ? "right through"
       : `${printLengthPlain(h.depthMm, system)} deep ${FROM_WORDS[h.from]}`;
   const what = `${BORE_WORDS[h.use]}${h.thread ? ` ${h.thread}` : ""}`;
-  // A pin's hole is the pin's: what it is for says it.
-  const said = h.use === "pin" ? [] : [what];
+  // A pin's hole is the pin's, and the tang's the tang's: what it is for says it.
+  const said = h.use === "pin" || h.use === "tang" ? [] : [what];
   const owners = ownerWords(
     holes.map((o) => o.owner).filter((o, i, all) => all.findIndex((p) => sameData(p, o)) === i),
   );

@@ -19,8 +19,8 @@ export const SIDE_GRINDS = [
 export function newSideGrind(kind: SideGrind["kind"], before: Grind, heelMm: number): SideGrind {
   const heights =
     "heightMm" in before
-      ? { heightMm: before.heightMm, along: before.along }
-      : { heightMm: Math.max(1, Math.round(heelMm * 0.65)), along: [] };
+      ? { heightMm: before.heightMm, along: before.along, angleDeg: before.angleDeg }
+      : { heightMm: Math.max(1, Math.round(heelMm * 0.65)), along: [], angleDeg: null };
   const ridgeShare = "ridgeShare" in before ? before.ridgeShare : 0.5;
   const wheelRadiusMm = "wheelRadiusMm" in before ? before.wheelRadiusMm : 101.6;
   switch (kind) {

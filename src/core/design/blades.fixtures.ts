@@ -68,7 +68,9 @@ const BLADES: Readonly<Record<string, Partial<Blade>>> = {
       { ...FULLER, id: "f-2", radiusMm: 2, downMm: 11 },
     ],
   },
-  "blade: sides that differ": { leftGrind: { kind: "convex", heightMm: 22, along: [], bulge: 0.6 } },
+  "blade: sides that differ": {
+    leftGrind: { kind: "convex", heightMm: 22, along: [], angleDeg: null, bulge: 0.6 },
+  },
   "blade: ground on one side": {
     grind: { kind: "full-flat" },
     leftGrind: { kind: "none" },
@@ -83,7 +85,12 @@ const BLADES: Readonly<Record<string, Partial<Blade>>> = {
         { id: "h-2", xMm: 60, heightMm: 19 },
         { id: "h-3", xMm: 100, heightMm: 10 },
       ],
+      angleDeg: null,
     },
+  },
+  "blade: one angle kept": {
+    grind: { kind: "partial-flat", heightMm: 18, along: [], angleDeg: 4.5 },
+    taper: [{ id: "t-1", xMm: 60, thicknessMm: 3.4 }],
   },
   "blade: taper by points": {
     taper: [

@@ -106,7 +106,7 @@ export function newDesign(name: string): Design {
       ricassoHeightMm: 26,
       edgeMm: 0.4,
       tip: tipFrom("drop-point", 105),
-      grind: { kind: "partial-flat", heightMm: 18, along: [] },
+      grind: { kind: "partial-flat", heightMm: 18, along: [], angleDeg: null },
       ...plainBladeForm(),
       measured: null,
     },

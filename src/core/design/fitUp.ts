@@ -11,6 +11,12 @@ export function plainFitUp(): FitUp {
     pinProudShare: 0.75,
     slotClearanceMm: 0.05,
     filingMm: 0.2,
+    grinding: {
+      softEdgeMm: 1,
+      flatsMm: 0.05,
+      wheelsMm: [19, 25, 50, 100, 150, 200, 250],
+      filesMm: [4, 6, 8, 10, 12],
+    },
     cuttersMm: [1.5, 2, 2.5, 3, 4, 5, 6, 8, 10],
     glue: {
       ratio: 1,

@@ -68,7 +68,12 @@ export const used = (design: Design, kind: UseKind): Design => ({
   use: withUse(design.use, kind),
 });
 
-export const flat = (heightMm: number): Blade["grind"] => ({ kind: "partial-flat", heightMm, along: [] });
+export const flat = (heightMm: number): Blade["grind"] => ({
+  kind: "partial-flat",
+  heightMm,
+  along: [],
+  angleDeg: null,
+});
 
 /** The heights of a blade at its shoulder: the spine's over the axis, and from there down to the edge's. */
 export function heights(spineOverAxisMm: number, ricassoHeightMm: number) {

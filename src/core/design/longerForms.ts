@@ -162,7 +162,7 @@ export const LONGER_FORMS = {
         edge: points("edge", [16, -15], [170, -11], [340, 1], [510, 21.5], [620, 41], [660, 56]),
         tipYMm: 76,
       },
-      grind: { kind: "convex", heightMm: 24, along: [], bulge: 0.7 },
+      grind: { kind: "convex", heightMm: 24, along: [], angleDeg: null, bulge: 0.7 },
     });
     const handle = withHandle(
       blade,

@@ -31,6 +31,8 @@ export const MIGRATIONS: Migrations = {
   7: (record) => (isRecord(record) ? toVersion8(record) : record),
   // 9: materials of the maker's own.
   8: (record) => (isRecord(record) ? toVersion9(record) : record),
+  // 10: a bevel that keeps one angle; how the blade is ground, and with what; the day that it was weighed.
+  9: (record) => (isRecord(record) ? toVersion10(record) : record),
 };
 
 type Loose = Record<string, unknown>;
@@ -234,6 +236,33 @@ function bladeToVersion7(record: Loose, blade: Loose, { holesIn, ...measured }: 
     bores: bores.map(({ xMm, yMm, diameterMm }) => ({ xMm, yMm, diameterMm })),
   };
   return { ...blade, measured: { ...measured, of: { kind: "blade", asWeighed } } };
+}
+
+function toVersion10({ blade, fitUp, ...record }: Loose): Loose {
+  return {
+    ...record,
+    blade: isRecord(blade)
+      ? { ...grindsToVersion10(blade), measured: measuredToVersion10(blade.measured) }
+      : blade,
+    fitUp: isRecord(fitUp) ? { grinding: plainFitUp().grinding, ...fitUp } : fitUp,
+  };
+}
+
+function grindsToVersion10(blade: Loose): Loose {
+  const by = (grind: unknown) =>
+    isRecord(grind) && "heightMm" in grind ? { angleDeg: null, ...grind } : grind;
+  return { ...blade, grind: by(blade.grind), leftGrind: by(blade.leftGrind) };
+}
+
+function measuredToVersion10(measured: unknown): unknown {
+  if (!isRecord(measured)) return measured;
+  const dated = { onDay: null, ...measured };
+  const { of } = measured;
+  if (!isRecord(of) || !isRecord(of.asWeighed) || !isRecord(of.asWeighed.blade)) return dated;
+  return {
+    ...dated,
+    of: { ...of, asWeighed: { ...of.asWeighed, blade: grindsToVersion10(of.asWeighed.blade) } },
+  };
 }
 
 /** A window whose ends were the wrong way round, the right way. */

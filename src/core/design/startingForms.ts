@@ -41,7 +41,7 @@ const FORMS: Record<StartingForm, (base: Design) => Design> = {
           tipYMm: 0.5,
         },
         heelHeightMm: 25.85,
-        grind: { kind: "hollow", heightMm: 14, along: [], wheelRadiusMm: 127 },
+        grind: { kind: "hollow", heightMm: 14, along: [], angleDeg: null, wheelRadiusMm: 127 },
       }),
       { lengthMm: 106, frontMm: 25, grooveMm: 22, swellMm: 27, buttMm: 26, dropMm: 6 },
       [7.8, 8, 9.6, 8.8],
@@ -194,6 +194,7 @@ const FORMS: Record<StartingForm, (base: Design) => Design> = {
       measured: {
         massG: 118,
         balance: { kind: "direct", xMm: 4 },
+        onDay: null,
         massOffG: 0.5,
         balanceOffMm: 0.5,
         of: { kind: "blade", asWeighed: null },

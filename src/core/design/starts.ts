@@ -16,6 +16,7 @@ export function newMeasured(
   return {
     massG: Math.max(0.5, roundTo(massG, 1)),
     balance: { kind: "direct", xMm: Math.round(balanceMm * 2) / 2 },
+    onDay: null,
     massOffG: 0.5,
     balanceOffMm: 0.5,
     of: kind === "blade" ? { kind, asWeighed: null } : { kind, asWeighed: null, takes: "blade" },

@@ -4,6 +4,7 @@ import { describe, expect, it } from "vitest";
 import type { Layer } from "../contours/drawing";
 import { flattened, type Loop, signedArea } from "../contours/loop";
 import { AS_DRAWN, drawnPieces, pieceLayer } from "../cutting/pieceLayers";
+import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { writeDxf } from "./dxf/write";
 import { DEMO_KNIVES } from "./knife/demo.fixtures";
 import { writeSvg } from "./svg/write";
@@ -43,6 +44,46 @@ function areaByChords(vertices: readonly Vertex[]): number {
   }, 0);
 }
 
+/** A polyline by few chords: enough to see whether it crosses anything. */
+function chordsOf(vertices: readonly Vertex[]): Vertex[] {
+  return vertices.flatMap((a, i) => {
+    const b = vertices[(i + 1) % vertices.length];
+    const angle = 4 * Math.atan(a.bulge ?? 0);
+    const n = angle === 0 ? 1 : Math.max(2, Math.ceil(Math.abs(angle) / 0.05));
+    const [dx, dy] = [b.x - a.x, b.y - a.y];
+    return Array.from({ length: n }, (_, k) => {
+      if (k === 0) return { x: a.x, y: a.y };
+      const part = (angle * k) / n;
+      const [lean, long] = [(part - angle) / 2, Math.sin(part / 2) / Math.sin(angle / 2)];
+      return {
+        x: a.x + long * (dx * Math.cos(lean) - dy * Math.sin(lean)),
+        y: a.y + long * (dx * Math.sin(lean) + dy * Math.cos(lean)),
+      };
+    });
+  });
+}
+
+/** How many pairs of edges cross, of one contour or of two; neighbours share their corner. */
+function crossings(runs: readonly (readonly Vertex[])[]): number {
+  const edges = runs.flatMap((run, r) =>
+    run.map((a, i) => ({ r, i, n: run.length, a, b: run[(i + 1) % run.length] })),
+  );
+  const side = (p: Vertex, q: Vertex, t: Vertex) => (q.x - p.x) * (t.y - p.y) - (q.y - p.y) * (t.x - p.x);
+  edges.sort((e, f) => Math.min(e.a.x, e.b.x) - Math.min(f.a.x, f.b.x));
+  let found = 0;
+  edges.forEach((e, k) => {
+    const right = Math.max(e.a.x, e.b.x);
+    for (let m = k + 1; m < edges.length && Math.min(edges[m].a.x, edges[m].b.x) <= right; m++) {
+      const f = edges[m];
+      const apart = Math.abs(e.i - f.i);
+      if (e.r === f.r && (apart <= 1 || apart === e.n - 1)) continue;
+      if (side(e.a, e.b, f.a) * side(e.a, e.b, f.b) < 0 && side(f.a, f.b, e.a) * side(f.a, f.b, e.b) < 0)
+        found++;
+    }
+  });
+  return found;
+}
+
 describe("a DXF file, read by a parser of another author", () => {
   it.each(layers)("%s has its outlines closed, at their areas, and its holes in their places", (_, layer) => {
     const dxf = new DxfParser().parseSync(writeDxf({ layers: [layer] }))!;
@@ -66,6 +107,43 @@ describe("a DXF file, read by a parser of another author", () => {
     expect(circles.map((c) => [c.center.x, c.center.y, c.radius])).toEqual(
       layer.circles.map((c) => [c.x, c.y, c.radiusMm]),
     );
+  });
+
+  it("has no contour that is open, doubled, or crosses itself or another, of any piece of any construction", {
+    timeout: 120_000,
+  }, () => {
+    const wrong: string[] = [];
+    for (const [name, knife] of [...DEMO_KNIVES, ...Object.entries(CONSTRUCTIONS)])
+      for (const piece of drawnPieces(knife)) {
+        const layer = pieceLayer(piece, { kerfMm: 0.2, allowanceMm: 0, leastHoleMm: 0 });
+        const dxf = new DxfParser().parseSync(writeDxf({ layers: [layer] }))!;
+        const runs: Vertex[][] = [];
+        for (const e of dxf.entities) {
+          const { shape, vertices } = e as unknown as { shape: boolean; vertices: Vertex[] };
+          if (e.type === "LWPOLYLINE") {
+            if (!shape) wrong.push(`${name} ${piece.name}: open`);
+            runs.push(chordsOf(vertices));
+          }
+          const { center: c, radius: r } = e as unknown as { center: Vertex; radius: number };
+          if (e.type === "CIRCLE")
+            runs.push(
+              Array.from({ length: 48 }, (_, i) => {
+                const turn = (i * Math.PI) / 24;
+                return { x: c.x + r * Math.cos(turn), y: c.y + r * Math.sin(turn) };
+              }),
+            );
+        }
+        const crossed = crossings(runs);
+        if (crossed > 0) wrong.push(`${name} ${piece.name}: ${crossed} crossings`);
+        const marks = runs.map((r) =>
+          r
+            .map((v) => `${v.x.toFixed(3)} ${v.y.toFixed(3)}`)
+            .sort()
+            .join(),
+        );
+        if (new Set(marks).size < marks.length) wrong.push(`${name} ${piece.name}: doubled`);
+      }
+    expect(wrong).toEqual([]);
   });
 
   it("keeps layers apart, and marks centres on one of their own", () => {

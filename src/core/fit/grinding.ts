@@ -1,9 +1,19 @@
+import { polyline } from "../curve/crossing";
 import type { Design } from "../design/schema";
 import { layoutOf } from "../layout/layout";
 import { degrees, radians } from "../number";
+import { bladeFacesAt } from "../solids/bladeRegion";
 import type { Grind } from "../solids/grind";
-import { type BladeSide, faceHeightAt, grindOf, isGround, spineThickness } from "../solids/groundBlade";
-import { INSIDE_MM } from "../tolerances";
+import {
+  type BladeSide,
+  faceHeightAt,
+  type GroundBlade,
+  grindOf,
+  groundSides,
+  isGround,
+  spineThickness,
+} from "../solids/groundBlade";
+import { INSIDE_MM, ROUNDING } from "../tolerances";
 
 /** One side's ground face at a station: its height over the edge, and its lean from the blade's middle plane. */
 export interface FaceAt {
@@ -56,7 +66,7 @@ export function grindingAids(design: Design): GrindingAids {
       const face = (side: BladeSide): FaceAt | null => {
         if (!isGround(blade, side)) return null;
         const grind = grindOf(blade, side);
-        const heightMm = faceOf(typeof grind === "string" ? blade.grind : grind, xMm, height);
+        const heightMm = faceOf(blade, typeof grind === "string" ? blade.grind : grind, xMm, height);
         // A side that is ground alone takes all of the thickness.
         const fall = (thicknessMm - edgeMm) / (single ? 1 : 2);
         return { heightMm, angleDeg: degrees(Math.atan2(fall, heightMm)) };
@@ -67,8 +77,143 @@ export function grindingAids(design: Design): GrindingAids {
 }
 
 /** Height of a ground face; of two edges, from the lower one to the ridge. */
-function faceOf(grind: Grind, xMm: number, heightMm: number): number {
-  return "ridgeShare" in grind ? grind.ridgeShare * heightMm : faceHeightAt(grind, xMm, heightMm);
+function faceOf(blade: GroundBlade, grind: Grind, xMm: number, heightMm: number): number {
+  return "ridgeShare" in grind ? grind.ridgeShare * heightMm : faceHeightAt(blade, grind, xMm, heightMm);
+}
+
+/** One side's face as it is ground before hardening, and once its flats are finished: heights of its line over the edge. */
+export interface StageAt {
+  readonly xMm: number;
+  readonly side: BladeSide;
+  readonly angleDeg: number;
+  readonly softMm: number;
+  readonly finishedMm: number;
+  /** Of the finished line, after the flats have been ground. */
+  readonly flattedMm: number;
+}
+
+/**
+ * The grind line before hardening, where the edge is left thicker: with one angle α kept it stands (e₁ − e₂)/(2·tan α)
+ * below the finished one, and flats ground by s a side afterwards lower that by s/tan α. Of a blade that is ground on one
+ * side alone all of the edge is that side's. Geometry.
+ */
+export function grindStages(design: Design): StageAt[] {
+  const { softEdgeMm, flatsMm } = design.fitUp.grinding;
+  const { edgeMm } = design.blade;
+  const sides = groundSides(layoutOf(design).blade);
+  return grindingAids(design).stations.flatMap((s) =>
+    (["right", "left"] as const).flatMap((side): StageAt[] => {
+      const face = s[side];
+      if (!face || !(face.angleDeg > 0)) return [];
+      const slope = Math.tan(radians(face.angleDeg));
+      const below = Math.max(0, softEdgeMm - edgeMm) / sides / slope;
+      return [
+        {
+          xMm: s.xMm,
+          side,
+          angleDeg: face.angleDeg,
+          softMm: Math.max(0, face.heightMm - below),
+          finishedMm: face.heightMm,
+          flattedMm: Math.max(0, face.heightMm - flatsMm / slope),
+        },
+      ];
+    }),
+  );
+}
+
+/** Thickness of the blade at a station, at heights over the edge: before hardening, and finished but not sharpened. */
+export interface ThicknessAt {
+  readonly xMm: number;
+  readonly at: readonly { readonly heightMm: number; readonly softMm: number; readonly finishedMm: number }[];
+}
+
+/** Heights over the edge at which a blade is measured, mm. */
+const MEASURED_AT = [1, 5, 10, 15, 20, 30, 45];
+
+export function thicknessTable(design: Design): ThicknessAt[] {
+  const { softEdgeMm } = design.fitUp.grinding;
+  const blade: GroundBlade = { ...layoutOf(design).blade, sharpenedDeg: null };
+  const more = Math.max(0, softEdgeMm - blade.edgeMm);
+  return grindingAids(design).stations.flatMap(({ xMm, thicknessMm }): ThicknessAt[] => {
+    const faces = bladeFacesAt(blade, xMm);
+    if (!faces) return [];
+    const { right, left, edgeY, spineY } = faces;
+    const at = MEASURED_AT.filter((h) => h < spineY - edgeY).map((heightMm) => {
+      const finishedMm = right.half(edgeY + heightMm) + left.half(edgeY + heightMm);
+      return { heightMm, finishedMm, softMm: Math.min(thicknessMm, finishedMm + more) };
+    });
+    return [{ xMm, at }];
+  });
+}
+
+/** A concave stretch of an outline or a hollow, and the largest wheel or round file that is there and fits it. */
+export interface HollowTool {
+  readonly of: "waist" | "groove" | "outline" | "notch" | "fuller";
+  /** Behind the datum below zero, as stations are. */
+  readonly xMm: number;
+  readonly radiusMm: number;
+  readonly tool: { readonly kind: "wheel" | "file"; readonly diameterMm: number } | null;
+}
+
+/** Chords a segment of the handle's edge is read by, and how sharp a bend is still a corner to be filed, mm. */
+const EDGE_CHORDS = 40;
+const CORNER_MM = 1.5;
+/** A stretch flatter than this is worked on a platen, mm. */
+const FLAT_MM = 400;
+
+/** Every concave stretch that a wheel, a drum or a round file is chosen for, front first. */
+export function hollowTools(design: Design): HollowTool[] {
+  const { wheelsMm, filesMm } = design.fitUp.grinding;
+  const { handle, blade } = design;
+  const fitting = (radiusMm: number): HollowTool["tool"] => {
+    const fits = [
+      ...wheelsMm.map((diameterMm) => ({ kind: "wheel" as const, diameterMm })),
+      ...filesMm.map((diameterMm) => ({ kind: "file" as const, diameterMm })),
+    ].filter((t) => t.diameterMm / 2 <= radiusMm + ROUNDING);
+    return fits.sort((a, b) => b.diameterMm - a.diameterMm)[0] ?? null;
+  };
+  const put = (of: HollowTool["of"], xMm: number, radiusMm: number): HollowTool => ({
+    of,
+    xMm,
+    radiusMm,
+    tool: fitting(radiusMm),
+  });
+  return [
+    ...blade.fullers.map((f) => put("fuller", f.fromMm, f.radiusMm)),
+    ...blade.notches.map((n) => put("notch", n.xMm, n.radiusMm)),
+    ...(handle.waist ? [put("waist", handle.waist.xMm, handle.waist.wheelRadiusMm)] : []),
+    ...handle.grooves.map((g) => put("groove", g.xMm, g.diameterMm / 2)),
+    ...(handle.kind === "bare"
+      ? []
+      : concaveStretches(design).map(({ xMm, radiusMm }) => put("outline", xMm, radiusMm))),
+  ].sort((a, b) => b.xMm - a.xMm);
+}
+
+/** Stretches of the handle's outline that bend inward, each by its tightest radius and where that is. */
+function concaveStretches(design: Design): { xMm: number; radiusMm: number }[] {
+  const points = layoutOf(design).outline.cubics.flatMap((c) => polyline([c], EDGE_CHORDS).slice(1));
+  const turns = points.map((b, i) => {
+    const a = points[(i - 1 + points.length) % points.length];
+    const c = points[(i + 1) % points.length];
+    const [ux, uy, vx, vy] = [b.x - a.x, b.y - a.y, c.x - b.x, c.y - b.y];
+    const turn = Math.atan2(ux * vy - uy * vx, ux * vx + uy * vy);
+    const along = (Math.hypot(ux, uy) + Math.hypot(vx, vy)) / 2;
+    return { x: b.x, turn, radiusMm: turn === 0 ? Number.POSITIVE_INFINITY : along / Math.abs(turn) };
+  });
+  // The outline runs one way round: what turns against it is concave.
+  const way = Math.sign(turns.reduce((sum, t) => sum + t.turn, 0));
+  const found: { xMm: number; radiusMm: number }[] = [];
+  let inside = false;
+  for (const { x, turn, radiusMm } of turns) {
+    const concave = turn * way < 0 && radiusMm < FLAT_MM;
+    if (concave && radiusMm > CORNER_MM) {
+      const last = found[found.length - 1];
+      if (!inside) found.push({ xMm: x, radiusMm });
+      else if (last && radiusMm < last.radiusMm) found[found.length - 1] = { xMm: x, radiusMm };
+      inside = true;
+    } else if (!concave) inside = false;
+  }
+  return found;
 }
 
 /** Flats that are cut along a handle before it is rounded, at one station of one side. */

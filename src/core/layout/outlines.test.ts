@@ -86,7 +86,7 @@ describe("the ground blade", () => {
 
   it("a single bevel keeps its flat face where the stock's was, on either side", () => {
     for (const side of ["right", "left"] as const) {
-      const grind: Blade["grind"] = { kind: "single-bevel", heightMm: 14, along: [], side };
+      const grind: Blade["grind"] = { kind: "single-bevel", heightMm: 14, along: [], angleDeg: null, side };
       const cut = bladeRegion(groundBlade(blade({ grind }))).sliceAt(20)!;
       const { edge } = bladeHeights(sound.blade);
       expect(side === "right" ? cut.low(edge) : -cut.high(edge)).toBe(-2);

@@ -27,6 +27,7 @@ export const sound: Design = {
     measured: {
       massG: 120,
       balance: { kind: "direct", xMm: 14 },
+      onDay: null,
       massOffG: 0.5,
       balanceOffMm: 0.5,
       of: { kind: "blade", asWeighed: null },

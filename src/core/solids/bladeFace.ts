@@ -89,7 +89,7 @@ function groundFace(blade: GroundBlade, side: BladeSide, { x, edgeY, spineY }: F
       marks: [{ of: "ridge", y: ridgeY }],
     };
   }
-  const cut = cutTo(faceHeightAt(grind, x, height));
+  const cut = cutTo(faceHeightAt(blade, grind, x, height));
   return {
     half: (y) => half(groundThickness(grind, cut, y - edgeY)),
     marks: cut.faceMm < height ? [{ of: "face", y: edgeY + cut.faceMm }] : [],

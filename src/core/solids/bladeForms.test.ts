@@ -139,8 +139,8 @@ describe("what is ground into a blade", () => {
   });
 
   it("left and right ground differently: half of each, and off the centre plane", () => {
-    const low = { kind: "partial-flat", heightMm: 10, along: [] } as const;
-    const high = { kind: "partial-flat", heightMm: 24, along: [] } as const;
+    const low = { kind: "partial-flat", heightMm: 10, along: [], angleDeg: null } as const;
+    const high = { kind: "partial-flat", heightMm: 24, along: [], angleDeg: null } as const;
     const { mm3, z } = measured(bar({ grind: low, leftGrind: high }));
     expectShare(mm3, (volume(bar({ grind: low })) + volume(bar({ grind: high }))) / 2);
     expect(z).toBeGreaterThan(0.05);
@@ -162,9 +162,22 @@ describe("what is ground into a blade", () => {
       { xMm: 0, heightMm: 10 },
       { xMm: 100, heightMm: 20 },
     ];
-    const blade = bar({ grind: { kind: "partial-flat", heightMm: 99, along } });
+    const blade = bar({ grind: { kind: "partial-flat", heightMm: 99, along, angleDeg: null } });
     // A triangle of half the face's height off a slab, its mean height 15.
     expectShare(volume(blade), 100 * 4 * (30 - 15 / 2));
+  });
+
+  it("a face that keeps one angle: its height is the fall by the angle's tangent", () => {
+    // Slab of 4 mm, edge 0.4, 4°: (4 − 0.4)/(2·tan 4°) = 25.74 mm high; a triangle of the fall by that height is gone.
+    const angleDeg = 4;
+    const kept = (edgeMm: number) =>
+      volume(bar({ edgeMm, grind: { kind: "partial-flat", heightMm: 99, along: [], angleDeg } }));
+    const high = (edgeMm: number) => (4 - edgeMm) / 2 / Math.tan((angleDeg * Math.PI) / 180);
+    expect(high(0.4)).toBeCloseTo(25.74, 2);
+    for (const edgeMm of [0.4, 1.2]) {
+      const gone = ((4 - edgeMm) * high(edgeMm)) / 2;
+      expectShare(kept(edgeMm), 100 * (4 * 30 - gone));
+    }
   });
 
   it("distal taper by points: straight from point to point where they lie on lines", () => {

@@ -82,7 +82,7 @@ function bladeBreaks(blade: GroundBlade, plungeY: number): Break[] {
     const grind = of === "bevel" || of === "flat" ? blade.grind : of;
     if (!("heightMm" in grind)) continue;
     stations.push(...grind.along.map((p) => p.xMm));
-    const room = (x: number) => heightAt(x) - faceHeightAt(grind, x, Number.POSITIVE_INFINITY);
+    const room = (x: number) => heightAt(x) - faceHeightAt(blade, grind, x, Number.POSITIVE_INFINITY);
     stations.push(...signChanges(room, ricasso, lengthMm - INSIDE_MM, 64));
   }
   stations.push(...signChanges((x) => spineThickness(blade, x) - blade.edgeMm, ricasso, lengthMm, 8));
@@ -170,7 +170,7 @@ function plungeMeetsFace(
       (x) => {
         const ys = blade.outline.cut(x);
         const high = (ys[ys.length - 1] ?? 0) - (ys[0] ?? 0);
-        const top = isDouble(grind) ? grind.ridgeShare * high : faceHeightAt(grind, x, high);
+        const top = isDouble(grind) ? grind.ridgeShare * high : faceHeightAt(blade, grind, x, high);
         return plungeY + (x - plungeX(blade, plungeY, plungeY)) / lean - (ys[0] ?? 0) - top;
       },
       first + INSIDE_MM,

@@ -8,6 +8,8 @@ interface FaceHeight {
   readonly heightMm: number;
   /** Heights along the blade; with any of them the one height does not count. */
   readonly along: readonly HeightAt[];
+  /** One angle to the middle plane, kept along the whole bevel, from which the heights follow; null where these are kept. */
+  readonly angleDeg: number | null;
 }
 
 /** How a side of a blade is ground between its edge and its spine. Heights over the edge and radii in mm. */

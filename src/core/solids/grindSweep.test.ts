@@ -153,7 +153,7 @@ const PLAIN: Told = {
   falseEdge: null,
   sharpened: null,
 };
-const ON_FACE = { heightMm: 16, along: [] } as const;
+const ON_FACE = { heightMm: 16, along: [], angleDeg: null } as const;
 const GRINDS: readonly Grind[] = [
   { kind: "none" },
   { kind: "full-flat" },
@@ -238,7 +238,13 @@ describe("a blade hollow on one side", () => {
     const segment = (radius * radius * (angle - Math.sin(angle))) / 2;
     const exact = 100 * (30 * 4 - (face * fall) / 2 - segment);
     expect(exact).toBeCloseTo(8751.68, 1);
-    const grind = { kind: "hollow", heightMm: face, along: [], wheelRadiusMm: radius } as const;
+    const grind = {
+      kind: "hollow",
+      heightMm: face,
+      along: [],
+      angleDeg: null,
+      wheelRadiusMm: radius,
+    } as const;
     const { mm3 } = measured(bar({ grind, leftGrind: { kind: "none" }, edgeMm: 0.4 }));
     expect(Math.abs(mm3 / exact - 1)).toBeLessThan(1e-5);
   });

@@ -1,6 +1,6 @@
 import type { Contour } from "../curve/contour";
 import { type Profile, profileThrough } from "../curve/profile";
-import { clamp } from "../number";
+import { clamp, radians } from "../number";
 import type { Grind, SideGrind } from "./grind";
 
 export type BladeSide = "right" | "left";
@@ -80,6 +80,11 @@ export function grindOf({ grind, leftGrind }: GroundBlade, side: BladeSide): Sid
   return side === "left" && leftGrind ? leftGrind : grind;
 }
 
+/** How many of its sides are ground, one or two; of a blade that is not ground, two. */
+export function groundSides(blade: GroundBlade): 1 | 2 {
+  return isGround(blade, "right") !== isGround(blade, "left") ? 1 : 2;
+}
+
 /** Whether a side of the blade is ground at all. */
 export function isGround(blade: GroundBlade, side: BladeSide): boolean {
   const of = grindOf(blade, side);
@@ -88,10 +93,17 @@ export function isGround(blade: GroundBlade, side: BladeSide): boolean {
 
 const faces = new WeakMap<readonly unknown[], Profile>();
 
-/** Height of the ground face at x, where the blade is `bladeHeightMm` high. */
-export function faceHeightAt(grind: Grind, x: number, bladeHeightMm: number): number {
+/**
+ * Height of the ground face at x, where the blade is `bladeHeightMm` high: as it is given, or as one angle that is kept
+ * makes it of the thickness there. A face that would run over the spine ends at it, and stands steeper there.
+ */
+export function faceHeightAt(blade: GroundBlade, grind: Grind, x: number, bladeHeightMm: number): number {
   if (!("heightMm" in grind)) return bladeHeightMm;
-  const { along, heightMm } = grind;
+  const { along, heightMm, angleDeg } = grind;
+  if (angleDeg !== null) {
+    const fall = Math.max(0, spineThickness(blade, x) - blade.edgeMm) / groundSides(blade);
+    return Math.min(fall / Math.tan(radians(angleDeg)), bladeHeightMm);
+  }
   if (along.length === 0) return Math.min(heightMm, bladeHeightMm);
   let profile = faces.get(along);
   if (!profile) {

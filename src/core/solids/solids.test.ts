@@ -17,10 +17,10 @@ describe("grinds", () => {
   it("are as thick as the edge at the edge and as the spine above the face", () => {
     const grinds = [
       { kind: "full-flat" },
-      { kind: "partial-flat", heightMm: 20, along: [] },
-      { kind: "convex", heightMm: 20, along: [], bulge: 0.7 },
-      { kind: "hollow", heightMm: 20, along: [], wheelRadiusMm: 100 },
-      { kind: "single-bevel", heightMm: 20, along: [], side: "right" },
+      { kind: "partial-flat", heightMm: 20, along: [], angleDeg: null },
+      { kind: "convex", heightMm: 20, along: [], angleDeg: null, bulge: 0.7 },
+      { kind: "hollow", heightMm: 20, along: [], angleDeg: null, wheelRadiusMm: 100 },
+      { kind: "single-bevel", heightMm: 20, along: [], angleDeg: null, side: "right" },
     ] as const;
     for (const grind of grinds) {
       expect(groundThickness(grind, cut, 0), grind.kind).toBeCloseTo(0.4, 9);
@@ -32,7 +32,7 @@ describe("grinds", () => {
 
   it("hollow to the depth of common practice: R − √(R² − c²/4) under the chord, at its middle", () => {
     const level = { spineMm: 4, edgeMm: 4, faceMm: 30 };
-    const wheel = { kind: "hollow", heightMm: 30, along: [], wheelRadiusMm: 101.6 } as const;
+    const wheel = { kind: "hollow", heightMm: 30, along: [], angleDeg: null, wheelRadiusMm: 101.6 } as const;
     const depth = 101.6 - Math.sqrt(101.6 ** 2 - 30 ** 2 / 4);
     expect((4 - groundThickness(wheel, level, 15)) / 2).toBeCloseTo(depth, 9);
     // A wheel too small for the face is held at half the face, 15 mm: far past the centre plane, on both sides.
@@ -40,8 +40,8 @@ describe("grinds", () => {
   });
 
   it("convex stands over flat, and runs out level at full bulge", () => {
-    const flat = groundThickness({ kind: "partial-flat", heightMm: 20, along: [] }, cut, 10);
-    const full = { kind: "convex", heightMm: 20, along: [], bulge: 1 } as const;
+    const flat = groundThickness({ kind: "partial-flat", heightMm: 20, along: [], angleDeg: null }, cut, 10);
+    const full = { kind: "convex", heightMm: 20, along: [], angleDeg: null, bulge: 1 } as const;
     expect(groundThickness(full, cut, 10)).toBeGreaterThan(flat);
     expect((4 - groundThickness(full, cut, 19.9)) / 0.1).toBeLessThan(0.02);
   });

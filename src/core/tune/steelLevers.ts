@@ -77,7 +77,7 @@ function bladeLevers({ blade }: Design): SteelLever[] {
       ),
     },
   ];
-  if ("heightMm" in grind) {
+  if ("heightMm" in grind && grind.angleDeg === null) {
     const highest = highestFace(grind);
     levers.push({
       off: "up",

@@ -47,12 +47,15 @@ export const BLADE_TRIPS: [FaultRule, Design][] = [
   [
     "left-grind-unused",
     blade({
-      grind: { kind: "single-bevel", heightMm: 14, along: [], side: "right" },
+      grind: { kind: "single-bevel", heightMm: 14, along: [], angleDeg: null, side: "right" },
       leftGrind: { kind: "full-flat" },
     }),
   ],
   ["plunge-off-blade", blade({ plunge: { sweepDeg: -60, radiusMm: 0 } })],
-  ["grind-higher-than-blade", blade({ leftGrind: { kind: "convex", heightMm: 60, along: [], bulge: 0.5 } })],
+  [
+    "grind-higher-than-blade",
+    blade({ leftGrind: { kind: "convex", heightMm: 60, along: [], angleDeg: null, bulge: 0.5 } }),
+  ],
   // Ground on one side, its upper edge lies in the flat that the false edge takes away.
   [
     "hollow-cuts-through",

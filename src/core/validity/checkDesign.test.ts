@@ -92,7 +92,10 @@ const TRIPS: [FaultRule, Design][] = [
   ["edge-thicker-than-tip", blade({ edgeMm: 2, tipThicknessMm: 1 })],
   ["tip-thicker-than-spine", blade({ tipThicknessMm: 8 })],
   ["taper-beyond-blade", blade({ taperFromMm: 200 })],
-  ["grind-higher-than-blade", blade({ grind: { kind: "partial-flat", heightMm: 100, along: [] } })],
+  [
+    "grind-higher-than-blade",
+    blade({ grind: { kind: "partial-flat", heightMm: 100, along: [], angleDeg: null } }),
+  ],
   ...BLADE_TRIPS,
   ["bare-needs-full-tang", { ...hidden, handle: withBareTang(sound, true).handle }],
   ["wrap-off-handle", { ...sound, handle: { ...scales, wrap: { ...WRAP, fromMm: -90, toMm: -20 } } }],
@@ -107,8 +110,14 @@ const TRIPS: [FaultRule, Design][] = [
     },
   ],
   ["tip-longer-than-blade", blade({ tip: { ...sound.blade.tip, bellyMm: 104 } })],
-  ["hollow-wheel-too-small", blade({ grind: { kind: "hollow", heightMm: 20, along: [], wheelRadiusMm: 8 } })],
-  ["hollow-cuts-through", blade({ grind: { kind: "hollow", heightMm: 24, along: [], wheelRadiusMm: 16 } })],
+  [
+    "hollow-wheel-too-small",
+    blade({ grind: { kind: "hollow", heightMm: 20, along: [], angleDeg: null, wheelRadiusMm: 8 } }),
+  ],
+  [
+    "hollow-cuts-through",
+    blade({ grind: { kind: "hollow", heightMm: 24, along: [], angleDeg: null, wheelRadiusMm: 16 } }),
+  ],
   ["outline-crosses-itself", node("swell", { yMm: 40 })],
   ["outline-ahead-of-front", node("groove", { xMm: 5 })],
   ["outline-front-open", node("front-top", { xMm: -4 })],

@@ -40,7 +40,8 @@ function checkFace(
   report: Report,
 ): void {
   const high = blade.outline ? spine - edge : blade.heelHeightMm;
-  if ("heightMm" in grind) {
+  // Of one angle the height follows, and ends at the spine.
+  if ("heightMm" in grind && grind.angleDeg === null) {
     const heights = grind.along.length > 0 ? grind.along.map((p) => p.heightMm) : [grind.heightMm];
     const most = Math.max(...heights);
     if (most > Math.max(high, blade.heelHeightMm) + ROUNDING)
@@ -66,7 +67,7 @@ function checkWheel(
     const height = spineY - edgeY;
     const faces = isDouble(grind)
       ? [grind.ridgeShare * height, (1 - grind.ridgeShare) * height]
-      : [faceHeightAt(grind, x, height)];
+      : [faceHeightAt(ground, grind, x, height)];
     const fall = Math.max(0, spineThickness(ground, x) - blade.edgeMm) / groundSides;
     const faceMm = Math.max(...faces);
     const chord = Math.hypot(faceMm, fall);

@@ -129,7 +129,13 @@ describe("closed forms", () => {
   it("hollow grind: the wheel takes two circular segments out of the wedge", () => {
     const [height, radius, edge, spine] = [20, 100, 1, 4];
     const outline = polygon([0, 0], [50, 0], [50, height], [0, height]);
-    const grind = { kind: "hollow", heightMm: height, along: [], wheelRadiusMm: radius } as const;
+    const grind = {
+      kind: "hollow",
+      heightMm: height,
+      along: [],
+      angleDeg: null,
+      wheelRadiusMm: radius,
+    } as const;
     const ground = {
       outline,
       lengthMm: 50,

@@ -10,6 +10,7 @@ import { CautionsSection } from "./CautionsSection";
 import { DrillsSection } from "./DrillsSection";
 import { FindingsSection } from "./FindingsSection";
 import { GlueSection } from "./GlueSection";
+import { GrindingSection } from "./GrindingSection";
 import { HandSection } from "./HandSection";
 import { LayoutSection } from "./LayoutSection";
 import { SlotSection } from "./SlotSection";
@@ -21,6 +22,7 @@ const SECTIONS = [
   { id: "findings", name: "Findings" },
   { id: "drills", name: "Drills and holes" },
   { id: "layout", name: "Pin layout" },
+  { id: "grinding", name: "Grinding" },
   { id: "slot", name: "Guard slot" },
   { id: "bolts", name: "Bolts and screws" },
   { id: "walls", name: "Walls" },
@@ -88,6 +90,7 @@ export function FitView() {
               <>
                 <DrillsSection sheet={sheet} />
                 <LayoutSection sheet={sheet} />
+                <GrindingSection />
                 <SlotSection sheet={sheet} />
                 <BoltsSection sheet={sheet} />
                 <WallsSection sheet={sheet} />

@@ -40,6 +40,8 @@ const grindHeight = {
   heightMm: mm(0.5, 200),
   /** Heights of the face along the blade; with any of them the one height does not count. */
   along: z.array(z.strictObject({ id, xMm: ahead, heightMm: mm(0.2, 200) })).check(z.maxLength(12)),
+  /** One angle to the middle plane, kept along the whole bevel as on a fixed rest: its height follows; null keeps heights. */
+  angleDeg: z.nullable(between(0.5, 45)),
 };
 const wheel = { wheelRadiusMm: mm(5, 2000) };
 /** Height of a double-edged blade's ridge over its edge, as a share of the blade's height there. */

@@ -66,3 +66,6 @@ export const meshPlace = z.strictObject({
 });
 
 export const variantName = text(1, 80);
+
+/** A day, as year-month-day; null where it is not known. */
+export const day = z.nullable(z.iso.date());

@@ -30,6 +30,16 @@ export const fitUp = z.strictObject({
   pinProudShare: between(0, 2),
   slotClearanceMm: mm(0, 2),
   filingMm: mm(0, 2),
+  /** How the blade is ground, and what there is to grind it with. */
+  grinding: z.strictObject({
+    /** Thickness of the edge that is left before hardening. */
+    softEdgeMm: mm(0, 5),
+    /** What is taken off each flat after hardening. */
+    flatsMm: mm(0, 2),
+    /** Diameters of the wheels and drums, and of the round files, that are there. */
+    wheelsMm: z.array(mm(2, 2000)).check(z.maxLength(30)),
+    filesMm: z.array(mm(0.5, 60)).check(z.maxLength(30)),
+  }),
   cuttersMm: z.array(mm(0.3, 30)).check(z.minLength(1), z.maxLength(30)),
   glue: z.strictObject({
     /** Volume of part A to one of part B. */

@@ -1,10 +1,8 @@
 import * as z from "zod/mini";
-import { plainText } from "./fields";
+import { day, plainText } from "./fields";
 
 /** How far a knife has come. */
 export const KNIFE_STATES = ["planned", "in-work", "finished", "gone"] as const;
-
-const day = z.nullable(z.iso.date());
 
 /** For whom a knife is made, how far it has come, and its days, as year-month-day. */
 export const job = z.strictObject({

@@ -1,7 +1,7 @@
 import * as z from "zod/mini";
 import { bladeShape } from "./bladeShape";
 import { fastener } from "./fastener";
-import { between, height, mm, station } from "./fields";
+import { between, day, height, mm, station } from "./fields";
 import { guard } from "./guard";
 import { handle, outline } from "./handle";
 import { tang } from "./tang";
@@ -48,6 +48,8 @@ export const TAKES = ["blade", "guard", "handle"] as const;
 export const measured = z.strictObject({
   massG: between(0.5, 10000),
   balance: measuredBalance,
+  /** The day that it was weighed; null where that is not known. */
+  onDay: day,
   /** How far the weight and the balance may be off. */
   massOffG: between(0, 1000),
   balanceOffMm: mm(0, 100),

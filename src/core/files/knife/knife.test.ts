@@ -26,6 +26,7 @@ const WEIGHED: Readonly<Record<string, readonly [number, number]>> = {
   "v6-tarn-ready-made-blade": [220.7192, -27.9186],
   "v7-sallow-camp-chopper": [542.4549, 6.7568],
   "v8-wren-neck-knife": [64.1302, -26.1283],
+  "v9-tarn-ready-made-blade": [220.7194, -27.9186],
 };
 const bytes = (text: string) => new TextEncoder().encode(text);
 

@@ -195,9 +195,9 @@ function facePoints(blade: Blade): BenchPoint[] {
       move: (d, to) => setHeld(d, "blade.grind.ridgeShare", (to.y - low) / (high - low)),
       fields: [],
     });
-  if (!("along" in grind)) return points;
+  if (!("along" in grind) || grind.angleDeg !== null) return points;
   if (grind.along.length === 0) {
-    const height = faceHeightAt(groundBlade(blade).grind, at, high - low);
+    const height = faceHeightAt(groundBlade(blade), grind, at, high - low);
     points.push({
       id: "face",
       title: "Height of the ground face",

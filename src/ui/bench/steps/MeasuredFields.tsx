@@ -15,6 +15,8 @@ import { isOfBlade } from "@/core/weigh/calibration";
 import { useUnits } from "@/store/settings";
 import { ChoiceAt, LengthAt, MassAt } from "../../fields/bound";
 import { ChoiceField } from "../../fields/ChoiceField";
+import { DayField } from "../../fields/DayField";
+import { FieldRow } from "../../fields/FieldRow";
 import { Tick } from "../../fields/Tick";
 import { useBench, useDesign, useWeighing } from "../BenchContext";
 
@@ -56,6 +58,16 @@ export function MeasuredFields() {
       </Text>
       <MassAt at="blade.measured.massG" label={`Weight of the ${what}`} />
       <MassAt at="blade.measured.massOffG" label="The scale may be off by" />
+      <FieldRow label="Weighed on">
+        <DayField
+          value={measured.onDay}
+          onChange={(day) =>
+            edit("Change the day it was weighed", (d) => {
+              if (d.blade.measured) d.blade.measured.onDay = day;
+            })
+          }
+        />
+      </FieldRow>
       <ChoiceField
         label="Balance found"
         value={balance.kind}

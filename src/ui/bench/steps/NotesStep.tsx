@@ -1,10 +1,11 @@
 "use client";
 import { Input, Text, Textarea } from "@chakra-ui/react";
-import { type ChangeEvent, useRef, useState } from "react";
+import { type ChangeEvent, useRef } from "react";
 import { today } from "@/core/design/job";
 import type { Job, KnifeState } from "@/core/design/schema";
 import { STATE_WORDS } from "@/words/job";
 import { ChoiceField } from "../../fields/ChoiceField";
+import { DayField } from "../../fields/DayField";
 import { FieldRow } from "../../fields/FieldRow";
 import { useBench, useDesign } from "../BenchContext";
 import { Group } from "./Group";
@@ -61,7 +62,7 @@ export function NotesStep() {
         />
         {DAYS.map(([key, label]) => (
           <FieldRow key={key} label={label}>
-            <Day
+            <DayField
               value={job[key]}
               onChange={(day) => change(`Change the day: ${label.toLowerCase()}`, { [key]: day })}
             />
@@ -132,27 +133,5 @@ function Written(props: {
     <FieldRow label={label} wide>
       <Input {...shared} />
     </FieldRow>
-  );
-}
-
-/** A day: taken once its year is whole, for typing "2026" passes through the years 2, 20 and 202. */
-function Day({ value, onChange }: { value: string | null; onChange: (day: string | null) => void }) {
-  const [typed, setTyped] = useState<string | null>(null);
-  return (
-    <Input
-      size="sm"
-      bg="ground"
-      type="date"
-      min="1900-01-01"
-      max="2999-12-31"
-      value={typed ?? value ?? ""}
-      onChange={(e) => {
-        const day = e.target.value;
-        const whole = day === "" || (day >= "1900" && day < "3");
-        setTyped(whole ? null : day);
-        if (whole) onChange(day || null);
-      }}
-      onBlur={() => setTyped(null)}
-    />
   );
 }

@@ -1,6 +1,8 @@
 "use client";
 import { newGrind, newSideGrind, SIDE_GRINDS } from "@/core/design/bladeStarts";
-import type { Grind, SideGrind } from "@/core/design/schema";
+import type { Design, Grind, SideGrind } from "@/core/design/schema";
+import { grindingAids } from "@/core/fit/grinding";
+import { roundTo } from "@/core/number";
 import { GRIND_WORDS } from "@/words/nodes";
 import { LengthAt, ShareAt } from "../../../fields/bound";
 import { ChoiceField } from "../../../fields/ChoiceField";
@@ -93,15 +95,51 @@ export function GrindFields() {
 
 function GrindMeasures({ at, grind }: { at: "blade.grind" | "blade.leftGrind"; grind: Grind }) {
   const along = "along" in grind && grind.along.length > 0;
+  const kept = "along" in grind && grind.angleDeg !== null;
   return (
     <>
-      {!along && <LengthAt at={`${at}.heightMm`} label="Height of the face" />}
+      {"along" in grind && <AngleKept at={at} kept={kept} />}
+      {!along && !kept && <LengthAt at={`${at}.heightMm`} label="Height of the face" />}
       <ShareAt at={`${at}.ridgeShare`} label="Ridge over the edge" help="As a share of the blade's height." />
       <LengthAt at={`${at}.wheelRadiusMm`} label="Wheel radius" help="Half the contact wheel's diameter." />
       <ShareAt at={`${at}.bulge`} label="Bulge" help="0 is flat; 100 runs into the flat without a corner." />
-      {"along" in grind && <HeightsAlong at={at} points={grind.along} />}
+      {"along" in grind && !kept && <HeightsAlong at={at} points={grind.along} />}
     </>
   );
+}
+
+/** Whether the bevel keeps one angle, as on a fixed rest, and its height follows; else its heights are given. */
+function AngleKept({ at, kept }: { at: "blade.grind" | "blade.leftGrind"; kept: boolean }) {
+  const { edit } = useBench();
+  return (
+    <>
+      <Tick
+        label="One angle for the whole bevel"
+        checked={kept}
+        onChange={(on) =>
+          edit(on ? "Keep one angle" : "Give heights of the face", (d) => {
+            const grind = at === "blade.grind" ? d.blade.grind : d.blade.leftGrind;
+            if (grind && "angleDeg" in grind) grind.angleDeg = on ? bevelAngle(d) : null;
+          })
+        }
+      />
+      {kept && (
+        <ShareAt
+          at={`${at}.angleDeg`}
+          label="Angle to the middle plane"
+          unit="°"
+          help="As on a fixed rest: the face is as high as the thickness makes it, lower where the blade tapers."
+        />
+      )}
+    </>
+  );
+}
+
+/** The angle that the bevel has behind, to a tenth of a degree. */
+function bevelAngle(design: Design): number {
+  const [first] = grindingAids(design).stations;
+  const angle = (first?.right ?? first?.left)?.angleDeg ?? 5;
+  return Math.min(45, Math.max(0.5, roundTo(angle, 1)));
 }
 
 /** Whether the edge is sharpened, and at what angle a side. */
