@@ -156,7 +156,7 @@ export function certificatePages(maker: SheetMaker): Page[] {
       : []),
     [
       "Weight",
-      `${printMass(report.massG, units)}, ${isKnife ? "weighed on the finished knife" : measured ? "the blade weighed, the rest from the drawing" : "from the drawing, not weighed"}`,
+      `${printMass(report.massG, units)}, ${isKnife ? `weighed on the finished knife${measured.onDay ? `, ${dayWords(measured.onDay)}` : ""}` : measured ? "the blade weighed, the rest from the drawing" : "from the drawing, not weighed"}`,
     ],
     [
       "Balance",

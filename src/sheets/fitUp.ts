@@ -1,10 +1,13 @@
+import { holeGroups } from "@/core/fit/holes";
+import type { Opening } from "@/core/fit/openings";
 import type { Figure } from "@/core/paper/item";
 import type { Page } from "@/core/paper/page";
 import { printMass } from "@/core/units/print";
 import { cautionsFor } from "@/words/cautions";
 import { itemWords } from "@/words/fasteners";
 import { BORE_WORDS, MADE_WORDS, ownerWords } from "@/words/fit";
-import { cutName } from "@/words/parts";
+import { cutName, partName } from "@/words/parts";
+import { holeWords } from "@/words/sheets";
 import type { SheetMaker } from "./sheet";
 
 /** Drills, pins, slot, bolts, glue and saw list: one sheet where they find room. */
@@ -13,6 +16,7 @@ export function fitUpPages(maker: SheetMaker): Page[] {
   const figures = [
     maker.title("Fit-up card"),
     ...drills(maker),
+    ...holes(maker),
     ...pins(maker),
     ...slot(maker),
     ...bolts(maker),
@@ -50,6 +54,23 @@ function drills(maker: SheetMaker): Figure[] {
   ];
 }
 
+/** Every hole by the piece that it is in. */
+function holes(maker: SheetMaker): Figure[] {
+  const groups = holeGroups(maker.source.design, maker.fit.holes);
+  if (groups.length === 0) return [];
+  return [
+    maker.heading("Holes, piece by piece"),
+    ...maker.table(
+      [
+        { name: "Piece", share: 2 },
+        { name: "Count", share: 0.7, number: true },
+        { name: "Hole", share: 5 },
+      ],
+      groups.map((g) => [cutName(g.key), String(g.count), holeWords(g.holes, maker.source.units)]),
+    ),
+  ];
+}
+
 function pins(maker: SheetMaker): Figure[] {
   const { pins: places } = maker.fit;
   if (places.length === 0) return [];
@@ -76,7 +97,7 @@ function pins(maker: SheetMaker): Figure[] {
 
 function slot(maker: SheetMaker): Figure[] {
   const { slot: s } = maker.fit;
-  if (!s) return [];
+  if (!s) return openings(maker);
   const { length } = maker;
   const mill = s.mill
     ? ` Mill it with a ${length(s.mill.cutterMm)} cutter, ${length(s.mill.offsetMm)} to each side, travel ${length(s.mill.travelMm)}.`
@@ -88,6 +109,31 @@ function slot(maker: SheetMaker): Figure[] {
     maker.heading("Guard slot"),
     maker.text(
       `${length(s.heightMm)} × ${length(s.thicknessMm)}, ${length(s.depthMm)} through.${mill}${chain}`,
+    ),
+    ...openings(maker),
+  ];
+}
+
+/** What is open in the pieces behind the guard, at their fronts and rears. */
+function openings(maker: SheetMaker): Figure[] {
+  const all = maker.fit.openings;
+  if (all.length === 0) return [];
+  const { length } = maker;
+  const size = (o: Opening | null) =>
+    o === null
+      ? "closed"
+      : o.roundMm === null
+        ? `${length(o.heightMm)} × ${length(o.thicknessMm)}`
+        : `${length(o.roundMm)} round`;
+  return [
+    maker.heading("Openings for the tang"),
+    ...maker.table(
+      [
+        { name: "Piece", share: 3 },
+        { name: "At its front", share: 2.4, number: true },
+        { name: "At its rear", share: 2.4, number: true },
+      ],
+      all.map((o) => [partName(o.key), size(o.front), size(o.rear)]),
     ),
   ];
 }

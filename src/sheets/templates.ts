@@ -3,7 +3,7 @@ import type { Point } from "@/core/curve/bezier";
 import { type EndFacePart, endFaces } from "@/core/cutting/endFaces";
 import { gauges } from "@/core/cutting/gauges";
 import { AS_DRAWN, type DrawnPiece, drawnPieces, pieceLayer } from "@/core/cutting/pieceLayers";
-import type { Hole } from "@/core/fit/holes";
+import { type Hole, wayOf } from "@/core/fit/holes";
 import { layoutOf } from "@/core/layout/layout";
 import { radians } from "@/core/number";
 import type { Item } from "@/core/paper/item";
@@ -128,7 +128,7 @@ function holeMarks(
 ): { marks: MarkedHole[]; lines: string[] } {
   const ways = new Map<string, Hole[]>();
   for (const h of drilled) {
-    const way = [h.use, h.drilledMm, h.thread, h.from, h.depthMm?.toFixed(2)].join(" ");
+    const way = wayOf(h);
     ways.set(way, [...(ways.get(way) ?? []), h]);
   }
   const all = [...ways.values()];

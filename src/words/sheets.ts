@@ -68,6 +68,11 @@ const FROM_WORDS: Readonly<Record<HoleFace, string>> = {
 
 /** One line for holes that are drilled alike: "A: Insert, for Screw 1: 4 mm, 2.5 mm deep from the inside". */
 export function holeLine(letter: string, holes: readonly Hole[], units: UnitSystem): string {
+  return `${letter}: ${holeWords(holes, units)}`;
+}
+
+/** What holes that are drilled alike are for, how large and how deep: "Insert, Screw 1: 4 mm, 2.5 mm deep from the inside". */
+export function holeWords(holes: readonly Hole[], units: UnitSystem): string {
   const [h] = holes;
   const system = units === "metric" ? "metric" : "inch";
   const size = printLengthPlain(h.drilledMm, system);
@@ -83,7 +88,7 @@ export function holeLine(letter: string, holes: readonly Hole[], units: UnitSyst
   const owners = ownerWords(
     holes.map((o) => o.owner).filter((o, i, all) => all.findIndex((p) => sameData(p, o)) === i),
   );
-  return `${letter}: ${[...said, ...(h.use === "dowel" ? [] : [owners])].join(", ")}: ${size}${drill}, ${deep}`;
+  return `${[...said, ...(h.use === "dowel" ? [] : [owners])].join(", ")}: ${size}${drill}, ${deep}`;
 }
 
 export const FOOT_WORDS = {

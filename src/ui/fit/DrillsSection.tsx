@@ -1,14 +1,17 @@
 "use client";
 import { Button, Flex, Stack, Text } from "@chakra-ui/react";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { type Design, DRILL_SETS, type DrillSet } from "@/core/design/schema";
 import type { BoreOwner } from "@/core/fit/boreNeeds";
 import { type Drill, drillsIn, ownedDrills } from "@/core/fit/drillSets";
+import { type HoleGroup, holeGroups, wayOf } from "@/core/fit/holes";
 import { type Bore, type FitSheet, threadTable } from "@/core/fit/sheet";
 import { type Spot, spotOfItem } from "@/core/review/spots";
 import { printLength } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { BORE_WORDS, DRILL_SET_WORDS, FIT_WORDS, ownerWords } from "@/words/fit";
+import { cutName } from "@/words/parts";
+import { holeWords } from "@/words/sheets";
 import { useBench, useDesign } from "../bench/BenchContext";
 import { ChoiceAt } from "../fields/bound";
 import { Tick } from "../fields/Tick";
@@ -34,6 +37,7 @@ function spotOfOwner(design: Design, owner: BoreOwner): Spot | null {
 export function DrillsSection({ sheet }: { sheet: FitSheet }) {
   const design = useDesign();
   const [threads, setThreads] = useState(false);
+  const groups = useMemo(() => holeGroups(design, sheet.holes), [design, sheet]);
   const units = useUnits();
   // A drill is told in thousandths where inches are read, whether or not a maker reads fractions.
   const system = units === "metric" ? "metric" : "inch";
@@ -82,6 +86,18 @@ export function DrillsSection({ sheet }: { sheet: FitSheet }) {
                 },
               ]
             : []),
+        ]}
+      />
+      <Figures
+        label="Holes, piece by piece"
+        rows={groups}
+        keyOf={(g) => `${g.holes[0].piece}-${wayOf(g.holes[0])}`}
+        none=""
+        speaks={(g) => g.holes.flatMap((h) => spotOfOwner(design, h.owner) ?? [])}
+        columns={[
+          { name: "Piece", of: (g: HoleGroup) => cutName(g.key) },
+          { name: "Count", number: true, of: (g) => g.count },
+          { name: "Hole, for what, size and depth", of: (g) => holeWords(g.holes, units) },
         ]}
       />
       <Note>
