@@ -31,7 +31,7 @@ export function stationsBetween(from: number, to: number): number[] {
 
 /**
  * What parts of an assembly cover seen along the knife, from the front: x is to the right of a holder (z of the frame), y
- * up, `longer` times as high as in the knife. What is widest at any of the stations counts; chords lie within 0.001 mm.
+ * up, `longer` times as high as in the knife. What is widest at any of the stations counts; chords lie within 0.002 mm.
  */
 export function frontOutline(
   assembly: Assembly,

@@ -20,7 +20,7 @@ export interface Group {
 }
 
 /**
- * What groups of an assembly's parts cover, seen from the side: of each group closed chord lines within 0.001 mm, outer
+ * What groups of an assembly's parts cover, seen from the side: of each group closed chord lines within 0.002 mm, outer
  * ones counter-clockwise and openings the other way. Parts are those that are weighed, by precedence. Where a part is
  * limited by the contoured `body`, it is drawn out to that body's own outline, flush with the tang: rounding comes later.
  */

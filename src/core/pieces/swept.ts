@@ -3,7 +3,7 @@ import { clamp } from "../number";
 import { SAME_PLACE_MM } from "../tolerances";
 
 /** Chords lie within this of the outline that they follow, mm. */
-export const CHORD_MM = 0.001;
+export const CHORD_MM = 0.002;
 /** Places this near are not parted any more, mm: an end that moves between them jumps there. */
 const LEAST_MM = 2e-4;
 /** How far a strip reaches beyond its own ends, mm: two steps of the grid that strips are joined on. */
@@ -19,7 +19,7 @@ export interface Closeness {
   readonly firstMm: number;
 }
 
-const CLOSE: Closeness = { chordMm: CHORD_MM, firstMm: 1.5 };
+const CLOSE: Closeness = { chordMm: CHORD_MM, firstMm: 3 };
 
 /** Ascending ends of what there is at a place, from and to in turn: a list for each of several shapes. */
 export type Ends = readonly (readonly number[])[];
@@ -38,7 +38,7 @@ interface Strip {
 /**
  * Sweeps a line along an axis and follows where shapes begin and end on it, from one break to the next: of each shape
  * closed strips, x along the sweep and y on the line, that overlap by a hair where they meet. Places are put between
- * others until chords follow all ends to 0.001 mm, and where one begins, ends or jumps to 0.0002 mm.
+ * others until chords follow all ends to 0.002 mm, and where one begins, ends or jumps to 0.0002 mm.
  */
 export function swept(
   breaks: readonly number[],
