@@ -1,5 +1,5 @@
 import { differingInputs } from "@/core/compare/inputs";
-import { differingTraits, traitOf } from "@/core/compare/traits";
+import { differingTraits, isPlace, traitOf } from "@/core/compare/traits";
 import type { Figure, Item } from "@/core/paper/item";
 import { moved } from "@/core/paper/item";
 import { knifeFigure } from "@/core/paper/knifeFigure";
@@ -14,10 +14,10 @@ import { madeOfTable } from "./madeOf";
 import type { Option, SheetMaker } from "./sheet";
 
 /** The largest that a drawing of the whole knife stands on a sheet, mm: of each of its two sides. */
-const DRAWN_MM = 44;
+const DRAWN_MM = 40;
 /** Options in a row, and the height of their drawings, mm. */
 const IN_A_ROW = 3;
-const OPTION_MM = 24;
+const OPTION_MM = 15;
 const GAP_MM = 5;
 /** Differences that are told of an option; of more, how many there are. */
 const MOST_TOLD = 5;
@@ -94,7 +94,7 @@ function optionRows(maker: SheetMaker, price: (value: number | null) => string |
 }
 
 function optionCell(maker: SheetMaker, option: Option, widthMm: number, price: string | null): Figure {
-  const { design, report, units } = maker.source;
+  const { report, units } = maker.source;
   const drawn = knifeFigure(option.design, "right", { widthMm, heightMm: OPTION_MM });
   const heavier = option.massG - report.massG;
   const told = differences(maker, option);
@@ -102,7 +102,7 @@ function optionCell(maker: SheetMaker, option: Option, widthMm: number, price: s
     writing(option.name, widthMm - 6, { sizeMm: 3.4, bold: true }),
     ...told.map((t) => writing(t, widthMm, { sizeMm: 2.9 })),
     writing(
-      `${printMass(option.massG, units)}, ${printMass(Math.abs(heavier), units)} ${heavier < 0 ? "lighter" : "heavier"}. It balances ${balanceWords(option.balanceMm, design, units)}.`,
+      `${printMass(option.massG, units)}, ${printMass(Math.abs(heavier), units)} ${heavier < 0 ? "lighter" : "heavier"}. It balances ${balanceWords(option.balanceMm, option.design, units)}.`,
       widthMm,
       { sizeMm: 2.9 },
     ),
@@ -127,15 +127,15 @@ function optionCell(maker: SheetMaker, option: Option, widthMm: number, price: s
 /** What of an option is otherwise than in the knife itself. */
 function differences(maker: SheetMaker, option: Option): string[] {
   const { design, units } = maker.source;
-  const said = differingTraits([design, option.design]).map(
-    (t) => `${TRAIT_WORDS[t]}: ${traitValueWords(traitOf(option.design, t), units, maker.materialOf)}`,
-  );
-  const others = differingInputs([design, option.design]).length;
-  const shown = said.slice(0, MOST_TOLD);
-  const more = said.length - shown.length + others;
-  if (more > 0)
-    shown.push(shown.length > 0 ? `and ${more} more ${more === 1 ? "size" : "sizes"}` : "Of other sizes");
-  return shown.length > 0 ? shown : ["As the knife itself"];
+  const said = differingTraits([design, option.design]).flatMap((t) => {
+    const value = traitOf(option.design, t);
+    // What it has none of is said once, by its material.
+    if (value === null && !isPlace(t)) return [];
+    return [`${TRAIT_WORDS[t]}: ${traitValueWords(value, units, maker.materialOf)}`];
+  });
+  if (said.length > 0)
+    return said.length > MOST_TOLD ? [...said.slice(0, MOST_TOLD), "and more, as it is drawn"] : said;
+  return [differingInputs([design, option.design]).length > 0 ? "Of other sizes" : "As the knife itself"];
 }
 
 /** What the finished knife is, to go with it. */

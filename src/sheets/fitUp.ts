@@ -30,6 +30,9 @@ export function fitUpPages(maker: SheetMaker): Page[] {
   return maker.flowed("fit-up", figures, 1.2);
 }
 
+/** What depends on how thick the tang is left. */
+const AFTER_FLATS = "It follows the tang: measure that after its last flat grinding, and set this by it.";
+
 const ml = (mm3: number) => `${(mm3 / 1000).toFixed(2)} ml`;
 
 function drills(maker: SheetMaker): Figure[] {
@@ -92,6 +95,7 @@ function pins(maker: SheetMaker): Figure[] {
         maker.length(p.blankMm),
       ]),
     ),
+    maker.text(AFTER_FLATS),
   ];
 }
 
@@ -110,6 +114,7 @@ function slot(maker: SheetMaker): Figure[] {
     maker.text(
       `${length(s.heightMm)} × ${length(s.thicknessMm)}, ${length(s.depthMm)} through.${mill}${chain}`,
     ),
+    maker.text(AFTER_FLATS),
     ...openings(maker),
   ];
 }

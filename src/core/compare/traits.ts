@@ -32,7 +32,8 @@ export const TRAITS = [
 ] as const;
 export type Trait = (typeof TRAITS)[number];
 
-function isPlace(trait: Trait): trait is MaterialPlace {
+/** Whether a trait is the material of one place of a knife. */
+export function isPlace(trait: Trait): trait is MaterialPlace {
   return (MATERIAL_PLACES as readonly string[]).includes(trait);
 }
 
