@@ -15,8 +15,8 @@ import type { Option, SheetMaker } from "./sheet";
 
 /** The largest that a drawing of the whole knife stands on a sheet, mm: of each of its two sides. */
 const DRAWN_MM = 40;
-/** Options in a row, and the height of their drawings, mm. */
-const IN_A_ROW = 3;
+/** Options in a row, few or many, and the height of their drawings, mm. */
+const IN_A_ROW = { few: 3, many: 4 };
 const OPTION_MM = 15;
 const GAP_MM = 5;
 /** Differences that are told of an option; of more, how many there are. */
@@ -79,11 +79,12 @@ export function customerPages(maker: SheetMaker): Page[] {
 /** Options beside each other: each drawn, with what differs, what it weighs and costs, and a box to tick. */
 function optionRows(maker: SheetMaker, price: (value: number | null) => string | null): Figure[] {
   const { options } = maker.source;
-  const widthMm = (maker.widthMm - (IN_A_ROW - 1) * GAP_MM) / IN_A_ROW;
+  const inRow = options.length > IN_A_ROW.few ? IN_A_ROW.many : IN_A_ROW.few;
+  const widthMm = (maker.widthMm - (inRow - 1) * GAP_MM) / inRow;
   const cells = options.map((o) => optionCell(maker, o, widthMm, price(o.price)));
   const rows: Figure[] = [];
-  for (let i = 0; i < cells.length; i += IN_A_ROW) {
-    const of = cells.slice(i, i + IN_A_ROW);
+  for (let i = 0; i < cells.length; i += inRow) {
+    const of = cells.slice(i, i + inRow);
     rows.push({
       items: of.flatMap((c, k) => c.items.map((item) => moved(item, k * (widthMm + GAP_MM), 0))),
       widthMm: maker.widthMm,
