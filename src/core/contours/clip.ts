@@ -17,7 +17,8 @@ const inward = (points: readonly Point[]): Path =>
 const outward = (paths: readonly Path[]): Point[][] =>
   paths
     .filter((p) => Math.abs(ClipperLib.Clipper.Area(p)) > LEAST_MM2 * PER_MM * PER_MM)
-    .map((p) => p.map(({ X, Y }) => ({ x: X / PER_MM, y: Y / PER_MM })));
+    // No minus before a zero.
+    .map((p) => p.map(({ X, Y }) => ({ x: X / PER_MM + 0, y: Y / PER_MM + 0 })));
 
 function oriented(path: Path): Path {
   return ClipperLib.Clipper.Orientation(path) ? path : [...path].reverse();

@@ -1,11 +1,10 @@
-import { signedArea, straightLoop } from "../contours/loop";
 import type { Point } from "../curve/bezier";
 import type { Design } from "../design/schema";
 import { holesOf } from "../fit/holes";
 import { remembered } from "../layout/remembered";
 import type { CutKey } from "../pieces/cutKey";
 import { stationsBetween } from "../pieces/frontOutline";
-import { endOutline, faceOutline } from "../pieces/outlines";
+import { endOutline, faceOutline, pieceOutlines } from "../pieces/outlines";
 import { type EndFace, pieceList } from "../pieces/pieceList";
 import { type CutFace, cutFace } from "./cutParts";
 import { faceOpenings } from "./openings";
@@ -22,8 +21,8 @@ export interface EndFacePart extends CutFace {
 
 /** The rear of a sheet as thin as this opens like its front: a file does the rest. */
 const THIN_MM = 5;
-/** A face that is less of the piece's widest section than this share is rounded off. */
-const LEAST_SHARE = 0.25;
+/** A face that is lower than this share of the piece's height is rounded off. */
+const LEAST_SHARE = 0.5;
 
 /** Openings whose sizes differ by no more than this are alike, mm. */
 const ALIKE_MM = 0.05;
@@ -33,6 +32,7 @@ const ALIKE_MM = 0.05;
  * cut out of sheet across the knife is its own outline, and not among them; nor is a rear face like the front.
  */
 export const endFaces = remembered((design: Design): readonly EndFacePart[] => {
+  const seen = pieceOutlines(design);
   const along = holesOf(design).filter((h) => h.axis === "along");
   return pieceList(design).flatMap((piece): EndFacePart[] => {
     const { key, id, ends, across } = piece;
@@ -50,15 +50,20 @@ export const endFaces = remembered((design: Design): readonly EndFacePart[] => {
       const bare = drilled.every((h) => h.from === null);
       if (across && (face === "front" || (bare && (alike || across.thicknessMm < THIN_MM)))) return [];
       const own = endOutline(design, piece, end);
-      const widest = faceOutline(design, piece, () => stationsBetween(end.stationAt(0), other(end)));
-      const outline = areaOf(own) < LEAST_SHARE * areaOf(widest) ? widest : own;
+      // Rounded off it is far lower than the piece is high.
+      const rounded = heightOf(own) < LEAST_SHARE * heightOf(seen.get(id)?.outlines ?? []);
+      const outline = rounded
+        ? faceOutline(design, piece, () => stationsBetween(end.stationAt(0), other(end)))
+        : own;
       return [{ key, id, face, isWidest: outline !== own, ...cutFace(outline, open, drilled) }];
     });
   });
 });
 
-const areaOf = (of: readonly (readonly Point[])[]): number =>
-  of.reduce((sum, o) => sum + signedArea(straightLoop(o)), 0);
+function heightOf(of: readonly (readonly Point[])[]): number {
+  const ys = of.flat().map((p) => p.y);
+  return ys.length > 0 ? Math.max(...ys) - Math.min(...ys) : 0;
+}
 
 function sizeOf(loops: readonly (readonly { readonly x: number; readonly y: number }[])[]): string {
   const points = loops.flat();
