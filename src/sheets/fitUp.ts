@@ -1,11 +1,10 @@
 import { holeGroups } from "@/core/fit/holes";
-import type { Opening } from "@/core/fit/openings";
 import type { Figure } from "@/core/paper/item";
 import type { Page } from "@/core/paper/page";
 import { printMass } from "@/core/units/print";
 import { cautionsFor } from "@/words/cautions";
 import { itemWords } from "@/words/fasteners";
-import { BORE_WORDS, MADE_WORDS, ownerWords } from "@/words/fit";
+import { BORE_WORDS, MADE_WORDS, openingWords, ownerWords } from "@/words/fit";
 import { cutName, partName } from "@/words/parts";
 import { holeWords } from "@/words/sheets";
 import type { SheetMaker } from "./sheet";
@@ -123,13 +122,6 @@ function slot(maker: SheetMaker): Figure[] {
 function openings(maker: SheetMaker): Figure[] {
   const all = maker.fit.openings;
   if (all.length === 0) return [];
-  const { length } = maker;
-  const size = (o: Opening | null) =>
-    o === null
-      ? "closed"
-      : o.roundMm === null
-        ? `${length(o.heightMm)} × ${length(o.thicknessMm)}`
-        : `${length(o.roundMm)} round`;
   return [
     maker.heading("Openings for the tang"),
     ...maker.table(
@@ -138,7 +130,11 @@ function openings(maker: SheetMaker): Figure[] {
         { name: "At its front", share: 2.4, number: true },
         { name: "At its rear", share: 2.4, number: true },
       ],
-      all.map((o) => [partName(o.key), size(o.front), size(o.rear)]),
+      all.map((o) => [
+        partName(o.key),
+        openingWords(o.front, maker.length),
+        openingWords(o.rear, maker.length),
+      ]),
     ),
   ];
 }

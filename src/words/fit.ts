@@ -2,6 +2,7 @@ import type { DrillSet, PinFit } from "@/core/design/schema";
 import type { BoreUse } from "@/core/fasteners/kind";
 import type { BoreOwner } from "@/core/fit/boreNeeds";
 import type { GlueJoint } from "@/core/fit/glue";
+import type { Opening } from "@/core/fit/openings";
 import { itemWords } from "./fasteners";
 import { FITTING_WORDS } from "./fittings";
 
@@ -59,6 +60,14 @@ export function ownerWords(owners: readonly BoreOwner[]): string {
         : OWNER_WORDS[o.kind];
     })
     .join(", ");
+}
+
+/** How large an opening for a tang is: "12 mm × 5 mm", "5.5 mm round"; "closed" where there is none. */
+export function openingWords(of: Opening | null, length: (mm: number) => string): string {
+  if (of === null) return "closed";
+  return of.roundMm === null
+    ? `${length(of.heightMm)} × ${length(of.thicknessMm)}`
+    : `${length(of.roundMm)} round`;
 }
 
 /** Which way a piece of stock is measured. */

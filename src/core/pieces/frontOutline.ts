@@ -4,7 +4,7 @@ import type { Point } from "../curve/bezier";
 import { clamp } from "../number";
 import { rangeOf } from "../solids/extent";
 import type { Region } from "../solids/region";
-import type { Slice } from "../solids/slice";
+import { holds, type Slice } from "../solids/slice";
 import { Taken } from "../weigh/taken";
 import { swept } from "./swept";
 
@@ -142,10 +142,4 @@ class Rays {
     }
     return slice;
   }
-}
-
-function holds(ys: readonly number[] | null, y: number): boolean {
-  if (ys === null) return true;
-  for (let k = 0; k + 1 < ys.length; k += 2) if (y > ys[k] && y < ys[k + 1]) return true;
-  return false;
 }

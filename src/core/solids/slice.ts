@@ -81,3 +81,10 @@ export function curvedSlice(
     high: cut.high,
   };
 }
+
+/** Whether a height lies in stretches of y as a cut has them; null for what y does not limit. */
+export function holds(ys: readonly number[] | null, y: number): boolean {
+  if (ys === null) return true;
+  for (let k = 0; k + 1 < ys.length; k += 2) if (y > ys[k] && y < ys[k + 1]) return true;
+  return false;
+}

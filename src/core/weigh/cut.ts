@@ -6,7 +6,7 @@ import { yPanels } from "./panels";
 import { Presence } from "./presence";
 import { type RayFineness, RaySums } from "./raySums";
 import { type OrderPanel, putStretch, type Stretch } from "./stretches";
-import { mixed, StructureKey } from "./structureKey";
+import { below, mixed, StructureKey } from "./structureKey";
 import { SAME_FACE_MM, Taken } from "./taken";
 
 /** How near its ends a panel's order is read, as a share of it. */
@@ -126,10 +126,7 @@ export class Cut {
   forEachFilled(visit: (part: number, y0: number, y1: number, z0: number, z1: number) => void): void {
     for (let k = 0; k < this.panelCount; k++) {
       const { y0, y1, first, last } = this.panels[k];
-      for (let i = first; i < last; i++) {
-        const { part, z0, z1 } = this.stretches[i];
-        visit(part, y0, y1, z0, z1);
-      }
+      for (const s of this.stretches.slice(first, last)) visit(s.part, y0, y1, s.z0, s.z1);
     }
   }
 
@@ -358,10 +355,4 @@ export class Cut {
     panel.zone = zone;
     panel.extra = extra;
   }
-}
-
-function below(creases: readonly number[], y: number): number {
-  let n = 1;
-  for (let i = 0; i < creases.length; i++) if (creases[i] < y) n++;
-  return n;
 }

@@ -1,4 +1,5 @@
 import type { Assembly } from "../assembly/types";
+import { holds } from "../solids/slice";
 import { Taken } from "./taken";
 
 /** A stretch of a ray along z that one part fills: which part of the assembly, and from where to where, mm. */
@@ -18,7 +19,7 @@ export function rayThrough({ regions, parts }: Assembly, x: number, y: number): 
     if (cut === undefined) {
       const { xRange } = regions[r];
       const slice = x > xRange[0] && x < xRange[1] ? regions[r].sliceAt(x) : null;
-      cut = slice && inside(slice.ys, y) ? [slice.low(y), slice.high(y)] : null;
+      cut = slice && holds(slice.ys, y) ? [slice.low(y), slice.high(y)] : null;
       cuts.set(r, cut);
     }
     return cut;
@@ -37,10 +38,4 @@ export function rayThrough({ regions, parts }: Assembly, x: number, y: number): 
     });
   });
   return passed.sort((a, b) => a.fromMm - b.fromMm);
-}
-
-function inside(ys: readonly number[] | null, y: number): boolean {
-  if (ys === null) return true;
-  for (let k = 0; k + 1 < ys.length; k += 2) if (y > ys[k] && y < ys[k + 1]) return true;
-  return false;
 }

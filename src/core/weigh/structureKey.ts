@@ -29,3 +29,10 @@ export function mixed(h: number, v: number): number {
   const m = Math.imul(h ^ (v + 0x7f4a7c15), 0x9e3779b1);
   return m ^ (m >>> 15);
 }
+
+/** How many creases of a cut lie below a height, and one more. */
+export function below(creases: readonly number[], y: number): number {
+  let n = 1;
+  for (let i = 0; i < creases.length; i++) if (creases[i] < y) n++;
+  return n;
+}

@@ -2,13 +2,13 @@
 import { Stack, Text } from "@chakra-ui/react";
 import type { Guard } from "@/core/design/schema";
 import type { GuardSlot } from "@/core/fit/guardSlot";
-import type { Opening } from "@/core/fit/openings";
 import type { FitSheet } from "@/core/fit/sheet";
 import { guardWidthAt } from "@/core/layout/guard";
 import { spotOf } from "@/core/review/spots";
 import { SAME_PLACE_MM } from "@/core/tolerances";
 import { printLength } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
+import { openingWords } from "@/words/fit";
 import { partName } from "@/words/parts";
 import { useDesign } from "../bench/BenchContext";
 import { LengthAt } from "../fields/bound";
@@ -100,12 +100,6 @@ function PieceOpenings({ sheet }: { sheet: FitSheet }) {
   const units = useUnits();
   const length = (mm: number) => printLength(mm, units, 2);
   if (sheet.openings.length === 0) return null;
-  const size = (of: Opening | null) =>
-    of === null
-      ? "closed"
-      : of.roundMm === null
-        ? `${length(of.heightMm)} × ${length(of.thicknessMm)}`
-        : `${length(of.roundMm)} round`;
   return (
     <Figures
       label="Openings of pieces"
@@ -115,8 +109,8 @@ function PieceOpenings({ sheet }: { sheet: FitSheet }) {
       speaks={(p) => [spotOf(p.key)]}
       columns={[
         { name: "Piece", of: (p) => partName(p.key) },
-        { name: "Open at its front", number: true, of: (p) => size(p.front) },
-        { name: "At its rear", number: true, of: (p) => size(p.rear) },
+        { name: "Open at its front", number: true, of: (p) => openingWords(p.front, length) },
+        { name: "At its rear", number: true, of: (p) => openingWords(p.rear, length) },
       ]}
     />
   );
