@@ -2,7 +2,7 @@ import type { Assembly } from "../assembly/types";
 import { joined } from "../contours/clip";
 import type { Point } from "../curve/bezier";
 import { clamp } from "../number";
-import { rangeOf } from "../solids/extent";
+import { sideRangeOf } from "../solids/extent";
 import type { Region } from "../solids/region";
 import { holds, type Slice } from "../solids/slice";
 import { Taken } from "../weigh/taken";
@@ -62,7 +62,7 @@ export function sectionOutline(regions: readonly Region[], x: number): Point[][]
 function heightsOf({ regions, parts }: Assembly, ids: readonly string[]): number[] {
   return parts
     .filter((p) => ids.includes(p.id))
-    .flatMap((p) => rangeOf(p.regions.map((r) => regions[r]))?.[1] ?? []);
+    .flatMap((p) => sideRangeOf(p.regions.map((r) => regions[r]))?.[1] ?? []);
 }
 
 /** Stretches along z, from and to in turn, as few as they make together. */
