@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Item } from "./item";
-import { textWidthMm } from "./letters";
+import { missingLetters, textWidthMm } from "./letters";
 import { flowed, footPlaces, roomOf, SQUARE_MM, table, writing } from "./page";
 import { correction, measuredPrinter, PAPERS, sheetSize, TRUE_PRINTER } from "./paper";
 import { cutsThrough, laidOut, type NamedFigure, overlapOn, proposedWay, tileStarts } from "./tile";
@@ -144,6 +144,29 @@ describe("a heading", () => {
     const pages = flowed([...fill, line("heading", true), line("what follows", false)], setup, 0);
     const said = pages.map((p) => p.flatMap((i) => (i.kind === "text" ? [i.text] : [])));
     expect(said.at(-1)).toEqual(["heading", "what follows"]);
+  });
+});
+
+describe("the fonts of the sheets", () => {
+  /** Letters of a script in a block of Unicode that no font has. */
+  const without = (script: RegExp, from: number, to: number) => {
+    const letters = Array.from({ length: to - from + 1 }, (_, i) => String.fromCodePoint(from + i));
+    return missingLetters(letters.filter((l) => script.test(l) && /\p{L}/u.test(l)));
+  };
+
+  it("have every letter of Latin, Greek and Cyrillic that a name is written with", () => {
+    // @see The Unicode Standard, blocks Basic Latin to IPA Extensions, Greek and Coptic, Greek Extended, Cyrillic.
+    expect(without(/\p{Script=Latin}/u, 0, 0x2af)).toEqual([]);
+    expect(without(/\p{Script=Greek}/u, 0x370, 0x3ff)).toEqual([]);
+    expect(without(/\p{Script=Greek}/u, 0x1f00, 0x1fff)).toEqual([]);
+    expect(without(/\p{Script=Cyrillic}/u, 0x400, 0x4ff)).toEqual([]);
+    // Of Latin Extended Additional all but four that mediaeval Welsh is written with.
+    expect(without(/\p{Script=Latin}/u, 0x1e00, 0x1eff).length).toBe(4);
+  });
+
+  it("of what is put together from two signs the one letter counts", () => {
+    expect(missingLetters(["o\u0301", "Z\u030c"])).toEqual([]);
+    expect(textWidthMm("o\u0301", 3)).toBeCloseTo(textWidthMm("ó", 3), 9);
   });
 });
 
