@@ -58,7 +58,8 @@ function templateOf(maker: SheetMaker, piece: DrawnPiece): NamedFigure {
 type ToPaper = (p: Point) => Point;
 
 /** Lines of the grind on the blade's right side, and dashed those of its left side that lie elsewhere. */
-function grindLines({ source: { design } }: SheetMaker, toPaper: ToPaper): Item[] {
+function grindLines(maker: SheetMaker, toPaper: ToPaper): Item[] {
+  const { design } = maker.source;
   const { blade } = layoutOf(design);
   const right = faceLines(blade, "right");
   const isRight = (l: DrawnLine) =>
@@ -72,7 +73,43 @@ function grindLines({ source: { design } }: SheetMaker, toPaper: ToPaper): Item[
   return [
     ...right.map((l): Item => ({ kind: "line", pen: "mark", points: l.points.map(toPaper) })),
     ...left.map((l): Item => ({ kind: "line", pen: "hidden", points: l.points.map(toPaper) })),
+    ...lineLabels(maker, [...right, ...left]).map(
+      // Toward the tip it is written to the left, so that it stays over the blade.
+      ({ at, text }): Item => ({
+        kind: "text",
+        ...toPaper(at),
+        text,
+        sizeMm: LABEL_MM,
+        anchor: at.x > design.blade.lengthMm / 2 ? "end" : "start",
+      }),
+    ),
   ];
+}
+
+const LABEL_MM = 2.3;
+
+/** What each line of the grind is, with its station: once for each kind of line and each fuller. */
+function lineLabels(
+  { source: { design }, length }: SheetMaker,
+  lines: readonly DrawnLine[],
+): { readonly at: Point; readonly text: string }[] {
+  const { ricassoMm, swedge, fullers, lengthMm } = design.blade;
+  const words = (of: DrawnLine["of"]): string | null => {
+    if (of === "plunge") return `plunge ${length(ricassoMm, 1)}`;
+    if (of === "face") return "grind line";
+    if (of === "ridge") return "ridge";
+    if (of === "swedge") return swedge && `false edge from ${length(lengthMm - swedge.lengthMm, 1)}`;
+    const fuller = fullers.find((f) => of === `fuller:${f.id}`);
+    return fuller ? `fuller ${length(fuller.fromMm, 1)} to ${length(fuller.toMm, 1)}` : null;
+  };
+  const found = new Map<string, { at: Point; text: string }>();
+  for (const { of, points } of lines) {
+    const text = words(of);
+    if (!text || found.has(of) || points.length === 0) continue;
+    const { x, y } = points[Math.floor(points.length / 2)];
+    found.set(of, { at: { x: x + 1, y: y + 1 }, text });
+  }
+  return [...found.values()];
 }
 
 /** A line of the left side that lies so near to one of the right is the same, mm. */
