@@ -13,7 +13,7 @@ import {
   writing,
 } from "@/core/paper/page";
 import { type PaperChoice, type PaperSetup, setupOf } from "@/core/paper/paper";
-import { laidOut, type NamedFigure, proposedWay } from "@/core/paper/tile";
+import { laidOut, laidOutProposed, type NamedFigure } from "@/core/paper/tile";
 import { wrapped } from "@/core/paper/wrapped";
 import { printLength, printLengthBare, type UnitSystem } from "@/core/units/print";
 import type { MassReport } from "@/core/weigh/report";
@@ -98,13 +98,19 @@ export class SheetMaker {
 
   /** Figures one under the other. */
   flowed(kind: SheetKind, figures: readonly Figure[], gapMm: number): Page[] {
-    return pagesOf(flowed(figures, this.setup, gapMm), this.setup, this.foot(kind), "titled");
+    const { setup } = this;
+    const bodies = flowed(figures, setup, gapMm).map((items) => ({ items, setup }));
+    return pagesOf(bodies, this.foot(kind), "titled");
   }
 
   /** Figures at their own size, the way round that cuts the fewest of them where none is chosen. */
   trueSize(kind: SheetKind, figures: readonly NamedFigure[]): Page[] {
-    const setup = this.source.paper.way === "proposed" ? proposedWay(figures, this.setup) : this.setup;
-    return pagesOf(laidOut(figures, setup, tileWords), setup, this.foot(kind), "measured");
+    const { setup, source } = this;
+    const bodies =
+      source.paper.way === "proposed"
+        ? laidOutProposed(figures, setup, tileWords)
+        : laidOut(figures, setup, tileWords).map((items) => ({ items, setup }));
+    return pagesOf(bodies, this.foot(kind), "measured");
   }
 
   private foot(kind: SheetKind): FootWords {

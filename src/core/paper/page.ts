@@ -45,18 +45,15 @@ export function roomOf(setup: PaperSetup, foot: Foot) {
   };
 }
 
-/** Sheets with their foot. */
+/** Sheets with their foot, each as it lies. */
 export function pagesOf(
-  bodies: readonly (readonly Item[])[],
-  setup: PaperSetup,
+  bodies: readonly { readonly items: readonly Item[]; readonly setup: PaperSetup }[],
   words: FootWords,
   foot: Foot,
 ): Page[] {
-  const { widthMm, heightMm } = sheetSize(setup);
   const of = foot === "measured" ? measuredFoot : titledFoot;
-  return bodies.map((items, i) => ({
-    widthMm,
-    heightMm,
+  return bodies.map(({ items, setup }, i) => ({
+    ...sheetSize(setup),
     items: [...items, ...of(setup, words, words.title(i + 1, bodies.length))],
   }));
 }

@@ -3,7 +3,7 @@ import type { Item } from "./item";
 import { missingLetters, textWidthMm } from "./letters";
 import { flowed, footPlaces, roomOf, SQUARE_MM, table, writing } from "./page";
 import { correction, measuredPrinter, PAPERS, sheetSize, TRUE_PRINTER } from "./paper";
-import { cutsThrough, laidOut, type NamedFigure, overlapOn, proposedWay, tileStarts } from "./tile";
+import { cutsThrough, laidOut, laidOutProposed, type NamedFigure, overlapOn, tileStarts } from "./tile";
 import { wrapped } from "./wrapped";
 
 const setup = { paper: "a4", across: false, printer: TRUE_PRINTER } as const;
@@ -117,8 +117,12 @@ describe("tiles", () => {
   it("are proposed the way round that cuts the fewest figures", () => {
     const blade = rect("blade", 250, 40);
     expect(cutsThrough([blade], setup)).toBe(1);
-    expect(proposedWay([blade], setup).across).toBe(true);
-    expect(proposedWay([rect("plate", 30, 40)], setup).across).toBe(false);
+    const ways = (figures: readonly NamedFigure[]) =>
+      laidOutProposed(figures, setup, words).map((s) => s.setup.across);
+    expect(ways([blade])).toEqual([true]);
+    expect(ways([rect("plate", 30, 40)])).toEqual([false]);
+    // Scales that stand over each other upright, a blade that lies whole across.
+    expect(ways([blade, ...[1, 2, 3].map((n) => rect(`scale ${n}`, 150, 65))])).toEqual([true, false]);
   });
 
   it("put small figures together, none over another", () => {

@@ -52,16 +52,38 @@ export function cutsThrough(figures: readonly NamedFigure[], setup: PaperSetup):
   }, 0);
 }
 
-/** The way round that cuts the fewest figures, and of two the one that takes fewer sheets. */
-export function proposedWay(figures: readonly NamedFigure[], setup: PaperSetup): PaperSetup {
-  const ways = [false, true].map((across) => {
-    const way = { ...setup, across };
-    return { way, cuts: cutsThrough(figures, way), sheets: laidOut(figures, way, () => "").length };
-  });
-  const [upright, over] = ways;
-  return over.cuts < upright.cuts || (over.cuts === upright.cuts && over.sheets < upright.sheets)
-    ? over.way
-    : upright.way;
+/** What stands on a sheet, and which way round that lies. */
+export interface LaidSheet {
+  readonly items: readonly Item[];
+  readonly setup: PaperSetup;
+}
+
+/**
+ * The same the way round that cuts the fewest figures, and of two the one that takes fewer sheets: all upright, all
+ * across, or across what is cut less so and upright what is left.
+ */
+export function laidOutProposed(
+  figures: readonly NamedFigure[],
+  setup: PaperSetup,
+  tileWords: TileWords,
+): LaidSheet[] {
+  const [upright, across] = [false, true].map((way) => ({ ...setup, across: way }));
+  const cuts = (f: NamedFigure, on: PaperSetup) => cutsThrough([f], on);
+  const wide = figures.filter((f) => cuts(f, across) < cuts(f, upright));
+  const rest = figures.filter((f) => !wide.includes(f));
+  const laid = (of: readonly NamedFigure[], on: PaperSetup) =>
+    laidOut(of, on, tileWords).map((items): LaidSheet => ({ items, setup: on }));
+  const ways = [
+    { sheets: laid(figures, upright), cuts: cutsThrough(figures, upright) },
+    { sheets: laid(figures, across), cuts: cutsThrough(figures, across) },
+    {
+      sheets: [...laid(wide, across), ...laid(rest, upright)],
+      cuts: cutsThrough(wide, across) + cutsThrough(rest, upright),
+    },
+  ];
+  return ways.reduce((best, w) =>
+    w.cuts < best.cuts || (w.cuts === best.cuts && w.sheets.length < best.sheets.length) ? w : best,
+  ).sheets;
 }
 
 function fits({ widthMm, heightMm }: Figure, setup: PaperSetup): boolean {

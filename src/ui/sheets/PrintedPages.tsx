@@ -4,14 +4,17 @@ import { createPortal, flushSync } from "react-dom";
 import type { Page } from "@/core/paper/page";
 import { PageSvg } from "./PageSvg";
 
+const wayOf = ({ widthMm, heightMm }: Page) => (widthMm > heightMm ? "across" : "upright");
+
 /** Everything but the sheets is left out of a print, and every sheet has a page of its own at its own size. */
-const styleFor = ({ widthMm, heightMm }: Page) => `
-@page { size: ${widthMm}mm ${heightMm}mm; margin: 0; }
+const styleFor = (pages: readonly Page[]) => `
+@page { margin: 0; }
+${pages.map((p) => `@page ${wayOf(p)} { size: ${p.widthMm}mm ${p.heightMm}mm; margin: 0; }`).join("\n")}
 @media screen { #printed-sheets { display: none; } }
 @media print {
   html, body { background: #fff !important; margin: 0 !important; padding: 0 !important; }
   body > *:not(#printed-sheets) { display: none !important; }
-  #printed-sheets > div { break-after: page; break-inside: avoid; width: ${widthMm}mm; height: ${heightMm}mm; overflow: hidden; }
+  #printed-sheets > div { break-after: page; break-inside: avoid; overflow: hidden; }
   #printed-sheets > div:last-child { break-after: auto; }
 }`;
 
@@ -40,9 +43,9 @@ export function PrintedPages({
   if (!printing || pages.length === 0) return null;
   return createPortal(
     <div id="printed-sheets">
-      <style>{styleFor(pages[0])}</style>
+      <style>{styleFor(pages)}</style>
       {[...pages.entries()].map(([i, page]) => (
-        <div key={i}>
+        <div key={i} style={{ page: wayOf(page), width: `${page.widthMm}mm`, height: `${page.heightMm}mm` }}>
           <PageSvg page={page} title={`${title}, ${i + 1}`} correction={correction} />
         </div>
       ))}
