@@ -60,8 +60,14 @@ test("a finding is accepted with a reason that is kept, and taken back; a limit 
 
 test("drills follow the fit, the sets and the drills in the shop", async ({ page }) => {
   await openFit(page, "Gorse guard knife");
-  const row = page.getByRole("row", { name: /Pin 1, Pin 2/ });
+  const row = page
+    .getByRole("table", { name: "Drills and holes", exact: true })
+    .getByRole("row", { name: /Pin 1, Pin 2/ });
   await expect(row).toContainText("F");
+  const pieces = page.getByRole("table", { name: "Holes, piece by piece" });
+  await expect(pieces.getByRole("row", { name: /Scale, pair/ })).toContainText(
+    "6.53 mm, drill F, right through",
+  );
   await expect(row).toContainText("6.53 mm");
   await unfold(page, "Drills and holes");
   await page.getByLabel("Pins go in", { exact: true }).selectOption("press");
