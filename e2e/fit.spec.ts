@@ -84,6 +84,38 @@ test("drills follow the fit, the sets and the drills in the shop", async ({ page
   await expect(page.getByRole("row", { name: /^M5 / })).toContainText("4 mm");
 });
 
+test("one angle for a bevel, the edge before hardening and the shop's wheels change what is ground", async ({
+  page,
+}) => {
+  await openKnife(page, "Heath field knife");
+  const weight = page.getByTestId("weight");
+  const before = await weight.textContent();
+  await page.getByText("One angle for the whole bevel", { exact: true }).click();
+  await expect(weight).not.toHaveText(before ?? "");
+  const angle = page.getByRole("textbox", { name: "Angle to the middle plane" });
+  await angle.fill("80");
+  await angle.press("Enter");
+  await expect(page.getByText(/Must be a number from 0.5/)).toBeVisible();
+  await angle.fill("4");
+  await angle.press("Enter");
+  await page.getByRole("button", { name: "Fit-up", exact: true }).click();
+  const section = page.locator("#grinding");
+  await expect(section).toContainText("4.00°");
+  await unfold(page, "Grinding");
+  await typeLength(page, "Edge left before hardening", "0.4");
+  await expect(section).toContainText("25.7 mm over the edge before hardening, 25.7 mm finished");
+  const wheels = page.getByRole("textbox", { name: "Wheels and drums, diameters" });
+  await wheels.fill("1; 50");
+  await wheels.press("Enter");
+  await expect(section.getByRole("alert")).toBeVisible();
+  await wheels.fill("");
+  await wheels.press("Enter");
+  const files = page.getByRole("textbox", { name: "Round files, diameters" });
+  await files.fill("");
+  await files.press("Enter");
+  await expect(section.getByText("none that is there fits").first()).toBeVisible();
+});
+
 test("slot, stock, glue, hand and loads: what is typed changes what is worked out", async ({ page }) => {
   await openFit(page, "Gorse guard knife");
   const section = (name: string) => page.getByRole("region", { name, exact: true });

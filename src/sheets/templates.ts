@@ -4,14 +4,14 @@ import { type EndFacePart, endFaces } from "@/core/cutting/endFaces";
 import { gauges } from "@/core/cutting/gauges";
 import { AS_DRAWN, type DrawnPiece, drawnPieces, pieceLayer } from "@/core/cutting/pieceLayers";
 import { type Hole, wayOf } from "@/core/fit/holes";
-import { layoutOf } from "@/core/layout/layout";
 import { radians } from "@/core/number";
 import type { Item } from "@/core/paper/item";
 import type { Page } from "@/core/paper/page";
 import { type MarkedHole, pieceFigure } from "@/core/paper/pieceFigure";
 import type { NamedFigure } from "@/core/paper/tile";
-import { type DrawnLine, faceLines } from "@/core/solids/bladeRegion";
-import { grooveHalf } from "@/core/solids/groundBlade";
+import type { DrawnLine } from "@/core/solids/bladeRegion";
+import { grindLines } from "@/core/views/grindLines";
+import { grooveEdges } from "@/core/views/grooveEdges";
 import { faceTitle, holeLine, pieceLines, pieceTitle } from "@/words/sheets";
 import type { SheetMaker } from "./sheet";
 
@@ -48,7 +48,7 @@ function templateOf(maker: SheetMaker, piece: DrawnPiece): NamedFigure {
     key.kind === "guard"
       ? cutterPath(maker, figure.toPaper)
       : key.kind === "blade"
-        ? grindLines(maker, figure.toPaper)
+        ? grindItems(maker, figure.toPaper)
         : piece.part.face === "side"
           ? grooveLines(maker, piece, figure.toPaper)
           : [];
@@ -58,22 +58,15 @@ function templateOf(maker: SheetMaker, piece: DrawnPiece): NamedFigure {
 type ToPaper = (p: Point) => Point;
 
 /** Lines of the grind on the blade's right side, and dashed those of its left side that lie elsewhere. */
-function grindLines(maker: SheetMaker, toPaper: ToPaper): Item[] {
+function grindItems(maker: SheetMaker, toPaper: ToPaper): Item[] {
   const { design } = maker.source;
-  const { blade } = layoutOf(design);
-  const right = faceLines(blade, "right");
-  const isRight = (l: DrawnLine) =>
-    right.some(
-      (r) =>
-        r.of === l.of &&
-        r.points.length === l.points.length &&
-        r.points.every((p, i) => Math.hypot(p.x - l.points[i].x, p.y - l.points[i].y) < SAME_LINE_MM),
-    );
-  const left = faceLines(blade, "left").filter((l) => !isRight(l));
+  const { right, leftOnly } = grindLines(design);
+  const drawn = (lines: readonly DrawnLine[], pen: "mark" | "hidden") =>
+    lines.map((l): Item => ({ kind: "line", pen, points: l.points.map(toPaper) }));
   return [
-    ...right.map((l): Item => ({ kind: "line", pen: "mark", points: l.points.map(toPaper) })),
-    ...left.map((l): Item => ({ kind: "line", pen: "hidden", points: l.points.map(toPaper) })),
-    ...lineLabels(maker, [...right, ...left]).map(
+    ...drawn(right, "mark"),
+    ...drawn(leftOnly, "hidden"),
+    ...lineLabels(maker, [...right, ...leftOnly]).map(
       // Toward the tip it is written to the left, so that it stays over the blade.
       ({ at, text }): Item => ({
         kind: "text",
@@ -112,26 +105,18 @@ function lineLabels(
   return [...found.values()];
 }
 
-/** A line of the left side that lies so near to one of the right is the same, mm. */
-const SAME_LINE_MM = 0.01;
-
-/** Both edges of grooves across a side of the handle. */
+/** Both edges of grooves across the side of the handle that a piece is of. */
 function grooveLines({ source: { design } }: SheetMaker, piece: DrawnPiece, toPaper: ToPaper): Item[] {
-  const { outline } = layoutOf(design);
   const [x0, x1] = boxXs(piece);
-  return design.handle.grooves
-    .filter((g) => piece.side === null || g.sides === "both" || g.sides === piece.side)
-    .flatMap((g) => {
-      const half = grooveHalf(g.diameterMm / 2, g.depthMm);
-      return [g.xMm - half, g.xMm + half]
-        .filter((x) => x > x0 && x < x1)
-        .map((x): Item => {
-          const ys = outline.cut(x);
-          const ends = [ys[0] ?? 0, ys[ys.length - 1] ?? 0];
-          const points = ends.map((y) => toPaper({ x: piece.mirrored ? 0 - x : x, y }));
-          return { kind: "line", pen: "mark", points };
-        });
-    });
+  return grooveEdges(design, piece.side ?? "right")
+    .filter(({ ends: [{ x }] }) => x > x0 && x < x1)
+    .map(
+      ({ ends }): Item => ({
+        kind: "line",
+        pen: "mark",
+        points: ends.map(({ x, y }) => toPaper({ x: piece.mirrored ? 0 - x : x, y })),
+      }),
+    );
 }
 
 function boxXs({ part }: DrawnPiece): readonly [number, number] {

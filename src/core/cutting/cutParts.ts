@@ -1,6 +1,5 @@
 import type { Side } from "../assembly/partKey";
 import { joined } from "../contours/clip";
-import { fitArcs } from "../contours/fitArcs";
 import { circleLoop, flattened, type Loop, signedArea, straightLoop } from "../contours/loop";
 import type { Point } from "../curve/bezier";
 import { signedDistance } from "../curve/crossing";
@@ -11,10 +10,8 @@ import { remembered } from "../layout/remembered";
 import { type CutKey, cutId } from "../pieces/cutKey";
 import { blankOutline, pieceOutlines } from "../pieces/outlines";
 import { pieceList } from "../pieces/pieceList";
+import { asLoops } from "./follows";
 import { faceOpenings } from "./openings";
-
-/** Round and straight pieces follow an outline within this, mm; with its chords it stays within 0.01 mm. */
-export const FOLLOWS_MM = 0.006;
 
 /** A round hole right through a piece, as large as it is all the way. */
 export interface RoundHole {
@@ -122,8 +119,7 @@ export function cutFace(
   const cut = bites.length > 0 ? joined(outline, bites) : outline;
   // A strip narrower than a hole through it would fall apart: it is drilled in its place.
   const bitten = outer(cut) > outer(outline) ? outline : cut;
-  const outlines = bitten.map((o) => fitArcs(o, FOLLOWS_MM)).filter((l) => l.length > 1);
-  return { outlines: [...outlines, ...openings], holes: inside, drilled };
+  return { outlines: [...asLoops(bitten), ...openings], holes: inside, drilled };
 }
 
 const outer = (of: readonly (readonly Point[])[]): number =>

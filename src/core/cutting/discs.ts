@@ -1,4 +1,3 @@
-import { fitArcs } from "../contours/fitArcs";
 import type { Loop } from "../contours/loop";
 import type { Design } from "../design/schema";
 import { openingAt } from "../fit/openings";
@@ -7,7 +6,7 @@ import { layoutOf } from "../layout/layout";
 import { stationsBetween } from "../pieces/frontOutline";
 import { faceOutline } from "../pieces/outlines";
 import { pieceList } from "../pieces/pieceList";
-import { FOLLOWS_MM } from "./cutParts";
+import { asLoops } from "./follows";
 import { cutOut } from "./openings";
 import { drawnPieces } from "./pieceLayers";
 
@@ -50,7 +49,7 @@ export function discs(design: Design): Disc[] {
         material,
         thicknessMm: of.thicknessMm,
         number: i + 1,
-        outlines: [...outlines.map((o) => fitArcs(o, FOLLOWS_MM)), ...cutOut(slot?.outline ?? [])],
+        outlines: [...asLoops(outlines), ...cutOut(slot?.outline ?? [])],
         slotMm: slot && [slot.heightMm, slot.thicknessMm],
       };
     });

@@ -1,9 +1,8 @@
-import { fitArcs } from "../contours/fitArcs";
 import type { Loop } from "../contours/loop";
 import type { Design } from "../design/schema";
 import { layoutOf } from "../layout/layout";
 import { sectionOutline } from "../pieces/frontOutline";
-import { FOLLOWS_MM } from "./cutParts";
+import { asLoops } from "./follows";
 
 /** The finished handle's section at a station, to cut a gauge by. */
 export interface Gauge {
@@ -20,6 +19,6 @@ export function gauges(design: Design): Gauge[] {
   const { frontX, buttX, body } = layoutOf(design);
   return SHARES.map((share) => {
     const x = frontX - share * (frontX - buttX);
-    return { behindMm: -x, outlines: sectionOutline([body], x).map((o) => fitArcs(o, FOLLOWS_MM)) };
+    return { behindMm: -x, outlines: asLoops(sectionOutline([body], x)) };
   }).filter((g) => g.outlines.length > 0);
 }

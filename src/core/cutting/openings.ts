@@ -1,4 +1,3 @@
-import { fitArcs } from "../contours/fitArcs";
 import { type Loop, reversed } from "../contours/loop";
 import type { Point } from "../curve/bezier";
 import type { Design } from "../design/schema";
@@ -6,14 +5,11 @@ import { DRILLS } from "../fit/drillSets";
 import { guardSlot } from "../fit/guardSlot";
 import { openingAt } from "../fit/openings";
 import type { Workpiece } from "../pieces/pieceList";
+import { asLoops } from "./follows";
 import { roundedBox } from "./roundedBox";
 
-/** Round and straight pieces follow an opening within this, mm. */
-const FOLLOWS_MM = 0.006;
-
 /** An opening as what is cut out of a piece: loops that run clockwise. */
-export const cutOut = (outline: readonly (readonly Point[])[]): Loop[] =>
-  outline.map((o) => reversed(fitArcs(o, FOLLOWS_MM))).filter((l) => l.length > 1);
+export const cutOut = (outline: readonly (readonly Point[])[]): Loop[] => asLoops(outline).map(reversed);
 
 /** What is cut out of the front or the rear face of a piece for the tang: of the guard, the slot that is milled. */
 export function faceOpenings(design: Design, { key, ends }: Workpiece, face: "front" | "rear"): Loop[] {

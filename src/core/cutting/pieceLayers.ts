@@ -1,12 +1,12 @@
 import type { Side } from "../assembly/partKey";
 import { grown } from "../contours/clip";
 import type { Layer } from "../contours/drawing";
-import { fitArcs } from "../contours/fitArcs";
 import { flattened, type Loop, mapped, reversed, signedArea, straightLoop } from "../contours/loop";
 import type { Point } from "../curve/bezier";
 import type { Design } from "../design/schema";
 import type { CutKey } from "../pieces/cutKey";
-import { blank, type CutPart, cutParts, FOLLOWS_MM } from "./cutParts";
+import { blank, type CutPart, cutParts } from "./cutParts";
+import { asLoops } from "./follows";
 
 /** One thing to cut, under a name that no other of its knife has: of a pair, the right one or the left one. */
 export interface DrawnPiece {
@@ -135,5 +135,5 @@ function moved(outlines: readonly Loop[], halfKerfMm: number, allowanceMm: numbe
   const outer = chords.filter((c) => signedArea(straightLoop(c)) > 0);
   const inner = chords.filter((c) => signedArea(straightLoop(c)) < 0);
   const openings = inner.flatMap((c) => grown([[...c].reverse()], -halfKerfMm)).map((c) => c.reverse());
-  return [...grown(outer, halfKerfMm + allowanceMm), ...openings].map((c) => fitArcs(c, FOLLOWS_MM));
+  return asLoops([...grown(outer, halfKerfMm + allowanceMm), ...openings]);
 }

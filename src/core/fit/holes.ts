@@ -1,15 +1,14 @@
-import { assemble } from "../assembly/assemble";
 import type { Side } from "../assembly/partKey";
 import type { Assembly } from "../assembly/types";
 import { signedDistance } from "../curve/crossing";
 import type { Design } from "../design/schema";
 import type { BoreNeed, BoreUse, CrossBore } from "../fasteners/kind";
 import { layoutOf } from "../layout/layout";
-import { remembered } from "../layout/remembered";
+import { lazily, remembered } from "../layout/remembered";
 import type { CutKey } from "../pieces/cutKey";
 import { blankOutline, pieceOutlines } from "../pieces/outlines";
-import { blankPiece, pieceList, type Workpiece } from "../pieces/pieceList";
-import { undrilled, unpierced } from "../pieces/undrilled";
+import { blankPiece, piecesWithBlank, type Workpiece } from "../pieces/pieceList";
+import { facesOf, solidsOf } from "../pieces/undrilled";
 import { SAME_PLACE_MM } from "../tolerances";
 import { tapDrillMm, threadOf } from "../units/screws";
 import { type Passed, rayThrough } from "../weigh/rayThrough";
@@ -67,10 +66,8 @@ export function drilledFor(
 
 /** Every round hole of every piece, blade and tang among them whether they are made here or in the hand. */
 export const holesOf = remembered((design: Design): readonly Hole[] => {
-  const listed = pieceList(design);
-  const pieces = listed.some((p) => p.key.kind === "blade") ? listed : [blankPiece(design), ...listed];
-  const solid = undrilled(assemble(design), design);
-  const faces = unpierced(solid);
+  const pieces = piecesWithBlank(design);
+  const solid = solidsOf(design);
   const axes = new Map<number, ReturnType<typeof alongAxis>>();
   return boresAsked(design).flatMap((asked): Hole[] => {
     const { drill, thread, wantedMm } = drilledFor(design, asked.bore);
@@ -97,7 +94,7 @@ export const holesOf = remembered((design: Design): readonly Hole[] => {
     }
     let axis = axes.get(yMm);
     if (!axis) {
-      axis = alongAxis(faces, yMm);
+      axis = alongAxis(facesOf(design), yMm);
       axes.set(yMm, axis);
     }
     return axis.flatMap(({ part, rear, front }): Hole[] => {
@@ -126,7 +123,7 @@ function acrossPieces(
   radiusMm: number,
 ): Pick<Hole, "piece" | "side" | "from" | "depthMm" | "takes" | "within">[] {
   const middle = rayThrough(solid, xMm, yMm);
-  const around = remembering(() =>
+  const around = lazily(() =>
     OUT.flatMap((out) =>
       Array.from({ length: ROUND }, (_, i) => {
         const [turn, away] = [(2 * Math.PI * i) / ROUND, out * radiusMm];
@@ -171,14 +168,6 @@ function acrossPieces(
       return [{ piece: piece.id, side, takes, within, ...begun(takes, within) }];
     });
   });
-}
-
-function remembering<T>(work: () => T): () => T {
-  let known: { readonly of: T } | null = null;
-  return () => {
-    known ??= { of: work() };
-    return known.of;
-  };
 }
 
 const sideOf = ({ key }: Workpiece): Side | null =>
@@ -267,9 +256,7 @@ export const wayOf = ({ use, drilledMm, thread, from, depthMm }: Hole): string =
 
 /** Every hole by the piece that it is in, blade and tang first, those that are drilled alike together. */
 export function holeGroups(design: Design, all: readonly Hole[] = holesOf(design)): HoleGroup[] {
-  const listed = pieceList(design);
-  const pieces = listed.some((p) => p.key.kind === "blade") ? listed : [blankPiece(design), ...listed];
-  return pieces.flatMap(({ key, id }) => {
+  return piecesWithBlank(design).flatMap(({ key, id }) => {
     const groups = new Map<string, Hole[]>();
     for (const h of all.filter((o) => o.piece === id)) {
       const way = wayOf(h);

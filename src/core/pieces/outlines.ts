@@ -10,7 +10,7 @@ import { radians } from "../number";
 import { frontOutline, type StationsAt } from "./frontOutline";
 import { blankPiece, type EndFace, pieceList, type Workpiece } from "./pieceList";
 import { type Group, sideOutlines } from "./sideOutline";
-import { undrilled, unpierced } from "./undrilled";
+import { facesOf, solidsOf, undrilled } from "./undrilled";
 
 /** What a piece covers on the side that it is marked out on: closed chord lines, outer ones counter-clockwise. */
 export interface PieceOutline {
@@ -25,22 +25,20 @@ export interface PieceOutline {
  * side x runs toward the tip and y to the spine; from the front x is to the right of a holder.
  */
 export const pieceOutlines = remembered((design: Design): ReadonlyMap<string, PieceOutline> => {
-  const whole = undrilled(assemble(design), design);
   const flat = pieceList(design).filter((p) => p.across === null && p.key.kind !== "blade");
   const groups = flat.flatMap((p): Group[] => {
     const leastMm = filmOver(design, p);
     return [{ parts: p.parts, leastMm }, ...(p.leftParts ? [{ parts: p.leftParts, leastMm }] : [])];
   });
-  const seen = sideOutlines(whole, groups, layoutOf(design).plainBody).map(withoutCrumbs);
+  const seen = sideOutlines(solidsOf(design), groups, layoutOf(design).plainBody).map(withoutCrumbs);
   const found = new Map<string, PieceOutline>();
   let next = 0;
   for (const p of flat) found.set(p.id, { outlines: seen[next++], left: p.leftParts ? seen[next++] : null });
-  const faces = unpierced(whole);
   for (const p of pieceList(design)) {
     if (!p.across) continue;
     const { stationsAt, tiltDeg } = p.across;
     const face = (parts: readonly string[]) =>
-      frontOutline(faces, parts, stationsAt, 1 / Math.cos(radians(tiltDeg)));
+      frontOutline(facesOf(design), parts, stationsAt, 1 / Math.cos(radians(tiltDeg)));
     found.set(p.id, { outlines: face(p.parts), left: p.leftParts && face(p.leftParts) });
   }
   return found;
@@ -72,13 +70,12 @@ export const blankOutline = remembered((design: Design): readonly (readonly Poin
 /** The outline of a piece between two stations, such as one disc of a stack. */
 export function faceOutline(design: Design, { parts, across }: Workpiece, stationsAt: StationsAt): Point[][] {
   const longer = 1 / Math.cos(radians(across?.tiltDeg ?? 0));
-  return frontOutline(unpierced(undrilled(assemble(design), design)), parts, stationsAt, longer);
+  return frontOutline(facesOf(design), parts, stationsAt, longer);
 }
 
 /** The front or the rear face of a piece along the tang, seen from the front; whole, without what goes into it. */
 export function endOutline(design: Design, { parts }: Workpiece, { stationAt, tiltDeg }: EndFace): Point[][] {
-  const faces = unpierced(undrilled(assemble(design), design));
-  return frontOutline(faces, parts, (y) => [stationAt(y)], 1 / Math.cos(radians(tiltDeg)));
+  return frontOutline(facesOf(design), parts, (y) => [stationAt(y)], 1 / Math.cos(radians(tiltDeg)));
 }
 
 /** What the tang, what holds its end and the hole round both take of such a face. */

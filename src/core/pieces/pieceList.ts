@@ -119,6 +119,12 @@ export const pieceList = remembered((design: Design): readonly Workpiece[] => {
   ];
 });
 
+/** The same with blade and tang, whether they are made here or are in the hand: holes are drilled in either. */
+export function piecesWithBlank(design: Design): readonly Workpiece[] {
+  const listed = pieceList(design);
+  return design.blade.measured ? [blankPiece(design), ...listed] : listed;
+}
+
 /** Blade and tang, or the tang's rod with it, in one. */
 export function blankPiece({ blade }: Design): Workpiece {
   const parts = [partId({ kind: "blade" }), partId({ kind: "tang" })];

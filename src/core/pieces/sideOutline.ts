@@ -5,7 +5,7 @@ import type { Region } from "../solids/region";
 import { throughSlice } from "../solids/slice";
 import { Cut } from "../weigh/cut";
 import { DEFAULT_FINENESS } from "../weigh/integrate";
-import { xPanels } from "../weigh/panels";
+import { activeAt, xPanels } from "../weigh/panels";
 import { type Ends, swept } from "./swept";
 
 /** Stretches of one part that are nearer than this are one, mm. */
@@ -77,23 +77,17 @@ function meeting(of: readonly number[], others: readonly number[]): number[] {
 /** Reads where groups of parts lie across a cut. */
 class Reader {
   private readonly cut: Cut;
-  private readonly ranges: readonly (readonly [number, number])[];
 
   constructor(
-    assembly: Assembly,
+    private readonly assembly: Assembly,
     private readonly groupsOf: readonly (readonly number[])[],
     private readonly least: readonly number[],
   ) {
     this.cut = new Cut(assembly, DEFAULT_FINENESS);
-    this.ranges = assembly.regions.map((r) => r.xRange);
   }
 
   endsAt(x: number): Ends {
-    const active: number[] = [];
-    this.ranges.forEach(([from, to], r) => {
-      if (x > from && x < to) active.push(r);
-    });
-    this.cut.turnTo(x, active);
+    this.cut.turnTo(x, activeAt(this.assembly.regions, x));
     const ends: number[][] = this.least.map(() => []);
     this.cut.forEachFilled((part, y0, y1, z0, z1) => {
       for (const k of this.groupsOf[part]) {

@@ -1,6 +1,8 @@
+import { assemble } from "../assembly/assemble";
 import type { PartKey } from "../assembly/partKey";
 import type { Assembly } from "../assembly/types";
 import type { Design } from "../design/schema";
+import { remembered } from "../layout/remembered";
 
 /**
  * How each kind of part stands to what is cut by an outline: `solid` is a piece, or takes space from one; `drilled` is
@@ -53,3 +55,7 @@ export function unpierced(assembly: Assembly): Assembly {
     (STANDS[key.kind] === "solid" || key.kind === "tang-end") && key.kind !== "blade" && key.kind !== "tang";
   return { ...assembly, parts: assembly.parts.filter(stays) };
 }
+
+/** The parts of a design before anything is drilled in them, and those of them with whole faces; worked out once. */
+export const solidsOf = remembered((design: Design): Assembly => undrilled(assemble(design), design));
+export const facesOf = remembered((design: Design): Assembly => unpierced(solidsOf(design)));

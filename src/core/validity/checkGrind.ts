@@ -40,10 +40,11 @@ function checkFace(
   report: Report,
 ): void {
   const high = blade.outline ? spine - edge : blade.heelHeightMm;
-  // Of one angle the height follows, and ends at the spine.
-  if ("heightMm" in grind && grind.angleDeg === null) {
+  if ("heightMm" in grind) {
+    // Of one angle the height follows from the thickness where the face begins.
+    const kept = faceHeightAt(groundBlade(blade), grind, blade.ricassoMm, Number.POSITIVE_INFINITY);
     const heights = grind.along.length > 0 ? grind.along.map((p) => p.heightMm) : [grind.heightMm];
-    const most = Math.max(...heights);
+    const most = grind.angleDeg === null ? Math.max(...heights) : kept;
     if (most > Math.max(high, blade.heelHeightMm) + ROUNDING)
       report("warning", "grind-higher-than-blade", {
         at: { x: blade.ricassoMm, y: edge },

@@ -5,7 +5,7 @@ import type { Design } from "../design/schema";
 import { type Closeness, swept } from "../pieces/swept";
 import { Cut } from "../weigh/cut";
 import { DEFAULT_FINENESS } from "../weigh/integrate";
-import { xPanels } from "../weigh/panels";
+import { activeAt, xPanels } from "../weigh/panels";
 import { assembleDrawn } from "./drawn";
 
 /** What shows of a part from one side. */
@@ -38,11 +38,7 @@ export function seenSides(design: Design, side: Side): SeenPart[] {
     [panels[0].a, ...panels.map((p) => p.b)],
     ids.length,
     (x) => {
-      const active: number[] = [];
-      regions.forEach((r, i) => {
-        if (x > r.xRange[0] && x < r.xRange[1]) active.push(i);
-      });
-      cut.turnTo(x, active);
+      cut.turnTo(x, activeAt(regions, x));
       const ends: number[][] = ids.map(() => []);
       let [from, to, best, top] = [Number.NaN, Number.NaN, Number.NEGATIVE_INFINITY, -1];
       const put = () => {

@@ -4,16 +4,12 @@ import type { Slice } from "../solids/slice";
 import type { CutSums } from "./moments";
 import { yPanels } from "./panels";
 import { Presence } from "./presence";
+import { probe, probeCount } from "./probes";
 import { type RayFineness, RaySums } from "./raySums";
 import { type OrderPanel, putStretch, type Stretch } from "./stretches";
 import { below, mixed, StructureKey } from "./structureKey";
 import { SAME_FACE_MM, Taken } from "./taken";
 
-/** How near its ends a panel's order is read, as a share of it. */
-const AT_END = 1e-6;
-/** Within it the order is read as often as this, mm, and so often at the most. */
-const PROBE_MM = 2;
-const MOST_PROBES = 12;
 /** A change of order is found to the stretch between two of them, halved so often. */
 const HALVINGS = 14;
 /** A crossing this near an end of its panel, as a share of it, is that end. */
@@ -204,9 +200,9 @@ export class Cut {
         } else if (b < ceiling[c]) ceiling[c] = b;
       }
     }
-    const count = this.probeCount(y0, y1);
+    const count = probeCount(this.curved.length, this.fineness.split, y1 - y0);
     for (let i = 0; i < count; i++) {
-      this.read(this.probe(y0, y1, i, count));
+      this.read(probe(y0, y1, i, count));
       for (let c = 0; c < n; c++) {
         const z = this.curvedHeight(c);
         if (z < floor[c] - SAME_FACE_MM || z > ceiling[c] + SAME_FACE_MM) return false;
@@ -224,16 +220,6 @@ export class Cut {
     return true;
   }
 
-  /** At how many places of a panel the order is read: at its ends, and between them the closer the longer it is. */
-  private probeCount(y0: number, y1: number): number {
-    if (this.curved.length < 2) return 2;
-    return Math.min(MOST_PROBES, 2 + Math.ceil((this.fineness.split * (y1 - y0)) / PROBE_MM));
-  }
-
-  private probe(y0: number, y1: number, i: number, count: number): number {
-    return y0 + (y1 - y0) * (i === 0 ? AT_END : i === count - 1 ? 1 - AT_END : i / (count - 1));
-  }
-
   /** Height of the c-th of the curved regions' faces, lower and upper in turn. */
   private curvedHeight(c: number): number {
     const r = this.curved[c >> 1];
@@ -244,12 +230,12 @@ export class Cut {
     const nearEnd = (y1 - y0) * NEAR_END;
     let from = y0;
     let by = turned;
-    const count = this.probeCount(y0, y1);
-    let before = this.probe(y0, y1, 0, count);
+    const count = probeCount(this.curved.length, this.fineness.split, y1 - y0);
+    let before = probe(y0, y1, 0, count);
     let orderBefore = this.orderAt(before);
     let parted = 0;
     for (let i = 1; i < count; i++) {
-      const y = this.probe(y0, y1, i, count);
+      const y = probe(y0, y1, i, count);
       const order = this.orderAt(y);
       while (order !== orderBefore && parted < MOST_ORDERS) {
         const [left, right] = this.crossing(before, y, orderBefore);

@@ -141,3 +141,12 @@ function sortAscending(list: number[]): void {
 }
 
 const MANY = 64;
+
+/** The regions that may be met in a cut at x, by their numbers. */
+export function activeAt(regions: Assembly["regions"], x: number): number[] {
+  const active: number[] = [];
+  regions.forEach(({ xRange: [from, to] }, r) => {
+    if (x > from && x < to) active.push(r);
+  });
+  return active;
+}

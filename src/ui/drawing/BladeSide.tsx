@@ -3,7 +3,7 @@ import type { Point } from "@/core/curve/bezier";
 import type { Design } from "@/core/design/schema";
 import { bladeEdges, bolsterCorners, notchRound, rampRise } from "@/core/layout/bladeParts";
 import { layoutOf } from "@/core/layout/layout";
-import { type DrawnLine, faceLines } from "@/core/solids/bladeRegion";
+import { grindLines } from "@/core/views/grindLines";
 import { color } from "../theme";
 import { disc } from "./FastenerFace";
 import { Filled } from "./Filled";
@@ -15,9 +15,6 @@ interface BladeSideProps {
   readonly line: number;
 }
 
-/** A line of the left side that lies so near to one of the right is the same, mm. */
-const SAME_LINE_MM = 0.01;
-
 /** The blade from its right side: its outline with what is cut into it, and the lines that grinding leaves on its face. */
 export function BladeSide({ design, scale, line }: BladeSideProps) {
   const id = useId();
@@ -28,10 +25,7 @@ export function BladeSide({ design, scale, line }: BladeSideProps) {
     const { xMm, yMm, radiusMm } = notchRound(blade, n);
     return { id: n.id, d: disc(scale, xMm, yMm, radiusMm) };
   });
-  const right = faceLines(layout.blade, "right");
-  const left =
-    blade.leftGrind || blade.swedge || blade.fullers.length > 0 ? faceLines(layout.blade, "left") : [];
-  const hidden = left.filter((l) => !right.some((r) => alike(l, r)));
+  const { right, leftOnly: hidden } = grindLines(design);
   return (
     <g>
       {notches.length > 0 && (
@@ -92,14 +86,6 @@ export function BladeSide({ design, scale, line }: BladeSideProps) {
         />
       )}
     </g>
-  );
-}
-
-function alike(a: DrawnLine, b: DrawnLine): boolean {
-  return (
-    a.of === b.of &&
-    a.points.length === b.points.length &&
-    a.points.every((p, i) => Math.abs(p.y - b.points[i].y) + Math.abs(p.x - b.points[i].x) < SAME_LINE_MM)
   );
 }
 

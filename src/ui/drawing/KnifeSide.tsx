@@ -3,8 +3,8 @@ import { slotContour } from "@/core/curve/shapes";
 import type { Design } from "@/core/design/schema";
 import { layoutOf } from "@/core/layout/layout";
 import { radians } from "@/core/number";
-import { grooveHalf } from "@/core/solids/groundBlade";
 import { drawnExtras } from "@/core/views/extras";
+import { grooveEdges } from "@/core/views/grooveEdges";
 import { color } from "../theme";
 import { BladeSide } from "./BladeSide";
 import { hasExtras } from "./extent";
@@ -43,31 +43,17 @@ function GuardPlates({ design, scale, line = 1 }: SideProps) {
   ));
 }
 
-/** Grooves across the right face: their two edges, as long as the handle is high there. */
+/** Grooves across the right face. */
 function Grooves({ design, scale, line = 1 }: SideProps) {
-  const layout = layoutOf(design);
-  return design.handle.grooves
-    .filter((g) => g.sides !== "left")
-    .flatMap((g) => {
-      const half = grooveHalf(g.diameterMm / 2, g.depthMm);
-      return [g.xMm - half, g.xMm + half].map((x, i) => {
-        const ys = layout.outline.cut(x);
-        if (ys.length < 2) return null;
-        const ends = [
-          { x, y: ys[0] },
-          { x, y: ys[ys.length - 1] },
-        ];
-        return (
-          <path
-            key={`${g.id}-${i === 0 ? "rear" : "front"}`}
-            d={chordPath(ends, scale, false)}
-            fill="none"
-            stroke={color("ink")}
-            strokeWidth={line * 0.6}
-          />
-        );
-      });
-    });
+  return grooveEdges(design, "right").map(({ id, end, ends }) => (
+    <path
+      key={`${id}-${end}`}
+      d={chordPath(ends, scale, false)}
+      fill="none"
+      stroke={color("ink")}
+      strokeWidth={line * 0.6}
+    />
+  ));
 }
 
 /** Pommels, rings, collars, nuts: what the outlines do not show. */

@@ -9,7 +9,7 @@ import { useAt, useShownLimits } from "./bound";
 import { FieldRow } from "./FieldRow";
 
 /** Several lengths in one field, parted by semicolons or commas and spaces. */
-export function LengthList(props: { at: string; label: string }) {
+export function LengthList(props: { at: string; label: string; mayBeEmpty?: boolean }) {
   const units = useUnits();
   const { min, max } = useShownLimits(`${props.at}.0`);
   const [values, put] = useAt<number[]>(props.at, props.label);
@@ -22,7 +22,7 @@ export function LengthList(props: { at: string; label: string }) {
     const failed = read.find((r) => !r.ok);
     if (failed && !failed.ok) return setWrong(lengthFailureWords(failed));
     const mm = read.flatMap((r) => (r.ok ? [r.mm] : []));
-    if (mm.length === 0 || mm.some((v) => !(v >= min && v <= max)))
+    if ((mm.length === 0 && !props.mayBeEmpty) || mm.some((v) => !(v >= min && v <= max)))
       return setWrong(boundsWords(min, max, units));
     setTyped(null);
     setWrong(null);

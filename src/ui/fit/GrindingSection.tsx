@@ -27,8 +27,8 @@ export function GrindingSection() {
         <>
           <LengthAt at="fitUp.grinding.softEdgeMm" label="Edge left before hardening" />
           <LengthAt at="fitUp.grinding.flatsMm" label="Off each flat after hardening" />
-          <LengthList at="fitUp.grinding.wheelsMm" label="Wheels and drums, diameters" />
-          <LengthList at="fitUp.grinding.filesMm" label="Round files, diameters" />
+          <LengthList at="fitUp.grinding.wheelsMm" label="Wheels and drums, diameters" mayBeEmpty />
+          <LengthList at="fitUp.grinding.filesMm" label="Round files, diameters" mayBeEmpty />
         </>
       }
     >
