@@ -107,7 +107,7 @@ test("one angle for a bevel, the edge before hardening and the shop's wheels cha
   const wheels = page.getByRole("textbox", { name: "Wheels and drums, diameters" });
   await wheels.fill("1; 50");
   await wheels.press("Enter");
-  await expect(section.getByRole("alert")).toBeVisible();
+  await expect(section.getByText(/^Must be (a length )?(from|between) 2/)).toBeVisible();
   await wheels.fill("");
   await wheels.press("Enter");
   const files = page.getByRole("textbox", { name: "Round files, diameters" });
