@@ -32,31 +32,31 @@ function useLatest<T>(value: T): { readonly current: T } {
 export interface Asked<T> {
   /** The last answer; null before the first, and where nothing is asked. */
   readonly answer: T | null;
-  /** The question about the present design found no answer: the worker failed at it. */
+  /** The question as it is now found no answer: the worker failed at it. */
   readonly failed: boolean;
-  /** The question about the present design is not answered yet. */
+  /** The question as it is now is not answered yet. */
   readonly asking: boolean;
 }
 
 const NOTHING = { answer: null, failed: false, asking: false };
 
 /**
- * Asks one question of a worker when the design has rested since it changed; shows the last answer meanwhile. Null asks
- * nothing.
+ * Asks one question of a worker when what it is about, a design mostly, has rested since it changed; shows the last answer
+ * meanwhile. Null asks nothing.
  */
-export function useAsked<T>(
-  design: Design | null,
-  question: (service: BenchService, design: Design) => T,
+export function useAsked<About, T>(
+  about: About | null,
+  question: (service: BenchService, about: About) => T,
 ): Asked<Awaited<T>> {
   const client = useClient(createAsker);
   const ask = useLatest(question);
   const [asked, setAsked] = useState<Asked<Awaited<T>>>(NOTHING);
   useEffect(() => {
-    if (!design) return setAsked(NOTHING);
+    if (about === null) return setAsked(NOTHING);
     let wanted = true;
     setAsked((before) => ({ ...before, asking: true }));
     const timer = setTimeout(async () => {
-      const answer = await client.current?.ask((s) => ask.current(s, design));
+      const answer = await client.current?.ask((s) => ask.current(s, about));
       if (!wanted || !answer) return;
       if (answer.ok) setAsked({ answer: answer.value, failed: false, asking: false });
       else if (answer.code === "failed") setAsked((before) => ({ ...before, failed: true, asking: false }));
@@ -65,7 +65,7 @@ export function useAsked<T>(
       wanted = false;
       clearTimeout(timer);
     };
-  }, [design, client, ask]);
+  }, [about, client, ask]);
   return asked;
 }
 

@@ -1,5 +1,7 @@
 import type { Bill } from "@/core/cost/bill";
 import type { Shop } from "@/core/cost/shop";
+import type { Cuttable, StockLayout } from "@/core/cutting/cutJob";
+import type { StockSheet } from "@/core/cutting/stockSheet";
 import type { Design } from "@/core/design/schema";
 import type { FitSheet } from "@/core/fit/sheet";
 import type { Review } from "@/core/review/reviewDesign";
@@ -26,4 +28,6 @@ export interface BenchService {
   sample(design: Design, count: number, seed: number, tell: (drawn: number) => void): Sampled | null;
   /** What it costs to make at a shop's prices; null of a knife that cannot be built. */
   bill(design: Design, shop: Shop): Bill | null;
+  /** What is cut of several knives, laid out on sheets of stock. */
+  layOut(knives: readonly (readonly Cuttable[])[], stock: StockSheet): StockLayout;
 }

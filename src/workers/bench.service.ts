@@ -1,4 +1,5 @@
 import { billOf } from "@/core/cost/bill";
+import { laidOnStock } from "@/core/cutting/cutJob";
 import { fitSheet } from "@/core/fit/sheet";
 import { reviewDesign } from "@/core/review/reviewDesign";
 import { tuneReviewed } from "@/core/review/tuneReviewed";
@@ -15,6 +16,7 @@ export const benchService: BenchService = {
   tune: (design, target, allowed, limits) =>
     tuneReviewed(design, target, (l) => allowed.includes(l.id), limits),
   bill: (design, shop) => billOf(design, shop),
+  layOut: laidOnStock,
   spread: (design) => spreadOf(design),
   sample: (design, count, seed, tell) =>
     sampleBuilds(design, count, seed, (drawn) => {

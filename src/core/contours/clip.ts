@@ -71,3 +71,39 @@ export function grown(outlines: readonly (readonly Point[])[], byMm: number): Po
   offset.Execute(solution, byMm * PER_MM);
   return outward(solution);
 }
+
+/** What a closed line covers while it is moved along all of another: their Minkowski sum, without what stays free inside. */
+export function swept(along: readonly Point[], moved: readonly Point[]): Point[][] {
+  if (isConvex(along) && isConvex(moved)) return [convexSum(along, moved)];
+  const bands = ClipperLib.Clipper.MinkowskiSum(inward(moved), inward(along), true);
+  return joined(outward(bands)).filter((l) => ClipperLib.Clipper.Area(inward(l)) > 0);
+}
+
+const cross = (o: Point, a: Point, b: Point) => (a.x - o.x) * (b.y - a.y) - (a.y - o.y) * (b.x - a.x);
+
+/** Whether a closed line that runs counter-clockwise turns to the left throughout. */
+const isConvex = (line: readonly Point[]): boolean =>
+  line.every((a, i) => cross(a, line[(i + 1) % line.length], line[(i + 2) % line.length]) >= 0);
+
+/** The Minkowski sum of two convex lines: their edges in the order of their directions. */
+function convexSum(a: readonly Point[], b: readonly Point[]): Point[] {
+  const edges = [a, b]
+    .flatMap((line) =>
+      line.map((p, i) => {
+        const q = line[(i + 1) % line.length];
+        return { x: q.x - p.x, y: q.y - p.y };
+      }),
+    )
+    // From straight to the right on, as the lowest point's edges run, the leftmost of the lowest first.
+    .map((e) => ({ ...e, at: (Math.atan2(e.y, e.x) + 2 * Math.PI) % (2 * Math.PI) }))
+    .sort((e, f) => e.at - f.at);
+  const lowest = (line: readonly Point[]) =>
+    line.reduce((m, p) => (p.y < m.y || (p.y === m.y && p.x < m.x) ? p : m));
+  const [p, q] = [lowest(a), lowest(b)];
+  let at = { x: p.x + q.x, y: p.y + q.y };
+  return edges.map((e) => {
+    const from = at;
+    at = { x: at.x + e.x, y: at.y + e.y };
+    return from;
+  });
+}

@@ -8,6 +8,7 @@ declare module "clipper-lib" {
         Execute(kind: number, solution: Path[], subject: number, clip: number): boolean;
       };
       Area(path: Path): number;
+      MinkowskiSum(pattern: Path, path: Path, pathIsClosed: boolean): Path[];
       CleanPolygons(paths: Path[], distance: number): Path[];
       Orientation(path: Path): boolean;
     };

@@ -1,8 +1,9 @@
 import type { Drawing, Layer } from "../contours/drawing";
 import type { Design } from "../design/schema";
 import { discs } from "./discs";
-import { type NestedSheet, nested, type StockSheet, type Wanted } from "./nest";
+import { type NestedBy, type NestedSheet, nested } from "./nest";
 import { type CutSettings, drawnPieces, pieceLayer } from "./pieceLayers";
+import type { StockSheet, Wanted } from "./stockSheet";
 
 /** Something that can be sent to a cutter: a piece of a knife, or one disc of a stack. */
 export interface Cuttable {
@@ -51,6 +52,7 @@ export function cuttables(design: Design, settings: CutSettings): Cuttable[] {
 export interface LaidSheet extends NestedSheet {
   readonly material: string;
   readonly thicknessMm: number;
+  readonly by: NestedBy;
 }
 
 export interface StockLayout {
@@ -76,7 +78,12 @@ export function laidOnStock(knives: readonly (readonly Cuttable[])[], stock: Sto
   const laid = [...alike.values()].map(({ of, wanted }) => ({ of, nesting: nested(wanted, stock) }));
   return {
     sheets: laid.flatMap(({ of, nesting }) =>
-      nesting.sheets.map((s) => ({ ...s, material: of.material, thicknessMm: of.thicknessMm })),
+      nesting.sheets.map((s) => ({
+        ...s,
+        material: of.material,
+        thicknessMm: of.thicknessMm,
+        by: nesting.by,
+      })),
     ),
     tooLarge: laid.flatMap(({ nesting }) => nesting.tooLarge),
   };

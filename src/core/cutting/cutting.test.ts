@@ -1,9 +1,7 @@
-import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { assemble } from "../assembly/assemble";
 import { assembleBare } from "../assembly/bareBlade";
-import type { Layer } from "../contours/drawing";
-import { boxOf, signedArea, straightLoop } from "../contours/loop";
+import { boxOf, signedArea } from "../contours/loop";
 import type { Design } from "../design/schema";
 import { STARTING_FORMS, startingForm } from "../design/startingForms";
 import { bareBladeOf } from "../design/starts";
@@ -12,10 +10,8 @@ import { fitSheet } from "../fit/sheet";
 import { cutList } from "../fit/stockList";
 import { undrilled, unpierced } from "../pieces/undrilled";
 import { momentsOf } from "../weigh/momentsOf";
-import { type Cuttable, cuttables, laidOnStock } from "./cutJob";
 import { blank, type CutPart, cutParts } from "./cutParts";
 import { discs } from "./discs";
-import { nested } from "./nest";
 import { AS_DRAWN, drawnPieces, pieceLayer, piecesNamed } from "./pieceLayers";
 import { layerBox } from "./place";
 
@@ -145,82 +141,6 @@ describe("what is cut", () => {
     const layer = pieceLayer(piece, { kerfMm: 0, allowanceMm: 0, leastHoleMm: 8 });
     expect(layer.circles.map((c) => 2 * c.radiusMm)).toEqual([10, 10, 10]);
     expect(layer.centres.length).toBe(3);
-  });
-
-  it("lies on sheets of stock without touching, every piece once, whatever the sheet", () => {
-    const pieces = ["heath-field-knife.json", "mere-framed-hunter.json", "holm-leather-stack.json"]
-      .flatMap((f) => drawnPieces(knifeNamed(f)))
-      .map((p) => ({ layer: pieceLayer(p, AS_DRAWN), count: p.count, mayTurn: p.part.grain === null }));
-    const many = pieces.reduce((sum, p) => sum + p.count, 0);
-    fc.assert(
-      fc.property(
-        fc.integer({ min: 260, max: 900 }),
-        fc.integer({ min: 60, max: 500 }),
-        (widthMm, heightMm) => {
-          const { sheets, tooLarge } = nested(pieces, { widthMm, heightMm, gapMm: 2, rimMm: 5 });
-          expect(tooLarge).toEqual([]);
-          expect(sheets.flatMap((s) => s.drawing.layers).length).toBe(many);
-          expect(sheets.every((s) => s.usedShare > 0 && s.usedShare < 1)).toBe(true);
-          for (const { layers } of sheets.map((s) => s.drawing)) {
-            const boxes = layers.map((l) => layerBox(l)!);
-            boxes.forEach((a, i) => {
-              expect(Math.min(a.x0, a.y0, widthMm - a.x1, heightMm - a.y1)).toBeGreaterThan(5 - 0.02);
-              for (const b of boxes.slice(i + 1))
-                expect(Math.max(b.x0 - a.x1, a.x0 - b.x1, b.y0 - a.y1, a.y0 - b.y1)).toBeGreaterThan(
-                  2 - 0.02,
-                );
-            });
-          }
-        },
-      ),
-      { numRuns: 40, seed: 15 },
-    );
-    const blade = pieces[0];
-    expect(nested([blade], { widthMm: 100, heightMm: 100, gapMm: 2, rimMm: 5 }).tooLarge).toEqual(["blank"]);
-  });
-
-  it("keeps the grain along the sheet, and lays nothing of another material or thickness beside it", () => {
-    const strip = (name: string, lengthMm: number, heightMm: number): Layer => ({
-      name,
-      loops: [
-        straightLoop([
-          { x: 0, y: 0 },
-          { x: lengthMm, y: 0 },
-          { x: lengthMm, y: heightMm },
-          { x: 0, y: heightMm },
-        ]),
-      ],
-      circles: [],
-      centres: [],
-    });
-    // Sheets on which the packer would turn a piece to save room.
-    const pieces = [strip("a", 90, 40), strip("b", 70, 30), strip("c", 60, 25), strip("d", 50, 45)];
-    const turnedOf = (mayTurn: boolean) => {
-      let turned = 0;
-      for (let widthMm = 100; widthMm <= 200; widthMm += 10)
-        for (let heightMm = 60; heightMm <= 200; heightMm += 10) {
-          const wanted = pieces.map((layer) => ({ layer, count: 3, mayTurn }));
-          const { sheets } = nested(wanted, { widthMm, heightMm, gapMm: 2, rimMm: 3 });
-          for (const layer of sheets.flatMap((s) => s.drawing.layers)) {
-            const box = layerBox(layer)!;
-            if (box.y1 - box.y0 > box.x1 - box.x0) turned++;
-          }
-        }
-      return turned;
-    };
-    expect(turnedOf(false)).toBe(0);
-    expect(turnedOf(true)).toBeGreaterThan(0);
-    const knives = DEMO_KNIVES.slice(0, 6).map(([, d]) => cuttables(d, AS_DRAWN));
-    const { sheets } = laidOnStock(knives, { widthMm: 400, heightMm: 300, gapMm: 3, rimMm: 5 });
-    const kinds = new Map<string, Cuttable>();
-    knives.forEach((of, i) => {
-      for (const c of of) kinds.set(`knife-${i + 1}-${c.name}`, c);
-    });
-    for (const { drawing, material, thicknessMm } of sheets)
-      for (const { name } of drawing.layers) {
-        const c = kinds.get(name) ?? kinds.get(name.replace(/-\d+$/, ""))!;
-        expect([c.material, c.thicknessMm], name).toEqual([material, expect.closeTo(thicknessMm, 3)]);
-      }
   });
 
   it("has a disc for each of a stack, as many as length by pressed thickness, each with the tang's slot at its place", () => {

@@ -1,22 +1,9 @@
-import { MaxRectsPacker, Rectangle } from "maxrects-packer/dist/maxrects-packer.mjs";
 import type { Drawing, Layer } from "../contours/drawing";
 import { signedArea } from "../contours/loop";
+import { nestedBoxes } from "./nestBoxes";
+import { nestedOutlines } from "./nestOutlines";
 import { layerBox, placed } from "./place";
-
-/** A piece to lay out: how often, and whether it may be turned (one with a grain may not). */
-export interface Wanted {
-  readonly layer: Layer;
-  readonly count: number;
-  readonly mayTurn: boolean;
-}
-
-/** The sheet that is cut from, the distance that is kept between pieces, and the rim that is left free, mm. */
-export interface StockSheet {
-  readonly widthMm: number;
-  readonly heightMm: number;
-  readonly gapMm: number;
-  readonly rimMm: number;
-}
+import type { LaidPiece, StockSheet, Wanted } from "./stockSheet";
 
 export interface NestedSheet {
   readonly drawing: Drawing;
@@ -24,65 +11,59 @@ export interface NestedSheet {
   readonly usedShare: number;
 }
 
+/** What the pieces were laid out by. */
+export type NestedBy = "boxes" | "outlines";
+
 export interface Nesting {
   readonly sheets: readonly NestedSheet[];
+  readonly by: NestedBy;
   /** Names of what is larger than a sheet, and is not laid out. */
   readonly tooLarge: readonly string[];
 }
 
+/** More pieces than this of one material and thickness are laid out by their boxes alone: outlines would take seconds. */
+const MOST_BY_OUTLINE = 40;
+
 /**
- * A box for the packer, which fills in its place and whether it was turned. Of the packer's own kind: whether a plain
- * object may be turned it does not look at.
+ * Pieces laid out on sheets of stock, largest first, by the boxes round them and by their outlines: whichever takes fewer
+ * sheets, then less of the last one. Those that may be turned are by quarters.
  */
-class Box extends Rectangle {
-  constructor(
-    width: number,
-    height: number,
-    mayTurn: boolean,
-    readonly layer: Layer,
-    readonly name: string,
-    /** Handed over on its side already. */
-    readonly turned: boolean,
-  ) {
-    super(width, height, 0, 0, false, mayTurn);
-  }
+export function nested(wanted: readonly Wanted[], sheet: StockSheet): Nesting {
+  const [roomW, roomH] = [sheet.widthMm - 2 * sheet.rimMm, sheet.heightMm - 2 * sheet.rimMm];
+  const fits = ({ layer, mayTurn }: Wanted): boolean => {
+    const box = layerBox(layer);
+    if (!box) return true;
+    const [w, h] = [box.x1 - box.x0, box.y1 - box.y0];
+    return (w <= roomW && h <= roomH) || (mayTurn && h <= roomW && w <= roomH);
+  };
+  const fitting = wanted.filter(fits);
+  const many = fitting.reduce((sum, w) => sum + w.count, 0);
+  const ways: { by: NestedBy; sheets: LaidPiece[][] }[] = [
+    { by: "boxes", sheets: nestedBoxes(fitting, sheet) },
+  ];
+  if (many > 1 && many <= MOST_BY_OUTLINE)
+    for (const sheets of nestedOutlines(fitting, sheet)) ways.push({ by: "outlines", sheets });
+  const best = ways.reduce((a, b) => (stockOf(b.sheets, sheet) < stockOf(a.sheets, sheet) - 1e-6 ? b : a));
+  return {
+    sheets: best.sheets.map(
+      (on): NestedSheet => ({
+        drawing: { layers: on.map((p) => placed(p.layer, p, p.quarters, p.name)) },
+        usedShare: on.reduce((sum, p) => sum + areaOf(p.layer), 0) / (sheet.widthMm * sheet.heightMm),
+      }),
+    ),
+    by: best.by,
+    tooLarge: wanted.filter((w) => !fits(w)).map((w) => w.layer.name),
+  };
 }
 
-/** Pieces laid out on sheets of stock by the boxes round them, largest first; those that may be turned are by a quarter. */
-export function nested(wanted: readonly Wanted[], { widthMm, heightMm, gapMm, rimMm }: StockSheet): Nesting {
-  const packer = new MaxRectsPacker<Box>(widthMm, heightMm, gapMm, {
-    smart: false,
-    pot: false,
-    square: false,
-    allowRotation: true,
-    border: rimMm,
-  });
-  const [roomW, roomH] = [widthMm - 2 * rimMm, heightMm - 2 * rimMm];
-  const tooLarge: string[] = [];
-  const rects = wanted.flatMap(({ layer, count, mayTurn }) => {
-    const box = layerBox(layer);
-    if (!box) return [];
-    const [w, h] = [box.x1 - box.x0, box.y1 - box.y0];
-    const fits = (w <= roomW && h <= roomH) || (mayTurn && h <= roomW && w <= roomH);
-    if (!fits) {
-      tooLarge.push(layer.name);
-      return [];
-    }
-    return Array.from({ length: count }, (_, i) => {
-      // One that only fits on its side is handed over so.
-      const turned = w > roomW || h > roomH;
-      const name = count > 1 ? `${layer.name}-${i + 1}` : layer.name;
-      return new Box(turned ? h : w, turned ? w : h, mayTurn && !turned, layer, name, turned);
-    });
-  });
-  packer.addArray(rects);
-  const sheets = packer.bins.map(
-    ({ rects: on }): NestedSheet => ({
-      drawing: { layers: on.map((r) => placed(r.layer, { x: r.x, y: r.y }, r.rot !== r.turned, r.name)) },
-      usedShare: on.reduce((sum, r) => sum + areaOf(r.layer), 0) / (widthMm * heightMm),
-    }),
-  );
-  return { sheets, tooLarge };
+/** Sheets that are used, of the last one what a straight cut through it would leave behind. */
+function stockOf(sheets: readonly (readonly LaidPiece[])[], { widthMm, heightMm }: StockSheet): number {
+  const last = sheets.at(-1);
+  if (!last) return 0;
+  const boxes = last.map((p) => layerBox(placed(p.layer, p, p.quarters))!);
+  const across = Math.max(...boxes.map((b) => b.x1)) / widthMm;
+  const up = Math.max(...boxes.map((b) => b.y1)) / heightMm;
+  return sheets.length - 1 + Math.min(across, up);
 }
 
 /** What a piece covers, its openings left out, mm². */

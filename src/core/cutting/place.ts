@@ -6,14 +6,31 @@ import type { Point } from "../curve/bezier";
 export const layerBox = (l: Layer) =>
   boxOf([...l.loops, ...l.circles.map((c) => circleLoop(c.x, c.y, c.radiusMm))]);
 
-/** A layer moved so that the lower left corner of its box is at a place, on its own or turned a quarter to the left. */
-export function placed(layer: Layer, at: Point, quarter: boolean, name = layer.name): Layer {
+/** Turns to the left by so many quarters. */
+export const QUARTERS = [0, 1, 2, 3] as const;
+export type Quarters = (typeof QUARTERS)[number];
+
+/** A layer moved so that the lower left corner of its box is at a place, on its own or turned by quarters to the left. */
+export function placed(layer: Layer, at: Point, quarters: Quarters = 0, name = layer.name): Layer {
   const box = layerBox(layer);
   if (!box) return { ...layer, name };
-  const to = (p: Point): Point =>
-    quarter
-      ? { x: at.x + box.y1 - p.y, y: at.y + p.x - box.x0 }
-      : { x: at.x + p.x - box.x0, y: at.y + p.y - box.y0 };
+  const { x0, x1, y0, y1 } = box;
+  const from = (p: Point): Point => {
+    switch (quarters) {
+      case 0:
+        return { x: p.x - x0, y: p.y - y0 };
+      case 1:
+        return { x: y1 - p.y, y: p.x - x0 };
+      case 2:
+        return { x: x1 - p.x, y: y1 - p.y };
+      case 3:
+        return { x: p.y - y0, y: x1 - p.x };
+    }
+  };
+  const to = (p: Point): Point => {
+    const { x, y } = from(p);
+    return { x: at.x + x, y: at.y + y };
+  };
   return {
     name,
     loops: layer.loops.map((l) => mapped(l, to, false)),
@@ -29,6 +46,6 @@ export function stacked(layers: readonly Layer[], gapMm: number): Layer[] {
     const box = layerBox(l);
     const at = { x: 0, y };
     if (box) y += box.y1 - box.y0 + gapMm;
-    return placed(l, at, false);
+    return placed(l, at);
   });
 }

@@ -1,12 +1,12 @@
 "use client";
-import { Box, Button, Flex, Stack, Table, Text } from "@chakra-ui/react";
+import { Box, Button, Stack, Table, Text } from "@chakra-ui/react";
 import { Download } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
 import type { Drawing } from "@/core/contours/drawing";
-import { type Cuttable, cuttables, drawingOf, type LaidSheet, laidOnStock } from "@/core/cutting/cutJob";
+import { type Cuttable, cuttables, drawingOf } from "@/core/cutting/cutJob";
 import { AS_DRAWN, type CutSettings } from "@/core/cutting/pieceLayers";
 import { layerBox } from "@/core/cutting/place";
-import { pathData, writeSvg } from "@/core/files/svg/write";
+import { writeSvg } from "@/core/files/svg/write";
 import { printLengthPlain } from "@/core/units/print";
 import type { SheetSource } from "@/sheets/sheet";
 import { readableKnives } from "@/store/knives";
@@ -18,8 +18,8 @@ import { Tick } from "../fields/Tick";
 import { download, fileStem } from "../files";
 import { useMaterialOf } from "../materials";
 import { attempt } from "../shell/notice";
+import { type Format, StockSheets } from "./StockSheets";
 
-type Format = "dxf" | "svg";
 const STOCK = { widthMm: 300, heightMm: 200, gapMm: 3, rimMm: 5 };
 
 async function save(drawing: Drawing, format: Format, stem: string): Promise<void> {
@@ -50,14 +50,15 @@ export function CuttersSection({ source }: { source: SheetSource }) {
     );
   }, [knifeId]);
   const own = useMemo(() => cuttables(design, settings), [design, settings]);
-  const wanted = own.filter((c) => !left.has(c.name));
-  const nesting = useMemo(
-    () =>
-      laidOnStock(
-        [wanted, ...others.filter((k) => beside.has(k.id)).map((k) => cuttables(k.design, settings))],
-        stock,
-      ),
-    [wanted, others, beside, settings, stock],
+  const job = useMemo(
+    () => ({
+      knives: [
+        own.filter((c) => !left.has(c.name)),
+        ...others.filter((k) => beside.has(k.id)).map((k) => cuttables(k.design, settings)),
+      ],
+      stock,
+    }),
+    [own, left, others, beside, settings, stock],
   );
   const stem = fileStem(design.name);
   const size = (mm: number) => printLengthPlain(mm, units);
@@ -103,31 +104,7 @@ export function CuttersSection({ source }: { source: SheetSource }) {
             ))}
           </Table.Body>
         </Table.Root>
-        <Text fontWeight="600" mt="6" mb="2">
-          On stock: {nesting.sheets.length} {nesting.sheets.length === 1 ? "sheet" : "sheets"} of{" "}
-          {size(stock.widthMm)} × {size(stock.heightMm)}, each of one material and thickness
-        </Text>
-        {nesting.tooLarge.length > 0 && (
-          <Text color="fault" role="alert">
-            Larger than the sheet, and not laid out: {nesting.tooLarge.join(", ")}.
-          </Text>
-        )}
-        <Flex gap="4" wrap="wrap">
-          {[...nesting.sheets.entries()].map(([i, sheet]) => (
-            <StockView
-              key={i}
-              sheet={sheet}
-              of={`${materialOf(sheet.material)?.name ?? sheet.material}, ${size(sheet.thicknessMm)}`}
-              widthMm={stock.widthMm}
-              heightMm={stock.heightMm}
-              format={format}
-              number={nesting.sheets.length > 1 ? i + 1 : null}
-              onSave={() =>
-                write(sheet.drawing, nesting.sheets.length > 1 ? `${stem}-stock-${i + 1}` : `${stem}-stock`)
-              }
-            />
-          ))}
-        </Flex>
+        <StockSheets job={job} units={units} format={format} stem={stem} onSave={write} />
       </Box>
       <Stack
         as="aside"
@@ -262,63 +239,5 @@ function Row({
         </Button>
       </Table.Cell>
     </Table.Row>
-  );
-}
-
-/** A sheet of stock with what is cut out of it, to see how it lies. */
-function StockView({
-  sheet: { drawing, usedShare },
-  of,
-  widthMm,
-  heightMm,
-  format,
-  number,
-  onSave,
-}: {
-  sheet: LaidSheet;
-  /** Its material and thickness. */
-  of: string;
-  widthMm: number;
-  heightMm: number;
-  format: Format;
-  /** Which of several it is. */
-  number: number | null;
-  onSave: () => void;
-}) {
-  const count = drawing.layers.length;
-  const pieces = count === 1 ? "1 piece" : `${count} pieces`;
-  return (
-    <Stack gap="1" maxW="342px">
-      <Box borderWidth="1px" bg="sheet" color="ink">
-        <svg
-          viewBox={`0 ${-heightMm} ${widthMm} ${heightMm}`}
-          width={Math.min(340, widthMm * 1.4)}
-          role="img"
-          aria-label={`Sheet of ${of} with ${pieces}`}
-        >
-          {drawing.layers.map((l) => (
-            <g key={l.name} fill="none" stroke="currentColor" strokeWidth={widthMm / 500}>
-              {[...l.loops.entries()].map(([i, loop]) => (
-                <path key={i} d={pathData(loop)} />
-              ))}
-              {l.circles.map((c) => (
-                <circle key={`${c.x} ${c.y}`} cx={c.x} cy={-c.y} r={c.radiusMm} />
-              ))}
-            </g>
-          ))}
-        </svg>
-      </Box>
-      <Text color="graphite" fontSize="sm">
-        {of}: {pieces}, {Math.round(usedShare * 100)} % of the sheet used
-      </Text>
-      <Button
-        size="xs"
-        alignSelf="start"
-        aria-label={`Save ${number === null ? "the sheet" : `sheet ${number}`}, ${of}, as ${format.toUpperCase()}`}
-        onClick={onSave}
-      >
-        <Download /> {number === null ? "Sheet" : `Sheet ${number}`} as {format.toUpperCase()}
-      </Button>
-    </Stack>
   );
 }

@@ -1,0 +1,144 @@
+"use client";
+import { Box, Button, Flex, Stack, Text } from "@chakra-ui/react";
+import { Download } from "lucide-react";
+import type { Drawing } from "@/core/contours/drawing";
+import type { Cuttable, LaidSheet } from "@/core/cutting/cutJob";
+import type { StockSheet } from "@/core/cutting/stockSheet";
+import { pathData } from "@/core/files/svg/write";
+import { printLengthPlain, type UnitSystem } from "@/core/units/print";
+import { useMaterialOf } from "../materials";
+import { UnderWay } from "../UnderWay";
+import { useAsked } from "../useAsked";
+
+export type Format = "dxf" | "svg";
+
+/** What is cut of one knife or several, and the sheets that it is cut from. */
+export interface StockJob {
+  readonly knives: readonly (readonly Cuttable[])[];
+  readonly stock: StockSheet;
+}
+
+/** The pieces laid out on sheets of stock, worked out in a worker. */
+export function StockSheets({
+  job,
+  units,
+  format,
+  stem,
+  onSave,
+}: {
+  job: StockJob;
+  units: UnitSystem;
+  format: Format;
+  /** Begins the names of files. */
+  stem: string;
+  onSave: (drawing: Drawing, name: string) => void;
+}) {
+  const materialOf = useMaterialOf();
+  const { answer, failed, asking } = useAsked(job, async (s, { knives, stock }) => ({
+    layout: await s.layOut(knives, stock),
+    stock,
+  }));
+  const size = (mm: number) => printLengthPlain(mm, units);
+  if (!answer) return failed ? <Failed /> : <UnderWay on={asking} says="Laying the pieces out on stock …" />;
+  const { sheets, tooLarge } = answer.layout;
+  const { widthMm, heightMm } = answer.stock;
+  return (
+    <>
+      <Text fontWeight="600" mt="6" mb="2">
+        On stock: {sheets.length} {sheets.length === 1 ? "sheet" : "sheets"} of {size(widthMm)} ×{" "}
+        {size(heightMm)}, each of one material and thickness
+      </Text>
+      {failed && <Failed />}
+      <UnderWay on={asking} says="Laying the pieces out anew …" />
+      {tooLarge.length > 0 && (
+        <Text color="fault" role="alert">
+          Larger than the sheet, and not laid out: {tooLarge.join(", ")}.
+        </Text>
+      )}
+      <Flex gap="4" wrap="wrap">
+        {[...sheets.entries()].map(([i, sheet]) => (
+          <StockView
+            key={i}
+            sheet={sheet}
+            of={`${materialOf(sheet.material)?.name ?? sheet.material}, ${size(sheet.thicknessMm)}`}
+            widthMm={widthMm}
+            heightMm={heightMm}
+            format={format}
+            number={sheets.length > 1 ? i + 1 : null}
+            onSave={
+              asking || failed
+                ? null
+                : () => onSave(sheet.drawing, sheets.length > 1 ? `${stem}-stock-${i + 1}` : `${stem}-stock`)
+            }
+          />
+        ))}
+      </Flex>
+    </>
+  );
+}
+
+const Failed = () => (
+  <Text color="fault" role="alert">
+    The pieces could not be laid out. Change the sheet of stock, to try once more.
+  </Text>
+);
+
+/** A sheet of stock with what is cut out of it, to see how it lies. */
+function StockView({
+  sheet: { drawing, usedShare, by },
+  of,
+  widthMm,
+  heightMm,
+  format,
+  number,
+  onSave,
+}: {
+  sheet: LaidSheet;
+  /** Its material and thickness. */
+  of: string;
+  widthMm: number;
+  heightMm: number;
+  format: Format;
+  /** Which of several it is. */
+  number: number | null;
+  /** Null while another layout is worked out. */
+  onSave: (() => void) | null;
+}) {
+  const count = drawing.layers.length;
+  const pieces = count === 1 ? "1 piece" : `${count} pieces`;
+  return (
+    <Stack gap="1" maxW="342px">
+      <Box borderWidth="1px" bg="sheet" color="ink">
+        <svg
+          viewBox={`0 ${-heightMm} ${widthMm} ${heightMm}`}
+          width={Math.min(340, widthMm * 1.4)}
+          role="img"
+          aria-label={`Sheet of ${of} with ${pieces}`}
+        >
+          {drawing.layers.map((l) => (
+            <g key={l.name} fill="none" stroke="currentColor" strokeWidth={widthMm / 500}>
+              {[...l.loops.entries()].map(([i, loop]) => (
+                <path key={i} d={pathData(loop)} />
+              ))}
+              {l.circles.map((c) => (
+                <circle key={`${c.x} ${c.y}`} cx={c.x} cy={-c.y} r={c.radiusMm} />
+              ))}
+            </g>
+          ))}
+        </svg>
+      </Box>
+      <Text color="graphite" fontSize="sm">
+        {of}: {pieces}, {Math.round(usedShare * 100)} % of the sheet used, laid by their {by}
+      </Text>
+      <Button
+        size="xs"
+        alignSelf="start"
+        aria-label={`Save ${number === null ? "the sheet" : `sheet ${number}`}, ${of}, as ${format.toUpperCase()}`}
+        disabled={!onSave}
+        onClick={onSave ?? undefined}
+      >
+        <Download /> {number === null ? "Sheet" : `Sheet ${number}`} as {format.toUpperCase()}
+      </Button>
+    </Stack>
+  );
+}
