@@ -1,5 +1,6 @@
 import { type CutSettings, drawnPieces, pieceLayer, piecesNamed } from "@/core/cutting/pieceLayers";
 import { stacked } from "@/core/cutting/place";
+import { stencilCuttables } from "@/core/cutting/stencils";
 import { writeDxf } from "@/core/files/dxf/write";
 import { writeSvg } from "@/core/files/svg/write";
 import { numberIn, optionsOf, Refusal, USAGE, weighed, writeTo } from "./input";
@@ -30,23 +31,28 @@ export async function drawFile(args: readonly string[]): Promise<unknown> {
     leastHoleMm: lengthIn(options, "--least-hole", 60),
   };
   const { design } = await weighed(path);
-  const pieces = piecesNamed(design, name);
+  const films = stencilCuttables(design, settings);
+  const pieces = [
+    ...piecesNamed(design, name).map((p) => ({
+      name: p.name,
+      count: p.count,
+      thicknessMm: p.part.thicknessMm,
+      holes: p.part.holes,
+      layer: pieceLayer(p, settings),
+    })),
+    ...films.filter((f) => f.name === name).map((f) => ({ ...f, holes: [] })),
+  ];
   if (pieces.length === 0) {
-    const names = drawnPieces(design).map((p) => p.name);
+    const names = [...drawnPieces(design), ...films].map((p) => p.name);
     throw new Refusal(`no part "${name}"; this knife has: ${names.join(", ")}`);
   }
-  const own = pieces.map((p) => pieceLayer(p, settings));
+  const own = pieces.map((p) => p.layer);
   const layers = own.length > 1 ? stacked(own, GAP_MM) : own;
   await writeTo(out, FORMATS[format]({ layers }));
   return {
     out,
     format,
-    pieces: pieces.map((p) => ({
-      name: p.name,
-      count: p.count,
-      thicknessMm: p.part.thicknessMm,
-      holes: p.part.holes,
-    })),
+    pieces: pieces.map((p) => ({ name: p.name, count: p.count, thicknessMm: p.thicknessMm, holes: p.holes })),
   };
 }
 

@@ -8,7 +8,7 @@ import { correction, PAPERS, type PaperName, PRINTER_LIMITS, TRUE_PRINTER } from
 import { weigh } from "@/core/weigh/weigh";
 import { sheetKindsOf, sheetPages } from "@/sheets/pages";
 import { dayWords } from "@/words/job";
-import { SHEET_KINDS, SHEET_WORDS } from "@/words/sheets";
+import { SHEET_KINDS, SHEET_WORDS, WITHOUT_WORDS } from "@/words/sheets";
 import { numberIn, optionsOf, Refusal, USAGE, weighed, writeTo } from "./input";
 
 /** Where the fonts lie from here, and from a bundle of this. */
@@ -40,7 +40,7 @@ export async function sheetFile(args: readonly string[]): Promise<unknown> {
   const { design, variants, report } = await weighed(path);
   if (!sheetKindsOf(design).includes(kind))
     throw new Refusal(
-      `${design.name} has no ${SHEET_WORDS[kind].name.toLowerCase()}: it does not come apart`,
+      `${design.name} has no ${SHEET_WORDS[kind].name.toLowerCase()}: ${WITHOUT_WORDS[kind] ?? "it is not of that kind"}`,
     );
   const printer = printerIn(options.get("--printer"));
   const way = across ? "across" : upright ? "upright" : "proposed";

@@ -4,7 +4,7 @@ import type { Figure, Item } from "@/core/paper/item";
 import { moved } from "@/core/paper/item";
 import { knifeFigure } from "@/core/paper/knifeFigure";
 import { type Page, writing } from "@/core/paper/page";
-import { printMass } from "@/core/units/print";
+import { printMass, type UnitSystem } from "@/core/units/print";
 import { balanceWords } from "@/words/balance";
 import { dayWords, STATE_WORDS } from "@/words/job";
 import { printMoney } from "@/words/money";
@@ -94,6 +94,12 @@ function optionRows(maker: SheetMaker, price: (value: number | null) => string |
   return rows;
 }
 
+/** By how much it is heavier or lighter; what prints as nothing is none. */
+function besideWords(heavierG: number, units: UnitSystem): string {
+  const by = printMass(Math.abs(heavierG), units);
+  return by === printMass(0, units) ? "as heavy" : `${by} ${heavierG < 0 ? "lighter" : "heavier"}`;
+}
+
 function optionCell(maker: SheetMaker, option: Option, widthMm: number, price: string | null): Figure {
   const { report, units } = maker.source;
   const drawn = knifeFigure(option.design, "right", { widthMm, heightMm: OPTION_MM });
@@ -103,7 +109,7 @@ function optionCell(maker: SheetMaker, option: Option, widthMm: number, price: s
     writing(option.name, widthMm - 6, { sizeMm: 3.4, bold: true }),
     ...told.map((t) => writing(t, widthMm, { sizeMm: 2.9 })),
     writing(
-      `${printMass(option.massG, units)}, ${printMass(Math.abs(heavier), units)} ${heavier < 0 ? "lighter" : "heavier"}. It balances ${balanceWords(option.balanceMm, option.design, units)}.`,
+      `${printMass(option.massG, units)}, ${besideWords(heavier, units)}. It balances ${balanceWords(option.balanceMm, option.design, units)}.`,
       widthMm,
       { sizeMm: 2.9 },
     ),

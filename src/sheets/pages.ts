@@ -8,6 +8,7 @@ import { grindingPages } from "./grinding";
 import { ownerPages } from "./owner";
 import { partsPages } from "./parts";
 import { SheetMaker, type SheetSource } from "./sheet";
+import { stencilPages } from "./stencil";
 import { templatePages } from "./templates";
 
 const MAKERS: Readonly<Record<SheetKind, (maker: SheetMaker) => Page[]>> = {
@@ -18,11 +19,18 @@ const MAKERS: Readonly<Record<SheetKind, (maker: SheetMaker) => Page[]>> = {
   customer: customerPages,
   certificate: certificatePages,
   owner: ownerPages,
+  stencil: stencilPages,
 };
 
-/** The kinds of sheet that a knife has: one that does not come apart has no owner's card. */
+/** Sheets that only some knives have: those that come apart, and those with a mark on the blade. */
+const ONLY_OF: Partial<Readonly<Record<SheetKind, (design: Design) => boolean>>> = {
+  owner: isDry,
+  stencil: (design) => design.blade.marks.length > 0,
+};
+
+/** The kinds of sheet that a knife has. */
 export const sheetKindsOf = (design: Design): SheetKind[] =>
-  SHEET_KINDS.filter((kind) => kind !== "owner" || isDry(design));
+  SHEET_KINDS.filter((kind) => ONLY_OF[kind]?.(design) ?? true);
 
 /** The sheets of a kind, of a knife that can be built. */
 export const sheetPages = (kind: SheetKind, source: SheetSource): Page[] =>

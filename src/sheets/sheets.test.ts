@@ -24,11 +24,11 @@ const A4: PaperChoice = { paper: "a4", way: "upright", printer: TRUE_PRINTER };
 const fonts = await pdfFonts(async (file) => new Uint8Array(readFileSync(`public/fonts/${file}`)));
 const knife = (file: string): Design => DEMO_KNIVES.find(([name]) => name === file)![1];
 
-function pagesOf(kind: SheetKind, design: Design, setup = A4): Page[] {
+function pagesOf(kind: SheetKind, design: Design, setup = A4, optionMassG = 201): Page[] {
   const weighing = weigh(design);
   if (!weighing.ok) throw new Error(design.name);
   const { report } = weighing;
-  const option = { name: "In brass", design, massG: 201, balanceMm: -12, price: 310 };
+  const option = { name: "In brass", design, massG: optionMassG, balanceMm: -12, price: 310 };
   const bill = billOf(design, plainShop(), report);
   return sheetPages(kind, {
     design,
@@ -179,6 +179,17 @@ describe("the PDF, read by others", () => {
       expect(letters(read.text)).toContain(letters(LETTERS));
     },
   );
+
+  it("tells a customer by how much another making is heavier, or that it is as heavy", () => {
+    const heath = knife("heath-field-knife.json");
+    const weighing = weigh(heath);
+    if (!weighing.ok) throw new Error(heath.name);
+    const { massG } = weighing.report;
+    const said = (optionMassG: number) => textOf(pagesOf("customer", heath, A4, optionMassG));
+    expect(said(massG + 5)).toContain("5.0 g heavier");
+    expect(said(massG - 0.4)).toContain("0.4 g lighter");
+    expect(said(massG + 0.04)).toContain("as heavy");
+  });
 
   it("names what no font has, and shows a sign where it would stand", async () => {
     const named = { ...knife("heath-field-knife.json"), name: "刀 Knife ナイフ" };

@@ -4,6 +4,7 @@ import { type EndFacePart, endFaces } from "@/core/cutting/endFaces";
 import { gauges } from "@/core/cutting/gauges";
 import { AS_DRAWN, type DrawnPiece, drawnPieces, pieceLayer } from "@/core/cutting/pieceLayers";
 import { type Hole, wayOf } from "@/core/fit/holes";
+import { placedMark } from "@/core/layout/bladeMarks";
 import { radians } from "@/core/number";
 import type { Item } from "@/core/paper/item";
 import type { Page } from "@/core/paper/page";
@@ -66,6 +67,15 @@ function grindItems(maker: SheetMaker, toPaper: ToPaper): Item[] {
   return [
     ...drawn(right, "mark"),
     ...drawn(leftOnly, "hidden"),
+    ...design.blade.marks.flatMap((m) =>
+      placedMark(design.blade, m).map(
+        (l): Item => ({
+          kind: "line",
+          pen: m.side === "right" ? "mark" : "hidden",
+          points: [...l, l[0]].map(toPaper),
+        }),
+      ),
+    ),
     ...lineLabels(maker, [...right, ...leftOnly]).map(
       // Toward the tip it is written to the left, so that it stays over the blade.
       ({ at, text }): Item => ({

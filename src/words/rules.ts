@@ -2,6 +2,7 @@ import type { Finding, TradeRule } from "@/core/review/types";
 import type { MaterialOf } from "@/core/stock/types";
 import { itemInSentence, itemWords } from "./fasteners";
 import { SIZE_WORDS } from "./fit";
+import { crossesWords } from "./marks";
 import { cutName, partInSentence, partName } from "./parts";
 
 /** Prints a length, or a weight, in the maker's units; nothing measured is a dash. */
@@ -269,6 +270,15 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
     says: (f, mm) => `Spine and handle meet in a step of ${mm(f.measured)}; over ${mm(f.limit)} is felt.`,
     why: "A thumb that slides forward catches on it, and the eye sees it.",
     fix: "Let the handle's front follow the spine.",
+  },
+  "mark-clear": {
+    name: "Clear face round a mark",
+    says: (f, mm) =>
+      f.measured === 0
+        ? `The mark lies across ${f.crosses ? crossesWords(f.crosses) : "a line"} here.`
+        : `The mark is only ${mm(f.measured)} from ${f.crosses ? crossesWords(f.crosses) : "a line"}; ${mm(f.limit)} is wanted.`,
+    why: "A stamp strikes unevenly over an edge of the face, and a stencil does not lie flat across it.",
+    fix: "Move it, or make it smaller.",
   },
   "bevel-lost": {
     name: "Front bevel left",

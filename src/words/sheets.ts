@@ -12,6 +12,7 @@ import { cutName } from "./parts";
 export const SHEET_KINDS = [
   "templates",
   "grinding",
+  "stencil",
   "fit-up",
   "parts",
   "customer",
@@ -27,6 +28,10 @@ export const SHEET_WORDS: Readonly<Record<SheetKind, { readonly name: string; re
     name: "Blade and grinding",
     says: "Lines to scribe, bevels to set, thicknesses to measure before and after hardening, flats before rounding.",
   },
+  stencil: {
+    name: "Stencils",
+    says: "Films for the marks on the blade at their own size, and the mask for its back.",
+  },
   "fit-up": { name: "Fit-up card", says: "Drills, pins, slot, bolts, glue and saw list for the bench." },
   parts: { name: "Parts and weights", says: "What each part is made of, weighs, and where." },
   customer: {
@@ -35,6 +40,12 @@ export const SHEET_WORDS: Readonly<Record<SheetKind, { readonly name: string; re
   },
   certificate: { name: "Certificate", says: "What the finished knife is, to go with it." },
   owner: { name: "Owner's card", says: "How it is taken apart, with which key, and put together again." },
+};
+
+/** Why a knife has no sheet of a kind. */
+export const WITHOUT_WORDS: Partial<Readonly<Record<SheetKind, string>>> = {
+  owner: "it does not come apart",
+  stencil: "there is no mark on its blade",
 };
 
 const SIDE_WORDS = { right: "right", left: "left" } as const;

@@ -1,6 +1,7 @@
 import type { Bill } from "@/core/cost/bill";
 import type { Shop } from "@/core/cost/shop";
-import type { Cuttable, StockLayout } from "@/core/cutting/cutJob";
+import type { StockLayout } from "@/core/cutting/cutJob";
+import type { Cuttable } from "@/core/cutting/cuttable";
 import type { StockSheet } from "@/core/cutting/stockSheet";
 import type { Design } from "@/core/design/schema";
 import type { FitSheet } from "@/core/fit/sheet";

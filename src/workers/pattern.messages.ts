@@ -1,6 +1,7 @@
 import type { DrawingReading } from "@/core/contours/raw";
 import type { Point } from "@/core/curve/bezier";
 import type { FoundShapes } from "@/core/pattern/found";
+import type { MarkReading } from "@/core/pattern/markIn";
 import type { PictureFailure } from "@/core/photo/picture";
 import type { Seeing } from "@/core/photo/shapes";
 import type { PhotoScale, ScaleFailure } from "@/core/photo/truth";
@@ -32,6 +33,8 @@ export interface PatternService {
     | { readonly ok: true; readonly found: FoundShapes }
     | { readonly ok: false; readonly code: "too-much" }
     | null;
+  /** What the drawing that was read last fills, as a mark on a blade; null before there is one. */
+  markInDrawing(): MarkReading | { readonly ok: false; readonly code: "too-much" } | null;
   openPhoto(
     bytes: Uint8Array,
   ): Promise<({ readonly ok: true } & OpenPhoto) | ({ readonly ok: false } & PictureFailure)>;

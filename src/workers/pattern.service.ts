@@ -2,6 +2,7 @@ import type { RawDrawing } from "@/core/contours/raw";
 import { readDxf } from "@/core/files/dxf/read";
 import { readSvg } from "@/core/files/svg/read";
 import { shapesIn } from "@/core/pattern/found";
+import { markIn } from "@/core/pattern/markIn";
 import { type GreyImage, greyOf } from "@/core/photo/image";
 import { LONGEST_SIDE, pictureSize } from "@/core/photo/picture";
 import { type FlatPhoto, flattenedPhoto, shapesInPhoto } from "@/core/photo/shapes";
@@ -26,6 +27,16 @@ export const patternService: PatternService = {
     if (!drawing) return null;
     try {
       return { ok: true, found: shapesIn(drawing, mmPerUnit) };
+    } catch (error) {
+      if (error instanceof TooMuchWork) return { ok: false, code: "too-much" };
+      throw error;
+    }
+  },
+
+  markInDrawing: () => {
+    if (!drawing) return null;
+    try {
+      return markIn(drawing);
     } catch (error) {
       if (error instanceof TooMuchWork) return { ok: false, code: "too-much" };
       throw error;

@@ -62,6 +62,20 @@ export function common(of: readonly (readonly Point[])[], others: readonly (read
   return outward(solution);
 }
 
+/** What lies in an odd number of closed chord lines, as outlines as `joined` gives them. */
+export const evenOdd = (of: readonly (readonly Point[])[]) => filled(of, ClipperLib.PolyFillType.pftEvenOdd);
+
+/** What closed chord lines run round more often one way than the other, as outlines as `joined` gives them. */
+export const nonZero = (of: readonly (readonly Point[])[]) => filled(of, ClipperLib.PolyFillType.pftNonZero);
+
+function filled(of: readonly (readonly Point[])[], rule: number): Point[][] {
+  const clipper = new ClipperLib.Clipper();
+  clipper.AddPaths(of.map(inward), ClipperLib.PolyType.ptSubject, true);
+  const solution: Path[] = [];
+  clipper.Execute(ClipperLib.ClipType.ctUnion, solution, rule, rule);
+  return outward(ClipperLib.Clipper.CleanPolygons(solution, SAME_CORNER_MM * PER_MM));
+}
+
 /** Outlines as `joined` gives them, grown by so much all round, mm, holes made smaller; below zero shrunk. */
 export function grown(outlines: readonly (readonly Point[])[], byMm: number): Point[][] {
   if (byMm === 0) return outlines.map((o) => [...o]);

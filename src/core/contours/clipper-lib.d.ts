@@ -22,7 +22,7 @@ declare module "clipper-lib" {
       };
     };
     PolyType: { ptSubject: number; ptClip: number };
-    PolyFillType: { pftNonZero: number };
+    PolyFillType: { pftNonZero: number; pftEvenOdd: number };
     ClipType: { ctUnion: number; ctDifference: number; ctIntersection: number };
     JoinType: { jtRound: number; jtMiter: number };
     EndType: { etClosedPolygon: number };

@@ -48,7 +48,7 @@ function boxesApart(p: Cubic, q: Cubic): boolean {
 }
 
 /** Where the chords ab and cd cross between their ends, or null. */
-function chordsMeet(a: Point, b: Point, c: Point, d: Point): Point | null {
+export function chordsMeet(a: Point, b: Point, c: Point, d: Point): Point | null {
   if (Math.max(a.x, b.x) < Math.min(c.x, d.x) || Math.max(c.x, d.x) < Math.min(a.x, b.x)) return null;
   const side = (p: Point, q: Point, r: Point) => (q.x - p.x) * (r.y - p.y) - (q.y - p.y) * (r.x - p.x);
   const s1 = side(a, b, c);

@@ -1,33 +1,21 @@
-import type { Drawing, Layer } from "../contours/drawing";
 import type { Design } from "../design/schema";
+import { type Cuttable, cuttableOf } from "./cuttable";
 import { discs } from "./discs";
 import { type NestedBy, type NestedSheet, nested } from "./nest";
-import { type CutSettings, drawnPieces, pieceLayer } from "./pieceLayers";
+import { type CutSettings, drawnPieces } from "./pieceLayers";
+import { stencilCuttables } from "./stencils";
 import type { StockSheet, Wanted } from "./stockSheet";
 
-/** Something that can be sent to a cutter: a piece of a knife, or one disc of a stack. */
-export interface Cuttable {
-  readonly name: string;
-  readonly layer: Layer;
-  readonly count: number;
-  readonly material: string;
-  readonly thicknessMm: number;
-  /** A piece with a grain lies along the sheet. */
-  readonly mayTurn: boolean;
-}
-
-/** All that can be cut of a knife, as it is cut. */
+/** All that can be cut of a knife and for it, as it is cut. */
 export function cuttables(design: Design, settings: CutSettings): Cuttable[] {
   const pieces = drawnPieces(design).map((piece): Cuttable => {
-    const { part, name, count } = piece;
-    return {
-      name,
-      layer: pieceLayer(piece, settings),
-      count,
-      material: part.material,
-      thicknessMm: part.thicknessMm,
-      mayTurn: part.grain === null,
-    };
+    const { material, thicknessMm, grain } = piece.part;
+    return cuttableOf(piece, settings, {
+      count: piece.count,
+      material,
+      thicknessMm,
+      mayTurn: grain === null,
+    });
   });
   const stacked = discs(design);
   const own = pieces.filter((p) => !stacked.some((d) => p.name === d.name));
@@ -36,15 +24,11 @@ export function cuttables(design: Design, settings: CutSettings): Cuttable[] {
     ...stacked.map((d): Cuttable => {
       const name = `${d.name}-disc-${d.number}`;
       const part = { outlines: d.outlines, holes: [] };
-      return {
-        name,
-        layer: pieceLayer({ name, part, mirrored: false }, settings),
-        count: 1,
-        material: d.material,
-        thicknessMm: d.thicknessMm,
-        mayTurn: true,
-      };
+      const { material, thicknessMm } = d;
+      const of = { count: 1, material, thicknessMm, mayTurn: true };
+      return cuttableOf({ name, part, mirrored: false }, settings, of);
     }),
+    ...stencilCuttables(design, settings),
   ];
 }
 
@@ -91,6 +75,3 @@ export function laidOnStock(knives: readonly (readonly Cuttable[])[], stock: Sto
 
 /** Thicknesses that agree to so many digits of a millimetre are one. */
 const SAME_THICKNESS_DIGITS = 3;
-
-/** A drawing of one cuttable by itself. */
-export const drawingOf = (of: Cuttable): Drawing => ({ layers: [of.layer] });

@@ -15,6 +15,7 @@ type BladeForm = Pick<
   | "notches"
   | "ramp"
   | "bolster"
+  | "marks"
 >;
 
 /** A blade of its style's outline without cuts of its own: both sides alike, its plunge square, not yet sharpened. */
@@ -32,5 +33,6 @@ export function plainBladeForm(): BladeForm {
     notches: [],
     ramp: null,
     bolster: null,
+    marks: [],
   };
 }

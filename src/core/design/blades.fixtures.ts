@@ -1,6 +1,6 @@
 import { asPoints, settledBlade } from "../layout/bladeLengths";
 import { newDesign } from "./create";
-import type { Blade, Fuller } from "./schema";
+import type { Blade, BladeMark, Fuller } from "./schema";
 
 const sound = newDesign("Sedge");
 
@@ -26,6 +26,21 @@ export const BOLSTER = {
   widthMm: 18,
   frontWidthMm: 5,
   roundness: 0.8,
+};
+
+/** A frame three by two with a bar in it, on the flat over the grind. */
+export const MARK: BladeMark = {
+  id: "mark-1",
+  side: "right",
+  says: "Frame",
+  madeFrom: "drawing",
+  xMm: 30,
+  downMm: 4.5,
+  heightMm: 3,
+  turnedDeg: 0,
+  depthMm: 0.05,
+  way: "current",
+  art: "M-0.75 -0.5L0.75 -0.5L0.75 0.5L-0.75 0.5ZM-0.6 -0.35L-0.6 0.35L0.6 0.35L0.6 -0.35ZM-0.4 -0.1L0.4 -0.1L0.4 0.1L-0.4 0.1Z",
 };
 
 /** Blades of every new kind that can be built. */
@@ -106,6 +121,12 @@ const BLADES: Readonly<Record<string, Partial<Blade>>> = {
   },
   "blade: thumb ramp": { ramp: { fromMm: 2, lengthMm: 18, riseMm: 3 } },
   "blade: integral bolster": { bolster: BOLSTER },
+  "blade: marks": {
+    marks: [
+      { ...MARK },
+      { ...MARK, id: "mark-2", side: "left", turnedDeg: 180, way: "stamped", depthMm: 0.2 },
+    ],
+  },
 };
 
 /** A true dagger's outline, alike about the axis. */

@@ -33,6 +33,8 @@ export const MIGRATIONS: Migrations = {
   8: (record) => (isRecord(record) ? toVersion9(record) : record),
   // 10: a bevel that keeps one angle; how the blade is ground, and with what; the day that it was weighed.
   9: (record) => (isRecord(record) ? toVersion10(record) : record),
+  // 11: marks on the blade.
+  10: (record) => (isRecord(record) ? toVersion11(record) : record),
 };
 
 type Loose = Record<string, unknown>;
@@ -254,15 +256,28 @@ function grindsToVersion10(blade: Loose): Loose {
   return { ...blade, grind: by(blade.grind), leftGrind: by(blade.leftGrind) };
 }
 
-function measuredToVersion10(measured: unknown): unknown {
-  if (!isRecord(measured)) return measured;
-  const dated = { onDay: null, ...measured };
-  const { of } = measured;
-  if (!isRecord(of) || !isRecord(of.asWeighed) || !isRecord(of.asWeighed.blade)) return dated;
+const measuredToVersion10 = (measured: unknown): unknown =>
+  isRecord(measured) ? withBladeAsWeighed({ onDay: null, ...measured }, grindsToVersion10) : measured;
+
+const withMarks = (blade: Loose): Loose => ({ marks: [], ...blade });
+
+function toVersion11({ blade, ...record }: Loose): Loose {
+  if (!isRecord(blade)) return { ...record, blade };
+  const { measured } = blade;
   return {
-    ...dated,
-    of: { ...of, asWeighed: { ...of.asWeighed, blade: grindsToVersion10(of.asWeighed.blade) } },
+    ...record,
+    blade: {
+      ...withMarks(blade),
+      measured: isRecord(measured) ? withBladeAsWeighed(measured, withMarks) : measured,
+    },
   };
+}
+
+/** What was measured, the blade that it was drawn as changed. */
+function withBladeAsWeighed(measured: Loose, change: (blade: Loose) => Loose): Loose {
+  const { of } = measured;
+  if (!isRecord(of) || !isRecord(of.asWeighed) || !isRecord(of.asWeighed.blade)) return measured;
+  return { ...measured, of: { ...of, asWeighed: { ...of.asWeighed, blade: change(of.asWeighed.blade) } } };
 }
 
 /** A window whose ends were the wrong way round, the right way. */

@@ -57,6 +57,7 @@ export type { Fastener, FastenerKind } from "../fasteners/registry";
 export { FACET_COUNTS } from "../solids/section";
 export type { BarEnd, BarEndKind } from "../tangEnds/registry";
 export type { BladeNotch, Fuller, IntegralBolster, Ramp, Swedge } from "./record/bladeCuts";
+export type { BladeMark } from "./record/bladeMark";
 export type { BladeOutline, OutlinePoint, SideGrind } from "./record/bladeShape";
 export type { DrillSet, FitUp, PinFit, StockPiece } from "./record/fitUp";
 export { DRILL_SETS, PIN_FITS } from "./record/fitUp";

@@ -38,6 +38,7 @@ export function withBladeLength<B extends DrawnBlade>(blade: B, lengthMm: number
     swedge: swedge && { ...swedge, lengthMm: along(swedge.lengthMm), runOutMm: along(swedge.runOutMm) },
     fullers: blade.fullers.map((f) => ({ ...f, fromMm: move(f.fromMm), toMm: move(f.toMm) })),
     notches: points(blade.notches),
+    marks: points(blade.marks),
     ramp: ramp && { ...ramp, fromMm: move(ramp.fromMm) },
   };
 }

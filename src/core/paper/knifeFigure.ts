@@ -2,6 +2,7 @@ import type { Side } from "../assembly/partKey";
 import type { Point } from "../curve/bezier";
 import { materialsIn } from "../design/materials";
 import type { Design } from "../design/schema";
+import { placedMark } from "../layout/bladeMarks";
 import { layoutOf } from "../layout/layout";
 import { faceLines } from "../solids/bladeRegion";
 import { seenSides } from "../views/seenSides";
@@ -9,6 +10,8 @@ import type { Figure, Item } from "./item";
 
 /** How much of a material's tint is left on paper: steel is drawn lighter, so that the lines of its grind show. */
 const TINT_SHARE = { steel: 0.35, other: 0.75 } as const;
+/** Of a mark on the blade. */
+const MARK_TINT = "#404040";
 const NO_TINT = "#d9d9d9";
 
 /** A tint mixed with the paper's white. */
@@ -52,5 +55,19 @@ export function knifeFigure(
   const grind = faceLines(layoutOf(design).blade, side).map(
     (l): Item => ({ kind: "line", pen: "guide", points: l.points.map(to) }),
   );
-  return { items: [...items, ...grind], widthMm: (x1 - x0) * scale, heightMm: (y1 - y0) * scale, scale };
+  const marks = design.blade.marks
+    .filter((m) => m.side === side)
+    .map(
+      (m): Item => ({
+        kind: "fill",
+        loops: placedMark(design.blade, m).map((l) => l.map(to)),
+        tint: MARK_TINT,
+      }),
+    );
+  return {
+    items: [...items, ...grind, ...marks],
+    widthMm: (x1 - x0) * scale,
+    heightMm: (y1 - y0) * scale,
+    scale,
+  };
 }

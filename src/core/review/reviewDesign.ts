@@ -6,6 +6,7 @@ import { BOLT_RULES } from "./rules/boltRules";
 import { type Rule, ruleContext } from "./rules/context";
 import { GUARD_RULES } from "./rules/guardRules";
 import { HANDLE_RULES } from "./rules/handleRules";
+import { MARK_RULES } from "./rules/markRules";
 import { PEEN_RULES } from "./rules/peenRules";
 import { PIN_RULES } from "./rules/pinRules";
 import { TANG_RULES } from "./rules/tangRules";
@@ -19,6 +20,7 @@ export const RULES: readonly Rule[] = [
   ...PEEN_RULES,
   ...GUARD_RULES,
   ...BLADE_RULES,
+  ...MARK_RULES,
   ...BOLT_RULES,
   ...HANDLE_RULES,
   ...TARGET_RULES,

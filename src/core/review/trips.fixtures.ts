@@ -1,4 +1,4 @@
-import { FULLER } from "../design/blades.fixtures";
+import { FULLER, MARK } from "../design/blades.fixtures";
 import { newPiece, withEnd, withTang } from "../design/constructions";
 import { newDesign } from "../design/create";
 import { newGuard } from "../design/guards";
@@ -198,6 +198,7 @@ export const TRIPS: Record<TradeRule, Design> = {
       ],
     },
   },
+  "mark-clear": { ...drawn, blade: { ...drawn.blade, marks: [{ ...MARK, downMm: 9 }] } },
   "fuller-floor": { ...drawn, blade: { ...drawn.blade, fullers: [{ ...FULLER, depthMm: 1.4 }] } },
   "step-at-joint": { ...sound, blade: { ...sound.blade, spineOverAxisMm: 12 } },
   "round-handle": { ...sound, handle: { ...scales, plan: scales.plan.map((p) => ({ ...p, halfMm: 11.5 })) } },

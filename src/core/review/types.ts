@@ -2,6 +2,7 @@ import type { PartKey } from "../assembly/partKey";
 import type { Fastener, Piece } from "../design/schema";
 import type { CutKey } from "../pieces/cutKey";
 import type { FaultRule, FindingOf } from "../validity/types";
+import type { MarkNeighbour } from "../views/markRoom";
 
 /** Codes of the trade's rules: what can be built but should be thought of again. Limits can be changed. */
 export const TRADE_RULES = [
@@ -40,6 +41,7 @@ export const TRADE_RULES = [
   "fuller-web",
   "fuller-floor",
   "step-at-joint",
+  "mark-clear",
   "handle-short-for-hand",
   "nothing-before-finger",
   "round-handle",
@@ -62,6 +64,8 @@ interface Named {
   readonly size?: "lengthMm" | "heightMm" | "thicknessMm";
   /** The part that a fastener goes through. */
   readonly part?: PartKey;
+  /** What a mark on the blade stands too near to. */
+  readonly crosses?: MarkNeighbour;
 }
 
 /** A fault, or what a rule of the trade found. */

@@ -1,6 +1,7 @@
 import { useId } from "react";
 import type { Point } from "@/core/curve/bezier";
 import type { Design } from "@/core/design/schema";
+import { placedMark } from "@/core/layout/bladeMarks";
 import { bladeEdges, bolsterCorners, notchRound, rampRise } from "@/core/layout/bladeParts";
 import { layoutOf } from "@/core/layout/layout";
 import { grindLines } from "@/core/views/grindLines";
@@ -64,6 +65,20 @@ export function BladeSide({ design, scale, line }: BladeSideProps) {
             stroke={color("ink")}
             strokeWidth={line * 0.6}
             data-line={l.of}
+          />
+        ))}
+        {blade.marks.map((m) => (
+          <path
+            key={m.id}
+            d={placedMark(blade, m)
+              .map((l) => chordPath(l, scale))
+              .join(" ")}
+            fillRule="evenodd"
+            data-mark={m.id}
+            {...(m.side === "right"
+              ? { fill: color("ink"), fillOpacity: 0.75 }
+              : // Of the left side, seen through the steel.
+                { fill: "none", stroke: color("ink"), strokeWidth: line * 0.5, strokeDasharray: "3 2" })}
           />
         ))}
       </g>

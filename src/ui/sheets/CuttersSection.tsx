@@ -3,7 +3,8 @@ import { Box, Button, Stack, Table, Text } from "@chakra-ui/react";
 import { Download } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
 import type { Drawing } from "@/core/contours/drawing";
-import { type Cuttable, cuttables, drawingOf } from "@/core/cutting/cutJob";
+import { cuttables } from "@/core/cutting/cutJob";
+import { type Cuttable, drawingOf } from "@/core/cutting/cuttable";
 import { AS_DRAWN, type CutSettings } from "@/core/cutting/pieceLayers";
 import { layerBox } from "@/core/cutting/place";
 import { writeSvg } from "@/core/files/svg/write";
@@ -11,6 +12,7 @@ import { printLengthPlain } from "@/core/units/print";
 import type { SheetSource } from "@/sheets/sheet";
 import { readableKnives } from "@/store/knives";
 import type { KnifeRecord } from "@/store/rows";
+import { cutFrom } from "@/words/marks";
 import { useBench } from "../bench/BenchContext";
 import { ChoiceField } from "../fields/ChoiceField";
 import { LengthField } from "../fields/LengthField";
@@ -94,7 +96,7 @@ export function CuttersSection({ source }: { source: SheetSource }) {
               <Row
                 key={c.name}
                 piece={c}
-                material={materialOf(c.material)?.name ?? c.material}
+                material={cutFrom(c.material, materialOf)}
                 size={size}
                 on={!left.has(c.name)}
                 onToggle={() => setLeft(toggle(left, c.name))}

@@ -2,10 +2,12 @@
 import { Box, Button, Flex, Stack, Text } from "@chakra-ui/react";
 import { Download } from "lucide-react";
 import type { Drawing } from "@/core/contours/drawing";
-import type { Cuttable, LaidSheet } from "@/core/cutting/cutJob";
+import type { LaidSheet } from "@/core/cutting/cutJob";
+import type { Cuttable } from "@/core/cutting/cuttable";
 import type { StockSheet } from "@/core/cutting/stockSheet";
 import { pathData } from "@/core/files/svg/write";
 import { printLengthPlain, type UnitSystem } from "@/core/units/print";
+import { cutFrom } from "@/words/marks";
 import { useMaterialOf } from "../materials";
 import { UnderWay } from "../UnderWay";
 import { useAsked } from "../useAsked";
@@ -60,7 +62,7 @@ export function StockSheets({
           <StockView
             key={i}
             sheet={sheet}
-            of={`${materialOf(sheet.material)?.name ?? sheet.material}, ${size(sheet.thicknessMm)}`}
+            of={`${cutFrom(sheet.material, materialOf)}, ${size(sheet.thicknessMm)}`}
             widthMm={widthMm}
             heightMm={heightMm}
             format={format}

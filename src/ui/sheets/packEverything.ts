@@ -1,5 +1,6 @@
 import { strToU8, type Zippable, zipSync } from "fflate";
-import { cuttables, drawingOf } from "@/core/cutting/cutJob";
+import { cuttables } from "@/core/cutting/cutJob";
+import { drawingOf } from "@/core/cutting/cuttable";
 import { AS_DRAWN } from "@/core/cutting/pieceLayers";
 import { writeCsv } from "@/core/files/csv/write";
 import { writeDxf } from "@/core/files/dxf/write";

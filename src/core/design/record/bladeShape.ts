@@ -1,5 +1,6 @@
 import * as z from "zod/mini";
 import { bolster, fuller, notch, ramp, swedge } from "./bladeCuts";
+import { bladeMark } from "./bladeMark";
 import { between, height, id, materialId, mm } from "./fields";
 
 export const TIP_STYLES = [
@@ -104,6 +105,7 @@ export const bladeShape = {
   notches: z.array(notch).check(z.maxLength(4)),
   ramp: z.nullable(ramp),
   bolster: z.nullable(bolster),
+  marks: z.array(bladeMark).check(z.maxLength(4)),
 };
 
 export type BladeOutline = z.infer<typeof outline>;

@@ -27,6 +27,7 @@ const WEIGHED: Readonly<Record<string, readonly [number, number]>> = {
   "v7-sallow-camp-chopper": [542.4549, 6.7568],
   "v8-wren-neck-knife": [64.1302, -26.1283],
   "v9-tarn-ready-made-blade": [220.7194, -27.9186],
+  "v10-hern-long-blade": [1093.4003, 90.5161],
 };
 const bytes = (text: string) => new TextEncoder().encode(text);
 

@@ -1,23 +1,18 @@
-import bidiFactory from "bidi-js";
 import { jsPDF } from "jspdf";
 import type { Point } from "../../curve/bezier";
 import { type Item, PENS } from "../../paper/item";
 import { fontRuns, type SheetFont } from "../../paper/letters";
 import type { Page } from "../../paper/page";
 import { corrected, mappedSteps, type Step, stepsOf } from "../../paper/strokes";
+import { FONT_FILES } from "../font/fontFiles";
+import { asSeen } from "../font/seenOrder";
 
 /** TrueType files of the sheets' fonts, in regular and in bold. */
 export type PdfFonts = Readonly<
   Record<SheetFont, { readonly regular: Uint8Array; readonly bold: Uint8Array }>
 >;
 
-/** The names of these files, where they lie with the application. */
-export const FONT_FILES: Readonly<Record<SheetFont, { readonly regular: string; readonly bold: string }>> = {
-  own: { regular: "Barlow-Regular.ttf", bold: "Barlow-SemiBold.ttf" },
-  wider: { regular: "DejaVuSans.ttf", bold: "DejaVuSans-Bold.ttf" },
-};
-
-/** Those files, by whatever reads them. */
+/** Those files, by whatever reads them by their names. */
 export async function pdfFonts(read: (file: string) => Promise<Uint8Array>): Promise<PdfFonts> {
   const both = async ({ regular, bold }: { regular: string; bold: string }) => ({
     regular: await read(regular),
@@ -107,13 +102,6 @@ type Written = Extract<Item, { kind: "text" }>;
 
 /** Letters are put down as they are seen, from the left: their order is not for the library to change. */
 const AS_SEEN = { isInputVisual: true, isOutputVisual: true, isInputRtl: false, isOutputRtl: false };
-const bidi = bidiFactory();
-
-/** A line in the order in which it is seen: what runs from right to left is turned, brackets with it. */
-function asSeen(text: string): string {
-  const levels = bidi.getEmbeddingLevels(text, "auto");
-  return bidi.getReorderedString(text, levels);
-}
 
 function drawText(doc: jsPDF, { text, sizeMm, anchor, bold = false }: Written, at: Point): void {
   doc.setFontSize(sizeMm * POINTS_PER_MM);

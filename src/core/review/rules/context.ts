@@ -65,6 +65,7 @@ export function found(
     size?: Found["size"];
     items?: readonly ItemName[];
     part?: PartKey;
+    crosses?: Found["crosses"];
     fix?: Fix | null;
     fixes?: readonly (Fix | null)[];
   } = {},

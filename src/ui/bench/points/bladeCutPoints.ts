@@ -1,4 +1,5 @@
-import type { Blade, Fuller } from "@/core/design/schema";
+import type { Blade, BladeMark, Fuller } from "@/core/design/schema";
+import { markMiddle, placedMark } from "@/core/layout/bladeMarks";
 import { bladeEdges, notchRound } from "@/core/layout/bladeParts";
 import { isDouble } from "@/core/solids/grind";
 import { NOTCH_WORDS } from "@/words/blade";
@@ -27,9 +28,35 @@ export function bladeCutPoints(blade: Blade): BenchPoint[] {
         ],
       };
     }),
+    ...blade.marks.map((m, i) => markPoint(blade, m, i)),
     ...rampPoints(blade),
     ...bolsterPoints(blade),
   ];
+}
+
+/** A mark is held under its lower edge, so that it can be read, mm. */
+const UNDER_MARK_MM = 2;
+
+function markPoint(blade: Blade, mark: BladeMark, i: number): BenchPoint {
+  const path = `blade.marks.${i}`;
+  const middle = markMiddle(blade, mark);
+  const lowest = Math.min(...placedMark(blade, mark).flatMap((l) => l.map((p) => p.y)));
+  const under = middle.y - lowest + UNDER_MARK_MM;
+  return {
+    id: mark.id,
+    title: `Mark ${i + 1}`,
+    at: { x: middle.x, y: middle.y - under },
+    move: (d, to) => {
+      setHeld(d, `${path}.xMm`, to.x);
+      setHeld(d, `${path}.downMm`, bladeEdges(blade, to.x)[1] - to.y - under);
+    },
+    remove: (d) => void d.blade.marks.splice(i, 1),
+    fields: [
+      { label: "Ahead of the front", path: `${path}.xMm` },
+      { label: "Below the spine", path: `${path}.downMm` },
+      { label: "Height", path: `${path}.heightMm` },
+    ],
+  };
 }
 
 function swedgePoints(blade: Blade): BenchPoint[] {

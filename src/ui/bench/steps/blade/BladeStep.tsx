@@ -17,6 +17,7 @@ import { BladeMeasure } from "./BladeMeasure";
 import { BladePointTools } from "./BladePointTools";
 import { FullerFields } from "./FullerFields";
 import { GrindFields } from "./GrindFields";
+import { MarkFields } from "./MarkFields";
 import { SwedgeFields } from "./SwedgeFields";
 import { TaperFields } from "./TaperFields";
 
@@ -56,6 +57,7 @@ export function BladeStep() {
       <SwedgeFields />
       <FullerFields />
       <BladeAdditions />
+      <MarkFields />
       <Group title="Steel">
         <MaterialAt at="blade.steel" label="Blade and tang" classes={FOR_BLADES} />
       </Group>

@@ -1,0 +1,56 @@
+import type { Layer } from "@/core/contours/drawing";
+import { straightLoop } from "@/core/contours/loop";
+import type { Point } from "@/core/curve/bezier";
+import { type Stencil, stencils } from "@/core/cutting/stencils";
+import { sizeOfMark } from "@/core/layout/bladeMarks";
+import { cross, type Item } from "@/core/paper/item";
+import type { Page } from "@/core/paper/page";
+import { pieceFigure } from "@/core/paper/pieceFigure";
+import type { NamedFigure } from "@/core/paper/tile";
+import { MARK_WAY_STEPS, markLine, REVERSED_WORDS, stencilLines, stencilTitle } from "@/words/marks";
+import type { SheetMaker } from "./sheet";
+
+/** What is opened in a film is printed black: films are exposed by it, or cut along its border. */
+const OPENING_TINT = "#000000";
+const CROSS_MM = 4;
+
+/** Films for both sides of the blade at their own size: as they are read, and reversed. */
+export function stencilPages(maker: SheetMaker): Page[] {
+  const { design } = maker.source;
+  const ways = [...new Set(design.blade.marks.map((m) => m.way))];
+  const notes = ways.flatMap((w) => MARK_WAY_STEPS[w]);
+  const films = stencils(design);
+  const figures = films.flatMap((s, i) => [
+    filmFigure(maker, s, false, i === 0 ? notes : []),
+    ...(s.marks.length > 0 ? [filmFigure(maker, s, true, [])] : []),
+  ]);
+  return maker.trueSize("stencil", figures);
+}
+
+function filmFigure(
+  { source: { units } }: SheetMaker,
+  stencil: Stencil,
+  reversed: boolean,
+  notes: readonly string[],
+): NamedFigure {
+  const ahead = (stencil.side === "left") === reversed ? 1 : -1;
+  const seen = ({ x, y }: Point): Point => ({ x: ahead * x, y });
+  const name = reversed ? `${stencilTitle(stencil)}, reversed` : stencilTitle(stencil);
+  const film: Layer = { name, loops: [straightLoop(stencil.film.map(seen))], circles: [], centres: [] };
+  const says = reversed
+    ? [name, `${REVERSED_WORDS}.`]
+    : [
+        name,
+        ...stencil.marks.map((m) => markLine(m, sizeOfMark(m).widthMm, units)),
+        ...stencilLines(stencil),
+        ...notes,
+      ];
+  const figure = pieceFigure(film, says, false);
+  const to = (p: Point) => figure.toPaper(seen(p));
+  const drawn: Item[] = [
+    ...stencil.blade.map((l): Item => ({ kind: "line", pen: "hidden", points: [...l, l[0]].map(to) })),
+    { kind: "fill", loops: stencil.openings.map((l) => l.map(to)), tint: OPENING_TINT },
+    ...stencil.crosses.flatMap((c) => cross(to(c), CROSS_MM, "cut")),
+  ];
+  return { ...figure, items: [...figure.items, ...drawn], name };
+}

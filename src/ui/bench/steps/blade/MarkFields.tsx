@@ -1,0 +1,197 @@
+"use client";
+import { Button, Flex, Input, Stack, Text } from "@chakra-ui/react";
+import { FileUp, Plus } from "lucide-react";
+import { type FormEvent, useState } from "react";
+import type { BladeMark } from "@/core/design/schema";
+import { freeId } from "@/core/fit/openSpot";
+import { markAreaMm2, sizeOfMark } from "@/core/layout/bladeMarks";
+import { printLengthPlain, printMass } from "@/core/units/print";
+import { newMark } from "@/core/views/markRoom";
+import { useUnits } from "@/store/settings";
+import { MARK_SIDE_WORDS, MARK_WAY_WORDS, openWords } from "@/words/marks";
+import { ChoiceAt, LengthAt, ShareAt } from "../../../fields/bound";
+import { FieldRow } from "../../../fields/FieldRow";
+import { FileButton } from "../../../fields/FileButton";
+import { useMaterialOf } from "../../../materials";
+import { notices } from "../../../shell/notice";
+import { useBench, useDesign } from "../../BenchContext";
+import { Group } from "../Group";
+import { ItemCard } from "../ItemCard";
+import { markFromFile, markFromText, type ReadMark } from "./readMark";
+
+/** As many as a blade can have. */
+const MOST_MARKS = 4;
+const MOST_LETTERS = 80;
+
+/** A maker's mark, and what else is stamped or etched into the blade. */
+export function MarkFields() {
+  const { edit, session, setSelected } = useBench();
+  const marks = useDesign((d) => d.blade.marks);
+  const [text, setText] = useState("");
+  const [wrong, setWrong] = useState<string | null>(null);
+  const full = marks.length >= MOST_MARKS;
+  const put = (read: ReadMark, says: string, madeFrom: BladeMark["madeFrom"]): boolean => {
+    setWrong(read.ok ? null : read.reason);
+    if (!read.ok) return false;
+    const { design } = session.getState();
+    if (design.blade.marks.length >= MOST_MARKS) return false;
+    const mark = newMark(design, {
+      id: freeId("mark", design.blade.marks),
+      says,
+      madeFrom,
+      art: read.art,
+      heightMm: read.heightMm,
+    });
+    edit("Add mark", (d) => void d.blade.marks.push(mark));
+    setSelected(mark.id);
+    if (read.open > 0) notices.info({ title: says, description: openWords(read.open) });
+    return true;
+  };
+  const addText = async (e: FormEvent) => {
+    e.preventDefault();
+    const says = text.trim();
+    if (!says) return setWrong("Type what the mark says.");
+    if (put(await textOrReason(says), says, "text")) setText("");
+  };
+  return (
+    <Group title="Marks on the blade">
+      {marks.length === 0 && (
+        <Text color="graphite" fontSize="sm">
+          None. A maker's mark is checked against grind lines and edges here, and printed as a stencil.
+        </Text>
+      )}
+      {marks.map((m, i) => (
+        <MarkCard key={m.id} mark={m} index={i} />
+      ))}
+      <form onSubmit={(e) => void addText(e)}>
+        <Flex gap="2">
+          <Input
+            size="sm"
+            bg="ground"
+            aria-label="Text of a new mark"
+            placeholder="Text of a new mark"
+            value={text}
+            maxLength={MOST_LETTERS}
+            disabled={full}
+            onChange={(e) => setText(e.target.value)}
+          />
+          <Button size="sm" variant="outline" type="submit" disabled={full}>
+            <Plus /> Add text
+          </Button>
+        </Flex>
+      </form>
+      <FileButton
+        accept=".svg,.dxf"
+        testId="mark-file"
+        failure="The drawing was not read"
+        size="sm"
+        alignSelf="start"
+        disabled={full}
+        onFiles={async ([file]) => {
+          const says =
+            file.name
+              .replace(/\.[^.]*$/, "")
+              .trim()
+              .slice(0, MOST_LETTERS) || "Mark";
+          put(await markFromFile(file), says, "drawing");
+        }}
+      >
+        <FileUp /> Add SVG or DXF …
+      </FileButton>
+      {wrong && (
+        <Text color="fault" fontSize="sm" role="alert">
+          {wrong}
+        </Text>
+      )}
+    </Group>
+  );
+}
+
+/** The outlines of a text; where its font cannot be loaded, that. */
+async function textOrReason(text: string): Promise<ReadMark> {
+  try {
+    return await markFromText(text);
+  } catch (error) {
+    return { ok: false, reason: error instanceof Error ? error.message : String(error) };
+  }
+}
+
+function MarkCard({ mark, index }: { mark: BladeMark; index: number }) {
+  const { edit } = useBench();
+  const units = useUnits();
+  const at = `blade.marks.${index}`;
+  const { widthMm, heightMm } = sizeOfMark(mark);
+  const steel = useMaterialOf()(useDesign((d) => d.blade.steel));
+  const takesG =
+    mark.way === "stamped" ? 0 : ((steel?.densityGcc.typical ?? 0) * markAreaMm2(mark) * mark.depthMm) / 1000;
+  return (
+    <ItemCard
+      id={mark.id}
+      title={`Mark ${index + 1}`}
+      onRemove={() => edit("Remove mark", (d) => void d.blade.marks.splice(index, 1))}
+    >
+      <Stack gap="2">
+        <SaysField mark={mark} index={index} />
+        <ChoiceAt at={`${at}.side`} label="On" names={MARK_SIDE_WORDS} />
+        <LengthAt at={`${at}.heightMm`} label="Height" />
+        <Text color="graphite" fontSize="sm">
+          {printLengthPlain(widthMm, units)} long, {printLengthPlain(heightMm, units)} high
+        </Text>
+        <LengthAt at={`${at}.xMm`} label="Middle, ahead of the front" />
+        <LengthAt at={`${at}.downMm`} label="Middle, below the spine" />
+        <ShareAt at={`${at}.turnedDeg`} label="Turned to the left" unit="°" />
+        <ChoiceAt at={`${at}.way`} label="Way" names={MARK_WAY_WORDS} />
+        <LengthAt at={`${at}.depthMm`} label="Depth" digits={3} />
+        {takesG > 0 && (
+          <Text color="graphite" fontSize="sm">
+            It takes about {printMass(takesG, units, 3)} off, which is not in the weight.
+          </Text>
+        )}
+      </Stack>
+    </ItemCard>
+  );
+}
+
+/** What a mark says. That of a text is drawn anew; that of a drawing is its name. */
+function SaysField({ mark, index }: { mark: BladeMark; index: number }) {
+  const { edit } = useBench();
+  const [typed, setTyped] = useState<string | null>(null);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const isText = mark.madeFrom === "text";
+  const leave = async () => {
+    const says = typed?.trim() ?? "";
+    if (typed === null || says === mark.says) return setTyped(null);
+    if (!says) return setWrong("Type what the mark says.");
+    const read = isText ? await textOrReason(says) : null;
+    if (read && !read.ok) return setWrong(read.reason);
+    edit("Change what the mark says", (d) => {
+      const there = d.blade.marks.find((m) => m.id === mark.id);
+      if (!there) return;
+      there.says = says;
+      if (read?.ok) there.art = read.art;
+    });
+    setWrong(null);
+    setTyped(null);
+  };
+  return (
+    <FieldRow label={isText ? "Text" : "Shows"} wrong={wrong}>
+      <Input
+        size="sm"
+        bg="ground"
+        aria-label={`${isText ? "Text" : "Name"} of mark ${index + 1}`}
+        aria-invalid={wrong !== null}
+        value={typed ?? mark.says}
+        maxLength={MOST_LETTERS}
+        onChange={(e) => setTyped(e.target.value)}
+        onBlur={() => void leave()}
+        onKeyDown={(e) => {
+          if (e.key === "Enter") void leave();
+          if (e.key === "Escape") {
+            setTyped(null);
+            setWrong(null);
+          }
+        }}
+      />
+    </FieldRow>
+  );
+}
