@@ -130,7 +130,8 @@ function StockView({
         </svg>
       </Box>
       <Text color="graphite" fontSize="sm">
-        {of}: {pieces}, {Math.round(usedShare * 100)} % of the sheet used, laid by their {by}
+        {of}: {pieces}, {Math.round(usedShare * 100)} % of the sheet used
+        {count > 1 ? `, laid by their ${by}` : ""}
       </Text>
       <Button
         size="xs"
