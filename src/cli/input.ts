@@ -6,30 +6,7 @@ import { readKnife } from "@/core/files/knife/read";
 import { weigh } from "@/core/weigh/weigh";
 import { fileFailureWords } from "@/words/fileFailures";
 import { findingWords } from "@/words/findings";
-
-export const USAGE = [
-  "usage: euaxis weigh FILE",
-  "euaxis review FILE",
-  "euaxis fit FILE",
-  "euaxis dynamics FILE [--grip MM]",
-  "euaxis levers FILE",
-  "euaxis tune FILE --balance LO..HI [--mass LO..HI]",
-  "euaxis sample FILE [-n 1000] [--seed 1]",
-  "euaxis cost FILE [--prices FILE]",
-  "euaxis drill SIZE [--fit slide|snug|press] [--set inch|metric|all]",
-  "euaxis mesh FILE [--part ID] --out FILE.stl|FILE.3mf",
-  "euaxis draw FILE --part NAME [--format dxf|svg] --out PATH [--kerf MM] [--allowance MM] [--least-hole MM]",
-  "euaxis sheet FILE --kind templates|grinding|fit-up|parts|customer|certificate|owner [--paper a4|letter] [--across|--upright] [--printer 100x100] --out FILE.pdf",
-  "euaxis trace DRAWING.dxf|.svg --onto KNIFE.json --as blank|blade|tang|handle|scale|holes --out NEW.json [--unit mm|in]",
-  "euaxis trace PHOTO.jpg|.png|.webp (--scale x1,y1,x2,y2,MM | --paper a4|letter --corners x1,y1,x2,y2,x3,y3,x4,y4) [--shape dark|light] [--threshold N] --onto KNIFE.json --as PART --out NEW.json",
-  "euaxis new FORM --out FILE.json",
-  "euaxis new --list",
-  "euaxis materials [--search WORDS]",
-  "euaxis density --mass 41.2g --size 120x40x10mm",
-].join(" | ");
-
-/** A reason to stop, for standard error. */
-export class Refusal extends Error {}
+import { Refusal } from "./refusal";
 
 /** What a file asks for is done within this, or given up, ms. */
 const WITHIN_MS = 60_000;
@@ -59,18 +36,6 @@ export function windowIn(text: string, option: string): { low: number; high: num
   if (more.length > 0 || !(low <= high))
     throw new Refusal(`${option} is LO..HI, such as -20..0, not "${text}"`);
   return { low, high };
-}
-
-/** One path and the named options' values. */
-export function optionsOf(args: readonly string[], names: readonly string[]) {
-  const options = new Map<string, string>();
-  let path: string | null = null;
-  for (let i = 0; i < args.length; i++) {
-    if (names.includes(args[i]) && i + 1 < args.length) options.set(args[i], args[++i]);
-    else if (path === null && !args[i].startsWith("--")) path = args[i];
-    else throw new Refusal(USAGE);
-  }
-  return { path, options };
 }
 
 async function knifeIn(path: string) {

@@ -15,33 +15,36 @@ import { foundCorners, type PhotoScale, truePlane } from "@/core/photo/truth";
 import { faultsOf } from "@/core/weigh/faults";
 import { outlineFailureWords } from "@/words/drawings";
 import { pictureFailureWords, scaleFailureWords } from "@/words/photos";
-import { bytesWithin, designIn, numberIn, Refusal, USAGE, withinTime, writeTo } from "./input";
+import type { Input } from "../command";
+import { bytesWithin, designIn, numberIn, withinTime, writeTo } from "../input";
+import { Refusal } from "../refusal";
 
 /** How far round a corner that was told the sheet's edges are looked for, as a share of the picture's width. */
 const REACH_SHARE = 0.01;
 
+/** What of a trace's options a photo asks for. */
+type PhotoInput = Input<"onto" | "out" | "scale" | "paper" | "corners" | "shape" | "threshold">;
+
 /** Puts the outline and the holes in a photo onto a knife; places are told in the picture's own pixels, as it is seen. */
 export async function tracePhoto(
-  path: string,
-  options: ReadonlyMap<string, string>,
+  { args: [path], needed, text }: PhotoInput,
   as: OutlineRole | "holes",
 ): Promise<unknown> {
-  const [onto, out] = [options.get("--onto"), options.get("--out")];
-  if (!onto || !out) throw new Refusal(USAGE);
+  const [onto, out] = [needed("onto"), needed("out")];
   const bytes = await bytesWithin(path, LARGEST_PICTURE_BYTES);
   const size = pictureSize(bytes);
   if (!size.ok) throw new Refusal(pictureFailureWords(size));
   const { photo, shrunk } = await decoded(bytes);
-  const scale = scaleIn(options, shrunk);
+  const scale = scaleIn(text, shrunk);
   const sure: PhotoScale =
     scale.kind === "paper"
       ? { ...scale, corners: foundCorners(photo, scale.corners, REACH_SHARE * photo.width) }
       : scale;
   const plane = truePlane(photo, sure);
   if (!plane.ok) throw new Refusal(scaleFailureWords(plane));
-  const shape = options.get("--shape") ?? "dark";
+  const shape = text("shape") ?? "dark";
   if (shape !== "dark" && shape !== "light") throw new Refusal(`--shape is dark or light, not "${shape}"`);
-  const told = options.get("--threshold");
+  const told = text("threshold");
   const threshold = told === undefined ? null : numberIn(told, "--threshold");
   const flat = withinTime(() => flattenedPhoto(photo, plane.plane));
   const seen = withinTime(() => shapesInPhoto(flat, { ...USUAL_SEEING, shape, threshold }));
@@ -91,28 +94,26 @@ async function decoded(bytes: Uint8Array) {
   }
 }
 
-function scaleIn(options: ReadonlyMap<string, string>, shrunk: number): PhotoScale {
-  const numbers = (option: string, count: number): number[] => {
-    const list = (options.get(option) ?? "")
-      .split(",")
-      .map((n) => (n.trim() === "" ? Number.NaN : Number(n)));
+function scaleIn(text: PhotoInput["text"], shrunk: number): PhotoScale {
+  const numbers = (option: "corners" | "scale", count: number): number[] => {
+    const list = (text(option) ?? "").split(",").map((n) => (n.trim() === "" ? Number.NaN : Number(n)));
     if (list.length !== count || !list.every(Number.isFinite))
-      throw new Refusal(`${option} is ${count} numbers with commas between, not "${options.get(option)}"`);
+      throw new Refusal(`--${option} is ${count} numbers with commas between, not "${text(option)}"`);
     return list;
   };
   const at = (x: number, y: number) => ({ x: x * shrunk, y: y * shrunk });
-  if (options.has("--corners")) {
-    const n = numbers("--corners", 8);
-    const paper = options.get("--paper") ?? "a4";
+  if (text("corners") !== undefined) {
+    const n = numbers("corners", 8);
+    const paper = text("paper") ?? "a4";
     if (!Object.hasOwn(SHEETS_OF_PAPER, paper))
       throw new Refusal(`--paper is ${Object.keys(SHEETS_OF_PAPER).join(", ")}, not "${paper}"`);
     const corners = [0, 2, 4, 6].map((i) => at(n[i], n[i + 1]));
     return { kind: "paper", corners, ...SHEETS_OF_PAPER[paper as SheetOfPaper] };
   }
-  if (!options.has("--scale"))
+  if (text("scale") === undefined)
     throw new Refusal(
       "a photo needs --scale x1,y1,x2,y2,MM, or --paper and --corners x1,y1,x2,y2,x3,y3,x4,y4",
     );
-  const [x1, y1, x2, y2, mm] = numbers("--scale", 5);
+  const [x1, y1, x2, y2, mm] = numbers("scale", 5);
   return { kind: "points", a: at(x1, y1), b: at(x2, y2), mm };
 }

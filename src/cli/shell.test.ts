@@ -2,24 +2,23 @@ import { spawnSync } from "node:child_process";
 import { mkdtempSync, statSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { beforeAll, describe, expect, it } from "vitest";
+import { describe, expect, it } from "vitest";
 import { MATERIALS } from "@/core/stock/materials";
 import { bundled } from "../../scripts/lib/setUp.mjs";
+import { usageOf } from "./command";
+import { COMMANDS } from "./commands";
+import { runShell } from "./shell";
 
-let program = "";
-// Bundled once: some fifty runs would each read and translate two hundred files.
-beforeAll(async () => {
-  program = await bundled("src/cli/main.ts", "cli.mjs");
-});
-
-function euaxis(...args: string[]) {
-  const done = spawnSync(process.execPath, [program, ...args], { encoding: "utf8" });
-  return { code: done.status, out: done.stdout, errors: done.stderr.split("\n").filter((l) => l !== "") };
+/** A run in this process: what it prints, and its code. */
+async function euaxis(...args: string[]) {
+  const { code, out, error } = await runShell(args);
+  return { code, out, errors: error ? error.split("\n") : [] };
 }
+const json = async (...args: string[]) => JSON.parse((await euaxis(...args)).out);
 
 describe("the command line", () => {
-  it("weighs a knife as JSON", () => {
-    const { code, out } = euaxis("weigh", "demo/heath-field-knife.json");
+  it("weighs a knife as JSON", async () => {
+    const { code, out } = await euaxis("weigh", "demo/heath-field-knife.json");
     expect(code).toBe(0);
     const answer = JSON.parse(out);
     expect(Object.keys(answer)).toEqual([
@@ -57,12 +56,53 @@ describe("the command line", () => {
     });
   });
 
-  it("tells the density of a weighed piece, and refuses what is no weight or no box in one line", () => {
-    const run = (...args: string[]) =>
-      spawnSync("npm", ["run", "-s", "euaxis", "--", "density", ...args], { encoding: "utf8" });
-    const { status, stdout } = run("--mass", "41.2g", "--size", "120x40x10mm");
-    expect(status).toBe(0);
-    const found = JSON.parse(stdout);
+  it("ends as a program of its own with code 2, nothing on standard output and one line on the other", async () => {
+    const program = await bundled("src/cli/main.ts", "cli.mjs");
+    const done = spawnSync(process.execPath, [program, "drill", "3in"], { encoding: "utf8" });
+    expect([done.status, done.stdout]).toEqual([2, ""]);
+    expect(done.stderr).toBe("no drill of that set fits 3in\n");
+  });
+
+  it("has help for each command, and a list of them", async () => {
+    const { out } = await euaxis("help");
+    for (const of of COMMANDS) {
+      expect(out).toContain(`  ${of.name} `);
+      const help = await euaxis("help", of.name);
+      expect(help).toMatchObject({ code: 0, errors: [] });
+      expect(help.out).toContain(`usage: ${usageOf(of)}`);
+      for (const [option, { says }] of Object.entries(of.options))
+        expect(help.out.split("\n").some((l) => l.includes(`--${option}`) && l.endsWith(says))).toBe(true);
+      expect(await euaxis(of.name, "--help")).toEqual(help);
+    }
+    expect(await euaxis("help", "fly")).toMatchObject({ code: 2 });
+  });
+
+  it.each([
+    [["weigh"], "FILE is missing; usage: euaxis weigh FILE"],
+    [["weigh", "a", "b"], '"b" is one too many; usage: euaxis weigh FILE'],
+    [["tune", "a.json"], "--balance is missing; usage: euaxis tune FILE --balance LO..HI [--mass LO..HI]"],
+    [
+      ["dynamics", "a.json", "--grip"],
+      "Option '--grip <value>' argument missing; usage: euaxis dynamics FILE [--grip MM]",
+    ],
+    [
+      ["dynamics", "a.json", "--grope", "3"],
+      "Unknown option '--grope'; usage: euaxis dynamics FILE [--grip MM]",
+    ],
+    [
+      ["new", "--list=yes"],
+      "Option '--list' does not take an argument; usage: euaxis new [FORM] [--out FILE.json] [--list]",
+    ],
+    [["fly"], /^no command "fly"; there are: weigh, .*, help$/],
+    [[], "no command is given; usage: euaxis COMMAND …, or euaxis help"],
+  ] as const)("refuses %s with the usage of its command", async (args, line) => {
+    const { code, errors } = await euaxis(...args);
+    expect(code).toBe(2);
+    expect(errors).toEqual([typeof line === "string" ? line : expect.stringMatching(line)]);
+  });
+
+  it("tells the density of a weighed piece, and refuses what is no weight or no box in one line", async () => {
+    const found = await json("density", "--mass", "41.2g", "--size", "120x40x10mm");
     expect(Object.keys(found)).toEqual(["densityGcc", "plusMinus"]);
     expect(found.densityGcc).toBeCloseTo(0.8583, 4);
     for (const bad of [
@@ -71,23 +111,17 @@ describe("the command line", () => {
       ["--mass", "5g", "--size", "0x1x1mm"],
       ["--mass", "5g"],
     ]) {
-      const refused = run(...bad);
-      expect(refused.status, bad.join(" ")).toBe(2);
-      expect(refused.stderr.trim().split("\n")).toHaveLength(1);
+      const { code, errors } = await euaxis("density", ...bad);
+      expect([code, errors.length], bad.join(" ")).toEqual([2, 1]);
     }
   });
 
-  it("finds materials by everyday words, best first", () => {
-    const { status, stdout } = spawnSync(
-      "npm",
-      ["run", "-s", "euaxis", "--", "materials", "--search", "aluminum 7075"],
-      { encoding: "utf8" },
-    );
-    expect(status).toBe(0);
-    expect(JSON.parse(stdout).map((m: { id: string }) => m.id)).toEqual(["aluminium-7075"]);
+  it("finds materials by everyday words, best first", async () => {
+    const found = await json("materials", "--search", "aluminum 7075");
+    expect(found.map((m: { id: string }) => m.id)).toEqual(["aluminium-7075"]);
   });
 
-  it("answers bad input with code 2 and one line on standard error", () => {
+  it("answers bad input with code 2 and one line on standard error", async () => {
     const folder = mkdtempSync(join(tmpdir(), "euaxis-"));
     const bad = join(folder, "bad.json");
     writeFileSync(bad, '{"format": "euaxis-knife", "version": 1, "knife": {}}');
@@ -99,31 +133,31 @@ describe("the command line", () => {
       ["fly"],
       [],
     ]) {
-      const { code, out, errors } = euaxis(...args);
+      const { code, out, errors } = await euaxis(...args);
       expect(code, args.join(" ")).toBe(2);
       expect(out).toBe("");
       expect(errors, args.join(" ")).toHaveLength(1);
     }
   });
 
-  it("names the drill for a pin, from the set of its unit or the one that is asked for", () => {
-    const drill = (...args: string[]) => JSON.parse(euaxis("drill", ...args).out);
-    expect(drill("1/4in", "--fit", "slide")).toEqual({
+  it("names the drill for a pin, from the set of its unit or the one that is asked for", async () => {
+    const drill = (...args: string[]) => json("drill", ...args);
+    expect(await drill("1/4in", "--fit", "slide")).toEqual({
       name: "F",
       mm: expect.closeTo(6.5278, 9),
       inch: 0.257,
       clearanceMm: expect.closeTo(0.1778, 9),
     });
-    expect(drill("6mm")).toMatchObject({ name: "6.1 mm" });
-    expect(drill("1/4in", "--set", "metric")).toMatchObject({ name: "6.4 mm" });
+    expect(await drill("6mm")).toMatchObject({ name: "6.1 mm" });
+    expect(await drill("1/4in", "--set", "metric")).toMatchObject({ name: "6.4 mm" });
     for (const args of [["soon"], ["1/4in", "--fit", "loose"], ["1/4in", "--set", "own"], ["3in"], []]) {
-      const { code, errors } = euaxis("drill", ...args);
+      const { code, errors } = await euaxis("drill", ...args);
       expect([code, errors.length], args.join(" ")).toEqual([2, 1]);
     }
   });
 
-  it("prints findings with measure, limit and fix, and the fit-up sheet", () => {
-    const findings = JSON.parse(euaxis("review", "demo/marsh-stick-tang.json").out);
+  it("prints findings with measure, limit and fix, and the fit-up sheet", async () => {
+    const findings = await json("review", "demo/marsh-stick-tang.json");
     const sharp = findings.find((f: { rule: string }) => f.rule === "shoulder-sharp");
     expect(sharp).toMatchObject({
       severity: "warning",
@@ -132,16 +166,16 @@ describe("the command line", () => {
       limit: 1,
       fixes: [{ fix: { kind: "set", changes: [{ path: "tang.shoulderRadiusMm", value: 1 }] } }],
     });
-    const sheet = JSON.parse(euaxis("fit", "demo/marsh-stick-tang.json").out);
+    const sheet = await json("fit", "demo/marsh-stick-tang.json");
     expect(sheet.bores[0]).toMatchObject({ use: "pin", drill: { name: "#30" } });
     expect(sheet.slot.mill.cutterMm).toBeLessThanOrEqual(sheet.slot.thicknessMm);
-    expect(euaxis("fit", "no-such.json")).toMatchObject({ code: 2 });
+    expect(await euaxis("fit", "no-such.json")).toMatchObject({ code: 2 });
   });
 
-  it("writes the mesh of a part, and refuses an unknown part, ending or place", () => {
+  it("writes the mesh of a part, and refuses an unknown part, ending or place", async () => {
     const folder = mkdtempSync(join(tmpdir(), "euaxis-"));
     const out = join(folder, "guard.stl");
-    const done = euaxis("mesh", "demo/gorse-guard-knife.json", "--part", "guard", "--out", out);
+    const done = await euaxis("mesh", "demo/gorse-guard-knife.json", "--part", "guard", "--out", out);
     expect(JSON.parse(done.out)).toMatchObject({ part: "guard", format: "stl" });
     expect(statSync(out).size).toBe(JSON.parse(done.out).bytes);
     const refused = [
@@ -151,24 +185,24 @@ describe("the command line", () => {
       [],
     ];
     for (const args of refused) {
-      const { code, errors } = euaxis("mesh", "demo/gorse-guard-knife.json", ...args);
+      const { code, errors } = await euaxis("mesh", "demo/gorse-guard-knife.json", ...args);
       expect([code, errors.length], args.join(" ")).toEqual([2, 1]);
     }
   });
 
-  it("prints dynamics, levers, tuned answers and percentiles, and refuses what it cannot read", () => {
+  it("prints dynamics, levers, tuned answers and percentiles, and refuses what it cannot read", async () => {
     const knife = "demo/heath-field-knife.json";
-    const moved = JSON.parse(euaxis("dynamics", knife, "--grip", "-40").out);
+    const moved = await json("dynamics", knife, "--grip", "-40");
     expect(moved).toMatchObject({ gripMm: -40 });
     for (const key of ["momentNmm", "inertiaGripGmm2", "percussionMm"])
       expect(moved[key]).toEqual(expect.any(Number));
     expect(moved.effectiveMassG).toHaveLength(5);
-    const { levers } = JSON.parse(euaxis("levers", knife).out);
+    const { levers } = await json("levers", knife);
     expect(levers.length).toBeGreaterThan(10);
-    const tuned = JSON.parse(euaxis("tune", knife, "--balance", "-20..-10", "--mass", "140..180").out);
+    const tuned = await json("tune", knife, "--balance", "-20..-10", "--mass", "140..180");
     expect(tuned.answers[0]).toMatchObject({ lands: true });
     expect(tuned.answers[0].balanceMm).toBeGreaterThanOrEqual(-20);
-    const sampled = JSON.parse(euaxis("sample", knife, "-n", "200", "--seed", "5").out);
+    const sampled = await json("sample", knife, "-n", "200", "--seed", "5");
     expect(sampled).toMatchObject({ seed: 5, count: 200 });
     expect(sampled.massG.p5).toBeLessThan(sampled.massG.p95);
     const wrong = [
@@ -178,54 +212,76 @@ describe("the command line", () => {
       ["sample", knife, "-n", "0"],
     ];
     for (const args of wrong) {
-      const { code, errors } = euaxis(...args);
+      const { code, errors } = await euaxis(...args);
       expect([code, errors.length], args.join(" ")).toEqual([2, 1]);
     }
   }, 120_000);
 
-  it("prints a bill with and without prices, and refuses a file that has none", () => {
+  it("prints a bill with and without prices, and refuses a file that has none", async () => {
     const knife = "demo/reed-take-down-hunter.json";
-    const bare = JSON.parse(euaxis("cost", knife).out);
+    const bare = await json("cost", knife);
     expect(bare).toMatchObject({ total: 0, variants: [] });
     expect(bare.unpriced).toContain("each:butt-screw");
-    const bill = JSON.parse(euaxis("cost", knife, "--prices", "demo/prices/workshop.json").out);
+    const bill = await json("cost", knife, "--prices", "demo/prices/workshop.json");
     expect(bill.unpriced).toEqual([]);
     expect(bill.total).toBeCloseTo(bill.materials + bill.labour + bill.others, 9);
     for (const args of [
       ["--prices", knife],
       ["--prices", "no-such.json"],
     ]) {
-      const { code, errors } = euaxis("cost", knife, ...args);
+      const { code, errors } = await euaxis("cost", knife, ...args);
       expect([code, errors.length], args.join(" ")).toEqual([2, 1]);
     }
   });
 
-  it("draws parts, traces them onto a knife again and prints sheets; what cannot be done ends with 2 and one line", () => {
+  it("draws parts, traces them onto a knife again and prints sheets; what cannot be done ends with 2 and one line", async () => {
     const knife = "demo/heath-field-knife.json";
     const dir = mkdtempSync(join(tmpdir(), "euaxis-draw-"));
     const at = (name: string) => join(dir, name);
     for (const format of ["dxf", "svg"]) {
-      const drawn = JSON.parse(
-        euaxis("draw", knife, "--part", "blank", "--format", format, "--out", at(`b.${format}`)).out,
+      const drawn = await json(
+        "draw",
+        knife,
+        "--part",
+        "blank",
+        "--format",
+        format,
+        "--out",
+        at(`b.${format}`),
       );
       expect(drawn.pieces[0]).toMatchObject({ name: "blank", count: 1, thicknessMm: 4 });
       expect(drawn.pieces[0].holes.length).toBe(6);
-      const traced = JSON.parse(
-        euaxis("trace", at(`b.${format}`), "--onto", knife, "--as", "blank", "--out", at("n.json")).out,
+      const traced = await json(
+        "trace",
+        at(`b.${format}`),
+        "--onto",
+        knife,
+        "--as",
+        "blank",
+        "--out",
+        at("n.json"),
       );
       expect(traced.found[0]).toMatchObject({ kind: "outline", layer: "blank" });
       expect(traced.used.length).toBe(7);
       expect(traced.largestDeviationMm).toBeLessThan(0.05);
-      const [was, is] = [knife, at("n.json")].map((f) => JSON.parse(euaxis("weigh", f).out).massG);
+      const [was, is] = await Promise.all(
+        [knife, at("n.json")].map(async (f) => (await json("weigh", f)).massG),
+      );
       expect(Math.abs(is / was - 1)).toBeLessThan(1e-3);
     }
     expect(
-      JSON.parse(euaxis("draw", knife, "--part", "liner", "--kerf", "0.2", "--out", at("l.svg")).out).pieces
-        .length,
+      (await json("draw", knife, "--part", "liner", "--kerf", "0.2", "--out", at("l.svg"))).pieces.length,
     ).toBe(2);
-    const sheet = JSON.parse(
-      euaxis("sheet", knife, "--kind", "templates", "--paper", "letter", "--across", "--out", at("t.pdf"))
-        .out,
+    const sheet = await json(
+      "sheet",
+      knife,
+      "--kind",
+      "templates",
+      "--paper",
+      "letter",
+      "--across",
+      "--out",
+      at("t.pdf"),
     );
     expect(sheet).toMatchObject({ kind: "templates", paper: "letter" });
     expect(statSync(at("t.pdf")).size).toBeGreaterThan(10_000);
@@ -250,7 +306,7 @@ describe("the command line", () => {
       ["trace", knife, "--onto", knife, "--as", "blank", "--out", at("x.json")],
     ];
     for (const args of wrong) {
-      const { code, errors, out } = euaxis(...args);
+      const { code, errors, out } = await euaxis(...args);
       expect([code, errors.length, out], args.join(" ")).toEqual([2, 1, ""]);
     }
   }, 120_000);

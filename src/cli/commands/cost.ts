@@ -1,0 +1,31 @@
+import { billOf } from "@/core/cost/bill";
+import { plainShop } from "@/core/cost/shop";
+import { readPrices } from "@/core/files/prices/prices";
+import { pricesFailureWords } from "@/words/pricesFailures";
+import { command } from "../command";
+import { bytesOf, weighed } from "../input";
+import { Refusal } from "../refusal";
+
+/** The bill of the knife, and of each variant that its file carries. Without prices it says what is used. */
+export const cost = command({
+  name: "cost",
+  says: "what a knife costs to make, and each variant in its file",
+  args: ["FILE"],
+  options: { prices: { value: "FILE", says: "prices of materials and hardware, and the rate" } },
+  run: async ({ args: [path], text }) => {
+    const from = text("prices");
+    const shop = from ? await shopIn(from) : plainShop();
+    const { design, variants } = await weighed(path);
+    return {
+      currency: shop.currency,
+      ...billOf(design, shop),
+      variants: variants.map((v) => ({ name: v.name, bill: billOf(v.design, shop) })),
+    };
+  },
+});
+
+async function shopIn(path: string) {
+  const reading = readPrices(await bytesOf(path));
+  if (!reading.ok) throw new Refusal(`${path}: ${pricesFailureWords(reading)}`);
+  return reading.shop;
+}

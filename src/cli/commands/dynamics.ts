@@ -1,0 +1,18 @@
+import { dynamics, effectiveMass } from "@/core/weigh/dynamics";
+import { command } from "../command";
+import { numberIn, weighed } from "../input";
+
+/** How a knife moves about its grip point, and what it feels like to be struck along the blade. */
+export const motion = command({
+  name: "dynamics",
+  says: "moment, inertia, centre of percussion and effective mass about the grip",
+  args: ["FILE"],
+  options: { grip: { value: "MM", says: "the grip point, − behind the datum; else that of the knife" } },
+  run: async ({ args: [path], text }) => {
+    const { design, report } = await weighed(path);
+    const gripMm = numberIn(text("grip") ?? String(design.use.gripMm), "--grip");
+    const stations = [0, 0.25, 0.5, 0.75, 1].map((share) => share * design.blade.lengthMm);
+    const effectiveMassG = stations.map((xMm) => ({ xMm, massG: effectiveMass(report, xMm) }));
+    return { massG: report.massG, balanceMm: report.balanceMm, ...dynamics(report, gripMm), effectiveMassG };
+  },
+});

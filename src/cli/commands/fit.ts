@@ -1,0 +1,11 @@
+import { fitSheet } from "@/core/fit/sheet";
+import { command } from "../command";
+import { weighed } from "../input";
+
+export const fit = command({
+  name: "fit",
+  says: "drills, holes, slot, walls, glue, cut list and strength",
+  args: ["FILE"],
+  options: {},
+  run: async ({ args: [path] }) => fitSheet((await weighed(path)).design),
+});

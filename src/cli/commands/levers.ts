@@ -1,0 +1,14 @@
+import { leverEffects } from "@/core/tune/effects";
+import { command } from "../command";
+import { weighed } from "../input";
+
+export const levers = command({
+  name: "levers",
+  says: "what one step of each change would do to weight and balance",
+  args: ["FILE"],
+  options: {},
+  run: async ({ args: [path] }) => {
+    const { design, report } = await weighed(path);
+    return { massG: report.massG, balanceMm: report.balanceMm, levers: leverEffects(design) };
+  },
+});

@@ -1,0 +1,112 @@
+import { extname } from "node:path";
+import { LARGEST_DRAWING_BYTES } from "@/core/contours/raw";
+import { refusalOf } from "@/core/design/refusal";
+import { readDxf } from "@/core/files/dxf/read";
+import { writeKnife } from "@/core/files/knife/write";
+import { readSvg } from "@/core/files/svg/read";
+import { OUTLINE_ROLES } from "@/core/pattern/applyOutline";
+import { shapesIn } from "@/core/pattern/found";
+import {
+  type DrawingUnit,
+  LONGEST_MM,
+  likelyUnit,
+  proposedAssignment,
+  reachOf,
+  SHORTEST_MM,
+  traced,
+  UNITS,
+} from "@/core/pattern/trace";
+import { SHEETS_OF_PAPER } from "@/core/photo/picture";
+import { faultsOf } from "@/core/weigh/faults";
+import { Work } from "@/core/work";
+import { drawingFailureWords, outlineFailureWords, reachWords } from "@/words/drawings";
+import { command } from "../command";
+import { bytesWithin, designIn, withinTime, writeTo } from "../input";
+import { Refusal } from "../refusal";
+import { tracePhoto } from "./tracePhoto";
+
+const READERS = new Map([
+  [".dxf", readDxf],
+  [".svg", readSvg],
+]);
+const PICTURES = [".jpg", ".jpeg", ".png", ".webp"];
+const ROLES = [...OUTLINE_ROLES, "holes"] as const;
+
+/** Puts an outline and the holes of a drawing onto a knife, writes that, and says what was found and used. */
+export const trace = command({
+  name: "trace",
+  says: "brings a drawing or a photo in as a part of a knife",
+  args: ["PATTERN"],
+  options: {
+    onto: { value: "KNIFE.json", says: "the knife that it is put onto", needed: true },
+    out: { value: "NEW.json", says: "where to", needed: true },
+    as: { value: ROLES.join("|"), says: "what it is; blank where it is not given" },
+    unit: { value: Object.keys(UNITS).join("|"), says: "of a drawing; else as it says, or the likely one" },
+    scale: {
+      value: "x1,y1,x2,y2,MM",
+      says: "of a photo: two places in its pixels, and how far apart they are",
+    },
+    paper: { value: Object.keys(SHEETS_OF_PAPER).join("|"), says: "of a photo: the sheet of paper in it" },
+    corners: { value: "x1,y1,…,x4,y4", says: "of a photo: where that sheet's corners are" },
+    shape: { value: "dark|light", says: "of a photo: the piece on its paper; dark where it is not given" },
+    threshold: { value: "N", says: "of a photo: the shade between piece and paper, 0 to 255" },
+  },
+  run: async (input) => {
+    const [path] = input.args;
+    const [onto, out, role] = [input.needed("onto"), input.needed("out"), input.text("as") ?? "blank"];
+    const as = ROLES.find((r) => r === role);
+    if (!as) throw new Refusal(`--as is ${ROLES.join(", ")}, not "${role}"`);
+    if (PICTURES.includes(extname(path).toLowerCase())) return tracePhoto(input, as);
+    const given = input.text("unit");
+    if (given !== undefined && !Object.hasOwn(UNITS, given))
+      throw new Refusal(`--unit is ${Object.keys(UNITS).join(", ")}, not "${given}"`);
+    const read = READERS.get(extname(path).toLowerCase());
+    if (!read) throw new Refusal(`a pattern is a .dxf, .svg, .jpg, .png or .webp file, not ${path}`);
+    const work = new Work();
+    const bytes = await bytesWithin(path, LARGEST_DRAWING_BYTES);
+    const reading = withinTime(() => read(bytes, work));
+    if (!reading.ok) throw new Refusal(drawingFailureWords(reading));
+    const { drawing } = reading;
+    const unit =
+      (given as DrawingUnit | undefined) ?? (drawing.mmPerUnit === null ? likelyUnit(drawing) : null);
+    const mmPerUnit = unit ? UNITS[unit] : drawing.mmPerUnit!;
+    const reachMm = reachOf(drawing) * mmPerUnit;
+    if (!(reachMm >= SHORTEST_MM && reachMm <= LONGEST_MM))
+      throw new Refusal(reachWords(reachMm, SHORTEST_MM, LONGEST_MM));
+    const { shapes, doubled, joined } = withinTime(() => shapesIn(drawing, mmPerUnit, work));
+    const before = await designIn(onto);
+    const assigned = proposedAssignment(before, shapes, as);
+    if (!assigned) {
+      const open = shapes.find((s) => s.kind === "open");
+      throw new Refusal(
+        open
+          ? `no outline closes: the ends of the longest line are ${open.gapMm.toFixed(2)} mm apart`
+          : "there is no closed outline in this drawing",
+      );
+    }
+    const answer = withinTime(() => traced(before, assigned));
+    if (!answer.ok) throw new Refusal(outlineFailureWords(answer));
+    const { design, used, largestDeviationMm } = answer;
+    const refused = refusalOf(design);
+    if (refused) throw new Refusal(`${refused.path} ${refused.message}`);
+    await writeTo(out, writeKnife(design));
+    return {
+      out,
+      unit: unit ?? `${mmPerUnit} mm`,
+      found: shapes.map((s) => ({
+        id: s.id,
+        kind: s.kind,
+        layer: s.layer,
+        ...(s.kind === "outline" ? { areaMm2: s.areaMm2 } : {}),
+        ...(s.kind === "circle" ? { diameterMm: 2 * s.radiusMm } : {}),
+        ...(s.kind === "open" ? { gapMm: s.gapMm } : {}),
+      })),
+      doubled,
+      joined,
+      passedOver: drawing.passedOver,
+      used,
+      largestDeviationMm,
+      canBeBuilt: faultsOf(design).every((f) => f.severity !== "error"),
+    };
+  },
+});

@@ -1,0 +1,2 @@
+/** A reason to stop, for standard error. */
+export class Refusal extends Error {}
