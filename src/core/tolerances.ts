@@ -13,5 +13,8 @@ export const ROUNDING = 1e-9;
 /** Places nearer than this are one, and sizes that differ by less are equal, mm: far below what a shop can measure. */
 export const SAME_PLACE_MM = 1e-6;
 
+/** How far inside its end a stretch or a curve is read, as a share of it. */
+export const INSIDE_SHARE = 1e-6;
+
 /** How far inside its end a shape is cut, mm: at the very end the cut may be empty. */
 export const INSIDE_MM = 1e-6;

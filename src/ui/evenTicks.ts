@@ -1,3 +1,5 @@
+import { ROUNDING } from "@/core/tolerances";
+
 /** Steps between ticks: one, two or five of a power of ten. */
 const STEPS = [1, 2, 5, 10];
 
@@ -7,9 +9,9 @@ export function evenTicks(low: number, high: number, about = 6): number[] {
   if (!(span > 0) || !Number.isFinite(span)) return [low];
   const rough = span / about;
   const ten = 10 ** Math.floor(Math.log10(rough));
-  const step = (STEPS.find((s) => s * ten >= rough * (1 - 1e-9)) ?? 10) * ten;
+  const step = (STEPS.find((s) => s * ten >= rough * (1 - ROUNDING)) ?? 10) * ten;
   const ticks: number[] = [];
-  for (let k = Math.ceil(low / step - 1e-9); k * step <= high + step * 1e-9; k++)
+  for (let k = Math.ceil(low / step - ROUNDING); k * step <= high + step * ROUNDING; k++)
     ticks.push(Number((k * step).toPrecision(12)));
   return ticks;
 }

@@ -1,4 +1,5 @@
 import type { Point } from "../curve/bezier";
+import { ROUNDING } from "../tolerances";
 import type { Bend, Loop } from "./loop";
 
 /** Points nearer than this are one, mm. */
@@ -105,11 +106,14 @@ function pieceThrough(at: (i: number) => Point, from: number, to: number, within
     if (isOff({ t, s })) return null;
     // Each point lies farther along the arc than the one before.
     const swept = sweptBy(t, s, centre, angle);
-    if (swept < last - 1e-6 || swept > Math.abs(angle) + 1e-6) return null;
+    if (swept < last - SAME_ANGLE || swept > Math.abs(angle) + SAME_ANGLE) return null;
     last = swept;
   }
   return bulge;
 }
+
+/** Points that lie this little before another on an arc lie in one place, radians. */
+const SAME_ANGLE = 1e-6;
 
 /** How far round the arc, from its beginning, a point lies, radians. A left turn runs clockwise in this frame. */
 function sweptBy(t: number, s: number, centre: { t: number; s: number }, angle: number): number {
@@ -117,5 +121,5 @@ function sweptBy(t: number, s: number, centre: { t: number; s: number }, angle: 
   const here = Math.atan2(s - centre.s, t - centre.t);
   const turn = angle > 0 ? begin - here : here - begin;
   const swept = ((turn % FULL_TURN) + FULL_TURN) % FULL_TURN;
-  return swept > FULL_TURN - 1e-9 ? 0 : swept;
+  return swept > FULL_TURN - ROUNDING ? 0 : swept;
 }

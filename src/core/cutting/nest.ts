@@ -1,5 +1,6 @@
 import type { Drawing, Layer } from "../contours/drawing";
 import { signedArea } from "../contours/loop";
+import { ROUNDING } from "../tolerances";
 import { nestedBoxes } from "./nestBoxes";
 import { nestedOutlines } from "./nestOutlines";
 import { layerBox, placed } from "./place";
@@ -43,7 +44,9 @@ export function nested(wanted: readonly Wanted[], sheet: StockSheet): Nesting {
   ];
   if (many > 1 && many <= MOST_BY_OUTLINE)
     for (const sheets of nestedOutlines(fitting, sheet)) ways.push({ by: "outlines", sheets });
-  const best = ways.reduce((a, b) => (stockOf(b.sheets, sheet) < stockOf(a.sheets, sheet) - 1e-6 ? b : a));
+  const best = ways.reduce((a, b) =>
+    stockOf(b.sheets, sheet) < stockOf(a.sheets, sheet) - ROUNDING ? b : a,
+  );
   return {
     sheets: best.sheets.map(
       (on): NestedSheet => ({

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { CONSTRUCTIONS } from "./constructions.fixtures";
-import { limitsAt } from "./limits";
+import { isFull, limitsAt, mostAt } from "./limits";
 import { putAt, valueAt } from "./path";
 import { designSchema } from "./schema";
 
@@ -10,6 +10,19 @@ function numbersIn(value: unknown, path: string[] = []): string[] {
   if (typeof value !== "object" || value === null) return [];
   return Object.entries(value).flatMap(([key, inner]) => numbersIn(inner, [...path, key]));
 }
+
+/** Paths of all lists in a value. */
+function listsIn(value: unknown, path: string[] = []): string[] {
+  if (typeof value !== "object" || value === null) return [];
+  return [
+    ...(Array.isArray(value) ? [path.join(".")] : []),
+    ...Object.entries(value).flatMap(([key, inner]) => listsIn(inner, [...path, key])),
+  ];
+}
+
+/** A copy with an id of its own, where it has one. */
+const named = (value: unknown, i: number) =>
+  typeof value === "object" && value !== null && "id" in value ? { ...value, id: `n-${i}` } : value;
 
 describe("limits of a design's numbers", () => {
   const { low, high } = { low: "the least is kept, less is not", high: "the most is kept, more is not" };
@@ -49,5 +62,43 @@ describe("limits of a design's numbers", () => {
     expect(limitsAt(design, "blade.steel")).toBeNull();
     expect(limitsAt(design, "tang.end.headMm")).toBeNull();
     expect(limitsAt(design, "no.such.place")).toBeNull();
+  });
+
+  it.each(Object.entries(CONSTRUCTIONS))(
+    "%s: the schema holds every list to the length that is told of it",
+    (_, design) => {
+      const lists = new Map(listsIn(design).map((p) => [p.replace(/\.\d+/g, ".n"), p]));
+      for (const path of lists.values()) {
+        const most = mostAt(design, path);
+        const list = valueAt(design, path) as unknown[];
+        expect(most, path).not.toBeNull();
+        expect(isFull(design, path)).toBe(list.length >= most!);
+        if (list.length === 0) continue;
+        const filled = (count: number) => {
+          const other = structuredClone(design);
+          putAt(
+            other,
+            path,
+            Array.from({ length: count }, (_, i) => named(list[i % list.length], i)),
+          );
+          return other;
+        };
+        const tooLong = (count: number) =>
+          designSchema
+            .safeParse(filled(count))
+            .error?.issues.some((i) => i.code === "too_big" && i.path.join(".") === path) ?? false;
+        expect(isFull(filled(most!), path), path).toBe(true);
+        expect([tooLong(most!), tooLong(most! + 1)], path).toEqual([false, true]);
+      }
+    },
+  );
+
+  it("has the length of a text, and none of what is neither", () => {
+    const [, design] = Object.entries(CONSTRUCTIONS)[0];
+    expect(mostAt(design, "names.any")).toBe(40);
+    expect(mostAt(design, "blade.marks.0.says")).toBe(80);
+    expect(mostAt(design, "blade.lengthMm")).toBeNull();
+    expect(mostAt(design, "no.such.path")).toBeNull();
+    expect(isFull(design, "no.such.path")).toBe(false);
   });
 });

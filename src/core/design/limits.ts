@@ -1,5 +1,6 @@
 import type * as z from "zod/mini";
 import { own } from "../own";
+import { valueAt } from "./path";
 import { type Design, designSchema } from "./schema";
 
 /** The least and the most that a number of a record may be. */
@@ -35,6 +36,27 @@ function ofKind(schema: Schema, value: unknown): Schema | null {
  * null where the path leads to no number.
  */
 export function limitsAt(design: Design, path: string): Limits | null {
+  const schema = schemaAt(design, path);
+  return schema && limitsOf(schema);
+}
+
+/** How long the list or the text at a dotted path of a design may be; null where the path leads to neither. */
+export function mostAt(design: Design, path: string): number | null {
+  const checks = schemaAt(design, path)?._zod.def.checks ?? [];
+  const found = checks
+    .map((c) => c._zod.def as z.core.$ZodChecks["_zod"]["def"])
+    .find((c) => c.check === "max_length");
+  return found && "maximum" in found ? found.maximum : null;
+}
+
+/** Whether the list at a dotted path of a design takes nothing more. */
+export function isFull(design: Design, path: string): boolean {
+  const [list, most] = [valueAt(design, path), mostAt(design, path)];
+  return most !== null && Array.isArray(list) && list.length >= most;
+}
+
+/** The schema of what stands at a path, without its being null or left out. */
+function schemaAt(design: Design, path: string): Schema | null {
   let schema = designSchema as unknown as Schema | undefined;
   let value: unknown = design;
   for (const key of path.split(".")) {
@@ -47,7 +69,7 @@ export function limitsAt(design: Design, path: string): Limits | null {
     else return null;
     value = own(value as Record<string, unknown> | null | undefined, key);
   }
-  return schema ? limitsOf(bare(schema)) : null;
+  return schema ? bare(schema) : null;
 }
 
 const known = new WeakMap<object, Limits>();

@@ -13,7 +13,7 @@ import {
   isGround,
   spineThickness,
 } from "../solids/groundBlade";
-import { INSIDE_MM, ROUNDING } from "../tolerances";
+import { INSIDE_MM, ROUNDING, SAME_PLACE_MM } from "../tolerances";
 
 /** One side's ground face at a station: its height over the edge, and its lean from the blade's middle plane. */
 export interface FaceAt {
@@ -269,7 +269,7 @@ export function handleFlats(design: Design): FlatsAt[] {
         secondMm: [width(22.5, 22.5), width(67.5, 22.5)],
       };
     };
-    const alike = rows.every((_, i) => Math.abs(right[i].z - left[i].z) < 1e-6);
+    const alike = rows.every((_, i) => Math.abs(right[i].z - left[i].z) < SAME_PLACE_MM);
     return alike ? [of(right, "right")] : [of(right, "right"), of(left, "left")];
   });
 }

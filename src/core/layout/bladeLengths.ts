@@ -2,7 +2,7 @@ import { type Cubic, cubicX, cubicY } from "../curve/bezier";
 import { round } from "../design/create";
 import type { BladeOutline, DrawnBlade, Grind, OutlinePoint, SideGrind } from "../design/schema";
 import { isDouble } from "../solids/grind";
-import { INSIDE_MM } from "../tolerances";
+import { INSIDE_MM, SAME_PLACE_MM } from "../tolerances";
 import { bladeHeights, bladeOutline } from "./bladeOutline";
 
 /** A blade is longer or shorter by this map of its stations. */
@@ -96,7 +96,9 @@ export function asPoints<B extends DrawnBlade>(blade: B): B {
   const level = { ...blade, riseDeg: 0 };
   const { cubics } = bladeOutline(level);
   const { tip } = bladeHeights(blade);
-  const atTip = cubics.findIndex((c) => Math.abs(c.d.x - blade.lengthMm) + Math.abs(c.d.y - tip) < 1e-6);
+  const atTip = cubics.findIndex(
+    (c) => Math.abs(c.d.x - blade.lengthMm) + Math.abs(c.d.y - tip) < SAME_PLACE_MM,
+  );
   const spine = pointsOf(cubics.slice(0, atTip + 1), "spine");
   // The edge's runs go from the tip back to the shoulder; the last closes the outline upright.
   const back = cubics.slice(atTip + 1, -1).reverse();
@@ -126,7 +128,7 @@ function pointsOf(runs: readonly Cubic[], name: string): OutlinePoint[] {
 function isStraight({ a, b, c, d }: Cubic): boolean {
   const off = (p: { x: number; y: number }) =>
     Math.abs((d.x - a.x) * (p.y - a.y) - (d.y - a.y) * (p.x - a.x));
-  return off(b) + off(c) < 1e-6;
+  return off(b) + off(c) < SAME_PLACE_MM;
 }
 
 function isCorner(before: Cubic, after: Cubic): boolean {

@@ -1,10 +1,11 @@
 import type { DrawnBlade } from "../design/schema";
 import type { GroundBlade } from "../solids/groundBlade";
 import { bladeOutline } from "./bladeOutline";
+import { remembered } from "./remembered";
 
 /** The blade's solid from its record; the distal taper begins no earlier than the grind. */
-export function groundBlade(blade: DrawnBlade): GroundBlade {
-  return {
+export const groundBlade = remembered(
+  (blade: DrawnBlade): GroundBlade => ({
     outline: bladeOutline(blade),
     lengthMm: blade.lengthMm,
     ricassoMm: blade.ricassoMm,
@@ -19,5 +20,5 @@ export function groundBlade(blade: DrawnBlade): GroundBlade {
     swedge: blade.swedge,
     fullers: blade.fullers,
     sharpenedDeg: blade.sharpenedDeg,
-  };
-}
+  }),
+);

@@ -2,7 +2,7 @@ import { type Cubic, cubicDx, cubicDy, cubicX, cubicY, type Point, straight } fr
 import { type Contour, contourOf } from "../curve/contour";
 import { enclosedArea, polyline } from "../curve/crossing";
 import { bisect } from "../curve/roots";
-import { INSIDE_MM, SAME_PLACE_MM } from "../tolerances";
+import { INSIDE_MM, INSIDE_SHARE, SAME_PLACE_MM } from "../tolerances";
 
 /** Chords of a segment that distances are measured to, and places along a segment's offset that are looked at. */
 const CHORDS = 48;
@@ -53,7 +53,7 @@ function distance(border: readonly Point[], x: number, y: number): number {
 /** Direction of a segment at t, as an angle. */
 function directionAt(c: Cubic, t: number): number {
   // A hair inside its ends, where a control point may lie on the end itself.
-  const inside = Math.max(1e-6, Math.min(1 - 1e-6, t));
+  const inside = Math.max(INSIDE_SHARE, Math.min(1 - INSIDE_SHARE, t));
   return Math.atan2(cubicDy(c, inside), cubicDx(c, inside));
 }
 

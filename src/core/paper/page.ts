@@ -1,3 +1,4 @@
+import { SAME_PLACE_MM } from "../tolerances";
 import type { Figure, Item } from "./item";
 import { moved } from "./item";
 import { MARGIN_MM, type PaperSetup, sheetSize } from "./paper";
@@ -172,7 +173,7 @@ export function flowed(figures: readonly Figure[], setup: PaperSetup, gapMm = 5)
     for (let k = i; figures[k].leads && k + 1 < figures.length; k++)
       needed += gapMm + figures[k + 1].heightMm;
     // Of a chain that no sheet holds, the first goes where it finds room.
-    if (y + (needed <= room.heightMm ? needed : f.heightMm) > room.heightMm + 1e-6) {
+    if (y + (needed <= room.heightMm ? needed : f.heightMm) > room.heightMm + SAME_PLACE_MM) {
       pages.push([]);
       y = 0;
     }

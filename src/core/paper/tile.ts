@@ -1,6 +1,7 @@
 import { MaxRectsPacker } from "maxrects-packer/dist/maxrects-packer.mjs";
 import { circleLoop, flattened, type Loop } from "../contours/loop";
 import type { Point } from "../curve/bezier";
+import { SAME_PLACE_MM } from "../tolerances";
 import { cross, type Figure, type Item, moved } from "./item";
 import { roomOf } from "./page";
 import type { PaperSetup } from "./paper";
@@ -143,7 +144,11 @@ function tiles(figure: NamedFigure, setup: PaperSetup, tileWords: TileWords): Na
         y1: Math.min(y + h, figure.heightMm),
       };
       const own = marks.filter(
-        (c) => c.x >= x - 1e-6 && c.x <= window.x1 + 1e-6 && c.row <= row && c.row + c.rows > row,
+        (c) =>
+          c.x >= x - SAME_PLACE_MM &&
+          c.x <= window.x1 + SAME_PLACE_MM &&
+          c.row <= row &&
+          c.row + c.rows > row,
       );
       // No higher than what it shows: strips of a long blade stand over each other on a sheet.
       const [top, bottom] = heightsIn(figure.items, window) ?? [y, y];

@@ -2,6 +2,7 @@ import { boxOf, straightLoop } from "../contours/loop";
 import { type Affine, after, shifted, stretched, through, turned } from "../curve/affine";
 import type { Point } from "../curve/bezier";
 import { degrees } from "../number";
+import { INSIDE_MM } from "../tolerances";
 
 /** Where a drawing's places stand in the knife's frame. */
 export interface Placing {
@@ -154,6 +155,6 @@ function shoulderOf(points: readonly Point[], box: { x0: number; x1: number }): 
     const step = a.low - b.low;
     if (share > 0.25 && share < 0.7 && step > best.step) best = { x: a.x, step };
   }
-  const ys = crossings(points, best.x + 1e-6);
+  const ys = crossings(points, best.x + INSIDE_MM);
   return { x: best.x, y: ys.length > 1 ? (ys[0] + ys[ys.length - 1]) / 2 : 0 };
 }

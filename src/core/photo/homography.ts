@@ -1,4 +1,5 @@
 import type { Point } from "../curve/bezier";
+import { ROUNDING } from "../tolerances";
 
 /** A perspective map of the plane: nine numbers, row by row, of homogeneous coordinates; the last is 1. */
 export type Homography = readonly number[];
@@ -19,7 +20,7 @@ export function homography(from: readonly Point[], to: readonly Point[]): Homogr
   for (let c = 0; c < n; c++) {
     let pivot = c;
     for (let r = c + 1; r < n; r++) if (Math.abs(rows[r][c]) > Math.abs(rows[pivot][c])) pivot = r;
-    if (!(Math.abs(rows[pivot][c]) > 1e-9)) return null;
+    if (!(Math.abs(rows[pivot][c]) > ROUNDING)) return null;
     [rows[c], rows[pivot]] = [rows[pivot], rows[c]];
     for (let r = 0; r < n; r++) {
       if (r === c) continue;

@@ -5,6 +5,7 @@ import { clamp } from "../number";
 import { sideRangeOf } from "../solids/extent";
 import type { Region } from "../solids/region";
 import { holds, type Slice } from "../solids/slice";
+import { INSIDE_SHARE } from "../tolerances";
 import { Taken } from "../weigh/taken";
 import { swept } from "./swept";
 
@@ -12,8 +13,6 @@ import { swept } from "./swept";
 const APART_MM = 1.5;
 const FEWEST = 9;
 const MOST = 120;
-/** How far inside its ends a piece is read, as a share of its length. */
-const INSET = 1e-6;
 /** Cuts that are kept at hand. */
 const KEPT = 128;
 
@@ -24,7 +23,7 @@ export type StationsAt = (y: number) => readonly number[];
 export function stationsBetween(from: number, to: number): number[] {
   const count = clamp(Math.ceil(Math.abs(to - from) / APART_MM) + 1, FEWEST, MOST);
   return Array.from({ length: count }, (_, i) => {
-    const share = INSET + ((1 - 2 * INSET) * i) / (count - 1);
+    const share = INSIDE_SHARE + ((1 - 2 * INSIDE_SHARE) * i) / (count - 1);
     return from + (to - from) * share;
   });
 }

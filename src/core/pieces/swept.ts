@@ -1,6 +1,6 @@
 import type { Point } from "../curve/bezier";
 import { clamp } from "../number";
-import { SAME_PLACE_MM } from "../tolerances";
+import { INSIDE_MM, SAME_PLACE_MM } from "../tolerances";
 
 /** Chords lie within this of the outline that they follow, mm. */
 export const CHORD_MM = 0.002;
@@ -8,8 +8,6 @@ export const CHORD_MM = 0.002;
 const LEAST_MM = 2e-4;
 /** How far a strip reaches beyond its own ends, mm: two steps of the grid that strips are joined on. */
 const OVERLAP_MM = 2e-4;
-/** How far inside a stretch its ends are read, mm. */
-const INSET_MM = 1e-6;
 /** So many first places of a stretch there are at the most. */
 const MOST_FIRST = 160;
 
@@ -91,8 +89,8 @@ export function swept(
   };
   const places = [...breaks].sort((a, b) => a - b);
   for (let i = 0; i + 1 < places.length; i++) {
-    const [from, to] = [places[i] + INSET_MM, places[i + 1] - INSET_MM];
-    if (!(to - from > INSET_MM)) continue;
+    const [from, to] = [places[i] + INSIDE_MM, places[i + 1] - INSIDE_MM];
+    if (!(to - from > INSIDE_MM)) continue;
     const steps = count(to - from);
     let before = read(from);
     put(before);

@@ -323,6 +323,9 @@ function closedFullers(lines: readonly DrawnLine[]): DrawnLine[] {
   ];
 }
 
+/** The plunge's radius ends where the face is no farther over the grind's own, mm. */
+const RADIUS_ENDS_MM = 1e-3;
+
 /** The plunge line, and where its radius ends. */
 function plungeLine(blade: GroundBlade, plungeY: number): DrawnLine[] {
   const { ricassoMm, lengthMm, plunge } = blade;
@@ -342,7 +345,7 @@ function plungeLine(blade: GroundBlade, plungeY: number): DrawnLine[] {
     // The radius ends where the face is no longer over the grind's own.
     const plain = { ...blade, plunge: { ...plunge, radiusMm: 0 } };
     const over = (x: number) =>
-      face(x).half(y) - facesAt(plain, blade.outline.cut(x), x, plungeY).right.half(y) - 1e-3;
+      face(x).half(y) - facesAt(plain, blade.outline.cut(x), x, plungeY).right.half(y) - RADIUS_ENDS_MM;
     const [end] = reach > 0 ? signChanges(over, x0 + INSIDE_MM, x0 + reach + INSIDE_MM, 4) : [];
     points.push({ x: end ?? x0, y });
   }

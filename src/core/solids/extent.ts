@@ -1,3 +1,4 @@
+import { INSIDE_SHARE } from "../tolerances";
 import type { Region } from "./region";
 import type { Slice } from "./slice";
 
@@ -49,7 +50,7 @@ function readAlong<T>(
   const x0 = Math.max(...regions.map((r) => r.xRange[0]));
   const x1 = Math.min(...regions.map((r) => r.xRange[1]));
   if (!(x1 > x0)) return null;
-  const by = (x1 - x0) * INSET;
+  const by = (x1 - x0) * INSIDE_SHARE;
   const stations = [x0 + by, x1 - by];
   for (let i = 1; i < STATIONS; i++) stations.push(x0 + ((x1 - x0) * i) / STATIONS);
   for (const { breaks } of regions) for (const { x } of breaks) stations.push(x - by, x + by);
@@ -138,7 +139,7 @@ class CutThrough {
 
   /** The k-th of the heights, a little within the ends, where surfaces close. */
   height(k: number): number {
-    return this.low + (this.high - this.low) * (INSET + ((1 - 2 * INSET) * k) / HEIGHTS);
+    return this.low + (this.high - this.low) * (INSIDE_SHARE + ((1 - 2 * INSIDE_SHARE) * k) / HEIGHTS);
   }
 
   readonly depthAt = (y: number): Range | null => {
@@ -155,9 +156,6 @@ class CutThrough {
     return [from === this.height(0) ? this.low : from, to === this.height(HEIGHTS) ? this.high : to];
   }
 }
-
-/** How far inside its ends a cut is read, as a share of its height. */
-const INSET = 1e-6;
 
 /** How far the regions reach along y and z in the cut at x. */
 function across(regions: readonly Region[], x: number): readonly [Range, Range] | null {

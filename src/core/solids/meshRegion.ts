@@ -1,5 +1,5 @@
 import { clamp } from "../number";
-import { ROUNDING, SAME_PLACE_MM } from "../tolerances";
+import { INSIDE_SHARE, ROUNDING, SAME_PLACE_MM } from "../tolerances";
 import type { Region } from "./region";
 import type { Slice } from "./slice";
 import type { TriangleMesh } from "./triangleMesh";
@@ -13,9 +13,6 @@ export interface MeshFineness {
 
 /** Regions without an end in y or z are cut off here, mm: farther than any knife reaches. */
 export const FAR_MM = 400;
-
-/** How far inside its ends a region is cut, as a share of the panel: its very end may have no area. */
-const INSET = 1e-7;
 
 /** A shape steps where it changes by more than so between two stations a hair apart, mm. */
 const STEP_MM = 0.05;
@@ -132,7 +129,7 @@ function panelsOf(region: Region, fineness: number): number[][] {
     // Both sides of a break get a ring, so that a step in the shape stands upright.
     const xs: number[] = [];
     for (let i = 0; i <= perPanel; i++) {
-      const t = clamp((1 - Math.cos((Math.PI * i) / perPanel)) / 2, INSET, 1 - INSET);
+      const t = clamp((1 - Math.cos((Math.PI * i) / perPanel)) / 2, INSIDE_SHARE, 1 - INSIDE_SHARE);
       xs.push(a + (b - a) * t);
     }
     panels.push(xs);

@@ -1,9 +1,7 @@
 import type { Point } from "../curve/bezier";
 import { clamp } from "../number";
 import type { Region } from "../solids/region";
-
-/** How far inside its ends a part is read, as a share of its length: at the very end the cut may be empty. */
-const INSET = 1e-7;
+import { INSIDE_SHARE } from "../tolerances";
 
 /** Stretches of y in which all of several cuts have something, between which surfaces: y0, y1, y0, y1 … */
 export function commonStretches(cuts: readonly (readonly number[] | null)[]): number[] {
@@ -33,7 +31,7 @@ export function silhouette(regions: readonly Region[], steps = 48): Point[][] {
   const loops: { upper: Point[]; lower: Point[] }[] = [];
   let open: { upper: Point[]; lower: Point[] }[] = [];
   for (let i = 0; i <= steps; i++) {
-    const t = clamp((1 - Math.cos((Math.PI * i) / steps)) / 2, INSET, 1 - INSET);
+    const t = clamp((1 - Math.cos((Math.PI * i) / steps)) / 2, INSIDE_SHARE, 1 - INSIDE_SHARE);
     const x = x0 + (x1 - x0) * t;
     const cuts = regions.map((r) => r.sliceAt(x));
     const ys = cuts.some((c) => c === null) ? [] : commonStretches(cuts.map((c) => c!.ys));

@@ -85,7 +85,7 @@ export function integrate(
   ): void {
     const { a, b } = panel;
     const searched = depth < MOST_DEPTH && changesLeft > 0 && b - a > SHORTEST_MM;
-    const inset = Math.min(INSET_MM, (b - a) * INSET_MM);
+    const inset = Math.min(READ_INSIDE_MM, (b - a) * READ_INSIDE_MM);
     const first: Place = { x: a + inset, w: 0, key: 0 };
     const last: Place = { x: b - inset, w: 0, key: 0 };
     if (searched) {
@@ -171,7 +171,7 @@ interface Place {
 }
 
 /** How far inside its ends a panel's structure is read, mm, or as a share of a panel under 1 mm. */
-const INSET_MM = 1e-3;
+const READ_INSIDE_MM = 1e-3;
 /** A change so near an end is that end. */
 const NEAR_END_MM = 2e-3;
 /** Shorter panels are not parted. */

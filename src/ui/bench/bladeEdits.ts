@@ -1,5 +1,6 @@
 import { cubicY, parameterAtX } from "@/core/curve/bezier";
 import { curveThrough } from "@/core/curve/spline";
+import { isFull } from "@/core/design/limits";
 import type { Blade, Design } from "@/core/design/schema";
 import { freeId } from "@/core/fit/openSpot";
 import { settledBlade } from "@/core/layout/bladeLengths";
@@ -13,9 +14,6 @@ type Edit = SessionState["edit"];
 export const bladeRuns = ["spine", "edge"] as const;
 export type BladeRun = (typeof bladeRuns)[number];
 
-/** Points that one of them has at most: as the schema has it. */
-export const MOST_BLADE_POINTS = 30;
-
 /** Brings the blade's measures in step with its outline. */
 export function settle(d: Draft<Design>): void {
   if (d.blade.outline) d.blade.heelHeightMm = settledBlade({ ...(d.blade as Blade) }).heelHeightMm;
@@ -25,9 +23,15 @@ export function settle(d: Draft<Design>): void {
  * Adds a point on the curve after the one at `after`, or in the longest gap, where the curve runs; answers what the
  * drawing calls it.
  */
-export function addBladePoint(edit: Edit, blade: Blade, run: BladeRun, after: number | null): string | null {
+export function addBladePoint(
+  edit: Edit,
+  design: Design,
+  run: BladeRun,
+  after: number | null,
+): string | null {
+  const { blade } = design;
   const { outline } = blade;
-  if (!outline || outline[run].length >= MOST_BLADE_POINTS) return null;
+  if (!outline || isFull(design, `blade.outline.${run}`)) return null;
   const heights = bladeHeights(blade);
   const from = { x: 0, y: run === "spine" ? heights.spine : heights.ricassoBottom, corner: true };
   const tip = { x: blade.lengthMm, y: heights.tip, corner: true };

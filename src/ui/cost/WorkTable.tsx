@@ -3,6 +3,7 @@ import { Button, Flex, IconButton, Input, Text } from "@chakra-ui/react";
 import { Plus, RotateCcw, X } from "lucide-react";
 import { nanoid } from "nanoid";
 import type { Bill } from "@/core/cost/bill";
+import { isFull } from "@/core/design/limits";
 import type { Work } from "@/core/design/schema";
 import { TASK_WORDS } from "@/words/cost";
 import { printMinutes } from "@/words/money";
@@ -69,7 +70,7 @@ export function WorkTable({ bill, own }: { bill: Bill; own: boolean }) {
             size="xs"
             variant="outline"
             alignSelf="start"
-            disabled={design.work.others.length >= 20}
+            disabled={isFull(design, "work.others")}
             onClick={() =>
               edit("Add something else", (d) => {
                 d.work.others.push({ id: nanoid(8), name: "Something else", minutes: 0, money: 0 });

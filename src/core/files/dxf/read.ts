@@ -305,10 +305,13 @@ const RUN = 1;
 const layerOf = (entity: Entity, inserted: string | null): string =>
   inserted !== null && (!entity.layer || entity.layer === "0") ? inserted : (entity.layer ?? "0");
 
+/** An arc that turns by less goes all round, radians. */
+const SAME_SWEEP = 1e-12;
+
 /** Arcs run counter-clockwise. */
 function sweepOf(from: number, to: number): number {
   const sweep = (to - from) % FULL_TURN;
-  return sweep > 1e-12 ? sweep : sweep + FULL_TURN;
+  return sweep > SAME_SWEEP ? sweep : sweep + FULL_TURN;
 }
 
 /** About how large a drawing is, from the coordinates that stand in it; 1 of nothing. */

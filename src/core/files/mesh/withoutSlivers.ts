@@ -1,4 +1,5 @@
 import type { TriangleMesh } from "../../solids/triangleMesh";
+import { ROUNDING } from "../../tolerances";
 
 /** A triangle lower than this over its longest side is a sliver, mm: a tenth of what a printer can place. */
 export const SLIVER_MM = 1e-3;
@@ -110,7 +111,7 @@ class Edited {
     const normal = (t: readonly number[]) => cross(this.at[t[0]], this.at[t[1]], this.at[t[2]]);
     const [a, b] = [normal(before), normal(after)];
     const size = Math.hypot(...a) * Math.hypot(...b);
-    if (!(Math.hypot(...a) > 1e-9)) return true;
+    if (!(Math.hypot(...a) > ROUNDING)) return true;
     return size > 0 && (a[0] * b[0] + a[1] * b[1] + a[2] * b[2]) / size > aligned;
   }
 

@@ -1,5 +1,5 @@
 "use client";
-import { Button, Stack, Text } from "@chakra-ui/react";
+import { Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import { newRecess, newShort } from "@/core/design/constructions";
 import type { FullTang } from "@/core/design/schema";
@@ -11,6 +11,7 @@ import { itemWords } from "@/words/fasteners";
 import { ChoiceAt, FillAt, LengthAt, MaterialAt, PlaceAt, ShareAt, TickAt } from "../../fields/bound";
 import { FOR_BLADES } from "../../fields/MaterialField";
 import { useBench, useDesign } from "../BenchContext";
+import { AddButton } from "./AddButton";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
 
@@ -113,9 +114,9 @@ function Holes({ tang: { holes } }: { tang: FullTang }) {
     <Group
       title="Lightening holes"
       aside={
-        <Button size="xs" variant="outline" onClick={add} disabled={holes.length >= 60}>
+        <AddButton onClick={add} to="tang.holes">
           <Plus /> Add hole
-        </Button>
+        </AddButton>
       }
     >
       {holes.length === 0 && (
@@ -179,9 +180,9 @@ function Slots({ tang: { slots } }: { tang: FullTang }) {
     <Group
       title="Slots"
       aside={
-        <Button size="xs" variant="outline" onClick={add} disabled={slots.length >= 20}>
+        <AddButton onClick={add} to="tang.slots">
           <Plus /> Add slot
-        </Button>
+        </AddButton>
       }
     >
       {slots.length === 0 && (

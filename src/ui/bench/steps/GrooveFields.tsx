@@ -1,11 +1,12 @@
 "use client";
-import { Button, Stack, Text } from "@chakra-ui/react";
+import { Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import { freeId } from "@/core/fit/openSpot";
 import { layoutOf } from "@/core/layout/layout";
 import { SIDES_WORDS } from "@/words/blade";
 import { ChoiceAt, LengthAt } from "../../fields/bound";
 import { useBench, useDesign } from "../BenchContext";
+import { AddButton } from "./AddButton";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
 
@@ -25,9 +26,9 @@ export function GrooveFields() {
     <Group
       title="Side grooves"
       aside={
-        <Button size="xs" variant="outline" onClick={add} disabled={grooves.length >= 12}>
+        <AddButton onClick={add} to="handle.grooves">
           <Plus /> Add groove
-        </Button>
+        </AddButton>
       }
     >
       {grooves.length === 0 && (

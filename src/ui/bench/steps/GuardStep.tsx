@@ -17,6 +17,7 @@ import { FillAt, LengthAt, MaterialAt, ShareAt, TickAt } from "../../fields/boun
 import { FOR_GUARDS, FOR_PIECES, FOR_PINS } from "../../fields/MaterialField";
 import { RecordFields } from "../../fields/RecordFields";
 import { useBench, useDesign } from "../BenchContext";
+import { AddButton } from "./AddButton";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
 import { ImportShape, MeshPlaceFields } from "./MeshFields";
@@ -98,10 +99,8 @@ function Plates({ guard: { plates, mesh } }: { guard: Guard }) {
       title={plates.length > 1 ? "Plates, front to back" : "Plate"}
       aside={
         !mesh && (
-          <Button
-            size="xs"
-            variant="outline"
-            disabled={plates.length >= 6}
+          <AddButton
+            to="guard.plates"
             onClick={() =>
               change("Add guard plate", (all) => {
                 all.push({ material: "vulcanised-fibre", thicknessMm: 1, printed: null });
@@ -109,7 +108,7 @@ function Plates({ guard: { plates, mesh } }: { guard: Guard }) {
             }
           >
             <Plus /> Add plate
-          </Button>
+          </AddButton>
         )
       }
     >

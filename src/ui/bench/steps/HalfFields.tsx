@@ -1,5 +1,5 @@
 "use client";
-import { Button, HStack, Stack, Text } from "@chakra-ui/react";
+import { HStack, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import type { Half, ScalesHandle } from "@/core/design/schema";
 import { freeId } from "@/core/fit/openSpot";
@@ -9,6 +9,7 @@ import { LengthAt, MaterialAt } from "../../fields/bound";
 import { ChoiceField } from "../../fields/ChoiceField";
 import { FOR_GUARDS } from "../../fields/MaterialField";
 import { useBench, useDesign } from "../BenchContext";
+import { AddButton } from "./AddButton";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
 import { ImportShape, MeshPlaceFields } from "./MeshFields";
@@ -32,15 +33,9 @@ export function HalfFields() {
     <Group title="Shaped halves">
       <HStack gap="2">
         {(["front", "rear"] as const).map((end) => (
-          <Button
-            key={end}
-            size="xs"
-            variant="outline"
-            onClick={() => add(end)}
-            disabled={halves.length >= 4}
-          >
+          <AddButton key={end} onClick={() => add(end)} to="handle.halves">
             <Plus /> {TITLES[end]}
-          </Button>
+          </AddButton>
         ))}
       </HStack>
       {halves.length === 0 && (

@@ -1,5 +1,5 @@
 "use client";
-import { Button, Stack, Text } from "@chakra-ui/react";
+import { Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import { newBlockHole, withEnd } from "@/core/design/constructions";
 import type { HiddenTang } from "@/core/design/schema";
@@ -11,6 +11,7 @@ import { FillAt, LengthAt, ShareAt } from "../../fields/bound";
 import { ChoiceField } from "../../fields/ChoiceField";
 import { RecordFields } from "../../fields/RecordFields";
 import { useBench } from "../BenchContext";
+import { AddButton } from "./AddButton";
 import { BarFields } from "./BarFields";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
@@ -119,11 +120,9 @@ function HoleFields({ tang }: { tang: HiddenTang }) {
           </ItemCard>
         ))}
       {hole.kind === "drilled" && (
-        <Button
-          size="xs"
-          variant="outline"
+        <AddButton
           alignSelf="start"
-          disabled={hole.stages.length >= 4}
+          to="tang.hole.stages"
           onClick={() =>
             change("Add drilling", (t) => {
               if (t.hole.kind === "drilled")
@@ -132,7 +131,7 @@ function HoleFields({ tang }: { tang: HiddenTang }) {
           }
         >
           <Plus /> Another drilling
-        </Button>
+        </AddButton>
       )}
       <FillAt at="tang.hole.fill" />
       <Text color="graphite" fontSize="sm">

@@ -2,6 +2,7 @@
 import { Box, Flex, IconButton, Input, Text } from "@chakra-ui/react";
 import { PencilLine, Trash2 } from "lucide-react";
 import { type ReactNode, useRef, useState } from "react";
+import { mostAt } from "@/core/design/limits";
 import { calledAt, markOf } from "@/core/design/marks";
 import { useBench, useDesign, useSelected } from "../BenchContext";
 
@@ -68,13 +69,11 @@ export function ItemCard(props: ItemCardProps) {
   );
 }
 
-/** Letters that a name has at most: as the schema has it. */
-const MOST_LETTERS = 40;
-
 /** What the maker calls an item; without one it is called by its kind and number again. */
 function NameInput({ at, title, onDone }: { at: string; title: string; onDone: () => void }) {
   const { edit, session } = useBench();
   const called = useDesign((d) => calledAt(d, at));
+  const most = useDesign((d) => mostAt(d, `names.${at}`));
   const [typed, setTyped] = useState(called ?? "");
   // An input that is taken away loses the focus as well.
   const done = useRef(false);
@@ -96,7 +95,7 @@ function NameInput({ at, title, onDone }: { at: string; title: string; onDone: (
       aria-label={`Name of ${title}`}
       placeholder={title}
       value={typed}
-      maxLength={MOST_LETTERS}
+      maxLength={most ?? undefined}
       autoFocus
       onChange={(e) => setTyped(e.target.value)}
       onBlur={() => leave(true)}

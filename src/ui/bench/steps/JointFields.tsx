@@ -1,5 +1,5 @@
 "use client";
-import { Button, HStack, IconButton, Stack, Text } from "@chakra-ui/react";
+import { HStack, IconButton, Stack, Text } from "@chakra-ui/react";
 import { Plus, X } from "lucide-react";
 import { newJoint } from "@/core/design/constructions";
 import { valueAt } from "@/core/design/path";
@@ -8,6 +8,7 @@ import { freeId } from "@/core/fit/openSpot";
 import { LengthAt, MaterialAt, ShareAt } from "../../fields/bound";
 import { FOR_LINERS, FOR_SCALES } from "../../fields/MaterialField";
 import { useBench, useDesign } from "../BenchContext";
+import { AddButton } from "./AddButton";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
 
@@ -37,17 +38,15 @@ function Dividers({ at, count }: { at: string; count: number }) {
           </IconButton>
         </HStack>
       ))}
-      <Button
-        size="xs"
-        variant="outline"
+      <AddButton
         alignSelf="start"
-        disabled={count >= 6}
+        to={at}
         onClick={() =>
           put("Add divider", (list) => void list.push({ material: "brass-260", thicknessMm: 1 }))
         }
       >
         <Plus /> Add divider
-      </Button>
+      </AddButton>
     </>
   );
 }
@@ -67,9 +66,9 @@ export function JointFields() {
     <Group
       title="Segments"
       aside={
-        <Button size="xs" variant="outline" onClick={add} disabled={joints.length >= 8}>
+        <AddButton onClick={add} to="handle.joints">
           <Plus /> Add joint
-        </Button>
+        </AddButton>
       }
     >
       {joints.length === 0 && (

@@ -2,6 +2,7 @@
 import { Alert, Stack } from "@chakra-ui/react";
 import { Upload } from "lucide-react";
 import { useState } from "react";
+import { isFull } from "@/core/design/limits";
 import { encodeMesh } from "@/core/design/storedMesh";
 import { LARGEST_MESH_BYTES, type MeshUnit, MM_PER } from "@/core/files/mesh/soup";
 import { freeId } from "@/core/fit/openSpot";
@@ -19,7 +20,7 @@ type Said = { readonly status: "success" | "error"; readonly lines: readonly str
 /** Takes a shape from a file, says what was done to it, and keeps it in the knife. */
 export function ImportShape({ onImported }: { onImported: (meshId: string) => void }) {
   const { edit, session } = useBench();
-  const full = useDesign((d) => d.meshes.length >= 6);
+  const full = useDesign((d) => isFull(d, "meshes"));
   const units = useUnits();
   const [unit, setUnit] = useState<MeshUnit | "guess">("guess");
   const [said, setSaid] = useState<Said | null>(null);

@@ -3,6 +3,7 @@ import { Button, Flex, IconButton, Stack, Text } from "@chakra-ui/react";
 import { ArrowDown, ArrowUp, Plus } from "lucide-react";
 import { memo } from "react";
 import { newPiece, newShape } from "@/core/design/constructions";
+import { isFull } from "@/core/design/limits";
 import type { Design, Piece, StackHandle } from "@/core/design/schema";
 import { freeId } from "@/core/fit/openSpot";
 import { pieceNaming } from "@/core/layout/itemNames";
@@ -71,7 +72,7 @@ export function PieceFields() {
     });
     setSelected(id);
   };
-  const full = ids.length >= 40;
+  const full = useDesign((d) => isFull(d, "handle.pieces"));
   return (
     <>
       <Group title="Pieces, front first">

@@ -1,7 +1,8 @@
 "use client";
-import { Button, Stack, Text } from "@chakra-ui/react";
+import { Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import { memo } from "react";
+import { isFull } from "@/core/design/limits";
 import { holesOf } from "@/core/design/openings";
 import { FASTENER_KINDS, type FastenerKind, kindOf } from "@/core/fasteners/registry";
 import { freeId } from "@/core/fit/openSpot";
@@ -11,12 +12,10 @@ import { PlaceAt } from "../../fields/bound";
 import { RecordFields } from "../../fields/RecordFields";
 import { attempt } from "../../shell/notice";
 import { useBench, useDesign } from "../BenchContext";
+import { AddButton } from "./AddButton";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
 import { ThreadField, withoutThread } from "./ThreadField";
-
-/** So many a design holds. */
-const MOST_FASTENERS = 40;
 
 /** Pins, bolts and tubes: add, place, size, material. */
 export function PinsStep() {
@@ -26,7 +25,7 @@ export function PinsStep() {
     // What it takes to try places is fetched with the first that is added.
     const { placedFastener } = await import("@/core/review/placeFastener");
     const { design } = session.getState();
-    if (design.fasteners.length >= MOST_FASTENERS) return;
+    if (isFull(design, "fasteners")) return;
     const id = freeId(kindOf({ kind }).stem, [...design.fasteners, ...holesOf(design)]);
     edit(`Add ${FASTENER_WORDS[kind].toLowerCase()}`, (d) => {
       d.fasteners.push(placedFastener(design, kind, id));
@@ -38,15 +37,13 @@ export function PinsStep() {
       <Group title="Add">
         <Stack direction="row" wrap="wrap" gap="2">
           {FASTENER_KINDS.map((kind) => (
-            <Button
+            <AddButton
               key={kind}
-              size="xs"
-              variant="outline"
-              disabled={ids.length >= MOST_FASTENERS}
+              to="fasteners"
               onClick={() => void attempt("It was not added", () => add(kind))}
             >
               <Plus /> {FASTENER_WORDS[kind]}
-            </Button>
+            </AddButton>
           ))}
         </Stack>
         <Text color="graphite" fontSize="sm">

@@ -10,6 +10,7 @@ import { useUnits } from "@/store/settings";
 import { LengthAt, MaterialAt, PlaceAt } from "../../fields/bound";
 import { FOR_GUARDS } from "../../fields/MaterialField";
 import { useBench, useDesign } from "../BenchContext";
+import { AddButton } from "./AddButton";
 import { Group } from "./Group";
 import { ItemCard } from "./ItemCard";
 
@@ -48,9 +49,9 @@ export function RingFields() {
     <Group
       title="Metal grip and finger rings"
       aside={
-        <Button size="xs" variant="outline" onClick={add} disabled={rings.length >= 5}>
+        <AddButton onClick={add} to="handle.rings">
           <Plus /> Add ring
-        </Button>
+        </AddButton>
       }
     >
       <Button

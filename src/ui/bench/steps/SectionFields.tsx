@@ -1,5 +1,5 @@
 "use client";
-import { Button, Flex, IconButton, Text } from "@chakra-ui/react";
+import { Flex, IconButton, Text } from "@chakra-ui/react";
 import { Plus, Trash2 } from "lucide-react";
 import type { FacetCount, PlanNode } from "@/core/design/schema";
 import { waistDepth } from "@/core/layout/handleBody";
@@ -12,10 +12,8 @@ import { ShareField } from "../../fields/ShareField";
 import { Tick } from "../../fields/Tick";
 import { useBench, useDesign, useSelected } from "../BenchContext";
 import { addPlanNode, removePlanNode } from "../outlineEdits";
+import { AddButton } from "./AddButton";
 import { Group } from "./Group";
-
-/** Stations of thickness at most: as the schema has it. */
-const MOST_STATIONS = 20;
 
 /** The station ahead of the longest stretch without one. */
 function longestGap(plan: readonly PlanNode[]): number {
@@ -70,14 +68,12 @@ export function SectionFields() {
         own.
       </Text>
       <Flex gap="2">
-        <Button
-          size="xs"
-          variant="outline"
-          disabled={plan.length >= MOST_STATIONS}
+        <AddButton
+          to="handle.plan"
           onClick={() => setSelected(addPlanNode(edit, plan, at >= 0 ? at : longestGap(plan)))}
         >
           <Plus /> Thickness at a station
-        </Button>
+        </AddButton>
         {at > 0 && at < plan.length - 1 && (
           <IconButton
             size="xs"

@@ -1,5 +1,5 @@
 "use client";
-import { Button, Stack } from "@chakra-ui/react";
+import { Stack } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import { newIntegralBolster, newNotch, newRamp } from "@/core/design/bladeStarts";
 import type { BladeNotch } from "@/core/design/schema";
@@ -7,6 +7,7 @@ import { freeId } from "@/core/fit/openSpot";
 import { NOTCH_WORDS } from "@/words/blade";
 import { LengthAt, ShareAt, TickAt } from "../../../fields/bound";
 import { useBench, useDesign } from "../../BenchContext";
+import { AddButton } from "../AddButton";
 import { Group } from "../Group";
 import { ItemCard } from "../ItemCard";
 
@@ -44,15 +45,9 @@ export function BladeAdditions() {
       ))}
       <Stack direction="row" gap="2" wrap="wrap">
         {PURPOSES.map((purpose) => (
-          <Button
-            key={purpose}
-            size="xs"
-            variant="outline"
-            disabled={notches.length >= 4}
-            onClick={() => add(purpose)}
-          >
+          <AddButton key={purpose} to="blade.notches" onClick={() => add(purpose)}>
             <Plus /> {NOTCH_WORDS[purpose]}
-          </Button>
+          </AddButton>
         ))}
       </Stack>
       <TickAt at="blade.ramp" label="Thumb ramp" make={() => newRamp(blade())} />

@@ -1,8 +1,9 @@
 "use client";
 import { Button, Checkbox, IconButton, Stack, Text } from "@chakra-ui/react";
 import { Plus, Trash2 } from "lucide-react";
+import { isFull } from "@/core/design/limits";
 import { useBench, useDesign, useSelected } from "../../BenchContext";
-import { addBladePoint, bladeRuns, MOST_BLADE_POINTS, removeBladePoint } from "../../bladeEdits";
+import { addBladePoint, bladeRuns, removeBladePoint } from "../../bladeEdits";
 
 /** What can be done to the points of a blade's own outline. */
 export function BladePointTools() {
@@ -15,16 +16,9 @@ export function BladePointTools() {
     }
     return null;
   });
-  const full = useDesign((d) =>
-    bladeRuns.filter((run) => (d.blade.outline?.[run].length ?? 0) >= MOST_BLADE_POINTS).join(),
-  );
+  const full = useDesign((d) => bladeRuns.filter((run) => isFull(d, `blade.outline.${run}`)).join());
   const add = (run: "spine" | "edge") => {
-    const id = addBladePoint(
-      edit,
-      session.getState().design.blade,
-      run,
-      picked?.run === run ? picked.at : null,
-    );
+    const id = addBladePoint(edit, session.getState().design, run, picked?.run === run ? picked.at : null);
     if (id) setSelected(id);
   };
   return (

@@ -1,5 +1,5 @@
 "use client";
-import { Button, Stack, Text } from "@chakra-ui/react";
+import { Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import { newFuller } from "@/core/design/bladeStarts";
 import type { Fuller } from "@/core/design/schema";
@@ -8,6 +8,7 @@ import { FULLER_FROM_WORDS, FULLER_TOOL_WORDS, SIDES_WORDS } from "@/words/blade
 import { ChoiceAt, LengthAt } from "../../../fields/bound";
 import { ChoiceField } from "../../../fields/ChoiceField";
 import { useBench, useDesign } from "../../BenchContext";
+import { AddButton } from "../AddButton";
 import { Group } from "../Group";
 import { ItemCard } from "../ItemCard";
 
@@ -24,9 +25,9 @@ export function FullerFields() {
     <Group
       title="Fullers"
       aside={
-        <Button size="xs" variant="outline" onClick={add} disabled={fullers.length >= 4}>
+        <AddButton onClick={add} to="blade.fullers">
           <Plus /> Add fuller
-        </Button>
+        </AddButton>
       }
     >
       {fullers.length === 0 && (

@@ -2,6 +2,7 @@
 import { Button, Flex, Input, Stack, Text } from "@chakra-ui/react";
 import { FileUp, Plus } from "lucide-react";
 import { type FormEvent, useState } from "react";
+import { isFull, mostAt } from "@/core/design/limits";
 import type { BladeMark } from "@/core/design/schema";
 import { freeId } from "@/core/fit/openSpot";
 import { markAreaMm2, sizeOfMark } from "@/core/layout/bladeMarks";
@@ -19,22 +20,19 @@ import { Group } from "../Group";
 import { ItemCard } from "../ItemCard";
 import { markFromFile, markFromText, type ReadMark } from "./readMark";
 
-/** As many as a blade can have. */
-const MOST_MARKS = 4;
-const MOST_LETTERS = 80;
-
 /** A maker's mark, and what else is stamped or etched into the blade. */
 export function MarkFields() {
   const { edit, session, setSelected } = useBench();
   const marks = useDesign((d) => d.blade.marks);
   const [text, setText] = useState("");
   const [wrong, setWrong] = useState<string | null>(null);
-  const full = marks.length >= MOST_MARKS;
+  const full = useDesign((d) => isFull(d, "blade.marks"));
+  const mostLetters = useMostLetters();
   const put = (read: ReadMark, says: string, madeFrom: BladeMark["madeFrom"]): boolean => {
     setWrong(read.ok ? null : read.reason);
     if (!read.ok) return false;
     const { design } = session.getState();
-    if (design.blade.marks.length >= MOST_MARKS) return false;
+    if (isFull(design, "blade.marks")) return false;
     const mark = newMark(design, {
       id: freeId("mark", design.blade.marks),
       says,
@@ -71,7 +69,7 @@ export function MarkFields() {
             aria-label="Text of a new mark"
             placeholder="Text of a new mark"
             value={text}
-            maxLength={MOST_LETTERS}
+            maxLength={mostLetters}
             disabled={full}
             onChange={(e) => setText(e.target.value)}
           />
@@ -92,7 +90,7 @@ export function MarkFields() {
             file.name
               .replace(/\.[^.]*$/, "")
               .trim()
-              .slice(0, MOST_LETTERS) || "Mark";
+              .slice(0, mostLetters) || "Mark";
           put(await markFromFile(file), says, "drawing");
         }}
       >
@@ -106,6 +104,9 @@ export function MarkFields() {
     </Group>
   );
 }
+
+/** Letters that a mark says at most. */
+const useMostLetters = () => useDesign((d) => mostAt(d, "blade.marks.0.says")) ?? undefined;
 
 /** The outlines of a text; where its font cannot be loaded, that. */
 async function textOrReason(text: string): Promise<ReadMark> {
@@ -155,6 +156,7 @@ function MarkCard({ mark, index }: { mark: BladeMark; index: number }) {
 /** What a mark says. That of a text is drawn anew; that of a drawing is its name. */
 function SaysField({ mark, index }: { mark: BladeMark; index: number }) {
   const { edit } = useBench();
+  const mostLetters = useMostLetters();
   const [typed, setTyped] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   const isText = mark.madeFrom === "text";
@@ -181,7 +183,7 @@ function SaysField({ mark, index }: { mark: BladeMark; index: number }) {
         aria-label={`${isText ? "Text" : "Name"} of mark ${index + 1}`}
         aria-invalid={wrong !== null}
         value={typed ?? mark.says}
-        maxLength={MOST_LETTERS}
+        maxLength={mostLetters}
         onChange={(e) => setTyped(e.target.value)}
         onBlur={() => void leave()}
         onKeyDown={(e) => {
