@@ -55,7 +55,7 @@ for (const scheme of ["light", "dark"] as const) {
     await page.getByRole("button", { name: "Use made-up prices" }).click();
     await expect(page.getByTestId("bill-total")).toContainText("cr in all");
     await page.getByRole("button", { name: "Set the price of Epoxy, slow cure" }).click();
-    await page.getByRole("button", { name: "Something else" }).click();
+    await page.getByRole("button", { name: "Other work" }).click();
     await faultsOn(page, "compare");
   });
 }

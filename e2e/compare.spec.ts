@@ -155,11 +155,11 @@ test("what it costs: prices of the maker's own, minutes, something else, another
     `${Math.floor(((expected?.minutes ?? 0) + 60) / 60)} h ${((expected?.minutes ?? 0) % 60) + 0} min of work`,
   );
   await page.getByRole("button", { name: "Back to 75 min: Sand and finish" }).click();
-  await page.getByRole("button", { name: "Something else" }).click();
-  await page.getByLabel("Money: Something else", { exact: true }).fill("15");
+  await page.getByRole("button", { name: "Other work" }).click();
+  await page.getByLabel("Money: Other work", { exact: true }).fill("15");
   await page.keyboard.press("Enter");
   await expect(total).toContainText("besides 15.00 cr");
-  await page.getByRole("button", { name: "Leave out Something else" }).click();
+  await page.getByRole("button", { name: "Leave out Other work" }).click();
   await expect(total).not.toContainText("besides");
 
   await page

@@ -220,7 +220,7 @@ test("a finished knife in the hand weighs what the scale said; a chosen part tak
   await field.fill(String(Math.round(before) + 12));
   await field.press("Enter");
   await expect.poll(() => weightOf(page)).toBeCloseTo(Math.round(before) + 12, 0);
-  await page.getByLabel("The difference is taken by", { exact: true }).selectOption("handle");
+  await page.getByLabel("Assign the difference to", { exact: true }).selectOption("handle");
   await expect.poll(() => weightOf(page)).toBeCloseTo(Math.round(before) + 12, 0);
   await agrees(page, "a finished knife");
   await field.fill("20");

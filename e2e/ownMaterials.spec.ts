@@ -165,7 +165,7 @@ test("one's own is made where it is wanted: from a copy in the stock, and from a
   await expect(dialog(page).getByRole("textbox", { name: "Name", exact: true })).toHaveValue(
     "Cocobolo, mine",
   );
-  await expect(dialog(page).getByRole("combobox", { name: "Is worked like" })).toHaveValue("cocobolo");
+  await expect(dialog(page).getByRole("combobox", { name: "Works like" })).toHaveValue("cocobolo");
   await dialog(page).getByRole("button", { name: "Save" }).click();
   await expect(page.getByRole("row").filter({ hasText: "Cocobolo, mine" })).toBeVisible();
 

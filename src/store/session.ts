@@ -3,7 +3,8 @@ import { temporal } from "zundo";
 import { createStore } from "zustand/vanilla";
 import { withoutStaleMarks } from "@/core/design/marks";
 import { withOwnMaterials } from "@/core/design/materials";
-import { type Refusal, refusalOf } from "@/core/design/refusal";
+import type { FieldProblem } from "@/core/design/problem";
+import { refusalOf } from "@/core/design/refusal";
 import type { Design } from "@/core/design/schema";
 import type { State, Timeline } from "./history";
 import { ownMaterials } from "./ownMaterials";
@@ -21,7 +22,7 @@ export interface SessionState {
   /** What the last edit did, in words: shown beside undo. */
   readonly label: string;
   /** Changes the design, unless the result is one that no file could hold: then nothing changes, and why is said. */
-  edit(label: string, recipe: (draft: Draft<Design>) => void, options?: EditOptions): Refusal | null;
+  edit(label: string, recipe: (draft: Draft<Design>) => void, options?: EditOptions): FieldProblem | null;
   /** Takes a whole design as one step of undo: a restored or foreign state. */
   adopt(label: string, design: Design): void;
 }

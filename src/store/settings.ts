@@ -110,6 +110,9 @@ export async function changeSettings(change: Change): Promise<void> {
   await changeSetting(KEY, (value) => changed(settingsIn(value), change));
 }
 
+/** The unit that lengths and weights are shown in, for what is said outside a component. */
+export const currentUnits = (): UnitSystem => shared.getState().units;
+
 /** The unit that lengths and weights are shown in. */
 export function useUnits(): UnitSystem {
   return useSettings().units;

@@ -1,4 +1,5 @@
 import type { KnifeFailure } from "@/core/files/knife/read";
+import { problemWords } from "./problems";
 
 /** Why a knife file was refused, in words that say what to do. */
 export function fileFailureWords(failure: KnifeFailure): string {
@@ -20,9 +21,11 @@ export function fileFailureWords(failure: KnifeFailure): string {
     case "newer":
       return `The file is of version ${failure.version}, and this Euaxis knows versions up to ${failure.known}. Update Euaxis to open it.`;
     case "invalid": {
-      const first = failure.problems.slice(0, 4).map((p) => `${p.path}: ${p.message}`);
+      const first = failure.problems
+        .slice(0, 4)
+        .map((p) => (p.field ? problemWords(p.field) : `${p.path}: ${p.message}`));
       const more = failure.problems.length - first.length;
-      return `The design is not whole. ${first.join("; ")}${more > 0 ? `; and ${more} more` : ""}.`;
+      return `The design is incomplete or damaged. ${first.join("; ")}${more > 0 ? `; and ${more} more` : ""}.`;
     }
   }
 }

@@ -20,6 +20,7 @@ import { SHEETS_OF_PAPER } from "@/core/photo/picture";
 import { faultsOf } from "@/core/weigh/faults";
 import { Work } from "@/core/work";
 import { drawingFailureWords, outlineFailureWords, reachWords } from "@/words/drawings";
+import { problemWords } from "@/words/problems";
 import { command } from "../command";
 import { bytesWithin, designIn, withinTime, writeTo } from "../input";
 import { Refusal } from "../refusal";
@@ -88,7 +89,7 @@ export const trace = command({
     if (!answer.ok) throw new Refusal(outlineFailureWords(answer));
     const { design, used, largestDeviationMm } = answer;
     const refused = refusalOf(design);
-    if (refused) throw new Refusal(`${refused.path} ${refused.message}`);
+    if (refused) throw new Refusal(problemWords(refused));
     await writeTo(out, writeKnife(design));
     return {
       out,

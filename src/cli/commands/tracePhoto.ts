@@ -15,6 +15,7 @@ import { foundCorners, type PhotoScale, truePlane } from "@/core/photo/truth";
 import { faultsOf } from "@/core/weigh/faults";
 import { outlineFailureWords } from "@/words/drawings";
 import { pictureFailureWords, scaleFailureWords } from "@/words/photos";
+import { problemWords } from "@/words/problems";
 import type { Input } from "../command";
 import { bytesWithin, designIn, numberIn, withinTime, writeTo } from "../input";
 import { Refusal } from "../refusal";
@@ -54,7 +55,7 @@ export async function tracePhoto(
   const answer = withinTime(() => traced(before, assigned, TRACED_FIT));
   if (!answer.ok) throw new Refusal(outlineFailureWords(answer));
   const refused = refusalOf(answer.design);
-  if (refused) throw new Refusal(`${refused.path} ${refused.message}`);
+  if (refused) throw new Refusal(problemWords(refused));
   await writeTo(out, writeKnife(answer.design));
   return {
     out,

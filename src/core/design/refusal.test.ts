@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { CONSTRUCTIONS } from "./constructions.fixtures";
+import { fieldProblem } from "./problem";
 import { refusalOf } from "./refusal";
 import { type Design, designSchema } from "./schema";
 
@@ -10,7 +11,7 @@ function told(design: Design) {
   const read = designSchema.safeParse(design);
   if (read.success) return null;
   const [issue] = read.error.issues;
-  return { path: issue.path.join(" › "), message: issue.message };
+  return fieldProblem(issue);
 }
 
 describe("what no record may hold", () => {
@@ -42,6 +43,9 @@ describe("what no record may hold", () => {
   });
 
   it("is a field that no knife has", () => {
-    expect(refusalOf({ ...plain, colour: "red" } as Design)?.path).toBe("colour");
+    expect(refusalOf({ ...plain, colour: "red" } as Design)).toEqual({
+      keys: [],
+      complaint: { code: "foreign", fields: ["colour"] },
+    });
   });
 });

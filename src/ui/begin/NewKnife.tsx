@@ -189,7 +189,7 @@ function LikeOne({ rack, value, onPick }: LikeOneProps) {
       <label htmlFor={id}>Like one on the rack</label>
       <NativeSelect.Root size="sm" maxW="60%">
         <NativeSelect.Field id={id} value={value} onChange={(e) => onPick(e.target.value)}>
-          <option value="">No: a form</option>
+          <option value="">None: start from a form</option>
           {rack.map((k) => (
             <option key={k.id} value={k.id}>
               {k.design.name}

@@ -45,7 +45,7 @@ export function PlaceEditor({ target, onClose }: { target: PlaceTarget; onClose:
       }}
     >
       <IconButton
-        aria-label="Put away"
+        aria-label="Close"
         size="2xs"
         variant="ghost"
         position="absolute"

@@ -8,6 +8,8 @@ import type { Weighing } from "@/core/weigh/weigh";
 import { weighAlike } from "@/core/weigh/weighAlike";
 import type { Autosave } from "@/store/autosave";
 import type { Session, SessionState } from "@/store/session";
+import { currentUnits } from "@/store/settings";
+import { problemWords } from "@/words/problems";
 import { createAsker, createWeigher } from "@/workers/services";
 import { notices } from "../shell/notice";
 import { NOTHING_NOTICED, type Noticed, notice } from "./noticed";
@@ -140,7 +142,7 @@ export function createBench(
       const refused = session.getState().edit(label, recipe, options);
       if (!refused || Date.now() - saidAt < SAY_EVERY_MS) return refused;
       saidAt = Date.now();
-      notices.error({ title: "That cannot be", description: `${refused.path}: ${refused.message}` });
+      notices.error({ title: "Not possible", description: `${problemWords(refused, currentUnits())}.` });
       return refused;
     },
     setStep: (step) => state.setState({ step, selected: null }),

@@ -48,7 +48,7 @@ export function CostSection({ columns }: { columns: readonly Column[] }) {
       {bill && (
         <>
           <Text fontSize="lg" data-testid="bill-total">
-            {bill.unpriced.length > 0 && "Not whole: "}
+            {bill.unpriced.length > 0 && "Incomplete: "}
             {money(bill.total)} in all: materials {money(bill.materials)}, {printMinutes(bill.minutes)} of
             work {money(bill.labour)}
             {bill.others > 0 && `, besides ${money(bill.others)}`}.

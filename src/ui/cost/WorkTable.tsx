@@ -73,11 +73,11 @@ export function WorkTable({ bill, own }: { bill: Bill; own: boolean }) {
             disabled={isFull(design, "work.others")}
             onClick={() =>
               edit("Add something else", (d) => {
-                d.work.others.push({ id: nanoid(8), name: "Something else", minutes: 0, money: 0 });
+                d.work.others.push({ id: nanoid(8), name: "Other work", minutes: 0, money: 0 });
               })
             }
           >
-            <Plus /> Something else
+            <Plus /> Other work
           </Button>
         </>
       )}
@@ -98,7 +98,7 @@ function OtherRow({ other, index }: { other: Work["others"][number]; index: numb
         bg="ground"
         flex="1"
         maxLength={80}
-        aria-label="What else it takes"
+        aria-label="Other work, name"
         defaultValue={name}
         key={name}
         onBlur={(e) => {

@@ -42,19 +42,19 @@ describe("the minutes of a knife", () => {
   it("of another knife can only be read", async () => {
     await onBench(sedge, <WorkTable bill={bill} own={false} />);
     expect(screen.queryAllByRole("textbox")).toEqual([]);
-    expect(screen.queryByRole("button", { name: "Something else" })).toBeNull();
+    expect(screen.queryByRole("button", { name: "Other work" })).toBeNull();
   });
 });
 
 describe("what it takes besides", () => {
   it("is named, timed and priced, and can be left out; a name of nothing is not taken", async () => {
     const { design } = await onBench(sedge, <WorkTable bill={bill} own />);
-    await userEvent.click(screen.getByRole("button", { name: "Something else" }));
+    await userEvent.click(screen.getByRole("button", { name: "Other work" }));
     const row = within(screen.getByTestId("other-cost"));
-    const name = row.getByRole("textbox", { name: "What else it takes" });
+    const name = row.getByRole("textbox", { name: "Other work, name" });
     await userEvent.clear(name);
     await userEvent.type(name, "  {Enter}");
-    expect(design().work.others[0].name).toBe("Something else");
+    expect(design().work.others[0].name).toBe("Other work");
     await userEvent.clear(name);
     await userEvent.type(name, "Post{Enter}");
     expect(design().work.others[0].name).toBe("Post");

@@ -140,7 +140,7 @@ export function PatternView({ onDone }: { onDone: () => void }) {
             size="sm"
             accept={ACCEPT}
             testId="pattern-file"
-            failure="The pattern was not taken in"
+            failure="Import failed"
             onFiles={([file]) => open(file)}
           >
             <FolderOpen /> {name ? "Another" : "Choose a file"}

@@ -8,6 +8,7 @@ import { weigh } from "@/core/weigh/weigh";
 import { useUnits } from "@/store/settings";
 import { outlineFailureWords } from "@/words/drawings";
 import { ROLE_WORDS } from "@/words/patterns";
+import { problemWords } from "@/words/problems";
 import { useBench } from "../bench/BenchContext";
 import { ChoiceField } from "../fields/ChoiceField";
 import { LengthField } from "../fields/LengthField";
@@ -118,7 +119,7 @@ export function Placement({
         )}
         {refused && (
           <Text color="fault" role="alert">
-            {refused.path} {refused.message}
+            {problemWords(refused, units)}
           </Text>
         )}
         {answer?.ok && !refused && (

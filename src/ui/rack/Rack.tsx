@@ -37,7 +37,7 @@ export function Rack() {
             accept=".json,application/json"
             multiple
             testId="import-file"
-            failure="The files could not be taken in"
+            failure="Import failed"
             disabled={bringing.working !== null}
             onFiles={bringing.open}
           >

@@ -1,5 +1,6 @@
 import * as z from "zod/mini";
 import { migrate } from "../../design/migrate";
+import { type FieldProblem, fieldProblem } from "../../design/problem";
 import { variantName } from "../../design/record/fields";
 import { type Design, designSchema, type StoredMesh } from "../../design/schema";
 import { decodeMesh } from "../../design/storedMesh";
@@ -14,8 +15,11 @@ import { KNIFE_FORMAT, KNIFE_LIMITS, LARGEST_KNIFE_BYTES } from "./format";
 
 /** One thing wrong inside a file, and where: the path of keys to it. */
 export interface Problem {
+  /** Where in the file, as programs write it: "knife.blade.edgeMm". */
   readonly path: string;
   readonly message: string;
+  /** The same as data, for words; none of what is no field's own. */
+  readonly field?: FieldProblem;
 }
 
 export type KnifeFailure =
@@ -144,9 +148,10 @@ function readVariants(design: Design, value: unknown, version: number): KnifeRea
 }
 
 function problemsOf(error: z.core.$ZodError, at: string): Problem[] {
-  return error.issues.slice(0, 20).map(({ path, message }) => ({
-    path: at + path.map((key) => (typeof key === "number" ? `[${key}]` : `.${String(key)}`)).join(""),
-    message,
+  return error.issues.slice(0, 20).map((issue) => ({
+    path: at + issue.path.map((key) => (typeof key === "number" ? `[${key}]` : `.${String(key)}`)).join(""),
+    message: issue.message,
+    field: fieldProblem(issue),
   }));
 }
 

@@ -58,7 +58,7 @@ function endPoints(guard: Guard): BenchPoint[] {
       move: (d, to) => {
         if (d.guard) setHeld(d, "guard.bossMm", Math.abs(to.y));
       },
-      fields: [{ label: "Half height of the middle", path: "guard.bossMm" }],
+      fields: [{ label: "Flat centre, half height", path: "guard.bossMm" }],
     });
   return points;
 }

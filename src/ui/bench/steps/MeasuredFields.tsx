@@ -98,7 +98,7 @@ export function MeasuredFields() {
       {of.kind === "knife" && (
         <ChoiceAt
           at="blade.measured.of.takes"
-          label="The difference is taken by"
+          label="Assign the difference to"
           names={(guarded ? TAKES_WORDS : TAKES_WITHOUT_GUARD) as typeof TAKES_WORDS}
         />
       )}

@@ -107,7 +107,7 @@ export default function OwnMaterialDialog(props: DialogProps) {
                     choices={MATERIAL_CLASSES.map((value) => ({ value, name: MATERIAL_CLASS_WORDS[value] }))}
                     onChange={(cls) => put({ class: cls })}
                   />
-                  <FieldRow label="Is worked like" wide>
+                  <FieldRow label="Works like" wide>
                     <NativeSelect.Root size="sm">
                       <NativeSelect.Field
                         bg="ground"

@@ -1,0 +1,92 @@
+import type { Complaint, FieldProblem } from "@/core/design/problem";
+import { printLengthPlain, type UnitSystem } from "@/core/units/print";
+
+/** Units that the name of a number ends in, as they are read. */
+const UNITS: Readonly<Record<string, string>> = {
+  Deg: "°",
+  G: " g",
+  N: " N",
+  MPa: " MPa",
+  H: " h",
+  Min: " min",
+  C: " °C",
+};
+const ENDING = /(Mm|Deg|MPa|Min|G|N|H|C|Share)$/;
+
+/** What a field is called where its own name does not say it. */
+const NAMES: Readonly<Record<string, string>> = {
+  xMm: "place along the knife",
+  yMm: "height over the axis",
+  zMm: "place across the knife",
+  says: "text",
+  art: "outlines",
+  kind: "kind",
+  plan: "thickness",
+  use: "use",
+  have: "stock in hand",
+};
+
+/** "heelHeightMm" is "heel height". */
+function plainKey(key: string): string {
+  const known = Object.hasOwn(NAMES, key) ? NAMES[key] : null;
+  return (
+    known ??
+    key
+      .replace(ENDING, "")
+      .replaceAll(/([A-Z])/g, " $1")
+      .toLowerCase()
+      .trim()
+  );
+}
+
+const singular = (word: string): string =>
+  word.endsWith("ches") ? word.slice(0, -2) : word.endsWith("s") ? word.slice(0, -1) : word;
+
+/** What the keys lead to: "Blade, heel height", "Pin 2, diameter". */
+export function fieldWords(keys: readonly (string | number)[]): string {
+  const words: string[] = [];
+  for (const key of keys) {
+    const last = words.length - 1;
+    if (typeof key === "number" && last >= 0) words[last] = `${singular(words[last])} ${key + 1}`;
+    else words.push(plainKey(String(key)));
+  }
+  const said = words.join(", ") || "the knife";
+  return said.charAt(0).toUpperCase() + said.slice(1);
+}
+
+/** A limit with the unit of its field. */
+function limitWords(keys: readonly (string | number)[], limit: number, units: UnitSystem): string {
+  const key = String(keys[keys.length - 1] ?? "");
+  const [ending] = ENDING.exec(key) ?? [];
+  if (ending === "Mm") return printLengthPlain(limit, units);
+  if (ending === "Share") return `${(100 * limit).toLocaleString("en")} %`;
+  return `${limit.toLocaleString("en")}${ending ? UNITS[ending] : ""}`;
+}
+
+const WANTED_WORDS: Readonly<Record<Extract<Complaint, { code: "not-a" }>["wanted"], string>> = {
+  number: "is no number",
+  text: "is no text",
+  list: "is no list",
+  record: "is missing, or damaged",
+  choice: "is none of those that there are",
+};
+
+/** Why a record cannot hold something: "Blade, length: 1,200 mm at most". */
+export function problemWords({ keys, complaint }: FieldProblem, units: UnitSystem = "metric"): string {
+  const of = fieldWords(keys);
+  switch (complaint.code) {
+    case "at-most":
+    case "at-least": {
+      const { limit } = complaint;
+      const word = complaint.code === "at-most" ? "at most" : "at least";
+      if (complaint.of === "number") return `${of}: ${limitWords(keys, limit, units)} ${word}`;
+      return `${of}: ${limit.toLocaleString("en")} ${complaint.of === "text" ? "letters" : "of them"} ${word}`;
+    }
+    case "not-a":
+      return `${of} ${WANTED_WORDS[complaint.wanted]}`;
+    case "foreign":
+      return `${of} holds what no knife has: ${complaint.fields.join(", ")}`;
+    case "rule":
+      return `${of}: ${complaint.says}`;
+  }
+}
