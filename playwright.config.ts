@@ -5,6 +5,7 @@ const PORT = Number(process.env.E2E_PORT ?? 4317);
 
 export default defineConfig({
   testDir: "e2e",
+  globalSetup: "./e2e/seed.ts",
   outputDir: "test-results/e2e",
   // Two cores serve, render and test: slow is not wrong.
   timeout: 120_000,

@@ -1,14 +1,29 @@
 import { readdirSync } from "node:fs";
-import { expect, type Page } from "@playwright/test";
+import { type BrowserContext, expect, type Page } from "@playwright/test";
 import { readBackup } from "../src/core/files/backup/read";
+import { seed } from "./seed";
 
 /** Knives that the first visit lays out. */
 export const DEMOS = readdirSync("demo").filter((f) => f.endsWith(".json")).length;
 
-/** Opens a demo knife from the rack and waits until it is weighed. */
+const begun = new WeakSet<BrowserContext>();
+
+/**
+ * Opens a demo knife and waits until it is weighed: in a browser that has seen nothing yet by its address, in what an
+ * earlier visit left; else from the rack.
+ */
 export async function openKnife(page: Page, name: string): Promise<void> {
-  await page.goto("/");
-  await page.getByRole("link", { name, exact: true }).click();
+  const context = page.context();
+  const fresh = !begun.has(context) && context.pages().length === 1 && page.url() === "about:blank";
+  begun.add(context);
+  if (fresh) {
+    const { state, ids } = seed();
+    await context.setStorageState(state);
+    await page.goto(`/knife/${ids[name]}`);
+  } else {
+    await page.goto("/");
+    await page.getByRole("link", { name, exact: true }).click();
+  }
   await expect(page.getByTestId("weight")).toHaveText(/\d/);
 }
 

@@ -65,9 +65,9 @@ test("a mark comes in from a drawing, and what is none is told", async ({ page }
   const put = (name: string, text: string) =>
     file.setInputFiles({ name, mimeType: "image/svg+xml", buffer: Buffer.from(text) });
   await put("notes.txt", "hello");
-  await expect(page.getByText("notes.txt: only DXF and SVG drawings are taken.")).toBeVisible();
+  await expect(page.getByText("notes.txt: it is no DXF or SVG drawing.")).toBeVisible();
   await put("broken.svg", "<svg");
-  await expect(page.getByText(/^broken\.svg: This is not an SVG drawing/)).toBeVisible();
+  await expect(page.getByText(/^broken\.svg: This is no SVG drawing/)).toBeVisible();
   await put("line.svg", '<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0L5 5"/></svg>');
   await expect(page.getByText(/^line\.svg: There is nothing in it that is filled/)).toBeVisible();
   expect(await marksOf(page)).toEqual([]);

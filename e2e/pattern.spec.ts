@@ -89,7 +89,7 @@ test("what is no drawing is said, and changes nothing", async ({ page }) => {
   await choose(page, "pattern.txt", Buffer.from("blank"));
   await expect(alert).toContainText("is no pattern");
   await choose(page, "pattern.dxf", Buffer.from("blank"));
-  await expect(alert).toContainText("This is not a DXF drawing, or it is damaged");
+  await expect(alert).toContainText("This is no DXF drawing, or it is damaged");
   await choose(
     page,
     "pattern.svg",

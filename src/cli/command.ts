@@ -1,4 +1,5 @@
 import { type ParseArgsConfig, parseArgs } from "node:util";
+import { own } from "@/core/own";
 import { Refusal } from "./refusal";
 
 /** One option of a command. */
@@ -81,15 +82,15 @@ export function inputOf(of: Command, words: readonly string[]): Input {
   if (positionals.length < least) throw refused(`${of.args[positionals.length]} is missing`);
   if (positionals.length > of.args.length) throw refused(`"${positionals[of.args.length]}" is one too many`);
   for (const [name, { needed }] of Object.entries(of.options))
-    if (needed && !values[name]) throw refused(`--${name} is missing`);
+    if (needed && !own(values, name)) throw refused(`--${name} is missing`);
   const text = (name: string) => {
-    const value = values[name];
+    const value = own(values, name);
     return typeof value === "string" ? value : undefined;
   };
   return {
     args: positionals,
     text,
-    has: (name) => values[name] !== undefined,
+    has: (name) => own(values, name) !== undefined,
     needed: (name) => text(name) ?? "",
   };
 }
@@ -99,7 +100,7 @@ function joined(of: Command, words: readonly string[]): string[] {
   const made: string[] = [];
   for (const word of words) {
     const last = made[made.length - 1] ?? "";
-    const takesValue = last.startsWith("--") && (of.options[last.slice(2)]?.value ?? null) !== null;
+    const takesValue = last.startsWith("--") && (own(of.options, last.slice(2))?.value ?? null) !== null;
     if (takesValue && /^-[\d.]/.test(word)) made[made.length - 1] = `${last}=${word}`;
     else made.push(word);
   }

@@ -2,7 +2,6 @@ import type { DrawingFailure, PassedOver } from "@/core/contours/raw";
 import type { OutlineFailure } from "@/core/pattern/applyOutline";
 
 const megabytes = (bytes: number) => `${(bytes / 1e6).toFixed(bytes < 1e7 ? 1 : 0)} MB`;
-const NAMES = { dxf: "DXF", svg: "SVG" } as const;
 
 /** What was passed over, in plain words: kinds of writing, pictures and scripts that no line comes from. */
 export function passedOverWords(passedOver: PassedOver): string {
@@ -17,7 +16,7 @@ export function drawingFailureWords(failure: DrawingFailure): string {
     case "too-large":
       return `The file has ${megabytes(failure.bytes)}; drawings up to ${megabytes(failure.most)} are taken. Leave out what is not the pattern.`;
     case "not-a-drawing":
-      return `This is not ${failure.format === "svg" ? "an" : "a"} ${NAMES[failure.format]} drawing, or it is damaged.`;
+      return `This is no ${failure.format} drawing, or it is damaged.`;
     case "binary":
       return "This is a binary DXF: save it as a DXF of text (ASCII).";
     case "three-dimensional":

@@ -1,4 +1,5 @@
 import type { Complaint, FieldProblem } from "@/core/design/problem";
+import { own } from "@/core/own";
 import { printLengthPlain, type UnitSystem } from "@/core/units/print";
 
 /** Units that the name of a number ends in, as they are read. */
@@ -28,9 +29,8 @@ const NAMES: Readonly<Record<string, string>> = {
 
 /** "heelHeightMm" is "heel height". */
 function plainKey(key: string): string {
-  const known = Object.hasOwn(NAMES, key) ? NAMES[key] : null;
   return (
-    known ??
+    own(NAMES, key) ??
     key
       .replace(ENDING, "")
       .replaceAll(/([A-Z])/g, " $1")
@@ -60,7 +60,7 @@ function limitWords(keys: readonly (string | number)[], limit: number, units: Un
   const [ending] = ENDING.exec(key) ?? [];
   if (ending === "Mm") return printLengthPlain(limit, units);
   if (ending === "Share") return `${(100 * limit).toLocaleString("en")} %`;
-  return `${limit.toLocaleString("en")}${ending ? UNITS[ending] : ""}`;
+  return `${limit.toLocaleString("en")}${(ending && own(UNITS, ending)) ?? ""}`;
 }
 
 const WANTED_WORDS: Readonly<Record<Extract<Complaint, { code: "not-a" }>["wanted"], string>> = {

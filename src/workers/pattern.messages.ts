@@ -1,5 +1,6 @@
 import type { DrawingReading } from "@/core/contours/raw";
 import type { Point } from "@/core/curve/bezier";
+import type { DrawingFormatId } from "@/core/files/drawings";
 import type { FoundShapes } from "@/core/pattern/found";
 import type { MarkReading } from "@/core/pattern/markIn";
 import type { PictureFailure } from "@/core/photo/picture";
@@ -25,7 +26,7 @@ export interface FlatPicture {
 /** What the worker answers to that reads patterns. It keeps the photo that was opened last. */
 export interface PatternService {
   /** The lines of a drawing file's content; the drawing is kept for `shapesInDrawing`. */
-  readDrawing(bytes: Uint8Array, format: "dxf" | "svg"): DrawingReading;
+  readDrawing(bytes: Uint8Array, format: DrawingFormatId): Promise<DrawingReading>;
   /** Outlines and holes in the drawing that was read last; null before there is one. */
   shapesInDrawing(
     mmPerUnit: number,

@@ -1,6 +1,5 @@
 import type { RawDrawing } from "@/core/contours/raw";
-import { readDxf } from "@/core/files/dxf/read";
-import { readSvg } from "@/core/files/svg/read";
+import { DRAWING_FORMATS } from "@/core/files/drawings";
 import { shapesIn } from "@/core/pattern/found";
 import { markIn } from "@/core/pattern/markIn";
 import { type GreyImage, greyOf } from "@/core/photo/image";
@@ -17,8 +16,9 @@ let flat: FlatPhoto | null = null;
 
 /** What the pattern worker answers with: the core's own functions, and the browser's decoder. */
 export const patternService: PatternService = {
-  readDrawing: (bytes, format) => {
-    const reading = format === "dxf" ? readDxf(bytes) : readSvg(bytes);
+  readDrawing: async (bytes, format) => {
+    const read = await DRAWING_FORMATS[format].read();
+    const reading = read(bytes);
     drawing = reading.ok ? reading.drawing : null;
     return reading;
   },

@@ -1,13 +1,10 @@
 import { type CutSettings, drawnPieces, pieceLayer, piecesNamed } from "@/core/cutting/pieceLayers";
 import { stacked } from "@/core/cutting/place";
 import { stencilCuttables } from "@/core/cutting/stencils";
-import { writeDxf } from "@/core/files/dxf/write";
-import { writeSvg } from "@/core/files/svg/write";
+import { DRAWING_FORMAT_IDS, DRAWING_FORMATS, drawingFormatOf } from "@/core/files/drawings";
 import { command } from "../command";
 import { numberIn, weighed, writeTo } from "../input";
 import { Refusal } from "../refusal";
-
-const FORMATS = { dxf: writeDxf, svg: writeSvg };
 
 /** Distance between several pieces in one file, mm. */
 const GAP_MM = 8;
@@ -19,8 +16,8 @@ export const draw = command({
   args: ["FILE"],
   options: {
     part: { value: "NAME", says: "a part, all whose names begin so, a film, or all", needed: true },
-    out: { value: "FILE.dxf|FILE.svg", says: "where to", needed: true },
-    format: { value: Object.keys(FORMATS).join("|"), says: "where the file's name does not say it" },
+    out: { value: DRAWING_FORMAT_IDS.map((id) => `FILE.${id}`).join("|"), says: "where to", needed: true },
+    format: { value: DRAWING_FORMAT_IDS.join("|"), says: "where the file's name does not say it" },
     kerf: { value: "MM", says: "width of the cut; 0 where it is not given" },
     allowance: { value: "MM", says: "left standing outside outlines; 0 where it is not given" },
     "least-hole": { value: "MM", says: "smaller holes are only marked" },
@@ -28,9 +25,9 @@ export const draw = command({
   run: async (input) => {
     const [path] = input.args;
     const [name, out] = [input.needed("part"), input.needed("out")];
-    const format = input.text("format") ?? /\.(dxf|svg)$/i.exec(out)?.[1].toLowerCase();
-    if (format !== "dxf" && format !== "svg")
-      throw new Refusal(`--format is dxf or svg, not "${format ?? ""}"`);
+    const given = input.text("format");
+    const format = given === undefined ? drawingFormatOf(out) : DRAWING_FORMAT_IDS.find((id) => id === given);
+    if (!format) throw new Refusal(`--format is ${DRAWING_FORMAT_IDS.join(" or ")}, not "${given ?? ""}"`);
     const settings: CutSettings = {
       kerfMm: lengthIn(input.text("kerf"), "--kerf", 10),
       allowanceMm: lengthIn(input.text("allowance"), "--allowance", 20),
@@ -54,7 +51,7 @@ export const draw = command({
     }
     const own = pieces.map((p) => p.layer);
     const layers = own.length > 1 ? stacked(own, GAP_MM) : own;
-    await writeTo(out, FORMATS[format]({ layers }));
+    await writeTo(out, (await DRAWING_FORMATS[format].write())({ layers }));
     return {
       out,
       format,

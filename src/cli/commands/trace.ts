@@ -1,9 +1,8 @@
 import { extname } from "node:path";
 import { LARGEST_DRAWING_BYTES } from "@/core/contours/raw";
 import { refusalOf } from "@/core/design/refusal";
-import { readDxf } from "@/core/files/dxf/read";
+import { DRAWING_ENDINGS, DRAWING_FORMATS, drawingFormatOf } from "@/core/files/drawings";
 import { writeKnife } from "@/core/files/knife/write";
-import { readSvg } from "@/core/files/svg/read";
 import { OUTLINE_ROLES } from "@/core/pattern/applyOutline";
 import { shapesIn } from "@/core/pattern/found";
 import {
@@ -26,10 +25,6 @@ import { bytesWithin, designIn, withinTime, writeTo } from "../input";
 import { Refusal } from "../refusal";
 import { tracePhoto } from "./tracePhoto";
 
-const READERS = new Map([
-  [".dxf", readDxf],
-  [".svg", readSvg],
-]);
 const PICTURES = [".jpg", ".jpeg", ".png", ".webp"];
 const ROLES = [...OUTLINE_ROLES, "holes"] as const;
 
@@ -61,8 +56,12 @@ export const trace = command({
     const given = input.text("unit");
     if (given !== undefined && !Object.hasOwn(UNITS, given))
       throw new Refusal(`--unit is ${Object.keys(UNITS).join(", ")}, not "${given}"`);
-    const read = READERS.get(extname(path).toLowerCase());
-    if (!read) throw new Refusal(`a pattern is a .dxf, .svg, .jpg, .png or .webp file, not ${path}`);
+    const format = drawingFormatOf(path);
+    if (!format)
+      throw new Refusal(
+        `a pattern is a ${DRAWING_ENDINGS.replaceAll(",", ", ")}, .jpg, .png or .webp file, not ${path}`,
+      );
+    const read = await DRAWING_FORMATS[format].read();
     const work = new Work();
     const bytes = await bytesWithin(path, LARGEST_DRAWING_BYTES);
     const reading = withinTime(() => read(bytes, work));

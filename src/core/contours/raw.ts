@@ -24,7 +24,7 @@ export interface RawDrawing {
 /** What is wrong with a drawing's file. */
 export type DrawingFailure =
   | { readonly code: "too-large"; readonly bytes: number; readonly most: number }
-  | { readonly code: "not-a-drawing"; readonly format: "dxf" | "svg" }
+  | { readonly code: "not-a-drawing"; readonly format: string }
   /** A DXF file of bytes, not of text. */
   | { readonly code: "binary" }
   /** All that is drawn is solids, meshes, or lines that do not lie in one plane. */

@@ -2,6 +2,7 @@
 import { Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
 import { FolderOpen } from "lucide-react";
 import { useMemo, useState } from "react";
+import { DRAWING_ENDINGS, DRAWING_NAMES } from "@/core/files/drawings";
 import { DRAWN_FIT, TRACED_FIT } from "@/core/pattern/applyOutline";
 import { putUnderlay, useUnderlay } from "@/store/underlays";
 import { useBench, useDesign } from "../bench/BenchContext";
@@ -20,7 +21,7 @@ import { useHandPoints } from "./useHandPoints";
 import { usePattern } from "./usePattern";
 import { usePhoto } from "./usePhoto";
 
-const ACCEPT = ".dxf,.svg,.jpg,.jpeg,.png,.webp,image/svg+xml,image/jpeg,image/png,image/webp";
+const ACCEPT = `${DRAWING_ENDINGS},.jpg,.jpeg,.png,.webp,image/svg+xml,image/jpeg,image/png,image/webp`;
 const isPicture = (file: File) =>
   /\.(jpe?g|png|webp)$/i.test(file.name) || /^image\/(jpeg|png|webp)$/.test(file.type);
 
@@ -249,7 +250,7 @@ function Empty() {
       <Stack gap="2" maxW="480px" textAlign="center">
         <Text fontWeight="600">Drop a drawing or a photo here</Text>
         <Text fontSize="sm">
-          DXF or SVG: lines, arcs, polylines, splines, blocks, paths and shapes. Nothing in it is run or
+          {DRAWING_NAMES}: lines, arcs, polylines, splines, blocks, paths and shapes. Nothing in it is run or
           fetched; what is open by a hair is joined, what is drawn twice is taken once, and you are told.
         </Text>
         <Text fontSize="sm">

@@ -1,6 +1,7 @@
 "use client";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { LARGEST_DRAWING_BYTES, MOST_POINTS, type RawDrawing } from "@/core/contours/raw";
+import { DRAWING_NAMES, drawingFormatOf } from "@/core/files/drawings";
 import type { FoundShapes } from "@/core/pattern/found";
 import { type DrawingUnit, LONGEST_MM, likelyUnit, reachOf, SHORTEST_MM, UNITS } from "@/core/pattern/trace";
 import { drawingFailureWords, reachWords } from "@/words/drawings";
@@ -65,9 +66,11 @@ export function usePattern(): PatternState {
     else setWrong(drawingFailureWords({ code: "too-much", most: MOST_POINTS }));
   };
   const open = async (file: File) => {
-    const format = /\.(dxf|svg)$/i.exec(file.name)?.[1].toLowerCase();
-    if (format !== "dxf" && format !== "svg") {
-      setWrong(`${file.name} is no pattern: DXF and SVG drawings and JPEG, PNG and WebP photos are taken.`);
+    const format = drawingFormatOf(file.name);
+    if (!format) {
+      setWrong(
+        `${file.name} is no pattern: ${DRAWING_NAMES} drawings and JPEG, PNG and WebP photos are taken.`,
+      );
       return false;
     }
     cancel();

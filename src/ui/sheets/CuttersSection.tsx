@@ -7,7 +7,7 @@ import { cuttables } from "@/core/cutting/cutJob";
 import { type Cuttable, drawingOf } from "@/core/cutting/cuttable";
 import { AS_DRAWN, type CutSettings } from "@/core/cutting/pieceLayers";
 import { layerBox } from "@/core/cutting/place";
-import { writeSvg } from "@/core/files/svg/write";
+import { DRAWING_FORMAT_IDS, DRAWING_FORMATS, type DrawingFormatId } from "@/core/files/drawings";
 import { printLengthPlain } from "@/core/units/print";
 import type { SheetSource } from "@/sheets/sheet";
 import { readableKnives } from "@/store/knives";
@@ -20,18 +20,13 @@ import { Tick } from "../fields/Tick";
 import { download, fileStem } from "../files";
 import { useMaterialOf } from "../materials";
 import { attempt } from "../shell/notice";
-import { type Format, StockSheets } from "./StockSheets";
+import { StockSheets } from "./StockSheets";
 
 const STOCK = { widthMm: 300, heightMm: 200, gapMm: 3, rimMm: 5 };
 
-async function save(drawing: Drawing, format: Format, stem: string): Promise<void> {
-  // The writer of DXF is loaded when it is asked for.
-  const text =
-    format === "svg" ? writeSvg(drawing) : (await import("@/core/files/dxf/write")).writeDxf(drawing);
-  download(
-    new Blob([text], { type: format === "svg" ? "image/svg+xml" : "application/dxf" }),
-    `${stem}.${format}`,
-  );
+async function save(drawing: Drawing, format: DrawingFormatId, stem: string): Promise<void> {
+  const { type, write } = DRAWING_FORMATS[format];
+  download(new Blob([(await write())(drawing)], { type }), `${stem}.${format}`);
 }
 
 /** Every part as a drawing for who cuts it, by itself or laid out on stock, of this knife and of others beside it. */
@@ -40,7 +35,7 @@ export function CuttersSection({ source }: { source: SheetSource }) {
   const { knifeId } = useBench();
   const materialOf = useMaterialOf();
   const [settings, setSettings] = useState<CutSettings>(AS_DRAWN);
-  const [format, setFormat] = useState<Format>("dxf");
+  const [format, setFormat] = useState<DrawingFormatId>(DRAWING_FORMAT_IDS[0]);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [stock, setStock] = useState(STOCK);
   const [others, setOthers] = useState<readonly KnifeRecord[]>([]);
@@ -122,10 +117,7 @@ export function CuttersSection({ source }: { source: SheetSource }) {
         <ChoiceField
           label="Format"
           value={format}
-          choices={[
-            { value: "dxf", name: "DXF" },
-            { value: "svg", name: "SVG" },
-          ]}
+          choices={DRAWING_FORMAT_IDS.map((value) => ({ value, name: DRAWING_FORMATS[value].name }))}
           onChange={setFormat}
         />
         <LengthField
@@ -218,7 +210,7 @@ function Row({
   on: boolean;
   onToggle: () => void;
   onSave: () => void;
-  format: Format;
+  format: DrawingFormatId;
 }) {
   const box = layerBox(piece.layer);
   return (
@@ -234,10 +226,10 @@ function Row({
         <Button
           size="2xs"
           variant="outline"
-          aria-label={`Save ${piece.name} as ${format.toUpperCase()}`}
+          aria-label={`Save ${piece.name} as ${DRAWING_FORMATS[format].name}`}
           onClick={onSave}
         >
-          <Download /> {format.toUpperCase()}
+          <Download /> {DRAWING_FORMATS[format].name}
         </Button>
       </Table.Cell>
     </Table.Row>

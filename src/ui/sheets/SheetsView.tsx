@@ -2,6 +2,7 @@
 import { Box, Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
 import { Download, Printer } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
+import { DRAWING_NAMES } from "@/core/files/drawings";
 import { missingIn } from "@/core/paper/missing";
 import type { Page } from "@/core/paper/page";
 import { correction } from "@/core/paper/paper";
@@ -19,7 +20,7 @@ import { TablesSection } from "./TablesSection";
 import { useSheetSource } from "./useSheetSource";
 
 const OTHERS = {
-  cutters: { name: "Cutter's files", says: "DXF and SVG for laser, water jet and mill." },
+  cutters: { name: "Cutter's files", says: `${DRAWING_NAMES} for laser, water jet and mill.` },
   tables: { name: "Tables and everything", says: "CSV tables, and the whole knife as one file." },
 } as const;
 type Shown = SheetKind | keyof typeof OTHERS;

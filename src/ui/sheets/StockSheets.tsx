@@ -5,14 +5,13 @@ import type { Drawing } from "@/core/contours/drawing";
 import type { LaidSheet } from "@/core/cutting/cutJob";
 import type { Cuttable } from "@/core/cutting/cuttable";
 import type { StockSheet } from "@/core/cutting/stockSheet";
+import { DRAWING_FORMATS, type DrawingFormatId } from "@/core/files/drawings";
 import { pathData } from "@/core/files/svg/write";
 import { printLengthPlain, type UnitSystem } from "@/core/units/print";
 import { cutFrom } from "@/words/marks";
 import { useMaterialOf } from "../materials";
 import { UnderWay } from "../UnderWay";
 import { useAsked } from "../useAsked";
-
-export type Format = "dxf" | "svg";
 
 /** What is cut of one knife or several, and the sheets that it is cut from. */
 export interface StockJob {
@@ -30,7 +29,7 @@ export function StockSheets({
 }: {
   job: StockJob;
   units: UnitSystem;
-  format: Format;
+  format: DrawingFormatId;
   /** Begins the names of files. */
   stem: string;
   onSave: (drawing: Drawing, name: string) => void;
@@ -100,7 +99,7 @@ function StockView({
   of: string;
   widthMm: number;
   heightMm: number;
-  format: Format;
+  format: DrawingFormatId;
   /** Which of several it is. */
   number: number | null;
   /** Null while another layout is worked out. */
@@ -136,11 +135,11 @@ function StockView({
       <Button
         size="xs"
         alignSelf="start"
-        aria-label={`Save ${number === null ? "the sheet" : `sheet ${number}`}, ${of}, as ${format.toUpperCase()}`}
+        aria-label={`Save ${number === null ? "the sheet" : `sheet ${number}`}, ${of}, as ${DRAWING_FORMATS[format].name}`}
         disabled={!onSave}
         onClick={onSave ?? undefined}
       >
-        <Download /> {number === null ? "Sheet" : `Sheet ${number}`} as {format.toUpperCase()}
+        <Download /> {number === null ? "Sheet" : `Sheet ${number}`} as {DRAWING_FORMATS[format].name}
       </Button>
     </Stack>
   );

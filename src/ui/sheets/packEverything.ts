@@ -3,9 +3,8 @@ import { cuttables } from "@/core/cutting/cutJob";
 import { drawingOf } from "@/core/cutting/cuttable";
 import { AS_DRAWN } from "@/core/cutting/pieceLayers";
 import { writeCsv } from "@/core/files/csv/write";
-import { writeDxf } from "@/core/files/dxf/write";
+import { DRAWING_FORMAT_IDS, DRAWING_FORMATS } from "@/core/files/drawings";
 import { writeKnifeWithin } from "@/core/files/knife/write";
-import { writeSvg } from "@/core/files/svg/write";
 import type { Material } from "@/core/stock/types";
 import { sheetKindsOf, sheetPages } from "@/sheets/pages";
 import type { SheetSource } from "@/sheets/sheet";
@@ -36,9 +35,10 @@ export async function packEverything(
     files[`sheets/${kind}.pdf`] = await pdfOf(sheetPages(kind, source), title, paper.printer);
   }
   say("Cutter's files");
-  for (const piece of cuttables(design, AS_DRAWN)) {
-    files[`cutters/${piece.name}.dxf`] = strToU8(writeDxf(drawingOf(piece)));
-    files[`cutters/${piece.name}.svg`] = strToU8(writeSvg(drawingOf(piece)));
+  const pieces = cuttables(design, AS_DRAWN);
+  for (const id of DRAWING_FORMAT_IDS) {
+    const write = await DRAWING_FORMATS[id].write();
+    for (const piece of pieces) files[`cutters/${piece.name}.${id}`] = strToU8(write(drawingOf(piece)));
   }
   for (const kind of TABLE_KINDS)
     files[`tables/${kind}.csv`] = strToU8(writeCsv(tableOf(kind, { ...source, materials })));

@@ -53,7 +53,7 @@ export function readDxf(bytes: Uint8Array, work = new Work()): DrawingReading {
     if (text.slice(0, 40).includes(BINARY)) return { ok: false, code: "binary" };
     const tags = linesOnly(text, work);
     const dxf = tags && parsed(tags.text);
-    if (!tags || !dxf) return { ok: false, code: "not-a-drawing", format: "dxf" };
+    if (!tags || !dxf) return { ok: false, code: "not-a-drawing", format: "DXF" };
     const reader = new EntityReader(dxf, tags.passedOver, work);
     reader.readAll();
     const { runs } = reader;

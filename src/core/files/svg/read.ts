@@ -49,7 +49,7 @@ export function readSvg(bytes: Uint8Array, work = new Work()): DrawingReading {
     return { ok: false, code: "too-large", bytes: bytes.byteLength, most: LARGEST_DRAWING_BYTES };
   try {
     const root = elementsOf(new TextDecoder().decode(bytes));
-    if (root?.name !== "svg") return { ok: false, code: "not-a-drawing", format: "svg" };
+    if (root?.name !== "svg") return { ok: false, code: "not-a-drawing", format: "SVG" };
     const reader = new ShapeReader(root, work);
     const { mmPerUnit, stretch } = userUnits(root.attributes);
     // Heights run downward in the file.

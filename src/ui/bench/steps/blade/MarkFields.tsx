@@ -4,6 +4,7 @@ import { FileUp, Plus } from "lucide-react";
 import { type FormEvent, useState } from "react";
 import { isFull, mostAt } from "@/core/design/limits";
 import type { BladeMark } from "@/core/design/schema";
+import { DRAWING_ENDINGS, DRAWING_NAMES } from "@/core/files/drawings";
 import { freeId } from "@/core/fit/openSpot";
 import { markAreaMm2, sizeOfMark } from "@/core/layout/bladeMarks";
 import { printLengthPlain, printMass } from "@/core/units/print";
@@ -79,7 +80,7 @@ export function MarkFields() {
         </Flex>
       </form>
       <FileButton
-        accept=".svg,.dxf"
+        accept={DRAWING_ENDINGS}
         testId="mark-file"
         failure="The drawing was not read"
         size="sm"
@@ -94,7 +95,7 @@ export function MarkFields() {
           put(await markFromFile(file), says, "drawing");
         }}
       >
-        <FileUp /> Add SVG or DXF …
+        <FileUp /> Add {DRAWING_NAMES} …
       </FileButton>
       {wrong && (
         <Text color="fault" fontSize="sm" role="alert">

@@ -1,4 +1,5 @@
 import { LARGEST_DRAWING_BYTES, MOST_POINTS } from "@/core/contours/raw";
+import { DRAWING_NAMES, drawingFormatOf } from "@/core/files/drawings";
 import { drawingFailureWords } from "@/words/drawings";
 import { markFailureWords } from "@/words/marks";
 import { createPatternReader } from "@/workers/services";
@@ -16,9 +17,9 @@ export type ReadMark =
 
 /** What a DXF or SVG drawing fills, read in a worker. */
 export async function markFromFile(file: File): Promise<ReadMark> {
-  const format = /\.(dxf|svg)$/i.exec(file.name)?.[1].toLowerCase();
+  const format = drawingFormatOf(file.name);
   const refused = (reason: string): ReadMark => ({ ok: false, reason: `${file.name}: ${reason}` });
-  if (format !== "dxf" && format !== "svg") return refused("only DXF and SVG drawings are taken.");
+  if (!format) return refused(`it is no ${DRAWING_NAMES} drawing.`);
   if (file.size > LARGEST_DRAWING_BYTES)
     return refused(drawingFailureWords({ code: "too-large", bytes: file.size, most: LARGEST_DRAWING_BYTES }));
   const reader = createPatternReader();
