@@ -1,7 +1,7 @@
 import { expect, test } from "@playwright/test";
 import { openKnife, step, typeLength } from "./bench";
 
-const marked = "[data-testid=spoken]";
+const marked = "[data-testid=highlighted]";
 
 test("Fit-up keeps the knife in sight: rows and findings mark what they speak of, what is picked brings up its row", async ({
   page,
@@ -37,7 +37,7 @@ test("Fit-up keeps the knife in sight: rows and findings mark what they speak of
   for (let i = 0; i < 4; i++) {
     await pin.focus();
     await page.keyboard.press("Enter");
-    const focused = page.locator("[data-spots]:focus");
+    const focused = page.locator("[data-part-refs]:focus");
     await expect(focused).toBeInViewport();
     seen.add((await focused.textContent()) ?? "");
   }
@@ -45,7 +45,7 @@ test("Fit-up keeps the knife in sight: rows and findings mark what they speak of
   expect([...seen].every((text) => /pin|brass/i.test(text))).toBe(true);
   expect((await sight.boundingBox())?.y).toBe(top);
   await sight.getByRole("button", { name: "Pin 1", exact: true }).click();
-  await expect(page.locator("[data-spots]:focus")).toContainText("Pin 1");
+  await expect(page.locator("[data-part-refs]:focus")).toContainText("Pin 1");
 });
 
 test("Balance keeps the knife in sight: a change marks the parts that it changes, and a part brings up its changes", async ({
@@ -65,8 +65,8 @@ test("Balance keeps the knife in sight: a change marks the parts that it changes
   await expect(sight.locator(marked)).toHaveAttribute("data-marked", /(^| )blade( |$)/);
   await sight.getByRole("button", { name: "Guard", exact: true }).focus();
   await page.keyboard.press("Enter");
-  await expect(page.locator("[data-spots]:focus")).toContainText("Guard");
-  await expect(page.locator("[data-spots]:focus")).toBeInViewport();
+  await expect(page.locator("[data-part-refs]:focus")).toContainText("Guard");
+  await expect(page.locator("[data-part-refs]:focus")).toBeInViewport();
 });
 
 test("the readout says every finding, the newest first; folded it says how many, and Fit-up does not repeat them", async ({

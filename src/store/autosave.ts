@@ -17,7 +17,7 @@ import {
 import { type Damaged, readKnifeRecord } from "./reading";
 import type { KnifeRecord, Reference } from "./rows";
 import type { Session } from "./session";
-import { storage, watched } from "./storage";
+import { storage, writeWithRetry } from "./storage";
 import { KNIVES } from "./tables/knives";
 
 export interface AutosaveState {
@@ -78,7 +78,7 @@ export function createAutosave(
     const result = await writeDesign(record.id, design, revision, reference, steps);
     lastWrite = Date.now();
     if (result.ok) {
-      steps.settle();
+      steps.commit();
       revision = result.record.revision;
       written = design;
       store.setState({ status: unwritten() ? "keeping" : "kept", reference: result.record.reference });
@@ -102,7 +102,9 @@ export function createAutosave(
     if (timer) clearTimeout(timer);
     timer = null;
     pending++;
-    const done = await watched(key, session.getState().design.name, () => inTurn(() => write(reference)));
+    const done = await writeWithRetry(key, session.getState().design.name, () =>
+      inTurn(() => write(reference)),
+    );
     pending--;
     lastWrite = Date.now();
     if (!done) {
@@ -128,8 +130,8 @@ export function createAutosave(
       if (!idle()) return;
       if (!now) {
         // A knife whose first write failed is not there yet, nor is one that is just being taken along from memory.
-        const settled = store.getState().status !== "failed" && storage.getState().state !== "opening";
-        if (settled) store.setState({ status: "deleted" });
+        const isWritten = store.getState().status !== "failed" && storage.getState().state !== "opening";
+        if (isWritten) store.setState({ status: "deleted" });
         return;
       }
       if (!(now.revision > revision)) return;

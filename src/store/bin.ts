@@ -6,7 +6,7 @@ import { letGoOf } from "./keptTable";
 import { collectPictures } from "./pictures";
 import { nameIn } from "./reading";
 import type { BinReason, BinRecord } from "./rows";
-import { giveUpWaiting, ready, watched } from "./storage";
+import { giveUpWaiting, ready, writeWithRetry } from "./storage";
 import { rowsInBin } from "./tables/bin";
 import { ownedTables, specOf, TABLES } from "./tables/list";
 import { type Row, revisionOf } from "./tables/spec";
@@ -61,7 +61,7 @@ export async function putBack(binId: string): Promise<PutBack> {
   const job = `restoring ${binId}`;
   const tables: Table[] = [...TABLES.map((s) => tableNamed(s.name)), db.figures];
   const taken: { table: string; key: string }[] = [];
-  const written = await watched(job, "something from the bin", async () => {
+  const written = await writeWithRetry(job, "something from the bin", async () => {
     await db.transaction("rw", tables, async () => {
       answer = { ok: false, code: "gone" };
       const item = await db.bin.get(binId);

@@ -1,6 +1,6 @@
 import { db } from "./db";
 import { learnMaterials } from "./ownMaterials";
-import { ready, watched } from "./storage";
+import { ready, writeWithRetry } from "./storage";
 
 const SEEDED = "demo-knives-laid-out";
 
@@ -23,7 +23,7 @@ export async function addDemoKnives(): Promise<boolean> {
   const { demoMaterials, demoRecords } = await import("./demoRecords");
   await learnMaterials(demoMaterials());
   const records = demoRecords(Date.now());
-  return watched("demo knives", "the demo knives", async () => {
+  return writeWithRetry("demo knives", "the demo knives", async () => {
     await db.knives.bulkPut(records);
   });
 }

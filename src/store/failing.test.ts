@@ -23,7 +23,7 @@ import { createSession } from "./session";
 import { spine } from "./session.fixtures";
 import { changeSettings } from "./settings";
 import { changeShop } from "./shop";
-import { ready, storage, troubleOf, watched, writeWaiting } from "./storage";
+import { ready, storage, troubleOf, writeWaiting, writeWithRetry } from "./storage";
 import {
   addVariants,
   readableVariants,
@@ -280,11 +280,11 @@ describe("a knife that waits in memory", () => {
       await slow;
       wrote.push("first");
     };
-    await watched("thing", "a thing", first);
+    await writeWithRetry("thing", "a thing", first);
     fail = false;
     const retry = writeWaiting();
     let failNew = true;
-    await watched("thing", "a thing", async () => {
+    await writeWithRetry("thing", "a thing", async () => {
       if (failNew) throw full();
       wrote.push("second");
     });

@@ -43,7 +43,7 @@ describe("the steps that are to be written", () => {
         after: { blade: b.blade },
       },
     ]);
-    first.settle();
+    first.commit();
     expect(history.changes(timeline([a], b)).put).toEqual([]);
     const second = history.changes(timeline([a, b], c));
     expect(second.put.map((s) => s.at)).toEqual([1]);
@@ -58,18 +58,18 @@ describe("the steps that are to be written", () => {
 
   it("are marked as undone, and as done again, without being written anew", () => {
     const history = createHistory();
-    history.changes(timeline([a, b], c)).settle();
+    history.changes(timeline([a, b], c)).commit();
     const undone = history.changes(timeline([a], b, [c]));
     expect(undone.put.map((s) => [s.at, s.undone])).toEqual([[1, true]]);
     expect(undone.drop).toEqual([]);
-    undone.settle();
+    undone.commit();
     const redone = history.changes(timeline([a, b], c));
     expect(redone.put.map((s) => [s.at, s.undone])).toEqual([[1, false]]);
   });
 
   it("leave out what can no longer be redone", () => {
     const history = createHistory();
-    history.changes(timeline([a, b], c)).settle();
+    history.changes(timeline([a, b], c)).commit();
     const other = history.changes(timeline([a, b], d));
     expect([other.drop, other.put.map((s) => s.at)]).toEqual([[1], [2]]);
   });

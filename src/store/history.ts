@@ -65,8 +65,8 @@ export function createHistory(kept?: KeptTimeline, stale: readonly number[] = []
   let next = Math.max(0, ...known.map((k) => k.step.at + 1));
 
   return {
-    /** What has to change in the database for the timeline to stand there. `settle` says that it does. */
-    changes: ({ past, now, future }: Timeline): StepChanges & { settle: () => void } => {
+    /** What has to change in the database for the timeline to stand there. `commit` says that it does. */
+    changes: ({ past, now, future }: Timeline): StepChanges & { commit: () => void } => {
       const states = [...past, now, ...future];
       const first = Math.max(0, Math.min(past.length - MOST_STEPS, states.length - 1 - MOST_STEPS));
       const pairs = states.slice(first, first + MOST_STEPS + 1);
@@ -94,7 +94,7 @@ export function createHistory(kept?: KeptTimeline, stale: readonly number[] = []
       return {
         put,
         drop,
-        settle: () => {
+        commit: () => {
           known = kept;
           next = counter;
         },

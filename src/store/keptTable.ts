@@ -4,7 +4,7 @@ import { own } from "@/core/own";
 import { noteConflict } from "./conflicts";
 import { db, primaryKeyOf, tableNamed } from "./db";
 import type { BinReason, BinRecord, PictureRecord } from "./rows";
-import { giveUpWaiting, ready, watched } from "./storage";
+import { giveUpWaiting, ready, writeWithRetry } from "./storage";
 import { ownedTables } from "./tables/list";
 import { type Row, revisionOf, type TableSpec } from "./tables/spec";
 import { threeWay } from "./threeWay";
@@ -127,7 +127,7 @@ async function save(
       if (saved.ok) written(spec.name, key, held, saved.row);
       else if (unwrittenIn(spec.name).get(key) === held) release(spec.name, key);
     });
-  await watched(waitingKey(spec, key), calledIn(spec, mine), write);
+  await writeWithRetry(waitingKey(spec, key), calledIn(spec, mine), write);
   return saved;
 }
 
@@ -194,7 +194,7 @@ async function removeToBin(spec: TableSpec, key: string): Promise<Removed> {
   const binId = spec.name === "knives" ? key : nanoid(12);
   let gone = false;
   const job = `removal ${waitingKey(spec, key)}`;
-  const written = await watched(job, `the removal of a ${spec.called.one}`, async () => {
+  const written = await writeWithRetry(job, `the removal of a ${spec.called.one}`, async () => {
     await db.transaction("rw", [...tables, db.figures, db.bin, db.pictures], async () => {
       gone = false;
       const row = unwrittenIn(spec.name).get(key)?.row ?? (await tables[0].get(key));

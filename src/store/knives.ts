@@ -7,7 +7,7 @@ import { keptTable, letGoOf, waitingKey } from "./keptTable";
 import { learnMaterials } from "./ownMaterials";
 import { type Damaged, nameIn, type Reading, readKnifeRecord, readReference, sealed } from "./reading";
 import type { KnifeRecord, Reference, StoredKnife } from "./rows";
-import { ready, watched } from "./storage";
+import { ready, writeWithRetry } from "./storage";
 import { KNIVES } from "./tables/knives";
 import { ownedTables } from "./tables/list";
 import type { Row } from "./tables/spec";
@@ -79,7 +79,7 @@ export async function takenNames(): Promise<string[]> {
 export async function putRecord(record: KnifeRecord): Promise<void> {
   const { id } = record;
   hold(KNIVES.name, id, stored(record) as unknown as Row, null);
-  await watched(waitingKey(KNIVES, id), record.design.name, async () => {
+  await writeWithRetry(waitingKey(KNIVES, id), record.design.name, async () => {
     const latest = unwritten().get(id);
     if (!latest) return;
     await db.knives.put(latest.row as unknown as StoredKnife);
@@ -173,7 +173,7 @@ export async function changeDesign(id: string, change: (design: Design) => Desig
   const { record } = reading;
   const next: KnifeRecord = { ...record, design: change(record.design), updatedAt: Date.now() };
   holdUnwritten(next);
-  await watched(waitingKey(KNIVES, id), next.design.name, async () => {
+  await writeWithRetry(waitingKey(KNIVES, id), next.design.name, async () => {
     const held = await getKnife(id);
     let { design, revision } = held?.ok ? held.record : next;
     for (let tries = 0; tries < MOST_TRIES; tries++) {

@@ -2,7 +2,7 @@ import { checkBackup, restoreBackup } from "./backup/restore";
 import { saveBackup } from "./backup/save";
 import { waitingRows } from "./backup/source";
 import { isInMemory } from "./factory";
-import { DEMO_ID, openBrowserAgain, openMemoryAgain, settle, suspend, writeWaiting } from "./storage";
+import { DEMO_ID, endSuspension, openBrowserAgain, openMemoryAgain, suspend, writeWaiting } from "./storage";
 import type { Row } from "./tables/spec";
 
 /**
@@ -16,7 +16,7 @@ export async function leaveMemory(): Promise<boolean> {
     saveBackup(waitingRows()),
     saveBackup(waitingRows(), undefined, { leave: isUntouchedDemo }),
   ]).catch((error: unknown) => {
-    settle("memory");
+    endSuspension("memory");
     throw error;
   });
   const [whole, own] = saved.map((s) => s.file);
@@ -28,7 +28,7 @@ export async function leaveMemory(): Promise<boolean> {
     await openMemoryAgain();
     await takeIn(whole, "replace");
   }
-  settle(well ? "open" : "memory");
+  endSuspension(well ? "open" : "memory");
   return well && writeWaiting();
 }
 

@@ -106,7 +106,7 @@ let timer: ReturnType<typeof setTimeout> | null = null;
  * Writes now. What fails is said, and tried again until it succeeds or something newer of the same key takes its
  * place; the caller holds what it wrote meanwhile. Answers whether it was written at once.
  */
-export async function watched(key: string, what: string, write: Write): Promise<boolean> {
+export async function writeWithRetry(key: string, what: string, write: Write): Promise<boolean> {
   try {
     await ready();
     await whileUnderWay(write);
@@ -171,15 +171,15 @@ async function whileUnderWay(write: Write): Promise<void> {
   await writing.finally(() => underWay.delete(writing));
 }
 
-let settled: () => void = () => undefined;
+let suspensionEnded: () => void = () => undefined;
 
 /**
- * Has whoever would write or ask wait while the database is changed for another, until `settle`; answers when the
+ * Has whoever would write or ask wait while the database is changed for another, until `endSuspension`; answers when the
  * writes under way have ended. What is missing meanwhile is not deleted.
  */
 export async function suspend(): Promise<void> {
   opening = new Promise((done) => {
-    settled = done;
+    suspensionEnded = done;
   });
   storage.setState({ state: "opening" });
   await Promise.allSettled(underWay);
@@ -202,9 +202,9 @@ export async function openMemoryAgain(): Promise<void> {
 }
 
 /** Says where things are kept from here on, and lets go on who waited. */
-export function settle(state: "open" | "memory"): void {
+export function endSuspension(state: "open" | "memory"): void {
   storage.setState(state === "open" ? { state, trouble: null } : { state });
-  settled();
+  suspensionEnded();
 }
 
 /** Asks the browser not to clear what is kept when it runs short of room. Null where it cannot be asked. */

@@ -61,8 +61,8 @@ describe("an editing session", () => {
   it("refuses an edit that no file could hold, and changes nothing", () => {
     const session = createSession(newDesign("Sedge"));
     const before = session.getState().design;
-    expect(spine(session, -1)).toMatchObject({ path: "blade › spineMm" });
-    expect(spine(session, Number.NaN)).toMatchObject({ path: "blade › spineMm" });
+    expect(spine(session, -1)).toMatchObject({ keys: ["blade", "spineMm"] });
+    expect(spine(session, Number.NaN)).toMatchObject({ keys: ["blade", "spineMm"] });
     expect(session.getState().design).toBe(before);
     expect(session.temporal.getState().pastStates).toHaveLength(0);
   });

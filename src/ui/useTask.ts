@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from "react";
 import type { Design } from "@/core/design/schema";
 import type { BenchService } from "@/workers/bench.messages";
 import type { Client } from "@/workers/client";
-import { createAsker } from "@/workers/services";
+import { createBenchWorker } from "@/workers/services";
 
 /** A long question is given up after this, ms: its worker is dead. */
 const AT_LONGEST_MS = 20 * 60_000;
@@ -34,7 +34,7 @@ export function useTask<T>(): Task<T> {
   };
   const begin: Task<T>["begin"] = async (design, question) => {
     client.current?.dispose();
-    const mine = createAsker();
+    const mine = createBenchWorker();
     client.current = mine;
     setBusy(true);
     setFailed(false);

@@ -9,7 +9,7 @@ import { sampleBuilds } from "@/core/tune/sample";
 import { weigh } from "@/core/weigh/weigh";
 import { filesService } from "./files.service";
 import { startOver } from "./port.fixtures";
-import { createAsker, createFileReader, createSolids, createWeigher } from "./services";
+import { createBenchWorker, createFileReader, createSolids, createWeigher } from "./services";
 
 const design = newDesign("Sedge");
 const thick = (mm: number) => ({ ...design, blade: { ...design.blade, spineMm: mm } });
@@ -35,7 +35,7 @@ describe("over a worker's channel", () => {
   });
 
   it("a review is what the core answers", async () => {
-    const asker = createAsker(startOver({ review: reviewDesign }).start);
+    const asker = createBenchWorker(startOver({ review: reviewDesign }).start);
     expect(await asker.ask((s) => s.review(design, false))).toEqual({
       ok: true,
       value: reviewDesign(design),
@@ -59,7 +59,7 @@ describe("over a worker's channel", () => {
         tell(drawn);
         return false;
       });
-    const asker = createAsker(startOver({ sample }).start);
+    const asker = createBenchWorker(startOver({ sample }).start);
     const tell = proxy((drawn: number) => {
       told.push(drawn);
     });

@@ -17,7 +17,7 @@ export function createWeigher(
 }
 
 /** Reviews, fit-up sheets, levers, bills …, in a worker of their own, so that weighing never waits for them. */
-export function createAsker(
+export function createBenchWorker(
   start: StartWorker = () => new Worker(new URL("./bench.worker.ts", import.meta.url), { type: "module" }),
   withinMs = 60_000,
 ): Client<BenchService> {

@@ -1,10 +1,10 @@
-import Module, { type ManifoldToplevel } from "manifold-3d";
 import { beforeAll, describe, expect, it } from "vitest";
 import { assemble } from "../assembly/assemble";
 import { type PartKey, partId, type Side } from "../assembly/partKey";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
-import { solidParts } from "../kernel/solidParts";
+import { partSolids } from "../kernel/partMeshes";
+import { type WatchedKernel, watchedKernel } from "../kernel/watchedKernel.fixtures";
 import type { CutKey } from "../pieces/cutKey";
 import type { Size } from "./bladeStock";
 import { pinLayout } from "./pinLayout";
@@ -62,25 +62,21 @@ const FACETS_MM = 0.1;
 const WASTE_MM = 0.6;
 
 describe("stock to saw, against the mesh kernel's solids", () => {
-  let kernel: ManifoldToplevel;
+  let watched: WatchedKernel;
   beforeAll(async () => {
-    kernel = await Module();
-    kernel.setup();
+    watched = await watchedKernel();
   });
 
   it.each([...DEMO_KNIVES, ...Object.entries(CONSTRUCTIONS)])(
-    "%s: every piece comes out of its box, every pin out of its blank",
+    "%s: every piece comes out of its box, every pin out of its blank, every solid is deleted",
     (_, design) => {
-      const assembly = assemble(design);
-      const solids = solidParts(kernel, assembly, { stations: 8, rows: 24 });
+      const { kernel, made, leftOver } = watched;
+      const solids = partSolids(kernel, assemble(design));
       const boxOf = (id: string) => {
-        const boxes = assembly.parts.flatMap((p, i) => {
-          const solid = p.id === id && p.materials.length > 0 ? solids[i] : null;
-          return solid && !solid.isEmpty() ? [solid.boundingBox()] : [];
-        });
-        if (boxes.length === 0) return null;
-        const over = (k: 0 | 1 | 2) =>
-          Math.max(...boxes.map((b) => b.max[k])) - Math.min(...boxes.map((b) => b.min[k]));
+        const solid = solids.find((s) => s.id === id)?.solid;
+        if (!solid || solid.isEmpty()) return null;
+        const { min, max } = solid.boundingBox();
+        const over = (k: 0 | 1 | 2) => max[k] - min[k];
         return { lengthMm: over(0), heightMm: over(1), thicknessMm: over(2) };
       };
       const wrong: string[] = [];
@@ -112,8 +108,11 @@ describe("stock to saw, against the mesh kernel's solids", () => {
         if (!(Math.abs(over) < WASTE_MM) || (box && pin.blankMm < box.thicknessMm - FACETS_MM))
           wrong.push(`${pin.id}: ${pin.blankMm} for ${box?.thicknessMm}`);
       }
-      for (const solid of solids) solid?.delete();
+      for (const { solid } of solids) solid.delete();
       expect(wrong).toEqual([]);
+      // Every solid of the kernel has an owner that deletes it.
+      expect(made.size).toBeGreaterThan(5);
+      expect(leftOver()).toBe(0);
     },
   );
 });

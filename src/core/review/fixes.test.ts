@@ -29,13 +29,16 @@ function placesLocked(design: Design): Design {
   return { ...design, locked: [...paths, ...tang].map((path) => markOf(design, path)) };
 }
 
+const WAYS: readonly ((name: string, design: Design) => [string, Design])[] = [
+  (name, design) => [name, design],
+  (name, design) => [`${name}, leniently`, strict(design, 0.6)],
+  (name, design) => [`${name}, strictly, its places locked`, placesLocked(strict(design, 1.6))],
+];
+
 const cases: [string, Design][] = [
   ...knives.map(([name, design]): [string, Design] => [`${name}, strictly`, strict(design, 1.6)]),
-  ...DEMO_KNIVES.flatMap(([name, design]): [string, Design][] => [
-    [name, design],
-    [`${name}, leniently`, strict(design, 0.6)],
-    [`${name}, strictly, its places locked`, placesLocked(strict(design, 1.6))],
-  ]),
+  // Each demo knife in one more way, each way of every third knife.
+  ...DEMO_KNIVES.map(([name, design], i): [string, Design] => WAYS[i % WAYS.length](name, design)),
 ];
 const offered = new Set<string>();
 

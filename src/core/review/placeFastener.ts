@@ -33,8 +33,8 @@ export function placedFastener(design: Design, kind: FastenerKind, id: string): 
   const first = made({ xMm: 0, yMm: 0 });
   const before = against(design);
   let best: { fastener: Fastener; faults: number; warnings: number } | null = null;
-  for (const spot of openSpots(design, kindOf(first).widestMm(first))) {
-    const fastener = made(spot);
+  for (const partRef of openSpots(design, kindOf(first).widestMm(first))) {
+    const fastener = made(partRef);
     const now = against({ ...design, fasteners: [...design.fasteners, fastener] });
     if (now.faults <= before.faults && now.warnings <= before.warnings) return fastener;
     if (!best || now.faults < best.faults || (now.faults === best.faults && now.warnings < best.warnings))

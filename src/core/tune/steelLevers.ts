@@ -130,12 +130,12 @@ function withHoles(design: Design, count: number): Design | null {
   for (let i = 0; i < Math.round(count); i++) {
     const { tang } = next;
     if (tang.kind !== "full" || tang.holes.length >= 60) return null;
-    const spot = openSpot(next, 8, { rimMm: 3, fromMm: 0.2 * handleReach(next) + 4 });
-    if (!spot) return null;
+    const partRef = openSpot(next, 8, { rimMm: 3, fromMm: 0.2 * handleReach(next) + 4 });
+    if (!partRef) return null;
     const taken = new Set([...tang.holes, ...next.fasteners].map((h) => h.id));
     let n = 1;
     while (taken.has(`light-${n}`)) n++;
-    const hole = { id: `light-${n}`, ...spot, diameterMm: 8, fill: null, purpose: "lighten" as const };
+    const hole = { id: `light-${n}`, ...partRef, diameterMm: 8, fill: null, purpose: "lighten" as const };
     next = { ...next, tang: { ...tang, holes: [...tang.holes, hole] } };
   }
   return next;

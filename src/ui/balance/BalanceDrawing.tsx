@@ -16,9 +16,9 @@ import { KnifeSide } from "../drawing/KnifeSide";
 import { type Scale, toPx } from "../drawing/path";
 import { Ruler } from "../drawing/Ruler";
 import { DrawnText } from "../drawing/Text";
+import { HighlightMarks } from "../sight/HighlightMarks";
 import { PickTargets } from "../sight/PickTargets";
-import { SpokenMarks } from "../sight/SpokenMarks";
-import { goToSpot } from "../sight/useSpeaks";
+import { goToPart } from "../sight/useHighlight";
 import { color } from "../theme";
 import { useSize } from "../useSize";
 
@@ -79,8 +79,8 @@ export function BalanceDrawing(props: {
           data-testid="balance-window"
         />
         <KnifeSide design={design} scale={scale} />
-        <SpokenMarks design={design} scale={scale} />
-        <PickTargets design={design} scale={scale} onPick={(spot) => goToSpot(sheet(), spot)} />
+        <HighlightMarks design={design} scale={scale} />
+        <PickTargets design={design} scale={scale} onPick={(partRef) => goToPart(sheet(), partRef)} />
         {ghost && (
           <g opacity="0.45" pointerEvents="none" data-testid="ghost">
             <KnifeSide design={ghost} scale={scale} line={2} />

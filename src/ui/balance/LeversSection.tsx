@@ -4,7 +4,7 @@ import { memo, useMemo } from "react";
 import type { Design } from "@/core/design/schema";
 import { outside } from "@/core/design/uses";
 import { remembered } from "@/core/layout/remembered";
-import { type Spot, spotsOfChange } from "@/core/review/spots";
+import { type PartRef, partRefsOfChange } from "@/core/review/partRefs";
 import type { MaterialOf } from "@/core/stock/types";
 import { ROUNDING } from "@/core/tolerances";
 import { type LeverEffect, withLevers } from "@/core/tune/effects";
@@ -17,7 +17,7 @@ import { Figures, Note, Section } from "../fit/Section";
 import { useMaterialOf } from "../materials";
 import { color } from "../theme";
 import { UnderWay } from "../UnderWay";
-import { useAsked } from "../useAsked";
+import { useWorkerQuery } from "../useWorkerQuery";
 import type { Ghost } from "./ghost";
 
 /** Every change that could be made, by what a sensible step of it does. */
@@ -25,13 +25,13 @@ export const LeversSection = memo(function LeversSection({ onTry }: { onTry: (gh
   const design = useSettledDesign();
   const units = useUnits();
   const report = useReport();
-  const { answer: levers, failed, asking } = useAsked(report ? design : null, (s, d) => s.levers(d));
+  const { answer: levers, failed, isLoading } = useWorkerQuery(report ? design : null, (s, d) => s.levers(d));
   const most = Math.max(ROUNDING, ...(levers ?? []).map((l) => Math.abs(l.balanceMm)));
   const still = useMemo(() => {
     const pulled = new Set(levers?.map((l) => l.id));
     return leversOf(design).filter((l) => l.unit !== "choice" && l.high > l.low && !pulled.has(l.id));
   }, [design, levers]);
-  const spots = useMemo(() => leverSpots(design), [design]);
+  const partRefs = useMemo(() => leverPartRefs(design), [design]);
   const helps = (l: LeverEffect) => {
     if (!report) return false;
     const now = Math.abs(outside(report.balanceMm, design.use.balanceMm));
@@ -49,14 +49,14 @@ export const LeversSection = memo(function LeversSection({ onTry }: { onTry: (gh
           The changes could not be tried. Change anything, or open the view again, to try once more.
         </Text>
       )}
-      <UnderWay on={report !== null && asking} says="Trying each change once …" />
+      <UnderWay on={report !== null && isLoading} says="Trying each change once …" />
       {levers && (
         <Figures
           label="Changes"
           rows={levers}
           keyOf={(l) => `${l.id} ${l.amount}`}
           none="Nothing can be changed."
-          speaks={(l) => spots.get(l.id) ?? []}
+          speaks={(l) => partRefs.get(l.id) ?? []}
           columns={[
             { name: "Change", of: (l) => stepWords(l, units, materialOf) },
             { name: "Weight", number: true, of: (l) => signed(l.massG, (v) => printMass(v, units)) },
@@ -95,16 +95,16 @@ export const LeversSection = memo(function LeversSection({ onTry }: { onTry: (gh
 });
 
 /** Which parts of the knife each lever changes, by the lever's id. */
-export const leverSpots = remembered((design: Design): ReadonlyMap<string, readonly Spot[]> => {
-  const spots = new Map<string, readonly Spot[]>();
+export const leverPartRefs = remembered((design: Design): ReadonlyMap<string, readonly PartRef[]> => {
+  const partRefs = new Map<string, readonly PartRef[]>();
   for (const lever of leversOf(design)) {
     const changes = [lever.step, -lever.step].map((by) => {
       const next = lever.apply(design, by);
-      return next ? spotsOfChange(design, next) : [];
+      return next ? partRefsOfChange(design, next) : [];
     });
-    spots.set(lever.id, changes.find((c) => c.length > 0) ?? []);
+    partRefs.set(lever.id, changes.find((c) => c.length > 0) ?? []);
   }
-  return spots;
+  return partRefs;
 });
 
 /** "Tang at the butt −0.5 mm" */

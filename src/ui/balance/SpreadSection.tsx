@@ -3,7 +3,7 @@ import { Box, Text } from "@chakra-ui/react";
 import { memo, useMemo } from "react";
 import { Bar, BarChart, CartesianGrid, Legend, ResponsiveContainer, XAxis, YAxis } from "recharts";
 import type { Design } from "@/core/design/schema";
-import { type Spot, spotsOfChange, spotsOfMaterial } from "@/core/review/spots";
+import { type PartRef, partRefsOfChange, partRefsOfMaterial } from "@/core/review/partRefs";
 import { dimensionsOf } from "@/core/tune/dimensions";
 import type { Spread } from "@/core/tune/spread";
 import { MM_PER_INCH } from "@/core/units/length";
@@ -16,7 +16,7 @@ import { Fact, Figures, Note, Section } from "../fit/Section";
 import { useMaterialOf } from "../materials";
 import { color } from "../theme";
 import { UnderWay } from "../UnderWay";
-import { useAsked } from "../useAsked";
+import { useWorkerQuery } from "../useWorkerQuery";
 import { DrawnBuilds } from "./DrawnBuilds";
 
 /** Nine of ten builds lie within so many standard deviations. Normal distribution. */
@@ -24,9 +24,9 @@ const NINE_OF_TEN = 1.645;
 const MOST_TOLD = 8;
 
 /** Which parts of the knife each size that may be off changes, by its id. */
-const dimensionSpots = (design: Design): ReadonlyMap<string, readonly Spot[]> =>
+const dimensionPartRefs = (design: Design): ReadonlyMap<string, readonly PartRef[]> =>
   new Map([
-    ...dimensionsOf(design).map((d) => [d.id, spotsOfChange(design, d.apply(design, d.offMm))] as const),
+    ...dimensionsOf(design).map((d) => [d.id, partRefsOfChange(design, d.apply(design, d.offMm))] as const),
     ["measured-mass", ["blade"]],
     ["measured-balance", ["blade"]],
   ]);
@@ -35,7 +35,7 @@ const dimensionSpots = (design: Design): ReadonlyMap<string, readonly Spot[]> =>
 export const SpreadSection = memo(function SpreadSection() {
   const design = useSettledDesign();
   const units = useUnits();
-  const { answer: spread, failed, asking } = useAsked(design, (s, d) => s.spread(d));
+  const { answer: spread, failed, isLoading } = useWorkerQuery(design, (s, d) => s.spread(d));
   const about = (value: number, sigma: number, print: (v: number) => string) =>
     `${print(value - NINE_OF_TEN * sigma)} and ${print(value + NINE_OF_TEN * sigma)}`;
   return (
@@ -51,7 +51,7 @@ export const SpreadSection = memo(function SpreadSection() {
       }
     >
       {failed && <Text color="fault">The spread could not be worked out for the knife as it is.</Text>}
-      <UnderWay on={asking} says="Working out the spread …" />
+      <UnderWay on={isLoading} says="Working out the spread …" />
       {spread && (
         <>
           <Box data-testid="first-order">
@@ -73,7 +73,7 @@ export const SpreadSection = memo(function SpreadSection() {
 /** What the spread comes from, the most first, as a chart and in figures. */
 function Causes({ design, spread, units }: { design: Design; spread: Spread; units: UnitSystem }) {
   const materialOf = useMaterialOf();
-  const spots = useMemo(() => dimensionSpots(design), [design]);
+  const partRefs = useMemo(() => dimensionPartRefs(design), [design]);
   const told = spread.shares
     .filter((x) => Math.abs(x.massG) > 0.02 || Math.abs(x.balanceMm) > 0.02)
     .slice(0, MOST_TOLD);
@@ -122,7 +122,7 @@ function Causes({ design, spread, units }: { design: Design; spread: Spread; uni
         rows={told}
         keyOf={(x) => x.id}
         none="Nothing varies."
-        speaks={(x) => spots.get(x.id) ?? spotsOfMaterial(design, x.id)}
+        speaks={(x) => partRefs.get(x.id) ?? partRefsOfMaterial(design, x.id)}
         columns={[
           { name: "Cause", of: (x) => leverWords(x.id, materialOf) },
           { name: "Balance", number: true, of: (x) => printLength(Math.abs(x.balanceMm), units, 2) },

@@ -4,7 +4,7 @@ import { memo, useMemo, useState } from "react";
 import type { Design } from "@/core/design/schema";
 import { clamp } from "@/core/number";
 import { own } from "@/core/own";
-import type { Spot } from "@/core/review/spots";
+import type { PartRef } from "@/core/review/partRefs";
 import type { ReviewedAnswer } from "@/core/review/tuneReviewed";
 import type { MaterialOf } from "@/core/stock/types";
 import { SAME_PLACE_MM } from "@/core/tolerances";
@@ -21,10 +21,10 @@ import { LengthField } from "../fields/LengthField";
 import { Tick } from "../fields/Tick";
 import { Note, Section } from "../fit/Section";
 import { useMaterialOf } from "../materials";
-import { useSpeaks } from "../sight/useSpeaks";
+import { useHighlight } from "../sight/useHighlight";
 import { useTask } from "../useTask";
 import type { Ghost } from "./ghost";
-import { leverSpots, signed, stepWords } from "./LeversSection";
+import { leverPartRefs, signed, stepWords } from "./LeversSection";
 
 /** Finds the smallest changes that land the knife in its windows, by the levers that are allowed. */
 export const TuneSection = memo(function TuneSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
@@ -37,7 +37,7 @@ export const TuneSection = memo(function TuneSection({ onTry }: { onTry: (ghost:
   const answers = search.answer;
   const lengths = useMemo(() => leversOf(design).filter((l) => l.unit === "mm"), [design]);
 
-  const spots = leverSpots(design);
+  const partRefs = leverPartRefs(design);
   const look = () => {
     const allowed = leversOf(design)
       .filter((l) => !barred.has(l.id) && l.unit !== "holes" && (materials || l.unit !== "choice"))
@@ -57,7 +57,7 @@ export const TuneSection = memo(function TuneSection({ onTry }: { onTry: (ghost:
             <AllowedLever
               key={l.id}
               lever={l}
-              spots={spots.get(l.id) ?? []}
+              partRefs={partRefs.get(l.id) ?? []}
               allowed={!barred.has(l.id)}
               limit={own(limits, l.id) ?? l}
               onAllowed={(on) => {
@@ -105,7 +105,7 @@ export const TuneSection = memo(function TuneSection({ onTry }: { onTry: (ghost:
 interface AllowedLeverProps {
   readonly lever: Lever;
   /** What it changes. */
-  readonly spots: readonly Spot[];
+  readonly partRefs: readonly PartRef[];
   readonly allowed: boolean;
   readonly limit: Limits[string];
   readonly onAllowed: (on: boolean) => void;
@@ -113,11 +113,11 @@ interface AllowedLeverProps {
 }
 
 /** A lever with its tick and, while it may be moved, how far it may go from where it is. */
-function AllowedLever({ lever, spots, allowed, limit, onAllowed, onLimit }: AllowedLeverProps) {
+function AllowedLever({ lever, partRefs, allowed, limit, onAllowed, onLimit }: AllowedLeverProps) {
   const materialOf = useMaterialOf();
   const name = leverWords(lever.id, materialOf);
   const clip = (mm: number) => clamp(mm, lever.low, lever.high);
-  const speaks = useSpeaks(spots);
+  const speaks = useHighlight(partRefs);
   return (
     <Stack gap="1" {...speaks}>
       <Tick label={name} checked={allowed} onChange={onAllowed} />
@@ -170,8 +170,8 @@ function OneAnswer({
   const materialOf = useMaterialOf();
   const design = useSettledDesign();
   const units = useUnits();
-  const spots = leverSpots(of);
-  const speaks = useSpeaks([...new Set(a.changes.flatMap((c) => spots.get(c.id) ?? []))]);
+  const partRefs = leverPartRefs(of);
+  const speaks = useHighlight([...new Set(a.changes.flatMap((c) => partRefs.get(c.id) ?? []))]);
   const unitOf = new Map(leversOf(of).map((l) => [l.id, l.unit]));
   const words = a.changes.map((c) => stepWords({ ...c, unit: unitOf.get(c.id) ?? "mm" }, units, materialOf));
   const tryIt = () => {

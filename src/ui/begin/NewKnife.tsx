@@ -21,7 +21,7 @@ import { LengthField } from "../fields/LengthField";
 import { Header } from "../shell/Header";
 import { attempt } from "../shell/notice";
 import { PageHead } from "../shell/PageHead";
-import { useAskedOfEach } from "../useAsked";
+import { useWorkerQueries } from "../useWorkerQuery";
 import { FormCard } from "./FormCard";
 import { StartFigures } from "./StartFigures";
 
@@ -46,7 +46,7 @@ export function NewKnife() {
   const base = useMemo(() => baseOf(picked, forms, rack ?? []), [picked, forms, rack]);
   const design = useMemo(() => base && resized(base, { ...sizesOf(base), ...sizes }), [base, sizes]);
   const asked = useMemo(() => (design ? [design] : []), [design]);
-  const answers = useAskedOfEach(createWeigher, asked, (s, d) => s.weigh(d));
+  const answers = useWorkerQueries(createWeigher, asked, (s, d) => s.weigh(d));
   const answer = design ? answers.get(design) : undefined;
   const name = typed ?? base?.name ?? "";
 

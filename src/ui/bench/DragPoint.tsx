@@ -71,7 +71,7 @@ export function DragPoint({
     if (!d.moved) setDragging(true);
     d.moved = true;
     const raw = toMm(scale, p.x - d.dx, p.y - d.dy);
-    onMove(e.altKey ? raw : settle(raw, snapMm, snaps, SNAP_PX / scale.pxPerMm), d.gesture);
+    onMove(e.altKey ? raw : snap(raw, snapMm, snaps, SNAP_PX / scale.pxPerMm), d.gesture);
   };
   const end = () => {
     if (drag.current?.moved) setDragging(false);
@@ -170,7 +170,7 @@ function round(mm: number): number {
 }
 
 /** To a station or height that it snaps to where one is near, else to the step of the settings. */
-function settle(p: Point, snapMm: number, snaps: DragPointProps["snaps"], withinMm: number): Point {
+function snap(p: Point, snapMm: number, snaps: DragPointProps["snaps"], withinMm: number): Point {
   const to = (v: number, near: readonly number[] = []): number => {
     const snapped = near.find((n) => Math.abs(n - v) <= withinMm);
     if (snapped !== undefined) return snapped;

@@ -2,7 +2,7 @@
 import { Button, HStack, Link, Text } from "@chakra-ui/react";
 import { memo } from "react";
 import { createStore, useStore } from "zustand";
-import { type Spot, spotsOfFinding } from "@/core/review/spots";
+import { type PartRef, partRefsOfFinding } from "@/core/review/partRefs";
 import type { Finding, Fix } from "@/core/review/types";
 import { lengthUnitName, printLength, printLengthBare, printMass, type UnitSystem } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
@@ -10,7 +10,7 @@ import { balanceWords } from "@/words/balance";
 import { countWords, findingWords, SEVERITY_WORDS } from "@/words/findings";
 import { effectWords, offerWords } from "@/words/offers";
 import { useMaterialOf } from "../materials";
-import { useSpeaks } from "../sight/useSpeaks";
+import { useHighlight } from "../sight/useHighlight";
 import { color } from "../theme";
 import { UnderWay } from "../UnderWay";
 import { useLonger } from "../useLonger";
@@ -201,7 +201,7 @@ const FindingLines = memo(function FindingLines({ listed }: { listed: boolean })
           key={`${f.rule}-${f.subject ?? i}`}
           finding={f}
           says={findingWords(f, units, materialOf)}
-          spots={spotsOfFinding(session.getState().design, f)}
+          partRefs={partRefsOfFinding(session.getState().design, f)}
           fix={
             review && f.fixes?.[0]
               ? { says: offerWords(f.fixes[0], review.of, units), does: effectWords(f.fixes[0], units) }
@@ -234,7 +234,7 @@ export const SEVERITY_TINT = { error: "fault", warning: "warn", note: "graphite"
 interface FindingLineProps {
   readonly finding: Finding;
   /** What it speaks of. */
-  readonly spots: readonly Spot[];
+  readonly partRefs: readonly PartRef[];
   readonly says: string;
   /** What the first of its fixes sets, and does. */
   readonly fix: { readonly says: string; readonly does: string } | null;
@@ -243,9 +243,9 @@ interface FindingLineProps {
 
 /** One finding; drawn again only when it says something else or is fixed otherwise. */
 const FindingLine = memo(
-  function FindingLine({ finding, says, spots, fix, onFix }: FindingLineProps) {
+  function FindingLine({ finding, says, partRefs, fix, onFix }: FindingLineProps) {
     const offer = finding.fixes?.[0];
-    const speaks = useSpeaks(spots, finding.at);
+    const speaks = useHighlight(partRefs, finding.at);
     return (
       <Text
         color={SEVERITY_TINT[finding.severity]}
@@ -277,7 +277,7 @@ const FindingLine = memo(
   },
   (a, b) =>
     a.says === b.says &&
-    a.spots.join() === b.spots.join() &&
+    a.partRefs.join() === b.partRefs.join() &&
     a.finding.at?.x === b.finding.at?.x &&
     a.finding.at?.y === b.finding.at?.y &&
     a.finding.severity === b.finding.severity &&

@@ -8,7 +8,7 @@ import { KnifeSide } from "../drawing/KnifeSide";
 import { type Scale, toPx } from "../drawing/path";
 import { DrawnText } from "../drawing/Text";
 import { shownLimits } from "../fields/bound";
-import { SpokenMarks } from "../sight/SpokenMarks";
+import { HighlightMarks } from "../sight/HighlightMarks";
 import { color } from "../theme";
 import { useBench, useDesign, useReport, useReview, useSelected, useStep, useWeighing } from "./BenchContext";
 import { BenchPoints, pointTarget } from "./BenchPoints";
@@ -37,7 +37,7 @@ export function SideView({ scale, width, bottomPx, onEdit }: SideViewProps) {
     <g>
       <KnifeSide design={design} scale={scale} />
       <UnderlayImage scale={scale} />
-      <SpokenMarks design={design} scale={scale} />
+      <HighlightMarks design={design} scale={scale} />
       <line x1="0" x2={width} y1={axisY} y2={axisY} stroke={color("line")} strokeDasharray="14 4 2 4" />
       <WeighedMarks scale={scale} bottomPx={bottomPx} />
       {step === "pins" && <PinRoom scale={scale} />}

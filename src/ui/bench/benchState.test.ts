@@ -7,7 +7,7 @@ import type { Autosave } from "@/store/autosave";
 import { createSession } from "@/store/session";
 import { spine } from "@/store/session.fixtures";
 import { startOver } from "@/workers/port.fixtures";
-import { createAsker, createWeigher } from "@/workers/services";
+import { createBenchWorker, createWeigher } from "@/workers/services";
 import { notices } from "../shell/notice";
 import { createBench } from "./benchState";
 
@@ -18,7 +18,7 @@ function onBench(services: { weigh?: (d: Design) => unknown; review?: (d: Design
   const askers = startOver({ review: services.review ?? ((d: Design) => reviewDesign(d, true)) });
   const bench = createBench("k", session, {} as Autosave, {
     weigher: () => createWeigher(weighers.start, 400),
-    asker: () => createAsker(askers.start),
+    asker: () => createBenchWorker(askers.start),
   });
   return { session, bench, state: bench.state, weighers };
 }

@@ -1,8 +1,8 @@
 import { createStore, type StoreApi } from "zustand/vanilla";
 import type { Point } from "@/core/curve/bezier";
 import type { Design } from "@/core/design/schema";
+import type { PartRef } from "@/core/review/partRefs";
 import type { Review } from "@/core/review/reviewDesign";
-import type { Spot } from "@/core/review/spots";
 import type { MassReport } from "@/core/weigh/report";
 import type { Weighing } from "@/core/weigh/weigh";
 import { weighAlike } from "@/core/weigh/weighAlike";
@@ -10,7 +10,7 @@ import type { Autosave } from "@/store/autosave";
 import type { Session, SessionState } from "@/store/session";
 import { currentUnits } from "@/store/settings";
 import { problemWords } from "@/words/problems";
-import { createAsker, createWeigher } from "@/workers/services";
+import { createBenchWorker, createWeigher } from "@/workers/services";
 import { notices } from "../shell/notice";
 import { NOTHING_NOTICED, type Noticed, notice } from "./noticed";
 
@@ -36,8 +36,8 @@ export interface Reviewed extends Review {
 }
 
 /** What a row, a finding or a change that is pointed at speaks of: parts of the knife, or a place on it. */
-export interface Spoken {
-  readonly spots: readonly Spot[];
+export interface Highlighted {
+  readonly partRefs: readonly PartRef[];
   readonly at: Point | null;
   /** Whether it is pointed at on the drawing itself: what speaks of it is marked then. */
   readonly onDrawing: boolean;
@@ -60,13 +60,13 @@ export interface BenchState {
   /** Since when each finding has been there. */
   readonly noticed: Noticed;
   /** What is spoken of, marked on the drawing that is in sight. */
-  readonly spoken: Spoken | null;
+  readonly highlighted: Highlighted | null;
   /** The same by what is pointed at, and by what has the focus: what was come to last is marked. */
-  readonly spokenBy: Readonly<Record<SpokenBy, Spoken | null>>;
+  readonly highlightedBy: Readonly<Record<HighlightedBy, Highlighted | null>>;
 }
 
 /** How something was come to: by the pointer, or by the keyboard. */
-export type SpokenBy = "pointer" | "focus";
+export type HighlightedBy = "pointer" | "focus";
 
 /** One knife on the bench: always the same object while it is there; who shows something of it selects that. */
 export interface Bench {
@@ -80,7 +80,7 @@ export interface Bench {
   readonly setSelected: (id: string | null) => void;
   readonly setDragging: (on: boolean) => void;
   readonly setStationMm: (mm: number) => void;
-  readonly setSpoken: (by: SpokenBy, spoken: Spoken | null) => void;
+  readonly setHighlight: (by: HighlightedBy, highlighted: Highlighted | null) => void;
   readonly weighAgain: () => void;
   /** Weighs the knife and asks the trade's rules whenever it changes, until the answer is called. */
   readonly begin: () => () => void;
@@ -103,14 +103,14 @@ const HEAVY_MS = 150;
 
 export interface BenchWorkers {
   readonly weigher: typeof createWeigher;
-  readonly asker: typeof createAsker;
+  readonly asker: typeof createBenchWorker;
 }
 
 export function createBench(
   knifeId: string,
   session: Session,
   autosave: Autosave,
-  workers: BenchWorkers = { weigher: createWeigher, asker: createAsker },
+  workers: BenchWorkers = { weigher: createWeigher, asker: createBenchWorker },
 ): Bench {
   const state = createStore<BenchState>(() => ({
     step: "blade",
@@ -121,8 +121,8 @@ export function createBench(
     settled: session.getState().design,
     review: null,
     noticed: NOTHING_NOTICED,
-    spoken: null,
-    spokenBy: { pointer: null, focus: null },
+    highlighted: null,
+    highlightedBy: { pointer: null, focus: null },
   }));
   const design = () => session.getState().design;
   session.subscribe((now) => {
@@ -152,10 +152,10 @@ export function createBench(
       if (!dragging) reviewLater?.();
     },
     setStationMm: (stationMm) => state.setState({ stationMm }),
-    setSpoken: (by, to) =>
+    setHighlight: (by, to) =>
       state.setState((s) => {
-        const spokenBy = { ...s.spokenBy, [by]: to };
-        return { spokenBy, spoken: to ?? spokenBy.pointer ?? spokenBy.focus };
+        const highlightedBy = { ...s.highlightedBy, [by]: to };
+        return { highlightedBy, highlighted: to ?? highlightedBy.pointer ?? highlightedBy.focus };
       }),
     weighAgain: () => weighNow?.(),
     begin: () => {

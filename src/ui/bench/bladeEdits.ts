@@ -15,7 +15,7 @@ export const bladeRuns = ["spine", "edge"] as const;
 export type BladeRun = (typeof bladeRuns)[number];
 
 /** Brings the blade's measures in step with its outline. */
-export function settle(d: Draft<Design>): void {
+export function syncBladeMeasures(d: Draft<Design>): void {
   if (d.blade.outline) d.blade.heelHeightMm = settledBlade({ ...(d.blade as Blade) }).heelHeightMm;
 }
 
@@ -56,5 +56,5 @@ export function addBladePoint(
 
 export function removeBladePoint(d: Draft<Design>, run: BladeRun, at: number): void {
   d.blade.outline?.[run].splice(at, 1);
-  settle(d);
+  syncBladeMeasures(d);
 }

@@ -19,7 +19,7 @@ import { createWeigher } from "@/workers/services";
 import { useBench, useDesign } from "../bench/BenchContext";
 import { Figures } from "../fit/Section";
 import { attempt, notices } from "../shell/notice";
-import { useAskedOfEach } from "../useAsked";
+import { useWorkerQueries } from "../useWorkerQuery";
 import { keyOf } from "./useColumns";
 
 /** The variants of the knife with what each weighs, how it differs from the knife now, and what can be done with it. */
@@ -29,7 +29,7 @@ export function VariantList({ variants }: { variants: readonly VariantRecord[] }
   const units = useUnits();
   const beside = useBeside(knifeId);
   const designs = useMemo(() => variants.map((v) => v.design), [variants]);
-  const weighings = useAskedOfEach(createWeigher, designs, (s, d) => s.weigh(d));
+  const weighings = useWorkerQueries(createWeigher, designs, (s, d) => s.weigh(d));
   const besideOf = (v: VariantRecord) => ({ kind: "variant" as const, id: v.id });
   const lies = (v: VariantRecord) => beside.some((b) => keyOf(b) === keyOf(besideOf(v)));
   const room = beside.length < MOST_BESIDE - 1;

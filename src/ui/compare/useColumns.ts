@@ -12,7 +12,7 @@ import { useKept } from "@/store/useKept";
 import { allVariantsOf, readableVariants } from "@/store/variants";
 import { createWeigher } from "@/workers/services";
 import { useBench, useDesign, useWeighing } from "../bench/BenchContext";
-import { useAskedOfEach } from "../useAsked";
+import { useWorkerQueries } from "../useWorkerQuery";
 import { useBills } from "./useBills";
 
 /** One of the knives or variants that lie side by side. */
@@ -102,7 +102,7 @@ export function useColumns(choices: readonly Choice[]): readonly Column[] {
     [beside, choices],
   );
   const otherDesigns = useMemo(() => others.map((o) => o.design), [others]);
-  const weighings = useAskedOfEach(createWeigher, otherDesigns, (s, d) => s.weigh(d));
+  const weighings = useWorkerQueries(createWeigher, otherDesigns, (s, d) => s.weigh(d));
   const designs = useMemo(() => [design, ...otherDesigns], [design, otherDesigns]);
   const bills = useBills(designs);
   return useMemo(

@@ -42,8 +42,8 @@ export function BoltsSection({ sheet }: { sheet: FitSheet }) {
       />
       <Note>
         Counterbores are measured from the flat stock; over seat and head is what the finished surface leaves
-        at that very spot, right · left. Below zero a head stands proud and is dressed away. Keep epoxy out of
-        the threads.
+        at that very partRef, right · left. Below zero a head stands proud and is dressed away. Keep epoxy out
+        of the threads.
       </Note>
     </Section>
   );

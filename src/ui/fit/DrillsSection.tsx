@@ -6,7 +6,7 @@ import type { BoreOwner } from "@/core/fit/boreNeeds";
 import { type Drill, drillsIn, ownedDrills } from "@/core/fit/drillSets";
 import { type HoleGroup, holeGroups, wayOf } from "@/core/fit/holes";
 import { type Bore, type FitSheet, threadTable } from "@/core/fit/sheet";
-import { type Spot, spotOfItem } from "@/core/review/spots";
+import { type PartRef, partRefOfItem } from "@/core/review/partRefs";
 import { printLength } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { BORE_WORDS, DRILL_SET_WORDS, FIT_WORDS, ownerWords } from "@/words/fit";
@@ -18,7 +18,7 @@ import { Tick } from "../fields/Tick";
 import { Figures, Note, Section } from "./Section";
 
 /** Where on the knife it is that a hole is drilled for; null of what is nowhere on it. */
-function spotOfOwner(design: Design, owner: BoreOwner): Spot | null {
+function partRefOfOwner(design: Design, owner: BoreOwner): PartRef | null {
   switch (owner.kind) {
     case "fitting":
       return `fitting:${owner.sort}`;
@@ -29,7 +29,7 @@ function spotOfOwner(design: Design, owner: BoreOwner): Spot | null {
     case "tang-hole":
       return "tang";
     default:
-      return spotOfItem(design, owner);
+      return partRefOfItem(design, owner);
   }
 }
 
@@ -56,7 +56,7 @@ export function DrillsSection({ sheet }: { sheet: FitSheet }) {
         rows={sheet.bores}
         keyOf={(b) => `${b.use}-${b.nominalMm}-${b.thread}`}
         none="Nothing to drill."
-        speaks={(b) => b.owners.flatMap((o) => spotOfOwner(design, o) ?? [])}
+        speaks={(b) => b.owners.flatMap((o) => partRefOfOwner(design, o) ?? [])}
         columns={[
           { name: "Order", of: (b: Bore) => sheet.bores.indexOf(b) + 1 },
           { name: "Hole", of: (b) => `${BORE_WORDS[b.use]}${b.thread ? ` ${b.thread}` : ""}` },
@@ -93,7 +93,7 @@ export function DrillsSection({ sheet }: { sheet: FitSheet }) {
         rows={groups}
         keyOf={(g) => `${g.holes[0].piece}-${wayOf(g.holes[0])}`}
         none=""
-        speaks={(g) => g.holes.flatMap((h) => spotOfOwner(design, h.owner) ?? [])}
+        speaks={(g) => g.holes.flatMap((h) => partRefOfOwner(design, h.owner) ?? [])}
         columns={[
           { name: "Piece", of: (g: HoleGroup) => cutName(g.key) },
           { name: "Count", number: true, of: (g) => g.count },

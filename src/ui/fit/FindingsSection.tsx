@@ -3,8 +3,8 @@ import { Box, Button, Flex, Input, Stack, Text } from "@chakra-ui/react";
 import { Wrench } from "lucide-react";
 import { useState } from "react";
 import type { Design } from "@/core/design/schema";
+import { partRefsOfFinding } from "@/core/review/partRefs";
 import { RULES } from "@/core/review/reviewDesign";
-import { spotsOfFinding } from "@/core/review/spots";
 import type { Finding } from "@/core/review/types";
 import { useUnits } from "@/store/settings";
 import { findingWords, isTradeRule, SEVERITY_WORDS } from "@/words/findings";
@@ -16,7 +16,7 @@ import { SEVERITY_TINT } from "../bench/ReadoutBar";
 import { useFix } from "../bench/useFix";
 import { ShareField } from "../fields/ShareField";
 import { useMaterialOf } from "../materials";
-import { useSpeaks } from "../sight/useSpeaks";
+import { useHighlight } from "../sight/useHighlight";
 import { Note, Section } from "./Section";
 
 /** What stands against the knife: why, how to fix it, by one click where it can be worked out; what was accepted. */
@@ -80,7 +80,7 @@ function OneFinding({ finding: f, of }: { finding: Finding; of: Design | null })
   const fix = useFix();
   const [reason, setReason] = useState<string | null>(null);
   const design = useDesign();
-  const speaks = useSpeaks(spotsOfFinding(design, f), f.at);
+  const speaks = useHighlight(partRefsOfFinding(design, f), f.at);
   const words = isTradeRule(f.rule) ? RULE_WORDS[f.rule] : null;
   const rule = RULES.find((r) => r.code === f.rule);
   const accept = () => {

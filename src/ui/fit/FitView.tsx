@@ -4,7 +4,7 @@ import { useRef } from "react";
 import { useDesign, useWeighing } from "../bench/BenchContext";
 import { KnifeInSight } from "../sight/KnifeInSight";
 import { UnderWay } from "../UnderWay";
-import { useAsked } from "../useAsked";
+import { useWorkerQuery } from "../useWorkerQuery";
 import { BoltsSection } from "./BoltsSection";
 import { CautionsSection } from "./CautionsSection";
 import { DrillsSection } from "./DrillsSection";
@@ -38,7 +38,7 @@ export function FitView() {
   const design = useDesign();
   const weighing = useWeighing();
   const sound = weighing?.ok ?? false;
-  const { answer: sheet, failed, asking } = useAsked(sound ? design : null, (s, d) => s.fit(d));
+  const { answer: sheet, failed, isLoading } = useWorkerQuery(sound ? design : null, (s, d) => s.fit(d));
   const scroller = useRef<HTMLDivElement>(null);
   return (
     <Flex flex="1" minW="0" minH="0">
@@ -85,7 +85,7 @@ export function FitView() {
                 this view again, to try once more.
               </Text>
             )}
-            <UnderWay on={sound && asking} says="Working out the sheet …" />
+            <UnderWay on={sound && isLoading} says="Working out the sheet …" />
             {sound && sheet && (
               <>
                 <DrillsSection sheet={sheet} />

@@ -1,7 +1,7 @@
 "use client";
 import type { GlueJoint } from "@/core/fit/glue";
 import type { FitSheet } from "@/core/fit/sheet";
-import type { Spot } from "@/core/review/spots";
+import type { PartRef } from "@/core/review/partRefs";
 import { printMass } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { JOINT_WORDS } from "@/words/fit";
@@ -12,7 +12,7 @@ import { Fact, Figures, Note, Section } from "./Section";
 const ml = (mm3: number) => `${(mm3 / 1000).toFixed(2)} ml`;
 
 /** What each kind of joint holds together. */
-const JOINT_SPOTS: Record<GlueJoint["joint"], readonly Spot[]> = {
+const JOINT_SPOTS: Record<GlueJoint["joint"], readonly PartRef[]> = {
   holes: ["tang"],
   faces: ["scale", "liner"],
   segments: ["divider", "bolster"],

@@ -4,8 +4,8 @@ import { SlidersHorizontal } from "lucide-react";
 import { type KeyboardEvent, type ReactNode, useState } from "react";
 import { createStore, useStore } from "zustand";
 import type { Point } from "@/core/curve/bezier";
-import type { Spot } from "@/core/review/spots";
-import { usePointedAt, useSpeaks } from "../sight/useSpeaks";
+import type { PartRef } from "@/core/review/partRefs";
+import { useHighlight, usePointedAt } from "../sight/useHighlight";
 
 /** Sections whose settings are unfolded, until the tab is closed. */
 const unfolded = createStore<Readonly<Record<string, boolean>>>(() => ({}));
@@ -71,7 +71,7 @@ interface FiguresProps<R> {
   readonly none: string;
   readonly label: string;
   /** Which parts of the knife a row speaks of, and where on it: they are marked on the drawing in sight. */
-  readonly speaks?: (row: R) => readonly Spot[];
+  readonly speaks?: (row: R) => readonly PartRef[];
   readonly place?: (row: R) => Point | null;
 }
 
@@ -131,16 +131,16 @@ export function Figures<R>({ rows, keyOf, columns, none, label, speaks, place }:
         <Table.Body onKeyDown={keys}>
           {rows.map((row, i) =>
             speaks || place ? (
-              <SpeakingRow
+              <HighlightingRow
                 key={keyOf(row, i)}
                 index={i}
                 stop={i === Math.min(stop, rows.length - 1)}
-                spots={speaks?.(row) ?? []}
+                partRefs={speaks?.(row) ?? []}
                 at={place?.(row) ?? null}
                 onStop={setStop}
               >
                 {cells(row)}
-              </SpeakingRow>
+              </HighlightingRow>
             ) : (
               <Table.Row key={keyOf(row, i)}>{cells(row)}</Table.Row>
             ),
@@ -151,20 +151,20 @@ export function Figures<R>({ rows, keyOf, columns, none, label, speaks, place }:
   );
 }
 
-interface SpeakingRowProps {
+interface HighlightingRowProps {
   readonly index: number;
   /** Whether the Tab key stops here. */
   readonly stop: boolean;
-  readonly spots: readonly Spot[];
+  readonly partRefs: readonly PartRef[];
   readonly at: Point | null;
   readonly onStop: (index: number) => void;
   readonly children: ReactNode;
 }
 
 /** A row that marks what it speaks of on the drawing in sight, and is marked when that is pointed at there. */
-function SpeakingRow({ index, stop, spots, at, onStop, children }: SpeakingRowProps) {
-  const { onFocus, ...speaks } = useSpeaks(spots, at);
-  const lit = usePointedAt(spots);
+function HighlightingRow({ index, stop, partRefs, at, onStop, children }: HighlightingRowProps) {
+  const { onFocus, ...speaks } = useHighlight(partRefs, at);
+  const lit = usePointedAt(partRefs);
   return (
     <Table.Row
       {...speaks}

@@ -4,7 +4,7 @@ import type { Guard } from "@/core/design/schema";
 import type { GuardSlot } from "@/core/fit/guardSlot";
 import type { FitSheet } from "@/core/fit/sheet";
 import { guardWidthAt } from "@/core/layout/guard";
-import { spotOf } from "@/core/review/spots";
+import { partRefOf } from "@/core/review/partRefs";
 import { SAME_PLACE_MM } from "@/core/tolerances";
 import { printLength } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
@@ -106,7 +106,7 @@ function PieceOpenings({ sheet }: { sheet: FitSheet }) {
       rows={sheet.openings}
       keyOf={(p) => String(p.number)}
       none=""
-      speaks={(p) => [spotOf(p.key)]}
+      speaks={(p) => [partRefOf(p.key)]}
       columns={[
         { name: "Piece", of: (p) => partName(p.key) },
         { name: "Open at its front", number: true, of: (p) => openingWords(p.front, length) },

@@ -4,7 +4,7 @@ import type { Size } from "@/core/fit/bladeStock";
 import type { FitSheet } from "@/core/fit/sheet";
 import type { CutPiece } from "@/core/fit/stockList";
 import { roundTo } from "@/core/number";
-import { spotOf, spotsOfMaterial } from "@/core/review/spots";
+import { partRefOf, partRefsOfMaterial } from "@/core/review/partRefs";
 import { ROUNDING } from "@/core/tolerances";
 import { printLength, printLengthBare } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
@@ -70,7 +70,7 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
         rows={sheet.cut}
         keyOf={(p) => p.id}
         none="Nothing to cut."
-        speaks={(p) => [spotOf(p.key)]}
+        speaks={(p) => [partRefOf(p.key)]}
         columns={[
           { name: "Piece", of: (p) => cutName(p.key) },
           { name: "Material", of: (p) => name(p.material) },
@@ -120,7 +120,7 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
           rows={sheet.rods}
           keyOf={(r) => `${r.kind}-${r.material}-${r.diameterMm}`}
           none=""
-          speaks={(r) => spotsOfMaterial(design, r.material).filter((s) => s.startsWith("fastener:"))}
+          speaks={(r) => partRefsOfMaterial(design, r.material).filter((s) => s.startsWith("fastener:"))}
           columns={[
             {
               name: "Rod",

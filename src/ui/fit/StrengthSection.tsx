@@ -1,6 +1,6 @@
 "use client";
 import type { FitSheet } from "@/core/fit/sheet";
-import { spotsOfMaterial } from "@/core/review/spots";
+import { partRefsOfMaterial } from "@/core/review/partRefs";
 import { printLength, printMeasure } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { DATUM_HELP } from "@/words/balance";
@@ -54,7 +54,7 @@ export function StrengthSection({ sheet: { stress, movement } }: { sheet: FitShe
         rows={movement}
         keyOf={(m) => m.material}
         none="No wood that moves to speak of."
-        speaks={(m) => spotsOfMaterial(design, m.material)}
+        speaks={(m) => partRefsOfMaterial(design, m.material)}
         columns={[
           { name: "Wood", of: (m) => materialOf(m.material)?.name ?? m.material },
           { name: "Across", number: true, of: (m) => length(m.acrossMm) },

@@ -11,7 +11,7 @@ import { printLengthPlain, type UnitSystem } from "@/core/units/print";
 import { cutFrom } from "@/words/marks";
 import { useMaterialOf } from "../materials";
 import { UnderWay } from "../UnderWay";
-import { useAsked } from "../useAsked";
+import { useWorkerQuery } from "../useWorkerQuery";
 
 /** What is cut of one knife or several, and the sheets that it is cut from. */
 export interface StockJob {
@@ -35,12 +35,13 @@ export function StockSheets({
   onSave: (drawing: Drawing, name: string) => void;
 }) {
   const materialOf = useMaterialOf();
-  const { answer, failed, asking } = useAsked(job, async (s, { knives, stock }) => ({
+  const { answer, failed, isLoading } = useWorkerQuery(job, async (s, { knives, stock }) => ({
     layout: await s.layOut(knives, stock),
     stock,
   }));
   const size = (mm: number) => printLengthPlain(mm, units);
-  if (!answer) return failed ? <Failed /> : <UnderWay on={asking} says="Laying the pieces out on stock …" />;
+  if (!answer)
+    return failed ? <Failed /> : <UnderWay on={isLoading} says="Laying the pieces out on stock …" />;
   const { sheets, tooLarge } = answer.layout;
   const { widthMm, heightMm } = answer.stock;
   return (
@@ -50,7 +51,7 @@ export function StockSheets({
         {size(heightMm)}, each of one material and thickness
       </Text>
       {failed && <Failed />}
-      <UnderWay on={asking} says="Laying the pieces out anew …" />
+      <UnderWay on={isLoading} says="Laying the pieces out anew …" />
       {tooLarge.length > 0 && (
         <Text color="fault" role="alert">
           Larger than the sheet, and not laid out: {tooLarge.join(", ")}.
@@ -67,7 +68,7 @@ export function StockSheets({
             format={format}
             number={sheets.length > 1 ? i + 1 : null}
             onSave={
-              asking || failed
+              isLoading || failed
                 ? null
                 : () => onSave(sheet.drawing, sheets.length > 1 ? `${stem}-stock-${i + 1}` : `${stem}-stock`)
             }

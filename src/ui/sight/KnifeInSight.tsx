@@ -8,10 +8,10 @@ import { Hatches } from "../drawing/Hatches";
 import { KnifeSide } from "../drawing/KnifeSide";
 import { Ruler } from "../drawing/Ruler";
 import { useSize } from "../useSize";
+import { HighlightMarks } from "./HighlightMarks";
 import { ItemNumbers } from "./ItemNumbers";
 import { PickTargets } from "./PickTargets";
-import { SpokenMarks } from "./SpokenMarks";
-import { goToSpot } from "./useSpeaks";
+import { goToPart } from "./useHighlight";
 
 const MARGIN_PX = 22;
 const RULER_PX = 26;
@@ -49,8 +49,8 @@ export function KnifeInSight({ sheet, tallestPx }: { sheet: () => Element | null
       >
         <Hatches />
         <KnifeSide design={design} scale={scale} />
-        <SpokenMarks design={design} scale={scale} />
-        <PickTargets design={design} scale={scale} onPick={(spot) => goToSpot(sheet(), spot)} />
+        <HighlightMarks design={design} scale={scale} />
+        <PickTargets design={design} scale={scale} onPick={(partRef) => goToPart(sheet(), partRef)} />
         <ItemNumbers design={design} scale={scale} />
         <Ruler scale={scale} y={bottom + 6} fromMm={e.xLow} toMm={e.xHigh} units={units} />
       </svg>

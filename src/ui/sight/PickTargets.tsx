@@ -2,7 +2,7 @@
 import { type KeyboardEvent, memo, useRef, useState } from "react";
 import type { Design } from "@/core/design/schema";
 import { itemNames } from "@/core/layout/itemNames";
-import { pickable, type Spot } from "@/core/review/spots";
+import { type PartRef, pickable } from "@/core/review/partRefs";
 import { itemWords } from "@/words/fasteners";
 import { partName } from "@/words/parts";
 import { useBench } from "../bench/BenchContext";
@@ -12,12 +12,12 @@ import { color } from "../theme";
 interface PickProps {
   readonly design: Design;
   readonly scale: Scale;
-  readonly onPick: (spot: Spot) => void;
+  readonly onPick: (partRef: PartRef) => void;
 }
 
 /** What a part that can be picked is called: a fastener or a hole as a whole, not by its pieces. */
-function nameOf(design: Design, { spot, key }: ReturnType<typeof pickable>[number]): string {
-  const item = itemNames(design).get(spot.slice(spot.indexOf(":") + 1));
+function nameOf(design: Design, { partRef, key }: ReturnType<typeof pickable>[number]): string {
+  const item = itemNames(design).get(partRef.slice(partRef.indexOf(":") + 1));
   return item && key.kind === item.kind ? itemWords(item) : partName(key).replace(/, (right|left)$/, "");
 }
 
@@ -26,25 +26,25 @@ function nameOf(design: Design, { spot, key }: ReturnType<typeof pickable>[numbe
  * at, a part is marked, and with it whatever speaks of it.
  */
 export const PickTargets = memo(function PickTargets({ design, scale, onPick }: PickProps) {
-  const { setSpoken } = useBench();
+  const { setHighlight } = useBench();
   const group = useRef<SVGGElement>(null);
   const targets = pickable(design);
   const front = (o: (typeof targets)[number]) => Math.max(...o.loops.flatMap((l) => l.map((p) => p.x)));
-  const order = [...targets].sort((a, b) => front(b) - front(a)).map((o) => o.spot);
-  const [here, setHere] = useState<Spot | null>(null);
+  const order = [...targets].sort((a, b) => front(b) - front(a)).map((o) => o.partRef);
+  const [here, setHere] = useState<PartRef | null>(null);
   const stop = here && order.includes(here) ? here : order[0];
-  const keys = (e: KeyboardEvent, spot: Spot) => {
-    const at = order.indexOf(spot);
+  const keys = (e: KeyboardEvent, partRef: PartRef) => {
+    const at = order.indexOf(partRef);
     const to = { ArrowLeft: at + 1, ArrowDown: at + 1, ArrowRight: at - 1, ArrowUp: at - 1 }[e.key];
-    if (e.key === "Enter" || e.key === " ") onPick(spot);
+    if (e.key === "Enter" || e.key === " ") onPick(partRef);
     else if (e.key === "Home") go(order[0]);
     else if (e.key === "End") go(order[order.length - 1]);
     else if (to !== undefined) go(order[to]);
     else return;
     e.preventDefault();
   };
-  const go = (spot: Spot | undefined) =>
-    group.current?.querySelector<SVGElement>(`[data-pick="${spot}"]`)?.focus();
+  const go = (partRef: PartRef | undefined) =>
+    group.current?.querySelector<SVGElement>(`[data-pick="${partRef}"]`)?.focus();
   return (
     // biome-ignore lint/a11y/useSemanticElements: parts of a drawing are no field set
     // biome-ignore lint/a11y/noInteractiveElementToNoninteractiveRole: nothing answers here but the parts
@@ -52,25 +52,25 @@ export const PickTargets = memo(function PickTargets({ design, scale, onPick }: 
       {targets.map((o) => (
         // biome-ignore lint/a11y/useSemanticElements: a drawing has no buttons of its own
         <path
-          key={o.spot}
+          key={o.partRef}
           className="pick-target"
           d={o.loops.map((l) => chordPath(l, scale)).join("")}
           fill={color("ink")}
           fillOpacity="0"
           fillRule="evenodd"
           role="button"
-          tabIndex={o.spot === stop ? 0 : -1}
+          tabIndex={o.partRef === stop ? 0 : -1}
           aria-label={nameOf(design, o)}
-          data-pick={o.spot}
-          onPointerEnter={() => setSpoken("pointer", { spots: [o.spot], at: null, onDrawing: true })}
-          onPointerLeave={() => setSpoken("pointer", null)}
+          data-pick={o.partRef}
+          onPointerEnter={() => setHighlight("pointer", { partRefs: [o.partRef], at: null, onDrawing: true })}
+          onPointerLeave={() => setHighlight("pointer", null)}
           onFocus={() => {
-            setHere(o.spot);
-            setSpoken("focus", { spots: [o.spot], at: null, onDrawing: true });
+            setHere(o.partRef);
+            setHighlight("focus", { partRefs: [o.partRef], at: null, onDrawing: true });
           }}
-          onBlur={() => setSpoken("focus", null)}
-          onClick={() => onPick(o.spot)}
-          onKeyDown={(e) => keys(e, o.spot)}
+          onBlur={() => setHighlight("focus", null)}
+          onClick={() => onPick(o.partRef)}
+          onKeyDown={(e) => keys(e, o.partRef)}
         >
           <title>{nameOf(design, o)}</title>
         </path>

@@ -4,7 +4,7 @@ import { bladeEdges } from "@/core/layout/bladeParts";
 import { groundBlade } from "@/core/layout/groundBlade";
 import { isDouble } from "@/core/solids/grind";
 import { faceHeightAt } from "@/core/solids/groundBlade";
-import { type BladeRun, removeBladePoint, settle } from "../bladeEdits";
+import { type BladeRun, removeBladePoint, syncBladeMeasures } from "../bladeEdits";
 import { bladeCutPoints } from "./bladeCutPoints";
 import { type BenchPoint, setHeld } from "./types";
 
@@ -106,9 +106,9 @@ function ownPoints(blade: Blade): BenchPoint[] {
       move: (d, to) => {
         setHeld(d, "blade.lengthMm", to.x);
         setHeld(d, "blade.outline.tipYMm", to.y);
-        settle(d);
+        syncBladeMeasures(d);
       },
-      after: settle,
+      after: syncBladeMeasures,
       fields: [
         { label: "Length of the blade", path: "blade.lengthMm" },
         { label: "Above the axis", path: "blade.outline.tipYMm" },
@@ -123,9 +123,9 @@ function ownPoints(blade: Blade): BenchPoint[] {
         setHeld(d, "blade.spineOverAxisMm", to.y);
         // The shoulder's lower corner stays where it is.
         setHeld(d, "blade.ricassoHeightMm", to.y - ricassoBottom);
-        settle(d);
+        syncBladeMeasures(d);
       },
-      after: settle,
+      after: syncBladeMeasures,
       fields: [{ label: "Spine above the axis", path: "blade.spineOverAxisMm" }],
     },
     {
@@ -135,9 +135,9 @@ function ownPoints(blade: Blade): BenchPoint[] {
       corner: true,
       move: (d, to) => {
         setHeld(d, "blade.ricassoHeightMm", spine - to.y);
-        settle(d);
+        syncBladeMeasures(d);
       },
-      after: settle,
+      after: syncBladeMeasures,
       fields: [{ label: "Height at the shoulder", path: "blade.ricassoHeightMm" }],
     },
     ...along("spine"),
@@ -155,9 +155,9 @@ function ownPoint(run: BladeRun, p: OutlinePoint, i: number): BenchPoint {
     move: (d, to) => {
       setHeld(d, `${path}.xMm`, to.x);
       setHeld(d, `${path}.yMm`, to.y);
-      settle(d);
+      syncBladeMeasures(d);
     },
-    after: settle,
+    after: syncBladeMeasures,
     remove: (d) => removeBladePoint(d, run, i),
     fields: [
       { label: "Ahead of the front", path: `${path}.xMm` },

@@ -1,19 +1,28 @@
 "use client";
 import { memo, useMemo } from "react";
 import type { Design } from "@/core/design/schema";
-import { spotLoops } from "@/core/review/spots";
+import { partLoops } from "@/core/review/partRefs";
 import { useBenchState } from "../bench/BenchContext";
 import { chordPath, type Scale, toPx } from "../drawing/path";
 import { color } from "../theme";
 
 /** Marks on a side view what is spoken of: its outline, or a ring round a place. */
-export const SpokenMarks = memo(function SpokenMarks({ design, scale }: { design: Design; scale: Scale }) {
-  const spoken = useBenchState((s) => s.spoken);
-  const loops = useMemo(() => spoken?.spots.flatMap((s) => spotLoops(design, s)) ?? [], [spoken, design]);
-  if (!spoken) return null;
-  const at = spoken.at && toPx(scale, spoken.at.x, spoken.at.y);
+export const HighlightMarks = memo(function HighlightMarks({
+  design,
+  scale,
+}: {
+  design: Design;
+  scale: Scale;
+}) {
+  const highlighted = useBenchState((s) => s.highlighted);
+  const loops = useMemo(
+    () => highlighted?.partRefs.flatMap((s) => partLoops(design, s)) ?? [],
+    [highlighted, design],
+  );
+  if (!highlighted) return null;
+  const at = highlighted.at && toPx(scale, highlighted.at.x, highlighted.at.y);
   return (
-    <g pointerEvents="none" data-testid="spoken" data-marked={spoken.spots.join(" ")}>
+    <g pointerEvents="none" data-testid="highlighted" data-marked={highlighted.partRefs.join(" ")}>
       {loops.map((loop, i) => (
         <path
           // biome-ignore lint/suspicious/noArrayIndexKey: loops are told by their order

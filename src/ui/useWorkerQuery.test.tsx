@@ -5,9 +5,9 @@ import { newDesign } from "@/core/design/create";
 import type { Design } from "@/core/design/schema";
 import { startOver } from "@/workers/port.fixtures";
 import { createWeigher } from "@/workers/services";
-import { useAsked, useAskedOfEach } from "./useAsked";
 import { useLonger } from "./useLonger";
 import { useTask } from "./useTask";
+import { useWorkerQueries, useWorkerQuery } from "./useWorkerQuery";
 
 const design = (name: string): Design => ({ ...newDesign("Sedge"), name });
 const [a, b, c] = ["a", "b", "c"].map(design);
@@ -26,7 +26,7 @@ afterEach(() => void Object.assign(globalThis, { Worker: real }));
 
 describe("one question about the knife on the bench", () => {
   const ask = (first: Design | null) =>
-    renderHook(({ of }: { of: Design | null }) => useAsked(of, (s, d) => s.spread(d)), {
+    renderHook(({ of }: { of: Design | null }) => useWorkerQuery(of, (s, d) => s.spread(d)), {
       initialProps: { of: first },
     });
 
@@ -58,9 +58,9 @@ describe("one question about the knife on the bench", () => {
     const { result, rerender } = ask(a);
     await waitFor(() => expect(result.current.answer).toBe("a"));
     rerender({ of: b });
-    await waitFor(() => expect(result.current).toEqual({ answer: "a", failed: true, asking: false }));
+    await waitFor(() => expect(result.current).toEqual({ answer: "a", failed: true, isLoading: false }));
     rerender({ of: c });
-    await waitFor(() => expect(result.current).toEqual({ answer: "c", failed: false, asking: false }));
+    await waitFor(() => expect(result.current).toEqual({ answer: "c", failed: false, isLoading: false }));
     rerender({ of: null });
     expect(result.current).toMatchObject({ answer: null, failed: false });
   });
@@ -79,7 +79,7 @@ describe("the same question about several designs", () => {
   const start = (designs: readonly Design[], given: unknown = 1) =>
     renderHook(
       ({ of, at }: { of: readonly Design[]; at: unknown }) =>
-        useAskedOfEach(create, of, (s, d) => s.weigh(d) as unknown as string, at),
+        useWorkerQueries(create, of, (s, d) => s.weigh(d) as unknown as string, at),
       { initialProps: { of: designs, at: given } },
     );
 

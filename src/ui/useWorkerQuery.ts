@@ -3,9 +3,9 @@ import { useEffect, useRef, useState } from "react";
 import type { Design } from "@/core/design/schema";
 import type { BenchService } from "@/workers/bench.messages";
 import type { Client } from "@/workers/client";
-import { createAsker } from "@/workers/services";
+import { createBenchWorker } from "@/workers/services";
 
-/** What is asked rests this long after an edit, ms: not every key is answered. */
+/** A query rests this long after an edit, ms: not every key is answered. */
 const REST_MS = 60;
 
 /** A client of one's own, from the first time that this is drawn to the last. */
@@ -29,44 +29,45 @@ function useLatest<T>(value: T): { readonly current: T } {
   return latest;
 }
 
-export interface Asked<T> {
-  /** The last answer; null before the first, and where nothing is asked. */
+export interface WorkerQuery<T> {
+  /** The last answer; null before the first, and where nothing is queried. */
   readonly answer: T | null;
   /** The question as it is now found no answer: the worker failed at it. */
   readonly failed: boolean;
   /** The question as it is now is not answered yet. */
-  readonly asking: boolean;
+  readonly isLoading: boolean;
 }
 
-const NOTHING = { answer: null, failed: false, asking: false };
+const NOTHING = { answer: null, failed: false, isLoading: false };
 
 /**
  * Asks one question of a worker when what it is about, a design mostly, has rested since it changed; shows the last answer
  * meanwhile. Null asks nothing.
  */
-export function useAsked<About, T>(
+export function useWorkerQuery<About, T>(
   about: About | null,
   question: (service: BenchService, about: About) => T,
-): Asked<Awaited<T>> {
-  const client = useClient(createAsker);
+): WorkerQuery<Awaited<T>> {
+  const client = useClient(createBenchWorker);
   const ask = useLatest(question);
-  const [asked, setAsked] = useState<Asked<Awaited<T>>>(NOTHING);
+  const [query, setQuery] = useState<WorkerQuery<Awaited<T>>>(NOTHING);
   useEffect(() => {
-    if (about === null) return setAsked(NOTHING);
+    if (about === null) return setQuery(NOTHING);
     let wanted = true;
-    setAsked((before) => ({ ...before, asking: true }));
+    setQuery((before) => ({ ...before, isLoading: true }));
     const timer = setTimeout(async () => {
       const answer = await client.current?.ask((s) => ask.current(s, about));
       if (!wanted || !answer) return;
-      if (answer.ok) setAsked({ answer: answer.value, failed: false, asking: false });
-      else if (answer.code === "failed") setAsked((before) => ({ ...before, failed: true, asking: false }));
+      if (answer.ok) setQuery({ answer: answer.value, failed: false, isLoading: false });
+      else if (answer.code === "failed")
+        setQuery((before) => ({ ...before, failed: true, isLoading: false }));
     }, REST_MS);
     return () => {
       wanted = false;
       clearTimeout(timer);
     };
   }, [about, client, ask]);
-  return asked;
+  return query;
 }
 
 interface Answers<T> {
@@ -79,7 +80,7 @@ interface Answers<T> {
  * answered is not asked again while its design stays among them, unless what the question was `given` changes; answers of
  * designs that are there no more are forgotten.
  */
-export function useAskedOfEach<S, T>(
+export function useWorkerQueries<S, T>(
   create: () => Client<S>,
   designs: readonly Design[],
   question: (service: S, design: Design) => T,
