@@ -26,14 +26,19 @@ const NAMES: Readonly<Record<string, string>> = {
   endShare: "thickness at the ends",
   knuckleBow: "knuckle bow",
   edgeMm: "edge",
+  marks: "mark",
+  says: "text",
+  art: "outlines",
+  have: "stock in hand",
 };
 
-const UNITS = /(Mm|Deg|Share|G|MPa|N)$/;
+/** What the name of a number ends in: its unit. */
+export const UNIT_ENDING = /(Mm|Deg|Share|MPa|Min|G|N|H|C)$/;
 
-/** "sweepAboveMm" as "sweep above". */
-function spelled(key: string): string {
+/** The name of a field in words: "sweepAboveMm" as "sweep above". */
+export function spelled(key: string): string {
   return (
-    own(NAMES, key) ?? key.replace(UNITS, "").replace(/([A-Z])/g, (c) => ` ${c.toLowerCase()}`)
+    own(NAMES, key) ?? key.replace(UNIT_ENDING, "").replace(/([A-Z])/g, (c) => ` ${c.toLowerCase()}`)
   ).replace(/-/g, " ");
 }
 
@@ -55,6 +60,8 @@ export function inputValueWords(
 ): string {
   if (value === undefined || value === null) return "none";
   if (typeof value === "boolean") return value ? "yes" : "no";
+  // Outlines are no text that anyone reads.
+  if (path.endsWith(".art")) return "drawn";
   if (typeof value === "string") return materialOf(value)?.name ?? value.replace(/-/g, " ");
   if (typeof value !== "number") return "–";
   const key = path.slice(path.lastIndexOf(".") + 1);

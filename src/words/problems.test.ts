@@ -3,6 +3,7 @@ import { CONSTRUCTIONS } from "@/core/design/constructions.fixtures";
 import { putAt } from "@/core/design/path";
 import { refusalOf } from "@/core/design/refusal";
 import type { Design } from "@/core/design/schema";
+import { inputValueWords, inputWords } from "./inputs";
 import { fieldWords, problemWords } from "./problems";
 
 /** Keys that lead to every value in a record. */
@@ -37,7 +38,7 @@ describe("why a record cannot hold something", () => {
     expect(problemWords(refused("name", "x".repeat(500)))).toMatch(/^Name: \d+ letters at most$/);
     expect(problemWords(refused("handle.outline", []))).toBe("Handle, outline: 4 of them at least");
     expect(problemWords(refused("handle.outline.0.xMm", "far"))).toBe(
-      "Handle, outline 1, place along the knife is no number",
+      "Handle, outline 1, along the knife is no number",
     );
     expect(problemWords(refused("guard", 7))).toBe("Guard is missing, or damaged");
     expect(problemWords(refused("blade.tip.style", "spoon"))).toBe(
@@ -45,6 +46,14 @@ describe("why a record cannot hold something", () => {
     );
     expect(problemWords({ keys: [], complaint: { code: "foreign", fields: ["colour"] } })).toBe(
       "The knife holds what no knife has: colour",
+    );
+  });
+
+  it("has the names that Compare gives its inputs, and shows outlines to nobody", () => {
+    expect(fieldWords(["blade", "marks", 0, "art"])).toBe("Blade, mark 1, outlines");
+    expect(inputWords("blade.marks.mark-1.art")).toBe("Blade, mark, mark 1: outlines");
+    expect(inputValueWords("blade.marks.mark-1.art", "M0 0L1 0L1 1Z", "metric", () => undefined)).toBe(
+      "drawn",
     );
   });
 });

@@ -1,6 +1,7 @@
 import type { Complaint, FieldProblem } from "@/core/design/problem";
 import { own } from "@/core/own";
 import { printLengthPlain, type UnitSystem } from "@/core/units/print";
+import { spelled, UNIT_ENDING } from "./inputs";
 
 /** Units that the name of a number ends in, as they are read. */
 const UNITS: Readonly<Record<string, string>> = {
@@ -12,33 +13,6 @@ const UNITS: Readonly<Record<string, string>> = {
   Min: " min",
   C: " °C",
 };
-const ENDING = /(Mm|Deg|MPa|Min|G|N|H|C|Share)$/;
-
-/** What a field is called where its own name does not say it. */
-const NAMES: Readonly<Record<string, string>> = {
-  xMm: "place along the knife",
-  yMm: "height over the axis",
-  zMm: "place across the knife",
-  says: "text",
-  art: "outlines",
-  kind: "kind",
-  plan: "thickness",
-  use: "use",
-  have: "stock in hand",
-};
-
-/** "heelHeightMm" is "heel height". */
-function plainKey(key: string): string {
-  return (
-    own(NAMES, key) ??
-    key
-      .replace(ENDING, "")
-      .replaceAll(/([A-Z])/g, " $1")
-      .toLowerCase()
-      .trim()
-  );
-}
-
 const singular = (word: string): string =>
   word.endsWith("ches") ? word.slice(0, -2) : word.endsWith("s") ? word.slice(0, -1) : word;
 
@@ -48,7 +22,7 @@ export function fieldWords(keys: readonly (string | number)[]): string {
   for (const key of keys) {
     const last = words.length - 1;
     if (typeof key === "number" && last >= 0) words[last] = `${singular(words[last])} ${key + 1}`;
-    else words.push(plainKey(String(key)));
+    else words.push(spelled(String(key)).trim() || String(key));
   }
   const said = words.join(", ") || "the knife";
   return said.charAt(0).toUpperCase() + said.slice(1);
@@ -57,7 +31,7 @@ export function fieldWords(keys: readonly (string | number)[]): string {
 /** A limit with the unit of its field. */
 function limitWords(keys: readonly (string | number)[], limit: number, units: UnitSystem): string {
   const key = String(keys[keys.length - 1] ?? "");
-  const [ending] = ENDING.exec(key) ?? [];
+  const [ending] = UNIT_ENDING.exec(key) ?? [];
   if (ending === "Mm") return printLengthPlain(limit, units);
   if (ending === "Share") return `${(100 * limit).toLocaleString("en")} %`;
   return `${limit.toLocaleString("en")}${(ending && own(UNITS, ending)) ?? ""}`;
