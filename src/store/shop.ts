@@ -1,6 +1,7 @@
 "use client";
 import { plainShop, type Shop, shopSchema } from "@/core/cost/shop";
 import { changeSetting, settingRow, settingValue } from "./keptSetting";
+import { ownSince } from "./ownSince";
 import type { SettingRecord } from "./rows";
 import { ready } from "./storage";
 import { useKept } from "./useKept";
@@ -33,14 +34,20 @@ function shopOf(row: SettingRecord): Shop {
 /** The prices as they are kept, or wait to be. */
 export const keptShop = async (): Promise<Shop> => shopIn(await settingValue(KEY));
 
+const since = ownSince((seen: Shop) => seen);
+
 /**
  * Changes the shop's prices by a function of them; `seen` are those that the maker saw when they set one, where another tab
  * may have set it meanwhile. A change that no file could hold changes nothing, and says so.
  */
 export async function changeShop(change: (shop: Shop) => Shop, seen?: Shop): Promise<boolean> {
   await ready();
-  const now = seen ?? (await keptShop().catch(() => PLAIN));
-  if (!shopSchema.safeParse(change(now)).success) return false;
-  await changeSetting(KEY, (value) => change(shopIn(value)), seen);
+  const from = seen && since.from(seen);
+  const now = from ?? (await keptShop().catch(() => PLAIN));
+  const mine = change(now);
+  if (!shopSchema.safeParse(mine).success) return false;
+  if (seen) since.note(seen, mine);
+  const saved = await changeSetting(KEY, (value) => change(shopIn(value)), from);
+  if (seen && !saved.ok) since.forget(seen);
   return true;
 }

@@ -1,5 +1,6 @@
 "use client";
 import { keptTable, type Removed, type Saved } from "./keptTable";
+import { ownSince } from "./ownSince";
 import { pictureOf } from "./pictureOf";
 import type { StoredUnderlay } from "./rows";
 import { ready } from "./storage";
@@ -8,6 +9,8 @@ import type { Row } from "./tables/spec";
 import { useKept } from "./useKept";
 
 const table = keptTable<StoredUnderlay>(PHOTOS);
+
+const since = ownSince((seen: Underlay) => seen);
 
 /** A photo as it is put under a knife: its picture is kept apart. */
 export type NewUnderlay = Omit<Underlay, "picture"> & { readonly picture: Blob };
@@ -45,11 +48,14 @@ export async function changeUnderlay(
   change: Partial<Underlay>,
   seen?: Underlay,
 ): Promise<boolean> {
+  const from = seen && since.from(seen);
+  if (seen && from) since.note(seen, { ...from, ...change });
   const saved = await table.change(knifeId, (now) => {
     if (!now) return null;
-    const base = { ...now, underlay: seen ?? underlayIn(now as unknown as Row) ?? {} };
+    const base = { ...now, underlay: from ?? underlayIn(now as unknown as Row) ?? {} };
     return { base, row: { ...base, underlay: { ...base.underlay, ...change } } };
   });
+  if (seen && !saved.ok) since.forget(seen);
   return saved.ok;
 }
 

@@ -4,6 +4,7 @@ import { MOST_VARIANTS, type Variant } from "@/core/design/variant";
 import { putBack } from "./bin";
 import { keptTable, type Removed } from "./keptTable";
 import { freeName } from "./knives";
+import { ownSince } from "./ownSince";
 import { type Damaged, readVariantRecord, sealed } from "./reading";
 import type { StoredVariant, VariantRecord } from "./rows";
 import { ready } from "./storage";
@@ -38,6 +39,10 @@ export async function readableVariants(): Promise<readonly VariantRecord[]> {
   return (await readAll(await table.rows())).records;
 }
 
+const since = ownSince(
+  ({ name, design }: VariantRecord): Partial<StoredVariant> => ({ name, ...sealed(design) }),
+);
+
 /**
  * Changes a variant that can be read; one that is gone stays gone. `seen` is the state that the change was made from: what
  * another tab wrote since is not lost.
@@ -46,10 +51,13 @@ async function change(id: string, by: Partial<StoredVariant>, seen?: VariantReco
   await ready();
   const there = await table.row(id);
   if (!there || !(await readVariantRecord(there)).ok) return;
-  await table.change(id, (now) => {
-    const base = now && (seen ? { ...now, name: seen.name, ...sealed(seen.design) } : now);
+  const from = seen && since.from(seen);
+  if (seen && from) since.note(seen, { ...from, ...by });
+  const saved = await table.change(id, (now) => {
+    const base = now && (from ? { ...now, ...from } : now);
     return base ? { base, row: { ...base, ...by } } : null;
   });
+  if (seen && !saved.ok) since.forget(seen);
 }
 
 /** Changes a variant by a function of its design. */
