@@ -10,7 +10,7 @@ import type { Item } from "@/core/paper/item";
 import type { Page } from "@/core/paper/page";
 import { type MarkedHole, pieceFigure } from "@/core/paper/pieceFigure";
 import type { NamedFigure } from "@/core/paper/tile";
-import type { DrawnLine } from "@/core/solids/bladeRegion";
+import type { DrawnLine } from "@/core/solids/faceLines";
 import { grindLines } from "@/core/views/grindLines";
 import { grooveEdges } from "@/core/views/grooveEdges";
 import { faceTitle, holeLine, pieceLines, pieceTitle } from "@/words/sheets";

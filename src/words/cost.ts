@@ -25,6 +25,7 @@ export const TASK_WORDS: Record<WorkTask, string> = {
   joints: "Joints of the handle",
   halves: "Shaped halves",
   grooves: "Grooves across the handle",
+  marks: "Marks on the blade: stamp or etch",
   wrap: "Wind the wrap",
   "tang-hole": "Hole for the tang",
   frame: "Frame",

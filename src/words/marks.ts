@@ -32,6 +32,8 @@ export function crossesWords(of: MarkNeighbour): string {
       return "the ridge";
     case "swedge":
       return "the false edge's line";
+    case "mark":
+      return "another mark";
     case "sharpened":
       return "the sharpened edge";
     default:

@@ -1,6 +1,7 @@
 import simplify from "simplify-js";
 import type { Point } from "../curve/bezier";
 import { evenOdd } from "./clip";
+import { boxOf, straightLoop } from "./loop";
 
 /** A drawing of filled outlines has so many corners at most, and is written in so many letters. */
 export const MOST_ART_POINTS = 4000;
@@ -22,14 +23,15 @@ export type ArtReading =
 
 /** Closed lines as a drawing one high; `heightMm` is what they measured. Nothing that has an area: an error. */
 export function artOf(loops: readonly (readonly Point[])[]): ArtReading {
-  const box = boxOf(loops);
-  if (!box || !(box.y1 - box.y0 > 0)) return { ok: false, code: "no-area" };
+  const box = boxOf(loops.map(straightLoop));
+  if (!box || !Object.values(box).every(Number.isFinite) || !(box.y1 > box.y0))
+    return { ok: false, code: "no-area" };
   const scale = CLEANED_AT_MM / (box.y1 - box.y0);
   if (!(box.x1 - box.x0 <= 2 * FARTHEST * (box.y1 - box.y0))) return { ok: false, code: "too-long" };
   const large = loops.map((l) => l.map((p) => ({ x: (p.x - box.x0) * scale, y: (p.y - box.y0) * scale })));
   // Few enough before they are cleaned as well: that takes the longer the more of them cross.
   const simpler = simplified(evenOdd(simplified(large, 2 * MOST_ART_POINTS)), MOST_ART_POINTS);
-  const own = boxOf(simpler);
+  const own = boxOf(simpler.map(straightLoop));
   if (!own || !(own.y1 - own.y0 > 0)) return { ok: false, code: "no-area" };
   const high = own.y1 - own.y0;
   const [x, y] = [(own.x0 + own.x1) / 2, (own.y0 + own.y1) / 2];
@@ -88,16 +90,4 @@ export function readArt(text: string): Art | null {
     else open = [p];
   }
   return open || loops.length === 0 ? null : loops;
-}
-
-function boxOf(loops: readonly (readonly Point[])[]) {
-  let [x0, x1, y0, y1] = [Infinity, -Infinity, Infinity, -Infinity];
-  for (const l of loops)
-    for (const { x, y } of l) {
-      x0 = Math.min(x0, x);
-      x1 = Math.max(x1, x);
-      y0 = Math.min(y0, y);
-      y1 = Math.max(y1, y);
-    }
-  return x1 >= x0 ? { x0, x1, y0, y1 } : null;
 }

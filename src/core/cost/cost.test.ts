@@ -2,6 +2,7 @@ import { execFileSync } from "node:child_process";
 import { readFileSync } from "node:fs";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { MARK } from "../design/blades.fixtures";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { newDesign } from "../design/create";
 import type { Design } from "../design/schema";
@@ -224,6 +225,17 @@ describe("a knife's bill", () => {
     const design = newDesign("Sedge");
     const lost = { ...design, blade: { ...design.blade, steel: "no-such-steel" } };
     expect(billOf(lost, shop)).toBeNull();
+  });
+});
+
+describe("marks on the blade", () => {
+  it("take their minutes, and none without them", () => {
+    const design = newDesign("Sedge");
+    const marks = [MARK, { ...MARK, id: "mark-2", side: "left" as const }];
+    const minutesOf = (d: Design) => workOf(d).find((l) => l.task === "marks")?.minutes;
+    expect(minutesOf(design)).toBeUndefined();
+    // Common practice, no source: a quarter of an hour each.
+    expect(minutesOf({ ...design, blade: { ...design.blade, marks } })).toBe(30);
   });
 });
 

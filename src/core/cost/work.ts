@@ -30,6 +30,7 @@ export const WORK_TASKS = [
   "glue-up",
   "shape",
   "grooves",
+  "marks",
   "finish",
   "wrap",
 ] as const;
@@ -60,6 +61,7 @@ function proposed(design: Design): Partial<Record<WorkTask, number>> {
     shape: shaped ? 120 : 90,
     finish: 75,
     grooves: 10 * handle.grooves.length,
+    marks: 15 * blade.marks.length,
     wrap: handle.wrap ? WRAP[handle.wrap.kind] : 0,
     guard: guard ? 45 + 15 * guard.plates.length + fitting : 0,
     "guard-shape":

@@ -74,6 +74,15 @@ describe("films for marks", () => {
     expect(looseIslands(film)).toBe(1);
   });
 
+  it("open both of two marks that lie over each other", () => {
+    const square = "M-0.5 -0.5L0.5 -0.5L0.5 0.5L-0.5 0.5Z";
+    const [film] = stencils(marked({ art: square, heightMm: 4 }, { art: square, heightMm: 4, xMm: 32 }));
+    const open = film.openings.reduce((sum, l) => sum + signedArea(l.map((p) => ({ ...p, bulge: 0 }))), 0);
+    // Two squares of 16 mm², half of each on the other.
+    expect(open).toBeCloseTo(24, 3);
+    expect(looseIslands(film)).toBe(0);
+  });
+
   it("have crosses off the steel, inside the film", () => {
     const design = marked({});
     const [outline] = blank(design).outlines;

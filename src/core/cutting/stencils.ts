@@ -1,5 +1,5 @@
 import type { Side } from "../assembly/partKey";
-import { common, evenOdd } from "../contours/clip";
+import { common, evenOdd, nonZero } from "../contours/clip";
 import { flattened, signedArea, straightLoop } from "../contours/loop";
 import type { Point } from "../curve/bezier";
 import type { BladeMark, Design } from "../design/schema";
@@ -65,7 +65,8 @@ export const stencils = remembered((design: Design): readonly Stencil[] => {
       side,
       marks: here.map((p) => p.mark),
       film,
-      openings: evenOdd(here.flatMap((p) => p.lines)),
+      // Where two marks lie over each other both are opened.
+      openings: nonZero(here.flatMap((p) => evenOdd(p.lines))),
       crosses,
       blade: common(evenOdd(outline), [film]),
     };

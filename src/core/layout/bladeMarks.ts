@@ -1,10 +1,13 @@
 import { polygonHull } from "d3-polygon";
-import { readArt } from "../contours/art";
+import { type Art, readArt } from "../contours/art";
 import { signedArea, straightLoop } from "../contours/loop";
 import type { Point } from "../curve/bezier";
 import type { BladeMark, DrawnBlade } from "../design/schema";
 import { radians } from "../number";
 import { bladeEdges } from "./bladeParts";
+import { remembered } from "./remembered";
+
+const outlinesOf = remembered((mark: BladeMark): Art => readArt(mark.art) ?? []);
 
 /** The middle of a mark in the knife's frame. */
 export const markMiddle = (blade: DrawnBlade, { xMm, downMm }: BladeMark): Point => ({
@@ -18,7 +21,7 @@ export function placedMark(blade: DrawnBlade, mark: BladeMark): Point[][] {
   const middle = markMiddle(blade, mark);
   const [cos, sin] = [Math.cos(radians(turnedDeg)), Math.sin(radians(turnedDeg))];
   const ahead = side === "right" ? 1 : -1;
-  return (readArt(mark.art) ?? []).map((line) =>
+  return outlinesOf(mark).map((line) =>
     line.map(({ x, y }) => ({
       x: middle.x + ahead * heightMm * (x * cos - y * sin),
       y: middle.y + heightMm * (x * sin + y * cos),
@@ -33,14 +36,12 @@ export function aroundMark(outlines: readonly (readonly Point[])[]): Point[] {
 }
 
 /** How long and how high a mark is, as it is read, mm. */
-export function sizeOfMark({ art, heightMm }: BladeMark): {
-  readonly widthMm: number;
-  readonly heightMm: number;
-} {
-  const xs = (readArt(art) ?? []).flatMap((l) => l.map((p) => p.x));
+export function sizeOfMark(mark: BladeMark): { readonly widthMm: number; readonly heightMm: number } {
+  const { heightMm } = mark;
+  const xs = outlinesOf(mark).flatMap((l) => l.map((p) => p.x));
   return { widthMm: xs.length > 0 ? (Math.max(...xs) - Math.min(...xs)) * heightMm : 0, heightMm };
 }
 
 /** What a mark fills, mm². */
-export const markAreaMm2 = ({ art, heightMm }: BladeMark): number =>
-  Math.abs((readArt(art) ?? []).reduce((sum, l) => sum + signedArea(straightLoop(l)), 0)) * heightMm ** 2;
+export const markAreaMm2 = (mark: BladeMark): number =>
+  Math.abs(outlinesOf(mark).reduce((sum, l) => sum + signedArea(straightLoop(l)), 0)) * mark.heightMm ** 2;

@@ -70,6 +70,7 @@ function withHeight(design: Design, heightMm: number, share: number): Design {
       grind: scaled(grind),
       leftGrind: leftGrind && scaled(leftGrind),
       swedge: swedge && { ...swedge, heightMm: Math.max(0.2, round(swedge.heightMm * share)) },
+      marks: blade.marks.map((m) => ({ ...m, downMm: round(m.downMm * share) })),
       fullers: blade.fullers.map((f) => ({
         ...f,
         downMm: round(f.downMm * share),

@@ -4,7 +4,7 @@ import { materialsIn } from "../design/materials";
 import type { Design } from "../design/schema";
 import { placedMark } from "../layout/bladeMarks";
 import { layoutOf } from "../layout/layout";
-import { faceLines } from "../solids/bladeRegion";
+import { faceLines } from "../solids/faceLines";
 import { seenSides } from "../views/seenSides";
 import type { Figure, Item } from "./item";
 

@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { radians } from "../number";
 import { bar, measured, outlineOf } from "./barBlade.fixtures";
-import { bladeRegion, faceLines } from "./bladeRegion";
+import { bladeRegion } from "./bladeRegion";
+import { faceLines } from "./faceLines";
 import { fullerAt, type GroundBlade, runOutMm } from "./groundBlade";
 
 const volume = (blade: GroundBlade) => measured(blade).mm3;

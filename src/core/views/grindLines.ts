@@ -1,6 +1,6 @@
 import type { Design } from "../design/schema";
 import { layoutOf } from "../layout/layout";
-import { type DrawnLine, faceLines } from "../solids/bladeRegion";
+import { type DrawnLine, faceLines } from "../solids/faceLines";
 
 /** A line of the left side that lies so near to one of the right is the same, mm. */
 const SAME_LINE_MM = 0.01;

@@ -39,6 +39,23 @@ describe("the room round a mark", () => {
     expect(roomAt(at, notched)).toMatchObject({ mm: 0, of: "outline" });
   });
 
+  it("is its distance to another mark on its side, nothing over or inside one, and its own on the other side", () => {
+    const beside = (second: Partial<BladeMark>) => {
+      const [a, b] = [MARK, { ...MARK, id: "mark-2", ...second }];
+      return markRoom({ ...sound, blade: { ...sound.blade, marks: [a, b] } }, b);
+    };
+    // Each is 4.5 mm long: middles 5.5 mm apart leave one.
+    expect(beside({ xMm: 35.5 })).toMatchObject({ mm: expect.closeTo(1, 6), of: "mark" });
+    expect(beside({ xMm: 32 })).toMatchObject({ mm: 0, of: "mark" });
+    expect(beside({ heightMm: 1 })).toMatchObject({ mm: 0, of: "mark" });
+    expect(beside({ side: "left" })).toMatchObject({ mm: expect.closeTo(3, 6), of: "outline" });
+    // A new one finds a place of its own.
+    const marked = withMark(sound, MARK);
+    const added = newMark(marked, { ...MARK, id: "mark-2", heightMm: 3 });
+    const both = { ...sound, blade: { ...sound.blade, marks: [MARK, added] } };
+    expect(markRoom(both, added).mm).toBeGreaterThan(0.48);
+  });
+
   it("is found near by, wherever a mark stands", () => {
     fc.assert(
       fc.property(

@@ -6,12 +6,12 @@ import { aroundMark, markMiddle, placedMark } from "../layout/bladeMarks";
 import { bladeEdges } from "../layout/bladeParts";
 import { layoutOf } from "../layout/layout";
 import { remembered } from "../layout/remembered";
-import { type DrawnLine, faceLines } from "../solids/bladeRegion";
+import { type DrawnLine, faceLines } from "../solids/faceLines";
 import { SAME_PLACE_MM } from "../tolerances";
 import { seenSides } from "./seenSides";
 
-/** What a mark may cross: the blade's own outline with its notches, what covers the blade, or a line of its face. */
-export type MarkNeighbour = "outline" | "handle" | "bolster" | DrawnLine["of"];
+/** What a mark may cross: the blade's own outline with its notches, what covers it, a line of its face, or another mark. */
+export type MarkNeighbour = "outline" | "handle" | "bolster" | "mark" | DrawnLine["of"];
 
 /** The least distance from a mark to what it must not cross, mm: 0 where it does; where that is, and what. */
 export interface MarkRoom {
@@ -63,10 +63,21 @@ function roomOn(design: Design, side: BladeMark["side"]): SideRoom {
   };
 }
 
+/** What stands about a mark: all on its side of the blade, and the other marks there. */
+function roomAbout(design: Design, mark: BladeMark): SideRoom {
+  const side = sideRooms(design)[mark.side];
+  const others = design.blade.marks.filter((m) => m.id !== mark.id && m.side === mark.side);
+  const around = others.map((m): Neighbour => {
+    const points = aroundMark(placedMark(design.blade, m));
+    return { of: "mark", points: [...points, points[0]] };
+  });
+  return { ...side, neighbours: [...side.neighbours, ...around] };
+}
+
 /** The room that a mark has where it stands. */
 export function markRoom(design: Design, mark: BladeMark): MarkRoom {
   const around = aroundMark(placedMark(design.blade, mark));
-  return roomOf(sideRooms(design)[mark.side], around, markMiddle(design.blade, mark));
+  return roomOf(roomAbout(design, mark), around, markMiddle(design.blade, mark));
 }
 
 function roomOf({ steel, neighbours }: SideRoom, around: readonly Point[], middle: Point): MarkRoom {
@@ -78,6 +89,10 @@ function roomOf({ steel, neighbours }: SideRoom, around: readonly Point[], middl
       if (here.mm < least.mm - SAME_PLACE_MM) least = { ...here, of };
       if (least.mm === 0) return least;
     }
+  const isIn = neighbours.some(
+    ({ of, points }) => of === "mark" && around.some((p) => signedDistance(points.slice(1), p) < 0),
+  );
+  if (isIn) return { ...least, mm: 0, of: "mark" };
   const isOff = around.some((p) => steel.filter((l) => signedDistance(l, p) < 0).length % 2 === 0);
   return isOff ? { ...least, mm: 0 } : least;
 }
@@ -138,7 +153,7 @@ export function roomierPlace(
   mark: BladeMark,
   wantedMm: number,
 ): Pick<BladeMark, "xMm" | "downMm"> | null {
-  const side = sideRooms(design)[mark.side];
+  const side = roomAbout(design, mark);
   const around = aroundMark(placedMark(design.blade, mark));
   const middle = markMiddle(design.blade, mark);
   // Distances change by no more than the way that is gone: nothing is better within as much as is missing.
