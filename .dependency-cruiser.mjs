@@ -24,6 +24,7 @@ const ORDER = [
   ["paper", "photo"],
   ["tune"],
   ["review"],
+  ["products"],
   ["files"],
 ];
 const HOUSE = [["core"], ["workers"], ["store"], ["words"], ["sheets"], ["server", "cli"], ["ui"], ["app"]];

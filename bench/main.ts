@@ -9,7 +9,7 @@ import { assemble } from "../src/core/assembly/assemble";
 import type { Assembly } from "../src/core/assembly/types";
 import { manyOpenings, slowestShapes } from "../src/core/design/limits.fixtures";
 import type { Design } from "../src/core/design/schema";
-import { readKnife } from "../src/core/files/knife/read";
+import { readFixed } from "../src/core/files/knife/readFixed";
 import { measureSolid, solidParts } from "../src/core/kernel/solidParts";
 import { tuneReviewed } from "../src/core/review/tuneReviewed";
 import { type MeshFineness, meshRegion } from "../src/core/solids/meshRegion";
@@ -29,7 +29,7 @@ const SCALE = "scale:right";
 
 const kernel = await Module();
 kernel.setup();
-const reading = readKnife(readFileSync(KNIFE));
+const reading = readFixed(readFileSync(KNIFE));
 if (!reading.ok) throw new Error(reading.code);
 const { design } = reading;
 const assembly = assemble(design);

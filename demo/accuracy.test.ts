@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import { assemble } from "@/core/assembly/assemble";
-import { readKnife } from "@/core/files/knife/read";
+import { readFixed } from "@/core/files/knife/readFixed";
 import { DEFAULT_FINENESS, type Fineness, integrate } from "@/core/weigh/integrate";
 import { type Moments, sumOfMoments } from "@/core/weigh/moments";
 
@@ -18,7 +18,7 @@ const REFERENCE: Fineness = {
 };
 
 function assemblyOf(file: string) {
-  const reading = readKnife(readFileSync(`demo/${file}`));
+  const reading = readFixed(readFileSync(`demo/${file}`));
   if (!reading.ok) throw new Error(`${file}: ${reading.code}`);
   return assemble(reading.design);
 }

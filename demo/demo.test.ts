@@ -3,7 +3,7 @@ import Module, { type ManifoldToplevel } from "manifold-3d";
 import { beforeAll, describe, expect, it } from "vitest";
 import { assemble } from "@/core/assembly/assemble";
 import { materialsIn } from "@/core/design/materials";
-import { readKnife } from "@/core/files/knife/read";
+import { readFixed } from "@/core/files/knife/readFixed";
 import { FINE_STEPS, meshAgreement, USUAL_STEPS } from "@/core/weigh/agreement";
 import { weigh } from "@/core/weigh/weigh";
 
@@ -13,7 +13,7 @@ const FILES = readdirSync("demo").filter((f) => f.endsWith(".json"));
 const BENT = new Set(["holm-leather-stack.json"]);
 
 function demo(file: string) {
-  const reading = readKnife(readFileSync(`demo/${file}`));
+  const reading = readFixed(readFileSync(`demo/${file}`));
   if (!reading.ok) throw new Error(`${file}: ${reading.code}`);
   return reading.design;
 }

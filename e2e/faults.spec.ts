@@ -1,6 +1,6 @@
 import { readFile } from "node:fs/promises";
 import { expect, type Page, test } from "@playwright/test";
-import { readKnife } from "../src/core/files/knife/read";
+import { readFixed } from "../src/core/files/knife/readFixed";
 import { backupRows, DEMOS, keptKnife, openKnife, typeLength, written } from "./bench";
 import { breakDatabase, type Fault, noteOf, setFaulty, unheard } from "./faults";
 
@@ -27,7 +27,7 @@ test("a write that is refused is said at once, work goes on, and it is written w
   await expect(page.getByText("The browser did not take it.").first()).toBeVisible();
 
   // What is in memory is what is exported, and what everything is exported with.
-  const knife = readKnife(
+  const knife = readFixed(
     await downloaded(page, () => page.getByRole("button", { name: "Export file" }).click()),
   );
   expect(knife.ok && knife.design.blade.spineMm).toBe(5);
@@ -236,7 +236,7 @@ test("a variant that cannot be read is listed beside the sound ones, and said wh
   );
   expect(JSON.parse(raw.toString())).toMatchObject({ name: "Stout", design: {} });
   const file = await downloaded(page, () => page.getByRole("button", { name: "Export file" }).click());
-  const reading = readKnife(file);
+  const reading = readFixed(file);
   expect(reading.ok && reading.variants.map((v) => v.name)).toEqual(["Slim"]);
   await expect(page.getByText("Damaged variants are not in the file").first()).toBeVisible();
   expect(heard).toEqual([]);

@@ -1,7 +1,7 @@
 import { readFile } from "node:fs/promises";
 import { expect, test } from "@playwright/test";
 import type { Design } from "../src/core/design/schema";
-import { readKnife } from "../src/core/files/knife/read";
+import { readFixed } from "../src/core/files/knife/readFixed";
 import { reviewDesign } from "../src/core/review/reviewDesign";
 import { weigh } from "../src/core/weigh/weigh";
 import { DEMOS, keptKnife, openKnife, step, weightOf, written } from "./bench";
@@ -90,7 +90,7 @@ test("an exported knife comes back the same, and weighs what the core says", asy
   const download = await downloading;
   expect(download.suggestedFilename()).toBe("rook-hunter.euaxis.json");
   const bytes = await readFile(await download.path());
-  const reading = readKnife(bytes);
+  const reading = readFixed(bytes);
   if (!reading.ok) throw new Error(reading.code);
   const weighing = weigh(reading.design);
   if (!weighing.ok) throw new Error("not weighed");
@@ -251,7 +251,7 @@ test("notes, customer and days are written on the bench, found on the rack, and 
   await expect(page.getByRole("textbox", { name: "Notes" })).toHaveValue(/Oiled twice/);
   const download = page.waitForEvent("download");
   await page.getByRole("button", { name: "Export file" }).click();
-  const read = readKnife(await readFile(await (await download).path()));
+  const read = readFixed(await readFile(await (await download).path()));
   if (!read.ok) throw new Error("not read");
   expect(read.design.job).toMatchObject({ customer: "Ash End stables", state: "in-work" });
   expect(read.design.notes).toContain("Oiled twice.");

@@ -7,7 +7,7 @@ import { boxesMesh, endingIn, rodMesh } from "@/core/design/limits.fixtures";
 import { readBackup } from "@/core/files/backup/read";
 import { readStock } from "@/core/files/csv/readStock";
 import { readDxf } from "@/core/files/dxf/read";
-import { readKnife } from "@/core/files/knife/read";
+import { readFixed } from "@/core/files/knife/readFixed";
 import { writeKnife } from "@/core/files/knife/write";
 import { importShape } from "@/core/files/mesh/importShape";
 import { writeStl } from "@/core/files/mesh/writeStl";
@@ -94,7 +94,7 @@ async function formats(kernel: ManifoldToplevel): Promise<Format[]> {
       json: true,
       samples: [...demo, ...old, text(writeKnife(endingIn(rodMesh(60))))],
       read: (bytes) => {
-        const reading = readKnife(bytes);
+        const reading = readFixed(bytes);
         if (!reading.ok) return false;
         const weighing = weigh(reading.design);
         if (weighing.ok && !(Number.isFinite(weighing.report.massG) && weighing.report.massG > 0))

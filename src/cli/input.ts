@@ -1,9 +1,11 @@
 import { readFile, stat, writeFile } from "node:fs/promises";
 import { runInNewContext } from "node:vm";
 import { materialsIn } from "@/core/design/materials";
+import type { ProductDesign } from "@/core/design/product";
 import { LARGEST_KNIFE_BYTES } from "@/core/files/knife/format";
 import { readKnife } from "@/core/files/knife/read";
-import { weigh } from "@/core/weigh/weigh";
+import { fixedOnly } from "@/core/files/knife/readFixed";
+import { modelOf } from "@/core/products/modelOf";
 import { fileFailureWords } from "@/words/fileFailures";
 import { findingWords } from "@/words/findings";
 import { Refusal } from "./refusal";
@@ -45,21 +47,37 @@ async function knifeIn(path: string) {
   return reading;
 }
 
-/** The knife of a file, whether or not it can be built. */
+/** The design of a file, whether or not it can be built. */
 export const designIn = async (path: string) => (await knifeIn(path)).design;
 
+/** The same for what only knives with fixed blades have. */
+export async function fixedIn(path: string) {
+  const reading = fixedOnly(await knifeIn(path));
+  if (!reading.ok) throw new Refusal(fileFailureWords(reading));
+  return reading;
+}
+
+/** The weighing of a design; one that cannot be built is refused with all that keeps it from being. */
+function reportOf(design: ProductDesign) {
+  const weighing = withinTime(() => modelOf(design).weigh(design));
+  if (weighing.ok) return weighing.report;
+  throw new Refusal(
+    weighing.findings
+      .filter((f) => f.severity === "error")
+      .map((f) => findingWords(f, "metric", materialsIn(design)))
+      .join(" "),
+  );
+}
+
 export async function weighed(path: string) {
-  const reading = await knifeIn(path);
-  const weighing = withinTime(() => weigh(reading.design));
-  if (!weighing.ok) {
-    throw new Refusal(
-      weighing.findings
-        .filter((f) => f.severity === "error")
-        .map((f) => findingWords(f, "metric", materialsIn(reading.design)))
-        .join(" "),
-    );
-  }
-  return { design: reading.design, variants: reading.variants, report: weighing.report };
+  const { design, variants } = await knifeIn(path);
+  return { design, variants, report: reportOf(design) };
+}
+
+/** The same of a knife with a fixed blade. */
+export async function weighedFixed(path: string) {
+  const { design, variants } = await fixedIn(path);
+  return { design, variants, report: reportOf(design) };
 }
 
 export const bytesOf = (path: string) => bytesWithin(path, LARGEST_KNIFE_BYTES);

@@ -1,6 +1,6 @@
 import { materialsIn } from "@/core/design/materials";
 import { readKnife } from "@/core/files/knife/read";
-import { weigh } from "@/core/weigh/weigh";
+import { modelOf } from "@/core/products/modelOf";
 import { fileFailureWords } from "@/words/fileFailures";
 import { findingWords } from "@/words/findings";
 import { weighingJson } from "@/words/weighingJson";
@@ -35,7 +35,7 @@ export function answerWeighing(bytes: Uint8Array): Answer {
       );
     return refusal(400, [{ code: reading.code, message: fileFailureWords(reading) }]);
   }
-  const weighing = weigh(reading.design);
+  const weighing = modelOf(reading.design).weigh(reading.design);
   if (weighing.ok) return { status: 200, body: JSON.stringify(weighingJson(weighing.report)) };
   const errors = weighing.findings.filter((f) => f.severity === "error");
   return refusal(

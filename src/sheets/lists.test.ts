@@ -46,6 +46,8 @@ const LISTS: Readonly<Record<PartKey["kind"], Lists>> = {
   "blade-notch": "void",
   groove: "void",
   "ring-bore": "void",
+  // Knives with fixed blades have none.
+  component: "void",
 };
 
 const all: (readonly [string, Design])[] = [...DEMO_KNIVES, ...Object.entries(CONSTRUCTIONS)];

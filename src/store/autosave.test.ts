@@ -1,3 +1,4 @@
+import { asFixed } from "@/core/design/fixed.fixtures";
 import "fake-indexeddb/auto";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import { newDesign } from "@/core/design/create";
@@ -31,7 +32,7 @@ describe("autosave", () => {
     expect(autosave.getState().status).toBe("keeping");
     await autosave.flush();
     const kept = await knife(record.id);
-    expect(kept?.design.blade.spineMm).toBe(7);
+    expect(asFixed(kept?.design).blade.spineMm).toBe(7);
     expect(kept?.revision).toBe(2);
     expect(autosave.getState().status).toBe("kept");
     autosave.dispose();
@@ -48,7 +49,7 @@ describe("autosave", () => {
     });
     expect((await knife(record.id))?.design.notes).toBe("theirs");
     await autosave.keepMine();
-    expect((await knife(record.id))?.design.blade.spineMm).toBe(6);
+    expect(asFixed((await knife(record.id))?.design).blade.spineMm).toBe(6);
     const names = (await readableKnives()).map((k) => k.design.name).sort();
     expect(names).toEqual(["Sedge", "Sedge (other tab)"]);
     autosave.dispose();
@@ -66,9 +67,9 @@ describe("autosave", () => {
     expect(autosave.getState()).toMatchObject({ status: "kept", theirs: null, adopted: 1 });
     expect(session.getState().design.notes).toBe("theirs");
     session.undo();
-    expect(session.getState().design.blade.spineMm).toBe(7);
+    expect(asFixed(session.getState().design).blade.spineMm).toBe(7);
     await autosave.flush();
-    expect((await knife(record.id))?.design.blade.spineMm).toBe(7);
+    expect(asFixed((await knife(record.id))?.design).blade.spineMm).toBe(7);
     autosave.dispose();
   });
 
@@ -96,11 +97,11 @@ describe("autosave", () => {
     await autosave.flush();
     expect(await db.knives.count(), "nothing comes back by itself").toBe(0);
     await autosave.putBack();
-    expect((await knife(record.id))?.design.blade.spineMm).toBe(7);
+    expect(asFixed((await knife(record.id))?.design).blade.spineMm).toBe(7);
     spine(session, 8);
     await autosave.flush();
     expect(autosave.getState().status).toBe("kept");
-    expect((await knife(record.id))?.design.blade.spineMm).toBe(8);
+    expect(asFixed((await knife(record.id))?.design).blade.spineMm).toBe(8);
     autosave.dispose();
   });
 
@@ -117,7 +118,7 @@ describe("autosave", () => {
       balanceMm: -23,
       design: { blade: { spineMm: 6 } },
     });
-    expect(kept?.design.blade.spineMm).toBe(7);
+    expect(asFixed(kept?.design).blade.spineMm).toBe(7);
     const again = createAutosave(createSession(kept!.design), kept!);
     expect(again.getState().reference?.massG).toBe(160.2);
     again.dispose();
@@ -134,7 +135,7 @@ describe("autosave", () => {
     log.mockRestore();
     await autosave.flush();
     expect(autosave.getState().status).toBe("kept");
-    expect((await knife(record.id))?.design.blade.spineMm).toBe(6);
+    expect(asFixed((await knife(record.id))?.design).blade.spineMm).toBe(6);
     autosave.dispose();
   });
 });

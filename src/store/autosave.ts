@@ -1,6 +1,6 @@
 import { liveQuery } from "dexie";
 import { createStore } from "zustand/vanilla";
-import type { Design } from "@/core/design/schema";
+import type { ProductDesign } from "@/core/design/product";
 import { db } from "./db";
 import { createHistory, type KeptTimeline } from "./history";
 import { waitingKey } from "./keptTable";
@@ -14,17 +14,17 @@ import {
   takenNames,
   writeDesign,
 } from "./knives";
-import { type Damaged, readKnifeRecord } from "./reading";
+import { type Damaged, type Reading, readKnifeRecord } from "./reading";
 import type { KnifeRecord, Reference } from "./rows";
 import type { Session } from "./session";
 import { storage, writeWithRetry } from "./storage";
 import { KNIVES } from "./tables/knives";
 
-export interface AutosaveState {
+export interface AutosaveState<D extends ProductDesign = ProductDesign> {
   readonly status: "kept" | "keeping" | "conflict" | "unreadable" | "deleted" | "failed";
-  readonly reference: Reference | null;
+  readonly reference: Reference<D> | null;
   /** What another tab wrote while this one had changes of its own. */
-  readonly theirs: KnifeRecord | null;
+  readonly theirs: KnifeRecord<D> | null;
   /** What stands in the database now, where this tab cannot read it. */
   readonly damaged: Damaged | null;
   /** Counts states taken over from another tab, so that the screen can say so. */
@@ -38,13 +38,13 @@ const WRITE_EVERY_MS = 150;
  * Keeps a session in the database: writes each change as soon as the last write is done, takes over what other tabs
  * write while this one has nothing unwritten, and stops at a conflict until the maker has chosen.
  */
-export function createAutosave(
-  session: Session,
-  record: KnifeRecord,
+export function createAutosave<D extends ProductDesign>(
+  session: Session<D>,
+  record: KnifeRecord<D>,
   kept?: KeptTimeline,
   staleSteps: readonly number[] = [],
 ) {
-  const store = createStore<AutosaveState>(() => ({
+  const store = createStore<AutosaveState<D>>(() => ({
     status: "kept",
     reference: record.reference,
     theirs: null,
@@ -55,7 +55,7 @@ export function createAutosave(
   const history = createHistory(kept, staleSteps);
   let revision = record.revision;
   // What waits in memory was never written: it is at once.
-  let written: Design | null = isUnwritten(record.id) ? null : record.design;
+  let written: D | null = isUnwritten(record.id) ? null : record.design;
   let queue: Promise<void> = Promise.resolve();
   let pending = 0;
   let timer: ReturnType<typeof setTimeout> | null = null;
@@ -64,7 +64,7 @@ export function createAutosave(
   const unwritten = () => session.getState().design !== written;
 
   /** Writes the present state with the steps that led to it, where there is need to. Throws where the database does. */
-  async function write(reference?: Reference | null): Promise<void> {
+  async function write(reference?: Reference<D> | null): Promise<void> {
     const { status } = store.getState();
     if (status === "conflict" || status === "deleted" || status === "unreadable") return;
     const timeline = session.timeline();
@@ -81,11 +81,24 @@ export function createAutosave(
       steps.commit();
       revision = result.record.revision;
       written = design;
-      store.setState({ status: unwritten() ? "keeping" : "kept", reference: result.record.reference });
+      const kept = reference === undefined ? store.getState().reference : reference;
+      store.setState({ status: unwritten() ? "keeping" : "kept", reference: kept });
     } else if (result.code === "deleted") store.setState({ status: "deleted" });
     else if (result.code === "unreadable") store.setState({ status: "unreadable", damaged: result.damaged });
-    else store.setState({ status: "conflict", theirs: result.theirs });
+    else {
+      const theirs = readHere(result.theirs);
+      if (theirs.ok) store.setState({ status: "conflict", theirs: theirs.record });
+      else store.setState({ status: "unreadable", damaged: theirs.damaged });
+    }
   }
+
+  /** What another tab wrote: a design of the same product stays one, or cannot be worked with here. */
+  const readHere = (theirs: KnifeRecord): Reading<KnifeRecord<D>> => {
+    const { kind } = theirs.design;
+    if (kind === record.design.kind) return { ok: true, record: theirs as unknown as KnifeRecord<D> };
+    const reason = { code: "other-product", kind } as const;
+    return { ok: false, damaged: { id: theirs.id, name: theirs.design.name, reason, raw: theirs } };
+  };
 
   /** One write at a time, also of those that are tried again: each must see the revision that the last one left. */
   function inTurn(work: () => Promise<void>): Promise<void> {
@@ -98,7 +111,7 @@ export function createAutosave(
    * Writes what is unwritten. What fails is held in memory, said, and tried again by itself. Answers whether the present
    * state is in the database.
    */
-  async function flush(reference?: Reference | null): Promise<boolean> {
+  async function flush(reference?: Reference<D> | null): Promise<boolean> {
     if (timer) clearTimeout(timer);
     timer = null;
     pending++;
@@ -135,8 +148,9 @@ export function createAutosave(
         return;
       }
       if (!(now.revision > revision)) return;
-      const reading = await readKnifeRecord(now);
+      const read = await readKnifeRecord(now);
       if (!idle() || !(now.revision > revision)) return;
+      const reading = read.ok ? readHere(read.record) : read;
       if (reading.ok) take(reading.record);
       else store.setState({ status: "unreadable", damaged: reading.damaged });
     },
@@ -149,7 +163,7 @@ export function createAutosave(
   page?.addEventListener("visibilitychange", leaving);
   if (page) window.addEventListener("pagehide", leaving);
 
-  function take(theirs: KnifeRecord): void {
+  function take(theirs: KnifeRecord<D>): void {
     letGo(record.id);
     revision = theirs.revision;
     written = theirs.design;
@@ -210,4 +224,4 @@ export function createAutosave(
   });
 }
 
-export type Autosave = ReturnType<typeof createAutosave>;
+export type Autosave<D extends ProductDesign = ProductDesign> = ReturnType<typeof createAutosave<D>>;

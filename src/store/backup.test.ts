@@ -1,4 +1,4 @@
-import { DESIGN_VERSION } from "@/core/design/version";
+import { RECORD_VERSION } from "@/core/design/version";
 import "fake-indexeddb/auto";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import { newDesign } from "@/core/design/create";
@@ -34,7 +34,7 @@ async function filled() {
     at: 0,
     label: "x",
     undone: false,
-    version: DESIGN_VERSION,
+    version: RECORD_VERSION,
     before: {},
     after: {},
   });
@@ -142,7 +142,7 @@ describe("a backup", () => {
   it("brings a knife's history in with it, in place of the one here, or not at all", async () => {
     const { id } = await addKnife(newDesign("Sedge"));
     const step = (at: number, label: string) =>
-      db.steps.put({ knifeId: id, at, label, undone: false, version: DESIGN_VERSION, before: {}, after: {} });
+      db.steps.put({ knifeId: id, at, label, undone: false, version: RECORD_VERSION, before: {}, after: {} });
     for (const at of [0, 1]) await step(at, "then");
     const backup = await backupFile();
     await new Promise((r) => setTimeout(r, 5));

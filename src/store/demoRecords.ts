@@ -17,7 +17,7 @@ import skerry from "@demo/skerry-prototype.json";
 import tarn from "@demo/tarn-ready-made-blade.json";
 import wren from "@demo/wren-neck-knife.json";
 import { nanoid } from "nanoid";
-import type { Design } from "@/core/design/schema";
+import type { ProductDesign } from "@/core/design/product";
 import type { OwnMaterial } from "@/core/stock/own/types";
 import { sealed } from "./reading";
 import type { StoredKnife } from "./rows";
@@ -46,14 +46,14 @@ const DEMO_FILES = [
 
 /** Materials of their makers' own that the demo knives bring. */
 export const demoMaterials = (): readonly OwnMaterial[] =>
-  DEMO_FILES.flatMap((file) => (file.knife as unknown as Design).materials);
+  DEMO_FILES.flatMap((file) => (file.knife as unknown as ProductDesign).materials);
 
 /** The demo knives as records of their own, the first the newest, up to a time. */
 export function demoRecords(from: number): StoredKnife[] {
   return DEMO_FILES.map((file, i) => ({
     id: `${DEMO_ID}${nanoid(8)}`,
     // Taken as they are: the tests hold that each is a whole design of the present version.
-    ...sealed(file.knife as unknown as Design),
+    ...sealed(file.knife as unknown as ProductDesign),
     revision: 1,
     createdAt: from - i,
     updatedAt: from - i,

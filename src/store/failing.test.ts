@@ -1,3 +1,4 @@
+import { asFixed } from "@/core/design/fixed.fixtures";
 import "fake-indexeddb/auto";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { newDesign } from "@/core/design/create";
@@ -98,7 +99,7 @@ describe("while the database takes nothing", () => {
 
     const again = await openKnife(record.id);
     if (!again?.reading.ok) throw new Error("not read");
-    expect(again.reading.record.design.blade.spineMm).toBe(5);
+    expect(asFixed(again.reading.record.design).blade.spineMm).toBe(5);
     const session = createSession(again.reading.record.design);
     const next = createAutosave(session, again.reading.record);
     spine(session, 6);
@@ -107,7 +108,7 @@ describe("while the database takes nothing", () => {
     await vi.waitFor(async () => {
       await writeWaiting();
       const kept = await getKnife(record.id);
-      expect(kept?.ok && kept.record.design.blade.spineMm).toBe(6);
+      expect(kept?.ok && asFixed(kept.record.design).blade.spineMm).toBe(6);
     });
     expect(next.getState().status).toBe("kept");
     expect(next.getState().adopted, "its own writes are no other tab's").toBe(0);

@@ -1,4 +1,5 @@
-import { DESIGN_VERSION } from "@/core/design/version";
+import { asFixed } from "@/core/design/fixed.fixtures";
+import { RECORD_VERSION } from "@/core/design/version";
 import "fake-indexeddb/auto";
 import fc from "fast-check";
 import { beforeEach, describe, expect, it } from "vitest";
@@ -38,7 +39,7 @@ describe("the steps that are to be written", () => {
         at: 0,
         label: "now",
         undone: false,
-        version: DESIGN_VERSION,
+        version: RECORD_VERSION,
         before: { blade: a.blade },
         after: { blade: b.blade },
       },
@@ -114,7 +115,7 @@ describe("whatever is done to a knife, with tabs closed in between", () => {
   }
   const spines = (session: ReturnType<typeof createSession>) => {
     const { past, now, future } = session.timeline();
-    return [...past, now, ...future].map((s) => s.design.blade.spineMm);
+    return [...past, now, ...future].map((s) => asFixed(s.design).blade.spineMm);
   };
 
   it("the next tab has the same states before and after the present one", async () => {
@@ -153,7 +154,7 @@ describe("a history that does not fit its knife", () => {
       at,
       label: `s${at}`,
       undone: false,
-      version: DESIGN_VERSION,
+      version: RECORD_VERSION,
       before: { blade: sedge.blade },
       after: { blade: thick(5).blade },
       ...change,

@@ -1,5 +1,5 @@
-import type { Design } from "@/core/design/schema";
-import { DESIGN_VERSION } from "@/core/design/version";
+import type { ProductDesign } from "@/core/design/product";
+import { RECORD_VERSION } from "@/core/design/version";
 import { isRecord } from "@/core/isRecord";
 import { db } from "./db";
 import { readStored } from "./reading";
@@ -9,8 +9,8 @@ import type { StepRecord, StoredDesign } from "./rows";
 export const MOST_STEPS = 100;
 
 /** A design and what was done to reach it. */
-export interface State {
-  readonly design: Design;
+export interface State<D extends ProductDesign = ProductDesign> {
+  readonly design: D;
   readonly label: string;
 }
 
@@ -25,24 +25,24 @@ export interface StepChanges {
 export const NO_STEPS: StepChanges = { put: [], drop: [] };
 
 /** A session's states as they stand: those that can be undone to, the present one, and those that can be redone. */
-export interface Timeline {
+export interface Timeline<D extends ProductDesign = ProductDesign> {
   /** The oldest first. */
-  readonly past: readonly State[];
-  readonly now: State;
+  readonly past: readonly State<D>[];
+  readonly now: State<D>;
   /** The nearest first. */
-  readonly future: readonly State[];
+  readonly future: readonly State<D>[];
 }
 
 type Fields = Readonly<Record<string, unknown>>;
 
 /** The fields of `design` that are not the very same in `other`: edits leave alone what they do not change. */
-function unlike(design: Design, other: Design): Fields {
-  const keys = Object.keys(design) as (keyof Design)[];
+function unlike(design: ProductDesign, other: ProductDesign): Fields {
+  const keys = Object.keys(design) as (keyof ProductDesign)[];
   return Object.fromEntries(keys.filter((k) => design[k] !== other[k]).map((k) => [k, design[k]]));
 }
 
-function stepOf(at: number, { design: to, label }: State, from: Design, undone: boolean): Step {
-  return { at, label, undone, version: DESIGN_VERSION, before: unlike(from, to), after: unlike(to, from) };
+function stepOf(at: number, { design: to, label }: State, from: ProductDesign, undone: boolean): Step {
+  return { at, label, undone, version: RECORD_VERSION, before: unlike(from, to), after: unlike(to, from) };
 }
 
 /**
@@ -51,7 +51,8 @@ function stepOf(at: number, { design: to, label }: State, from: Design, undone: 
  */
 export function createHistory(kept?: KeptTimeline, stale: readonly number[] = []) {
   /** Every step as it is written, in order, with the two states it lies between; null of those to be taken away. */
-  let known: { step: Pick<Step, "at" | "undone">; from: Design | null; to: Design | null }[] = [];
+  let known: { step: Pick<Step, "at" | "undone">; from: ProductDesign | null; to: ProductDesign | null }[] =
+    [];
   if (kept && kept.steps.length > 0) {
     const states = [...kept.past, kept.now, ...kept.future];
     known = kept.steps.map((step, i) => ({ step, from: states[i].design, to: states[i + 1].design }));
@@ -114,21 +115,21 @@ export type KeptTimeline = Timeline & { readonly steps: readonly Step[] };
  */
 export async function readTimeline(
   knifeId: string,
-  now: Design,
+  now: ProductDesign,
   stored: StoredDesign,
 ): Promise<KeptTimeline> {
   const rows = await db.steps.where("knifeId").equals(knifeId).sortBy("at");
   // Steps are of their knife's version: a newer one writes them anew together with it.
-  const version = stored.version ?? DESIGN_VERSION;
+  const version = stored.version ?? RECORD_VERSION;
   const fits = (r: StepRecord) => r.version === version && isRecord(r.before) && isRecord(r.after);
   const done = rows.filter((r) => !r.undone);
   const undone = rows.filter((r) => r.undone);
   const steps: Step[] = [];
-  const past: Design[] = [];
+  const past: ProductDesign[] = [];
   let raw = stored.design;
   for (const row of [...done].reverse()) {
     raw = isRecord(raw) && fits(row) ? { ...raw, ...row.before } : null;
-    const design: Design | null = raw === null ? null : await readState(raw, version);
+    const design: ProductDesign | null = raw === null ? null : await readState(raw, version);
     if (!design) break;
     steps.unshift(row);
     past.unshift(design);
@@ -138,7 +139,7 @@ export async function readTimeline(
   raw = stored.design;
   for (const row of undone) {
     raw = isRecord(raw) && fits(row) ? { ...raw, ...row.after } : null;
-    const design: Design | null = raw === null ? null : await readState(raw, version);
+    const design: ProductDesign | null = raw === null ? null : await readState(raw, version);
     if (!design) break;
     steps.push(row);
     future.push({ design, label: String(row.label) });
@@ -149,17 +150,18 @@ export async function readTimeline(
     past: past.map((design, i) => ({ design, label: labelOf(i) })),
     now: { design: now, label: labelOf(taken) },
     future,
-    steps: version === DESIGN_VERSION && now === stored.design ? steps : [],
+    steps: version === RECORD_VERSION && now === stored.design ? steps : [],
   };
 }
 
 /** A state put together from stored fields; null where that is no design. */
-async function readState(raw: unknown, version: number): Promise<Design | null> {
-  if (version !== DESIGN_VERSION) {
+async function readState(raw: unknown, version: number): Promise<ProductDesign | null> {
+  if (version !== RECORD_VERSION) {
     const reading = await readStored({ design: raw, version });
     return reading.ok ? reading.design : null;
   }
-  const { designSchema } = await import("@/core/design/schema");
+  const { recordOfKind } = await import("@/core/products/recordOf");
+  const product = isRecord(raw) ? recordOfKind(raw.kind) : undefined;
   // As it is, not as a copy: fields that a step left alone stay the very same.
-  return designSchema.safeParse(raw).success ? (raw as Design) : null;
+  return product?.schema.safeParse(raw).success ? (raw as unknown as ProductDesign) : null;
 }

@@ -1,6 +1,6 @@
 import { nanoid } from "nanoid";
 import { type Price, type Shop, shopSchema } from "@/core/cost/shop";
-import type { Design } from "@/core/design/schema";
+import type { ProductDesign } from "@/core/design/product";
 import type { Variant } from "@/core/design/variant";
 import type { OwnMaterial } from "@/core/stock/own/types";
 import type { Incoming } from "./bringIn";
@@ -42,7 +42,7 @@ export function incomingPrices(
 }
 
 export interface IncomingKnife {
-  readonly design: Design;
+  readonly design: ProductDesign;
   readonly variants: readonly Variant[];
 }
 

@@ -1,5 +1,5 @@
 import { nanoid } from "nanoid";
-import type { Design } from "@/core/design/schema";
+import type { ProductDesign } from "@/core/design/product";
 import { putBack } from "./bin";
 import { db } from "./db";
 import { NO_STEPS, type StepChanges } from "./history";
@@ -104,8 +104,11 @@ export function letGo(id: string): void {
 }
 
 /** Adds a knife and gives its record back; what it is made of that the list of own materials lacks comes into it. It is there to work with, whether or not it could be written at once. */
-export async function addKnife(design: Design, createdAt = Date.now()): Promise<KnifeRecord> {
-  const record: KnifeRecord = {
+export async function addKnife<D extends ProductDesign>(
+  design: D,
+  createdAt = Date.now(),
+): Promise<KnifeRecord<D>> {
+  const record: KnifeRecord<D> = {
     id: nanoid(12),
     design,
     revision: 1,
@@ -125,7 +128,7 @@ export async function addKnife(design: Design, createdAt = Date.now()): Promise<
  */
 export async function writeDesign(
   id: string,
-  design: Design,
+  design: ProductDesign,
   baseRevision: number,
   reference?: Reference | null,
   steps: StepChanges = NO_STEPS,
@@ -167,7 +170,10 @@ export async function writeDesign(
 }
 
 /** Changes one knife by a function of its design, whatever its revision: for the Rack, which holds no session. */
-export async function changeDesign(id: string, change: (design: Design) => Design): Promise<void> {
+export async function changeDesign(
+  id: string,
+  change: (design: ProductDesign) => ProductDesign,
+): Promise<void> {
   const reading = await getKnife(id);
   if (!reading?.ok) return;
   const { record } = reading;

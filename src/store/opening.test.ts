@@ -1,3 +1,4 @@
+import { asFixed } from "@/core/design/fixed.fixtures";
 import "fake-indexeddb/auto";
 import Dexie from "dexie";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
@@ -115,7 +116,7 @@ describe("a browser that", () => {
     expect(await leaving).toBe(true);
     await Promise.all(edits);
     expect(autosave.getState().status).toBe("kept");
-    expect((await readableKnives()).map((k) => k.design.blade.spineMm)).toEqual([7]);
+    expect((await readableKnives()).map((k) => asFixed(k.design).blade.spineMm)).toEqual([7]);
     autosave.dispose();
     db.close();
   });

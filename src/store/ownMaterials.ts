@@ -2,7 +2,7 @@
 import { liveQuery } from "dexie";
 import { useEffect } from "react";
 import { createStore, useStore } from "zustand";
-import { DESIGN_VERSION } from "@/core/design/version";
+import { RECORD_VERSION } from "@/core/design/version";
 import type { OwnMaterial } from "@/core/stock/own/types";
 import { checksumOf } from "./checksum";
 import { db } from "./db";
@@ -91,7 +91,7 @@ export function materialRow(own: OwnMaterial, before: StoredMaterial | null): St
   return {
     id: own.id,
     material: own,
-    version: DESIGN_VERSION,
+    version: RECORD_VERSION,
     checksum: checksumOf(own),
     createdAt: before?.createdAt ?? now,
     updatedAt: now,

@@ -1,7 +1,8 @@
 import "fake-indexeddb/auto";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import { newDesign } from "@/core/design/create";
-import type { Design } from "@/core/design/schema";
+import { asFixed } from "@/core/design/fixed.fixtures";
+import type { ProductDesign } from "@/core/design/product";
 import { ENGINE_VERSION } from "@/core/weigh/version";
 import { weigh } from "@/core/weigh/weigh";
 import { db } from "./db";
@@ -11,9 +12,9 @@ import { ready, writeWaiting } from "./storage";
 
 const extent = { xLow: -100, xHigh: 100, yLow: -10, yHigh: 10 };
 let weighed: string[] = [];
-const plain = async (design: Design) => {
+const plain = async (design: ProductDesign) => {
   weighed.push(design.name);
-  return { ok: true as const, value: weigh(design) };
+  return { ok: true as const, value: weigh(asFixed(design)) };
 };
 
 beforeEach(async () => {
@@ -65,7 +66,7 @@ describe("figures on the rack", () => {
     await createRackFigures(plain, () => extent).begin(ids);
     await done(3);
     weighed = [];
-    await changeDesign(ids[1], (d) => ({ ...d, blade: { ...d.blade, spineMm: 6 } }));
+    await changeDesign(ids[1], (d) => ({ ...d, blade: { ...asFixed(d).blade, spineMm: 6 } }));
     await db.figures.update(ids[2], { engine: ENGINE_VERSION - 1 });
     const figures = createRackFigures(plain, () => extent);
     await figures.begin(ids);
@@ -92,7 +93,7 @@ describe("figures on the rack", () => {
       .mockImplementation((() => Promise.reject(new Error("full"))) as never);
     vi.spyOn(console, "error").mockImplementation(() => undefined);
     await new Promise((r) => setTimeout(r, 3));
-    await changeDesign(ids[0], (d) => ({ ...d, blade: { ...d.blade, spineMm: 8 } }));
+    await changeDesign(ids[0], (d) => ({ ...d, blade: { ...asFixed(d).blade, spineMm: 8 } }));
     const figures = createRackFigures(plain, () => extent);
     await figures.begin(ids);
     await vi.waitFor(() =>
@@ -122,7 +123,7 @@ describe("figures on the rack", () => {
   it("pass over what cannot be read or built, and say why nothing is weighed; asked again, they are", async () => {
     const ids = await rack("Sedge", "Rush");
     await db.knives.put({ id: "bad", design: {} } as never);
-    await changeDesign(ids[0], (d) => ({ ...d, blade: { ...d.blade, steel: "no such steel" } }));
+    await changeDesign(ids[0], (d) => ({ ...d, blade: { ...asFixed(d).blade, steel: "no such steel" } }));
     let broken = true;
     const figures = createRackFigures(
       (d) => (broken ? Promise.resolve({ ok: false, code: "failed", message: "gone" }) : plain(d)),

@@ -1,5 +1,5 @@
 import { createStore } from "zustand/vanilla";
-import type { Design } from "@/core/design/schema";
+import type { ProductDesign } from "@/core/design/product";
 import { ENGINE_VERSION } from "@/core/weigh/version";
 import type { Weighing } from "@/core/weigh/weigh";
 import type { Answer } from "@/workers/client";
@@ -51,14 +51,14 @@ async function statesOf(): Promise<Map<string, Pick<KnifeRecord, "revision" | "u
   return new Map([...states, ...unwrittenRows<StoredKnife>(KNIVES.name).map((k) => [k.id, k] as const)]);
 }
 
-type Weigh = (design: Design) => Promise<Answer<Weighing>>;
+type Weigh = (design: ProductDesign) => Promise<Answer<Weighing>>;
 type Extent = FiguresRecord["extent"];
 
 /**
  * Figures of the knives on the rack: those that were kept, at once; then the rest one by one, those asked for first.
  * What was worked out is kept for the next visit.
  */
-export function createRackFigures(weigh: Weigh, extentOf: (design: Design) => Extent) {
+export function createRackFigures(weigh: Weigh, extentOf: (design: ProductDesign) => Extent) {
   const store = createStore<RackFigures>(() => ({ known: new Map(), failure: null, ids: null }));
   const unkept = new Map<string, FiguresRecord>();
   const failed = new Set<string>();

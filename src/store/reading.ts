@@ -1,5 +1,5 @@
-import type { Design } from "@/core/design/schema";
-import { DESIGN_VERSION } from "@/core/design/version";
+import type { ProductDesign } from "@/core/design/product";
+import { RECORD_VERSION } from "@/core/design/version";
 import type { Problem } from "@/core/files/knife/read";
 import { isRecord } from "@/core/isRecord";
 import { checksumOf } from "./checksum";
@@ -8,6 +8,7 @@ import type { KnifeRecord, Reference, StoredDesign, StoredKnife, StoredVariant, 
 /** Why a record of the database could not be read. */
 export type DamageReason =
   | { readonly code: "newer"; readonly version: number; readonly known: number }
+  | { readonly code: "other-product"; readonly kind: string }
   | { readonly code: "invalid"; readonly problems: readonly Problem[] };
 
 /** A record that could not be read: its raw content is untouched. */
@@ -24,18 +25,18 @@ export type Reading<T> =
   | { readonly ok: false; readonly damaged: Damaged };
 
 type DesignReading =
-  | { readonly ok: true; readonly design: Design }
+  | { readonly ok: true; readonly design: ProductDesign }
   | { readonly ok: false; readonly reason: DamageReason };
 
 /** A design with the marks of this writer: its version and the checksum of what was checked. */
-export function sealed(design: Design): Required<StoredDesign> {
-  return { design, version: DESIGN_VERSION, checksum: checksumOf(design) };
+export function sealed(design: ProductDesign): Required<StoredDesign> {
+  return { design, version: RECORD_VERSION, checksum: checksumOf(design) };
 }
 
 const readBefore = new WeakMap<object, Promise<DesignReading>>();
 
 /** Designs that are in use, by checksum. */
-const inUse = new Map<string, WeakRef<Design>>();
+const inUse = new Map<string, WeakRef<ProductDesign>>();
 const forgotten = new FinalizationRegistry<string>((checksum) => {
   if (!inUse.get(checksum)?.deref()) inUse.delete(checksum);
 });
@@ -44,7 +45,7 @@ const forgotten = new FinalizationRegistry<string>((checksum) => {
  * The same object for the same design however often it is read, as long as anyone has it: what was worked out of it is
  * known by that, and is not worked out again because something else in the database has changed.
  */
-function sameAsBefore(checksum: string, design: Design): Design {
+function sameAsBefore(checksum: string, design: ProductDesign): ProductDesign {
   const before = inUse.get(checksum)?.deref();
   if (before) return before;
   inUse.set(checksum, new WeakRef(design));
@@ -57,9 +58,9 @@ function sameAsBefore(checksum: string, design: Design): Design {
  * to date and checked as a file would be. The checker is fetched only then.
  */
 export async function readStored(stored: StoredDesign): Promise<DesignReading> {
-  if (stored.version === DESIGN_VERSION && stored.checksum !== undefined)
+  if (stored.version === RECORD_VERSION && stored.checksum !== undefined)
     if (stored.checksum === checksumOf(stored.design))
-      return { ok: true, design: sameAsBefore(stored.checksum, stored.design as Design) };
+      return { ok: true, design: sameAsBefore(stored.checksum, stored.design as ProductDesign) };
   let reading = readBefore.get(stored);
   if (!reading) {
     reading = check(stored);
@@ -69,7 +70,7 @@ export async function readStored(stored: StoredDesign): Promise<DesignReading> {
 }
 
 async function check({ design, version }: StoredDesign): Promise<DesignReading> {
-  const [{ readDesign }, { migrate, versionOfUnmarked }] = await Promise.all([
+  const [{ readDesign }, { versionOfUnmarked }] = await Promise.all([
     import("@/core/files/knife/read"),
     import("@/core/design/migrate"),
   ]);
@@ -78,11 +79,12 @@ async function check({ design, version }: StoredDesign): Promise<DesignReading> 
     const message = "its version makes no sense";
     return { ok: false, reason: { code: "invalid", problems: [{ path: "version", message }] } };
   }
-  if (from > DESIGN_VERSION)
-    return { ok: false, reason: { code: "newer", version: from, known: DESIGN_VERSION } };
-  const reading = readDesign(migrate(design, from), "design");
+  if (from > RECORD_VERSION)
+    return { ok: false, reason: { code: "newer", version: from, known: RECORD_VERSION } };
+  const reading = readDesign(design, from, "design");
   if (reading.ok) return { ok: true, design: reading.design };
-  return { ok: false, reason: reading.code === "invalid" ? reading : { code: "invalid", problems: [] } };
+  const told = reading.code === "invalid" || reading.code === "other-product";
+  return { ok: false, reason: told ? reading : { code: "invalid", problems: [] } };
 }
 
 export async function readKnifeRecord(stored: StoredKnife): Promise<Reading<KnifeRecord>> {

@@ -1,4 +1,5 @@
-import { DESIGN_VERSION } from "@/core/design/version";
+import { asFixed } from "@/core/design/fixed.fixtures";
+import { RECORD_VERSION } from "@/core/design/version";
 import "fake-indexeddb/auto";
 import { readFileSync } from "node:fs";
 import Dexie from "dexie";
@@ -111,7 +112,7 @@ describe("databases as earlier versions wrote them", () => {
     expect(await autosave.flush()).toBe(true);
     autosave.dispose();
     const kept = await db.knives.get("old");
-    expect(kept).toMatchObject({ revision: 8, version: DESIGN_VERSION, design: { blade: { spineMm: 3.3 } } });
+    expect(kept).toMatchObject({ revision: 8, version: RECORD_VERSION, design: { blade: { spineMm: 3.3 } } });
     expect(kept?.checksum).toBe(checksumOf(kept?.design));
     expect((await readBack("old")).reference?.design, "the old reference is still read").toEqual(
       reading.design,
@@ -129,7 +130,7 @@ describe("databases as earlier versions wrote them", () => {
       saved: null,
     });
     if (!reading.ok) throw new Error(reading.code);
-    const [kept, file] = [weigh((await readBack("old")).design), weigh(reading.design)];
+    const [kept, file] = [weigh(asFixed((await readBack("old")).design)), weigh(asFixed(reading.design))];
     if (!kept.ok || !file.ok) throw new Error("not weighed");
     expect(kept.report.massG).toBe(file.report.massG);
   });
@@ -159,7 +160,7 @@ describe("a record that cannot be read", () => {
     ["a list for a design", { design: [] }],
     ["nothing for a design", { design: null }],
     ["a field missing", { design: { ...(sound.design as object), tang: undefined } }],
-    ["a field out of range", { design: { ...(sound.design as object), notes: 5 }, version: DESIGN_VERSION }],
+    ["a field out of range", { design: { ...(sound.design as object), notes: 5 }, version: RECORD_VERSION }],
     ["a version of nothing", { ...sound, version: "five" }],
     ["a version to come", { ...sound, version: 99 }],
   ];
@@ -191,7 +192,7 @@ describe("a record that cannot be read", () => {
     const kept = await db.knives.get(id);
     const design = kept?.design as ReturnType<typeof newDesign>;
     await db.knives.put({ ...kept!, design: { ...design, blade: { ...design.blade, spineMm: 5 } } });
-    expect((await readBack(id)).design.blade.spineMm, "sound all the same").toBe(5);
+    expect(asFixed((await readBack(id)).design).blade.spineMm, "sound all the same").toBe(5);
     await db.knives.put({ ...kept!, design: { ...design, blade: { ...design.blade, spineMm: -5 } } });
     expect((await getKnife(id))?.ok).toBe(false);
   });
@@ -229,7 +230,8 @@ describe("a knife's history", () => {
     const session = createSession(record.design, kept);
     return { session, autosave: createAutosave(session, record, kept) };
   }
-  const spineNow = (session: ReturnType<typeof createSession>) => session.getState().design.blade.spineMm;
+  const spineNow = (session: ReturnType<typeof createSession>) =>
+    asFixed(session.getState().design).blade.spineMm;
 
   it("is there again when the knife is opened: undo, redo, and their words", async () => {
     const { id } = await addKnife(newDesign("Sedge"));
@@ -271,7 +273,7 @@ describe("a knife's history", () => {
     await autosave.flush();
     const steps = await db.steps.toArray();
     expect(steps).toHaveLength(1);
-    expect(steps[0].after).toEqual({ blade: session.getState().design.blade });
+    expect(steps[0].after).toEqual({ blade: asFixed(session.getState().design).blade });
     autosave.dispose();
   });
 

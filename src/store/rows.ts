@@ -1,9 +1,9 @@
-import type { Design } from "@/core/design/schema";
+import type { ProductDesign } from "@/core/design/product";
 import type { Row } from "./tables/spec";
 
 /** A state that the maker chose to keep, to measure later changes against. */
-export interface Reference {
-  readonly design: Design;
+export interface Reference<D extends ProductDesign = ProductDesign> {
+  readonly design: D;
   readonly massG: number | null;
   readonly balanceMm: number | null;
   readonly at: number;
@@ -33,10 +33,10 @@ export interface StoredKnife extends KnifeFields, StoredDesign {
 }
 
 /** A knife as it is worked with: its design of the present version, checked. */
-export interface KnifeRecord extends KnifeFields {
+export interface KnifeRecord<D extends ProductDesign = ProductDesign> extends KnifeFields {
   /** The working state, written at every edit. */
-  readonly design: Design;
-  readonly reference: Reference | null;
+  readonly design: D;
+  readonly reference: Reference<D> | null;
 }
 
 interface VariantFields {
@@ -50,8 +50,8 @@ interface VariantFields {
 export interface StoredVariant extends VariantFields, StoredDesign {}
 
 /** Another making of a knife, kept beside it. */
-export interface VariantRecord extends VariantFields {
-  readonly design: Design;
+export interface VariantRecord<D extends ProductDesign = ProductDesign> extends VariantFields {
+  readonly design: D;
 }
 
 export interface SettingRecord {

@@ -1,8 +1,9 @@
-import type { createSession } from "./session";
+import type { Design } from "@/core/design/schema";
+import type { Session } from "./session";
 
-/** Types another thickness of the spine, as an edit by itself or as part of a gesture. */
-export const spine = (session: ReturnType<typeof createSession>, mm: number, gesture?: string) =>
-  session.getState().edit(
+/** Types another thickness of the spine of a knife with a fixed blade, as an edit by itself or as part of a gesture. */
+export const spine = (session: Session | Session<Design>, mm: number, gesture?: string) =>
+  (session as Session<Design>).getState().edit(
     "Change spine",
     (d) => {
       d.blade.spineMm = mm;

@@ -1,11 +1,11 @@
 import { produce } from "immer";
 import { temporal } from "zundo";
 import { createStore } from "zustand/vanilla";
-import { withoutStaleMarks } from "@/core/design/marks";
 import { withOwnMaterials } from "@/core/design/materials";
 import type { FieldProblem } from "@/core/design/problem";
-import { refusalOf } from "@/core/design/refusal";
-import type { Design } from "@/core/design/schema";
+import type { ProductDesign } from "@/core/design/product";
+import { recordRefusal } from "@/core/design/refusal";
+import { recordOf } from "@/core/products/recordOf";
 import type { State, Timeline } from "./history";
 import { ownMaterials } from "./ownMaterials";
 
@@ -17,23 +17,24 @@ export interface EditOptions {
   readonly gesture?: string;
 }
 
-export interface SessionState {
-  readonly design: Design;
+export interface SessionState<D extends ProductDesign = ProductDesign> {
+  readonly design: D;
   /** What the last edit did, in words: shown beside undo. */
   readonly label: string;
   /** Changes the design, unless the result is one that no file could hold: then nothing changes, and why is said. */
-  edit(label: string, recipe: (draft: Draft<Design>) => void, options?: EditOptions): FieldProblem | null;
+  edit(label: string, recipe: (draft: Draft<D>) => void, options?: EditOptions): FieldProblem | null;
   /** Takes a whole design as one step of undo: a restored or foreign state. */
-  adopt(label: string, design: Design): void;
+  adopt(label: string, design: D): void;
 }
 
-/** One knife being edited: an immutable design with undo and redo, from the start where its history was kept. */
-export function createSession(initial: Design, kept?: Timeline) {
+/** One design being edited: immutable, with undo and redo, from the start where its history was kept. */
+export function createSession<D extends ProductDesign>(initial: D, kept?: Timeline<D>) {
+  const record = recordOf(initial);
   let lastGesture: string | null = null;
-  const store = createStore<SessionState>()(
+  const store = createStore<SessionState<D>>()(
     temporal(
       (set) => {
-        const put = (label: string, design: Design, gesture: string | null) => {
+        const put = (label: string, design: D, gesture: string | null) => {
           const goesOn = gesture !== null && gesture === lastGesture;
           const history = store.temporal.getState();
           // The first edit of a gesture records where it began; the rest replace each other.
@@ -47,12 +48,10 @@ export function createSession(initial: Design, kept?: Timeline) {
           label: kept?.now.label ?? "",
           edit: (label, recipe, options) => {
             const now = store.getState().design;
-            const next = withOwnMaterials(
-              withoutStaleMarks(produce(now, recipe as (draft: unknown) => void)),
-              ownMaterials(),
-            );
+            const changed = produce(now, recipe as (draft: unknown) => void);
+            const next = withOwnMaterials(record.tidied(changed) as D, ownMaterials());
             if (next === now) return null;
-            const refused = refusalOf(next);
+            const refused = recordRefusal(record.schema, next);
             if (!refused) put(label, next, options?.gesture ?? null);
             return refused;
           },
@@ -69,13 +68,13 @@ export function createSession(initial: Design, kept?: Timeline) {
   if (kept) store.temporal.setState({ pastStates: [...kept.past], futureStates: [...kept.future].reverse() });
   return Object.assign(store, {
     /** All states as they stand. */
-    timeline: (): Timeline => {
+    timeline: (): Timeline<D> => {
       const { pastStates, futureStates } = store.temporal.getState();
       const { design, label } = store.getState();
       return {
-        past: pastStates as State[],
+        past: pastStates as State<D>[],
         now: { design, label },
-        future: [...futureStates].reverse() as State[],
+        future: [...futureStates].reverse() as State<D>[],
       };
     },
     undo: () => {
@@ -89,4 +88,4 @@ export function createSession(initial: Design, kept?: Timeline) {
   });
 }
 
-export type Session = ReturnType<typeof createSession>;
+export type Session<D extends ProductDesign = ProductDesign> = ReturnType<typeof createSession<D>>;

@@ -1,5 +1,5 @@
 import { nanoid } from "nanoid";
-import type { Design } from "@/core/design/schema";
+import type { ProductDesign } from "@/core/design/product";
 import { MOST_VARIANTS, type Variant } from "@/core/design/variant";
 import { putBack } from "./bin";
 import { keptTable, type Removed } from "./keptTable";
@@ -61,7 +61,10 @@ async function change(id: string, by: Partial<StoredVariant>, seen?: VariantReco
 }
 
 /** Changes a variant by a function of its design. */
-export async function changeVariantDesign(id: string, by: (design: Design) => Design): Promise<void> {
+export async function changeVariantDesign(
+  id: string,
+  by: (design: ProductDesign) => ProductDesign,
+): Promise<void> {
   const now = await table.row(id);
   const reading = now && (await readVariantRecord(now));
   if (reading?.ok) await change(id, sealed(by(reading.record.design)));
@@ -71,9 +74,9 @@ export async function changeVariantDesign(id: string, by: (design: Design) => De
  * Keeps variants beside a knife, each under a name that is free there. Keeps none of them, and says how many may be
  * kept, where there would be too many.
  */
-export async function addVariants(
+export async function addVariants<D extends ProductDesign>(
   knifeId: string,
-  variants: readonly Variant[],
+  variants: readonly Variant<D>[],
 ): Promise<
   | { readonly ok: true; readonly added: readonly VariantRecord[] }
   | { readonly ok: false; readonly room: number }
@@ -97,7 +100,7 @@ export const renameVariant = (id: string, name: string, seen?: VariantRecord): P
   change(id, { name }, seen);
 
 /** Puts another making in the place of one that was kept. */
-export const replaceVariant = (id: string, design: Design, seen?: VariantRecord): Promise<void> =>
+export const replaceVariant = (id: string, design: ProductDesign, seen?: VariantRecord): Promise<void> =>
   change(id, sealed(design), seen);
 
 /** Takes a variant away into the bin. */

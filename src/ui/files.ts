@@ -1,5 +1,5 @@
 "use client";
-import type { Design } from "@/core/design/schema";
+import type { ProductDesign } from "@/core/design/product";
 import type { Variant } from "@/core/design/variant";
 import { LARGEST_KNIFE_BYTES } from "@/core/files/knife/format";
 import type { KnifeReading } from "@/core/files/knife/read";
@@ -10,7 +10,7 @@ import type { FilesService } from "@/workers/files.messages";
 import { notices } from "./shell/notice";
 
 /** Hands a knife and its variants to the browser as a file to keep; says how many variants found no room in it. */
-export function downloadKnife(design: Design, variants: readonly Variant[]): void {
+export function downloadKnife(design: ProductDesign, variants: readonly Variant[]): void {
   const { text, leftOut } = writeKnifeWithin(design, variants);
   download(new Blob([text], { type: "application/json" }), `${fileStem(design.name)}.euaxis.json`);
   if (leftOut === 0) return;
@@ -25,7 +25,7 @@ export function downloadKnife(design: Design, variants: readonly Variant[]): voi
  * The same for a knife of the rack or the bench. Where the database cannot be asked for its variants, or some are
  * damaged, the file has the rest, and what is missing is said.
  */
-export async function exportKnife(knifeId: string, design: Design): Promise<void> {
+export async function exportKnife(knifeId: string, design: ProductDesign): Promise<void> {
   const variants = await allVariantsOf(knifeId).catch((error: unknown) => {
     console.error("the variants could not be read", error);
     return null;
@@ -71,7 +71,7 @@ export function fileStem(name: string): string {
 }
 
 export type Opened =
-  | { readonly ok: true; readonly design: Design; readonly variants: readonly Variant[] }
+  | { readonly ok: true; readonly design: ProductDesign; readonly variants: readonly Variant[] }
   | { readonly ok: false; readonly name: string; readonly reason: string };
 
 /** One worker reads all files of a page. */

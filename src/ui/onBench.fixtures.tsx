@@ -3,19 +3,23 @@ import { ChakraProvider } from "@chakra-ui/react";
 import { cleanup, render } from "@testing-library/react";
 import type { ReactNode } from "react";
 import { afterEach } from "vitest";
-import type { Design } from "@/core/design/schema";
-import { weigh } from "@/core/weigh/weigh";
-import { createAutosave } from "@/store/autosave";
+import type { ProductDesign } from "@/core/design/product";
+import { modelOf } from "@/core/products/modelOf";
+import { type Autosave, createAutosave } from "@/store/autosave";
 import { addKnife } from "@/store/knives";
-import { createSession } from "@/store/session";
+import { createSession, type Session } from "@/store/session";
 import { benchService } from "@/workers/bench.service";
 import { startOver } from "@/workers/port.fixtures";
 import { BenchProvider } from "./bench/BenchContext";
+import { viewsOf } from "./products/viewsOf";
 import { Notices } from "./shell/Notices";
 import { system } from "./theme";
 
 /** The same services as in the browser, over a real message channel in this process. */
-const SERVICES: Readonly<Record<string, object>> = { weigh: { weigh }, bench: benchService };
+const SERVICES: Readonly<Record<string, object>> = {
+  weigh: { weigh: (design: ProductDesign) => modelOf(design).weigh(design) },
+  bench: benchService,
+};
 
 /** Stands for the browser's workers. */
 class WorkerHere {
@@ -40,13 +44,18 @@ Element.prototype.setPointerCapture ??= () => undefined;
 afterEach(cleanup);
 
 /** Puts a knife on the bench, kept as in the browser, and shows something of it. */
-export async function onBench(design: Design, content: ReactNode) {
-  const record = await addKnife(design);
-  const session = createSession(record.design);
+export async function onBench<D extends ProductDesign>(design: D, content: ReactNode) {
+  const record = { ...(await addKnife(design)), design, reference: null };
+  const session = createSession(design);
   const autosave = createAutosave(session, record);
   const shown = render(
     <ChakraProvider value={system}>
-      <BenchProvider knifeId={record.id} session={session} autosave={autosave}>
+      <BenchProvider
+        knifeId={record.id}
+        session={session as unknown as Session}
+        autosave={autosave as unknown as Autosave}
+        views={viewsOf(design)}
+      >
         {content}
       </BenchProvider>
       <Notices />

@@ -1,6 +1,6 @@
 "use client";
 import { useEffect, useRef, useState } from "react";
-import type { Design } from "@/core/design/schema";
+import type { ProductDesign } from "@/core/design/product";
 import type { BenchService } from "@/workers/bench.messages";
 import type { Client } from "@/workers/client";
 import { createBenchWorker } from "@/workers/services";
@@ -70,9 +70,9 @@ export function useWorkerQuery<About, T>(
   return query;
 }
 
-interface Answers<T> {
+interface Answers<D, T> {
   readonly given: unknown;
-  readonly of: ReadonlyMap<Design, T | "failed">;
+  readonly of: ReadonlyMap<D, T | "failed">;
 }
 
 /**
@@ -80,15 +80,15 @@ interface Answers<T> {
  * answered is not asked again while its design stays among them, unless what the question was `given` changes; answers of
  * designs that are there no more are forgotten.
  */
-export function useWorkerQueries<S, T>(
+export function useWorkerQueries<S, D extends ProductDesign, T>(
   create: () => Client<S>,
-  designs: readonly Design[],
-  question: (service: S, design: Design) => T,
+  designs: readonly D[],
+  question: (service: S, design: D) => T,
   given: unknown = null,
-): ReadonlyMap<Design, Awaited<T> | "failed"> {
+): ReadonlyMap<D, Awaited<T> | "failed"> {
   const client = useClient(create);
   const ask = useLatest(question);
-  const [answers, setAnswers] = useState<Answers<Awaited<T>>>({ given, of: new Map() });
+  const [answers, setAnswers] = useState<Answers<D, Awaited<T>>>({ given, of: new Map() });
   const known = useLatest(answers);
   useEffect(() => {
     const stale = known.current.given !== given;

@@ -2,6 +2,7 @@ import type { PartKey } from "@/core/assembly/partKey";
 import type { PieceRole } from "@/core/design/schema";
 import { FASTENERS } from "./fasteners";
 import { FITTING_WORDS } from "./fittings";
+import { componentName } from "./parts";
 
 const ROLE_WORDS: Readonly<Record<PieceRole, string>> = {
   ferrule: "Ferrule",
@@ -44,6 +45,8 @@ export function customerWords(key: PartKey): string {
       return "Frame of the handle";
     case "piece":
       return ROLE_WORDS[key.sort];
+    case "component":
+      return componentName(key);
     case "wrap":
       return "Wrap";
     case "ring":

@@ -1,8 +1,8 @@
-import type { KnifeFailure } from "@/core/files/knife/read";
+import type { FixedReading } from "@/core/files/knife/readFixed";
 import { problemWords } from "./problems";
 
 /** Why a knife file was refused, in words that say what to do. */
-export function fileFailureWords(failure: KnifeFailure): string {
+export function fileFailureWords(failure: Extract<FixedReading, { ok: false }>): string {
   switch (failure.code) {
     case "too-large":
       return `The file is ${kilobytes(failure.bytes)}; a knife file may be ${kilobytes(failure.limit)} at most.`;
@@ -20,6 +20,10 @@ export function fileFailureWords(failure: KnifeFailure): string {
       return 'The file does not say its version: "version" must be a whole number from 1.';
     case "newer":
       return `The file is of version ${failure.version}, and this Euaxis knows versions up to ${failure.known}. Update Euaxis to open it.`;
+    case "other-product":
+      return `It is a design of another kind ("${failure.kind}"), which this Euaxis does not know. Update Euaxis to open it.`;
+    case "not-fixed":
+      return `It is a design of another kind ("${failure.kind}"): this is for knives with a fixed blade.`;
     case "invalid": {
       const first = failure.problems
         .slice(0, 4)

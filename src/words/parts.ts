@@ -66,6 +66,12 @@ const dividerWords = ({ number, sheet }: { number: number; sheet: number | null 
 const halfWords = ({ sort, number }: { sort: "front" | "rear"; number: number | null }) =>
   numbered(`${END_WORDS[sort]} half`, number);
 
+/** A part that a product names by itself: its sort in words, and which of several. */
+export const componentName = ({ sort, number }: { sort: string; number: number | null }) => {
+  const plain = sort.replaceAll("-", " ");
+  return numbered(plain.charAt(0).toUpperCase() + plain.slice(1), number);
+};
+
 /** What a part is called. */
 export function partName(key: PartKey): string {
   switch (key.kind) {
@@ -90,6 +96,8 @@ export function partName(key: PartKey): string {
       return `${numbered(STRIP_WORDS[key.kind], key.number)}, ${key.side}`;
     case "divider":
       return `${dividerWords(key)}, ${key.side}`;
+    case "component":
+      return key.side === null ? componentName(key) : `${componentName(key)}, ${key.side}`;
     case "half":
       return `${halfWords(key)}, ${key.side}`;
     case "lower":
@@ -126,6 +134,8 @@ export function partStem(key: PartKey): string {
     case "lower":
     case "lengthwise-sheet":
       return LENGTHWISE_WORDS[key.kind];
+    case "component":
+      return componentName({ sort: key.sort, number: null });
     case "half":
       return `${END_WORDS[key.sort]} half`;
     case "hole":

@@ -1,4 +1,5 @@
 import type { StartingForm } from "@/core/design/startingForms";
+import { own } from "@/core/own";
 
 interface FormWords {
   readonly name: string;
@@ -20,3 +21,11 @@ export const FORM_WORDS: Record<StartingForm, FormWords> = {
   "sword-length": { name: "Sword-length", says: "Curved, peened through a disc pommel" },
   "kit-blade": { name: "Blade in the hand", says: "Bought or finished: weighed as it is" },
 };
+
+/** What a design of a form is called to begin with; a form that has no words here goes by its code. */
+export function startName(code: string): string {
+  const words = own<FormWords>(FORM_WORDS, code);
+  if (words) return words.name;
+  const plain = code.replaceAll("-", " ");
+  return plain.charAt(0).toUpperCase() + plain.slice(1);
+}

@@ -3,6 +3,7 @@ import type { Shop } from "@/core/cost/shop";
 import type { StockLayout } from "@/core/cutting/cutJob";
 import type { Cuttable } from "@/core/cutting/cuttable";
 import type { StockSheet } from "@/core/cutting/stockSheet";
+import type { ProductDesign } from "@/core/design/product";
 import type { Design } from "@/core/design/schema";
 import type { FitSheet } from "@/core/fit/sheet";
 import type { Review } from "@/core/review/reviewDesign";
@@ -16,7 +17,7 @@ import type { Spread } from "@/core/tune/spread";
 /** What the bench's second worker answers to, of designs that can be built. */
 export interface BenchService {
   /** The trade's rules over the design; a quick review leaves out fixes that cost many weighings. */
-  review(design: Design, quick: boolean): Review;
+  review(design: ProductDesign, quick: boolean): Promise<Review>;
   /** Everything to measure, drill, cut and mix for it. */
   fit(design: Design): FitSheet;
   /** What each change would do. */
@@ -28,7 +29,7 @@ export interface BenchService {
   /** Builds drawn at random; tells how many are drawn meanwhile. */
   sample(design: Design, count: number, seed: number, tell: (drawn: number) => void): Sampled | null;
   /** What it costs to make at a shop's prices; null of a knife that cannot be built. */
-  bill(design: Design, shop: Shop): Bill | null;
+  bill(design: ProductDesign, shop: Shop): Promise<Bill | null>;
   /** What is cut of several knives, laid out on sheets of stock. */
   layOut(knives: readonly (readonly Cuttable[])[], stock: StockSheet): StockLayout;
 }

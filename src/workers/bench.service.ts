@@ -1,7 +1,6 @@
-import { billOf } from "@/core/cost/bill";
 import { laidOnStock } from "@/core/cutting/cutJob";
 import { fitSheet } from "@/core/fit/sheet";
-import { reviewDesign } from "@/core/review/reviewDesign";
+import { modelOf } from "@/core/products/modelOf";
 import { tuneReviewed } from "@/core/review/tuneReviewed";
 import { leverEffects } from "@/core/tune/effects";
 import { sampleBuilds } from "@/core/tune/sample";
@@ -10,12 +9,12 @@ import type { BenchService } from "./bench.messages";
 
 /** What the bench's second worker answers with: the core's own functions. */
 export const benchService: BenchService = {
-  review: (design, quick) => reviewDesign(design, quick),
+  review: async (design, quick) => (await modelOf(design).making()).review(design, quick),
   fit: (design) => fitSheet(design),
   levers: (design) => leverEffects(design),
   tune: (design, target, allowed, limits) =>
     tuneReviewed(design, target, (l) => allowed.includes(l.id), limits),
-  bill: (design, shop) => billOf(design, shop),
+  bill: async (design, shop) => (await modelOf(design).making()).bill(design, shop),
   layOut: laidOnStock,
   spread: (design) => spreadOf(design),
   sample: (design, count, seed, tell) =>

@@ -1,10 +1,10 @@
 import { expose, transfer } from "comlink";
 import Module, { type ManifoldToplevel } from "manifold-3d";
-import { assemble } from "@/core/assembly/assemble";
-import type { Design } from "@/core/design/schema";
+import type { ProductDesign } from "@/core/design/product";
 import { exportMesh } from "@/core/files/mesh/exportMesh";
 import { importShape } from "@/core/files/mesh/importShape";
 import { meshesOf, type PartSolid, partSolids, SEEN_MM } from "@/core/kernel/partMeshes";
+import { modelOf } from "@/core/products/modelOf";
 import { meshAgreement } from "@/core/weigh/agreement";
 import type { SolidService } from "./solid.messages";
 
@@ -42,12 +42,12 @@ async function withKernel<T>(work: (kernel: ManifoldToplevel) => T | Promise<T>)
 
 let shown: { key: string; solids: PartSolid[] } | null = null;
 
-function solidsOf(made: ManifoldToplevel, design: Design): PartSolid[] {
+function solidsOf(made: ManifoldToplevel, design: ProductDesign): PartSolid[] {
   const key = JSON.stringify(design);
   if (shown?.key === key) return shown.solids;
   for (const { solid } of shown?.solids ?? []) solid.delete();
   shown = null;
-  shown = { key, solids: partSolids(made, assemble(design)) };
+  shown = { key, solids: partSolids(made, modelOf(design).assemble(design)) };
   return shown.solids;
 }
 
@@ -60,10 +60,18 @@ const service: SolidService = {
         meshes.flatMap((p) => [p.mesh.vertices.buffer, p.mesh.triangles.buffer]),
       );
     }),
-  agreement: (design) => withKernel((made) => meshAgreement(made, assemble(design))),
+  agreement: (design) => withKernel((made) => meshAgreement(made, modelOf(design).assemble(design))),
   importShape: (bytes, unit) => withKernel((made) => importShape(made, bytes, unit)),
   exportFile: (design, partId, format, names) =>
-    withKernel((made) => exportMesh(made, design, partId, format, names)),
+    withKernel((made) =>
+      exportMesh(
+        made,
+        { name: design.name, assembly: modelOf(design).assemble(design) },
+        partId,
+        format,
+        names,
+      ),
+    ),
 };
 
 expose(service);

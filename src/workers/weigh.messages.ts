@@ -1,7 +1,7 @@
-import type { Design } from "@/core/design/schema";
-import type { Weighing } from "@/core/weigh/weigh";
+import type { ProductDesign } from "@/core/design/product";
+import type { Weighing } from "@/core/weigh/weighAssembly";
 
 /** What the weighing worker answers to. */
 export interface WeighService {
-  weigh(design: Design): Weighing;
+  weigh(design: ProductDesign): Weighing;
 }

@@ -1,6 +1,6 @@
-import { billOf } from "@/core/cost/bill";
 import { plainShop } from "@/core/cost/shop";
 import { readPrices } from "@/core/files/prices/prices";
+import { modelOf } from "@/core/products/modelOf";
 import { pricesFailureWords } from "@/words/pricesFailures";
 import { command } from "../command";
 import { bytesOf, weighed } from "../input";
@@ -16,10 +16,11 @@ export const cost = command({
     const from = text("prices");
     const shop = from ? await shopIn(from) : plainShop();
     const { design, variants } = await weighed(path);
+    const { bill } = await modelOf(design).making();
     return {
       currency: shop.currency,
-      ...billOf(design, shop),
-      variants: variants.map((v) => ({ name: v.name, bill: billOf(v.design, shop) })),
+      ...bill(design, shop),
+      variants: variants.map((v) => ({ name: v.name, bill: bill(v.design, shop) })),
     };
   },
 });

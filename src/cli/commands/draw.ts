@@ -3,7 +3,7 @@ import { stacked } from "@/core/cutting/place";
 import { stencilCuttables } from "@/core/cutting/stencils";
 import { DRAWING_FORMAT_IDS, DRAWING_FORMATS, drawingFormatOf } from "@/core/files/drawings";
 import { command } from "../command";
-import { numberIn, weighed, writeTo } from "../input";
+import { numberIn, weighedFixed, writeTo } from "../input";
 import { Refusal } from "../refusal";
 
 /** Distance between several pieces in one file, mm. */
@@ -33,7 +33,7 @@ export const draw = command({
       allowanceMm: lengthIn(input.text("allowance"), "--allowance", 20),
       leastHoleMm: lengthIn(input.text("least-hole"), "--least-hole", 60),
     };
-    const { design } = await weighed(path);
+    const { design } = await weighedFixed(path);
     const films = stencilCuttables(design, settings);
     const pieces = [
       ...piecesNamed(design, name).map((p) => ({

@@ -1,6 +1,6 @@
 import { dynamics, effectiveMass } from "@/core/weigh/dynamics";
 import { command } from "../command";
-import { numberIn, weighed } from "../input";
+import { numberIn, weighedFixed } from "../input";
 
 /** How a knife moves about its grip point, and what it feels like to be struck along the blade. */
 export const motion = command({
@@ -9,7 +9,7 @@ export const motion = command({
   args: ["FILE"],
   options: { grip: { value: "MM", says: "the grip point, − behind the datum; else that of the knife" } },
   run: async ({ args: [path], text }) => {
-    const { design, report } = await weighed(path);
+    const { design, report } = await weighedFixed(path);
     const gripMm = numberIn(text("grip") ?? String(design.use.gripMm), "--grip");
     const stations = [0, 0.25, 0.5, 0.75, 1].map((share) => share * design.blade.lengthMm);
     const effectiveMassG = stations.map((xMm) => ({ xMm, massG: effectiveMass(report, xMm) }));

@@ -1,11 +1,11 @@
 import { fitSheet } from "@/core/fit/sheet";
 import { command } from "../command";
-import { weighed } from "../input";
+import { weighedFixed } from "../input";
 
 export const fit = command({
   name: "fit",
   says: "drills, holes, slot, walls, glue, cut list and strength",
   args: ["FILE"],
   options: {},
-  run: async ({ args: [path] }) => fitSheet((await weighed(path)).design),
+  run: async ({ args: [path] }) => fitSheet((await weighedFixed(path)).design),
 });

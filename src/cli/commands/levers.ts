@@ -1,6 +1,6 @@
 import { leverEffects } from "@/core/tune/effects";
 import { command } from "../command";
-import { weighed } from "../input";
+import { weighedFixed } from "../input";
 
 export const levers = command({
   name: "levers",
@@ -8,7 +8,7 @@ export const levers = command({
   args: ["FILE"],
   options: {},
   run: async ({ args: [path] }) => {
-    const { design, report } = await weighed(path);
+    const { design, report } = await weighedFixed(path);
     return { massG: report.massG, balanceMm: report.balanceMm, levers: leverEffects(design) };
   },
 });

@@ -1,3 +1,4 @@
+import { modelOf } from "@/core/products/modelOf";
 import { command } from "../command";
 import { weighed, writeTo } from "../input";
 import { Refusal } from "../refusal";
@@ -24,7 +25,12 @@ export const mesh = command({
     ]);
     const kernel = await load();
     kernel.setup();
-    const bytes = exportMesh(kernel, design, part, format as "stl" | "3mf");
+    const bytes = exportMesh(
+      kernel,
+      { name: design.name, assembly: modelOf(design).assemble(design) },
+      part,
+      format as "stl" | "3mf",
+    );
     if (!bytes) {
       const ids = report.parts.map((p) => p.id).join(", ");
       throw new Refusal(`no part "${part}" with a volume; this knife has: ${ids}`);

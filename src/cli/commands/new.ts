@@ -1,11 +1,14 @@
-import { STARTING_FORMS, startingForm } from "@/core/design/startingForms";
 import { writeKnife } from "@/core/files/knife/write";
-import { FORM_WORDS } from "@/words/startingForms";
+import { RECORDS } from "@/core/products/records";
+import { startName } from "@/words/startingForms";
 import { command, usageOf } from "../command";
 import { writeTo } from "../input";
 import { Refusal } from "../refusal";
 
-/** The names of the starting forms, or a file with a new knife of one. */
+/** The starting forms of every product. */
+const starts = () => RECORDS.flatMap((r) => r.starts);
+
+/** The names of the starting forms, or a file with a new design of one. */
 export const newKnife = command({
   name: "new",
   says: "writes a knife to begin from",
@@ -15,12 +18,13 @@ export const newKnife = command({
     list: { value: null, says: "names the forms instead" },
   },
   run: async ({ args: [form], text, has }) => {
-    if (has("list")) return STARTING_FORMS;
+    const codes = starts().map((s) => s.code);
+    if (has("list")) return codes;
     const out = text("out");
     if (!form || !out) throw new Refusal(`FORM and --out are needed; usage: ${usageOf(newKnife)}`);
-    const known = STARTING_FORMS.find((f) => f === form);
-    if (!known) throw new Refusal(`no form "${form}"; there are: ${STARTING_FORMS.join(", ")}`);
-    await writeTo(out, writeKnife(startingForm(known, FORM_WORDS[known].name)));
+    const start = starts().find((s) => s.code === form);
+    if (!start) throw new Refusal(`no form "${form}"; there are: ${codes.join(", ")}`);
+    await writeTo(out, writeKnife(start.begin(startName(form))));
     return { form, out };
   },
 });

@@ -1,7 +1,6 @@
 import { materialsIn } from "@/core/design/materials";
-import { reviewDesign } from "@/core/review/reviewDesign";
+import { modelOf } from "@/core/products/modelOf";
 import type { Finding } from "@/core/review/types";
-import { faultsOf } from "@/core/weigh/faults";
 import { findingWords } from "@/words/findings";
 import { command } from "../command";
 import { designIn, withinTime } from "../input";
@@ -14,10 +13,11 @@ export const review = command({
   options: {},
   run: async ({ args: [path] }) => {
     const design = await designIn(path);
+    const model = modelOf(design);
+    const making = await model.making();
     const all = withinTime((): Finding[] => {
-      const checked = faultsOf(design);
-      const sound = checked.every((f) => f.severity !== "error");
-      return sound ? [...checked, ...reviewDesign(design).findings] : checked;
+      const { ok, findings } = model.weigh(design);
+      return ok ? [...findings, ...making.review(design, false).findings] : [...findings];
     });
     return all.map((f) => ({
       ...f,

@@ -1,6 +1,6 @@
 import { sampleBuilds } from "@/core/tune/sample";
 import { command } from "../command";
-import { numberIn, weighed } from "../input";
+import { numberIn, weighedFixed } from "../input";
 import { Refusal } from "../refusal";
 
 const MOST = 1_000_000;
@@ -18,7 +18,7 @@ export const sample = command({
     const seed = numberIn(text("seed") ?? "1", "--seed");
     if (!Number.isInteger(count) || count < 1 || count > MOST)
       throw new Refusal(`-n is a whole number from 1 to ${MOST}`);
-    const { design } = await weighed(path);
+    const { design } = await weighedFixed(path);
     const sampled = sampleBuilds(design, count, seed);
     if (!sampled) throw new Refusal("this knife cannot be built, so it cannot be sampled");
     const { masses, balances, ...rest } = sampled;

@@ -10,7 +10,7 @@ import { sheetKindsOf, sheetPages } from "@/sheets/pages";
 import { dayWords } from "@/words/job";
 import { SHEET_KINDS, SHEET_WORDS, WITHOUT_WORDS } from "@/words/sheets";
 import { command } from "../command";
-import { numberIn, weighed, writeTo } from "../input";
+import { numberIn, weighedFixed, writeTo } from "../input";
 import { Refusal } from "../refusal";
 
 /** Where the fonts lie from here, and from a bundle of this. */
@@ -44,7 +44,7 @@ export const sheet = command({
     const paper = text("paper") ?? "a4";
     if (!Object.hasOwn(PAPERS, paper))
       throw new Refusal(`--paper is ${Object.keys(PAPERS).join(", ")}, not "${paper}"`);
-    const { design, variants, report } = await weighed(path);
+    const { design, variants, report } = await weighedFixed(path);
     if (!sheetKindsOf(design).includes(kind))
       throw new Refusal(
         `${design.name} has no ${SHEET_WORDS[kind].name.toLowerCase()}: ${WITHOUT_WORDS[kind] ?? "it is not of that kind"}`,

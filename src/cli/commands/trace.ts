@@ -21,7 +21,7 @@ import { Work } from "@/core/work";
 import { drawingFailureWords, outlineFailureWords, reachWords } from "@/words/drawings";
 import { problemWords } from "@/words/problems";
 import { command } from "../command";
-import { bytesWithin, designIn, withinTime, writeTo } from "../input";
+import { bytesWithin, fixedIn, withinTime, writeTo } from "../input";
 import { Refusal } from "../refusal";
 import { tracePhoto } from "./tracePhoto";
 
@@ -74,7 +74,7 @@ export const trace = command({
     if (!(reachMm >= SHORTEST_MM && reachMm <= LONGEST_MM))
       throw new Refusal(reachWords(reachMm, SHORTEST_MM, LONGEST_MM));
     const { shapes, doubled, joined } = withinTime(() => shapesIn(drawing, mmPerUnit, work));
-    const before = await designIn(onto);
+    const before = (await fixedIn(onto)).design;
     const assigned = proposedAssignment(before, shapes, as);
     if (!assigned) {
       const open = shapes.find((s) => s.kind === "open");

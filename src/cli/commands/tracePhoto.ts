@@ -17,7 +17,7 @@ import { outlineFailureWords } from "@/words/drawings";
 import { pictureFailureWords, scaleFailureWords } from "@/words/photos";
 import { problemWords } from "@/words/problems";
 import type { Input } from "../command";
-import { bytesWithin, designIn, numberIn, withinTime, writeTo } from "../input";
+import { bytesWithin, fixedIn, numberIn, withinTime, writeTo } from "../input";
 import { Refusal } from "../refusal";
 
 /** How far round a corner that was told the sheet's edges are looked for, as a share of the picture's width. */
@@ -49,7 +49,7 @@ export async function tracePhoto(
   const threshold = told === undefined ? null : numberIn(told, "--threshold");
   const flat = withinTime(() => flattenedPhoto(photo, plane.plane));
   const seen = withinTime(() => shapesInPhoto(flat, { ...USUAL_SEEING, shape, threshold }));
-  const before = await designIn(onto);
+  const before = (await fixedIn(onto)).design;
   const assigned = proposedAssignment(before, seen.shapes, as);
   if (!assigned) throw new Refusal("no shape was found in this photo; is it --shape dark or light?");
   const answer = withinTime(() => traced(before, assigned, TRACED_FIT));

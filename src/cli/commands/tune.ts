@@ -1,6 +1,6 @@
 import { tuneReviewed } from "@/core/review/tuneReviewed";
 import { command } from "../command";
-import { weighed, windowIn } from "../input";
+import { weighedFixed, windowIn } from "../input";
 
 export const tune = command({
   name: "tune",
@@ -20,7 +20,7 @@ export const tune = command({
       balanceMm: windowIn(needed("balance"), "--balance"),
       massG: mass ? windowIn(mass, "--mass") : null,
     };
-    const { design, report } = await weighed(path);
+    const { design, report } = await weighedFixed(path);
     return { massG: report.massG, balanceMm: report.balanceMm, answers: tuneReviewed(design, target) };
   },
 });

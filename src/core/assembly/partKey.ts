@@ -39,6 +39,13 @@ export type PartKey =
       readonly side: Side;
     }
   | (Naming & { readonly kind: "piece"; readonly sort: PieceRole; readonly id: string })
+  /** Of a product that names its own: a sort in plain English words with hyphens, which of several, on which side. */
+  | {
+      readonly kind: "component";
+      readonly sort: string;
+      readonly number: number | null;
+      readonly side: Side | null;
+    }
   | (Naming & {
       readonly kind: "fastener";
       readonly sort: FastenerKind;
@@ -65,6 +72,8 @@ export function pairId(key: PairKey): string {
       return join(key.kind, key.number);
     case "divider":
       return join(key.kind, key.id, key.sheet);
+    case "component":
+      return join(key.kind, key.sort, key.number);
     case "bolster":
     case "fitting":
       return join(key.kind, key.sort);

@@ -1,6 +1,7 @@
 import { materialsIn } from "../design/materials";
 import type { Design } from "../design/schema";
 import { own } from "../own";
+import type { MaterialOf } from "../stock/types";
 import type { MassReport } from "../weigh/report";
 import { weigh } from "../weigh/weigh";
 import { billOfMaterials, type MaterialLine } from "./billOfMaterials";
@@ -28,23 +29,23 @@ export interface Bill {
   readonly unpriced: readonly string[];
 }
 
-/**
- * The bill of a knife that can be built, or null. What is bought as stock is charged by the share that is used up, not
- * by whole pieces.
- */
-export function billOf(design: Design, shop: Shop, known?: MassReport): Bill | null {
-  const weighing = known ? null : weigh(design);
-  const report = known ?? (weighing?.ok ? weighing.report : null);
-  if (!report) return null;
-  const materialOf = materialsIn(design);
-  const kerfMm = design.fitUp.stock.kerfMm;
-  const lines = billOfMaterials(design, report).map((take) => ({
+/** What a bill is made of, whatever product it is of. */
+export interface Billable {
+  readonly lines: readonly MaterialLine[];
+  readonly work: readonly WorkLine[];
+  /** Whatever else it takes: time, and money in the maker's own currency. */
+  readonly others: readonly { readonly minutes: number; readonly money: number }[];
+  readonly kerfMm: number;
+  readonly materialOf: MaterialOf;
+}
+
+/** The bill at a shop's prices. What is bought as stock is charged by the share that is used up, not by whole pieces. */
+export function billFor({ lines: takes, work, others, kerfMm, materialOf }: Billable, shop: Shop): Bill {
+  const lines = takes.map((take) => ({
     take,
     ...priced(take, own(shop.prices, take.key), kerfMm, materialOf),
     massG: takenMassG(take, materialOf),
   }));
-  const work = workOf(design);
-  const { others } = design.work;
   const materials = lines.reduce((s, l) => s + (l.cost ?? 0), 0);
   const minutes = [...work, ...others].reduce((s, w) => s + w.minutes, 0);
   const labour = (minutes / 60) * shop.ratePerHour;
@@ -59,4 +60,21 @@ export function billOf(design: Design, shop: Shop, known?: MassReport): Bill | n
     total: materials + labour + besides,
     unpriced: [...new Set(lines.filter((l) => l.cost === null).map((l) => l.take.key))],
   };
+}
+
+/** The bill of a knife with a fixed blade that can be built, or null. */
+export function billOf(design: Design, shop: Shop, known?: MassReport): Bill | null {
+  const weighing = known ? null : weigh(design);
+  const report = known ?? (weighing?.ok ? weighing.report : null);
+  if (!report) return null;
+  return billFor(
+    {
+      lines: billOfMaterials(design, report),
+      work: workOf(design),
+      others: design.work.others,
+      kerfMm: design.fitUp.stock.kerfMm,
+      materialOf: materialsIn(design),
+    },
+    shop,
+  );
 }

@@ -79,6 +79,7 @@ export const PAID_AS: Readonly<Record<PartKey["kind"], "stock" | "fastener" | "m
     "tang-end": "fastener",
     fitting: "mass",
     ring: "mass",
+    component: "mass",
     wrap: "mass",
     hole: "fill",
     slot: "fill",

@@ -92,6 +92,7 @@ export function plainFullTang(): FullTang {
 /** A sound field knife to begin from. */
 export function newDesign(name: string): Design {
   return {
+    kind: "fixed",
     name,
     notes: "",
     blade: {

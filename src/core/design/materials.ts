@@ -2,10 +2,11 @@ import { isRecord } from "../isRecord";
 import { materialsWith } from "../stock/own/known";
 import { OWN_PREFIX, type OwnMaterial } from "../stock/own/types";
 import type { MaterialOf } from "../stock/types";
-import type { Design } from "./schema";
+import type { ProductDesign } from "./product";
 
 /** Finds what a knife may be made of: materials that ship, and the own ones that its record carries. */
-export const materialsIn = (design: Pick<Design, "materials">): MaterialOf => materialsWith(design.materials);
+export const materialsIn = (design: Pick<ProductDesign, "materials">): MaterialOf =>
+  materialsWith(design.materials);
 
 /** Where nothing is made of anything: own materials by their definition, shapes, and what is said. */
 const NOT_MADE_OF: ReadonlySet<string> = new Set(["materials", "meshes", "names", "locked", "notes", "name"]);
@@ -28,7 +29,7 @@ export function ownIdsIn(record: unknown): ReadonlySet<string> {
  * The design with the own materials that it is made of, and no others: as it has them already, else as they stand in a
  * maker's list. One that is in neither is left to be found unknown.
  */
-export function withOwnMaterials(design: Design, list: readonly OwnMaterial[]): Design {
+export function withOwnMaterials<D extends ProductDesign>(design: D, list: readonly OwnMaterial[]): D {
   const used = ownIdsIn(design);
   const carried = design.materials;
   if (used.size === carried.length && carried.every((m) => used.has(m.id))) return design;
@@ -36,11 +37,11 @@ export function withOwnMaterials(design: Design, list: readonly OwnMaterial[]): 
     (id) => carried.find((m) => m.id === id) ?? list.find((m) => m.id === id) ?? [],
   );
   const same = materials.length === carried.length && materials.every((m, i) => m === carried[i]);
-  return same ? design : { ...design, materials: materials as Design["materials"] };
+  return same ? design : { ...design, materials };
 }
 
 /** The design with another definition of one of its own materials; as it is where it has none of that id. */
-export function withDefinition(design: Design, own: OwnMaterial): Design {
+export function withDefinition<D extends ProductDesign>(design: D, own: OwnMaterial): D {
   if (!design.materials.some((m) => m.id === own.id)) return design;
-  return { ...design, materials: design.materials.map((m) => (m.id === own.id ? (own as typeof m) : m)) };
+  return { ...design, materials: design.materials.map((m) => (m.id === own.id ? own : m)) };
 }

@@ -6,7 +6,7 @@ import { plainFitUp } from "./fitUp";
 import { plainHandleForm } from "./handleParts";
 import { plainJob } from "./job";
 import { plainUse } from "./uses";
-import { DESIGN_VERSION } from "./version";
+import { RECORD_VERSION } from "./version";
 import { plainWork } from "./work";
 
 /** Turns the record of one version into the next one's. Keyed by the version it starts from. */
@@ -35,6 +35,8 @@ export const MIGRATIONS: Migrations = {
   9: (record) => (isRecord(record) ? toVersion10(record) : record),
   // 11: marks on the blade.
   10: (record) => (isRecord(record) ? toVersion11(record) : record),
+  // 12: which product it is.
+  11: (record) => (isRecord(record) ? { kind: "fixed", ...record } : record),
 };
 
 type Loose = Record<string, unknown>;
@@ -317,12 +319,18 @@ function cutIdOfName(name: unknown, handle: Loose): unknown {
   return of ? `piece:${of.id}` : name;
 }
 
-/** Brings a record from its version up to the present one. `from` must be from 1 to the present version. */
+/**
+ * Brings a record from its version up to the present one. `from` must be from 1 to the present version. A version that a
+ * product's record did not change has no entry.
+ */
 export function migrate(record: unknown, from: number, migrations: Migrations = MIGRATIONS): unknown {
   let current = record;
-  for (let version = from; version < DESIGN_VERSION; version++) current = migrations[version](current);
+  for (let version = from; version < RECORD_VERSION; version++)
+    current = (migrations[version] ?? unchanged)(current);
   return current;
 }
+
+const unchanged = (record: unknown) => record;
 
 /**
  * The version of a record that does not name it, as browsers kept them up to version 5: each version brought a field of

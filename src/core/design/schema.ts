@@ -1,4 +1,5 @@
 import * as z from "zod/mini";
+import type { ProductDesign } from "./product";
 import { blade } from "./record/blade";
 import { TIP_STYLES } from "./record/bladeShape";
 import { fastener } from "./record/fastener";
@@ -23,6 +24,8 @@ const mesh = z.strictObject({
 });
 
 export const designSchema = z.strictObject({
+  /** Which product it is a design of. */
+  kind: z.literal("fixed"),
   name: text(1, 80),
   notes: plainText(0, 4000),
   job,
@@ -43,8 +46,13 @@ export const designSchema = z.strictObject({
   names: entries(plainText(1, 120), text(1, 40), 200),
 });
 
-/** A knife as its maker designs it: plain data, lengths in mm in the frame of docs/method.md. */
+/** A knife with a fixed blade as its maker designs it: plain data, lengths in mm in the frame of docs/method.md. */
 export type Design = Readonly<z.infer<typeof designSchema>>;
+/** Whether a product's design is that of a knife with a fixed blade. */
+export const isFixed = (design: ProductDesign): design is Design => design.kind === "fixed";
+/** Those that are of knives with fixed blades. */
+export const onlyFixed = <R extends { readonly design: ProductDesign }>(all: readonly R[]) =>
+  all.filter((r): r is R & { readonly design: Design } => isFixed(r.design));
 export type Blade = Design["blade"];
 /** A blade as it is drawn, whether or not it was measured. */
 export type DrawnBlade = Omit<Blade, "measured">;

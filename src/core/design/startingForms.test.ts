@@ -2,10 +2,11 @@ import { describe, expect, it } from "vitest";
 import { readKnife } from "../files/knife/read";
 import { writeKnife } from "../files/knife/write";
 import { greatestHeight } from "../layout/bladeLengths";
-import { KNIFE_SIZES, likeAnother, resized, sizesOf } from "../layout/resized";
+import { KNIFE_SIZES, resized, sizesOf } from "../layout/resized";
 import { placedFastener } from "../review/placeFastener";
 import { reviewDesign } from "../review/reviewDesign";
 import { weigh } from "../weigh/weigh";
+import { likeAnother } from "./product";
 import { STARTING_FORMS, startingForm } from "./startingForms";
 
 describe.each(STARTING_FORMS)("starting form: %s", (form) => {

@@ -1,9 +1,9 @@
-import type { Design } from "./schema";
+import type { ProductDesign } from "./product";
 
 /** Another making of the same knife, kept beside it under a name of its own. */
-export interface Variant {
+export interface Variant<D extends ProductDesign = ProductDesign> {
   readonly name: string;
-  readonly design: Design;
+  readonly design: D;
 }
 
 /** So many can stand beside one knife. */

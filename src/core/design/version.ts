@@ -1,2 +1,2 @@
-/** The version of the design record that this code writes. By itself: what writes files needs no validator. */
-export const DESIGN_VERSION = 11;
+/** The version of the records that this code writes, of every product. By itself: what writes files needs no validator. */
+export const RECORD_VERSION = 12;

@@ -43,7 +43,9 @@ describe("every solid of the kernel has an owner that deletes it", () => {
     expect(meshesOf(solids, { axis: "x", atMm: -40 }).length).toBeGreaterThan(2);
     expect(leftOver()).toBe(0);
     for (const { solid } of solids) solid.delete();
-    expect(exportMesh(kernel, design, null, "stl")?.byteLength).toBeGreaterThan(1000);
+    expect(
+      exportMesh(kernel, { name: "Sedge", assembly: assemble(design) }, null, "stl")?.byteLength,
+    ).toBeGreaterThan(1000);
     expect(leftOver()).toBe(0);
     meshAgreement(kernel, assemble(design), { stations: 4, rows: 8 });
     expect(leftOver()).toBe(0);

@@ -1,5 +1,4 @@
 import { round } from "../design/create";
-import { plainJob } from "../design/job";
 import type { Design } from "../design/schema";
 import { withBladeLength, withHeelHeight } from "./bladeLengths";
 import { handleLength, stretchedHandle } from "./handleLengths";
@@ -130,9 +129,4 @@ function withGrip(design: Design, handleMm: number, share: number): Design {
       grooves: handle.grooves.map((g) => ({ ...g, xMm: along(g.xMm) })),
     },
   };
-}
-
-/** A new knife like another: all of it but for whom it was made, and what its maker wrote. */
-export function likeAnother(design: Design, name: string): Design {
-  return { ...design, name, notes: "", job: plainJob() };
 }

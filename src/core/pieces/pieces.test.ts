@@ -57,6 +57,7 @@ const COMES_FROM: Readonly<Record<PartKey["kind"], "piece" | "other" | "void">> 
   "blade-notch": "void",
   groove: "void",
   "ring-bore": "void",
+  component: "other",
 };
 
 describe("the list of pieces", () => {

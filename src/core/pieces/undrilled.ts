@@ -27,6 +27,7 @@ const STANDS: Readonly<Record<PartKey["kind"], "solid" | "drilled" | "carved">> 
   piece: "solid",
   ring: "solid",
   "ring-bore": "solid",
+  component: "solid",
   fastener: "drilled",
   hole: "drilled",
   "tang-end": "drilled",

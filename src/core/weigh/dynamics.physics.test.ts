@@ -4,7 +4,7 @@ import { EigenvalueDecomposition, inverse, Matrix } from "ml-matrix";
 import { beforeAll, describe, expect, it } from "vitest";
 import { assemble } from "../assembly/assemble";
 import type { Design } from "../design/schema";
-import { readKnife } from "../files/knife/read";
+import { readFixed } from "../files/knife/readFixed";
 import { shippedMaterial } from "../stock/materials";
 import { dynamics, effectiveMass } from "./dynamics";
 import { integrate } from "./integrate";
@@ -24,7 +24,7 @@ interface Body {
 }
 
 function designOf(name: string): Design {
-  const reading = readKnife(readFileSync(`demo/${name}.json`));
+  const reading = readFixed(readFileSync(`demo/${name}.json`));
   if (!reading.ok) throw new Error(reading.code);
   return reading.design;
 }

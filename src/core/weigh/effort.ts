@@ -1,5 +1,4 @@
 import type { Assembly } from "../assembly/types";
-import type { Design } from "../design/schema";
 import type { Fault } from "../validity/types";
 import { DEFAULT_FINENESS, xPointsOf } from "./integrate";
 import { xPanels } from "./panels";
@@ -21,10 +20,8 @@ export function weighingEffort(assembly: Assembly): number {
   return effort;
 }
 
-/** What would take far more than a second to weigh is not begun with. Null of what can be weighed. */
-export function effortFault({ blade }: Design, assembly: Assembly): Fault | null {
-  // What is in the hand is weighed a second time, as it was.
-  const times = blade.measured ? 2 : 1;
+/** What would take far more than a second to weigh so many times is not begun with. Null of what can be weighed. */
+export function effortFault(assembly: Assembly, times = 1): Fault | null {
   const measured = times * weighingEffort(assembly);
   if (!(measured > MOST_EFFORT)) return null;
   return {

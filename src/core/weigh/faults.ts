@@ -9,7 +9,9 @@ import { effortFault } from "./effort";
 /** What keeps a design from being weighed ("error"), or is not as it says ("warning"). Empty when all is well. */
 export function faultsOf(design: Design, assembly: Assembly = assemble(design)): Fault[] {
   const faults = checkDesign(design, assembly);
-  const more = effortFault(design, assembly) ?? (faults.some(isError) ? null : differenceFault(design));
+  // What is in the hand is weighed a second time, as it was.
+  const times = design.blade.measured ? 2 : 1;
+  const more = effortFault(assembly, times) ?? (faults.some(isError) ? null : differenceFault(design));
   return more ? [...faults, more] : faults;
 }
 

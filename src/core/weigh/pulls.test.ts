@@ -4,14 +4,14 @@ import { assemble } from "../assembly/assemble";
 import type { PartGroup } from "../assembly/types";
 import { newDesign } from "../design/create";
 import type { Design } from "../design/schema";
-import { readKnife } from "../files/knife/read";
+import { readFixed } from "../files/knife/readFixed";
 import { shippedMaterial } from "../stock/materials";
 import { integrate } from "./integrate";
 import { groupPulls, partPulls, pullOf } from "./pulls";
 import { type MassReport, massReport } from "./report";
 
 function demo(name: string): Design {
-  const reading = readKnife(readFileSync(`demo/${name}.json`));
+  const reading = readFixed(readFileSync(`demo/${name}.json`));
   if (!reading.ok) throw new Error(reading.code);
   return reading.design;
 }

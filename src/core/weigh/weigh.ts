@@ -1,21 +1,17 @@
 import { assemble } from "../assembly/assemble";
 import { materialsIn } from "../design/materials";
 import type { Design } from "../design/schema";
-import type { Fault } from "../validity/types";
 import { calibration } from "./calibration";
 import { faultsOf } from "./faults";
-import { DEFAULT_FINENESS, type Fineness, integrate } from "./integrate";
-import { momentsOf } from "./momentsOf";
+import { DEFAULT_FINENESS, type Fineness } from "./integrate";
 import type { PanelMemory } from "./panelMemory";
-import { type MassReport, massReport } from "./report";
+import { type Weighing, weighAssembly } from "./weighAssembly";
 
-export type Weighing =
-  | { readonly ok: true; readonly report: MassReport; readonly findings: readonly Fault[] }
-  | { readonly ok: false; readonly findings: readonly Fault[] };
+export type { Weighing } from "./weighAssembly";
 
 /**
- * Weighs a design. A design that cannot exist (a fault of severity "error") is not weighed: the findings say what
- * and where. Figures are finite whenever `ok`. With the memory of the weighing before, only what changed since is integrated.
+ * Weighs a knife with a fixed blade. One that cannot exist (a fault of severity "error") is not weighed: the findings say
+ * what and where.
  */
 export function weigh(
   design: Design,
@@ -23,10 +19,14 @@ export function weigh(
   memory: PanelMemory | null = null,
 ): Weighing {
   const assembly = assemble(design);
-  const findings = faultsOf(design, assembly);
-  if (findings.some((f) => f.severity === "error")) return { ok: false, findings };
-  const moments = fineness === DEFAULT_FINENESS ? momentsOf(assembly, memory) : integrate(assembly, fineness);
-  const measured = calibration(design, assembly, moments, fineness);
-  const report = massReport(assembly, moments, materialsIn(design), measured);
-  return { ok: true, report, findings };
+  return weighAssembly(
+    {
+      assembly,
+      materialOf: materialsIn(design),
+      findings: faultsOf(design, assembly),
+      calibrate: (moments, at) => calibration(design, assembly, moments, at),
+    },
+    fineness,
+    memory,
+  );
 }

@@ -1,8 +1,11 @@
 import { describe, expect, it } from "vitest";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import type { Design } from "../design/schema";
+import { fixedRecord } from "../products/fixedRecord";
 import { weigh } from "./weigh";
 import { weighAlike } from "./weighAlike";
+
+const { notWeighed } = fixedRecord;
 
 describe("designs that share what is weighed", () => {
   it.each(Object.entries(CONSTRUCTIONS))(
@@ -14,7 +17,7 @@ describe("designs that share what is weighed", () => {
         notes: "Heavier than it looks.",
         use: { ...design.use, gripMm: design.use.gripMm - 7, massG: { low: 1, high: 2 } },
       };
-      expect(weighAlike(design, other)).toBe(true);
+      expect(weighAlike(design, other, notWeighed)).toBe(true);
       expect(weigh(other)).toEqual(weigh(design));
     },
   );
@@ -23,7 +26,7 @@ describe("designs that share what is weighed", () => {
     const [design] = Object.values(CONSTRUCTIONS);
     for (const key of ["blade", "tang", "handle", "guard", "fasteners", "meshes", "fitUp", "work"] as const)
       expect(
-        weighAlike(design, { ...design, [key]: structuredClone(design[key] ?? {}) } as Design),
+        weighAlike(design, { ...design, [key]: structuredClone(design[key] ?? {}) } as Design, notWeighed),
         key,
       ).toBe(false);
   });

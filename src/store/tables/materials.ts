@@ -1,4 +1,4 @@
-import { DESIGN_VERSION } from "@/core/design/version";
+import { RECORD_VERSION } from "@/core/design/version";
 import { isRecord } from "@/core/isRecord";
 import { checksumOf } from "../checksum";
 import type { StoredMaterial } from "../rows";
@@ -10,7 +10,7 @@ import { keyText, type Row, type TableSpec } from "./spec";
  */
 export async function isReadableMaterial(row: Partial<StoredMaterial>): Promise<boolean> {
   const { id, material, version, checksum } = row;
-  if (version === DESIGN_VERSION && checksum !== undefined && checksum === checksumOf(material))
+  if (version === RECORD_VERSION && checksum !== undefined && checksum === checksumOf(material))
     return isRecord(material) && material.id === id;
   const { ownMaterial } = await import("@/core/design/record/material");
   const parsed = ownMaterial.safeParse(material);

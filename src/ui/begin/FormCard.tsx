@@ -1,12 +1,11 @@
 "use client";
 import { Box, Text } from "@chakra-ui/react";
 import { memo, useMemo } from "react";
-import type { Design } from "@/core/design/schema";
-import { knifeExtent } from "../drawing/extent";
-import { KnifeSide } from "../drawing/KnifeSide";
+import type { ProductDesign } from "@/core/design/product";
+import { viewsOf } from "../products/viewsOf";
 
 interface FormCardProps {
-  readonly design: Design;
+  readonly design: ProductDesign;
   readonly words: { readonly name: string; readonly says: string };
   readonly picked: boolean;
   readonly onPick: () => void;
@@ -15,8 +14,9 @@ interface FormCardProps {
 const WIDE_PX = 216;
 const HIGH_PX = 78;
 
-/** One form: its knife drawn to fit, its name, and what it is. */
+/** One form: its design drawn to fit, its name, and what it is. */
 export const FormCard = memo(function FormCard({ design, words, picked, onPick }: FormCardProps) {
+  const { Side } = viewsOf(design);
   const { scale, width, height } = useMemo(() => fitted(design), [design]);
   return (
     <Box
@@ -39,7 +39,7 @@ export const FormCard = memo(function FormCard({ design, words, picked, onPick }
         style={{ position: "absolute", opacity: 0, width: 1, height: 1 }}
       />
       <svg width={width} height={height} aria-hidden="true" style={{ display: "block", maxWidth: "100%" }}>
-        <KnifeSide design={design} scale={scale} line={0.8} />
+        <Side design={design} scale={scale} line={0.8} />
       </svg>
       <Text fontWeight="600" mt="2">
         {words.name}
@@ -51,8 +51,8 @@ export const FormCard = memo(function FormCard({ design, words, picked, onPick }
   );
 });
 
-function fitted(design: Design) {
-  const e = knifeExtent(design);
+function fitted(design: ProductDesign) {
+  const e = viewsOf(design).extent(design);
   const pxPerMm = Math.min((WIDE_PX - 8) / (e.xHigh - e.xLow), (HIGH_PX - 8) / (e.yHigh - e.yLow));
   const originX = (WIDE_PX - (e.xHigh - e.xLow) * pxPerMm) / 2 - e.xLow * pxPerMm;
   const originY = (HIGH_PX - (e.yHigh - e.yLow) * pxPerMm) / 2 + e.yHigh * pxPerMm;

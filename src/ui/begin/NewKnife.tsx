@@ -2,22 +2,14 @@
 import { Box, Button, Flex, Grid, Heading, Input, NativeSelect, Stack, Text } from "@chakra-ui/react";
 import { useRouter } from "next/navigation";
 import { useId, useMemo, useState } from "react";
-import type { Design } from "@/core/design/schema";
-import { STARTING_FORMS, type StartingForm, startingForm } from "@/core/design/startingForms";
-import {
-  KNIFE_SIZES,
-  type KnifeSizes,
-  likeAnother,
-  resized,
-  SIZE_LIMITS,
-  sizesOf,
-} from "@/core/layout/resized";
+import { likeAnother, type ProductDesign } from "@/core/design/product";
+import { RECORDS } from "@/core/products/records";
 import { addKnife, freeName, readableKnives, takenNames } from "@/store/knives";
 import { useKept } from "@/store/useKept";
-import { FORM_WORDS } from "@/words/startingForms";
 import { createWeigher } from "@/workers/services";
 import { Hatches } from "../drawing/Hatches";
 import { LengthField } from "../fields/LengthField";
+import { viewsOf } from "../products/viewsOf";
 import { Header } from "../shell/Header";
 import { attempt } from "../shell/notice";
 import { PageHead } from "../shell/PageHead";
@@ -25,26 +17,30 @@ import { useWorkerQueries } from "../useWorkerQuery";
 import { FormCard } from "./FormCard";
 import { StartFigures } from "./StartFigures";
 
-const SIZE_WORDS: Record<keyof KnifeSizes, string> = {
-  bladeMm: "Blade's length",
-  heightMm: "Blade's height",
-  spineMm: "Spine",
-  handleMm: "Handle's length",
-};
+/** Every form of every product that a design can begin from, each under its name. */
+const FORMS = RECORDS.flatMap(({ kind, starts }) =>
+  starts.map(({ code, begin }) => {
+    const words = viewsOf({ kind }).startWords(code);
+    return { id: `${kind} ${code}`, words, begin: () => begin(words.name) };
+  }),
+);
 
 /** What is begun from: a starting form, or a knife on the rack by its id. */
-type Picked = { readonly form: StartingForm } | { readonly like: string };
+type Picked = { readonly form: string } | { readonly like: string };
+
+const FIRST: Picked = { form: FORMS[0].id };
 
 /** Begins a knife: a form, or one like another on the rack; four lengths; a name. */
 export function NewKnife() {
-  const [picked, setPicked] = useState<Picked>({ form: "field" });
-  const [sizes, setSizes] = useState<Partial<KnifeSizes>>({});
+  const [picked, setPicked] = useState<Picked>(FIRST);
+  const [sizes, setSizes] = useState<Readonly<Record<string, number>>>({});
   const [typed, setTyped] = useState<string | null>(null);
   const router = useRouter();
   const rack = useKept(readableKnives, []);
-  const forms = useMemo(() => STARTING_FORMS.map((form) => startingForm(form, FORM_WORDS[form].name)), []);
+  const forms = useMemo(() => FORMS.map((form) => form.begin()), []);
   const base = useMemo(() => baseOf(picked, forms, rack ?? []), [picked, forms, rack]);
-  const design = useMemo(() => base && resized(base, { ...sizesOf(base), ...sizes }), [base, sizes]);
+  const spec = base && viewsOf(base).sizes;
+  const design = useMemo(() => base && (spec?.resized(base, sizes) ?? base), [base, spec, sizes]);
   const asked = useMemo(() => (design ? [design] : []), [design]);
   const answers = useWorkerQueries(createWeigher, asked, (s, d) => s.weigh(d));
   const answer = design ? answers.get(design) : undefined;
@@ -85,13 +81,13 @@ export function NewKnife() {
             flex="1"
             w="full"
           >
-            {STARTING_FORMS.map((form, i) => (
+            {FORMS.map(({ id, words }, i) => (
               <FormCard
-                key={form}
+                key={id}
                 design={forms[i]}
-                words={FORM_WORDS[form]}
-                picked={"form" in picked && picked.form === form}
-                onPick={() => pick({ form })}
+                words={words}
+                picked={"form" in picked && picked.form === id}
+                onPick={() => pick({ form: id })}
               />
             ))}
           </Grid>
@@ -111,17 +107,17 @@ export function NewKnife() {
             <LikeOne
               rack={rack ?? []}
               value={"like" in picked ? picked.like : ""}
-              onPick={(id) => pick(id ? { like: id } : { form: "field" })}
+              onPick={(id) => pick(id ? { like: id } : FIRST)}
             />
             <NameField value={name} onType={setTyped} />
             {design &&
-              KNIFE_SIZES.map((key) => (
+              spec?.keys.map((key) => (
                 <LengthField
                   key={key}
-                  label={SIZE_WORDS[key]}
-                  mm={sizesOf(design)[key]}
-                  min={SIZE_LIMITS[key][0]}
-                  max={SIZE_LIMITS[key][1]}
+                  label={spec.words[key]}
+                  mm={spec.of(design)[key]}
+                  min={spec.limits[key][0]}
+                  max={spec.limits[key][1]}
                   onChange={(mm) => setSizes((before) => ({ ...before, [key]: mm }))}
                 />
               ))}
@@ -129,13 +125,15 @@ export function NewKnife() {
             <Button onClick={() => void attempt("No knife was begun", () => begin(""))} disabled={!design}>
               Begin this knife
             </Button>
-            <Button
-              variant="outline"
-              disabled={!design}
-              onClick={() => void attempt("No knife was begun", () => begin("?view=pattern"))}
-            >
-              Begin it from a pattern
-            </Button>
+            {(!design || viewsOf(design).places.pattern) && (
+              <Button
+                variant="outline"
+                disabled={!design}
+                onClick={() => void attempt("No knife was begun", () => begin("?view=pattern"))}
+              >
+                Begin it from a pattern
+              </Button>
+            )}
             <Text color="graphite" fontSize="sm">
               It goes on the rack at once; everything can be changed on the bench.
             </Text>
@@ -149,10 +147,10 @@ export function NewKnife() {
 
 function baseOf(
   picked: Picked,
-  forms: readonly Design[],
-  rack: readonly { readonly id: string; readonly design: Design }[],
-): Design | null {
-  if ("form" in picked) return forms[STARTING_FORMS.indexOf(picked.form)];
+  forms: readonly ProductDesign[],
+  rack: readonly { readonly id: string; readonly design: ProductDesign }[],
+): ProductDesign | null {
+  if ("form" in picked) return forms[FORMS.findIndex((form) => form.id === picked.form)];
   const like = rack.find((k) => k.id === picked.like)?.design;
   return like ? likeAnother(like, like.name) : null;
 }
@@ -175,7 +173,7 @@ function NameField({ value, onType }: { value: string; onType: (to: string) => v
 }
 
 interface LikeOneProps {
-  readonly rack: readonly { readonly id: string; readonly design: Design }[];
+  readonly rack: readonly { readonly id: string; readonly design: ProductDesign }[];
   readonly value: string;
   readonly onPick: (id: string) => void;
 }

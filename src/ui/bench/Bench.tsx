@@ -1,8 +1,7 @@
 "use client";
 import { Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
-import dynamic from "next/dynamic";
 import { useEffect, useState } from "react";
-import type { Design } from "@/core/design/schema";
+import type { ProductDesign } from "@/core/design/product";
 import { type Autosave, createAutosave } from "@/store/autosave";
 import { db } from "@/store/db";
 import { layOutDemoKnivesOnce } from "@/store/demo";
@@ -14,6 +13,9 @@ import { createSession, type Session } from "@/store/session";
 import { askToPersist } from "@/store/storage";
 import { damageWords } from "@/words/storage";
 import { downloadRaw } from "../files";
+import { PRODUCT_VIEWS } from "../products/list";
+import type { ProductViews } from "../products/product";
+import { viewsOf } from "../products/viewsOf";
 import { Header } from "../shell/Header";
 import { NearLink } from "../shell/NearLink";
 import { BenchProvider } from "./BenchContext";
@@ -24,60 +26,22 @@ import { ReadoutBar } from "./ReadoutBar";
 import { StepPanel } from "./StepPanel";
 import { Views } from "./Views";
 
-const BalanceView = dynamic(() => import("../balance/BalanceView").then((m) => m.BalanceView), {
-  ssr: false,
-  loading: () => (
-    <Text p="6" color="graphite">
-      Loading the balance bench …
-    </Text>
-  ),
-});
-const CompareView = dynamic(() => import("../compare/CompareView").then((m) => m.CompareView), {
-  ssr: false,
-  loading: () => (
-    <Text p="6" color="graphite">
-      Loading the comparison …
-    </Text>
-  ),
-});
-const FitView = dynamic(() => import("../fit/FitView").then((m) => m.FitView), {
-  ssr: false,
-  loading: () => (
-    <Text p="6" color="graphite">
-      Loading the fit-up sheet …
-    </Text>
-  ),
-});
-
-const SheetsView = dynamic(() => import("../sheets/SheetsView").then((m) => m.SheetsView), {
-  ssr: false,
-  loading: () => (
-    <Text p="6" color="graphite">
-      Loading the sheets …
-    </Text>
-  ),
-});
-
-const PatternView = dynamic(() => import("../pattern/PatternView").then((m) => m.PatternView), {
-  ssr: false,
-  loading: () => (
-    <Text p="6" color="graphite">
-      Loading …
-    </Text>
-  ),
-});
-
 type Opening =
   | { readonly state: "opening" }
   | { readonly state: "missing" }
   | { readonly state: "failed"; readonly reason: string }
   | { readonly state: "damaged"; readonly damaged: Damaged }
-  | { readonly state: "open"; readonly session: Session; readonly autosave: Autosave };
+  | {
+      readonly state: "open";
+      readonly session: Session;
+      readonly autosave: Autosave;
+      readonly views: ProductViews;
+    };
 
 /** A knife's history as it was kept, and the numbers of all its steps: those that do not fit are written anew. */
 async function historyOf(
   id: string,
-  design: Design,
+  design: ProductDesign,
   stored: StoredKnife | null,
 ): Promise<{ timeline: KeptTimeline; stale: number[] } | undefined> {
   if (!stored) return undefined;
@@ -85,7 +49,7 @@ async function historyOf(
   return { timeline: await readTimeline(id, design, stored), stale: keys.map(([, at]) => at) };
 }
 
-/** One knife: its drawing, the step at hand, and what it weighs. */
+/** One design: its drawing, the step at hand, and what it weighs. */
 export function Bench({ id }: { id: string }) {
   const [opening, setOpening] = useState<Opening>({ state: "opening" });
   const [place, setPlace] = useState<Place>("bench");
@@ -94,6 +58,8 @@ export function Bench({ id }: { id: string }) {
     setPlace(to);
     putInAddress(to);
   };
+  // What is opened is not known yet; most knives have a fixed blade.
+  useEffect(() => PRODUCT_VIEWS[0].preload(), []);
   useEffect(() => {
     let autosave: Autosave | null = null;
     let closed = false;
@@ -112,7 +78,7 @@ export function Bench({ id }: { id: string }) {
         const session = createSession(record.design, history?.timeline);
         autosave = createAutosave(session, record, history?.timeline, history?.stale);
         void askToPersist();
-        setOpening({ state: "open", session, autosave });
+        setOpening({ state: "open", session, autosave, views: viewsOf(record.design) });
       } catch (error) {
         if (!closed)
           setOpening({ state: "failed", reason: error instanceof Error ? error.message : String(error) });
@@ -125,30 +91,29 @@ export function Bench({ id }: { id: string }) {
   }, [id]);
 
   if (opening.state === "open") {
+    const { views } = opening;
+    const More = place === "bench" ? undefined : views.places[place];
     return (
-      <BenchProvider knifeId={id} session={opening.session} autosave={opening.autosave}>
+      <BenchProvider knifeId={id} session={opening.session} autosave={opening.autosave} views={views}>
         <Flex direction="column" h="100vh" minW="1024px">
           <Header>
             <Flex align="center" gap={{ base: "2", xl: "4" }} minW="0">
-              <PlaceSwitch place={place} onChange={go} />
-              <BenchTools onPattern={() => go("pattern")} />
+              <PlaceSwitch place={More ? place : "bench"} onChange={go} />
+              <BenchTools onPattern={views.places.pattern ? () => go("pattern") : null} />
             </Flex>
           </Header>
           <OtherTab />
           <Flex as="main" flex="1" minH="0">
-            {place === "fit" && <FitView />}
-            {place === "balance" && <BalanceView />}
-            {place === "compare" && <CompareView />}
-            {place === "sheets" && <SheetsView />}
-            {place === "pattern" && <PatternView onDone={() => go("bench")} />}
-            {place === "bench" && (
+            {More ? (
+              <More onDone={() => go("bench")} />
+            ) : (
               <>
                 <Views />
                 <StepPanel />
               </>
             )}
           </Flex>
-          <ReadoutBar listed={place === "fit"} />
+          <ReadoutBar listed={More !== undefined && place === "fit"} />
         </Flex>
       </BenchProvider>
     );

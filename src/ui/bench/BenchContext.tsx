@@ -2,20 +2,45 @@
 import { createContext, type ReactNode, useContext, useEffect, useMemo } from "react";
 import { useStore } from "zustand";
 import { useShallow } from "zustand/react/shallow";
+import type { ProductDesign } from "@/core/design/product";
 import type { Design } from "@/core/design/schema";
 import type { Autosave } from "@/store/autosave";
 import type { Session } from "@/store/session";
 import { KnownMaterials } from "../materials";
+import type { ProductViews } from "../products/product";
 import { useAfterPaint } from "../useAfterPaint";
 import { type Bench, type BenchState, createBench } from "./benchState";
 
-const Context = createContext<Bench | null>(null);
+const Context = createContext<Bench<ProductDesign> | null>(null);
 
-/** The knife on the bench, to change it or to listen to it: always the same object, so that it draws nothing again. */
-export function useBench(): Bench {
+/**
+ * What is on the bench, to change it or to listen to it: always the same object, so that it draws nothing again. What is
+ * shown of one product alone knows it as a design of that product.
+ */
+export function useBenchOf<D extends ProductDesign>(): Bench<D> {
   const bench = useContext(Context);
   if (!bench) throw new Error("useBench outside a BenchProvider");
-  return bench;
+  return bench as unknown as Bench<D>;
+}
+
+const ViewsContext = createContext<ProductViews | null>(null);
+
+/** What is shown of the product on the bench. */
+export function useViews(): ProductViews {
+  const views = useContext(ViewsContext);
+  if (!views) throw new Error("useViews outside a BenchProvider");
+  return views;
+}
+
+/** The same of a knife with a fixed blade. */
+export const useBench = (): Bench => useBenchOf<Design>();
+
+/** What is selected of whatever product is on the bench: drawn again only when that changes. */
+export function useProduct<T>(select: (design: ProductDesign) => T): T {
+  return useStore(
+    useBenchOf<ProductDesign>().session,
+    useShallow((s) => select(s.design)),
+  );
 }
 
 /**
@@ -59,28 +84,38 @@ export function useLaterDesign(): Design {
 /** The design for what need not follow a drag: while a point is dragged, as it was when that began. */
 export const useSettledDesign = () => useBenchState((s) => s.settled);
 
-/** Puts one knife on the bench, within reach of all that is shown of it. */
+/** The last weighing of whatever product is on the bench, and what it is of. */
+export const useWeighed = () => useStore(useBenchOf<ProductDesign>().state, (s) => s.weighed);
+
+/** Puts one design on the bench, within reach of all that is shown of it. */
 export function BenchProvider({
   knifeId,
   session,
   autosave,
+  views,
   children,
 }: {
   knifeId: string;
   session: Session;
   autosave: Autosave;
+  views: ProductViews;
   children: ReactNode;
 }) {
-  const bench = useMemo(() => createBench(knifeId, session, autosave), [knifeId, session, autosave]);
+  const bench = useMemo(
+    () => createBench(knifeId, session, autosave, views.steps[0].id),
+    [knifeId, session, autosave, views],
+  );
   useEffect(() => bench.begin(), [bench]);
   return (
     <Context.Provider value={bench}>
-      <Carried>{children}</Carried>
+      <ViewsContext.Provider value={views}>
+        <Carried>{children}</Carried>
+      </ViewsContext.Provider>
     </Context.Provider>
   );
 }
 
 /** Own materials that the knife carries are known to all that is shown of it. */
 function Carried({ children }: { children: ReactNode }) {
-  return <KnownMaterials carried={useDesign((d) => d.materials)}>{children}</KnownMaterials>;
+  return <KnownMaterials carried={useProduct((d) => d.materials)}>{children}</KnownMaterials>;
 }

@@ -3,9 +3,10 @@ import { Button, Flex, HStack, IconButton, Input, Text } from "@chakra-ui/react"
 import { FileDown, FileUp, Flag, Redo2, RotateCcw, Undo2 } from "lucide-react";
 import { useEffect, useState } from "react";
 import { useStore } from "zustand";
+import type { ProductDesign } from "@/core/design/product";
 import { exportKnife } from "../files";
 import { notices } from "../shell/notice";
-import { useBench, useDesign } from "./BenchContext";
+import { useBenchOf, useProduct } from "./BenchContext";
 
 const KEPT_WORDS = {
   kept: "Saved",
@@ -17,9 +18,9 @@ const KEPT_WORDS = {
 } as const;
 
 /** What can be done with the knife as a whole: name, undo, reference, export. */
-export function BenchTools({ onPattern }: { onPattern: () => void }) {
-  const { knifeId, session, autosave, state, edit } = useBench();
-  const kept = useDesign((d) => d.name);
+export function BenchTools({ onPattern }: { onPattern: (() => void) | null }) {
+  const { knifeId, session, autosave, state, edit } = useBenchOf<ProductDesign>();
+  const kept = useProduct((d) => d.name);
   const changed = useChanged();
   // Only these: tracking is paused and taken up again at every step of a drag.
   const pastStates = useStore(session.temporal, (t) => t.pastStates);
@@ -150,15 +151,17 @@ export function BenchTools({ onPattern }: { onPattern: () => void }) {
           <RotateCcw />
         </IconButton>
       )}
-      <IconButton
-        size={{ base: "xs", xl: "sm" }}
-        variant="ghost"
-        aria-label="Bring in a pattern"
-        title="Bring in a pattern: outlines and holes of a drawing"
-        onClick={onPattern}
-      >
-        <FileDown />
-      </IconButton>
+      {onPattern && (
+        <IconButton
+          size={{ base: "xs", xl: "sm" }}
+          variant="ghost"
+          aria-label="Bring in a pattern"
+          title="Bring in a pattern: outlines and holes of a drawing"
+          onClick={onPattern}
+        >
+          <FileDown />
+        </IconButton>
+      )}
       <IconButton
         size={{ base: "xs", xl: "sm" }}
         variant="ghost"
@@ -175,14 +178,14 @@ export function BenchTools({ onPattern }: { onPattern: () => void }) {
 
 /** Whether the knife is other than its reference. */
 function useChanged(): boolean {
-  const { autosave } = useBench();
+  const { autosave } = useBenchOf<ProductDesign>();
   const reference = useStore(autosave, (a) => a.reference?.design);
-  return useDesign((d) => reference !== undefined && d !== reference);
+  return useProduct((d) => reference !== undefined && d !== reference);
 }
 
 /** Whether the last change is written. */
 function Kept() {
-  const { autosave } = useBench();
+  const { autosave } = useBenchOf<ProductDesign>();
   const status = useStore(autosave, (a) => a.status);
   return (
     <Text

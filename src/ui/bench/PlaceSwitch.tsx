@@ -1,23 +1,23 @@
 "use client";
 import { Button, HStack } from "@chakra-ui/react";
+import { MORE_PLACES, type MorePlace } from "../products/product";
+import { useViews } from "./BenchContext";
 
-const PLACES = [
-  { id: "bench", name: "Bench" },
-  { id: "balance", name: "Balance" },
-  { id: "fit", name: "Fit-up" },
-  { id: "compare", name: "Compare" },
-  { id: "sheets", name: "Sheets" },
-] as const;
-/** Views that something on the bench leads to, not the switch. */
-const BESIDE = ["pattern"] as const;
-export type Place = (typeof PLACES)[number]["id"] | (typeof BESIDE)[number];
+const NAMES = { balance: "Balance", fit: "Fit-up", compare: "Compare", sheets: "Sheets" } as const;
+/** Views of the switch; what something on the bench leads to stands in none. */
+const SWITCHED = [{ id: "bench", name: "Bench" } as const, ...switchedPlaces()];
+export type Place = "bench" | MorePlace;
+
+function switchedPlaces() {
+  return MORE_PLACES.flatMap((id) => (id in NAMES ? [{ id, name: NAMES[id as keyof typeof NAMES] }] : []));
+}
 
 const VIEW = "view";
 
 /** The view that the address names; the bench where it names none. */
 export function placeInAddress(): Place {
   const named = new URLSearchParams(window.location.search).get(VIEW);
-  return PLACES.find((p) => p.id === named)?.id ?? BESIDE.find((id) => id === named) ?? "bench";
+  return MORE_PLACES.find((id) => id === named) ?? "bench";
 }
 
 /** Puts the view into the address, so that a reload comes back to it. */
@@ -29,11 +29,12 @@ export function putInAddress(place: Place): void {
   window.history.replaceState(window.history.state, "", url);
 }
 
-/** Which view of the knife is open. */
+/** Which view is open, of those that the product offers. */
 export function PlaceSwitch({ place, onChange }: { place: Place; onChange: (to: Place) => void }) {
+  const { places } = useViews();
   return (
     <HStack gap="1" role="group" aria-label="Views of this knife">
-      {PLACES.map((p) => (
+      {SWITCHED.filter((p) => p.id === "bench" || places[p.id]).map((p) => (
         <Button
           key={p.id}
           size="sm"

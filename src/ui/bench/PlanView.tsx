@@ -16,7 +16,7 @@ import { chordPath, type Scale } from "../drawing/path";
 import { color } from "../theme";
 import { useBench, useDesign, useLaterDesign, useStep } from "./BenchContext";
 import { BenchPoints, pointTarget } from "./BenchPoints";
-import type { Bench, Step } from "./benchState";
+import type { Bench } from "./benchState";
 import { DragPoint } from "./DragPoint";
 import { movePlanNode, removePlanNode } from "./outlineEdits";
 import type { PlaceTarget } from "./PlaceEditor";
@@ -115,7 +115,7 @@ export function planTarget(
   id: string,
   scale: Scale,
   design: Design,
-  step: Step,
+  step: string,
   edit: Bench["edit"],
 ): PlaceTarget | null {
   const nodes = design.handle.plan;

@@ -2,20 +2,27 @@
 import { Button, HStack, Link, Text } from "@chakra-ui/react";
 import { memo } from "react";
 import { createStore, useStore } from "zustand";
-import { type PartRef, partRefsOfFinding } from "@/core/review/partRefs";
+import type { PartRef } from "@/core/review/partRefs";
 import type { Finding, Fix } from "@/core/review/types";
 import { lengthUnitName, printLength, printLengthBare, printMass, type UnitSystem } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
-import { balanceWords } from "@/words/balance";
 import { countWords, findingWords, SEVERITY_WORDS } from "@/words/findings";
-import { effectWords, offerWords } from "@/words/offers";
 import { useMaterialOf } from "../materials";
 import { useHighlight } from "../sight/useHighlight";
 import { color } from "../theme";
 import { UnderWay } from "../UnderWay";
 import { useLonger } from "../useLonger";
 import { useSteady } from "../useSteady";
-import { useBench, useBenchState, useDesign, useReport, useReview, useWeighing } from "./BenchContext";
+import {
+  useBench,
+  useBenchState,
+  useProduct,
+  useReport,
+  useReview,
+  useViews,
+  useWeighed,
+  useWeighing,
+} from "./BenchContext";
 import { newestFirst } from "./noticed";
 import { useFix } from "./useFix";
 
@@ -27,9 +34,9 @@ const USUALLY_MS = 300;
  * stand in full beside it.
  */
 export function ReadoutBar({ listed }: { listed: boolean }) {
-  const { failure, of, weighing, lastGood } = useBenchState((s) => s.weighed);
+  const { failure, of, weighing, lastGood } = useWeighed();
   // Figures of an older state are marked as such: at once where the weighing failed, otherwise when it takes longer.
-  const old = useDesign((design) => of !== null && of !== design);
+  const old = useProduct((design) => of !== null && of !== design);
   const waiting = useLonger(old && !failure, USUALLY_MS);
   // What cannot be built has no figures of its own: the last that could be built keeps its place.
   const unbuilt = weighing !== null && !weighing.ok && lastGood !== null;
@@ -53,7 +60,8 @@ export function ReadoutBar({ listed }: { listed: boolean }) {
 const Figures = memo(function Figures() {
   const { autosave } = useBench();
   const units = useUnits();
-  const { of: now, lastGood } = useBenchState((s) => s.weighed);
+  const { of: now, lastGood } = useWeighed();
+  const views = useViews();
   const good = useReport();
   const [report, of] = good ? [good, now] : [lastGood?.report ?? null, lastGood?.of ?? null];
   const reference = useStore(autosave, (s) => s.reference);
@@ -80,7 +88,7 @@ const Figures = memo(function Figures() {
         below={
           report &&
           of &&
-          `${balanceWords(report.balanceMm, of, units)}\n${bare(report.balanceIntervalMm[0])} to ${bare(report.balanceIntervalMm[1])} ${lengthUnitName(units)}`
+          `${views.balance(report.balanceMm, of, units)}\n${bare(report.balanceIntervalMm[0])} to ${bare(report.balanceIntervalMm[1])} ${lengthUnitName(units)}`
         }
       />
       <Figure
@@ -157,6 +165,7 @@ const FindingLines = memo(function FindingLines({ listed }: { listed: boolean })
   const noticed = useBenchState((s) => s.noticed);
   const review = useReview();
   const { open } = useStore(unfolded);
+  const { partRefs, fixes } = useViews();
   const fix = useFix();
   const fixNow = useSteady((f: Finding, how: Fix) => {
     if (review) void fix(review.of, f, how);
@@ -201,10 +210,10 @@ const FindingLines = memo(function FindingLines({ listed }: { listed: boolean })
           key={`${f.rule}-${f.subject ?? i}`}
           finding={f}
           says={findingWords(f, units, materialOf)}
-          partRefs={partRefsOfFinding(session.getState().design, f)}
+          partRefs={partRefs(session.getState().design, f)}
           fix={
-            review && f.fixes?.[0]
-              ? { says: offerWords(f.fixes[0], review.of, units), does: effectWords(f.fixes[0], units) }
+            review && fixes && f.fixes?.[0]
+              ? { says: fixes.says(f.fixes[0], review.of, units), does: fixes.does(f.fixes[0], units) }
               : null
           }
           onFix={fixNow}
@@ -216,7 +225,7 @@ const FindingLines = memo(function FindingLines({ listed }: { listed: boolean })
 
 /** Says that the rules are being looked through, or fixes tried, when that takes long. */
 function Checking() {
-  const design = useDesign();
+  const design = useProduct((d) => d);
   const sound = useBenchState((s) => s.weighed.weighing?.ok === true && !s.dragging);
   const review = useReview();
   const old = review?.of !== design;

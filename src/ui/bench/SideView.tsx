@@ -12,7 +12,7 @@ import { HighlightMarks } from "../sight/HighlightMarks";
 import { color } from "../theme";
 import { useBench, useDesign, useReport, useReview, useSelected, useStep, useWeighing } from "./BenchContext";
 import { BenchPoints, pointTarget } from "./BenchPoints";
-import type { Bench, Step } from "./benchState";
+import type { Bench } from "./benchState";
 import { DragPoint } from "./DragPoint";
 import { moveNode, removeNode } from "./outlineEdits";
 import { PinRoom } from "./PinRoom";
@@ -121,7 +121,7 @@ export function sideTarget(
   id: string,
   scale: Scale,
   design: Design,
-  step: Step,
+  step: string,
   edit: Bench["edit"],
 ): PlaceTarget | null {
   const ofNode = (key: "xMm" | "yMm") => `handle.outline.0.${key}`;

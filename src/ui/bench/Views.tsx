@@ -3,8 +3,7 @@ import { Button, Flex, Stack, Text } from "@chakra-ui/react";
 import dynamic from "next/dynamic";
 import { useState } from "react";
 import { changeUnderlay, useUnderlay } from "@/store/underlays";
-import { useBench } from "./BenchContext";
-import { Board } from "./Board";
+import { useBench, useViews } from "./BenchContext";
 
 const SolidView = dynamic(() => import("../solid/SolidView").then((m) => m.SolidView), {
   ssr: false,
@@ -15,10 +14,11 @@ const SolidView = dynamic(() => import("../solid/SolidView").then((m) => m.Solid
   ),
 });
 
-/** The shop drawing, or the knife as solids. */
+/** The shop drawing, or the same as solids. */
 export function Views() {
   const [solid, setSolid] = useState(false);
   const { knifeId } = useBench();
+  const { Board } = useViews();
   const underlay = useUnderlay(knifeId);
   // In the column beside the drawing, where it covers nothing.
   const other = (

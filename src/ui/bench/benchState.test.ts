@@ -16,7 +16,7 @@ function onBench(services: { weigh?: (d: Design) => unknown; review?: (d: Design
   const session = createSession(newDesign("Sedge"));
   const weighers = startOver({ weigh: services.weigh ?? weigh });
   const askers = startOver({ review: services.review ?? ((d: Design) => reviewDesign(d, true)) });
-  const bench = createBench("k", session, {} as Autosave, {
+  const bench = createBench("k", session, {} as Autosave<Design>, "blade", {
     weigher: () => createWeigher(weighers.start, 400),
     asker: () => createBenchWorker(askers.start),
   });

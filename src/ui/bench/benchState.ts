@@ -1,6 +1,8 @@
 import { createStore, type StoreApi } from "zustand/vanilla";
 import type { Point } from "@/core/curve/bezier";
+import type { ProductDesign } from "@/core/design/product";
 import type { Design } from "@/core/design/schema";
+import { recordOf } from "@/core/products/recordOf";
 import type { PartRef } from "@/core/review/partRefs";
 import type { Review } from "@/core/review/reviewDesign";
 import type { MassReport } from "@/core/weigh/report";
@@ -14,23 +16,20 @@ import { createBenchWorker, createWeigher } from "@/workers/services";
 import { notices } from "../shell/notice";
 import { NOTHING_NOTICED, type Noticed, notice } from "./noticed";
 
-export const STEPS = ["blade", "tang", "handle", "guard", "pins", "parts", "notes"] as const;
-export type Step = (typeof STEPS)[number];
-
-export interface Weighed {
+export interface Weighed<D extends ProductDesign = Design> {
   /** The last weighing that arrived; null before the first. */
   readonly weighing: Weighing | null;
   /** What it is of; the knife may have changed since. */
-  readonly of: Design | null;
+  readonly of: D | null;
   /** Why the present design is not weighed, when the weighing itself failed: the figures are of an older one then. */
   readonly failure: string | null;
   /** The last state that could be built, and what it weighed; null before the first. */
-  readonly lastGood: { readonly of: Design; readonly report: MassReport } | null;
+  readonly lastGood: { readonly of: D; readonly report: MassReport } | null;
 }
 
 /** What the trade's rules say, and of which state of the knife; it may have changed since. */
-export interface Reviewed extends Review {
-  readonly of: Design;
+export interface Reviewed<D extends ProductDesign = Design> extends Review {
+  readonly of: D;
   /** Whether its fixes are still being tried. */
   readonly trying: boolean;
 }
@@ -44,19 +43,20 @@ export interface Highlighted {
 }
 
 /** What stands beside the design while a knife is on the bench. Nothing of it is kept. */
-export interface BenchState {
-  readonly step: Step;
+export interface BenchState<D extends ProductDesign = Design> {
+  /** Which of its product's steps. */
+  readonly step: string;
   /** Id of the node, pin or hole that is picked out on the drawing and in the panel. */
   readonly selected: string | null;
   /** Whether a point is being dragged. */
   readonly dragging: boolean;
   /** Where the cross-section is taken, mm from the datum. */
   readonly stationMm: number;
-  readonly weighed: Weighed;
+  readonly weighed: Weighed<D>;
   /** The design; while a point is dragged, as it was when that began: what the drawing is scaled to. */
-  readonly settled: Design;
+  readonly settled: D;
   /** What the trade's rules say; null until they were asked, or while the knife cannot be built. */
-  readonly review: Reviewed | null;
+  readonly review: Reviewed<D> | null;
   /** Since when each finding has been there. */
   readonly noticed: Noticed;
   /** What is spoken of, marked on the drawing that is in sight. */
@@ -68,15 +68,15 @@ export interface BenchState {
 /** How something was come to: by the pointer, or by the keyboard. */
 export type HighlightedBy = "pointer" | "focus";
 
-/** One knife on the bench: always the same object while it is there; who shows something of it selects that. */
-export interface Bench {
+/** One design on the bench: always the same object while it is there; who shows something of it selects that. */
+export interface Bench<D extends ProductDesign = Design> {
   readonly knifeId: string;
-  readonly session: Session;
-  readonly autosave: Autosave;
-  readonly state: StoreApi<BenchState>;
+  readonly session: Session<D>;
+  readonly autosave: Autosave<D>;
+  readonly state: StoreApi<BenchState<D>>;
   /** As the session's; a refusal is said, too. */
-  readonly edit: SessionState["edit"];
-  readonly setStep: (step: Step) => void;
+  readonly edit: SessionState<D>["edit"];
+  readonly setStep: (step: string) => void;
   readonly setSelected: (id: string | null) => void;
   readonly setDragging: (on: boolean) => void;
   readonly setStationMm: (mm: number) => void;
@@ -106,14 +106,16 @@ export interface BenchWorkers {
   readonly asker: typeof createBenchWorker;
 }
 
-export function createBench(
+export function createBench<D extends ProductDesign>(
   knifeId: string,
-  session: Session,
-  autosave: Autosave,
+  session: Session<D>,
+  autosave: Autosave<D>,
+  firstStep: string,
   workers: BenchWorkers = { weigher: createWeigher, asker: createBenchWorker },
-): Bench {
-  const state = createStore<BenchState>(() => ({
-    step: "blade",
+): Bench<D> {
+  const { notWeighed } = recordOf(session.getState().design);
+  const state = createStore<BenchState<D>>(() => ({
+    step: firstStep,
     selected: null,
     dragging: false,
     stationMm: -30,
@@ -161,7 +163,7 @@ export function createBench(
     begin: () => {
       const weigher = workers.weigher();
       const asker = workers.asker();
-      let latest: Design | null = null;
+      let latest: D | null = null;
       // Weighings in the order that they were wanted, and the last whose figures are shown.
       let wanted = 0;
       let shown = 0;
@@ -197,11 +199,11 @@ export function createBench(
           begun = Date.now();
         }
       };
-      const weigh = async (asked: Design) => {
+      const weigh = async (asked: D) => {
         latest = asked;
         const turn = ++wanted;
         const { weighed } = state.getState();
-        if (weighed.of && !weighed.failure && weighAlike(weighed.of, asked)) {
+        if (weighed.of && !weighed.failure && weighAlike(weighed.of, asked, notWeighed)) {
           shown = turn;
           state.setState({ weighed: { ...weighed, of: asked } });
           return;

@@ -8,7 +8,7 @@ import { bladeHeights } from "@/core/layout/bladeOutline";
 import { roundTo } from "@/core/number";
 import type { Draft, SessionState } from "@/store/session";
 
-type Edit = SessionState["edit"];
+type Edit = SessionState<Design>["edit"];
 
 /** The two curves of a blade's own outline. */
 export const bladeRuns = ["spine", "edge"] as const;

@@ -1,4 +1,4 @@
-import type { Design } from "@/core/design/schema";
+import type { ProductDesign } from "@/core/design/product";
 import type { Finding } from "@/core/review/types";
 
 /** Whose findings: what cannot be built, or the trade's rules, which are asked after the weighing. */
@@ -7,7 +7,7 @@ export type Source = "faults" | "trade";
 /** Since which change of the knife each finding has been there. */
 export interface Noticed {
   /** The state of the knife that was looked at last, and its number. */
-  readonly of: Design | null;
+  readonly of: ProductDesign | null;
   readonly change: number;
   readonly since: Readonly<Record<Source, ReadonlyMap<string, number>>>;
 }
@@ -30,7 +30,12 @@ export function keysOf(findings: readonly Finding[]): string[] {
 }
 
 /** Takes down what was found of a state: what was there before keeps its number, what is gone is forgotten. */
-export function notice(before: Noticed, of: Design, source: Source, found: readonly Finding[]): Noticed {
+export function notice(
+  before: Noticed,
+  of: ProductDesign,
+  source: Source,
+  found: readonly Finding[],
+): Noticed {
   const change = before.of === of ? before.change : before.change + 1;
   const was = before.since[source];
   const now = new Map(keysOf(found).map((key) => [key, was.get(key) ?? change]));

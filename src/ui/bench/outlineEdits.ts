@@ -1,12 +1,12 @@
 import type { Point } from "@/core/curve/bezier";
-import type { OutlineNode, PlanNode } from "@/core/design/schema";
+import type { Design, OutlineNode, PlanNode } from "@/core/design/schema";
 import { freeId } from "@/core/fit/openSpot";
 import { roundTo } from "@/core/number";
 import type { Draft, SessionState } from "@/store/session";
 import { NODE_WORDS } from "@/words/nodes";
 import { setHeld } from "./points/types";
 
-type Edit = SessionState["edit"];
+type Edit = SessionState<Design>["edit"];
 
 type Nodes = Draft<OutlineNode>[];
 

@@ -1,19 +1,21 @@
 "use client";
-import type { Design } from "@/core/design/schema";
+import type { ProductDesign } from "@/core/design/product";
 import type { Finding, Fix } from "@/core/review/types";
 import { isTradeRule } from "@/words/findings";
 import { RULE_WORDS } from "@/words/rules";
 import { notices } from "../shell/notice";
-import { useBench } from "./BenchContext";
+import { useBenchOf, useViews } from "./BenchContext";
 
 /**
  * Fixes a finding of a design in one step, which undo takes back; of another state than the present one it would mean
- * something else, and is not done. What it takes to fix is fetched with the first.
+ * something else, and is not done.
  */
-export function useFix(): (of: Design, f: Finding, fix: Fix) => Promise<void> {
-  const { edit, session } = useBench();
+export function useFix(): (of: ProductDesign, f: Finding, fix: Fix) => Promise<void> {
+  const { edit, session } = useBenchOf<ProductDesign>();
+  const { fixes } = useViews();
   return async (of, f, fix) => {
-    const { applyFix } = await import("@/core/review/fixes");
+    const fixed = await fixes?.apply(of, fix);
+    if (!fixed) return;
     if (session.getState().design !== of) {
       notices.info({
         title: "Not fixed",
@@ -23,7 +25,7 @@ export function useFix(): (of: Design, f: Finding, fix: Fix) => Promise<void> {
     }
     const name = isTradeRule(f.rule) ? RULE_WORDS[f.rule].name.toLowerCase() : "finding";
     edit(`Fix ${name}`, (d) => {
-      Object.assign(d, applyFix(of, fix));
+      Object.assign(d, fixed);
     });
   };
 }

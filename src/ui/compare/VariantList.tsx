@@ -23,30 +23,30 @@ import { useWorkerQueries } from "../useWorkerQuery";
 import { keyOf } from "./useColumns";
 
 /** The variants of the knife with what each weighs, how it differs from the knife now, and what can be done with it. */
-export function VariantList({ variants }: { variants: readonly VariantRecord[] }) {
+export function VariantList({ variants }: { variants: readonly VariantRecord<Design>[] }) {
   const { knifeId, session } = useBench();
   const design = useDesign();
   const units = useUnits();
   const beside = useBeside(knifeId);
   const designs = useMemo(() => variants.map((v) => v.design), [variants]);
   const weighings = useWorkerQueries(createWeigher, designs, (s, d) => s.weigh(d));
-  const besideOf = (v: VariantRecord) => ({ kind: "variant" as const, id: v.id });
-  const lies = (v: VariantRecord) => beside.some((b) => keyOf(b) === keyOf(besideOf(v)));
+  const besideOf = (v: VariantRecord<Design>) => ({ kind: "variant" as const, id: v.id });
+  const lies = (v: VariantRecord<Design>) => beside.some((b) => keyOf(b) === keyOf(besideOf(v)));
   const room = beside.length < MOST_BESIDE - 1;
 
-  const take = (v: VariantRecord) => {
+  const take = (v: VariantRecord<Design>) => {
     session.getState().adopt(`Take ${v.name}`, { ...v.design, name: design.name });
     notices.success({
       title: `The knife is now ${v.name}`,
       action: { label: "Undo", onClick: () => session.undo() },
     });
   };
-  const toRack = async (v: VariantRecord) => {
+  const toRack = async (v: VariantRecord<Design>) => {
     const wanted = `${design.name}, ${v.name}`.slice(0, 80);
     const knife = await addKnife({ ...v.design, name: freeName(wanted, await takenNames()) });
     notices.success({ title: `${knife.design.name} is on the rack` });
   };
-  const replace = async (v: VariantRecord) => {
+  const replace = async (v: VariantRecord<Design>) => {
     await replaceVariant(v.id, design, v);
     notices.success({
       title: `${v.name} is now as the knife is`,
@@ -56,7 +56,7 @@ export function VariantList({ variants }: { variants: readonly VariantRecord[] }
       },
     });
   };
-  const remove = async (v: VariantRecord) => {
+  const remove = async (v: VariantRecord<Design>) => {
     const removed = await removeVariant(v.id);
     if (!removed.ok)
       return notices.error({
@@ -74,7 +74,7 @@ export function VariantList({ variants }: { variants: readonly VariantRecord[] }
       },
     });
   };
-  const reportOf = (v: VariantRecord) => {
+  const reportOf = (v: VariantRecord<Design>) => {
     const weighing = weighings.get(v.design);
     return weighing && weighing !== "failed" && weighing.ok ? weighing.report : null;
   };
@@ -173,7 +173,7 @@ export function VariantList({ variants }: { variants: readonly VariantRecord[] }
 }
 
 /** A name that is changed in place. */
-function Name({ variant }: { variant: VariantRecord }) {
+function Name({ variant }: { variant: VariantRecord<Design> }) {
   return (
     <Editable.Root
       defaultValue={variant.name}

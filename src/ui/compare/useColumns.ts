@@ -1,7 +1,7 @@
 "use client";
 import { useMemo } from "react";
 import type { Bill } from "@/core/cost/bill";
-import type { Design } from "@/core/design/schema";
+import { type Design, onlyFixed } from "@/core/design/schema";
 import type { MassReport } from "@/core/weigh/report";
 import type { Weighing } from "@/core/weigh/weigh";
 import { type Beside, useBeside } from "@/store/beside";
@@ -38,20 +38,22 @@ export interface Choice {
 
 export const keyOf = (b: Beside) => `${b.kind} ${b.id}`;
 
-const NO_VARIANTS = { records: [] as readonly VariantRecord[], damaged: [] as readonly Damaged[] };
+const NO_VARIANTS = { records: [] as readonly VariantRecord<Design>[], damaged: [] as readonly Damaged[] };
 
 /** The variants of the knife on the bench, the oldest first, and those that cannot be read. */
 export function useVariants(): typeof NO_VARIANTS {
   const { knifeId } = useBench();
-  return useKept(() => allVariantsOf(knifeId), [knifeId]) ?? NO_VARIANTS;
+  const all = useKept(() => allVariantsOf(knifeId), [knifeId]);
+  return useMemo(() => (all ? { ...all, records: onlyFixed(all.records) } : NO_VARIANTS), [all]);
 }
 
 export function useChoices(): readonly Choice[] {
   const { knifeId } = useBench();
-  const knives = useKept(readableKnives, []);
-  const variants = useKept(readableVariants, []);
+  const allKnives = useKept(readableKnives, []);
+  const allVariants = useKept(readableVariants, []);
   return useMemo(() => {
-    if (!knives || !variants) return [];
+    if (!allKnives || !allVariants) return [];
+    const [knives, variants] = [onlyFixed(allKnives), onlyFixed(allVariants)];
     const own = variants
       .filter((v) => v.knifeId === knifeId)
       .sort((a, b) => a.createdAt - b.createdAt)
@@ -72,7 +74,7 @@ export function useChoices(): readonly Choice[] {
           ),
       ]);
     return [...own, ...others];
-  }, [knives, variants, knifeId]);
+  }, [allKnives, allVariants, knifeId]);
 }
 
 function reportOf(weighing: Weighing | "failed" | null | undefined): MassReport | null {

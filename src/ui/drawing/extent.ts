@@ -5,14 +5,7 @@ import { bladeReaches } from "@/core/layout/bladeParts";
 import { layoutOf } from "@/core/layout/layout";
 import { endKindOf } from "@/core/tangEnds/registry";
 import { drawnExtras } from "@/core/views/extras";
-
-/** The box round a knife seen from the side, mm. */
-export interface Extent {
-  readonly xLow: number;
-  readonly xHigh: number;
-  readonly yLow: number;
-  readonly yHigh: number;
-}
+import type { Extent } from "./path";
 
 /** The box round blade, handle, guard, and what stands out of the handle: pommels, rings, nuts. */
 export function knifeExtent(design: Design): Extent {

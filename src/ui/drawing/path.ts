@@ -1,5 +1,13 @@
 import type { Cubic, Point } from "@/core/curve/bezier";
 
+/** The box round a product seen from the side, mm. */
+export interface Extent {
+  readonly xLow: number;
+  readonly xHigh: number;
+  readonly yLow: number;
+  readonly yHigh: number;
+}
+
 /** From the knife's mm to the drawing's px: x to the right, y up in mm and down in px. */
 export interface Scale {
   readonly pxPerMm: number;

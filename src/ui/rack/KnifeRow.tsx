@@ -10,9 +10,8 @@ import { useSettings } from "@/store/settings";
 import { balanceShort } from "@/words/balance";
 import { dayWords, STATE_WORDS } from "@/words/job";
 import { BalanceMark } from "../drawing/BalanceMark";
-import { knifeExtent } from "../drawing/extent";
-import { KnifeSide } from "../drawing/KnifeSide";
 import { exportKnife } from "../files";
+import { viewsOf } from "../products/viewsOf";
 import { NearLink } from "../shell/NearLink";
 import { attempt, notices } from "../shell/notice";
 import { LEAST_PX, RACK_DRAWING_PX, RULE_PX, rowHeight } from "./measures";
@@ -38,7 +37,8 @@ export function KnifeRow({ knife, figures, failure, onAgain, reach }: KnifeRowPr
   const { units } = useSettings();
   const { design } = knife;
   const { pxPerMm, behindMm } = reach;
-  const extent = useMemo(() => knifeExtent(design), [design]);
+  const { Side, extent: extentOf } = viewsOf(design);
+  const extent = useMemo(() => extentOf(design), [design, extentOf]);
   const height = rowHeight(extent, pxPerMm);
   const originY = (height - (extent.yHigh - extent.yLow) * pxPerMm - 18) / 2 + extent.yHigh * pxPerMm;
   const scale = useMemo(
@@ -84,7 +84,7 @@ export function KnifeRow({ knife, figures, failure, onAgain, reach }: KnifeRowPr
           role="img"
           aria-label={`${design.name} from its right side`}
         >
-          <KnifeSide design={design} scale={scale} line={0.8} />
+          <Side design={design} scale={scale} line={0.8} />
           {balanceMm !== null && (
             <BalanceMark
               x={scale.originX + balanceMm * pxPerMm}

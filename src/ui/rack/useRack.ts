@@ -1,12 +1,15 @@
 "use client";
 import { useEffect, useMemo, useState } from "react";
+import type { ProductDesign } from "@/core/design/product";
 import { emptyOldBin } from "@/store/bin";
 import { layOutDemoKnivesOnce } from "@/store/demo";
 import { knifeIds } from "@/store/knives";
 import { createRackFigures, type RackFigureStore } from "@/store/rackFigures";
 import { useKept } from "@/store/useKept";
 import { createWeigher } from "@/workers/services";
-import { knifeExtent } from "../drawing/extent";
+import { viewsOf } from "../products/viewsOf";
+
+const extentOf = (design: ProductDesign) => viewsOf(design).extent(design);
 
 /** The knives that are listed, with their sizes known. */
 function useListed(figures: RackFigureStore | null): readonly string[] | undefined {
@@ -25,7 +28,7 @@ export function useRack(): { ids: readonly string[] | undefined; figures: RackFi
 
   useEffect(() => {
     const weigher = createWeigher();
-    const made = createRackFigures((design) => weigher.ask((s) => s.weigh(design)), knifeExtent);
+    const made = createRackFigures((design) => weigher.ask((s) => s.weigh(design)), extentOf);
     setFigures(made);
     void layOutDemoKnivesOnce()
       // A database that takes no demo knives shows what is there.

@@ -7,6 +7,7 @@ import { cuttables } from "@/core/cutting/cutJob";
 import { type Cuttable, drawingOf } from "@/core/cutting/cuttable";
 import { AS_DRAWN, type CutSettings } from "@/core/cutting/pieceLayers";
 import { layerBox } from "@/core/cutting/place";
+import { type Design, onlyFixed } from "@/core/design/schema";
 import { DRAWING_FORMAT_IDS, DRAWING_FORMATS, type DrawingFormatId } from "@/core/files/drawings";
 import { printLengthPlain } from "@/core/units/print";
 import type { SheetSource } from "@/sheets/sheet";
@@ -38,11 +39,11 @@ export function CuttersSection({ source }: { source: SheetSource }) {
   const [format, setFormat] = useState<DrawingFormatId>(DRAWING_FORMAT_IDS[0]);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [stock, setStock] = useState(STOCK);
-  const [others, setOthers] = useState<readonly KnifeRecord[]>([]);
+  const [others, setOthers] = useState<readonly KnifeRecord<Design>[]>([]);
   const [beside, setBeside] = useState<ReadonlySet<string>>(new Set());
   useEffect(() => {
     void readableKnives().then(
-      (all) => setOthers(all.filter((k) => k.id !== knifeId)),
+      (all) => setOthers(onlyFixed(all.filter((k) => k.id !== knifeId)) as readonly KnifeRecord<Design>[]),
       () => undefined,
     );
   }, [knifeId]);

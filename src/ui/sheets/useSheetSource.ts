@@ -3,6 +3,7 @@ import { useLiveQuery } from "dexie-react-hooks";
 import { useMemo } from "react";
 import type { Bill } from "@/core/cost/bill";
 import { today } from "@/core/design/job";
+import { onlyFixed } from "@/core/design/schema";
 import { weigh } from "@/core/weigh/weigh";
 import type { Option, SheetSource } from "@/sheets/sheet";
 import { useSettings } from "@/store/settings";
@@ -21,7 +22,8 @@ export function useSheetSource(): SheetSource | null {
   const report = useReport();
   const { units, paper } = useSettings();
   const { currency } = useShop();
-  const variants = useLiveQuery(() => variantsOf(knifeId).catch(() => NONE), [knifeId]) ?? NONE;
+  const kept = useLiveQuery(() => variantsOf(knifeId).catch(() => NONE), [knifeId]) ?? NONE;
+  const variants = useMemo(() => onlyFixed(kept), [kept]);
   const designs = useMemo(() => [design, ...variants.map((v) => v.design)], [design, variants]);
   const bills = useBills(designs);
   return useMemo(() => {

@@ -3,12 +3,12 @@ import { Box, Checkbox, Flex, Stack, Text } from "@chakra-ui/react";
 import dynamic from "next/dynamic";
 import { useTheme } from "next-themes";
 import { type KeyboardEvent, type ReactNode, useMemo, useRef, useState } from "react";
-import type { Design } from "@/core/design/schema";
 import type { CutOpen, PartMesh } from "@/core/kernel/partMeshes";
 import { printLength, printMass } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { partName } from "@/words/parts";
-import { useDesign, useWeighing } from "../bench/BenchContext";
+import { useProduct, useViews, useWeighing } from "../bench/BenchContext";
+import type { Extent } from "../drawing/path";
 import { ChoiceField } from "../fields/ChoiceField";
 import { RangeField } from "../fields/RangeField";
 import { useMaterialOf } from "../materials";
@@ -30,7 +30,8 @@ const NEARER = 0.88;
 /** The whole knife as solids: turned, drawn apart, cut open; parts by material. Loaded when it is asked for. */
 export function SolidView({ other }: { other: ReactNode }) {
   const materialOf = useMaterialOf();
-  const design = useDesign();
+  const design = useProduct((d) => d);
+  const views = useViews();
   const units = useUnits();
   const weighing = useWeighing();
   const sound = weighing?.ok ?? false;
@@ -44,7 +45,10 @@ export function SolidView({ other }: { other: ReactNode }) {
   const cut: CutOpen | null = cutKind === "none" ? null : { axis: cutKind, atMm: cutAtMm[cutKind] };
   const { parts, working, failure } = useSolidParts(sound ? design : null, cut);
   const placed = useMemo(() => offsets(parts ?? [], apart), [parts, apart]);
-  const reach = useMemo(() => reachOf(design), [design]);
+  const reach = useMemo(
+    () => ({ x: alongOf(views.extent(design)), z: Math.ceil(views.halfWidthMm(design)) }),
+    [design, views],
+  );
   const weights = new Map(weighing?.ok ? weighing.report.parts.map((p) => [p.id, p.massG]) : []);
   const said = parts?.find((p) => p.id === picked);
 
@@ -229,11 +233,7 @@ function turned(controls: Controls, key: string): boolean {
   return true;
 }
 
-/** How far a cut can be moved, mm. */
-function reachOf({ blade, handle, guard }: Design) {
-  const wide = [...handle.plan.map((p) => Math.max(p.halfMm, p.leftHalfMm ?? 0)), (guard?.widthMm ?? 0) / 2];
-  return {
-    x: [Math.floor(Math.min(...handle.outline.map((n) => n.xMm))) - 20, Math.ceil(blade.lengthMm)] as const,
-    z: Math.ceil(Math.max(...wide)),
-  };
+/** How far a cut can be moved lengthwise, mm. */
+function alongOf({ xLow, xHigh }: Extent): readonly [number, number] {
+  return [Math.floor(xLow) - 20, Math.ceil(xHigh)];
 }

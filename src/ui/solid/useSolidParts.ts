@@ -1,6 +1,6 @@
 "use client";
 import { useEffect, useRef, useState } from "react";
-import type { Design } from "@/core/design/schema";
+import type { ProductDesign } from "@/core/design/product";
 import type { CutOpen, PartMesh } from "@/core/kernel/partMeshes";
 import { solids } from "@/workers/services";
 
@@ -14,7 +14,7 @@ export interface SolidParts {
 }
 
 /** The knife's parts as meshes, made anew by the worker when the design or the cut changes and then rests. */
-export function useSolidParts(design: Design | null, cut: CutOpen | null): SolidParts {
+export function useSolidParts(design: ProductDesign | null, cut: CutOpen | null): SolidParts {
   const [state, setState] = useState<SolidParts>({ parts: null, working: true, failure: null });
   const asked = useRef(0);
   const axis = cut?.axis ?? null;

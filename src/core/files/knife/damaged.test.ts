@@ -7,10 +7,11 @@ import { weigh } from "../../weigh/weigh";
 import { jsonFaultAt } from "../jsonFault";
 import { readPrices } from "../prices/prices";
 import { readKnife } from "./read";
+import { readFixed } from "./readFixed";
 import { writeKnife } from "./write";
 
 const bytes = (text: string) => new TextEncoder().encode(text);
-const read = (design: Design) => readKnife(bytes(writeKnife(design)));
+const read = (design: Design) => readFixed(bytes(writeKnife(design)));
 const box = boxesMesh([
   [0, -8, -6],
   [20, 8, 6],

@@ -1,13 +1,12 @@
 import * as z from "zod/mini";
 import { migrate } from "../../design/migrate";
 import { type FieldProblem, fieldProblem } from "../../design/problem";
+import type { ProductDesign } from "../../design/product";
 import { variantName } from "../../design/record/fields";
-import { type Design, designSchema, type StoredMesh } from "../../design/schema";
-import { decodeMesh } from "../../design/storedMesh";
 import { MOST_VARIANTS, type Variant } from "../../design/variant";
-import { DESIGN_VERSION } from "../../design/version";
+import { RECORD_VERSION } from "../../design/version";
 import { isRecord } from "../../isRecord";
-import { meshFault } from "../../solids/meshFaults";
+import { recordOfKind } from "../../products/recordOf";
 import { jsonFaultAt } from "../jsonFault";
 import { keyTwice } from "../jsonKeys";
 import { isWithin } from "../jsonShape";
@@ -43,10 +42,12 @@ export type KnifeFailure =
   | { readonly ok: false; readonly code: "foreign" }
   | { readonly ok: false; readonly code: "no-version" }
   | { readonly ok: false; readonly code: "newer"; readonly version: number; readonly known: number }
+  /** Of a product that this build does not know. */
+  | { readonly ok: false; readonly code: "other-product"; readonly kind: string }
   | { readonly ok: false; readonly code: "invalid"; readonly problems: readonly Problem[] };
 
 export type KnifeReading =
-  | { readonly ok: true; readonly design: Design; readonly variants: readonly Variant[] }
+  | { readonly ok: true; readonly design: ProductDesign; readonly variants: readonly Variant[] }
   | KnifeFailure;
 
 /**
@@ -84,7 +85,7 @@ export function readKnifeValue(value: unknown): KnifeReading {
   const { version } = value;
   if (typeof version !== "number" || !Number.isInteger(version) || version < 1)
     return { ok: false, code: "no-version" };
-  if (version > DESIGN_VERSION) return { ok: false, code: "newer", version, known: DESIGN_VERSION };
+  if (version > RECORD_VERSION) return { ok: false, code: "newer", version, known: RECORD_VERSION };
   const foreign = Object.keys(value).filter((key) => !KEYS.includes(key));
   if (foreign.length > 0)
     return {
@@ -92,42 +93,35 @@ export function readKnifeValue(value: unknown): KnifeReading {
       code: "invalid",
       problems: foreign.map((path) => ({ path, message: "is no part of a knife file" })),
     };
-  const knife = readDesign(migrate(value.knife, version));
+  const knife = readDesign(value.knife, version);
   if (!knife.ok || value.variants === undefined) return knife;
   return readVariants(knife.design, value.variants, version);
 }
 
-/** Checks a record of the present version, without variants. */
-export function readDesign(record: unknown, at = "knife"): KnifeReading {
-  const parsed = designSchema.safeParse(record);
-  if (!parsed.success) return { ok: false, code: "invalid", problems: problemsOf(parsed.error, at) };
-  const problems = parsed.data.meshes.flatMap((stored, i) => {
-    const message = meshProblem(stored);
-    return message ? [{ path: `${at}.meshes[${i}]`, message }] : [];
-  });
-  if (problems.length > 0) return { ok: false, code: "invalid", problems };
-  return { ok: true, design: parsed.data, variants: [] };
-}
+const PRODUCT_NAME = /^[a-z][a-z-]{0,39}$/;
 
-/** What keeps a shape inside a file from being one that the import would have kept, or null. */
-function meshProblem(stored: StoredMesh): string | null {
-  const mesh = decodeMesh(stored);
-  const fault = mesh ? meshFault(mesh) : ({ code: "damaged" } as const);
-  switch (fault?.code) {
-    case undefined:
-      return null;
-    case "damaged":
-    case "not-finite":
-      return "the shape's numbers are damaged";
-    case "empty":
-      return "the shape encloses nothing";
-    case "open":
-      return `the shape is not closed: ${fault.edges} edges do not join two triangles`;
-    case "size":
-      return `the shape is ${Math.round(fault.mm)} mm long; up to ${fault.limit} mm are taken`;
-    case "too-fine":
-      return `the shape has ${fault.triangles} triangles; up to ${fault.limit} are taken`;
+/** Until records said which product they are of, all were knives with fixed blades. */
+const ONLY_FIXED_UNTIL = 11;
+
+/** Brings a record of a version up to date and checks it, without variants; `at` is where it stands in the file. */
+export function readDesign(record: unknown, version: number, at = "knife"): KnifeReading {
+  const kind = isRecord(record) && version > ONLY_FIXED_UNTIL ? record.kind : "fixed";
+  const product = recordOfKind(kind);
+  if (!product) {
+    if (typeof kind === "string" && PRODUCT_NAME.test(kind))
+      return { ok: false, code: "other-product", kind };
+    return {
+      ok: false,
+      code: "invalid",
+      problems: [{ path: `${at}.kind`, message: "has to be the name of a product" }],
+    };
   }
+  const parsed = product.schema.safeParse(migrate(record, version, product.migrations));
+  if (!parsed.success) return { ok: false, code: "invalid", problems: problemsOf(parsed.error, at) };
+  const design = parsed.data as ProductDesign;
+  const problems = product.problems(design).map(({ keys, message }) => ({ path: pathOf(at, keys), message }));
+  if (problems.length > 0) return { ok: false, code: "invalid", problems };
+  return { ok: true, design, variants: [] };
 }
 
 /** Variants came with version 5; one that is no whole knife refuses the file. */
@@ -135,21 +129,31 @@ const variantList = z
   .array(z.strictObject({ name: variantName, knife: z.unknown() }))
   .check(z.maxLength(MOST_VARIANTS));
 
-function readVariants(design: Design, value: unknown, version: number): KnifeReading {
+function readVariants(design: ProductDesign, value: unknown, version: number): KnifeReading {
   const list = variantList.safeParse(value);
   if (!list.success) return { ok: false, code: "invalid", problems: problemsOf(list.error, "variants") };
   const variants: Variant[] = [];
   for (const [i, { name, knife }] of list.data.entries()) {
-    const reading = readDesign(migrate(knife, version), `variants[${i}].knife`);
+    const at = `variants[${i}].knife`;
+    const reading = readDesign(knife, version, at);
     if (!reading.ok) return reading;
+    if (reading.design.kind !== design.kind)
+      return {
+        ok: false,
+        code: "invalid",
+        problems: [{ path: `${at}.kind`, message: "is of another product" }],
+      };
     variants.push({ name, design: reading.design });
   }
   return { ok: true, design, variants };
 }
 
+const pathOf = (at: string, keys: readonly PropertyKey[]): string =>
+  at + keys.map((key) => (typeof key === "number" ? `[${key}]` : `.${String(key)}`)).join("");
+
 function problemsOf(error: z.core.$ZodError, at: string): Problem[] {
   return error.issues.slice(0, 20).map((issue) => ({
-    path: at + issue.path.map((key) => (typeof key === "number" ? `[${key}]` : `.${String(key)}`)).join(""),
+    path: pathOf(at, issue.path),
     message: issue.message,
     field: fieldProblem(issue),
   }));

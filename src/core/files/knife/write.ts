@@ -1,12 +1,12 @@
-import type { Design } from "../../design/schema";
+import type { ProductDesign } from "../../design/product";
 import type { Variant } from "../../design/variant";
-import { DESIGN_VERSION } from "../../design/version";
+import { RECORD_VERSION } from "../../design/version";
 import { KNIFE_FORMAT, LARGEST_KNIFE_BYTES } from "./format";
 
 /** A knife and its variants as the text of an open JSON file, two-space indented, UTF-8 when encoded. */
-export function writeKnife(design: Design, variants: readonly Variant[] = []): string {
+export function writeKnife<D extends ProductDesign>(design: D, variants: readonly Variant[] = []): string {
   const more = variants.map((v) => ({ name: v.name, knife: v.design }));
-  const file = { format: KNIFE_FORMAT, version: DESIGN_VERSION, knife: design };
+  const file = { format: KNIFE_FORMAT, version: RECORD_VERSION, knife: design };
   return `${JSON.stringify(more.length > 0 ? { ...file, variants: more } : file, null, 2)}\n`;
 }
 
@@ -15,7 +15,7 @@ export function writeKnife(design: Design, variants: readonly Variant[] = []): s
  * were left out, which only imported shapes bring about.
  */
 export function writeKnifeWithin(
-  design: Design,
+  design: ProductDesign,
   variants: readonly Variant[],
   mostBytes: number = LARGEST_KNIFE_BYTES,
 ): { readonly text: string; readonly leftOut: number } {

@@ -1,6 +1,5 @@
 import type { ManifoldToplevel } from "manifold-3d";
-import { assemble } from "../../assembly/assemble";
-import type { Design } from "../../design/schema";
+import type { Assembly } from "../../assembly/types";
 import { type PartMesh, partMeshes } from "../../kernel/partMeshes";
 import { own } from "../../own";
 import type { TriangleMesh } from "../../solids/triangleMesh";
@@ -9,13 +8,12 @@ import { withoutSlivers } from "./withoutSlivers";
 import { writeStl } from "./writeStl";
 import { writeThreeMf } from "./writeThreeMf";
 
-/** Parts of a knife as meshes to print from: closed, within 0.1 % of the volume that is weighed, without slivers. */
+/** Parts as meshes to print from: closed, within 0.1 % of the volume that is weighed, without slivers. */
 export function printableParts(
   kernel: ManifoldToplevel,
-  design: Design,
+  assembly: Assembly,
   wanted: (id: string) => boolean = () => true,
 ): PartMesh[] {
-  const assembly = assemble(design);
   const volumeMm3 = new Map<string, number>();
   momentsOf(assembly).forEach(({ v }, i) => {
     const { id } = assembly.parts[i];
@@ -24,23 +22,29 @@ export function printableParts(
   return partMeshes(kernel, assembly, volumeMm3, wanted).map((p) => ({ ...p, mesh: withoutSlivers(p.mesh) }));
 }
 
+/** What is written as meshes: its parts, and what the whole is called. */
+export interface Exported {
+  readonly name: string;
+  readonly assembly: Assembly;
+}
+
 /**
- * One part of a knife, or all of them, as STL or 3MF bytes in mm; null where no part has that id. `names` says what each
+ * One part, or all of them, as STL or 3MF bytes in mm; null where no part has that id. `names` says what each
  * part is called in the file, by its id; one that is not there is called by its id.
  */
 export function exportMesh(
   kernel: ManifoldToplevel,
-  design: Design,
+  { name, assembly }: Exported,
   partId: string | null,
   format: "stl" | "3mf",
   names: Readonly<Record<string, string>> = {},
 ): Uint8Array<ArrayBuffer> | null {
-  const parts = printableParts(kernel, design, (id) => partId === null || id === partId).map((p) => ({
+  const parts = printableParts(kernel, assembly, (id) => partId === null || id === partId).map((p) => ({
     ...p,
     name: own(names, p.id) ?? p.id,
   }));
   if (parts.length === 0) return null;
-  const title = partId === null ? design.name : `${design.name}, ${parts[0].name}`;
+  const title = partId === null ? name : `${name}, ${parts[0].name}`;
   return format === "3mf" ? writeThreeMf(parts, title) : writeStl(joined(parts), title);
 }
 

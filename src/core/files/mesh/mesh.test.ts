@@ -5,6 +5,7 @@ import { join } from "node:path";
 import { strToU8, zipSync } from "fflate";
 import Module, { type Manifold, type ManifoldToplevel } from "manifold-3d";
 import { beforeAll, describe, expect, it } from "vitest";
+import { assemble } from "../../assembly/assemble";
 import { CONSTRUCTIONS } from "../../design/constructions.fixtures";
 import { newDesign } from "../../design/create";
 import { newGuard } from "../../design/guards";
@@ -212,7 +213,7 @@ describe("mesh files that go out", () => {
     const design = CONSTRUCTIONS[name];
     const weighing = weigh(design);
     if (!weighing.ok) throw new Error("not weighed");
-    const printable = printableParts(kernel, design);
+    const printable = printableParts(kernel, assemble(design));
     expect(printable.map((p) => p.id).sort()).toEqual(weighing.report.parts.map((p) => p.id).sort());
     for (const part of weighing.report.parts) {
       const bytes = writeStl(printable.find((p) => p.id === part.id)!.mesh, part.id);
@@ -228,8 +229,8 @@ describe("mesh files that go out", () => {
 
   it("hold the whole knife, part by part, and come back as they were", () => {
     const design = CONSTRUCTIONS["framed tang"];
-    const whole = exportMesh(kernel, design, null, "3mf");
-    const stl = exportMesh(kernel, design, null, "stl");
+    const whole = exportMesh(kernel, { name: design.name, assembly: assemble(design) }, null, "3mf");
+    const stl = exportMesh(kernel, { name: design.name, assembly: assemble(design) }, null, "stl");
     if (!whole || !stl) throw new Error("nothing written");
     const [package_, file] = [readThreeMf(whole), readStl(stl)];
     if (!package_.ok || !file.ok) throw new Error("not read");
@@ -238,7 +239,9 @@ describe("mesh files that go out", () => {
   });
 
   it("are none for a part that is not there", () => {
-    expect(exportMesh(kernel, newDesign("Sedge"), "pommel", "stl")).toBeNull();
+    expect(
+      exportMesh(kernel, { name: "Sedge", assembly: assemble(newDesign("Sedge")) }, "pommel", "stl"),
+    ).toBeNull();
   });
 });
 
@@ -251,7 +254,7 @@ describe("a divider that leans through a joint along the handle", () => {
     const design: Design = { ...base, handle: { ...base.handle, joints: [leaning] } };
     const weighing = weigh(design);
     if (!weighing.ok) throw new Error(JSON.stringify(weighing.findings));
-    const [part] = printableParts(kernel, design, (id) => id === "divider:j-60:right");
+    const [part] = printableParts(kernel, assemble(design), (id) => id === "divider:j-60:right");
     const weighed = weighing.report.parts.find((p) => p.id === part.id)!.volumeMm3;
     // Source: Debian's admesh.
     const { volume, open } = admesh(writeStl(part.mesh, "divider"));

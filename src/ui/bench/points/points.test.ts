@@ -6,12 +6,14 @@ import { valueAt } from "@/core/design/path";
 import { type Design, designSchema } from "@/core/design/schema";
 import type { Draft } from "@/store/session";
 import { shownLimits } from "../../fields/bound";
-import { STEPS, type Step } from "../benchState";
+import { fixedViews } from "../../products/fixed";
 import { planPoints, sidePoints } from "./pointsOf";
 import type { BenchPoint } from "./types";
 
 /** Every point of a step on both views; leaning joints show theirs once they are picked out. */
-function pointsOf(design: Design, step: Step): BenchPoint[] {
+const STEPS = fixedViews.steps.map((s) => s.id);
+
+function pointsOf(design: Design, step: string): BenchPoint[] {
   const plain = [...sidePoints(design, step, null), ...planPoints(design, step)];
   const leans = plain.flatMap((p) => sidePoints(design, step, p.id).filter((q) => q.id === `${p.id}-lean`));
   return [...plain, ...leans];
@@ -83,7 +85,7 @@ function same(a: BenchPoint, b: BenchPoint): boolean {
 
 describe("a point dragged", () => {
   it("stands where it was put: tang's end, guard's end, joint, ring", () => {
-    const cases: [string, Step, string, { x: number; y: number }][] = [
+    const cases: [string, string, string, { x: number; y: number }][] = [
       ["hidden tang, drilled hole", "tang", "bar-end", { x: -60, y: 1.5 }],
       ["guard: s-curve", "guard", "guard-top", { x: -12, y: 30 }],
       ["segmented scales", "handle", "j-1", { x: -44, y: 0 }],

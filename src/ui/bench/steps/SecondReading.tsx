@@ -1,21 +1,21 @@
 "use client";
 import { Button, Stack, Table, Text } from "@chakra-ui/react";
 import { useState } from "react";
-import type { Design } from "@/core/design/schema";
+import type { ProductDesign } from "@/core/design/product";
 import type { PartAgreement } from "@/core/weigh/agreement";
 import { partName } from "@/words/parts";
 import { solids } from "@/workers/services";
-import { useDesign, useWeighing } from "../BenchContext";
+import { useProduct, useWeighing } from "../BenchContext";
 import { Group } from "./Group";
 
 interface Reading {
-  readonly design: Design;
+  readonly design: ProductDesign;
   readonly parts: readonly PartAgreement[];
 }
 
 /** How far the mesh kernel's reading of every part agrees with the integrator's. */
 export function SecondReading() {
-  const design = useDesign();
+  const design = useProduct((d) => d);
   const weighing = useWeighing();
   const [reading, setReading] = useState<Reading | null>(null);
   const [said, setSaid] = useState<string | null>(null);

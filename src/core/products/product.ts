@@ -1,0 +1,65 @@
+import type * as z from "zod/mini";
+import type { Assembly } from "../assembly/types";
+import type { Bill } from "../cost/bill";
+import type { Shop } from "../cost/shop";
+import type { Migrations } from "../design/migrate";
+import type { ProductDesign } from "../design/product";
+import type { Review } from "../review/reviewDesign";
+import type { Fineness } from "../weigh/integrate";
+import type { PanelMemory } from "../weigh/panelMemory";
+import type { Weighing } from "../weigh/weighAssembly";
+
+/** A starting form: its code, and the design that it gives under a name. */
+export interface Start<D> {
+  readonly code: string;
+  begin(name: string): D;
+}
+
+/** Something wrong inside a record that its schema cannot say: the keys that lead to it, and what it is. */
+export interface RecordProblem {
+  readonly keys: readonly (string | number)[];
+  readonly message: string;
+}
+
+/**
+ * How a product's designs are recorded: all that whoever keeps, reads or edits them needs, without what weighs them. Methods
+ * are given designs of this product only.
+ */
+export interface RecordSpec<D extends ProductDesign = ProductDesign> {
+  readonly kind: D["kind"];
+  /** Every field with its limits. */
+  readonly schema: { readonly shape: Readonly<Record<string, z.ZodMiniType>> } & z.ZodMiniType;
+  /** What its record became in each version of records that changed it, by the version before. */
+  readonly migrations: Migrations;
+  problems(design: D): readonly RecordProblem[];
+  /** The design without what refers to nothing any more. */
+  tidied(design: D): D;
+  /** Fields that say nothing of its weight. */
+  readonly notWeighed: ReadonlySet<string>;
+  readonly starts: readonly Start<D>[];
+}
+
+/** What a product's designs are as things: built and weighed. Methods are given designs of this product only. */
+export interface ProductModel<D extends ProductDesign = ProductDesign> {
+  readonly kind: D["kind"];
+  /** Its parts in the pose that it is weighed in, in order of precedence. */
+  assemble(design: D): Assembly;
+  /** Its weight and balance, or what keeps it from being built. */
+  weigh(design: D, fineness?: Fineness, memory?: PanelMemory | null): Weighing;
+  /** What making it asks for: fetched by those who ask, so that what only weighs stays small. */
+  making(): Promise<ProductMaking<D>>;
+}
+
+/** What making a product asks for. */
+export interface ProductMaking<D extends ProductDesign = ProductDesign> {
+  /** The trade's rules over it; a quick review leaves out fixes that cost many weighings. */
+  review(design: D, quick: boolean): Review;
+  /** What it costs to make at a shop's prices; null where it cannot be built. */
+  bill(design: D, shop: Shop): Bill | null;
+}
+
+/** A spec of one product among others: whoever finds it by a design's kind gives it designs of that kind. */
+export const anyRecord = <D extends ProductDesign>(spec: RecordSpec<D>): RecordSpec =>
+  spec as unknown as RecordSpec;
+export const anyModel = <D extends ProductDesign>(model: ProductModel<D>): ProductModel =>
+  model as unknown as ProductModel;

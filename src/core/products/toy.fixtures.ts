@@ -1,0 +1,133 @@
+import * as z from "zod/mini";
+import { type PartKey, partId } from "../assembly/partKey";
+import type { Assembly } from "../assembly/types";
+import { billFor } from "../cost/bill";
+import { boxContour } from "../curve/shapes";
+import { plainJob } from "../design/job";
+import { materialsIn } from "../design/materials";
+import type { ProductDesign } from "../design/product";
+import { id, materialId, mm, plainText, text } from "../design/record/fields";
+import { job } from "../design/record/job";
+import { ownMaterials } from "../design/record/material";
+import { cylinderRegion } from "../solids/cylinder";
+import { slabRegion } from "../solids/slab";
+import { weighAssembly } from "../weigh/weighAssembly";
+import type { ProductMaking, ProductModel, RecordSpec } from "./product";
+
+const schema = z.strictObject({
+  kind: z.literal("toy"),
+  name: text(1, 80),
+  notes: plainText(0, 4000),
+  job,
+  materials: ownMaterials,
+  block: z.strictObject({
+    material: materialId,
+    lengthMm: mm(10, 300),
+    heightMm: mm(10, 100),
+    thicknessMm: mm(5, 100),
+  }),
+  pin: z.strictObject({ id, material: materialId, diameterMm: mm(1, 20), xMm: mm(-300, 0) }),
+});
+
+/** A block with a pin through it: the smallest product that there can be, to see that the house asks for no more. */
+export type Toy = Readonly<z.infer<typeof schema>> & ProductDesign;
+
+export const newToy = (name: string): Toy => ({
+  kind: "toy",
+  name,
+  notes: "",
+  job: plainJob(),
+  materials: [],
+  block: { material: "brass-360", lengthMm: 60, heightMm: 25, thicknessMm: 20 },
+  pin: { id: "pin", material: "steel-1084", diameterMm: 6, xMm: -20 },
+});
+
+export const toyRecord: RecordSpec<Toy> = {
+  kind: "toy",
+  schema,
+  migrations: {},
+  problems: ({ block, pin }) =>
+    block.material === pin.material
+      ? [{ keys: ["pin", "material"], message: "cannot be seen in its block" }]
+      : [],
+  tidied: (design) => design,
+  notWeighed: new Set(["name", "notes", "job"]),
+  starts: [{ code: "small-block", begin: newToy }],
+};
+
+const key = (sort: string): PartKey => ({ kind: "component", sort, number: null, side: null });
+
+function assemble({ block, pin }: Toy): Assembly {
+  const span: [number, number] = [-block.lengthMm, 0];
+  const outline = boxContour(span[0], span[1], -block.heightMm / 2, block.heightMm / 2);
+  const part = (sort: string, materialId: string, ...regions: number[]) => ({
+    key: key(sort),
+    id: partId(key(sort)),
+    group: "handle" as const,
+    materials: [{ materialId, share: 1 }],
+    regions,
+  });
+  return {
+    regions: [
+      slabRegion(outline, { at0: block.thicknessMm / 2, slope: 0 }, span),
+      cylinderRegion({ xMm: pin.xMm, yMm: 0, radiusMm: pin.diameterMm / 2 }),
+    ],
+    parts: [part("cross-pin", pin.material, 0, 1), part("body-block", block.material, 0)],
+  };
+}
+
+const weigh: ProductModel<Toy>["weigh"] = (design, fineness, memory) => {
+  const { pin, block } = design;
+  const off = -pin.xMm + pin.diameterMm / 2 - block.lengthMm;
+  return weighAssembly(
+    {
+      assembly: assemble(design),
+      materialOf: materialsIn(design),
+      findings:
+        off > 0
+          ? [
+              {
+                rule: "pin-off-handle",
+                severity: "error",
+                at: null,
+                subject: pin.id,
+                measured: off,
+                limit: 0,
+              },
+            ]
+          : [],
+    },
+    fineness,
+    memory,
+  );
+};
+
+export const toyModel: ProductModel<Toy> = {
+  kind: "toy",
+  assemble,
+  weigh,
+  making: async () => toyMaking,
+};
+
+const toyMaking: ProductMaking<Toy> = {
+  review: () => ({ findings: [], accepted: [] }),
+  bill: (design, shop) => {
+    const weighing = weigh(design);
+    if (!weighing.ok) return null;
+    return billFor(
+      {
+        lines: weighing.report.parts.map((p) => ({
+          kind: "mass",
+          what: p.key,
+          key: p.material,
+          massG: p.massG,
+        })),
+        work: [{ task: "finish", proposedMin: 30, minutes: 30 }],
+        others: [],
+        kerfMm: 1,
+        materialOf: materialsIn(design),
+      },
+      shop,
+    );
+  },
+};

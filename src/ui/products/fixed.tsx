@@ -1,0 +1,83 @@
+"use client";
+import type { Design } from "@/core/design/schema";
+import type { StartingForm } from "@/core/design/startingForms";
+import { KNIFE_SIZES, type KnifeSizes, resized, SIZE_LIMITS, sizesOf } from "@/core/layout/resized";
+import { partRefsOfFinding } from "@/core/review/partRefs";
+import { balanceWords } from "@/words/balance";
+import { effectWords, offerWords } from "@/words/offers";
+import { FORM_WORDS } from "@/words/startingForms";
+import { knifeExtent } from "../drawing/extent";
+import { KnifeSide } from "../drawing/KnifeSide";
+import { later } from "./loading";
+import type { ProductViews, StartSizes, StepViews } from "./product";
+
+const SIZE_WORDS: Readonly<Record<keyof KnifeSizes, string>> = {
+  bladeMm: "Blade's length",
+  heightMm: "Blade's height",
+  spineMm: "Spine",
+  handleMm: "Handle's length",
+};
+
+const sizes: StartSizes<Design> = {
+  keys: KNIFE_SIZES,
+  words: SIZE_WORDS,
+  limits: SIZE_LIMITS,
+  of: (design) => ({ ...sizesOf(design) }),
+  resized: (design, to) => resized(design, { ...sizesOf(design), ...to }),
+};
+
+const board = () => import("../bench/Board").then((m) => m.Board);
+const bladeStep = () => import("../bench/steps/blade/BladeStep").then((m) => m.BladeStep);
+
+// A knife is opened at its blade: what the other steps show is fetched when their tab is pointed at.
+const step = (id: string, name: string, prefetch: Parameters<typeof later>[0]): StepViews => ({
+  id,
+  name,
+  Panel: later(prefetch, "Loading …"),
+  prefetch,
+});
+
+const STEPS: readonly StepViews[] = [
+  step("blade", "Blade", bladeStep),
+  step("tang", "Tang", () => import("../bench/steps/TangStep").then((m) => m.TangStep)),
+  step("handle", "Handle", () => import("../bench/steps/HandleStep").then((m) => m.HandleStep)),
+  step("guard", "Guard", () => import("../bench/steps/GuardStep").then((m) => m.GuardStep)),
+  step("pins", "Pins", () => import("../bench/steps/PinsStep").then((m) => m.PinsStep)),
+  step("parts", "Parts", () => import("../bench/steps/PartsStep").then((m) => m.PartsStep)),
+  step("notes", "Notes", () => import("../bench/steps/NotesStep").then((m) => m.NotesStep)),
+];
+
+/** What a person sees of a knife with a fixed blade. */
+export const fixedViews: ProductViews<Design> = {
+  kind: "fixed",
+  name: "Knife with a fixed blade",
+  extent: knifeExtent,
+  halfWidthMm: ({ handle, guard }) =>
+    Math.max(...handle.plan.map((p) => Math.max(p.halfMm, p.leftHalfMm ?? 0)), (guard?.widthMm ?? 0) / 2),
+  Side: KnifeSide,
+  Board: later(board, "Loading the drawing …"),
+  steps: STEPS,
+  places: {
+    balance: later(
+      () => import("../balance/BalanceView").then((m) => m.BalanceView),
+      "Loading the balance bench …",
+    ),
+    fit: later(() => import("../fit/FitView").then((m) => m.FitView), "Loading the fit-up sheet …"),
+    compare: later(
+      () => import("../compare/CompareView").then((m) => m.CompareView),
+      "Loading the comparison …",
+    ),
+    sheets: later(() => import("../sheets/SheetsView").then((m) => m.SheetsView), "Loading the sheets …"),
+    pattern: later(() => import("../pattern/PatternView").then((m) => m.PatternView), "Loading …"),
+  },
+  preload: () => void Promise.all([board(), bladeStep()]),
+  balance: balanceWords,
+  partRefs: partRefsOfFinding,
+  fixes: {
+    says: offerWords,
+    does: effectWords,
+    apply: async (of, fix) => (await import("@/core/review/fixes")).applyFix(of, fix),
+  },
+  startWords: (code) => FORM_WORDS[code as StartingForm],
+  sizes,
+};

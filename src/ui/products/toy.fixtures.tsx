@@ -1,0 +1,42 @@
+import { useStore } from "zustand";
+import { type Toy, toyModel } from "@/core/products/toy.fixtures";
+import { balanceShort } from "@/words/balance";
+import { useBenchOf } from "../bench/BenchContext";
+import { LengthField } from "../fields/LengthField";
+import { AssemblySide, assemblyExtent } from "./AssemblySide";
+import type { ProductViews } from "./product";
+
+function BlockStep() {
+  const { session, edit } = useBenchOf<Toy>();
+  const lengthMm = useStore(session, (s) => s.design.block.lengthMm);
+  return (
+    <LengthField
+      label="Length of the block"
+      mm={lengthMm}
+      min={10}
+      max={300}
+      onChange={(mm) =>
+        edit("Change length of the block", (d) => {
+          d.block.lengthMm = mm;
+        })
+      }
+    />
+  );
+}
+
+export const toyViews: ProductViews<Toy> = {
+  kind: "toy",
+  name: "Block with a pin",
+  extent: (design) => assemblyExtent(toyModel.assemble(design)),
+  halfWidthMm: ({ block }) => block.thicknessMm / 2,
+  Side: ({ design, scale, line }) => (
+    <AssemblySide assembly={toyModel.assemble(design)} scale={scale} line={line} />
+  ),
+  Board: ({ other }) => <div>The block is drawn here. {other}</div>,
+  steps: [{ id: "block", name: "Block", Panel: BlockStep }],
+  places: {},
+  preload: () => undefined,
+  balance: (mm, _, units) => balanceShort(mm, units),
+  partRefs: () => [],
+  startWords: () => ({ name: "Small block", says: "A block with a pin" }),
+};

@@ -1,0 +1,10 @@
+import type { ProductDesign } from "@/core/design/product";
+import { PRODUCT_VIEWS } from "./list";
+import type { ProductViews } from "./product";
+
+/** The views of a design's product. Throws for one that was not read as a design. */
+export function viewsOf({ kind }: Pick<ProductDesign, "kind">): ProductViews {
+  const found = PRODUCT_VIEWS.find((v) => v.kind === kind);
+  if (!found) throw new Error(`no product "${kind}"`);
+  return found;
+}
