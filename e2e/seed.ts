@@ -1,5 +1,5 @@
-import { readFileSync, writeFileSync } from "node:fs";
-import { join } from "node:path";
+import { mkdirSync, readFileSync, writeFileSync } from "node:fs";
+import { dirname, join } from "node:path";
 import { type BrowserContext, chromium, type FullConfig } from "@playwright/test";
 
 const FILE = join("test-results", "seed.json");
@@ -37,6 +37,7 @@ export default async function makeSeed(config: FullConfig): Promise<void> {
   );
   const state = await context.storageState({ indexedDB: true });
   await browser.close();
+  mkdirSync(dirname(FILE), { recursive: true });
   writeFileSync(FILE, JSON.stringify({ state, ids: Object.fromEntries(knives) } satisfies Seed));
 }
 
