@@ -11,10 +11,11 @@ import {
   isUnwritten,
   letGo,
   putRecord,
+  readKnife,
   takenNames,
   writeDesign,
 } from "./knives";
-import { type Damaged, type Reading, readKnifeRecord } from "./reading";
+import type { Damaged, Reading } from "./reading";
 import type { KnifeRecord, Reference } from "./rows";
 import type { Session } from "./session";
 import { storage, writeWithRetry } from "./storage";
@@ -148,7 +149,7 @@ export function createAutosave<D extends ProductDesign>(
         return;
       }
       if (!(now.revision > revision)) return;
-      const read = await readKnifeRecord(now);
+      const read = await readKnife(now);
       if (!idle() || !(now.revision > revision)) return;
       const reading = read.ok ? readHere(read.record) : read;
       if (reading.ok) take(reading.record);

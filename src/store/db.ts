@@ -12,6 +12,7 @@ import type {
   StoredMaterial,
   StoredUnderlay,
   StoredVariant,
+  StoredWorkshop,
 } from "./rows";
 import { TABLES } from "./tables/list";
 import type { Row } from "./tables/spec";
@@ -29,6 +30,7 @@ class EuaxisDatabase extends Dexie {
   bin!: EntityTable<BinRecord, "id">;
   materials!: EntityTable<StoredMaterial, "id">;
   underlays!: EntityTable<StoredUnderlay, "id">;
+  workshops!: EntityTable<StoredWorkshop, "id">;
   pictures!: EntityTable<PictureRecord, "id">;
   staging!: Table<StagedRow, [string, number]>;
 

@@ -1,13 +1,17 @@
 import { db } from "./db";
 import { learnMaterials } from "./ownMaterials";
 import { ready, writeWithRetry } from "./storage";
+import { joinLoose } from "./workshops";
 
 const SEEDED = "demo-knives-laid-out";
 
-/** Lays out the demo knives on the first visit only, so that deleting them lasts; they are fetched only then. */
-export async function layOutDemoKnivesOnce(): Promise<void> {
+/**
+ * Lays out the demo knives on the first visit only, so that deleting them lasts; they are fetched only then. Answers whether
+ * it did.
+ */
+export async function layOutDemoKnivesOnce(): Promise<boolean> {
   await ready();
-  if (await db.settings.get(SEEDED)) return;
+  if (await db.settings.get(SEEDED)) return false;
   const from = Date.now();
   const { demoMaterials, demoRecords } = await import("./demoRecords");
   await db.transaction("rw", db.knives, db.settings, async () => {
@@ -16,6 +20,7 @@ export async function layOutDemoKnivesOnce(): Promise<void> {
     await db.knives.bulkAdd(demoRecords(from));
   });
   await learnMaterials(demoMaterials());
+  return true;
 }
 
 /** Adds every demo knife again. False where the database did not take them. */
@@ -23,7 +28,9 @@ export async function addDemoKnives(): Promise<boolean> {
   const { demoMaterials, demoRecords } = await import("./demoRecords");
   await learnMaterials(demoMaterials());
   const records = demoRecords(Date.now());
-  return writeWithRetry("demo knives", "the demo knives", async () => {
+  const written = await writeWithRetry("demo knives", "the demo knives", async () => {
     await db.knives.bulkPut(records);
   });
+  if (written) await joinLoose();
+  return written;
 }

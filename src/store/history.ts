@@ -2,6 +2,7 @@ import type { ProductDesign } from "@/core/design/product";
 import { RECORD_VERSION } from "@/core/design/version";
 import { isRecord } from "@/core/isRecord";
 import { db } from "./db";
+import { followKept } from "./followed";
 import { readStored } from "./reading";
 import type { StepRecord, StoredDesign } from "./rows";
 
@@ -163,5 +164,5 @@ async function readState(raw: unknown, version: number): Promise<ProductDesign |
   const { recordOfKind } = await import("@/core/products/recordOf");
   const product = isRecord(raw) ? recordOfKind(raw.kind) : undefined;
   // As it is, not as a copy: fields that a step left alone stay the very same.
-  return product?.schema.safeParse(raw).success ? (raw as unknown as ProductDesign) : null;
+  return product?.schema.safeParse(raw).success ? followKept(raw as unknown as ProductDesign) : null;
 }

@@ -1,9 +1,12 @@
 import { nanoid } from "nanoid";
 import { type Price, type Shop, shopSchema } from "@/core/cost/shop";
 import type { ProductDesign } from "@/core/design/product";
+import type { Workshop } from "@/core/design/record/workshop";
 import type { Variant } from "@/core/design/variant";
+import { joined } from "@/core/design/workshop";
 import type { OwnMaterial } from "@/core/stock/own/types";
 import type { Incoming } from "./bringIn";
+import { workshops } from "./followed";
 import { materialRow } from "./ownMaterials";
 import { sealed } from "./reading";
 import { shopIn } from "./shop";
@@ -46,12 +49,22 @@ export interface IncomingKnife {
   readonly variants: readonly Variant[];
 }
 
-/** Knives that come in with their variants and their materials, each under the name it has; the first the newest. */
-export function incomingKnives(knives: readonly IncomingKnife[], from = Date.now()): readonly Incoming[] {
+/**
+ * Knives that come in with their variants and their materials, each under the name it has; the first the newest. What
+ * follows none of the maker's workshops follows the present one from now on, and keeps what it says otherwise.
+ */
+export function incomingKnives(
+  knives: readonly IncomingKnife[],
+  present: Workshop | null = null,
+  from = Date.now(),
+): readonly Incoming[] {
+  const known = new Set((workshops.getState().list ?? []).map((w) => w.id));
+  const housed = (design: ProductDesign) =>
+    present && !known.has(design.workshop.id ?? "") ? joined(design, present) : design;
   return knives.flatMap(({ design, variants }, i): Incoming[] => {
     const id = nanoid(12);
     const createdAt = from - i;
-    const knife: Row = { id, ...sealed(design), createdAt, saved: null };
+    const knife: Row = { id, ...sealed(housed(design)), createdAt, saved: null };
     return [
       { spec: KNIVES, key: id, row: () => knife },
       ...variants.map((v, k): Incoming => {
@@ -59,7 +72,7 @@ export function incomingKnives(knives: readonly IncomingKnife[], from = Date.now
           id: nanoid(12),
           knifeId: id,
           name: v.name,
-          ...sealed(v.design),
+          ...sealed(housed(v.design)),
           createdAt: from + k,
         };
         return { spec: VARIANTS, key: String(variant.id), row: () => variant };

@@ -2,6 +2,7 @@ import { nanoid } from "nanoid";
 import type { ProductDesign } from "@/core/design/product";
 import { putBack } from "./bin";
 import { db } from "./db";
+import { followedReading } from "./followed";
 import { NO_STEPS, type StepChanges } from "./history";
 import { keptTable, letGoOf, waitingKey } from "./keptTable";
 import { learnMaterials } from "./ownMaterials";
@@ -21,6 +22,11 @@ export type WriteResult =
   | { readonly ok: false; readonly code: "unreadable"; readonly damaged: Damaged };
 
 const table = keptTable<StoredKnife>(KNIVES);
+
+/** A knife as it lies there, as the workshop that it follows is now. */
+export const readKnife = async (row: StoredKnife): Promise<Reading<KnifeRecord>> =>
+  followedReading(await readKnifeRecord(row));
+
 /** What is not written of knives, by id. */
 const unwritten = () => unwrittenIn(KNIVES.name);
 
@@ -37,7 +43,7 @@ const MOST_TRIES = 20;
 /** A knife, or why it cannot be read; undefined where there is none. */
 export async function getKnife(id: string): Promise<Reading<KnifeRecord> | undefined> {
   const found = await table.row(id);
-  return found && readKnifeRecord(found);
+  return found && readKnife(found);
 }
 
 /** The same with what lies in the database, for whoever goes on from there; nothing lies there of one that waits in memory. */
@@ -45,12 +51,12 @@ export async function openKnife(
   id: string,
 ): Promise<{ readonly reading: Reading<KnifeRecord>; readonly stored: StoredKnife | null } | undefined> {
   const found = await table.row(id);
-  return found && { reading: await readKnifeRecord(found), stored: isUnwritten(id) ? null : found };
+  return found && { reading: await readKnife(found), stored: isUnwritten(id) ? null : found };
 }
 
 /** Every knife that can be read, the oldest first. */
 export async function readableKnives(): Promise<KnifeRecord[]> {
-  const readings = await Promise.all((await table.rows()).map(readKnifeRecord));
+  const readings = await Promise.all((await table.rows()).map(readKnife));
   return readings.flatMap((r) => (r.ok ? [r.record] : [])).sort((a, b) => a.createdAt - b.createdAt);
 }
 
@@ -164,7 +170,7 @@ export async function writeDesign(
       record: { ...written.record, design, reference: await readReference(written.record.saved) },
     };
   }
-  const reading = await readKnifeRecord(written.theirs);
+  const reading = await readKnife(written.theirs);
   if (!reading.ok) return { ok: false, code: "unreadable", damaged: reading.damaged };
   return { ok: false, code: "changed-elsewhere", theirs: reading.record };
 }

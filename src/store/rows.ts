@@ -127,6 +127,17 @@ export interface StoredMaterial {
   readonly revision?: number;
 }
 
+/** A workshop as it lies in the database: it is checked by whoever reads it. */
+export interface StoredWorkshop {
+  readonly id: string;
+  readonly workshop: unknown;
+  readonly version: number;
+  readonly checksum?: string;
+  readonly createdAt: number;
+  readonly updatedAt: number;
+  readonly revision?: number;
+}
+
 /** The photo under a knife as it lies in the database, by the knife's id: it is checked by whoever reads it. */
 export interface StoredUnderlay {
   readonly id: string;

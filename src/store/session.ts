@@ -5,7 +5,9 @@ import { withOwnMaterials } from "@/core/design/materials";
 import type { FieldProblem } from "@/core/design/problem";
 import type { ProductDesign } from "@/core/design/product";
 import { recordRefusal } from "@/core/design/refusal";
+import { withOwnParts } from "@/core/design/workshop";
 import { recordOf } from "@/core/products/recordOf";
+import { follow } from "./followed";
 import type { State, Timeline } from "./history";
 import { ownMaterials } from "./ownMaterials";
 
@@ -49,7 +51,7 @@ export function createSession<D extends ProductDesign>(initial: D, kept?: Timeli
           edit: (label, recipe, options) => {
             const now = store.getState().design;
             const changed = produce(now, recipe as (draft: unknown) => void);
-            const next = withOwnMaterials(record.tidied(changed) as D, ownMaterials());
+            const next = withOwnParts(now, withOwnMaterials(record.tidied(changed) as D, ownMaterials()));
             if (next === now) return null;
             const refused = recordRefusal(record.schema, next);
             if (!refused) put(label, next, options?.gesture ?? null);
@@ -66,7 +68,18 @@ export function createSession<D extends ProductDesign>(initial: D, kept?: Timeli
     ),
   );
   if (kept) store.temporal.setState({ pastStates: [...kept.past], futureStates: [...kept.future].reverse() });
+  /** Goes on with the design as the workshop that it follows is now: no step of its own, and none that undo takes back. */
+  const followOn = () => {
+    const { design } = store.getState();
+    const next = follow(design);
+    if (next === design) return;
+    const history = store.temporal.getState();
+    history.pause();
+    store.setState({ design: next });
+    history.resume();
+  };
   return Object.assign(store, {
+    followOn,
     /** All states as they stand. */
     timeline: (): Timeline<D> => {
       const { pastStates, futureStates } = store.temporal.getState();
@@ -80,10 +93,12 @@ export function createSession<D extends ProductDesign>(initial: D, kept?: Timeli
     undo: () => {
       lastGesture = null;
       store.temporal.getState().undo();
+      followOn();
     },
     redo: () => {
       lastGesture = null;
       store.temporal.getState().redo();
+      followOn();
     },
   });
 }

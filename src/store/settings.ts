@@ -2,7 +2,8 @@
 import { liveQuery } from "dexie";
 import { useEffect } from "react";
 import { createStore, useStore } from "zustand";
-import { type PaperChoice, PRINTER_LIMITS, TRUE_PRINTER, WAYS } from "@/core/paper/paper";
+import { PRINTER_LIMITS } from "@/core/design/record/workshop";
+import { type PaperChoice, TRUE_PRINTER, WAYS } from "@/core/paper/paper";
 import type { UnitSystem } from "@/core/units/print";
 import { changeSetting, settingValue } from "./keptSetting";
 import { ready } from "./storage";

@@ -2,6 +2,7 @@ import { nanoid } from "nanoid";
 import type { ProductDesign } from "@/core/design/product";
 import { MOST_VARIANTS, type Variant } from "@/core/design/variant";
 import { putBack } from "./bin";
+import { followedReading } from "./followed";
 import { keptTable, type Removed } from "./keptTable";
 import { freeName } from "./knives";
 import { ownSince } from "./ownSince";
@@ -14,9 +15,11 @@ const table = keptTable<StoredVariant>(VARIANTS);
 
 const byAge = (a: VariantRecord, b: VariantRecord) => a.createdAt - b.createdAt;
 
+const readVariant = async (row: StoredVariant) => followedReading(await readVariantRecord(row));
+
 /** Some variants as they are read, the oldest first. */
 async function readAll(rows: readonly StoredVariant[]) {
-  const readings = await Promise.all(rows.map(readVariantRecord));
+  const readings = await Promise.all(rows.map(readVariant));
   const records = readings.flatMap((r) => (r.ok ? [r.record] : []));
   const damaged = readings.flatMap((r): Damaged[] => (r.ok ? [] : [r.damaged]));
   return { records: records.sort(byAge), damaged };
@@ -50,7 +53,7 @@ const since = ownSince(
 async function change(id: string, by: Partial<StoredVariant>, seen?: VariantRecord): Promise<void> {
   await ready();
   const there = await table.row(id);
-  if (!there || !(await readVariantRecord(there)).ok) return;
+  if (!there || !(await readVariant(there)).ok) return;
   const from = seen && since.from(seen);
   if (seen && from) since.note(seen, { ...from, ...by });
   const saved = await table.change(id, (now) => {
@@ -66,7 +69,7 @@ export async function changeVariantDesign(
   by: (design: ProductDesign) => ProductDesign,
 ): Promise<void> {
   const now = await table.row(id);
-  const reading = now && (await readVariantRecord(now));
+  const reading = now && (await readVariant(now));
   if (reading?.ok) await change(id, sealed(by(reading.record.design)));
 }
 

@@ -72,7 +72,7 @@ export function billOf(design: Design, shop: Shop, known?: MassReport): Bill | n
       lines: billOfMaterials(design, report),
       work: workOf(design),
       others: design.work.others,
-      kerfMm: design.fitUp.stock.kerfMm,
+      kerfMm: design.workshop.saw.kerfMm,
       materialOf: materialsIn(design),
     },
     shop,

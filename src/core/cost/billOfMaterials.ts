@@ -143,7 +143,7 @@ export function billOfMaterials(design: Design, report: MassReport): MaterialLin
   const through = new Map(pinLayout(design).map((p) => [p.id, p.throughMm]));
   const glue = gluePlan(design, through);
   const glueG = glue.partA.g + glue.partB.g;
-  const { kerfMm } = design.fitUp.stock;
+  const { kerfMm } = design.workshop.saw;
   return [
     ...(design.blade.measured ? [{ kind: "hardware", key: "each:blade", count: 1 } as const] : []),
     ...cutList(design).map((c) => pieceLine(c, kerfMm, report)),

@@ -6,6 +6,7 @@ import { plainJob } from "./job";
 import type { Blade, Design, FullTang, NodeRole, OutlineNode, PlanNode, TipStyle } from "./schema";
 import { plainUse } from "./uses";
 import { plainWork } from "./work";
+import { plainWorkshop } from "./workshop";
 
 /** Main measures of a handle's outline, mm. */
 export interface HandleMeasures {
@@ -135,6 +136,7 @@ export function newDesign(name: string): Design {
     ],
     meshes: [],
     materials: [],
+    workshop: plainWorkshop(),
     fitUp: plainFitUp(),
     use: plainUse(),
     work: plainWork(),

@@ -35,14 +35,17 @@ function ofKind(schema: Schema, value: unknown): Schema | null {
  * The limits of the number at a dotted path of a design, such as "guard.plates.0.thicknessMm", as the schema has them;
  * null where the path leads to no number.
  */
-export function limitsAt(design: Design, path: string): Limits | null {
-  const schema = schemaAt(design, path);
+export const limitsAt = (design: Design, path: string): Limits | null => limitsIn(designSchema, design, path);
+
+/** The same of any record with its schema. */
+export function limitsIn(of: z.ZodMiniType, record: unknown, path: string): Limits | null {
+  const schema = schemaAt(of, record, path);
   return schema && limitsOf(schema);
 }
 
 /** How long the list or the text at a dotted path of a design may be; null where the path leads to neither. */
 export function mostAt(design: Design, path: string): number | null {
-  const checks = schemaAt(design, path)?._zod.def.checks ?? [];
+  const checks = schemaAt(designSchema, design, path)?._zod.def.checks ?? [];
   const found = checks
     .map((c) => c._zod.def as z.core.$ZodChecks["_zod"]["def"])
     .find((c) => c.check === "max_length");
@@ -56,9 +59,9 @@ export function isFull(design: Design, path: string): boolean {
 }
 
 /** The schema of what stands at a path, without its being null or left out. */
-function schemaAt(design: Design, path: string): Schema | null {
-  let schema = designSchema as unknown as Schema | undefined;
-  let value: unknown = design;
+function schemaAt(of: z.ZodMiniType, record: unknown, path: string): Schema | null {
+  let schema = of as unknown as Schema | undefined;
+  let value: unknown = record;
   for (const key of path.split(".")) {
     const at = schema && ofKind(schema, value);
     if (!at) return null;

@@ -8,6 +8,7 @@ import { plainJob } from "./job";
 import { plainUse } from "./uses";
 import { RECORD_VERSION } from "./version";
 import { plainWork } from "./work";
+import { plainFacts } from "./workshop";
 
 /** Turns the record of one version into the next one's. Keyed by the version it starts from. */
 export type Migrations = Readonly<Record<number, (record: unknown) => unknown>>;
@@ -19,7 +20,7 @@ export const MIGRATIONS: Migrations = {
   // 3: every construction. What version 2 knew is told in the new record's words.
   2: (record) => (isRecord(record) ? toVersion3(record) : record),
   // 4: how the knife is fitted up and what it is for, as it is before its maker says otherwise.
-  3: (record) => (isRecord(record) ? { ...record, fitUp: plainFitUp(), use: plainUse() } : record),
+  3: (record) => (isRecord(record) ? { ...record, fitUp: fitUpOfVersion4(), use: plainUse() } : record),
   // 5: what making it takes.
   4: (record) => (isRecord(record) ? { ...record, work: plainWork() } : record),
   // 6: a knuckle bow on the guard; a maker's stock is matched to a piece by its key, no longer by its English name.
@@ -37,9 +38,26 @@ export const MIGRATIONS: Migrations = {
   10: (record) => (isRecord(record) ? toVersion11(record) : record),
   // 12: which product it is.
   11: (record) => (isRecord(record) ? { kind: "fixed", ...record } : record),
+  // 13: what the shop has and how it works stands apart from how the knife is fitted up.
+  12: (record) => (isRecord(record) ? toVersion13(record) : record),
 };
 
 type Loose = Record<string, unknown>;
+
+/** A plain knife's fitting up as it was recorded until version 12, with what its shop has. */
+function fitUpOfVersion4() {
+  const { grinding, screwedToo, stock, thrust, ...rest } = plainFitUp();
+  const { drills, cuttersMm, grinders, glue, shopC, saw, handMm } = plainFacts();
+  return {
+    ...rest,
+    drills,
+    cuttersMm,
+    grinding: { ...grinding, ...grinders },
+    glue: { ...glue, shopC, screwedToo },
+    stock: { ...saw, ...stock },
+    hand: { breadthMm: handMm, thrust },
+  };
+}
 
 /** Each of a list's records with more keys; what is not a list of records stays, and is refused by the schema. */
 function each(list: unknown, more: (item: Loose) => Loose): unknown {
@@ -248,7 +266,7 @@ function toVersion10({ blade, fitUp, ...record }: Loose): Loose {
     blade: isRecord(blade)
       ? { ...grindsToVersion10(blade), measured: measuredToVersion10(blade.measured) }
       : blade,
-    fitUp: isRecord(fitUp) ? { grinding: plainFitUp().grinding, ...fitUp } : fitUp,
+    fitUp: isRecord(fitUp) ? { grinding: fitUpOfVersion4().grinding, ...fitUp } : fitUp,
   };
 }
 
@@ -272,6 +290,54 @@ function toVersion11({ blade, ...record }: Loose): Loose {
       ...withMarks(blade),
       measured: isRecord(measured) ? withBladeAsWeighed(measured, withMarks) : measured,
     },
+  };
+}
+
+/** Where version 13 has what stood under other paths until then: what begins so, and what it begins with now. */
+const MOVED_IN_13: readonly (readonly [string, string])[] = [
+  ["fitUp.drills", "workshop.drills"],
+  ["fitUp.cuttersMm", "workshop.cuttersMm"],
+  ["fitUp.grinding.wheelsMm", "workshop.grinders.wheelsMm"],
+  ["fitUp.grinding.filesMm", "workshop.grinders.filesMm"],
+  ["fitUp.glue.shopC", "workshop.shopC"],
+  ["fitUp.glue.screwedToo", "fitUp.screwedToo"],
+  ["fitUp.glue", "workshop.glue"],
+  ["fitUp.stock.kerfMm", "workshop.saw.kerfMm"],
+  ["fitUp.stock.allowanceMm", "workshop.saw.allowanceMm"],
+  ["fitUp.hand.breadthMm", "workshop.handMm"],
+  ["fitUp.hand.thrust", "fitUp.thrust"],
+];
+
+function lockOfVersion13(lock: unknown): unknown {
+  if (typeof lock !== "string") return lock;
+  const moved = MOVED_IN_13.find(([from]) => lock.startsWith(from));
+  return moved ? moved[1] + lock.slice(moved[0].length) : lock;
+}
+
+/** A knife's shop says what the knife said of it; it follows none of the maker's yet. */
+function toVersion13({ fitUp, locked, ...others }: Loose): Loose {
+  const record = { ...others, locked: Array.isArray(locked) ? locked.map(lockOfVersion13) : locked };
+  if (!isRecord(fitUp)) return { ...record, fitUp };
+  const { drills, cuttersMm, grinding, glue, stock, hand, ...rest } = fitUp;
+  const part = (of: unknown): Loose => (isRecord(of) ? of : {});
+  const { wheelsMm, filesMm, ...ground } = part(grinding);
+  const { shopC, screwedToo, ...mixed } = part(glue);
+  const { kerfMm, allowanceMm, ...kept } = part(stock);
+  const { breadthMm, thrust } = part(hand);
+  return {
+    ...record,
+    workshop: {
+      id: null,
+      own: [],
+      drills,
+      cuttersMm,
+      grinders: { wheelsMm, filesMm },
+      glue: mixed,
+      shopC,
+      saw: { kerfMm, allowanceMm },
+      handMm: breadthMm,
+    },
+    fitUp: { ...rest, grinding: ground, screwedToo, stock: kept, thrust },
   };
 }
 

@@ -1,6 +1,7 @@
 import type { OwnMaterial } from "../stock/own/types";
 import { plainJob } from "./job";
 import type { Job } from "./record/job";
+import type { CarriedWorkshop } from "./record/workshop";
 
 /** What every product's design has, whatever it is of: plain data, lengths in mm. */
 export interface ProductDesign {
@@ -11,6 +12,8 @@ export interface ProductDesign {
   readonly job: Readonly<Job>;
   /** The maker's own materials that it is made of. */
   readonly materials: readonly OwnMaterial[];
+  /** The shop that it is made in. */
+  readonly workshop: Readonly<CarriedWorkshop>;
 }
 
 /** A design like another, under a name of its own: what was said of the other alone is left out. */

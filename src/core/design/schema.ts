@@ -12,6 +12,7 @@ import { ownMaterials } from "./record/material";
 import { tang } from "./record/tang";
 import { use } from "./record/use";
 import { work } from "./record/work";
+import { carriedWorkshop } from "./record/workshop";
 
 /** An imported shape: a closed mesh in mm, its numbers as little-endian bytes in base 64. */
 const mesh = z.strictObject({
@@ -37,6 +38,8 @@ export const designSchema = z.strictObject({
   meshes: z.array(mesh).check(z.maxLength(6)),
   /** The maker's own materials that the knife is made of. */
   materials: ownMaterials,
+  /** The shop that it is made in, as it says and as the knife says otherwise. */
+  workshop: carriedWorkshop,
   fitUp,
   use,
   work,
@@ -67,8 +70,8 @@ export type { BarEnd, BarEndKind } from "../tangEnds/registry";
 export type { BladeNotch, Fuller, IntegralBolster, Ramp, Swedge } from "./record/bladeCuts";
 export type { BladeMark } from "./record/bladeMark";
 export type { BladeOutline, OutlinePoint, SideGrind } from "./record/bladeShape";
-export type { DrillSet, FitUp, PinFit, StockPiece } from "./record/fitUp";
-export { DRILL_SETS, PIN_FITS } from "./record/fitUp";
+export type { FitUp, PinFit, StockPiece } from "./record/fitUp";
+export { PIN_FITS } from "./record/fitUp";
 export type { Guard } from "./record/guard";
 export type {
   BareHandle,
@@ -109,4 +112,6 @@ export { HOLE_PURPOSES } from "./record/tang";
 export type { Use, UseKind } from "./record/use";
 export { USES } from "./record/use";
 export type { Work } from "./record/work";
+export type { CarriedWorkshop, DrillSet, WorkshopFacts, WorkshopPart } from "./record/workshop";
+export { DRILL_SETS, WORKSHOP_PARTS } from "./record/workshop";
 export { TIP_STYLES };

@@ -181,7 +181,7 @@ const FORMS: Record<StartingForm, (base: Design) => Design> = {
         massG: { low: 40, high: 110 },
         gripMm: -18,
       },
-      fitUp: { ...bare.fitUp, hand: { ...bare.fitUp.hand, breadthMm: 84 } },
+      workshop: { ...bare.workshop, handMm: 84 },
     };
   },
 

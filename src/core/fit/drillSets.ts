@@ -1,4 +1,4 @@
-import type { DrillSet, FitUp } from "../design/schema";
+import type { DrillSet, WorkshopFacts } from "../design/schema";
 import { LETTER_DRILLS, NUMBER_DRILLS } from "../units/drills";
 import { MM_PER_INCH } from "../units/length";
 import { printFraction } from "../units/print";
@@ -43,6 +43,6 @@ export function drillsIn(sets: readonly DrillSet[]): Drill[] {
 }
 
 /** The drills that are there: those named, or all of the sets where none is named. */
-export function ownedDrills({ sets, own }: FitUp["drills"]): Drill[] {
+export function ownedDrills({ sets, own }: WorkshopFacts["drills"]): Drill[] {
   return own.length === 0 ? drillsIn(sets) : DRILLS.filter((d) => own.includes(d.name));
 }

@@ -8,7 +8,7 @@ import { endKindOf } from "../tangEnds/registry";
  * pulled up by a screw from the butt, scales that nothing but screws hold. Not where its maker glues them as well.
  */
 export function isDry(design: Design): boolean {
-  if (design.fitUp.glue.screwedToo) return false;
+  if (design.fitUp.screwedToo) return false;
   const { tang, fasteners } = design;
   if (tang.kind === "hidden") return endKindOf(tang.end).comesApart;
   const holding = fasteners.filter((f) => f.kind !== "lanyard-tube");

@@ -183,8 +183,7 @@ function partsOf({ handle, guard, tang, fasteners }: Design): number {
  * Volumes in mm³ (1 ml is 1,000), masses in g.
  */
 export function gluePlan(design: Design, throughMm: ReadonlyMap<string, number>): GluePlan {
-  const { fitUp } = design;
-  const { glue } = fitUp;
+  const { glue, shopC } = design.workshop;
   const materialOf = materialsIn(design);
   const assembly = assemble(design);
   const glued = design.fasteners.filter((f) => kindOf(f).glued);
@@ -204,7 +203,7 @@ export function gluePlan(design: Design, throughMm: ReadonlyMap<string, number>)
   const netMm3 = list.reduce((s, j) => s + j.volumeMm3, 0);
   const mixMm3 = netMm3 * (1 + glue.wasteShare);
   const parts = partsOf(design);
-  const rate = settingRate(glue.shopC, glue.atC);
+  const rate = settingRate(shopC, glue.atC);
   const made = [
     ...new Set(
       assembly.parts.filter((p) => p.group !== "blade").flatMap((p) => p.materials.map((m) => m.materialId)),

@@ -18,8 +18,15 @@ const hidden = withTang(sound, "hidden");
 describe("glue", () => {
   it("is what holes and lines hold, with waste, by ratio, by volume and by weight", () => {
     const base = plain(hidden);
-    const glue = { ...base.fitUp.glue, ratio: 2, densityA: 1.2, densityB: 1, wasteShare: 0.25, lineMm: 0.1 };
-    const design = { ...base, fitUp: { ...base.fitUp, glue } };
+    const glue = {
+      ...base.workshop.glue,
+      ratio: 2,
+      densityA: 1.2,
+      densityB: 1,
+      wasteShare: 0.25,
+      lineMm: 0.1,
+    };
+    const design = { ...base, workshop: { ...base.workshop, glue } };
     const weighing = weigh(design);
     if (!weighing.ok) throw new Error("not weighed");
     const hole = weighing.report.parts.find((p) => p.id === "tang-hole")!;
@@ -37,7 +44,7 @@ describe("glue", () => {
     const line = 0.1;
     const joint = (design: Design, of: string) =>
       (gluePlan(
-        { ...design, fitUp: { ...design.fitUp, glue: { ...design.fitUp.glue, lineMm: line } } },
+        { ...design, workshop: { ...design.workshop, glue: { ...design.workshop.glue, lineMm: line } } },
         new Map(),
       ).joints.find((j) => j.joint === of)?.volumeMm3 ?? 0) / line;
     const box = plain(hidden);
@@ -79,8 +86,7 @@ describe("glue", () => {
     const screwed = { ...plain(sound), fasteners: [bolt] };
     const faces = (design: Design) => gluePlan(design, new Map()).joints.map((j) => j.joint);
     expect(faces(screwed)).toEqual([]);
-    const glue = { ...screwed.fitUp.glue, screwedToo: true };
-    expect(faces({ ...screwed, fitUp: { ...screwed.fitUp, glue } })).toEqual(["faces"]);
+    expect(faces({ ...screwed, fitUp: { ...screwed.fitUp, screwedToo: true } })).toEqual(["faces"]);
     const pin = newFastener("pin", "p", { xMm: -20, yMm: 0 }, 4);
     expect(faces({ ...screwed, fasteners: [bolt, pin] })).toContain("faces");
   });
@@ -101,7 +107,10 @@ describe("glue", () => {
 
   it("sets half as fast for each 10 °C colder, and waits a day at least: common practice", () => {
     expect(settingRate(12, 22)).toBeCloseTo(0.5, 9);
-    const cold = { ...sound, fitUp: { ...sound.fitUp, glue: { ...sound.fitUp.glue, shopC: 12, cureH: 1 } } };
+    const cold = {
+      ...sound,
+      workshop: { ...sound.workshop, shopC: 12, glue: { ...sound.workshop.glue, cureH: 1 } },
+    };
     const plan = gluePlan(cold, new Map());
     expect(plan.potLifeMin).toBeCloseTo(120, 9);
     expect(plan.cureH).toBe(24);

@@ -86,7 +86,7 @@ describe("thicknesses to measure", () => {
 describe("the tool for a hollow", () => {
   const withTools = (design: Design, wheelsMm: number[], filesMm: number[]): Design => ({
     ...design,
-    fitUp: { ...design.fitUp, grinding: { ...design.fitUp.grinding, wheelsMm, filesMm } },
+    workshop: { ...design.workshop, grinders: { wheelsMm, filesMm } },
   });
 
   it("is the largest that is there and no larger than the hollow, or none", () => {

@@ -163,7 +163,7 @@ const FLAT_MM = 400;
 
 /** Every concave stretch that a wheel, a drum or a round file is chosen for, front first. */
 export function hollowTools(design: Design): HollowTool[] {
-  const { wheelsMm, filesMm } = design.fitUp.grinding;
+  const { wheelsMm, filesMm } = design.workshop.grinders;
   const { handle, blade } = design;
   const fitting = (radiusMm: number): HollowTool["tool"] => {
     const fits = [

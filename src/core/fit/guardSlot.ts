@@ -125,7 +125,7 @@ export function guardSlot(design: Design, drills: readonly Drill[]): GuardSlot |
     behind: behindSeat(design),
     coverAboveMm: cover(above),
     coverBelowMm: cover(below),
-    mill: millPlan(heightMm, thicknessMm, fitUp.cuttersMm, fitUp.filingMm),
+    mill: millPlan(heightMm, thicknessMm, design.workshop.cuttersMm, fitUp.filingMm),
     chain: chainPlan(heightMm, thicknessMm, fitUp.filingMm, drills),
   };
 }

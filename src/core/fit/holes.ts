@@ -55,12 +55,12 @@ const OUT = [0.98, 0.75, 0.5, 0.25];
 
 /** The size that a hole is drilled with, and its thread where it is tapped. */
 export function drilledFor(
-  { fitUp }: Design,
+  { fitUp, workshop }: Design,
   { use, nominalMm, wantedMm, pitchMm }: BoreNeed,
 ): { readonly wantedMm: number | null; readonly drill: Drill | null; readonly thread: string | null } {
   const thread = use === "tap" ? threadOf(nominalMm, pitchMm) : null;
   const wanted = thread ? tapDrillMm(thread) : wantedMm;
-  const drill = drillOf(fitUp, nominalMm, wanted, drillsIn(fitUp.drills.sets));
+  const drill = drillOf(fitUp, nominalMm, wanted, drillsIn(workshop.drills.sets));
   return { wantedMm: wanted, drill, thread: thread?.name ?? null };
 }
 

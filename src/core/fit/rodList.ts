@@ -19,7 +19,7 @@ export function rodList(design: Design): RodLine[] {
   const put = (kind: RodLine["kind"], material: string, diameterMm: number, blankMm: number) => {
     const key = `${kind} ${material} ${diameterMm}`;
     const rod = rods.get(key) ?? { kind, material, diameterMm, count: 0, lengthMm: 0 };
-    const lengthMm = rod.lengthMm + blankMm + design.fitUp.stock.kerfMm;
+    const lengthMm = rod.lengthMm + blankMm + design.workshop.saw.kerfMm;
     rods.set(key, { ...rod, count: rod.count + 1, lengthMm });
   };
   for (const f of design.fasteners) {

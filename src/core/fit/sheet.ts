@@ -67,7 +67,7 @@ export interface FitSheet {
 /** Kinds of hole in the order they are drilled: through holes first, then taps, then counterbores, the tang's hole first. */
 function boreKinds(design: Design): Bore[] {
   const { fitUp } = design;
-  const owned = ownedDrills(fitUp.drills);
+  const owned = ownedDrills(design.workshop.drills);
   const bores: Bore[] = [];
   for (const { owner, bore } of boresAsked(design)) {
     const { use, nominalMm } = bore;
@@ -119,7 +119,7 @@ export function fitSheet(design: Design): FitSheet {
     pins,
     jigPitches: jigPitches(pins),
     taperShim: taperShim(design),
-    slot: guardSlot(design, ownedDrills(design.fitUp.drills)),
+    slot: guardSlot(design, ownedDrills(design.workshop.drills)),
     openings: pieceOpenings(design),
     seats: seats(design),
     walls,
@@ -131,7 +131,7 @@ export function fitSheet(design: Design): FitSheet {
     wrap: wrapOf(design),
     hand: {
       gripMm: gripLength(design),
-      wantedMm: wantedGrip(design.fitUp.hand.breadthMm),
+      wantedMm: wantedGrip(design.workshop.handMm),
       girths: girths(design),
       bevel: bevelLeft(design),
     },

@@ -42,7 +42,8 @@ const DISC_MM = 3;
  */
 export const cutList = remembered((design: Design): readonly CutPiece[] => {
   const materialOf = materialsIn(design);
-  const { kerfMm, allowanceMm, have } = design.fitUp.stock;
+  const { kerfMm, allowanceMm } = design.workshop.saw;
+  const { have } = design.fitUp.stock;
   return pieceList(design).flatMap((piece): CutPiece[] => {
     const finishedMm = piece.key.kind === "blade" ? bladeBox(design) : boxOf(design, piece);
     if (!finishedMm) return [];

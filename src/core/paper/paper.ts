@@ -36,9 +36,6 @@ export interface PrinterScale {
 
 export const TRUE_PRINTER: PrinterScale = { acrossMm: 100, downMm: 100 };
 
-/** What a printer may make of 100 mm: what is farther off was scaled to fit, or measured wrong. */
-export const PRINTER_LIMITS = [90, 110] as const;
-
 /** By how much a print is drawn larger, across and down, so that it comes out true. */
 export function correction({ acrossMm, downMm }: PrinterScale): { readonly x: number; readonly y: number } {
   return { x: 100 / acrossMm, y: 100 / downMm };

@@ -29,8 +29,8 @@ const RODS_MM = [
 const DRILLED_MM = 0.08;
 
 /** The rod that a hole is drilled for: one whose drill it is, else one of its own size. */
-function rodFor({ fitUp }: Design, holeMm: number): number {
-  const sold = drillsIn(fitUp.drills.sets);
+function rodFor({ fitUp, workshop }: Design, holeMm: number): number {
+  const sold = drillsIn(workshop.drills.sets);
   const rods = RODS_MM.map((mm) => ({
     mm,
     off: Math.abs((drillOf(fitUp, mm, null, sold)?.mm ?? mm) - holeMm),

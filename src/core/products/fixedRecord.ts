@@ -7,7 +7,7 @@ import { meshFault } from "../solids/meshFaults";
 import type { RecordSpec } from "./product";
 
 /** What of a design says nothing of its parts. */
-const NOT_WEIGHED: readonly (keyof Design)[] = ["name", "notes", "job", "use", "locked"];
+const NOT_WEIGHED: readonly (keyof Design)[] = ["name", "notes", "job", "workshop", "use", "locked"];
 
 /** What keeps a shape inside a file from being one that the import would have kept, or null. */
 function meshProblem(stored: StoredMesh): string | null {

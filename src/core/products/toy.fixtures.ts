@@ -9,6 +9,8 @@ import type { ProductDesign } from "../design/product";
 import { id, materialId, mm, plainText, text } from "../design/record/fields";
 import { job } from "../design/record/job";
 import { ownMaterials } from "../design/record/material";
+import { carriedWorkshop } from "../design/record/workshop";
+import { plainWorkshop } from "../design/workshop";
 import { cylinderRegion } from "../solids/cylinder";
 import { slabRegion } from "../solids/slab";
 import { weighAssembly } from "../weigh/weighAssembly";
@@ -20,6 +22,7 @@ const schema = z.strictObject({
   notes: plainText(0, 4000),
   job,
   materials: ownMaterials,
+  workshop: carriedWorkshop,
   block: z.strictObject({
     material: materialId,
     lengthMm: mm(10, 300),
@@ -38,6 +41,7 @@ export const newToy = (name: string): Toy => ({
   notes: "",
   job: plainJob(),
   materials: [],
+  workshop: plainWorkshop(),
   block: { material: "brass-360", lengthMm: 60, heightMm: 25, thicknessMm: 20 },
   pin: { id: "pin", material: "steel-1084", diameterMm: 6, xMm: -20 },
 });
@@ -51,7 +55,7 @@ export const toyRecord: RecordSpec<Toy> = {
       ? [{ keys: ["pin", "material"], message: "cannot be seen in its block" }]
       : [],
   tidied: (design) => design,
-  notWeighed: new Set(["name", "notes", "job"]),
+  notWeighed: new Set(["name", "notes", "job", "workshop"]),
   starts: [{ code: "small-block", begin: newToy }],
 };
 

@@ -15,7 +15,7 @@ const knives: (readonly [string, Design])[] = [...DEMO_KNIVES, ...Object.entries
 /** The same knife to be thrust with, which asks for something before the finger. */
 const thrustWith = (d: Design): Design => ({
   ...d,
-  fitUp: { ...d.fitUp, hand: { ...d.fitUp.hand, thrust: true } },
+  fitUp: { ...d.fitUp, thrust: true },
 });
 
 /** Rules whose limit is compared with a figure of the knife. */

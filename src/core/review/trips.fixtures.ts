@@ -183,10 +183,10 @@ export const TRIPS: Record<TradeRule, Design> = {
   },
   "hole-rim": { ...sound, tang: { ...slab, holes: [hole(-70, 8, 5)] } },
   "hole-in-front-fifth": { ...sound, tang: { ...slab, holes: [hole(-12, 2, 5)] } },
-  "handle-short-for-hand": fitted(sound, { hand: { breadthMm: 110, thrust: false } }),
+  "handle-short-for-hand": { ...sound, workshop: { ...sound.workshop, handMm: 110 } },
   "nothing-before-finger": fitted(
     { ...sound, handle: { ...scales, outline: scales.outline.filter((n) => n.role !== "groove") } },
-    { hand: { breadthMm: 85, thrust: true } },
+    { thrust: true },
   ),
   "fuller-web": {
     ...drawn,
@@ -203,7 +203,10 @@ export const TRIPS: Record<TradeRule, Design> = {
   "step-at-joint": { ...sound, blade: { ...sound.blade, spineOverAxisMm: 12 } },
   "round-handle": { ...sound, handle: { ...scales, plan: scales.plan.map((p) => ({ ...p, halfMm: 11.5 })) } },
   "bevel-lost": { ...sound, handle: { ...scales, frontBevel: { lengthMm: 0.5, angleDeg: 45 } } },
-  "glue-sets-too-soon": fitted(sound, { glue: { ...sound.fitUp.glue, potLifeMin: 5 } }),
+  "glue-sets-too-soon": {
+    ...sound,
+    workshop: { ...sound.workshop, glue: { ...sound.workshop.glue, potLifeMin: 5 } },
+  },
   "wood-moves": inWood(sound, "oak-white"),
   "washers-unpressed": {
     ...hidden,

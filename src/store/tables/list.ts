@@ -6,6 +6,7 @@ import { DEVICE, SETTINGS } from "./settings";
 import type { Row, TableSpec } from "./spec";
 import { STEPS } from "./steps";
 import { VARIANTS } from "./variants";
+import { WORKSHOPS } from "./workshops";
 
 /** Every table of what is kept: what keeps something more joins by one line, and a test finds it in all that is derived from this. */
 export const TABLES: readonly TableSpec[] = [
@@ -15,6 +16,7 @@ export const TABLES: readonly TableSpec[] = [
   BIN,
   MATERIALS_TABLE,
   PHOTOS,
+  WORKSHOPS,
   SETTINGS,
   DEVICE,
 ];

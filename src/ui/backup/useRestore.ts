@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from "react";
 import { type BackupJobs, createBackupJobs } from "@/store/backup/client";
 import type { RestoreManner, RestorePlan } from "@/store/backup/restore";
 import type { BackupStep } from "@/store/backup/save";
+import { firstWorkshop, joinLoose } from "@/store/workshops";
 import { backupFailureWords } from "@/words/backup";
 import { attempt, notices } from "../shell/notice";
 
@@ -59,6 +60,9 @@ export function useRestore(): RestoreState {
     if (!chosen) return;
     const mine = begin("photos");
     const taken = await mine.restore(chosen.plan.run, chosen.file, manner);
+    // A backup of an older Euaxis has knives that follow no workshop.
+    await firstWorkshop();
+    await joinLoose();
     if (jobs.current !== mine) return;
     setStep(null);
     if (!taken.ok) throw new Error(taken.message);

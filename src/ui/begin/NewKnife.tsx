@@ -3,9 +3,11 @@ import { Box, Button, Flex, Grid, Heading, Input, NativeSelect, Stack, Text } fr
 import { useRouter } from "next/navigation";
 import { useId, useMemo, useState } from "react";
 import { likeAnother, type ProductDesign } from "@/core/design/product";
+import { movedInto } from "@/core/design/workshop";
 import { RECORDS } from "@/core/products/records";
 import { addKnife, freeName, readableKnives, takenNames } from "@/store/knives";
 import { useKept } from "@/store/useKept";
+import { firstWorkshop, presentWorkshop } from "@/store/workshops";
 import { createWeigher } from "@/workers/services";
 import { Hatches } from "../drawing/Hatches";
 import { LengthField } from "../fields/LengthField";
@@ -53,8 +55,10 @@ export function NewKnife() {
   };
   const begin = async (view: "" | "?view=pattern") => {
     if (!design) return;
+    await firstWorkshop();
+    const workshop = "form" in picked ? await presentWorkshop() : null;
     const record = await addKnife({
-      ...design,
+      ...(workshop ? movedInto(design, workshop) : design),
       name: freeName(name.trim() || design.name, await takenNames()),
     });
     router.push(`/knife/${record.id}${view}`);

@@ -4,7 +4,7 @@ import { useEffect, useState } from "react";
 import type { ProductDesign } from "@/core/design/product";
 import { type Autosave, createAutosave } from "@/store/autosave";
 import { db } from "@/store/db";
-import { layOutDemoKnivesOnce } from "@/store/demo";
+import { firstVisit } from "@/store/firstVisit";
 import { type KeptTimeline, readTimeline } from "@/store/history";
 import { openKnife } from "@/store/knives";
 import type { Damaged } from "@/store/reading";
@@ -65,7 +65,7 @@ export function Bench({ id }: { id: string }) {
     let closed = false;
     void (async () => {
       try {
-        await layOutDemoKnivesOnce();
+        await firstVisit();
         const found = await openKnife(id);
         if (closed) return;
         if (!found) return setOpening({ state: "missing" });

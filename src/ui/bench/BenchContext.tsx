@@ -5,6 +5,7 @@ import { useShallow } from "zustand/react/shallow";
 import type { ProductDesign } from "@/core/design/product";
 import type { Design } from "@/core/design/schema";
 import type { Autosave } from "@/store/autosave";
+import { watchWorkshops, workshops } from "@/store/followed";
 import type { Session } from "@/store/session";
 import { KnownMaterials } from "../materials";
 import type { ProductViews } from "../products/product";
@@ -106,6 +107,11 @@ export function BenchProvider({
     [knifeId, session, autosave, views],
   );
   useEffect(() => bench.begin(), [bench]);
+  // What another page or tab changes of the workshop, this knife follows.
+  useEffect(() => {
+    watchWorkshops();
+    return workshops.subscribe(() => session.followOn());
+  }, [session]);
   return (
     <Context.Provider value={bench}>
       <ViewsContext.Provider value={views}>

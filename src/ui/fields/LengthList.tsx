@@ -8,11 +8,34 @@ import { boundsWords, lengthFailureWords } from "@/words/lengthFailures";
 import { useAt, useShownLimits } from "./bound";
 import { FieldRow } from "./FieldRow";
 
-/** Several lengths in one field, parted by semicolons or commas and spaces. */
+/** The same, bound to a list of the design by its path. */
 export function LengthList(props: { at: string; label: string; mayBeEmpty?: boolean }) {
-  const units = useUnits();
   const { min, max } = useShownLimits(`${props.at}.0`);
   const [values, put] = useAt<number[]>(props.at, props.label);
+  return (
+    <LengthListField
+      label={props.label}
+      mayBeEmpty={props.mayBeEmpty}
+      values={values}
+      min={min}
+      max={max}
+      onChange={put}
+    />
+  );
+}
+
+interface LengthListFieldProps {
+  readonly label: string;
+  readonly values: readonly number[];
+  readonly min: number;
+  readonly max: number;
+  readonly mayBeEmpty?: boolean;
+  readonly onChange: (mm: number[]) => void;
+}
+
+/** Several lengths in one field, parted by semicolons or commas and spaces. */
+export function LengthListField({ values, min, max, onChange: put, ...props }: LengthListFieldProps) {
+  const units = useUnits();
   const [typed, setTyped] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   const keep = () => {

@@ -175,7 +175,7 @@ describe("other fields", () => {
           names={{ lighten: "To lighten", key: "To key", "old-pin": "Old pin" }}
         />
         <YesAt at="handle.outline.1.corner" label="Corner" />
-        <LengthList at="fitUp.cuttersMm" label="End mills" />
+        <LengthList at="workshop.cuttersMm" label="End mills" />
       </>,
     );
     const full = () => {
@@ -194,9 +194,9 @@ describe("other fields", () => {
     await userEvent.click(screen.getByRole("checkbox", { name: "Tapered" }));
     expect(full().taper).toBeNull();
     await type("End mills", "3; 1/4 in; 2{Enter}");
-    expect(design().fitUp.cuttersMm).toEqual([2, 3, 6.35]);
+    expect(design().workshop.cuttersMm).toEqual([2, 3, 6.35]);
     await type("End mills", "3; none{Enter}");
-    expect(design().fitUp.cuttersMm).toEqual([2, 3, 6.35]);
+    expect(design().workshop.cuttersMm).toEqual([2, 3, 6.35]);
     expect(field("End mills").value).toBe("3; none");
   });
 });

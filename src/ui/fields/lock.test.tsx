@@ -28,7 +28,7 @@ describe("a value that is locked", () => {
   });
 
   it("has no lock where nothing would change it by itself", async () => {
-    await onBench(newDesign("Sedge"), <LengthAt at="fitUp.stock.kerfMm" label="Saw kerf" />);
+    await onBench(newDesign("Sedge"), <LengthAt at="workshop.saw.kerfMm" label="Saw kerf" />);
     expect(screen.queryByRole("button", { name: /lock/i })).toBeNull();
   });
 });

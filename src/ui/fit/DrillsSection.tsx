@@ -1,20 +1,21 @@
 "use client";
-import { Button, Flex, Stack, Text } from "@chakra-ui/react";
+import { Button, Text } from "@chakra-ui/react";
 import { useMemo, useState } from "react";
-import { type Design, DRILL_SETS, type DrillSet } from "@/core/design/schema";
+import type { Design } from "@/core/design/schema";
 import type { BoreOwner } from "@/core/fit/boreNeeds";
-import { type Drill, drillsIn, ownedDrills } from "@/core/fit/drillSets";
+import type { Drill } from "@/core/fit/drillSets";
 import { type HoleGroup, holeGroups, wayOf } from "@/core/fit/holes";
 import { type Bore, type FitSheet, threadTable } from "@/core/fit/sheet";
 import { type PartRef, partRefOfItem } from "@/core/review/partRefs";
 import { printLength } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
-import { BORE_WORDS, DRILL_SET_WORDS, FIT_WORDS, ownerWords } from "@/words/fit";
+import { BORE_WORDS, FIT_WORDS, ownerWords } from "@/words/fit";
 import { cutName } from "@/words/parts";
 import { holeWords } from "@/words/sheets";
 import { useBench, useDesign } from "../bench/BenchContext";
 import { ChoiceAt } from "../fields/bound";
-import { Tick } from "../fields/Tick";
+import { DrillChoice } from "../fields/DrillChoice";
+import { PartNote } from "../workshop/PartNote";
 import { Figures, Note, Section } from "./Section";
 
 /** Where on the knife it is that a hole is drilled for; null of what is nowhere on it. */
@@ -48,7 +49,7 @@ export function DrillsSection({ sheet }: { sheet: FitSheet }) {
       : [`${d.inch.toFixed(4)} in`, printLength(d.mm, "metric", 2)];
   const off = (mm: number | null) =>
     mm === null ? "–" : `${mm > 0 ? "+" : ""}${printLength(mm, system, system === "metric" ? 3 : 2)}`;
-  const partial = design.fitUp.drills.own.length > 0;
+  const partial = design.workshop.drills.own.length > 0;
   return (
     <Section id="drills" title="Drills and holes" settings={<DrillSettings />}>
       <Figures
@@ -146,70 +147,20 @@ export function DrillsSection({ sheet }: { sheet: FitSheet }) {
 
 function DrillSettings() {
   const { edit } = useBench();
-  const design = useDesign();
-  const { sets, own } = design.fitUp.drills;
-  const [open, setOpen] = useState(false);
-  const offered = drillsIn(sets);
-  const have = new Set(ownedDrills(design.fitUp.drills).map((d) => d.name));
-  const toggleSet = (set: DrillSet, on: boolean) =>
-    edit("Change drill sets", (d) => {
-      const next = DRILL_SETS.filter((s) => (s === set ? on : d.fitUp.drills.sets.includes(s)));
-      if (next.length > 0) d.fitUp.drills.sets = next;
-    });
-  const toggleDrill = (name: string, on: boolean) =>
-    edit("Change own drills", (d) => {
-      const now = new Set(d.fitUp.drills.own.length > 0 ? d.fitUp.drills.own : offered.map((o) => o.name));
-      if (on) now.add(name);
-      else now.delete(name);
-      const next = offered.filter((o) => now.has(o.name)).map((o) => o.name);
-      d.fitUp.drills.own = next.length === offered.length ? [] : next;
-    });
+  const drills = useDesign((d) => d.workshop.drills);
   return (
     <>
       <ChoiceAt at="fitUp.pinFit" label="Pins go in" names={FIT_WORDS} />
       <Text fontWeight="600">Drill sets</Text>
-      {DRILL_SETS.map((s) => (
-        <Tick
-          key={s}
-          label={DRILL_SET_WORDS[s]}
-          checked={sets.includes(s)}
-          onChange={(on) => toggleSet(s, on)}
-        />
-      ))}
-      <Button
-        size="xs"
-        variant="outline"
-        alignSelf="start"
-        aria-expanded={open}
-        onClick={() => setOpen(!open)}
-      >
-        Drills in the shop: {own.length === 0 ? "all" : `${own.length} of ${offered.length}`}
-      </Button>
-      {open && (
-        <Stack maxH="260px" overflowY="auto" gap="1" role="group" aria-label="Drills in the shop">
-          <Flex gap="2">
-            <Button
-              size="2xs"
-              variant="outline"
-              onClick={() =>
-                edit("All drills are in the shop", (d) => {
-                  d.fitUp.drills.own = [];
-                })
-              }
-            >
-              All
-            </Button>
-          </Flex>
-          {offered.map((d) => (
-            <Tick
-              key={d.name}
-              label={`${d.name} · ${printLength(d.mm, "metric", 2)}`}
-              checked={have.has(d.name)}
-              onChange={(on) => toggleDrill(d.name, on)}
-            />
-          ))}
-        </Stack>
-      )}
+      <PartNote part="drills" />
+      <DrillChoice
+        drills={drills}
+        onChange={(to, label) =>
+          edit(label, (d) => {
+            d.workshop.drills = to;
+          })
+        }
+      />
     </>
   );
 }

@@ -7,6 +7,7 @@ import { useUnits } from "@/store/settings";
 import { JOINT_WORDS } from "@/words/fit";
 import { LengthAt, ShareAt, YesAt } from "../fields/bound";
 import { useMaterialOf } from "../materials";
+import { PartNote } from "../workshop/PartNote";
 import { Fact, Figures, Note, Section } from "./Section";
 
 const ml = (mm3: number) => `${(mm3 / 1000).toFixed(2)} ml`;
@@ -74,17 +75,19 @@ export function GlueSection({ sheet }: { sheet: FitSheet }) {
 function GlueSettings() {
   return (
     <>
-      <ShareAt at="fitUp.glue.ratio" label="A to 1 of B, by volume" unit="" />
-      <ShareAt at="fitUp.glue.densityA" label="Density of A, g/cm³" unit="" />
-      <ShareAt at="fitUp.glue.densityB" label="Density of B, g/cm³" unit="" />
-      <LengthAt at="fitUp.glue.lineMm" label="Thickness of the glue line" />
-      <ShareAt at="fitUp.glue.wasteShare" label="Waste" />
-      <ShareAt at="fitUp.glue.potLifeMin" label="Pot life, min" unit="" />
-      <ShareAt at="fitUp.glue.cureH" label="Cure, h" unit="" />
-      <ShareAt at="fitUp.glue.atC" label="Pot life and cure stated at, °C" unit="" />
-      <ShareAt at="fitUp.glue.shopC" label="Temperature of the shop, °C" unit="" />
-      <ShareAt at="fitUp.glue.minutesAPart" label="Minutes per part" unit="" />
-      <YesAt at="fitUp.glue.screwedToo" label="Glue what is screwed as well" />
+      <PartNote part="glue" />
+      <ShareAt at="workshop.glue.ratio" label="A to 1 of B, by volume" unit="" />
+      <ShareAt at="workshop.glue.densityA" label="Density of A, g/cm³" unit="" />
+      <ShareAt at="workshop.glue.densityB" label="Density of B, g/cm³" unit="" />
+      <LengthAt at="workshop.glue.lineMm" label="Thickness of the glue line" />
+      <ShareAt at="workshop.glue.wasteShare" label="Waste" />
+      <ShareAt at="workshop.glue.potLifeMin" label="Pot life, min" unit="" />
+      <ShareAt at="workshop.glue.cureH" label="Cure, h" unit="" />
+      <ShareAt at="workshop.glue.atC" label="Pot life and cure stated at, °C" unit="" />
+      <ShareAt at="workshop.glue.minutesAPart" label="Minutes per part" unit="" />
+      <PartNote part="shopC" />
+      <ShareAt at="workshop.shopC" label="Temperature of the shop, °C" unit="" />
+      <YesAt at="fitUp.screwedToo" label="Glue what is screwed as well" />
     </>
   );
 }

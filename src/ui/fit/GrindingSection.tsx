@@ -7,6 +7,7 @@ import { HOLLOW_WORDS, hollowToolWords } from "@/words/grinding";
 import { useDesign } from "../bench/BenchContext";
 import { LengthAt } from "../fields/bound";
 import { LengthList } from "../fields/LengthList";
+import { PartNote } from "../workshop/PartNote";
 import { Fact, Figures, Note, Section } from "./Section";
 
 /** The grind line before hardening and after, and the tool for each hollow. */
@@ -27,8 +28,9 @@ export function GrindingSection() {
         <>
           <LengthAt at="fitUp.grinding.softEdgeMm" label="Edge left before hardening" />
           <LengthAt at="fitUp.grinding.flatsMm" label="Off each flat after hardening" />
-          <LengthList at="fitUp.grinding.wheelsMm" label="Wheels and drums, diameters" mayBeEmpty />
-          <LengthList at="fitUp.grinding.filesMm" label="Round files, diameters" mayBeEmpty />
+          <PartNote part="grinders" />
+          <LengthList at="workshop.grinders.wheelsMm" label="Wheels and drums, diameters" mayBeEmpty />
+          <LengthList at="workshop.grinders.filesMm" label="Round files, diameters" mayBeEmpty />
         </>
       }
     >

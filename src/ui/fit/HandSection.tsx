@@ -5,6 +5,7 @@ import { useUnits } from "@/store/settings";
 
 import { DATUM_HELP } from "@/words/balance";
 import { LengthAt, YesAt } from "../fields/bound";
+import { PartNote } from "../workshop/PartNote";
 import { Fact, Figures, Note, Section } from "./Section";
 
 /** The handle against the hand it is for. */
@@ -17,8 +18,9 @@ export function HandSection({ sheet: { hand } }: { sheet: FitSheet }) {
       title="Hand and section"
       settings={
         <>
-          <LengthAt at="fitUp.hand.breadthMm" label="Breadth of the hand" help="Across the knuckles." />
-          <YesAt at="fitUp.hand.thrust" label="May be thrust with" />
+          <PartNote part="handMm" />
+          <LengthAt at="workshop.handMm" label="Breadth of the hand" help="Across the knuckles." />
+          <YesAt at="fitUp.thrust" label="May be thrust with" />
         </>
       }
     >

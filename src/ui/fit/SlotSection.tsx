@@ -14,6 +14,7 @@ import { useDesign } from "../bench/BenchContext";
 import { LengthAt } from "../fields/bound";
 import { LengthList } from "../fields/LengthList";
 import { color } from "../theme";
+import { PartNote } from "../workshop/PartNote";
 import { Fact, Figures, Note, Section } from "./Section";
 
 /** The slot through the guard: its size, how it is made, and its drawing at full size. */
@@ -42,7 +43,8 @@ export function SlotSection({ sheet }: { sheet: FitSheet }) {
             <LengthAt at="guard.slot.clearanceMm" label="Clearance, each side" />
           )}
           <LengthAt at="fitUp.filingMm" label="Left to file" />
-          <LengthList at="fitUp.cuttersMm" label="End mills in the shop" />
+          <PartNote part="cuttersMm" />
+          <LengthList at="workshop.cuttersMm" label="End mills in the shop" />
         </>
       }
     >

@@ -14,6 +14,7 @@ import { useBench, useDesign } from "../bench/BenchContext";
 import { ItemCard } from "../bench/steps/ItemCard";
 import { LengthAt } from "../fields/bound";
 import { useMaterialOf } from "../materials";
+import { PartNote } from "../workshop/PartNote";
 import { Figures, Note, Section } from "./Section";
 
 /** What to saw, against what is there. */
@@ -60,8 +61,9 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
       title="Stock to cut"
       settings={
         <>
-          <LengthAt at="fitUp.stock.kerfMm" label="Saw kerf" />
-          <LengthAt at="fitUp.stock.allowanceMm" label="To shape, each side" />
+          <PartNote part="saw" />
+          <LengthAt at="workshop.saw.kerfMm" label="Saw kerf" />
+          <LengthAt at="workshop.saw.allowanceMm" label="To shape, each side" />
         </>
       }
     >

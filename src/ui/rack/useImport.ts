@@ -3,6 +3,7 @@ import { useState } from "react";
 import { bringIn } from "@/store/bringIn";
 import { type IncomingKnife, incomingKnives } from "@/store/incoming";
 import { freeName, takenNames } from "@/store/knives";
+import { presentWorkshop } from "@/store/workshops";
 import { noticeBroughtIn } from "../bringTogether";
 import { openKnifeFile } from "../files";
 import type { RefusedFile } from "./RefusedFiles";
@@ -38,7 +39,9 @@ export function useImport(): ImportState {
       }
       if (knives.length === 0) return;
       const says = `Importing ${knives.length === 1 ? "a knife" : `${knives.length} knives`}`;
-      const brought = await bringIn(incomingKnives(knives), (done) => setWorking({ says, done }));
+      const brought = await bringIn(incomingKnives(knives, await presentWorkshop()), (done) =>
+        setWorking({ says, done }),
+      );
       showAll();
       const [first] = knives;
       const what = knives.length === 1 ? `${first.design.name} is` : `${knives.length} knives are`;

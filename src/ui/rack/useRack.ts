@@ -2,7 +2,7 @@
 import { useEffect, useMemo, useState } from "react";
 import type { ProductDesign } from "@/core/design/product";
 import { emptyOldBin } from "@/store/bin";
-import { layOutDemoKnivesOnce } from "@/store/demo";
+import { firstVisit } from "@/store/firstVisit";
 import { knifeIds } from "@/store/knives";
 import { createRackFigures, type RackFigureStore } from "@/store/rackFigures";
 import { useKept } from "@/store/useKept";
@@ -30,7 +30,7 @@ export function useRack(): { ids: readonly string[] | undefined; figures: RackFi
     const weigher = createWeigher();
     const made = createRackFigures((design) => weigher.ask((s) => s.weigh(design)), extentOf);
     setFigures(made);
-    void layOutDemoKnivesOnce()
+    void firstVisit()
       // A database that takes no demo knives shows what is there.
       .catch((e: unknown) => console.error("the demo knives could not be laid out", e))
       .then(() => setSeeded(true))

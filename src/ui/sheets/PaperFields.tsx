@@ -1,18 +1,24 @@
 "use client";
 import { Button, Stack, Text } from "@chakra-ui/react";
 import { useState } from "react";
-import { measuredPrinter, PRINTER_LIMITS, TRUE_PRINTER } from "@/core/paper/paper";
-import { changeSettings, useSettings } from "@/store/settings";
+import { PRINTER_LIMITS } from "@/core/design/record/workshop";
+import { measuredPrinter, TRUE_PRINTER } from "@/core/paper/paper";
+import { usePaper } from "@/store/paper";
+import { changeSettings } from "@/store/settings";
+import { changeWorkshop, usePresentWorkshop } from "@/store/workshops";
 import { ChoiceField } from "../fields/ChoiceField";
 import { LengthField } from "../fields/LengthField";
 
 /** Which paper, which way round, and what was measured of the last print. */
 export function PaperFields() {
-  const { paper } = useSettings();
+  const paper = usePaper();
+  const workshop = usePresentWorkshop();
   const { printer } = paper;
   const [measured, setMeasured] = useState(TRUE_PRINTER);
-  const set = (change: Partial<typeof paper>) =>
+  const set = (change: Partial<Omit<typeof paper, "printer">>) =>
     void changeSettings((now) => ({ paper: { ...now.paper, ...change } }));
+  const setPrinter = (to: typeof printer) =>
+    workshop && void changeWorkshop(workshop.id, (w) => ({ ...w, printer: { ...to } }));
   const isTrue = printer.acrossMm === 100 && printer.downMm === 100;
   const [min, max] = PRINTER_LIMITS;
   const next = measuredPrinter(printer, measured);
@@ -71,13 +77,13 @@ export function PaperFields() {
           size="xs"
           disabled={!inReach || (measured.acrossMm === 100 && measured.downMm === 100)}
           onClick={() => {
-            set({ printer: next });
+            setPrinter(next);
             setMeasured(TRUE_PRINTER);
           }}
         >
           Correct the next print
         </Button>
-        <Button size="xs" variant="outline" disabled={isTrue} onClick={() => set({ printer: TRUE_PRINTER })}>
+        <Button size="xs" variant="outline" disabled={isTrue} onClick={() => setPrinter(TRUE_PRINTER)}>
           Take as true
         </Button>
       </Stack>

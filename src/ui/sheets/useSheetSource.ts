@@ -6,6 +6,7 @@ import { today } from "@/core/design/job";
 import { onlyFixed } from "@/core/design/schema";
 import { weigh } from "@/core/weigh/weigh";
 import type { Option, SheetSource } from "@/sheets/sheet";
+import { usePaper } from "@/store/paper";
 import { useSettings } from "@/store/settings";
 import { useShop } from "@/store/shop";
 import { variantsOf } from "@/store/variants";
@@ -20,7 +21,8 @@ export function useSheetSource(): SheetSource | null {
   const { knifeId } = useBench();
   const design = useSettledDesign();
   const report = useReport();
-  const { units, paper } = useSettings();
+  const { units } = useSettings();
+  const paper = usePaper();
   const { currency } = useShop();
   const kept = useLiveQuery(() => variantsOf(knifeId).catch(() => NONE), [knifeId]) ?? NONE;
   const variants = useMemo(() => onlyFixed(kept), [kept]);

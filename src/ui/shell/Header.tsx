@@ -8,9 +8,11 @@ import { NearLink } from "./NearLink";
 import { StorageBar } from "./StorageBar";
 import { UnitsSwitch } from "./UnitsSwitch";
 
-const PLACES = [
+const PLACES: readonly { readonly href: string; readonly name: string; readonly spared?: true }[] = [
   { href: "/", name: "Rack" },
   { href: "/stock", name: "Stock" },
+  // Views of a knife need the room on a narrow screen; there the knife leads to its workshop itself.
+  { href: "/workshop", name: "Workshop", spared: true },
   { href: "/settings", name: "Settings" },
 ];
 
@@ -40,7 +42,7 @@ export function Header({ children }: { children?: ReactNode }) {
           <NearLink href="/">Euaxis</NearLink>
         </Link>
         <HStack as="nav" aria-label="Places" gap="1">
-          {PLACES.map(({ href, name }) => {
+          {PLACES.map(({ href, name, spared }) => {
             const here = path === href;
             return (
               <Link
@@ -48,6 +50,7 @@ export function Header({ children }: { children?: ReactNode }) {
                 asChild
                 px="2"
                 py="1"
+                hideBelow={spared && children ? "2xl" : undefined}
                 color={here ? "ink" : "graphite"}
                 fontWeight={here ? "600" : "500"}
                 borderBottomWidth="2px"

@@ -30,6 +30,7 @@ const WEIGHED: Readonly<Record<string, readonly [number, number]>> = {
   "v9-tarn-ready-made-blade": [220.7194, -27.9186],
   "v10-hern-long-blade": [1093.4003, 90.5161],
   "v11-heath-field-knife": [160.2462, -22.9852],
+  "v12-heath-field-knife": [160.2462, -22.9852],
 };
 const bytes = (text: string) => new TextEncoder().encode(text);
 

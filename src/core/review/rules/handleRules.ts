@@ -18,7 +18,7 @@ const hand: Rule = {
   source: `${PRACTICE}: breadth across the knuckles and 10 to 15 mm`,
   check: (c) => {
     const grip = gripLength(c.design);
-    const wanted = c.design.fitUp.hand.breadthMm + c.limit("handle-short-for-hand");
+    const wanted = c.design.workshop.handMm + c.limit("handle-short-for-hand");
     if (grip >= wanted) return [];
     const reach = -c.layout.buttX;
     return [
@@ -41,7 +41,7 @@ const finger: Rule = {
   source: PRACTICE,
   check: (c) => {
     const { design } = c;
-    if (!design.fitUp.hand.thrust || design.guard) return [];
+    if (!design.fitUp.thrust || design.guard) return [];
     const nodes = design.handle.outline;
     const front = nodes[nodes.length - 1];
     const ahead = nodes.filter((n) => n !== front && n.xMm > -45 && n.yMm < 0);

@@ -1,0 +1,5 @@
+import { WorkshopScreen } from "@/ui/workshop/WorkshopScreen";
+
+export default function Page() {
+  return <WorkshopScreen />;
+}

@@ -1,0 +1,81 @@
+import * as z from "zod/mini";
+import { between, id, mm, plainText, text } from "./fields";
+
+export const DRILL_SETS = ["fraction", "number", "letter", "metric"] as const;
+
+/** What a shop has and how it works, part by part: a knife may say otherwise of each. */
+export const workshopFacts = {
+  drills: z.strictObject({
+    sets: z.array(z.enum(DRILL_SETS)).check(z.minLength(1), z.maxLength(4)),
+    /** Names of the drills that are there; empty means every drill of the sets. */
+    own: z.array(plainText(1, 12)).check(z.maxLength(300)),
+  }),
+  /** Diameters of the end mills that are there. */
+  cuttersMm: z.array(mm(0.3, 30)).check(z.minLength(1), z.maxLength(30)),
+  /** Diameters of the wheels and drums, and of the round files, that are there. */
+  grinders: z.strictObject({
+    wheelsMm: z.array(mm(2, 2000)).check(z.maxLength(30)),
+    filesMm: z.array(mm(0.5, 60)).check(z.maxLength(30)),
+  }),
+  glue: z.strictObject({
+    /** Volume of part A to one of part B. */
+    ratio: between(0.05, 50),
+    densityA: between(0.5, 4),
+    densityB: between(0.5, 4),
+    lineMm: mm(0, 2),
+    wasteShare: between(0, 2),
+    potLifeMin: between(1, 1000),
+    cureH: between(0.1, 200),
+    /** What potLifeMin and cureH are given for. */
+    atC: between(0, 60),
+    minutesAPart: between(0.1, 60),
+  }),
+  /** Temperature of the shop. */
+  shopC: between(-10, 50),
+  saw: z.strictObject({ kerfMm: mm(0, 10), allowanceMm: mm(0, 20) }),
+  /** Breadth of the hand that knives are made for, across the knuckles. */
+  handMm: mm(40, 140),
+};
+
+const facts = z.strictObject(workshopFacts);
+export type WorkshopFacts = z.infer<typeof facts>;
+export type WorkshopPart = keyof WorkshopFacts;
+export const WORKSHOP_PARTS = Object.keys(workshopFacts) as readonly WorkshopPart[];
+
+/** A workshop as a knife carries it: the knife fits up by itself, wherever it is opened. */
+export const carriedWorkshop = z.strictObject({
+  /** Which of its maker's workshops it follows; null for none. */
+  id: z.nullable(id),
+  /** Parts that the knife says otherwise: they stay as they are when the workshop changes. */
+  own: z.array(z.enum(WORKSHOP_PARTS)).check(z.maxLength(WORKSHOP_PARTS.length)),
+  ...workshopFacts,
+});
+
+export type CarriedWorkshop = z.infer<typeof carriedWorkshop>;
+export type DrillSet = (typeof DRILL_SETS)[number];
+
+/** What a printer makes of 100 mm, mm: least and most. */
+export const PRINTER_LIMITS = [90, 110] as const;
+
+const minute = z.int().check(z.gte(0), z.lte(24 * 60));
+
+/** A day's working hours, minutes after midnight; null on a day off. */
+const hours = z.nullable(
+  z
+    .strictObject({ fromMin: minute, toMin: minute })
+    .check(z.refine(({ fromMin, toMin }) => fromMin < toMin, "the end must come after the beginning")),
+);
+
+/** One of a maker's workshops. */
+export const workshopRecord = z.strictObject({
+  id,
+  name: text(1, 60),
+  facts,
+  /** Monday first. */
+  hours: z.array(hours).check(z.minLength(7), z.maxLength(7)),
+  /** In the currency of the prices. */
+  ratePerHour: between(0, 1_000_000),
+  printer: z.strictObject({ acrossMm: mm(...PRINTER_LIMITS), downMm: mm(...PRINTER_LIMITS) }),
+});
+
+export type Workshop = Readonly<z.infer<typeof workshopRecord>>;

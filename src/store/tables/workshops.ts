@@ -1,0 +1,35 @@
+import { RECORD_VERSION } from "@/core/design/version";
+import { isRecord } from "@/core/isRecord";
+import { checksumOf } from "../checksum";
+import type { StoredWorkshop } from "../rows";
+import { keyText, type Row, type TableSpec } from "./spec";
+
+/**
+ * Whether a row holds a workshop: as it is where its checksum says that this version checked and wrote it. The checker is
+ * fetched only for others.
+ */
+export async function isReadableWorkshop(row: Partial<StoredWorkshop>): Promise<boolean> {
+  const { id, workshop, version, checksum } = row;
+  if (!isRecord(workshop) || workshop.id !== id) return false;
+  if (version === RECORD_VERSION && checksum !== undefined && checksum === checksumOf(workshop)) return true;
+  const { workshopRecord } = await import("@/core/design/record/workshop");
+  return workshopRecord.safeParse(workshop).success;
+}
+
+const nameOf = ({ workshop }: Row): string | null =>
+  isRecord(workshop) && typeof workshop.name === "string" && workshop.name !== ""
+    ? workshop.name.slice(0, 60)
+    : null;
+
+/** The maker's workshops. */
+export const WORKSHOPS: TableSpec = {
+  name: "workshops",
+  since: 7,
+  indexes: "id, createdAt",
+  called: { one: "workshop", many: "workshops" },
+  keyOf: (row) => keyText(row.id),
+  readable: (row) => isReadableWorkshop(row as Partial<StoredWorkshop>),
+  nameOf,
+  // Drills of one tab and glue of another go together; each of them is one thing.
+  atoms: ["workshop.facts.*", "workshop.hours", "workshop.printer"],
+};

@@ -1,0 +1,98 @@
+"use client";
+import { Button, Flex, Link, Text } from "@chakra-ui/react";
+import type { ReactNode } from "react";
+import type { WorkshopPart } from "@/core/design/schema";
+import { joined, withShared } from "@/core/design/workshop";
+import { changeWorkshop, usePresentWorkshop, useWorkshops } from "@/store/workshops";
+import { PART_WORDS } from "@/words/workshop";
+import { useBench, useDesign } from "../bench/BenchContext";
+import { NearLink } from "../shell/NearLink";
+import { attempt } from "../shell/notice";
+
+/**
+ * Whether a part of the shop is as the workshop has it or this knife's own, and the ways from one to the other. What is
+ * changed beside it becomes the knife's own.
+ */
+export function PartNote({ part }: { part: WorkshopPart }) {
+  const { edit, session } = useBench();
+  const { id, own } = useDesign((d) => d.workshop);
+  const facts = useDesign((d) => d.workshop[part]);
+  const list = useWorkshops();
+  const present = usePresentWorkshop();
+  const workshop = list?.find((w) => w.id === id);
+  const what = PART_WORDS[part];
+  if (!list) return null;
+  if (!workshop)
+    return (
+      <Said says="This knife follows no workshop.">
+        {present && (
+          <Button
+            size="2xs"
+            variant="outline"
+            onClick={() =>
+              edit(`Follow ${present.name}`, (d) => {
+                Object.assign(d, joined(session.getState().design, present));
+              })
+            }
+          >
+            Follow {present.name}
+          </Button>
+        )}
+      </Said>
+    );
+  if (!own.includes(part))
+    return (
+      <Said
+        says={
+          <>
+            As in{" "}
+            <Link asChild textDecoration="underline" color="ink">
+              <NearLink href="/workshop">{workshop.name}</NearLink>
+            </Link>
+            . Changed here, it is this knife's own.
+          </>
+        }
+      />
+    );
+  return (
+    <Said says={`This knife's own ${what}.`}>
+      <Button
+        size="2xs"
+        variant="outline"
+        onClick={() =>
+          edit(`Use the workshop's ${what}`, (d) => {
+            Object.assign(d, withShared(session.getState().design, part, workshop));
+          })
+        }
+      >
+        Use the workshop's
+      </Button>
+      <Button
+        size="2xs"
+        variant="outline"
+        title={`Every knife that follows ${workshop.name} has it then, but those that have their own`}
+        onClick={() =>
+          void attempt("The workshop was not changed", async () => {
+            await changeWorkshop(workshop.id, (w) => ({ ...w, facts: { ...w.facts, [part]: facts } }));
+            edit(`Make it the workshop's ${what}`, (d) => {
+              d.workshop.own = d.workshop.own.filter((p) => p !== part);
+            });
+          })
+        }
+      >
+        Make it the workshop's
+      </Button>
+    </Said>
+  );
+}
+
+function Said({ says, children }: { says: ReactNode; children?: ReactNode }) {
+  return (
+    <Flex gap="1.5" wrap="wrap" align="center" data-testid="part-note">
+      <Text fontSize="sm" color="graphite">
+        {says}
+      </Text>
+      {children}
+    </Flex>
+  );
+}

@@ -1,0 +1,144 @@
+"use client";
+import { Button, Flex, Input, NativeSelect, Stack, Text } from "@chakra-ui/react";
+import { Copy, Plus, Trash2 } from "lucide-react";
+import { useEffect, useState } from "react";
+import type { Workshop } from "@/core/design/record/workshop";
+import { putBack } from "@/store/bin";
+import {
+  addWorkshop,
+  changeWorkshop,
+  firstWorkshop,
+  removeWorkshop,
+  usePresentWorkshop,
+  useWorkshops,
+  workIn,
+} from "@/store/workshops";
+import { BinLink } from "../bin/BinLink";
+import { Header } from "../shell/Header";
+import { attempt, notices } from "../shell/notice";
+import { PageHead } from "../shell/PageHead";
+import { WorkshopFields } from "./WorkshopFields";
+
+/** A free name of a new workshop. */
+function freeName(wanted: string, list: readonly Workshop[]): string {
+  const taken = new Set(list.map((w) => w.name));
+  for (let n = 1; ; n++) {
+    const name = n === 1 ? wanted : `${wanted.slice(0, 55)} ${n}`;
+    if (!taken.has(name)) return name;
+  }
+}
+
+/** What the maker's workshop has and how it works: every knife that follows it is fitted up by it. */
+export function WorkshopScreen() {
+  const list = useWorkshops();
+  const present = usePresentWorkshop();
+  useEffect(() => void attempt("The workshop could not be opened", firstWorkshop), []);
+  const add = (like?: Workshop) =>
+    attempt("No workshop was added", async () => {
+      const made = await addWorkshop(freeName(like ? like.name : "Workshop", list ?? []), like);
+      await workIn(made.id);
+    });
+  const remove = (workshop: Workshop) =>
+    attempt(`${workshop.name} is still there`, async () => {
+      const removed = await removeWorkshop(workshop.id);
+      if (!removed.ok || removed.binId === null)
+        return notices.error({ title: `${workshop.name} is still there` });
+      const { binId } = removed;
+      notices.create({
+        title: `${workshop.name} is in the bin`,
+        description: "Knives that followed it keep what they have of it.",
+        duration: 15_000,
+        action: {
+          label: "Put it back",
+          onClick: () => void attempt("It could not be put back", () => putBack(binId)),
+        },
+      });
+    });
+  return (
+    <Flex direction="column" minH="100vh">
+      <Header />
+      <Stack as="main" w="full" maxW="1240px" mx="auto" px="6" py="5" gap="4">
+        <PageHead
+          title="Workshop"
+          note="What is there and how you work. Knives follow it: a change here holds for each of them, but for what a knife says otherwise in Fit-up."
+        >
+          <BinLink />
+          {present && (
+            <Button variant="outline" onClick={() => void add(present)}>
+              <Copy /> Copy
+            </Button>
+          )}
+          <Button variant="outline" onClick={() => void add()}>
+            <Plus /> New workshop
+          </Button>
+        </PageHead>
+        {!list && <Text color="graphite">Opening the workshop …</Text>}
+        {list && list.length === 0 && (
+          <Text color="graphite">There is no workshop: begin a new one, or put one back from the bin.</Text>
+        )}
+        {list && present && (
+          <>
+            <Flex gap="3" align="center" wrap="wrap">
+              {list.length > 1 && (
+                <NativeSelect.Root w="240px">
+                  <NativeSelect.Field
+                    bg="sheet"
+                    aria-label="Workshop that new knives begin in"
+                    value={present.id}
+                    onChange={(e) => void attempt("It could not be chosen", () => workIn(e.target.value))}
+                  >
+                    {list.map((w) => (
+                      <option key={w.id} value={w.id}>
+                        {w.name}
+                      </option>
+                    ))}
+                  </NativeSelect.Field>
+                  <NativeSelect.Indicator />
+                </NativeSelect.Root>
+              )}
+              <NameField key={present.id} workshop={present} />
+              <Text color="graphite" fontSize="sm" flex="1" minW="200px">
+                New knives begin here; its rate and printer hold.
+              </Text>
+              {list.length > 1 && (
+                <Button variant="ghost" color="fault" size="sm" onClick={() => void remove(present)}>
+                  <Trash2 /> Delete
+                </Button>
+              )}
+            </Flex>
+            <WorkshopFields key={present.id} workshop={present} />
+          </>
+        )}
+      </Stack>
+    </Flex>
+  );
+}
+
+function NameField({ workshop }: { workshop: Workshop }) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const wrong = typed !== null && typed.trim() === "";
+  const keep = () => {
+    if (typed !== null && !wrong)
+      void attempt("The new name was not taken", () =>
+        changeWorkshop(workshop.id, (w) => ({ ...w, name: typed.trim() })),
+      );
+    setTyped(null);
+  };
+  return (
+    <Input
+      w="240px"
+      bg="sheet"
+      fontWeight="600"
+      aria-label="Name of the workshop"
+      aria-invalid={wrong}
+      maxLength={60}
+      value={typed ?? workshop.name}
+      onChange={(e) => setTyped(e.target.value)}
+      onBlur={keep}
+      onKeyDown={(e) => {
+        if (e.key === "Enter") e.currentTarget.blur();
+        if (e.key === "Escape") setTyped(null);
+      }}
+    />
+  );
+}

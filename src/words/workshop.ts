@@ -1,0 +1,23 @@
+import type { WorkshopPart } from "@/core/design/schema";
+
+/** What each part of a workshop is called in a sentence. */
+export const PART_WORDS: Record<WorkshopPart, string> = {
+  drills: "drills",
+  cuttersMm: "end mills",
+  grinders: "wheels and files",
+  glue: "glue",
+  shopC: "temperature",
+  saw: "saw kerf and allowance",
+  handMm: "breadth of the hand",
+};
+
+/** Days of a week, Monday first. */
+export const WEEKDAYS = [
+  "Monday",
+  "Tuesday",
+  "Wednesday",
+  "Thursday",
+  "Friday",
+  "Saturday",
+  "Sunday",
+] as const;
