@@ -187,9 +187,25 @@ test("a knife that cannot be built says so on the sheet and comes back", async (
 test("a sheet that cannot be worked out says so, and is worked out when it is opened again", async ({
   page,
 }) => {
+  await page.addInitScript(() => {
+    const Plain = window.Worker;
+    const all: Worker[] = [];
+    Object.assign(window, { allWorkers: all });
+    window.Worker = class extends Plain {
+      constructor(url: string | URL, options?: WorkerOptions) {
+        super(url, options);
+        all.push(this);
+      }
+    };
+  });
   await openKnife(page, "Rook hunter");
-  // The worker's program does not arrive: what happens where a browser is short of memory.
+  await expect(page.getByTestId("findings")).toContainText(/warning|note/);
+  // The workers die, and their program does not arrive again: what happens where a browser is short of memory.
   await page.route(/worker/, (route) => route.abort());
+  await page.evaluate(() => {
+    for (const worker of (window as unknown as { allWorkers: Worker[] }).allWorkers)
+      worker.dispatchEvent(new ErrorEvent("error", { message: "out of memory" }));
+  });
   await page.getByRole("button", { name: "Fit-up", exact: true }).click();
   await expect(page.getByTestId("fit-sheet").getByRole("alert")).toContainText("could not be worked out");
   await page.unroute(/worker/);

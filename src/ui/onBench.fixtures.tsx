@@ -9,26 +9,24 @@ import { type Autosave, createAutosave } from "@/store/autosave";
 import { addKnife } from "@/store/knives";
 import { createSession, type Session } from "@/store/session";
 import { benchService } from "@/workers/bench.service";
-import { startOver } from "@/workers/port.fixtures";
+import { poolOver } from "@/workers/port.fixtures";
 import { BenchProvider } from "./bench/BenchContext";
 import { viewsOf } from "./products/viewsOf";
 import { Notices } from "./shell/Notices";
 import { system } from "./theme";
 
 /** The same services as in the browser, over a real message channel in this process. */
-const SERVICES: Readonly<Record<string, object>> = {
+const SERVICES = {
   weigh: { weigh: (design: ProductDesign) => modelOf(design).weigh(design) },
   bench: benchService,
 };
 
-/** Stands for the browser's workers. */
+/** Stands for the workers of the browser's pool. */
 class WorkerHere {
   constructor(url: URL) {
-    const name = /(\w+)\.worker/.exec(url.href)?.[1] ?? "";
-    const service = SERVICES[name];
-    if (!service) throw new Error(`no service for ${url.href}`);
+    if (!/pool\.worker/.test(url.href)) throw new Error(`no service for ${url.href}`);
     // biome-ignore lint/correctness/noConstructorReturn: a worker by its two ends
-    return startOver(service).start() as never;
+    return poolOver(SERVICES).start() as never;
   }
 }
 Object.assign(globalThis, { Worker: WorkerHere });

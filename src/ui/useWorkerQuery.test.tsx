@@ -3,8 +3,8 @@ import { act, renderHook, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { newDesign } from "@/core/design/create";
 import type { Design } from "@/core/design/schema";
-import { startOver } from "@/workers/port.fixtures";
-import { createWeigher } from "@/workers/services";
+import { poolOver } from "@/workers/port.fixtures";
+import { createWeigher, workerPool } from "@/workers/services";
 import { useLonger } from "./useLonger";
 import { useTask } from "./useTask";
 import { useWorkerQueries, useWorkerQuery } from "./useWorkerQuery";
@@ -15,14 +15,19 @@ const [a, b, c] = ["a", "b", "c"].map(design);
 /** Stands for the page's workers: whichever is started answers with this. */
 let service: Record<string, (...args: never[]) => unknown> = {};
 function WorkerHere() {
-  return startOver({
-    spread: (...args: never[]) => service.spread(...args),
-    tune: (...args: never[]) => service.tune(...args),
+  return poolOver({
+    bench: {
+      spread: (...args: never[]) => service.spread(...args),
+      tune: (...args: never[]) => service.tune(...args),
+    },
   }).start();
 }
 const real = globalThis.Worker;
 beforeEach(() => void Object.assign(globalThis, { Worker: WorkerHere }));
-afterEach(() => void Object.assign(globalThis, { Worker: real }));
+afterEach(() => {
+  workerPool().stop();
+  Object.assign(globalThis, { Worker: real });
+});
 
 describe("one question about the knife on the bench", () => {
   const ask = (first: Design | null) =>
@@ -58,9 +63,13 @@ describe("one question about the knife on the bench", () => {
     const { result, rerender } = ask(a);
     await waitFor(() => expect(result.current.answer).toBe("a"));
     rerender({ of: b });
-    await waitFor(() => expect(result.current).toEqual({ answer: "a", failed: true, isLoading: false }));
+    await waitFor(() =>
+      expect(result.current).toMatchObject({ answer: "a", failed: true, isLoading: false }),
+    );
     rerender({ of: c });
-    await waitFor(() => expect(result.current).toEqual({ answer: "c", failed: false, isLoading: false }));
+    await waitFor(() =>
+      expect(result.current).toEqual({ answer: "c", of: c, failed: false, isLoading: false }),
+    );
     rerender({ of: null });
     expect(result.current).toMatchObject({ answer: null, failed: false });
   });
@@ -68,23 +77,31 @@ describe("one question about the knife on the bench", () => {
 
 describe("the same question about several designs", () => {
   const asked: string[] = [];
-  const weighers = startOver({
-    weigh: (d: Design) => {
-      asked.push(d.name);
-      if (d.name === "b") throw new Error("no");
-      return d.name;
+  const weighers = poolOver({
+    weigh: {
+      weigh: (d: Design) => {
+        asked.push(d.name);
+        if (d.name === "b") throw new Error("no");
+        return d.name;
+      },
     },
   });
-  const create = () => createWeigher(weighers.start);
+  const create = () => createWeigher(weighers.pool);
   const start = (designs: readonly Design[], given: unknown = 1) =>
     renderHook(
       ({ of, at }: { of: readonly Design[]; at: unknown }) =>
-        useWorkerQueries(create, of, (s, d) => s.weigh(d) as unknown as string, at),
+        useWorkerQueries(
+          create,
+          of,
+          (s, d) => (s.weigh as (d: Design, given: unknown) => unknown)(d, at) as string,
+          at,
+        ),
       { initialProps: { of: designs, at: given } },
     );
 
   beforeEach(() => {
     asked.length = 0;
+    weighers.pool.stop();
   });
 
   it("is asked once for each; one that fails is told, and the others answered", async () => {

@@ -29,16 +29,18 @@ function useLatest<T>(value: T): { readonly current: T } {
   return latest;
 }
 
-export interface WorkerQuery<T> {
+export interface WorkerQuery<About, T> {
   /** The last answer; null before the first, and where nothing is queried. */
   readonly answer: T | null;
+  /** What the answer is of: not the present question while that is loading. */
+  readonly of: About | null;
   /** The question as it is now found no answer: the worker failed at it. */
   readonly failed: boolean;
   /** The question as it is now is not answered yet. */
   readonly isLoading: boolean;
 }
 
-const NOTHING = { answer: null, failed: false, isLoading: false };
+const NOTHING = { answer: null, of: null, failed: false, isLoading: false };
 
 /**
  * Asks one question of a worker when what it is about, a design mostly, has rested since it changed; shows the last answer
@@ -47,10 +49,10 @@ const NOTHING = { answer: null, failed: false, isLoading: false };
 export function useWorkerQuery<About, T>(
   about: About | null,
   question: (service: BenchService, about: About) => T,
-): WorkerQuery<Awaited<T>> {
+): WorkerQuery<About, Awaited<T>> {
   const client = useClient(createBenchWorker);
   const ask = useLatest(question);
-  const [query, setQuery] = useState<WorkerQuery<Awaited<T>>>(NOTHING);
+  const [query, setQuery] = useState<WorkerQuery<About, Awaited<T>>>(NOTHING);
   useEffect(() => {
     if (about === null) return setQuery(NOTHING);
     let wanted = true;
@@ -58,7 +60,7 @@ export function useWorkerQuery<About, T>(
     const timer = setTimeout(async () => {
       const answer = await client.current?.ask((s) => ask.current(s, about));
       if (!wanted || !answer) return;
-      if (answer.ok) setQuery({ answer: answer.value, failed: false, isLoading: false });
+      if (answer.ok) setQuery({ answer: answer.value, of: about, failed: false, isLoading: false });
       else if (answer.code === "failed")
         setQuery((before) => ({ ...before, failed: true, isLoading: false }));
     }, REST_MS);

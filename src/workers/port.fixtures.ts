@@ -1,5 +1,7 @@
 import { MessageChannel } from "node:worker_threads";
 import { expose } from "comlink";
+import { createPool } from "./pool";
+import type { ServiceName } from "./pool.messages";
 
 /** A worker's two ends over a real message channel: what is sent is cloned, as to a worker. */
 export function startOver(service: object) {
@@ -22,4 +24,13 @@ export function startOver(service: object) {
     return worker;
   };
   return { start, count: () => started, workers };
+}
+
+/** A pool of workers over real message channels, by the services that each of them has. */
+export function poolOver(services: Readonly<Partial<Record<ServiceName, object>>>, size = 2) {
+  const started = startOver({
+    call: (service: ServiceName, method: string, ...args: readonly unknown[]) =>
+      (services[service] as Readonly<Record<string, (...a: readonly unknown[]) => unknown>>)[method](...args),
+  });
+  return { ...started, pool: createPool(started.start, size) };
 }

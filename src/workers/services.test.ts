@@ -8,7 +8,7 @@ import { reviewDesign } from "@/core/review/reviewDesign";
 import { sampleBuilds } from "@/core/tune/sample";
 import { weigh } from "@/core/weigh/weigh";
 import { filesService } from "./files.service";
-import { startOver } from "./port.fixtures";
+import { poolOver, startOver } from "./port.fixtures";
 import { createBenchWorker, createFileReader, createSolids, createWeigher } from "./services";
 
 const design = newDesign("Sedge");
@@ -16,13 +16,13 @@ const thick = (mm: number) => ({ ...design, blade: { ...design.blade, spineMm: m
 
 describe("over a worker's channel", () => {
   it("a weighing is what the core answers", async () => {
-    const weigher = createWeigher(startOver({ weigh }).start);
+    const weigher = createWeigher(poolOver({ weigh: { weigh } }).pool);
     expect(await weigher.ask((s) => s.weigh(design))).toEqual({ ok: true, value: weigh(design) });
     weigher.dispose();
   });
 
   it("a drag's weighings are the first and the latest", async () => {
-    const weigher = createWeigher(startOver({ weigh }).start);
+    const weigher = createWeigher(poolOver({ weigh: { weigh } }).pool);
     const answers = await Promise.all([3, 4, 5, 6].map((mm) => weigher.ask((s) => s.weigh(thick(mm)))));
     expect(answers.map((a) => (a.ok ? "weighed" : a.code))).toEqual([
       "weighed",
@@ -35,7 +35,7 @@ describe("over a worker's channel", () => {
   });
 
   it("a review is what the core answers", async () => {
-    const asker = createBenchWorker(startOver({ review: reviewDesign }).start);
+    const asker = createBenchWorker(poolOver({ bench: { review: reviewDesign } }).pool);
     expect(await asker.ask((s) => s.review(design, false))).toEqual({
       ok: true,
       value: reviewDesign(design),
@@ -45,7 +45,7 @@ describe("over a worker's channel", () => {
 
   it("a knife file with a shape in it is read as it is beside the worker", async () => {
     const bytes = new TextEncoder().encode(writeKnife(endingIn(rodMesh(1000))));
-    const asker = createFileReader(startOver(filesService).start);
+    const asker = createFileReader(poolOver({ files: filesService }).pool);
     const reading = await asker.ask((s) => s.openKnife(bytes));
     expect(reading).toEqual({ ok: true, value: readKnife(bytes) });
     expect(reading.ok && reading.value.ok).toBe(true);
@@ -59,7 +59,7 @@ describe("over a worker's channel", () => {
         tell(drawn);
         return false;
       });
-    const asker = createBenchWorker(startOver({ sample }).start);
+    const asker = createBenchWorker(poolOver({ bench: { sample } }).pool);
     const tell = proxy((drawn: number) => {
       told.push(drawn);
     });

@@ -6,7 +6,7 @@ import { weigh } from "@/core/weigh/weigh";
 import type { Autosave } from "@/store/autosave";
 import { createSession } from "@/store/session";
 import { spine } from "@/store/session.fixtures";
-import { startOver } from "@/workers/port.fixtures";
+import { poolOver } from "@/workers/port.fixtures";
 import { createBenchWorker, createWeigher } from "@/workers/services";
 import { notices } from "../shell/notice";
 import { createBench } from "./benchState";
@@ -14,11 +14,13 @@ import { createBench } from "./benchState";
 /** A knife on the bench, its workers answering as given. */
 function onBench(services: { weigh?: (d: Design) => unknown; review?: (d: Design) => unknown } = {}) {
   const session = createSession(newDesign("Sedge"));
-  const weighers = startOver({ weigh: services.weigh ?? weigh });
-  const askers = startOver({ review: services.review ?? ((d: Design) => reviewDesign(d, true)) });
+  const weighers = poolOver({
+    weigh: { weigh: services.weigh ?? weigh },
+    bench: { review: services.review ?? ((d: Design) => reviewDesign(d, true)) },
+  });
   const bench = createBench("k", session, {} as Autosave<Design>, "blade", {
-    weigher: () => createWeigher(weighers.start, 400),
-    asker: () => createBenchWorker(askers.start),
+    weigher: () => createWeigher(weighers.pool, 400),
+    asker: () => createBenchWorker(weighers.pool),
   });
   return { session, bench, state: bench.state, weighers };
 }

@@ -194,7 +194,12 @@ describe("a second product", () => {
     expect(figures.textContent).toContain(printMass(weightOf(toy), "metric"));
     await userEvent.click(screen.getByRole("button", { name: "Begin this knife" }));
     await waitFor(async () =>
-      expect((await readableKnives())[0]?.design).toEqual({ ...toy, name: "Small block" }),
+      expect((await readableKnives())[0]?.design).toEqual({
+        ...toy,
+        name: "Small block",
+        // It begins in the maker's workshop.
+        workshop: { ...toy.workshop, id: expect.any(String) },
+      }),
     );
   });
 

@@ -35,15 +35,14 @@ export function StockSheets({
   onSave: (drawing: Drawing, name: string) => void;
 }) {
   const materialOf = useMaterialOf();
-  const { answer, failed, isLoading } = useWorkerQuery(job, async (s, { knives, stock }) => ({
-    layout: await s.layOut(knives, stock),
-    stock,
-  }));
+  const { answer, of, failed, isLoading } = useWorkerQuery(job, (s, { knives, stock }) =>
+    s.layOut(knives, stock),
+  );
   const size = (mm: number) => printLengthPlain(mm, units);
-  if (!answer)
+  if (!answer || !of)
     return failed ? <Failed /> : <UnderWay on={isLoading} says="Laying the pieces out on stock …" />;
-  const { sheets, tooLarge } = answer.layout;
-  const { widthMm, heightMm } = answer.stock;
+  const { sheets, tooLarge } = answer;
+  const { widthMm, heightMm } = of.stock;
   return (
     <>
       <Text fontWeight="600" mt="6" mb="2">

@@ -4,15 +4,16 @@ import { useMemo } from "react";
 import type { Bill } from "@/core/cost/bill";
 import { today } from "@/core/design/job";
 import { onlyFixed } from "@/core/design/schema";
-import { weigh } from "@/core/weigh/weigh";
 import type { Option, SheetSource } from "@/sheets/sheet";
 import { usePaper } from "@/store/paper";
 import { useSettings } from "@/store/settings";
 import { useShop } from "@/store/shop";
 import { variantsOf } from "@/store/variants";
 import { dayWords } from "@/words/job";
+import { createWeigher } from "@/workers/services";
 import { useBench, useReport, useSettledDesign } from "../bench/BenchContext";
 import { useBills } from "../compare/useBills";
+import { useWorkerQueries } from "../useWorkerQuery";
 
 const NONE: readonly never[] = [];
 
@@ -26,7 +27,9 @@ export function useSheetSource(): SheetSource | null {
   const { currency } = useShop();
   const kept = useLiveQuery(() => variantsOf(knifeId).catch(() => NONE), [knifeId]) ?? NONE;
   const variants = useMemo(() => onlyFixed(kept), [kept]);
-  const designs = useMemo(() => [design, ...variants.map((v) => v.design)], [design, variants]);
+  const others = useMemo(() => variants.map((v) => v.design), [variants]);
+  const designs = useMemo(() => [design, ...others], [design, others]);
+  const weighings = useWorkerQueries(createWeigher, others, (s, d) => s.weigh(d));
   const bills = useBills(designs);
   return useMemo(() => {
     if (!report) return null;
@@ -35,8 +38,8 @@ export function useSheetSource(): SheetSource | null {
       return bill && bill !== "failed" ? bill : null;
     };
     const options = variants.flatMap((v): Option[] => {
-      const weighing = weigh(v.design);
-      if (!weighing.ok) return [];
+      const weighing = weighings.get(v.design);
+      if (!weighing || weighing === "failed" || !weighing.ok) return [];
       const { massG, balanceMm } = weighing.report;
       const bill = billOf(v.design);
       return [
@@ -59,5 +62,5 @@ export function useSheetSource(): SheetSource | null {
       options,
       day: dayWords(today()),
     };
-  }, [design, report, units, paper, currency, variants, bills]);
+  }, [design, report, units, paper, currency, variants, bills, weighings]);
 }

@@ -1,4 +1,3 @@
-import { expose } from "comlink";
 import { modelOf } from "@/core/products/modelOf";
 import { DEFAULT_FINENESS } from "@/core/weigh/integrate";
 import { PanelMemory } from "@/core/weigh/panelMemory";
@@ -6,7 +5,8 @@ import type { WeighService } from "./weigh.messages";
 
 // While a point is dragged, most of a knife stays as it was.
 const memory = new PanelMemory();
-const service: WeighService = {
+
+/** What weighing workers answer with. */
+export const weighService: WeighService = {
   weigh: (design) => modelOf(design).weigh(design, DEFAULT_FINENESS, memory),
 };
-expose(service);

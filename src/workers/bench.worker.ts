@@ -1,4 +1,0 @@
-import { expose } from "comlink";
-import { benchService } from "./bench.service";
-
-expose(benchService);

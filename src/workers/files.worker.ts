@@ -1,4 +1,0 @@
-import { expose } from "comlink";
-import { filesService } from "./files.service";
-
-expose(filesService);

@@ -1,4 +1,0 @@
-import { expose } from "comlink";
-import { patternService } from "./pattern.service";
-
-expose(patternService);

@@ -1,0 +1,6 @@
+export type ServiceName = "weigh" | "bench" | "files" | "pattern";
+
+/** What a worker of the pool exposes: every service by its name. */
+export interface PoolService {
+  call(service: ServiceName, method: string, ...args: readonly unknown[]): unknown;
+}

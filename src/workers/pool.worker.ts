@@ -1,0 +1,17 @@
+import { expose } from "comlink";
+import type { ServiceName } from "./pool.messages";
+
+type Service = Readonly<Record<string, (...args: readonly unknown[]) => unknown>>;
+
+/** What a worker of the pool can do, each fetched when it is first asked for. */
+const SERVICES: Readonly<Record<ServiceName, () => Promise<object>>> = {
+  weigh: async () => (await import("./weigh.service")).weighService,
+  bench: async () => (await import("./bench.service")).benchService,
+  files: async () => (await import("./files.service")).filesService,
+  pattern: async () => (await import("./pattern.service")).patternService,
+};
+
+expose({
+  call: async (service: ServiceName, method: string, ...args: readonly unknown[]) =>
+    ((await SERVICES[service]()) as Service)[method](...args),
+});
