@@ -35,7 +35,7 @@ test("what is changed at a knife is its own, is made the workshop's, and every k
   await expect.poll(() => shopOf(page)).toMatchObject({ own: [], glue: { potLifeMin: 25 } });
 
   await page.getByRole("link", { name: "Rack", exact: true }).click();
-  await page.getByRole("link", { name: "Workshop" }).click();
+  await page.getByRole("link", { name: "Workshop", exact: true }).click();
   await expect(page.getByRole("textbox", { name: "Pot life, min" })).toHaveValue("25");
   const temperature = page.getByRole("textbox", { name: "Temperature of the shop, °C" });
   await temperature.fill("hot");

@@ -4,6 +4,8 @@ import { keyText, type Row, type TableSpec } from "./spec";
 const CALLED: ReadonlyMap<string, string> = new Map([
   ["preferences", "the settings"],
   ["shop", "the prices"],
+  ["workshop", "the workshop that new knives begin in"],
+  ["demo-knives-laid-out", "that the demo knives were laid out once"],
 ]);
 
 const nameOf = (row: Row): string | null =>

@@ -53,13 +53,12 @@ export function RestorePreview({ plan, onRestore, onCancel }: Props) {
 
 /** What would become of the rows of one table. */
 function TableFates({ table }: { table: TablePlan }) {
-  // Of what has no name of its own a line says all.
-  const named = table.name === "knives" || table.name === "materials";
   return (
     <Box>
       {FATES.map(({ fate, name }) => {
         if (table.fates[fate] === 0) return null;
-        const listed = named && fate !== "same" ? table.named.filter((n) => n.fate === fate) : [];
+        // Of what has no name of its own a line says all.
+        const listed = fate === "same" ? [] : table.named.filter((n) => n.fate === fate);
         return (
           <Box key={fate}>
             <Text fontWeight={table.name === "knives" ? "500" : undefined}>
