@@ -1,5 +1,6 @@
 import type { Design } from "@/core/design/schema";
 import { kindOf } from "@/core/fasteners/registry";
+import { fittingOf } from "@/core/guardFittings/registry";
 import { endKindOf } from "@/core/tangEnds/registry";
 
 /** The usual cautions of the operations that a design asks for, in plain words. */
@@ -33,7 +34,7 @@ export function cautionsFor(design: Design): string[] {
     said.push("Peening: eye protection; steel splinters fly from a hammered edge.");
   if (guard || fasteners.length > 0)
     said.push("Heating brass, copper or plated metal, also by grinding or soldering: fumes; ventilate.");
-  if ((handle.kind === "stack" && handle.rings.length > 0) || guard?.knuckleBow)
+  if ((handle.kind === "stack" && handle.rings.length > 0) || fittingOf(guard, "knuckleBow"))
     said.push(
       "Ring and knuckle grips are restricted in many places, and a ring holds the finger when the knife turns: ask before making, selling or carrying.",
     );

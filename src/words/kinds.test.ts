@@ -5,7 +5,7 @@ import { guardOfForm } from "@/core/design/guards";
 import { valueAt } from "@/core/design/path";
 import { type Design, designSchema } from "@/core/design/schema";
 import { FASTENER_KINDS, kindOf, newFastener } from "@/core/fasteners/registry";
-import { FITTINGS } from "@/core/guardFittings/registry";
+import { FITTINGS, newFitting } from "@/core/guardFittings/registry";
 import { endPlace } from "@/core/layout/endPlace";
 import { layoutOf } from "@/core/layout/layout";
 import { SHAPE_KINDS, shapeKindOf } from "@/core/pieceShapes/registry";
@@ -91,11 +91,15 @@ describe.each(SHAPE_KINDS)("a piece's shape: %s", (kind) => {
 describe.each(FITTINGS.map((f) => f.kind))("a fitting of a guard: %s", (kind) => {
   const found = FITTINGS.find((f) => f.kind === kind);
   if (!found || !guarded.guard) throw new Error("no such fitting");
-  const { fields, start } = found;
+  const { fields } = found;
 
   it("begins as its record may be, and calls each of its fields by a name", () => {
-    const design = { ...guarded, guard: { ...guarded.guard, [kind]: start("brass-360") } };
+    const fittings = [newFitting(kind, "brass-360")];
+    const design = { ...guarded, guard: { ...guarded.guard, fittings } };
     expect(designSchema.safeParse(design).error?.issues ?? []).toEqual([]);
+    // One of each kind at most.
+    const twice = { ...design, guard: { ...design.guard, fittings: [...fittings, ...fittings] } };
+    expect(designSchema.safeParse(twice).success).toBe(false);
     expect(pathsOf(fields).filter((path) => !FITTING_WORDS[kind].fields[path])).toEqual([]);
   });
 });

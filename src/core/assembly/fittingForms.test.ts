@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { newGuard } from "../design/guards";
 import type { Design, Fastener } from "../design/schema";
 import { newFastener } from "../fasteners/registry";
-import { knuckleBow } from "../guardFittings/knuckleBow";
+import { newFitting } from "../guardFittings/registry";
 import { integrate } from "../weigh/integrate";
 import { assemble } from "./assemble";
 import { at, bar, fastened, full, hidden, near } from "./closedForms.fixtures";
@@ -65,7 +65,13 @@ describe("fasteners", () => {
 describe("guards", () => {
   it("layers are each their thickness of the same face; a dowel is half in the guard", () => {
     const plates = [2, 1, 3].map((thicknessMm) => ({ material: "brass-360", thicknessMm, printed: null }));
-    const dowels = { diameterMm: 1.6, lengthMm: 6, spreadMm: 18, material: "stainless-304" };
+    const dowels = {
+      kind: "dowels" as const,
+      diameterMm: 1.6,
+      lengthMm: 6,
+      spreadMm: 18,
+      material: "stainless-304",
+    };
     const guard = {
       ...newGuard(hidden),
       plates,
@@ -73,7 +79,7 @@ describe("guards", () => {
       belowMm: 15,
       widthMm: 18,
       roundness: 0,
-      dowels,
+      fittings: [dowels],
     };
     const v = volumes(bar({}, { ...hidden, guard }));
     const [a, b, c] = [1, 2, 3].map((i) => v.get(`guard:${i}`) ?? 0);
@@ -87,8 +93,8 @@ describe("guards", () => {
   });
 
   it("a knuckle bow clear of guard and handle is its outline's area times its width", () => {
-    const bow = { ...knuckleBow.start("brass-360"), reachMm: 60, widthMm: 7 };
-    const design = { ...hidden, guard: { ...newGuard(hidden), knuckleBow: bow } };
+    const bow = { ...newFitting("knuckleBow", "brass-360"), reachMm: 60, widthMm: 7 };
+    const design = { ...hidden, guard: { ...newGuard(hidden), fittings: [bow] } };
     const assembly = assemble(design);
     const part = assembly.parts.findIndex((p) => p.id === "fitting:knuckleBow");
     const { regions } = assembly.parts[part];
@@ -111,9 +117,9 @@ describe("guards", () => {
 
   /** The parallel curve of a convex one of perimeter P encloses P·w + πw² more. @see J. Steiner, 1840 */
   it("a collar's wall is as thick all round: P·w + πw² to the mm", () => {
-    const collar = { lengthMm: 8, wallMm: 1.6, material: "brass-260" };
+    const collar = { kind: "collar" as const, lengthMm: 8, wallMm: 1.6, material: "brass-260" };
     const ring = (design: Design) =>
-      volumes({ ...design, guard: { ...newGuard(design), collar } }).get("fitting:collar");
+      volumes({ ...design, guard: { ...newGuard(design), fittings: [collar] } }).get("fitting:collar");
     const by = (perimeter: number) => 8 * (perimeter * 1.6 + Math.PI * 1.6 ** 2);
     near(ring(full), by(2 * (24 + 20)));
     const round = (roundness: number, facets: Design["handle"]["facets"] = null): Design => ({

@@ -1,3 +1,4 @@
+import { itemKey } from "../design/itemKey";
 import type { Design } from "../design/schema";
 import { sameData } from "../sameData";
 import { differingTraits } from "./traits";
@@ -28,8 +29,7 @@ const TOLD = [
 function leavesOf(value: unknown, path: string, into: Map<string, unknown>): void {
   if (Array.isArray(value)) {
     value.forEach((item, i) => {
-      const id = typeof item === "object" && item !== null && "id" in item ? String(item.id) : String(i + 1);
-      leavesOf(item, `${path}.${id}`, into);
+      leavesOf(item, `${path}.${itemKey(item) ?? i + 1}`, into);
     });
     return;
   }

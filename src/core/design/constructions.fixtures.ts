@@ -1,5 +1,5 @@
 import { FASTENER_KINDS, newFastener } from "../fasteners/registry";
-import { FITTINGS } from "../guardFittings/registry";
+import { FITTINGS, newFitting } from "../guardFittings/registry";
 import { SOUND_BLADES } from "./blades.fixtures";
 import { withButt, withFingerGrooves } from "./butts";
 import {
@@ -174,7 +174,7 @@ export const CONSTRUCTIONS: Readonly<Record<string, Design>> = {
     return stick({ ...thin, end: { ...d.tang.end, nut, seatMm: 0 } }, d);
   })(),
   "take-down": guarded(stick({ ...thin }, withEnd(hidden, "take-down")), {
-    dowels: { diameterMm: 1.6, lengthMm: 8, spreadMm: 18, material: "stainless-304" },
+    fittings: [{ kind: "dowels", diameterMm: 1.6, lengthMm: 8, spreadMm: 18, material: "stainless-304" }],
     slot: { clearanceMm: 0.1, fill: "epoxy" },
   }),
   "pieces with leaning joints": stack({
@@ -266,7 +266,9 @@ export const CONSTRUCTIONS: Readonly<Record<string, Design>> = {
     "double-quillon",
   ),
   "domed guard": guarded(hidden, { domeMm: 3 }),
-  "guard with a collar": guarded(sound, { collar: { lengthMm: 8, wallMm: 1.5, material: "brass-260" } }),
+  "guard with a collar": guarded(sound, {
+    fittings: [{ kind: "collar", lengthMm: 8, wallMm: 1.5, material: "brass-260" }],
+  }),
   "bare tang": bare,
   "bare tang in cord": wrapped(bare, {}),
   "bare, tapered tang in crossed lace": wrapped(
@@ -305,6 +307,9 @@ export const CONSTRUCTIONS: Readonly<Record<string, Design>> = {
   ),
   ...Object.fromEntries(FASTENER_KINDS.map((kind) => [`fastener: ${kind}`, fastened(kind)])),
   ...Object.fromEntries(
-    FITTINGS.map(({ kind, start }) => [`fitting: ${kind}`, guarded(sound, { [kind]: start("brass-360") })]),
+    FITTINGS.map(({ kind }) => [
+      `fitting: ${kind}`,
+      guarded(sound, { fittings: [newFitting(kind, "brass-360")] }),
+    ]),
   ),
 };

@@ -1,4 +1,4 @@
-import { fittingsLike } from "../guardFittings/registry";
+import { withFitting } from "../guardFittings/registry";
 import { round } from "./create";
 import type { Design, Guard } from "./schema";
 
@@ -36,8 +36,7 @@ export function guardOfForm(form: GuardForm, design: Design): Guard {
     endShare: 1,
     domeMm: 0,
     slot: had?.slot ?? { clearanceMm: 0, fill: null },
-    ...fittingsLike(had),
-    notch: null,
+    fittings: withFitting(had?.fittings ?? [], "notch", null),
     mesh: null,
   };
   const arm = round(Math.min(width, Math.max(4, 0.4 * width)));
@@ -57,7 +56,12 @@ export function guardOfForm(form: GuardForm, design: Design): Guard {
     return { ...plain, aboveMm: r, belowMm: r, widthMm: round(2 * r), roundness: 1 };
   }
   if (form === "finger-notch")
-    return { ...plain, belowMm: round(down + 16), roundness: 0.5, notch: { radiusMm: 9, depthMm: 9 } };
+    return {
+      ...plain,
+      belowMm: round(down + 16),
+      roundness: 0.5,
+      fittings: withFitting(plain.fittings, "notch", { kind: "notch", radiusMm: 9, depthMm: 9 }),
+    };
   return plain;
 }
 

@@ -1,4 +1,5 @@
 import { own } from "../own";
+import { itemKey } from "./itemKey";
 import { valueAt } from "./path";
 import type { Design } from "./schema";
 
@@ -14,9 +15,8 @@ export function markOf(design: Design, path: string): string {
   return keys
     .map((key, i) => {
       const list = i > 0 ? valueAt(design, keys.slice(0, i).join(".")) : null;
-      const item: unknown = Array.isArray(list) ? list[Number(key)] : null;
-      const id = typeof item === "object" && item !== null && "id" in item ? item.id : null;
-      return typeof id === "string" ? `${BY_ID}${id}` : key;
+      const id = Array.isArray(list) ? itemKey(list[Number(key)]) : null;
+      return id === null ? key : `${BY_ID}${id}`;
     })
     .join(".");
 }
@@ -28,7 +28,7 @@ export const isLocked = (design: Design, path: string) => design.locked.includes
 function markedValue(design: Design, lock: string): unknown {
   return lock.split(".").reduce<unknown>((at, key) => {
     if (typeof at !== "object" || at === null) return undefined;
-    if (key.startsWith(BY_ID) && Array.isArray(at)) return at.find((item) => item?.id === key.slice(1));
+    if (key.startsWith(BY_ID) && Array.isArray(at)) return at.find((item) => itemKey(item) === key.slice(1));
     return own(at as Record<string, unknown>, key);
   }, design);
 }

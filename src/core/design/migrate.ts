@@ -38,7 +38,7 @@ export const MIGRATIONS: Migrations = {
   10: (record) => (isRecord(record) ? toVersion11(record) : record),
   // 12: which product it is.
   11: (record) => (isRecord(record) ? { kind: "fixed", ...record } : record),
-  // 13: what the shop has and how it works stands apart from how the knife is fitted up.
+  // 13: what the shop has and how it works stands apart from how the knife is fitted up; a guard's fittings are a list.
   12: (record) => (isRecord(record) ? toVersion13(record) : record),
 };
 
@@ -308,15 +308,38 @@ const MOVED_IN_13: readonly (readonly [string, string])[] = [
   ["fitUp.hand.thrust", "fitUp.thrust"],
 ];
 
+/** Fittings that a guard could have until version 12, each under its own name. */
+const FITTINGS_OF_12 = ["notch", "dowels", "collar", "knuckleBow"] as const;
+
+/** A guard's fittings are a list. */
+function guardToVersion13({ notch, dowels, collar, knuckleBow, ...guard }: Loose): Loose {
+  const had: Loose = { notch, dowels, collar, knuckleBow };
+  return {
+    ...guard,
+    fittings: FITTINGS_OF_12.flatMap((kind) => {
+      const fitting = had[kind];
+      return fitting === null || fitting === undefined
+        ? []
+        : [isRecord(fitting) ? { kind, ...fitting } : fitting];
+    }),
+  };
+}
+
 function lockOfVersion13(lock: unknown): unknown {
   if (typeof lock !== "string") return lock;
+  const fitting = FITTINGS_OF_12.find((kind) => lock.startsWith(`guard.${kind}.`));
+  if (fitting) return `guard.fittings.#${lock.slice("guard.".length)}`;
   const moved = MOVED_IN_13.find(([from]) => lock.startsWith(from));
   return moved ? moved[1] + lock.slice(moved[0].length) : lock;
 }
 
 /** A knife's shop says what the knife said of it; it follows none of the maker's yet. */
-function toVersion13({ fitUp, locked, ...others }: Loose): Loose {
-  const record = { ...others, locked: Array.isArray(locked) ? locked.map(lockOfVersion13) : locked };
+function toVersion13({ fitUp, locked, guard, ...others }: Loose): Loose {
+  const record = {
+    ...others,
+    guard: isRecord(guard) ? guardToVersion13(guard) : guard,
+    locked: Array.isArray(locked) ? locked.map((lock) => lockOfVersion13(lock)) : locked,
+  };
   if (!isRecord(fitUp)) return { ...record, fitUp };
   const { drills, cuttersMm, grinding, glue, stock, hand, ...rest } = fitUp;
   const part = (of: unknown): Loose => (isRecord(of) ? of : {});

@@ -5,6 +5,7 @@ import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { mutated } from "../design/mutated.fixtures";
 import type { Design } from "../design/schema";
 import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
+import { fittingOf } from "../guardFittings/registry";
 import { pieceList } from "../pieces/pieceList";
 import { undrilled } from "../pieces/undrilled";
 import { rayThrough } from "../weigh/rayThrough";
@@ -107,7 +108,7 @@ describe("holes of pieces", () => {
     const { guard } = dowels;
     expect(fitted.filter((h) => h.piece === "guard").map((h) => h.from)).toEqual(["rear", "rear"]);
     expect(fitted[0].depthMm).toBeCloseTo(
-      Math.min(guard!.dowels!.lengthMm / 2, fitted[0].within[1] - fitted[0].within[0]),
+      Math.min(fittingOf(guard, "dowels")!.lengthMm / 2, fitted[0].within[1] - fitted[0].within[0]),
       3,
     );
 

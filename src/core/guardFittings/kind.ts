@@ -67,11 +67,10 @@ export function followed({ zero, per, either }: Follows, to: number): number {
 }
 
 /**
- * All that is known of one kind of fitting on a guard. Another is another such module, a line in the registry, its words
- * in words/fittings, and a step of the record's migration that says older knives have none.
+ * All that is known of one kind of fitting on a guard. Another is another such module, a line in the registry, and its words
+ * in words/fittings.
  */
 export interface FittingKindOf<K extends string, F extends Fields, R = RecordOf<F>> {
-  /** Its name in the guard's record, where null is none. */
   readonly kind: K;
   readonly fields: F;
   /** Common sizes to begin from, of the guard's own material where it may be. Common practice, no source. */

@@ -1,4 +1,5 @@
 import type { Fields, RecordOf } from "../record/fields";
+import { registryOf } from "../record/registry";
 import { collar } from "./collar";
 import { dowels } from "./dowels";
 import type { FittingKindOf } from "./kind";
@@ -10,26 +11,39 @@ const KINDS = [notch, dowels, collar, knuckleBow] as const;
 
 type Kinds = (typeof KINDS)[number];
 export type FittingKind = Kinds["kind"];
-type RecordOfKind<K> =
-  Extract<Kinds, { kind: K }> extends FittingKindOf<string, infer F> ? RecordOf<F> : never;
-/** The fittings of a guard's record: each its sizes, or null. */
-export type Fittings = { [K in FittingKind]: RecordOfKind<K> | null };
-export type AnyFitting = NonNullable<Fittings[FittingKind]>;
-export type AnyFittingKind = FittingKindOf<FittingKind, Fields, AnyFitting>;
+type Flat<T> = { [K in keyof T]: T[K] };
+type RecordOfKind<M> = M extends FittingKindOf<infer K, infer F> ? Flat<{ kind: K } & RecordOf<F>> : never;
+/** One fitting of a guard: its kind and its sizes, mm. */
+export type Fitting = RecordOfKind<Kinds>;
+export type AnyFittingKind = FittingKindOf<FittingKind, Fields, Fitting>;
+type FittingOf<K extends FittingKind> = Extract<Fitting, { kind: K }>;
 
-export const FITTINGS: readonly AnyFittingKind[] = KINDS.map((k) => k as unknown as AnyFittingKind);
+const MODULES = registryOf<AnyFittingKind>(KINDS, "fitting");
 
-/** The fittings that a guard has, with what is known of each. */
-export function fittingsOn(
-  guard: Fittings,
-): { readonly kind: AnyFittingKind; readonly fitting: AnyFitting }[] {
+export const FITTINGS: readonly AnyFittingKind[] = MODULES.kinds.map((kind) => MODULES.of({ kind }));
+
+interface Fitted {
+  readonly fittings: readonly Fitting[];
+}
+
+/** The fitting of a kind that a guard has; null of none. */
+export const fittingOf = <K extends FittingKind>(guard: Fitted | null, kind: K): FittingOf<K> | null =>
+  (guard?.fittings.find((f) => f.kind === kind) as FittingOf<K> | undefined) ?? null;
+
+/** The fittings that a guard has, with what is known of each, in the order that they are built. */
+export function fittingsOn(guard: Fitted): { readonly kind: AnyFittingKind; readonly fitting: Fitting }[] {
   return FITTINGS.flatMap((kind) => {
-    const fitting = guard[kind.kind];
+    const fitting = fittingOf(guard, kind.kind);
     return fitting === null ? [] : [{ kind, fitting }];
   });
 }
 
-/** No fittings, or those that another guard has. */
-export function fittingsLike(had: Fittings | null): Fittings {
-  return Object.fromEntries(FITTINGS.map(({ kind }) => [kind, had?.[kind] ?? null])) as unknown as Fittings;
+/** A fitting of a kind to begin from. */
+export const newFitting = <K extends FittingKind>(kind: K, guardMaterial: string): FittingOf<K> =>
+  ({ kind, ...MODULES.of({ kind }).start(guardMaterial) }) as unknown as FittingOf<K>;
+
+/** Fittings with one of them, or none of its kind, in the order that they are built. */
+export function withFitting(fittings: readonly Fitting[], kind: FittingKind, to: Fitting | null): Fitting[] {
+  const all = [...fittings.filter((f) => f.kind !== kind), ...(to ? [to] : [])];
+  return FITTINGS.flatMap((k) => all.filter((f) => f.kind === k.kind));
 }

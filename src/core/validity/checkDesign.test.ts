@@ -24,7 +24,7 @@ import type {
 } from "../design/schema";
 import { newMeasured } from "../design/starts";
 import { newFastener } from "../fasteners/registry";
-import { knuckleBow } from "../guardFittings/knuckleBow";
+import { newFitting } from "../guardFittings/registry";
 import { withHandleLength } from "../layout/handleLengths";
 import { faultsOf } from "../weigh/faults";
 import { weigh } from "../weigh/weigh";
@@ -57,7 +57,13 @@ const mosaic = { id: "m", kind: "patterned-pin", xMm: -60, yMm: 0, diameterMm: 6
 
 const framed = withTang(sound, "framed");
 const bolster = newBolster("brass-260");
-const dowels = { diameterMm: 1.6, lengthMm: 8, spreadMm: 18, material: "stainless-304" };
+const dowels = {
+  kind: "dowels" as const,
+  diameterMm: 1.6,
+  lengthMm: 8,
+  spreadMm: 18,
+  material: "stainless-304",
+};
 const ring = { id: "r", xMm: -30, yMm: -24, boreMm: 24, wallMm: 3, widthMm: 9, material: "brass-260" };
 const brief = {
   ...newPiece("p", "block", "walnut-black", 90),
@@ -71,7 +77,7 @@ const brief = {
     frontDomeMm: 0,
   } as const,
 };
-const bow = knuckleBow.start("brass-360");
+const bow = newFitting("knuckleBow", "brass-360");
 const inHand = (balance: Measured["balance"]) => blade({ measured: { ...newMeasured(100, 10), balance } });
 const made = <K extends FastenerKind>(kind: K) =>
   newFastener(kind, "f", { xMm: -60, yMm: -1 }, sound.blade.spineMm) as Extract<Fastener, { kind: K }>;
@@ -268,11 +274,14 @@ const TRIPS: [FaultRule, Design][] = [
   ["thread-too-short", end("cap-nut", { rodMm: 5 })],
   ["lap-too-short", end("stud", { lapMm: 3 })],
   ["dome-deeper-than-guard", { ...hidden, guard: { ...guard, domeMm: 9 } }],
-  ["notch-into-tang", { ...hidden, guard: { ...guard, notch: { radiusMm: 20, depthMm: 40 } } }],
-  ["dowel-off-guard", { ...hidden, guard: { ...guard, dowels: { ...dowels, spreadMm: 90 } } }],
-  ["dowel-in-tang", { ...hidden, guard: { ...guard, dowels: { ...dowels, spreadMm: 6 } } }],
-  ["fitting-too-short", { ...hidden, guard: { ...guard, knuckleBow: { ...bow, endMm: 100 } } }],
-  ["fitting-no-room", { ...hidden, guard: { ...guard, knuckleBow: { ...bow, reachMm: 16 } } }],
+  [
+    "notch-into-tang",
+    { ...hidden, guard: { ...guard, fittings: [{ kind: "notch", radiusMm: 20, depthMm: 40 }] } },
+  ],
+  ["dowel-off-guard", { ...hidden, guard: { ...guard, fittings: [{ ...dowels, spreadMm: 90 }] } }],
+  ["dowel-in-tang", { ...hidden, guard: { ...guard, fittings: [{ ...dowels, spreadMm: 6 }] } }],
+  ["fitting-too-short", { ...hidden, guard: { ...guard, fittings: [{ ...bow, endMm: 100 }] } }],
+  ["fitting-no-room", { ...hidden, guard: { ...guard, fittings: [{ ...bow, reachMm: 16 }] } }],
   ["pieces-short-of-butt", { ...hidden, fasteners: [], handle: { ...stack, pieces: [brief] } }],
   ["ring-apart", { ...hidden, handle: { ...stack, rings: [{ ...ring, yMm: -60 }] } }],
   [

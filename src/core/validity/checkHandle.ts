@@ -3,6 +3,7 @@ import { insideBy } from "../curve/contour";
 import { enclosedArea, polyline, selfCrossing, signedDistance } from "../curve/crossing";
 import { handleReach } from "../design/constructions";
 import type { Design, Half, Handle, ScalesHandle, SideGroove } from "../design/schema";
+import { fittingOf } from "../guardFittings/registry";
 import { barSizeAt } from "../layout/bar";
 import { grooveMiddle, hasEdge } from "../layout/grips";
 import { closedOutline } from "../layout/halves";
@@ -83,7 +84,7 @@ function checkWrap({ handle, ...design }: Design, report: Report): void {
     (!(wrap.fromMm > wrap.toMm) || wrap.fromMm > frontX + SAME_PLACE_MM || wrap.toMm < buttX - SAME_PLACE_MM)
   )
     report("error", "wrap-off-handle", { at, measured: wrap.toMm, limit: buttX });
-  const collar = design.guard?.collar;
+  const collar = fittingOf(design.guard, "collar");
   const clear = frontX - (collar?.lengthMm ?? 0);
   if (collar && wrap.on === "grip" && wrap.fromMm > clear + SAME_PLACE_MM)
     report("error", "wrap-over-collar", { at, measured: wrap.fromMm, limit: clear });

@@ -49,7 +49,10 @@ export const HANDLE_TRIPS: [FaultRule, Design][] = [
     "wrap-over-collar",
     {
       ...hidden,
-      guard: { ...newGuard(hidden), collar: { lengthMm: 6, wallMm: 1.2, material: "brass-260" } },
+      guard: {
+        ...newGuard(hidden),
+        fittings: [{ kind: "collar", lengthMm: 6, wallMm: 1.2, material: "brass-260" }],
+      },
       handle: { ...hidden.handle, wrap: { ...WRAP, fromMm: -8 } },
     },
   ],

@@ -2,6 +2,7 @@ import { describe, expect, it } from "vitest";
 import { assemble } from "../assembly/assemble";
 import type { Point } from "../curve/bezier";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
+import { fittingOf } from "../guardFittings/registry";
 import { handleOutline } from "../layout/handleOutline";
 import { layoutOf } from "../layout/layout";
 import { integrate } from "../weigh/integrate";
@@ -63,7 +64,7 @@ describe.each(Object.entries(CONSTRUCTIONS))("%s, drawn", (_, design) => {
     const shapes = sectionShapes({ ...assembly, parts: [body] }, x);
     const drawn = shapes.reduce((s, shape) => s + area(shape.points), 0);
     const ringed = design.handle.kind === "stack" && design.handle.rings.length > 0;
-    const outside = ringed || design.handle.wrap !== null || design.guard?.knuckleBow != null;
+    const outside = ringed || design.handle.wrap !== null || fittingOf(design.guard, "knuckleBow") !== null;
     if (!outside) expect(drawn / thin).toBeCloseTo(1, 2);
     expect(
       shapes

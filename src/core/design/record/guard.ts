@@ -1,12 +1,27 @@
 import * as z from "zod/mini";
-import { FITTINGS, type Fittings } from "../../guardFittings/registry";
+import { FITTINGS, type Fitting } from "../../guardFittings/registry";
 import { between, fill, materialId, meshPlace, mm, printed, roundness } from "./fields";
 import { shapeOf } from "./schemaOf";
 
-/** What is fitted to it, of each kind in the registry; null where it has none. */
-const fittings = Object.fromEntries(
-  FITTINGS.map(({ kind, fields }) => [kind, z.nullable(z.strictObject(shapeOf(fields)))]),
-) as unknown as { [K in keyof Fittings]: z.ZodMiniType<Fittings[K], Fittings[K]> };
+const [firstFitting, ...otherFittings] = FITTINGS.map(({ kind, fields }) =>
+  z.strictObject({ kind: z.literal(kind), ...shapeOf(fields) }),
+);
+
+/** What is fitted to it, of any kind in the registry, one of each at most. */
+const fittings = z
+  .array(
+    z.discriminatedUnion("kind", [firstFitting, ...otherFittings]) as unknown as z.ZodMiniType<
+      Fitting,
+      Fitting
+    >,
+  )
+  .check(
+    z.maxLength(FITTINGS.length),
+    z.refine(
+      (all) => new Set(all.map((f) => f.kind)).size === all.length,
+      "may have one of each kind at most",
+    ),
+  );
 
 /** Plates across the tang, the front face of the first on the datum. */
 export const guard = z.strictObject({
@@ -33,7 +48,7 @@ export const guard = z.strictObject({
   domeMm: mm(0, 20),
   /** Room round a hidden tang. */
   slot: z.strictObject({ clearanceMm: mm(0, 5), fill }),
-  ...fittings,
+  fittings,
   /** An imported shape in place of the plates' own; the first plate's material and printing hold. */
   mesh: z.nullable(meshPlace),
 });

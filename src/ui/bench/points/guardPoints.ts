@@ -87,18 +87,19 @@ function fittingPoints(design: Design, guard: Guard): BenchPoint[] {
   if (!place) return [];
   return fittingsOn(guard).flatMap(({ kind: { kind, fields, points }, fitting }) => {
     const { point, fields: called } = FITTING_WORDS[kind];
+    const path = `guard.fittings.${guard.fittings.indexOf(fitting)}`;
     return points(fitting, place).map(
       ({ at, x, y }, i): BenchPoint => ({
         id: i === 0 ? `fitting-${kind}` : `fitting-${kind}-${i + 1}`,
         title: point,
         at,
         move: (d, to) => {
-          if (x) setHeld(d, `guard.${kind}.${x.field}`, followed(x, to.x));
-          if (y) setHeld(d, `guard.${kind}.${y.field}`, followed(y, to.y));
+          if (x) setHeld(d, `${path}.${x.field}`, followed(x, to.x));
+          if (y) setHeld(d, `${path}.${y.field}`, followed(y, to.y));
         },
         fields: Object.keys(fields)
           .filter((key) => limitsIn(fields, key))
-          .map((key) => ({ label: own(called, key) ?? key, path: `guard.${kind}.${key}` })),
+          .map((key) => ({ label: own(called, key) ?? key, path: `${path}.${key}` })),
       }),
     );
   });

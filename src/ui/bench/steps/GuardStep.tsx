@@ -5,7 +5,7 @@ import { Fragment } from "react";
 import { GUARD_FORMS, guardOfForm, newGuard } from "@/core/design/guards";
 import { namesWithout } from "@/core/design/marks";
 import type { Guard } from "@/core/design/schema";
-import { FITTINGS } from "@/core/guardFittings/registry";
+import { FITTINGS, newFitting, withFitting } from "@/core/guardFittings/registry";
 import { plateNaming } from "@/core/layout/itemNames";
 import { own } from "@/core/own";
 import { printLengthPlain } from "@/core/units/print";
@@ -16,6 +16,7 @@ import { guardName } from "@/words/parts";
 import { FillAt, LengthAt, MaterialAt, ShareAt, TickAt } from "../../fields/bound";
 import { FOR_GUARDS, FOR_PIECES, FOR_PINS } from "../../fields/MaterialField";
 import { RecordFields } from "../../fields/RecordFields";
+import { Tick } from "../../fields/Tick";
 import { useBench, useDesign } from "../BenchContext";
 import { AddButton } from "./AddButton";
 import { Group } from "./Group";
@@ -196,17 +197,29 @@ function FittedFields({ guard }: { guard: Guard }) {
 
 /** Ticks and sizes of what can be fitted to a guard: what takes a bite out of it, or what is put on it. */
 function FittingFields({ guard, ofShape }: { guard: Guard; ofShape: boolean }) {
-  return FITTINGS.filter((f) => (f.seen === "void") === ofShape).map(({ kind, fields, start }) => {
+  const { edit } = useBench();
+  return FITTINGS.filter((f) => (f.seen === "void") === ofShape).map(({ kind, fields }) => {
     const { tick, fields: called } = FITTING_WORDS[kind];
-    const at = `guard.${kind}`;
+    const place = guard.fittings.findIndex((f) => f.kind === kind);
+    const at = `guard.fittings.${place}`;
     const words = {
       of: (path: string) => ({ label: own(called, path) ?? path }),
       classes: kind === "dowels" ? FOR_PINS : FOR_GUARDS,
     };
     return (
       <Fragment key={kind}>
-        <TickAt at={at} label={tick} make={() => start(guard.plates[0].material)} />
-        {guard[kind] && (
+        <Tick
+          label={tick}
+          checked={place >= 0}
+          onChange={(on) =>
+            edit(`Change ${tick.toLowerCase()}`, (d) => {
+              if (!d.guard) return;
+              const made = on ? newFitting(kind, d.guard.plates[0].material) : null;
+              d.guard.fittings = withFitting(d.guard.fittings, kind, made);
+            })
+          }
+        />
+        {place >= 0 && (
           <>
             <RecordFields at={at} fields={fields} which="sizes" words={words} />
             <RecordFields at={at} fields={fields} which="materials" words={words} />
