@@ -3,6 +3,7 @@ import type { Design } from "../design/schema";
 import { whole } from "../fasteners/kind";
 import { bladeAdditions, notchRegions } from "../layout/bladeParts";
 import { remembered } from "../layout/remembered";
+import { byKind } from "../record/byKind";
 import { bladeRegion } from "../solids/bladeRegion";
 import { AssemblyBuilder } from "./builder";
 import { addFastener } from "./fasteners";
@@ -46,8 +47,11 @@ export const assemble = remembered((design: Design): Assembly => {
   );
   if (guard) addGuard(b, guard, plates);
   addTangHole(b, housings, body);
-  if (handle.kind === "scales") addScales(b, handle, body);
-  else if (handle.kind === "stack") addPieces(b, handle, body, shaped);
+  byKind(handle, {
+    scales: (scales) => addScales(b, scales, body),
+    stack: (stack) => addPieces(b, stack, body, shaped),
+    bare: () => undefined,
+  });
   addRings(b, rings);
   if (guard) addFittings(b, guard, plates, "last");
   addWrap(b, handle);

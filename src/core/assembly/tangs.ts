@@ -1,10 +1,11 @@
 import { slotContour } from "../curve/shapes";
-import type { FullTang } from "../design/schema";
+import type { Bar, FullTang } from "../design/schema";
 import { filled, whole } from "../fasteners/kind";
 import { barTangRegion, roomRegion } from "../layout/bar";
 import { endPlace } from "../layout/endPlace";
 import { itemNaming } from "../layout/itemNames";
 import { radians } from "../number";
+import { byKind } from "../record/byKind";
 import { cylinderRegion } from "../solids/cylinder";
 import { layerRegion } from "../solids/layer";
 import { prismRegion } from "../solids/prism";
@@ -22,9 +23,12 @@ const TANG_HOLE: PartKey = { kind: "tang-hole" };
 /** What stands in the tang and takes its place: holes, slots, recesses; of a bar, screws and nuts at its end. */
 export function addInTang(b: AssemblyBuilder, housings: Stretches): void {
   const { tang } = b.design;
-  if (tang.kind === "full") addOpenings(b, tang);
   const site = endSite(b, housings);
-  if (tang.kind === "hidden" && site) endKindOf(tang.end).build(tang.end, site);
+  byKind(tang, {
+    full: (t) => addOpenings(b, t),
+    hidden: ({ end }) => site && endKindOf(end).build(end, site),
+    framed: () => undefined,
+  });
 }
 
 function slab(b: AssemblyBuilder, from: number): number {
@@ -33,36 +37,45 @@ function slab(b: AssemblyBuilder, from: number): number {
 
 /** The tang itself, and what carries on behind a short one. */
 export function addTang(b: AssemblyBuilder, housings: Stretches, guard: Stretches): void {
-  const { tang, blade } = b.design;
+  byKind(b.design.tang, {
+    full: (tang) => addFullTang(b, tang),
+    framed: (tang) => addBar(b, tang, housings, guard, () => undefined),
+    hidden: (tang) =>
+      addBar(b, tang, housings, guard, () => {
+        const site = endSite(b, housings);
+        if (site) endKindOf(tang.end).buildBehind(tang.end, site);
+      }),
+  });
+}
+
+function addFullTang(b: AssemblyBuilder, { short }: FullTang): void {
+  const { buttX, outline, tangFace } = b.layout;
+  const end = short ? Math.max(buttX, -short.lengthMm) : buttX;
+  b.add("blade", TANG, whole(b.design.blade.steel), slab(b, end));
+  if (!short || !(end > buttX)) return;
+  const rest = b.put(slabRegion(outline, tangFace, [buttX, end]));
+  const { behind, material } = short;
+  const key: PartKey = { kind: "tang-rest", sort: behind };
+  b.add(behind === "weld" ? "blade" : "handle", key, whole(material), rest);
+}
+
+/** A bar in what stands round it and in the guard, what stands behind it, and what fills the guard's slot. */
+function addBar(
+  b: AssemblyBuilder,
+  tang: Bar,
+  housings: Stretches,
+  plates: Stretches,
+  addBehind: () => void,
+): void {
+  const { guard, blade } = b.design;
   const steel = whole(blade.steel);
-  if (tang.kind === "full") {
-    const end = tang.short ? Math.max(b.layout.buttX, -tang.short.lengthMm) : b.layout.buttX;
-    b.add("blade", TANG, steel, slab(b, end));
-    if (tang.short && end > b.layout.buttX) {
-      const rest = b.put(slabRegion(b.layout.outline, b.layout.tangFace, [b.layout.buttX, end]));
-      const { behind, material } = tang.short;
-      b.add(
-        behind === "weld" ? "blade" : "handle",
-        { kind: "tang-rest", sort: behind },
-        whole(material),
-        rest,
-      );
-    }
-    return;
-  }
   const bar = b.put(barTangRegion(tang));
   b.addIn(housings, "blade", TANG, steel, bar);
-  if (b.design.guard) {
-    const slot = b.put(layerRegion(null, null, [b.layout.frontX, 0]));
-    b.add("blade", TANG, steel, bar, slot);
-  }
-  const site = endSite(b, housings);
-  if (tang.kind === "hidden" && site) endKindOf(tang.end).buildBehind(tang.end, site);
-  if (guard.length > 0 && b.design.guard && b.design.guard.slot.clearanceMm > 0) {
-    const { clearanceMm, fill } = b.design.guard.slot;
-    const room = b.put(roomRegion(tang, clearanceMm, 0, 0));
-    b.addIn(guard, "guard", { kind: "guard-slot" }, filled(fill), room);
-  }
+  if (guard) b.add("blade", TANG, steel, bar, b.put(layerRegion(null, null, [b.layout.frontX, 0])));
+  addBehind();
+  if (plates.length === 0 || !guard || !(guard.slot.clearanceMm > 0)) return;
+  const room = b.put(roomRegion(tang, guard.slot.clearanceMm, 0, 0));
+  b.addIn(plates, "guard", { kind: "guard-slot" }, filled(guard.slot.fill), room);
 }
 
 /** Where the end of a hidden tang is built. */
@@ -125,15 +138,17 @@ function addRecess(b: AssemblyBuilder, recess: NonNullable<FullTang["recess"]>, 
 
 /** What fills the hole round a hidden or a framed tang, and the frame itself. */
 export function addTangHole(b: AssemblyBuilder, housings: Stretches, body: number): void {
-  const { tang } = b.design;
-  if (tang.kind === "full") return;
-  const materials = filled(tang.hole.fill);
-  const holes = b.layout.tangHoles.map((region) => b.put(region));
-  if (tang.kind === "hidden") {
-    for (const hole of holes) b.addIn(housings, "handle", TANG_HOLE, materials, hole);
-    return;
-  }
-  const frame = b.put(slabRegion(b.layout.outline, b.layout.tangFace, b.layout.span));
-  for (const room of holes) b.add("handle", TANG_HOLE, materials, room, frame, body);
-  b.add("handle", { kind: "frame" }, whole(tang.frame.material), frame, body);
+  const holes = () => b.layout.tangHoles.map((region) => b.put(region));
+  byKind(b.design.tang, {
+    full: () => undefined,
+    hidden: ({ hole: { fill } }) => {
+      for (const hole of holes()) b.addIn(housings, "handle", TANG_HOLE, filled(fill), hole);
+    },
+    framed: ({ hole: { fill }, frame: { material } }) => {
+      const rooms = holes();
+      const frame = b.put(slabRegion(b.layout.outline, b.layout.tangFace, b.layout.span));
+      for (const room of rooms) b.add("handle", TANG_HOLE, filled(fill), room, frame, body);
+      b.add("handle", { kind: "frame" }, whole(material), frame, body);
+    },
+  });
 }

@@ -1,7 +1,7 @@
-import { piecesOf, ringsOf } from "../design/handleParts";
 import type { Design } from "../design/schema";
 import { isBought } from "../fasteners/registry";
 import { fittingsOn } from "../guardFittings/registry";
+import { byKind } from "../record/byKind";
 import { endKindOf } from "../tangEnds/registry";
 
 /** Tasks of making a knife, in the order of the bench. */
@@ -47,7 +47,9 @@ export interface WorkLine {
 const WRAP = { cord: 60, strip: 45 } as const;
 const HOLE = { broached: 60, burned: 35, milled: 45, drilled: 40 } as const;
 
-function proposed(design: Design): Partial<Record<WorkTask, number>> {
+type Minutes = Partial<Record<WorkTask, number>>;
+
+function proposed(design: Design): Minutes {
   const { blade, tang, handle, guard, fasteners } = design;
   const bolts = fasteners.filter((f) => isBought(f.kind)).length;
   const fitted = guard ? fittingsOn(guard).map((f) => f.kind) : [];
@@ -67,43 +69,41 @@ function proposed(design: Design): Partial<Record<WorkTask, number>> {
     "guard-shape":
       guard && (guard.armWidthMm !== null || guard.domeMm > 0 || fitted.some((k) => k.shapesGuard)) ? 60 : 0,
   };
-  const ofTang =
-    tang.kind === "full"
-      ? {
-          "tang-holes":
-            4 * (tang.holes.filter((h) => h.purpose !== "old-pin").length + tang.slots.length * 4),
-          "tang-taper": tang.taper ? 30 : 0,
-          "tang-recess": tang.recess ? 25 : 0,
-          tang: tang.short ? 30 : 0,
-        }
-      : {
-          tang: 25,
-          "tang-end": tang.kind === "hidden" ? endKindOf(tang.end).minutes : 0,
-          "tang-hole": tang.kind === "hidden" ? HOLE[tang.hole.kind] : 0,
-          frame: tang.kind === "framed" ? 45 : 0,
-        };
-  if (handle.kind === "scales") {
-    const { front, rear } = handle.bolsters;
-    return {
-      ...common,
-      ...ofTang,
+  const ofBar = { tang: 25 };
+  const ofTang = byKind<typeof tang, Minutes>(tang, {
+    full: ({ holes, slots, taper, recess, short }) => ({
+      "tang-holes": 4 * (holes.filter((h) => h.purpose !== "old-pin").length + slots.length * 4),
+      "tang-taper": taper ? 30 : 0,
+      "tang-recess": recess ? 25 : 0,
+      tang: short ? 30 : 0,
+    }),
+    hidden: ({ end, hole }) => ({
+      ...ofBar,
+      "tang-end": endKindOf(end).minutes,
+      "tang-hole": HOLE[hole.kind],
+    }),
+    framed: () => ({ ...ofBar, frame: 45 }),
+  });
+  const ofHandle = byKind<typeof handle, Minutes>(handle, {
+    bare: () => ({}),
+    scales: ({ bolsters, liners, joints, lengthwise, halves }) => ({
       scales: 30,
-      liners: 10 * handle.liners.length,
-      bolsters: 40 * ((front ? 1 : 0) + (rear ? 1 : 0)),
-      joints: 25 * (handle.joints.length + (handle.lengthwise ? 2 : 0)),
-      halves: 45 * handle.halves.length,
-    };
-  }
-  const pieces = piecesOf(handle);
-  const ends = pieces.filter((p) => p.role === "pommel" || p.role === "butt-plate").length;
-  return {
-    ...common,
-    ...ofTang,
-    pieces: 8 * (pieces.length - ends),
-    joints: handle.kind === "stack" && handle.lengthwise ? 50 : 0,
-    pommel: 45 * ends,
-    rings: 40 * ringsOf(handle).length,
-  };
+      liners: 10 * liners.length,
+      bolsters: 40 * ((bolsters.front ? 1 : 0) + (bolsters.rear ? 1 : 0)),
+      joints: 25 * (joints.length + (lengthwise ? 2 : 0)),
+      halves: 45 * halves.length,
+    }),
+    stack: ({ pieces, rings, lengthwise }) => {
+      const ends = pieces.filter((p) => p.role === "pommel" || p.role === "butt-plate").length;
+      return {
+        pieces: 8 * (pieces.length - ends),
+        joints: lengthwise ? 50 : 0,
+        pommel: 45 * ends,
+        rings: 40 * rings.length,
+      };
+    },
+  });
+  return { ...common, ...ofTang, ...ofHandle };
 }
 
 /** The tasks that this knife has, each with what is proposed for it and what its maker says. Minutes. */

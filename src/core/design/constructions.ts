@@ -1,6 +1,7 @@
 import { kindOf } from "../fasteners/registry";
 import { clamp } from "../number";
 import { type SizedShapeKind, shapeFor } from "../pieceShapes/registry";
+import { byKind } from "../record/byKind";
 import { endKindOf, newEnd } from "../tangEnds/registry";
 import { plainFullTang, round } from "./create";
 import { materialsIn } from "./materials";
@@ -32,9 +33,11 @@ export function handleReach(design: Design): number {
 /** The material that most of the handle is of. */
 export function mainMaterial(design: Design): string {
   const { handle } = design;
-  if (handle.kind === "scales") return handle.right.material;
-  if (handle.kind === "bare") return "walnut-black";
-  return (handle.pieces.find((p) => p.role === "block") ?? handle.pieces[0]).material;
+  return byKind(handle, {
+    scales: ({ right }) => right.material,
+    bare: () => "walnut-black",
+    stack: ({ pieces }) => (pieces.find((p) => p.role === "block") ?? pieces[0]).material,
+  });
 }
 
 /** A bar to begin from: two thirds of the handle long, half of its front high. */
@@ -83,25 +86,28 @@ export function newPiece(id: string, role: PieceRole, material: string, lengthMm
  * bar's measures between hidden and framed, and the handle's material. The same kind changes nothing.
  */
 export function withTang(design: Design, kind: Design["tang"]["kind"]): Design {
-  if (design.tang.kind === kind) return design;
-  const room = { clearanceMm: 0.5, deeperMm: 3, fill: "epoxy" };
-  if (kind === "hidden") {
-    const tang: HiddenTang = {
-      kind,
-      ...barOf(design),
-      hole: { kind: "broached", ...room },
-      end: { kind: "plain" },
-    };
+  return design.tang.kind === kind ? design : WITH_TANG[kind](design);
+}
+
+const newRoom = () => ({ clearanceMm: 0.5, deeperMm: 3, fill: "epoxy" });
+
+const WITH_TANG: Readonly<Record<Design["tang"]["kind"], (design: Design) => Design>> = {
+  full: (design) => ({ ...design, tang: plainFullTang(), handle: asScales(design) }),
+  hidden: (design) => {
+    const hole = { kind: "broached" as const, ...newRoom() };
+    const tang: HiddenTang = { kind: "hidden", ...barOf(design), hole, end: { kind: "plain" } };
     return { ...design, tang, handle: asStack(design) };
-  }
-  const handle = asScales(design);
-  if (kind === "framed") {
+  },
+  framed: (design) => {
     const bar = barOf(design);
     const frame = { material: "nickel-silver", thicknessMm: round(bar.frontThicknessMm + 1) };
-    return { ...design, tang: { kind, ...bar, frame, hole: room }, handle };
-  }
-  return { ...design, tang: plainFullTang(), handle };
-}
+    return {
+      ...design,
+      tang: { kind: "framed", ...bar, frame, hole: newRoom() },
+      handle: asScales(design),
+    };
+  },
+};
 
 function asStack(design: Design): StackHandle {
   if (design.handle.kind === "stack") return design.handle;

@@ -1,7 +1,7 @@
+import { byKind } from "../record/byKind";
 import type { MaterialOf } from "../stock/types";
-import { piecesOf } from "./handleParts";
 import { materialsIn } from "./materials";
-import type { Design, Piece, PieceRole } from "./schema";
+import type { Design, Piece, PieceRole, ScalesHandle } from "./schema";
 
 /** Where a knife has a material that can be changed by itself. */
 export const MATERIAL_PLACES = [
@@ -33,13 +33,15 @@ export function materialAt(design: Design, place: MaterialPlace): string | null 
   const { handle, guard, fasteners } = design;
   if (place === "guard") return guard?.plates[0].material ?? null;
   if (place === "pins") return fasteners.find((f) => f.kind === "pin")?.material ?? null;
-  if (handle.kind === "scales") {
-    if (place === "scales") return handle.right.material;
-    if (place === "liners") return handle.liners[0]?.material ?? null;
-    const { front, rear } = handle.bolsters;
-    return place === "bolsters" ? (front?.right ?? rear?.right ?? null) : null;
-  }
-  return piecesOf(handle).find((p) => ROLES[place]?.includes(p.role))?.material ?? null;
+  return byKind<typeof handle, string | null>(handle, {
+    bare: () => null,
+    scales: ({ right, liners, bolsters: { front, rear } }) => {
+      if (place === "scales") return right.material;
+      if (place === "liners") return liners[0]?.material ?? null;
+      return place === "bolsters" ? (front?.right ?? rear?.right ?? null) : null;
+    },
+    stack: ({ pieces }) => pieces.find((p) => ROLES[place]?.includes(p.role))?.material ?? null,
+  });
 }
 
 /** Only the class that a material was pressed as stays pressed: leather does, the wood that takes its place does not. */
@@ -59,37 +61,38 @@ export function withMaterial(design: Design, place: MaterialPlace, material: str
     return { ...design, guard: { ...guard, plates: guard.plates.map((p) => ({ ...p, material })) } };
   if (place === "pins")
     return { ...design, fasteners: fasteners.map((f) => (f.kind === "pin" ? { ...f, material } : f)) };
-  if (handle.kind === "bare") return design;
-  if (handle.kind === "stack") {
-    const roles = ROLES[place] ?? [];
-    const pieces = handle.pieces.map((p) =>
-      roles.includes(p.role) ? remade(p, material, materialsIn(design)) : p,
-    );
-    return { ...design, handle: { ...handle, pieces } };
-  }
-  if (place === "liners")
-    return {
-      ...design,
-      handle: { ...handle, liners: handle.liners.map((l) => ({ ...l, material })) },
-    };
+  return byKind(handle, {
+    bare: () => design,
+    scales: (scales) => ({ ...design, handle: scalesWith(scales, place, material) }),
+    stack: (stack) => {
+      const roles = ROLES[place] ?? [];
+      const pieces = stack.pieces.map((p) =>
+        roles.includes(p.role) ? remade(p, material, materialsIn(design)) : p,
+      );
+      return { ...design, handle: { ...stack, pieces } };
+    },
+  });
+}
+
+function scalesWith(handle: ScalesHandle, place: MaterialPlace, material: string): ScalesHandle {
+  const { right, left, liners, joints } = handle;
+  if (place === "liners") return { ...handle, liners: liners.map((l) => ({ ...l, material })) };
   if (place === "bolsters") {
     const { front, rear } = handle.bolsters;
     const all = { right: material, left: material };
-    const bolsters = { front: front && { ...front, ...all }, rear: rear && { ...rear, ...all } };
-    return { ...design, handle: { ...handle, bolsters } };
-  }
-  const { right, left } = handle;
-  return {
-    ...design,
-    handle: {
+    return {
       ...handle,
-      right: { ...right, material },
-      left: { ...left, material },
-      joints: handle.joints.map((j) => ({
-        ...j,
-        right: j.right === right.material ? material : j.right,
-        left: j.left === left.material ? material : j.left,
-      })),
-    },
+      bolsters: { front: front && { ...front, ...all }, rear: rear && { ...rear, ...all } },
+    };
+  }
+  return {
+    ...handle,
+    right: { ...right, material },
+    left: { ...left, material },
+    joints: joints.map((j) => ({
+      ...j,
+      right: j.right === right.material ? material : j.right,
+      left: j.left === left.material ? material : j.left,
+    })),
   };
 }

@@ -2,7 +2,6 @@ import { assemble } from "../assembly/assemble";
 import type { Assembly, Part } from "../assembly/types";
 import { type Contour, insideBy } from "../curve/contour";
 import { polyline } from "../curve/crossing";
-import { piecesOf, ringsOf } from "../design/handleParts";
 import { materialsIn } from "../design/materials";
 import type { Design, Guard, ScalesHandle, StackHandle } from "../design/schema";
 import { kindOf } from "../fasteners/registry";
@@ -11,6 +10,7 @@ import { guardWidthAt } from "../layout/guard";
 import { type Layout, layoutOf } from "../layout/layout";
 import { lengthwiseOutlines } from "../layout/lengthwise";
 import { linersThickness } from "../layout/scales";
+import { byKind } from "../record/byKind";
 import { lineAt } from "../solids/line";
 import type { Region } from "../solids/region";
 import { type Measure, twoParts } from "../stock/twoPart";
@@ -90,7 +90,7 @@ function gluedAreas(design: Design): Readonly<Record<"faces" | "segments" | "pla
   if (isDry(design)) return areas;
   const { handle, guard, tang } = design;
   const layout = layoutOf(design);
-  const { outline, body, span, frontX, tangFace } = layout;
+  const { body, frontX } = layout;
   if (guard && !guard.mesh && tang.kind !== "full") {
     // Between its plates, and behind them to the handle's front, all but where the tang goes through.
     const { highY, lowY, halfMm } = layout.tangAt(0);
@@ -99,31 +99,44 @@ function gluedAreas(design: Design): Readonly<Record<"faces" | "segments" | "pla
     areas.plates += (guard.plates.length - 1) * Math.max(0, face);
     areas.plates += Math.max(0, sectionAt(body, frontX - INSIDE_MM) - hole);
   }
-  if (handle.kind === "scales") {
-    const { front, rear } = handle.bolsters;
-    const bolsters =
-      (front ? areaBetween(outline, span[1] - front.lengthMm, span[1]) : 0) +
-      (rear ? areaBetween(outline, span[0], span[0] + rear.lengthMm) : 0);
-    const scales = areaBetween(outline, span[0], span[1]) - bolsters;
-    // Bolsters lie on the tang itself, scales on the liners.
-    areas.faces = 2 * (bolsters + scales * (handle.liners.length + 1));
-    const liners = linersThickness(handle);
-    const joint = (x: number) => sectionAt(body, x, lineAt(tangFace, x) + liners);
-    for (const j of handle.joints) areas.segments += (1 + j.dividers.length) * joint(j.xMm);
-    areas.segments += lengthwiseArea(handle, layout, liners);
-    if (front) areas.segments += joint(span[1] - front.lengthMm);
-    if (rear) areas.segments += joint(span[0] + rear.lengthMm);
-    return areas;
-  }
-  if (handle.kind === "stack") areas.pieces += lengthwiseArea(handle, layout);
+  byKind(handle, {
+    bare: () => undefined,
+    scales: (scales) => addScaleFaces(areas, scales, layout),
+    stack: (stack) => addPieceFaces(areas, stack, design, layout),
+  });
+  return areas;
+}
+
+type Areas = Record<"faces" | "segments" | "plates" | "pieces", number>;
+
+/** Faces of scales, liners and bolsters on the tang, and the joints between segments. */
+function addScaleFaces(areas: Areas, handle: ScalesHandle, layout: Layout): void {
+  const { outline, body, span, tangFace } = layout;
+  const { front, rear } = handle.bolsters;
+  const bolsters =
+    (front ? areaBetween(outline, span[1] - front.lengthMm, span[1]) : 0) +
+    (rear ? areaBetween(outline, span[0], span[0] + rear.lengthMm) : 0);
+  const scales = areaBetween(outline, span[0], span[1]) - bolsters;
+  // Bolsters lie on the tang itself, scales on the liners.
+  areas.faces += 2 * (bolsters + scales * (handle.liners.length + 1));
+  const liners = linersThickness(handle);
+  const joint = (x: number) => sectionAt(body, x, lineAt(tangFace, x) + liners);
+  for (const j of handle.joints) areas.segments += (1 + j.dividers.length) * joint(j.xMm);
+  areas.segments += lengthwiseArea(handle, layout, liners);
+  if (front) areas.segments += joint(span[1] - front.lengthMm);
+  if (rear) areas.segments += joint(span[0] + rear.lengthMm);
+}
+
+/** Faces between pieces, all but where the tang goes through. */
+function addPieceFaces(areas: Areas, handle: StackHandle, { tang }: Design, layout: Layout): void {
+  areas.pieces += lengthwiseArea(handle, layout);
   const stations = layout.pieces;
   for (let i = 1; i < stations.length; i++) {
     const x = stations[i][1];
     const { highY, lowY, halfMm } = layout.tangAt(x);
     const hole = tang.kind === "hidden" && x > -tang.lengthMm ? 2 * halfMm * (highY - lowY) : 0;
-    areas.pieces += Math.max(0, sectionAt(body, x) - hole);
+    areas.pieces += Math.max(0, sectionAt(layout.body, x) - hole);
   }
-  return areas;
 }
 
 /** Chords that a joint along the handle is measured by. */
@@ -163,17 +176,19 @@ function areaOfFace(guard: Guard): number {
 function partsOf({ handle, guard, tang, fasteners }: Design): number {
   const plates = guard ? (guard.mesh ? 1 : guard.plates.length) + fittingsOn(guard).length : 0;
   const inPlane = tang.kind === "framed" || (tang.kind === "full" && tang.short) ? 1 : 0;
-  const onSides =
-    handle.kind === "scales"
-      ? 2 *
-        (1 +
-          handle.liners.length +
-          handle.joints.length +
-          handle.joints.reduce((sum, j) => sum + j.dividers.length, 0) +
-          handle.halves.length +
-          (handle.bolsters.front ? 1 : 0) +
-          (handle.bolsters.rear ? 1 : 0))
-      : piecesOf(handle).length + ringsOf(handle).length;
+  const onSides = byKind<typeof handle, number>(handle, {
+    bare: () => 0,
+    scales: ({ liners, joints, halves, bolsters }) =>
+      2 *
+      (1 +
+        liners.length +
+        joints.length +
+        joints.reduce((sum, j) => sum + j.dividers.length, 0) +
+        halves.length +
+        (bolsters.front ? 1 : 0) +
+        (bolsters.rear ? 1 : 0)),
+    stack: ({ pieces, rings }) => pieces.length + rings.length,
+  });
   return fasteners.length + plates + inPlane + onSides;
 }
 

@@ -3,6 +3,7 @@ import { type Profile, profileThrough } from "../curve/profile";
 import { signChanges } from "../curve/roots";
 import type { Handle, ScalesHandle } from "../design/schema";
 import { radians } from "../number";
+import { byKind } from "../record/byKind";
 import { type Line, lineAt, shifted } from "../solids/line";
 import { type Loft, type LoftSide, loftRegion } from "../solids/loft";
 import type { Region } from "../solids/region";
@@ -92,33 +93,48 @@ function bevelFace(
 
 /** What the handle is lofted from, as its maker contours it: a bare tang's flat slab, too. */
 export function bodyLoft(form: HandleForm, xRange: readonly [number, number] = form.span): Loft {
-  const { handle, outline, span, tangFace, sections } = form;
-  if (handle.kind === "bare") {
-    const face = (x: number) => lineAt(tangFace, x);
-    const side: LoftSide = { crown: { knots: [], at: face }, land: () => 0, cap: face };
-    const flat = sectionOf(0);
-    return { outline, xRange, right: side, left: side, sectionAt: () => flat, stations: [] };
-  }
-  const right = waisted(form.crowns.right, handle.waist);
-  const left = waisted(form.crowns.left, handle.waist);
-  // Crowns and sections follow from the plan and the facets.
-  const from = [handle.kind, handle.plan, handle.waist, handle.facets];
-  if (handle.kind === "stack") {
-    const side = (crown: Profile): LoftSide => ({
-      crown,
-      land: () => 0,
-      cap: () => Number.POSITIVE_INFINITY,
-    });
-    return {
-      outline,
-      xRange,
-      right: side(right),
-      left: side(left),
-      sectionAt: sections.at,
-      stations: sections.stations,
-      from,
-    };
-  }
+  return byKind<Handle, Loft>(form.handle, {
+    bare: () => bareLoft(form, xRange),
+    stack: () => stackLoft(form, xRange),
+    scales: (handle) => scalesLoft(form, handle, xRange),
+  });
+}
+
+function bareLoft({ outline, tangFace }: HandleForm, xRange: readonly [number, number]): Loft {
+  const face = (x: number) => lineAt(tangFace, x);
+  const side: LoftSide = { crown: { knots: [], at: face }, land: () => 0, cap: face };
+  const flat = sectionOf(0);
+  return { outline, xRange, right: side, left: side, sectionAt: () => flat, stations: [] };
+}
+
+/** Crowns and sections follow from the plan, the waist and the facets. */
+const followsFrom = ({ kind, plan, waist, facets }: Handle) => [kind, plan, waist, facets];
+
+function stackLoft(
+  { handle, outline, crowns, sections }: HandleForm,
+  xRange: readonly [number, number],
+): Loft {
+  const side = (crown: Profile): LoftSide => ({
+    crown: waisted(crown, handle.waist),
+    land: () => 0,
+    cap: () => Number.POSITIVE_INFINITY,
+  });
+  return {
+    outline,
+    xRange,
+    right: side(crowns.right),
+    left: side(crowns.left),
+    sectionAt: sections.at,
+    stations: sections.stations,
+    from: followsFrom(handle),
+  };
+}
+
+function scalesLoft(
+  { outline, span, tangFace, crowns, sections }: HandleForm,
+  handle: ScalesHandle,
+  xRange: readonly [number, number],
+): Loft {
   const linersMm = linersThickness(handle);
   const side = (crown: Profile, scaleMm: number) => {
     const stock = shifted(tangFace, linersMm + scaleMm);
@@ -132,7 +148,8 @@ export function bodyLoft(form: HandleForm, xRange: readonly [number, number] = f
     const stations = bevel ? [bevel.fromX, ...(meets > bevel.fromX ? [meets] : [])] : [];
     return { surface: { crown, land: (x: number) => lineAt(tangFace, x), cap: capAt }, stations };
   };
-  const [onRight, onLeft] = [side(right, handle.right.thicknessMm), side(left, handle.left.thicknessMm)];
+  const onRight = side(waisted(crowns.right, handle.waist), handle.right.thicknessMm);
+  const onLeft = side(waisted(crowns.left, handle.waist), handle.left.thicknessMm);
   return {
     outline,
     xRange,
@@ -141,7 +158,7 @@ export function bodyLoft(form: HandleForm, xRange: readonly [number, number] = f
     sectionAt: sections.at,
     stations: [...sections.stations, ...onRight.stations, ...onLeft.stations],
     from: [
-      ...from,
+      ...followsFrom(handle),
       span[1],
       tangFace,
       linersMm,
@@ -154,8 +171,12 @@ export function bodyLoft(form: HandleForm, xRange: readonly [number, number] = f
 
 /** The handle as its maker contours it, over some stations: all of it, or what its shaped pieces leave. */
 export function bodyRegion(form: HandleForm, xRange: readonly [number, number] = form.span): Region {
-  if (form.handle.kind === "bare") return slabRegion(form.outline, form.tangFace, xRange);
-  return loftRegion(bodyLoft(form, xRange));
+  const lofted = () => loftRegion(bodyLoft(form, xRange));
+  return byKind<Handle, Region>(form.handle, {
+    bare: () => slabRegion(form.outline, form.tangFace, xRange),
+    stack: lofted,
+    scales: lofted,
+  });
 }
 
 /** Height of the finished surface over the centre plane at a place, on one side; 0 where there is no handle. */

@@ -1,5 +1,6 @@
 import type { Design, NodeRole } from "../design/schema";
 import { roundTo } from "../number";
+import { byKind } from "../record/byKind";
 import { handleOutline } from "./handleOutline";
 
 /** Lengths of a handle that a maker measures and sets directly. */
@@ -61,20 +62,23 @@ type Along = <T extends { readonly xMm: number }>(items: readonly T[]) => T[];
 
 /** A joint along the handle and halves of a shape of their own, moved along with it. */
 function curvesAlong(handle: Handle, along: Along): Handle {
-  if (handle.kind === "bare") return handle;
-  const lengthwise = handle.lengthwise && {
-    ...handle.lengthwise,
-    points: along(handle.lengthwise.points),
-  };
-  if (handle.kind === "stack") return { ...handle, lengthwise };
-  const halves = handle.halves.map((half) => ({
-    ...half,
-    shape:
-      half.shape.kind === "outline"
-        ? { ...half.shape, points: along(half.shape.points) }
-        : along([half.shape])[0],
-  }));
-  return { ...handle, lengthwise, halves };
+  const moved = <T extends { readonly points: readonly { readonly xMm: number }[] }>(of: T | null) =>
+    of && { ...of, points: along(of.points) as T["points"] };
+  return byKind<Handle, Handle>(handle, {
+    bare: (bare) => bare,
+    stack: (stack) => ({ ...stack, lengthwise: moved(stack.lengthwise) }),
+    scales: (scales) => ({
+      ...scales,
+      lengthwise: moved(scales.lengthwise),
+      halves: scales.halves.map((half) => ({
+        ...half,
+        shape:
+          half.shape.kind === "outline"
+            ? { ...half.shape, points: along(half.shape.points) }
+            : along([half.shape])[0],
+      })),
+    }),
+  });
 }
 
 /** The handle so long, with what is drilled through it moved along: each keeps its share of the way to the butt. */

@@ -1,6 +1,8 @@
 import type { Contour } from "../curve/contour";
 import { signChanges } from "../curve/roots";
+import { piecesOf } from "../design/handleParts";
 import type { Design, Piece } from "../design/schema";
+import { byKind } from "../record/byKind";
 import type { GroundBlade } from "../solids/groundBlade";
 import { lineAt } from "../solids/line";
 import type { Region } from "../solids/region";
@@ -90,17 +92,15 @@ export const layoutOf = remembered((design: Design): Layout => {
     sections: sectionsOf(handle, span),
   };
   const body = lazily(() => bodyRegion(form));
-  const pieces = lazily(() => (handle.kind === "stack" ? pieceStations(handle, frontX, buttX) : []));
+  const pieces = lazily(() => ("pieces" in handle ? pieceStations(handle, frontX, buttX) : []));
   const plainBody = lazily(() => {
-    const rear = handle.kind === "stack" ? bodyEnd(handle, frontX, buttX) : buttX;
+    const rear = "pieces" in handle ? bodyEnd(handle, frontX, buttX) : buttX;
     return rear === buttX ? body() : bodyRegion(form, [rear, frontX]);
   });
   const shapedPieces = lazily((): readonly ShapedPiece[] =>
-    handle.kind !== "stack"
-      ? []
-      : handle.pieces.flatMap((piece, i) =>
-          piece.shape ? [{ piece, stretches: shapeRegions(design.meshes, piece.shape, pieces()[i]) }] : [],
-        ),
+    piecesOf(handle).flatMap((piece, i) =>
+      piece.shape ? [{ piece, stretches: shapeRegions(design.meshes, piece.shape, pieces()[i]) }] : [],
+    ),
   );
   const housings = lazily(() => [[plainBody()], ...shapedPieces().flatMap((s) => s.stretches)]);
   const rears = new Map<number, number>();
@@ -116,11 +116,13 @@ export const layoutOf = remembered((design: Design): Layout => {
   const blade = lazily(() => groundBlade(design.blade));
   const guardWhole = lazily(() => (guard && !guard.mesh ? guardOutline(guard) : null));
   const barOutline = lazily(() => (tang.kind === "full" ? null : barTangOutline(tang)));
-  const tangHoles = lazily((): readonly Region[] => {
-    if (tang.kind === "full") return [];
-    if (tang.kind === "framed") return [roomRegion(tang, tang.hole.clearanceMm, tang.hole.deeperMm, frontX)];
-    return blockHoleRegions(tang, tang.hole, frontX);
-  });
+  const tangHoles = lazily(() =>
+    byKind<typeof tang, readonly Region[]>(tang, {
+      full: () => [],
+      framed: (t) => [roomRegion(t, t.hole.clearanceMm, t.hole.deeperMm, frontX)],
+      hidden: (t) => blockHoleRegions(t, t.hole, frontX),
+    }),
+  );
   const recess = lazily(() =>
     tang.kind === "full" && tang.recess
       ? insetOutline(handleCurve(handle.outline), tang.recess.rimMm, -tang.recess.fromMm)

@@ -1,4 +1,5 @@
 import type { Design } from "../design/schema";
+import { byKind } from "../record/byKind";
 import type { Line } from "../solids/line";
 import { barHalf } from "./bar";
 
@@ -10,9 +11,12 @@ export function tangFace(
   { tang, blade }: { readonly tang: Design["tang"]; readonly blade: Pick<Design["blade"], "spineMm"> },
   buttX: number,
 ): Line {
-  if (tang.kind === "hidden") return barHalf(tang);
-  if (tang.kind === "framed") return { at0: tang.frame.thicknessMm / 2, slope: 0 };
-  const taper = tang.taper;
-  if (!taper || !(buttX < 0)) return { at0: (taper?.frontMm ?? blade.spineMm) / 2, slope: 0 };
-  return { at0: taper.frontMm / 2, slope: (taper.frontMm - taper.buttMm) / 2 / -buttX };
+  return byKind<typeof tang, Line>(tang, {
+    hidden: barHalf,
+    framed: ({ frame }) => ({ at0: frame.thicknessMm / 2, slope: 0 }),
+    full: ({ taper }) =>
+      taper && buttX < 0
+        ? { at0: taper.frontMm / 2, slope: (taper.frontMm - taper.buttMm) / 2 / -buttX }
+        : { at0: (taper?.frontMm ?? blade.spineMm) / 2, slope: 0 },
+  });
 }

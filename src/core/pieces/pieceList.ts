@@ -10,6 +10,7 @@ import { jointTilt } from "../layout/pieces";
 import { remembered } from "../layout/remembered";
 import { dividerStations, jointsFrontFirst, sheetNumber } from "../layout/scales";
 import { radians } from "../number";
+import { byKind } from "../record/byKind";
 import type { MaterialOf } from "../stock/types";
 import { endKindOf } from "../tangEnds/registry";
 import { type CutKey, cutId } from "./cutKey";
@@ -101,20 +102,19 @@ export const pieceList = remembered((design: Design): readonly Workpiece[] => {
   const { handle, tang, guard, blade } = design;
   return [
     ...(blade.measured ? [] : [blankPiece(design)]),
-    ...(handle.kind === "scales" ? scalePieces(design, handle) : []),
-    ...(handle.kind === "stack" ? stackPieces(design, handle) : []),
-    ...(tang.kind === "full" && tang.short
-      ? [single({ kind: "tang-rest", sort: tang.short.behind }, tang.short.material, { form: "slab" })]
-      : []),
-    ...capPieces(design),
-    ...(tang.kind === "framed"
-      ? [
-          single({ kind: "frame" }, tang.frame.material, {
-            form: "slab",
-            thicknessMm: tang.frame.thicknessMm,
-          }),
-        ]
-      : []),
+    ...byKind<typeof handle, readonly Workpiece[]>(handle, {
+      scales: (scales) => scalePieces(design, scales),
+      stack: (stack) => stackPieces(design, stack),
+      bare: () => [],
+    }),
+    ...byKind<typeof tang, readonly Workpiece[]>(tang, {
+      full: ({ short }) =>
+        short ? [single({ kind: "tang-rest", sort: short.behind }, short.material, { form: "slab" })] : [],
+      hidden: () => capPieces(design),
+      framed: ({ frame: { material, thicknessMm } }) => [
+        single({ kind: "frame" }, material, { form: "slab", thicknessMm }),
+      ],
+    }),
     ...(guard && !guard.mesh ? guardPieces(design, guard) : []),
   ];
 });

@@ -1,11 +1,12 @@
 import { join, type PartKey, pairId } from "../assembly/partKey";
 import type { Point } from "../curve/bezier";
-import { piecesOf, ringsOf } from "../design/handleParts";
+import { halvesOf, jointsOf, piecesOf, ringsOf } from "../design/handleParts";
 import { holesOf, slotsOf } from "../design/openings";
 import type { Design } from "../design/schema";
 import { type ItemName, itemNames } from "../layout/itemNames";
 import { remembered } from "../layout/remembered";
 import type { CutKey } from "../pieces/cutKey";
+import { byKind } from "../record/byKind";
 import { assembleDrawn } from "../views/drawn";
 import { silhouette } from "../views/silhouette";
 
@@ -35,11 +36,11 @@ export function partRefOfItem(design: Design, { kind, number }: ItemName): PartR
 
 /** All parts of a handle, without what is set into it. */
 const handlePartRefs = ({ handle }: Design): PartRef[] =>
-  handle.kind === "scales"
-    ? ["scale"]
-    : handle.kind === "bare"
-      ? ["tang"]
-      : handle.pieces.map((p) => join("piece", p.id));
+  byKind<typeof handle, PartRef[]>(handle, {
+    scales: () => ["scale"],
+    bare: () => ["tang"],
+    stack: ({ pieces }) => pieces.map((p) => join("piece", p.id)),
+  });
 
 /** What of two states of a knife differs, part by part. */
 export function partRefsOfChange(before: Design, after: Design): PartRef[] {
@@ -96,15 +97,10 @@ function itemsOf(design: Design): [PartKey["kind"], readonly { readonly id: stri
     ["hole", holesOf(design)],
     ["slot", slotsOf(design)],
     ["groove", handle.grooves],
-    ...(handle.kind === "scales"
-      ? ([
-          ["divider", handle.joints],
-          ["half", handle.halves],
-        ] as const)
-      : ([
-          ["piece", piecesOf(handle)],
-          ["ring", ringsOf(handle)],
-        ] as const)),
+    ["divider", jointsOf(handle)],
+    ["half", halvesOf(handle)],
+    ["piece", piecesOf(handle)],
+    ["ring", ringsOf(handle)],
   ].map(([kind, items]) => [kind as PartKey["kind"], items as readonly { readonly id: string }[]]);
 }
 

@@ -63,7 +63,10 @@ export function groundThickness(grind: Grind, cut: GrindCut, aboveEdgeMm: number
       return 2 * hollowHalf(cut, grind.wheelRadiusMm, q * faceMm);
     case "lens":
       return spineMm - 2 * lensFall(gain / 2, faceMm, faceMm * (1 - q));
-    default:
+    case "full-flat":
+    case "partial-flat":
+    case "single-bevel":
+    case "diamond":
       return edgeMm + gain * q;
   }
 }

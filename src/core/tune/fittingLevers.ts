@@ -1,6 +1,7 @@
 import { materialsIn } from "../design/materials";
-import type { Design, Fastener, NodeRole, Piece } from "../design/schema";
+import type { Design, Fastener, NodeRole, Piece, ScalesHandle, StackHandle } from "../design/schema";
 import { handleLength, stretchedHandle } from "../layout/handleLengths";
+import { byKind } from "../record/byKind";
 import { type Lever, lengthLever, rounded } from "./lever";
 
 /** Levers of what is fitted to the steel: guard, handle, bolsters, pommel and pins. */
@@ -86,24 +87,33 @@ function buttMoved(d: Design, by: number): Design | null {
 
 /** Bolsters and ferrules at the front, what ends the handle at the butt. */
 function endLevers({ handle }: Design): Lever[] {
-  if (handle.kind === "scales")
-    return (["front", "rear"] as const).flatMap((at): Lever[] => {
-      const bolster = handle.bolsters[at];
-      if (!bolster) return [];
-      return [
-        lengthLever(`${at}-bolster`, 2, [-(bolster.lengthMm - 2), 15], "look", (d, by) => {
-          const now = d.handle.kind === "scales" ? d.handle.bolsters[at] : null;
-          if (d.handle.kind !== "scales" || !now) return null;
-          const bolsters = { ...d.handle.bolsters, [at]: { ...now, lengthMm: rounded(now.lengthMm + by) } };
-          return { ...d, handle: { ...d.handle, bolsters } };
-        }),
-      ];
-    });
+  return byKind<typeof handle, Lever[]>(handle, {
+    bare: () => [],
+    scales: bolsterLevers,
+    stack: pieceLevers,
+  });
+}
+
+function bolsterLevers({ bolsters: given }: ScalesHandle): Lever[] {
+  return (["front", "rear"] as const).flatMap((at): Lever[] => {
+    const bolster = given[at];
+    if (!bolster) return [];
+    return [
+      lengthLever(`${at}-bolster`, 2, [-(bolster.lengthMm - 2), 15], "look", (d, by) => {
+        const now = d.handle.kind === "scales" ? d.handle.bolsters[at] : null;
+        if (d.handle.kind !== "scales" || !now) return null;
+        const bolsters = { ...d.handle.bolsters, [at]: { ...now, lengthMm: rounded(now.lengthMm + by) } };
+        return { ...d, handle: { ...d.handle, bolsters } };
+      }),
+    ];
+  });
+}
+
+function pieceLevers({ pieces: given }: StackHandle): Lever[] {
   const levers: Lever[] = [];
-  if (handle.kind === "bare") return levers;
-  const [first] = handle.pieces;
-  const end = handle.pieces.length - 1;
-  const last = handle.pieces[end];
+  const [first] = given;
+  const end = given.length - 1;
+  const last = given[end];
   if (end > 0 && (first.role === "bolster" || first.role === "ferrule"))
     levers.push(
       lengthLever("front-bolster", 2, [-(first.lengthMm - 2), 15], "look", (d, by) =>

@@ -2,7 +2,7 @@ import type { Point } from "../curve/bezier";
 import { insideBy } from "../curve/contour";
 import { enclosedArea, polyline, selfCrossing, signedDistance } from "../curve/crossing";
 import { handleReach } from "../design/constructions";
-import type { Design, Half, Handle, ScalesHandle, SideGroove } from "../design/schema";
+import type { Design, Half, Handle, ScalesHandle, SideGroove, StackHandle } from "../design/schema";
 import { fittingOf } from "../guardFittings/registry";
 import { barSizeAt } from "../layout/bar";
 import { grooveMiddle, hasEdge } from "../layout/grips";
@@ -15,6 +15,7 @@ import { type LeaningJoint, leastBetween } from "../layout/meetings";
 import { bodyEnd, jointTilt, pressedLength, slackPiece } from "../layout/pieces";
 import { behindDividers, bolsterJoint, jointsFrontFirst, linersThickness } from "../layout/scales";
 import { radians } from "../number";
+import { byKind } from "../record/byKind";
 import { lineAt } from "../solids/line";
 import { ROUNDING, SAME_PLACE_MM } from "../tolerances";
 import type { Report } from "./types";
@@ -36,21 +37,22 @@ export function checkHandle(design: Design, edge: readonly Point[], report: Repo
       report("error", "groove-off-handle", { at, subject: g.id, measured: g.xMm, limit: buttX });
     else checkGroove(design, g, report);
   }
-  if (handle.kind === "bare") {
-    if (design.tang.kind !== "full") report("error", "bare-needs-full-tang", { at: { x: 0, y: 0 } });
-  } else if (handle.kind === "scales") checkScales(design, handle, report);
-  else {
-    checkPieces(design, report);
-    for (const r of handle.rings) {
-      const gap = signedDistance(edge, { x: r.xMm, y: r.yMm }) - r.boreMm / 2 - r.wallMm;
-      if (!(gap < 0))
-        report("error", "ring-apart", {
-          at: { x: r.xMm, y: r.yMm },
-          subject: r.id,
-          measured: gap,
-          limit: 0,
-        });
-    }
+  byKind(handle, {
+    bare: () => undefined,
+    scales: (scales) => checkScales(design, scales, report),
+    stack: (stack) => {
+      checkPieces(design, stack, report);
+      checkRings(stack, edge, report);
+    },
+  });
+}
+
+/** Rings are joined to what they stand on. */
+function checkRings({ rings }: StackHandle, edge: readonly Point[], report: Report): void {
+  for (const r of rings) {
+    const at = { x: r.xMm, y: r.yMm };
+    const measured = signedDistance(edge, at) - r.boreMm / 2 - r.wallMm;
+    if (!(measured < 0)) report("error", "ring-apart", { at, subject: r.id, measured, limit: 0 });
   }
 }
 
@@ -205,9 +207,7 @@ function checkJoints(handle: ScalesHandle, layout: Layout, report: Report): void
 }
 
 /** Pieces along the tang: together they fill the handle. */
-function checkPieces(design: Design, report: Report): void {
-  const { handle } = design;
-  if (handle.kind !== "stack") return;
+function checkPieces(design: Design, handle: StackHandle, report: Report): void {
   const { buttX: butt, frontX: front, pieces: stations, outline } = layoutOf(design);
   const slack = slackPiece(handle);
   if (slack < 0) {

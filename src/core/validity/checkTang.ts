@@ -1,42 +1,60 @@
-import type { Design, FullTang, HiddenTang } from "../design/schema";
+import type { Design, FramedTang, FullTang, HiddenTang } from "../design/schema";
 import { barHalf, barHeight, barTangOutline, holeBottom } from "../layout/bar";
 import { endPlace } from "../layout/endPlace";
 import { type Layout, layoutOf } from "../layout/layout";
 import { wallEnd } from "../layout/wallEnd";
+import { byKind } from "../record/byKind";
 import { lineAt } from "../solids/line";
 import type { Region } from "../solids/region";
 import { endKindOf } from "../tangEnds/registry";
 import { INSIDE_MM, ROUNDING } from "../tolerances";
 import type { Report } from "./types";
 
+/** The kinds of tang that each kind of handle goes on. */
+const TANGS_OF: Readonly<Record<Design["handle"]["kind"], readonly Design["tang"]["kind"][]>> = {
+  scales: ["full", "framed"],
+  stack: ["hidden"],
+  bare: ["full"],
+};
+
 /** The tang against the handle it stands in: openings, hole, frame, and what is at its end. */
 export function checkTang(design: Design, report: Report): void {
   const { tang, handle } = design;
   const layout = layoutOf(design);
   const { frontX: front } = layout;
-  if ((tang.kind === "hidden") !== (handle.kind === "stack")) {
-    report("error", "tang-and-handle-apart", { at: { x: front, y: 0 } });
+  if (!TANGS_OF[handle.kind].includes(tang.kind)) {
+    const bare = handle.kind === "bare";
+    report("error", bare ? "bare-needs-full-tang" : "tang-and-handle-apart", {
+      at: { x: bare ? 0 : front, y: 0 },
+    });
     return;
   }
-  if (tang.kind === "full") {
-    if (tang.recess) checkRecess(layout, tang.recess, report);
-    if (tang.short && tang.short.lengthMm >= -layout.buttX)
-      report("warning", "tang-not-short", {
-        at: { x: layout.buttX, y: 0 },
-        measured: tang.short.lengthMm,
-        limit: -layout.buttX,
-      });
-    return;
-  }
-  if (tang.kind === "framed") {
-    const thick = 2 * Math.max(lineAt(barHalf(tang), front), lineAt(barHalf(tang), -tang.lengthMm));
-    if (!(thick < tang.frame.thicknessMm)) {
-      const at = { x: front, y: tang.yMm };
-      report("error", "tang-thicker-than-frame", { at, measured: thick, limit: tang.frame.thicknessMm });
-    }
-    checkWalls(layout, [layout.body], -tang.lengthMm - tang.hole.deeperMm, false, report);
-    return;
-  }
+  byKind(tang, {
+    full: (full) => checkFull(layout, full, report),
+    framed: (framed) => checkFramed(layout, framed, report),
+    hidden: (hidden) => checkHidden(layout, hidden, report),
+  });
+}
+
+function checkFull(layout: Layout, { recess, short }: FullTang, report: Report): void {
+  if (recess) checkRecess(layout, recess, report);
+  const limit = -layout.buttX;
+  if (short && short.lengthMm >= limit)
+    report("warning", "tang-not-short", { at: { x: layout.buttX, y: 0 }, measured: short.lengthMm, limit });
+}
+
+function checkFramed(layout: Layout, tang: FramedTang, report: Report): void {
+  const { frontX: front } = layout;
+  const half = barHalf(tang);
+  const measured = 2 * Math.max(lineAt(half, front), lineAt(half, -tang.lengthMm));
+  const limit = tang.frame.thicknessMm;
+  if (!(measured < limit))
+    report("error", "tang-thicker-than-frame", { at: { x: front, y: tang.yMm }, measured, limit });
+  checkWalls(layout, [layout.body], -tang.lengthMm - tang.hole.deeperMm, false, report);
+}
+
+function checkHidden(layout: Layout, tang: HiddenTang, report: Report): void {
+  const { frontX: front } = layout;
   const solids = [layout.plainBody, ...layout.shapedPieces.flatMap((s) => s.stretches.flat())];
   const bottom = holeBottom(tang, tang.hole, front);
   checkWalls(layout, solids, bottom, endKindOf(tang.end).through, report);

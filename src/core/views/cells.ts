@@ -2,6 +2,7 @@ import type { Design, ScalesHandle, StackHandle } from "../design/schema";
 import { type Layout, layoutOf } from "../layout/layout";
 import { jointTilt } from "../layout/pieces";
 import { bolsterJoint, dividerStations, jointsFrontFirst } from "../layout/scales";
+import { byKind } from "../record/byKind";
 
 /** A cut across the handle: its station on the axis and its lean, the top toward the front. */
 export interface CutAcross {
@@ -25,8 +26,8 @@ const upright = (xMm: number): CutAcross => ({ xMm, tiltDeg: 0 });
 export function faceCells(design: Design): Cell[] {
   const { handle } = design;
   const layout = layoutOf(design);
-  if (handle.kind === "bare")
-    return [
+  return byKind<typeof handle, Cell[]>(handle, {
+    bare: () => [
       {
         id: "tang",
         material: design.blade.steel,
@@ -34,8 +35,10 @@ export function faceCells(design: Design): Cell[] {
         rear: upright(layout.buttX),
         parted: false,
       },
-    ];
-  return handle.kind === "scales" ? scaleCells(handle, layout) : pieceCells(handle, layout);
+    ],
+    scales: (scales) => scaleCells(scales, layout),
+    stack: (stack) => pieceCells(stack, layout),
+  });
 }
 
 function scaleCells(handle: ScalesHandle, { span, buttX: butt, frontX: front }: Layout): Cell[] {

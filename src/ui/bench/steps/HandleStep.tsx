@@ -1,7 +1,9 @@
 "use client";
 import { Button, Checkbox, IconButton, Stack, Text } from "@chakra-ui/react";
 import { Plus, Trash2 } from "lucide-react";
+import type { ComponentType } from "react";
 import { withBareTang } from "@/core/design/constructions";
+import type { Handle } from "@/core/design/schema";
 import {
   HANDLE_LENGTHS,
   type HandleLength,
@@ -32,6 +34,13 @@ const LENGTH_WORDS: Record<HandleLength, string> = {
   butt: "Height at the butt",
 };
 
+/** What each kind of handle has to say besides its outline. */
+const FIELDS: Readonly<Record<Handle["kind"], readonly ComponentType[]>> = {
+  bare: [],
+  scales: [SectionFields, ScalesFields],
+  stack: [SectionFields, PieceFields, LengthwiseFields],
+};
+
 /** The handle: outline by lengths and points, section, scales or pieces. */
 export function HandleStep() {
   const kind = useDesign((d) => d.handle.kind);
@@ -47,10 +56,10 @@ export function HandleStep() {
         <PointTools />
       </Group>
       <OutlineForms />
-      {kind !== "bare" && <SectionFields />}
-      {kind === "scales" && <ScalesFields />}
-      {kind === "stack" && <PieceFields />}
-      {kind === "stack" && <LengthwiseFields />}
+      {FIELDS[kind].map((Fields, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a kind's fields are always the same
+        <Fields key={`${kind} ${i}`} />
+      ))}
       <WrapFields />
       <GrooveFields />
     </>

@@ -1,5 +1,7 @@
 "use client";
+import type { ComponentType } from "react";
 import { withTang } from "@/core/design/constructions";
+import type { Design } from "@/core/design/schema";
 import { TANG_WORDS } from "@/words/constructions";
 import { ChoiceField } from "../../fields/ChoiceField";
 import { useBench, useDesign } from "../BenchContext";
@@ -8,12 +10,21 @@ import { FullTangFields } from "./FullTangFields";
 import { Group } from "./Group";
 import { HiddenTangFields } from "./HiddenTangFields";
 
-const KINDS = ["full", "hidden", "framed"] as const;
+type Tang = Design["tang"];
+
+/** What each kind of tang has to say. */
+const FIELDS: { readonly [K in Tang["kind"]]: ComponentType<{ tang: Extract<Tang, { kind: K }> }> } = {
+  full: FullTangFields,
+  hidden: HiddenTangFields,
+  framed: FramedTangFields,
+};
+const KINDS = Object.keys(FIELDS) as Tang["kind"][];
 
 /** The tang: its kind, and what that kind has to say. */
 export function TangStep() {
   const { edit, session } = useBench();
   const tang = useDesign((d) => d.tang);
+  const Fields = FIELDS[tang.kind] as ComponentType<{ tang: Tang }>;
   return (
     <>
       <Group title="Tang">
@@ -29,9 +40,7 @@ export function TangStep() {
           }
         />
       </Group>
-      {tang.kind === "full" && <FullTangFields tang={tang} />}
-      {tang.kind === "hidden" && <HiddenTangFields tang={tang} />}
-      {tang.kind === "framed" && <FramedTangFields />}
+      <Fields tang={tang} />
     </>
   );
 }
