@@ -29,16 +29,25 @@ export function callOf<S>(question: (service: S) => unknown): Call {
 
 const texts = new WeakMap<object, string>();
 
-/** Designs and the like never change: each is written out once. */
-function textOf(value: unknown): string {
+/**
+ * Designs and the like never change: each is written out once, and of one that was changed only the fields that are other
+ * than before.
+ */
+function textOf(value: unknown, inner: (field: unknown) => string): string {
   if (typeof value !== "object" || value === null) return JSON.stringify(value) ?? "undefined";
   let text = texts.get(value);
   if (text === undefined) {
-    text = JSON.stringify(value);
+    text = Array.isArray(value)
+      ? JSON.stringify(value)
+      : `{${Object.entries(value)
+          .map(([key, field]) => `${JSON.stringify(key)}:${inner(field)}`)
+          .join()}}`;
     texts.set(value, text);
   }
   return text;
 }
+
+const fieldText = (field: unknown): string => textOf(field, (value) => JSON.stringify(value) ?? "undefined");
 
 /** What is longer is not remembered by: an imported shape is some hundred thousand letters. */
 const LONGEST_KEY = 60_000;
@@ -51,6 +60,6 @@ const isData = (value: unknown): boolean => {
 /** What tells a call from every other, by all that goes into its answer; null of one that is not remembered. */
 export function keyOf(service: string, { method, args }: Call): string | null {
   if (!args.every(isData)) return null;
-  const key = `${service}.${method} ${args.map(textOf).join(" ")}`;
+  const key = `${service}.${method} ${args.map((arg) => textOf(arg, fieldText)).join(" ")}`;
   return key.length > LONGEST_KEY ? null : key;
 }

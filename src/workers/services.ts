@@ -33,6 +33,11 @@ export function createWeigher(from: Pool = workerPool(), withinMs = 15_000): Cli
   return from.client("weigh", { withinMs, waiting: "latest", lane: "first", remembered: true });
 }
 
+/** Weighs for practice, each time anew: until a worker's code is compiled, its weighings take several times as long. */
+export function createPractice(from: Pool = workerPool(), withinMs = 15_000): Client<WeighService> {
+  return from.client("weigh", { withinMs, waiting: "latest", lane: "first", remembered: false });
+}
+
 /** Reviews, fit-up sheets, levers, bills …, beside the weighings, which never wait for them. */
 export function createBenchWorker(from: Pool = workerPool(), withinMs = 60_000): Client<BenchService> {
   return from.client("bench", { withinMs, waiting: "latest", lane: "others", remembered: true });

@@ -7,7 +7,7 @@ import type { Autosave } from "@/store/autosave";
 import { createSession } from "@/store/session";
 import { spine } from "@/store/session.fixtures";
 import { poolOver } from "@/workers/port.fixtures";
-import { createBenchWorker, createWeigher } from "@/workers/services";
+import { createBenchWorker, createPractice, createWeigher } from "@/workers/services";
 import { notices } from "../shell/notice";
 import { createBench } from "./benchState";
 
@@ -21,6 +21,7 @@ function onBench(services: { weigh?: (d: Design) => unknown; review?: (d: Design
   const bench = createBench("k", session, {} as Autosave<Design>, "blade", {
     weigher: () => createWeigher(weighers.pool, 400),
     asker: () => createBenchWorker(weighers.pool),
+    practice: () => createPractice(weighers.pool, 400),
   });
   return { session, bench, state: bench.state, weighers };
 }

@@ -12,7 +12,7 @@ import type { Autosave } from "@/store/autosave";
 import type { Session, SessionState } from "@/store/session";
 import { currentUnits } from "@/store/settings";
 import { problemWords } from "@/words/problems";
-import { createBenchWorker, createWeigher } from "@/workers/services";
+import { createBenchWorker, createPractice, createWeigher } from "@/workers/services";
 import { notices } from "../shell/notice";
 import { NOTHING_NOTICED, type Noticed, notice } from "./noticed";
 
@@ -104,6 +104,7 @@ const HEAVY_MS = 150;
 export interface BenchWorkers {
   readonly weigher: typeof createWeigher;
   readonly asker: typeof createBenchWorker;
+  readonly practice: typeof createPractice;
 }
 
 export function createBench<D extends ProductDesign>(
@@ -111,7 +112,11 @@ export function createBench<D extends ProductDesign>(
   session: Session<D>,
   autosave: Autosave<D>,
   firstStep: string,
-  workers: BenchWorkers = { weigher: createWeigher, asker: createBenchWorker },
+  workers: BenchWorkers = {
+    weigher: createWeigher,
+    asker: createBenchWorker,
+    practice: createPractice,
+  },
 ): Bench<D> {
   const { notWeighed } = recordOf(session.getState().design);
   const state = createStore<BenchState<D>>(() => ({
@@ -190,14 +195,16 @@ export function createBench<D extends ProductDesign>(
         else timer = setTimeout(() => void review(), dragging ? DRAG_REST_MS : REST_MS);
       };
       const practise = async () => {
+        const practice = workers.practice();
         const until = Date.now() + PRACTICE_MS;
         const asked = design();
         let begun = Date.now();
         while (begun < until && asked === design()) {
-          const answer = await weigher.ask((s) => s.weigh(asked));
-          if (!answer.ok || Date.now() - begun > HEAVY_MS) return;
+          const answer = await practice.ask((s) => s.weigh(asked));
+          if (!answer.ok || Date.now() - begun > HEAVY_MS) break;
           begun = Date.now();
         }
+        practice.dispose();
       };
       const weigh = async (asked: D) => {
         latest = asked;
