@@ -62,7 +62,7 @@ const ASKED: Readonly<Record<string, readonly string[]>> = {
     "src/ui/bench/steps/TangStep.tsx",
     "src/words/constructions.ts",
   ],
-  scalloped: ["src/core/layout/groundBlade.ts", "src/core/design/bladeStarts.ts", "src/words/nodes.ts"],
+  scalloped: ["src/core/layout/groundBlade.ts", "src/core/design/bladeStarts.ts", "src/words/bladeWords.ts"],
   loop: ["src/words/fittings.ts"],
   staple: ["src/words/fasteners.ts"],
   "too-loud": ["src/words/rules.ts"],

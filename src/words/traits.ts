@@ -2,9 +2,9 @@ import type { Trait, TraitValue } from "@/core/compare/traits";
 import type { FastenerKind } from "@/core/design/schema";
 import type { MaterialOf } from "@/core/stock/types";
 import { printLength, type UnitSystem } from "@/core/units/print";
+import { GRIND_WORDS, TIP_WORDS } from "./bladeWords";
 import { TANG_WORDS } from "./constructions";
 import { FASTENER_WORDS } from "./fasteners";
-import { GRIND_WORDS, TIP_WORDS } from "./nodes";
 import { TANG_END_WORDS } from "./tangEnds";
 
 export const TRAIT_WORDS: Record<Trait, string> = {

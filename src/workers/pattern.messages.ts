@@ -4,8 +4,8 @@ import type { DrawingFormatId } from "@/core/files/drawings";
 import type { FoundShapes } from "@/core/pattern/found";
 import type { MarkReading } from "@/core/pattern/markIn";
 import type { PictureFailure } from "@/core/photo/picture";
+import type { PhotoScale, ScaleFailure } from "@/core/photo/planeScale";
 import type { Seeing } from "@/core/photo/shapes";
-import type { PhotoScale, ScaleFailure } from "@/core/photo/truth";
 
 /** A photo as it is worked on: turned upright by its mark, and shrunk where it was very large. */
 export interface OpenPhoto {

@@ -4,9 +4,9 @@ import { shapesIn } from "@/core/pattern/found";
 import { markIn } from "@/core/pattern/markIn";
 import { type GreyImage, greyOf } from "@/core/photo/image";
 import { LONGEST_SIDE, pictureSize } from "@/core/photo/picture";
+import { foundCorners, truePlane } from "@/core/photo/planeScale";
 import { type FlatPhoto, flattenedPhoto, shapesInPhoto } from "@/core/photo/shapes";
 import { sheetIn } from "@/core/photo/sheet";
-import { foundCorners, truePlane } from "@/core/photo/truth";
 import { TooMuchWork } from "@/core/work";
 import type { PatternService } from "./pattern.messages";
 

@@ -10,8 +10,8 @@ import {
   SHEETS_OF_PAPER,
   type SheetOfPaper,
 } from "@/core/photo/picture";
+import { foundCorners, type PhotoScale, truePlane } from "@/core/photo/planeScale";
 import { flattenedPhoto, shapesInPhoto, USUAL_SEEING } from "@/core/photo/shapes";
-import { foundCorners, type PhotoScale, truePlane } from "@/core/photo/truth";
 import { faultsOf } from "@/core/weigh/faults";
 import { outlineFailureWords } from "@/words/drawings";
 import { pictureFailureWords, scaleFailureWords } from "@/words/photos";

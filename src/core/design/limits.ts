@@ -25,8 +25,8 @@ function ofKind(schema: Schema, value: unknown): Schema | null {
   const kind = (value as { kind?: unknown } | null | undefined)?.kind;
   const found = (def.options as Schema[]).find(({ _zod: { def: option } }) => {
     if (option.type !== "object") return false;
-    const told = (option.shape.kind as Schema | undefined)?._zod.def;
-    return told?.type === "literal" && told.values.includes(kind as never);
+    const literal = (option.shape.kind as Schema | undefined)?._zod.def;
+    return literal?.type === "literal" && literal.values.includes(kind as never);
   });
   return found ?? null;
 }

@@ -17,7 +17,7 @@ export type Migrations = Readonly<Record<number, (record: unknown) => unknown>>;
 export const MIGRATIONS: Migrations = {
   // 2: guards, hidden tangs and handles of pieces. What version 1 knew stays as it was.
   1: (record) => (typeof record === "object" && record !== null ? { ...record, guard: null } : record),
-  // 3: every construction. What version 2 knew is told in the new record's words.
+  // 3: every construction. What version 2 knew is said in the new record's words.
   2: (record) => (isRecord(record) ? toVersion3(record) : record),
   // 4: how the knife is fitted up and what it is for, as it is before its maker says otherwise.
   3: (record) => (isRecord(record) ? { ...record, fitUp: fitUpOfVersion4(), use: plainUse() } : record),

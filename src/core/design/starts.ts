@@ -23,7 +23,7 @@ export function newMeasured(
   };
 }
 
-/** The same balance, told the other way. The supports begin at the datum and at the blade's middle. */
+/** The same balance, given the other way. The supports begin at the datum and at the blade's middle. */
 export function withBalanceKind(blade: Blade, kind: "direct" | "supports"): Measured | null {
   const { measured } = blade;
   if (!measured || measured.balance.kind === kind) return measured;

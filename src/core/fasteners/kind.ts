@@ -19,7 +19,7 @@ export interface Share {
 }
 
 /**
- * Where a fastener is built. Regions are told by their numbers; what is added first takes its space from what comes
+ * Where a fastener is built. Regions are referred to by their numbers; what is added first takes its space from what comes
  * later.
  */
 export interface FastenerSite {
@@ -128,7 +128,7 @@ export interface OwnFault {
 
 /**
  * All that is known of one kind of fastener. Another kind is another such module and a line in the registry; its words
- * stand in words/fasteners. Methods are told the record.
+ * stand in words/fasteners. Methods are given the record.
  */
 export interface FastenerKindOf<K extends string, F extends Fields, R = FastenerRecord<K, F>> {
   readonly kind: K;
@@ -184,7 +184,7 @@ type Optional =
 
 /** Completes a kind: what it does not tell is as of a plain pin. */
 export function fastenerKind<const K extends string, const F extends Fields>(
-  told: Omit<FastenerKindOf<K, F>, Optional> & Partial<Pick<FastenerKindOf<K, F>, Optional>>,
+  spec: Omit<FastenerKindOf<K, F>, Optional> & Partial<Pick<FastenerKindOf<K, F>, Optional>>,
 ): FastenerKindOf<K, F> {
   return {
     tangBoreMm: (f) => (f as unknown as { diameterMm: number }).diameterMm,
@@ -199,7 +199,7 @@ export function fastenerKind<const K extends string, const F extends Fields>(
     seat: () => null,
     moreThread: () => null,
     insert: () => null,
-    ...told,
+    ...spec,
   };
 }
 

@@ -22,7 +22,7 @@ export interface FittingPlace {
   readonly frontLowY: number;
 }
 
-/** Where a fitting is built; regions are told by their numbers. */
+/** Where a fitting is built; regions are referred to by their numbers. */
 export interface FittingSite extends FittingPlace {
   /** Regions that together are one stretch of a plate, for each stretch of each plate. */
   readonly plates: readonly (readonly number[])[];
@@ -93,7 +93,7 @@ export interface FittingKindOf<K extends string, F extends Fields, R = RecordOf<
 type Optional = "faults" | "bores" | "minutes" | "shapesGuard" | "group";
 
 export function fittingKind<const K extends string, const F extends Fields>(
-  told: Omit<FittingKindOf<K, F>, Optional> & Partial<Pick<FittingKindOf<K, F>, Optional>>,
+  spec: Omit<FittingKindOf<K, F>, Optional> & Partial<Pick<FittingKindOf<K, F>, Optional>>,
 ): FittingKindOf<K, F> {
   return {
     faults: () => [],
@@ -101,6 +101,6 @@ export function fittingKind<const K extends string, const F extends Fields>(
     minutes: 0,
     shapesGuard: false,
     group: "guard",
-    ...told,
+    ...spec,
   };
 }

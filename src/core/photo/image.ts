@@ -66,7 +66,7 @@ export function smoothed(image: GreyImage, sigmaPx: number): GreyImage {
  * The shade that parts the dark from the light pixels best: the largest variance between the two classes.
  * @see Otsu, IEEE Trans. Syst. Man Cybern. 9 (1979).
  */
-export function parting({ data }: GreyImage): number {
+export function otsuThreshold({ data }: GreyImage): number {
   const counts = new Float64Array(256);
   for (const value of data) counts[Math.min(255, Math.max(0, Math.round(value)))]++;
   const all = counts.reduce((sum, n, i) => sum + n * i, 0);

@@ -9,10 +9,10 @@ import { TRACED_FIT } from "../pattern/applyOutline";
 import { proposedAssignment, traced } from "../pattern/trace";
 import { weigh } from "../weigh/weigh";
 import { homography, projected } from "./homography";
-import { type GreyImage, greyOf, parting, smoothed } from "./image";
+import { type GreyImage, greyOf, otsuThreshold, smoothed } from "./image";
+import { foundCorners, inOrder, truePlane } from "./planeScale";
 import { flattenedPhoto, shapesInPhoto, USUAL_SEEING } from "./shapes";
 import { sheetIn } from "./sheet";
-import { foundCorners, inOrder, truePlane } from "./truth";
 
 const [, heath] = DEMO_KNIVES.find(([name]) => name === "heath-field-knife.json")!;
 const layer = pieceLayer(piecesNamed(heath, "blank")[0], AS_DRAWN);
@@ -253,7 +253,7 @@ it("parts two shades between them, whatever their shares", () => {
       { length: 20_000 },
       (_, i) => (i / 20_000 < share ? 60 : 200) + ((i * 7919) % 21) - 10,
     );
-    const at = parting({ width: 200, height: 100, data });
+    const at = otsuThreshold({ width: 200, height: 100, data });
     expect(at).toBeGreaterThan(65);
     expect(at).toBeLessThan(195);
   }

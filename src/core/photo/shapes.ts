@@ -4,9 +4,9 @@ import { enclosedArea } from "../curve/crossing";
 import { fitCircle } from "../pattern/fitCircle";
 import type { Found, FoundShapes } from "../pattern/found";
 import { projected } from "./homography";
-import { type GreyImage, parting, shadeAt, smoothed } from "./image";
+import { type GreyImage, otsuThreshold, shadeAt, smoothed } from "./image";
+import type { TruePlane } from "./planeScale";
 import { withoutSpecks } from "./specks";
-import type { TruePlane } from "./truth";
 
 /** How a shape is told from its ground. */
 export interface Seeing {
@@ -80,7 +80,7 @@ export function shapesInPhoto(
 ): FoundShapes & { readonly threshold: number } {
   const { image, perMm, widthMm, heightMm } = photo;
   const soft = smoothed(image, smoothMm * perMm);
-  const at = threshold ?? parting(soft);
+  const at = threshold ?? otsuThreshold(soft);
   // Contours enclose what is above a value: of a dark shape the shades are turned round.
   const sign = shape === "dark" ? -1 : 1;
   const values = Array.from(soft.data, (v) => sign * v);

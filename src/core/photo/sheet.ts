@@ -1,8 +1,8 @@
 import { contours } from "d3-contour";
 import type { Point } from "../curve/bezier";
 import { enclosedArea } from "../curve/crossing";
-import { type GreyImage, parting } from "./image";
-import { foundCorners, inOrder } from "./truth";
+import { type GreyImage, otsuThreshold } from "./image";
+import { foundCorners, inOrder } from "./planeScale";
 
 /** The picture is looked at this small for where a sheet lies, pixels along its longer side. */
 const SMALL_PX = 500;
@@ -19,7 +19,7 @@ export function sheetIn(image: GreyImage): Point[] | null {
   const [found] = contours()
     .size([small.width, small.height])
     .smooth(true)
-    .thresholds([parting(small)])(Array.from(small.data));
+    .thresholds([otsuThreshold(small)])(Array.from(small.data));
   const rings = (found?.coordinates ?? []).map(([outer]) =>
     outer.map(([x, y]): Point => ({ x: x * by, y: y * by })),
   );

@@ -43,12 +43,12 @@ export interface PieceShapeKindOf<K extends string, F extends Fields, R = ShapeR
 }
 
 export function pieceShapeKind<const K extends string, const F extends Fields>(
-  told: PieceShapeKindOf<K, F>,
+  spec: PieceShapeKindOf<K, F>,
 ): PieceShapeKindOf<K, F> {
-  return told;
+  return spec;
 }
 
-/** Fields of a shape that is told by its reach above and below the axis, and its width. */
+/** Fields of a shape that is given by its reach above and below the axis, and its width. */
 export const acrossFields = {
   aboveMm: length(1, 150),
   belowMm: length(1, 150),

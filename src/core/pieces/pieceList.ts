@@ -73,15 +73,15 @@ export interface Workpiece {
 /** How far inside its end a face is read, mm. */
 const FACE_MM = 1e-3;
 
-type Told = Pick<Workpiece, "key" | "material" | "parts"> & Partial<Workpiece>;
+type PieceSpec = Pick<Workpiece, "key" | "material" | "parts"> & Partial<Workpiece>;
 
 const SIDES = ["right", "left"] as const;
 
 /** Pieces that are cut from sheet, its thickness along the knife. */
 const SLICES: readonly PieceRole[] = ["spacer", "washer", "butt-plate"];
 
-const made = (told: Told): Workpiece => ({
-  id: cutId(told.key),
+const made = (spec: PieceSpec): Workpiece => ({
+  id: cutId(spec.key),
   count: 1,
   pair: false,
   leftParts: null,
@@ -94,7 +94,7 @@ const made = (told: Told): Workpiece => ({
   pressedShare: 0,
   lengthMm: null,
   heightMm: null,
-  ...told,
+  ...spec,
 });
 
 /** Every piece that a knife is made of, but for what is bought and what is drawn off a rod: blade and tang first. */

@@ -6,7 +6,7 @@ import { remembered } from "../layout/remembered";
 
 /**
  * How each kind of part stands to what is cut by an outline: `solid` is a piece, or takes space from one; `drilled` is
- * bored, let in or broached later, and told as a hole; `carved` is taken off the finished handle, or put on it.
+ * bored, let in or broached later, and listed as a hole; `carved` is taken off the finished handle, or put on it.
  */
 const STANDS: Readonly<Record<PartKey["kind"], "solid" | "drilled" | "carved">> = {
   blade: "solid",

@@ -90,7 +90,7 @@ export interface TangEndKindOf<K extends string, F extends Fields, R = EndRecord
   thread(e: R, place: EndPlace): EndThread | null;
   /** Its own sizes that belong to a thread, by their dotted fields, mm; null where it has no thread to choose. */
   threadSizes(e: R, thread: Thread): Readonly<Record<string, number>> | null;
-  /** What is bought for it, and what its bores and its thread are told by. */
+  /** What is bought for it, and what its bores and its thread are named by. */
   readonly hardware: "butt-nut" | "butt-screw" | null;
   /** Rod that is cut for it, mm; null where none is. */
   rodStock(
@@ -120,7 +120,7 @@ type Optional = Exclude<keyof TangEndKindOf<string, Fields>, "kind" | "fields" |
 
 /** Completes a kind: what it does not tell is as of a tang that is glued in. */
 export function tangEndKind<const K extends string, const F extends Fields>(
-  told: Pick<TangEndKindOf<K, F>, "kind" | "fields" | "start"> & Partial<Pick<TangEndKindOf<K, F>, Optional>>,
+  spec: Pick<TangEndKindOf<K, F>, "kind" | "fields" | "start"> & Partial<Pick<TangEndKindOf<K, F>, Optional>>,
 ): TangEndKindOf<K, F> {
   return {
     barLengthMm: () => null,
@@ -142,7 +142,7 @@ export function tangEndKind<const K extends string, const F extends Fields>(
     glueOnly: false,
     rod: () => null,
     letIn: () => false,
-    ...told,
+    ...spec,
   };
 }
 

@@ -31,7 +31,7 @@ export function calibration(
   const { of } = measured;
   return of.kind === "blade"
     ? bladeInHand(measured, of.asWeighed ?? bareBladeOf(design), assembly, moments, fineness)
-    : knifeInHand(measured, of.takes, thenOf(design, of.asWeighed), assembly, moments, fineness);
+    : knifeInHand(measured, of.takes, knifeAsWeighed(design, of.asWeighed), assembly, moments, fineness);
 }
 
 /** Whether a part is steel of the blade: what is on the scale when a blade is weighed by itself. */
@@ -78,17 +78,17 @@ function bladeInHand(
 }
 
 /** The finished knife as it was weighed, by its record: assembled once. Its imported shapes are those that the knife has now. */
-function thenOf(design: Design, asWeighed: FinishedKnife | null): Design {
+function knifeAsWeighed(design: Design, asWeighed: FinishedKnife | null): Design {
   const { measured: _, ...blade } = design.blade;
   if (!asWeighed) return { ...design, blade: { ...blade, measured: null } };
-  const known = thens.get(asWeighed);
+  const known = knivesAsWeighed.get(asWeighed);
   if (known?.meshes === design.meshes && known.materials === design.materials) return known;
   const made = { ...design, ...asWeighed, blade: { ...asWeighed.blade, measured: null } };
-  thens.set(asWeighed, made);
+  knivesAsWeighed.set(asWeighed, made);
   return made;
 }
 
-const thens = new WeakMap<FinishedKnife, Design>();
+const knivesAsWeighed = new WeakMap<FinishedKnife, Design>();
 
 /** Mass (g), first moment in x (g·mm) of some parts; and each material's volume (cm³) and first moment, those apart left out. */
 function sumsOf({ parts }: Assembly, material: Weighed, takes: Takes, materialOf: MaterialOf) {
@@ -121,7 +121,7 @@ export function differenceFault(design: Design): Fault | null {
   const { measured } = design.blade;
   if (measured?.of.kind !== "knife") return null;
   const { takes } = measured.of;
-  const whole = assemble(thenOf(design, measured.of.asWeighed));
+  const whole = assemble(knifeAsWeighed(design, measured.of.asWeighed));
   const { mass, ownMass } = sumsOf(
     whole,
     materialMoments(whole, momentsOf(whole)),

@@ -2,7 +2,7 @@
 import type { Design } from "@/core/design/schema";
 import { printLength } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
-import { NODE_WORDS } from "@/words/nodes";
+import { NODE_WORDS } from "@/words/bladeWords";
 import { BalanceMark } from "../drawing/BalanceMark";
 import { KnifeSide } from "../drawing/KnifeSide";
 import { type Scale, toPx } from "../drawing/path";

@@ -3,7 +3,7 @@ import type { Design, OutlineNode, PlanNode } from "@/core/design/schema";
 import { freeId } from "@/core/fit/openSpot";
 import { roundTo } from "@/core/number";
 import type { Draft, SessionState } from "@/store/session";
-import { NODE_WORDS } from "@/words/nodes";
+import { NODE_WORDS } from "@/words/bladeWords";
 import { setHeld } from "./points/types";
 
 type Edit = SessionState<Design>["edit"];

@@ -29,7 +29,7 @@ const outlinePoint = z.strictObject({ id, xMm: ahead, yMm: height, corner: z.boo
 
 /**
  * An outline of its own: a curve through points from the shoulder to the tip along the spine, and one along the edge.
- * The shoulder's own two points and the tip's station are told by the blade's measures.
+ * The shoulder's own two points and the tip's station follow from the blade's measures.
  */
 const outline = z.strictObject({
   spine: z.array(outlinePoint).check(z.maxLength(30)),

@@ -11,7 +11,7 @@ import {
   withHandleLength,
 } from "@/core/layout/handleLengths";
 import { SAME_PLACE_MM } from "@/core/tolerances";
-import { NODE_WORDS } from "@/words/nodes";
+import { NODE_WORDS } from "@/words/bladeWords";
 import { ChoiceField } from "../../fields/ChoiceField";
 import { LengthField } from "../../fields/LengthField";
 import { Tick } from "../../fields/Tick";

@@ -5,7 +5,7 @@ import { tipFrom } from "@/core/design/create";
 import { TIP_STYLES, type TipStyle } from "@/core/design/schema";
 import { asPoints, withBladeLength, withHeelHeight } from "@/core/layout/bladeLengths";
 import { LENGTH_CHANGE_WORDS } from "@/words/blade";
-import { TIP_WORDS } from "@/words/nodes";
+import { TIP_WORDS } from "@/words/bladeWords";
 import { ChoiceAt, LengthAt, MaterialAt, ShareAt } from "../../../fields/bound";
 import { ChoiceField } from "../../../fields/ChoiceField";
 import { FOR_BLADES } from "../../../fields/MaterialField";

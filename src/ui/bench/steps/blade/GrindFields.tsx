@@ -3,7 +3,7 @@ import { newGrind, newSideGrind, SIDE_GRINDS } from "@/core/design/bladeStarts";
 import type { Design, Grind, SideGrind } from "@/core/design/schema";
 import { grindingAids } from "@/core/fit/grinding";
 import { roundTo } from "@/core/number";
-import { GRIND_WORDS } from "@/words/nodes";
+import { GRIND_WORDS } from "@/words/bladeWords";
 import { LengthAt, ShareAt } from "../../../fields/bound";
 import { ChoiceField } from "../../../fields/ChoiceField";
 import { Tick } from "../../../fields/Tick";
