@@ -50,10 +50,9 @@ class EuaxisDatabase extends Dexie {
     const layouts = new Set(TABLES.map((t) => t.since).filter((since) => since > LAYOUT_OF_TABLES));
     for (const since of [LAYOUT_OF_TABLES, ...[...layouts].sort((a, b) => a - b)]) {
       const stores = Object.fromEntries(
-        TABLES.filter((t) => (since === LAYOUT_OF_TABLES ? t.since <= since : t.since === since)).map((t) => [
-          t.name,
-          t.indexes,
-        ]),
+        // The layout whose rows are upgraded has every table from the start: while it waits for another tab this database
+        // may be opened elsewhere, and must not be left with a layout between two.
+        TABLES.filter((t) => since === LAYOUT_OF_TABLES || t.since === since).map((t) => [t.name, t.indexes]),
       );
       const version = this.version(since);
       if (since === LAYOUT_OF_TABLES)

@@ -1,4 +1,5 @@
 import { expose } from "comlink";
+import { own } from "@/core/own";
 import type { ServiceName } from "./pool.messages";
 
 type Service = Readonly<Record<string, (...args: readonly unknown[]) => unknown>>;
@@ -12,6 +13,9 @@ const SERVICES: Readonly<Record<ServiceName, () => Promise<object>>> = {
 };
 
 expose({
-  call: async (service: ServiceName, method: string, ...args: readonly unknown[]) =>
-    ((await SERVICES[service]()) as Service)[method](...args),
+  call: async (service: ServiceName, method: string, ...args: readonly unknown[]) => {
+    const answer = own((await SERVICES[service]()) as Service, method);
+    if (!answer) throw new Error(`${service} does not answer "${method}"`);
+    return answer(...args);
+  },
 });

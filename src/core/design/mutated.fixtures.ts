@@ -26,10 +26,10 @@ function changedIn(value: unknown, random: Random, share: number): unknown {
   if (Array.isArray(value)) return value.map((v) => changedIn(v, random, share));
   if (value === null || typeof value !== "object") return value;
   return Object.fromEntries(
-    // Shapes that come in are what they are; what was measured is no shape.
+    // Shapes that come in are what they are; what was measured is no shape, nor what the shop has.
     Object.entries(value).map(([k, v]) => [
       k,
-      k === "meshes" || k === "measured" || k === "version" ? v : changedIn(v, random, share),
+      k === "meshes" || k === "measured" || k === "workshop" ? v : changedIn(v, random, share),
     ]),
   );
 }

@@ -115,13 +115,13 @@ export function NewKnife() {
             />
             <NameField value={name} onType={setTyped} />
             {design &&
-              spec?.keys.map((key) => (
+              spec?.fields.map(({ key, label, low, high, of }) => (
                 <LengthField
                   key={key}
-                  label={spec.words[key]}
-                  mm={spec.of(design)[key]}
-                  min={spec.limits[key][0]}
-                  max={spec.limits[key][1]}
+                  label={label}
+                  mm={of(design)}
+                  min={low}
+                  max={high}
                   onChange={(mm) => setSizes((before) => ({ ...before, [key]: mm }))}
                 />
               ))}

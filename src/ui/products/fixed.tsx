@@ -19,10 +19,13 @@ const SIZE_WORDS: Readonly<Record<keyof KnifeSizes, string>> = {
 };
 
 const sizes: StartSizes<Design> = {
-  keys: KNIFE_SIZES,
-  words: SIZE_WORDS,
-  limits: SIZE_LIMITS,
-  of: (design) => ({ ...sizesOf(design) }),
+  fields: KNIFE_SIZES.map((key) => ({
+    key,
+    label: SIZE_WORDS[key],
+    low: SIZE_LIMITS[key][0],
+    high: SIZE_LIMITS[key][1],
+    of: (design) => sizesOf(design)[key],
+  })),
   resized: (design, to) => resized(design, { ...sizesOf(design), ...to }),
 };
 

@@ -20,10 +20,13 @@ export type MorePlace = (typeof MORE_PLACES)[number];
 
 /** Lengths that a maker types before a design is begun, mm. */
 export interface StartSizes<D extends ProductDesign> {
-  readonly keys: readonly string[];
-  readonly words: Readonly<Record<string, string>>;
-  readonly limits: Readonly<Record<string, readonly [number, number]>>;
-  of(design: D): Readonly<Record<string, number>>;
+  readonly fields: readonly {
+    readonly key: string;
+    readonly label: string;
+    readonly low: number;
+    readonly high: number;
+    of(design: D): number;
+  }[];
   resized(design: D, sizes: Readonly<Record<string, number>>): D;
 }
 
