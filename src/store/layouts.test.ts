@@ -15,7 +15,14 @@ it("a database of the layout before workshops gets their table, and keeps what i
     staging: "[run+n], run",
   });
   await old.open();
-  const row = { id: "k", ...sealed(newDesign("Sedge")), revision: 3, createdAt: 1, updatedAt: 2, saved: null };
+  const row = {
+    id: "k",
+    ...sealed(newDesign("Sedge")),
+    revision: 3,
+    createdAt: 1,
+    updatedAt: 2,
+    saved: null,
+  };
   await old.table("knives").put(row);
   old.close();
   const { db } = await import("./db");
