@@ -1,13 +1,13 @@
 "use client";
 import { Box, Button, Flex, Grid, Heading, Input, NativeSelect, Stack, Text } from "@chakra-ui/react";
 import { useRouter } from "next/navigation";
-import { useId, useMemo, useState } from "react";
+import { useEffect, useId, useMemo, useState } from "react";
 import { likeAnother, type ProductDesign } from "@/core/design/product";
 import { movedInto } from "@/core/design/workshop";
 import { RECORDS } from "@/core/products/records";
 import { addKnife, freeName, readableKnives, takenNames } from "@/store/knives";
 import { useKept } from "@/store/useKept";
-import { firstWorkshop, presentWorkshop } from "@/store/workshops";
+import { firstWorkshop, usePresentWorkshop } from "@/store/workshops";
 import { createWeigher } from "@/workers/services";
 import { Hatches } from "../drawing/Hatches";
 import { LengthField } from "../fields/LengthField";
@@ -39,6 +39,11 @@ export function NewKnife() {
   const [typed, setTyped] = useState<string | null>(null);
   const router = useRouter();
   const rack = useKept(readableKnives, []);
+  const workshop = usePresentWorkshop();
+  useEffect(() => {
+    // Without one a knife begins in a plain shop, and joins the maker's later.
+    firstWorkshop().catch((e: unknown) => console.error("the workshop could not be opened", e));
+  }, []);
   const forms = useMemo(() => FORMS.map((form) => form.begin()), []);
   const base = useMemo(() => baseOf(picked, forms, rack ?? []), [picked, forms, rack]);
   const spec = base && viewsOf(base).sizes;
@@ -55,10 +60,9 @@ export function NewKnife() {
   };
   const begin = async (view: "" | "?view=pattern") => {
     if (!design) return;
-    await firstWorkshop();
-    const workshop = "form" in picked ? await presentWorkshop() : null;
+    // One like another keeps what that one says of its shop.
     const record = await addKnife({
-      ...(workshop ? movedInto(design, workshop) : design),
+      ...(workshop && "form" in picked ? movedInto(design, workshop) : design),
       name: freeName(name.trim() || design.name, await takenNames()),
     });
     router.push(`/knife/${record.id}${view}`);
