@@ -27,6 +27,7 @@ export default defineConfig({
           name: "application",
           include: ["src/**/*.test.{ts,tsx}", "demo/**/*.test.ts", "faults/**/*.test.ts"],
           exclude: [CORE, "node_modules/**"],
+          setupFiles: "src/patience.setup.ts",
         },
       },
     ],

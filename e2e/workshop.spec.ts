@@ -49,6 +49,12 @@ test("what is changed at a knife is its own, is made the workshop's, and every k
   await expect(page.getByText("The end must come after the beginning.")).toBeVisible();
   await page.getByLabel("Saturday, to").fill("13:00");
   await expect(page.getByText("44 h a week at the bench.")).toBeVisible();
+  // Digit by digit, as a person types it: what is no day on the way is left alone.
+  await page.getByLabel("Saturday, to").click({ position: { x: 12, y: 14 } });
+  await page.keyboard.type("0130PM");
+  await page.keyboard.press("Tab");
+  await expect(page.getByLabel("Saturday, to")).toHaveValue("13:30");
+  await expect(page.getByText("44 h 30 min a week at the bench.")).toBeVisible();
   await page.reload();
   await expect(temperature).toHaveValue("12");
 
@@ -83,4 +89,29 @@ test("there may be several workshops: the chosen one holds, and comes back from 
   await expect(name).toHaveValue("My workshop");
   await page.getByRole("button", { name: "Put it back" }).click();
   await expect(which).toContainText("Barn");
+});
+
+test("what no workshop can have is said beside its field, and changes nothing", async ({ page }) => {
+  await page.goto("/workshop");
+  const name = page.getByRole("textbox", { name: "Name of the workshop" });
+  await expect(name).toHaveValue("My workshop");
+  const wrong: readonly (readonly [string, string, RegExp])[] = [
+    ["Breadth of the hand", "0", /from 40 mm to 140 mm/],
+    ["An hour of work", "-1", /from 0 to 1000000/],
+    ["Across", "250", /from 90 mm to 110 mm/],
+    ["End mills", "", /from 0.3 mm to 30 mm/],
+    ["Pot life, min", "1e999", /from 1 to 1000/],
+  ];
+  for (const [label, value, says] of wrong) {
+    const field = page.getByRole("textbox", { name: label, exact: true });
+    const before = await field.inputValue();
+    await field.fill(value);
+    await field.press("Enter");
+    await expect(page.getByText(says)).toBeVisible();
+    await page.reload();
+    await expect(field).toHaveValue(before);
+  }
+  await name.fill("  ");
+  await name.press("Enter");
+  await expect(name).toHaveValue("My workshop");
 });

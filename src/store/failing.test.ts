@@ -119,7 +119,7 @@ describe("while the database takes nothing", () => {
     refuse();
     const { id } = await addKnife(newDesign("Sedge"));
     takeAgain();
-    await vi.waitFor(async () => expect(await db.knives.get(id)).toBeDefined(), { timeout: 4000 });
+    await vi.waitFor(async () => expect(await db.knives.get(id)).toBeDefined());
     expect(storage.getState().trouble).toBeNull();
   });
 

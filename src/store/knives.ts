@@ -223,10 +223,10 @@ export async function duplicateKnife({ id, design }: KnifeRecord): Promise<Knife
   return copy;
 }
 
-/** A name not yet taken: "Parer", "Parer 2", "Parer 3" … within 80 characters. */
-export function freeName(wanted: string, taken: readonly string[]): string {
+/** A name not yet taken: "Parer", "Parer 2", "Parer 3" … within so many characters. */
+export function freeName(wanted: string, taken: readonly string[], most = 80): string {
   if (!taken.includes(wanted)) return wanted;
-  const stem = wanted.replace(/ \d+$/, "").slice(0, 74);
+  const stem = wanted.replace(/ \d+$/, "").slice(0, most - 6);
   let n = 2;
   while (taken.includes(`${stem} ${n}`)) n++;
   return `${stem} ${n}`;

@@ -2,7 +2,7 @@
 import { liveQuery } from "dexie";
 import { useEffect } from "react";
 import { createStore, useStore } from "zustand";
-import { PRINTER_LIMITS } from "@/core/design/record/workshop";
+import { PRINTER_LIMITS } from "@/core/design/workshopParts";
 import { type PaperChoice, TRUE_PRINTER, WAYS } from "@/core/paper/paper";
 import type { UnitSystem } from "@/core/units/print";
 import { changeSetting, settingValue } from "./keptSetting";

@@ -2,7 +2,7 @@
 import { nanoid } from "nanoid";
 import { useEffect } from "react";
 import { useStore } from "zustand";
-import { type Workshop, workshopRecord } from "@/core/design/record/workshop";
+import type { Workshop } from "@/core/design/record/workshop";
 import { RECORD_VERSION } from "@/core/design/version";
 import { agreedFacts, joined, newWorkshop } from "@/core/design/workshop";
 import { isRecord } from "@/core/isRecord";
@@ -100,7 +100,7 @@ export async function joinLoose(): Promise<void> {
       if (!reading?.ok || reading.design.workshop.id !== null) continue;
       const next = sealed(joined(reading.design, workshop));
       await writeWithRetry(`workshop of ${name} ${String(key)}`, workshop.name, async () => {
-        // What was written meanwhile stands, and is joined when it is read the next time.
+        // What was written meanwhile stands: Fit-up offers to let it follow.
         await rows
           .where(":id")
           .equals(key)
@@ -117,6 +117,8 @@ async function saidBefore(): Promise<Partial<Workshop>> {
   const rate = isRecord(shop) ? shop.ratePerHour : undefined;
   const paper = isRecord(preferences) ? preferences.paper : undefined;
   const printer = isRecord(paper) ? paper.printer : undefined;
+  if (rate === undefined && printer === undefined) return {};
+  const { workshopRecord } = await import("@/core/design/record/workshop");
   const { ratePerHour, printer: of } = workshopRecord.shape;
   return {
     ...(ratePerHour.safeParse(rate).success ? { ratePerHour: rate as number } : {}),

@@ -10,7 +10,7 @@ import { addKnife } from "@/store/knives";
 import { createSession, type Session } from "@/store/session";
 import { benchService } from "@/workers/bench.service";
 import { poolOver } from "@/workers/port.fixtures";
-import { BenchProvider } from "./bench/BenchContext";
+import { BenchProvider } from "./bench/BenchProvider";
 import { viewsOf } from "./products/viewsOf";
 import { Notices } from "./shell/Notices";
 import { system } from "./theme";

@@ -152,6 +152,52 @@ describe("a pool of workers", () => {
     expect([pool.running(), count()]).toEqual([1, 2]);
   });
 
+  it("gives no worker to who gave up before its turn came", async () => {
+    const { client, let1, asked, pool } = setUp(2);
+    const busy = client("bench").ask((s) => s.slow("levers"));
+    await vi.waitFor(() => expect(asked).toEqual(["levers"]));
+    const pattern = client("pattern");
+    const waits = pattern.ask((s) => s.slow("photo"));
+    pattern.dispose();
+    expect(await waits).toMatchObject({ code: "disposed" });
+    await let1();
+    expect(await busy).toMatchObject({ ok: true });
+    expect(await client("bench").ask((s) => s.double(2))).toEqual({ ok: true, value: 4 });
+    expect([asked, pool.running()]).toEqual([["levers", "double 2"], 1]);
+  });
+
+  it("takes a free worker for a service that remembers, not one that is busy", async () => {
+    const { client, let1, asked } = setUp(3);
+    const busy = client("bench").ask((s) => s.slow("levers"));
+    await vi.waitFor(() => expect(asked).toEqual(["levers"]));
+    expect(await client("pattern").ask((s) => s.double(3))).toEqual({ ok: true, value: 6 });
+    await let1();
+    expect(await busy).toMatchObject({ ok: true });
+  });
+
+  it("does not end a weighing with a service that had no other worker left", async () => {
+    const { client, let1, asked, pool } = setUp(2);
+    const [first, second] = [client("pattern"), client("pattern")];
+    await first.ask((s) => s.double(1));
+    await second.ask((s) => s.double(2));
+    const weighing = client("weigh").ask((s) => s.slow("knife"));
+    await vi.waitFor(() => expect(asked).toContain("knife"));
+    second.dispose();
+    await let1();
+    expect(await weighing).toEqual({ ok: true, value: "did knife" });
+    first.dispose();
+    expect(pool.running()).toBe(1);
+  });
+
+  it("asks nothing any more once it was ended", async () => {
+    const { client, asked, pool, count } = setUp(2);
+    const answers = ["a", "b", "c"].map((name) => client("bench").ask((s) => s.slow(name)));
+    await vi.waitFor(() => expect(asked).toEqual(["a"]));
+    pool.stop();
+    expect((await Promise.all(answers)).map((a) => a.ok)).toEqual([false, false, false]);
+    expect([asked, count(), pool.running()]).toEqual([["a"], 1, 0]);
+  });
+
   it("says what became of a worker that dies or is silent, and goes on with another", async () => {
     const { client, workers, waiting, asked } = setUp(2);
     const bench = client("bench");

@@ -30,8 +30,10 @@ interface Remembered {
 
 interface Waiting {
   readonly lane: Lane;
+  /** Whoever asks. */
   readonly of: object;
   readonly run: (slot: Slot) => void;
+  readonly drop: () => void;
 }
 
 /**
@@ -46,15 +48,11 @@ export function createPool(start: () => Worker, size: number) {
 
   /** The workers that a question may go to, the one that is at work already before one that has to be started. */
   function slotsFor({ lane, of }: Waiting): readonly Slot[] {
-    const leased = new Set(owned.values());
-    const others = slots.slice(1).filter((s) => !leased.has(s));
-    if (lane === "first" || slots.length === 1) return [slots[0]];
-    if (lane === "own") {
-      const mine = owned.get(of) ?? others.find((s) => s.free()) ?? others[0];
-      if (!mine) return [slots[0]];
-      owned.set(of, mine);
-      return [mine];
-    }
+    if (lane === "first") return [slots[0]];
+    const mine = owned.get(of);
+    if (mine) return [mine];
+    const taken = new Set(owned.values());
+    const others = slots.slice(1).filter((s) => !taken.has(s));
     const running = [...others].sort((a, b) => Number(b.running()) - Number(a.running()));
     return running.length > 0 ? running : [slots[0]];
   }
@@ -65,6 +63,7 @@ export function createPool(start: () => Worker, size: number) {
       const free = may.find((s) => s.free()) ?? may.find((s) => s.clear());
       if (!free) continue;
       queue.splice(queue.indexOf(waiting), 1);
+      if (waiting.lane === "own") owned.set(waiting.of, free);
       waiting.run(free);
     }
   }
@@ -88,6 +87,7 @@ export function createPool(start: () => Worker, size: number) {
               answer(a as Answer<T>);
               dispatch();
             }),
+        drop: () => answer(DISPOSED),
       });
       dispatch();
     });
@@ -153,9 +153,16 @@ export function createPool(start: () => Worker, size: number) {
         next?.drop(DISPOSED);
         next = null;
         for (const end of [...open]) end(DISPOSED);
-        // What it remembers goes with its worker.
-        owned.get(of)?.stop();
+        // A question that others may share is asked all the same.
+        if (!options.remembered)
+          for (const mine of queue.filter((q) => q.of === of)) {
+            queue.splice(queue.indexOf(mine), 1);
+            mine.drop();
+          }
+        // What it remembers goes with its worker, but for the first, where others weigh.
+        const own = owned.get(of);
         owned.delete(of);
+        if (own !== slots[0]) own?.stop();
         dispatch();
       },
     };
@@ -167,6 +174,8 @@ export function createPool(start: () => Worker, size: number) {
     running: () => slots.filter((s) => s.running()).length,
     /** Ends all workers, and forgets what was remembered. */
     stop: () => {
+      for (const waiting of queue.splice(0)) waiting.drop();
+      owned.clear();
       for (const slot of slots) slot.stop();
       answers.clear();
     },

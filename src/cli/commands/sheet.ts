@@ -2,7 +2,7 @@ import { readFile } from "node:fs/promises";
 import { billOf } from "@/core/cost/bill";
 import { plainShop } from "@/core/cost/shop";
 import { today } from "@/core/design/job";
-import { PRINTER_LIMITS } from "@/core/design/record/workshop";
+import { PRINTER_LIMITS } from "@/core/design/workshopParts";
 import { pdfFonts, writePdf } from "@/core/files/pdf/write";
 import { missingIn } from "@/core/paper/missing";
 import { correction, PAPERS, type PaperName, TRUE_PRINTER } from "@/core/paper/paper";

@@ -112,6 +112,6 @@ export { HOLE_PURPOSES } from "./record/tang";
 export type { Use, UseKind } from "./record/use";
 export { USES } from "./record/use";
 export type { Work } from "./record/work";
-export type { CarriedWorkshop, DrillSet, WorkshopFacts, WorkshopPart } from "./record/workshop";
-export { DRILL_SETS, WORKSHOP_PARTS } from "./record/workshop";
+export type { CarriedWorkshop, WorkshopFacts } from "./record/workshop";
+export { DRILL_SETS, type DrillSet, WORKSHOP_PARTS, type WorkshopPart } from "./workshopParts";
 export { TIP_STYLES };

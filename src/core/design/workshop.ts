@@ -1,12 +1,7 @@
 import { sameData } from "../sameData";
 import type { ProductDesign } from "./product";
-import {
-  type CarriedWorkshop,
-  WORKSHOP_PARTS,
-  type Workshop,
-  type WorkshopFacts,
-  type WorkshopPart,
-} from "./record/workshop";
+import type { CarriedWorkshop, Workshop, WorkshopFacts } from "./record/workshop";
+import { WORKSHOP_PARTS, type WorkshopPart } from "./workshopParts";
 
 /** One of the maker's workshops, for what follows it. */
 export interface Followed {
@@ -43,7 +38,7 @@ export function plainFacts(): WorkshopFacts {
 /** A plain shop, which is none of the maker's yet. */
 export const plainWorkshop = (): CarriedWorkshop => ({ id: null, own: [], ...plainFacts() });
 
-/** A workshop to begin with: five days of eight hours with a break left out, nothing paid, a printer that is true. */
+/** A workshop to begin with: five days of eight hours, nothing paid, a printer that is true. */
 export function newWorkshop(id: string, name: string, facts: WorkshopFacts = plainFacts()): Workshop {
   const day = { fromMin: 9 * 60, toMin: 17 * 60 };
   return {

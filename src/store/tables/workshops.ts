@@ -1,4 +1,5 @@
 import { RECORD_VERSION } from "@/core/design/version";
+import { MOST_LETTERS } from "@/core/design/workshopParts";
 import { isRecord } from "@/core/isRecord";
 import { checksumOf } from "../checksum";
 import type { StoredWorkshop } from "../rows";
@@ -18,7 +19,7 @@ export async function isReadableWorkshop(row: Partial<StoredWorkshop>): Promise<
 
 const nameOf = ({ workshop }: Row): string | null =>
   isRecord(workshop) && typeof workshop.name === "string" && workshop.name !== ""
-    ? workshop.name.slice(0, 60)
+    ? workshop.name.slice(0, MOST_LETTERS)
     : null;
 
 /** The maker's workshops. */

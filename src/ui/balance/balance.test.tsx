@@ -19,7 +19,6 @@ import { SpreadSection } from "./SpreadSection";
 import { TargetSection } from "./TargetSection";
 import { TuneSection } from "./TuneSection";
 
-const PATIENCE = { timeout: 20_000 };
 const sedge = newDesign("Sedge");
 const weighed = weigh(sedge);
 if (!weighed.ok) throw new Error("Sedge cannot be built");
@@ -56,7 +55,7 @@ describe("the levers", () => {
   it("are all there with what each does; one that is tried is the knife with its step", async () => {
     const tried = vi.fn<(ghost: Ghost) => void>();
     await onBench(sedge, <LeversSection onTry={tried} />);
-    const table = await screen.findByRole("table", { name: "Changes" }, PATIENCE);
+    const table = await screen.findByRole("table", { name: "Changes" });
     const effects = leverEffects(sedge);
     expect(within(table).getAllByRole("row").length - 1).toBe(effects.length);
     const buttons = within(table).getAllByRole("button", { name: /^Try / });
@@ -81,7 +80,7 @@ describe("landing it in the window", () => {
     const barred = lengths[0].id;
     await userEvent.click(screen.getByRole("checkbox", { name: leverWords(barred, shippedMaterial) }));
     await userEvent.click(screen.getByRole("button", { name: "Find changes" }));
-    const answers = await screen.findByTestId("answers", {}, { timeout: 60_000 });
+    const answers = await screen.findByTestId("answers");
     const buttons = within(answers).getAllByRole("button", { name: /try|show/i });
     expect(buttons.length).toBeGreaterThan(0);
     expect(answers.textContent).not.toContain(leverWords(barred, shippedMaterial));
@@ -96,12 +95,12 @@ describe("landing it in the window", () => {
 describe("how sure it is", () => {
   it("says between what nine of ten should weigh, and what it owes that to", async () => {
     await onBench(sedge, <SpreadSection />);
-    const told = await screen.findByTestId("first-order", {}, PATIENCE);
+    const told = await screen.findByTestId("first-order");
     const spread = spreadOf(sedge);
     if (!spread) throw new Error("no spread");
     const low = printMass(spread.drawn.massG - 1.645 * spread.firstOrder.massG, "metric");
     expect(told.textContent).toContain(low);
-    await waitFor(() => screen.getByTestId("owes-chart"), PATIENCE);
+    await waitFor(() => screen.getByTestId("owes-chart"));
     const [most] = spread.shares;
     expect(document.body.textContent).toContain(leverWords(most.id, shippedMaterial));
   });

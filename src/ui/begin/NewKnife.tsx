@@ -41,7 +41,7 @@ export function NewKnife() {
   const rack = useKept(readableKnives, []);
   const workshop = usePresentWorkshop();
   useEffect(() => {
-    // Without one a knife begins in a plain shop, and joins the maker's later.
+    // Without one a knife begins in a plain shop; Fit-up offers to let it follow the maker's.
     firstWorkshop().catch((e: unknown) => console.error("the workshop could not be opened", e));
   }, []);
   const forms = useMemo(() => FORMS.map((form) => form.begin()), []);

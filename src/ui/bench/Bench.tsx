@@ -18,7 +18,7 @@ import type { ProductViews } from "../products/product";
 import { viewsOf } from "../products/viewsOf";
 import { Header } from "../shell/Header";
 import { NearLink } from "../shell/NearLink";
-import { BenchProvider } from "./BenchContext";
+import { BenchProvider } from "./BenchProvider";
 import { BenchTools } from "./BenchTools";
 import { OtherTab } from "./OtherTab";
 import { type Place, PlaceSwitch, placeInAddress, putInAddress } from "./PlaceSwitch";

@@ -1,30 +1,26 @@
 "use client";
-import { createContext, type ReactNode, useContext, useEffect, useMemo } from "react";
+import { createContext, useContext } from "react";
 import { useStore } from "zustand";
 import { useShallow } from "zustand/react/shallow";
 import type { ProductDesign } from "@/core/design/product";
 import type { Design } from "@/core/design/schema";
-import type { Autosave } from "@/store/autosave";
-import { watchWorkshops, workshops } from "@/store/followed";
-import type { Session } from "@/store/session";
-import { KnownMaterials } from "../materials";
 import type { ProductViews } from "../products/product";
 import { useAfterPaint } from "../useAfterPaint";
-import { type Bench, type BenchState, createBench } from "./benchState";
+import type { Bench, BenchState } from "./benchState";
 
-const Context = createContext<Bench<ProductDesign> | null>(null);
+export const BenchContext = createContext<Bench<ProductDesign> | null>(null);
 
 /**
  * What is on the bench, to change it or to listen to it: always the same object, so that it draws nothing again. What is
  * shown of one product alone knows it as a design of that product.
  */
 export function useBenchOf<D extends ProductDesign>(): Bench<D> {
-  const bench = useContext(Context);
+  const bench = useContext(BenchContext);
   if (!bench) throw new Error("useBench outside a BenchProvider");
   return bench as unknown as Bench<D>;
 }
 
-const ViewsContext = createContext<ProductViews | null>(null);
+export const ViewsContext = createContext<ProductViews | null>(null);
 
 /** What is shown of the product on the bench. */
 export function useViews(): ProductViews {
@@ -87,41 +83,3 @@ export const useSettledDesign = () => useBenchState((s) => s.settled);
 
 /** The last weighing of whatever product is on the bench, and what it is of. */
 export const useWeighed = () => useStore(useBenchOf<ProductDesign>().state, (s) => s.weighed);
-
-/** Puts one design on the bench, within reach of all that is shown of it. */
-export function BenchProvider({
-  knifeId,
-  session,
-  autosave,
-  views,
-  children,
-}: {
-  knifeId: string;
-  session: Session;
-  autosave: Autosave;
-  views: ProductViews;
-  children: ReactNode;
-}) {
-  const bench = useMemo(
-    () => createBench(knifeId, session, autosave, views.steps[0].id),
-    [knifeId, session, autosave, views],
-  );
-  useEffect(() => bench.begin(), [bench]);
-  // What another page or tab changes of the workshop, this knife follows.
-  useEffect(() => {
-    watchWorkshops();
-    return workshops.subscribe(() => session.followOn());
-  }, [session]);
-  return (
-    <Context.Provider value={bench}>
-      <ViewsContext.Provider value={views}>
-        <Carried>{children}</Carried>
-      </ViewsContext.Provider>
-    </Context.Provider>
-  );
-}
-
-/** Own materials that the knife carries are known to all that is shown of it. */
-function Carried({ children }: { children: ReactNode }) {
-  return <KnownMaterials carried={useProduct((d) => d.materials)}>{children}</KnownMaterials>;
-}

@@ -3,14 +3,17 @@ import { Button, HStack } from "@chakra-ui/react";
 import { MORE_PLACES, type MorePlace } from "../products/product";
 import { useViews } from "./BenchContext";
 
-const NAMES = { balance: "Balance", fit: "Fit-up", compare: "Compare", sheets: "Sheets" } as const;
-/** Views of the switch; what something on the bench leads to stands in none. */
-const SWITCHED = [{ id: "bench", name: "Bench" } as const, ...switchedPlaces()];
 export type Place = "bench" | MorePlace;
-
-function switchedPlaces() {
-  return MORE_PLACES.flatMap((id) => (id in NAMES ? [{ id, name: NAMES[id as keyof typeof NAMES] }] : []));
-}
+/** What the switch calls each view; null for one that something on the bench leads to. */
+const NAMES: Readonly<Record<Place, string | null>> = {
+  bench: "Bench",
+  balance: "Balance",
+  fit: "Fit-up",
+  compare: "Compare",
+  sheets: "Sheets",
+  pattern: null,
+};
+const PLACES: readonly Place[] = ["bench", ...MORE_PLACES];
 
 const VIEW = "view";
 
@@ -34,16 +37,16 @@ export function PlaceSwitch({ place, onChange }: { place: Place; onChange: (to: 
   const { places } = useViews();
   return (
     <HStack gap="1" role="group" aria-label="Views of this knife">
-      {SWITCHED.filter((p) => p.id === "bench" || places[p.id]).map((p) => (
+      {PLACES.filter((p) => NAMES[p] !== null && (p === "bench" || places[p])).map((p) => (
         <Button
-          key={p.id}
+          key={p}
           size="sm"
           px={{ base: "1", xl: "2.5" }}
-          variant={p.id === place ? "solid" : "ghost"}
-          aria-pressed={p.id === place}
-          onClick={() => onChange(p.id)}
+          variant={p === place ? "solid" : "ghost"}
+          aria-pressed={p === place}
+          onClick={() => onChange(p)}
         >
-          {p.name}
+          {NAMES[p]}
         </Button>
       ))}
     </HStack>

@@ -124,7 +124,7 @@ describe("a knife on the bench", () => {
     const before = state.getState().weighed.weighing;
     hang = true;
     spine(session, 7);
-    await vi.waitFor(() => expect(state.getState().weighed.failure).toMatch(/no answer within/), 3000);
+    await vi.waitFor(() => expect(state.getState().weighed.failure).toMatch(/no answer within/));
     expect(state.getState().weighed.weighing).toBe(before);
     expect(state.getState().weighed.of).not.toBe(session.getState().design);
     end();

@@ -13,7 +13,6 @@ import { CompareTable } from "./CompareTable";
 import type { Column } from "./useColumns";
 import { VariantsSection } from "./VariantsSection";
 
-const PATIENCE = { timeout: 20_000 };
 const sedge = newDesign("Sedge");
 const thick: Design = { ...sedge, blade: { ...sedge.blade, spineMm: 5 } };
 const massOf = (design: Design) => {
@@ -56,8 +55,8 @@ describe("variants", () => {
     );
     screen.getByText(/None yet/);
     await userEvent.type(screen.getByRole("textbox", { name: "Name of the variant" }), "Thin{Enter}");
-    const list = await screen.findByRole("table", { name: "Variants" }, PATIENCE);
-    await waitFor(() => within(list).getByText(printMass(massOf(sedge), "metric")), PATIENCE);
+    const list = await screen.findByRole("table", { name: "Variants" });
+    await waitFor(() => within(list).getByText(printMass(massOf(sedge), "metric")));
     within(list).getByText("nothing: they are alike");
 
     session.getState().edit("Thicken", (d) => {
@@ -70,7 +69,7 @@ describe("variants", () => {
     expect(design().blade.spineMm).toBe(5);
 
     await userEvent.click(within(list).getByRole("button", { name: "Delete Thin" }));
-    await waitFor(async () => expect(await variantsOf(id)).toEqual([]), PATIENCE);
+    await waitFor(async () => expect(await variantsOf(id)).toEqual([]));
   });
 });
 

@@ -1,7 +1,8 @@
 "use client";
 import { Button, Flex, Stack } from "@chakra-ui/react";
 import { useState } from "react";
-import { DRILL_SETS, type DrillSet, type WorkshopFacts } from "@/core/design/schema";
+import type { WorkshopFacts } from "@/core/design/record/workshop";
+import { DRILL_SETS, type DrillSet } from "@/core/design/workshopParts";
 import { drillsIn, ownedDrills } from "@/core/fit/drillSets";
 import { printLength } from "@/core/units/print";
 import { DRILL_SET_WORDS } from "@/words/fit";

@@ -53,7 +53,6 @@ const STEPS: readonly StepViews[] = [
 /** What a person sees of a knife with a fixed blade. */
 export const fixedViews: ProductViews<Design> = {
   kind: "fixed",
-  name: "Knife with a fixed blade",
   extent: knifeExtent,
   halfWidthMm: ({ handle, guard }) =>
     Math.max(...handle.plan.map((p) => Math.max(p.halfMm, p.leftHalfMm ?? 0)), (guard?.widthMm ?? 0) / 2),

@@ -44,8 +44,6 @@ export interface FixViews<D extends ProductDesign> {
  */
 export interface ProductViews<D extends ProductDesign = ProductDesign> {
   readonly kind: D["kind"];
-  /** As it is called on screen: "Knife with a fixed blade". */
-  readonly name: string;
   extent(design: D): Extent;
   /** How far it reaches to either side of the middle plane at most, mm. */
   halfWidthMm(design: D): number;

@@ -26,7 +26,6 @@ function BlockStep() {
 
 export const toyViews: ProductViews<Toy> = {
   kind: "toy",
-  name: "Block with a pin",
   extent: (design) => assemblyExtent(toyModel.assemble(design)),
   halfWidthMm: ({ block }) => block.thicknessMm / 2,
   Side: ({ design, scale, line }) => (

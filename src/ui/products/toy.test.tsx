@@ -62,8 +62,6 @@ vi.mock("next/navigation", () => ({
 
 const bytes = (text: string) => new TextEncoder().encode(text);
 const toy = newToy("Cube");
-const PATIENCE = { timeout: 60_000 };
-
 /** Weight of the block with the pin through it, g, by the volumes of a box and of a round bar. */
 function weightOf({ block, pin }: Toy): number {
   const round = (Math.PI / 4) * pin.diameterMm ** 2 * block.thicknessMm;
@@ -175,12 +173,12 @@ describe("a second product", () => {
         <Rack />
       </ChakraProvider>,
     );
-    const drawing = await screen.findByRole("img", { name: "Cube from its right side" }, PATIENCE);
+    const drawing = await screen.findByRole("img", { name: "Cube from its right side" });
     expect(drawing.querySelectorAll("path").length).toBeGreaterThan(1);
     await waitFor(() => {
       const row = drawing.closest<HTMLElement>("[data-testid=rack-row]")!;
       expect(within(row).getByTestId("rack-mass").textContent).toBe(printMass(weightOf(toy), "metric"));
-    }, PATIENCE);
+    });
   });
 
   it("is offered among the forms that a design begins from", async () => {
@@ -192,7 +190,7 @@ describe("a second product", () => {
     await userEvent.click(screen.getByRole("radio", { name: "Small block" }));
     expect(screen.queryByText("Blade's length")).toBeNull();
     expect(screen.queryByRole("button", { name: "Begin it from a pattern" })).toBeNull();
-    const figures = await screen.findByTestId("start-figures", {}, PATIENCE);
+    const figures = await screen.findByTestId("start-figures");
     expect(figures.textContent).toContain(printMass(weightOf(toy), "metric"));
     await userEvent.click(screen.getByRole("button", { name: "Begin this knife" }));
     await waitFor(async () =>
@@ -217,7 +215,7 @@ describe("a second product", () => {
       </>,
     );
     const weight = () => screen.getByTestId("weight").textContent;
-    await waitFor(() => expect(weight()).toBe(printMass(weightOf(toy), "metric")), PATIENCE);
+    await waitFor(() => expect(weight()).toBe(printMass(weightOf(toy), "metric")));
     expect(screen.getByText("No findings.")).toBeTruthy();
     const views = within(screen.getByRole("group", { name: "Views of this knife" }));
     expect(views.getAllByRole("button").map((b) => b.textContent)).toEqual(["Bench"]);
@@ -227,7 +225,7 @@ describe("a second product", () => {
     await userEvent.type(field, "80{Enter}");
     const longer = { ...toy, block: { ...toy.block, lengthMm: 80 } };
     expect(design()).toEqual(longer);
-    await waitFor(() => expect(weight()).toBe(printMass(weightOf(longer), "metric")), PATIENCE);
+    await waitFor(() => expect(weight()).toBe(printMass(weightOf(longer), "metric")));
     await userEvent.click(screen.getByRole("button", { name: "Undo: Change length of the block" }));
     expect(design()).toEqual(toy);
     await userEvent.click(screen.getByRole("button", { name: "Redo: Change length of the block" }));

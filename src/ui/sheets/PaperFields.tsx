@@ -1,7 +1,7 @@
 "use client";
 import { Button, Stack, Text } from "@chakra-ui/react";
 import { useState } from "react";
-import { PRINTER_LIMITS } from "@/core/design/record/workshop";
+import { PRINTER_LIMITS } from "@/core/design/workshopParts";
 import { measuredPrinter, TRUE_PRINTER } from "@/core/paper/paper";
 import { usePaper } from "@/store/paper";
 import { changeSettings } from "@/store/settings";
@@ -75,7 +75,7 @@ export function PaperFields() {
       <Stack direction="row">
         <Button
           size="xs"
-          disabled={!inReach || (measured.acrossMm === 100 && measured.downMm === 100)}
+          disabled={!workshop || !inReach || (measured.acrossMm === 100 && measured.downMm === 100)}
           onClick={() => {
             setPrinter(next);
             setMeasured(TRUE_PRINTER);
@@ -83,7 +83,12 @@ export function PaperFields() {
         >
           Correct the next print
         </Button>
-        <Button size="xs" variant="outline" disabled={isTrue} onClick={() => setPrinter(TRUE_PRINTER)}>
+        <Button
+          size="xs"
+          variant="outline"
+          disabled={!workshop || isTrue}
+          onClick={() => setPrinter(TRUE_PRINTER)}
+        >
           Take as true
         </Button>
       </Stack>

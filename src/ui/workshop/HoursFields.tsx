@@ -18,7 +18,7 @@ const timeOf = (minutes: number) => {
 };
 const minutesIn = (time: string): number | null => {
   const [h, m] = time.split(":").map(Number);
-  return Number.isInteger(h) && Number.isInteger(m) ? 60 * h + m : null;
+  return time !== "" && Number.isInteger(h) && Number.isInteger(m) ? 60 * h + m : null;
 };
 
 /** Working hours by weekday. */
@@ -39,11 +39,18 @@ export function HoursFields({ hours, onChange }: { hours: Hours; onChange: (to: 
 
 function DayRow(props: { name: string; day: Hours[number]; onChange: (day: Hours[number]) => void }) {
   const { name, day, onChange } = props;
-  const [wrong, setWrong] = useState(false);
-  const put = (change: Partial<Day>) => {
-    const next = { ...(day ?? USUAL), ...change };
-    setWrong(!(next.fromMin < next.toMin));
-    if (next.fromMin < next.toMin) onChange(next);
+  // What is typed stands while it is no day yet: a time is typed digit by digit, and each is told.
+  const [typed, setTyped] = useState<Partial<Record<keyof Day, string>>>({});
+  const nextOf = (of: typeof typed): Day => ({
+    fromMin: minutesIn(of.fromMin ?? "") ?? day?.fromMin ?? USUAL.fromMin,
+    toMin: minutesIn(of.toMin ?? "") ?? day?.toMin ?? USUAL.toMin,
+  });
+  const inOrder = ({ fromMin, toMin }: Day) => fromMin < toMin;
+  const wrong = day !== null && !inOrder(nextOf(typed));
+  const type = (of: keyof Day, time: string) => {
+    const next = { ...typed, [of]: time };
+    setTyped(next);
+    if (minutesIn(time) !== null && inOrder(nextOf(next))) onChange(nextOf(next));
   };
   const time = (of: keyof Day, label: string) => (
     <Input
@@ -55,17 +62,22 @@ function DayRow(props: { name: string; day: Hours[number]; onChange: (day: Hours
       bg="ground"
       aria-label={`${name}, ${label}`}
       aria-invalid={wrong}
-      value={day ? timeOf(day[of]) : ""}
+      value={typed[of] ?? (day ? timeOf(day[of]) : "")}
       disabled={!day}
-      onChange={(e) => {
-        const minutes = minutesIn(e.target.value);
-        if (minutes !== null) put({ [of]: minutes });
-      }}
+      onChange={(e) => type(of, e.target.value)}
+      onBlur={() => !wrong && setTyped({})}
     />
   );
   return (
     <Grid templateColumns="100px minmax(0, 1fr) auto minmax(0, 1fr)" gap="1.5" alignItems="center">
-      <Tick label={name} checked={day !== null} onChange={(on) => onChange(on ? USUAL : null)} />
+      <Tick
+        label={name}
+        checked={day !== null}
+        onChange={(on) => {
+          setTyped({});
+          onChange(on ? USUAL : null);
+        }}
+      />
       {day ? (
         <>
           {time("fromMin", "from")}

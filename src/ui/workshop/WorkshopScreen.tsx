@@ -3,7 +3,9 @@ import { Button, Flex, Input, NativeSelect, Stack, Text } from "@chakra-ui/react
 import { Copy, Plus, Trash2 } from "lucide-react";
 import { useEffect, useState } from "react";
 import type { Workshop } from "@/core/design/record/workshop";
+import { MOST_LETTERS } from "@/core/design/workshopParts";
 import { putBack } from "@/store/bin";
+import { freeName } from "@/store/knives";
 import {
   addWorkshop,
   changeWorkshop,
@@ -19,15 +21,6 @@ import { attempt, notices } from "../shell/notice";
 import { PageHead } from "../shell/PageHead";
 import { WorkshopFields } from "./WorkshopFields";
 
-/** A free name of a new workshop. */
-function freeName(wanted: string, list: readonly Workshop[]): string {
-  const taken = new Set(list.map((w) => w.name));
-  for (let n = 1; ; n++) {
-    const name = n === 1 ? wanted : `${wanted.slice(0, 55)} ${n}`;
-    if (!taken.has(name)) return name;
-  }
-}
-
 /** What the maker's workshop has and how it works: every knife that follows it is fitted up by it. */
 export function WorkshopScreen() {
   const list = useWorkshops();
@@ -35,7 +28,8 @@ export function WorkshopScreen() {
   useEffect(() => void attempt("The workshop could not be opened", firstWorkshop), []);
   const add = (like?: Workshop) =>
     attempt("No workshop was added", async () => {
-      const made = await addWorkshop(freeName(like ? like.name : "Workshop", list ?? []), like);
+      const taken = (list ?? []).map((w) => w.name);
+      const made = await addWorkshop(freeName(like?.name ?? "Workshop", taken, MOST_LETTERS), like);
       await workIn(made.id);
     });
   const remove = (workshop: Workshop) =>
@@ -131,7 +125,8 @@ function NameField({ workshop }: { workshop: Workshop }) {
       fontWeight="600"
       aria-label="Name of the workshop"
       aria-invalid={wrong}
-      maxLength={60}
+      maxLength={MOST_LETTERS}
+      placeholder="A name is needed"
       value={typed ?? workshop.name}
       onChange={(e) => setTyped(e.target.value)}
       onBlur={keep}

@@ -1,9 +1,14 @@
 import * as z from "zod/mini";
+import {
+  DRILL_SETS,
+  MOST_LETTERS,
+  PRINTER_LIMITS,
+  WORKSHOP_PARTS,
+  type WorkshopPart,
+} from "../workshopParts";
 import { between, id, mm, plainText, text } from "./fields";
 
-export const DRILL_SETS = ["fraction", "number", "letter", "metric"] as const;
-
-/** What a shop has and how it works, part by part: a knife may say otherwise of each. */
+/** What is kept of each part. */
 export const workshopFacts = {
   drills: z.strictObject({
     sets: z.array(z.enum(DRILL_SETS)).check(z.minLength(1), z.maxLength(4)),
@@ -35,12 +40,10 @@ export const workshopFacts = {
   saw: z.strictObject({ kerfMm: mm(0, 10), allowanceMm: mm(0, 20) }),
   /** Breadth of the hand that knives are made for, across the knuckles. */
   handMm: mm(40, 140),
-};
+} satisfies Readonly<Record<WorkshopPart, z.ZodMiniType>>;
 
 const facts = z.strictObject(workshopFacts);
 export type WorkshopFacts = z.infer<typeof facts>;
-export type WorkshopPart = keyof WorkshopFacts;
-export const WORKSHOP_PARTS = Object.keys(workshopFacts) as readonly WorkshopPart[];
 
 /** A workshop as a knife carries it: the knife fits up by itself, wherever it is opened. */
 export const carriedWorkshop = z.strictObject({
@@ -52,10 +55,6 @@ export const carriedWorkshop = z.strictObject({
 });
 
 export type CarriedWorkshop = z.infer<typeof carriedWorkshop>;
-export type DrillSet = (typeof DRILL_SETS)[number];
-
-/** What a printer makes of 100 mm, mm: least and most. */
-export const PRINTER_LIMITS = [90, 110] as const;
 
 const minute = z.int().check(z.gte(0), z.lte(24 * 60));
 
@@ -69,7 +68,7 @@ const hours = z.nullable(
 /** One of a maker's workshops. */
 export const workshopRecord = z.strictObject({
   id,
-  name: text(1, 60),
+  name: text(1, MOST_LETTERS),
   facts,
   /** Monday first. */
   hours: z.array(hours).check(z.minLength(7), z.maxLength(7)),

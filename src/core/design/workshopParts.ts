@@ -1,0 +1,12 @@
+/** What a shop has and how it works, part by part: a knife may say otherwise of each. */
+export const WORKSHOP_PARTS = ["drills", "cuttersMm", "grinders", "glue", "shopC", "saw", "handMm"] as const;
+export type WorkshopPart = (typeof WORKSHOP_PARTS)[number];
+
+export const DRILL_SETS = ["fraction", "number", "letter", "metric"] as const;
+export type DrillSet = (typeof DRILL_SETS)[number];
+
+/** What a printer makes of 100 mm, mm: least and most. What is farther off was scaled to fit, or measured wrong. */
+export const PRINTER_LIMITS = [90, 110] as const;
+
+/** So many letters may a workshop's name have. */
+export const MOST_LETTERS = 60;
