@@ -36,12 +36,19 @@ async function read(row: StoredWorkshop): Promise<readonly Workshop[]> {
   return [workshop];
 }
 
+/** Readings in the order that they began, and the last that is known: one that began before it came too late. */
+let begun = 0;
+let shown = 0;
+
 /** Reads the workshops as they lie in the database and wait to be written. */
 export async function readWorkshops(): Promise<readonly Workshop[]> {
+  const turn = ++begun;
   const [stored, chosen] = await Promise.all([db.workshops.toArray(), settingValue(PRESENT_WORKSHOP)]);
   const rows = withUnwritten(WORKSHOPS, stored as never) as unknown as StoredWorkshop[];
   const inOrder = [...rows].sort((a, b) => a.createdAt - b.createdAt);
   const list = (await Promise.all(inOrder.map(read))).flat();
+  if (turn < shown) return list;
+  shown = turn;
   workshops.setState({ list, present: list.find((w) => w.id === chosen) ?? list[0] ?? null });
   return list;
 }
@@ -65,6 +72,8 @@ export function watchWorkshops(): void {
 }
 
 const made = new WeakMap<ProductDesign, { readonly in: Workshop; readonly design: ProductDesign }>();
+/** What each was made of, which stays as long as it: else the same record would be made into another object later. */
+const madeOf = new WeakMap<ProductDesign, ProductDesign>();
 
 /** The design as the workshop that it follows is now; as it is where that is not known. The same object as long as both are. */
 export function follow<D extends ProductDesign>(design: D): D {
@@ -74,6 +83,7 @@ export function follow<D extends ProductDesign>(design: D): D {
   if (before?.in === workshop) return before.design as D;
   const followed = inWorkshop(design, workshop);
   made.set(design, { in: workshop, design: followed });
+  if (followed !== design) madeOf.set(followed, design);
   return followed;
 }
 

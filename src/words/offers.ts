@@ -1,6 +1,6 @@
 import { materialsIn } from "@/core/design/materials";
-import { valueAt } from "@/core/design/path";
 import type { Design } from "@/core/design/schema";
+import { valueAt } from "@/core/edit/path";
 import { itemNames, pieceNaming } from "@/core/layout/itemNames";
 import { own } from "@/core/own";
 import type { Change, Fix, Offer } from "@/core/review/types";

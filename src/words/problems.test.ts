@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { CONSTRUCTIONS } from "@/core/design/constructions.fixtures";
-import { putAt } from "@/core/design/path";
 import { refusalOf } from "@/core/design/refusal";
 import type { Design } from "@/core/design/schema";
+import { putAt } from "@/core/edit/path";
 import { inputValueWords, inputWords } from "./inputs";
 import { fieldWords, problemWords } from "./problems";
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
+import { putAt, valueAt } from "../edit/path";
 import { CONSTRUCTIONS } from "./constructions.fixtures";
 import { isFull, limitsAt, mostAt } from "./limits";
-import { putAt, valueAt } from "./path";
 import { designSchema } from "./schema";
 
 /** Paths of all numbers in a value. */

@@ -1,6 +1,6 @@
+import { valueAt } from "../edit/path";
 import { own } from "../own";
 import { itemKey } from "./itemKey";
-import { valueAt } from "./path";
 import type { Design } from "./schema";
 
 /** Marks an item of a list by its id, in place of its number. */

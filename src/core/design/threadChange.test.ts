@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { putAt, valueAt } from "../edit/path";
 import { FASTENER_KINDS, newFastener } from "../fasteners/registry";
 import { fitSheet } from "../fit/sheet";
 import { BAR_END_KINDS } from "../tangEnds/registry";
@@ -7,7 +8,6 @@ import { withEnd, withTang } from "./constructions";
 import { newDesign } from "./create";
 import { markOf } from "./marks";
 import { migrate } from "./migrate";
-import { putAt, valueAt } from "./path";
 import type { Design } from "./schema";
 import { threadChange } from "./threadChange";
 

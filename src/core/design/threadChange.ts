@@ -1,9 +1,9 @@
+import { valueAt } from "../edit/path";
 import { kindOf } from "../fasteners/registry";
 import { endKindOf } from "../tangEnds/registry";
 import { threadOf } from "../units/screws";
 import type { Thread } from "../units/threads";
 import { isLocked } from "./marks";
-import { valueAt } from "./path";
 import type { Design } from "./schema";
 
 /** A size that belongs to a thread, at its path in the design, mm. */

@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { markOf } from "../design/marks";
-import { valueAt } from "../design/path";
 import { type Design, designSchema, type Fastener } from "../design/schema";
+import { valueAt } from "../edit/path";
 import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
 import { figuresOf } from "../tune/effects";
 import { checkDesign } from "../validity/checkDesign";

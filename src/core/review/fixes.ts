@@ -1,6 +1,6 @@
 import { unglued } from "../design/constructions";
-import { putAt } from "../design/path";
 import type { Design } from "../design/schema";
+import { putAt } from "../edit/path";
 import { stretchedHandle } from "../layout/handleLengths";
 import { withLevers } from "../tune/effects";
 import type { Fix } from "./types";

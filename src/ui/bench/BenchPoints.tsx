@@ -1,6 +1,6 @@
 "use client";
-import { putAt, valueAt } from "@/core/design/path";
 import type { Design } from "@/core/design/schema";
+import { putAt, valueAt } from "@/core/edit/path";
 import { printLength, type UnitSystem } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { type Scale, toPx } from "../drawing/path";

@@ -1,8 +1,8 @@
 "use client";
 import { memo } from "react";
 import { type Limits, limitsAt } from "@/core/design/limits";
-import { putAt, valueAt } from "@/core/design/path";
 import type { Design } from "@/core/design/schema";
+import { putAt, valueAt } from "@/core/edit/path";
 import type { MaterialClass } from "@/core/stock/types";
 import { GRAMS_PER_OUNCE, type MeasureKind, measureOf } from "@/core/units/print";
 import { useUnits } from "@/store/settings";

@@ -1,5 +1,5 @@
-import { valueAt } from "@/core/design/path";
 import type { CurvePoint, Design } from "@/core/design/schema";
+import { valueAt } from "@/core/edit/path";
 import { placeFields } from "./boredPoints";
 import { type BenchPoint, setHeld, setPlace } from "./types";
 

@@ -1,7 +1,7 @@
 import type { Point } from "@/core/curve/bezier";
 import { limitsAt } from "@/core/design/limits";
-import { putAt, valueAt } from "@/core/design/path";
 import type { Design } from "@/core/design/schema";
+import { putAt, valueAt } from "@/core/edit/path";
 import { clamp, degrees, radians, roundTo } from "@/core/number";
 import type { Draft } from "@/store/session";
 

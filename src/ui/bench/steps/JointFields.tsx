@@ -2,8 +2,8 @@
 import { HStack, IconButton, Stack, Text } from "@chakra-ui/react";
 import { Plus, X } from "lucide-react";
 import { newJoint } from "@/core/design/constructions";
-import { valueAt } from "@/core/design/path";
 import type { ScalesHandle, Sheet } from "@/core/design/schema";
+import { valueAt } from "@/core/edit/path";
 import { freeId } from "@/core/fit/openSpot";
 import { LengthAt, MaterialAt, ShareAt } from "../../fields/bound";
 import { FOR_LINERS, FOR_SCALES } from "../../fields/MaterialField";

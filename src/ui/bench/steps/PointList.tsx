@@ -1,8 +1,8 @@
 "use client";
 import { Button, HStack, IconButton, Stack, Text } from "@chakra-ui/react";
 import { Plus, Trash2 } from "lucide-react";
-import { valueAt } from "@/core/design/path";
 import type { CurvePoint } from "@/core/design/schema";
+import { valueAt } from "@/core/edit/path";
 import { freeId } from "@/core/fit/openSpot";
 import { withPointBetween } from "@/core/layout/handleStarts";
 import { LengthAt, YesAt } from "../../fields/bound";

@@ -1,8 +1,8 @@
 "use client";
 import { Button, Flex, Stack, Text } from "@chakra-ui/react";
 import { useState } from "react";
-import { putAt, valueAt } from "@/core/design/path";
 import { type ThreadSize, threadAt, threadChange } from "@/core/design/threadChange";
+import { putAt, valueAt } from "@/core/edit/path";
 import type { Fields } from "@/core/record/fields";
 import { printLength } from "@/core/units/print";
 import { THREADS } from "@/core/units/threads";

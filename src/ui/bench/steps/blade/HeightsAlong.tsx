@@ -2,7 +2,7 @@
 import { Button, Flex, IconButton, Stack, Text } from "@chakra-ui/react";
 import { Plus, Trash2 } from "lucide-react";
 import { round } from "@/core/design/create";
-import { valueAt } from "@/core/design/path";
+import { valueAt } from "@/core/edit/path";
 import { freeId } from "@/core/fit/openSpot";
 import { LengthAt } from "../../../fields/bound";
 import { useBench } from "../../BenchContext";

@@ -17,3 +17,20 @@ export function putAt(root: unknown, path: string, value: unknown): boolean {
   (holder as Record<string, unknown>)[last] = value;
   return true;
 }
+
+type Plain = string | number | boolean | null | undefined;
+
+/** A step into a record or a list, and on from there; a field that may be null is stepped into as if it were not. */
+type Step<K extends string, T, V> =
+  | (NonNullable<T> extends V ? K : never)
+  | `${K}.${PathTo<NonNullable<T>, V>}`;
+
+/**
+ * The dotted paths of a record that lead to a value of a type, whichever kind each part of it is of: items of lists by their
+ * number, fields of maps by any name.
+ */
+export type PathTo<T, V = unknown> = T extends Plain
+  ? never
+  : T extends readonly (infer E)[]
+    ? Step<`${number}`, E, V>
+    : { [K in keyof T & string]: Step<K, T[K], V> }[keyof T & string];
