@@ -24,6 +24,7 @@ const ORDER = [
   ["paper", "photo"],
   ["tune"],
   ["review"],
+  ["edit"],
   ["products"],
   ["files"],
 ];

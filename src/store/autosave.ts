@@ -17,7 +17,7 @@ import {
 } from "./knives";
 import type { Damaged, Reading } from "./reading";
 import type { KnifeRecord, Reference } from "./rows";
-import type { Session } from "./session";
+import type { EditFor, Session } from "./session";
 import { storage, writeWithRetry } from "./storage";
 import { KNIVES } from "./tables/knives";
 
@@ -168,7 +168,7 @@ export function createAutosave<D extends ProductDesign>(
     letGo(record.id);
     revision = theirs.revision;
     written = theirs.design;
-    session.getState().adopt("Change from another tab", theirs.design);
+    session.getState().edit({ code: "take-other-tab", design: theirs.design } as EditFor<D>);
     store.setState((s) => ({
       status: "kept",
       reference: theirs.reference,

@@ -1,5 +1,6 @@
 import { asFixed } from "@/core/design/fixed.fixtures";
 import { RECORD_VERSION } from "@/core/design/version";
+import { noted } from "@/core/edit/kept";
 import "fake-indexeddb/auto";
 import fc from "fast-check";
 import { beforeEach, describe, expect, it } from "vitest";
@@ -16,7 +17,7 @@ import { ready } from "./storage";
 
 const sedge = newDesign("Sedge");
 const thick = (mm: number, of: Design = sedge): Design => ({ ...of, blade: { ...of.blade, spineMm: mm } });
-const state = (design: Design, label: string) => ({ design, label });
+const state = (design: Design, says: string) => ({ design, last: noted(says) });
 const timeline = (past: Design[], now: Design, future: Design[] = []): Timeline => ({
   past: past.map((d, i) => state(d, `p${i}`)),
   now: state(now, "now"),
@@ -37,7 +38,7 @@ describe("the steps that are to be written", () => {
     expect(first.put).toEqual([
       {
         at: 0,
-        label: "now",
+        edit: noted("now"),
         undone: false,
         version: RECORD_VERSION,
         before: { blade: a.blade },
@@ -171,7 +172,7 @@ describe("a history that does not fit its knife", () => {
     await step(2, {});
     const { past, now, future } = await readTimeline("k", thick(5), sealed(thick(5)));
     expect(past).toHaveLength(1);
-    expect(now.label).toBe("s2");
+    expect(now.last).toEqual(noted("s2"));
     expect(future).toEqual([]);
   });
 });

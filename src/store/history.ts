@@ -1,5 +1,6 @@
 import type { ProductDesign } from "@/core/design/product";
 import { RECORD_VERSION } from "@/core/design/version";
+import { type KeptEdit, noted, readKeptEdit, stepBetween } from "@/core/edit/kept";
 import { isRecord } from "@/core/isRecord";
 import { db } from "./db";
 import { followKept } from "./followed";
@@ -12,7 +13,7 @@ export const MOST_STEPS = 100;
 /** A design and what was done to reach it. */
 export interface State<D extends ProductDesign = ProductDesign> {
   readonly design: D;
-  readonly label: string;
+  readonly last: KeptEdit | null;
 }
 
 export type Step = Omit<StepRecord, "knifeId">;
@@ -34,17 +35,16 @@ export interface Timeline<D extends ProductDesign = ProductDesign> {
   readonly future: readonly State<D>[];
 }
 
-type Fields = Readonly<Record<string, unknown>>;
+const stepOf = (at: number, { design: to, last }: State, from: ProductDesign, undone: boolean): Step => ({
+  at,
+  undone,
+  version: RECORD_VERSION,
+  ...stepBetween(from, to, last ?? noted("")),
+});
 
-/** The fields of `design` that are not the very same in `other`: edits leave alone what they do not change. */
-function unlike(design: ProductDesign, other: ProductDesign): Fields {
-  const keys = Object.keys(design) as (keyof ProductDesign)[];
-  return Object.fromEntries(keys.filter((k) => design[k] !== other[k]).map((k) => [k, design[k]]));
-}
-
-function stepOf(at: number, { design: to, label }: State, from: ProductDesign, undone: boolean): Step {
-  return { at, label, undone, version: RECORD_VERSION, before: unlike(from, to), after: unlike(to, from) };
-}
+/** The edit of a step; one that was kept before edits were data says in English what it was. */
+const editOf = ({ edit, label }: Partial<Pick<StepRecord, "edit" | "label">>): KeptEdit =>
+  readKeptEdit(edit) ?? noted(typeof label === "string" ? label : "");
 
 /**
  * Follows a session's timeline and tells which steps of it are to be written: most edits change one field of the
@@ -143,13 +143,13 @@ export async function readTimeline(
     const design: ProductDesign | null = raw === null ? null : await readState(raw, version);
     if (!design) break;
     steps.push(row);
-    future.push({ design, label: String(row.label) });
+    future.push({ design, last: editOf(row) });
   }
-  // A state's label says what was done to reach it: it stands with the step before it.
-  const labelOf = (i: number) => (i > 0 ? String(steps[i - 1].label) : "");
+  // A state says what was done to reach it: that stands with the step before it.
+  const lastOf = (i: number) => (i > 0 ? editOf(steps[i - 1]) : null);
   return {
-    past: past.map((design, i) => ({ design, label: labelOf(i) })),
-    now: { design: now, label: labelOf(taken) },
+    past: past.map((design, i) => ({ design, last: lastOf(i) })),
+    now: { design: now, last: lastOf(taken) },
     future,
     steps: version === RECORD_VERSION && now === stored.design ? steps : [],
   };

@@ -47,10 +47,7 @@ describe("own materials", () => {
   it("are carried by a knife as soon as it is made of them, and left behind when it no longer is", async () => {
     await keepMaterial(LAYERED);
     const session = createSession(newDesign("Sedge"));
-    const steel = (id: string) =>
-      session.getState().edit("Steel", (d) => {
-        d.blade.steel = id;
-      });
+    const steel = (id: string) => session.getState().edit({ code: "set", path: "blade.steel", to: id });
     expect(steel(LAYERED.id)).toBeNull();
     expect(session.getState().design.materials).toEqual([LAYERED]);
     steel("steel-1084");

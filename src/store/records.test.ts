@@ -247,7 +247,7 @@ describe("a knife's history", () => {
 
     const { session, autosave } = await opened(id);
     expect(spineNow(session)).toBe(6);
-    expect(session.getState().label).toBe("Change spine");
+    expect(session.getState().last).toEqual({ code: "set", path: "blade.spineMm", to: 6 });
     session.redo();
     expect(spineNow(session)).toBe(7);
     for (const mm of [6, 5, 4]) {

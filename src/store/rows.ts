@@ -1,4 +1,5 @@
 import type { ProductDesign } from "@/core/design/product";
+import type { EditStep, KeptEdit } from "@/core/edit/kept";
 import type { Row } from "./tables/spec";
 
 /** A state that the maker chose to keep, to measure later changes against. */
@@ -61,17 +62,17 @@ export interface SettingRecord {
 }
 
 /** One step of a knife's history: what it changed, as it was before and after. */
-export interface StepRecord {
+export interface StepRecord extends Pick<EditStep, "before" | "after"> {
   readonly knifeId: string;
   /** Steps of a knife in order. */
   readonly at: number;
-  readonly label: string;
+  /** What was done. */
+  readonly edit?: KeptEdit;
+  /** The same in English, of a step that was kept before edits were data. */
+  readonly label?: string;
   /** Whether it is undone: it can be redone then. */
   readonly undone: boolean;
   readonly version: number;
-  /** Those fields of the design that the step changed. */
-  readonly before: Readonly<Record<string, unknown>>;
-  readonly after: Readonly<Record<string, unknown>>;
 }
 
 /** What a knife weighed when it was last weighed, so that the Rack shows it at once. */

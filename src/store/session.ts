@@ -1,18 +1,22 @@
-import { produce } from "immer";
 import { temporal } from "zundo";
 import { createStore } from "zustand/vanilla";
 import { withOwnMaterials } from "@/core/design/materials";
 import type { FieldProblem } from "@/core/design/problem";
 import type { ProductDesign } from "@/core/design/product";
 import { recordRefusal } from "@/core/design/refusal";
+import type { Design } from "@/core/design/schema";
 import { withOwnParts } from "@/core/design/workshop";
+import { applyEdit } from "@/core/edit/applyEdit";
+import type { CommonEdit } from "@/core/edit/common";
+import type { FixedEdit } from "@/core/edit/fixed/edits";
+import { type KeptEdit, keptEdit } from "@/core/edit/kept";
 import { recordOf } from "@/core/products/recordOf";
 import { follow } from "./followed";
 import type { State, Timeline } from "./history";
 import { ownMaterials } from "./ownMaterials";
 
-/** What an edit's recipe changes: the same shape, free to be written to. */
-export type Draft<T> = { -readonly [K in keyof T]: T[K] extends object ? Draft<T[K]> : T[K] };
+/** What can be done to a product's designs. */
+export type EditFor<D extends ProductDesign> = D extends Design ? FixedEdit : CommonEdit;
 
 export interface EditOptions {
   /** Edits of one gesture (a drag, a run of arrow keys) become one step of undo. */
@@ -21,12 +25,10 @@ export interface EditOptions {
 
 export interface SessionState<D extends ProductDesign = ProductDesign> {
   readonly design: D;
-  /** What the last edit did, in words: shown beside undo. */
-  readonly label: string;
+  /** The last edit: what undo would take back; null before there is any. */
+  readonly last: KeptEdit | null;
   /** Changes the design, unless the result is one that no file could hold: then nothing changes, and why is said. */
-  edit(label: string, recipe: (draft: Draft<D>) => void, options?: EditOptions): FieldProblem | null;
-  /** Takes a whole design as one step of undo: a restored or foreign state. */
-  adopt(label: string, design: D): void;
+  edit(edit: EditFor<D>, options?: EditOptions): FieldProblem | null;
 }
 
 /** One design being edited: immutable, with undo and redo, from the start where its history was kept. */
@@ -36,33 +38,33 @@ export function createSession<D extends ProductDesign>(initial: D, kept?: Timeli
   const store = createStore<SessionState<D>>()(
     temporal(
       (set) => {
-        const put = (label: string, design: D, gesture: string | null) => {
+        const put = (last: KeptEdit, design: D, gesture: string | null) => {
           const goesOn = gesture !== null && gesture === lastGesture;
           const history = store.temporal.getState();
           // The first edit of a gesture records where it began; the rest replace each other.
           if (goesOn) history.pause();
-          set({ design, label });
+          set({ design, last });
           if (goesOn) history.resume();
           lastGesture = gesture;
         };
         return {
           design: initial,
-          label: kept?.now.label ?? "",
-          edit: (label, recipe, options) => {
+          last: kept?.now.last ?? null,
+          edit: (edit, options) => {
             const now = store.getState().design;
-            const changed = produce(now, recipe as (draft: unknown) => void);
-            const next = withOwnParts(now, withOwnMaterials(record.tidied(changed) as D, ownMaterials()));
+            const made = record.tidied(applyEdit(record.edits, now, edit)) as D;
+            // A whole design carries what is its own; what an edit changes becomes the design's own.
+            const next = "design" in edit ? made : withOwnParts(now, withOwnMaterials(made, ownMaterials()));
             if (next === now) return null;
             const refused = recordRefusal(record.schema, next);
-            if (!refused) put(label, next, options?.gesture ?? null);
+            if (!refused) put(keptEdit(edit), next, options?.gesture ?? null);
             return refused;
           },
-          adopt: (label, design) => put(label, design, null),
         };
       },
       {
         limit: 300,
-        partialize: ({ design, label }) => ({ design, label }),
+        partialize: ({ design, last }) => ({ design, last }),
         equality: (a, b) => a.design === b.design,
       },
     ),
@@ -83,10 +85,10 @@ export function createSession<D extends ProductDesign>(initial: D, kept?: Timeli
     /** All states as they stand. */
     timeline: (): Timeline<D> => {
       const { pastStates, futureStates } = store.temporal.getState();
-      const { design, label } = store.getState();
+      const { design, last } = store.getState();
       return {
         past: pastStates as State<D>[],
-        now: { design, label },
+        now: { design, last },
         future: [...futureStates].reverse() as State<D>[],
       };
     },

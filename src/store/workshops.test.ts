@@ -125,18 +125,11 @@ describe("a knife that follows a workshop", () => {
     await firstWorkshop();
     const workshop = await present();
     const session = createSession(await read(id));
-    session.getState().edit("Change the temperature", (d) => {
-      d.workshop.shopC = 30;
-    });
+    session.getState().edit({ code: "set", path: "workshop.shopC", to: 30 });
     expect(session.getState().design.workshop).toMatchObject({ shopC: 30, own: ["shopC"] });
-    session.getState().edit("Use the workshop's", (d) => {
-      d.workshop.own = [];
-      d.workshop.shopC = workshop.facts.shopC;
-    });
+    session.getState().edit({ code: "share-part", part: "shopC", workshop });
     expect(session.getState().design.workshop).toMatchObject({ shopC: 20, own: [] });
-    session.getState().edit("Rename", (d) => {
-      d.name = "Rush";
-    });
+    session.getState().edit({ code: "set", path: "name", to: "Rush" });
     await changeWorkshop(workshop.id, (w) => ({ ...w, facts: { ...w.facts, shopC: 12 } }));
     session.followOn();
     expect(session.getState().design.workshop.shopC).toBe(12);

@@ -1,7 +1,9 @@
 import type { UseKind } from "@/core/design/schema";
 import { own } from "@/core/own";
 import type { MaterialOf } from "@/core/stock/types";
+import type { LeverEffect } from "@/core/tune/effects";
 import type { Strategy } from "@/core/tune/sets";
+import { printLength, type UnitSystem } from "@/core/units/print";
 
 export const USE_WORDS: Record<UseKind, string> = {
   "kitchen-slicer": "Kitchen slicer",
@@ -63,6 +65,22 @@ export function leverWords(id: string, materialOf: MaterialOf): string {
   const [what, material] = id.split(":");
   if (material) return `${own(CHOICE_WORDS, what) ?? what} ${materialOf(material)?.name ?? material}`;
   return own(LEVER_WORDS, id) ?? materialOf(id)?.name ?? id;
+}
+
+/** "Tang at the butt −0.5 mm" */
+export function stepWords(
+  l: Pick<LeverEffect, "id" | "unit" | "amount">,
+  units: UnitSystem,
+  materialOf: MaterialOf,
+): string {
+  if (l.unit === "choice") return leverWords(l.id, materialOf);
+  if (l.unit === "holes") return `${leverWords(l.id, materialOf)}: ${l.amount} more`;
+  return `${leverWords(l.id, materialOf)} ${signed(l.amount, (v) => printLength(v, units, 1))}`;
+}
+
+/** With a sign in front, + too. */
+export function signed(value: number, print: (v: number) => string): string {
+  return value > 0 ? `+${print(value)}` : print(value);
 }
 
 export const STRATEGY_WORDS: Record<Strategy, string> = {

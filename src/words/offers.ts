@@ -1,8 +1,8 @@
 import { materialsIn } from "@/core/design/materials";
 import type { Design } from "@/core/design/schema";
-import { valueAt } from "@/core/edit/path";
 import { itemNames, pieceNaming } from "@/core/layout/itemNames";
 import { own } from "@/core/own";
+import { valueAt } from "@/core/record/path";
 import type { Change, Fix, Offer } from "@/core/review/types";
 import type { MaterialOf } from "@/core/stock/types";
 import {

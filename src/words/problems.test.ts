@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { CONSTRUCTIONS } from "@/core/design/constructions.fixtures";
 import { refusalOf } from "@/core/design/refusal";
 import type { Design } from "@/core/design/schema";
-import { putAt } from "@/core/edit/path";
+import { putAt } from "@/core/record/path";
 import { inputValueWords, inputWords } from "./inputs";
 import { fieldWords, problemWords } from "./problems";
 

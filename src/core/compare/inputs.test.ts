@@ -3,8 +3,8 @@ import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { newDesign } from "../design/create";
 import { limitsAt } from "../design/limits";
 import type { Design } from "../design/schema";
-import { putAt, valueAt } from "../edit/path";
 import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
+import { putAt, valueAt } from "../record/path";
 import { differingInputs } from "./inputs";
 import { differingTraits } from "./traits";
 

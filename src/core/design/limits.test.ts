@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { putAt, valueAt } from "../edit/path";
+import { putAt, valueAt } from "../record/path";
 import { CONSTRUCTIONS } from "./constructions.fixtures";
 import { isFull, limitsAt, mostAt } from "./limits";
 import { designSchema } from "./schema";

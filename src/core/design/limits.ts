@@ -1,6 +1,6 @@
 import type * as z from "zod/mini";
-import { valueAt } from "../edit/path";
 import { own } from "../own";
+import { valueAt } from "../record/path";
 import { type Design, designSchema } from "./schema";
 
 /** The least and the most that a number of a record may be. */

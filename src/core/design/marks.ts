@@ -1,5 +1,5 @@
-import { valueAt } from "../edit/path";
 import { own } from "../own";
+import { valueAt } from "../record/path";
 import { itemKey } from "./itemKey";
 import type { Design } from "./schema";
 

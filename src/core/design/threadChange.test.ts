@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
-import { putAt, valueAt } from "../edit/path";
 import { FASTENER_KINDS, newFastener } from "../fasteners/registry";
 import { fitSheet } from "../fit/sheet";
+import { putAt, valueAt } from "../record/path";
 import { BAR_END_KINDS } from "../tangEnds/registry";
 import { THREADS } from "../units/threads";
 import { withEnd, withTang } from "./constructions";

@@ -1,5 +1,5 @@
-import { valueAt } from "../edit/path";
 import { kindOf } from "../fasteners/registry";
+import { valueAt } from "../record/path";
 import { endKindOf } from "../tangEnds/registry";
 import { threadOf } from "../units/screws";
 import type { Thread } from "../units/threads";

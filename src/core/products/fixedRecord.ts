@@ -3,6 +3,7 @@ import { MIGRATIONS } from "../design/migrate";
 import { type Design, designSchema, type StoredMesh } from "../design/schema";
 import { STARTING_FORMS, startingForm } from "../design/startingForms";
 import { decodeMesh } from "../design/storedMesh";
+import { FIXED_EDITS } from "../edit/fixed/edits";
 import { meshFault } from "../solids/meshFaults";
 import type { RecordSpec } from "./product";
 
@@ -42,5 +43,6 @@ export const fixedRecord: RecordSpec<Design> = {
     }),
   tidied: withoutStaleMarks,
   notWeighed: new Set(NOT_WEIGHED),
+  edits: FIXED_EDITS,
   starts: STARTING_FORMS.map((code) => ({ code, begin: (name) => startingForm(code, name) })),
 };

@@ -4,6 +4,7 @@ import type { Bill } from "../cost/bill";
 import type { Shop } from "../cost/shop";
 import type { Migrations } from "../design/migrate";
 import type { ProductDesign } from "../design/product";
+import type { EditTable } from "../edit/table";
 import type { Review } from "../review/reviewDesign";
 import type { Fineness } from "../weigh/integrate";
 import type { PanelMemory } from "../weigh/panelMemory";
@@ -37,6 +38,8 @@ export interface RecordSpec<D extends ProductDesign = ProductDesign> {
   /** Fields that say nothing of its weight. */
   readonly notWeighed: ReadonlySet<string>;
   readonly starts: readonly Start<D>[];
+  /** What can be done to its designs, besides what can be done to every design. */
+  readonly edits: EditTable<D>;
 }
 
 /** What a product's designs are as things: built and weighed. Methods are given designs of this product only. */

@@ -56,6 +56,7 @@ export const toyRecord: RecordSpec<Toy> = {
       : [],
   tidied: (design) => design,
   notWeighed: new Set(["name", "notes", "job", "workshop"]),
+  edits: {},
   starts: [{ code: "small-block", begin: newToy }],
 };
 

@@ -1,8 +1,8 @@
 import { unglued } from "../design/constructions";
 import type { Design } from "../design/schema";
-import { putAt } from "../edit/path";
 import { stretchedHandle } from "../layout/handleLengths";
-import { withLevers } from "../tune/effects";
+import { putAt } from "../record/path";
+import { withLevers } from "../tune/levers";
 import type { Fix } from "./types";
 
 /** The design with a fix applied. One whose subject is gone changes nothing. */

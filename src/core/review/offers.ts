@@ -1,7 +1,7 @@
 import { keepsLocks, keepsMeasured } from "../design/marks";
 import { refusalOf } from "../design/refusal";
 import type { Design } from "../design/schema";
-import { valueAt } from "../edit/path";
+import { valueAt } from "../record/path";
 import { type Figures, figuresOf } from "../tune/effects";
 import { faultsOf } from "../weigh/faults";
 import { applyFix } from "./fixes";

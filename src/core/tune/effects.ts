@@ -66,14 +66,3 @@ export function leverEffects(design: Design): LeverEffect[] {
   );
   return effects.sort((a, b) => Math.abs(b.balanceMm) - Math.abs(a.balanceMm));
 }
-
-/** The design with several levers moved, in the order of their list; null where one of them has no meaning. */
-export function withLevers(design: Design, amounts: ReadonlyMap<string, number>): Design | null {
-  let next: Design | null = design;
-  for (const lever of leversOf(design)) {
-    const amount = amounts.get(lever.id);
-    if (amount === undefined || amount === 0 || !next) continue;
-    next = lever.apply(next, amount);
-  }
-  return next;
-}

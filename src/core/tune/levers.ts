@@ -20,3 +20,14 @@ export function leversOf(design: Design): Lever[] {
     return moves ? [{ ...lever, apply }] : [];
   });
 }
+
+/** The design with several levers moved, in the order of their list; null where one of them has no meaning. */
+export function withLevers(design: Design, amounts: ReadonlyMap<string, number>): Design | null {
+  let next: Design | null = design;
+  for (const lever of leversOf(design)) {
+    const amount = amounts.get(lever.id);
+    if (amount === undefined || amount === 0 || !next) continue;
+    next = lever.apply(next, amount);
+  }
+  return next;
+}

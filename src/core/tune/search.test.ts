@@ -3,8 +3,9 @@ import { Matrix, pseudoInverse } from "ml-matrix";
 import { describe, expect, it } from "vitest";
 import { newDesign } from "../design/create";
 import { outside } from "../design/uses";
-import { figuresOf, withLevers } from "./effects";
+import { figuresOf } from "./effects";
 import type { Lever } from "./lever";
+import { withLevers } from "./levers";
 import { search, type Trial, trialsOf } from "./search";
 import { aim, leastChange, type Slope } from "./sets";
 

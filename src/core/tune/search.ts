@@ -4,8 +4,9 @@ import { outside } from "../design/uses";
 import { clamp } from "../number";
 import { ROUNDING } from "../tolerances";
 import { memoryOf } from "../weigh/momentsOf";
-import { type Figures, figuresOf, withLevers } from "./effects";
+import { type Figures, figuresOf } from "./effects";
 import type { Lever } from "./lever";
+import { withLevers } from "./levers";
 import { aim, leastChange, type Slope, type Strategy, type Target, weightOf } from "./sets";
 
 export type Amounts = ReadonlyMap<string, number>;

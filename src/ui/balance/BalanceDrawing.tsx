@@ -8,7 +8,6 @@ import { useUnits } from "@/store/settings";
 import { datumWords } from "@/words/balance";
 import { useBench, useDesign, useSettledDesign } from "../bench/BenchContext";
 import { DragPoint } from "../bench/DragPoint";
-import { setHeld } from "../bench/points/types";
 import { BalanceMark } from "../drawing/BalanceMark";
 import { knifeExtent } from "../drawing/extent";
 import { Hatches } from "../drawing/Hatches";
@@ -123,15 +122,7 @@ export function BalanceDrawing(props: {
           at={{ x: gripMm, y: 0 }}
           scale={scale}
           label={`Grip point: ${printLength(-gripMm, units)} behind ${datumWords(design)}`}
-          onMove={(to, gesture) =>
-            edit(
-              "Move grip point",
-              (d) => {
-                setHeld(d, "use.gripMm", to.x);
-              },
-              { gesture },
-            )
-          }
+          onMove={(to, gesture) => edit({ code: "move-grip", xMm: to.x }, { gesture })}
           onEdit={() => undefined}
         />
       </svg>

@@ -5,12 +5,13 @@ import { useMemo } from "react";
 import { figuresOf } from "@/core/tune/effects";
 import { printLength, printMass } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
+import { editWords } from "@/words/edits";
 import { useBench } from "../bench/BenchContext";
 import type { Ghost } from "./ghost";
 
 /** What is being tried, what the knife would weigh, and whether to keep it. */
 export function GhostBar({ ghost, onEnd }: { ghost: Ghost; onEnd: () => void }) {
-  const { session } = useBench();
+  const { edit } = useBench();
   const units = useUnits();
   const figures = useMemo(() => figuresOf(ghost.design), [ghost]);
   return (
@@ -25,7 +26,7 @@ export function GhostBar({ ghost, onEnd }: { ghost: Ghost; onEnd: () => void }) 
       data-testid="ghost-bar"
     >
       <Text flex="1">
-        Trying <b>{ghost.label}</b>
+        Trying <b>{editWords(ghost.edit, ghost.of, units)}</b>
         {figures && (
           <>
             : {printMass(figures.massG, units)}, balance {printLength(figures.balanceMm, units)}
@@ -35,7 +36,7 @@ export function GhostBar({ ghost, onEnd }: { ghost: Ghost; onEnd: () => void }) 
       <Button
         size="xs"
         onClick={() => {
-          session.getState().adopt(ghost.label, ghost.design);
+          edit(ghost.edit);
           onEnd();
         }}
       >

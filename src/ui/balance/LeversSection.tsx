@@ -5,13 +5,12 @@ import type { Design } from "@/core/design/schema";
 import { outside } from "@/core/design/uses";
 import { remembered } from "@/core/layout/remembered";
 import { type PartRef, partRefsOfChange } from "@/core/review/partRefs";
-import type { MaterialOf } from "@/core/stock/types";
 import { ROUNDING } from "@/core/tolerances";
-import { type LeverEffect, withLevers } from "@/core/tune/effects";
-import { leversOf } from "@/core/tune/levers";
+import type { LeverEffect } from "@/core/tune/effects";
+import { leversOf, withLevers } from "@/core/tune/levers";
 import { printLength, printMass } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
-import { leverWords } from "@/words/levers";
+import { leverWords, signed, stepWords } from "@/words/levers";
 import { useReport, useSettledDesign } from "../bench/BenchContext";
 import { Figures, Note, Section } from "../fit/Section";
 import { useMaterialOf } from "../materials";
@@ -40,7 +39,7 @@ export const LeversSection = memo(function LeversSection({ onTry }: { onTry: (gh
   const materialOf = useMaterialOf();
   const tryIt = (l: LeverEffect) => {
     const next = withLevers(design, new Map([[l.id, l.amount]]));
-    if (next) onTry({ label: stepWords(l, units, materialOf), design: next, of: design });
+    if (next) onTry({ edit: { code: "pull", amounts: { [l.id]: l.amount } }, design: next, of: design });
   };
   return (
     <Section id="levers" title="What each change does">
@@ -106,22 +105,6 @@ export const leverPartRefs = remembered((design: Design): ReadonlyMap<string, re
   }
   return partRefs;
 });
-
-/** "Tang at the butt −0.5 mm" */
-export function stepWords(
-  l: Pick<LeverEffect, "id" | "unit" | "amount">,
-  units: Parameters<typeof printLength>[1],
-  materialOf: MaterialOf,
-): string {
-  if (l.unit === "choice") return leverWords(l.id, materialOf);
-  if (l.unit === "holes") return `${leverWords(l.id, materialOf)}: ${l.amount} more`;
-  return `${leverWords(l.id, materialOf)} ${signed(l.amount, (v) => printLength(v, units, 1))}`;
-}
-
-/** With a sign in front, + too. */
-export function signed(value: number, print: (v: number) => string): string {
-  return value > 0 ? `+${print(value)}` : print(value);
-}
 
 /** How far it moves the balance, back to the left and forward to the right. */
 function Reach({ balanceMm, most }: { balanceMm: number; most: number }) {

@@ -44,8 +44,8 @@ export const SpreadSection = memo(function SpreadSection() {
       title="Spread between builds"
       settings={
         <>
-          <LengthAt at="use.toleranceMm" label="Tolerance of metal" />
-          <LengthAt at="use.shapingMm" label="Tolerance of hand shaping" />
+          <LengthAt at="use.toleranceMm" />
+          <LengthAt at="use.shapingMm" />
           <Note>19 of 20 builds stay within these; densities within their range.</Note>
         </>
       }

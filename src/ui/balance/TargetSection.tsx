@@ -2,7 +2,7 @@
 import { Text } from "@chakra-ui/react";
 import { memo } from "react";
 import { USES, type UseKind } from "@/core/design/schema";
-import { outside, withUse } from "@/core/design/uses";
+import { outside } from "@/core/design/uses";
 import { printLength, printMass } from "@/core/units/print";
 import type { MassReport } from "@/core/weigh/report";
 import { useUnits } from "@/store/settings";
@@ -35,22 +35,17 @@ export const TargetSection = memo(function TargetSection({ report }: { report: M
             label="Use"
             value={use.kind}
             choices={USES.map((value) => ({ value, name: USE_WORDS[value] }))}
-            onChange={(kind: UseKind) =>
-              edit("Change use", (d) => {
-                d.use = withUse(d.use, kind);
-              })
-            }
+            onChange={(kind: UseKind) => edit({ code: "use", kind })}
           />
           <LengthAt
             at="use.balanceMm.low"
-            label="Balance from"
             max={use.balanceMm.high}
             help={`Measured from ${datum}; behind it is below zero.`}
           />
-          <LengthAt at="use.balanceMm.high" label="Balance to" min={use.balanceMm.low} />
-          <MassAt at="use.massG.low" label="Weight from" max={use.massG.high} />
-          <MassAt at="use.massG.high" label="Weight to" min={use.massG.low} />
-          <LengthAt at="use.gripMm" label="Grip point behind the front" behind />
+          <LengthAt at="use.balanceMm.high" min={use.balanceMm.low} />
+          <MassAt at="use.massG.low" max={use.massG.high} />
+          <MassAt at="use.massG.high" min={use.massG.low} />
+          <LengthAt at="use.gripMm" behind />
         </>
       }
     >

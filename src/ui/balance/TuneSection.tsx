@@ -8,14 +8,13 @@ import type { PartRef } from "@/core/review/partRefs";
 import type { ReviewedAnswer } from "@/core/review/tuneReviewed";
 import type { MaterialOf } from "@/core/stock/types";
 import { SAME_PLACE_MM } from "@/core/tolerances";
-import { withLevers } from "@/core/tune/effects";
 import type { Lever } from "@/core/tune/lever";
-import { leversOf } from "@/core/tune/levers";
+import { leversOf, withLevers } from "@/core/tune/levers";
 import type { Blocked, Limits } from "@/core/tune/solve";
 import { printLength, printMass, type UnitSystem } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { findingWords } from "@/words/findings";
-import { leverWords, STRATEGY_WORDS } from "@/words/levers";
+import { leverWords, STRATEGY_WORDS, signed, stepWords } from "@/words/levers";
 import { useSettledDesign } from "../bench/BenchContext";
 import { LengthField } from "../fields/LengthField";
 import { Tick } from "../fields/Tick";
@@ -24,7 +23,7 @@ import { useMaterialOf } from "../materials";
 import { useHighlight } from "../sight/useHighlight";
 import { useTask } from "../useTask";
 import type { Ghost } from "./ghost";
-import { leverPartRefs, signed, stepWords } from "./LeversSection";
+import { leverPartRefs } from "./LeversSection";
 
 /** Finds the smallest changes that land the knife in its windows, by the levers that are allowed. */
 export const TuneSection = memo(function TuneSection({ onTry }: { onTry: (ghost: Ghost) => void }) {
@@ -175,8 +174,9 @@ function OneAnswer({
   const unitOf = new Map(leversOf(of).map((l) => [l.id, l.unit]));
   const words = a.changes.map((c) => stepWords({ ...c, unit: unitOf.get(c.id) ?? "mm" }, units, materialOf));
   const tryIt = () => {
-    const next = withLevers(of, new Map(a.changes.map((c) => [c.id, c.amount])));
-    if (next) onTry({ label: words.join(", "), design: next, of });
+    const amounts = Object.fromEntries(a.changes.map((c) => [c.id, c.amount]));
+    const next = withLevers(of, new Map(Object.entries(amounts)));
+    if (next) onTry({ edit: { code: "pull", amounts }, design: next, of });
   };
   return (
     <Stack gap="1" borderLeftWidth="3px" borderLeftColor={a.lands ? "ink" : "warn"} pl="3" {...speaks}>

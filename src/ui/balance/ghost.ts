@@ -1,8 +1,11 @@
 import type { Design } from "@/core/design/schema";
+import type { FixedEdit } from "@/core/edit/fixed/edits";
+
+type PullEdit = Extract<FixedEdit, { readonly code: "pull" }>;
 
 /** A change that is tried before it is kept. */
 export interface Ghost {
-  readonly label: string;
+  readonly edit: PullEdit;
   readonly design: Design;
   /** What it was made from: it goes away when that changes. */
   readonly of: Design;

@@ -4,6 +4,8 @@ import { useStore } from "zustand";
 import { useShallow } from "zustand/react/shallow";
 import type { ProductDesign } from "@/core/design/product";
 import type { Design } from "@/core/design/schema";
+import type { KeptEdit } from "@/core/edit/kept";
+import { useUnits } from "@/store/settings";
 import type { ProductViews } from "../products/product";
 import { useAfterPaint } from "../useAfterPaint";
 import type { Bench, BenchState } from "./benchState";
@@ -82,4 +84,18 @@ export function useLaterDesign(): Design {
 export const useSettledDesign = () => useBenchState((s) => s.settled);
 
 /** The last weighing of whatever product is on the bench, and what it is of. */
+/** What undo and redo call an edit of the design on the bench; nothing where there is none. */
+export function useEditWords(): (edit: KeptEdit | null | undefined) => string {
+  const { session } = useBenchOf<ProductDesign>();
+  const { editWords } = useViews();
+  const units = useUnits();
+  return (edit) => (edit ? editWords(edit, session.getState().design, units) : "");
+}
+
+/** What undo would take back. */
+export function useLastEdit(): string {
+  const last = useStore(useBenchOf<ProductDesign>().session, (s) => s.last);
+  return useEditWords()(last);
+}
+
 export const useWeighed = () => useStore(useBenchOf<ProductDesign>().state, (s) => s.weighed);

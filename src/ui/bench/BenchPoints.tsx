@@ -1,30 +1,34 @@
 "use client";
 import type { Design } from "@/core/design/schema";
-import { putAt, valueAt } from "@/core/edit/path";
+import type { PointPlace } from "@/core/edit/fixed/pointEdits";
+import type { BenchPoint } from "@/core/edit/points/types";
+import { valueAt } from "@/core/record/path";
 import { printLength, type UnitSystem } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
+import { fieldName } from "@/words/fields";
+import { small } from "@/words/grammar";
+import { pointWords } from "@/words/points";
 import { type Scale, toPx } from "../drawing/path";
 import { shownLimits } from "../fields/bound";
-import { useBench, useDesign } from "./BenchContext";
+import { useBench, useDesign, useStep } from "./BenchContext";
 import type { Bench } from "./benchState";
 import { DragPoint } from "./DragPoint";
 import type { PlaceTarget } from "./PlaceEditor";
-import type { BenchPoint } from "./points/types";
 
 /** "Length 96.0 mm, Middle above the axis 0.0 mm" */
-function told(point: BenchPoint, design: Design, units: UnitSystem): string {
+function numbersWords(point: BenchPoint, design: Design, units: UnitSystem): string {
   return point.fields
     .map((f) => {
       const mm = valueAt(design, f.path);
-      return typeof mm === "number"
-        ? `${printLength((f.behind ? -1 : 1) * mm, units)} ${f.label.toLowerCase()}`
-        : f.label;
+      const name = fieldName(f.path, design);
+      return typeof mm === "number" ? `${printLength((f.behind ? -1 : 1) * mm, units)} ${small(name)}` : name;
     })
     .join(", ");
 }
 
 /** The points of one view, each dragged, nudged, typed and, where it can be, removed. */
 export function BenchPoints(props: {
+  view: PointPlace["view"];
   points: readonly BenchPoint[];
   scale: Scale;
   onEdit: (id: string) => void;
@@ -32,9 +36,11 @@ export function BenchPoints(props: {
   const { edit } = useBench();
   const design = useDesign();
   const units = useUnits();
-  const { scale, onEdit } = props;
+  const step = useStep();
+  const { view, scale, onEdit } = props;
   return props.points.map((p) => {
-    const { remove } = p;
+    const place = { view, step, id: p.id, name: p.name };
+    const title = pointWords(p.name);
     return (
       <DragPoint
         key={p.id}
@@ -43,10 +49,10 @@ export function BenchPoints(props: {
         scale={scale}
         radius={p.radiusMm === undefined ? undefined : p.radiusMm * scale.pxPerMm}
         corner={p.corner}
-        label={p.fields.length > 0 ? `${p.title}: ${told(p, design, units)}` : p.title}
+        label={p.fields.length > 0 ? `${title}: ${numbersWords(p, design, units)}` : title}
         snaps={p.snaps}
-        onMove={(to, gesture) => edit(`Move ${lower(p.title)}`, (d) => p.move(d, to), { gesture })}
-        onRemove={remove && (() => edit(`Remove ${lower(p.title)}`, remove))}
+        onMove={(to, gesture) => edit({ code: "move-point", ...place, to }, { gesture })}
+        onRemove={p.remove && (() => edit({ code: "remove-point", ...place }))}
         onEdit={() => p.fields.length > 0 && onEdit(p.id)}
       />
     );
@@ -56,35 +62,28 @@ export function BenchPoints(props: {
 /** What the number editor shows for a point. */
 export function pointTarget(
   point: BenchPoint,
+  of: Pick<PointPlace, "view" | "step">,
   scale: Scale,
   design: Design,
   edit: Bench["edit"],
 ): PlaceTarget {
+  const place = { ...of, id: point.id, name: point.name };
   return {
-    title: point.title,
+    title: pointWords(point.name),
     px: toPx(scale, point.at.x, point.at.y),
     fields: point.fields.flatMap((f) => {
       const mm = valueAt(design, f.path);
       if (typeof mm !== "number") return [];
       const sign = f.behind ? -1 : 1;
       const limits = shownLimits(design, f.path, sign);
-      const verb = f.label === "Diameter" ? "Resize" : "Move";
       return [
         {
-          label: f.label,
+          label: fieldName(f.path, design),
           ...limits,
           mm: sign * mm + 0,
-          onChange: (to: number) =>
-            edit(`${verb} ${lower(point.title)}`, (d) => {
-              putAt(d, f.path, sign * to + 0);
-              point.after?.(d);
-            }),
+          onChange: (to: number) => edit({ code: "type-point", ...place, path: f.path, to: sign * to + 0 }),
         },
       ];
     }),
   };
-}
-
-function lower(title: string): string {
-  return title.charAt(0).toLowerCase() + title.slice(1);
 }

@@ -6,7 +6,7 @@ import { useStore } from "zustand";
 import type { ProductDesign } from "@/core/design/product";
 import { exportKnife } from "../files";
 import { notices } from "../shell/notice";
-import { useBenchOf, useProduct } from "./BenchContext";
+import { useBenchOf, useEditWords, useLastEdit, useProduct } from "./BenchContext";
 
 const KEPT_WORDS = {
   kept: "Saved",
@@ -25,7 +25,8 @@ export function BenchTools({ onPattern }: { onPattern: (() => void) | null }) {
   // Only these: tracking is paused and taken up again at every step of a drag.
   const pastStates = useStore(session.temporal, (t) => t.pastStates);
   const futureStates = useStore(session.temporal, (t) => t.futureStates);
-  const label = useStore(session, (s) => s.label);
+  const says = useLastEdit();
+  const editWords = useEditWords();
   const reference = useStore(autosave, (a) => a.reference);
   const [name, setName] = useState<string | null>(null);
   const setReference = async () => {
@@ -60,9 +61,7 @@ export function BenchTools({ onPattern }: { onPattern: (() => void) | null }) {
   const rename = () => {
     const next = name?.trim();
     if (next) {
-      edit("Rename", (d) => {
-        d.name = next;
-      });
+      edit({ code: "set", path: "name", to: next });
     }
     setName(null);
   };
@@ -81,10 +80,10 @@ export function BenchTools({ onPattern }: { onPattern: (() => void) | null }) {
     return () => window.removeEventListener("keydown", press);
   });
 
-  const undoWord = pastStates.length > 0 ? `Undo: ${label || "change"}` : "Nothing to undo";
+  const undoWord = pastStates.length > 0 ? `Undo: ${says}` : "Nothing to undo";
   const redoWord =
     futureStates.length > 0
-      ? `Redo: ${futureStates[futureStates.length - 1].label || "change"}`
+      ? `Redo: ${editWords(futureStates[futureStates.length - 1].last)}`
       : "Nothing to redo";
   return (
     <Flex align="center" gap={{ base: "1", xl: "3" }} minW="0">
@@ -146,7 +145,7 @@ export function BenchTools({ onPattern }: { onPattern: (() => void) | null }) {
           variant="ghost"
           aria-label="Back to the reference"
           title="Back to the reference; can be undone"
-          onClick={() => session.getState().adopt("Back to the reference", reference.design)}
+          onClick={() => edit({ code: "take-reference", design: reference.design })}
         >
           <RotateCcw />
         </IconButton>

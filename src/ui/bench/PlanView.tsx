@@ -3,6 +3,7 @@ import { memo, useMemo } from "react";
 import type { PartKey } from "@/core/assembly/partKey";
 import type { Point } from "@/core/curve/bezier";
 import type { Design } from "@/core/design/schema";
+import { planPoints } from "@/core/edit/points/pointsOf";
 import { bolsterHalf } from "@/core/layout/bladeParts";
 import { layoutOf } from "@/core/layout/layout";
 import { spineThickness } from "@/core/solids/groundBlade";
@@ -18,9 +19,7 @@ import { useBench, useDesign, useLaterDesign, useStep } from "./BenchContext";
 import { BenchPoints, pointTarget } from "./BenchPoints";
 import type { Bench } from "./benchState";
 import { DragPoint } from "./DragPoint";
-import { movePlanNode, removePlanNode } from "./outlineEdits";
 import type { PlaceTarget } from "./PlaceEditor";
-import { planPoints } from "./points/pointsOf";
 
 /** The knife from above, spine toward the eye: widest reach of each layer at each station. Left side up. */
 export function PlanView({ scale, onEdit }: { scale: Scale; onEdit: (id: string) => void }) {
@@ -41,7 +40,7 @@ export function PlanView({ scale, onEdit }: { scale: Scale; onEdit: (id: string)
       {step === "handle" && design.handle.kind !== "bare" && (
         <ThicknessPoints scale={scale} onEdit={onEdit} />
       )}
-      <BenchPoints points={planPoints(design, step)} scale={scale} onEdit={onEdit} />
+      <BenchPoints view="plan" points={planPoints(design, step)} scale={scale} onEdit={onEdit} />
     </g>
   );
 }
@@ -71,6 +70,9 @@ function ThicknessPoints({ scale, onEdit }: { scale: Scale; onEdit: (id: string)
   const design = useDesign();
   const units = useUnits();
   return design.handle.plan.map((p) => {
+    const move = (to: Point, gesture: string, left = false) =>
+      edit({ code: "thickness-move", id: p.id, to, left }, { gesture });
+    const remove = () => edit({ code: "thickness-remove", id: p.id });
     const behind = `${printLength(-p.xMm, units)} behind the front`;
     if (p.leftHalfMm === null)
       return (
@@ -80,9 +82,9 @@ function ThicknessPoints({ scale, onEdit }: { scale: Scale; onEdit: (id: string)
           at={{ x: p.xMm, y: p.halfMm }}
           scale={scale}
           label={`Thickness ${printLength(2 * p.halfMm, units)} at ${behind}`}
-          onMove={(to, gesture) => movePlanNode(edit, p, to, gesture)}
+          onMove={(to, gesture) => move(to, gesture)}
           onEdit={() => onEdit(p.id)}
-          onRemove={() => removePlanNode(edit, p)}
+          onRemove={remove}
         />
       );
     return (
@@ -92,18 +94,18 @@ function ThicknessPoints({ scale, onEdit }: { scale: Scale; onEdit: (id: string)
           at={{ x: p.xMm, y: p.leftHalfMm }}
           scale={scale}
           label={`Left side ${printLength(p.leftHalfMm, units)} from the middle at ${behind}`}
-          onMove={(to, gesture) => movePlanNode(edit, p, to, gesture, true)}
+          onMove={(to, gesture) => move(to, gesture, true)}
           onEdit={() => onEdit(`${p.id}-left`)}
-          onRemove={() => removePlanNode(edit, p)}
+          onRemove={remove}
         />
         <DragPoint
           id={p.id}
           at={{ x: p.xMm, y: -p.halfMm }}
           scale={scale}
           label={`Right side ${printLength(p.halfMm, units)} from the middle at ${behind}`}
-          onMove={(to, gesture) => movePlanNode(edit, p, { x: to.x, y: -to.y }, gesture)}
+          onMove={(to, gesture) => move({ x: to.x, y: -to.y }, gesture)}
           onEdit={() => onEdit(p.id)}
-          onRemove={() => removePlanNode(edit, p)}
+          onRemove={remove}
         />
       </g>
     );
@@ -123,8 +125,9 @@ export function planTarget(
   const node = nodes.find((p) => p.id === (left ? id.slice(0, -5) : id));
   if (!node) {
     const point = planPoints(design, step).find((p) => p.id === id);
-    return point ? pointTarget(point, scale, design, edit) : null;
+    return point ? pointTarget(point, { view: "plan", step }, scale, design, edit) : null;
   }
+  const move = (to: Point) => edit({ code: "thickness-move", id: node.id, to, left });
   const inner = node !== nodes[0] && node !== nodes[nodes.length - 1];
   const apart = node.leftHalfMm !== null;
   const half = left ? (node.leftHalfMm ?? node.halfMm) : node.halfMm;
@@ -134,14 +137,14 @@ export function planTarget(
     mm: factor * half,
     min: 0.2 * factor,
     max: 80 * factor,
-    onChange: (mm: number) => movePlanNode(edit, node, { x: node.xMm, y: mm / factor }, undefined, left),
+    onChange: (mm: number) => move({ x: node.xMm, y: mm / factor }),
   };
   const behind = {
     label: "Behind the front",
     mm: -node.xMm,
     min: 0,
     max: 600,
-    onChange: (mm: number) => movePlanNode(edit, node, { x: -mm, y: half }, undefined, left),
+    onChange: (mm: number) => move({ x: -mm, y: half }),
   };
   const px: [number, number] = [
     scale.originX + node.xMm * scale.pxPerMm,

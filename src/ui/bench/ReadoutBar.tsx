@@ -16,6 +16,7 @@ import { useSteady } from "../useSteady";
 import {
   useBench,
   useBenchState,
+  useLastEdit,
   useProduct,
   useReport,
   useReview,
@@ -122,14 +123,14 @@ const Figures = memo(function Figures() {
 /** Whose figures are shown while the knife cannot be built, and the way back to it. */
 function Unbuilt() {
   const { session } = useBench();
-  const label = useStore(session, (s) => s.label);
+  const says = useLastEdit();
   const canUndo = useStore(session.temporal, (s) => s.pastStates.length > 0);
   return (
     <Text color="graphite" fontSize="sm" data-testid="unbuilt">
       Old figures: the last that could be built.
       {canUndo && (
         <Button size="2xs" variant="outline" ms="2" onClick={() => session.undo()}>
-          Undo{label ? `: ${label}` : ""}
+          Undo{says ? `: ${says}` : ""}
         </Button>
       )}
     </Text>

@@ -1,5 +1,7 @@
 "use client";
+import type { Point } from "@/core/curve/bezier";
 import type { Design } from "@/core/design/schema";
+import { sidePoints } from "@/core/edit/points/pointsOf";
 import { printLength } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { NODE_WORDS } from "@/words/bladeWords";
@@ -14,10 +16,8 @@ import { useBench, useDesign, useReport, useReview, useSelected, useStep, useWei
 import { BenchPoints, pointTarget } from "./BenchPoints";
 import type { Bench } from "./benchState";
 import { DragPoint } from "./DragPoint";
-import { moveNode, removeNode } from "./outlineEdits";
 import { PinRoom } from "./PinRoom";
 import type { PlaceTarget } from "./PlaceEditor";
-import { sidePoints } from "./points/pointsOf";
 import { UnderlayImage } from "./UnderlayImage";
 
 interface SideViewProps {
@@ -43,7 +43,7 @@ export function SideView({ scale, width, bottomPx, onEdit }: SideViewProps) {
       {step === "pins" && <PinRoom scale={scale} />}
       <Places scale={scale} />
       {step === "handle" && <OutlinePoints scale={scale} onEdit={onEdit} />}
-      <BenchPoints points={sidePoints(design, step, selected)} scale={scale} onEdit={onEdit} />
+      <BenchPoints view="side" points={sidePoints(design, step, selected)} scale={scale} onEdit={onEdit} />
     </g>
   );
 }
@@ -109,8 +109,8 @@ function OutlinePoints({ scale, onEdit }: { scale: Scale; onEdit: (id: string) =
       corner={n.corner}
       label={`${NODE_WORDS[n.role]}: ${printLength(-n.xMm, units)} behind the front, ${printLength(n.yMm, units)} above the axis`}
       snaps={{ ys: [0] }}
-      onMove={(to, gesture) => moveNode(edit, n, to, gesture)}
-      onRemove={() => removeNode(edit, n)}
+      onMove={(to, gesture) => edit({ code: "outline-move", id: n.id, role: n.role, to }, { gesture })}
+      onRemove={() => edit({ code: "outline-remove", id: n.id, role: n.role })}
       onEdit={() => onEdit(n.id)}
     />
   ));
@@ -130,17 +130,18 @@ export function sideTarget(
   const above = { label: "Above the axis", ...shownLimits(design, ofNode("yMm")) };
   const node = design.handle.outline.find((n) => n.id === id);
   if (node) {
+    const move = (to: Point) => edit({ code: "outline-move", id: node.id, role: node.role, to });
     const atFront =
       node === design.handle.outline[0] || node === design.handle.outline[design.handle.outline.length - 1];
     const y = {
       ...above,
       mm: node.yMm,
-      onChange: (mm: number) => moveNode(edit, node, { x: node.xMm, y: mm }),
+      onChange: (mm: number) => move({ x: node.xMm, y: mm }),
     };
     const x = {
       ...behind,
       mm: -node.xMm,
-      onChange: (mm: number) => moveNode(edit, node, { x: -mm, y: node.yMm }),
+      onChange: (mm: number) => move({ x: -mm, y: node.yMm }),
     };
     return {
       title: NODE_WORDS[node.role],
@@ -149,5 +150,5 @@ export function sideTarget(
     };
   }
   const point = sidePoints(design, step, id).find((p) => p.id === id);
-  return point ? pointTarget(point, scale, design, edit) : null;
+  return point ? pointTarget(point, { view: "side", step }, scale, design, edit) : null;
 }

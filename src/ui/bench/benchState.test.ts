@@ -55,10 +55,9 @@ describe("a knife on the bench", () => {
     await new Promise((r) => setTimeout(r, 700));
     asked.length = 0;
     const before = state.getState().weighed.weighing;
-    session.getState().edit("Rename", (d) => {
-      d.name = "Rush";
-      d.use.gripMm -= 5;
-    });
+    const now = session.getState().design;
+    const use = { ...now.use, gripMm: now.use.gripMm - 5 };
+    session.getState().edit({ code: "take-variant", name: "Rush", design: { ...now, name: "Rush", use } });
     expect(state.getState().weighed).toMatchObject({
       weighing: before,
       of: session.getState().design,
@@ -85,10 +84,7 @@ describe("a knife on the bench", () => {
       expect(state.getState().review).toMatchObject(reviewDesign(session.getState().design, true)),
     );
     // A ricasso longer than the blade cannot be built.
-    session.getState().edit("Lengthen the ricasso", (d) => {
-      d.blade.lengthMm = 60;
-      d.blade.ricassoMm = 80;
-    });
+    session.getState().edit({ code: "set", path: "blade.ricassoMm", to: 110 });
     const good = state.getState().weighed.lastGood;
     await vi.waitFor(() => expect(state.getState().weighed.weighing?.ok).toBe(false));
     // The last state that could be built, and what it weighed, stay at hand.
@@ -147,10 +143,7 @@ describe("a knife on the bench", () => {
     const said = vi.spyOn(notices, "error").mockImplementation(() => "id");
     const { session, bench } = onBench();
     const before = session.getState().design;
-    const thick = () =>
-      bench.edit("Thicken", (d) => {
-        d.blade.spineMm = 500;
-      });
+    const thick = () => bench.edit({ code: "set", path: "blade.spineMm", to: 500 });
     expect(thick()?.keys).toEqual(["blade", "spineMm"]);
     thick();
     expect(said).toHaveBeenCalledTimes(1);

@@ -145,8 +145,8 @@ export function createBench<D extends ProductDesign>(
     session,
     autosave,
     state,
-    edit: (label, recipe, options) => {
-      const refused = session.getState().edit(label, recipe, options);
+    edit: (edit, options) => {
+      const refused = session.getState().edit(edit, options);
       if (!refused || Date.now() - saidAt < SAY_EVERY_MS) return refused;
       saidAt = Date.now();
       notices.error({ title: "Not possible", description: `${problemWords(refused, currentUnits())}.` });

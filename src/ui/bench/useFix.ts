@@ -1,8 +1,6 @@
 "use client";
 import type { ProductDesign } from "@/core/design/product";
 import type { Finding, Fix } from "@/core/review/types";
-import { isTradeRule } from "@/words/findings";
-import { RULE_WORDS } from "@/words/rules";
 import { notices } from "../shell/notice";
 import { useBenchOf, useViews } from "./BenchContext";
 
@@ -10,12 +8,11 @@ import { useBenchOf, useViews } from "./BenchContext";
  * Fixes a finding of a design in one step, which undo takes back; of another state than the present one it would mean
  * something else, and is not done.
  */
-export function useFix(): (of: ProductDesign, f: Finding, fix: Fix) => Promise<void> {
+export function useFix(): (of: ProductDesign, f: Finding, fix: Fix) => void {
   const { edit, session } = useBenchOf<ProductDesign>();
   const { fixes } = useViews();
-  return async (of, f, fix) => {
-    const fixed = await fixes?.apply(of, fix);
-    if (!fixed) return;
+  return (of, f, fix) => {
+    if (!fixes) return;
     if (session.getState().design !== of) {
       notices.info({
         title: "Not fixed",
@@ -23,9 +20,6 @@ export function useFix(): (of: ProductDesign, f: Finding, fix: Fix) => Promise<v
       });
       return;
     }
-    const name = isTradeRule(f.rule) ? RULE_WORDS[f.rule].name.toLowerCase() : "finding";
-    edit(`Fix ${name}`, (d) => {
-      Object.assign(d, fixed);
-    });
+    edit(fixes.edit(f.rule, fix));
   };
 }

@@ -35,7 +35,11 @@ export function VariantList({ variants }: { variants: readonly VariantRecord<Des
   const room = beside.length < MOST_BESIDE - 1;
 
   const take = (v: VariantRecord<Design>) => {
-    session.getState().adopt(`Take ${v.name}`, { ...v.design, name: design.name });
+    session.getState().edit({
+      code: "take-variant",
+      name: v.name,
+      design: { ...v.design, name: design.name },
+    });
     notices.success({
       title: `The knife is now ${v.name}`,
       action: { label: "Undo", onClick: () => session.undo() },

@@ -59,9 +59,7 @@ describe("variants", () => {
     await waitFor(() => within(list).getByText(printMass(massOf(sedge), "metric")));
     within(list).getByText("nothing: they are alike");
 
-    session.getState().edit("Thicken", (d) => {
-      d.blade.spineMm = 5;
-    });
+    session.getState().edit({ code: "set", path: "blade.spineMm", to: 5 });
     await waitFor(() => expect(within(list).queryByText("nothing: they are alike")).toBeNull());
     await userEvent.click(within(list).getByRole("button", { name: /^Use / }));
     expect(design().blade.spineMm).toBe(sedge.blade.spineMm);

@@ -17,10 +17,7 @@ export function WorkTable({ bill, own }: { bill: Bill; own: boolean }) {
   const { edit } = useBench();
   const design = useDesign();
   const say = (task: string, minutes: number | null) =>
-    edit("Change minutes", (d) => {
-      if (minutes === null) delete d.work.minutes[task];
-      else d.work.minutes[task] = minutes;
-    });
+    edit({ code: "entry", map: "work.minutes", key: task, to: minutes });
   return (
     <>
       <Figures
@@ -72,8 +69,10 @@ export function WorkTable({ bill, own }: { bill: Bill; own: boolean }) {
             alignSelf="start"
             disabled={isFull(design, "work.others")}
             onClick={() =>
-              edit("Add something else", (d) => {
-                d.work.others.push({ id: nanoid(8), name: "Other work", minutes: 0, money: 0 });
+              edit({
+                code: "add",
+                list: "work.others",
+                item: { id: nanoid(8), name: "Other work", minutes: 0, money: 0 },
               })
             }
           >
@@ -103,10 +102,7 @@ function OtherRow({ other, index }: { other: Work["others"][number]; index: numb
         key={name}
         onBlur={(e) => {
           const next = e.target.value.trim();
-          if (next && next !== name)
-            edit("Rename", (d) => {
-              d.work.others[index].name = next;
-            });
+          if (next && next !== name) edit({ code: "set", path: `work.others.${index}.name`, to: next });
           else e.target.value = name;
         }}
         onKeyDown={(e) => e.key === "Enter" && e.currentTarget.blur()}
@@ -119,11 +115,7 @@ function OtherRow({ other, index }: { other: Work["others"][number]; index: numb
           {...minutes}
           unit="min"
           factor={1}
-          onChange={(to) =>
-            edit("Change minutes", (d) => {
-              d.work.others[index].minutes = to;
-            })
-          }
+          onChange={(to) => edit({ code: "set", path: `work.others.${index}.minutes`, to })}
         />
       </Flex>
       <Text color="graphite">and</Text>
@@ -135,22 +127,14 @@ function OtherRow({ other, index }: { other: Work["others"][number]; index: numb
           {...money}
           unit=""
           factor={1}
-          onChange={(to) =>
-            edit("Change money", (d) => {
-              d.work.others[index].money = to;
-            })
-          }
+          onChange={(to) => edit({ code: "set", path: `work.others.${index}.money`, to })}
         />
       </Flex>
       <IconButton
         size="2xs"
         variant="ghost"
         aria-label={`Leave out ${name}`}
-        onClick={() =>
-          edit(`Leave out ${name}`, (d) => {
-            d.work.others.splice(index, 1);
-          })
-        }
+        onClick={() => edit({ code: "remove", list: "work.others", at: index })}
       >
         <X />
       </IconButton>

@@ -10,28 +10,22 @@ import { Tick } from "./Tick";
 
 type Drills = WorkshopFacts["drills"];
 
-/** Which sets of drills are there, and which drills of them; `onChange` is told what was done, too. */
-export function DrillChoice({
-  drills,
-  onChange,
-}: {
-  drills: Drills;
-  onChange: (to: Drills, label: string) => void;
-}) {
+/** Which sets of drills are there, and which drills of them. */
+export function DrillChoice({ drills, onChange }: { drills: Drills; onChange: (to: Drills) => void }) {
   const { sets, own } = drills;
   const [open, setOpen] = useState(false);
   const offered = drillsIn(sets);
   const have = new Set(ownedDrills(drills).map((d) => d.name));
   const toggleSet = (set: DrillSet, on: boolean) => {
     const next = DRILL_SETS.filter((s) => (s === set ? on : sets.includes(s)));
-    if (next.length > 0) onChange({ ...drills, sets: next }, "Change drill sets");
+    if (next.length > 0) onChange({ ...drills, sets: next });
   };
   const toggleDrill = (name: string, on: boolean) => {
     const now = new Set(own.length > 0 ? own : offered.map((o) => o.name));
     if (on) now.add(name);
     else now.delete(name);
     const next = offered.filter((o) => now.has(o.name)).map((o) => o.name);
-    onChange({ ...drills, own: next.length === offered.length ? [] : next }, "Change own drills");
+    onChange({ ...drills, own: next.length === offered.length ? [] : next });
   };
   return (
     <>
@@ -55,11 +49,7 @@ export function DrillChoice({
       {open && (
         <Stack maxH="260px" overflowY="auto" gap="1" role="group" aria-label="Drills in the shop">
           <Flex gap="2">
-            <Button
-              size="2xs"
-              variant="outline"
-              onClick={() => onChange({ ...drills, own: [] }, "All drills are in the shop")}
-            >
+            <Button size="2xs" variant="outline" onClick={() => onChange({ ...drills, own: [] })}>
               All
             </Button>
           </Flex>

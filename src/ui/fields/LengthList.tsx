@@ -1,20 +1,28 @@
 "use client";
 import { Input } from "@chakra-ui/react";
 import { useState } from "react";
+import type { FixedPath } from "@/core/edit/fixed/edits";
 import { parseLength } from "@/core/units/length";
 import { printLengthShort } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
+import { fieldName } from "@/words/fields";
 import { boundsWords, lengthFailureWords } from "@/words/lengthFailures";
+import { useDesign } from "../bench/BenchContext";
 import { useAt, useShownLimits } from "./bound";
 import { FieldRow } from "./FieldRow";
 
 /** The same, bound to a list of the design by its path. */
-export function LengthList(props: { at: string; label: string; mayBeEmpty?: boolean }) {
+export function LengthList(props: {
+  at: FixedPath<readonly number[]>;
+  label?: string;
+  mayBeEmpty?: boolean;
+}) {
   const { min, max } = useShownLimits(`${props.at}.0`);
-  const [values, put] = useAt<number[]>(props.at, props.label);
+  const [values, put] = useAt<readonly number[]>(props.at);
+  const label = useDesign((d) => props.label ?? fieldName(props.at, d));
   return (
     <LengthListField
-      label={props.label}
+      label={label}
       mayBeEmpty={props.mayBeEmpty}
       values={values}
       min={min}

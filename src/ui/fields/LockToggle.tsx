@@ -2,7 +2,7 @@
 import { Field, Flex, IconButton } from "@chakra-ui/react";
 import { Lock, LockOpen } from "lucide-react";
 import { createContext, useContext } from "react";
-import { isLocked, markOf } from "@/core/design/marks";
+import { isLocked } from "@/core/design/marks";
 import { useBench, useDesign } from "../bench/BenchContext";
 
 /** The place in the design that a field is bound to, for its lock; null of a field that has none. */
@@ -26,7 +26,7 @@ export function LockableLabel({ label }: { label: string }) {
 
 /** Locks a value, so that fixes, levers and the solver leave it alone; its maker changes it all the same. */
 function LockToggle({ at, label }: { at: string; label: string }) {
-  const { edit, session } = useBench();
+  const { edit } = useBench();
   const locked = useDesign((d) => isLocked(d, at));
   const name = `${locked ? "Unlock" : "Lock"} ${label.toLowerCase()}`;
   return (
@@ -40,12 +40,7 @@ function LockToggle({ at, label }: { at: string; label: string }) {
       data-locked={locked || undefined}
       variant="ghost"
       size="2xs"
-      onClick={() =>
-        edit(name, (d) => {
-          const lock = markOf(session.getState().design, at);
-          d.locked = d.locked.includes(lock) ? d.locked.filter((l) => l !== lock) : [...d.locked, lock];
-        })
-      }
+      onClick={() => edit({ code: "lock", at, locks: !locked })}
     >
       {locked ? <Lock /> : <LockOpen />}
     </IconButton>

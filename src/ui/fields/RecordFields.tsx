@@ -29,7 +29,8 @@ export function RecordFields(props: {
 
 function OneField({ at, path, field, words }: { at: string; path: string; field: Field; words: FieldWords }) {
   const { label, help } = words.of(path);
-  const bound = { at: `${at}.${path}`, label, help };
+  // Which fields there are the record's own list says, and not the type of the whole design.
+  const bound = { at: `${at}.${path}` as never, label, help };
   switch (field.type) {
     case "length":
     case "angle":

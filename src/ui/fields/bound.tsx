@@ -2,10 +2,12 @@
 import { memo } from "react";
 import { type Limits, limitsAt } from "@/core/design/limits";
 import type { Design } from "@/core/design/schema";
-import { putAt, valueAt } from "@/core/edit/path";
+import type { FixedPath } from "@/core/edit/fixed/edits";
+import { valueAt } from "@/core/record/path";
 import type { MaterialClass } from "@/core/stock/types";
 import { GRAMS_PER_OUNCE, type MeasureKind, measureOf } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
+import { fieldName } from "@/words/fields";
 import { useBench, useDesign } from "../bench/BenchContext";
 import { ChoiceField } from "./ChoiceField";
 import { LengthField } from "./LengthField";
@@ -14,23 +16,24 @@ import { FOR_FILLS, MaterialField } from "./MaterialField";
 import { ShareField } from "./ShareField";
 import { Tick } from "./Tick";
 
-/** Fields bound to a place in the design, by its dotted path. Each edit is one step of undo, named by the label. */
-interface Bound {
-  readonly at: string;
-  readonly label: string;
+/** A field bound to a place in the design, by its dotted path. Each edit is one step of undo. */
+interface Bound<V> {
+  readonly at: FixedPath<V>;
+  /** Where the field is called otherwise than usually. */
+  readonly label?: string;
   readonly help?: string;
 }
 
 /** Reads and writes one place of the design. */
-export function useAt<T>(path: string, label: string): [T, (value: T) => void] {
+export function useAt<T>(path: FixedPath<T>): [T, (value: T) => void] {
   const { edit } = useBench();
   const value = useDesign((d) => valueAt(d, path)) as T;
-  const put = (to: T) =>
-    edit(`Change ${label.toLowerCase()}`, (d) => {
-      putAt(d, path, to);
-    });
+  const put = (to: T) => void edit({ code: "set", path: path as FixedPath, to });
   return [value, put];
 }
+
+/** What the field at a place is called. */
+const useLabel = (path: string, label: string | undefined) => useDesign((d) => label ?? fieldName(path, d));
 
 /** The limits of a number as it is shown: those of the schema, turned round where its sign is. */
 export function shownLimits(design: Design, path: string, sign: 1 | -1 = 1): { min: number; max: number } {
@@ -54,17 +57,18 @@ function shown(limits: Limits | null, path: string, sign: 1 | -1) {
 
 /** A length within its schema's limits, or narrower ones; `behind` shows a station as its distance behind the front. */
 export const LengthAt = memo(function LengthAt(
-  props: Bound & { min?: number; max?: number; digits?: number; behind?: boolean },
+  props: Bound<number> & { min?: number; max?: number; digits?: number; behind?: boolean },
 ) {
   const limits = useDesign((d) => limitsAt(d, props.at));
-  const [mm, put] = useAt<number>(props.at, props.label);
+  const [mm, put] = useAt<number>(props.at);
+  const label = useLabel(props.at, props.label);
   if (typeof mm !== "number") return null;
   const sign = props.behind ? -1 : 1;
   const { min, max } = shown(limits, props.at, sign);
   return (
     <LockAt value={props.at}>
       <LengthField
-        label={props.label}
+        label={label}
         help={props.help}
         min={props.min ?? min}
         max={props.max ?? max}
@@ -76,60 +80,74 @@ export const LengthAt = memo(function LengthAt(
   );
 });
 
+/** The items that stand somewhere on the side view. */
+type PlacePath = `${"fasteners" | "tang.holes" | "tang.slots" | "handle.rings"}.${number}`;
+
 /** Where something stands on the side view. */
-export const PlaceAt = memo(function PlaceAt({ at }: { at: string }) {
+export const PlaceAt = memo(function PlaceAt({ at }: { at: PlacePath }) {
   return (
     <>
-      <LengthAt at={`${at}.xMm`} label="Behind the front" behind />
-      <LengthAt at={`${at}.yMm`} label="Above the axis" />
+      <LengthAt at={`${at}.xMm`} behind />
+      <LengthAt at={`${at}.yMm`} />
     </>
   );
 });
 
 export const ShareAt = memo(function ShareAt(
-  props: Bound & { min?: number; max?: number; unit?: string; factor?: number; whole?: boolean },
+  props: Bound<number> & { min?: number; max?: number; unit?: string; factor?: number; whole?: boolean },
 ) {
   const { at, ...rest } = props;
   const limits = useDesign((d) => limitsAt(d, at));
-  const [value, put] = useAt<number>(at, props.label);
+  const [value, put] = useAt<number>(at);
+  const label = useLabel(at, props.label);
   if (typeof value !== "number") return null;
   const { min, max } = shown(limits, at, 1);
   return (
     <LockAt value={at}>
-      <ShareField {...rest} min={props.min ?? min} max={props.max ?? max} value={value} onChange={put} />
+      <ShareField
+        {...rest}
+        label={label}
+        min={props.min ?? min}
+        max={props.max ?? max}
+        value={value}
+        onChange={put}
+      />
     </LockAt>
   );
 });
 
 /** A weight in the maker's unit. */
-export const MassAt = memo(function MassAt(props: Bound & { min?: number; max?: number }) {
+export const MassAt = memo(function MassAt(props: Bound<number> & { min?: number; max?: number }) {
   const units = useUnits();
   const metric = units === "metric";
   return <ShareAt {...props} unit={metric ? "g" : "oz"} factor={metric ? 1 : 1 / GRAMS_PER_OUNCE} />;
 });
 
 /** A force or a stress in the maker's unit. */
-export const MeasureAt = memo(function MeasureAt({ kind, ...props }: Bound & { kind: MeasureKind }) {
+export const MeasureAt = memo(function MeasureAt({ kind, ...props }: Bound<number> & { kind: MeasureKind }) {
   const { name, per } = measureOf(kind, useUnits());
   return <ShareAt {...props} unit={name} factor={1 / per} />;
 });
 
-export const MaterialAt = memo(function MaterialAt(props: Bound & { classes: readonly MaterialClass[] }) {
-  const [value, put] = useAt<string>(props.at, props.label);
+export const MaterialAt = memo(function MaterialAt(
+  props: Bound<string> & { classes: readonly MaterialClass[] },
+) {
+  const [value, put] = useAt<string>(props.at);
+  const label = useLabel(props.at, props.label);
   return typeof value === "string" ? (
     <LockAt value={props.at}>
-      <MaterialField label={props.label} classes={props.classes} value={value} onChange={put} />
+      <MaterialField label={label} classes={props.classes} value={value} onChange={put} />
     </LockAt>
   ) : null;
 });
 
 /** What fills a hole: a material, or nothing. */
 export const FillAt = memo(function FillAt({
-  at,
-  label = "Filled with",
   none = "Nothing: left empty",
-}: Partial<Bound> & { at: string; none?: string }) {
-  const [value, put] = useAt<string | null>(at, label);
+  ...props
+}: Bound<string> & { none?: string }) {
+  const [value, put] = useAt<string | null>(props.at);
+  const label = useLabel(props.at, props.label);
   return (
     <MaterialField
       label={label}
@@ -141,19 +159,23 @@ export const FillAt = memo(function FillAt({
   );
 });
 
-export function ChoiceAt<T extends string>(props: Bound & { names: Readonly<Record<T, string>> }) {
-  const [value, put] = useAt<T>(props.at, props.label);
+export function ChoiceAt<T extends string>(props: Bound<T> & { names: Readonly<Record<T, string>> }) {
+  const [value, put] = useAt<T>(props.at);
+  const label = useLabel(props.at, props.label);
   const choices = (Object.keys(props.names) as T[]).map((v) => ({ value: v, name: props.names[v] }));
-  return <ChoiceField label={props.label} help={props.help} value={value} choices={choices} onChange={put} />;
+  return <ChoiceField label={label} help={props.help} value={value} choices={choices} onChange={put} />;
 }
 
 /** One of a few whole numbers, each by its name where it has one. */
-export function CountAt(props: Bound & { of: readonly number[]; names: Readonly<Record<string, string>> }) {
-  const [value, put] = useAt<number>(props.at, props.label);
+export function CountAt(
+  props: Bound<number> & { of: readonly number[]; names: Readonly<Record<string, string>> },
+) {
+  const [value, put] = useAt<number>(props.at);
+  const label = useLabel(props.at, props.label);
   const choices = props.of.map((n) => ({ value: String(n), name: props.names[n] ?? String(n) }));
   return (
     <ChoiceField
-      label={props.label}
+      label={label}
       help={props.help}
       value={String(value)}
       choices={choices}
@@ -163,13 +185,23 @@ export function CountAt(props: Bound & { of: readonly number[]; names: Readonly<
 }
 
 /** A tick that puts something in place, or takes it away. */
-export function TickAt<T>({ at, label, make }: Bound & { make: () => T }) {
-  const [value, put] = useAt<T | null>(at, label);
-  return <Tick label={label} checked={value !== null} onChange={(on) => put(on ? make() : null)} />;
+export function TickAt<T extends object | number>(props: Bound<T> & { make: () => T }) {
+  const { edit } = useBench();
+  const path = props.at as FixedPath;
+  const there = useDesign((d) => valueAt(d, path) !== null);
+  const label = useLabel(path, props.label);
+  return (
+    <Tick
+      label={label}
+      checked={there}
+      onChange={(on) => void edit(on ? { code: "put", path, item: props.make() } : { code: "clear", path })}
+    />
+  );
 }
 
 /** A tick for a yes or no of the design. */
-export const YesAt = memo(function YesAt({ at, label }: Bound) {
-  const [value, put] = useAt<boolean>(at, label);
+export const YesAt = memo(function YesAt(props: Bound<boolean>) {
+  const [value, put] = useAt<boolean>(props.at);
+  const label = useLabel(props.at, props.label);
   return <Tick label={label} checked={value} onChange={put} />;
 });

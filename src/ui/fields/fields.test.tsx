@@ -5,8 +5,10 @@ import { useState } from "react";
 import { afterEach, describe, expect, it } from "vitest";
 import { newDesign } from "@/core/design/create";
 import { limitsAt } from "@/core/design/limits";
+import type { KeptEdit } from "@/core/edit/kept";
 import { newFastener } from "@/core/fasteners/registry";
 import { changeSettings } from "@/store/settings";
+import { editWords } from "@/words/edits";
 import { useBench, useDesign } from "../bench/BenchContext";
 import { PinsStep } from "../bench/steps/PinsStep";
 import { onBench } from "../onBench.fixtures";
@@ -80,7 +82,7 @@ describe("a length", () => {
     const { design, session } = await onBench(base, <LengthAt at="blade.spineMm" label="Spine" />);
     await type("Spine", '3/16"{Enter}');
     expect(design().blade.spineMm).toBeCloseTo(4.7625, 9);
-    expect(session.getState().label).toBe("Change spine");
+    expect(editWords(session.getState().last as KeptEdit, design(), "metric")).toBe("Change spine");
     await type("Spine", "5");
     expect(design().blade.spineMm).toBeCloseTo(4.7625, 9);
     await userEvent.tab();
@@ -215,9 +217,7 @@ describe("what is drawn again", () => {
     );
     const before = { ...counts };
     act(() => {
-      session.getState().edit("Move", (d) => {
-        d.fasteners[0].xMm = -30;
-      });
+      session.getState().edit({ code: "set", path: "fasteners.0.xMm", to: -30 });
     });
     expect(counts.pin).toBe(before.pin + 1);
     expect(counts.spine).toBe(before.spine);
@@ -238,9 +238,7 @@ describe("what is drawn again", () => {
     });
     watch.observe(document.body, { subtree: true, childList: true, attributes: true, characterData: true });
     act(() => {
-      session.getState().edit("Move", (d) => {
-        d.fasteners[1].xMm = -52;
-      });
+      session.getState().edit({ code: "set", path: "fasteners.1.xMm", to: -52 });
     });
     await act(() => new Promise((r) => setTimeout(r, 20)));
     watch.disconnect();

@@ -150,17 +150,10 @@ function DrillSettings() {
   const drills = useDesign((d) => d.workshop.drills);
   return (
     <>
-      <ChoiceAt at="fitUp.pinFit" label="Pins go in" names={FIT_WORDS} />
+      <ChoiceAt at="fitUp.pinFit" names={FIT_WORDS} />
       <Text fontWeight="600">Drill sets</Text>
       <PartNote part="drills" />
-      <DrillChoice
-        drills={drills}
-        onChange={(to, label) =>
-          edit(label, (d) => {
-            d.workshop.drills = to;
-          })
-        }
-      />
+      <DrillChoice drills={drills} onChange={(to) => edit({ code: "set", path: "workshop.drills", to })} />
     </>
   );
 }

@@ -50,11 +50,7 @@ export function FindingsSection() {
                 size="xs"
                 variant="outline"
                 onClick={() =>
-                  edit("Take back acceptance", (d) => {
-                    d.fitUp.accepted = d.fitUp.accepted.filter(
-                      (a) => a.rule !== finding.rule || a.subject !== finding.subject,
-                    );
-                  })
+                  edit({ code: "take-back-acceptance", rule: finding.rule, subject: finding.subject })
                 }
               >
                 Take back
@@ -86,9 +82,7 @@ function OneFinding({ finding: f, of }: { finding: Finding; of: Design | null })
   const accept = () => {
     const text = reason?.trim();
     if (!text) return;
-    edit("Accept finding", (d) => {
-      d.fitUp.accepted.push({ rule: f.rule, subject: f.subject, reason: text });
-    });
+    edit({ code: "accept", rule: f.rule, subject: f.subject, reason: text });
     setReason(null);
   };
   return (
@@ -193,11 +187,7 @@ function Limits() {
                   ? `Usually ${r.limit}.`
                   : undefined
               }
-              onChange={(value) =>
-                edit("Change limit", (d) => {
-                  d.fitUp.limits[r.code] = value;
-                })
-              }
+              onChange={(value) => edit({ code: "entry", map: "fitUp.limits", key: r.code, to: value })}
             />
           ))}
         </Stack>

@@ -76,18 +76,18 @@ function GlueSettings() {
   return (
     <>
       <PartNote part="glue" />
-      <ShareAt at="workshop.glue.ratio" label="A to 1 of B, by volume" unit="" />
-      <ShareAt at="workshop.glue.densityA" label="Density of A, g/cm³" unit="" />
-      <ShareAt at="workshop.glue.densityB" label="Density of B, g/cm³" unit="" />
-      <LengthAt at="workshop.glue.lineMm" label="Thickness of the glue line" />
-      <ShareAt at="workshop.glue.wasteShare" label="Waste" />
-      <ShareAt at="workshop.glue.potLifeMin" label="Pot life, min" unit="" />
-      <ShareAt at="workshop.glue.cureH" label="Cure, h" unit="" />
-      <ShareAt at="workshop.glue.atC" label="Pot life and cure stated at, °C" unit="" />
-      <ShareAt at="workshop.glue.minutesAPart" label="Minutes per part" unit="" />
+      <ShareAt at="workshop.glue.ratio" unit="" />
+      <ShareAt at="workshop.glue.densityA" unit="" />
+      <ShareAt at="workshop.glue.densityB" unit="" />
+      <LengthAt at="workshop.glue.lineMm" />
+      <ShareAt at="workshop.glue.wasteShare" />
+      <ShareAt at="workshop.glue.potLifeMin" unit="" />
+      <ShareAt at="workshop.glue.cureH" unit="" />
+      <ShareAt at="workshop.glue.atC" unit="" />
+      <ShareAt at="workshop.glue.minutesAPart" unit="" />
       <PartNote part="shopC" />
-      <ShareAt at="workshop.shopC" label="Temperature of the shop, °C" unit="" />
-      <YesAt at="fitUp.screwedToo" label="Glue what is screwed as well" />
+      <ShareAt at="workshop.shopC" unit="" />
+      <YesAt at="fitUp.screwedToo" />
     </>
   );
 }

@@ -26,11 +26,11 @@ export function GrindingSection() {
       title="Grinding"
       settings={
         <>
-          <LengthAt at="fitUp.grinding.softEdgeMm" label="Edge left before hardening" />
-          <LengthAt at="fitUp.grinding.flatsMm" label="Off each flat after hardening" />
+          <LengthAt at="fitUp.grinding.softEdgeMm" />
+          <LengthAt at="fitUp.grinding.flatsMm" />
           <PartNote part="grinders" />
-          <LengthList at="workshop.grinders.wheelsMm" label="Wheels and drums, diameters" mayBeEmpty />
-          <LengthList at="workshop.grinders.filesMm" label="Round files, diameters" mayBeEmpty />
+          <LengthList at="workshop.grinders.wheelsMm" mayBeEmpty />
+          <LengthList at="workshop.grinders.filesMm" mayBeEmpty />
         </>
       }
     >

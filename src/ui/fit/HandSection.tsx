@@ -19,8 +19,8 @@ export function HandSection({ sheet: { hand } }: { sheet: FitSheet }) {
       settings={
         <>
           <PartNote part="handMm" />
-          <LengthAt at="workshop.handMm" label="Breadth of the hand" help="Across the knuckles." />
-          <YesAt at="fitUp.thrust" label="May be thrust with" />
+          <LengthAt at="workshop.handMm" help="Across the knuckles." />
+          <YesAt at="fitUp.thrust" />
         </>
       }
     >

@@ -1,8 +1,8 @@
 "use client";
 import { Button, Flex } from "@chakra-ui/react";
 import { useState } from "react";
+import type { PinLay } from "@/core/edit/fixed/guardEdits";
 import type { FitSheet } from "@/core/fit/sheet";
-import { alignedToMiddle, evenlySpread, mirrored } from "@/core/fit/spread";
 import { printLength } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { DATUM_HELP } from "@/words/balance";
@@ -34,7 +34,6 @@ export function LayoutSection({ sheet }: { sheet: FitSheet }) {
           />
           <ShareAt
             at="fitUp.pinProudShare"
-            label="Left proud, each side"
             unit="× d"
             help="To be peened or ground flush: half to one diameter is usual."
           />
@@ -87,13 +86,7 @@ export function LayoutSection({ sheet }: { sheet: FitSheet }) {
 function SpreadTools() {
   const { edit } = useBench();
   const design = useDesign();
-  const put = (label: string, moves: ReturnType<typeof evenlySpread>) =>
-    edit(label, (d) => {
-      for (const m of moves) {
-        const mine = d.fasteners.find((f) => f.id === m.id);
-        if (mine) Object.assign(mine, { xMm: m.xMm, yMm: m.yMm });
-      }
-    });
+  const put = (lay: PinLay) => edit({ code: "lay-pins", lay });
   const few = design.fasteners.length < 2;
   return (
     <Flex gap="2" wrap="wrap">
@@ -101,18 +94,18 @@ function SpreadTools() {
         size="xs"
         variant="outline"
         disabled={design.fasteners.length < 3}
-        onClick={() => put("Spread pins evenly", evenlySpread(design))}
+        onClick={() => put("evenly")}
       >
         Spread evenly
       </Button>
-      <Button size="xs" variant="outline" disabled={few} onClick={() => put("Mirror pins", mirrored(design))}>
+      <Button size="xs" variant="outline" disabled={few} onClick={() => put("mirrored")}>
         Mirror fore and aft
       </Button>
       <Button
         size="xs"
         variant="outline"
         disabled={design.fasteners.length < 1}
-        onClick={() => put("Align pins to the middle", alignedToMiddle(design))}
+        onClick={() => put("on-the-middle")}
       >
         Align to the middle line
       </Button>

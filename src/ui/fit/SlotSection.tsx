@@ -38,13 +38,13 @@ export function SlotSection({ sheet }: { sheet: FitSheet }) {
       settings={
         <>
           {design.tang.kind === "full" ? (
-            <LengthAt at="fitUp.slotClearanceMm" label="Clearance, each side" />
+            <LengthAt at="fitUp.slotClearanceMm" />
           ) : (
             <LengthAt at="guard.slot.clearanceMm" label="Clearance, each side" />
           )}
-          <LengthAt at="fitUp.filingMm" label="Left to file" />
+          <LengthAt at="fitUp.filingMm" />
           <PartNote part="cuttersMm" />
-          <LengthList at="workshop.cuttersMm" label="End mills in the shop" />
+          <LengthList at="workshop.cuttersMm" />
         </>
       }
     >

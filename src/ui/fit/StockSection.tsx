@@ -39,9 +39,7 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
           variant="outline"
           aria-label={`State the stock for ${cutName(p.key)}`}
           onClick={() =>
-            edit("State stock", (d) => {
-              d.fitUp.stock.have.push({ piece: p.id, ...rounded(p.sawnMm) });
-            })
+            edit({ code: "add", list: "fitUp.stock.have", item: { piece: p.id, ...rounded(p.sawnMm) } })
           }
         >
           I have …
@@ -62,8 +60,8 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
       settings={
         <>
           <PartNote part="saw" />
-          <LengthAt at="workshop.saw.kerfMm" label="Saw kerf" />
-          <LengthAt at="workshop.saw.allowanceMm" label="To shape, each side" />
+          <LengthAt at="workshop.saw.kerfMm" />
+          <LengthAt at="workshop.saw.allowanceMm" />
         </>
       }
     >
@@ -103,15 +101,11 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
               key={h.piece}
               id={`stock-${i}`}
               title={called(h.piece)}
-              onRemove={() =>
-                edit("Forget stock", (d) => {
-                  d.fitUp.stock.have.splice(i, 1);
-                })
-              }
+              onRemove={() => edit({ code: "remove", list: "fitUp.stock.have", at: i })}
             >
-              <LengthAt at={`fitUp.stock.have.${i}.lengthMm`} label="Length" />
-              <LengthAt at={`fitUp.stock.have.${i}.heightMm`} label="Height" />
-              <LengthAt at={`fitUp.stock.have.${i}.thicknessMm`} label="Thickness" />
+              <LengthAt at={`fitUp.stock.have.${i}.lengthMm`} />
+              <LengthAt at={`fitUp.stock.have.${i}.heightMm`} />
+              <LengthAt at={`fitUp.stock.have.${i}.thicknessMm`} />
             </ItemCard>
           ))}
         </SimpleGrid>

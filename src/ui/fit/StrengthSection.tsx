@@ -21,17 +21,16 @@ export function StrengthSection({ sheet: { stress, movement } }: { sheet: FitShe
       title="Strength and movement"
       settings={
         <>
-          <MeasureAt kind="force" at="fitUp.loads.sideN" label="Load from the side" />
-          <MeasureAt kind="force" at="fitUp.loads.edgeN" label="Load on the edge" />
-          <LengthAt at="fitUp.loads.atMm" label="Loads act, ahead of the front" help={DATUM_HELP} />
+          <MeasureAt kind="force" at="fitUp.loads.sideN" />
+          <MeasureAt kind="force" at="fitUp.loads.edgeN" />
+          <LengthAt at="fitUp.loads.atMm" help={DATUM_HELP} />
           <MeasureAt
             kind="stress"
             at="fitUp.loads.yieldMPa"
-            label="Yield strength of the tang"
             help={`At the hardness of the tang, not of the edge.${units === "metric" ? " 10 N is about 1 kg." : ""}`}
           />
-          <ShareAt at="fitUp.climate.low" label="Driest air, % humidity" unit="" />
-          <ShareAt at="fitUp.climate.high" label="Dampest air, % humidity" unit="" />
+          <ShareAt at="fitUp.climate.low" unit="" />
+          <ShareAt at="fitUp.climate.high" unit="" />
         </>
       }
     >

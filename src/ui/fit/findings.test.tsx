@@ -63,9 +63,7 @@ describe("a fix of a state that the knife has left", () => {
     const name = `Fix: ${offerWords(finding.fixes[0], design, "metric")}`;
     const fix = within(await cardOf(finding)).getByRole("button", { name });
     act(() => {
-      session.getState().edit("Remove fasteners", (d) => {
-        d.fasteners = [];
-      });
+      session.getState().edit({ code: "set", path: "fasteners", to: [] });
     });
     const left = now();
     // The new review has not come yet, as nothing was awaited: the offers of the old one are still in both places.

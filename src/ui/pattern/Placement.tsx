@@ -42,7 +42,7 @@ export function Placement({
   const refused = answer?.ok ? refusalOf(answer.design) : null;
   const take = () => {
     if (!answer?.ok || refused) return;
-    session.getState().adopt(`Pattern: ${ROLE_WORDS[role].toLowerCase()}`, answer.design);
+    session.getState().edit({ code: "take-pattern", role, design: answer.design });
     notices.success({
       title: `${ROLE_WORDS[role]} taken from the pattern`,
       description: "Undo takes it back.",

@@ -4,6 +4,7 @@ import type { StartingForm } from "@/core/design/startingForms";
 import { KNIFE_SIZES, type KnifeSizes, resized, SIZE_LIMITS, sizesOf } from "@/core/layout/resized";
 import { partRefsOfFinding } from "@/core/review/partRefs";
 import { balanceWords } from "@/words/balance";
+import { editWords } from "@/words/edits";
 import { effectWords, offerWords } from "@/words/offers";
 import { FORM_WORDS } from "@/words/startingForms";
 import { knifeExtent } from "../drawing/extent";
@@ -78,8 +79,9 @@ export const fixedViews: ProductViews<Design> = {
   fixes: {
     says: offerWords,
     does: effectWords,
-    apply: async (of, fix) => (await import("@/core/review/fixes")).applyFix(of, fix),
+    edit: (rule, fix) => ({ code: "fix", rule, fix }),
   },
+  editWords,
   startWords: (code) => FORM_WORDS[code as StartingForm],
   sizes,
 };

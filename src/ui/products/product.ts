@@ -1,8 +1,10 @@
 import type { ComponentType, ReactNode } from "react";
 import type { ProductDesign } from "@/core/design/product";
+import type { AnyEdit } from "@/core/edit/table";
 import type { PartRef } from "@/core/review/partRefs";
 import type { Finding, Fix, Offer } from "@/core/review/types";
 import type { UnitSystem } from "@/core/units/print";
+import type { EditFor } from "@/store/session";
 import type { Extent, Scale } from "../drawing/path";
 
 /** A step of a product's bench: what stands in the panel beside the drawing. */
@@ -34,8 +36,8 @@ export interface StartSizes<D extends ProductDesign> {
 export interface FixViews<D extends ProductDesign> {
   says(offer: Offer, of: D, units: UnitSystem): string;
   does(offer: Offer, units: UnitSystem): string;
-  /** Fetched with the first fix. */
-  apply(of: D, fix: Fix): Promise<D>;
+  /** What is done to the design to fix what a rule found. */
+  edit(rule: string, fix: Fix): EditFor<D>;
 }
 
 /**
@@ -62,6 +64,8 @@ export interface ProductViews<D extends ProductDesign = ProductDesign> {
   partRefs(design: D, finding: Finding): readonly PartRef[];
   /** None where no finding of it can be fixed by a click. */
   readonly fixes?: FixViews<D>;
+  /** What an edit does, as undo says it: "Change length". */
+  editWords(edit: AnyEdit, design: D, units: UnitSystem): string;
   startWords(code: string): { readonly name: string; readonly says: string };
   readonly sizes?: StartSizes<D>;
 }

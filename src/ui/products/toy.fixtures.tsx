@@ -15,11 +15,7 @@ function BlockStep() {
       mm={lengthMm}
       min={10}
       max={300}
-      onChange={(mm) =>
-        edit("Change length of the block", (d) => {
-          d.block.lengthMm = mm;
-        })
-      }
+      onChange={(mm) => edit({ code: "set", path: "block.lengthMm", to: mm })}
     />
   );
 }
@@ -37,5 +33,6 @@ export const toyViews: ProductViews<Toy> = {
   preload: () => undefined,
   balance: (mm, _, units) => balanceShort(mm, units),
   partRefs: () => [],
+  editWords: ({ code }) => (code === "set" ? "Change length of the block" : code),
   startWords: () => ({ name: "Small block", says: "A block with a pin" }),
 };

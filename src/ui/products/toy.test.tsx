@@ -231,9 +231,7 @@ describe("a second product", () => {
     await userEvent.click(screen.getByRole("button", { name: "Redo: Change length of the block" }));
     expect(design()).toEqual(longer);
     // What the record cannot hold is refused and said.
-    const refused = session.getState().edit("Bend", (d) => {
-      d.block.lengthMm = 5000;
-    });
+    const refused = session.getState().edit({ code: "set", path: "block.lengthMm", to: 5000 });
     expect(refused).toMatchObject({ keys: ["block", "lengthMm"] });
     await autosave.flush();
     const [{ id }] = await readableKnives();

@@ -2,7 +2,6 @@
 import { Button, Flex, Link, Text } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import type { WorkshopPart } from "@/core/design/schema";
-import { joined, withShared } from "@/core/design/workshop";
 import { changeWorkshop, usePresentWorkshop, useWorkshops } from "@/store/workshops";
 import { PART_WORDS } from "@/words/workshop";
 import { useBench, useDesign } from "../bench/BenchContext";
@@ -14,7 +13,7 @@ import { attempt } from "../shell/notice";
  * changed beside it becomes the knife's own.
  */
 export function PartNote({ part }: { part: WorkshopPart }) {
-  const { edit, session } = useBench();
+  const { edit } = useBench();
   const { id, own } = useDesign((d) => d.workshop);
   const facts = useDesign((d) => d.workshop[part]);
   const list = useWorkshops();
@@ -29,11 +28,7 @@ export function PartNote({ part }: { part: WorkshopPart }) {
           <Button
             size="2xs"
             variant="outline"
-            onClick={() =>
-              edit(`Follow ${present.name}`, (d) => {
-                Object.assign(d, joined(session.getState().design, present));
-              })
-            }
+            onClick={() => edit({ code: "follow-workshop", workshop: present, name: present.name })}
           >
             Follow {present.name}
           </Button>
@@ -56,15 +51,7 @@ export function PartNote({ part }: { part: WorkshopPart }) {
     );
   return (
     <Said says={`This knife's own ${what}.`}>
-      <Button
-        size="2xs"
-        variant="outline"
-        onClick={() =>
-          edit(`Use the workshop's ${what}`, (d) => {
-            Object.assign(d, withShared(session.getState().design, part, workshop));
-          })
-        }
-      >
+      <Button size="2xs" variant="outline" onClick={() => edit({ code: "share-part", part, workshop })}>
         Use the workshop's
       </Button>
       <Button
@@ -74,9 +61,7 @@ export function PartNote({ part }: { part: WorkshopPart }) {
         onClick={() =>
           void attempt("The workshop was not changed", async () => {
             await changeWorkshop(workshop.id, (w) => ({ ...w, facts: { ...w.facts, [part]: facts } }));
-            edit(`Make it the workshop's ${what}`, (d) => {
-              d.workshop.own = d.workshop.own.filter((p) => p !== part);
-            });
+            edit({ code: "part-is-shared", part });
           })
         }
       >

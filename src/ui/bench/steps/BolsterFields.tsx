@@ -25,21 +25,19 @@ export function BolsterFields() {
           {has[end] && (
             <ItemCard id={`bolster-${end}`} title={end === "front" ? "Front bolsters" : "Rear bolsters"}>
               <Stack gap="2">
-                <LengthAt at={`handle.bolsters.${end}.lengthMm`} label="Length at the axis" />
+                <LengthAt at={`handle.bolsters.${end}.lengthMm`} />
                 <ShareAt
                   at={`handle.bolsters.${end}.tiltDeg`}
-                  label="Joint leans by"
                   unit="°"
                   help="Its top toward the front; below zero toward the butt."
                 />
                 <ShareAt
                   at={`handle.bolsters.${end}.dovetailDeg`}
-                  label="Dovetail"
                   unit="°"
                   help="How far the scale tucks under."
                 />
-                <MaterialAt at={`handle.bolsters.${end}.right`} label="Right" classes={FOR_GUARDS} />
-                <MaterialAt at={`handle.bolsters.${end}.left`} label="Left" classes={FOR_GUARDS} />
+                <MaterialAt at={`handle.bolsters.${end}.right`} classes={FOR_GUARDS} />
+                <MaterialAt at={`handle.bolsters.${end}.left`} classes={FOR_GUARDS} />
               </Stack>
             </ItemCard>
           )}

@@ -10,8 +10,8 @@ export function FramedTangFields() {
   return (
     <>
       <Group title="Frame">
-        <MaterialAt at="tang.frame.material" label="Frame of" classes={[...FOR_GUARDS, "plastic"]} />
-        <LengthAt at="tang.frame.thicknessMm" label="Thickness" />
+        <MaterialAt at="tang.frame.material" classes={[...FOR_GUARDS, "plastic"]} />
+        <LengthAt at="tang.frame.thicknessMm" />
         <Text color="graphite" fontSize="sm">
           It has the handle's outline and holds the stick: thicker than the stick, by the floor left on each
           side.
@@ -19,8 +19,8 @@ export function FramedTangFields() {
       </Group>
       <BarFields />
       <Group title="Slot in the frame">
-        <LengthAt at="tang.hole.clearanceMm" label="Clearance all round" />
-        <LengthAt at="tang.hole.deeperMm" label="Deeper than the tang" />
+        <LengthAt at="tang.hole.clearanceMm" />
+        <LengthAt at="tang.hole.deeperMm" />
         <FillAt at="tang.hole.fill" />
       </Group>
     </>

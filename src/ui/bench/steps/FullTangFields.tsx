@@ -5,7 +5,6 @@ import { newRecess, newShort } from "@/core/design/constructions";
 import type { FullTang } from "@/core/design/schema";
 import { freeId, openSpot } from "@/core/fit/openSpot";
 import { itemNames } from "@/core/layout/itemNames";
-import type { Draft } from "@/store/session";
 import { PURPOSE_WORDS, RECESS_WORDS, SHORT_WORDS } from "@/words/constructions";
 import { itemWords } from "@/words/fasteners";
 import { ChoiceAt, FillAt, LengthAt, MaterialAt, PlaceAt, ShareAt, TickAt } from "../../fields/bound";
@@ -32,19 +31,19 @@ export function FullTangFields({ tang }: { tang: FullTang }) {
         <Text color="graphite" fontSize="sm">
           A slab of the handle's outline, in the blade's steel.
         </Text>
-        <TickAt at="tang.taper" label="Tapered" make={() => newTaper(design().blade.spineMm)} />
+        <TickAt at="tang.taper" make={() => newTaper(design().blade.spineMm)} />
         {tang.taper && (
           <>
-            <LengthAt at="tang.taper.frontMm" label="Thickness at the front" />
-            <LengthAt at="tang.taper.buttMm" label="Thickness at the butt" />
+            <LengthAt at="tang.taper.frontMm" />
+            <LengthAt at="tang.taper.buttMm" />
           </>
         )}
-        <TickAt at="tang.short" label="Ends before the butt" make={() => newShort(design())} />
+        <TickAt at="tang.short" make={() => newShort(design())} />
         {tang.short && (
           <>
-            <LengthAt at="tang.short.lengthMm" label="Length of the tang" />
-            <ChoiceAt at="tang.short.behind" label="Behind it" names={SHORT_WORDS} />
-            <MaterialAt at="tang.short.material" label="Of" classes={FOR_SHORT} />
+            <LengthAt at="tang.short.lengthMm" />
+            <ChoiceAt at="tang.short.behind" names={SHORT_WORDS} />
+            <MaterialAt at="tang.short.material" classes={FOR_SHORT} />
             <Text color="graphite" fontSize="sm">
               A short tang is known to work loose as it ages. Grind a weld flush, and weld before hardening:
               on a blade that is hard already the heat draws its temper.
@@ -55,13 +54,13 @@ export function FullTangFields({ tang }: { tang: FullTang }) {
       <Holes tang={tang} />
       <Slots tang={tang} />
       <Group title="Recess">
-        <TickAt at="tang.recess" label="Hollow both faces" make={() => newRecess(design())} />
+        <TickAt at="tang.recess" make={() => newRecess(design())} />
         {tang.recess && (
           <>
-            <LengthAt at="tang.recess.rimMm" label="Rim left all round" />
-            <LengthAt at="tang.recess.fromMm" label="Begins behind the front" />
-            <LengthAt at="tang.recess.depthMm" label="Depth, each face" />
-            <ChoiceAt at="tang.recess.floor" label="Floor" names={RECESS_WORDS} />
+            <LengthAt at="tang.recess.rimMm" />
+            <LengthAt at="tang.recess.fromMm" />
+            <LengthAt at="tang.recess.depthMm" />
+            <ChoiceAt at="tang.recess.floor" names={RECESS_WORDS} />
             <FillAt at="tang.recess.fill" />
           </>
         )}
@@ -72,15 +71,6 @@ export function FullTangFields({ tang }: { tang: FullTang }) {
       </Text>
     </>
   );
-}
-
-/** Edits a full tang, and nothing if it is one no more. */
-function useTangEdit() {
-  const { edit } = useBench();
-  return (label: string, recipe: (tang: Draft<FullTang>) => void) =>
-    edit(label, (d) => {
-      if (d.tang.kind === "full") recipe(d.tang);
-    });
 }
 
 /** What holes or slots are called. */
@@ -95,19 +85,12 @@ function useTitles(items: readonly { readonly id: string }[]): readonly string[]
 
 function Holes({ tang: { holes } }: { tang: FullTang }) {
   const titles = useTitles(holes);
-  const { session, setSelected } = useBench();
-  const edit = useTangEdit();
+  const { session, edit, setSelected } = useBench();
   const add = () => {
     const id = freeId("hole", holes);
-    edit("Add tang hole", (t) => {
-      t.holes.push({
-        id,
-        ...openSpot(session.getState().design, 8),
-        diameterMm: 8,
-        fill: null,
-        purpose: "lighten",
-      });
-    });
+    const place = openSpot(session.getState().design, 8);
+    const item = { id, ...place, diameterMm: 8, fill: null, purpose: "lighten" };
+    edit({ code: "add", list: "tang.holes", item });
     setSelected(id);
   };
   return (
@@ -131,16 +114,12 @@ function Holes({ tang: { holes } }: { tang: FullTang }) {
           id={h.id}
           title={titles[i]}
           nameAt={`tang.holes.${i}`}
-          onRemove={() =>
-            edit("Remove tang hole", (t) => {
-              t.holes.splice(i, 1);
-            })
-          }
+          onRemove={() => edit({ code: "remove", list: "tang.holes", at: i })}
         >
           <Stack gap="2">
-            <LengthAt at={`tang.holes.${i}.diameterMm`} label="Diameter" digits={3} />
+            <LengthAt at={`tang.holes.${i}.diameterMm`} digits={3} />
             <PlaceAt at={`tang.holes.${i}`} />
-            <ChoiceAt at={`tang.holes.${i}.purpose`} label="Purpose" names={PURPOSE_WORDS} />
+            <ChoiceAt at={`tang.holes.${i}.purpose`} names={PURPOSE_WORDS} />
             {h.purpose === "old-pin" ? (
               <OldFill at={`tang.holes.${i}.fill`} />
             ) : (
@@ -154,26 +133,18 @@ function Holes({ tang: { holes } }: { tang: FullTang }) {
 }
 
 /** An old pin's hole is welded or plugged shut. */
-function OldFill({ at }: { at: string }) {
+function OldFill({ at }: { at: `tang.holes.${number}.fill` }) {
   return <MaterialAt at={at} label="Filled with" classes={["metal", "steel", "adhesive"]} />;
 }
 
 function Slots({ tang: { slots } }: { tang: FullTang }) {
   const titles = useTitles(slots);
-  const { session, setSelected } = useBench();
-  const edit = useTangEdit();
+  const { session, edit, setSelected } = useBench();
   const add = () => {
     const id = freeId("slot", slots);
-    edit("Add tang slot", (t) => {
-      t.slots.push({
-        id,
-        ...openSpot(session.getState().design, 10),
-        lengthMm: 20,
-        widthMm: 6,
-        angleDeg: 0,
-        fill: null,
-      });
-    });
+    const place = openSpot(session.getState().design, 10);
+    const item = { id, ...place, lengthMm: 20, widthMm: 6, angleDeg: 0, fill: null };
+    edit({ code: "add", list: "tang.slots", item });
     setSelected(id);
   };
   return (
@@ -196,17 +167,13 @@ function Slots({ tang: { slots } }: { tang: FullTang }) {
           id={s.id}
           title={titles[i]}
           nameAt={`tang.slots.${i}`}
-          onRemove={() =>
-            edit("Remove tang slot", (t) => {
-              t.slots.splice(i, 1);
-            })
-          }
+          onRemove={() => edit({ code: "remove", list: "tang.slots", at: i })}
         >
           <Stack gap="2">
-            <LengthAt at={`tang.slots.${i}.lengthMm`} label="Length over all" />
-            <LengthAt at={`tang.slots.${i}.widthMm`} label="Width" digits={3} />
+            <LengthAt at={`tang.slots.${i}.lengthMm`} />
+            <LengthAt at={`tang.slots.${i}.widthMm`} digits={3} />
             <PlaceAt at={`tang.slots.${i}`} />
-            <ShareAt at={`tang.slots.${i}.angleDeg`} label="Turned by" unit="°" />
+            <ShareAt at={`tang.slots.${i}.angleDeg`} unit="°" />
             <FillAt at={`tang.slots.${i}.fill`} />
           </Stack>
         </ItemCard>

@@ -19,7 +19,7 @@ export function GrooveFields() {
     const last = grooves.reduce((rear, g) => Math.min(rear, g.xMm), frontX);
     const xMm = Math.round(grooves.length === 0 ? (frontX + buttX) / 2 : Math.max(buttX + 6, last - 8));
     const groove = { id: freeId("groove", grooves), xMm, diameterMm: 8, depthMm: 1, sides: "both" as const };
-    edit("Add groove", (d) => void d.handle.grooves.push(groove));
+    edit({ code: "add", list: "handle.grooves", item: groove });
     setSelected(groove.id);
   };
   return (
@@ -41,13 +41,13 @@ export function GrooveFields() {
           key={g.id}
           id={g.id}
           title={`Groove ${i + 1}`}
-          onRemove={() => edit("Remove groove", (d) => void d.handle.grooves.splice(i, 1))}
+          onRemove={() => edit({ code: "remove", list: "handle.grooves", at: i })}
         >
           <Stack gap="2">
-            <LengthAt at={`handle.grooves.${i}.xMm`} label="Behind the front" behind />
-            <LengthAt at={`handle.grooves.${i}.diameterMm`} label="Tool's diameter" />
-            <LengthAt at={`handle.grooves.${i}.depthMm`} label="Depth" />
-            <ChoiceAt at={`handle.grooves.${i}.sides`} label="On" names={SIDES_WORDS} />
+            <LengthAt at={`handle.grooves.${i}.xMm`} behind />
+            <LengthAt at={`handle.grooves.${i}.diameterMm`} />
+            <LengthAt at={`handle.grooves.${i}.depthMm`} />
+            <ChoiceAt at={`handle.grooves.${i}.sides`} names={SIDES_WORDS} />
           </Stack>
         </ItemCard>
       ))}

@@ -2,10 +2,9 @@
 import { Button, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import { Fragment } from "react";
-import { GUARD_FORMS, guardOfForm, newGuard } from "@/core/design/guards";
-import { namesWithout } from "@/core/design/marks";
+import { GUARD_FORMS, newGuard } from "@/core/design/guards";
 import type { Guard } from "@/core/design/schema";
-import { FITTINGS, newFitting, withFitting } from "@/core/guardFittings/registry";
+import { FITTINGS } from "@/core/guardFittings/registry";
 import { plateNaming } from "@/core/layout/itemNames";
 import { own } from "@/core/own";
 import { printLengthPlain } from "@/core/units/print";
@@ -26,6 +25,9 @@ import { PrintedFields } from "./PrintedFields";
 
 const FOR_PLATES = [...new Set([...FOR_GUARDS, ...FOR_PIECES])];
 
+/** A spacer of fibre. */
+const NEW_PLATE = { material: "vulcanised-fibre", thicknessMm: 1, printed: null };
+
 /** The guard across the tang, its front face on the datum. */
 export function GuardStep() {
   const { session } = useBench();
@@ -33,7 +35,7 @@ export function GuardStep() {
   return (
     <>
       <Group title="Guard">
-        <TickAt at="guard" label="Plate guard" make={() => newGuard(session.getState().design)} />
+        <TickAt at="guard" make={() => newGuard(session.getState().design)} />
         {!guard && (
           <Text color="graphite" fontSize="sm">
             None.
@@ -54,7 +56,7 @@ export function GuardStep() {
 }
 
 function Forms() {
-  const { edit, session } = useBench();
+  const { edit } = useBench();
   return (
     <>
       <Text color="graphite" fontSize="sm">
@@ -62,16 +64,7 @@ function Forms() {
       </Text>
       <Stack direction="row" wrap="wrap" gap="2">
         {GUARD_FORMS.map((form) => (
-          <Button
-            key={form}
-            size="xs"
-            variant="outline"
-            onClick={() =>
-              edit(`${GUARD_FORM_WORDS[form]} guard`, (d) => {
-                d.guard = guardOfForm(form, session.getState().design);
-              })
-            }
-          >
+          <Button key={form} size="xs" variant="outline" onClick={() => edit({ code: "guard-form", form })}>
             {GUARD_FORM_WORDS[form]}
           </Button>
         ))}
@@ -83,15 +76,11 @@ function Forms() {
 /** One plate's fields stand bare; several are cards, front to back. */
 function Plates({ guard: { plates, mesh } }: { guard: Guard }) {
   const { edit } = useBench();
-  const change = (label: string, recipe: (plates: Guard["plates"]) => void) =>
-    edit(label, (d) => {
-      if (d.guard) recipe(d.guard.plates);
-    });
   const called = useDesign((d) => plates.map((_, i) => plateNaming(d, i).called));
   const fields = (i: number) => (
     <Stack gap="2">
-      <LengthAt at={`guard.plates.${i}.thicknessMm`} label="Thickness" />
-      <MaterialAt at={`guard.plates.${i}.material`} label="Material" classes={FOR_PLATES} />
+      <LengthAt at={`guard.plates.${i}.thicknessMm`} />
+      <MaterialAt at={`guard.plates.${i}.material`} classes={FOR_PLATES} />
       <PrintedFields at={`guard.plates.${i}.printed`} />
     </Stack>
   );
@@ -102,11 +91,7 @@ function Plates({ guard: { plates, mesh } }: { guard: Guard }) {
         !mesh && (
           <AddButton
             to="guard.plates"
-            onClick={() =>
-              change("Add guard plate", (all) => {
-                all.push({ material: "vulcanised-fibre", thicknessMm: 1, printed: null });
-              })
-            }
+            onClick={() => edit({ code: "add", list: "guard.plates", item: NEW_PLATE })}
           >
             <Plus /> Add plate
           </AddButton>
@@ -122,12 +107,7 @@ function Plates({ guard: { plates, mesh } }: { guard: Guard }) {
               id={`plate-${i + 1}`}
               title={guardName({ number: i + 1, called: called[i] ?? undefined })}
               nameAt={`guard.plates.${i}`}
-              onRemove={() =>
-                edit("Remove guard plate", (d) => {
-                  d.guard?.plates.splice(i, 1);
-                  d.names = namesWithout(d.names, "guard.plates", i);
-                })
-              }
+              onRemove={() => edit({ code: "plate-remove", at: i })}
             >
               {fields(i)}
             </ItemCard>
@@ -144,32 +124,20 @@ function Plates({ guard: { plates, mesh } }: { guard: Guard }) {
 function FaceFields({ guard }: { guard: Guard }) {
   return (
     <Group title="Shape">
-      <LengthAt at="guard.aboveMm" label="Above the axis" />
-      <LengthAt at="guard.belowMm" label="Below the axis" />
-      <LengthAt at="guard.widthMm" label="Width" />
-      <TickAt at="guard.armWidthMm" label="Narrows to arms" make={() => Math.max(0.5, guard.widthMm * 0.4)} />
+      <LengthAt at="guard.aboveMm" />
+      <LengthAt at="guard.belowMm" />
+      <LengthAt at="guard.widthMm" />
+      <TickAt at="guard.armWidthMm" make={() => Math.max(0.5, guard.widthMm * 0.4)} />
       {guard.armWidthMm !== null ? (
         <LengthAt at="guard.armWidthMm" label="Width at the ends" />
       ) : (
-        <ShareAt
-          at="guard.roundness"
-          label="Roundness"
-          help="0 is a rectangle from the front, 100 an oval."
-        />
+        <ShareAt at="guard.roundness" help="0 is a rectangle from the front, 100 an oval." />
       )}
-      <LengthAt
-        at="guard.bossMm"
-        label="Middle stays flat to"
-        help="Above and below the axis: where the handle seats."
-      />
-      <LengthAt at="guard.sweepAboveMm" label="Upper end leans forward" />
-      <LengthAt at="guard.sweepBelowMm" label="Lower end leans forward" />
-      <ShareAt at="guard.endShare" label="Thickness at the ends" />
-      <LengthAt
-        at="guard.domeMm"
-        label="Front face domed by"
-        help="Its middle stays flat for the shoulder."
-      />
+      <LengthAt at="guard.bossMm" help="Above and below the axis: where the handle seats." />
+      <LengthAt at="guard.sweepAboveMm" />
+      <LengthAt at="guard.sweepBelowMm" />
+      <ShareAt at="guard.endShare" />
+      <LengthAt at="guard.domeMm" help="Its middle stays flat for the shoulder." />
       <FittingFields guard={guard} ofShape />
     </Group>
   );
@@ -184,10 +152,9 @@ function FittedFields({ guard }: { guard: Guard }) {
         <>
           <LengthAt
             at="guard.slot.clearanceMm"
-            label="Slot wider than the tang by"
             help={`All round; up to ${printLengthPlain(0.1, units)} closes by itself.`}
           />
-          {guard.slot.clearanceMm > 0 && <FillAt at="guard.slot.fill" label="Gap filled with" />}
+          {guard.slot.clearanceMm > 0 && <FillAt at="guard.slot.fill" />}
         </>
       )}
       <FittingFields guard={guard} ofShape={false} />
@@ -211,13 +178,7 @@ function FittingFields({ guard, ofShape }: { guard: Guard; ofShape: boolean }) {
         <Tick
           label={tick}
           checked={place >= 0}
-          onChange={(on) =>
-            edit(`Change ${tick.toLowerCase()}`, (d) => {
-              if (!d.guard) return;
-              const made = on ? newFitting(kind, d.guard.plates[0].material) : null;
-              d.guard.fittings = withFitting(d.guard.fittings, kind, made);
-            })
-          }
+          onChange={(fitted) => edit({ code: "guard-fitting", kind, fitted })}
         />
         {place >= 0 && (
           <>
@@ -241,11 +202,7 @@ function MeshOfGuard({ guard }: { guard: Guard }) {
             size="xs"
             variant="outline"
             alignSelf="start"
-            onClick={() =>
-              edit("Go back to a plate guard", (d) => {
-                if (d.guard) d.guard.mesh = null;
-              })
-            }
+            onClick={() => edit({ code: "clear", path: "guard.mesh" })}
           >
             Back to a plate
           </Button>
@@ -257,9 +214,7 @@ function MeshOfGuard({ guard }: { guard: Guard }) {
       )}
       <ImportShape
         onImported={(meshId) =>
-          edit("Use an imported guard", (d) => {
-            if (d.guard) d.guard.mesh = { meshId, forward: "x", rollDeg: 0, yMm: 0 };
-          })
+          edit({ code: "put", path: "guard.mesh", item: { meshId, forward: "x", rollDeg: 0, yMm: 0 } })
         }
       />
     </Group>

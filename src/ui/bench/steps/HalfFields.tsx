@@ -24,9 +24,7 @@ export function HalfFields() {
   const halves = useDesign(({ handle }) => (handle.kind === "scales" ? handle.halves : NONE));
   const add = (end: Half["end"]) => {
     const half = newHalf(freeId("half", halves), end, session.getState().design);
-    edit(`Add ${TITLES[end].toLowerCase()}`, (d) => {
-      if (d.handle.kind === "scales") d.handle.halves.push(half);
-    });
+    edit({ code: "add", list: "handle.halves", item: half });
     setSelected(half.id);
   };
   return (
@@ -52,12 +50,9 @@ export function HalfFields() {
 
 function OneHalf({ half, index }: { half: Half; index: number }) {
   const { edit, session } = useBench();
-  const at = `handle.halves.${index}`;
+  const at = `handle.halves.${index}` as const;
   const { shape, end, id } = half;
-  const put = (to: Half["shape"]) =>
-    edit("Change the halves' shape", (d) => {
-      if (d.handle.kind === "scales") d.handle.halves[index].shape = to;
-    });
+  const put = (to: Half["shape"]) => edit({ code: "set", path: `${at}.shape`, to });
   const place = (meshId: string): Half["shape"] => {
     const { frontX, buttX } = layoutOf(session.getState().design);
     const xMm = end === "front" ? frontX : Math.round(buttX + 12);
@@ -74,15 +69,11 @@ function OneHalf({ half, index }: { half: Half; index: number }) {
     <ItemCard
       id={id}
       title={`${TITLES[end]}, pair ${index + 1}`}
-      onRemove={() =>
-        edit("Remove halves", (d) => {
-          if (d.handle.kind === "scales") d.handle.halves.splice(index, 1);
-        })
-      }
+      onRemove={() => edit({ code: "remove", list: "handle.halves", at: index })}
     >
       <Stack gap="2">
-        <MaterialAt at={`${at}.right`} label="Right" classes={FOR_GUARDS} />
-        <MaterialAt at={`${at}.left`} label="Left" classes={FOR_GUARDS} />
+        <MaterialAt at={`${at}.right`} classes={FOR_GUARDS} />
+        <MaterialAt at={`${at}.left`} classes={FOR_GUARDS} />
         <ChoiceField
           label="Shape"
           value={shape.kind}
@@ -95,12 +86,12 @@ function OneHalf({ half, index }: { half: Half; index: number }) {
         />
         {shape.kind === "outline" ? (
           <>
-            <LengthAt at={`${at}.shape.thicknessMm`} label="Thickness of each" />
+            <LengthAt at={`${at}.shape.thicknessMm`} />
             <PointList at={`${at}.shape.points`} prefix={id} closed least={3} most={30} />
           </>
         ) : (
           <>
-            <LengthAt at={`${at}.shape.xMm`} label="Its front behind the front" behind />
+            <LengthAt at={`${at}.shape.xMm`} behind />
             <MeshPlaceFields at={`${at}.shape.place`} />
           </>
         )}

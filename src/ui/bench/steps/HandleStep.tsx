@@ -2,21 +2,16 @@
 import { Button, Checkbox, IconButton, Stack, Text } from "@chakra-ui/react";
 import { Plus, Trash2 } from "lucide-react";
 import type { ComponentType } from "react";
-import { withBareTang } from "@/core/design/constructions";
 import type { Handle } from "@/core/design/schema";
-import {
-  HANDLE_LENGTHS,
-  type HandleLength,
-  handleLength,
-  withHandleLength,
-} from "@/core/layout/handleLengths";
+import { freeId } from "@/core/fit/openSpot";
+import { HANDLE_LENGTHS, type HandleLength, handleLength } from "@/core/layout/handleLengths";
 import { SAME_PLACE_MM } from "@/core/tolerances";
 import { NODE_WORDS } from "@/words/bladeWords";
+import { HANDLE_LENGTH_WORDS } from "@/words/handleLengths";
 import { ChoiceField } from "../../fields/ChoiceField";
 import { LengthField } from "../../fields/LengthField";
 import { Tick } from "../../fields/Tick";
 import { useBench, useDesign, useSelected } from "../BenchContext";
-import { addNodeAfter, mirrored, removeNode } from "../outlineEdits";
 import { GrooveFields } from "./GrooveFields";
 import { Group } from "./Group";
 import { LengthwiseFields } from "./LengthwiseFields";
@@ -25,14 +20,6 @@ import { PieceFields } from "./PieceFields";
 import { ScalesFields } from "./ScalesFields";
 import { SectionFields } from "./SectionFields";
 import { WrapFields } from "./WrapFields";
-
-const LENGTH_WORDS: Record<HandleLength, string> = {
-  length: "Length",
-  front: "Height at the front",
-  groove: "Height at the groove",
-  swell: "Height at the swell",
-  butt: "Height at the butt",
-};
 
 /** What each kind of handle has to say besides its outline. */
 const FIELDS: Readonly<Record<Handle["kind"], readonly ComponentType[]>> = {
@@ -68,28 +55,24 @@ export function HandleStep() {
 
 /** One of the lengths that shape the outline; none where the outline has no such place. */
 function HandleLengthField({ which }: { which: HandleLength }) {
-  const { edit, session } = useBench();
+  const { edit } = useBench();
   const mm = useDesign((d) => handleLength(d.handle, which));
   if (mm === null) return null;
   return (
     <LengthField
-      label={LENGTH_WORDS[which]}
+      label={HANDLE_LENGTH_WORDS[which]}
       mm={mm}
       min={which === "length" ? 20 : 3}
       max={which === "length" ? 600 : 200}
       digits={1}
-      onChange={(to) =>
-        edit(`Change ${LENGTH_WORDS[which].toLowerCase()}`, (d) => {
-          Object.assign(d.handle, withHandleLength(session.getState().design.handle, which, to));
-        })
-      }
+      onChange={(to) => edit({ code: "handle-length", which, mm: to })}
     />
   );
 }
 
 /** Whether a full tang carries scales. */
 function OnTheTang() {
-  const { edit, session } = useBench();
+  const { edit } = useBench();
   const full = useDesign((d) => d.tang.kind === "full");
   const kind = useDesign((d) => d.handle.kind);
   if (!full) return null;
@@ -102,11 +85,7 @@ function OnTheTang() {
           { value: "scales", name: "Scales" },
           { value: "bare", name: "Nothing: a bare tang" },
         ]}
-        onChange={(to) =>
-          edit(to === "bare" ? "Leave the tang bare" : "Put scales on the tang", (d) => {
-            Object.assign(d, { handle: withBareTang(session.getState().design, to === "bare").handle });
-          })
-        }
+        onChange={(to) => edit({ code: "tang-bare", bare: to === "bare" })}
       />
     </Group>
   );
@@ -114,18 +93,13 @@ function OnTheTang() {
 
 /** One switch for an outline that is alike over and under the axis. */
 function Symmetric() {
-  const { edit, session } = useBench();
+  const { edit } = useBench();
   const on = useDesign((d) => d.handle.symmetric);
   return (
     <Tick
       label="Alike over and under the axis"
       checked={on}
-      onChange={(to) =>
-        edit(to ? "Mirror the outline" : "Let the outline's halves differ", (d) => {
-          d.handle.symmetric = to;
-          if (to) d.handle.outline = mirrored(session.getState().design.handle.outline);
-        })
-      }
+      onChange={(mirrors) => edit({ code: "outline-mirrored", mirrors })}
     />
   );
 }
@@ -136,16 +110,7 @@ function FollowSpine() {
   const step = useDesign((d) => d.handle.outline[0].yMm - d.blade.spineOverAxisMm);
   if (Math.abs(step) < SAME_PLACE_MM) return null;
   return (
-    <Button
-      size="xs"
-      variant="outline"
-      alignSelf="start"
-      onClick={() =>
-        edit("Let the handle follow the spine", (d) => {
-          d.handle.outline[0].yMm = d.blade.spineOverAxisMm;
-        })
-      }
-    >
+    <Button size="xs" variant="outline" alignSelf="start" onClick={() => edit({ code: "follow-spine" })}>
       Follow the spine at the joint
     </Button>
   );
@@ -179,11 +144,7 @@ function PointTools() {
           size="sm"
           checked={corner}
           onCheckedChange={({ checked }) =>
-            edit(checked ? "Make a corner" : "Round the corner", (d) => {
-              const nodes = d.handle.outline;
-              nodes[at].corner = checked === true;
-              if (d.handle.symmetric) nodes[nodes.length - 1 - at].corner = checked === true;
-            })
+            edit({ code: "outline-corner", id: node().id, corner: checked === true })
           }
         >
           <Checkbox.HiddenInput />
@@ -195,7 +156,11 @@ function PointTools() {
         size="xs"
         variant="outline"
         disabled={count >= 40}
-        onClick={() => setSelected(addNodeAfter(edit, node()))}
+        onClick={() => {
+          const id = freeId("point", session.getState().design.handle.outline);
+          edit({ code: "outline-add", after: node().id, id });
+          setSelected(id);
+        }}
       >
         <Plus /> Point after
       </Button>
@@ -205,7 +170,7 @@ function PointTools() {
           variant="outline"
           aria-label={`Remove ${NODE_WORDS[role]}`}
           disabled={count <= 4}
-          onClick={() => removeNode(edit, node())}
+          onClick={() => edit({ code: "outline-remove", id: node().id, role })}
         >
           <Trash2 />
         </IconButton>

@@ -1,7 +1,6 @@
 "use client";
 import { Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
-import { newBlockHole, withEnd } from "@/core/design/constructions";
 import type { HiddenTang } from "@/core/design/schema";
 import { own } from "@/core/own";
 import { BAR_END_KINDS, endKindOf } from "@/core/tangEnds/registry";
@@ -29,7 +28,7 @@ export function HiddenTangFields({ tang }: { tang: HiddenTang }) {
 }
 
 function EndFields({ tang: { end } }: { tang: HiddenTang }) {
-  const { edit, session } = useBench();
+  const { edit } = useBench();
   const called = TANG_END_WORDS[end.kind];
   const sized = withoutThread(endKindOf(end).fields);
   const words = {
@@ -42,11 +41,7 @@ function EndFields({ tang: { end } }: { tang: HiddenTang }) {
         label="Held by"
         value={end.kind}
         choices={BAR_END_KINDS.map((value) => ({ value, name: TANG_END_WORDS[value].name }))}
-        onChange={(kind) =>
-          edit("Change the tang's end", (d) => {
-            Object.assign(d, withEnd(session.getState().design, kind));
-          })
-        }
+        onChange={(kind) => edit({ code: "tang-end", kind })}
       />
       <ThreadField at="tang.end" word={(key) => words.of(key).label} />
       <RecordFields at="tang.end" fields={sized} which="all" words={words} />
@@ -62,10 +57,6 @@ function EndFields({ tang: { end } }: { tang: HiddenTang }) {
 function HoleFields({ tang }: { tang: HiddenTang }) {
   const { edit } = useBench();
   const { hole } = tang;
-  const change = (label: string, recipe: (tang: HiddenTang) => void) =>
-    edit(label, (d) => {
-      if (d.tang.kind === "hidden") recipe(d.tang);
-    });
   return (
     <Group title="Hole">
       <ChoiceField
@@ -75,24 +66,20 @@ function HoleFields({ tang }: { tang: HiddenTang }) {
           value,
           name: HOLE_WORDS[value],
         }))}
-        onChange={(kind) =>
-          change("Change how the hole is made", (t) => {
-            t.hole = newBlockHole(kind, t);
-          })
-        }
+        onChange={(kind) => edit({ code: "hole-made", kind })}
       />
       {(hole.kind === "broached" || hole.kind === "burned") && (
         <>
-          <LengthAt at="tang.hole.clearanceMm" label="Clearance all round" />
-          <LengthAt at="tang.hole.deeperMm" label="Deeper than the tang" />
+          <LengthAt at="tang.hole.clearanceMm" />
+          <LengthAt at="tang.hole.deeperMm" />
         </>
       )}
       {hole.kind === "milled" && (
         <>
-          <LengthAt at="tang.hole.heightMm" label="Height" />
-          <LengthAt at="tang.hole.widthMm" label="Width" />
-          <LengthAt at="tang.hole.cutterMm" label="Cutter" help="Its ends stay as round as the cutter." />
-          <LengthAt at="tang.hole.depthMm" label="Depth from the front" />
+          <LengthAt at="tang.hole.heightMm" />
+          <LengthAt at="tang.hole.widthMm" />
+          <LengthAt at="tang.hole.cutterMm" help="Its ends stay as round as the cutter." />
+          <LengthAt at="tang.hole.depthMm" />
         </>
       )}
       {hole.kind === "drilled" &&
@@ -104,18 +91,15 @@ function HoleFields({ tang }: { tang: HiddenTang }) {
             title={`Drilling ${i + 1}`}
             onRemove={
               hole.stages.length > 1
-                ? () =>
-                    change("Remove drilling", (t) => {
-                      if (t.hole.kind === "drilled") t.hole.stages.splice(i, 1);
-                    })
+                ? () => edit({ code: "remove", list: "tang.hole.stages", at: i })
                 : undefined
             }
           >
             <Stack gap="2">
-              <LengthAt at={`tang.hole.stages.${i}.bitMm`} label="Bit" digits={3} />
-              <ShareAt at={`tang.hole.stages.${i}.count`} label="Bores in a row" unit="" whole />
-              {s.count > 1 && <LengthAt at={`tang.hole.stages.${i}.pitchMm`} label="From bore to bore" />}
-              <LengthAt at={`tang.hole.stages.${i}.depthMm`} label="Depth from the front" />
+              <LengthAt at={`tang.hole.stages.${i}.bitMm`} digits={3} />
+              <ShareAt at={`tang.hole.stages.${i}.count`} unit="" whole />
+              {s.count > 1 && <LengthAt at={`tang.hole.stages.${i}.pitchMm`} />}
+              <LengthAt at={`tang.hole.stages.${i}.depthMm`} />
             </Stack>
           </ItemCard>
         ))}
@@ -124,10 +108,7 @@ function HoleFields({ tang }: { tang: HiddenTang }) {
           alignSelf="start"
           to="tang.hole.stages"
           onClick={() =>
-            change("Add drilling", (t) => {
-              if (t.hole.kind === "drilled")
-                t.hole.stages.push({ ...t.hole.stages[t.hole.stages.length - 1] });
-            })
+            edit({ code: "add", list: "tang.hole.stages", item: { ...hole.stages[hole.stages.length - 1] } })
           }
         >
           <Plus /> Another drilling

@@ -3,7 +3,7 @@ import { Box, Flex, IconButton, Input, Text } from "@chakra-ui/react";
 import { PencilLine, Trash2 } from "lucide-react";
 import { type ReactNode, useRef, useState } from "react";
 import { mostAt } from "@/core/design/limits";
-import { calledAt, markOf } from "@/core/design/marks";
+import { calledAt } from "@/core/design/marks";
 import { useBench, useDesign, useSelected } from "../BenchContext";
 
 interface ItemCardProps {
@@ -71,7 +71,7 @@ export function ItemCard(props: ItemCardProps) {
 
 /** What the maker calls an item; without one it is called by its kind and number again. */
 function NameInput({ at, title, onDone }: { at: string; title: string; onDone: () => void }) {
-  const { edit, session } = useBench();
+  const { edit } = useBench();
   const called = useDesign((d) => calledAt(d, at));
   const most = useDesign((d) => mostAt(d, `names.${at}`));
   const [typed, setTyped] = useState(called ?? "");
@@ -81,12 +81,7 @@ function NameInput({ at, title, onDone }: { at: string; title: string; onDone: (
     if (done.current) return;
     done.current = true;
     const name = typed.trim();
-    if (keeps && name !== (called ?? ""))
-      edit(name ? `Name ${title} ${name}` : `Take the name off ${title}`, (d) => {
-        const mark = markOf(session.getState().design, at);
-        if (name) d.names[mark] = name;
-        else delete d.names[mark];
-      });
+    if (keeps && name !== (called ?? "")) edit({ code: "name-item", at, to: name || null, title });
     onDone();
   };
   return (

@@ -2,8 +2,7 @@
 import { HStack, IconButton, Stack, Text } from "@chakra-ui/react";
 import { Plus, X } from "lucide-react";
 import { newJoint } from "@/core/design/constructions";
-import type { ScalesHandle, Sheet } from "@/core/design/schema";
-import { valueAt } from "@/core/edit/path";
+import type { ScalesHandle } from "@/core/design/schema";
 import { freeId } from "@/core/fit/openSpot";
 import { LengthAt, MaterialAt, ShareAt } from "../../fields/bound";
 import { FOR_LINERS, FOR_SCALES } from "../../fields/MaterialField";
@@ -15,10 +14,8 @@ import { ItemCard } from "./ItemCard";
 const NONE: ScalesHandle["joints"] = [];
 
 /** Sheets in a joint, from the front to the rear. */
-function Dividers({ at, count }: { at: string; count: number }) {
+function Dividers({ at, count }: { at: `handle.joints.${number}.dividers`; count: number }) {
   const { edit } = useBench();
-  const put = (label: string, change: (list: Sheet[]) => void) =>
-    edit(label, (d) => change(valueAt(d, at) as Sheet[]));
   return (
     <>
       {Array.from({ length: count }, (_, k) => (
@@ -32,7 +29,7 @@ function Dividers({ at, count }: { at: string; count: number }) {
             size="xs"
             variant="ghost"
             aria-label={`Remove divider ${k + 1}`}
-            onClick={() => put("Remove divider", (list) => void list.splice(k, 1))}
+            onClick={() => edit({ code: "remove", list: at, at: k })}
           >
             <X />
           </IconButton>
@@ -41,9 +38,7 @@ function Dividers({ at, count }: { at: string; count: number }) {
       <AddButton
         alignSelf="start"
         to={at}
-        onClick={() =>
-          put("Add divider", (list) => void list.push({ material: "brass-260", thicknessMm: 1 }))
-        }
+        onClick={() => edit({ code: "add", list: at, item: { material: "brass-260", thicknessMm: 1 } })}
       >
         <Plus /> Add divider
       </AddButton>
@@ -57,9 +52,7 @@ export function JointFields() {
   const joints = useDesign(({ handle }) => (handle.kind === "scales" ? handle.joints : NONE));
   const add = () => {
     const joint = newJoint(freeId("joint", joints), session.getState().design);
-    edit("Add joint", (d) => {
-      if (d.handle.kind === "scales") d.handle.joints.push(joint);
-    });
+    edit({ code: "add", list: "handle.joints", item: joint });
     setSelected(joint.id);
   };
   return (
@@ -81,18 +74,14 @@ export function JointFields() {
           key={j.id}
           id={j.id}
           title={`Joint ${i + 1}`}
-          onRemove={() =>
-            edit("Remove joint", (d) => {
-              if (d.handle.kind === "scales") d.handle.joints.splice(i, 1);
-            })
-          }
+          onRemove={() => edit({ code: "remove", list: "handle.joints", at: i })}
         >
           <Stack gap="2">
-            <LengthAt at={`handle.joints.${i}.xMm`} label="Behind the front" behind />
-            <ShareAt at={`handle.joints.${i}.tiltDeg`} label="Leans by" unit="°" />
+            <LengthAt at={`handle.joints.${i}.xMm`} behind />
+            <ShareAt at={`handle.joints.${i}.tiltDeg`} unit="°" />
             <Dividers at={`handle.joints.${i}.dividers`} count={j.dividers.length} />
-            <MaterialAt at={`handle.joints.${i}.right`} label="Right, behind it" classes={FOR_SCALES} />
-            <MaterialAt at={`handle.joints.${i}.left`} label="Left, behind it" classes={FOR_SCALES} />
+            <MaterialAt at={`handle.joints.${i}.right`} classes={FOR_SCALES} />
+            <MaterialAt at={`handle.joints.${i}.left`} classes={FOR_SCALES} />
           </Stack>
         </ItemCard>
       ))}

@@ -10,27 +10,19 @@ import { PointList } from "./PointList";
 export function LengthwiseFields() {
   const { session } = useBench();
   const joint = useDesign(({ handle }) => (handle.kind === "bare" ? null : handle.lengthwise));
-  const at = "handle.lengthwise";
+  const at = "handle.lengthwise" as const;
   return (
     <Group title="Joint along the handle">
-      <TickAt
-        at={at}
-        label="Another material below a joint along the handle"
-        make={() => newLengthwise(session.getState().design)}
-      />
+      <TickAt at={at} make={() => newLengthwise(session.getState().design)} />
       {joint && (
         <>
-          <MaterialAt at={`${at}.material`} label="Below the joint" classes={FOR_SCALES} />
+          <MaterialAt at={`${at}.material`} classes={FOR_SCALES} />
           <PointList at={`${at}.points`} prefix="lengthwise" closed={false} least={2} most={12} />
-          <TickAt
-            at={`${at}.divider`}
-            label="Sheet in the joint"
-            make={() => ({ material: "brass-260", thicknessMm: 1 })}
-          />
+          <TickAt at={`${at}.divider`} make={() => ({ material: "brass-260", thicknessMm: 1 })} />
           {joint.divider && (
             <>
-              <LengthAt at={`${at}.divider.thicknessMm`} label="Sheet thickness" />
-              <MaterialAt at={`${at}.divider.material`} label="Sheet of" classes={FOR_LINERS} />
+              <LengthAt at={`${at}.divider.thicknessMm`} />
+              <MaterialAt at={`${at}.divider.material`} classes={FOR_LINERS} />
             </>
           )}
         </>

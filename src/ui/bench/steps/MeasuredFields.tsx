@@ -1,18 +1,11 @@
 "use client";
 import { Button, Text } from "@chakra-ui/react";
 import { measuredBalanceMm } from "@/core/design/measuredBalance";
-import {
-  bareBladeOf,
-  CUTS,
-  type Cut,
-  finishedKnifeOf,
-  wasIn,
-  withBalanceKind,
-  withCut,
-} from "@/core/design/starts";
+import { CUTS, wasIn } from "@/core/design/starts";
 import { printLength, printMass } from "@/core/units/print";
 import { isOfBlade } from "@/core/weigh/calibration";
 import { useUnits } from "@/store/settings";
+import { CUT_WORDS } from "@/words/measured";
 import { ChoiceAt, LengthAt, MassAt } from "../../fields/bound";
 import { ChoiceField } from "../../fields/ChoiceField";
 import { DayField } from "../../fields/DayField";
@@ -30,19 +23,12 @@ const CHANGES = [
   { value: "after", name: "Are made to it after weighing" },
 ] as const;
 
-const CUT_WORDS: Record<Cut, string> = {
-  bores: "Holes for pins and bolts were in it",
-  openings: "Other holes and slots were in it",
-  recess: "The recess was in it",
-  taper: "The tang's taper was in it",
-};
-
 const TAKES_WORDS = { blade: "Blade and tang", guard: "Guard", handle: "Handle" } as const;
 const TAKES_WITHOUT_GUARD = { blade: TAKES_WORDS.blade, handle: TAKES_WORDS.handle } as const;
 
 /** What was measured of a blade or a finished knife in the hand, and what is changed of it since. */
 export function MeasuredFields() {
-  const { edit, session } = useBench();
+  const { edit } = useBench();
   const measured = useDesign((d) => d.blade.measured);
   const guarded = useDesign((d) => d.guard !== null);
   const units = useUnits();
@@ -57,48 +43,35 @@ export function MeasuredFields() {
           : "Weight and balance of the whole knife as it is. What it is drawn heavier or lighter, one part of it takes."}
       </Text>
       <MassAt at="blade.measured.massG" label={`Weight of the ${what}`} />
-      <MassAt at="blade.measured.massOffG" label="The scale may be off by" />
+      <MassAt at="blade.measured.massOffG" />
       <FieldRow label="Weighed on">
         <DayField
           value={measured.onDay}
-          onChange={(day) =>
-            edit("Change the day it was weighed", (d) => {
-              if (d.blade.measured) d.blade.measured.onDay = day;
-            })
-          }
+          onChange={(day) => edit({ code: "set", path: "blade.measured.onDay", to: day })}
         />
       </FieldRow>
       <ChoiceField
         label="Balance found"
         value={balance.kind}
         choices={BALANCE_KINDS}
-        onChange={(kind) =>
-          edit("Change how the balance was found", (d) => {
-            d.blade.measured = withBalanceKind(session.getState().design.blade, kind);
-          })
-        }
+        onChange={(way) => edit({ code: "balance-found", way })}
       />
       {balance.kind === "direct" ? (
-        <LengthAt
-          at="blade.measured.balance.xMm"
-          label="Balances ahead of the front"
-          help="Behind it is below zero."
-        />
+        <LengthAt at="blade.measured.balance.xMm" help="Behind it is below zero." />
       ) : (
         <>
-          <LengthAt at="blade.measured.balance.restAtMm" label="Plain support at" />
-          <LengthAt at="blade.measured.balance.scaleAtMm" label="Support on the scale at" />
-          <MassAt at="blade.measured.balance.readingG" label="The scale reads" />
+          <LengthAt at="blade.measured.balance.restAtMm" />
+          <LengthAt at="blade.measured.balance.scaleAtMm" />
+          <MassAt at="blade.measured.balance.readingG" />
           <Text color="graphite" fontSize="sm">
             It balances {printLength(measuredBalanceMm(measured), units)} ahead of the front.
           </Text>
         </>
       )}
-      <LengthAt at="blade.measured.balanceOffMm" label="Balance may be off by" />
+      <LengthAt at="blade.measured.balanceOffMm" />
       {of.kind === "knife" && (
         <ChoiceAt
           at="blade.measured.of.takes"
-          label="Assign the difference to"
           names={(guarded ? TAKES_WORDS : TAKES_WITHOUT_GUARD) as typeof TAKES_WORDS}
         />
       )}
@@ -112,32 +85,13 @@ export function MeasuredFields() {
             ? "The drawing as it was weighed is kept: what is cut or added since changes weight and balance."
             : "The weight stays what the scale said, whatever is drawn."
         }
-        onChange={(to) =>
-          edit(to === "after" ? "Keep the drawing as weighed" : "Describe what was weighed", (d) => {
-            const now = session.getState().design;
-            const kept = d.blade.measured?.of;
-            if (kept?.kind === "blade") kept.asWeighed = to === "after" ? bareBladeOf(now) : null;
-            if (kept?.kind === "knife") kept.asWeighed = to === "after" ? finishedKnifeOf(now) : null;
-          })
-        }
+        onChange={(to) => edit({ code: "keep-drawing", keeps: to === "after" })}
       />
       {of.kind === "blade" && of.asWeighed && <CutFields />}
       {of.asWeighed && (
         <>
           <SinceWeighed />
-          <Button
-            size="xs"
-            variant="outline"
-            alignSelf="start"
-            onClick={() =>
-              edit("It was weighed as it is drawn now", (d) => {
-                const now = session.getState().design;
-                const kept = d.blade.measured?.of;
-                if (kept?.kind === "blade") kept.asWeighed = bareBladeOf(now);
-                if (kept?.kind === "knife") kept.asWeighed = finishedKnifeOf(now);
-              })
-            }
-          >
+          <Button size="xs" variant="outline" alignSelf="start" onClick={() => edit({ code: "weighed-now" })}>
             It was weighed as it is drawn now
           </Button>
         </>
@@ -148,7 +102,7 @@ export function MeasuredFields() {
 
 /** Which kinds of cut were in a blade when it was weighed. */
 function CutFields() {
-  const { edit, session } = useBench();
+  const { edit } = useBench();
   const design = useDesign((d) => d);
   const of = design.blade.measured?.of;
   const then = of?.kind === "blade" ? of.asWeighed : null;
@@ -162,13 +116,7 @@ function CutFields() {
             key={cut}
             label={CUT_WORDS[cut]}
             checked={isIn}
-            onChange={(on) =>
-              edit(CUT_WORDS[cut], (d) => {
-                const kept = d.blade.measured?.of;
-                if (kept?.kind === "blade")
-                  kept.asWeighed = withCut(session.getState().design, then, cut, on);
-              })
-            }
+            onChange={(on) => edit({ code: "cut-was-in", cut, isIn: on })}
           />
         );
       })}

@@ -47,9 +47,8 @@ export function ImportShape({ onImported }: { onImported: (meshId: string) => vo
       return;
     }
     const id = freeId("shape", session.getState().design.meshes);
-    const refused = edit("Import shape", (d) => {
-      d.meshes.push({ id, name: file.name.slice(0, 120), ...encodeMesh(shape.mesh) });
-    });
+    const item = { id, name: file.name.slice(0, 120), ...encodeMesh(shape.mesh) };
+    const refused = edit({ code: "add", list: "meshes", item });
     if (refused) return;
     onImported(id);
     const size = shape.sizeMm.map((mm) => printLengthShort(mm, units, 1)).join(" × ");
@@ -101,11 +100,13 @@ export function ImportShape({ onImported }: { onImported: (meshId: string) => vo
 
 const FORWARD = ["x", "-x", "y", "-y", "z", "-z"] as const;
 
+type MeshPlacePath = "guard.mesh" | `handle.${"pieces" | "halves"}.${number}.shape.place`;
+
 /** Which shape stands there, and how it is turned. */
-export function MeshPlaceFields({ at }: { at: string }) {
+export function MeshPlaceFields({ at }: { at: MeshPlacePath }) {
   const meshes = useDesign((d) => d.meshes);
-  const [meshId, putMesh] = useAt<string>(`${at}.meshId`, "Imported shape");
-  const [forward, putForward] = useAt<(typeof FORWARD)[number]>(`${at}.forward`, "Direction");
+  const [meshId, putMesh] = useAt<string>(`${at}.meshId`);
+  const [forward, putForward] = useAt<(typeof FORWARD)[number]>(`${at}.forward`);
   return (
     <>
       <ChoiceField
@@ -120,8 +121,8 @@ export function MeshPlaceFields({ at }: { at: string }) {
         choices={FORWARD.map((value) => ({ value, name: value.replace("-", "−").toUpperCase() }))}
         onChange={putForward}
       />
-      <ShareAt at={`${at}.rollDeg`} label="Turned about the knife" unit="°" />
-      <LengthAt at={`${at}.yMm`} label="Middle above the axis" />
+      <ShareAt at={`${at}.rollDeg`} unit="°" />
+      <LengthAt at={`${at}.yMm`} />
     </>
   );
 }

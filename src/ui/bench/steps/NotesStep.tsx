@@ -2,7 +2,7 @@
 import { Input, Text, Textarea } from "@chakra-ui/react";
 import { type ChangeEvent, useRef } from "react";
 import { today } from "@/core/design/job";
-import type { Job, KnifeState } from "@/core/design/schema";
+import type { KnifeState } from "@/core/design/schema";
 import { STATE_WORDS } from "@/words/job";
 import { ChoiceField } from "../../fields/ChoiceField";
 import { DayField } from "../../fields/DayField";
@@ -24,24 +24,6 @@ export function NotesStep() {
   const { edit } = useBench();
   const job = useDesign((d) => d.job);
   const notes = useDesign((d) => d.notes);
-  const change = (label: string, part: Partial<Job>, gesture?: string) =>
-    edit(
-      label,
-      (d) => {
-        Object.assign(d.job, part);
-      },
-      gesture ? { gesture } : {},
-    );
-  const come = (state: KnifeState) => {
-    // The day that it came so far, unless one was said already.
-    const begunOn = state === "planned" ? job.begunOn : (job.begunOn ?? today());
-    const done = state === "finished" || state === "gone";
-    change(`Change state to ${STATE_WORDS[state].toLowerCase()}`, {
-      state,
-      begunOn,
-      finishedOn: done ? (job.finishedOn ?? today()) : job.finishedOn,
-    });
-  };
   return (
     <>
       <Group title="The order">
@@ -52,19 +34,19 @@ export function NotesStep() {
             value,
             name: STATE_WORDS[value],
           }))}
-          onChange={come}
+          onChange={(state) => edit({ code: "job-state", state, day: today() })}
         />
         <Written
           label="Customer"
           value={job.customer}
           most={MOST.customer}
-          onChange={(customer, gesture) => change("Change customer", { customer }, gesture)}
+          onChange={(to, gesture) => edit({ code: "set", path: "job.customer", to }, { gesture })}
         />
         {DAYS.map(([key, label]) => (
           <FieldRow key={key} label={label}>
             <DayField
               value={job[key]}
-              onChange={(day) => change(`Change the day: ${label.toLowerCase()}`, { [key]: day })}
+              onChange={(day) => edit({ code: "set", path: `job.${key}`, to: day })}
             />
           </FieldRow>
         ))}
@@ -85,15 +67,7 @@ export function NotesStep() {
           value={notes}
           most={MOST.notes}
           lines
-          onChange={(text, gesture) =>
-            edit(
-              "Change notes",
-              (d) => {
-                d.notes = text;
-              },
-              { gesture },
-            )
-          }
+          onChange={(to, gesture) => edit({ code: "set", path: "notes", to }, { gesture })}
         />
       </Group>
     </>

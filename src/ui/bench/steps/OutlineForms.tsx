@@ -1,7 +1,7 @@
 "use client";
 import { Button, Stack, Text } from "@chakra-ui/react";
 import { useState } from "react";
-import { BUTT_FORMS, type ButtForm, withButt, withFingerGrooves } from "@/core/design/butts";
+import { BUTT_FORMS, type ButtForm } from "@/core/design/butts";
 import { BUTT_WORDS } from "@/words/constructions";
 import { LengthField } from "../../fields/LengthField";
 import { ShareField } from "../../fields/ShareField";
@@ -10,10 +10,9 @@ import { Group } from "./Group";
 
 /** Shapes that the outline can be given at once; its points can be dragged on from there. */
 export function OutlineForms() {
-  const { edit, session } = useBench();
+  const { edit } = useBench();
   const [fingers, setFingers] = useState(4);
   const [depthMm, setDepthMm] = useState(2.5);
-  const nodes = () => session.getState().design.handle.outline;
   return (
     <Group title="Forms">
       <Text color="graphite" fontSize="sm">
@@ -21,17 +20,7 @@ export function OutlineForms() {
       </Text>
       <Stack direction="row" wrap="wrap" gap="2">
         {BUTT_FORMS.map((form: ButtForm) => (
-          <Button
-            key={form}
-            size="xs"
-            variant="outline"
-            onClick={() =>
-              edit(`${BUTT_WORDS[form]} butt`, (d) => {
-                d.handle.outline = withButt(nodes(), form);
-                d.handle.symmetric = false;
-              })
-            }
-          >
+          <Button key={form} size="xs" variant="outline" onClick={() => edit({ code: "butt-form", form })}>
             {BUTT_WORDS[form]}
           </Button>
         ))}
@@ -50,12 +39,7 @@ export function OutlineForms() {
         size="xs"
         variant="outline"
         alignSelf="start"
-        onClick={() =>
-          edit("Shape finger grooves", (d) => {
-            d.handle.outline = withFingerGrooves(nodes(), fingers, depthMm);
-            d.handle.symmetric = false;
-          })
-        }
+        onClick={() => edit({ code: "finger-grooves", count: fingers, depthMm })}
       >
         Shape finger grooves
       </Button>

@@ -3,15 +3,15 @@ import { Button, Flex, IconButton, Stack, Text } from "@chakra-ui/react";
 import { ArrowDown, ArrowUp, Plus } from "lucide-react";
 import { memo } from "react";
 import { newPiece, newShape } from "@/core/design/constructions";
+import { piecesOf } from "@/core/design/handleParts";
 import { isFull } from "@/core/design/limits";
-import type { Design, Piece, StackHandle } from "@/core/design/schema";
+import type { Design, Piece } from "@/core/design/schema";
 import { freeId } from "@/core/fit/openSpot";
 import { pieceNaming } from "@/core/layout/itemNames";
 import { layoutOf } from "@/core/layout/layout";
 import { jointTilt, pressedLength, slackPiece } from "@/core/layout/pieces";
 import { roundTo } from "@/core/number";
 import { printLength } from "@/core/units/print";
-import type { Draft } from "@/store/session";
 import { useUnits } from "@/store/settings";
 import { PIECE_WORDS, pieceWords } from "@/words/parts";
 import { ChoiceAt, LengthAt, MaterialAt, ShareAt } from "../../fields/bound";
@@ -27,51 +27,32 @@ import { ShapeFields } from "./ShapeFields";
 
 const PRESSED = ["leather", "wood"];
 
-function usePiecesEdit() {
-  const { edit } = useBench();
-  return (label: string, recipe: (pieces: Draft<StackHandle>["pieces"]) => void) =>
-    edit(label, (d) => {
-      if (d.handle.kind === "stack") recipe(d.handle.pieces);
-    });
-}
-
 /** The pieces of a handle along the tang, front first; one of them takes the length that is left. */
 export function PieceFields() {
-  const { session, setSelected } = useBench();
+  const { session, edit, setSelected } = useBench();
   const ids = useDesign(({ handle }) => (handle.kind === "stack" ? handle.pieces.map((p) => p.id) : []));
   const hasPommel = useDesign(
     ({ handle }) => handle.kind === "stack" && handle.pieces.some((p) => p.role === "pommel"),
   );
-  const edit = usePiecesEdit();
-  const add = () => {
-    const { handle } = session.getState().design;
-    const id = freeId("piece", handle.kind === "stack" ? handle.pieces : []);
-    edit("Add piece", (all) => {
-      all.splice(all.length - 1, 0, newPiece(id, "spacer", "vulcanised-fibre", 2));
-    });
-    setSelected(id);
+  /** Puts a new piece among them: ahead of the last, or behind it. */
+  const put = (behind: boolean, make: (id: string) => Piece) => {
+    const pieces = piecesOf(session.getState().design.handle);
+    const item = make(freeId("piece", pieces));
+    edit({ code: "add", list: "handle.pieces", item, at: behind ? pieces.length : pieces.length - 1 });
+    setSelected(item.id);
   };
-  const addDiscs = () => {
-    const { handle } = session.getState().design;
-    const id = freeId("piece", handle.kind === "stack" ? handle.pieces : []);
-    edit("Add discs", (all) => {
-      const discs = {
-        ...newPiece(id, "washer", "leather-veg", 10 * DISC_MM),
-        discMm: DISC_MM,
-        pressedShare: 0.12,
-      };
-      all.splice(all.length - 1, 0, discs);
-    });
-    setSelected(id);
-  };
-  const addPommel = () => {
-    const { design } = session.getState();
-    const id = freeId("piece", design.handle.kind === "stack" ? design.handle.pieces : []);
-    edit("Add pommel", (all) => {
-      all.push({ ...newPiece(id, "pommel", "brass-360", POMMEL_MM), shape: newShape("plate", design) });
-    });
-    setSelected(id);
-  };
+  const add = () => put(false, (id) => newPiece(id, "spacer", "vulcanised-fibre", 2));
+  const addDiscs = () =>
+    put(false, (id) => ({
+      ...newPiece(id, "washer", "leather-veg", 10 * DISC_MM),
+      discMm: DISC_MM,
+      pressedShare: 0.12,
+    }));
+  const addPommel = () =>
+    put(true, (id) => ({
+      ...newPiece(id, "pommel", "brass-360", POMMEL_MM),
+      shape: newShape("plate", session.getState().design),
+    }));
   const full = useDesign((d) => isFull(d, "handle.pieces"));
   return (
     <>
@@ -102,12 +83,8 @@ const POMMEL_MM = 18;
 
 /** A length filled with discs: their thickness, and how many. */
 function DiscFields({ index, piece, slack }: { index: number; piece: Piece; slack: boolean }) {
-  const edit = usePiecesEdit();
+  const { edit } = useBench();
   const { discMm } = piece;
-  const change = (label: string, recipe: (p: Draft<Piece>) => void) =>
-    edit(label, (all) => {
-      if (all[index]) recipe(all[index]);
-    });
   const stacked = piece.role === "washer" || piece.role === "spacer" || discMm !== null;
   if (!stacked || slack || piece.shape) return null;
   return (
@@ -116,19 +93,23 @@ function DiscFields({ index, piece, slack }: { index: number; piece: Piece; slac
         label="Stacked of discs"
         checked={discMm !== null}
         onChange={(on) =>
-          change(on ? "Stack it of discs" : "Make it of one piece", (p) => {
-            p.discMm = on ? Math.min(DISC_MM, p.lengthMm) : null;
+          edit({
+            code: "set",
+            path: `handle.pieces.${index}.discMm`,
+            to: on ? Math.min(DISC_MM, piece.lengthMm) : null,
           })
         }
       />
       {discMm !== null && (
         <>
-          <LengthAt at={`handle.pieces.${index}.discMm`} label="Thickness of a disc" />
+          <LengthAt at={`handle.pieces.${index}.discMm`} />
           <DiscCount
             value={Math.max(1, Math.round(piece.lengthMm / discMm))}
             onChange={(count) =>
-              change("Change the discs", (p) => {
-                p.lengthMm = roundTo(count * discMm, 2);
+              edit({
+                code: "set",
+                path: `handle.pieces.${index}.lengthMm`,
+                to: roundTo(count * discMm, 2),
               })
             }
           />
@@ -163,27 +144,17 @@ function pieceAt(design: Design, i: number) {
 const PieceCard = memo(function PieceCard({ index: i, last }: { index: number; last: boolean }) {
   const placed = useDesign((d) => pieceAt(d, i));
   const units = useUnits();
-  const edit = usePiecesEdit();
+  const { edit } = useBench();
   if (!placed) return null;
   const { piece: p, title, lengthMm, slack, leans } = placed;
-  const at = `handle.pieces.${i}`;
-  const move = (by: 1 | -1) =>
-    edit("Move piece", (all) => {
-      all.splice(i + by, 0, ...all.splice(i, 1));
-    });
+  const at = `handle.pieces.${i}` as const;
+  const move = (by: 1 | -1) => edit({ code: "reorder", list: "handle.pieces", from: i, to: i + by });
   return (
     <ItemCard
       id={p.id}
       title={title}
       nameAt={at}
-      onRemove={
-        i > 0 || !last
-          ? () =>
-              edit("Remove piece", (all) => {
-                all.splice(i, 1);
-              })
-          : undefined
-      }
+      onRemove={i > 0 || !last ? () => edit({ code: "remove", list: "handle.pieces", at: i }) : undefined}
       aside={
         <>
           <IconButton
@@ -208,8 +179,8 @@ const PieceCard = memo(function PieceCard({ index: i, last }: { index: number; l
       }
     >
       <Stack gap="2">
-        <ChoiceAt at={`${at}.role`} label="Role" names={PIECE_WORDS} />
-        <MaterialAt at={`${at}.material`} label="Material" classes={FOR_PIECES} />
+        <ChoiceAt at={`${at}.role`} names={PIECE_WORDS} />
+        <MaterialAt at={`${at}.material`} classes={FOR_PIECES} />
         <ShapeFields piece={p} index={i} />
         {slack ? (
           <Text color="graphite" fontSize="sm">
@@ -217,13 +188,12 @@ const PieceCard = memo(function PieceCard({ index: i, last }: { index: number; l
             {last ? ", and reaches to the butt." : "."}
           </Text>
         ) : (
-          <LengthAt at={`${at}.lengthMm`} label="Length" />
+          <LengthAt at={`${at}.lengthMm`} />
         )}
         <DiscFields index={i} piece={p} slack={slack} />
         {(p.role === "washer" || p.pressedShare > 0 || PRESSED.includes(p.material.split("-")[0])) && (
           <ShareAt
             at={`${at}.pressedShare`}
-            label="Pressed by"
             help={
               p.pressedShare > 0
                 ? `${printLength(pressedLength(p), units)} once pulled up; leather and cork give 10 to 15 %.`
@@ -231,7 +201,7 @@ const PieceCard = memo(function PieceCard({ index: i, last }: { index: number; l
             }
           />
         )}
-        {leans && <ShareAt at={`${at}.tiltDeg`} label="Rear joint leans by" unit="°" />}
+        {leans && <ShareAt at={`${at}.tiltDeg`} unit="°" />}
         <PrintedFields at={`${at}.printed`} />
       </Stack>
     </ItemCard>

@@ -27,9 +27,7 @@ export function PinsStep() {
     const { design } = session.getState();
     if (isFull(design, "fasteners")) return;
     const id = freeId(kindOf({ kind }).stem, [...design.fasteners, ...holesOf(design)]);
-    edit(`Add ${FASTENER_WORDS[kind].toLowerCase()}`, (d) => {
-      d.fasteners.push(placedFastener(design, kind, id));
-    });
+    edit({ code: "add", list: "fasteners", item: placedFastener(design, kind, id), kind });
     setSelected(id);
   };
   return (
@@ -75,8 +73,7 @@ const FastenerCard = memo(function FastenerCard({ id, index }: { id: string; ind
     return name ? itemWords(name) : "";
   });
   if (!kind) return null;
-  const word = FASTENER_WORDS[kind];
-  const at = `fasteners.${index}`;
+  const at = `fasteners.${index}` as const;
   const { fields } = kindOf({ kind });
   const words = {
     of: (path: string) => fastenerFieldWords(kind, path),
@@ -87,11 +84,7 @@ const FastenerCard = memo(function FastenerCard({ id, index }: { id: string; ind
       id={id}
       title={title}
       nameAt={at}
-      onRemove={() =>
-        edit(`Remove ${word.toLowerCase()}`, (d) => {
-          d.fasteners.splice(index, 1);
-        })
-      }
+      onRemove={() => edit({ code: "remove", list: "fasteners", at: index, kind })}
     >
       <Stack gap="2">
         <ThreadField at={at} word={(key) => words.of(key).label} />

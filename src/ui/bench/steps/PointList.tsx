@@ -2,15 +2,14 @@
 import { Button, HStack, IconButton, Stack, Text } from "@chakra-ui/react";
 import { Plus, Trash2 } from "lucide-react";
 import type { CurvePoint } from "@/core/design/schema";
-import { valueAt } from "@/core/edit/path";
 import { freeId } from "@/core/fit/openSpot";
-import { withPointBetween } from "@/core/layout/handleStarts";
+import { valueAt } from "@/core/record/path";
 import { LengthAt, YesAt } from "../../fields/bound";
 import { useBench, useDesign, useSelected } from "../BenchContext";
 
 /** The points of a curve on the handle: picked on the drawing or with Tab, added, made a corner, typed and removed. */
 export function PointList(props: {
-  at: string;
+  at: "handle.lengthwise.points" | `handle.halves.${number}.shape.points`;
   /** What the drawing calls its points: this, a hyphen, and the point's id. */
   prefix: string;
   closed: boolean;
@@ -22,11 +21,6 @@ export function PointList(props: {
   const selected = useSelected();
   const points = useDesign((d) => (valueAt(d, at) as readonly CurvePoint[] | undefined) ?? NONE);
   const index = points.findIndex((p) => selected === `${prefix}-${p.id}`);
-  const put = (label: string, next: readonly CurvePoint[]) =>
-    edit(label, (d) => {
-      const list = valueAt(d, at) as CurvePoint[];
-      list.splice(0, list.length, ...next);
-    });
   return (
     <Stack gap="2">
       <HStack gap="2" wrap="wrap">
@@ -36,7 +30,7 @@ export function PointList(props: {
           disabled={points.length >= most}
           onClick={() => {
             const id = freeId("point", points);
-            put("Add point", withPointBetween(points, closed, id));
+            edit({ code: "curve-point-add", list: at, closed, id });
             setSelected(`${prefix}-${id}`);
           }}
         >
@@ -48,12 +42,7 @@ export function PointList(props: {
             variant="outline"
             aria-label={`Remove point ${index + 1}`}
             disabled={points.length <= least}
-            onClick={() =>
-              put(
-                "Remove point",
-                points.filter((_, i) => i !== index),
-              )
-            }
+            onClick={() => edit({ code: "remove", list: at, at: index })}
           >
             <Trash2 />
           </IconButton>
@@ -66,9 +55,9 @@ export function PointList(props: {
       </HStack>
       {index >= 0 && (
         <>
-          <LengthAt at={`${at}.${index}.xMm`} label="Behind the front" behind />
-          <LengthAt at={`${at}.${index}.yMm`} label="Above the axis" />
-          <YesAt at={`${at}.${index}.corner`} label="Corner" />
+          <LengthAt at={`${at}.${index}.xMm`} behind />
+          <LengthAt at={`${at}.${index}.yMm`} />
+          <YesAt at={`${at}.${index}.corner`} />
         </>
       )}
     </Stack>

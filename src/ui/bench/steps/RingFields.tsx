@@ -1,7 +1,6 @@
 "use client";
 import { Button, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
-import { withMetalGrip } from "@/core/design/constructions";
 import type { StackHandle } from "@/core/design/schema";
 import { freeId } from "@/core/fit/openSpot";
 import { layoutOf } from "@/core/layout/layout";
@@ -30,19 +29,12 @@ export function RingFields() {
     const xMm = last ? last.xMm - last.boreMm - last.wallMm : -22;
     const bottom = layoutOf(session.getState().design).outline.cut(xMm)[0] ?? -12;
     const [boreMm, wallMm] = last ? [last.boreMm, last.wallMm] : [20 + FINGER_ROOM_MM, 3];
-    edit("Add finger ring", (d) => {
-      if (d.handle.kind !== "stack") return;
-      const yMm = Math.round((bottom - boreMm / 2 - wallMm / 3) * 2) / 2;
-      d.handle.rings.push({
-        id,
-        xMm,
-        yMm,
-        boreMm,
-        wallMm,
-        widthMm: 9,
-        material: d.handle.pieces[0].material,
-      });
-    });
+    const yMm = Math.round((bottom - boreMm / 2 - wallMm / 3) * 2) / 2;
+    const { handle } = session.getState().design;
+    if (handle.kind !== "stack") return;
+    const { material } = handle.pieces[0];
+    const item = { id, xMm, yMm, boreMm, wallMm, widthMm: 9, material };
+    edit({ code: "add", list: "handle.rings", item });
     setSelected(id);
   };
   return (
@@ -58,11 +50,7 @@ export function RingFields() {
         size="xs"
         variant="outline"
         alignSelf="start"
-        onClick={() =>
-          edit("Build the grip up in bronze", (d) => {
-            Object.assign(d, withMetalGrip(session.getState().design, "bronze-silicon"));
-          })
-        }
+        onClick={() => edit({ code: "metal-grip", material: "bronze-silicon" })}
       >
         One body of bronze over the tang
       </Button>
@@ -71,22 +59,17 @@ export function RingFields() {
           key={r.id}
           id={r.id}
           title={`Ring ${i + 1}`}
-          onRemove={() =>
-            edit("Remove finger ring", (d) => {
-              if (d.handle.kind === "stack") d.handle.rings.splice(i, 1);
-            })
-          }
+          onRemove={() => edit({ code: "remove", list: "handle.rings", at: i })}
         >
           <Stack gap="2">
             <LengthAt
               at={`handle.rings.${i}.boreMm`}
-              label="Bore"
               help={`The finger's breadth at its joint and ${printLengthPlain(FINGER_ROOM_MM, units)}.`}
             />
-            <LengthAt at={`handle.rings.${i}.wallMm`} label="Wall" />
-            <LengthAt at={`handle.rings.${i}.widthMm`} label="Width" />
+            <LengthAt at={`handle.rings.${i}.wallMm`} />
+            <LengthAt at={`handle.rings.${i}.widthMm`} />
             <PlaceAt at={`handle.rings.${i}`} />
-            <MaterialAt at={`handle.rings.${i}.material`} label="Material" classes={FOR_GUARDS} />
+            <MaterialAt at={`handle.rings.${i}.material`} classes={FOR_GUARDS} />
           </Stack>
         </ItemCard>
       ))}

@@ -2,7 +2,6 @@
 import { Button, Checkbox, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import type { ScalesHandle } from "@/core/design/schema";
-import type { Draft } from "@/store/session";
 import { LengthAt, MaterialAt, ShareAt } from "../../fields/bound";
 import { FOR_LINERS, FOR_SCALES } from "../../fields/MaterialField";
 import { useBench, useDesign } from "../BenchContext";
@@ -13,15 +12,6 @@ import { ItemCard } from "./ItemCard";
 import { JointFields } from "./JointFields";
 import { LengthwiseFields } from "./LengthwiseFields";
 
-/** Edits a handle of scales, and nothing if it is one no more. */
-function useScalesEdit() {
-  const { edit } = useBench();
-  return (label: string, recipe: (handle: Draft<ScalesHandle>) => void) =>
-    edit(label, (d) => {
-      if (d.handle.kind === "scales") recipe(d.handle);
-    });
-}
-
 /** What is selected of a handle of scales; null if it is one no more. */
 function useScales<T>(select: (handle: ScalesHandle) => T): T | null {
   return useDesign((d) => (d.handle.kind === "scales" ? select(d.handle) : null));
@@ -29,28 +19,19 @@ function useScales<T>(select: (handle: ScalesHandle) => T): T | null {
 
 /** Scales, their front bevel, and liners. */
 export function ScalesFields() {
-  const edit = useScalesEdit();
+  const { edit } = useBench();
   return (
     <>
       <Group title="Scales">
         {(["right", "left"] as const).map((side) => (
           <ItemCard key={side} id={`scale-${side}`} title={side === "right" ? "Right scale" : "Left scale"}>
             <Stack gap="2">
-              <MaterialAt at={`handle.${side}.material`} label="Material" classes={FOR_SCALES} />
-              <LengthAt at={`handle.${side}.thicknessMm`} label="Stock thickness" />
+              <MaterialAt at={`handle.${side}.material`} classes={FOR_SCALES} />
+              <LengthAt at={`handle.${side}.thicknessMm`} />
             </Stack>
           </ItemCard>
         ))}
-        <Button
-          size="xs"
-          variant="outline"
-          alignSelf="start"
-          onClick={() =>
-            edit("Match the left scale", (h) => {
-              h.left = { ...h.right };
-            })
-          }
-        >
+        <Button size="xs" variant="outline" alignSelf="start" onClick={() => edit({ code: "match-scales" })}>
           Make the left like the right
         </Button>
       </Group>
@@ -65,7 +46,7 @@ export function ScalesFields() {
 }
 
 function BevelFields() {
-  const edit = useScalesEdit();
+  const { edit } = useBench();
   const beveled = useScales((h) => h.frontBevel !== null) ?? false;
   return (
     <Group title="Front of the scales">
@@ -73,9 +54,11 @@ function BevelFields() {
         size="sm"
         checked={beveled}
         onCheckedChange={({ checked }) =>
-          edit(checked ? "Bevel the front" : "Leave the front square", (h) => {
-            h.frontBevel = checked ? { lengthMm: 4, angleDeg: 45 } : null;
-          })
+          edit(
+            checked
+              ? { code: "put", path: "handle.frontBevel", item: { lengthMm: 4, angleDeg: 45 } }
+              : { code: "clear", path: "handle.frontBevel" },
+          )
         }
       >
         <Checkbox.HiddenInput />
@@ -84,10 +67,9 @@ function BevelFields() {
       </Checkbox.Root>
       {beveled && (
         <>
-          <LengthAt at="handle.frontBevel.lengthMm" label="Bevel length" />
+          <LengthAt at="handle.frontBevel.lengthMm" />
           <ShareAt
             at="handle.frontBevel.angleDeg"
-            label="Bevel angle"
             unit="°"
             help="Finish the front faces before glue-up: they cannot be reached after."
           />
@@ -98,7 +80,7 @@ function BevelFields() {
 }
 
 function LinerFields() {
-  const edit = useScalesEdit();
+  const { edit } = useBench();
   const count = useScales((h) => h.liners.length) ?? 0;
   return (
     <Group
@@ -109,9 +91,7 @@ function LinerFields() {
           variant="outline"
           disabled={count >= 3}
           onClick={() =>
-            edit("Add liner", (h) => {
-              h.liners.push({ material: "g10", thicknessMm: 0.8 });
-            })
+            edit({ code: "add", list: "handle.liners", item: { material: "g10", thicknessMm: 0.8 } })
           }
         >
           <Plus /> Add liner
@@ -129,15 +109,11 @@ function LinerFields() {
           key={i}
           id={`liner-${i + 1}`}
           title={`Liner ${i + 1}${i === 0 ? ", on the tang" : ""}`}
-          onRemove={() =>
-            edit("Remove liner", (h) => {
-              h.liners.splice(i, 1);
-            })
-          }
+          onRemove={() => edit({ code: "remove", list: "handle.liners", at: i })}
         >
           <Stack gap="2">
-            <MaterialAt at={`handle.liners.${i}.material`} label="Material" classes={FOR_LINERS} />
-            <LengthAt at={`handle.liners.${i}.thicknessMm`} label="Thickness" />
+            <MaterialAt at={`handle.liners.${i}.material`} classes={FOR_LINERS} />
+            <LengthAt at={`handle.liners.${i}.thicknessMm`} />
           </Stack>
         </ItemCard>
       ))}

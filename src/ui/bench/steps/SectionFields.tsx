@@ -1,7 +1,8 @@
 "use client";
 import { Flex, IconButton, Text } from "@chakra-ui/react";
 import { Plus, Trash2 } from "lucide-react";
-import type { FacetCount, PlanNode } from "@/core/design/schema";
+import type { PlanNode } from "@/core/design/schema";
+import { freeId } from "@/core/fit/openSpot";
 import { waistDepth } from "@/core/layout/handleBody";
 import { printLength } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
@@ -11,7 +12,6 @@ import { ChoiceField } from "../../fields/ChoiceField";
 import { ShareField } from "../../fields/ShareField";
 import { Tick } from "../../fields/Tick";
 import { useBench, useDesign, useSelected } from "../BenchContext";
-import { addPlanNode, removePlanNode } from "../outlineEdits";
 import { AddButton } from "./AddButton";
 import { Group } from "./Group";
 
@@ -41,11 +41,7 @@ export function SectionFields() {
         label="Shape"
         value={String(facets ?? "none")}
         choices={Object.entries(FACET_WORDS).map(([value, name]) => ({ value, name }))}
-        onChange={(to) =>
-          edit("Change section", (d) => {
-            d.handle.facets = to === "none" ? null : (Number(to) as FacetCount);
-          })
-        }
+        onChange={(to) => edit({ code: "set", path: "handle.facets", to: to === "none" ? null : Number(to) })}
       />
       {facets === null && (
         <>
@@ -54,13 +50,9 @@ export function SectionFields() {
             value={plan[0].roundness}
             {...roundness}
             help="0 is flat-sided, 100 an ellipse down to the tang."
-            onChange={(v) =>
-              edit("Change roundness", (d) => {
-                for (const p of d.handle.plan) p.roundness = v;
-              })
-            }
+            onChange={(to) => edit({ code: "roundness", to })}
           />
-          {at >= 0 && <ShareAt at={`handle.plan.${at}.roundness`} label="Roundness at the point picked" />}
+          {at >= 0 && <ShareAt at={`handle.plan.${at}.roundness`} />}
         </>
       )}
       <Text color="graphite" fontSize="sm">
@@ -70,7 +62,11 @@ export function SectionFields() {
       <Flex gap="2">
         <AddButton
           to="handle.plan"
-          onClick={() => setSelected(addPlanNode(edit, plan, at >= 0 ? at : longestGap(plan)))}
+          onClick={() => {
+            const id = freeId("plan", plan);
+            edit({ code: "thickness-add", after: at >= 0 ? at : longestGap(plan), id });
+            setSelected(id);
+          }}
         >
           <Plus /> Thickness at a station
         </AddButton>
@@ -79,7 +75,7 @@ export function SectionFields() {
             size="xs"
             variant="outline"
             aria-label="Remove the thickness picked"
-            onClick={() => removePlanNode(edit, plan[at])}
+            onClick={() => edit({ code: "thickness-remove", id: plan[at].id })}
           >
             <Trash2 />
           </IconButton>
@@ -88,11 +84,7 @@ export function SectionFields() {
       <Tick
         label="Left side differs from the right"
         checked={differs}
-        onChange={(on) =>
-          edit(on ? "Let the sides differ" : "Make both sides alike", (d) => {
-            for (const p of d.handle.plan) p.leftHalfMm = on ? p.halfMm : null;
-          })
-        }
+        onChange={(differ) => edit({ code: "sides-differ", differ })}
       />
       {differs && (
         <Text color="graphite" fontSize="sm">
@@ -102,7 +94,6 @@ export function SectionFields() {
       )}
       <TickAt
         at="handle.waist"
-        label="Waist, hollowed by a wheel"
         make={() => ({
           xMm: Math.round(Math.min(...plan.map((p) => p.xMm)) * 0.62),
           chordMm: 40,
@@ -111,9 +102,9 @@ export function SectionFields() {
       />
       {waist && (
         <>
-          <LengthAt at="handle.waist.xMm" label="Middle behind the front" behind />
-          <LengthAt at="handle.waist.chordMm" label="Length of the hollow" />
-          <LengthAt at="handle.waist.wheelRadiusMm" label="Wheel radius" />
+          <LengthAt at="handle.waist.xMm" behind />
+          <LengthAt at="handle.waist.chordMm" />
+          <LengthAt at="handle.waist.wheelRadiusMm" />
           <Text color="graphite" fontSize="sm">
             {printLength(waistDepth(waist), units)} deep on each side.
           </Text>

@@ -26,12 +26,9 @@ const NAMES: Record<Kind, string> = {
 export function ShapeFields({ piece, index }: { piece: Piece; index: number }) {
   const { edit, session } = useBench();
   const meshes = useDesign((d) => d.meshes);
-  const at = `handle.pieces.${index}.shape`;
+  const at = `handle.pieces.${index}.shape` as const;
   const { shape } = piece;
-  const put = (to: PieceShape | null) =>
-    edit("Change the piece's shape", (d) => {
-      if (d.handle.kind === "stack") d.handle.pieces[index].shape = to;
-    });
+  const put = (to: PieceShape | null) => edit({ code: "set", path: at, to });
   const choose = (kind: Kind) => {
     if (kind === "outline") put(null);
     else if (kind !== "mesh") put(newShape(kind, session.getState().design));

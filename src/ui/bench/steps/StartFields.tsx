@@ -1,21 +1,23 @@
 "use client";
 import { Button, Text } from "@chakra-ui/react";
-import { asRehandled, newMeasured } from "@/core/design/starts";
 import { isOfBlade } from "@/core/weigh/calibration";
+import { START_WORDS } from "@/words/measured";
 import { ChoiceField } from "../../fields/ChoiceField";
 import { useBench, useDesign, useWeighing } from "../BenchContext";
 import { Group } from "./Group";
 import { MeasuredFields } from "./MeasuredFields";
 
-const STARTS = [
-  { value: "drawn", name: "Drawn here" },
-  { value: "blade", name: "Blade in the hand, weighed" },
-  { value: "knife", name: "Finished knife in the hand, weighed" },
-] as const;
+const STARTS = (Object.keys(START_WORDS) as (keyof typeof START_WORDS)[]).map((value) => ({
+  value,
+  name: START_WORDS[value],
+}));
+
+/** Of a knife that cannot be weighed as it is drawn. */
+const USUAL_G = 100;
 
 /** Where the knife starts: a blade drawn here, one in the hand, a finished knife in the hand, or an old knife. */
 export function StartFields() {
-  const { edit, session } = useBench();
+  const { edit } = useBench();
   const kind = useDesign((d) => d.blade.measured?.of.kind ?? "drawn");
   const full = useDesign((d) => d.tang.kind === "full");
   const weighing = useWeighing();
@@ -26,16 +28,14 @@ export function StartFields() {
         value={kind}
         choices={STARTS}
         wide
-        onChange={(to) =>
-          edit(STARTS.find((s) => s.value === to)?.name ?? "", (d) => {
-            const parts = weighing?.ok ? weighing.report.parts : [];
-            const on = to === "blade" ? parts.filter(isOfBlade) : parts;
-            const massG = on.reduce((sum, p) => sum + p.massG, 0);
-            const moment = on.reduce((sum, p) => sum + p.massG * p.centreMm[0], 0);
-            d.blade.measured =
-              to === "drawn" ? null : newMeasured(massG || 100, massG > 0 ? moment / massG : 0, to);
-          })
-        }
+        onChange={(from) => {
+          const parts = weighing?.ok ? weighing.report.parts : [];
+          const on = from === "blade" ? parts.filter(isOfBlade) : parts;
+          const massG = on.reduce((sum, p) => sum + p.massG, 0);
+          const moment = on.reduce((sum, p) => sum + p.massG * p.centreMm[0], 0);
+          const balanceMm = massG > 0 ? moment / massG : 0;
+          edit({ code: "start-from", from, massG: massG || USUAL_G, balanceMm });
+        }}
       />
       {kind === "drawn" ? (
         <Text color="graphite" fontSize="sm">
@@ -45,16 +45,7 @@ export function StartFields() {
         <MeasuredFields />
       )}
       {full && (
-        <Button
-          size="xs"
-          variant="outline"
-          alignSelf="start"
-          onClick={() =>
-            edit("Re-handle an old knife", (d) => {
-              Object.assign(d, asRehandled(session.getState().design));
-            })
-          }
-        >
+        <Button size="xs" variant="outline" alignSelf="start" onClick={() => edit({ code: "rehandle" })}>
           Re-handle: lengthen the tang, fill old holes
         </Button>
       )}

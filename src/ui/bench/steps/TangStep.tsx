@@ -1,6 +1,5 @@
 "use client";
 import type { ComponentType } from "react";
-import { withTang } from "@/core/design/constructions";
 import type { Design } from "@/core/design/schema";
 import { TANG_WORDS } from "@/words/constructions";
 import { ChoiceField } from "../../fields/ChoiceField";
@@ -22,7 +21,7 @@ const KINDS = Object.keys(FIELDS) as Tang["kind"][];
 
 /** The tang: its kind, and what that kind has to say. */
 export function TangStep() {
-  const { edit, session } = useBench();
+  const { edit } = useBench();
   const tang = useDesign((d) => d.tang);
   const Fields = FIELDS[tang.kind] as ComponentType<{ tang: Tang }>;
   return (
@@ -33,11 +32,7 @@ export function TangStep() {
           value={tang.kind}
           choices={KINDS.map((value) => ({ value, name: TANG_WORDS[value] }))}
           help="Changing it keeps outline, guard, pins and the handle's material, and can be undone."
-          onChange={(kind) =>
-            edit("Change kind of tang", (d) => {
-              Object.assign(d, withTang(session.getState().design, kind));
-            })
-          }
+          onChange={(kind) => edit({ code: "tang", kind })}
         />
       </Group>
       <Fields tang={tang} />

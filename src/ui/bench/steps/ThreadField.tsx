@@ -2,8 +2,8 @@
 import { Button, Flex, Stack, Text } from "@chakra-ui/react";
 import { useState } from "react";
 import { type ThreadSize, threadAt, threadChange } from "@/core/design/threadChange";
-import { putAt, valueAt } from "@/core/edit/path";
 import type { Fields } from "@/core/record/fields";
+import { valueAt } from "@/core/record/path";
 import { printLength } from "@/core/units/print";
 import { THREADS } from "@/core/units/threads";
 import { useUnits } from "@/store/settings";
@@ -18,6 +18,9 @@ export function withoutThread(fields: Fields): Fields {
   return others;
 }
 
+/** The records that may have a thread. */
+type ThreadedPath = `fasteners.${number}` | "tang.end";
+
 /** Sizes that were asked about when a thread was chosen, by the thread. */
 interface Asked {
   readonly thread: string;
@@ -28,7 +31,7 @@ interface Asked {
  * The thread of the record at a path, by its name or by diameter and pitch; nothing where it has none. Another thread
  * brings its own sizes with it; those that somebody had chosen are asked about.
  */
-export function ThreadField({ at, word }: { at: string; word: (key: string) => string }) {
+export function ThreadField({ at, word }: { at: ThreadedPath; word: (key: string) => string }) {
   const { edit, session } = useBench();
   const threaded = useDesign((d) => typeof valueAt(d, `${at}.pitchMm`) === "number");
   const name = useDesign((d) => threadAt(d, at)?.name ?? null);
@@ -42,9 +45,7 @@ export function ThreadField({ at, word }: { at: string; word: (key: string) => s
     const thread = THREADS.find((t) => t.name === to);
     const change = thread && threadChange(session.getState().design, at, thread);
     if (!change) return;
-    edit(`Change thread to ${to}`, (d) => {
-      for (const { path, value } of change.sets) putAt(d, path, value);
-    });
+    edit({ code: "thread", at, thread: to });
     if (change.asks.length > 0) setAsked({ thread: to, sizes: change.asks });
   };
   const shown = bySize ? OTHER : (name ?? OTHER);
@@ -105,9 +106,8 @@ function AskedSizes(props: { at: string; asked: Asked; word: (key: string) => st
             size="xs"
             variant="outline"
             onClick={() => {
-              edit(`Take sizes of ${asked.thread}`, (d) => {
-                for (const { path, toMm } of free) putAt(d, path, toMm);
-              });
+              const sets = free.map(({ path, toMm }) => ({ path, value: toMm }));
+              edit({ code: "thread-sizes", thread: asked.thread, sets });
               onDone();
             }}
           >

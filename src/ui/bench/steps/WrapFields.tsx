@@ -39,22 +39,20 @@ export function WrapFields() {
   };
   return (
     <Group title="Wrap">
-      <TickAt at="handle.wrap" label="Cord or strip wound round it" make={make} />
+      <TickAt at="handle.wrap" make={make} />
       {wrap && (
         <>
-          {(stacked || wrap.on === "pommel") && (
-            <ChoiceAt at="handle.wrap.on" label="Wound round" names={WRAP_ON_WORDS} />
-          )}
-          <ChoiceAt at="handle.wrap.kind" label="Wound of" names={WRAP_KIND_WORDS} />
-          <MaterialAt at="handle.wrap.material" label="Wrap of" classes={FOR_WRAPS} />
-          <LengthAt at="handle.wrap.widthMm" label="Width as it lies" />
-          <LengthAt at="handle.wrap.thicknessMm" label="Thickness as it lies" />
-          <LengthAt at="handle.wrap.pitchMm" label="From turn to turn" />
-          <ChoiceAt at="handle.wrap.pattern" label="Pattern" names={WRAP_PATTERN_WORDS} />
+          {(stacked || wrap.on === "pommel") && <ChoiceAt at="handle.wrap.on" names={WRAP_ON_WORDS} />}
+          <ChoiceAt at="handle.wrap.kind" names={WRAP_KIND_WORDS} />
+          <MaterialAt at="handle.wrap.material" classes={FOR_WRAPS} />
+          <LengthAt at="handle.wrap.widthMm" />
+          <LengthAt at="handle.wrap.thicknessMm" />
+          <LengthAt at="handle.wrap.pitchMm" />
+          <ChoiceAt at="handle.wrap.pattern" names={WRAP_PATTERN_WORDS} />
           {wrap.on === "grip" && (
             <>
-              <LengthAt at="handle.wrap.fromMm" label="Begins behind the front" behind />
-              <LengthAt at="handle.wrap.toMm" label="Ends behind the front" behind />
+              <LengthAt at="handle.wrap.fromMm" behind />
+              <LengthAt at="handle.wrap.toMm" behind />
             </>
           )}
         </>

@@ -24,7 +24,7 @@ export function BladeAdditions() {
   const blade = () => session.getState().design.blade;
   const add = (purpose: BladeNotch["purpose"]) => {
     const notch = newNotch(blade(), freeId("notch", notches), purpose);
-    edit(`Add ${NOTCH_WORDS[purpose].toLowerCase()}`, (d) => void d.blade.notches.push(notch));
+    edit({ code: "add", list: "blade.notches", item: notch, kind: purpose });
     setSelected(notch.id);
   };
   return (
@@ -34,12 +34,12 @@ export function BladeAdditions() {
           key={n.id}
           id={n.id}
           title={NOTCH_WORDS[n.purpose]}
-          onRemove={() => edit("Remove notch", (d) => void d.blade.notches.splice(i, 1))}
+          onRemove={() => edit({ code: "remove", list: "blade.notches", at: i })}
         >
           <Stack gap="2">
-            <LengthAt at={`blade.notches.${i}.xMm`} label="Ahead of the front" />
-            <LengthAt at={`blade.notches.${i}.radiusMm`} label="Radius" />
-            <LengthAt at={`blade.notches.${i}.depthMm`} label="Reaches over the edge" />
+            <LengthAt at={`blade.notches.${i}.xMm`} />
+            <LengthAt at={`blade.notches.${i}.radiusMm`} />
+            <LengthAt at={`blade.notches.${i}.depthMm`} />
           </Stack>
         </ItemCard>
       ))}
@@ -50,23 +50,23 @@ export function BladeAdditions() {
           </AddButton>
         ))}
       </Stack>
-      <TickAt at="blade.ramp" label="Thumb ramp" make={() => newRamp(blade())} />
+      <TickAt at="blade.ramp" make={() => newRamp(blade())} />
       {ramp && (
         <>
-          <LengthAt at="blade.ramp.fromMm" label="Ramp from, ahead of the front" />
-          <LengthAt at="blade.ramp.lengthMm" label="Ramp's length" />
-          <LengthAt at="blade.ramp.riseMm" label="Ramp rises by" />
+          <LengthAt at="blade.ramp.fromMm" />
+          <LengthAt at="blade.ramp.lengthMm" />
+          <LengthAt at="blade.ramp.riseMm" />
         </>
       )}
-      <TickAt at="blade.bolster" label="Integral bolster" make={() => newIntegralBolster(blade())} />
+      <TickAt at="blade.bolster" make={() => newIntegralBolster(blade())} />
       {bolster && (
         <>
-          <LengthAt at="blade.bolster.lengthMm" label="Bolster's length" />
-          <LengthAt at="blade.bolster.aboveMm" label="Above the axis" />
-          <LengthAt at="blade.bolster.belowMm" label="Below the axis" />
-          <LengthAt at="blade.bolster.widthMm" label="Width at the handle" />
-          <LengthAt at="blade.bolster.frontWidthMm" label="Width at its front" />
-          <ShareAt at="blade.bolster.roundness" label="Bolster's roundness" />
+          <LengthAt at="blade.bolster.lengthMm" />
+          <LengthAt at="blade.bolster.aboveMm" />
+          <LengthAt at="blade.bolster.belowMm" />
+          <LengthAt at="blade.bolster.widthMm" />
+          <LengthAt at="blade.bolster.frontWidthMm" />
+          <ShareAt at="blade.bolster.roundness" />
         </>
       )}
     </Group>

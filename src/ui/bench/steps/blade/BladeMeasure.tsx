@@ -1,5 +1,4 @@
 "use client";
-import type { Blade } from "@/core/design/schema";
 import { useShownLimits } from "../../../fields/bound";
 import { LengthField } from "../../../fields/LengthField";
 import { LockAt } from "../../../fields/LockToggle";
@@ -10,10 +9,10 @@ export function BladeMeasure(props: {
   at: "lengthMm" | "heelHeightMm";
   label: string;
   help?: string;
-  set: (blade: Blade, mm: number) => Blade;
+  code: "blade-length" | "heel-height";
 }) {
-  const { edit, session } = useBench();
-  const path = `blade.${props.at}`;
+  const { edit } = useBench();
+  const path = `blade.${props.at}` as const;
   const mm = useDesign((d) => d.blade[props.at]);
   const limits = useShownLimits(path);
   return (
@@ -23,11 +22,7 @@ export function BladeMeasure(props: {
         help={props.help}
         mm={mm}
         {...limits}
-        onChange={(to) =>
-          edit(`Change ${props.label.toLowerCase()}`, (d) => {
-            Object.assign(d.blade, props.set(session.getState().design.blade, to));
-          })
-        }
+        onChange={(to) => edit({ code: props.code, mm: to })}
       />
     </LockAt>
   );

@@ -2,24 +2,26 @@
 import { Button, Checkbox, IconButton, Stack, Text } from "@chakra-ui/react";
 import { Plus, Trash2 } from "lucide-react";
 import { isFull } from "@/core/design/limits";
+import { BLADE_RUNS, bladePointId } from "@/core/edit/bladeOutline";
+import { freeId } from "@/core/fit/openSpot";
 import { useBench, useDesign, useSelected } from "../../BenchContext";
-import { addBladePoint, bladeRuns, removeBladePoint } from "../../bladeEdits";
 
 /** What can be done to the points of a blade's own outline. */
 export function BladePointTools() {
   const { edit, session, setSelected } = useBench();
   const selected = useSelected();
   const picked = useDesign((d) => {
-    for (const run of bladeRuns) {
-      const at = d.blade.outline?.[run].findIndex((p) => `blade-${run}-${p.id}` === selected) ?? -1;
+    for (const run of BLADE_RUNS) {
+      const at = d.blade.outline?.[run].findIndex((p) => bladePointId(run, p.id) === selected) ?? -1;
       if (at >= 0) return { run, at, corner: d.blade.outline![run][at].corner };
     }
     return null;
   });
-  const full = useDesign((d) => bladeRuns.filter((run) => isFull(d, `blade.outline.${run}`)).join());
+  const full = useDesign((d) => BLADE_RUNS.filter((run) => isFull(d, `blade.outline.${run}`)).join());
   const add = (run: "spine" | "edge") => {
-    const id = addBladePoint(edit, session.getState().design, run, picked?.run === run ? picked.at : null);
-    if (id) setSelected(id);
+    const id = freeId(run, session.getState().design.blade.outline?.[run] ?? []);
+    edit({ code: "blade-point-add", run, after: picked?.run === run ? picked.at : null, id });
+    setSelected(bladePointId(run, id));
   };
   return (
     <>
@@ -44,9 +46,10 @@ export function BladePointTools() {
             size="sm"
             checked={picked.corner}
             onCheckedChange={({ checked }) =>
-              edit(checked ? "Make a corner" : "Round the corner", (d) => {
-                const point = d.blade.outline?.[picked.run][picked.at];
-                if (point) point.corner = checked === true;
+              edit({
+                code: "set",
+                path: `blade.outline.${picked.run}.${picked.at}.corner`,
+                to: checked === true,
               })
             }
           >
@@ -58,7 +61,7 @@ export function BladePointTools() {
             size="xs"
             variant="outline"
             aria-label="Remove the point"
-            onClick={() => edit("Remove outline point", (d) => removeBladePoint(d, picked.run, picked.at))}
+            onClick={() => edit({ code: "blade-point-remove", run: picked.run, at: picked.at })}
           >
             <Trash2 />
           </IconButton>

@@ -1,9 +1,7 @@
 "use client";
 import { Button, Text } from "@chakra-ui/react";
 import { Spline } from "lucide-react";
-import { tipFrom } from "@/core/design/create";
 import { TIP_STYLES, type TipStyle } from "@/core/design/schema";
-import { asPoints, withBladeLength, withHeelHeight } from "@/core/layout/bladeLengths";
 import { LENGTH_CHANGE_WORDS } from "@/words/blade";
 import { TIP_WORDS } from "@/words/bladeWords";
 import { ChoiceAt, LengthAt, MaterialAt, ShareAt } from "../../../fields/bound";
@@ -32,24 +30,19 @@ export function BladeStep() {
           at="lengthMm"
           label="Length"
           help="From the front of the guard, or of the handle, to the tip."
-          set={withBladeLength}
+          code="blade-length"
         />
-        <ChoiceAt at="blade.lengthChange" label="A new length" names={LENGTH_CHANGE_WORDS} />
+        <ChoiceAt at="blade.lengthChange" names={LENGTH_CHANGE_WORDS} />
         <BladeMeasure
           at="heelHeightMm"
           label={own ? "Greatest height" : "Heel height"}
           help={own ? "Of the whole outline: a new height stretches it." : undefined}
-          set={withHeelHeight}
+          code="heel-height"
         />
-        <LengthAt at="blade.ricassoMm" label="Ricasso length" />
+        <LengthAt at="blade.ricassoMm" />
         <LengthAt at="blade.ricassoHeightMm" label={own ? "Height at the shoulder" : "Ricasso height"} />
-        <LengthAt at="blade.spineOverAxisMm" label="Spine above the axis" />
-        <ShareAt
-          at="blade.riseDeg"
-          label="Angle to the handle"
-          unit="°"
-          help="Raises each station of the blade: + with the tip up."
-        />
+        <LengthAt at="blade.spineOverAxisMm" />
+        <ShareAt at="blade.riseDeg" unit="°" help="Raises each station of the blade: + with the tip up." />
       </Group>
       {own ? <OwnOutline /> : <StyledTip />}
       <TaperFields />
@@ -59,14 +52,14 @@ export function BladeStep() {
       <BladeAdditions />
       <MarkFields />
       <Group title="Steel">
-        <MaterialAt at="blade.steel" label="Blade and tang" classes={FOR_BLADES} />
+        <MaterialAt at="blade.steel" classes={FOR_BLADES} />
       </Group>
     </>
   );
 }
 
 function StyledTip() {
-  const { edit, session } = useBench();
+  const { edit } = useBench();
   const style = useDesign((d) => d.blade.tip.style);
   return (
     <Group title="Tip">
@@ -74,29 +67,12 @@ function StyledTip() {
         label="Style"
         value={style}
         choices={TIP_STYLES.map((value) => ({ value, name: TIP_WORDS[value] }))}
-        onChange={(to: TipStyle) =>
-          edit("Change tip style", (d) => {
-            d.blade.tip = tipFrom(to, d.blade.lengthMm);
-          })
-        }
+        onChange={(to: TipStyle) => edit({ code: "tip-style", style: to })}
       />
-      <ShareAt
-        at="blade.tip.heightShare"
-        label="Tip height over the edge"
-        help="As a share of the heel height."
-      />
-      <LengthAt at="blade.tip.dropMm" label="Spine runs out over" />
-      <LengthAt at="blade.tip.bellyMm" label="Belly over" />
-      <Button
-        size="xs"
-        variant="outline"
-        alignSelf="start"
-        onClick={() =>
-          edit("Draw the blade by points", (d) => {
-            Object.assign(d.blade, asPoints(session.getState().design.blade));
-          })
-        }
-      >
+      <ShareAt at="blade.tip.heightShare" help="As a share of the heel height." />
+      <LengthAt at="blade.tip.dropMm" />
+      <LengthAt at="blade.tip.bellyMm" />
+      <Button size="xs" variant="outline" alignSelf="start" onClick={() => edit({ code: "blade-by-points" })}>
         <Spline /> Draw it by points
       </Button>
       <Text color="graphite" fontSize="sm">
@@ -109,10 +85,9 @@ function StyledTip() {
 
 function OwnOutline() {
   const { edit } = useBench();
-  const style = useDesign((d) => d.blade.tip.style);
   return (
     <Group title="Points">
-      <LengthAt at="blade.outline.tipYMm" label="Tip above the axis" />
+      <LengthAt at="blade.outline.tipYMm" />
       <BladePointTools />
       <ChoiceField
         label="Back to a style"
@@ -121,12 +96,7 @@ function OwnOutline() {
           { value: "", name: "Its own outline" },
           ...TIP_STYLES.map((value) => ({ value, name: TIP_WORDS[value] })),
         ]}
-        onChange={(to) =>
-          edit("Draw the blade by a style", (d) => {
-            d.blade.outline = null;
-            if (to && to !== style) d.blade.tip = tipFrom(to as TipStyle, d.blade.lengthMm);
-          })
-        }
+        onChange={(to) => edit({ code: "blade-by-style", style: to === "" ? null : (to as TipStyle) })}
       />
     </Group>
   );

@@ -18,7 +18,7 @@ export function FullerFields() {
   const fullers = useDesign((d) => d.blade.fullers);
   const add = () => {
     const fuller = newFuller(session.getState().design.blade, freeId("fuller", fullers));
-    edit("Add fuller", (d) => void d.blade.fullers.push(fuller));
+    edit({ code: "add", list: "blade.fullers", item: fuller });
     setSelected(fuller.id);
   };
   return (
@@ -40,16 +40,16 @@ export function FullerFields() {
           key={f.id}
           id={f.id}
           title={`Fuller ${i + 1}`}
-          onRemove={() => edit("Remove fuller", (d) => void d.blade.fullers.splice(i, 1))}
+          onRemove={() => edit({ code: "remove", list: "blade.fullers", at: i })}
         >
           <Stack gap="2">
-            <ChoiceAt at={`blade.fullers.${i}.sides`} label="On" names={SIDES_WORDS} />
-            <LengthAt at={`blade.fullers.${i}.fromMm`} label="From, ahead of the front" />
-            <LengthAt at={`blade.fullers.${i}.toMm`} label="To, ahead of the front" />
-            <ChoiceAt at={`blade.fullers.${i}.from`} label="Its middle" names={FULLER_FROM_WORDS} />
-            <LengthAt at={`blade.fullers.${i}.downMm`} label="Down by" />
-            <LengthAt at={`blade.fullers.${i}.depthMm`} label="Depth" />
-            <LengthAt at={`blade.fullers.${i}.radiusMm`} label="Tool's radius" />
+            <ChoiceAt at={`blade.fullers.${i}.sides`} names={SIDES_WORDS} />
+            <LengthAt at={`blade.fullers.${i}.fromMm`} />
+            <LengthAt at={`blade.fullers.${i}.toMm`} />
+            <ChoiceAt at={`blade.fullers.${i}.from`} names={FULLER_FROM_WORDS} />
+            <LengthAt at={`blade.fullers.${i}.downMm`} />
+            <LengthAt at={`blade.fullers.${i}.depthMm`} />
+            <LengthAt at={`blade.fullers.${i}.radiusMm`} />
             <ToolFields fuller={f} at={i} />
           </Stack>
         </ItemCard>
@@ -68,13 +68,14 @@ function ToolFields({ fuller, at }: { fuller: Fuller; at: number }) {
         value={fuller.tool.kind}
         choices={kinds.map((value) => ({ value, name: FULLER_TOOL_WORDS[value] }))}
         onChange={(kind) =>
-          edit("Change the fuller's tool", (d) => {
-            const f = d.blade.fullers[at];
-            if (f) f.tool = kind === "ball" ? { kind } : { kind, runOutRadiusMm: 50 };
+          edit({
+            code: "set",
+            path: `blade.fullers.${at}.tool`,
+            to: kind === "ball" ? { kind } : { kind, runOutRadiusMm: 50 },
           })
         }
       />
-      <LengthAt at={`blade.fullers.${at}.tool.runOutRadiusMm`} label="Runs out on a radius of" />
+      <LengthAt at={`blade.fullers.${at}.tool.runOutRadiusMm`} />
     </>
   );
 }

@@ -1,5 +1,5 @@
 "use client";
-import { newGrind, newSideGrind, SIDE_GRINDS } from "@/core/design/bladeStarts";
+import { SIDE_GRINDS } from "@/core/design/bladeStarts";
 import type { Design, Grind, SideGrind } from "@/core/design/schema";
 import { grindingAids } from "@/core/fit/grinding";
 import { roundTo } from "@/core/number";
@@ -14,11 +14,7 @@ import { HeightsAlong } from "./HeightsAlong";
 /** How the blade is ground: both sides alike or each its own, where the faces begin, and whether it is sharpened. */
 export function GrindFields() {
   const { edit } = useBench();
-  const { grind, left, heel } = useDesign(({ blade }) => ({
-    grind: blade.grind,
-    left: blade.leftGrind,
-    heel: blade.heelHeightMm,
-  }));
+  const { grind, left } = useDesign(({ blade }) => ({ grind: blade.grind, left: blade.leftGrind }));
   const single = grind.kind === "single-bevel";
   const kinds = Object.keys(GRIND_WORDS) as Grind["kind"][];
   return (
@@ -27,13 +23,7 @@ export function GrindFields() {
         label={left ? "Right side" : "Kind"}
         value={grind.kind}
         choices={kinds.map((value) => ({ value, name: GRIND_WORDS[value] }))}
-        onChange={(kind) =>
-          edit("Change grind", (d) => {
-            d.blade.grind = newGrind(kind, grind, heel);
-            // A single bevel leaves the other side flat.
-            if (kind === "single-bevel") d.blade.leftGrind = null;
-          })
-        }
+        onChange={(kind) => edit({ code: "grind", kind })}
       />
       <GrindMeasures at="blade.grind" grind={grind} />
       {single && (
@@ -44,22 +34,14 @@ export function GrindFields() {
             { value: "right", name: "Right" },
             { value: "left", name: "Left" },
           ]}
-          onChange={(side) =>
-            edit("Change ground side", (d) => {
-              if (d.blade.grind.kind === "single-bevel") d.blade.grind.side = side;
-            })
-          }
+          onChange={(side) => edit({ code: "set", path: "blade.grind.side", to: side })}
         />
       )}
       {!single && (
         <Tick
           label="Left side ground differently"
           checked={left !== null}
-          onChange={(on) =>
-            edit(on ? "Let the sides differ" : "Grind both sides alike", (d) => {
-              d.blade.leftGrind = on ? { ...grind } : null;
-            })
-          }
+          onChange={(apart) => edit({ code: "left-ground-apart", apart })}
         />
       )}
       {left && !single && (
@@ -68,26 +50,17 @@ export function GrindFields() {
             label="Left side"
             value={left.kind}
             choices={SIDE_GRINDS.map((value) => ({ value, name: GRIND_WORDS[value] }))}
-            onChange={(kind: SideGrind["kind"]) =>
-              edit("Change the left side's grind", (d) => {
-                d.blade.leftGrind = newSideGrind(kind, left, heel);
-              })
-            }
+            onChange={(kind: SideGrind["kind"]) => edit({ code: "left-grind", kind })}
           />
           <GrindMeasures at="blade.leftGrind" grind={left} />
         </>
       )}
       <ShareAt
         at="blade.plunge.sweepDeg"
-        label="Plunge leans by"
         unit="°"
         help="0 is square to the blade; + leans to the tip on its way up."
       />
-      <LengthAt
-        at="blade.plunge.radiusMm"
-        label="Plunge radius"
-        help="Of the belt's edge or the wheel; 0 is a sharp step."
-      />
+      <LengthAt at="blade.plunge.radiusMm" help="Of the belt's edge or the wheel; 0 is a sharp step." />
       <Sharpened />
     </Group>
   );
@@ -99,10 +72,10 @@ function GrindMeasures({ at, grind }: { at: "blade.grind" | "blade.leftGrind"; g
   return (
     <>
       {"along" in grind && <AngleKept at={at} kept={kept} />}
-      {!along && !kept && <LengthAt at={`${at}.heightMm`} label="Height of the face" />}
-      <ShareAt at={`${at}.ridgeShare`} label="Ridge over the edge" help="As a share of the blade's height." />
-      <LengthAt at={`${at}.wheelRadiusMm`} label="Wheel radius" help="Half the contact wheel's diameter." />
-      <ShareAt at={`${at}.bulge`} label="Bulge" help="0 is flat; 100 runs into the flat without a corner." />
+      {!along && !kept && <LengthAt at={`${at}.heightMm`} />}
+      <ShareAt at={`${at}.ridgeShare`} help="As a share of the blade's height." />
+      <LengthAt at={`${at}.wheelRadiusMm`} help="Half the contact wheel's diameter." />
+      <ShareAt at={`${at}.bulge`} help="0 is flat; 100 runs into the flat without a corner." />
       {"along" in grind && !kept && <HeightsAlong at={at} points={grind.along} />}
     </>
   );
@@ -110,23 +83,23 @@ function GrindMeasures({ at, grind }: { at: "blade.grind" | "blade.leftGrind"; g
 
 /** Whether the bevel keeps one angle, as on a fixed rest, and its height follows; else its heights are given. */
 function AngleKept({ at, kept }: { at: "blade.grind" | "blade.leftGrind"; kept: boolean }) {
-  const { edit } = useBench();
+  const { edit, session } = useBench();
   return (
     <>
       <Tick
         label="One angle for the whole bevel"
         checked={kept}
         onChange={(on) =>
-          edit(on ? "Keep one angle" : "Give heights of the face", (d) => {
-            const grind = at === "blade.grind" ? d.blade.grind : d.blade.leftGrind;
-            if (grind && "angleDeg" in grind) grind.angleDeg = on ? bevelAngle(d) : null;
+          edit({
+            code: "set",
+            path: `${at}.angleDeg`,
+            to: on ? bevelAngle(session.getState().design) : null,
           })
         }
       />
       {kept && (
         <ShareAt
           at={`${at}.angleDeg`}
-          label="Angle to the middle plane"
           unit="°"
           help="As on a fixed rest: the face is as high as the thickness makes it, lower where the blade tapers."
         />
@@ -148,17 +121,13 @@ function Sharpened() {
   const sharpened = useDesign((d) => d.blade.sharpenedDeg !== null);
   return (
     <>
-      <LengthAt at="blade.edgeMm" label="Edge, before sharpening" />
+      <LengthAt at="blade.edgeMm" />
       <Tick
         label="Sharpened"
         checked={sharpened}
-        onChange={(on) =>
-          edit(on ? "Sharpen the edge" : "Leave the edge unsharpened", (d) => {
-            d.blade.sharpenedDeg = on ? 20 : null;
-          })
-        }
+        onChange={(on) => edit({ code: "set", path: "blade.sharpenedDeg", to: on ? 20 : null })}
       />
-      {sharpened && <ShareAt at="blade.sharpenedDeg" label="Angle a side" unit="°" />}
+      {sharpened && <ShareAt at="blade.sharpenedDeg" unit="°" />}
     </>
   );
 }

@@ -2,7 +2,7 @@
 import { Button, Flex, IconButton, Stack, Text } from "@chakra-ui/react";
 import { Plus, Trash2 } from "lucide-react";
 import { round } from "@/core/design/create";
-import { valueAt } from "@/core/edit/path";
+import type { FixedPath } from "@/core/edit/fixed/edits";
 import { freeId } from "@/core/fit/openSpot";
 import { LengthAt } from "../../../fields/bound";
 import { useBench } from "../../BenchContext";
@@ -14,14 +14,14 @@ interface Along {
 
 interface PointListProps<P extends Along> {
   /** Path of the list in the design. */
-  readonly at: string;
+  readonly at: "blade.taper" | `blade.${"grind" | "leftGrind"}.along`;
   readonly points: readonly P[];
   readonly most: number;
-  readonly valueKey: string;
+  readonly valueKey: "thicknessMm" | "heightMm";
   readonly valueLabel: string;
   readonly addLabel: string;
   readonly make: (id: string) => P;
-  /** What one of them is called in the steps of undo. */
+  /** What one of them is called. */
   readonly what: string;
 }
 
@@ -29,20 +29,22 @@ interface PointListProps<P extends Along> {
 export function PointList<P extends Along>(props: PointListProps<P>) {
   const { edit } = useBench();
   const { at, points, what } = props;
-  const listOf = (d: unknown) => valueAt(d, at) as P[] | undefined;
   return (
     <Stack gap="2">
       {points.map((p, i) => (
         <Flex key={p.id} gap="2" align="end" role="group" aria-label={`${what} ${i + 1}`}>
           <Stack flex="1" gap="1">
             <LengthAt at={`${at}.${i}.xMm`} label={`${what} ${i + 1}: ahead of the front`} />
-            <LengthAt at={`${at}.${i}.${props.valueKey}`} label={`${what} ${i + 1}: ${props.valueLabel}`} />
+            <LengthAt
+              at={`${at}.${i}.${props.valueKey}` as FixedPath<number>}
+              label={`${what} ${i + 1}: ${props.valueLabel}`}
+            />
           </Stack>
           <IconButton
             size="xs"
             variant="ghost"
             aria-label={`Remove ${what.toLowerCase()} ${i + 1}`}
-            onClick={() => edit(`Remove ${what.toLowerCase()}`, (d) => void listOf(d)?.splice(i, 1))}
+            onClick={() => edit({ code: "remove", list: at, at: i })}
           >
             <Trash2 />
           </IconButton>
@@ -53,9 +55,7 @@ export function PointList<P extends Along>(props: PointListProps<P>) {
         variant="outline"
         alignSelf="start"
         disabled={points.length >= props.most}
-        onClick={() =>
-          edit(`Add ${what.toLowerCase()}`, (d) => void listOf(d)?.push(props.make(freeId("at", points))))
-        }
+        onClick={() => edit({ code: "add", list: at, item: props.make(freeId("at", points)) })}
       >
         <Plus /> {props.addLabel}
       </Button>

@@ -41,7 +41,7 @@ export function MarkFields() {
       art: read.art,
       heightMm: read.heightMm,
     });
-    edit("Add mark", (d) => void d.blade.marks.push(mark));
+    edit({ code: "add", list: "blade.marks", item: mark });
     setSelected(mark.id);
     if (read.open > 0) notices.info({ title: says, description: openWords(read.open) });
     return true;
@@ -121,7 +121,7 @@ async function textOrReason(text: string): Promise<ReadMark> {
 function MarkCard({ mark, index }: { mark: BladeMark; index: number }) {
   const { edit } = useBench();
   const units = useUnits();
-  const at = `blade.marks.${index}`;
+  const at = `blade.marks.${index}` as const;
   const { widthMm, heightMm } = sizeOfMark(mark);
   const steel = useMaterialOf()(useDesign((d) => d.blade.steel));
   const takesG =
@@ -130,20 +130,20 @@ function MarkCard({ mark, index }: { mark: BladeMark; index: number }) {
     <ItemCard
       id={mark.id}
       title={`Mark ${index + 1}`}
-      onRemove={() => edit("Remove mark", (d) => void d.blade.marks.splice(index, 1))}
+      onRemove={() => edit({ code: "remove", list: "blade.marks", at: index })}
     >
       <Stack gap="2">
         <SaysField mark={mark} index={index} />
-        <ChoiceAt at={`${at}.side`} label="On" names={MARK_SIDE_WORDS} />
-        <LengthAt at={`${at}.heightMm`} label="Height" />
+        <ChoiceAt at={`${at}.side`} names={MARK_SIDE_WORDS} />
+        <LengthAt at={`${at}.heightMm`} />
         <Text color="graphite" fontSize="sm">
           {printLengthPlain(widthMm, units)} long, {printLengthPlain(heightMm, units)} high
         </Text>
-        <LengthAt at={`${at}.xMm`} label="Middle, ahead of the front" />
-        <LengthAt at={`${at}.downMm`} label="Middle, below the spine" />
-        <ShareAt at={`${at}.turnedDeg`} label="Turned to the left" unit="°" />
-        <ChoiceAt at={`${at}.way`} label="Way" names={MARK_WAY_WORDS} />
-        <LengthAt at={`${at}.depthMm`} label="Depth" digits={3} />
+        <LengthAt at={`${at}.xMm`} />
+        <LengthAt at={`${at}.downMm`} />
+        <ShareAt at={`${at}.turnedDeg`} unit="°" />
+        <ChoiceAt at={`${at}.way`} names={MARK_WAY_WORDS} />
+        <LengthAt at={`${at}.depthMm`} digits={3} />
         {takesG > 0 && (
           <Text color="graphite" fontSize="sm">
             It takes about {printMass(takesG, units, 3)} off, which is not in the weight.
@@ -167,12 +167,7 @@ function SaysField({ mark, index }: { mark: BladeMark; index: number }) {
     if (!says) return setWrong("Type what the mark says.");
     const read = isText ? await textOrReason(says) : null;
     if (read && !read.ok) return setWrong(read.reason);
-    edit("Change what the mark says", (d) => {
-      const there = d.blade.marks.find((m) => m.id === mark.id);
-      if (!there) return;
-      there.says = says;
-      if (read?.ok) there.art = read.art;
-    });
+    edit({ code: "mark-says", id: mark.id, says, art: read?.ok ? read.art : null });
     setWrong(null);
     setTyped(null);
   };

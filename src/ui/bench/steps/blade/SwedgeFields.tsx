@@ -11,18 +11,14 @@ export function SwedgeFields() {
   const there = useDesign((d) => d.blade.swedge !== null);
   return (
     <Group title="False edge">
-      <TickAt
-        at="blade.swedge"
-        label="False edge along the spine"
-        make={() => newSwedge(session.getState().design.blade)}
-      />
+      <TickAt at="blade.swedge" make={() => newSwedge(session.getState().design.blade)} />
       {there && (
         <>
-          <LengthAt at="blade.swedge.lengthMm" label="Back from the tip" />
-          <LengthAt at="blade.swedge.heightMm" label="Height of the bevel" />
-          <LengthAt at="blade.swedge.leavesMm" label="Leaves at the spine" />
-          <LengthAt at="blade.swedge.runOutMm" label="Grows over" />
-          <ChoiceAt at="blade.swedge.sides" label="On" names={SIDES_WORDS} />
+          <LengthAt at="blade.swedge.lengthMm" />
+          <LengthAt at="blade.swedge.heightMm" />
+          <LengthAt at="blade.swedge.leavesMm" />
+          <LengthAt at="blade.swedge.runOutMm" />
+          <ChoiceAt at="blade.swedge.sides" names={SIDES_WORDS} />
         </>
       )}
     </Group>

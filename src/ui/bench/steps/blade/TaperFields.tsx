@@ -24,7 +24,7 @@ export function TaperFields() {
   return (
     <Group title="Thickness">
       <LengthAt at="blade.spineMm" label={double ? "Ridge" : "Spine"} />
-      <LengthAt at="blade.taperFromMm" label="Distal taper from" />
+      <LengthAt at="blade.taperFromMm" />
       <LengthAt at="blade.tipThicknessMm" label={double ? "Ridge at the tip" : "Spine at the tip"} />
       <PointList
         at="blade.taper"

@@ -1,33 +1,26 @@
-import type { Design } from "@/core/design/schema";
-import { itemNames } from "@/core/layout/itemNames";
-import { degrees, radians } from "@/core/number";
-import { FASTENER_WORDS, fastenerFieldWords, itemWords } from "@/words/fasteners";
+import type { Design } from "../../design/schema";
+import { itemNames } from "../../layout/itemNames";
+import { degrees, radians } from "../../number";
 import { type BenchPoint, type PointField, setHeld, setPlace } from "./types";
 
 /** Where something stands on the side view: the fields of its station and height. */
 export function placeFields(path: string): PointField[] {
-  return [
-    { label: "Behind the front", path: `${path}.xMm`, behind: true },
-    { label: "Above the axis", path: `${path}.yMm` },
-  ];
+  return [{ path: `${path}.xMm`, behind: true }, { path: `${path}.yMm` }];
 }
 
 const levels = (all: readonly { id: string; yMm: number }[], id: string) => ({
   ys: [0, ...all.filter((o) => o.id !== id).map((o) => o.yMm)],
 });
 
-/** What a fastener, hole or slot is called everywhere. */
-const titleOf = (design: Design, id: string, otherwise: string) => {
-  const name = itemNames(design).get(id);
-  return name ? itemWords(name) : otherwise;
-};
+/** Which fastener, hole or slot it is. */
+const nameOf = (design: Design, id: string) => ({ point: "item", item: itemNames(design).get(id) }) as const;
 
 /** Pins, bolts and tubes. */
 export function pinPoints(design: Design): BenchPoint[] {
   const { fasteners } = design;
   return fasteners.map((f, i) => ({
     id: f.id,
-    title: titleOf(design, f.id, FASTENER_WORDS[f.kind]),
+    name: nameOf(design, f.id),
     at: { x: f.xMm, y: f.yMm },
     radiusMm: f.diameterMm / 2,
     move: (d, to) => {
@@ -36,10 +29,7 @@ export function pinPoints(design: Design): BenchPoint[] {
     remove: (d) => {
       d.fasteners = d.fasteners.filter((o) => o.id !== f.id);
     },
-    fields: [
-      ...placeFields(`fasteners.${i}`),
-      { label: fastenerFieldWords(f.kind, "diameterMm").label, path: `fasteners.${i}.diameterMm` },
-    ],
+    fields: [...placeFields(`fasteners.${i}`), { path: `fasteners.${i}.diameterMm` }],
     snaps: levels(fasteners, f.id),
   }));
 }
@@ -51,7 +41,7 @@ export function openingPoints(design: Design): BenchPoint[] {
   const holes = tang.holes.map(
     (h, i): BenchPoint => ({
       id: h.id,
-      title: titleOf(design, h.id, "Hole"),
+      name: nameOf(design, h.id),
       at: { x: h.xMm, y: h.yMm },
       radiusMm: h.diameterMm / 2,
       move: (d, to) => {
@@ -60,7 +50,7 @@ export function openingPoints(design: Design): BenchPoint[] {
       remove: (d) => {
         if (d.tang.kind === "full") d.tang.holes = d.tang.holes.filter((o) => o.id !== h.id);
       },
-      fields: [...placeFields(`tang.holes.${i}`), { label: "Diameter", path: `tang.holes.${i}.diameterMm` }],
+      fields: [...placeFields(`tang.holes.${i}`), { path: `tang.holes.${i}.diameterMm` }],
       snaps: levels(tang.holes, h.id),
     }),
   );
@@ -70,7 +60,7 @@ export function openingPoints(design: Design): BenchPoint[] {
     return [
       {
         id: s.id,
-        title: titleOf(design, s.id, "Slot"),
+        name: nameOf(design, s.id),
         at: { x: s.xMm, y: s.yMm },
         move: (d, to) => {
           setPlace(d, "tang.slots", s.id, to);
@@ -80,14 +70,14 @@ export function openingPoints(design: Design): BenchPoint[] {
         },
         fields: [
           ...placeFields(`tang.slots.${i}`),
-          { label: "Length over all", path: `tang.slots.${i}.lengthMm` },
-          { label: "Width", path: `tang.slots.${i}.widthMm` },
+          { path: `tang.slots.${i}.lengthMm` },
+          { path: `tang.slots.${i}.widthMm` },
         ],
         snaps: levels(tang.slots, s.id),
       },
       {
         id: `${s.id}-end`,
-        title: `${titleOf(design, s.id, "Slot")}: end`,
+        name: { ...nameOf(design, s.id), point: "slot-end" },
         at: { x: s.xMm + reach * Math.cos(turn), y: s.yMm + reach * Math.sin(turn) },
         corner: true,
         move: (d, to) => {
@@ -98,7 +88,7 @@ export function openingPoints(design: Design): BenchPoint[] {
           // A slot turned by half a circle is the same slot.
           mine.angleDeg = Math.round(turned > 90 ? turned - 180 : turned < -90 ? turned + 180 : turned);
         },
-        fields: [{ label: "Length over all", path: `tang.slots.${i}.lengthMm` }],
+        fields: [{ path: `tang.slots.${i}.lengthMm` }],
       },
     ];
   });

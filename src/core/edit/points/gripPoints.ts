@@ -1,15 +1,15 @@
-import type { CurvePoint, Design } from "@/core/design/schema";
-import { valueAt } from "@/core/edit/path";
+import type { CurvePoint, Design } from "../../design/schema";
+import { valueAt } from "../../record/path";
 import { placeFields } from "./boredPoints";
-import { type BenchPoint, setHeld, setPlace } from "./types";
+import { type BenchPoint, type CurveName, setHeld, setPlace } from "./types";
 
 /** Points of a joint along the handle, and of halves of a shape of their own. */
 function curvePoints(handle: Design["handle"]): BenchPoint[] {
-  const of = (points: readonly CurvePoint[], list: string, prefix: string, title: string, least: number) =>
+  const of = (points: readonly CurvePoint[], list: string, prefix: string, curve: CurveName, least: number) =>
     points.map(
       (p, i): BenchPoint => ({
         id: `${prefix}-${p.id}`,
-        title: `${title}, point ${i + 1}`,
+        name: { point: "on-curve", curve, number: i + 1 },
         at: { x: p.xMm, y: p.yMm },
         corner: p.corner,
         move: (d, to) => setPlace(d, list, p.id, to),
@@ -25,21 +25,13 @@ function curvePoints(handle: Design["handle"]): BenchPoint[] {
     );
   if (handle.kind === "bare") return [];
   const joint = handle.lengthwise
-    ? of(handle.lengthwise.points, "handle.lengthwise.points", "lengthwise", "Joint along the handle", 2)
+    ? of(handle.lengthwise.points, "handle.lengthwise.points", "lengthwise", "lengthwise", 2)
     : [];
   const halves = handle.kind === "scales" ? handle.halves : [];
   return [
     ...joint,
     ...halves.flatMap(({ id, end, shape }, i) =>
-      shape.kind === "outline"
-        ? of(
-            shape.points,
-            `handle.halves.${i}.shape.points`,
-            id,
-            `${end === "front" ? "Front" : "Rear"} halves`,
-            3,
-          )
-        : [],
+      shape.kind === "outline" ? of(shape.points, `handle.halves.${i}.shape.points`, id, end, 3) : [],
     ),
   ];
 }
@@ -47,35 +39,35 @@ function curvePoints(handle: Design["handle"]): BenchPoint[] {
 /** The ends of a wrap, and grooves across the handle. */
 export function gripPoints({ handle }: Design): BenchPoint[] {
   const { wrap, grooves } = handle;
-  const end = (key: "fromMm" | "toMm", title: string): BenchPoint[] =>
+  const end = (key: "fromMm" | "toMm"): BenchPoint[] =>
     wrap?.on === "grip"
       ? [
           {
             id: `wrap-${key}`,
-            title,
+            name: { point: key === "fromMm" ? "wrap-beginning" : "wrap-end" },
             at: { x: wrap[key], y: 0 },
             corner: true,
             move: (d, to) => setHeld(d, `handle.wrap.${key}`, Math.min(0, to.x)),
-            fields: [{ label: "Behind the front", path: `handle.wrap.${key}`, behind: true }],
+            fields: [{ path: `handle.wrap.${key}`, behind: true }],
           },
         ]
       : [];
   return [
     ...curvePoints(handle),
-    ...end("fromMm", "Wrap begins here"),
-    ...end("toMm", "Wrap ends here"),
+    ...end("fromMm"),
+    ...end("toMm"),
     ...grooves.map(
       (g, i): BenchPoint => ({
         id: g.id,
-        title: `Groove ${i + 1}`,
+        name: { point: "groove", number: i + 1 },
         at: { x: g.xMm, y: 0 },
         radiusMm: g.diameterMm / 2,
         move: (d, to) => setHeld(d, `handle.grooves.${i}.xMm`, to.x),
         remove: (d) => void d.handle.grooves.splice(i, 1),
         fields: [
-          { label: "Behind the front", path: `handle.grooves.${i}.xMm`, behind: true },
-          { label: "Diameter", path: `handle.grooves.${i}.diameterMm` },
-          { label: "Depth", path: `handle.grooves.${i}.depthMm` },
+          { path: `handle.grooves.${i}.xMm`, behind: true },
+          { path: `handle.grooves.${i}.diameterMm` },
+          { path: `handle.grooves.${i}.depthMm` },
         ],
       }),
     ),

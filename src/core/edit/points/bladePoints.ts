@@ -1,10 +1,10 @@
-import type { Blade, Design, OutlinePoint } from "@/core/design/schema";
-import { bladeHeights, riseAt } from "@/core/layout/bladeOutline";
-import { bladeEdges } from "@/core/layout/bladeParts";
-import { groundBlade } from "@/core/layout/groundBlade";
-import { isDouble } from "@/core/solids/grind";
-import { faceHeightAt } from "@/core/solids/groundBlade";
-import { type BladeRun, removeBladePoint, syncBladeMeasures } from "../bladeEdits";
+import type { Blade, Design, OutlinePoint } from "../../design/schema";
+import { bladeHeights, riseAt } from "../../layout/bladeOutline";
+import { bladeEdges } from "../../layout/bladeParts";
+import { groundBlade } from "../../layout/groundBlade";
+import { isDouble } from "../../solids/grind";
+import { faceHeightAt } from "../../solids/groundBlade";
+import { type BladeRun, bladePointId, syncBladeMeasures } from "../bladeOutline";
 import { bladeCutPoints } from "./bladeCutPoints";
 import { type BenchPoint, setHeld } from "./types";
 
@@ -33,63 +33,55 @@ function stylePoints(blade: Blade): BenchPoint[] {
   return [
     {
       id: "tip",
-      title: "Tip",
+      name: { point: "tip" },
       at: { x: blade.lengthMm, y: tip },
       move: (d, to) => {
         setHeld(d, "blade.lengthMm", to.x);
         setHeld(d, "blade.tip.heightShare", (to.y - edge) / blade.heelHeightMm);
       },
-      fields: [{ label: "Length of the blade", path: "blade.lengthMm" }],
+      fields: [{ path: "blade.lengthMm" }],
     },
     {
       id: "heel",
-      title: "Heel",
+      name: { point: "heel" },
       at: { x: blade.ricassoMm, y: edge },
       corner: true,
       move: (d, to) => {
         setHeld(d, "blade.ricassoMm", to.x);
         setHeld(d, "blade.heelHeightMm", spine - to.y);
       },
-      fields: [
-        { label: "Ricasso length", path: "blade.ricassoMm" },
-        { label: "Heel height", path: "blade.heelHeightMm" },
-      ],
+      fields: [{ path: "blade.ricassoMm" }, { path: "blade.heelHeightMm" }],
     },
     {
       id: "ricasso",
-      title: "Ricasso",
+      name: { point: "ricasso" },
       at: { x: blade.ricassoMm / 2, y: ricassoBottom },
       move: (d, to) => {
         setHeld(d, "blade.ricassoHeightMm", spine - to.y);
       },
-      fields: [{ label: "Ricasso height", path: "blade.ricassoHeightMm" }],
+      fields: [{ path: "blade.ricassoHeightMm" }],
     },
     {
       id: "drop",
-      title: "Spine runs out from here",
+      name: { point: "drop" },
       at: { x: blade.lengthMm - dropMm, y: spine },
       move: (d, to) => {
         setHeld(d, "blade.tip.dropMm", Math.min(blade.lengthMm - to.x, blade.lengthMm));
         setHeld(d, "blade.spineOverAxisMm", to.y);
       },
-      fields: [
-        { label: "Spine runs out over", path: "blade.tip.dropMm" },
-        { label: "Spine above the axis", path: "blade.spineOverAxisMm" },
-      ],
+      fields: [{ path: "blade.tip.dropMm" }, { path: "blade.spineOverAxisMm" }],
     },
     {
       id: "belly",
-      title: "Belly begins here",
+      name: { point: "belly" },
       at: { x: blade.lengthMm - bellyMm, y: edge },
       move: (d, to) => {
         setHeld(d, "blade.tip.bellyMm", Math.min(blade.lengthMm - to.x, blade.lengthMm));
       },
-      fields: [{ label: "Belly over", path: "blade.tip.bellyMm" }],
+      fields: [{ path: "blade.tip.bellyMm" }],
     },
   ];
 }
-
-const RUN_WORDS: Record<BladeRun, string> = { spine: "Spine", edge: "Edge" };
 
 /** The shoulder's two corners, the tip, and the points that spine and edge run through. */
 function ownPoints(blade: Blade): BenchPoint[] {
@@ -100,7 +92,7 @@ function ownPoints(blade: Blade): BenchPoint[] {
   return [
     {
       id: "tip",
-      title: "Tip",
+      name: { point: "tip" },
       at: { x: blade.lengthMm, y: tip },
       corner: true,
       move: (d, to) => {
@@ -109,14 +101,11 @@ function ownPoints(blade: Blade): BenchPoint[] {
         syncBladeMeasures(d);
       },
       after: syncBladeMeasures,
-      fields: [
-        { label: "Length of the blade", path: "blade.lengthMm" },
-        { label: "Above the axis", path: "blade.outline.tipYMm" },
-      ],
+      fields: [{ path: "blade.lengthMm" }, { path: "blade.outline.tipYMm" }],
     },
     {
       id: "shoulder-top",
-      title: "Spine at the shoulder",
+      name: { point: "shoulder-top" },
       at: { x: 0, y: spine },
       corner: true,
       move: (d, to) => {
@@ -126,11 +115,11 @@ function ownPoints(blade: Blade): BenchPoint[] {
         syncBladeMeasures(d);
       },
       after: syncBladeMeasures,
-      fields: [{ label: "Spine above the axis", path: "blade.spineOverAxisMm" }],
+      fields: [{ path: "blade.spineOverAxisMm" }],
     },
     {
       id: "shoulder-bottom",
-      title: "Edge at the shoulder",
+      name: { point: "shoulder-bottom" },
       at: { x: 0, y: ricassoBottom },
       corner: true,
       move: (d, to) => {
@@ -138,7 +127,7 @@ function ownPoints(blade: Blade): BenchPoint[] {
         syncBladeMeasures(d);
       },
       after: syncBladeMeasures,
-      fields: [{ label: "Height at the shoulder", path: "blade.ricassoHeightMm" }],
+      fields: [{ path: "blade.ricassoHeightMm" }],
     },
     ...along("spine"),
     ...along("edge"),
@@ -148,8 +137,8 @@ function ownPoints(blade: Blade): BenchPoint[] {
 function ownPoint(run: BladeRun, p: OutlinePoint, i: number): BenchPoint {
   const path = `blade.outline.${run}.${i}`;
   return {
-    id: `blade-${run}-${p.id}`,
-    title: `${RUN_WORDS[run]}, point ${i + 1}`,
+    id: bladePointId(run, p.id),
+    name: { point: run === "spine" ? "on-spine" : "on-edge", number: i + 1 },
     at: { x: p.xMm, y: p.yMm },
     corner: p.corner,
     move: (d, to) => {
@@ -158,11 +147,11 @@ function ownPoint(run: BladeRun, p: OutlinePoint, i: number): BenchPoint {
       syncBladeMeasures(d);
     },
     after: syncBladeMeasures,
-    remove: (d) => removeBladePoint(d, run, i),
-    fields: [
-      { label: "Ahead of the front", path: `${path}.xMm` },
-      { label: "Above the axis", path: `${path}.yMm` },
-    ],
+    remove: (d) => {
+      d.blade.outline?.[run].splice(i, 1);
+      syncBladeMeasures(d);
+    },
+    fields: [{ path: `${path}.xMm` }, { path: `${path}.yMm` }],
     snaps: { ys: [0] },
   };
 }
@@ -181,16 +170,16 @@ function facePoints(blade: Blade): BenchPoint[] {
     const [, top] = bladeEdges(blade, x);
     points.push({
       id: "plunge",
-      title: "Plunge line",
+      name: { point: "plunge" },
       at: { x, y: top },
       move: (d, to) => setHeld(d, "blade.ricassoMm", to.x),
-      fields: [{ label: "Ricasso length", path: "blade.ricassoMm" }],
+      fields: [{ path: "blade.ricassoMm" }],
     });
   }
   if (isDouble(grind))
     points.push({
       id: "ridge",
-      title: "Ridge",
+      name: { point: "ridge" },
       at: { x: at, y: low + grind.ridgeShare * (high - low) },
       move: (d, to) => setHeld(d, "blade.grind.ridgeShare", (to.y - low) / (high - low)),
       fields: [],
@@ -200,17 +189,17 @@ function facePoints(blade: Blade): BenchPoint[] {
     const height = faceHeightAt(groundBlade(blade), grind, at, high - low);
     points.push({
       id: "face",
-      title: "Height of the ground face",
+      name: { point: "face" },
       at: { x: at, y: low + height },
       move: (d, to) => setHeld(d, "blade.grind.heightMm", to.y - low),
-      fields: [{ label: "Height of the face", path: "blade.grind.heightMm" }],
+      fields: [{ path: "blade.grind.heightMm" }],
     });
   }
   grind.along.forEach((p, i) => {
     const path = `blade.grind.along.${i}`;
     points.push({
       id: `face-${p.id}`,
-      title: `Ground face, point ${i + 1}`,
+      name: { point: "on-face", number: i + 1 },
       at: { x: p.xMm, y: bladeEdges(blade, p.xMm)[0] + p.heightMm },
       move: (d, to) => {
         setHeld(d, `${path}.xMm`, to.x);
@@ -219,10 +208,7 @@ function facePoints(blade: Blade): BenchPoint[] {
       remove: (d) => {
         if ("along" in d.blade.grind) d.blade.grind.along.splice(i, 1);
       },
-      fields: [
-        { label: "Ahead of the front", path: `${path}.xMm` },
-        { label: "Height of the face", path: `${path}.heightMm` },
-      ],
+      fields: [{ path: `${path}.xMm` }, { path: `${path}.heightMm` }],
     });
   });
   return points;
@@ -235,50 +221,44 @@ export function bladePlanPoints({ blade }: Design): BenchPoint[] {
   return [
     {
       id: "spine",
-      title: "Spine's thickness",
+      name: { point: "spine" },
       at: { x: blade.taperFromMm, y: half(blade.spineMm) },
       move: (d, to) => {
         setHeld(d, "blade.spineMm", 2 * to.y);
         setHeld(d, "blade.taperFromMm", Math.min(to.x, blade.lengthMm));
       },
-      fields: [
-        { label: "Spine", path: "blade.spineMm" },
-        { label: "Distal taper from", path: "blade.taperFromMm" },
-      ],
+      fields: [{ path: "blade.spineMm" }, { path: "blade.taperFromMm" }],
     },
     ...blade.taper.map(
       (p, i): BenchPoint => ({
         id: `taper-${p.id}`,
-        title: `Taper, point ${i + 1}`,
+        name: { point: "on-taper", number: i + 1 },
         at: { x: p.xMm, y: half(p.thicknessMm) },
         move: (d, to) => {
           setHeld(d, `blade.taper.${i}.xMm`, to.x);
           setHeld(d, `blade.taper.${i}.thicknessMm`, 2 * to.y);
         },
         remove: (d) => void d.blade.taper.splice(i, 1),
-        fields: [
-          { label: "Ahead of the front", path: `blade.taper.${i}.xMm` },
-          { label: "Thickness", path: `blade.taper.${i}.thicknessMm` },
-        ],
+        fields: [{ path: `blade.taper.${i}.xMm` }, { path: `blade.taper.${i}.thicknessMm` }],
       }),
     ),
     {
       id: "spine-tip",
-      title: "Spine at the tip",
+      name: { point: "spine-tip" },
       at: { x: blade.lengthMm, y: half(blade.tipThicknessMm) },
       move: (d, to) => {
         setHeld(d, "blade.tipThicknessMm", 2 * to.y);
       },
-      fields: [{ label: "Spine at the tip", path: "blade.tipThicknessMm" }],
+      fields: [{ path: "blade.tipThicknessMm" }],
     },
     ...(bolster
       ? [
           {
             id: "bolster-width",
-            title: "Bolster's width",
+            name: { point: "bolster-width" },
             at: { x: 0, y: half(bolster.widthMm) },
             move: (d, to) => setHeld(d, "blade.bolster.widthMm", 2 * to.y),
-            fields: [{ label: "Width at the handle", path: "blade.bolster.widthMm" }],
+            fields: [{ path: "blade.bolster.widthMm" }],
           } satisfies BenchPoint,
         ]
       : []),

@@ -1,12 +1,9 @@
-import type { Design, ScalesHandle, StackHandle } from "@/core/design/schema";
-import { pieceNaming } from "@/core/layout/itemNames";
-import { layoutOf } from "@/core/layout/layout";
-import { jointTilt, slackPiece } from "@/core/layout/pieces";
-import { bolsterJoint } from "@/core/layout/scales";
-import { own } from "@/core/own";
-import { shapeKindOf } from "@/core/pieceShapes/registry";
-import { pieceWords } from "@/words/parts";
-import { PIECE_SHAPE_WORDS } from "@/words/pieceShapes";
+import type { Design, ScalesHandle, StackHandle } from "../../design/schema";
+import { pieceNaming } from "../../layout/itemNames";
+import { layoutOf } from "../../layout/layout";
+import { jointTilt, slackPiece } from "../../layout/pieces";
+import { bolsterJoint } from "../../layout/scales";
+import { shapeKindOf } from "../../pieceShapes/registry";
 import { placeFields } from "./boredPoints";
 import { gripPoints } from "./gripPoints";
 import { type BenchPoint, LEAN_AT_MM, leanOf, leanX, setHeld, setPlace } from "./types";
@@ -33,11 +30,10 @@ function bolsterPoints(design: Design, handle: ScalesHandle, selected: string | 
     if (!bolster) return [];
     const id = `bolster-${end}`;
     const xMm = bolsterJoint(bolster, end, span);
-    const title = end === "front" ? "Front bolster's joint" : "Rear bolster's joint";
     const points: BenchPoint[] = [
       {
         id,
-        title,
+        name: { point: end === "front" ? "front-bolster" : "rear-bolster" },
         at: { x: xMm, y: 0 },
         move: (d, to) => {
           const mine = d.handle.kind === "scales" && d.handle.bolsters[end];
@@ -47,13 +43,13 @@ function bolsterPoints(design: Design, handle: ScalesHandle, selected: string | 
         remove: (d) => {
           if (d.handle.kind === "scales") d.handle.bolsters[end] = null;
         },
-        fields: [{ label: "Length at the axis", path: `handle.bolsters.${end}.lengthMm` }],
+        fields: [{ path: `handle.bolsters.${end}.lengthMm` }],
       },
     ];
     if (leaning(selected, id))
       points.push({
         id: `${id}-lean`,
-        title: "Lean of the joint",
+        name: { point: "lean" },
         at: { x: leanX(xMm, bolster.tiltDeg), y: LEAN_AT_MM },
         corner: true,
         move: (d, to) => {
@@ -71,7 +67,7 @@ function jointPoints({ joints }: ScalesHandle, selected: string | null): BenchPo
     const points: BenchPoint[] = [
       {
         id: j.id,
-        title: `Joint ${i + 1}`,
+        name: { point: "joint", number: i + 1 },
         at: { x: j.xMm, y: 0 },
         move: (d, to) => {
           if (d.handle.kind === "scales") setHeld(d, `handle.joints.${i}.xMm`, Math.min(0, to.x));
@@ -79,13 +75,13 @@ function jointPoints({ joints }: ScalesHandle, selected: string | null): BenchPo
         remove: (d) => {
           if (d.handle.kind === "scales") d.handle.joints.splice(i, 1);
         },
-        fields: [{ label: "Behind the front", path: `handle.joints.${i}.xMm`, behind: true }],
+        fields: [{ path: `handle.joints.${i}.xMm`, behind: true }],
       },
     ];
     if (leaning(selected, j.id))
       points.push({
         id: `${j.id}-lean`,
-        title: "Lean of the joint",
+        name: { point: "lean" },
         at: { x: leanX(j.xMm, j.tiltDeg), y: LEAN_AT_MM },
         corner: true,
         move: (d, to) => {
@@ -103,7 +99,7 @@ function piecePoints(design: Design, handle: StackHandle, selected: string | nul
   const slack = slackPiece(handle);
   return handle.pieces.flatMap((piece, i): BenchPoint[] => {
     const [to, from] = stations[i];
-    const title = pieceWords(piece.role, pieceNaming(design, i));
+    const called = { role: piece.role, naming: pieceNaming(design, i) };
     const path = `handle.pieces.${i}`;
     // Pieces ahead of the one that takes the rest are dragged by their rear, those behind it by their front.
     const ahead = slack < 0 || i < slack;
@@ -111,7 +107,7 @@ function piecePoints(design: Design, handle: StackHandle, selected: string | nul
     if (i !== slack)
       points.push({
         id: piece.id,
-        title: `${title}: ${ahead ? "rear" : "front"}`,
+        name: { point: "piece", end: ahead ? "rear" : "front", piece: called },
         at: { x: ahead ? to : from, y: 0 },
         move: (d, at) => {
           if (d.handle.kind !== "stack") return;
@@ -121,13 +117,13 @@ function piecePoints(design: Design, handle: StackHandle, selected: string | nul
         remove: (d) => {
           if (d.handle.kind === "stack" && d.handle.pieces.length > 1) d.handle.pieces.splice(i, 1);
         },
-        fields: [{ label: "Length", path: `${path}.lengthMm` }],
+        fields: [{ path: `${path}.lengthMm` }],
       });
     const next = handle.pieces[i + 1];
     if (next && !piece.shape && !next.shape && leaning(selected, piece.id))
       points.push({
         id: `${piece.id}-lean`,
-        title: "Lean of the joint",
+        name: { point: "lean" },
         at: { x: leanX(to, jointTilt(handle, i)), y: LEAN_AT_MM },
         corner: true,
         move: (d, at) => {
@@ -149,14 +145,13 @@ function shapePoints(
   const { shape, id, role } = handle.pieces[i];
   if (!shape || shape.kind === "mesh") return [];
   const path = `handle.pieces.${i}.shape`;
-  const title = pieceWords(role, pieceNaming(design, i));
-  const called = PIECE_SHAPE_WORDS[shape.kind].fields;
+  const called = { role, naming: pieceNaming(design, i) };
   return shapeKindOf(shape)
     .points(shape, range)
     .map(
       (p): BenchPoint => ({
         id: `${id}-${p.id}`,
-        title: p.id === "size" ? `${title}'s size` : `${title}: ${p.id}`,
+        name: { point: "piece-shape", of: p.id, piece: called },
         at: p.at,
         corner: true,
         move: (d, at) => {
@@ -166,7 +161,6 @@ function shapePoints(
             setHeld(d, `${path}.${p.field}`, p.per === 2 ? Math.abs(value) : value);
         },
         fields: [p.field, ...p.also].map((field) => ({
-          label: own(called, field) ?? field,
           path: `${path}.${field}`,
         })),
       }),
@@ -176,7 +170,7 @@ function shapePoints(
 function ringPoints({ rings }: StackHandle): BenchPoint[] {
   return rings.map((r, i) => ({
     id: r.id,
-    title: `Finger ring ${i + 1}`,
+    name: { point: "ring", number: i + 1 },
     at: { x: r.xMm, y: r.yMm },
     radiusMm: r.boreMm / 2,
     move: (d, to) => {
@@ -185,7 +179,7 @@ function ringPoints({ rings }: StackHandle): BenchPoint[] {
     remove: (d) => {
       if (d.handle.kind === "stack") d.handle.rings.splice(i, 1);
     },
-    fields: [...placeFields(`handle.rings.${i}`), { label: "Bore", path: `handle.rings.${i}.boreMm` }],
+    fields: [...placeFields(`handle.rings.${i}`), { path: `handle.rings.${i}.boreMm` }],
     snaps: { ys: rings.filter((o) => o.id !== r.id).map((o) => o.yMm) },
   }));
 }
@@ -198,7 +192,7 @@ export function handlePlanPoints({ handle }: Design): BenchPoint[] {
   return [
     {
       id: "waist",
-      title: "Waist",
+      name: { point: "waist" },
       at: { x: waist.xMm, y: 0 },
       move: (d, to) => {
         if (d.handle.waist) setHeld(d, "handle.waist.xMm", Math.min(0, to.x));
@@ -206,20 +200,17 @@ export function handlePlanPoints({ handle }: Design): BenchPoint[] {
       remove: (d) => {
         d.handle.waist = null;
       },
-      fields: [
-        { label: "Middle behind the front", path: "handle.waist.xMm", behind: true },
-        { label: "Length of the hollow", path: "handle.waist.chordMm" },
-      ],
+      fields: [{ path: "handle.waist.xMm", behind: true }, { path: "handle.waist.chordMm" }],
     },
     {
       id: "waist-end",
-      title: "Waist's front end",
+      name: { point: "waist-end" },
       at: { x: waist.xMm + half, y: 0 },
       corner: true,
       move: (d, to) => {
         if (d.handle.waist) setHeld(d, "handle.waist.chordMm", 2 * Math.abs(to.x - waist.xMm));
       },
-      fields: [{ label: "Length of the hollow", path: "handle.waist.chordMm" }],
+      fields: [{ path: "handle.waist.chordMm" }],
     },
   ];
 }

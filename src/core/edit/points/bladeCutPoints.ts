@@ -1,8 +1,7 @@
-import type { Blade, BladeMark, Fuller } from "@/core/design/schema";
-import { markMiddle, placedMark } from "@/core/layout/bladeMarks";
-import { bladeEdges, notchRound } from "@/core/layout/bladeParts";
-import { isDouble } from "@/core/solids/grind";
-import { NOTCH_WORDS } from "@/words/blade";
+import type { Blade, BladeMark, Fuller } from "../../design/schema";
+import { markMiddle, placedMark } from "../../layout/bladeMarks";
+import { bladeEdges, notchRound } from "../../layout/bladeParts";
+import { isDouble } from "../../solids/grind";
 import { type BenchPoint, setHeld } from "./types";
 
 /** The points of false edge, fullers, notches, thumb ramp and integral bolster. */
@@ -14,7 +13,7 @@ export function bladeCutPoints(blade: Blade): BenchPoint[] {
       const { xMm, yMm, radiusMm } = notchRound(blade, n);
       return {
         id: n.id,
-        title: NOTCH_WORDS[n.purpose],
+        name: { point: "notch", purpose: n.purpose },
         at: { x: xMm, y: yMm + radiusMm },
         move: (d, to) => {
           setHeld(d, `blade.notches.${i}.xMm`, to.x);
@@ -22,9 +21,9 @@ export function bladeCutPoints(blade: Blade): BenchPoint[] {
         },
         remove: (d) => void d.blade.notches.splice(i, 1),
         fields: [
-          { label: "Ahead of the front", path: `blade.notches.${i}.xMm` },
-          { label: "Reaches over the edge", path: `blade.notches.${i}.depthMm` },
-          { label: "Radius", path: `blade.notches.${i}.radiusMm` },
+          { path: `blade.notches.${i}.xMm` },
+          { path: `blade.notches.${i}.depthMm` },
+          { path: `blade.notches.${i}.radiusMm` },
         ],
       };
     }),
@@ -44,18 +43,14 @@ function markPoint(blade: Blade, mark: BladeMark, i: number): BenchPoint {
   const under = middle.y - lowest + UNDER_MARK_MM;
   return {
     id: mark.id,
-    title: `Mark ${i + 1}`,
+    name: { point: "mark", number: i + 1 },
     at: { x: middle.x, y: middle.y - under },
     move: (d, to) => {
       setHeld(d, `${path}.xMm`, to.x);
       setHeld(d, `${path}.downMm`, bladeEdges(blade, to.x)[1] - to.y - under);
     },
     remove: (d) => void d.blade.marks.splice(i, 1),
-    fields: [
-      { label: "Ahead of the front", path: `${path}.xMm` },
-      { label: "Below the spine", path: `${path}.downMm` },
-      { label: "Height", path: `${path}.heightMm` },
-    ],
+    fields: [{ path: `${path}.xMm` }, { path: `${path}.downMm` }, { path: `${path}.heightMm` }],
   };
 }
 
@@ -67,7 +62,7 @@ function swedgePoints(blade: Blade): BenchPoint[] {
   return [
     {
       id: "swedge",
-      title: "False edge",
+      name: { point: "swedge" },
       at: { x, y: top - swedge.heightMm },
       move: (d, to) => {
         setHeld(d, "blade.swedge.lengthMm", lengthMm - to.x + swedge.runOutMm);
@@ -76,10 +71,7 @@ function swedgePoints(blade: Blade): BenchPoint[] {
       remove: (d) => {
         d.blade.swedge = null;
       },
-      fields: [
-        { label: "Back from the tip", path: "blade.swedge.lengthMm" },
-        { label: "Height of the bevel", path: "blade.swedge.heightMm" },
-      ],
+      fields: [{ path: "blade.swedge.lengthMm" }, { path: "blade.swedge.heightMm" }],
     },
   ];
 }
@@ -93,20 +85,19 @@ function zeroOf(blade: Blade, f: Fuller, x: number): number {
 
 function fullerPoints(blade: Blade, f: Fuller, i: number): BenchPoint[] {
   const path = `blade.fullers.${i}`;
-  const title = `Fuller ${i + 1}`;
   const at = (x: number) => ({ x, y: zeroOf(blade, f, x) - f.downMm });
-  const end = (key: "fromMm" | "toMm", says: string): BenchPoint => ({
+  const end = (key: "fromMm" | "toMm"): BenchPoint => ({
     id: `${f.id}-${key}`,
-    title: `${title}, ${says}`,
+    name: { point: key === "fromMm" ? "fuller-beginning" : "fuller-end", number: i + 1 },
     at: at(f[key]),
     corner: true,
     move: (d, to) => setHeld(d, `${path}.${key}`, to.x),
-    fields: [{ label: "Ahead of the front", path: `${path}.${key}` }],
+    fields: [{ path: `${path}.${key}` }],
   });
   return [
     {
       id: f.id,
-      title,
+      name: { point: "fuller", number: i + 1 },
       at: at((f.fromMm + f.toMm) / 2),
       move: (d, to) => {
         const by = to.x - (f.fromMm + f.toMm) / 2;
@@ -115,14 +106,10 @@ function fullerPoints(blade: Blade, f: Fuller, i: number): BenchPoint[] {
         setHeld(d, `${path}.downMm`, zeroOf(blade, f, to.x) - to.y);
       },
       remove: (d) => void d.blade.fullers.splice(i, 1),
-      fields: [
-        { label: "Down by", path: `${path}.downMm` },
-        { label: "Depth", path: `${path}.depthMm` },
-        { label: "Tool's radius", path: `${path}.radiusMm` },
-      ],
+      fields: [{ path: `${path}.downMm` }, { path: `${path}.depthMm` }, { path: `${path}.radiusMm` }],
     },
-    end("fromMm", "beginning"),
-    end("toMm", "end"),
+    end("fromMm"),
+    end("toMm"),
   ];
 }
 
@@ -133,7 +120,7 @@ function rampPoints(blade: Blade): BenchPoint[] {
   return [
     {
       id: "ramp",
-      title: "Thumb ramp's crest",
+      name: { point: "ramp" },
       at: { x: crest, y: bladeEdges(blade, crest)[1] + ramp.riseMm },
       move: (d, to) => {
         setHeld(d, "blade.ramp.lengthMm", to.x - ramp.fromMm);
@@ -142,10 +129,7 @@ function rampPoints(blade: Blade): BenchPoint[] {
       remove: (d) => {
         d.blade.ramp = null;
       },
-      fields: [
-        { label: "Ramp's length", path: "blade.ramp.lengthMm" },
-        { label: "Ramp rises by", path: "blade.ramp.riseMm" },
-      ],
+      fields: [{ path: "blade.ramp.lengthMm" }, { path: "blade.ramp.riseMm" }],
     },
   ];
 }
@@ -155,24 +139,24 @@ function bolsterPoints(blade: Blade): BenchPoint[] {
   if (!bolster) return [];
   const { lengthMm, aboveMm, belowMm } = bolster;
   const [, top] = bladeEdges(blade, lengthMm);
-  const height = (key: "aboveMm" | "belowMm", sign: 1 | -1, title: string): BenchPoint => ({
+  const height = (key: "aboveMm" | "belowMm", sign: 1 | -1): BenchPoint => ({
     id: `bolster-${key}`,
-    title,
+    name: { point: key === "aboveMm" ? "bolster-above" : "bolster-below" },
     at: { x: 0, y: sign * (key === "aboveMm" ? aboveMm : belowMm) },
     corner: true,
     move: (d, to) => setHeld(d, `blade.bolster.${key}`, sign * to.y),
-    fields: [{ label: title, path: `blade.bolster.${key}` }],
+    fields: [{ path: `blade.bolster.${key}` }],
   });
   return [
     {
       id: "bolster-front",
-      title: "Bolster's front",
+      name: { point: "bolster-front" },
       at: { x: lengthMm, y: top },
       corner: true,
       move: (d, to) => setHeld(d, "blade.bolster.lengthMm", to.x),
-      fields: [{ label: "Bolster's length", path: "blade.bolster.lengthMm" }],
+      fields: [{ path: "blade.bolster.lengthMm" }],
     },
-    height("aboveMm", 1, "Bolster above the axis"),
-    height("belowMm", -1, "Bolster below the axis"),
+    height("aboveMm", 1),
+    height("belowMm", -1),
   ];
 }

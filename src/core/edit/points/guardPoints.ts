@@ -1,12 +1,10 @@
-import type { Design, Guard } from "@/core/design/schema";
-import { followed } from "@/core/guardFittings/kind";
-import { fittingsOn } from "@/core/guardFittings/registry";
-import { fittingPlace } from "@/core/layout/fittingPlace";
-import { guardFaceAt, guardThickness } from "@/core/layout/guard";
-import { layoutOf } from "@/core/layout/layout";
-import { own } from "@/core/own";
-import { limitsIn } from "@/core/record/fields";
-import { FITTING_WORDS } from "@/words/fittings";
+import type { Design, Guard } from "../../design/schema";
+import { followed } from "../../guardFittings/kind";
+import { fittingsOn } from "../../guardFittings/registry";
+import { fittingPlace } from "../../layout/fittingPlace";
+import { guardFaceAt, guardThickness } from "../../layout/guard";
+import { layoutOf } from "../../layout/layout";
+import { limitsIn } from "../../record/fields";
 import { type BenchPoint, setHeld } from "./types";
 
 /** What of the guard can be dragged on the side view. */
@@ -22,43 +20,37 @@ function endPoints(guard: Guard): BenchPoint[] {
   const points: BenchPoint[] = [
     {
       id: "guard-top",
-      title: "Guard's upper end",
+      name: { point: "guard-top" },
       at: { x: guardFaceAt(guard, 0, guard.aboveMm), y: guard.aboveMm },
       move: (d, to) => {
         if (!d.guard) return;
         setHeld(d, "guard.aboveMm", to.y);
         if (guard.aboveMm > guard.bossMm) setHeld(d, "guard.sweepAboveMm", to.x);
       },
-      fields: [
-        { label: "Above the axis", path: "guard.aboveMm" },
-        { label: "Leans forward", path: "guard.sweepAboveMm" },
-      ],
+      fields: [{ path: "guard.aboveMm" }, { path: "guard.sweepAboveMm" }],
     },
     {
       id: "guard-bottom",
-      title: "Guard's lower end",
+      name: { point: "guard-bottom" },
       at: { x: guardFaceAt(guard, 0, -guard.belowMm), y: -guard.belowMm },
       move: (d, to) => {
         if (!d.guard) return;
         setHeld(d, "guard.belowMm", -to.y);
         if (guard.belowMm > guard.bossMm) setHeld(d, "guard.sweepBelowMm", to.x);
       },
-      fields: [
-        { label: "Below the axis", path: "guard.belowMm" },
-        { label: "Leans forward", path: "guard.sweepBelowMm" },
-      ],
+      fields: [{ path: "guard.belowMm" }, { path: "guard.sweepBelowMm" }],
     },
   ];
   if (guard.aboveMm > guard.bossMm || guard.belowMm > guard.bossMm)
     points.push({
       id: "guard-boss",
-      title: "End of the guard's middle",
+      name: { point: "guard-middle" },
       at: { x: 0, y: guard.bossMm },
       corner: true,
       move: (d, to) => {
         if (d.guard) setHeld(d, "guard.bossMm", Math.abs(to.y));
       },
-      fields: [{ label: "Flat centre, half height", path: "guard.bossMm" }],
+      fields: [{ path: "guard.bossMm" }],
     });
   return points;
 }
@@ -71,12 +63,12 @@ function platePoints(guard: Guard): BenchPoint[] {
     from += plate.thicknessMm;
     return {
       id: `guard-plate-${i + 1}`,
-      title: guard.plates.length > 1 ? `Rear of plate ${i + 1}` : "Guard's rear face",
+      name: { point: "plate", number: guard.plates.length > 1 ? i + 1 : null },
       at: { x: -from, y: 0 },
       move: (d, to) => {
         if (d.guard) setHeld(d, `guard.plates.${i}.thicknessMm`, -to.x - front);
       },
-      fields: [{ label: "Thickness", path: `guard.plates.${i}.thicknessMm` }],
+      fields: [{ path: `guard.plates.${i}.thicknessMm` }],
     };
   });
 }
@@ -86,12 +78,11 @@ function fittingPoints(design: Design, guard: Guard): BenchPoint[] {
   const place = fittingPlace(layoutOf(design));
   if (!place) return [];
   return fittingsOn(guard).flatMap(({ kind: { kind, fields, points }, fitting }) => {
-    const { point, fields: called } = FITTING_WORDS[kind];
     const path = `guard.fittings.${guard.fittings.indexOf(fitting)}`;
     return points(fitting, place).map(
       ({ at, x, y }, i): BenchPoint => ({
         id: i === 0 ? `fitting-${kind}` : `fitting-${kind}-${i + 1}`,
-        title: point,
+        name: { point: "fitting", fitting: kind },
         at,
         move: (d, to) => {
           if (x) setHeld(d, `${path}.${x.field}`, followed(x, to.x));
@@ -99,7 +90,7 @@ function fittingPoints(design: Design, guard: Guard): BenchPoint[] {
         },
         fields: Object.keys(fields)
           .filter((key) => limitsIn(fields, key))
-          .map((key) => ({ label: own(called, key) ?? key, path: `${path}.${key}` })),
+          .map((key) => ({ path: `${path}.${key}` })),
       }),
     );
   });
@@ -111,12 +102,12 @@ export function guardPlanPoints({ guard }: Design): BenchPoint[] {
   return [
     {
       id: "guard-width",
-      title: "Guard's width",
+      name: { point: "guard-width" },
       at: { x: -guardThickness(guard) / 2, y: guard.widthMm / 2 },
       move: (d, to) => {
         if (d.guard) setHeld(d, "guard.widthMm", 2 * to.y);
       },
-      fields: [{ label: "Width", path: "guard.widthMm" }],
+      fields: [{ path: "guard.widthMm" }],
     },
   ];
 }

@@ -2,16 +2,15 @@ import { produce } from "immer";
 import { describe, expect, it } from "vitest";
 import { CONSTRUCTIONS } from "@/core/design/constructions.fixtures";
 import { newDesign } from "@/core/design/create";
+import { limitsAt } from "@/core/design/limits";
 import { type Design, designSchema } from "@/core/design/schema";
-import { valueAt } from "@/core/edit/path";
-import type { Draft } from "@/store/session";
-import { shownLimits } from "../../fields/bound";
-import { fixedViews } from "../../products/fixed";
+import { valueAt } from "@/core/record/path";
+import type { Draft } from "../draft";
 import { planPoints, sidePoints } from "./pointsOf";
 import type { BenchPoint } from "./types";
 
 /** Every point of a step on both views; leaning joints show theirs once they are picked out. */
-const STEPS = fixedViews.steps.map((s) => s.id);
+const STEPS = ["blade", "tang", "handle", "guard", "pins"];
 
 function pointsOf(design: Design, step: string): BenchPoint[] {
   const plain = [...sidePoints(design, step, null), ...planPoints(design, step)];
@@ -56,9 +55,10 @@ describe.each(DESIGNS)("points of: %s", (_, design) => {
         for (const f of p.fields) {
           const mm = valueAt(design, f.path);
           expect(mm, f.path).toBeTypeOf("number");
-          const shown = (f.behind ? -1 : 1) * (mm as number);
-          const { min, max } = shownLimits(design, f.path, f.behind ? -1 : 1);
-          expect(shown >= min && shown <= max, `${f.path} ${shown}`).toBe(true);
+          const limits = limitsAt(design, f.path);
+          expect(limits, f.path).not.toBeNull();
+          const { low, high } = limits as NonNullable<typeof limits>;
+          expect((mm as number) >= low && (mm as number) <= high, `${f.path} ${mm}`).toBe(true);
         }
       }
     }

@@ -1,0 +1,62 @@
+import { markOf } from "../../design/marks";
+import type { Design, Job, KnifeState, UseKind, WorkshopPart } from "../../design/schema";
+import { withUse } from "../../design/uses";
+import { type Followed, joined, withShared } from "../../design/workshop";
+import { applyFix } from "../../review/fixes";
+import type { Fix } from "../../review/types";
+import { withLevers } from "../../tune/levers";
+import { COMMON_EDITS } from "../common";
+
+/** Edits of the order, the shop, the use, names and locks; fixes, levers and patterns. */
+export const OTHER_EDITS = {
+  /** How far the knife has come, with the day of that unless one was said already. */
+  "job-state": (design: Design, { state, day }: Readonly<{ state: KnifeState; day: string }>): Design => {
+    const { job } = design;
+    const done = state === "finished" || state === "gone";
+    const days: Pick<Job, "begunOn" | "finishedOn"> = {
+      begunOn: state === "planned" ? job.begunOn : (job.begunOn ?? day),
+      finishedOn: done ? (job.finishedOn ?? day) : job.finishedOn,
+    };
+    return { ...design, job: { ...job, state, ...days } };
+  },
+  use: (design: Design, { kind }: Readonly<{ kind: UseKind }>): Design => ({
+    ...design,
+    use: withUse(design.use, kind),
+  }),
+  "name-item": (design: Design, { at, to }: Readonly<{ at: string; to: string | null; title: string }>) =>
+    COMMON_EDITS.entry(design, { map: "names", key: markOf(design, at), to }),
+  lock: (design: Design, { at, locks }: Readonly<{ at: string; locks: boolean }>): Design => {
+    const mark = markOf(design, at);
+    const others = design.locked.filter((l) => l !== mark);
+    return { ...design, locked: locks ? [...others, mark] : others };
+  },
+  accept: (
+    design: Design,
+    { rule, subject, reason }: Readonly<{ rule: string; subject: string | null; reason: string }>,
+  ) => COMMON_EDITS.add(design, { list: "fitUp.accepted", item: { rule, subject, reason } }),
+  "take-back-acceptance": (
+    design: Design,
+    { rule, subject }: Readonly<{ rule: string; subject: string | null }>,
+  ): Design => ({
+    ...design,
+    fitUp: {
+      ...design.fitUp,
+      accepted: design.fitUp.accepted.filter((a) => a.rule !== rule || a.subject !== subject),
+    },
+  }),
+  "follow-workshop": (design: Design, { workshop }: Readonly<{ workshop: Followed; name: string }>) =>
+    joined(design, workshop),
+  "share-part": (design: Design, { part, workshop }: Readonly<{ part: WorkshopPart; workshop: Followed }>) =>
+    withShared(design, part, workshop),
+  /** A part that the workshop has taken over from the knife: it is the knife's own no more. */
+  "part-is-shared": (design: Design, { part }: Readonly<{ part: WorkshopPart }>): Design => ({
+    ...design,
+    workshop: { ...design.workshop, own: design.workshop.own.filter((p) => p !== part) },
+  }),
+  fix: (design: Design, { fix }: Readonly<{ fix: Fix; rule: string }>) => applyFix(design, fix),
+  /** Levers of the balance bench, each by so much. */
+  pull: (design: Design, { amounts }: Readonly<{ amounts: Readonly<Record<string, number>> }>) =>
+    withLevers(design, new Map(Object.entries(amounts))) ?? design,
+  /** The knife with an outline of a pattern. */
+  "take-pattern": (_: Design, { design }: Readonly<{ design: Design; role: string }>) => design,
+};
