@@ -4,6 +4,7 @@ import { density } from "./commands/density";
 import { draw } from "./commands/draw";
 import { drill } from "./commands/drill";
 import { motion } from "./commands/dynamics";
+import { edit } from "./commands/edit";
 import { fit } from "./commands/fit";
 import { levers } from "./commands/levers";
 import { materials } from "./commands/materials";
@@ -32,6 +33,7 @@ export const COMMANDS: readonly Command[] = [
   sheet,
   trace,
   newKnife,
+  edit,
   materials,
   density,
 ];

@@ -40,7 +40,7 @@ export function windowIn(text: string, option: string): { low: number; high: num
   return { low, high };
 }
 
-async function knifeIn(path: string) {
+export async function knifeIn(path: string) {
   const bytes = await bytesOf(path);
   const reading = withinTime(() => readKnife(bytes));
   if (!reading.ok) throw new Refusal(fileFailureWords(reading));

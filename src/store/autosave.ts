@@ -1,6 +1,7 @@
 import { liveQuery } from "dexie";
 import { createStore } from "zustand/vanilla";
 import type { ProductDesign } from "@/core/design/product";
+import type { EditFor } from "@/core/edit/editFor";
 import { db } from "./db";
 import { createHistory, type KeptTimeline } from "./history";
 import { waitingKey } from "./keptTable";
@@ -17,7 +18,7 @@ import {
 } from "./knives";
 import type { Damaged, Reading } from "./reading";
 import type { KnifeRecord, Reference } from "./rows";
-import type { EditFor, Session } from "./session";
+import type { Session } from "./session";
 import { storage, writeWithRetry } from "./storage";
 import { KNIVES } from "./tables/knives";
 

@@ -4,19 +4,14 @@ import { withOwnMaterials } from "@/core/design/materials";
 import type { FieldProblem } from "@/core/design/problem";
 import type { ProductDesign } from "@/core/design/product";
 import { recordRefusal } from "@/core/design/refusal";
-import type { Design } from "@/core/design/schema";
 import { withOwnParts } from "@/core/design/workshop";
 import { applyEdit } from "@/core/edit/applyEdit";
-import type { CommonEdit } from "@/core/edit/common";
-import type { FixedEdit } from "@/core/edit/fixed/edits";
+import type { EditFor } from "@/core/edit/editFor";
 import { type KeptEdit, keptEdit } from "@/core/edit/kept";
 import { recordOf } from "@/core/products/recordOf";
 import { follow } from "./followed";
 import type { State, Timeline } from "./history";
 import { ownMaterials } from "./ownMaterials";
-
-/** What can be done to a product's designs. */
-export type EditFor<D extends ProductDesign> = D extends Design ? FixedEdit : CommonEdit;
 
 export interface EditOptions {
   /** Edits of one gesture (a drag, a run of arrow keys) become one step of undo. */

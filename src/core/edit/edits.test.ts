@@ -1,3 +1,4 @@
+import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { newDesign } from "../design/create";
@@ -51,6 +52,11 @@ describe("edits", () => {
   it("all have an example", () => {
     const codes = [...Object.keys(FIXED_EDITS), ...Object.keys(COMMON_EDITS)];
     expect(Object.keys(EDIT_EXAMPLES).sort()).toEqual(codes.sort());
+  });
+
+  it("stand in docs/format.md, each", () => {
+    const documented = readFileSync("docs/format.md", "utf8");
+    for (const code of Object.keys(EDIT_EXAMPLES)) expect(documented, code).toContain(`| \`${code}\` |`);
   });
 
   it("of a code that there is not are refused, and so are those by the names that every object has", () => {

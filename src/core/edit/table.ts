@@ -19,3 +19,7 @@ export type EditOf<T> = {
 export interface AnyEdit {
   readonly code: string;
 }
+
+/** Edits of products that have their own, by the product's kind: each product's table adds itself. */
+// biome-ignore lint/suspicious/noEmptyInterface: every product's own table declares its line of it
+export interface EditsByKind {}

@@ -30,3 +30,9 @@ type FixedCommon<E extends CommonEdit = CommonEdit> = E extends { readonly path:
       : E;
 
 export type FixedEdit = EditOf<typeof FIXED_EDITS> | FixedCommon;
+
+declare module "../table" {
+  interface EditsByKind {
+    readonly fixed: FixedEdit;
+  }
+}

@@ -1,0 +1,8 @@
+import type { ProductDesign } from "../design/product";
+import type { CommonEdit } from "./common";
+import type { EditsByKind } from "./table";
+
+/** What can be done to a product's designs. */
+export type EditFor<D extends ProductDesign> = D["kind"] extends keyof EditsByKind
+  ? EditsByKind[D["kind"]]
+  : CommonEdit;
