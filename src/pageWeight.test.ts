@@ -54,6 +54,18 @@ describe("a page that shows no single knife", () => {
     },
   );
 
+  it.each([
+    "bench/Bench.tsx",
+    "bench/Board.tsx",
+    "balance/BalanceView.tsx",
+    "compare/CompareView.tsx",
+    "sheets/SheetsView.tsx",
+    "pattern/PatternView.tsx",
+  ])("%s weighs in a worker only", (view) => {
+    const reached = reachedFrom(`src/ui/${view}`);
+    expect(reached.get(resolve("src/core/weigh/weigh.ts")), "is needed by").toBeUndefined();
+  });
+
   it("is told from one that does", () => {
     const reached = reachedFrom("src/ui/bench/Bench.tsx");
     for (const file of heavy.slice(0, 1).concat(heavy.slice(2)))

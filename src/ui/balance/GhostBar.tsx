@@ -2,18 +2,21 @@
 import { Button, Flex, Text } from "@chakra-ui/react";
 import { Check, X } from "lucide-react";
 import { useMemo } from "react";
-import { figuresOf } from "@/core/tune/effects";
 import { printLength, printMass } from "@/core/units/print";
 import { useUnits } from "@/store/settings";
 import { editWords } from "@/words/edits";
+import { createWeigher } from "@/workers/services";
 import { useBench } from "../bench/BenchContext";
+import { useWorkerQueries } from "../useWorkerQuery";
 import type { Ghost } from "./ghost";
 
 /** What is being tried, what the knife would weigh, and whether to keep it. */
 export function GhostBar({ ghost, onEnd }: { ghost: Ghost; onEnd: () => void }) {
   const { edit } = useBench();
   const units = useUnits();
-  const figures = useMemo(() => figuresOf(ghost.design), [ghost]);
+  const designs = useMemo(() => [ghost.design], [ghost]);
+  const weighing = useWorkerQueries(createWeigher, designs, (s, d) => s.weigh(d)).get(ghost.design);
+  const report = weighing && weighing !== "failed" && weighing.ok ? weighing.report : null;
   return (
     <Flex
       gap="3"
@@ -27,9 +30,9 @@ export function GhostBar({ ghost, onEnd }: { ghost: Ghost; onEnd: () => void }) 
     >
       <Text flex="1">
         Trying <b>{editWords(ghost.edit, ghost.of, units)}</b>
-        {figures && (
+        {report && (
           <>
-            : {printMass(figures.massG, units)}, balance {printLength(figures.balanceMm, units)}
+            : {printMass(report.massG, units)}, balance {printLength(report.balanceMm, units)}
           </>
         )}
       </Text>

@@ -4,16 +4,17 @@ import { useMemo } from "react";
 import { refusalOf } from "@/core/design/refusal";
 import { OUTLINE_ROLES } from "@/core/pattern/applyOutline";
 import { printMass } from "@/core/units/print";
-import { weigh } from "@/core/weigh/weigh";
 import { useUnits } from "@/store/settings";
 import { outlineFailureWords } from "@/words/drawings";
 import { ROLE_WORDS } from "@/words/patterns";
 import { problemWords } from "@/words/problems";
+import { createWeigher } from "@/workers/services";
 import { useBench } from "../bench/BenchContext";
 import { ChoiceField } from "../fields/ChoiceField";
 import { LengthField } from "../fields/LengthField";
 import { Tick } from "../fields/Tick";
 import { notices } from "../shell/notice";
+import { useWorkerQueries } from "../useWorkerQuery";
 import { DatumFields } from "./DatumFields";
 import type { Assigned, HoleUse, Role } from "./useAssigned";
 
@@ -38,7 +39,10 @@ export function Placement({
   const units = useUnits();
   const { role, placing, answer } = assigned;
   const set = (change: Partial<typeof placing>) => assigned.setPlacing({ ...placing, ...change });
-  const weighing = useMemo(() => (answer?.ok ? weigh(answer.design) : null), [answer]);
+  const made = answer?.ok ? answer.design : null;
+  const designs = useMemo(() => (made ? [made] : []), [made]);
+  const weighed = useWorkerQueries(createWeigher, designs, (s, d) => s.weigh(d));
+  const weighing = made ? weighed.get(made) : null;
   const refused = answer?.ok ? refusalOf(answer.design) : null;
   const take = () => {
     if (!answer?.ok || refused) return;
@@ -126,10 +130,10 @@ export function Placement({
           <Stack gap="1">
             <Text>
               Largest deviation {answer.largestDeviationMm.toFixed(3)} mm.{" "}
-              {weighing?.ok ? (
-                <b>It would weigh {printMass(weighing.report.massG, units)}.</b>
-              ) : (
+              {weighing === "failed" || (weighing && !weighing.ok) ? (
                 "It cannot be weighed as it is; the bench says what is wrong."
+              ) : (
+                <b>It would weigh {weighing ? printMass(weighing.report.massG, units) : "…"}.</b>
               )}
             </Text>
             <Button size="sm" onClick={take}>
