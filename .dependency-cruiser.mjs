@@ -1,33 +1,21 @@
 /**
- * The order of the house: a folder imports only what stands before it. Tests and fixtures may look anywhere.
- * Within a row, folders do not import each other.
+ * The order of the house: a floor of the core imports only from floors before it, and a folder only what stands before it on
+ * its own. Tests and fixtures may look anywhere. Within a row, folders do not import each other.
  */
-const ORDER = [
-  ["tolerances", "isRecord", "number", "plainName", "work", "own"],
-  ["units"],
-  ["stock"],
-  ["curve"],
-  ["contours"],
-  ["record"],
-  ["solids"],
-  ["fasteners"],
-  ["guardFittings", "tangEnds", "pieceShapes"],
-  ["design"],
-  ["layout"],
-  ["assembly"],
-  ["kernel"],
-  ["validity"],
-  ["weigh"],
-  ["pieces"],
-  ["views", "fit", "compare"],
-  ["cost", "cutting", "pattern"],
-  ["paper", "photo"],
-  ["tune"],
-  ["review"],
-  ["edit"],
-  ["products"],
-  ["files"],
-];
+const FLOORS = {
+  base: [["tolerances", "isRecord", "number", "plainName", "work", "own", "sameData", "compared"], ["units"], ["record"]],
+  materials: [],
+  geometry: [["curve"], ["contours"], ["solids"]],
+  kinds: [["fasteners"], ["guardFittings", "tangEnds", "pieceShapes"]],
+  knife: [["design"], ["layout"], ["assembly"], ["kernel"], ["validity"]],
+  figures: [["weigh"], ["pieces"], ["views", "fit", "compare"], ["cost"], ["tune"], ["review"]],
+  edit: [],
+  products: [],
+  exchange: [["cutting", "pattern"], ["paper", "photo"], ["files"]],
+};
+const ORDER = Object.entries(FLOORS).flatMap(([floor, rows]) =>
+  rows.length === 0 ? [[floor]] : rows.map((row) => row.map((name) => `${floor}/${name}`)),
+);
 const HOUSE = [["core"], ["workers"], ["store"], ["words"], ["sheets"], ["server", "cli"], ["ui"], ["app"]];
 
 const tests = "\\.(test|fixtures)\\.tsx?$";

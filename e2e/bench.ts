@@ -1,6 +1,6 @@
 import { readdirSync } from "node:fs";
 import { type BrowserContext, expect, type Page } from "@playwright/test";
-import { readBackup } from "../src/core/files/backup/read";
+import { readBackup } from "../src/core/exchange/files/backup/read";
 import { seed } from "./seed";
 
 /** Knives that the first visit lays out. */

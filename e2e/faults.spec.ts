@@ -1,6 +1,6 @@
 import { readFile } from "node:fs/promises";
 import { expect, type Page, test } from "@playwright/test";
-import { readFixed } from "../src/core/files/knife/readFixed";
+import { readFixed } from "../src/core/exchange/files/knife/readFixed";
 import { backupRows, DEMOS, keptKnife, openKnife, typeLength, written } from "./bench";
 import { breakDatabase, type Fault, noteOf, setFaulty, unheard } from "./faults";
 

@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import type { Design } from "../src/core/design/schema";
+import type { Design } from "../src/core/knife/design/schema";
 import { DEMOS, keptKnife, openKnife, typeLength, weightOf, written } from "./bench";
 
 test("an edit survives a reload and a crash of the page", async ({ page, context }) => {

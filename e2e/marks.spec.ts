@@ -1,5 +1,5 @@
 import { expect, type Page, test } from "@playwright/test";
-import type { BladeMark, Design } from "../src/core/design/schema";
+import type { BladeMark, Design } from "../src/core/knife/design/schema";
 import { keptKnife, openKnife, typeLength, weightOf } from "./bench";
 
 const marksOf = async (page: Page): Promise<readonly BladeMark[]> =>

@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import type { Design } from "../src/core/design/schema";
+import type { Design } from "../src/core/knife/design/schema";
 import { keptKnife, openKnife, step, weightOf, written } from "./bench";
 
 test("a material is found by its everyday name in any field, by keyboard; favourites stand first", async ({

@@ -1,6 +1,6 @@
 import { readFile } from "node:fs/promises";
 import { expect, type Page, test } from "@playwright/test";
-import type { Design } from "../src/core/design/schema";
+import type { Design } from "../src/core/knife/design/schema";
 import { keptKnife, openKnife, step, weightOf, written } from "./bench";
 
 const dialog = (page: Page) => page.getByTestId("own-material");

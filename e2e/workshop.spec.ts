@@ -1,5 +1,5 @@
 import { expect, type Page, test } from "@playwright/test";
-import type { Design } from "../src/core/design/schema";
+import type { Design } from "../src/core/knife/design/schema";
 import { keptKnife, openKnife } from "./bench";
 
 const shopOf = async (page: Page) => ((await keptKnife(page)).design as Design).workshop;

@@ -2,25 +2,25 @@ import { readdirSync, readFileSync } from "node:fs";
 import { strToU8, unzipSync, zipSync } from "fflate";
 import type { ManifoldToplevel } from "manifold-3d";
 import sharp from "sharp";
-import { newDesign } from "@/core/design/create";
-import { boxesMesh, endingIn, rodMesh } from "@/core/design/limits.fixtures";
-import { readBackup } from "@/core/files/backup/read";
-import { readStock } from "@/core/files/csv/readStock";
-import { readDxf } from "@/core/files/dxf/read";
-import { readFixed } from "@/core/files/knife/readFixed";
-import { writeKnife } from "@/core/files/knife/write";
-import { importShape } from "@/core/files/mesh/importShape";
-import { writeStl } from "@/core/files/mesh/writeStl";
-import { writeThreeMf } from "@/core/files/mesh/writeThreeMf";
-import { readPrices } from "@/core/files/prices/prices";
-import { readSvg } from "@/core/files/svg/read";
-import { shapesIn } from "@/core/pattern/found";
-import { greyOf } from "@/core/photo/image";
-import { pictureSize } from "@/core/photo/picture";
-import { shapesInPhoto, USUAL_SEEING } from "@/core/photo/shapes";
-import { MATERIALS } from "@/core/stock/materials";
-import { weigh } from "@/core/weigh/weigh";
-import { TooMuchWork, Work } from "@/core/work";
+import { newDesign } from "@/core/knife/design/create";
+import { boxesMesh, endingIn, rodMesh } from "@/core/knife/design/limits.fixtures";
+import { readBackup } from "@/core/exchange/files/backup/read";
+import { readStock } from "@/core/exchange/files/csv/readStock";
+import { readDxf } from "@/core/exchange/files/dxf/read";
+import { readFixed } from "@/core/exchange/files/knife/readFixed";
+import { writeKnife } from "@/core/exchange/files/knife/write";
+import { importShape } from "@/core/exchange/files/mesh/importShape";
+import { writeStl } from "@/core/exchange/files/mesh/writeStl";
+import { writeThreeMf } from "@/core/exchange/files/mesh/writeThreeMf";
+import { readPrices } from "@/core/exchange/files/prices/prices";
+import { readSvg } from "@/core/exchange/files/svg/read";
+import { shapesIn } from "@/core/exchange/pattern/found";
+import { greyOf } from "@/core/exchange/photo/image";
+import { pictureSize } from "@/core/exchange/photo/picture";
+import { shapesInPhoto, USUAL_SEEING } from "@/core/exchange/photo/shapes";
+import { MATERIALS } from "@/core/materials/materials";
+import { weigh } from "@/core/figures/weigh/weigh";
+import { TooMuchWork, Work } from "@/core/base/work";
 import { CLASS_NAMES } from "@/words/stockTables";
 import { damaged, damagedJson } from "./damage";
 import { type Random, seeded } from "./random";
@@ -62,8 +62,8 @@ const text = (s: string) => new TextEncoder().encode(s);
 async function formats(kernel: ManifoldToplevel): Promise<Format[]> {
   const knives = readdirSync("demo").filter((f) => f.endsWith(".json"));
   const demo = knives.map((f) => new Uint8Array(readFileSync(`demo/${f}`)));
-  const old = readdirSync("src/core/files/knife/fixtures").map(
-    (f) => new Uint8Array(readFileSync(`src/core/files/knife/fixtures/${f}`)),
+  const old = readdirSync("src/core/exchange/files/knife/fixtures").map(
+    (f) => new Uint8Array(readFileSync(`src/core/exchange/files/knife/fixtures/${f}`)),
   );
   const box = boxesMesh([
     [0, -8, -6],

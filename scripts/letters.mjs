@@ -1,4 +1,4 @@
-// Writes src/core/paper/letters.json: which letters the paper's fonts have, and how wide each is.
+// Writes src/core/exchange/paper/letters.json: which letters the paper's fonts have, and how wide each is.
 import { readFileSync, writeFileSync } from "node:fs";
 import { jsPDF } from "jspdf";
 
@@ -44,4 +44,4 @@ function runsOf(file) {
 const letters = Object.fromEntries(
   Object.entries(FONTS).map(([weight, files]) => [weight, files.map(runsOf)]),
 );
-writeFileSync(new URL("../src/core/paper/letters.json", import.meta.url), `${JSON.stringify(letters)}\n`);
+writeFileSync(new URL("../src/core/exchange/paper/letters.json", import.meta.url), `${JSON.stringify(letters)}\n`);

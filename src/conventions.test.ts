@@ -49,9 +49,9 @@ describe("a regular expression", () => {
 
 /** Keys of a keyboard, ids that this program made: what is looked up by them never comes from a file. */
 const OF_OUR_OWN = [
-  "src/core/own.ts",
-  "src/core/record/fields.ts",
-  "src/core/design/threadChange.ts",
+  "src/core/base/own.ts",
+  "src/core/base/record/fields.ts",
+  "src/core/knife/design/threadChange.ts",
   "src/store/db.ts",
   "src/ui/EmotionRegistry.tsx",
   "src/ui/bench/DragPoint.tsx",

@@ -40,7 +40,7 @@ function reachedFrom(page: string): ReadonlyMap<string, string> {
 }
 
 describe("a page that shows no single knife", () => {
-  const heavy = ["src/core/design/schema.ts", "src/core/weigh/weigh.ts", "src/ui/bench/benchState.ts"];
+  const heavy = ["src/core/knife/design/schema.ts", "src/core/figures/weigh/weigh.ts", "src/ui/bench/benchState.ts"];
 
   it.each(["page.tsx", "stock/page.tsx", "settings/page.tsx", "bin/page.tsx"])(
     "%s fetches no bench",
@@ -63,7 +63,7 @@ describe("a page that shows no single knife", () => {
     "pattern/PatternView.tsx",
   ])("%s weighs in a worker only", (view) => {
     const reached = reachedFrom(`src/ui/${view}`);
-    expect(reached.get(resolve("src/core/weigh/weigh.ts")), "is needed by").toBeUndefined();
+    expect(reached.get(resolve("src/core/figures/weigh/weigh.ts")), "is needed by").toBeUndefined();
   });
 
   it("is told from one that does", () => {

@@ -1,5 +1,5 @@
 import { type ParseArgsConfig, parseArgs } from "node:util";
-import { own } from "@/core/own";
+import { own } from "@/core/base/own";
 import { Refusal } from "./refusal";
 
 /** One option of a command. */

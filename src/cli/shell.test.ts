@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, statSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { describe, expect, it } from "vitest";
-import { MATERIALS } from "@/core/stock/materials";
+import { MATERIALS } from "@/core/materials/materials";
 import { bundled } from "../../scripts/lib/setUp.mjs";
 import { usageOf } from "./command";
 import { COMMANDS } from "./commands";

@@ -1,5 +1,5 @@
-import { plainName } from "@/core/plainName";
-import { TooMuchWork } from "@/core/work";
+import { plainName } from "@/core/base/plainName";
+import { TooMuchWork } from "@/core/base/work";
 import { helpOf, inputOf } from "./command";
 import { COMMANDS } from "./commands";
 import { Refusal } from "./refusal";

@@ -1,5 +1,5 @@
-import { materialsIn } from "@/core/design/materials";
-import { readKnife } from "@/core/files/knife/read";
+import { materialsIn } from "@/core/knife/design/materials";
+import { readKnife } from "@/core/exchange/files/knife/read";
 import { modelOf } from "@/core/products/modelOf";
 import { fileFailureWords } from "@/words/fileFailures";
 import { findingWords } from "@/words/findings";

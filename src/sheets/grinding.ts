@@ -1,4 +1,4 @@
-import { flushCheck } from "@/core/cutting/flush";
+import { flushCheck } from "@/core/exchange/cutting/flush";
 import {
   type FaceAt,
   grindingAids,
@@ -6,10 +6,10 @@ import {
   handleFlats,
   hollowTools,
   thicknessTable,
-} from "@/core/fit/grinding";
-import type { Figure } from "@/core/paper/item";
-import type { Page } from "@/core/paper/page";
-import { grooveHalf, runOutMm } from "@/core/solids/groundBlade";
+} from "@/core/figures/fit/grinding";
+import type { Figure } from "@/core/exchange/paper/item";
+import type { Page } from "@/core/exchange/paper/page";
+import { grooveHalf, runOutMm } from "@/core/geometry/solids/groundBlade";
 import { datumWords } from "@/words/balance";
 import { HOLLOW_WORDS, hollowToolWords } from "@/words/grinding";
 import type { SheetMaker } from "./sheet";

@@ -1,8 +1,8 @@
-import type { Bill } from "@/core/cost/bill";
-import { materialsIn } from "@/core/design/materials";
-import type { Design } from "@/core/design/schema";
-import { type FitSheet, fitSheet } from "@/core/fit/sheet";
-import type { Figure, Item } from "@/core/paper/item";
+import type { Bill } from "@/core/figures/cost/bill";
+import { materialsIn } from "@/core/knife/design/materials";
+import type { Design } from "@/core/knife/design/schema";
+import { type FitSheet, fitSheet } from "@/core/figures/fit/sheet";
+import type { Figure, Item } from "@/core/exchange/paper/item";
 import {
   type FootWords,
   flowed,
@@ -11,12 +11,12 @@ import {
   roomOf,
   table as rowsOf,
   writing,
-} from "@/core/paper/page";
-import { type PaperChoice, type PaperSetup, setupOf } from "@/core/paper/paper";
-import { laidOut, laidOutProposed, type NamedFigure } from "@/core/paper/tile";
-import { wrapped } from "@/core/paper/wrapped";
-import { printLength, printLengthBare, type UnitSystem } from "@/core/units/print";
-import type { MassReport } from "@/core/weigh/report";
+} from "@/core/exchange/paper/page";
+import { type PaperChoice, type PaperSetup, setupOf } from "@/core/exchange/paper/paper";
+import { laidOut, laidOutProposed, type NamedFigure } from "@/core/exchange/paper/tile";
+import { wrapped } from "@/core/exchange/paper/wrapped";
+import { printLength, printLengthBare, type UnitSystem } from "@/core/base/units/print";
+import type { MassReport } from "@/core/figures/weigh/report";
 import { FOOT_WORDS, SHEET_WORDS, type SheetKind, tileWords } from "@/words/sheets";
 
 /** Another making of the knife, for the customer to choose from. */

@@ -1,7 +1,7 @@
-import { asFixed } from "@/core/design/fixed.fixtures";
+import { asFixed } from "@/core/knife/design/fixed.fixtures";
 import "fake-indexeddb/auto";
 import { beforeEach, describe, expect, it, vi } from "vitest";
-import { newDesign } from "@/core/design/create";
+import { newDesign } from "@/core/knife/design/create";
 import { createAutosave } from "./autosave";
 import { db } from "./db";
 import { addKnife, getKnife, readableKnives, removeKnife, writeDesign } from "./knives";

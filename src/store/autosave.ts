@@ -1,6 +1,6 @@
 import { liveQuery } from "dexie";
 import { createStore } from "zustand/vanilla";
-import type { ProductDesign } from "@/core/design/product";
+import type { ProductDesign } from "@/core/knife/design/product";
 import type { EditFor } from "@/core/edit/editFor";
 import { db } from "./db";
 import { createHistory, type KeptTimeline } from "./history";

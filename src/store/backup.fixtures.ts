@@ -1,4 +1,4 @@
-import { readBackup } from "@/core/files/backup/read";
+import { readBackup } from "@/core/exchange/files/backup/read";
 import { checkBackup, type RestoreManner, type RestorePlan, restoreBackup } from "./backup/restore";
 import { saveBackup } from "./backup/save";
 import { waitingRows } from "./backup/source";

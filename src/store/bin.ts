@@ -1,6 +1,6 @@
 import type { Table } from "dexie";
 import { nanoid } from "nanoid";
-import { own } from "@/core/own";
+import { own } from "@/core/base/own";
 import { db, primaryKeyOf, tableNamed } from "./db";
 import { letGoOf } from "./keptTable";
 import { collectPictures } from "./pictures";

@@ -1,7 +1,7 @@
-import { compared } from "@/core/compared";
-import type { KnifeState, UseKind } from "@/core/design/schema";
-import { isRecord } from "@/core/isRecord";
-import { shippedMaterial } from "@/core/stock/materials";
+import { compared } from "@/core/base/compared";
+import type { KnifeState, UseKind } from "@/core/knife/design/schema";
+import { isRecord } from "@/core/base/isRecord";
+import { shippedMaterial } from "@/core/materials/materials";
 import { db } from "./db";
 import type { StoredKnife } from "./rows";
 import { KNIVES } from "./tables/knives";

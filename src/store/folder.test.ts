@@ -1,7 +1,7 @@
 import "fake-indexeddb/auto";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import { newDesign } from "@/core/design/create";
-import { ownId, plainOwn } from "@/core/stock/own/make";
+import { newDesign } from "@/core/knife/design/create";
+import { ownId, plainOwn } from "@/core/materials/own/make";
 import { startOver } from "@/workers/port.fixtures";
 import { backupService } from "./backup/backup.service";
 import { rowsIn } from "./backup.fixtures";

@@ -1,5 +1,5 @@
 import { createStore } from "zustand/vanilla";
-import { clamp } from "@/core/number";
+import { clamp } from "@/core/base/number";
 import { noteBackup } from "./backup/age";
 import { createBackupJobs } from "./backup/client";
 import { backedUpTables } from "./backup/source";

@@ -1,8 +1,8 @@
 import { liveQuery } from "dexie";
 import { createStore } from "zustand/vanilla";
-import type { ProductDesign } from "@/core/design/product";
-import type { Workshop } from "@/core/design/record/workshop";
-import { inWorkshop } from "@/core/design/workshop";
+import type { ProductDesign } from "@/core/knife/design/product";
+import type { Workshop } from "@/core/knife/design/record/workshop";
+import { inWorkshop } from "@/core/knife/design/workshop";
 import { db } from "./db";
 import { settingValue } from "./keptSetting";
 import type { Reading } from "./reading";

@@ -1,11 +1,11 @@
-import { asFixed } from "@/core/design/fixed.fixtures";
-import { RECORD_VERSION } from "@/core/design/version";
+import { asFixed } from "@/core/knife/design/fixed.fixtures";
+import { RECORD_VERSION } from "@/core/knife/design/version";
 import { noted } from "@/core/edit/kept";
 import "fake-indexeddb/auto";
 import fc from "fast-check";
 import { beforeEach, describe, expect, it } from "vitest";
-import { newDesign } from "@/core/design/create";
-import type { Design } from "@/core/design/schema";
+import { newDesign } from "@/core/knife/design/create";
+import type { Design } from "@/core/knife/design/schema";
 import { createAutosave } from "./autosave";
 import { db } from "./db";
 import { createHistory, MOST_STEPS, readTimeline, type Timeline } from "./history";

@@ -1,10 +1,10 @@
 import { nanoid } from "nanoid";
-import { type Price, type Shop, shopSchema } from "@/core/cost/shop";
-import type { ProductDesign } from "@/core/design/product";
-import type { Workshop } from "@/core/design/record/workshop";
-import type { Variant } from "@/core/design/variant";
-import { joined } from "@/core/design/workshop";
-import type { OwnMaterial } from "@/core/stock/own/types";
+import { type Price, type Shop, shopSchema } from "@/core/figures/cost/shop";
+import type { ProductDesign } from "@/core/knife/design/product";
+import type { Workshop } from "@/core/knife/design/record/workshop";
+import type { Variant } from "@/core/knife/design/variant";
+import { joined } from "@/core/knife/design/workshop";
+import type { OwnMaterial } from "@/core/materials/own/types";
 import type { Incoming } from "./bringIn";
 import { workshops } from "./followed";
 import { materialRow } from "./ownMaterials";

@@ -1,7 +1,7 @@
 import "fake-indexeddb/auto";
 import { liveQuery } from "dexie";
 import { beforeEach, describe, expect, it, vi } from "vitest";
-import { newDesign } from "@/core/design/create";
+import { newDesign } from "@/core/knife/design/create";
 import type { TableSpec } from "./tables/spec";
 
 /** A table of the tests' own: what a feature that keeps something more has to write, and all of it. */
@@ -121,7 +121,7 @@ describe("a table that is added to the list", () => {
     });
     takeAgain();
     const pictures: string[] = [];
-    const { readBackup } = await import("@/core/files/backup/read");
+    const { readBackup } = await import("@/core/exchange/files/backup/read");
     await readBackup(await backupFile(), {
       row: () => undefined,
       picture: ({ id }) => {

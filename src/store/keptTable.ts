@@ -1,6 +1,6 @@
 import type { Table } from "dexie";
 import { nanoid } from "nanoid";
-import { own } from "@/core/own";
+import { own } from "@/core/base/own";
 import { noteConflict } from "./conflicts";
 import { db, primaryKeyOf, tableNamed } from "./db";
 import type { BinReason, BinRecord, PictureRecord } from "./rows";

@@ -1,5 +1,5 @@
 import { nanoid } from "nanoid";
-import type { ProductDesign } from "@/core/design/product";
+import type { ProductDesign } from "@/core/knife/design/product";
 import { putBack } from "./bin";
 import { db } from "./db";
 import { followedReading } from "./followed";

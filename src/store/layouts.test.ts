@@ -1,7 +1,7 @@
 import "fake-indexeddb/auto";
 import Dexie from "dexie";
 import { expect, it } from "vitest";
-import { newDesign } from "@/core/design/create";
+import { newDesign } from "@/core/knife/design/create";
 import { sealed } from "./reading";
 import { TABLES } from "./tables/list";
 

@@ -1,5 +1,5 @@
-import { ownIdsIn, withDefinition } from "@/core/design/materials";
-import type { OwnMaterial } from "@/core/stock/own/types";
+import { ownIdsIn, withDefinition } from "@/core/knife/design/materials";
+import type { OwnMaterial } from "@/core/materials/own/types";
 import { db, tableNamed } from "./db";
 import type { Removed, Saved } from "./keptTable";
 import { changeDesign } from "./knives";

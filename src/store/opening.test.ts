@@ -1,8 +1,8 @@
-import { asFixed } from "@/core/design/fixed.fixtures";
+import { asFixed } from "@/core/knife/design/fixed.fixtures";
 import "fake-indexeddb/auto";
 import Dexie from "dexie";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import { newDesign } from "@/core/design/create";
+import { newDesign } from "@/core/knife/design/create";
 
 /** A page of its own: its modules, and the browser's database as it is made to behave. */
 async function page(make: (real: IDBFactory) => Partial<IDBFactory> | undefined) {

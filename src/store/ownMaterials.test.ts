@@ -1,8 +1,8 @@
 import "fake-indexeddb/auto";
 import { beforeEach, describe, expect, it, vi } from "vitest";
-import { newDesign } from "@/core/design/create";
-import { ownId, plainOwn } from "@/core/stock/own/make";
-import type { OwnMaterial } from "@/core/stock/own/types";
+import { newDesign } from "@/core/knife/design/create";
+import { ownId, plainOwn } from "@/core/materials/own/make";
+import type { OwnMaterial } from "@/core/materials/own/types";
 import { backupFile, takeIn } from "./backup.fixtures";
 import { db } from "./db";
 import { addKnife, getKnife, removeKnife } from "./knives";

@@ -2,8 +2,8 @@
 import { liveQuery } from "dexie";
 import { useEffect } from "react";
 import { createStore, useStore } from "zustand";
-import { RECORD_VERSION } from "@/core/design/version";
-import type { OwnMaterial } from "@/core/stock/own/types";
+import { RECORD_VERSION } from "@/core/knife/design/version";
+import type { OwnMaterial } from "@/core/materials/own/types";
 import { checksumOf } from "./checksum";
 import { db } from "./db";
 import { keptTable, type Removed, type Saved } from "./keptTable";

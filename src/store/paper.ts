@@ -1,6 +1,6 @@
 "use client";
 import { useMemo } from "react";
-import type { PaperChoice } from "@/core/paper/paper";
+import type { PaperChoice } from "@/core/exchange/paper/paper";
 import { useSettings } from "./settings";
 import { usePresentWorkshop } from "./workshops";
 

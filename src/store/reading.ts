@@ -1,7 +1,7 @@
-import type { ProductDesign } from "@/core/design/product";
-import { RECORD_VERSION } from "@/core/design/version";
-import type { Problem } from "@/core/files/knife/read";
-import { isRecord } from "@/core/isRecord";
+import type { ProductDesign } from "@/core/knife/design/product";
+import { RECORD_VERSION } from "@/core/knife/design/version";
+import type { Problem } from "@/core/exchange/files/knife/read";
+import { isRecord } from "@/core/base/isRecord";
 import { checksumOf } from "./checksum";
 import type { KnifeRecord, Reference, StoredDesign, StoredKnife, StoredVariant, VariantRecord } from "./rows";
 
@@ -71,8 +71,8 @@ export async function readStored(stored: StoredDesign): Promise<DesignReading> {
 
 async function check({ design, version }: StoredDesign): Promise<DesignReading> {
   const [{ readDesign }, { versionOfUnmarked }] = await Promise.all([
-    import("@/core/files/knife/read"),
-    import("@/core/design/migrate"),
+    import("@/core/exchange/files/knife/read"),
+    import("@/core/knife/design/migrate"),
   ]);
   const from = version ?? versionOfUnmarked(design);
   if (!Number.isInteger(from) || from < 1) {

@@ -1,12 +1,12 @@
-import { asFixed } from "@/core/design/fixed.fixtures";
-import { RECORD_VERSION } from "@/core/design/version";
+import { asFixed } from "@/core/knife/design/fixed.fixtures";
+import { RECORD_VERSION } from "@/core/knife/design/version";
 import "fake-indexeddb/auto";
 import { readFileSync } from "node:fs";
 import Dexie from "dexie";
 import { beforeEach, describe, expect, it } from "vitest";
-import { newDesign } from "@/core/design/create";
-import { readKnife } from "@/core/files/knife/read";
-import { weigh } from "@/core/weigh/weigh";
+import { newDesign } from "@/core/knife/design/create";
+import { readKnife } from "@/core/exchange/files/knife/read";
+import { weigh } from "@/core/figures/weigh/weigh";
 import { createAutosave } from "./autosave";
 import { checksumOf } from "./checksum";
 import { db } from "./db";
@@ -34,7 +34,7 @@ const FIXTURES = [
   "v3-bracken-dagger",
   "v4-reed-take-down-hunter",
 ];
-const fixture = (name: string) => readFileSync(`src/core/files/knife/fixtures/${name}.json`);
+const fixture = (name: string) => readFileSync(`src/core/exchange/files/knife/fixtures/${name}.json`);
 /** The bare record of a knife file, as the browser of that version kept it. */
 const recordIn = (name: string): unknown => JSON.parse(fixture(name).toString()).knife;
 

@@ -1,4 +1,4 @@
-import type { ProductDesign } from "@/core/design/product";
+import type { ProductDesign } from "@/core/knife/design/product";
 import type { EditStep, KeptEdit } from "@/core/edit/kept";
 import type { Row } from "./tables/spec";
 

@@ -1,4 +1,4 @@
-import type { Design } from "@/core/design/schema";
+import type { Design } from "@/core/knife/design/schema";
 import type { Session } from "./session";
 
 /** Types another thickness of the spine of a knife with a fixed blade, as an edit by itself or as part of a gesture. */

@@ -1,10 +1,10 @@
 import { temporal } from "zundo";
 import { createStore } from "zustand/vanilla";
-import { withOwnMaterials } from "@/core/design/materials";
-import type { FieldProblem } from "@/core/design/problem";
-import type { ProductDesign } from "@/core/design/product";
-import { recordRefusal } from "@/core/design/refusal";
-import { withOwnParts } from "@/core/design/workshop";
+import { withOwnMaterials } from "@/core/knife/design/materials";
+import type { FieldProblem } from "@/core/knife/design/problem";
+import type { ProductDesign } from "@/core/knife/design/product";
+import { recordRefusal } from "@/core/knife/design/refusal";
+import { withOwnParts } from "@/core/knife/design/workshop";
 import { applyEdit } from "@/core/edit/applyEdit";
 import type { EditFor } from "@/core/edit/editFor";
 import { type KeptEdit, keptEdit } from "@/core/edit/kept";

@@ -1,7 +1,7 @@
 "use client";
 import { useMemo } from "react";
-import { plainShop, type Shop, shopSchema } from "@/core/cost/shop";
-import type { Workshop } from "@/core/design/record/workshop";
+import { plainShop, type Shop, shopSchema } from "@/core/figures/cost/shop";
+import type { Workshop } from "@/core/knife/design/record/workshop";
 import { changeSetting, settingRow, settingValue } from "./keptSetting";
 import { ownSince } from "./ownSince";
 import type { SettingRecord } from "./rows";

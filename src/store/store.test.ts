@@ -1,8 +1,8 @@
 import "fake-indexeddb/auto";
 import { beforeEach, describe, expect, it } from "vitest";
-import { newDesign } from "@/core/design/create";
-import { variantName } from "@/core/design/record/fields";
-import { MOST_VARIANTS } from "@/core/design/variant";
+import { newDesign } from "@/core/knife/design/create";
+import { variantName } from "@/core/knife/design/record/fields";
+import { MOST_VARIANTS } from "@/core/knife/design/variant";
 import { besideOf, putBeside } from "./beside";
 import { db } from "./db";
 import { addDemoKnives, layOutDemoKnivesOnce } from "./demo";

@@ -1,6 +1,6 @@
-import { isRecord } from "@/core/isRecord";
-import { own } from "@/core/own";
-import { sameData } from "@/core/sameData";
+import { isRecord } from "@/core/base/isRecord";
+import { own } from "@/core/base/own";
+import { sameData } from "@/core/base/sameData";
 import type { Row } from "./tables/spec";
 
 export interface Merged {

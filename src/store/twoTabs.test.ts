@@ -1,8 +1,8 @@
 import "fake-indexeddb/auto";
 import { beforeEach, describe, expect, it, vi } from "vitest";
-import { newDesign } from "@/core/design/create";
-import { ownId, plainOwn } from "@/core/stock/own/make";
-import type { OwnMaterial } from "@/core/stock/own/types";
+import { newDesign } from "@/core/knife/design/create";
+import { ownId, plainOwn } from "@/core/materials/own/make";
+import type { OwnMaterial } from "@/core/materials/own/types";
 import { photoOf } from "./photos.fixtures";
 
 /** Everything of the store that a tab has, with a connection to the database and a memory of its own. */

@@ -1,6 +1,6 @@
 import "fake-indexeddb/auto";
 import { beforeEach, describe, expect, it } from "vitest";
-import { newDesign } from "@/core/design/create";
+import { newDesign } from "@/core/knife/design/create";
 import { backupFile, oldBackup, takeIn } from "./backup.fixtures";
 import { deleteForGood, emptyOldBin } from "./bin";
 import { db } from "./db";

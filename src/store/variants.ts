@@ -1,6 +1,6 @@
 import { nanoid } from "nanoid";
-import type { ProductDesign } from "@/core/design/product";
-import { MOST_VARIANTS, type Variant } from "@/core/design/variant";
+import type { ProductDesign } from "@/core/knife/design/product";
+import { MOST_VARIANTS, type Variant } from "@/core/knife/design/variant";
 import { putBack } from "./bin";
 import { followedReading } from "./followed";
 import { keptTable, type Removed } from "./keptTable";

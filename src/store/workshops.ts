@@ -2,10 +2,10 @@
 import { nanoid } from "nanoid";
 import { useEffect } from "react";
 import { useStore } from "zustand";
-import type { Workshop } from "@/core/design/record/workshop";
-import { RECORD_VERSION } from "@/core/design/version";
-import { agreedFacts, joined, newWorkshop } from "@/core/design/workshop";
-import { isRecord } from "@/core/isRecord";
+import type { Workshop } from "@/core/knife/design/record/workshop";
+import { RECORD_VERSION } from "@/core/knife/design/version";
+import { agreedFacts, joined, newWorkshop } from "@/core/knife/design/workshop";
+import { isRecord } from "@/core/base/isRecord";
 import { checksumOf } from "./checksum";
 import { db, tableNamed } from "./db";
 import { PRESENT_WORKSHOP, readWorkshops, watchWorkshops, workshops } from "./followed";
@@ -118,7 +118,7 @@ async function saidBefore(): Promise<Partial<Workshop>> {
   const paper = isRecord(preferences) ? preferences.paper : undefined;
   const printer = isRecord(paper) ? paper.printer : undefined;
   if (rate === undefined && printer === undefined) return {};
-  const { workshopRecord } = await import("@/core/design/record/workshop");
+  const { workshopRecord } = await import("@/core/knife/design/record/workshop");
   const { ratePerHour, printer: of } = workshopRecord.shape;
   return {
     ...(ratePerHour.safeParse(rate).success ? { ratePerHour: rate as number } : {}),

@@ -1,4 +1,4 @@
-import { ROUNDING } from "@/core/tolerances";
+import { ROUNDING } from "@/core/base/tolerances";
 
 /** Steps between ticks: one, two or five of a power of ten. */
 const STEPS = [1, 2, 5, 10];

@@ -1,9 +1,9 @@
 "use client";
-import type { ProductDesign } from "@/core/design/product";
-import type { Variant } from "@/core/design/variant";
-import { LARGEST_KNIFE_BYTES } from "@/core/files/knife/format";
-import type { KnifeReading } from "@/core/files/knife/read";
-import { writeKnifeWithin } from "@/core/files/knife/write";
+import type { ProductDesign } from "@/core/knife/design/product";
+import type { Variant } from "@/core/knife/design/variant";
+import { LARGEST_KNIFE_BYTES } from "@/core/exchange/files/knife/format";
+import type { KnifeReading } from "@/core/exchange/files/knife/read";
+import { writeKnifeWithin } from "@/core/exchange/files/knife/write";
 import { allVariantsOf } from "@/store/variants";
 import type { Client } from "@/workers/client";
 import type { FilesService } from "@/workers/files.messages";

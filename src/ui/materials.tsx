@@ -1,9 +1,9 @@
 "use client";
 import { createContext, type ReactNode, useContext, useMemo } from "react";
-import { MATERIALS, shippedMaterial } from "@/core/stock/materials";
-import { asMaterial, materialsWith } from "@/core/stock/own/known";
-import type { OwnMaterial } from "@/core/stock/own/types";
-import type { Material, MaterialOf } from "@/core/stock/types";
+import { MATERIALS, shippedMaterial } from "@/core/materials/materials";
+import { asMaterial, materialsWith } from "@/core/materials/own/known";
+import type { OwnMaterial } from "@/core/materials/own/types";
+import type { Material, MaterialOf } from "@/core/materials/types";
 import { useOwnList } from "@/store/ownMaterials";
 
 interface Known {

@@ -3,7 +3,7 @@ import { ChakraProvider } from "@chakra-ui/react";
 import { cleanup, render } from "@testing-library/react";
 import type { ReactNode } from "react";
 import { afterEach } from "vitest";
-import type { ProductDesign } from "@/core/design/product";
+import type { ProductDesign } from "@/core/knife/design/product";
 import { modelOf } from "@/core/products/modelOf";
 import { type Autosave, createAutosave } from "@/store/autosave";
 import { addKnife } from "@/store/knives";

@@ -1,6 +1,6 @@
 "use client";
 import { useEffect, useRef, useState } from "react";
-import type { Design } from "@/core/design/schema";
+import type { Design } from "@/core/knife/design/schema";
 import type { BenchService } from "@/workers/bench.messages";
 import type { Client } from "@/workers/client";
 import { createBenchWorker } from "@/workers/services";

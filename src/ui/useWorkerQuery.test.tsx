@@ -1,8 +1,8 @@
 // @vitest-environment happy-dom
 import { act, renderHook, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import { newDesign } from "@/core/design/create";
-import type { Design } from "@/core/design/schema";
+import { newDesign } from "@/core/knife/design/create";
+import type { Design } from "@/core/knife/design/schema";
 import { poolOver } from "@/workers/port.fixtures";
 import { createWeigher, workerPool } from "@/workers/services";
 import { useLonger } from "./useLonger";

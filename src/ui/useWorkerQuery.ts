@@ -1,6 +1,6 @@
 "use client";
 import { useEffect, useRef, useState } from "react";
-import type { ProductDesign } from "@/core/design/product";
+import type { ProductDesign } from "@/core/knife/design/product";
 import type { BenchService } from "@/workers/bench.messages";
 import type { Client } from "@/workers/client";
 import { createBenchWorker } from "@/workers/services";

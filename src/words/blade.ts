@@ -1,4 +1,4 @@
-import type { Blade, BladeNotch, Fuller } from "@/core/design/schema";
+import type { Blade, BladeNotch, Fuller } from "@/core/knife/design/schema";
 
 export const LENGTH_CHANGE_WORDS: Record<Blade["lengthChange"], string> = {
   "keeps-tip": "Keeps the tip's shape",

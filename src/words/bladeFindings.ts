@@ -1,5 +1,5 @@
-import type { Finding } from "@/core/review/types";
-import type { FaultRule } from "@/core/validity/types";
+import type { Finding } from "@/core/figures/review/types";
+import type { FaultRule } from "@/core/knife/validity/types";
 
 type Say = (mm: number | null) => string;
 

@@ -1,4 +1,4 @@
-import type { Grind, NodeRole, TipStyle } from "@/core/design/schema";
+import type { Grind, NodeRole, TipStyle } from "@/core/knife/design/schema";
 
 export const NODE_WORDS: Record<NodeRole, string> = {
   "front-top": "Front, spine side",

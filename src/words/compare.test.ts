@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
-import { TRAITS, traitOf } from "@/core/compare/traits";
-import { HARDWARE, plainShop } from "@/core/cost/shop";
-import { WORK_TASKS } from "@/core/cost/work";
-import { CONSTRUCTIONS } from "@/core/design/constructions.fixtures";
-import { MATERIALS, shippedMaterial } from "@/core/stock/materials";
+import { TRAITS, traitOf } from "@/core/figures/compare/traits";
+import { HARDWARE, plainShop } from "@/core/figures/cost/shop";
+import { WORK_TASKS } from "@/core/figures/cost/work";
+import { CONSTRUCTIONS } from "@/core/knife/design/constructions.fixtures";
+import { MATERIALS, shippedMaterial } from "@/core/materials/materials";
 import { priceKeyWords, priceWords, TASK_WORDS, takenWords } from "./cost";
 import { printMinutes, printMoney } from "./money";
 import { pricesFailureWords } from "./pricesFailures";

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { CONSTRUCTIONS } from "@/core/design/constructions.fixtures";
-import { newDesign } from "@/core/design/create";
+import { CONSTRUCTIONS } from "@/core/knife/design/constructions.fixtures";
+import { newDesign } from "@/core/knife/design/create";
 import { EDIT_EXAMPLES } from "@/core/edit/edits.fixtures";
 import { type KeptEdit, keptEdit, noted } from "@/core/edit/kept";
 import { planPoints, sidePoints } from "@/core/edit/points/pointsOf";

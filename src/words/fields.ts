@@ -1,8 +1,8 @@
-import type { BarEnd, Design, Fastener } from "@/core/design/schema";
-import type { Fitting } from "@/core/guardFittings/registry";
-import { own } from "@/core/own";
-import type { SizedShapeKind } from "@/core/pieceShapes/registry";
-import { valueAt } from "@/core/record/path";
+import type { BarEnd, Design, Fastener } from "@/core/knife/design/schema";
+import type { Fitting } from "@/core/kinds/guardFittings/registry";
+import { own } from "@/core/base/own";
+import type { SizedShapeKind } from "@/core/kinds/pieceShapes/registry";
+import { valueAt } from "@/core/base/record/path";
 import { fastenerFieldWords } from "./fasteners";
 import { FITTING_WORDS } from "./fittings";
 import { PIECE_SHAPE_WORDS } from "./pieceShapes";

@@ -1,4 +1,4 @@
-import type { FixedReading } from "@/core/files/knife/readFixed";
+import type { FixedReading } from "@/core/exchange/files/knife/readFixed";
 import { problemWords } from "./problems";
 
 /** Why a knife file was refused, in words that say what to do. */

@@ -1,4 +1,4 @@
-import type { FittingKind } from "@/core/guardFittings/registry";
+import type { FittingKind } from "@/core/kinds/guardFittings/registry";
 
 /** What a fitting on a guard is called: as a part, as a tick that puts it there, by its point, and its fields. */
 interface FittingWords {

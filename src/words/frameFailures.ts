@@ -1,4 +1,4 @@
-import type { FrameFailure } from "@/core/files/frame";
+import type { FrameFailure } from "@/core/exchange/files/frame";
 
 /** Why a file was refused before its content was looked at, in plain words; `kind` is what it should have been. */
 export function frameFailureWords(failure: FrameFailure, kind: string): string {

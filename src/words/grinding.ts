@@ -1,4 +1,4 @@
-import type { HollowTool } from "@/core/fit/grinding";
+import type { HollowTool } from "@/core/figures/fit/grinding";
 
 /** What a hollow is of. */
 export const HOLLOW_WORDS: Readonly<Record<HollowTool["of"], string>> = {

@@ -1,4 +1,4 @@
-import type { Wrap } from "@/core/design/schema";
+import type { Wrap } from "@/core/knife/design/schema";
 
 export const WRAP_KIND_WORDS: Record<Wrap["kind"], string> = {
   cord: "Cord, flattened",

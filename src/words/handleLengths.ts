@@ -1,4 +1,4 @@
-import type { HandleLength } from "@/core/layout/handleLengths";
+import type { HandleLength } from "@/core/knife/layout/handleLengths";
 
 /** The lengths that shape the handle's outline. */
 export const HANDLE_LENGTH_WORDS: Record<HandleLength, string> = {

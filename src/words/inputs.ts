@@ -1,6 +1,6 @@
-import { own } from "@/core/own";
-import type { MaterialOf } from "@/core/stock/types";
-import { printLength, type UnitSystem } from "@/core/units/print";
+import { own } from "@/core/base/own";
+import type { MaterialOf } from "@/core/materials/types";
+import { printLength, type UnitSystem } from "@/core/base/units/print";
 
 /** What a stretch of a path is called where its own words would not do. */
 const NAMES: Readonly<Record<string, string>> = {

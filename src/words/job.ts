@@ -1,4 +1,4 @@
-import type { KnifeState } from "@/core/design/schema";
+import type { KnifeState } from "@/core/knife/design/schema";
 
 /** How far a knife has come. */
 export const STATE_WORDS: Record<KnifeState, string> = {

@@ -1,5 +1,5 @@
-import type { LengthFailure } from "@/core/units/length";
-import { lengthUnitName, printLengthShort, type UnitSystem } from "@/core/units/print";
+import type { LengthFailure } from "@/core/base/units/length";
+import { lengthUnitName, printLengthShort, type UnitSystem } from "@/core/base/units/print";
 
 /** Why a typed length was not taken. */
 export function lengthFailureWords(failure: LengthFailure): string {

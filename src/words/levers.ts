@@ -1,9 +1,9 @@
-import type { UseKind } from "@/core/design/schema";
-import { own } from "@/core/own";
-import type { MaterialOf } from "@/core/stock/types";
-import type { LeverEffect } from "@/core/tune/effects";
-import type { Strategy } from "@/core/tune/sets";
-import { printLength, type UnitSystem } from "@/core/units/print";
+import type { UseKind } from "@/core/knife/design/schema";
+import { own } from "@/core/base/own";
+import type { MaterialOf } from "@/core/materials/types";
+import type { LeverEffect } from "@/core/figures/tune/effects";
+import type { Strategy } from "@/core/figures/tune/sets";
+import { printLength, type UnitSystem } from "@/core/base/units/print";
 
 export const USE_WORDS: Record<UseKind, string> = {
   "kitchen-slicer": "Kitchen slicer",

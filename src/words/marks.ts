@@ -1,8 +1,8 @@
-import { FILM, looseIslands, type Stencil } from "@/core/cutting/stencils";
-import type { BladeMark } from "@/core/design/schema";
-import type { MaterialOf } from "@/core/stock/types";
-import { printLengthPlain, type UnitSystem } from "@/core/units/print";
-import type { MarkNeighbour } from "@/core/views/markRoom";
+import { FILM, looseIslands, type Stencil } from "@/core/exchange/cutting/stencils";
+import type { BladeMark } from "@/core/knife/design/schema";
+import type { MaterialOf } from "@/core/materials/types";
+import { printLengthPlain, type UnitSystem } from "@/core/base/units/print";
+import type { MarkNeighbour } from "@/core/figures/views/markRoom";
 
 export const MARK_WAY_WORDS: Readonly<Record<BladeMark["way"], string>> = {
   stamped: "Stamped",

@@ -1,4 +1,4 @@
-import type { Hazard, MaterialClass } from "@/core/stock/types";
+import type { Hazard, MaterialClass } from "@/core/materials/types";
 
 export const MATERIAL_CLASS_WORDS: Record<MaterialClass, string> = {
   steel: "Blade steel",

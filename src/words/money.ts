@@ -1,4 +1,4 @@
-import type { Shop } from "@/core/cost/shop";
+import type { Shop } from "@/core/figures/cost/shop";
 
 /** "12.50 cr"; a sum that is not finite prints as a dash. */
 export function printMoney(sum: number, { currency }: Pick<Shop, "currency">): string {

@@ -1,17 +1,17 @@
-import { materialsIn } from "@/core/design/materials";
-import type { Design } from "@/core/design/schema";
-import { itemNames, pieceNaming } from "@/core/layout/itemNames";
-import { own } from "@/core/own";
-import { valueAt } from "@/core/record/path";
-import type { Change, Fix, Offer } from "@/core/review/types";
-import type { MaterialOf } from "@/core/stock/types";
+import { materialsIn } from "@/core/knife/design/materials";
+import type { Design } from "@/core/knife/design/schema";
+import { itemNames, pieceNaming } from "@/core/knife/layout/itemNames";
+import { own } from "@/core/base/own";
+import { valueAt } from "@/core/base/record/path";
+import type { Change, Fix, Offer } from "@/core/figures/review/types";
+import type { MaterialOf } from "@/core/materials/types";
 import {
   printLength,
   printLengthPlain,
   printLengthShort,
   printMass,
   type UnitSystem,
-} from "@/core/units/print";
+} from "@/core/base/units/print";
 import { itemInSentence, itemWords } from "./fasteners";
 import { leverWords } from "./levers";
 import { PIECE_WORDS, pieceWords } from "./parts";

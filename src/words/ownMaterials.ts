@@ -1,6 +1,6 @@
-import type { DensityFault } from "@/core/stock/own/densityOf";
-import { type BasisKind, DENSITY_LIMITS, type ShareKind } from "@/core/stock/own/types";
-import type { Density } from "@/core/stock/types";
+import type { DensityFault } from "@/core/materials/own/densityOf";
+import { type BasisKind, DENSITY_LIMITS, type ShareKind } from "@/core/materials/own/types";
+import type { Density } from "@/core/materials/types";
 import type { MaterialUse } from "@/store/materialUses";
 
 /** What a density is known from. */

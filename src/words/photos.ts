@@ -1,5 +1,5 @@
-import type { PictureFailure } from "@/core/photo/picture";
-import type { ScaleFailure } from "@/core/photo/planeScale";
+import type { PictureFailure } from "@/core/exchange/photo/picture";
+import type { ScaleFailure } from "@/core/exchange/photo/planeScale";
 
 /** Why a picture was not taken. */
 export function pictureFailureWords(failure: PictureFailure): string {

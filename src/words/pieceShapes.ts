@@ -1,4 +1,4 @@
-import type { SizedShapeKind } from "@/core/pieceShapes/registry";
+import type { SizedShapeKind } from "@/core/kinds/pieceShapes/registry";
 
 /** What a piece's own shape is called: as a choice, and its fields with what is to be known of them. */
 interface ShapeWords {

@@ -1,4 +1,4 @@
-import type { PricesReading } from "@/core/files/prices/prices";
+import type { PricesReading } from "@/core/exchange/files/prices/prices";
 import { frameFailureWords } from "./frameFailures";
 
 /** Why a file of prices was refused, in plain words. */

@@ -1,5 +1,5 @@
-import type { Finding, TradeRule } from "@/core/review/types";
-import type { MaterialOf } from "@/core/stock/types";
+import type { Finding, TradeRule } from "@/core/figures/review/types";
+import type { MaterialOf } from "@/core/materials/types";
 import { itemInSentence, itemWords } from "./fasteners";
 import { SIZE_WORDS } from "./fit";
 import { crossesWords } from "./marks";

@@ -1,5 +1,5 @@
-import type { StartingForm } from "@/core/design/startingForms";
-import { own } from "@/core/own";
+import type { StartingForm } from "@/core/knife/design/startingForms";
+import { own } from "@/core/base/own";
 
 interface FormWords {
   readonly name: string;

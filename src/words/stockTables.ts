@@ -1,6 +1,6 @@
-import type { CleanedName, RowFailure, StockReading } from "@/core/files/csv/readStock";
-import type { Unseen } from "@/core/plainName";
-import { MATERIAL_CLASSES, type MaterialClass } from "@/core/stock/types";
+import type { CleanedName, RowFailure, StockReading } from "@/core/exchange/files/csv/readStock";
+import type { Unseen } from "@/core/base/plainName";
+import { MATERIAL_CLASSES, type MaterialClass } from "@/core/materials/types";
 import { MATERIAL_CLASS_WORDS } from "./materials";
 
 /** Why a table of stock was not taken in. */

@@ -1,4 +1,4 @@
-import type { BarEndKind } from "@/core/tangEnds/registry";
+import type { BarEndKind } from "@/core/kinds/tangEnds/registry";
 
 /** What an end of a tang is called: as a choice, by its fields with what is to be known of them, its points, a note. */
 interface TangEndWords {

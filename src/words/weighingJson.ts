@@ -1,4 +1,4 @@
-import type { MassReport } from "@/core/weigh/report";
+import type { MassReport } from "@/core/figures/weigh/report";
 import { partName } from "./parts";
 
 /** The public JSON of a weighing, the same from the shell and over HTTP. Fields and units: docs/format.md. */

@@ -1,4 +1,4 @@
-import type { WorkshopPart } from "@/core/design/schema";
+import type { WorkshopPart } from "@/core/knife/design/schema";
 
 /** What each part of a workshop is called in a sentence. */
 export const PART_WORDS: Record<WorkshopPart, string> = {

@@ -1,18 +1,18 @@
-import type { Bill } from "@/core/cost/bill";
-import type { Shop } from "@/core/cost/shop";
-import type { StockLayout } from "@/core/cutting/cutJob";
-import type { Cuttable } from "@/core/cutting/cuttable";
-import type { StockSheet } from "@/core/cutting/stockSheet";
-import type { ProductDesign } from "@/core/design/product";
-import type { Design } from "@/core/design/schema";
-import type { FitSheet } from "@/core/fit/sheet";
-import type { Review } from "@/core/review/reviewDesign";
-import type { ReviewedAnswer } from "@/core/review/tuneReviewed";
-import type { LeverEffect } from "@/core/tune/effects";
-import type { Sampled } from "@/core/tune/sample";
-import type { Target } from "@/core/tune/sets";
-import type { Limits } from "@/core/tune/solve";
-import type { Spread } from "@/core/tune/spread";
+import type { Bill } from "@/core/figures/cost/bill";
+import type { Shop } from "@/core/figures/cost/shop";
+import type { StockLayout } from "@/core/exchange/cutting/cutJob";
+import type { Cuttable } from "@/core/exchange/cutting/cuttable";
+import type { StockSheet } from "@/core/exchange/cutting/stockSheet";
+import type { ProductDesign } from "@/core/knife/design/product";
+import type { Design } from "@/core/knife/design/schema";
+import type { FitSheet } from "@/core/figures/fit/sheet";
+import type { Review } from "@/core/figures/review/reviewDesign";
+import type { ReviewedAnswer } from "@/core/figures/review/tuneReviewed";
+import type { LeverEffect } from "@/core/figures/tune/effects";
+import type { Sampled } from "@/core/figures/tune/sample";
+import type { Target } from "@/core/figures/tune/sets";
+import type { Limits } from "@/core/figures/tune/solve";
+import type { Spread } from "@/core/figures/tune/spread";
 
 /** What the bench's second worker answers to, of designs that can be built. */
 export interface BenchService {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { newDesign } from "@/core/design/create";
+import { newDesign } from "@/core/knife/design/create";
 import { callOf, keyOf } from "./call";
 
 interface Service {

@@ -1,8 +1,8 @@
-import type { DecimalMark } from "@/core/files/csv/figures";
-import type { StockReading } from "@/core/files/csv/readStock";
-import type { KnifeReading } from "@/core/files/knife/read";
-import type { PricesReading } from "@/core/files/prices/prices";
-import type { Material, MaterialClass } from "@/core/stock/types";
+import type { DecimalMark } from "@/core/exchange/files/csv/figures";
+import type { StockReading } from "@/core/exchange/files/csv/readStock";
+import type { KnifeReading } from "@/core/exchange/files/knife/read";
+import type { PricesReading } from "@/core/exchange/files/prices/prices";
+import type { Material, MaterialClass } from "@/core/materials/types";
 
 /** What the worker answers to that reads files: nothing that comes in is read on the page. */
 export interface FilesService {

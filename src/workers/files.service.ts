@@ -1,8 +1,8 @@
 import { nanoid } from "nanoid";
-import { readStock } from "@/core/files/csv/readStock";
-import { readKnife } from "@/core/files/knife/read";
-import { readPrices } from "@/core/files/prices/prices";
-import { ownId } from "@/core/stock/own/make";
+import { readStock } from "@/core/exchange/files/csv/readStock";
+import { readKnife } from "@/core/exchange/files/knife/read";
+import { readPrices } from "@/core/exchange/files/prices/prices";
+import { ownId } from "@/core/materials/own/make";
 import type { FilesService } from "./files.messages";
 
 /** What the files worker answers with: the core's own readers. */

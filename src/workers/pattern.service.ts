@@ -1,13 +1,13 @@
-import type { RawDrawing } from "@/core/contours/raw";
-import { DRAWING_FORMATS } from "@/core/files/drawings";
-import { shapesIn } from "@/core/pattern/found";
-import { markIn } from "@/core/pattern/markIn";
-import { type GreyImage, greyOf } from "@/core/photo/image";
-import { LONGEST_SIDE, pictureSize } from "@/core/photo/picture";
-import { foundCorners, truePlane } from "@/core/photo/planeScale";
-import { type FlatPhoto, flattenedPhoto, shapesInPhoto } from "@/core/photo/shapes";
-import { sheetIn } from "@/core/photo/sheet";
-import { TooMuchWork } from "@/core/work";
+import type { RawDrawing } from "@/core/geometry/contours/raw";
+import { DRAWING_FORMATS } from "@/core/exchange/files/drawings";
+import { shapesIn } from "@/core/exchange/pattern/found";
+import { markIn } from "@/core/exchange/pattern/markIn";
+import { type GreyImage, greyOf } from "@/core/exchange/photo/image";
+import { LONGEST_SIDE, pictureSize } from "@/core/exchange/photo/picture";
+import { foundCorners, truePlane } from "@/core/exchange/photo/planeScale";
+import { type FlatPhoto, flattenedPhoto, shapesInPhoto } from "@/core/exchange/photo/shapes";
+import { sheetIn } from "@/core/exchange/photo/sheet";
+import { TooMuchWork } from "@/core/base/work";
 import type { PatternService } from "./pattern.messages";
 
 let drawing: RawDrawing | null = null;

@@ -1,5 +1,5 @@
 import { expose } from "comlink";
-import { own } from "@/core/own";
+import { own } from "@/core/base/own";
 import type { ServiceName } from "./pool.messages";
 
 type Service = Readonly<Record<string, (...args: readonly unknown[]) => unknown>>;

@@ -1,8 +1,8 @@
-import type { ProductDesign } from "@/core/design/product";
-import type { ShapeReading } from "@/core/files/mesh/importShape";
-import type { MeshUnit } from "@/core/files/mesh/soup";
-import type { CutOpen, PartMesh } from "@/core/kernel/partMeshes";
-import type { PartAgreement } from "@/core/weigh/agreement";
+import type { ProductDesign } from "@/core/knife/design/product";
+import type { ShapeReading } from "@/core/exchange/files/mesh/importShape";
+import type { MeshUnit } from "@/core/exchange/files/mesh/soup";
+import type { CutOpen, PartMesh } from "@/core/knife/kernel/partMeshes";
+import type { PartAgreement } from "@/core/figures/weigh/agreement";
 
 export type MeshFormat = "stl" | "3mf";
 

@@ -1,5 +1,5 @@
-import type { ProductDesign } from "@/core/design/product";
-import type { Weighing } from "@/core/weigh/weighAssembly";
+import type { ProductDesign } from "@/core/knife/design/product";
+import type { Weighing } from "@/core/figures/weigh/weighAssembly";
 
 /** What the weighing worker answers to. */
 export interface WeighService {

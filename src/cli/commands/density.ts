@@ -1,4 +1,4 @@
-import { densityOf, parseBox, parseWeight } from "@/core/units/weighedPiece";
+import { densityOf, parseBox, parseWeight } from "@/core/base/units/weighedPiece";
 import { command } from "../command";
 import { Refusal } from "../refusal";
 

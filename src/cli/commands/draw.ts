@@ -1,7 +1,7 @@
-import { type CutSettings, drawnPieces, pieceLayer, piecesNamed } from "@/core/cutting/pieceLayers";
-import { stacked } from "@/core/cutting/place";
-import { stencilCuttables } from "@/core/cutting/stencils";
-import { DRAWING_FORMAT_IDS, DRAWING_FORMATS, drawingFormatOf } from "@/core/files/drawings";
+import { type CutSettings, drawnPieces, pieceLayer, piecesNamed } from "@/core/exchange/cutting/pieceLayers";
+import { stacked } from "@/core/exchange/cutting/place";
+import { stencilCuttables } from "@/core/exchange/cutting/stencils";
+import { DRAWING_FORMAT_IDS, DRAWING_FORMATS, drawingFormatOf } from "@/core/exchange/files/drawings";
 import { command } from "../command";
 import { numberIn, weighedFixed, writeTo } from "../input";
 import { Refusal } from "../refusal";

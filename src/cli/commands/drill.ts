@@ -1,8 +1,8 @@
-import { DRILL_SETS, type DrillSet, PIN_FITS, type PinFit } from "@/core/design/schema";
-import { drillsIn } from "@/core/fit/drillSets";
-import { pickDrill } from "@/core/fit/pickDrill";
-import { own } from "@/core/own";
-import { parseLength } from "@/core/units/length";
+import { DRILL_SETS, type DrillSet, PIN_FITS, type PinFit } from "@/core/knife/design/schema";
+import { drillsIn } from "@/core/figures/fit/drillSets";
+import { pickDrill } from "@/core/figures/fit/pickDrill";
+import { own } from "@/core/base/own";
+import { parseLength } from "@/core/base/units/length";
 import { lengthFailureWords } from "@/words/lengthFailures";
 import { command } from "../command";
 import { Refusal } from "../refusal";

@@ -1,4 +1,4 @@
-import { dynamics, effectiveMass } from "@/core/weigh/dynamics";
+import { dynamics, effectiveMass } from "@/core/figures/weigh/dynamics";
 import { command } from "../command";
 import { numberIn, weighedFixed } from "../input";
 

@@ -1,4 +1,4 @@
-import { fitSheet } from "@/core/fit/sheet";
+import { fitSheet } from "@/core/figures/fit/sheet";
 import { command } from "../command";
 import { weighedFixed } from "../input";
 

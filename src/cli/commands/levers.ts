@@ -1,4 +1,4 @@
-import { leverEffects } from "@/core/tune/effects";
+import { leverEffects } from "@/core/figures/tune/effects";
 import { command } from "../command";
 import { weighedFixed } from "../input";
 

@@ -1,5 +1,5 @@
-import { MATERIALS } from "@/core/stock/materials";
-import { searchMaterials } from "@/core/stock/search";
+import { MATERIALS } from "@/core/materials/materials";
+import { searchMaterials } from "@/core/materials/search";
 import { command } from "../command";
 
 export const materials = command({

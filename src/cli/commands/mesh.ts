@@ -21,7 +21,7 @@ export const mesh = command({
     // Loaded when asked for: the kernel is several times as large as the rest.
     const [{ default: load }, { exportMesh }] = await Promise.all([
       import("manifold-3d"),
-      import("@/core/files/mesh/exportMesh"),
+      import("@/core/exchange/files/mesh/exportMesh"),
     ]);
     const kernel = await load();
     kernel.setup();

@@ -1,4 +1,4 @@
-import { writeKnife } from "@/core/files/knife/write";
+import { writeKnife } from "@/core/exchange/files/knife/write";
 import { RECORDS } from "@/core/products/records";
 import { startName } from "@/words/startingForms";
 import { command, usageOf } from "../command";

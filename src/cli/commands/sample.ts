@@ -1,4 +1,4 @@
-import { sampleBuilds } from "@/core/tune/sample";
+import { sampleBuilds } from "@/core/figures/tune/sample";
 import { command } from "../command";
 import { numberIn, weighedFixed } from "../input";
 import { Refusal } from "../refusal";

@@ -1,10 +1,10 @@
 import { extname } from "node:path";
-import { LARGEST_DRAWING_BYTES } from "@/core/contours/raw";
-import { refusalOf } from "@/core/design/refusal";
-import { DRAWING_ENDINGS, DRAWING_FORMATS, drawingFormatOf } from "@/core/files/drawings";
-import { writeKnife } from "@/core/files/knife/write";
-import { OUTLINE_ROLES } from "@/core/pattern/applyOutline";
-import { shapesIn } from "@/core/pattern/found";
+import { LARGEST_DRAWING_BYTES } from "@/core/geometry/contours/raw";
+import { refusalOf } from "@/core/knife/design/refusal";
+import { DRAWING_ENDINGS, DRAWING_FORMATS, drawingFormatOf } from "@/core/exchange/files/drawings";
+import { writeKnife } from "@/core/exchange/files/knife/write";
+import { OUTLINE_ROLES } from "@/core/exchange/pattern/applyOutline";
+import { shapesIn } from "@/core/exchange/pattern/found";
 import {
   type DrawingUnit,
   LONGEST_MM,
@@ -14,10 +14,10 @@ import {
   SHORTEST_MM,
   traced,
   UNITS,
-} from "@/core/pattern/trace";
-import { SHEETS_OF_PAPER } from "@/core/photo/picture";
-import { faultsOf } from "@/core/weigh/faults";
-import { Work } from "@/core/work";
+} from "@/core/exchange/pattern/trace";
+import { SHEETS_OF_PAPER } from "@/core/exchange/photo/picture";
+import { faultsOf } from "@/core/figures/weigh/faults";
+import { Work } from "@/core/base/work";
 import { drawingFailureWords, outlineFailureWords, reachWords } from "@/words/drawings";
 import { problemWords } from "@/words/problems";
 import { command } from "../command";

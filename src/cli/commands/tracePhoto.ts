@@ -1,18 +1,18 @@
-import { refusalOf } from "@/core/design/refusal";
-import { writeKnife } from "@/core/files/knife/write";
-import { type OutlineRole, TRACED_FIT } from "@/core/pattern/applyOutline";
-import { proposedAssignment, traced } from "@/core/pattern/trace";
-import { greyOf } from "@/core/photo/image";
+import { refusalOf } from "@/core/knife/design/refusal";
+import { writeKnife } from "@/core/exchange/files/knife/write";
+import { type OutlineRole, TRACED_FIT } from "@/core/exchange/pattern/applyOutline";
+import { proposedAssignment, traced } from "@/core/exchange/pattern/trace";
+import { greyOf } from "@/core/exchange/photo/image";
 import {
   LARGEST_PICTURE_BYTES,
   LONGEST_SIDE,
   pictureSize,
   SHEETS_OF_PAPER,
   type SheetOfPaper,
-} from "@/core/photo/picture";
-import { foundCorners, type PhotoScale, truePlane } from "@/core/photo/planeScale";
-import { flattenedPhoto, shapesInPhoto, USUAL_SEEING } from "@/core/photo/shapes";
-import { faultsOf } from "@/core/weigh/faults";
+} from "@/core/exchange/photo/picture";
+import { foundCorners, type PhotoScale, truePlane } from "@/core/exchange/photo/planeScale";
+import { flattenedPhoto, shapesInPhoto, USUAL_SEEING } from "@/core/exchange/photo/shapes";
+import { faultsOf } from "@/core/figures/weigh/faults";
 import { outlineFailureWords } from "@/words/drawings";
 import { pictureFailureWords, scaleFailureWords } from "@/words/photos";
 import { problemWords } from "@/words/problems";

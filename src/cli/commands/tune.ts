@@ -1,4 +1,4 @@
-import { tuneReviewed } from "@/core/review/tuneReviewed";
+import { tuneReviewed } from "@/core/figures/review/tuneReviewed";
 import { command } from "../command";
 import { weighedFixed, windowIn } from "../input";
 

@@ -1,5 +1,5 @@
-import { own } from "../own";
-import { valueAt } from "../record/path";
+import { own } from "../base/own";
+import { valueAt } from "../base/record/path";
 import type { EditOf } from "./table";
 
 type Container = Readonly<Record<string, unknown>> | readonly unknown[];

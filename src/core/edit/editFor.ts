@@ -1,4 +1,4 @@
-import type { ProductDesign } from "../design/product";
+import type { ProductDesign } from "../knife/design/product";
 import type { CommonEdit } from "./common";
 import type { EditsByKind } from "./table";
 

@@ -1,13 +1,13 @@
-import { newFuller } from "../design/bladeStarts";
-import { CONSTRUCTIONS } from "../design/constructions.fixtures";
-import { newDesign } from "../design/create";
-import type { Design } from "../design/schema";
-import { bareBladeOf, newMeasured } from "../design/starts";
-import { plainFacts } from "../design/workshop";
-import { newFastener } from "../fasteners/registry";
-import { asPoints } from "../layout/bladeLengths";
-import { newLengthwise } from "../layout/handleStarts";
-import { newMark } from "../views/markRoom";
+import { newFuller } from "../knife/design/bladeStarts";
+import { CONSTRUCTIONS } from "../knife/design/constructions.fixtures";
+import { newDesign } from "../knife/design/create";
+import type { Design } from "../knife/design/schema";
+import { bareBladeOf, newMeasured } from "../knife/design/starts";
+import { plainFacts } from "../knife/design/workshop";
+import { newFastener } from "../kinds/fasteners/registry";
+import { asPoints } from "../knife/layout/bladeLengths";
+import { newLengthwise } from "../knife/layout/handleStarts";
+import { newMark } from "../figures/views/markRoom";
 import type { FixedEdit } from "./fixed/edits";
 
 const plain = newDesign("Sedge");

@@ -1,9 +1,9 @@
 import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
-import { CONSTRUCTIONS } from "../design/constructions.fixtures";
-import { newDesign } from "../design/create";
-import { recordRefusal } from "../design/refusal";
-import { type Design, designSchema } from "../design/schema";
+import { CONSTRUCTIONS } from "../knife/design/constructions.fixtures";
+import { newDesign } from "../knife/design/create";
+import { recordRefusal } from "../knife/design/refusal";
+import { type Design, designSchema } from "../knife/design/schema";
 import { fixedRecord } from "../products/fixedRecord";
 import { applyEdit } from "./applyEdit";
 import { COMMON_EDITS } from "./common";

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
-import { newDesign } from "../design/create";
-import type { Design, OutlineNode } from "../design/schema";
-import { HANDLE_LENGTHS, handleLength, withHandleLength } from "../layout/handleLengths";
+import { newDesign } from "../knife/design/create";
+import type { Design, OutlineNode } from "../knife/design/schema";
+import { HANDLE_LENGTHS, handleLength, withHandleLength } from "../knife/layout/handleLengths";
 import {
   mirrored,
   withNodeAfter,

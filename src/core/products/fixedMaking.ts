@@ -1,6 +1,6 @@
-import { billOf } from "../cost/bill";
-import type { Design } from "../design/schema";
-import { reviewDesign } from "../review/reviewDesign";
+import { billOf } from "../figures/cost/bill";
+import type { Design } from "../knife/design/schema";
+import { reviewDesign } from "../figures/review/reviewDesign";
 import type { ProductMaking } from "./product";
 
 /** What making a knife with a fixed blade asks for. */

@@ -1,4 +1,4 @@
-import type { ProductDesign } from "../design/product";
+import type { ProductDesign } from "../knife/design/product";
 import { MODELS } from "./models";
 import type { ProductModel } from "./product";
 

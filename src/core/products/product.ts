@@ -1,14 +1,14 @@
 import type * as z from "zod/mini";
-import type { Assembly } from "../assembly/types";
-import type { Bill } from "../cost/bill";
-import type { Shop } from "../cost/shop";
-import type { Migrations } from "../design/migrate";
-import type { ProductDesign } from "../design/product";
+import type { Assembly } from "../knife/assembly/types";
+import type { Bill } from "../figures/cost/bill";
+import type { Shop } from "../figures/cost/shop";
+import type { Migrations } from "../knife/design/migrate";
+import type { ProductDesign } from "../knife/design/product";
 import type { EditTable } from "../edit/table";
-import type { Review } from "../review/reviewDesign";
-import type { Fineness } from "../weigh/integrate";
-import type { PanelMemory } from "../weigh/panelMemory";
-import type { Weighing } from "../weigh/weighAssembly";
+import type { Review } from "../figures/review/reviewDesign";
+import type { Fineness } from "../figures/weigh/integrate";
+import type { PanelMemory } from "../figures/weigh/panelMemory";
+import type { Weighing } from "../figures/weigh/weighAssembly";
 
 /** A starting form: its code, and the design that it gives under a name. */
 export interface Start<D> {

@@ -1,4 +1,4 @@
-import type { ProductDesign } from "../design/product";
+import type { ProductDesign } from "../knife/design/product";
 import type { RecordSpec } from "./product";
 import { RECORDS } from "./records";
 

@@ -1,19 +1,19 @@
 import * as z from "zod/mini";
-import { type PartKey, partId } from "../assembly/partKey";
-import type { Assembly } from "../assembly/types";
-import { billFor } from "../cost/bill";
-import { boxContour } from "../curve/shapes";
-import { plainJob } from "../design/job";
-import { materialsIn } from "../design/materials";
-import type { ProductDesign } from "../design/product";
-import { id, materialId, mm, plainText, text } from "../design/record/fields";
-import { job } from "../design/record/job";
-import { ownMaterials } from "../design/record/material";
-import { carriedWorkshop } from "../design/record/workshop";
-import { plainWorkshop } from "../design/workshop";
-import { cylinderRegion } from "../solids/cylinder";
-import { slabRegion } from "../solids/slab";
-import { weighAssembly } from "../weigh/weighAssembly";
+import { type PartKey, partId } from "../knife/assembly/partKey";
+import type { Assembly } from "../knife/assembly/types";
+import { billFor } from "../figures/cost/bill";
+import { boxContour } from "../geometry/curve/shapes";
+import { plainJob } from "../knife/design/job";
+import { materialsIn } from "../knife/design/materials";
+import type { ProductDesign } from "../knife/design/product";
+import { id, materialId, mm, plainText, text } from "../knife/design/record/fields";
+import { job } from "../knife/design/record/job";
+import { ownMaterials } from "../knife/design/record/material";
+import { carriedWorkshop } from "../knife/design/record/workshop";
+import { plainWorkshop } from "../knife/design/workshop";
+import { cylinderRegion } from "../geometry/solids/cylinder";
+import { slabRegion } from "../geometry/solids/slab";
+import { weighAssembly } from "../figures/weigh/weighAssembly";
 import type { ProductMaking, ProductModel, RecordSpec } from "./product";
 
 const schema = z.strictObject({

@@ -1,5 +1,5 @@
-import { readBackup } from "@/core/files/backup/read";
-import { writeBackup } from "@/core/files/backup/write";
+import { readBackup } from "@/core/exchange/files/backup/read";
+import { writeBackup } from "@/core/exchange/files/backup/write";
 import { pictureIdOf } from "../pictureOf";
 import type { Row } from "../tables/spec";
 import { everything, type WaitingRows } from "./source";

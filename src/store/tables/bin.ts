@@ -1,4 +1,4 @@
-import { isRecord } from "@/core/isRecord";
+import { isRecord } from "@/core/base/isRecord";
 import { keyText, type Row, type TableSpec } from "./spec";
 
 const isRows = (value: unknown): value is readonly Row[] => Array.isArray(value) && value.every(isRecord);

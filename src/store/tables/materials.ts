@@ -1,5 +1,5 @@
-import { RECORD_VERSION } from "@/core/design/version";
-import { isRecord } from "@/core/isRecord";
+import { RECORD_VERSION } from "@/core/knife/design/version";
+import { isRecord } from "@/core/base/isRecord";
 import { checksumOf } from "../checksum";
 import type { StoredMaterial } from "../rows";
 import { keyText, type Row, type TableSpec } from "./spec";
@@ -12,7 +12,7 @@ export async function isReadableMaterial(row: Partial<StoredMaterial>): Promise<
   const { id, material, version, checksum } = row;
   if (version === RECORD_VERSION && checksum !== undefined && checksum === checksumOf(material))
     return isRecord(material) && material.id === id;
-  const { ownMaterial } = await import("@/core/design/record/material");
+  const { ownMaterial } = await import("@/core/knife/design/record/material");
   const parsed = ownMaterial.safeParse(material);
   return parsed.success && parsed.data.id === id;
 }

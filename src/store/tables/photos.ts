@@ -1,5 +1,5 @@
 import * as z from "zod/mini";
-import { isRecord } from "@/core/isRecord";
+import { isRecord } from "@/core/base/isRecord";
 import { keyText, type Row, type TableSpec } from "./spec";
 
 const mm = (least: number, most: number) => z.number().check(z.gte(least), z.lte(most));

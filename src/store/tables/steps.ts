@@ -1,4 +1,4 @@
-import { isRecord } from "@/core/isRecord";
+import { isRecord } from "@/core/base/isRecord";
 import { keyText, type TableSpec } from "./spec";
 
 /** Steps of undo of a knife, written together with it. */

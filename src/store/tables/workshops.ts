@@ -1,6 +1,6 @@
-import { RECORD_VERSION } from "@/core/design/version";
-import { MOST_LETTERS } from "@/core/design/workshopParts";
-import { isRecord } from "@/core/isRecord";
+import { RECORD_VERSION } from "@/core/knife/design/version";
+import { MOST_LETTERS } from "@/core/knife/design/workshopParts";
+import { isRecord } from "@/core/base/isRecord";
 import { checksumOf } from "../checksum";
 import type { StoredWorkshop } from "../rows";
 import { keyText, type Row, type TableSpec } from "./spec";
@@ -13,7 +13,7 @@ export async function isReadableWorkshop(row: Partial<StoredWorkshop>): Promise<
   const { id, workshop, version, checksum } = row;
   if (!isRecord(workshop) || workshop.id !== id) return false;
   if (version === RECORD_VERSION && checksum !== undefined && checksum === checksumOf(workshop)) return true;
-  const { workshopRecord } = await import("@/core/design/record/workshop");
+  const { workshopRecord } = await import("@/core/knife/design/record/workshop");
   return workshopRecord.safeParse(workshop).success;
 }
 

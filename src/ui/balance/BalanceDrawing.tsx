@@ -1,9 +1,9 @@
 "use client";
 import { useMemo } from "react";
-import type { Design } from "@/core/design/schema";
-import { printLength } from "@/core/units/print";
-import { dynamics } from "@/core/weigh/dynamics";
-import type { MassReport } from "@/core/weigh/report";
+import type { Design } from "@/core/knife/design/schema";
+import { printLength } from "@/core/base/units/print";
+import { dynamics } from "@/core/figures/weigh/dynamics";
+import type { MassReport } from "@/core/figures/weigh/report";
 import { useUnits } from "@/store/settings";
 import { datumWords } from "@/words/balance";
 import { useBench, useDesign, useSettledDesign } from "../bench/BenchContext";

@@ -3,9 +3,9 @@ import { Box, Button, Flex, NativeSelect, Progress, Text } from "@chakra-ui/reac
 import { proxy } from "comlink";
 import { useMemo, useState } from "react";
 import { Bar, BarChart, CartesianGrid, ResponsiveContainer, XAxis, YAxis } from "recharts";
-import type { Sampled } from "@/core/tune/sample";
-import { MM_PER_INCH } from "@/core/units/length";
-import { printLength, printMass } from "@/core/units/print";
+import type { Sampled } from "@/core/figures/tune/sample";
+import { MM_PER_INCH } from "@/core/base/units/length";
+import { printLength, printMass } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { useSettledDesign } from "../bench/BenchContext";
 import { evenTicks } from "../evenTicks";

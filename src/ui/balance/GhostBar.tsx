@@ -2,7 +2,7 @@
 import { Button, Flex, Text } from "@chakra-ui/react";
 import { Check, X } from "lucide-react";
 import { useMemo } from "react";
-import { printLength, printMass } from "@/core/units/print";
+import { printLength, printMass } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { editWords } from "@/words/edits";
 import { createWeigher } from "@/workers/services";

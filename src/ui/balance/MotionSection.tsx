@@ -11,11 +11,11 @@ import {
   XAxis,
   YAxis,
 } from "recharts";
-import { roundTo } from "@/core/number";
-import { MM_PER_INCH } from "@/core/units/length";
-import { GRAMS_PER_OUNCE, lengthUnitName, printLength, printMass, printMeasure } from "@/core/units/print";
-import { dynamics, effectiveMass } from "@/core/weigh/dynamics";
-import type { MassReport } from "@/core/weigh/report";
+import { roundTo } from "@/core/base/number";
+import { MM_PER_INCH } from "@/core/base/units/length";
+import { GRAMS_PER_OUNCE, lengthUnitName, printLength, printMass, printMeasure } from "@/core/base/units/print";
+import { dynamics, effectiveMass } from "@/core/figures/weigh/dynamics";
+import type { MassReport } from "@/core/figures/weigh/report";
 import { useUnits } from "@/store/settings";
 import { datumWords } from "@/words/balance";
 import { useDesign, useSettledDesign } from "../bench/BenchContext";

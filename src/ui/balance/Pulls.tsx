@@ -1,10 +1,10 @@
 "use client";
 import { Box, Flex, Text } from "@chakra-ui/react";
 import { memo } from "react";
-import { outside } from "@/core/design/uses";
-import { printLength, type UnitSystem } from "@/core/units/print";
-import { groupPulls, type Pull, partPulls } from "@/core/weigh/pulls";
-import type { MassReport } from "@/core/weigh/report";
+import { outside } from "@/core/knife/design/uses";
+import { printLength, type UnitSystem } from "@/core/base/units/print";
+import { groupPulls, type Pull, partPulls } from "@/core/figures/weigh/pulls";
+import type { MassReport } from "@/core/figures/weigh/report";
 import { useUnits } from "@/store/settings";
 import { partName } from "@/words/parts";
 import { GROUP_WORDS } from "@/words/pulls";

@@ -2,12 +2,12 @@
 import { Box, Text } from "@chakra-ui/react";
 import { memo, useMemo } from "react";
 import { Bar, BarChart, CartesianGrid, Legend, ResponsiveContainer, XAxis, YAxis } from "recharts";
-import type { Design } from "@/core/design/schema";
-import { type PartRef, partRefsOfChange, partRefsOfMaterial } from "@/core/review/partRefs";
-import { dimensionsOf } from "@/core/tune/dimensions";
-import type { Spread } from "@/core/tune/spread";
-import { MM_PER_INCH } from "@/core/units/length";
-import { GRAMS_PER_OUNCE, printLength, printMass, type UnitSystem } from "@/core/units/print";
+import type { Design } from "@/core/knife/design/schema";
+import { type PartRef, partRefsOfChange, partRefsOfMaterial } from "@/core/figures/review/partRefs";
+import { dimensionsOf } from "@/core/figures/tune/dimensions";
+import type { Spread } from "@/core/figures/tune/spread";
+import { MM_PER_INCH } from "@/core/base/units/length";
+import { GRAMS_PER_OUNCE, printLength, printMass, type UnitSystem } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { leverWords } from "@/words/levers";
 import { useSettledDesign } from "../bench/BenchContext";

@@ -1,10 +1,10 @@
 "use client";
 import { Text } from "@chakra-ui/react";
 import { memo } from "react";
-import { USES, type UseKind } from "@/core/design/schema";
-import { outside } from "@/core/design/uses";
-import { printLength, printMass } from "@/core/units/print";
-import type { MassReport } from "@/core/weigh/report";
+import { USES, type UseKind } from "@/core/knife/design/schema";
+import { outside } from "@/core/knife/design/uses";
+import { printLength, printMass } from "@/core/base/units/print";
+import type { MassReport } from "@/core/figures/weigh/report";
 import { useUnits } from "@/store/settings";
 import { datumWords } from "@/words/balance";
 import { USE_WORDS } from "@/words/levers";

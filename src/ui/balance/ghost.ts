@@ -1,4 +1,4 @@
-import type { Design } from "@/core/design/schema";
+import type { Design } from "@/core/knife/design/schema";
 import type { FixedEdit } from "@/core/edit/fixed/edits";
 
 type PullEdit = Extract<FixedEdit, { readonly code: "pull" }>;

@@ -1,7 +1,7 @@
 "use client";
 import { Box, Text } from "@chakra-ui/react";
 import { memo, useMemo } from "react";
-import type { ProductDesign } from "@/core/design/product";
+import type { ProductDesign } from "@/core/knife/design/product";
 import { viewsOf } from "../products/viewsOf";
 
 interface FormCardProps {

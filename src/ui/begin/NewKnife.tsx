@@ -2,8 +2,8 @@
 import { Box, Button, Flex, Grid, Heading, Input, NativeSelect, Stack, Text } from "@chakra-ui/react";
 import { useRouter } from "next/navigation";
 import { useEffect, useId, useMemo, useState } from "react";
-import { likeAnother, type ProductDesign } from "@/core/design/product";
-import { movedInto } from "@/core/design/workshop";
+import { likeAnother, type ProductDesign } from "@/core/knife/design/product";
+import { movedInto } from "@/core/knife/design/workshop";
 import { RECORDS } from "@/core/products/records";
 import { addKnife, freeName, readableKnives, takenNames } from "@/store/knives";
 import { useKept } from "@/store/useKept";

@@ -1,6 +1,6 @@
 import { Box, Text } from "@chakra-ui/react";
-import { printMass } from "@/core/units/print";
-import type { Weighing } from "@/core/weigh/weigh";
+import { printMass } from "@/core/base/units/print";
+import type { Weighing } from "@/core/figures/weigh/weigh";
 import { useUnits } from "@/store/settings";
 import { balanceShort } from "@/words/balance";
 import { findingWords } from "@/words/findings";

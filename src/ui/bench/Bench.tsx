@@ -1,7 +1,7 @@
 "use client";
 import { Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
 import { useEffect, useState } from "react";
-import type { ProductDesign } from "@/core/design/product";
+import type { ProductDesign } from "@/core/knife/design/product";
 import { type Autosave, createAutosave } from "@/store/autosave";
 import { db } from "@/store/db";
 import { firstVisit } from "@/store/firstVisit";

@@ -2,8 +2,8 @@
 import { createContext, useContext } from "react";
 import { useStore } from "zustand";
 import { useShallow } from "zustand/react/shallow";
-import type { ProductDesign } from "@/core/design/product";
-import type { Design } from "@/core/design/schema";
+import type { ProductDesign } from "@/core/knife/design/product";
+import type { Design } from "@/core/knife/design/schema";
 import type { KeptEdit } from "@/core/edit/kept";
 import { useUnits } from "@/store/settings";
 import type { ProductViews } from "../products/product";

@@ -1,9 +1,9 @@
 "use client";
-import type { Design } from "@/core/design/schema";
+import type { Design } from "@/core/knife/design/schema";
 import type { PointPlace } from "@/core/edit/fixed/pointEdits";
 import type { BenchPoint } from "@/core/edit/points/types";
-import { valueAt } from "@/core/record/path";
-import { printLength, type UnitSystem } from "@/core/units/print";
+import { valueAt } from "@/core/base/record/path";
+import { printLength, type UnitSystem } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { fieldName } from "@/words/fields";
 import { small } from "@/words/grammar";

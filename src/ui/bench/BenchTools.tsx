@@ -3,7 +3,7 @@ import { Button, Flex, HStack, IconButton, Input, Text } from "@chakra-ui/react"
 import { FileDown, FileUp, Flag, Redo2, RotateCcw, Undo2 } from "lucide-react";
 import { useEffect, useState } from "react";
 import { useStore } from "zustand";
-import type { ProductDesign } from "@/core/design/product";
+import type { ProductDesign } from "@/core/knife/design/product";
 import { exportKnife } from "../files";
 import { notices } from "../shell/notice";
 import { useBenchOf, useEditWords, useLastEdit, useProduct } from "./BenchContext";

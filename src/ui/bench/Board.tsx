@@ -1,7 +1,7 @@
 "use client";
 import { type ReactNode, useEffect, useMemo, useRef, useState } from "react";
-import type { Design } from "@/core/design/schema";
-import { clamp } from "@/core/number";
+import type { Design } from "@/core/knife/design/schema";
+import { clamp } from "@/core/base/number";
 import { useUnits } from "@/store/settings";
 import { knifeExtent } from "../drawing/extent";
 import { Hatches } from "../drawing/Hatches";

@@ -1,7 +1,7 @@
 "use client";
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef } from "react";
-import type { Point } from "@/core/curve/bezier";
-import { roundTo } from "@/core/number";
+import type { Point } from "@/core/geometry/curve/bezier";
+import { roundTo } from "@/core/base/number";
 import { useSettings } from "@/store/settings";
 import { type Scale, toMm, toPx } from "../drawing/path";
 import { color } from "../theme";

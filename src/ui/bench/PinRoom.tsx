@@ -1,7 +1,7 @@
 "use client";
-import { boresOf, edgeOf } from "@/core/layout/bores";
-import { clamp } from "@/core/number";
-import { printLength } from "@/core/units/print";
+import { boresOf, edgeOf } from "@/core/knife/layout/bores";
+import { clamp } from "@/core/base/number";
+import { printLength } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { type Box, firstFree, placesRound, textWidth } from "../drawing/labels";
 import { type Scale, toPx } from "../drawing/path";

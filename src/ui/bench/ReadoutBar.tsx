@@ -2,9 +2,9 @@
 import { Button, HStack, Link, Text } from "@chakra-ui/react";
 import { memo } from "react";
 import { createStore, useStore } from "zustand";
-import type { PartRef } from "@/core/review/partRefs";
-import type { Finding, Fix } from "@/core/review/types";
-import { lengthUnitName, printLength, printLengthBare, printMass, type UnitSystem } from "@/core/units/print";
+import type { PartRef } from "@/core/figures/review/partRefs";
+import type { Finding, Fix } from "@/core/figures/review/types";
+import { lengthUnitName, printLength, printLengthBare, printMass, type UnitSystem } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { countWords, findingWords, SEVERITY_WORDS } from "@/words/findings";
 import { useMaterialOf } from "../materials";

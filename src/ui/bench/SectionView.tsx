@@ -1,9 +1,9 @@
 "use client";
 import { memo, useMemo } from "react";
-import type { Design } from "@/core/design/schema";
-import { printLength, type UnitSystem } from "@/core/units/print";
-import { assembleDrawn } from "@/core/views/drawn";
-import { type SectionShape, sectionShapes } from "@/core/views/section";
+import type { Design } from "@/core/knife/design/schema";
+import { printLength, type UnitSystem } from "@/core/base/units/print";
+import { assembleDrawn } from "@/core/figures/views/drawn";
+import { type SectionShape, sectionShapes } from "@/core/figures/views/section";
 import { useUnits } from "@/store/settings";
 import { datumWords } from "@/words/balance";
 import { Filled } from "../drawing/Filled";

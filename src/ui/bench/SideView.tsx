@@ -1,8 +1,8 @@
 "use client";
-import type { Point } from "@/core/curve/bezier";
-import type { Design } from "@/core/design/schema";
+import type { Point } from "@/core/geometry/curve/bezier";
+import type { Design } from "@/core/knife/design/schema";
 import { sidePoints } from "@/core/edit/points/pointsOf";
-import { printLength } from "@/core/units/print";
+import { printLength } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { NODE_WORDS } from "@/words/bladeWords";
 import { BalanceMark } from "../drawing/BalanceMark";

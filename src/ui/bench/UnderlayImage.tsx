@@ -1,6 +1,6 @@
 "use client";
-import { through } from "@/core/curve/affine";
-import { placingMap } from "@/core/pattern/placing";
+import { through } from "@/core/geometry/curve/affine";
+import { placingMap } from "@/core/exchange/pattern/placing";
 import type { Underlay } from "@/store/tables/photos";
 import { useUnderlay } from "@/store/underlays";
 import { usePicture } from "@/store/usePicture";

@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
-import { newDesign } from "@/core/design/create";
-import { newGuard } from "@/core/design/guards";
-import { freeId, openSpot } from "@/core/fit/openSpot";
-import { checkDesign } from "@/core/validity/checkDesign";
+import { newDesign } from "@/core/knife/design/create";
+import { newGuard } from "@/core/knife/design/guards";
+import { freeId, openSpot } from "@/core/figures/fit/openSpot";
+import { checkDesign } from "@/core/knife/validity/checkDesign";
 import { knifeExtent } from "../drawing/extent";
 import { chordPath, cubicPath, toMm, toPx } from "../drawing/path";
 

@@ -1,8 +1,8 @@
 import { describe, expect, it, vi } from "vitest";
-import { newDesign } from "@/core/design/create";
-import type { Design } from "@/core/design/schema";
-import { reviewDesign } from "@/core/review/reviewDesign";
-import { weigh } from "@/core/weigh/weigh";
+import { newDesign } from "@/core/knife/design/create";
+import type { Design } from "@/core/knife/design/schema";
+import { reviewDesign } from "@/core/figures/review/reviewDesign";
+import { weigh } from "@/core/figures/weigh/weigh";
 import type { Autosave } from "@/store/autosave";
 import { createSession } from "@/store/session";
 import { spine } from "@/store/session.fixtures";

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { newDesign } from "@/core/design/create";
-import type { Finding } from "@/core/review/types";
+import { newDesign } from "@/core/knife/design/create";
+import type { Finding } from "@/core/figures/review/types";
 import { NOTHING_NOTICED, newestFirst, notice } from "./noticed";
 
 const finding = (rule: Finding["rule"], severity: Finding["severity"], subject: string | null = null) =>

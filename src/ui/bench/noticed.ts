@@ -1,5 +1,5 @@
-import type { ProductDesign } from "@/core/design/product";
-import type { Finding } from "@/core/review/types";
+import type { ProductDesign } from "@/core/knife/design/product";
+import type { Finding } from "@/core/figures/review/types";
 
 /** Whose findings: what cannot be built, or the trade's rules, which are asked after the weighing. */
 export type Source = "faults" | "trade";

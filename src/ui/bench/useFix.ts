@@ -1,6 +1,6 @@
 "use client";
-import type { ProductDesign } from "@/core/design/product";
-import type { Finding, Fix } from "@/core/review/types";
+import type { ProductDesign } from "@/core/knife/design/product";
+import type { Finding, Fix } from "@/core/figures/review/types";
 import { notices } from "../shell/notice";
 import { useBenchOf, useViews } from "./BenchContext";
 

@@ -1,5 +1,5 @@
 "use client";
-import { printLength, printMass } from "@/core/units/print";
+import { printLength, printMass } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 
 import { BalanceMark } from "../drawing/BalanceMark";

@@ -15,11 +15,11 @@ import {
   XAxis,
   YAxis,
 } from "recharts";
-import { PART_GROUPS, type PartGroup } from "@/core/assembly/types";
-import { roundTo } from "@/core/number";
-import { MM_PER_INCH } from "@/core/units/length";
-import { GRAMS_PER_OUNCE } from "@/core/units/print";
-import { groupPulls } from "@/core/weigh/pulls";
+import { PART_GROUPS, type PartGroup } from "@/core/knife/assembly/types";
+import { roundTo } from "@/core/base/number";
+import { MM_PER_INCH } from "@/core/base/units/length";
+import { GRAMS_PER_OUNCE } from "@/core/base/units/print";
+import { groupPulls } from "@/core/figures/weigh/pulls";
 import { useUnits } from "@/store/settings";
 import { GROUP_WORDS } from "@/words/pulls";
 import { evenTicks } from "../evenTicks";

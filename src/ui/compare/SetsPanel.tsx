@@ -8,9 +8,9 @@ import {
   type SetPart,
   setMaterial,
   setName,
-} from "@/core/design/materialSets";
-import type { Variant } from "@/core/design/variant";
-import type { MaterialClass } from "@/core/stock/types";
+} from "@/core/knife/design/materialSets";
+import type { Variant } from "@/core/knife/design/variant";
+import type { MaterialClass } from "@/core/materials/types";
 import { ownMaterials } from "@/store/ownMaterials";
 import { useDesign } from "../bench/BenchContext";
 import { FOR_GUARDS, FOR_LINERS, FOR_PINS, FOR_SCALES, MaterialField } from "../fields/MaterialField";

@@ -2,12 +2,12 @@
 import { Button, Editable, Flex, IconButton, Text } from "@chakra-ui/react";
 import { Trash2 } from "lucide-react";
 import { useMemo } from "react";
-import { differingInputs } from "@/core/compare/inputs";
-import { differingTraits, traitOf } from "@/core/compare/traits";
-import { materialsIn } from "@/core/design/materials";
-import type { Design } from "@/core/design/schema";
-import { inTarget } from "@/core/design/uses";
-import { printLength, printMass, type UnitSystem } from "@/core/units/print";
+import { differingInputs } from "@/core/figures/compare/inputs";
+import { differingTraits, traitOf } from "@/core/figures/compare/traits";
+import { materialsIn } from "@/core/knife/design/materials";
+import type { Design } from "@/core/knife/design/schema";
+import { inTarget } from "@/core/knife/design/uses";
+import { printLength, printMass, type UnitSystem } from "@/core/base/units/print";
 import { MOST_BESIDE, putBeside, useBeside } from "@/store/beside";
 import { addKnife, freeName, takenNames } from "@/store/knives";
 import type { VariantRecord } from "@/store/rows";

@@ -2,7 +2,7 @@
 import { Button, Flex, Input, Text } from "@chakra-ui/react";
 import { Layers, Plus } from "lucide-react";
 import { useState } from "react";
-import type { Variant } from "@/core/design/variant";
+import type { Variant } from "@/core/knife/design/variant";
 import { putBeside } from "@/store/beside";
 import { addVariants } from "@/store/variants";
 import { useBench, useDesign } from "../bench/BenchContext";

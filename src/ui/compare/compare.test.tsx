@@ -2,10 +2,10 @@
 import { screen, waitFor, within } from "@testing-library/react";
 import { userEvent } from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
-import { newDesign } from "@/core/design/create";
-import type { Design } from "@/core/design/schema";
-import { printMass } from "@/core/units/print";
-import { weigh } from "@/core/weigh/weigh";
+import { newDesign } from "@/core/knife/design/create";
+import type { Design } from "@/core/knife/design/schema";
+import { printMass } from "@/core/base/units/print";
+import { weigh } from "@/core/figures/weigh/weigh";
 import { variantsOf } from "@/store/variants";
 import { useBench } from "../bench/BenchContext";
 import { onBench } from "../onBench.fixtures";

@@ -1,6 +1,6 @@
 "use client";
-import type { Bill } from "@/core/cost/bill";
-import type { Design } from "@/core/design/schema";
+import type { Bill } from "@/core/figures/cost/bill";
+import type { Design } from "@/core/knife/design/schema";
 import { useShop } from "@/store/shop";
 import { createBenchWorker } from "@/workers/services";
 import { useWorkerQueries } from "../useWorkerQuery";

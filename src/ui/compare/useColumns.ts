@@ -1,9 +1,9 @@
 "use client";
 import { useMemo } from "react";
-import type { Bill } from "@/core/cost/bill";
-import { type Design, onlyFixed } from "@/core/design/schema";
-import type { MassReport } from "@/core/weigh/report";
-import type { Weighing } from "@/core/weigh/weigh";
+import type { Bill } from "@/core/figures/cost/bill";
+import { type Design, onlyFixed } from "@/core/knife/design/schema";
+import type { MassReport } from "@/core/figures/weigh/report";
+import type { Weighing } from "@/core/figures/weigh/weigh";
 import { type Beside, useBeside } from "@/store/beside";
 import { readableKnives } from "@/store/knives";
 import type { Damaged } from "@/store/reading";

@@ -1,8 +1,8 @@
 "use client";
 import { Button, Flex, NativeSelect, Stack } from "@chakra-ui/react";
 import { useRef, useState } from "react";
-import { type Price, SHOP_LIMITS, type Shop } from "@/core/cost/shop";
-import { own } from "@/core/own";
+import { type Price, SHOP_LIMITS, type Shop } from "@/core/figures/cost/shop";
+import { own } from "@/core/base/own";
 import { changeShop } from "@/store/shop";
 import { PRICE_BY_WORDS, priceKeyWords } from "@/words/cost";
 import { LengthField } from "../fields/LengthField";

@@ -2,9 +2,9 @@
 import { Button, Flex, Input, Stack, Text } from "@chakra-ui/react";
 import workshop from "@demo/prices/workshop.json";
 import { useState } from "react";
-import type { Shop } from "@/core/cost/shop";
-import { SHOP_LIMITS } from "@/core/cost/shop";
-import { LARGEST_PRICES_BYTES, readPrices, writePrices } from "@/core/files/prices/prices";
+import type { Shop } from "@/core/figures/cost/shop";
+import { SHOP_LIMITS } from "@/core/figures/cost/shop";
+import { LARGEST_PRICES_BYTES, readPrices, writePrices } from "@/core/exchange/files/prices/prices";
 import { changeShop, useShop } from "@/store/shop";
 import { pricesFailureWords } from "@/words/pricesFailures";
 import { createFileReader } from "@/workers/services";

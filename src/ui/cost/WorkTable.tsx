@@ -2,9 +2,9 @@
 import { Button, Flex, IconButton, Input, Text } from "@chakra-ui/react";
 import { Plus, RotateCcw, X } from "lucide-react";
 import { nanoid } from "nanoid";
-import type { Bill } from "@/core/cost/bill";
-import { isFull } from "@/core/design/limits";
-import type { Work } from "@/core/design/schema";
+import type { Bill } from "@/core/figures/cost/bill";
+import { isFull } from "@/core/knife/design/limits";
+import type { Work } from "@/core/knife/design/schema";
 import { TASK_WORDS } from "@/words/cost";
 import { printMinutes } from "@/words/money";
 import { useBench, useDesign } from "../bench/BenchContext";

@@ -2,9 +2,9 @@
 import { screen, within } from "@testing-library/react";
 import { userEvent } from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
-import { billOf } from "@/core/cost/bill";
-import { plainShop } from "@/core/cost/shop";
-import { newDesign } from "@/core/design/create";
+import { billOf } from "@/core/figures/cost/bill";
+import { plainShop } from "@/core/figures/cost/shop";
+import { newDesign } from "@/core/knife/design/create";
 import { TASK_WORDS } from "@/words/cost";
 import { onBench } from "../onBench.fixtures";
 import { WorkTable } from "./WorkTable";

@@ -1,10 +1,10 @@
 import { useId } from "react";
-import type { Point } from "@/core/curve/bezier";
-import type { Design } from "@/core/design/schema";
-import { placedMark } from "@/core/layout/bladeMarks";
-import { bladeEdges, bolsterCorners, notchRound, rampRise } from "@/core/layout/bladeParts";
-import { layoutOf } from "@/core/layout/layout";
-import { grindLines } from "@/core/views/grindLines";
+import type { Point } from "@/core/geometry/curve/bezier";
+import type { Design } from "@/core/knife/design/schema";
+import { placedMark } from "@/core/knife/layout/bladeMarks";
+import { bladeEdges, bolsterCorners, notchRound, rampRise } from "@/core/knife/layout/bladeParts";
+import { layoutOf } from "@/core/knife/layout/layout";
+import { grindLines } from "@/core/figures/views/grindLines";
 import { color } from "../theme";
 import { disc } from "./FastenerFace";
 import { Filled } from "./Filled";

@@ -1,11 +1,11 @@
 import { useId } from "react";
-import type { Contour } from "@/core/curve/contour";
-import type { Design } from "@/core/design/schema";
-import { layoutOf } from "@/core/layout/layout";
-import { lengthwiseFaces } from "@/core/layout/lengthwise";
-import { radians } from "@/core/number";
-import { INSIDE_MM, SAME_PLACE_MM } from "@/core/tolerances";
-import { type CutAcross, faceCells } from "@/core/views/cells";
+import type { Contour } from "@/core/geometry/curve/contour";
+import type { Design } from "@/core/knife/design/schema";
+import { layoutOf } from "@/core/knife/layout/layout";
+import { lengthwiseFaces } from "@/core/knife/layout/lengthwise";
+import { radians } from "@/core/base/number";
+import { INSIDE_MM, SAME_PLACE_MM } from "@/core/base/tolerances";
+import { type CutAcross, faceCells } from "@/core/figures/views/cells";
 import { color } from "../theme";
 import { Filled } from "./Filled";
 import { cubicPath, type Scale, toPx } from "./path";

@@ -1,4 +1,4 @@
-import { MATERIAL_CLASSES, type MaterialClass } from "@/core/stock/types";
+import { MATERIAL_CLASSES, type MaterialClass } from "@/core/materials/types";
 import { color } from "../theme";
 
 /** Our own hatching: one pattern a class of material, drawn over the material's tint. */

@@ -1,10 +1,10 @@
 import { memo } from "react";
-import { slotContour } from "@/core/curve/shapes";
-import type { Design } from "@/core/design/schema";
-import { layoutOf } from "@/core/layout/layout";
-import { radians } from "@/core/number";
-import { drawnExtras } from "@/core/views/extras";
-import { grooveEdges } from "@/core/views/grooveEdges";
+import { slotContour } from "@/core/geometry/curve/shapes";
+import type { Design } from "@/core/knife/design/schema";
+import { layoutOf } from "@/core/knife/layout/layout";
+import { radians } from "@/core/base/number";
+import { drawnExtras } from "@/core/figures/views/extras";
+import { grooveEdges } from "@/core/figures/views/grooveEdges";
 import { color } from "../theme";
 import { BladeSide } from "./BladeSide";
 import { hasExtras } from "./extent";

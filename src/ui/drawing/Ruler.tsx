@@ -1,6 +1,6 @@
 import { memo } from "react";
-import { MM_PER_INCH } from "@/core/units/length";
-import type { UnitSystem } from "@/core/units/print";
+import { MM_PER_INCH } from "@/core/base/units/length";
+import type { UnitSystem } from "@/core/base/units/print";
 import { color } from "../theme";
 import type { Scale } from "./path";
 import { DrawnText } from "./Text";

@@ -1,10 +1,10 @@
-import { cubicY } from "@/core/curve/bezier";
-import type { Design } from "@/core/design/schema";
-import { fittingsOn } from "@/core/guardFittings/registry";
-import { bladeReaches } from "@/core/layout/bladeParts";
-import { layoutOf } from "@/core/layout/layout";
-import { endKindOf } from "@/core/tangEnds/registry";
-import { drawnExtras } from "@/core/views/extras";
+import { cubicY } from "@/core/geometry/curve/bezier";
+import type { Design } from "@/core/knife/design/schema";
+import { fittingsOn } from "@/core/kinds/guardFittings/registry";
+import { bladeReaches } from "@/core/knife/layout/bladeParts";
+import { layoutOf } from "@/core/knife/layout/layout";
+import { endKindOf } from "@/core/kinds/tangEnds/registry";
+import { drawnExtras } from "@/core/figures/views/extras";
 import type { Extent } from "./path";
 
 /** The box round blade, handle, guard, and what stands out of the handle: pommels, rings, nuts. */

@@ -1,4 +1,4 @@
-import type { Cubic, Point } from "@/core/curve/bezier";
+import type { Cubic, Point } from "@/core/geometry/curve/bezier";
 
 /** The box round a product seen from the side, mm. */
 export interface Extent {

@@ -1,9 +1,9 @@
 "use client";
 import { type KeyboardEvent, useState } from "react";
-import { clamp, roundTo } from "@/core/number";
-import { ROUNDING } from "@/core/tolerances";
-import { MM_PER_INCH, parseLength } from "@/core/units/length";
-import { lengthUnitName, printLengthShort } from "@/core/units/print";
+import { clamp, roundTo } from "@/core/base/number";
+import { ROUNDING } from "@/core/base/tolerances";
+import { MM_PER_INCH, parseLength } from "@/core/base/units/length";
+import { lengthUnitName, printLengthShort } from "@/core/base/units/print";
 import { useSettings } from "@/store/settings";
 import { boundsWords, lengthFailureWords } from "@/words/lengthFailures";
 import { TypedRow } from "./TypedRow";

@@ -2,8 +2,8 @@
 import { Input } from "@chakra-ui/react";
 import { useState } from "react";
 import type { FixedPath } from "@/core/edit/fixed/edits";
-import { parseLength } from "@/core/units/length";
-import { printLengthShort } from "@/core/units/print";
+import { parseLength } from "@/core/base/units/length";
+import { printLengthShort } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { fieldName } from "@/words/fields";
 import { boundsWords, lengthFailureWords } from "@/words/lengthFailures";

@@ -2,7 +2,7 @@
 import { Field, Flex, IconButton } from "@chakra-ui/react";
 import { Lock, LockOpen } from "lucide-react";
 import { createContext, useContext } from "react";
-import { isLocked } from "@/core/design/marks";
+import { isLocked } from "@/core/knife/design/marks";
 import { useBench, useDesign } from "../bench/BenchContext";
 
 /** The place in the design that a field is bound to, for its lock; null of a field that has none. */

@@ -3,7 +3,7 @@ import { Field, Flex, IconButton, NativeSelect, Spacer } from "@chakra-ui/react"
 import { Search } from "lucide-react";
 import dynamic from "next/dynamic";
 import { memo, useState } from "react";
-import type { MaterialClass } from "@/core/stock/types";
+import type { MaterialClass } from "@/core/materials/types";
 import { noteChosen, useSettings } from "@/store/settings";
 import { HAZARD_WORDS } from "@/words/materials";
 import { useMaterialOf } from "../materials";

@@ -2,8 +2,8 @@
 import { Button, Combobox, createListCollection, HStack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import { useEffect, useMemo, useRef, useState } from "react";
-import { searchMaterials } from "@/core/stock/search";
-import type { Material, MaterialClass } from "@/core/stock/types";
+import { searchMaterials } from "@/core/materials/search";
+import type { Material, MaterialClass } from "@/core/materials/types";
 import { useSettings } from "@/store/settings";
 import { MATERIAL_CLASS_WORDS } from "@/words/materials";
 import { useMaterials } from "../materials";

@@ -1,6 +1,6 @@
 "use client";
 import { memo } from "react";
-import type { MaterialClass } from "@/core/stock/types";
+import type { MaterialClass } from "@/core/materials/types";
 import { MATERIAL_CLASS_WORDS } from "@/words/materials";
 import { useMaterials } from "../materials";
 

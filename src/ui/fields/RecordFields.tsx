@@ -1,7 +1,7 @@
 "use client";
-import { own } from "@/core/own";
-import type { Field, Fields } from "@/core/record/fields";
-import type { MaterialClass } from "@/core/stock/types";
+import { own } from "@/core/base/own";
+import type { Field, Fields } from "@/core/base/record/fields";
+import type { MaterialClass } from "@/core/materials/types";
 import { ChoiceAt, CountAt, FillAt, LengthAt, MaterialAt, ShareAt } from "./bound";
 import { FOR_FILLS, FOR_PINS } from "./MaterialField";
 

@@ -1,7 +1,7 @@
 "use client";
 import { type KeyboardEvent, useState } from "react";
-import { clamp, roundTo } from "@/core/number";
-import { ROUNDING } from "@/core/tolerances";
+import { clamp, roundTo } from "@/core/base/number";
+import { ROUNDING } from "@/core/base/tolerances";
 import { TypedRow } from "./TypedRow";
 import { useHandedOver } from "./useHandedOver";
 

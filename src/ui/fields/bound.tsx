@@ -1,11 +1,11 @@
 "use client";
 import { memo } from "react";
-import { type Limits, limitsAt } from "@/core/design/limits";
-import type { Design } from "@/core/design/schema";
+import { type Limits, limitsAt } from "@/core/knife/design/limits";
+import type { Design } from "@/core/knife/design/schema";
 import type { FixedPath } from "@/core/edit/fixed/edits";
-import { valueAt } from "@/core/record/path";
-import type { MaterialClass } from "@/core/stock/types";
-import { GRAMS_PER_OUNCE, type MeasureKind, measureOf } from "@/core/units/print";
+import { valueAt } from "@/core/base/record/path";
+import type { MaterialClass } from "@/core/materials/types";
+import { GRAMS_PER_OUNCE, type MeasureKind, measureOf } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { fieldName } from "@/words/fields";
 import { useBench, useDesign } from "../bench/BenchContext";

@@ -1,4 +1,4 @@
-import type { Material } from "@/core/stock/types";
+import type { Material } from "@/core/materials/types";
 
 /** The same materials, favourites first, then those that were chosen last, then the rest as they were. */
 export function firstOf(

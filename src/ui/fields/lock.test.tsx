@@ -2,8 +2,8 @@
 import { screen, waitFor } from "@testing-library/react";
 import { userEvent } from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
-import { newDesign } from "@/core/design/create";
-import { leverEffects } from "@/core/tune/effects";
+import { newDesign } from "@/core/knife/design/create";
+import { leverEffects } from "@/core/figures/tune/effects";
 import { onBench } from "../onBench.fixtures";
 import { LengthAt } from "./bound";
 

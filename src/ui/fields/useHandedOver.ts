@@ -1,5 +1,5 @@
 import { useRef } from "react";
-import { ROUNDING } from "@/core/tolerances";
+import { ROUNDING } from "@/core/base/tolerances";
 
 /**
  * A figure of a field that has been handed over and not been answered by a new `value` yet: keys can be quicker than what

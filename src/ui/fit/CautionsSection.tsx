@@ -1,7 +1,7 @@
 "use client";
 import { List, Text } from "@chakra-ui/react";
-import { materialsOf } from "@/core/validity/checkDesign";
-import { assembleDrawn } from "@/core/views/drawn";
+import { materialsOf } from "@/core/knife/validity/checkDesign";
+import { assembleDrawn } from "@/core/figures/views/drawn";
 import { cautionsFor } from "@/words/cautions";
 import { HAZARD_WORDS } from "@/words/materials";
 import { useDesign } from "../bench/BenchContext";

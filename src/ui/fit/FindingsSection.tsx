@@ -2,10 +2,10 @@
 import { Box, Button, Flex, Input, Stack, Text } from "@chakra-ui/react";
 import { Wrench } from "lucide-react";
 import { useState } from "react";
-import type { Design } from "@/core/design/schema";
-import { partRefsOfFinding } from "@/core/review/partRefs";
-import { RULES } from "@/core/review/reviewDesign";
-import type { Finding } from "@/core/review/types";
+import type { Design } from "@/core/knife/design/schema";
+import { partRefsOfFinding } from "@/core/figures/review/partRefs";
+import { RULES } from "@/core/figures/review/reviewDesign";
+import type { Finding } from "@/core/figures/review/types";
 import { useUnits } from "@/store/settings";
 import { findingWords, isTradeRule, SEVERITY_WORDS } from "@/words/findings";
 import { effectWords, offerWords } from "@/words/offers";

@@ -1,8 +1,8 @@
 "use client";
-import type { GlueJoint } from "@/core/fit/glue";
-import type { FitSheet } from "@/core/fit/sheet";
-import type { PartRef } from "@/core/review/partRefs";
-import { printMass } from "@/core/units/print";
+import type { GlueJoint } from "@/core/figures/fit/glue";
+import type { FitSheet } from "@/core/figures/fit/sheet";
+import type { PartRef } from "@/core/figures/review/partRefs";
+import { printMass } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { JOINT_WORDS } from "@/words/fit";
 import { LengthAt, ShareAt, YesAt } from "../fields/bound";

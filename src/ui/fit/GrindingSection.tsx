@@ -1,7 +1,7 @@
 "use client";
 import { useMemo } from "react";
-import { grindStages, hollowTools } from "@/core/fit/grinding";
-import { printLength } from "@/core/units/print";
+import { grindStages, hollowTools } from "@/core/figures/fit/grinding";
+import { printLength } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { HOLLOW_WORDS, hollowToolWords } from "@/words/grinding";
 import { useDesign } from "../bench/BenchContext";

@@ -1,6 +1,6 @@
 "use client";
-import type { FitSheet } from "@/core/fit/sheet";
-import { printLength } from "@/core/units/print";
+import type { FitSheet } from "@/core/figures/fit/sheet";
+import { printLength } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 
 import { DATUM_HELP } from "@/words/balance";

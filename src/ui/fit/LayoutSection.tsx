@@ -2,8 +2,8 @@
 import { Button, Flex } from "@chakra-ui/react";
 import { useState } from "react";
 import type { PinLay } from "@/core/edit/fixed/guardEdits";
-import type { FitSheet } from "@/core/fit/sheet";
-import { printLength } from "@/core/units/print";
+import type { FitSheet } from "@/core/figures/fit/sheet";
+import { printLength } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { DATUM_HELP } from "@/words/balance";
 import { itemWords } from "@/words/fasteners";

@@ -3,8 +3,8 @@ import { Box, Button, Flex, Grid, Heading, Stack, Table, Text } from "@chakra-ui
 import { SlidersHorizontal } from "lucide-react";
 import { type KeyboardEvent, type ReactNode, useState } from "react";
 import { createStore, useStore } from "zustand";
-import type { Point } from "@/core/curve/bezier";
-import type { PartRef } from "@/core/review/partRefs";
+import type { Point } from "@/core/geometry/curve/bezier";
+import type { PartRef } from "@/core/figures/review/partRefs";
 import { useHighlight, usePointedAt } from "../sight/useHighlight";
 
 /** Sections whose settings are unfolded, until the tab is closed. */

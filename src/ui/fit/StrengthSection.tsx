@@ -1,7 +1,7 @@
 "use client";
-import type { FitSheet } from "@/core/fit/sheet";
-import { partRefsOfMaterial } from "@/core/review/partRefs";
-import { printLength, printMeasure } from "@/core/units/print";
+import type { FitSheet } from "@/core/figures/fit/sheet";
+import { partRefsOfMaterial } from "@/core/figures/review/partRefs";
+import { printLength, printMeasure } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { DATUM_HELP } from "@/words/balance";
 import { useDesign } from "../bench/BenchContext";

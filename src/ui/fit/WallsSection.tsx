@@ -1,12 +1,12 @@
 "use client";
 import { Text } from "@chakra-ui/react";
 import { useMemo, useState } from "react";
-import type { FitSheet } from "@/core/fit/sheet";
-import { thinnerTang, type Wall } from "@/core/fit/walls";
-import { layoutOf } from "@/core/layout/layout";
-import { limitIn } from "@/core/review/reviewDesign";
-import { toughnessOf } from "@/core/stock/working";
-import { printLength } from "@/core/units/print";
+import type { FitSheet } from "@/core/figures/fit/sheet";
+import { thinnerTang, type Wall } from "@/core/figures/fit/walls";
+import { layoutOf } from "@/core/knife/layout/layout";
+import { limitIn } from "@/core/figures/review/reviewDesign";
+import { toughnessOf } from "@/core/materials/working";
+import { printLength } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { useDesign } from "../bench/BenchContext";
 import { Datum } from "../Datum";

@@ -3,11 +3,11 @@
 import { act, fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { userEvent } from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
-import { applyFix } from "@/core/review/fixes";
-import { reviewDesign } from "@/core/review/reviewDesign";
-import { drawn, TRIPS } from "@/core/review/trips.fixtures";
-import type { Finding, TradeRule } from "@/core/review/types";
-import { shippedMaterial } from "@/core/stock/materials";
+import { applyFix } from "@/core/figures/review/fixes";
+import { reviewDesign } from "@/core/figures/review/reviewDesign";
+import { drawn, TRIPS } from "@/core/figures/review/trips.fixtures";
+import type { Finding, TradeRule } from "@/core/figures/review/types";
+import { shippedMaterial } from "@/core/materials/materials";
 import { findingWords } from "@/words/findings";
 import { effectWords, offerWords } from "@/words/offers";
 import { RULE_WORDS } from "@/words/rules";

@@ -1,14 +1,14 @@
 "use client";
 import { Box } from "@chakra-ui/react";
 import { type MouseEvent, useMemo } from "react";
-import { boxOf, circleLoop, straightLoop } from "@/core/contours/loop";
-import { after, shifted, stretched, through, turned } from "@/core/curve/affine";
-import type { Point } from "@/core/curve/bezier";
-import { polyline } from "@/core/curve/crossing";
-import type { Design } from "@/core/design/schema";
-import { layoutOf } from "@/core/layout/layout";
-import type { Found } from "@/core/pattern/found";
-import type { Placing } from "@/core/pattern/placing";
+import { boxOf, circleLoop, straightLoop } from "@/core/geometry/contours/loop";
+import { after, shifted, stretched, through, turned } from "@/core/geometry/curve/affine";
+import type { Point } from "@/core/geometry/curve/bezier";
+import { polyline } from "@/core/geometry/curve/crossing";
+import type { Design } from "@/core/knife/design/schema";
+import { layoutOf } from "@/core/knife/layout/layout";
+import type { Found } from "@/core/exchange/pattern/found";
+import type { Placing } from "@/core/exchange/pattern/placing";
 import { color } from "../theme";
 import { pathOf } from "./pathOf";
 

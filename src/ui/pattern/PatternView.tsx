@@ -2,8 +2,8 @@
 import { Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
 import { FolderOpen } from "lucide-react";
 import { useMemo, useState } from "react";
-import { DRAWING_ENDINGS, DRAWING_NAMES } from "@/core/files/drawings";
-import { DRAWN_FIT, TRACED_FIT } from "@/core/pattern/applyOutline";
+import { DRAWING_ENDINGS, DRAWING_NAMES } from "@/core/exchange/files/drawings";
+import { DRAWN_FIT, TRACED_FIT } from "@/core/exchange/pattern/applyOutline";
 import { putUnderlay, useUnderlay } from "@/store/underlays";
 import { useBench, useDesign } from "../bench/BenchContext";
 import { FileButton } from "../fields/FileButton";

@@ -1,7 +1,7 @@
 "use client";
 import { Box, Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from "react";
-import type { Point } from "@/core/curve/bezier";
+import type { Point } from "@/core/geometry/curve/bezier";
 import { ChoiceField } from "../fields/ChoiceField";
 import { LengthField } from "../fields/LengthField";
 import { color } from "../theme";

@@ -1,9 +1,9 @@
 "use client";
 import { Box, Button, HStack, Stack, Text } from "@chakra-ui/react";
 import { useMemo } from "react";
-import { refusalOf } from "@/core/design/refusal";
-import { OUTLINE_ROLES } from "@/core/pattern/applyOutline";
-import { printMass } from "@/core/units/print";
+import { refusalOf } from "@/core/knife/design/refusal";
+import { OUTLINE_ROLES } from "@/core/exchange/pattern/applyOutline";
+import { printMass } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { outlineFailureWords } from "@/words/drawings";
 import { ROLE_WORDS } from "@/words/patterns";

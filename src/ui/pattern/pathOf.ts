@@ -1,4 +1,4 @@
-import type { Point } from "@/core/curve/bezier";
+import type { Point } from "@/core/geometry/curve/bezier";
 
 /** Chords as path data, y downward. */
 export const pathOf = (points: readonly Point[], closed: boolean): string =>

@@ -1,13 +1,13 @@
 "use client";
 import { useEffect, useMemo, useState } from "react";
-import type { Design } from "@/core/design/schema";
-import { own } from "@/core/own";
-import { withGuardOutline } from "@/core/pattern/applyGuard";
-import type { PlacedHole } from "@/core/pattern/applyHoles";
-import type { OutlineFit, OutlineRole } from "@/core/pattern/applyOutline";
-import type { FoundCircle, FoundOutline, FoundShapes } from "@/core/pattern/found";
-import type { Placing } from "@/core/pattern/placing";
-import { circlesIn, isInside, likelyPlacing, type Traced, traced } from "@/core/pattern/trace";
+import type { Design } from "@/core/knife/design/schema";
+import { own } from "@/core/base/own";
+import { withGuardOutline } from "@/core/exchange/pattern/applyGuard";
+import type { PlacedHole } from "@/core/exchange/pattern/applyHoles";
+import type { OutlineFit, OutlineRole } from "@/core/exchange/pattern/applyOutline";
+import type { FoundCircle, FoundOutline, FoundShapes } from "@/core/exchange/pattern/found";
+import type { Placing } from "@/core/exchange/pattern/placing";
+import { circlesIn, isInside, likelyPlacing, type Traced, traced } from "@/core/exchange/pattern/trace";
 
 export type Role = OutlineRole | "guard";
 export type HoleUse = Exclude<PlacedHole["as"], null> | "auto" | "none";

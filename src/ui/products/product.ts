@@ -1,10 +1,10 @@
 import type { ComponentType, ReactNode } from "react";
-import type { ProductDesign } from "@/core/design/product";
+import type { ProductDesign } from "@/core/knife/design/product";
 import type { EditFor } from "@/core/edit/editFor";
 import type { AnyEdit } from "@/core/edit/table";
-import type { PartRef } from "@/core/review/partRefs";
-import type { Finding, Fix, Offer } from "@/core/review/types";
-import type { UnitSystem } from "@/core/units/print";
+import type { PartRef } from "@/core/figures/review/partRefs";
+import type { Finding, Fix, Offer } from "@/core/figures/review/types";
+import type { UnitSystem } from "@/core/base/units/print";
 import type { Extent, Scale } from "../drawing/path";
 
 /** A step of a product's bench: what stands in the panel beside the drawing. */

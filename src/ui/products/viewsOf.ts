@@ -1,4 +1,4 @@
-import type { ProductDesign } from "@/core/design/product";
+import type { ProductDesign } from "@/core/knife/design/product";
 import { PRODUCT_VIEWS } from "./list";
 import type { ProductViews } from "./product";
 

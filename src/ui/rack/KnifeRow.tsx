@@ -2,8 +2,8 @@
 import { Box, Button, Flex, HStack, IconButton, Input, Link, Stack, Text } from "@chakra-ui/react";
 import { Copy, FileUp, Pencil, Trash2 } from "lucide-react";
 import { type ReactNode, useEffect, useMemo, useRef, useState } from "react";
-import type { Job } from "@/core/design/schema";
-import { printMass } from "@/core/units/print";
+import type { Job } from "@/core/knife/design/schema";
+import { printMass } from "@/core/base/units/print";
 import { changeDesign, duplicateKnife, removeKnife, restoreKnife } from "@/store/knives";
 import type { KnifeRecord } from "@/store/rows";
 import { useSettings } from "@/store/settings";

@@ -1,5 +1,5 @@
 import { Box } from "@chakra-ui/react";
-import { lengthUnitName } from "@/core/units/print";
+import { lengthUnitName } from "@/core/base/units/print";
 import { useSettings } from "@/store/settings";
 import { Ruler } from "../drawing/Ruler";
 import { RACK_DRAWING_PX } from "./measures";

@@ -1,7 +1,7 @@
 "use client";
 import { Flex, Input, InputGroup, NativeSelect, Text } from "@chakra-ui/react";
 import { Search } from "lucide-react";
-import type { KnifeState, UseKind } from "@/core/design/schema";
+import type { KnifeState, UseKind } from "@/core/knife/design/schema";
 import { STATE_WORDS } from "@/words/job";
 import { USE_WORDS } from "@/words/levers";
 import { ORDERS, type Order, type RackView } from "./order";

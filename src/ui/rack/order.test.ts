@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { compared } from "@/core/compared";
-import { newDesign } from "@/core/design/create";
+import { compared } from "@/core/base/compared";
+import { newDesign } from "@/core/knife/design/create";
 import { digestOf } from "@/store/digests";
 import type { RackFigures } from "@/store/rackFigures";
 import { needsDigests, ORDERS, type RackView, shownIds, WHOLE_RACK } from "./order";

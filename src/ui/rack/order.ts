@@ -1,5 +1,5 @@
-import { compared } from "@/core/compared";
-import type { KnifeState, UseKind } from "@/core/design/schema";
+import { compared } from "@/core/base/compared";
+import type { KnifeState, UseKind } from "@/core/knife/design/schema";
 import type { Digest } from "@/store/digests";
 import type { RackFigures } from "@/store/rackFigures";
 

@@ -1,6 +1,6 @@
 "use client";
 import { useEffect, useMemo, useState } from "react";
-import type { ProductDesign } from "@/core/design/product";
+import type { ProductDesign } from "@/core/knife/design/product";
 import { emptyOldBin } from "@/store/bin";
 import { firstVisit } from "@/store/firstVisit";
 import { knifeIds } from "@/store/knives";

@@ -1,7 +1,7 @@
 import { memo } from "react";
-import { PENS } from "@/core/paper/item";
-import type { Page } from "@/core/paper/page";
-import { corrected, mappedSteps, type Step, stepsOf } from "@/core/paper/strokes";
+import { PENS } from "@/core/exchange/paper/item";
+import type { Page } from "@/core/exchange/paper/page";
+import { corrected, mappedSteps, type Step, stepsOf } from "@/core/exchange/paper/strokes";
 
 const n = (value: number) => String(Math.round(value * 1000) / 1000);
 

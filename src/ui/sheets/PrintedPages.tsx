@@ -1,7 +1,7 @@
 "use client";
 import { useEffect, useState } from "react";
 import { createPortal, flushSync } from "react-dom";
-import type { Page } from "@/core/paper/page";
+import type { Page } from "@/core/exchange/paper/page";
 import { PageSvg } from "./PageSvg";
 
 const wayOf = ({ widthMm, heightMm }: Page) => (widthMm > heightMm ? "across" : "upright");

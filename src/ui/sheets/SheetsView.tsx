@@ -2,10 +2,10 @@
 import { Box, Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
 import { Download, Printer } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
-import { DRAWING_NAMES } from "@/core/files/drawings";
-import { missingIn } from "@/core/paper/missing";
-import type { Page } from "@/core/paper/page";
-import { correction } from "@/core/paper/paper";
+import { DRAWING_NAMES } from "@/core/exchange/files/drawings";
+import { missingIn } from "@/core/exchange/paper/missing";
+import type { Page } from "@/core/exchange/paper/page";
+import { correction } from "@/core/exchange/paper/paper";
 import { sheetKindsOf, sheetPages } from "@/sheets/pages";
 import type { SheetSource } from "@/sheets/sheet";
 import { missingWords, SHEET_KINDS, SHEET_WORDS, type SheetKind } from "@/words/sheets";

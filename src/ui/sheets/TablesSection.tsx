@@ -2,7 +2,7 @@
 import { Box, Button, Stack, Text } from "@chakra-ui/react";
 import { Download, Package } from "lucide-react";
 import { useState } from "react";
-import { writeCsv } from "@/core/files/csv/write";
+import { writeCsv } from "@/core/exchange/files/csv/write";
 import type { SheetSource } from "@/sheets/sheet";
 import { TABLE_KINDS, TABLE_WORDS, type TableKind, tableOf } from "@/sheets/tables";
 import { useBench } from "../bench/BenchContext";

@@ -1,11 +1,11 @@
 import { strToU8, type Zippable, zipSync } from "fflate";
-import { cuttables } from "@/core/cutting/cutJob";
-import { drawingOf } from "@/core/cutting/cuttable";
-import { AS_DRAWN } from "@/core/cutting/pieceLayers";
-import { writeCsv } from "@/core/files/csv/write";
-import { DRAWING_FORMAT_IDS, DRAWING_FORMATS } from "@/core/files/drawings";
-import { writeKnifeWithin } from "@/core/files/knife/write";
-import type { Material } from "@/core/stock/types";
+import { cuttables } from "@/core/exchange/cutting/cutJob";
+import { drawingOf } from "@/core/exchange/cutting/cuttable";
+import { AS_DRAWN } from "@/core/exchange/cutting/pieceLayers";
+import { writeCsv } from "@/core/exchange/files/csv/write";
+import { DRAWING_FORMAT_IDS, DRAWING_FORMATS } from "@/core/exchange/files/drawings";
+import { writeKnifeWithin } from "@/core/exchange/files/knife/write";
+import type { Material } from "@/core/materials/types";
 import { sheetKindsOf, sheetPages } from "@/sheets/pages";
 import type { SheetSource } from "@/sheets/sheet";
 import { TABLE_KINDS, tableOf } from "@/sheets/tables";

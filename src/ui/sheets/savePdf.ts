@@ -1,5 +1,5 @@
-import type { Page } from "@/core/paper/page";
-import { correction, type PrinterScale } from "@/core/paper/paper";
+import type { Page } from "@/core/exchange/paper/page";
+import { correction, type PrinterScale } from "@/core/exchange/paper/paper";
 import { fontFile } from "../fonts";
 
 /** Sheets as a PDF for a printer; the writer is loaded when it is asked for. */
@@ -8,6 +8,6 @@ export async function pdfOf(
   title: string,
   printer: PrinterScale,
 ): Promise<Uint8Array> {
-  const { pdfFonts, writePdf } = await import("@/core/files/pdf/write");
+  const { pdfFonts, writePdf } = await import("@/core/exchange/files/pdf/write");
   return writePdf(pages, { fonts: await pdfFonts(fontFile), title, correction: correction(printer) });
 }

@@ -1,9 +1,9 @@
 "use client";
 import { useLiveQuery } from "dexie-react-hooks";
 import { useMemo } from "react";
-import type { Bill } from "@/core/cost/bill";
-import { today } from "@/core/design/job";
-import { onlyFixed } from "@/core/design/schema";
+import type { Bill } from "@/core/figures/cost/bill";
+import { today } from "@/core/knife/design/job";
+import { onlyFixed } from "@/core/knife/design/schema";
 import type { Option, SheetSource } from "@/sheets/sheet";
 import { usePaper } from "@/store/paper";
 import { useSettings } from "@/store/settings";

@@ -1,6 +1,6 @@
 "use client";
 import { NativeSelect } from "@chakra-ui/react";
-import type { UnitSystem } from "@/core/units/print";
+import type { UnitSystem } from "@/core/base/units/print";
 import { changeSettings, useSettings } from "@/store/settings";
 
 const SYSTEMS: { value: UnitSystem; name: string }[] = [

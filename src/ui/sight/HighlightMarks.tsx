@@ -1,7 +1,7 @@
 "use client";
 import { memo, useMemo } from "react";
-import type { Design } from "@/core/design/schema";
-import { partLoops } from "@/core/review/partRefs";
+import type { Design } from "@/core/knife/design/schema";
+import { partLoops } from "@/core/figures/review/partRefs";
 import { useBenchState } from "../bench/BenchContext";
 import { chordPath, type Scale, toPx } from "../drawing/path";
 import { color } from "../theme";

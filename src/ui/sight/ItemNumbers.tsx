@@ -1,9 +1,9 @@
 "use client";
 import { memo } from "react";
-import { holesOf, slotsOf } from "@/core/design/openings";
-import type { Design } from "@/core/design/schema";
-import { itemNames, pieceNaming } from "@/core/layout/itemNames";
-import { layoutOf } from "@/core/layout/layout";
+import { holesOf, slotsOf } from "@/core/knife/design/openings";
+import type { Design } from "@/core/knife/design/schema";
+import { itemNames, pieceNaming } from "@/core/knife/layout/itemNames";
+import { layoutOf } from "@/core/knife/layout/layout";
 import { type Scale, toPx } from "../drawing/path";
 import { DrawnText } from "../drawing/Text";
 import { color } from "../theme";

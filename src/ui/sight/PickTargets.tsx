@@ -1,8 +1,8 @@
 "use client";
 import { type KeyboardEvent, memo, useRef, useState } from "react";
-import type { Design } from "@/core/design/schema";
-import { itemNames } from "@/core/layout/itemNames";
-import { type PartRef, pickable } from "@/core/review/partRefs";
+import type { Design } from "@/core/knife/design/schema";
+import { itemNames } from "@/core/knife/layout/itemNames";
+import { type PartRef, pickable } from "@/core/figures/review/partRefs";
 import { itemWords } from "@/words/fasteners";
 import { partName } from "@/words/parts";
 import { useBench } from "../bench/BenchContext";

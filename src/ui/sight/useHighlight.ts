@@ -1,6 +1,6 @@
 "use client";
-import type { Point } from "@/core/curve/bezier";
-import { meet, type PartRef } from "@/core/review/partRefs";
+import type { Point } from "@/core/geometry/curve/bezier";
+import { meet, type PartRef } from "@/core/figures/review/partRefs";
 import { useBench, useBenchState } from "../bench/BenchContext";
 import type { HighlightedBy } from "../bench/benchState";
 

@@ -3,9 +3,9 @@ import { OrbitControls } from "@react-three/drei";
 import { Canvas, type ThreeEvent, useThree } from "@react-three/fiber";
 import { type ComponentRef, type RefObject, useEffect, useMemo } from "react";
 import { BufferAttribute, BufferGeometry, type PerspectiveCamera, Vector3 } from "three";
-import type { PartMesh } from "@/core/kernel/partMeshes";
-import { radians } from "@/core/number";
-import type { MaterialOf } from "@/core/stock/types";
+import type { PartMesh } from "@/core/knife/kernel/partMeshes";
+import { radians } from "@/core/base/number";
+import type { MaterialOf } from "@/core/materials/types";
 import type { Offset } from "./explode";
 import { shaded } from "./shading";
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { PartMesh } from "@/core/kernel/partMeshes";
+import type { PartMesh } from "@/core/knife/kernel/partMeshes";
 import { offsets } from "./explode";
 
 const part = (id: string, group: string, middleMm: [number, number, number]): PartMesh => ({

@@ -1,4 +1,4 @@
-import type { PartMesh } from "@/core/kernel/partMeshes";
+import type { PartMesh } from "@/core/knife/kernel/partMeshes";
 
 /** How far each part is drawn out of its place, mm, at a share from 0 (in place) to 1. */
 export type Offset = readonly [number, number, number];

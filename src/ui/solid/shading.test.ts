@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { radians } from "@/core/number";
+import { radians } from "@/core/base/number";
 import { shaded } from "./shading";
 
 /** A roof of two square faces that meet along x at an angle, and a sliver on one of them. */

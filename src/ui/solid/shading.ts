@@ -1,4 +1,4 @@
-import type { TriangleMesh } from "@/core/solids/triangleMesh";
+import type { TriangleMesh } from "@/core/geometry/solids/triangleMesh";
 
 /** How a mesh is drawn: three corners a triangle with their normals, and the ends of each edge that shows. */
 export interface Shaded {

@@ -1,7 +1,7 @@
 "use client";
 import { useEffect, useRef, useState } from "react";
-import type { ProductDesign } from "@/core/design/product";
-import type { CutOpen, PartMesh } from "@/core/kernel/partMeshes";
+import type { ProductDesign } from "@/core/knife/design/product";
+import type { CutOpen, PartMesh } from "@/core/knife/kernel/partMeshes";
 import { solids } from "@/workers/services";
 
 /** A drag is followed when it rests this long, ms. */

@@ -2,10 +2,10 @@
 import { Box, HStack, Table, Text } from "@chakra-ui/react";
 import { useWindowVirtualizer } from "@tanstack/react-virtual";
 import { memo, useLayoutEffect, useRef, useState } from "react";
-import type { Shop } from "@/core/cost/shop";
-import type { OwnMaterial } from "@/core/stock/own/types";
-import type { Material } from "@/core/stock/types";
-import type { UnitSystem } from "@/core/units/print";
+import type { Shop } from "@/core/figures/cost/shop";
+import type { OwnMaterial } from "@/core/materials/own/types";
+import type { Material } from "@/core/materials/types";
+import type { UnitSystem } from "@/core/base/units/print";
 import { HAZARD_WORDS, MATERIAL_CLASS_WORDS } from "@/words/materials";
 import { PriceCell } from "../cost/PriceCell";
 import { Hatches, hatchId } from "../drawing/Hatches";

@@ -1,8 +1,8 @@
 "use client";
 import { HStack, IconButton } from "@chakra-ui/react";
 import { Copy, Pencil, Trash2 } from "lucide-react";
-import type { OwnMaterial } from "@/core/stock/own/types";
-import type { Material } from "@/core/stock/types";
+import type { OwnMaterial } from "@/core/materials/own/types";
+import type { Material } from "@/core/materials/types";
 import { putBack } from "@/store/bin";
 import { deleteMaterial } from "@/store/materialUses";
 import { usedByWords } from "@/words/ownMaterials";

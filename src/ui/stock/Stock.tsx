@@ -2,9 +2,9 @@
 import { Box, Button, Flex, Input, NativeSelect, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import { useMemo, useState } from "react";
-import { OWN_PREFIX } from "@/core/stock/own/types";
-import { searchMaterials } from "@/core/stock/search";
-import { MATERIAL_CLASSES, type Material, type MaterialClass } from "@/core/stock/types";
+import { OWN_PREFIX } from "@/core/materials/own/types";
+import { searchMaterials } from "@/core/materials/search";
+import { MATERIAL_CLASSES, type Material, type MaterialClass } from "@/core/materials/types";
 import { useOwnList } from "@/store/ownMaterials";
 import { useSettings } from "@/store/settings";
 import { useShop } from "@/store/shop";

@@ -1,8 +1,8 @@
 "use client";
 import { useEffect, useRef, useState } from "react";
-import type { DecimalMark } from "@/core/files/csv/figures";
-import { LARGEST_TABLE_BYTES } from "@/core/files/csv/limits";
-import type { StockReading } from "@/core/files/csv/readStock";
+import type { DecimalMark } from "@/core/exchange/files/csv/figures";
+import { LARGEST_TABLE_BYTES } from "@/core/exchange/files/csv/limits";
+import type { StockReading } from "@/core/exchange/files/csv/readStock";
 import { bringIn } from "@/store/bringIn";
 import { incomingMaterials, incomingPrices, NoRoomForPrices } from "@/store/incoming";
 import { CLASS_NAMES, stockFailureWords } from "@/words/stockTables";

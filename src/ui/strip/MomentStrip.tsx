@@ -1,10 +1,10 @@
 "use client";
 import { type KeyboardEvent, memo, useMemo, useRef } from "react";
-import type { PartGroup } from "@/core/assembly/types";
-import { ROUNDING } from "@/core/tolerances";
-import { printLength, printMass, type UnitSystem } from "@/core/units/print";
-import { type PartPull, partPulls } from "@/core/weigh/pulls";
-import type { MassReport } from "@/core/weigh/report";
+import type { PartGroup } from "@/core/knife/assembly/types";
+import { ROUNDING } from "@/core/base/tolerances";
+import { printLength, printMass, type UnitSystem } from "@/core/base/units/print";
+import { type PartPull, partPulls } from "@/core/figures/weigh/pulls";
+import type { MassReport } from "@/core/figures/weigh/report";
 import { partName } from "@/words/parts";
 import { partSentence } from "@/words/pulls";
 import { BalanceMark } from "../drawing/BalanceMark";

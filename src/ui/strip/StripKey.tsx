@@ -1,9 +1,9 @@
 "use client";
 import { memo } from "react";
-import type { PartGroup } from "@/core/assembly/types";
-import { lengthUnitName, printLengthBare, printMass, type UnitSystem } from "@/core/units/print";
-import { groupPulls } from "@/core/weigh/pulls";
-import type { MassReport } from "@/core/weigh/report";
+import type { PartGroup } from "@/core/knife/assembly/types";
+import { lengthUnitName, printLengthBare, printMass, type UnitSystem } from "@/core/base/units/print";
+import { groupPulls } from "@/core/figures/weigh/pulls";
+import type { MassReport } from "@/core/figures/weigh/report";
 import { GROUP_WORDS, pullSentence } from "@/words/pulls";
 import { color } from "../theme";
 import { GROUP_TINT } from "./MomentStrip";

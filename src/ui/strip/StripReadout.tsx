@@ -1,8 +1,8 @@
 "use client";
-import type { MaterialOf } from "@/core/stock/types";
-import { printMass, type UnitSystem } from "@/core/units/print";
-import { type PartPull, type Pull, pullOf } from "@/core/weigh/pulls";
-import type { MassReport } from "@/core/weigh/report";
+import type { MaterialOf } from "@/core/materials/types";
+import { printMass, type UnitSystem } from "@/core/base/units/print";
+import { type PartPull, type Pull, pullOf } from "@/core/figures/weigh/pulls";
+import type { MassReport } from "@/core/figures/weigh/report";
 import { partName } from "@/words/parts";
 import { addsWords, armWords, GROUP_WORDS, madeWords } from "@/words/pulls";
 import { DrawnText } from "../drawing/Text";

@@ -1,4 +1,4 @@
-import { clamp } from "@/core/number";
+import { clamp } from "@/core/base/number";
 /** Where the beam's rest stands and how fast it moves: mm, mm/s. */
 export interface Resting {
   readonly atMm: number;

@@ -1,4 +1,4 @@
-import type { PartWeight } from "@/core/weigh/report";
+import type { PartWeight } from "@/core/figures/weigh/report";
 import { partStem } from "@/words/parts";
 import { type Box, firstFree, overlap, textWidth } from "../drawing/labels";
 

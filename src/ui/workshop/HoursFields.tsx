@@ -1,7 +1,7 @@
 "use client";
 import { Grid, Input, Stack, Text } from "@chakra-ui/react";
 import { useState } from "react";
-import type { Workshop } from "@/core/design/record/workshop";
+import type { Workshop } from "@/core/knife/design/record/workshop";
 import { WEEKDAYS } from "@/words/workshop";
 import { Tick } from "../fields/Tick";
 

@@ -1,7 +1,7 @@
 "use client";
 import { Button, Flex, Link, Text } from "@chakra-ui/react";
 import type { ReactNode } from "react";
-import type { WorkshopPart } from "@/core/design/schema";
+import type { WorkshopPart } from "@/core/knife/design/schema";
 import { changeWorkshop, usePresentWorkshop, useWorkshops } from "@/store/workshops";
 import { PART_WORDS } from "@/words/workshop";
 import { useBench, useDesign } from "../bench/BenchContext";

@@ -1,9 +1,9 @@
 "use client";
 import { Box, Heading, Stack, Text } from "@chakra-ui/react";
 import type { ReactNode } from "react";
-import { limitsIn } from "@/core/design/limits";
-import { type Workshop, workshopRecord } from "@/core/design/record/workshop";
-import type { WorkshopFacts } from "@/core/design/schema";
+import { limitsIn } from "@/core/knife/design/limits";
+import { type Workshop, workshopRecord } from "@/core/knife/design/record/workshop";
+import type { WorkshopFacts } from "@/core/knife/design/schema";
 import { changeWorkshop } from "@/store/workshops";
 import { DrillChoice } from "../fields/DrillChoice";
 import { LengthField } from "../fields/LengthField";

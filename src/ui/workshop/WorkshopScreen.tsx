@@ -2,8 +2,8 @@
 import { Button, Flex, Input, NativeSelect, Stack, Text } from "@chakra-ui/react";
 import { Copy, Plus, Trash2 } from "lucide-react";
 import { useEffect, useState } from "react";
-import type { Workshop } from "@/core/design/record/workshop";
-import { MOST_LETTERS } from "@/core/design/workshopParts";
+import type { Workshop } from "@/core/knife/design/record/workshop";
+import { MOST_LETTERS } from "@/core/knife/design/workshopParts";
 import { putBack } from "@/store/bin";
 import { freeName } from "@/store/knives";
 import {

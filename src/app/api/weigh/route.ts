@@ -1,4 +1,4 @@
-import { LARGEST_KNIFE_BYTES } from "@/core/files/knife/format";
+import { LARGEST_KNIFE_BYTES } from "@/core/exchange/files/knife/format";
 import { type Answer, refusal } from "@/server/answerWeighing";
 import { weighPool } from "@/server/weighPool";
 

@@ -1,6 +1,6 @@
-import { newGrind, newSideGrind } from "../../design/bladeStarts";
-import { tipFrom } from "../../design/create";
-import type { BladeMark, Design, Grind, SideGrind, TipStyle } from "../../design/schema";
+import { newGrind, newSideGrind } from "../../knife/design/bladeStarts";
+import { tipFrom } from "../../knife/design/create";
+import type { BladeMark, Design, Grind, SideGrind, TipStyle } from "../../knife/design/schema";
 import {
   asRehandled,
   bareBladeOf,
@@ -9,8 +9,8 @@ import {
   newMeasured,
   withBalanceKind,
   withCut,
-} from "../../design/starts";
-import { asPoints, withBladeLength, withHeelHeight } from "../../layout/bladeLengths";
+} from "../../knife/design/starts";
+import { asPoints, withBladeLength, withHeelHeight } from "../../knife/layout/bladeLengths";
 import { type BladeRun, withBladePoint, withoutBladePoint } from "../bladeOutline";
 
 const withBlade = (design: Design, blade: Partial<Design["blade"]>): Design => ({

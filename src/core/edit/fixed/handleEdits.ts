@@ -1,12 +1,12 @@
-import type { Point } from "../../curve/bezier";
-import { type ButtForm, withButt, withFingerGrooves } from "../../design/butts";
-import { newBlockHole, withBareTang, withEnd, withMetalGrip, withTang } from "../../design/constructions";
-import type { BarEnd, BlockHole, CurvePoint, Design } from "../../design/schema";
-import { threadChange } from "../../design/threadChange";
-import { type HandleLength, withHandleLength } from "../../layout/handleLengths";
-import { withPointBetween } from "../../layout/handleStarts";
-import { valueAt } from "../../record/path";
-import { THREADS } from "../../units/threads";
+import type { Point } from "../../geometry/curve/bezier";
+import { type ButtForm, withButt, withFingerGrooves } from "../../knife/design/butts";
+import { newBlockHole, withBareTang, withEnd, withMetalGrip, withTang } from "../../knife/design/constructions";
+import type { BarEnd, BlockHole, CurvePoint, Design } from "../../knife/design/schema";
+import { threadChange } from "../../knife/design/threadChange";
+import { type HandleLength, withHandleLength } from "../../knife/layout/handleLengths";
+import { withPointBetween } from "../../knife/layout/handleStarts";
+import { valueAt } from "../../base/record/path";
+import { THREADS } from "../../base/units/threads";
 import { COMMON_EDITS } from "../common";
 import {
   mirrored,

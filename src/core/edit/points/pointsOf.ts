@@ -1,4 +1,4 @@
-import type { Design } from "../../design/schema";
+import type { Design } from "../../knife/design/schema";
 import { bladePlanPoints, bladePoints } from "./bladePoints";
 import { pinPoints } from "./boredPoints";
 import { guardPlanPoints, guardPoints } from "./guardPoints";

@@ -1,6 +1,6 @@
 "use client";
 import { Button, type ButtonProps } from "@chakra-ui/react";
-import { isFull } from "@/core/design/limits";
+import { isFull } from "@/core/knife/design/limits";
 import { useDesign } from "../BenchContext";
 
 /** Adds to a list of the design, by its path; off where the list takes nothing more. */

@@ -1,7 +1,7 @@
 "use client";
 import { Button, Stack } from "@chakra-ui/react";
-import { bladeHeights } from "@/core/layout/bladeOutline";
-import { printLengthPlain } from "@/core/units/print";
+import { bladeHeights } from "@/core/knife/layout/bladeOutline";
+import { printLengthPlain } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { LengthAt } from "../../fields/bound";
 import { useBench, useDesign } from "../BenchContext";

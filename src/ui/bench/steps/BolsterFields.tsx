@@ -1,6 +1,6 @@
 "use client";
 import { Stack, Text } from "@chakra-ui/react";
-import { newBolster } from "@/core/design/constructions";
+import { newBolster } from "@/core/knife/design/constructions";
 import { LengthAt, MaterialAt, ShareAt, TickAt } from "../../fields/bound";
 import { FOR_GUARDS } from "../../fields/MaterialField";
 import { useDesign } from "../BenchContext";

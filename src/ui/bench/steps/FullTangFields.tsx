@@ -1,10 +1,10 @@
 "use client";
 import { Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
-import { newRecess, newShort } from "@/core/design/constructions";
-import type { FullTang } from "@/core/design/schema";
-import { freeId, openSpot } from "@/core/fit/openSpot";
-import { itemNames } from "@/core/layout/itemNames";
+import { newRecess, newShort } from "@/core/knife/design/constructions";
+import type { FullTang } from "@/core/knife/design/schema";
+import { freeId, openSpot } from "@/core/figures/fit/openSpot";
+import { itemNames } from "@/core/knife/layout/itemNames";
 import { PURPOSE_WORDS, RECESS_WORDS, SHORT_WORDS } from "@/words/constructions";
 import { itemWords } from "@/words/fasteners";
 import { ChoiceAt, FillAt, LengthAt, MaterialAt, PlaceAt, ShareAt, TickAt } from "../../fields/bound";

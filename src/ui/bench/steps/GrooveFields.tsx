@@ -1,8 +1,8 @@
 "use client";
 import { Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
-import { freeId } from "@/core/fit/openSpot";
-import { layoutOf } from "@/core/layout/layout";
+import { freeId } from "@/core/figures/fit/openSpot";
+import { layoutOf } from "@/core/knife/layout/layout";
 import { SIDES_WORDS } from "@/words/blade";
 import { ChoiceAt, LengthAt } from "../../fields/bound";
 import { useBench, useDesign } from "../BenchContext";

@@ -2,12 +2,12 @@
 import { Button, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import { Fragment } from "react";
-import { GUARD_FORMS, newGuard } from "@/core/design/guards";
-import type { Guard } from "@/core/design/schema";
-import { FITTINGS } from "@/core/guardFittings/registry";
-import { plateNaming } from "@/core/layout/itemNames";
-import { own } from "@/core/own";
-import { printLengthPlain } from "@/core/units/print";
+import { GUARD_FORMS, newGuard } from "@/core/knife/design/guards";
+import type { Guard } from "@/core/knife/design/schema";
+import { FITTINGS } from "@/core/kinds/guardFittings/registry";
+import { plateNaming } from "@/core/knife/layout/itemNames";
+import { own } from "@/core/base/own";
+import { printLengthPlain } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { GUARD_FORM_WORDS } from "@/words/constructions";
 import { FITTING_WORDS } from "@/words/fittings";

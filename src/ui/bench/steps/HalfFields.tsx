@@ -1,10 +1,10 @@
 "use client";
 import { HStack, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
-import type { Half, ScalesHandle } from "@/core/design/schema";
-import { freeId } from "@/core/fit/openSpot";
-import { newHalf } from "@/core/layout/handleStarts";
-import { layoutOf } from "@/core/layout/layout";
+import type { Half, ScalesHandle } from "@/core/knife/design/schema";
+import { freeId } from "@/core/figures/fit/openSpot";
+import { newHalf } from "@/core/knife/layout/handleStarts";
+import { layoutOf } from "@/core/knife/layout/layout";
 import { LengthAt, MaterialAt } from "../../fields/bound";
 import { ChoiceField } from "../../fields/ChoiceField";
 import { FOR_GUARDS } from "../../fields/MaterialField";

@@ -2,10 +2,10 @@
 import { Button, Checkbox, IconButton, Stack, Text } from "@chakra-ui/react";
 import { Plus, Trash2 } from "lucide-react";
 import type { ComponentType } from "react";
-import type { Handle } from "@/core/design/schema";
-import { freeId } from "@/core/fit/openSpot";
-import { HANDLE_LENGTHS, type HandleLength, handleLength } from "@/core/layout/handleLengths";
-import { SAME_PLACE_MM } from "@/core/tolerances";
+import type { Handle } from "@/core/knife/design/schema";
+import { freeId } from "@/core/figures/fit/openSpot";
+import { HANDLE_LENGTHS, type HandleLength, handleLength } from "@/core/knife/layout/handleLengths";
+import { SAME_PLACE_MM } from "@/core/base/tolerances";
 import { NODE_WORDS } from "@/words/bladeWords";
 import { HANDLE_LENGTH_WORDS } from "@/words/handleLengths";
 import { ChoiceField } from "../../fields/ChoiceField";

@@ -1,9 +1,9 @@
 "use client";
 import { Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
-import type { HiddenTang } from "@/core/design/schema";
-import { own } from "@/core/own";
-import { BAR_END_KINDS, endKindOf } from "@/core/tangEnds/registry";
+import type { HiddenTang } from "@/core/knife/design/schema";
+import { own } from "@/core/base/own";
+import { BAR_END_KINDS, endKindOf } from "@/core/kinds/tangEnds/registry";
 import { HOLE_WORDS, NUT_WORDS } from "@/words/constructions";
 import { TANG_END_WORDS } from "@/words/tangEnds";
 import { FillAt, LengthAt, ShareAt } from "../../fields/bound";

@@ -2,8 +2,8 @@
 import { Box, Flex, IconButton, Input, Text } from "@chakra-ui/react";
 import { PencilLine, Trash2 } from "lucide-react";
 import { type ReactNode, useRef, useState } from "react";
-import { mostAt } from "@/core/design/limits";
-import { calledAt } from "@/core/design/marks";
+import { mostAt } from "@/core/knife/design/limits";
+import { calledAt } from "@/core/knife/design/marks";
 import { useBench, useDesign, useSelected } from "../BenchContext";
 
 interface ItemCardProps {

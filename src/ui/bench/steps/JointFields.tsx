@@ -1,9 +1,9 @@
 "use client";
 import { HStack, IconButton, Stack, Text } from "@chakra-ui/react";
 import { Plus, X } from "lucide-react";
-import { newJoint } from "@/core/design/constructions";
-import type { ScalesHandle } from "@/core/design/schema";
-import { freeId } from "@/core/fit/openSpot";
+import { newJoint } from "@/core/knife/design/constructions";
+import type { ScalesHandle } from "@/core/knife/design/schema";
+import { freeId } from "@/core/figures/fit/openSpot";
 import { LengthAt, MaterialAt, ShareAt } from "../../fields/bound";
 import { FOR_LINERS, FOR_SCALES } from "../../fields/MaterialField";
 import { useBench, useDesign } from "../BenchContext";

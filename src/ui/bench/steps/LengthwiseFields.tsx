@@ -1,5 +1,5 @@
 "use client";
-import { newLengthwise } from "@/core/layout/handleStarts";
+import { newLengthwise } from "@/core/knife/layout/handleStarts";
 import { LengthAt, MaterialAt, TickAt } from "../../fields/bound";
 import { FOR_LINERS, FOR_SCALES } from "../../fields/MaterialField";
 import { useBench, useDesign } from "../BenchContext";

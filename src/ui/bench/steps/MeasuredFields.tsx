@@ -1,9 +1,9 @@
 "use client";
 import { Button, Text } from "@chakra-ui/react";
-import { measuredBalanceMm } from "@/core/design/measuredBalance";
-import { CUTS, wasIn } from "@/core/design/starts";
-import { printLength, printMass } from "@/core/units/print";
-import { isOfBlade } from "@/core/weigh/calibration";
+import { measuredBalanceMm } from "@/core/knife/design/measuredBalance";
+import { CUTS, wasIn } from "@/core/knife/design/starts";
+import { printLength, printMass } from "@/core/base/units/print";
+import { isOfBlade } from "@/core/figures/weigh/calibration";
 import { useUnits } from "@/store/settings";
 import { CUT_WORDS } from "@/words/measured";
 import { ChoiceAt, LengthAt, MassAt } from "../../fields/bound";

@@ -2,11 +2,11 @@
 import { Alert, Stack } from "@chakra-ui/react";
 import { Upload } from "lucide-react";
 import { useState } from "react";
-import { isFull } from "@/core/design/limits";
-import { encodeMesh } from "@/core/design/storedMesh";
-import { LARGEST_MESH_BYTES, type MeshUnit, MM_PER } from "@/core/files/mesh/soup";
-import { freeId } from "@/core/fit/openSpot";
-import { printLengthShort } from "@/core/units/print";
+import { isFull } from "@/core/knife/design/limits";
+import { encodeMesh } from "@/core/knife/design/storedMesh";
+import { LARGEST_MESH_BYTES, type MeshUnit, MM_PER } from "@/core/exchange/files/mesh/soup";
+import { freeId } from "@/core/figures/fit/openSpot";
+import { printLengthShort } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { MESH_UNIT_WORDS, repairWords, shapeFailureWords } from "@/words/shapes";
 import { solids } from "@/workers/services";

@@ -1,8 +1,8 @@
 "use client";
 import { Input, Text, Textarea } from "@chakra-ui/react";
 import { type ChangeEvent, useRef } from "react";
-import { today } from "@/core/design/job";
-import type { KnifeState } from "@/core/design/schema";
+import { today } from "@/core/knife/design/job";
+import type { KnifeState } from "@/core/knife/design/schema";
 import { STATE_WORDS } from "@/words/job";
 import { ChoiceField } from "../../fields/ChoiceField";
 import { DayField } from "../../fields/DayField";

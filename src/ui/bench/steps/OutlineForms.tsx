@@ -1,7 +1,7 @@
 "use client";
 import { Button, Stack, Text } from "@chakra-ui/react";
 import { useState } from "react";
-import { BUTT_FORMS, type ButtForm } from "@/core/design/butts";
+import { BUTT_FORMS, type ButtForm } from "@/core/knife/design/butts";
 import { BUTT_WORDS } from "@/words/constructions";
 import { LengthField } from "../../fields/LengthField";
 import { ShareField } from "../../fields/ShareField";

@@ -1,8 +1,8 @@
 "use client";
 import { Box, Table, Text } from "@chakra-ui/react";
-import { own } from "@/core/own";
-import { printLength, printMass } from "@/core/units/print";
-import { MEASURED_BALANCE, MEASURED_MASS } from "@/core/weigh/report";
+import { own } from "@/core/base/own";
+import { printLength, printMass } from "@/core/base/units/print";
+import { MEASURED_BALANCE, MEASURED_MASS } from "@/core/figures/weigh/report";
 import { useUnits } from "@/store/settings";
 import { partName } from "@/words/parts";
 import { useMaterialOf } from "../../materials";

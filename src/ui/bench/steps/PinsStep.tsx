@@ -2,11 +2,11 @@
 import { Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import { memo } from "react";
-import { isFull } from "@/core/design/limits";
-import { holesOf } from "@/core/design/openings";
-import { FASTENER_KINDS, type FastenerKind, kindOf } from "@/core/fasteners/registry";
-import { freeId } from "@/core/fit/openSpot";
-import { itemNames } from "@/core/layout/itemNames";
+import { isFull } from "@/core/knife/design/limits";
+import { holesOf } from "@/core/knife/design/openings";
+import { FASTENER_KINDS, type FastenerKind, kindOf } from "@/core/kinds/fasteners/registry";
+import { freeId } from "@/core/figures/fit/openSpot";
+import { itemNames } from "@/core/knife/layout/itemNames";
 import { FASTENER_CHOICE_WORDS, FASTENER_WORDS, fastenerFieldWords, itemWords } from "@/words/fasteners";
 import { PlaceAt } from "../../fields/bound";
 import { RecordFields } from "../../fields/RecordFields";
@@ -23,7 +23,7 @@ export function PinsStep() {
   const ids = useDesign((d) => d.fasteners.map((f) => f.id));
   const add = async (kind: FastenerKind) => {
     // What it takes to try places is fetched with the first that is added.
-    const { placedFastener } = await import("@/core/review/placeFastener");
+    const { placedFastener } = await import("@/core/figures/review/placeFastener");
     const { design } = session.getState();
     if (isFull(design, "fasteners")) return;
     const id = freeId(kindOf({ kind }).stem, [...design.fasteners, ...holesOf(design)]);

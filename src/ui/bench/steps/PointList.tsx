@@ -1,9 +1,9 @@
 "use client";
 import { Button, HStack, IconButton, Stack, Text } from "@chakra-ui/react";
 import { Plus, Trash2 } from "lucide-react";
-import type { CurvePoint } from "@/core/design/schema";
-import { freeId } from "@/core/fit/openSpot";
-import { valueAt } from "@/core/record/path";
+import type { CurvePoint } from "@/core/knife/design/schema";
+import { freeId } from "@/core/figures/fit/openSpot";
+import { valueAt } from "@/core/base/record/path";
 import { LengthAt, YesAt } from "../../fields/bound";
 import { useBench, useDesign, useSelected } from "../BenchContext";
 

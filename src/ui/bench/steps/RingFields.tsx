@@ -1,10 +1,10 @@
 "use client";
 import { Button, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
-import type { StackHandle } from "@/core/design/schema";
-import { freeId } from "@/core/fit/openSpot";
-import { layoutOf } from "@/core/layout/layout";
-import { printLengthPlain } from "@/core/units/print";
+import type { StackHandle } from "@/core/knife/design/schema";
+import { freeId } from "@/core/figures/fit/openSpot";
+import { layoutOf } from "@/core/knife/layout/layout";
+import { printLengthPlain } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { LengthAt, MaterialAt, PlaceAt } from "../../fields/bound";
 import { FOR_GUARDS } from "../../fields/MaterialField";

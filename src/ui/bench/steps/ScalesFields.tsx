@@ -1,7 +1,7 @@
 "use client";
 import { Button, Checkbox, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
-import type { ScalesHandle } from "@/core/design/schema";
+import type { ScalesHandle } from "@/core/knife/design/schema";
 import { LengthAt, MaterialAt, ShareAt } from "../../fields/bound";
 import { FOR_LINERS, FOR_SCALES } from "../../fields/MaterialField";
 import { useBench, useDesign } from "../BenchContext";

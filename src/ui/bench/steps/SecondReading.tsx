@@ -1,8 +1,8 @@
 "use client";
 import { Button, Stack, Table, Text } from "@chakra-ui/react";
 import { useState } from "react";
-import type { ProductDesign } from "@/core/design/product";
-import type { PartAgreement } from "@/core/weigh/agreement";
+import type { ProductDesign } from "@/core/knife/design/product";
+import type { PartAgreement } from "@/core/figures/weigh/agreement";
 import { partName } from "@/words/parts";
 import { solids } from "@/workers/services";
 import { useProduct, useWeighing } from "../BenchContext";

@@ -1,10 +1,10 @@
 "use client";
 import { Flex, IconButton, Text } from "@chakra-ui/react";
 import { Plus, Trash2 } from "lucide-react";
-import type { PlanNode } from "@/core/design/schema";
-import { freeId } from "@/core/fit/openSpot";
-import { waistDepth } from "@/core/layout/handleBody";
-import { printLength } from "@/core/units/print";
+import type { PlanNode } from "@/core/knife/design/schema";
+import { freeId } from "@/core/figures/fit/openSpot";
+import { waistDepth } from "@/core/knife/layout/handleBody";
+import { printLength } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { FACET_WORDS } from "@/words/constructions";
 import { LengthAt, ShareAt, TickAt, useShownLimits } from "../../fields/bound";

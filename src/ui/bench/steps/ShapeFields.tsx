@@ -1,9 +1,9 @@
 "use client";
 import { Text } from "@chakra-ui/react";
-import { newShape } from "@/core/design/constructions";
-import type { Piece, PieceShape } from "@/core/design/schema";
-import { own } from "@/core/own";
-import { SHAPE_KINDS, type SizedShapeKind, shapeKindOf } from "@/core/pieceShapes/registry";
+import { newShape } from "@/core/knife/design/constructions";
+import type { Piece, PieceShape } from "@/core/knife/design/schema";
+import { own } from "@/core/base/own";
+import { SHAPE_KINDS, type SizedShapeKind, shapeKindOf } from "@/core/kinds/pieceShapes/registry";
 import { FACET_WORDS } from "@/words/constructions";
 import { OTHER_SHAPE_WORDS, PIECE_SHAPE_WORDS } from "@/words/pieceShapes";
 import { ChoiceField } from "../../fields/ChoiceField";

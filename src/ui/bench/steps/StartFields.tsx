@@ -1,6 +1,6 @@
 "use client";
 import { Button, Text } from "@chakra-ui/react";
-import { isOfBlade } from "@/core/weigh/calibration";
+import { isOfBlade } from "@/core/figures/weigh/calibration";
 import { START_WORDS } from "@/words/measured";
 import { ChoiceField } from "../../fields/ChoiceField";
 import { useBench, useDesign, useWeighing } from "../BenchContext";

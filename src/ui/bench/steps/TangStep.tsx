@@ -1,6 +1,6 @@
 "use client";
 import type { ComponentType } from "react";
-import type { Design } from "@/core/design/schema";
+import type { Design } from "@/core/knife/design/schema";
 import { TANG_WORDS } from "@/words/constructions";
 import { ChoiceField } from "../../fields/ChoiceField";
 import { useBench, useDesign } from "../BenchContext";

@@ -1,11 +1,11 @@
 "use client";
 import { Button, Flex, Stack, Text } from "@chakra-ui/react";
 import { useState } from "react";
-import { type ThreadSize, threadAt, threadChange } from "@/core/design/threadChange";
-import type { Fields } from "@/core/record/fields";
-import { valueAt } from "@/core/record/path";
-import { printLength } from "@/core/units/print";
-import { THREADS } from "@/core/units/threads";
+import { type ThreadSize, threadAt, threadChange } from "@/core/knife/design/threadChange";
+import type { Fields } from "@/core/base/record/fields";
+import { valueAt } from "@/core/base/record/path";
+import { printLength } from "@/core/base/units/print";
+import { THREADS } from "@/core/base/units/threads";
 import { useUnits } from "@/store/settings";
 import { LengthAt } from "../../fields/bound";
 import { ChoiceField } from "../../fields/ChoiceField";

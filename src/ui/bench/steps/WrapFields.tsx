@@ -1,9 +1,9 @@
 "use client";
 import { Text } from "@chakra-ui/react";
-import type { Wrap } from "@/core/design/schema";
-import { wrapPlan } from "@/core/layout/grips";
-import { layoutOf } from "@/core/layout/layout";
-import { printLength } from "@/core/units/print";
+import type { Wrap } from "@/core/knife/design/schema";
+import { wrapPlan } from "@/core/knife/layout/grips";
+import { layoutOf } from "@/core/knife/layout/layout";
+import { printLength } from "@/core/base/units/print";
 import { useSettings } from "@/store/settings";
 import { WRAP_KIND_WORDS, WRAP_ON_WORDS, WRAP_PATTERN_WORDS } from "@/words/grips";
 import { ChoiceAt, LengthAt, MaterialAt, TickAt } from "../../fields/bound";

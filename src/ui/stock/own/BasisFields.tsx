@@ -1,6 +1,6 @@
 "use client";
 import { Stack } from "@chakra-ui/react";
-import type { BasisKind, DensityBasis } from "@/core/stock/own/types";
+import type { BasisKind, DensityBasis } from "@/core/materials/own/types";
 import { CastFields } from "./CastFields";
 import { IngredientRow } from "./IngredientRow";
 import { MixFields } from "./MixFields";

@@ -1,8 +1,8 @@
 "use client";
 import { Text } from "@chakra-ui/react";
-import { castPlan } from "@/core/stock/own/cast";
-import type { DensityBasis } from "@/core/stock/own/types";
-import { printMass, type UnitSystem } from "@/core/units/print";
+import { castPlan } from "@/core/materials/own/cast";
+import type { DensityBasis } from "@/core/materials/own/types";
+import { printMass, type UnitSystem } from "@/core/base/units/print";
 
 /** What to mix for a cast, by volume and by weight. */
 export function CastFacts({

@@ -1,5 +1,5 @@
 "use client";
-import { type DensityBasis, MIX_PARTS, SHARE_KINDS } from "@/core/stock/own/types";
+import { type DensityBasis, MIX_PARTS, SHARE_KINDS } from "@/core/materials/own/types";
 import { SHARE_KIND_WORDS } from "@/words/ownMaterials";
 import { ChoiceField } from "../../fields/ChoiceField";
 import { IngredientRow } from "./IngredientRow";

@@ -2,8 +2,8 @@
 import { Box, Flex, IconButton, NativeSelect } from "@chakra-ui/react";
 import { X } from "lucide-react";
 import type { ReactNode } from "react";
-import type { Ingredient } from "@/core/stock/own/types";
-import { MATERIAL_CLASSES } from "@/core/stock/types";
+import type { Ingredient } from "@/core/materials/own/types";
+import { MATERIAL_CLASSES } from "@/core/materials/types";
 import { FieldRow } from "../../fields/FieldRow";
 import { MaterialOptions } from "../../fields/MaterialOptions";
 import { useMaterials } from "../../materials";

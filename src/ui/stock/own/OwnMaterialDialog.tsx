@@ -14,12 +14,12 @@ import {
   Textarea,
 } from "@chakra-ui/react";
 import { useRef, useState } from "react";
-import { sameData } from "@/core/sameData";
-import { MATERIALS } from "@/core/stock/materials";
-import { densityOf } from "@/core/stock/own/densityOf";
-import { plainBasis } from "@/core/stock/own/make";
-import { BASIS_KINDS, type BasisKind, type DensityBasis, type OwnMaterial } from "@/core/stock/own/types";
-import { HAZARDS, MATERIAL_CLASSES } from "@/core/stock/types";
+import { sameData } from "@/core/base/sameData";
+import { MATERIALS } from "@/core/materials/materials";
+import { densityOf } from "@/core/materials/own/densityOf";
+import { plainBasis } from "@/core/materials/own/make";
+import { BASIS_KINDS, type BasisKind, type DensityBasis, type OwnMaterial } from "@/core/materials/own/types";
+import { HAZARDS, MATERIAL_CLASSES } from "@/core/materials/types";
 import { useUnits } from "@/store/settings";
 import { HAZARD_WORDS, MATERIAL_CLASS_WORDS } from "@/words/materials";
 import { BASIS_HELP, BASIS_WORDS, densityFaultWords, densityWords } from "@/words/ownMaterials";

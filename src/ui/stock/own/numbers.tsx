@@ -1,9 +1,9 @@
 "use client";
 import { Button } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
-import { BASIS_LIMITS, DENSITY_LIMITS } from "@/core/stock/own/types";
-import type { Density } from "@/core/stock/types";
-import { GRAMS_PER_OUNCE } from "@/core/units/print";
+import { BASIS_LIMITS, DENSITY_LIMITS } from "@/core/materials/own/types";
+import type { Density } from "@/core/materials/types";
+import { GRAMS_PER_OUNCE } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { LengthField } from "../../fields/LengthField";
 import { ShareField } from "../../fields/ShareField";

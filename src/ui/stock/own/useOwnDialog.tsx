@@ -2,9 +2,9 @@
 import { nanoid } from "nanoid";
 import dynamic from "next/dynamic";
 import { type ReactNode, useState } from "react";
-import { ownFrom, ownId, plainOwn } from "@/core/stock/own/make";
-import type { OwnMaterial } from "@/core/stock/own/types";
-import type { Material } from "@/core/stock/types";
+import { ownFrom, ownId, plainOwn } from "@/core/materials/own/make";
+import type { OwnMaterial } from "@/core/materials/own/types";
+import type { Material } from "@/core/materials/types";
 import { redefineMaterial, usesOfMaterial } from "@/store/materialUses";
 import { keepMaterial, materialBase, materialRow } from "@/store/ownMaterials";
 import type { StoredMaterial } from "@/store/rows";

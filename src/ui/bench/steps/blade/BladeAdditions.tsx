@@ -1,9 +1,9 @@
 "use client";
 import { Stack } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
-import { newIntegralBolster, newNotch, newRamp } from "@/core/design/bladeStarts";
-import type { BladeNotch } from "@/core/design/schema";
-import { freeId } from "@/core/fit/openSpot";
+import { newIntegralBolster, newNotch, newRamp } from "@/core/knife/design/bladeStarts";
+import type { BladeNotch } from "@/core/knife/design/schema";
+import { freeId } from "@/core/figures/fit/openSpot";
 import { NOTCH_WORDS } from "@/words/blade";
 import { LengthAt, ShareAt, TickAt } from "../../../fields/bound";
 import { useBench, useDesign } from "../../BenchContext";

@@ -1,9 +1,9 @@
 "use client";
 import { Button, Checkbox, IconButton, Stack, Text } from "@chakra-ui/react";
 import { Plus, Trash2 } from "lucide-react";
-import { isFull } from "@/core/design/limits";
+import { isFull } from "@/core/knife/design/limits";
 import { BLADE_RUNS, bladePointId } from "@/core/edit/bladeOutline";
-import { freeId } from "@/core/fit/openSpot";
+import { freeId } from "@/core/figures/fit/openSpot";
 import { useBench, useDesign, useSelected } from "../../BenchContext";
 
 /** What can be done to the points of a blade's own outline. */

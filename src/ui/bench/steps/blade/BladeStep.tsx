@@ -1,7 +1,7 @@
 "use client";
 import { Button, Text } from "@chakra-ui/react";
 import { Spline } from "lucide-react";
-import { TIP_STYLES, type TipStyle } from "@/core/design/schema";
+import { TIP_STYLES, type TipStyle } from "@/core/knife/design/schema";
 import { LENGTH_CHANGE_WORDS } from "@/words/blade";
 import { TIP_WORDS } from "@/words/bladeWords";
 import { ChoiceAt, LengthAt, MaterialAt, ShareAt } from "../../../fields/bound";

@@ -1,9 +1,9 @@
 "use client";
 import { Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
-import { newFuller } from "@/core/design/bladeStarts";
-import type { Fuller } from "@/core/design/schema";
-import { freeId } from "@/core/fit/openSpot";
+import { newFuller } from "@/core/knife/design/bladeStarts";
+import type { Fuller } from "@/core/knife/design/schema";
+import { freeId } from "@/core/figures/fit/openSpot";
 import { FULLER_FROM_WORDS, FULLER_TOOL_WORDS, SIDES_WORDS } from "@/words/blade";
 import { ChoiceAt, LengthAt } from "../../../fields/bound";
 import { ChoiceField } from "../../../fields/ChoiceField";

@@ -1,8 +1,8 @@
 "use client";
-import { SIDE_GRINDS } from "@/core/design/bladeStarts";
-import type { Design, Grind, SideGrind } from "@/core/design/schema";
-import { grindingAids } from "@/core/fit/grinding";
-import { roundTo } from "@/core/number";
+import { SIDE_GRINDS } from "@/core/knife/design/bladeStarts";
+import type { Design, Grind, SideGrind } from "@/core/knife/design/schema";
+import { grindingAids } from "@/core/figures/fit/grinding";
+import { roundTo } from "@/core/base/number";
 import { GRIND_WORDS } from "@/words/bladeWords";
 import { LengthAt, ShareAt } from "../../../fields/bound";
 import { ChoiceField } from "../../../fields/ChoiceField";

@@ -1,9 +1,9 @@
 "use client";
 import { Button, Flex, IconButton, Stack, Text } from "@chakra-ui/react";
 import { Plus, Trash2 } from "lucide-react";
-import { round } from "@/core/design/create";
+import { round } from "@/core/knife/design/create";
 import type { FixedPath } from "@/core/edit/fixed/edits";
-import { freeId } from "@/core/fit/openSpot";
+import { freeId } from "@/core/figures/fit/openSpot";
 import { LengthAt } from "../../../fields/bound";
 import { useBench } from "../../BenchContext";
 

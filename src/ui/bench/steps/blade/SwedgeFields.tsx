@@ -1,5 +1,5 @@
 "use client";
-import { newSwedge } from "@/core/design/bladeStarts";
+import { newSwedge } from "@/core/knife/design/bladeStarts";
 import { SIDES_WORDS } from "@/words/blade";
 import { ChoiceAt, LengthAt, TickAt } from "../../../fields/bound";
 import { useBench, useDesign } from "../../BenchContext";

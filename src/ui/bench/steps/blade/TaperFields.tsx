@@ -1,8 +1,8 @@
 "use client";
-import { round } from "@/core/design/create";
-import { groundBlade } from "@/core/layout/groundBlade";
-import { isDouble } from "@/core/solids/grind";
-import { spineThickness } from "@/core/solids/groundBlade";
+import { round } from "@/core/knife/design/create";
+import { groundBlade } from "@/core/knife/layout/groundBlade";
+import { isDouble } from "@/core/geometry/solids/grind";
+import { spineThickness } from "@/core/geometry/solids/groundBlade";
 import { LengthAt } from "../../../fields/bound";
 import { useBench, useDesign } from "../../BenchContext";
 import { Group } from "../Group";

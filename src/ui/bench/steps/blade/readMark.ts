@@ -1,5 +1,5 @@
-import { LARGEST_DRAWING_BYTES, MOST_POINTS } from "@/core/contours/raw";
-import { DRAWING_NAMES, drawingFormatOf } from "@/core/files/drawings";
+import { LARGEST_DRAWING_BYTES, MOST_POINTS } from "@/core/geometry/contours/raw";
+import { DRAWING_NAMES, drawingFormatOf } from "@/core/exchange/files/drawings";
 import { drawingFailureWords } from "@/words/drawings";
 import { markFailureWords } from "@/words/marks";
 import { createPatternReader } from "@/workers/services";
@@ -44,8 +44,8 @@ export async function markFromFile(file: File): Promise<ReadMark> {
 /** A line of text in bold letters; what outlines letters is loaded when it is asked for. */
 export async function markFromText(text: string): Promise<ReadMark> {
   const [{ textArt }, { printArt }] = await Promise.all([
-    import("@/core/files/font/textArt"),
-    import("@/core/contours/art"),
+    import("@/core/exchange/files/font/textArt"),
+    import("@/core/geometry/contours/art"),
   ]);
   const made = await textArt(text, fontFile);
   return made.ok

@@ -1,0 +1,48 @@
+import { describe, expect, it } from "vitest";
+import { withTang } from "../../knife/design/constructions";
+import { newDesign } from "../../knife/design/create";
+import { FASTENER_KINDS } from "../../kinds/fasteners/registry";
+import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
+import { checkDesign } from "../../knife/validity/checkDesign";
+import { placedFastener } from "./placeFastener";
+import { reviewDesign } from "./reviewDesign";
+
+const sound = newDesign("Sedge");
+const plain: [string, typeof sound][] = [
+  ["a full tang", sound],
+  ["a hidden tang", withTang(sound, "hidden")],
+  ["a framed tang", withTang(sound, "framed")],
+];
+
+const warned = (design: typeof sound) =>
+  reviewDesign(design, true)
+    .findings.filter((f) => f.severity !== "note")
+    .map((f) => `${f.rule} ${f.subject}`);
+
+describe("a new knife", () => {
+  it.each(plain)("with %s starts without a finding", (_, design) => {
+    expect(checkDesign(design)).toEqual([]);
+    expect(warned(design)).toEqual([]);
+  });
+});
+
+describe("a new fastener", () => {
+  it.each(FASTENER_KINDS)("%s lands where nothing stands against it", (kind) => {
+    for (const [name, design] of plain) {
+      const fasteners = [...design.fasteners, placedFastener(design, kind, "new-1")];
+      const next = { ...design, fasteners };
+      expect(
+        checkDesign(next).filter((f) => f.severity === "error"),
+        name,
+      ).toEqual([]);
+      // Hammered over, wood splits wherever a rivet stands.
+      const splits = kind === "rivet" ? ["peened-on-soft new-1"] : [];
+      expect(warned(next), name).toEqual([...warned(design), ...splits]);
+    }
+  });
+
+  it.each(DEMO_KNIVES)("is no worse for %s than it must be: a pin stands where it can", (_, design) => {
+    const next = { ...design, fasteners: [...design.fasteners, placedFastener(design, "pin", "new-1")] };
+    expect(checkDesign(next).filter((f) => f.severity === "error")).toEqual([]);
+  });
+});

@@ -1,0 +1,113 @@
+import type { PartKey } from "../../knife/assembly/partKey";
+import type { Fastener, Piece } from "../../knife/design/schema";
+import type { CutKey } from "../pieces/cutKey";
+import type { FaultRule, FindingOf } from "../../knife/validity/types";
+import type { MarkNeighbour } from "../views/markRoom";
+
+/** Codes of the trade's rules: what can be built but should be thought of again. Limits can be changed. */
+export const TRADE_RULES = [
+  "wall-in-wood",
+  "wall-in-laminate",
+  "wall-in-metal",
+  "edge-in-wood",
+  "edge-in-laminate",
+  "edge-in-metal",
+  "web-between-holes",
+  "web-to-tang-edge",
+  "far-from-front",
+  "far-from-butt",
+  "guard-cannot-pass",
+  "shoulder-covers-slot",
+  "slot-gap",
+  "guard-before-holes",
+  "tang-before-hardening",
+  "peened-on-soft",
+  "bolt-under-head",
+  "bolt-over-seat",
+  "bolt-engagement",
+  "insert-length",
+  "insert-too-long",
+  "bolt-head-proud",
+  "thread-engagement",
+  "held-for-good",
+  "tang-short-in-handle",
+  "shoulder-sharp",
+  "tang-stress",
+  "stock-too-small",
+  "too-thin-to-cut",
+  "shape-cut-short",
+  "hole-rim",
+  "hole-in-front-fifth",
+  "fuller-web",
+  "fuller-floor",
+  "step-at-joint",
+  "mark-clear",
+  "handle-short-for-hand",
+  "nothing-before-finger",
+  "round-handle",
+  "bevel-lost",
+  "glue-sets-too-soon",
+  "wood-moves",
+  "washers-unpressed",
+  "washers-overpressed",
+  "metals-differ",
+  "outside-target",
+] as const;
+export type TradeRule = (typeof TRADE_RULES)[number];
+export type FindingRule = FaultRule | TradeRule;
+
+/** What a finding says besides its figures. */
+interface Named {
+  /** The piece to be sawn that is meant. */
+  readonly piece?: CutKey;
+  /** Which of its sizes is short. */
+  readonly size?: "lengthMm" | "heightMm" | "thicknessMm";
+  /** The part that a fastener goes through. */
+  readonly part?: PartKey;
+  /** What a mark on the blade stands too near to. */
+  readonly crosses?: MarkNeighbour;
+}
+
+/** A fault, or what a rule of the trade found. */
+export interface Finding extends FindingOf<FindingRule>, Named {
+  /** What would fix it: each was tried, and leaves the review better. None of a fault, or where nothing good is known. */
+  readonly fixes?: readonly Offer[];
+}
+
+/** What a rule found, with all that might fix it. */
+export interface Found extends FindingOf<TradeRule>, Named {
+  readonly candidates: readonly Fix[];
+}
+
+/** One value that a fix changes: where, from what to what. */
+export interface Change {
+  readonly path: string;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** A fix that was tried: what it sets, and what it does to weight (g) and balance (mm). */
+export interface Offer {
+  readonly fix: Fix;
+  readonly changes: readonly Change[];
+  readonly massG: number;
+  readonly balanceMm: number;
+}
+
+/** A change that fixes a finding, as data: applied by `applyFix`, undone like any edit. */
+export type Fix =
+  | { readonly kind: "set"; readonly changes: readonly { readonly path: string; readonly value: number }[] }
+  | { readonly kind: "replace-fastener"; readonly fastener: Fastener }
+  | { readonly kind: "add-fastener"; readonly fastener: Fastener }
+  | {
+      readonly kind: "add-piece";
+      readonly at: number;
+      readonly piece: Piece;
+      /** The piece that makes room for it, and its new length. */
+      readonly trim: { readonly index: number; readonly lengthMm: number };
+    }
+  | { readonly kind: "handle-length"; readonly mm: number }
+  /** What comes apart is left without glue, and without pins through its tang. */
+  | { readonly kind: "unglue" }
+  /** One lever of the balance bench, by so much. */
+  | { readonly kind: "pull"; readonly lever: string; readonly amount: number };

@@ -1,0 +1,215 @@
+import type { Design } from "../../knife/design/schema";
+import { outside } from "../../knife/design/uses";
+import { clamp, roundTo } from "../../base/number";
+import { own } from "../../base/own";
+import { SAME_PLACE_MM } from "../../base/tolerances";
+import type { Fault } from "../../knife/validity/types";
+import { faultsOf } from "../weigh/faults";
+import { figuresOf } from "./effects";
+import type { Lever } from "./lever";
+import { leversOf } from "./levers";
+import { type Amounts, type Stop, search, slopesAt, type Trial, type Trials, trialsOf } from "./search";
+import { cheapSets, STRATEGIES, type Strategy, type Target } from "./sets";
+
+export interface Answer<Finding = unknown> {
+  readonly strategy: Strategy;
+  readonly changes: readonly { readonly id: string; readonly amount: number }[];
+  readonly massG: number;
+  readonly balanceMm: number;
+  /** What is still missing to the windows; 0 and 0 when it lands. */
+  readonly offBalanceMm: number;
+  readonly offMassG: number;
+  readonly lands: boolean;
+  /** Findings that the changes bring with them. */
+  readonly brings: readonly Finding[];
+  /** Levers that ended at their limit: what stands in the way of one that does not land. */
+  readonly atLimit: readonly string[];
+  /** Levers that could be moved no farther since the knife could not be built there, or not at all. */
+  readonly blocked: readonly Blocked[];
+}
+
+/** A lever that stopped short: at which amount, and what would stand against the next step; null where it has no meaning. */
+export interface Blocked {
+  readonly id: string;
+  readonly amount: number;
+  readonly why: Fault | null;
+}
+
+/** The amount below which a lever is not worth moving, in steps. */
+const IDLE_STEPS = 0.04;
+
+/** Amounts as a maker would set them: idle levers left alone, the rest to a tenth where that still lands. */
+function tidied(trial: Trial, levers: readonly Lever[], amounts: Amounts, target: Target): Amounts {
+  const idle = new Map(
+    [...amounts].filter(([id, amount]) => {
+      const lever = levers.find((l) => l.id === id);
+      return lever && Math.abs(amount) >= IDLE_STEPS * lever.step;
+    }),
+  );
+  // Rounding carries no lever past its limit.
+  const reach = (id: string, amount: number) => {
+    const lever = levers.find((l) => l.id === id);
+    return lever ? clamp(amount, lever.low, lever.high) : amount;
+  };
+  const rounded = (digits: number) =>
+    new Map(
+      [...idle]
+        .map(([id, a]) => [id, reach(id, Math.round(a * 10 ** digits) / 10 ** digits)] as const)
+        .filter(([, a]) => a !== 0),
+    );
+  for (const set of [rounded(1), rounded(2), idle]) {
+    const f = trial(set);
+    if (
+      f &&
+      outside(f.balanceMm, target.balanceMm) === 0 &&
+      (!target.massG || outside(f.massG, target.massG) === 0)
+    )
+      return set;
+  }
+  return new Map([...amounts].map(([id, a]) => [id, roundTo(a, 4)] as const));
+}
+
+/** What stands against each lever that stopped, a little farther on. */
+function blockedBy(
+  trial: Trials,
+  among: readonly Lever[],
+  amounts: Amounts,
+  stops: ReadonlyMap<string, Stop>,
+): Blocked[] {
+  return among.flatMap((lever): Blocked[] => {
+    const stop = stops.get(lever.id);
+    if (!stop) return [];
+    const beyond = stop.at + stop.toward * BEYOND_STEPS * lever.step;
+    const design = trial.designOf(new Map(amounts).set(lever.id, beyond));
+    const why = design ? (faultsOf(design).find((f) => f.severity === "error") ?? null) : null;
+    return [{ id: lever.id, amount: stop.at, why }];
+  });
+}
+
+/** How far beyond its stop a lever is asked what stands against it, in steps. */
+const BEYOND_STEPS = 0.5;
+
+/** How far a maker lets levers go, from the knife as it is, by their ids; they go no farther than they can. */
+export type Limits = Readonly<Record<string, { readonly low: number; readonly high: number }>>;
+
+/** The lever with less reach. One that may not stay as it is may at least do that. */
+function within(lever: Lever, limit: Limits[string] | undefined): Lever {
+  if (!limit || lever.unit !== "mm") return lever;
+  const low = Math.min(0, Math.max(lever.low, limit.low));
+  return { ...lever, low, high: Math.max(0, Math.min(lever.high, limit.high)) };
+}
+
+/** Tells what a changed knife has against it that the knife as it is had not. */
+export type Brings<Finding> = (after: Design) => readonly Finding[];
+
+/**
+ * The smallest sets of changes that land a knife in its windows, one for each strategy that differs, each verified by a
+ * whole weighing and by what `bringsOf` tells; those that land and bring nothing first. Where none lands, the nearest, with
+ * what stands in the way. Empty of a knife that cannot be built. Deterministic.
+ */
+export function tune<Finding>(
+  design: Design,
+  target: Target,
+  bringsOf: Brings<Finding>,
+  allowed: (lever: Lever) => boolean = () => true,
+  limits: Limits = {},
+): Answer<Finding>[] {
+  const now = figuresOf(design);
+  if (!now) return [];
+  const inside =
+    outside(now.balanceMm, target.balanceMm) === 0 &&
+    (!target.massG || outside(now.massG, target.massG) === 0);
+  if (inside)
+    return [
+      {
+        strategy: "least-change",
+        changes: [],
+        ...now,
+        offBalanceMm: 0,
+        offMassG: 0,
+        lands: true,
+        brings: [],
+        atLimit: [],
+        blocked: [],
+      },
+    ];
+  const levers = leversOf(design)
+    .filter(allowed)
+    .map((l) => within(l, own(limits, l.id)));
+  const materials = levers.filter((l) => l.unit === "choice");
+  const trial = trialsOf(design);
+  const slopes = slopesAt(trial, levers, new Map(), now);
+  // What can be moved neither way stops where it is.
+  const still = levers
+    .filter((l) => l.unit === "mm" && l.high > l.low && !slopes.some((s) => s.lever === l))
+    .map((l): [string, Stop] => [l.id, { at: 0, toward: l.high > 0 ? 1 : -1 }]);
+  const answers: Answer<Finding>[] = [];
+  const consider = (
+    strategy: Strategy,
+    choice: string | null,
+    among: readonly Lever[],
+  ): Answer<Finding> | null => {
+    const found = search(trial, among, slopes, target, strategy, choice);
+    if (!found) return null;
+    const amounts = tidied(trial, levers, found.amounts, target);
+    const then = trial.designOf(amounts);
+    const figures = trial(amounts);
+    if (!then || !figures) return null;
+    const offBalanceMm = outside(figures.balanceMm, target.balanceMm);
+    const offMassG = target.massG ? outside(figures.massG, target.massG) : 0;
+    const answer: Answer<Finding> = {
+      strategy,
+      changes: [...amounts].map(([id, amount]) => ({ id, amount })),
+      ...figures,
+      offBalanceMm,
+      offMassG,
+      lands: offBalanceMm === 0 && offMassG === 0,
+      brings: bringsOf(then),
+      blocked: blockedBy(trial, among, amounts, new Map([...still, ...found.stops])),
+      atLimit: levers
+        .filter((l) => {
+          const at = amounts.get(l.id);
+          return (
+            l.unit === "mm" &&
+            at !== undefined &&
+            (at <= l.low + SAME_PLACE_MM || at >= l.high - SAME_PLACE_MM)
+          );
+        })
+        .map((l) => l.id),
+    };
+    answers.push(answer);
+    return answer;
+  };
+  for (const strategy of STRATEGIES) {
+    // The cheapest set that lands and brings no findings; all lengths together where no small set does.
+    const landed = cheapSets(slopes, target, now, strategy).some((set) => {
+      const answer = consider(strategy, null, set);
+      return answer?.lands && answer.brings.length === 0;
+    });
+    if (!landed) consider(strategy, null, levers);
+  }
+  // A change of material may do what no length can: tried where lengths alone do not land.
+  if (!answers.some((a) => a.lands)) for (const m of materials) consider("least-change", m.id, levers);
+  const miss = (a: Answer<Finding>) => Math.abs(a.offBalanceMm) + Math.abs(a.offMassG) / 10;
+  const sorted = answers.sort(
+    (a, b) =>
+      Number(b.lands) - Number(a.lands) ||
+      a.brings.length - b.brings.length ||
+      miss(a) - miss(b) ||
+      a.changes.length - b.changes.length,
+  );
+  const landing = sorted.filter((a) => a.lands);
+  const seen = new Set<string>();
+  const told = new Set<Strategy>();
+  return (landing.length > 0 ? landing : sorted)
+    .filter((a) => {
+      // One answer a strategy, but for those that do not land.
+      if (a.lands && told.has(a.strategy)) return false;
+      const key = JSON.stringify([...a.changes].sort((p, q) => p.id.localeCompare(q.id)));
+      if (seen.has(key)) return false;
+      seen.add(key);
+      told.add(a.strategy);
+      return true;
+    })
+    .slice(0, 4);
+}

@@ -1,0 +1,37 @@
+import type { Contour } from "../../geometry/curve/contour";
+import type { FastenerSite, Share } from "../../kinds/fasteners/kind";
+import { type Fastener, kindOf } from "../../kinds/fasteners/registry";
+import { surfaceAt } from "../layout/handleBody";
+import { itemNaming } from "../layout/itemNames";
+import { cylinderRegion } from "../../geometry/solids/cylinder";
+import { prismRegion } from "../../geometry/solids/prism";
+import type { Region } from "../../geometry/solids/region";
+import type { AssemblyBuilder } from "./builder";
+
+/** Levels of a fastener reach so far to both sides of it along the knife, mm: farther than any head. */
+const REACH_MM = 50;
+
+/** A fastener's parts, as its kind builds them. */
+export function addFastener(b: AssemblyBuilder, f: Fastener, body: number): void {
+  const range: [number, number] = [f.xMm - REACH_MM, f.xMm + REACH_MM];
+  const between = (low: number | null, high: number | null) => b.putLevels(low, high, range);
+  const naming = itemNaming(b.layout.design, f.id);
+  const site: FastenerSite = {
+    body,
+    between,
+    round: (diameterMm: number) =>
+      b.put(cylinderRegion({ xMm: f.xMm, yMm: f.yMm, radiusMm: diameterMm / 2 })),
+    prism: (outline: Contour) => b.put(prismRegion(outline)),
+    bothSides: (low, high) => [between(low, high), between(high === null ? null : -high, -low)],
+    put: (region: Region) => b.put(region),
+    surface: (side) => surfaceAt(b.region(body), f.xMm, f.yMm, side),
+    add: (component: string | null, materials: readonly Share[], ...of: readonly number[]) =>
+      b.add(
+        "fasteners",
+        { kind: "fastener", sort: f.kind, id: f.id, component, ...naming },
+        materials,
+        ...of,
+      ),
+  };
+  kindOf(f).build(f, site);
+}

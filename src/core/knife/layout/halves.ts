@@ -1,0 +1,53 @@
+import { type Contour, contourOf } from "../../geometry/curve/contour";
+import { signChanges } from "../../geometry/curve/roots";
+import { curveThrough } from "../../geometry/curve/spline";
+import type { CurvePoint, Half } from "../design/schema";
+import { lineAt } from "../../geometry/solids/line";
+import { prismRegion } from "../../geometry/solids/prism";
+import type { Region } from "../../geometry/solids/region";
+import { importedRegions } from "./imported";
+import type { Layout } from "./layout";
+import { remembered } from "./remembered";
+
+/** The closed outline through points round it, whichever way they run: smooth where a point is no corner. */
+export const closedOutline = remembered((points: readonly CurvePoint[]): Contour => {
+  const knots = points.map(({ xMm, yMm, corner }) => ({ x: xMm, y: yMm, corner }));
+  const at = knots.findIndex((k) => k.corner);
+  // Opened at a corner, or run round far enough that its seam is as smooth as the rest.
+  const n = knots.length;
+  const around = (from: number, count: number) =>
+    Array.from({ length: count }, (_, i) => knots[(from + i) % n]);
+  const cubics = at >= 0 ? curveThrough(around(at, n + 1)) : curveThrough(around(0, n + 3)).slice(1, n + 1);
+  return contourOf(cubics);
+});
+
+/** One stretch of a pair of halves: what its regions have in common, over its stations; its thickness where it has one. */
+export interface HalfStretch {
+  readonly regions: readonly Region[];
+  readonly xRange: readonly [number, number];
+  readonly thicknessMm: number | null;
+}
+
+/** Steps that meetings are looked for in. */
+const STEPS = 16;
+
+export function halfStretches(layout: Layout, { shape }: Half): HalfStretch[] {
+  const { design, crowns, tangFace } = layout;
+  if (shape.kind === "outline") {
+    const { thicknessMm } = shape;
+    const outline = closedOutline(shape.points);
+    const { xRange } = outline;
+    // Where the handle grows thicker than the halves, what covers them begins.
+    const meet = ([crowns.right, crowns.left] as const).flatMap((crown) =>
+      signChanges((x) => crown.at(x) - lineAt(tangFace, x) - thicknessMm, ...xRange, STEPS),
+    );
+    const more = meet.map((x) => ({ x, below: true, above: true }));
+    const region = prismRegion(outline);
+    return [{ regions: [{ ...region, breaks: [...region.breaks, ...more] }], xRange, thicknessMm }];
+  }
+  return importedRegions(design.meshes, shape.place, shape.xMm).map((regions) => ({
+    regions,
+    xRange: regions[0].xRange,
+    thicknessMm: null,
+  }));
+}
