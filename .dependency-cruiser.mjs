@@ -3,7 +3,11 @@
  * its own. Tests and fixtures may look anywhere. Within a row, folders do not import each other.
  */
 const FLOORS = {
-  base: [["tolerances", "isRecord", "number", "plainName", "work", "own", "sameData", "compared"], ["units"], ["record"]],
+  base: [
+    ["tolerances", "isRecord", "number", "plainName", "work", "own", "sameData", "compared"],
+    ["units"],
+    ["record"],
+  ],
   materials: [],
   geometry: [["curve"], ["contours"], ["solids"]],
   kinds: [["fasteners"], ["guardFittings", "tangEnds", "pieceShapes"]],
@@ -16,10 +20,25 @@ const FLOORS = {
 const ORDER = Object.entries(FLOORS).flatMap(([floor, rows]) =>
   rows.length === 0 ? [[floor]] : rows.map((row) => row.map((name) => `${floor}/${name}`)),
 );
+/** The rooms of the interface, in the same way. */
+const UI = [
+  ["kit"],
+  ["drawing", "fields", "files"],
+  ["session", "strip", "backup"],
+  ["shell", "sight", "solid"],
+  ["bin", "ownMaterials", "report", "settings"],
+  ["bound"],
+  ["board", "cost", "workshop"],
+  ["balance", "compare", "fit"],
+  ["pattern", "sheets"],
+  ["products"],
+  ["bench", "begin", "rack", "stock"],
+];
 const HOUSE = [["core"], ["workers"], ["store"], ["words"], ["sheets"], ["server", "cli"], ["ui"], ["app"]];
 
 const tests = "\\.(test|fixtures)\\.tsx?$";
 const inCore = (names) => `^src/core/(${names.join("|")})(/|\\.ts$)`;
+const inUi = (names) => `^src/ui/(${names.join("|")})/`;
 const inHouse = (names) => `^src/(${names.join("|")})/`;
 
 /** One rule for each row: it imports nothing of the rows behind it, nor of its neighbours in the row. */
@@ -47,6 +66,14 @@ export default {
       to: {},
     },
     ...upward(ORDER, inCore, "core/"),
+    {
+      name: "every-room-has-its-place",
+      comment: "a new folder of ui is put into UI in .dependency-cruiser.mjs",
+      severity: "error",
+      from: { path: "^src/ui/", pathNot: [inUi(UI.flat()), tests] },
+      to: {},
+    },
+    ...upward(UI, inUi, "ui/"),
     ...upward(HOUSE, inHouse, ""),
   ],
   options: {

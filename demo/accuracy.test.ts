@@ -1,9 +1,9 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
-import { assemble } from "@/core/knife/assembly/assemble";
 import { readFixed } from "@/core/exchange/files/knife/readFixed";
 import { DEFAULT_FINENESS, type Fineness, integrate } from "@/core/figures/weigh/integrate";
 import { type Moments, sumOfMoments } from "@/core/figures/weigh/moments";
+import { assemble } from "@/core/knife/assembly/assemble";
 
 const FILES = readdirSync("demo").filter((f) => f.endsWith(".json"));
 

@@ -1,11 +1,11 @@
 import { readdirSync, readFileSync } from "node:fs";
 import Module, { type ManifoldToplevel } from "manifold-3d";
 import { beforeAll, describe, expect, it } from "vitest";
-import { assemble } from "@/core/knife/assembly/assemble";
-import { materialsIn } from "@/core/knife/design/materials";
 import { readFixed } from "@/core/exchange/files/knife/readFixed";
 import { FINE_STEPS, meshAgreement, USUAL_STEPS } from "@/core/figures/weigh/agreement";
 import { weigh } from "@/core/figures/weigh/weigh";
+import { assemble } from "@/core/knife/assembly/assemble";
+import { materialsIn } from "@/core/knife/design/materials";
 
 const FILES = readdirSync("demo").filter((f) => f.endsWith(".json"));
 

@@ -1,9 +1,9 @@
 import { expect, type Page, test } from "@playwright/test";
-import type { Design } from "../src/core/knife/design/schema";
-import { outside } from "../src/core/knife/design/uses";
 import { dynamics } from "../src/core/figures/weigh/dynamics";
 import { groupPulls, partPulls } from "../src/core/figures/weigh/pulls";
 import { weigh } from "../src/core/figures/weigh/weigh";
+import type { Design } from "../src/core/knife/design/schema";
+import { outside } from "../src/core/knife/design/uses";
 import { partName } from "../src/words/parts";
 import { balanceOf, keptKnife, openKnife, typeLength, weightOf } from "./bench";
 

@@ -1,7 +1,7 @@
 import { expect, test } from "@playwright/test";
+import { weigh } from "../src/core/figures/weigh/weigh";
 import type { Design } from "../src/core/knife/design/schema";
 import { handleLength } from "../src/core/knife/layout/handleLengths";
-import { weigh } from "../src/core/figures/weigh/weigh";
 import { balanceOf, keptKnife, openKnife, step, typeLength, weightOf, written } from "./bench";
 
 test("lengths are typed as makers write them, and the readout is the core's own figure", async ({ page }) => {

@@ -1,6 +1,6 @@
 import { expect, test } from "@playwright/test";
-import type { Design } from "../src/core/knife/design/schema";
 import { weigh } from "../src/core/figures/weigh/weigh";
+import type { Design } from "../src/core/knife/design/schema";
 import { keptKnife, openKnife, step, typeLength, weightOf } from "./bench";
 
 /** The knife as it is kept, and that the readout is its weight by the core. */

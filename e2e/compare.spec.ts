@@ -1,10 +1,10 @@
 import { readFile } from "node:fs/promises";
 import { expect, type Page, test } from "@playwright/test";
-import { billOf } from "../src/core/figures/cost/bill";
-import type { Design } from "../src/core/knife/design/schema";
 import { readKnife } from "../src/core/exchange/files/knife/read";
 import { readPrices } from "../src/core/exchange/files/prices/prices";
+import { billOf } from "../src/core/figures/cost/bill";
 import { weigh } from "../src/core/figures/weigh/weigh";
+import type { Design } from "../src/core/knife/design/schema";
 import { keptKnife, openKnife, weightOf } from "./bench";
 
 async function openCompare(page: Page, name: string): Promise<void> {

@@ -1,6 +1,6 @@
 import { expect, test } from "@playwright/test";
-import type { Design } from "../src/core/knife/design/schema";
 import { weigh } from "../src/core/figures/weigh/weigh";
+import type { Design } from "../src/core/knife/design/schema";
 import { balanceOf, keptKnife, openKnife, step, typeLength, weightOf } from "./bench";
 
 test("a full tang becomes a hidden one and back; undo brings all of it back", async ({ page }) => {

@@ -1,7 +1,7 @@
 import { expect, type Page, test } from "@playwright/test";
-import type { Design } from "../src/core/knife/design/schema";
 import { fitSheet } from "../src/core/figures/fit/sheet";
 import { reviewDesign } from "../src/core/figures/review/reviewDesign";
+import type { Design } from "../src/core/knife/design/schema";
 import { keptKnife, openKnife, step, typeLength } from "./bench";
 
 const designOf = async (page: Page) => (await keptKnife(page)).design as Design;

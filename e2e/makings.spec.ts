@@ -1,7 +1,7 @@
 import { expect, type Page, test } from "@playwright/test";
-import type { Design } from "../src/core/knife/design/schema";
 import { writeStl } from "../src/core/exchange/files/mesh/writeStl";
 import { weigh } from "../src/core/figures/weigh/weigh";
+import type { Design } from "../src/core/knife/design/schema";
 import { keptKnife, openKnife, step, typeLength, weightOf, written } from "./bench";
 
 const designOf = async (page: Page) => (await keptKnife(page)).design as Design;

@@ -1,6 +1,6 @@
 import { expect, test } from "@playwright/test";
-import type { Design, ScalesHandle } from "../src/core/knife/design/schema";
 import { writeStl } from "../src/core/exchange/files/mesh/writeStl";
+import type { Design, ScalesHandle } from "../src/core/knife/design/schema";
 import { keptKnife, openKnife, step, weightOf, written } from "./bench";
 
 const scalesOf = (design: { name: string }) => (design as Design).handle as ScalesHandle;

@@ -2,10 +2,10 @@ import AxeBuilder from "@axe-core/playwright";
 import { expect, type Page, test } from "@playwright/test";
 import sharp from "sharp";
 import { AS_DRAWN, pieceLayer, piecesNamed } from "../src/core/exchange/cutting/pieceLayers";
-import type { Design } from "../src/core/knife/design/schema";
 import { writeDxf } from "../src/core/exchange/files/dxf/write";
 import { DEMO_KNIVES } from "../src/core/exchange/files/knife/demo.fixtures";
 import { pathData } from "../src/core/exchange/files/svg/write";
+import type { Design } from "../src/core/knife/design/schema";
 import { keptKnife, openKnife, weightOf } from "./bench";
 
 const knife = (file: string): Design => DEMO_KNIVES.find(([name]) => name === file)![1];

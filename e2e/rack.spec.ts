@@ -1,9 +1,9 @@
 import { readFile } from "node:fs/promises";
 import { expect, test } from "@playwright/test";
-import type { Design } from "../src/core/knife/design/schema";
 import { readFixed } from "../src/core/exchange/files/knife/readFixed";
 import { reviewDesign } from "../src/core/figures/review/reviewDesign";
 import { weigh } from "../src/core/figures/weigh/weigh";
+import type { Design } from "../src/core/knife/design/schema";
 import { DEMOS, keptKnife, openKnife, step, weightOf, written } from "./bench";
 
 test("the first visit shows at least five demo knives, each with its weight and balance", async ({

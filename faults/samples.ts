@@ -1,6 +1,6 @@
 import sharp from "sharp";
-import type { boxesMesh } from "@/core/knife/design/limits.fixtures";
 import { writeBackup } from "@/core/exchange/files/backup/write";
+import type { boxesMesh } from "@/core/knife/design/limits.fixtures";
 
 /** A sound backup of these rows, with a picture. */
 export async function zippedBackup(json: string): Promise<Uint8Array> {

@@ -44,4 +44,7 @@ function runsOf(file) {
 const letters = Object.fromEntries(
   Object.entries(FONTS).map(([weight, files]) => [weight, files.map(runsOf)]),
 );
-writeFileSync(new URL("../src/core/exchange/paper/letters.json", import.meta.url), `${JSON.stringify(letters)}\n`);
+writeFileSync(
+  new URL("../src/core/exchange/paper/letters.json", import.meta.url),
+  `${JSON.stringify(letters)}\n`,
+);

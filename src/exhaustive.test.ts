@@ -31,7 +31,11 @@ const ADDED: readonly (readonly [file: string, there: string, then: string])[] =
     "const KINDS = [\n  pin,",
     'const KINDS = [\n  { ...pin, kind: "staple" } as unknown as FastenerKindOf<"staple", typeof pin.fields>,\n  pin,',
   ],
-  ["src/core/figures/review/types.ts", "export const TRADE_RULES = [", 'export const TRADE_RULES = [\n  "too-loud",'],
+  [
+    "src/core/figures/review/types.ts",
+    "export const TRADE_RULES = [",
+    'export const TRADE_RULES = [\n  "too-loud",',
+  ],
   ["src/words/sheets.ts", "export const SHEET_KINDS = [", 'export const SHEET_KINDS = [\n  "poster",'],
 ];
 
@@ -50,7 +54,7 @@ const ASKED: Readonly<Record<string, readonly string[]>> = {
     "src/core/knife/design/handleParts.ts",
     "src/core/knife/design/materialPlaces.ts",
     "src/core/figures/review/partRefs.ts",
-    "src/ui/bench/steps/HandleStep.tsx",
+    "src/ui/board/steps/HandleStep.tsx",
   ],
   spike: [
     "src/core/knife/assembly/tangs.ts",
@@ -59,10 +63,14 @@ const ASKED: Readonly<Record<string, readonly string[]>> = {
     "src/core/knife/validity/checkTang.ts",
     "src/core/knife/design/constructions.ts",
     "src/core/figures/cost/work.ts",
-    "src/ui/bench/steps/TangStep.tsx",
+    "src/ui/board/steps/TangStep.tsx",
     "src/words/constructions.ts",
   ],
-  scalloped: ["src/core/knife/layout/groundBlade.ts", "src/core/knife/design/bladeStarts.ts", "src/words/bladeWords.ts"],
+  scalloped: [
+    "src/core/knife/layout/groundBlade.ts",
+    "src/core/knife/design/bladeStarts.ts",
+    "src/words/bladeWords.ts",
+  ],
   loop: ["src/words/fittings.ts"],
   staple: ["src/words/fasteners.ts"],
   "too-loud": ["src/words/rules.ts"],

@@ -40,7 +40,11 @@ function reachedFrom(page: string): ReadonlyMap<string, string> {
 }
 
 describe("a page that shows no single knife", () => {
-  const heavy = ["src/core/knife/design/schema.ts", "src/core/figures/weigh/weigh.ts", "src/ui/bench/benchState.ts"];
+  const heavy = [
+    "src/core/knife/design/schema.ts",
+    "src/core/figures/weigh/weigh.ts",
+    "src/ui/session/benchState.ts",
+  ];
 
   it.each(["page.tsx", "stock/page.tsx", "settings/page.tsx", "bin/page.tsx"])(
     "%s fetches no bench",

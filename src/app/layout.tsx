@@ -4,7 +4,7 @@ import "@fontsource/barlow/600.css";
 import type { Metadata } from "next";
 import { headers } from "next/headers";
 import type { ReactNode } from "react";
-import { Providers } from "@/ui/Providers";
+import { Providers } from "@/ui/shell/Providers";
 
 export const metadata: Metadata = {
   title: "Euaxis",

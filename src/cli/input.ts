@@ -1,10 +1,10 @@
 import { readFile, stat, writeFile } from "node:fs/promises";
 import { runInNewContext } from "node:vm";
-import { materialsIn } from "@/core/knife/design/materials";
-import type { ProductDesign } from "@/core/knife/design/product";
 import { LARGEST_KNIFE_BYTES } from "@/core/exchange/files/knife/format";
 import { readKnife } from "@/core/exchange/files/knife/read";
 import { fixedOnly } from "@/core/exchange/files/knife/readFixed";
+import { materialsIn } from "@/core/knife/design/materials";
+import type { ProductDesign } from "@/core/knife/design/product";
 import { modelOf } from "@/core/products/modelOf";
 import { fileFailureWords } from "@/words/fileFailures";
 import { findingWords } from "@/words/findings";

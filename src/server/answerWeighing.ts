@@ -1,5 +1,5 @@
-import { materialsIn } from "@/core/knife/design/materials";
 import { readKnife } from "@/core/exchange/files/knife/read";
+import { materialsIn } from "@/core/knife/design/materials";
 import { modelOf } from "@/core/products/modelOf";
 import { fileFailureWords } from "@/words/fileFailures";
 import { findingWords } from "@/words/findings";

@@ -1,10 +1,10 @@
-import { differingInputs } from "@/core/figures/compare/inputs";
-import { differingTraits, isPlace, traitOf } from "@/core/figures/compare/traits";
+import { printMass, type UnitSystem } from "@/core/base/units/print";
 import type { Figure, Item } from "@/core/exchange/paper/item";
 import { moved } from "@/core/exchange/paper/item";
 import { knifeFigure } from "@/core/exchange/paper/knifeFigure";
 import { type Page, writing } from "@/core/exchange/paper/page";
-import { printMass, type UnitSystem } from "@/core/base/units/print";
+import { differingInputs } from "@/core/figures/compare/inputs";
+import { differingTraits, isPlace, traitOf } from "@/core/figures/compare/traits";
 import { balanceWords } from "@/words/balance";
 import { dayWords, STATE_WORDS } from "@/words/job";
 import { printMoney } from "@/words/money";

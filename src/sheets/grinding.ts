@@ -1,4 +1,6 @@
 import { flushCheck } from "@/core/exchange/cutting/flush";
+import type { Figure } from "@/core/exchange/paper/item";
+import type { Page } from "@/core/exchange/paper/page";
 import {
   type FaceAt,
   grindingAids,
@@ -7,8 +9,6 @@ import {
   hollowTools,
   thicknessTable,
 } from "@/core/figures/fit/grinding";
-import type { Figure } from "@/core/exchange/paper/item";
-import type { Page } from "@/core/exchange/paper/page";
 import { grooveHalf, runOutMm } from "@/core/geometry/solids/groundBlade";
 import { datumWords } from "@/words/balance";
 import { HOLLOW_WORDS, hollowToolWords } from "@/words/grinding";

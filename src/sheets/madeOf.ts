@@ -1,5 +1,5 @@
-import { PART_GROUPS } from "@/core/knife/assembly/types";
 import type { Figure } from "@/core/exchange/paper/item";
+import { PART_GROUPS } from "@/core/knife/assembly/types";
 import { customerWords, INSIDE } from "@/words/customer";
 import type { SheetMaker } from "./sheet";
 

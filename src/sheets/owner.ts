@@ -1,7 +1,7 @@
+import { printLengthPlain } from "@/core/base/units/print";
+import type { Page } from "@/core/exchange/paper/page";
 import { kindOf } from "@/core/kinds/fasteners/registry";
 import { fittingsOn } from "@/core/kinds/guardFittings/registry";
-import type { Page } from "@/core/exchange/paper/page";
-import { printLengthPlain } from "@/core/base/units/print";
 import { customerWords } from "@/words/customer";
 import { inSentence, itemWords } from "@/words/fasteners";
 import { bothSides } from "./customer";

@@ -1,6 +1,6 @@
-import type { Design } from "@/core/knife/design/schema";
-import { isDry } from "@/core/figures/fit/dry";
 import type { Page } from "@/core/exchange/paper/page";
+import { isDry } from "@/core/figures/fit/dry";
+import type { Design } from "@/core/knife/design/schema";
 import { SHEET_KINDS, type SheetKind } from "@/words/sheets";
 import { certificatePages, customerPages } from "./customer";
 import { fitUpPages } from "./fitUp";

@@ -1,5 +1,5 @@
-import type { Page } from "@/core/exchange/paper/page";
 import { printMass } from "@/core/base/units/print";
+import type { Page } from "@/core/exchange/paper/page";
 import { balanceWords } from "@/words/balance";
 import { partName } from "@/words/parts";
 import type { SheetMaker } from "./sheet";

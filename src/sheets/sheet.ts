@@ -1,7 +1,4 @@
-import type { Bill } from "@/core/figures/cost/bill";
-import { materialsIn } from "@/core/knife/design/materials";
-import type { Design } from "@/core/knife/design/schema";
-import { type FitSheet, fitSheet } from "@/core/figures/fit/sheet";
+import { printLength, printLengthBare, type UnitSystem } from "@/core/base/units/print";
 import type { Figure, Item } from "@/core/exchange/paper/item";
 import {
   type FootWords,
@@ -15,8 +12,11 @@ import {
 import { type PaperChoice, type PaperSetup, setupOf } from "@/core/exchange/paper/paper";
 import { laidOut, laidOutProposed, type NamedFigure } from "@/core/exchange/paper/tile";
 import { wrapped } from "@/core/exchange/paper/wrapped";
-import { printLength, printLengthBare, type UnitSystem } from "@/core/base/units/print";
+import type { Bill } from "@/core/figures/cost/bill";
+import { type FitSheet, fitSheet } from "@/core/figures/fit/sheet";
 import type { MassReport } from "@/core/figures/weigh/report";
+import { materialsIn } from "@/core/knife/design/materials";
+import type { Design } from "@/core/knife/design/schema";
 import { FOOT_WORDS, SHEET_WORDS, type SheetKind, tileWords } from "@/words/sheets";
 
 /** Another making of the knife, for the customer to choose from. */

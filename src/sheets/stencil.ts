@@ -1,12 +1,12 @@
-import type { Layer } from "@/core/geometry/contours/drawing";
-import { straightLoop } from "@/core/geometry/contours/loop";
-import type { Point } from "@/core/geometry/curve/bezier";
 import { type Stencil, stencils } from "@/core/exchange/cutting/stencils";
-import { sizeOfMark } from "@/core/knife/layout/bladeMarks";
 import { cross, type Item } from "@/core/exchange/paper/item";
 import type { Page } from "@/core/exchange/paper/page";
 import { pieceFigure } from "@/core/exchange/paper/pieceFigure";
 import type { NamedFigure } from "@/core/exchange/paper/tile";
+import type { Layer } from "@/core/geometry/contours/drawing";
+import { straightLoop } from "@/core/geometry/contours/loop";
+import type { Point } from "@/core/geometry/curve/bezier";
+import { sizeOfMark } from "@/core/knife/layout/bladeMarks";
 import { MARK_WAY_STEPS, markLine, REVERSED_WORDS, stencilLines, stencilTitle } from "@/words/marks";
 import type { SheetMaker } from "./sheet";
 

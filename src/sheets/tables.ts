@@ -1,11 +1,11 @@
+import { roundTo } from "@/core/base/number";
+import type { Table } from "@/core/exchange/files/csv/write";
 import type { Bill } from "@/core/figures/cost/bill";
+import { fitSheet } from "@/core/figures/fit/sheet";
+import type { MassReport } from "@/core/figures/weigh/report";
 import { materialsIn } from "@/core/knife/design/materials";
 import type { Design } from "@/core/knife/design/schema";
-import type { Table } from "@/core/exchange/files/csv/write";
-import { fitSheet } from "@/core/figures/fit/sheet";
-import { roundTo } from "@/core/base/number";
 import type { Material, MaterialOf } from "@/core/materials/types";
-import type { MassReport } from "@/core/figures/weigh/report";
 import { TASK_WORDS, takeWords } from "@/words/cost";
 import { itemWords } from "@/words/fasteners";
 import { BORE_WORDS, ownerWords } from "@/words/fit";

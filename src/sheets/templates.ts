@@ -1,18 +1,18 @@
-import type { Layer } from "@/core/geometry/contours/drawing";
-import type { Point } from "@/core/geometry/curve/bezier";
+import { radians } from "@/core/base/number";
 import { type EndFacePart, endFaces } from "@/core/exchange/cutting/endFaces";
 import { gauges } from "@/core/exchange/cutting/gauges";
 import { AS_DRAWN, type DrawnPiece, drawnPieces, pieceLayer } from "@/core/exchange/cutting/pieceLayers";
-import { type Hole, wayOf } from "@/core/figures/fit/holes";
-import { placedMark } from "@/core/knife/layout/bladeMarks";
-import { radians } from "@/core/base/number";
 import type { Item } from "@/core/exchange/paper/item";
 import type { Page } from "@/core/exchange/paper/page";
 import { type MarkedHole, pieceFigure } from "@/core/exchange/paper/pieceFigure";
 import type { NamedFigure } from "@/core/exchange/paper/tile";
-import type { DrawnLine } from "@/core/geometry/solids/faceLines";
+import { type Hole, wayOf } from "@/core/figures/fit/holes";
 import { grindLines } from "@/core/figures/views/grindLines";
 import { grooveEdges } from "@/core/figures/views/grooveEdges";
+import type { Layer } from "@/core/geometry/contours/drawing";
+import type { Point } from "@/core/geometry/curve/bezier";
+import type { DrawnLine } from "@/core/geometry/solids/faceLines";
+import { placedMark } from "@/core/knife/layout/bladeMarks";
 import { faceTitle, holeLine, pieceLines, pieceTitle } from "@/words/sheets";
 import type { SheetMaker } from "./sheet";
 

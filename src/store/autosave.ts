@@ -1,7 +1,7 @@
 import { liveQuery } from "dexie";
 import { createStore } from "zustand/vanilla";
-import type { ProductDesign } from "@/core/knife/design/product";
 import type { EditFor } from "@/core/edit/editFor";
+import type { ProductDesign } from "@/core/knife/design/product";
 import { db } from "./db";
 import { createHistory, type KeptTimeline } from "./history";
 import { waitingKey } from "./keptTable";

@@ -1,8 +1,8 @@
 import { RECORD_VERSION } from "@/core/knife/design/version";
 import "fake-indexeddb/auto";
 import { beforeEach, describe, expect, it, vi } from "vitest";
-import { newDesign } from "@/core/knife/design/create";
 import { readBackup } from "@/core/exchange/files/backup/read";
+import { newDesign } from "@/core/knife/design/create";
 import { backupAge, noteBackup, REMIND_AFTER_MS } from "./backup/age";
 import { undoRestore } from "./backup/restore";
 import { backupFile, fatesIn, oldBackup, rowsIn, takeIn } from "./backup.fixtures";

@@ -1,6 +1,6 @@
 import { compared } from "@/core/base/compared";
-import type { KnifeState, UseKind } from "@/core/knife/design/schema";
 import { isRecord } from "@/core/base/isRecord";
+import type { KnifeState, UseKind } from "@/core/knife/design/schema";
 import { shippedMaterial } from "@/core/materials/materials";
 import { db } from "./db";
 import type { StoredKnife } from "./rows";

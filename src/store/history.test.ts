@@ -1,6 +1,6 @@
+import { noted } from "@/core/edit/kept";
 import { asFixed } from "@/core/knife/design/fixed.fixtures";
 import { RECORD_VERSION } from "@/core/knife/design/version";
-import { noted } from "@/core/edit/kept";
 import "fake-indexeddb/auto";
 import fc from "fast-check";
 import { beforeEach, describe, expect, it } from "vitest";

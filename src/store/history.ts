@@ -1,7 +1,7 @@
+import { isRecord } from "@/core/base/isRecord";
+import { type KeptEdit, noted, readKeptEdit, stepBetween } from "@/core/edit/kept";
 import type { ProductDesign } from "@/core/knife/design/product";
 import { RECORD_VERSION } from "@/core/knife/design/version";
-import { type KeptEdit, noted, readKeptEdit, stepBetween } from "@/core/edit/kept";
-import { isRecord } from "@/core/base/isRecord";
 import { db } from "./db";
 import { followKept } from "./followed";
 import { readStored } from "./reading";

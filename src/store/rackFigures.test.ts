@@ -1,10 +1,10 @@
 import "fake-indexeddb/auto";
 import { beforeEach, describe, expect, it, vi } from "vitest";
+import { ENGINE_VERSION } from "@/core/figures/weigh/version";
+import { weigh } from "@/core/figures/weigh/weigh";
 import { newDesign } from "@/core/knife/design/create";
 import { asFixed } from "@/core/knife/design/fixed.fixtures";
 import type { ProductDesign } from "@/core/knife/design/product";
-import { ENGINE_VERSION } from "@/core/figures/weigh/version";
-import { weigh } from "@/core/figures/weigh/weigh";
 import { db } from "./db";
 import { addKnife, changeDesign, knifeIds } from "./knives";
 import { createRackFigures } from "./rackFigures";

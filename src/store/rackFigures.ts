@@ -1,7 +1,7 @@
 import { createStore } from "zustand/vanilla";
-import type { ProductDesign } from "@/core/knife/design/product";
 import { ENGINE_VERSION } from "@/core/figures/weigh/version";
 import type { Weighing } from "@/core/figures/weigh/weigh";
+import type { ProductDesign } from "@/core/knife/design/product";
 import type { Answer } from "@/workers/client";
 import { db } from "./db";
 import { getKnife } from "./knives";

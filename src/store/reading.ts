@@ -1,7 +1,7 @@
+import { isRecord } from "@/core/base/isRecord";
+import type { Problem } from "@/core/exchange/files/knife/read";
 import type { ProductDesign } from "@/core/knife/design/product";
 import { RECORD_VERSION } from "@/core/knife/design/version";
-import type { Problem } from "@/core/exchange/files/knife/read";
-import { isRecord } from "@/core/base/isRecord";
 import { checksumOf } from "./checksum";
 import type { KnifeRecord, Reference, StoredDesign, StoredKnife, StoredVariant, VariantRecord } from "./rows";
 

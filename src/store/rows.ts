@@ -1,5 +1,5 @@
-import type { ProductDesign } from "@/core/knife/design/product";
 import type { EditStep, KeptEdit } from "@/core/edit/kept";
+import type { ProductDesign } from "@/core/knife/design/product";
 import type { Row } from "./tables/spec";
 
 /** A state that the maker chose to keep, to measure later changes against. */

@@ -1,13 +1,13 @@
 import { temporal } from "zundo";
 import { createStore } from "zustand/vanilla";
+import { applyEdit } from "@/core/edit/applyEdit";
+import type { EditFor } from "@/core/edit/editFor";
+import { type KeptEdit, keptEdit } from "@/core/edit/kept";
 import { withOwnMaterials } from "@/core/knife/design/materials";
 import type { FieldProblem } from "@/core/knife/design/problem";
 import type { ProductDesign } from "@/core/knife/design/product";
 import { recordRefusal } from "@/core/knife/design/refusal";
 import { withOwnParts } from "@/core/knife/design/workshop";
-import { applyEdit } from "@/core/edit/applyEdit";
-import type { EditFor } from "@/core/edit/editFor";
-import { type KeptEdit, keptEdit } from "@/core/edit/kept";
 import { recordOf } from "@/core/products/recordOf";
 import { follow } from "./followed";
 import type { State, Timeline } from "./history";

@@ -2,9 +2,9 @@
 import { liveQuery } from "dexie";
 import { useEffect } from "react";
 import { createStore, useStore } from "zustand";
-import { PRINTER_LIMITS } from "@/core/knife/design/workshopParts";
-import { type PaperChoice, TRUE_PRINTER, WAYS } from "@/core/exchange/paper/paper";
 import type { UnitSystem } from "@/core/base/units/print";
+import { type PaperChoice, TRUE_PRINTER, WAYS } from "@/core/exchange/paper/paper";
+import { PRINTER_LIMITS } from "@/core/knife/design/workshopParts";
 import { changeSetting, settingValue } from "./keptSetting";
 import { ready } from "./storage";
 

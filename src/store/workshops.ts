@@ -2,10 +2,10 @@
 import { nanoid } from "nanoid";
 import { useEffect } from "react";
 import { useStore } from "zustand";
+import { isRecord } from "@/core/base/isRecord";
 import type { Workshop } from "@/core/knife/design/record/workshop";
 import { RECORD_VERSION } from "@/core/knife/design/version";
 import { agreedFacts, joined, newWorkshop } from "@/core/knife/design/workshop";
-import { isRecord } from "@/core/base/isRecord";
 import { checksumOf } from "./checksum";
 import { db, tableNamed } from "./db";
 import { PRESENT_WORKSHOP, readWorkshops, watchWorkshops, workshops } from "./followed";

@@ -10,10 +10,10 @@ import { addKnife } from "@/store/knives";
 import { createSession, type Session } from "@/store/session";
 import { benchService } from "@/workers/bench.service";
 import { poolOver } from "@/workers/port.fixtures";
-import { BenchProvider } from "./bench/BenchProvider";
+import { Notices } from "./kit/Notices";
+import { system } from "./kit/theme";
 import { viewsOf } from "./products/viewsOf";
-import { Notices } from "./shell/Notices";
-import { system } from "./theme";
+import { BenchProvider } from "./session/BenchProvider";
 
 /** The same services as in the browser, over a real message channel in this process. */
 const SERVICES = {

@@ -1,5 +1,5 @@
-import type { BackupFailure } from "@/core/exchange/files/backup/format";
 import { own } from "@/core/base/own";
+import type { BackupFailure } from "@/core/exchange/files/backup/format";
 import type { BackupStep, SavedBackup } from "@/store/backup/save";
 import { backedUpTables } from "@/store/backup/source";
 import { specOf } from "@/store/tables/list";

@@ -1,5 +1,5 @@
-import type { Design } from "@/core/knife/design/schema";
 import { lengthUnitName, printLengthBare, type UnitSystem } from "@/core/base/units/print";
+import type { Design } from "@/core/knife/design/schema";
 
 /** What stands at the datum: the front of the guard, or of the handle. */
 export function datumWords({ guard }: Pick<Design, "guard">): string {

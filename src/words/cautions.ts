@@ -1,7 +1,7 @@
-import type { Design } from "@/core/knife/design/schema";
 import { kindOf } from "@/core/kinds/fasteners/registry";
 import { fittingOf } from "@/core/kinds/guardFittings/registry";
 import { endKindOf } from "@/core/kinds/tangEnds/registry";
+import type { Design } from "@/core/knife/design/schema";
 
 /** The usual cautions of the operations that a design asks for, in plain words. */
 export function cautionsFor(design: Design): string[] {

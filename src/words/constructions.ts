@@ -1,7 +1,7 @@
+import type { NUT_STYLES } from "@/core/kinds/tangEnds/nutted";
 import type { ButtForm } from "@/core/knife/design/butts";
 import type { GuardForm } from "@/core/knife/design/guards";
 import type { BlockHole, Design, FullTang, TangHole } from "@/core/knife/design/schema";
-import type { NUT_STYLES } from "@/core/kinds/tangEnds/nutted";
 
 export const TANG_WORDS: Record<Design["tang"]["kind"], string> = {
   full: "Full slab",

@@ -1,10 +1,10 @@
+import { own } from "@/core/base/own";
+import { printLengthShort, printMass, type UnitSystem } from "@/core/base/units/print";
 import type { MaterialLine } from "@/core/figures/cost/billOfMaterials";
 import type { Price, Shop } from "@/core/figures/cost/shop";
 import type { WorkTask } from "@/core/figures/cost/work";
 import type { FastenerKind } from "@/core/kinds/fasteners/registry";
-import { own } from "@/core/base/own";
 import type { MaterialOf } from "@/core/materials/types";
-import { printLengthShort, printMass, type UnitSystem } from "@/core/base/units/print";
 import { FASTENERS } from "./fasteners";
 import { printMoney } from "./money";
 import { cutName, partName } from "./parts";

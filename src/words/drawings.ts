@@ -1,5 +1,5 @@
-import type { DrawingFailure, PassedOver } from "@/core/geometry/contours/raw";
 import type { OutlineFailure } from "@/core/exchange/pattern/applyOutline";
+import type { DrawingFailure, PassedOver } from "@/core/geometry/contours/raw";
 
 const megabytes = (bytes: number) => `${(bytes / 1e6).toFixed(bytes < 1e7 ? 1 : 0)} MB`;
 

@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
-import { CONSTRUCTIONS } from "@/core/knife/design/constructions.fixtures";
-import { newDesign } from "@/core/knife/design/create";
 import { EDIT_EXAMPLES } from "@/core/edit/edits.fixtures";
 import { type KeptEdit, keptEdit, noted } from "@/core/edit/kept";
 import { planPoints, sidePoints } from "@/core/edit/points/pointsOf";
+import { CONSTRUCTIONS } from "@/core/knife/design/constructions.fixtures";
+import { newDesign } from "@/core/knife/design/create";
 import { editWords } from "./edits";
 import { fieldName } from "./fields";
 import { pointWords } from "./points";

@@ -1,6 +1,6 @@
+import { own } from "@/core/base/own";
 import type { FastenerKind } from "@/core/kinds/fasteners/registry";
 import type { ItemName, Naming } from "@/core/knife/layout/itemNames";
-import { own } from "@/core/base/own";
 
 /** What a kind of fastener is called, where more is told of it than of most. */
 interface FastenerWords {

@@ -1,8 +1,8 @@
-import type { BarEnd, Design, Fastener } from "@/core/knife/design/schema";
-import type { Fitting } from "@/core/kinds/guardFittings/registry";
 import { own } from "@/core/base/own";
-import type { SizedShapeKind } from "@/core/kinds/pieceShapes/registry";
 import { valueAt } from "@/core/base/record/path";
+import type { Fitting } from "@/core/kinds/guardFittings/registry";
+import type { SizedShapeKind } from "@/core/kinds/pieceShapes/registry";
+import type { BarEnd, Design, Fastener } from "@/core/knife/design/schema";
 import { fastenerFieldWords } from "./fasteners";
 import { FITTING_WORDS } from "./fittings";
 import { PIECE_SHAPE_WORDS } from "./pieceShapes";

@@ -1,8 +1,8 @@
-import type { Finding, TradeRule } from "@/core/figures/review/types";
-import type { MaterialOf } from "@/core/materials/types";
 import type { UnitSystem } from "@/core/base/units/print";
 import { printLength, printMass } from "@/core/base/units/print";
+import type { Finding, TradeRule } from "@/core/figures/review/types";
 import type { FaultRule, FindingSeverity } from "@/core/knife/validity/types";
+import type { MaterialOf } from "@/core/materials/types";
 import { BLADE_FAULT_WORDS } from "./bladeFindings";
 import { itemInSentence, itemWords } from "./fasteners";
 import { RULE_WORDS } from "./rules";

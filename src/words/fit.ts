@@ -1,8 +1,8 @@
-import type { DrillSet, PinFit } from "@/core/knife/design/schema";
-import type { BoreUse } from "@/core/kinds/fasteners/kind";
 import type { BoreOwner } from "@/core/figures/fit/boreNeeds";
 import type { GlueJoint } from "@/core/figures/fit/glue";
 import type { Opening } from "@/core/figures/fit/openings";
+import type { BoreUse } from "@/core/kinds/fasteners/kind";
+import type { DrillSet, PinFit } from "@/core/knife/design/schema";
 import { itemWords } from "./fasteners";
 import { FITTING_WORDS } from "./fittings";
 

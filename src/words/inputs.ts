@@ -1,6 +1,6 @@
 import { own } from "@/core/base/own";
-import type { MaterialOf } from "@/core/materials/types";
 import { printLength, type UnitSystem } from "@/core/base/units/print";
+import type { MaterialOf } from "@/core/materials/types";
 
 /** What a stretch of a path is called where its own words would not do. */
 const NAMES: Readonly<Record<string, string>> = {

@@ -1,9 +1,9 @@
-import type { UseKind } from "@/core/knife/design/schema";
 import { own } from "@/core/base/own";
-import type { MaterialOf } from "@/core/materials/types";
+import { printLength, type UnitSystem } from "@/core/base/units/print";
 import type { LeverEffect } from "@/core/figures/tune/effects";
 import type { Strategy } from "@/core/figures/tune/sets";
-import { printLength, type UnitSystem } from "@/core/base/units/print";
+import type { UseKind } from "@/core/knife/design/schema";
+import type { MaterialOf } from "@/core/materials/types";
 
 export const USE_WORDS: Record<UseKind, string> = {
   "kitchen-slicer": "Kitchen slicer",

@@ -1,8 +1,8 @@
+import { printLengthPlain, type UnitSystem } from "@/core/base/units/print";
 import { FILM, looseIslands, type Stencil } from "@/core/exchange/cutting/stencils";
+import type { MarkNeighbour } from "@/core/figures/views/markRoom";
 import type { BladeMark } from "@/core/knife/design/schema";
 import type { MaterialOf } from "@/core/materials/types";
-import { printLengthPlain, type UnitSystem } from "@/core/base/units/print";
-import type { MarkNeighbour } from "@/core/figures/views/markRoom";
 
 export const MARK_WAY_WORDS: Readonly<Record<BladeMark["way"], string>> = {
   stamped: "Stamped",

@@ -1,10 +1,5 @@
-import { materialsIn } from "@/core/knife/design/materials";
-import type { Design } from "@/core/knife/design/schema";
-import { itemNames, pieceNaming } from "@/core/knife/layout/itemNames";
 import { own } from "@/core/base/own";
 import { valueAt } from "@/core/base/record/path";
-import type { Change, Fix, Offer } from "@/core/figures/review/types";
-import type { MaterialOf } from "@/core/materials/types";
 import {
   printLength,
   printLengthPlain,
@@ -12,6 +7,11 @@ import {
   printMass,
   type UnitSystem,
 } from "@/core/base/units/print";
+import type { Change, Fix, Offer } from "@/core/figures/review/types";
+import { materialsIn } from "@/core/knife/design/materials";
+import type { Design } from "@/core/knife/design/schema";
+import { itemNames, pieceNaming } from "@/core/knife/layout/itemNames";
+import type { MaterialOf } from "@/core/materials/types";
 import { itemInSentence, itemWords } from "./fasteners";
 import { leverWords } from "./levers";
 import { PIECE_WORDS, pieceWords } from "./parts";

@@ -1,7 +1,7 @@
+import { MM_PER_INCH } from "@/core/base/units/length";
 import type { OutlineRole } from "@/core/exchange/pattern/applyOutline";
 import type { Found } from "@/core/exchange/pattern/found";
 import type { DrawingUnit } from "@/core/exchange/pattern/trace";
-import { MM_PER_INCH } from "@/core/base/units/length";
 
 /** What an outline of a pattern may be. */
 export const ROLE_WORDS: Readonly<Record<OutlineRole | "guard", string>> = {

@@ -1,5 +1,5 @@
-import type { CountedPoint, CurveName, OnePoint, PieceName, PointName } from "@/core/edit/points/types";
 import { own } from "@/core/base/own";
+import type { CountedPoint, CurveName, OnePoint, PieceName, PointName } from "@/core/edit/points/types";
 import { NOTCH_WORDS } from "./blade";
 import { itemWords } from "./fasteners";
 import { FITTING_WORDS } from "./fittings";

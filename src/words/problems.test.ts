@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
+import { putAt } from "@/core/base/record/path";
 import { CONSTRUCTIONS } from "@/core/knife/design/constructions.fixtures";
 import { refusalOf } from "@/core/knife/design/refusal";
 import type { Design } from "@/core/knife/design/schema";
-import { putAt } from "@/core/base/record/path";
 import { inputValueWords, inputWords } from "./inputs";
 import { fieldWords, problemWords } from "./problems";
 

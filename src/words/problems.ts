@@ -1,6 +1,6 @@
-import type { Complaint, FieldProblem } from "@/core/knife/design/problem";
 import { own } from "@/core/base/own";
 import { printLengthPlain, type UnitSystem } from "@/core/base/units/print";
+import type { Complaint, FieldProblem } from "@/core/knife/design/problem";
 import { spelled, UNIT_ENDING } from "./inputs";
 
 /** Units that the name of a number ends in, as they are read. */

@@ -1,7 +1,7 @@
-import type { PartGroup } from "@/core/knife/assembly/types";
-import type { MaterialOf } from "@/core/materials/types";
 import { printLength, printMass, type UnitSystem } from "@/core/base/units/print";
 import type { PartPull, Pull } from "@/core/figures/weigh/pulls";
+import type { PartGroup } from "@/core/knife/assembly/types";
+import type { MaterialOf } from "@/core/materials/types";
 import { partName } from "./parts";
 
 export const GROUP_WORDS: Record<PartGroup, string> = {

@@ -1,6 +1,6 @@
+import { printLengthPlain, type UnitSystem } from "@/core/base/units/print";
 import type { Repair, ShapeFailure } from "@/core/exchange/files/mesh/importShape";
 import type { MeshUnit } from "@/core/exchange/files/mesh/soup";
-import { printLengthPlain, type UnitSystem } from "@/core/base/units/print";
 
 export const MESH_UNIT_WORDS: Record<MeshUnit, string> = {
   micron: "microns",

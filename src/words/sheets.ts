@@ -1,11 +1,11 @@
-import type { EndFacePart } from "@/core/exchange/cutting/endFaces";
-import type { DrawnPiece } from "@/core/exchange/cutting/pieceLayers";
-import type { Hole, HoleFace } from "@/core/figures/fit/holes";
-import { MISSING } from "@/core/exchange/paper/letters";
 import { sameData } from "@/core/base/sameData";
-import type { MaterialOf } from "@/core/materials/types";
 import { SAME_PLACE_MM } from "@/core/base/tolerances";
 import { printLengthPlain, type UnitSystem } from "@/core/base/units/print";
+import type { EndFacePart } from "@/core/exchange/cutting/endFaces";
+import type { DrawnPiece } from "@/core/exchange/cutting/pieceLayers";
+import { MISSING } from "@/core/exchange/paper/letters";
+import type { Hole, HoleFace } from "@/core/figures/fit/holes";
+import type { MaterialOf } from "@/core/materials/types";
 import { BORE_WORDS, ownerWords } from "./fit";
 import { cutName } from "./parts";
 

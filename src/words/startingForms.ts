@@ -1,5 +1,5 @@
-import type { StartingForm } from "@/core/knife/design/startingForms";
 import { own } from "@/core/base/own";
+import type { StartingForm } from "@/core/knife/design/startingForms";
 
 interface FormWords {
   readonly name: string;

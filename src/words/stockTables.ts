@@ -1,5 +1,5 @@
-import type { CleanedName, RowFailure, StockReading } from "@/core/exchange/files/csv/readStock";
 import type { Unseen } from "@/core/base/plainName";
+import type { CleanedName, RowFailure, StockReading } from "@/core/exchange/files/csv/readStock";
 import { MATERIAL_CLASSES, type MaterialClass } from "@/core/materials/types";
 import { MATERIAL_CLASS_WORDS } from "./materials";
 

@@ -1,7 +1,7 @@
+import { printLength, type UnitSystem } from "@/core/base/units/print";
 import type { Trait, TraitValue } from "@/core/figures/compare/traits";
 import type { FastenerKind } from "@/core/knife/design/schema";
 import type { MaterialOf } from "@/core/materials/types";
-import { printLength, type UnitSystem } from "@/core/base/units/print";
 import { GRIND_WORDS, TIP_WORDS } from "./bladeWords";
 import { TANG_WORDS } from "./constructions";
 import { FASTENER_WORDS } from "./fasteners";

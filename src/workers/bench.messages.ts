@@ -1,10 +1,8 @@
-import type { Bill } from "@/core/figures/cost/bill";
-import type { Shop } from "@/core/figures/cost/shop";
 import type { StockLayout } from "@/core/exchange/cutting/cutJob";
 import type { Cuttable } from "@/core/exchange/cutting/cuttable";
 import type { StockSheet } from "@/core/exchange/cutting/stockSheet";
-import type { ProductDesign } from "@/core/knife/design/product";
-import type { Design } from "@/core/knife/design/schema";
+import type { Bill } from "@/core/figures/cost/bill";
+import type { Shop } from "@/core/figures/cost/shop";
 import type { FitSheet } from "@/core/figures/fit/sheet";
 import type { Review } from "@/core/figures/review/reviewDesign";
 import type { ReviewedAnswer } from "@/core/figures/review/tuneReviewed";
@@ -13,6 +11,8 @@ import type { Sampled } from "@/core/figures/tune/sample";
 import type { Target } from "@/core/figures/tune/sets";
 import type { Limits } from "@/core/figures/tune/solve";
 import type { Spread } from "@/core/figures/tune/spread";
+import type { ProductDesign } from "@/core/knife/design/product";
+import type { Design } from "@/core/knife/design/schema";
 
 /** What the bench's second worker answers to, of designs that can be built. */
 export interface BenchService {

@@ -1,10 +1,10 @@
 import { laidOnStock } from "@/core/exchange/cutting/cutJob";
 import { fitSheet } from "@/core/figures/fit/sheet";
-import { modelOf } from "@/core/products/modelOf";
 import { tuneReviewed } from "@/core/figures/review/tuneReviewed";
 import { leverEffects } from "@/core/figures/tune/effects";
 import { sampleBuilds } from "@/core/figures/tune/sample";
 import { spreadOf } from "@/core/figures/tune/spread";
+import { modelOf } from "@/core/products/modelOf";
 import type { BenchService } from "./bench.messages";
 
 /** What the bench's second worker answers with: the core's own functions. */

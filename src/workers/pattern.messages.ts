@@ -1,11 +1,11 @@
-import type { DrawingReading } from "@/core/geometry/contours/raw";
-import type { Point } from "@/core/geometry/curve/bezier";
 import type { DrawingFormatId } from "@/core/exchange/files/drawings";
 import type { FoundShapes } from "@/core/exchange/pattern/found";
 import type { MarkReading } from "@/core/exchange/pattern/markIn";
 import type { PictureFailure } from "@/core/exchange/photo/picture";
 import type { PhotoScale, ScaleFailure } from "@/core/exchange/photo/planeScale";
 import type { Seeing } from "@/core/exchange/photo/shapes";
+import type { DrawingReading } from "@/core/geometry/contours/raw";
+import type { Point } from "@/core/geometry/curve/bezier";
 
 /** A photo as it is worked on: turned upright by its mark, and shrunk where it was very large. */
 export interface OpenPhoto {

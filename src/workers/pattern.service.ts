@@ -1,4 +1,4 @@
-import type { RawDrawing } from "@/core/geometry/contours/raw";
+import { TooMuchWork } from "@/core/base/work";
 import { DRAWING_FORMATS } from "@/core/exchange/files/drawings";
 import { shapesIn } from "@/core/exchange/pattern/found";
 import { markIn } from "@/core/exchange/pattern/markIn";
@@ -7,7 +7,7 @@ import { LONGEST_SIDE, pictureSize } from "@/core/exchange/photo/picture";
 import { foundCorners, truePlane } from "@/core/exchange/photo/planeScale";
 import { type FlatPhoto, flattenedPhoto, shapesInPhoto } from "@/core/exchange/photo/shapes";
 import { sheetIn } from "@/core/exchange/photo/sheet";
-import { TooMuchWork } from "@/core/base/work";
+import type { RawDrawing } from "@/core/geometry/contours/raw";
 import type { PatternService } from "./pattern.messages";
 
 let drawing: RawDrawing | null = null;

@@ -1,12 +1,12 @@
 import { proxy } from "comlink";
 import { describe, expect, it } from "vitest";
-import { newDesign } from "@/core/knife/design/create";
-import { endingIn, rodMesh } from "@/core/knife/design/limits.fixtures";
 import { readKnife } from "@/core/exchange/files/knife/read";
 import { writeKnife } from "@/core/exchange/files/knife/write";
 import { reviewDesign } from "@/core/figures/review/reviewDesign";
 import { sampleBuilds } from "@/core/figures/tune/sample";
 import { weigh } from "@/core/figures/weigh/weigh";
+import { newDesign } from "@/core/knife/design/create";
+import { endingIn, rodMesh } from "@/core/knife/design/limits.fixtures";
 import { filesService } from "./files.service";
 import { poolOver, startOver } from "./port.fixtures";
 import { createBenchWorker, createFileReader, createSolids, createWeigher } from "./services";

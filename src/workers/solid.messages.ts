@@ -1,8 +1,8 @@
-import type { ProductDesign } from "@/core/knife/design/product";
 import type { ShapeReading } from "@/core/exchange/files/mesh/importShape";
 import type { MeshUnit } from "@/core/exchange/files/mesh/soup";
-import type { CutOpen, PartMesh } from "@/core/knife/kernel/partMeshes";
 import type { PartAgreement } from "@/core/figures/weigh/agreement";
+import type { ProductDesign } from "@/core/knife/design/product";
+import type { CutOpen, PartMesh } from "@/core/knife/kernel/partMeshes";
 
 export type MeshFormat = "stl" | "3mf";
 

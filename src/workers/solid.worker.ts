@@ -1,11 +1,11 @@
 import { expose, transfer } from "comlink";
 import Module, { type ManifoldToplevel } from "manifold-3d";
-import type { ProductDesign } from "@/core/knife/design/product";
 import { exportMesh } from "@/core/exchange/files/mesh/exportMesh";
 import { importShape } from "@/core/exchange/files/mesh/importShape";
+import { meshAgreement } from "@/core/figures/weigh/agreement";
+import type { ProductDesign } from "@/core/knife/design/product";
 import { meshesOf, type PartSolid, partSolids, SEEN_MM } from "@/core/knife/kernel/partMeshes";
 import { modelOf } from "@/core/products/modelOf";
-import { meshAgreement } from "@/core/figures/weigh/agreement";
 import type { SolidService } from "./solid.messages";
 
 let loading: Promise<ManifoldToplevel> | null = null;

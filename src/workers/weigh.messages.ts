@@ -1,5 +1,5 @@
-import type { ProductDesign } from "@/core/knife/design/product";
 import type { Weighing } from "@/core/figures/weigh/weighAssembly";
+import type { ProductDesign } from "@/core/knife/design/product";
 
 /** What the weighing worker answers to. */
 export interface WeighService {

@@ -1,6 +1,6 @@
-import { modelOf } from "@/core/products/modelOf";
 import { DEFAULT_FINENESS } from "@/core/figures/weigh/integrate";
 import { PanelMemory } from "@/core/figures/weigh/panelMemory";
+import { modelOf } from "@/core/products/modelOf";
 import type { WeighService } from "./weigh.messages";
 
 // While a point is dragged, most of a knife stays as it was.

@@ -1,5 +1,5 @@
-import { plainShop } from "@/core/figures/cost/shop";
 import { readPrices } from "@/core/exchange/files/prices/prices";
+import { plainShop } from "@/core/figures/cost/shop";
 import { modelOf } from "@/core/products/modelOf";
 import { pricesFailureWords } from "@/words/pricesFailures";
 import { command } from "../command";

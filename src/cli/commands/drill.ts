@@ -1,8 +1,8 @@
-import { DRILL_SETS, type DrillSet, PIN_FITS, type PinFit } from "@/core/knife/design/schema";
-import { drillsIn } from "@/core/figures/fit/drillSets";
-import { pickDrill } from "@/core/figures/fit/pickDrill";
 import { own } from "@/core/base/own";
 import { parseLength } from "@/core/base/units/length";
+import { drillsIn } from "@/core/figures/fit/drillSets";
+import { pickDrill } from "@/core/figures/fit/pickDrill";
+import { DRILL_SETS, type DrillSet, PIN_FITS, type PinFit } from "@/core/knife/design/schema";
 import { lengthFailureWords } from "@/words/lengthFailures";
 import { command } from "../command";
 import { Refusal } from "../refusal";

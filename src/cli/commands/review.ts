@@ -1,6 +1,6 @@
+import type { Finding } from "@/core/figures/review/types";
 import { materialsIn } from "@/core/knife/design/materials";
 import { modelOf } from "@/core/products/modelOf";
-import type { Finding } from "@/core/figures/review/types";
 import { findingWords } from "@/words/findings";
 import { command } from "../command";
 import { designIn, withinTime } from "../input";

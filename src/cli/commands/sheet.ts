@@ -1,12 +1,12 @@
 import { readFile } from "node:fs/promises";
-import { billOf } from "@/core/figures/cost/bill";
-import { plainShop } from "@/core/figures/cost/shop";
-import { today } from "@/core/knife/design/job";
-import { PRINTER_LIMITS } from "@/core/knife/design/workshopParts";
 import { pdfFonts, writePdf } from "@/core/exchange/files/pdf/write";
 import { missingIn } from "@/core/exchange/paper/missing";
 import { correction, PAPERS, type PaperName, TRUE_PRINTER } from "@/core/exchange/paper/paper";
+import { billOf } from "@/core/figures/cost/bill";
+import { plainShop } from "@/core/figures/cost/shop";
 import { weigh } from "@/core/figures/weigh/weigh";
+import { today } from "@/core/knife/design/job";
+import { PRINTER_LIMITS } from "@/core/knife/design/workshopParts";
 import { sheetKindsOf, sheetPages } from "@/sheets/pages";
 import { dayWords } from "@/words/job";
 import { SHEET_KINDS, SHEET_WORDS, WITHOUT_WORDS } from "@/words/sheets";

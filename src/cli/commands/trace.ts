@@ -1,6 +1,5 @@
 import { extname } from "node:path";
-import { LARGEST_DRAWING_BYTES } from "@/core/geometry/contours/raw";
-import { refusalOf } from "@/core/knife/design/refusal";
+import { Work } from "@/core/base/work";
 import { DRAWING_ENDINGS, DRAWING_FORMATS, drawingFormatOf } from "@/core/exchange/files/drawings";
 import { writeKnife } from "@/core/exchange/files/knife/write";
 import { OUTLINE_ROLES } from "@/core/exchange/pattern/applyOutline";
@@ -17,7 +16,8 @@ import {
 } from "@/core/exchange/pattern/trace";
 import { SHEETS_OF_PAPER } from "@/core/exchange/photo/picture";
 import { faultsOf } from "@/core/figures/weigh/faults";
-import { Work } from "@/core/base/work";
+import { LARGEST_DRAWING_BYTES } from "@/core/geometry/contours/raw";
+import { refusalOf } from "@/core/knife/design/refusal";
 import { drawingFailureWords, outlineFailureWords, reachWords } from "@/words/drawings";
 import { problemWords } from "@/words/problems";
 import { command } from "../command";

@@ -1,4 +1,3 @@
-import { refusalOf } from "@/core/knife/design/refusal";
 import { writeKnife } from "@/core/exchange/files/knife/write";
 import { type OutlineRole, TRACED_FIT } from "@/core/exchange/pattern/applyOutline";
 import { proposedAssignment, traced } from "@/core/exchange/pattern/trace";
@@ -13,6 +12,7 @@ import {
 import { foundCorners, type PhotoScale, truePlane } from "@/core/exchange/photo/planeScale";
 import { flattenedPhoto, shapesInPhoto, USUAL_SEEING } from "@/core/exchange/photo/shapes";
 import { faultsOf } from "@/core/figures/weigh/faults";
+import { refusalOf } from "@/core/knife/design/refusal";
 import { outlineFailureWords } from "@/words/drawings";
 import { pictureFailureWords, scaleFailureWords } from "@/words/photos";
 import { problemWords } from "@/words/problems";

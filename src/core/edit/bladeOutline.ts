@@ -1,11 +1,11 @@
 import { produce } from "immer";
+import { roundTo } from "../base/number";
 import { cubicY, parameterAtX } from "../geometry/curve/bezier";
 import { curveThrough } from "../geometry/curve/spline";
 import { isFull } from "../knife/design/limits";
 import type { Blade, Design } from "../knife/design/schema";
 import { settledBlade } from "../knife/layout/bladeLengths";
 import { bladeHeights } from "../knife/layout/bladeOutline";
-import { roundTo } from "../base/number";
 import type { Draft } from "./draft";
 
 /** The two curves of a blade's own outline. */

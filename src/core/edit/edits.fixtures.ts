@@ -1,13 +1,13 @@
+import { newMark } from "../figures/views/markRoom";
+import { newFastener } from "../kinds/fasteners/registry";
 import { newFuller } from "../knife/design/bladeStarts";
 import { CONSTRUCTIONS } from "../knife/design/constructions.fixtures";
 import { newDesign } from "../knife/design/create";
 import type { Design } from "../knife/design/schema";
 import { bareBladeOf, newMeasured } from "../knife/design/starts";
 import { plainFacts } from "../knife/design/workshop";
-import { newFastener } from "../kinds/fasteners/registry";
 import { asPoints } from "../knife/layout/bladeLengths";
 import { newLengthwise } from "../knife/layout/handleStarts";
-import { newMark } from "../figures/views/markRoom";
 import type { FixedEdit } from "./fixed/edits";
 
 const plain = newDesign("Sedge");

@@ -1,7 +1,7 @@
 import { produce } from "immer";
+import { roundTo } from "../base/number";
 import type { Point } from "../geometry/curve/bezier";
 import type { Design, OutlineNode } from "../knife/design/schema";
-import { roundTo } from "../base/number";
 import type { Draft } from "./draft";
 import { setHeld } from "./points/types";
 

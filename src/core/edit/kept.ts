@@ -1,5 +1,5 @@
-import type { ProductDesign } from "../knife/design/product";
 import { isRecord } from "../base/isRecord";
+import type { ProductDesign } from "../knife/design/product";
 import type { AnyEdit } from "./table";
 
 /** What is kept of an edit with a step of undo: its code, and those of its fields that tell what was done. */

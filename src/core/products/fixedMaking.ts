@@ -1,6 +1,6 @@
 import { billOf } from "../figures/cost/bill";
-import type { Design } from "../knife/design/schema";
 import { reviewDesign } from "../figures/review/reviewDesign";
+import type { Design } from "../knife/design/schema";
 import type { ProductMaking } from "./product";
 
 /** What making a knife with a fixed blade asks for. */

@@ -1,6 +1,6 @@
+import { weigh } from "../figures/weigh/weigh";
 import { assemble } from "../knife/assembly/assemble";
 import type { Design } from "../knife/design/schema";
-import { weigh } from "../figures/weigh/weigh";
 import type { ProductModel } from "./product";
 
 /** A knife with a fixed blade. */

@@ -1,14 +1,14 @@
 import type * as z from "zod/mini";
-import type { Assembly } from "../knife/assembly/types";
+import type { EditTable } from "../edit/table";
 import type { Bill } from "../figures/cost/bill";
 import type { Shop } from "../figures/cost/shop";
-import type { Migrations } from "../knife/design/migrate";
-import type { ProductDesign } from "../knife/design/product";
-import type { EditTable } from "../edit/table";
 import type { Review } from "../figures/review/reviewDesign";
 import type { Fineness } from "../figures/weigh/integrate";
 import type { PanelMemory } from "../figures/weigh/panelMemory";
 import type { Weighing } from "../figures/weigh/weighAssembly";
+import type { Assembly } from "../knife/assembly/types";
+import type { Migrations } from "../knife/design/migrate";
+import type { ProductDesign } from "../knife/design/product";
 
 /** A starting form: its code, and the design that it gives under a name. */
 export interface Start<D> {

@@ -1,10 +1,10 @@
 import type { Table } from "dexie";
 import { nanoid } from "nanoid";
+import { own } from "@/core/base/own";
+import { sameData } from "@/core/base/sameData";
 import type { BackupFailure } from "@/core/exchange/files/backup/format";
 import { BackupRefused } from "@/core/exchange/files/backup/format";
 import { readBackup } from "@/core/exchange/files/backup/read";
-import { own } from "@/core/base/own";
-import { sameData } from "@/core/base/sameData";
 import { db, primaryKeyOf, tableNamed } from "../db";
 import { pictureIdOf, pictureOf } from "../pictureOf";
 import type { PictureRecord, RowFate, StagedRow } from "../rows";

@@ -1,6 +1,6 @@
+import { own } from "@/core/base/own";
 import type { PictureEntry } from "@/core/exchange/files/backup/format";
 import type { BackupSource } from "@/core/exchange/files/backup/write";
-import { own } from "@/core/base/own";
 import { db, tableNamed } from "../db";
 import type { PictureRecord } from "../rows";
 import { picturesOf, TABLES } from "../tables/list";

@@ -1,5 +1,5 @@
-import { RECORD_VERSION } from "@/core/knife/design/version";
 import { isRecord } from "@/core/base/isRecord";
+import { RECORD_VERSION } from "@/core/knife/design/version";
 import { checksumOf } from "../checksum";
 import type { StoredMaterial } from "../rows";
 import { keyText, type Row, type TableSpec } from "./spec";

@@ -1,6 +1,6 @@
+import { isRecord } from "@/core/base/isRecord";
 import { RECORD_VERSION } from "@/core/knife/design/version";
 import { MOST_LETTERS } from "@/core/knife/design/workshopParts";
-import { isRecord } from "@/core/base/isRecord";
 import { checksumOf } from "../checksum";
 import type { StoredWorkshop } from "../rows";
 import { keyText, type Row, type TableSpec } from "./spec";

@@ -1,8 +1,8 @@
 import type { BackupJobs } from "@/store/backup/client";
 import type { BackupStep, SavedBackup } from "@/store/backup/save";
 import { savedWords } from "@/words/backup";
-import { download } from "../files";
-import { notices } from "../shell/notice";
+import { download } from "../files/files";
+import { notices } from "../kit/notice";
 
 /** A backup that is being made: how far it is, and how it is called off. */
 export interface SavingBackup {

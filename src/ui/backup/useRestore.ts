@@ -5,7 +5,7 @@ import type { RestoreManner, RestorePlan } from "@/store/backup/restore";
 import type { BackupStep } from "@/store/backup/save";
 import { firstWorkshop, joinLoose } from "@/store/workshops";
 import { backupFailureWords } from "@/words/backup";
-import { attempt, notices } from "../shell/notice";
+import { attempt, notices } from "../kit/notice";
 
 /** A backup that was checked and may be taken in. */
 interface Chosen {

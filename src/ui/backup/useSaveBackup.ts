@@ -1,7 +1,7 @@
 "use client";
 import { useEffect, useRef, useState } from "react";
 import type { BackupStep } from "@/store/backup/save";
-import { attempt } from "../shell/notice";
+import { attempt } from "../kit/notice";
 import type { SavingBackup } from "./saveFile";
 
 /** Saves everything as one file, shows how far that is, and calls it off. */

@@ -1,13 +1,12 @@
 "use client";
 import { useMemo } from "react";
-import type { Design } from "@/core/knife/design/schema";
 import { printLength } from "@/core/base/units/print";
 import { dynamics } from "@/core/figures/weigh/dynamics";
 import type { MassReport } from "@/core/figures/weigh/report";
+import type { Design } from "@/core/knife/design/schema";
 import { useUnits } from "@/store/settings";
 import { datumWords } from "@/words/balance";
-import { useBench, useDesign, useSettledDesign } from "../bench/BenchContext";
-import { DragPoint } from "../bench/DragPoint";
+import { DragPoint } from "../board/DragPoint";
 import { BalanceMark } from "../drawing/BalanceMark";
 import { knifeExtent } from "../drawing/extent";
 import { Hatches } from "../drawing/Hatches";
@@ -15,11 +14,12 @@ import { KnifeSide } from "../drawing/KnifeSide";
 import { type Scale, toPx } from "../drawing/path";
 import { Ruler } from "../drawing/Ruler";
 import { DrawnText } from "../drawing/Text";
+import { color } from "../kit/theme";
+import { useSize } from "../kit/useSize";
+import { useBench, useDesign, useSettledDesign } from "../session/BenchContext";
 import { HighlightMarks } from "../sight/HighlightMarks";
 import { PickTargets } from "../sight/PickTargets";
 import { goToPart } from "../sight/useHighlight";
-import { color } from "../theme";
-import { useSize } from "../useSize";
 
 /** Until it is laid out, px. */
 const WIDTH = 1100;

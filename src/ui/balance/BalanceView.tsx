@@ -1,7 +1,7 @@
 "use client";
 import { Box, Flex, Stack, Text } from "@chakra-ui/react";
 import { useRef, useState } from "react";
-import { useDesign, useWeighing } from "../bench/BenchContext";
+import { useDesign, useWeighing } from "../session/BenchContext";
 import { BalanceDrawing } from "./BalanceDrawing";
 import { GhostBar } from "./GhostBar";
 import type { Ghost } from "./ghost";

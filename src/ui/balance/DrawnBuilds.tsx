@@ -3,15 +3,15 @@ import { Box, Button, Flex, NativeSelect, Progress, Text } from "@chakra-ui/reac
 import { proxy } from "comlink";
 import { useMemo, useState } from "react";
 import { Bar, BarChart, CartesianGrid, ResponsiveContainer, XAxis, YAxis } from "recharts";
-import type { Sampled } from "@/core/figures/tune/sample";
 import { MM_PER_INCH } from "@/core/base/units/length";
 import { printLength, printMass } from "@/core/base/units/print";
+import type { Sampled } from "@/core/figures/tune/sample";
 import { useUnits } from "@/store/settings";
-import { useSettledDesign } from "../bench/BenchContext";
-import { evenTicks } from "../evenTicks";
-import { Fact } from "../fit/Section";
-import { color } from "../theme";
-import { useTask } from "../useTask";
+import { evenTicks } from "../kit/evenTicks";
+import { color } from "../kit/theme";
+import { useTask } from "../kit/useTask";
+import { Fact } from "../report/Section";
+import { useSettledDesign } from "../session/BenchContext";
 
 const COUNTS = [1000, 4000, 20_000, 100_000] as const;
 const BINS = 24;

@@ -6,8 +6,8 @@ import { printLength, printMass } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { editWords } from "@/words/edits";
 import { createWeigher } from "@/workers/services";
-import { useBench } from "../bench/BenchContext";
-import { useWorkerQueries } from "../useWorkerQuery";
+import { useWorkerQueries } from "../kit/useWorkerQuery";
+import { useBench } from "../session/BenchContext";
 import type { Ghost } from "./ghost";
 
 /** What is being tried, what the knife would weigh, and whether to keep it. */

@@ -1,22 +1,22 @@
 "use client";
 import { Box, Button, Text } from "@chakra-ui/react";
 import { memo, useMemo } from "react";
+import { ROUNDING } from "@/core/base/tolerances";
+import { printLength, printMass } from "@/core/base/units/print";
+import { type PartRef, partRefsOfChange } from "@/core/figures/review/partRefs";
+import type { LeverEffect } from "@/core/figures/tune/effects";
+import { leversOf, withLevers } from "@/core/figures/tune/levers";
 import type { Design } from "@/core/knife/design/schema";
 import { outside } from "@/core/knife/design/uses";
 import { remembered } from "@/core/knife/layout/remembered";
-import { type PartRef, partRefsOfChange } from "@/core/figures/review/partRefs";
-import { ROUNDING } from "@/core/base/tolerances";
-import type { LeverEffect } from "@/core/figures/tune/effects";
-import { leversOf, withLevers } from "@/core/figures/tune/levers";
-import { printLength, printMass } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { leverWords, signed, stepWords } from "@/words/levers";
-import { useReport, useSettledDesign } from "../bench/BenchContext";
-import { Figures, Note, Section } from "../fit/Section";
-import { useMaterialOf } from "../materials";
-import { color } from "../theme";
-import { UnderWay } from "../UnderWay";
-import { useWorkerQuery } from "../useWorkerQuery";
+import { useMaterialOf } from "../kit/materials";
+import { color } from "../kit/theme";
+import { UnderWay } from "../kit/UnderWay";
+import { useWorkerQuery } from "../kit/useWorkerQuery";
+import { Figures, Note, Section } from "../report/Section";
+import { useReport, useSettledDesign } from "../session/BenchContext";
 import type { Ghost } from "./ghost";
 
 /** Every change that could be made, by what a sensible step of it does. */

@@ -13,16 +13,22 @@ import {
 } from "recharts";
 import { roundTo } from "@/core/base/number";
 import { MM_PER_INCH } from "@/core/base/units/length";
-import { GRAMS_PER_OUNCE, lengthUnitName, printLength, printMass, printMeasure } from "@/core/base/units/print";
+import {
+  GRAMS_PER_OUNCE,
+  lengthUnitName,
+  printLength,
+  printMass,
+  printMeasure,
+} from "@/core/base/units/print";
 import { dynamics, effectiveMass } from "@/core/figures/weigh/dynamics";
 import type { MassReport } from "@/core/figures/weigh/report";
 import { useUnits } from "@/store/settings";
 import { datumWords } from "@/words/balance";
-import { useDesign, useSettledDesign } from "../bench/BenchContext";
-import { Datum } from "../Datum";
-import { evenTicks } from "../evenTicks";
-import { Fact, Note, Section } from "../fit/Section";
-import { color } from "../theme";
+import { evenTicks } from "../kit/evenTicks";
+import { color } from "../kit/theme";
+import { Fact, Note, Section } from "../report/Section";
+import { useDesign, useSettledDesign } from "../session/BenchContext";
+import { Datum } from "../session/Datum";
 
 /** How it handles, each figure with what it feels like. */
 export function MotionSection({ report }: { report: MassReport }) {

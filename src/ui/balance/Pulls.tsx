@@ -1,18 +1,18 @@
 "use client";
 import { Box, Flex, Text } from "@chakra-ui/react";
 import { memo } from "react";
-import { outside } from "@/core/knife/design/uses";
 import { printLength, type UnitSystem } from "@/core/base/units/print";
 import { groupPulls, type Pull, partPulls } from "@/core/figures/weigh/pulls";
 import type { MassReport } from "@/core/figures/weigh/report";
+import { outside } from "@/core/knife/design/uses";
 import { useUnits } from "@/store/settings";
 import { partName } from "@/words/parts";
 import { GROUP_WORDS } from "@/words/pulls";
-import { useSettledDesign } from "../bench/BenchContext";
+import { useSize } from "../kit/useSize";
+import { useSettledDesign } from "../session/BenchContext";
 import { MomentStrip } from "../strip/MomentStrip";
 import { StripProvider } from "../strip/StripContext";
 import { StripKey } from "../strip/StripKey";
-import { useSize } from "../useSize";
 import { balanceScale } from "./BalanceDrawing";
 
 /** Height of the strip, and its width until it is laid out, px. */

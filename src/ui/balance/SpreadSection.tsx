@@ -2,21 +2,21 @@
 import { Box, Text } from "@chakra-ui/react";
 import { memo, useMemo } from "react";
 import { Bar, BarChart, CartesianGrid, Legend, ResponsiveContainer, XAxis, YAxis } from "recharts";
-import type { Design } from "@/core/knife/design/schema";
+import { MM_PER_INCH } from "@/core/base/units/length";
+import { GRAMS_PER_OUNCE, printLength, printMass, type UnitSystem } from "@/core/base/units/print";
 import { type PartRef, partRefsOfChange, partRefsOfMaterial } from "@/core/figures/review/partRefs";
 import { dimensionsOf } from "@/core/figures/tune/dimensions";
 import type { Spread } from "@/core/figures/tune/spread";
-import { MM_PER_INCH } from "@/core/base/units/length";
-import { GRAMS_PER_OUNCE, printLength, printMass, type UnitSystem } from "@/core/base/units/print";
+import type { Design } from "@/core/knife/design/schema";
 import { useUnits } from "@/store/settings";
 import { leverWords } from "@/words/levers";
-import { useSettledDesign } from "../bench/BenchContext";
-import { LengthAt } from "../fields/bound";
-import { Fact, Figures, Note, Section } from "../fit/Section";
-import { useMaterialOf } from "../materials";
-import { color } from "../theme";
-import { UnderWay } from "../UnderWay";
-import { useWorkerQuery } from "../useWorkerQuery";
+import { LengthAt } from "../bound/bound";
+import { useMaterialOf } from "../kit/materials";
+import { color } from "../kit/theme";
+import { UnderWay } from "../kit/UnderWay";
+import { useWorkerQuery } from "../kit/useWorkerQuery";
+import { Fact, Figures, Note, Section } from "../report/Section";
+import { useSettledDesign } from "../session/BenchContext";
 import { DrawnBuilds } from "./DrawnBuilds";
 
 /** Nine of ten builds lie within so many standard deviations. Normal distribution. */

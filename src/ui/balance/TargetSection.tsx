@@ -1,17 +1,17 @@
 "use client";
 import { Text } from "@chakra-ui/react";
 import { memo } from "react";
-import { USES, type UseKind } from "@/core/knife/design/schema";
-import { outside } from "@/core/knife/design/uses";
 import { printLength, printMass } from "@/core/base/units/print";
 import type { MassReport } from "@/core/figures/weigh/report";
+import { USES, type UseKind } from "@/core/knife/design/schema";
+import { outside } from "@/core/knife/design/uses";
 import { useUnits } from "@/store/settings";
 import { datumWords } from "@/words/balance";
 import { USE_WORDS } from "@/words/levers";
-import { useBench, useDesign } from "../bench/BenchContext";
-import { LengthAt, MassAt } from "../fields/bound";
+import { LengthAt, MassAt } from "../bound/bound";
 import { ChoiceField } from "../fields/ChoiceField";
-import { Note, Section } from "../fit/Section";
+import { Note, Section } from "../report/Section";
+import { useBench, useDesign } from "../session/BenchContext";
 import { Pulls } from "./Pulls";
 
 /** What the knife is for, the windows that this proposes, and how far it is from them. */

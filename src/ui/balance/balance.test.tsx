@@ -3,14 +3,14 @@
 import { screen, waitFor, within } from "@testing-library/react";
 import { userEvent } from "@testing-library/user-event";
 import { describe, expect, it, vi } from "vitest";
-import { newDesign } from "@/core/knife/design/create";
-import { withUse } from "@/core/knife/design/uses";
-import { shippedMaterial } from "@/core/materials/materials";
+import { printMass } from "@/core/base/units/print";
 import { leverEffects } from "@/core/figures/tune/effects";
 import { leversOf } from "@/core/figures/tune/levers";
 import { spreadOf } from "@/core/figures/tune/spread";
-import { printMass } from "@/core/base/units/print";
 import { weigh } from "@/core/figures/weigh/weigh";
+import { newDesign } from "@/core/knife/design/create";
+import { withUse } from "@/core/knife/design/uses";
+import { shippedMaterial } from "@/core/materials/materials";
 import { leverWords } from "@/words/levers";
 import { onBench } from "../onBench.fixtures";
 import type { Ghost } from "./ghost";

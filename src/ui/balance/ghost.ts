@@ -1,5 +1,5 @@
-import type { Design } from "@/core/knife/design/schema";
 import type { FixedEdit } from "@/core/edit/fixed/edits";
+import type { Design } from "@/core/knife/design/schema";
 
 type PullEdit = Extract<FixedEdit, { readonly code: "pull" }>;
 

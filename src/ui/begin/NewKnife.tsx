@@ -11,11 +11,11 @@ import { firstWorkshop, usePresentWorkshop } from "@/store/workshops";
 import { createWeigher } from "@/workers/services";
 import { Hatches } from "../drawing/Hatches";
 import { LengthField } from "../fields/LengthField";
+import { attempt } from "../kit/notice";
+import { useWorkerQueries } from "../kit/useWorkerQuery";
 import { viewsOf } from "../products/viewsOf";
 import { Header } from "../shell/Header";
-import { attempt } from "../shell/notice";
 import { PageHead } from "../shell/PageHead";
-import { useWorkerQueries } from "../useWorkerQuery";
 import { FormCard } from "./FormCard";
 import { StartFigures } from "./StartFigures";
 

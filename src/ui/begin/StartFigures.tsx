@@ -4,7 +4,7 @@ import type { Weighing } from "@/core/figures/weigh/weigh";
 import { useUnits } from "@/store/settings";
 import { balanceShort } from "@/words/balance";
 import { findingWords } from "@/words/findings";
-import { useMaterialOf } from "../materials";
+import { useMaterialOf } from "../kit/materials";
 
 /** What the knife in these sizes weighs and where it balances, or why it cannot be built. */
 export function StartFigures({ answer }: { answer: Weighing | "failed" | undefined }) {

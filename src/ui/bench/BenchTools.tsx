@@ -4,9 +4,9 @@ import { FileDown, FileUp, Flag, Redo2, RotateCcw, Undo2 } from "lucide-react";
 import { useEffect, useState } from "react";
 import { useStore } from "zustand";
 import type { ProductDesign } from "@/core/knife/design/product";
-import { exportKnife } from "../files";
-import { notices } from "../shell/notice";
-import { useBenchOf, useEditWords, useLastEdit, useProduct } from "./BenchContext";
+import { exportKnife } from "../files/files";
+import { notices } from "../kit/notice";
+import { useBenchOf, useEditWords, useLastEdit, useProduct } from "../session/BenchContext";
 
 const KEPT_WORDS = {
   kept: "Saved",

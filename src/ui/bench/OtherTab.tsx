@@ -4,8 +4,8 @@ import { useRouter } from "next/navigation";
 import { useEffect } from "react";
 import { useStore } from "zustand";
 import { damageWords } from "@/words/storage";
-import { notices } from "../shell/notice";
-import { useBench } from "./BenchContext";
+import { notices } from "../kit/notice";
+import { useBench } from "../session/BenchContext";
 
 /** Says when another tab has a hand in this knife, and asks whose work stands when both have changed it. */
 export function OtherTab() {

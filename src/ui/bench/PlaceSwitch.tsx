@@ -1,7 +1,7 @@
 "use client";
 import { Button, HStack } from "@chakra-ui/react";
-import { MORE_PLACES, type MorePlace } from "../products/product";
-import { useViews } from "./BenchContext";
+import { useViews } from "../session/BenchContext";
+import { MORE_PLACES, type MorePlace } from "../session/product";
 
 export type Place = "bench" | MorePlace;
 /** What the switch calls each view; null for one that something on the bench leads to. */

@@ -2,17 +2,22 @@
 import { Button, HStack, Link, Text } from "@chakra-ui/react";
 import { memo } from "react";
 import { createStore, useStore } from "zustand";
+import {
+  lengthUnitName,
+  printLength,
+  printLengthBare,
+  printMass,
+  type UnitSystem,
+} from "@/core/base/units/print";
 import type { PartRef } from "@/core/figures/review/partRefs";
 import type { Finding, Fix } from "@/core/figures/review/types";
-import { lengthUnitName, printLength, printLengthBare, printMass, type UnitSystem } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { countWords, findingWords, SEVERITY_WORDS } from "@/words/findings";
-import { useMaterialOf } from "../materials";
-import { useHighlight } from "../sight/useHighlight";
-import { color } from "../theme";
-import { UnderWay } from "../UnderWay";
-import { useLonger } from "../useLonger";
-import { useSteady } from "../useSteady";
+import { useMaterialOf } from "../kit/materials";
+import { color, SEVERITY_TINT } from "../kit/theme";
+import { UnderWay } from "../kit/UnderWay";
+import { useLonger } from "../kit/useLonger";
+import { useSteady } from "../kit/useSteady";
 import {
   useBench,
   useBenchState,
@@ -23,9 +28,10 @@ import {
   useViews,
   useWeighed,
   useWeighing,
-} from "./BenchContext";
-import { newestFirst } from "./noticed";
-import { useFix } from "./useFix";
+} from "../session/BenchContext";
+import { newestFirst } from "../session/noticed";
+import { useFix } from "../session/useFix";
+import { useHighlight } from "../sight/useHighlight";
 
 /** Longer than a weighing usually takes, ms. */
 const USUALLY_MS = 300;
@@ -239,7 +245,6 @@ function Checking() {
 }
 
 /** Colours of what cannot be built, of warnings and of notes. */
-export const SEVERITY_TINT = { error: "fault", warning: "warn", note: "graphite" } as const;
 
 interface FindingLineProps {
   readonly finding: Finding;

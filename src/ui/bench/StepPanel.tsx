@@ -1,6 +1,6 @@
 "use client";
 import { Box, Tabs } from "@chakra-ui/react";
-import { useBench, useStep, useViews } from "./BenchContext";
+import { useBench, useStep, useViews } from "../session/BenchContext";
 
 /** The step at hand, beside the drawing. */
 export function StepPanel() {

@@ -3,7 +3,7 @@ import { Button, Flex, Stack, Text } from "@chakra-ui/react";
 import dynamic from "next/dynamic";
 import { useState } from "react";
 import { changeUnderlay, useUnderlay } from "@/store/underlays";
-import { useBench, useViews } from "./BenchContext";
+import { useBench, useViews } from "../session/BenchContext";
 
 const SolidView = dynamic(() => import("../solid/SolidView").then((m) => m.SolidView), {
   ssr: false,

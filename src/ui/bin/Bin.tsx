@@ -5,9 +5,9 @@ import { useState } from "react";
 import { BIN_DAYS, type BinItem, binItems, deleteForGood, putBack } from "@/store/bin";
 import type { BinReason } from "@/store/rows";
 import { useKept } from "@/store/useKept";
+import { NearLink } from "../kit/NearLink";
+import { attempt, notices } from "../kit/notice";
 import { Header } from "../shell/Header";
-import { NearLink } from "../shell/NearLink";
-import { attempt, notices } from "../shell/notice";
 import { PageHead } from "../shell/PageHead";
 
 /** Deleted knives, for as long as they can be had back. */

@@ -3,7 +3,7 @@ import { Button } from "@chakra-ui/react";
 import { Trash2 } from "lucide-react";
 import { db } from "@/store/db";
 import { useKept } from "@/store/useKept";
-import { NearLink } from "../shell/NearLink";
+import { NearLink } from "../kit/NearLink";
 
 /** The way to what was deleted; not there while nothing was. */
 export function BinLink() {

@@ -1,15 +1,14 @@
 "use client";
 import { printLength, printMass } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
-
+import type { Column } from "../cost/column";
 import { BalanceMark } from "../drawing/BalanceMark";
 import { knifeExtent } from "../drawing/extent";
 import { Hatches } from "../drawing/Hatches";
 import { KnifeSide } from "../drawing/KnifeSide";
 import { Ruler } from "../drawing/Ruler";
 import { DrawnText } from "../drawing/Text";
-import { color } from "../theme";
-import type { Column } from "./useColumns";
+import { color } from "../kit/theme";
 
 const WIDTH = 1128;
 /** Room beside the tip for weight and balance. */

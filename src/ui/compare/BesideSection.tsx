@@ -2,10 +2,11 @@
 import { Button, Flex, Link, NativeSelect, Text } from "@chakra-ui/react";
 import { X } from "lucide-react";
 import { MOST_BESIDE, putBeside } from "@/store/beside";
-import { useBench } from "../bench/BenchContext";
-import { Note, Section } from "../fit/Section";
+import type { Column } from "../cost/column";
+import { Note, Section } from "../report/Section";
+import { useBench } from "../session/BenchContext";
 import { BesideDrawing } from "./BesideDrawing";
-import { type Choice, type Column, keyOf } from "./useColumns";
+import { type Choice, keyOf } from "./useColumns";
 
 /** What lies side by side, drawn with the datum in one line; more can be laid beside, or taken away. */
 export function BesideSection(props: { columns: readonly Column[]; choices: readonly Choice[] }) {

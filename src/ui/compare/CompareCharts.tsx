@@ -15,18 +15,18 @@ import {
   XAxis,
   YAxis,
 } from "recharts";
-import { PART_GROUPS, type PartGroup } from "@/core/knife/assembly/types";
 import { roundTo } from "@/core/base/number";
 import { MM_PER_INCH } from "@/core/base/units/length";
 import { GRAMS_PER_OUNCE } from "@/core/base/units/print";
 import { groupPulls } from "@/core/figures/weigh/pulls";
+import { PART_GROUPS, type PartGroup } from "@/core/knife/assembly/types";
 import { useUnits } from "@/store/settings";
 import { GROUP_WORDS } from "@/words/pulls";
-import { evenTicks } from "../evenTicks";
-import { Section } from "../fit/Section";
+import type { Column } from "../cost/column";
+import { evenTicks } from "../kit/evenTicks";
+import { color } from "../kit/theme";
+import { Section } from "../report/Section";
 import { GROUP_TINT } from "../strip/MomentStrip";
-import { color } from "../theme";
-import type { Column } from "./useColumns";
 
 const ROW_PX = 46;
 const AXIS = { stroke: color("graphite"), fontSize: 13 };

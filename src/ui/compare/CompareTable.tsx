@@ -1,21 +1,26 @@
 "use client";
 import { Box, Button, Table, Text } from "@chakra-ui/react";
 import { useState } from "react";
+import { ROUNDING } from "@/core/base/tolerances";
+import {
+  measureOf,
+  printLength,
+  printMass,
+  printMeasureBare,
+  type UnitSystem,
+} from "@/core/base/units/print";
 import { differingInputs } from "@/core/figures/compare/inputs";
 import { differingTraits, traitOf } from "@/core/figures/compare/traits";
+import { dynamics } from "@/core/figures/weigh/dynamics";
 import { materialsIn } from "@/core/knife/design/materials";
 import { outside } from "@/core/knife/design/uses";
-import { ROUNDING } from "@/core/base/tolerances";
-import { measureOf, printLength, printMass, printMeasureBare, type UnitSystem } from "@/core/base/units/print";
-import { dynamics } from "@/core/figures/weigh/dynamics";
 import { useUnits } from "@/store/settings";
 import { useShop } from "@/store/shop";
 import { inputValueWords, inputWords } from "@/words/inputs";
 import { printMinutes, printMoney } from "@/words/money";
 import { TRAIT_WORDS, traitValueWords } from "@/words/traits";
-
-import { Section } from "../fit/Section";
-import type { Column } from "./useColumns";
+import type { Column } from "../cost/column";
+import { Section } from "../report/Section";
 
 interface Row {
   readonly name: string;

@@ -12,10 +12,10 @@ import {
 import type { Variant } from "@/core/knife/design/variant";
 import type { MaterialClass } from "@/core/materials/types";
 import { ownMaterials } from "@/store/ownMaterials";
-import { useDesign } from "../bench/BenchContext";
-import { FOR_GUARDS, FOR_LINERS, FOR_PINS, FOR_SCALES, MaterialField } from "../fields/MaterialField";
-import { Note } from "../fit/Section";
-import { useMaterialOf } from "../materials";
+import { FOR_GUARDS, FOR_LINERS, FOR_PINS, FOR_SCALES, MaterialField } from "../bound/MaterialField";
+import { useMaterialOf } from "../kit/materials";
+import { Note } from "../report/Section";
+import { useDesign } from "../session/BenchContext";
 
 const PARTS: readonly { part: SetPart; name: string; classes: readonly MaterialClass[] }[] = [
   { part: "handle", name: "Handle", classes: FOR_SCALES },

@@ -2,12 +2,12 @@
 import { Button, Editable, Flex, IconButton, Text } from "@chakra-ui/react";
 import { Trash2 } from "lucide-react";
 import { useMemo } from "react";
+import { printLength, printMass, type UnitSystem } from "@/core/base/units/print";
 import { differingInputs } from "@/core/figures/compare/inputs";
 import { differingTraits, traitOf } from "@/core/figures/compare/traits";
 import { materialsIn } from "@/core/knife/design/materials";
 import type { Design } from "@/core/knife/design/schema";
 import { inTarget } from "@/core/knife/design/uses";
-import { printLength, printMass, type UnitSystem } from "@/core/base/units/print";
 import { MOST_BESIDE, putBeside, useBeside } from "@/store/beside";
 import { addKnife, freeName, takenNames } from "@/store/knives";
 import type { VariantRecord } from "@/store/rows";
@@ -16,10 +16,10 @@ import { removeVariant, renameVariant, replaceVariant, restoreVariants } from "@
 import { inputValueWords, inputWords } from "@/words/inputs";
 import { TRAIT_WORDS, traitValueWords } from "@/words/traits";
 import { createWeigher } from "@/workers/services";
-import { useBench, useDesign } from "../bench/BenchContext";
-import { Figures } from "../fit/Section";
-import { attempt, notices } from "../shell/notice";
-import { useWorkerQueries } from "../useWorkerQuery";
+import { attempt, notices } from "../kit/notice";
+import { useWorkerQueries } from "../kit/useWorkerQuery";
+import { Figures } from "../report/Section";
+import { useBench, useDesign } from "../session/BenchContext";
 import { keyOf } from "./useColumns";
 
 /** The variants of the knife with what each weighs, how it differs from the knife now, and what can be done with it. */

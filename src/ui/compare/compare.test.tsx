@@ -2,15 +2,15 @@
 import { screen, waitFor, within } from "@testing-library/react";
 import { userEvent } from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
-import { newDesign } from "@/core/knife/design/create";
-import type { Design } from "@/core/knife/design/schema";
 import { printMass } from "@/core/base/units/print";
 import { weigh } from "@/core/figures/weigh/weigh";
+import { newDesign } from "@/core/knife/design/create";
+import type { Design } from "@/core/knife/design/schema";
 import { variantsOf } from "@/store/variants";
-import { useBench } from "../bench/BenchContext";
+import type { Column } from "../cost/column";
 import { onBench } from "../onBench.fixtures";
+import { useBench } from "../session/BenchContext";
 import { CompareTable } from "./CompareTable";
-import type { Column } from "./useColumns";
 import { VariantsSection } from "./VariantsSection";
 
 const sedge = newDesign("Sedge");

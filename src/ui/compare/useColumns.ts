@@ -1,9 +1,9 @@
 "use client";
 import { useMemo } from "react";
 import type { Bill } from "@/core/figures/cost/bill";
-import { type Design, onlyFixed } from "@/core/knife/design/schema";
 import type { MassReport } from "@/core/figures/weigh/report";
 import type { Weighing } from "@/core/figures/weigh/weigh";
+import { type Design, onlyFixed } from "@/core/knife/design/schema";
 import { type Beside, useBeside } from "@/store/beside";
 import { readableKnives } from "@/store/knives";
 import type { Damaged } from "@/store/reading";
@@ -11,22 +11,10 @@ import type { VariantRecord } from "@/store/rows";
 import { useKept } from "@/store/useKept";
 import { allVariantsOf, readableVariants } from "@/store/variants";
 import { createWeigher } from "@/workers/services";
-import { useBench, useDesign, useWeighing } from "../bench/BenchContext";
-import { useWorkerQueries } from "../useWorkerQuery";
+import type { Column } from "../cost/column";
+import { useWorkerQueries } from "../kit/useWorkerQuery";
+import { useBench, useDesign, useWeighing } from "../session/BenchContext";
 import { useBills } from "./useBills";
-
-/** One of the knives or variants that lie side by side. */
-export interface Column {
-  readonly key: string;
-  readonly name: string;
-  /** What it is beside the knife on the bench; null is that knife itself. */
-  readonly beside: Beside | null;
-  readonly design: Design;
-  /** Null while it is weighed, or where it cannot be built. */
-  readonly report: MassReport | null;
-  readonly broken: boolean;
-  readonly bill: Bill | null;
-}
 
 /** Everything that can be laid beside the knife on the bench. */
 export interface Choice {

@@ -1,9 +1,9 @@
 "use client";
 import { Button, Flex } from "@chakra-ui/react";
 import { useState } from "react";
-import type { Shop } from "@/core/figures/cost/shop";
 import { own } from "@/core/base/own";
 import type { UnitSystem } from "@/core/base/units/print";
+import type { Shop } from "@/core/figures/cost/shop";
 import { priceWords } from "@/words/cost";
 import { PriceEditor } from "./PriceEditor";
 

@@ -1,13 +1,13 @@
 "use client";
 import { Button, Flex, NativeSelect, Stack } from "@chakra-ui/react";
 import { useRef, useState } from "react";
-import { type Price, SHOP_LIMITS, type Shop } from "@/core/figures/cost/shop";
 import { own } from "@/core/base/own";
+import { type Price, SHOP_LIMITS, type Shop } from "@/core/figures/cost/shop";
 import { changeShop } from "@/store/shop";
 import { PRICE_BY_WORDS, priceKeyWords } from "@/words/cost";
 import { LengthField } from "../fields/LengthField";
 import { ShareField } from "../fields/ShareField";
-import { useMaterialOf } from "../materials";
+import { useMaterialOf } from "../kit/materials";
 
 /** A price to begin from when it is asked for by the kilogram, the piece or the board. */
 function begun(by: Price["by"], from: Price | undefined): Price {

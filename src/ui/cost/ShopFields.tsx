@@ -2,18 +2,18 @@
 import { Button, Flex, Input, Stack, Text } from "@chakra-ui/react";
 import workshop from "@demo/prices/workshop.json";
 import { useState } from "react";
+import { LARGEST_PRICES_BYTES, readPrices, writePrices } from "@/core/exchange/files/prices/prices";
 import type { Shop } from "@/core/figures/cost/shop";
 import { SHOP_LIMITS } from "@/core/figures/cost/shop";
-import { LARGEST_PRICES_BYTES, readPrices, writePrices } from "@/core/exchange/files/prices/prices";
 import { changeShop, useShop } from "@/store/shop";
 import { pricesFailureWords } from "@/words/pricesFailures";
 import { createFileReader } from "@/workers/services";
 import { FieldRow } from "../fields/FieldRow";
 import { FileButton } from "../fields/FileButton";
 import { ShareField } from "../fields/ShareField";
-import { download } from "../files";
-import { Note } from "../fit/Section";
-import { notices } from "../shell/notice";
+import { download } from "../files/files";
+import { notices } from "../kit/notice";
+import { Note } from "../report/Section";
 
 /** Currency and rate, and the price list as a whole: in and out as a file, or made up to look round. */
 export function ShopFields() {

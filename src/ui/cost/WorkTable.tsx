@@ -7,10 +7,10 @@ import { isFull } from "@/core/knife/design/limits";
 import type { Work } from "@/core/knife/design/schema";
 import { TASK_WORDS } from "@/words/cost";
 import { printMinutes } from "@/words/money";
-import { useBench, useDesign } from "../bench/BenchContext";
-import { shownLimits, useShownLimits } from "../fields/bound";
+import { shownLimits, useShownLimits } from "../bound/bound";
 import { ShareField } from "../fields/ShareField";
-import { Figures } from "../fit/Section";
+import { Figures } from "../report/Section";
+import { useBench, useDesign } from "../session/BenchContext";
 
 /** The tasks with their minutes, and whatever else it takes; those of another knife can only be read. */
 export function WorkTable({ bill, own }: { bill: Bill; own: boolean }) {

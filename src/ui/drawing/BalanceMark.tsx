@@ -1,4 +1,4 @@
-import { color } from "../theme";
+import { color } from "../kit/theme";
 
 /** The balance point: an edge the knife rests on, its upper corner at (x, y) px. */
 export function BalanceMark({ x, y, size = 14 }: { x: number; y: number; size?: number }) {

@@ -1,11 +1,11 @@
 import { useId } from "react";
+import { grindLines } from "@/core/figures/views/grindLines";
 import type { Point } from "@/core/geometry/curve/bezier";
 import type { Design } from "@/core/knife/design/schema";
 import { placedMark } from "@/core/knife/layout/bladeMarks";
 import { bladeEdges, bolsterCorners, notchRound, rampRise } from "@/core/knife/layout/bladeParts";
 import { layoutOf } from "@/core/knife/layout/layout";
-import { grindLines } from "@/core/figures/views/grindLines";
-import { color } from "../theme";
+import { color } from "../kit/theme";
 import { disc } from "./FastenerFace";
 import { Filled } from "./Filled";
 import { chordPath, cubicPath, type Scale } from "./path";

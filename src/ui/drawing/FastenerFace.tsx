@@ -2,7 +2,7 @@ import type { Point } from "@/core/geometry/curve/bezier";
 import { hexContour } from "@/core/geometry/curve/shapes";
 import type { FaceMark } from "@/core/kinds/fasteners/kind";
 import { type Fastener, kindOf } from "@/core/kinds/fasteners/registry";
-import { color } from "../theme";
+import { color } from "../kit/theme";
 import { Filled } from "./Filled";
 import { cubicPath, type Scale, toPx } from "./path";
 

@@ -1,5 +1,5 @@
-import { useMaterialOf } from "../materials";
-import { color } from "../theme";
+import { useMaterialOf } from "../kit/materials";
+import { color } from "../kit/theme";
 import { hatchId } from "./Hatches";
 
 interface FilledProps {

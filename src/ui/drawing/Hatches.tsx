@@ -1,5 +1,5 @@
 import { MATERIAL_CLASSES, type MaterialClass } from "@/core/materials/types";
-import { color } from "../theme";
+import { color } from "../kit/theme";
 
 /** Our own hatching: one pattern a class of material, drawn over the material's tint. */
 const STROKES: Record<MaterialClass, { size: number; d: string }> = {

@@ -1,11 +1,11 @@
 import { memo } from "react";
-import { slotContour } from "@/core/geometry/curve/shapes";
-import type { Design } from "@/core/knife/design/schema";
-import { layoutOf } from "@/core/knife/layout/layout";
 import { radians } from "@/core/base/number";
 import { drawnExtras } from "@/core/figures/views/extras";
 import { grooveEdges } from "@/core/figures/views/grooveEdges";
-import { color } from "../theme";
+import { slotContour } from "@/core/geometry/curve/shapes";
+import type { Design } from "@/core/knife/design/schema";
+import { layoutOf } from "@/core/knife/layout/layout";
+import { color } from "../kit/theme";
 import { BladeSide } from "./BladeSide";
 import { hasExtras } from "./extent";
 import { disc, FastenerFace } from "./FastenerFace";

@@ -1,7 +1,7 @@
 import { memo } from "react";
 import { MM_PER_INCH } from "@/core/base/units/length";
 import type { UnitSystem } from "@/core/base/units/print";
-import { color } from "../theme";
+import { color } from "../kit/theme";
 import type { Scale } from "./path";
 import { DrawnText } from "./Text";
 

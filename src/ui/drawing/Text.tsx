@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import { color } from "../theme";
+import { color } from "../kit/theme";
 
 interface DrawnTextProps {
   readonly x: number;

@@ -1,10 +1,10 @@
+import { drawnExtras } from "@/core/figures/views/extras";
 import { cubicY } from "@/core/geometry/curve/bezier";
-import type { Design } from "@/core/knife/design/schema";
 import { fittingsOn } from "@/core/kinds/guardFittings/registry";
+import { endKindOf } from "@/core/kinds/tangEnds/registry";
+import type { Design } from "@/core/knife/design/schema";
 import { bladeReaches } from "@/core/knife/layout/bladeParts";
 import { layoutOf } from "@/core/knife/layout/layout";
-import { endKindOf } from "@/core/kinds/tangEnds/registry";
-import { drawnExtras } from "@/core/figures/views/extras";
 import type { Extent } from "./path";
 
 /** The box round blade, handle, guard, and what stands out of the handle: pommels, rings, nuts. */

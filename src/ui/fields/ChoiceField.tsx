@@ -1,7 +1,7 @@
 "use client";
 import { NativeSelect } from "@chakra-ui/react";
 import { memo } from "react";
-import { useSteady } from "../useSteady";
+import { useSteady } from "../kit/useSteady";
 import { FieldRow } from "./FieldRow";
 
 interface ChoiceFieldProps<T extends string> {

@@ -1,10 +1,10 @@
 "use client";
 import { Button, Flex, Stack } from "@chakra-ui/react";
 import { useState } from "react";
+import { printLength } from "@/core/base/units/print";
+import { drillsIn, ownedDrills } from "@/core/figures/fit/drillSets";
 import type { WorkshopFacts } from "@/core/knife/design/record/workshop";
 import { DRILL_SETS, type DrillSet } from "@/core/knife/design/workshopParts";
-import { drillsIn, ownedDrills } from "@/core/figures/fit/drillSets";
-import { printLength } from "@/core/base/units/print";
 import { DRILL_SET_WORDS } from "@/words/fit";
 import { Tick } from "./Tick";
 

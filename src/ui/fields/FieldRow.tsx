@@ -1,7 +1,7 @@
 "use client";
 import { Field, Grid, GridItem } from "@chakra-ui/react";
 import type { ReactNode } from "react";
-import { LockableLabel } from "./LockToggle";
+import { FieldLabel } from "./FieldLabel";
 
 interface FieldRowProps {
   readonly label: string;
@@ -23,7 +23,7 @@ export function FieldRow({ label, help, wrong, wide, children }: FieldRowProps) 
         w="full"
         alignItems="center"
       >
-        <LockableLabel label={label} />
+        <FieldLabel label={label} />
         {children}
         {(wrong || help) && (
           <GridItem colSpan={wide ? 1 : 2}>

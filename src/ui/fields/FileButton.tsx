@@ -1,7 +1,7 @@
 "use client";
 import { Button, type ButtonProps } from "@chakra-ui/react";
 import { useRef } from "react";
-import { attempt } from "../shell/notice";
+import { attempt } from "../kit/notice";
 
 interface FileButtonProps extends Omit<ButtonProps, "onClick"> {
   /** Endings and types that are offered. */

@@ -6,7 +6,7 @@ import { searchMaterials } from "@/core/materials/search";
 import type { Material, MaterialClass } from "@/core/materials/types";
 import { useSettings } from "@/store/settings";
 import { MATERIAL_CLASS_WORDS } from "@/words/materials";
-import { useMaterials } from "../materials";
+import { useMaterials } from "../kit/materials";
 import { firstOf } from "./firstOf";
 
 /** Matches that are listed. */

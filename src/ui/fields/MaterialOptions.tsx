@@ -2,7 +2,7 @@
 import { memo } from "react";
 import type { MaterialClass } from "@/core/materials/types";
 import { MATERIAL_CLASS_WORDS } from "@/words/materials";
-import { useMaterials } from "../materials";
+import { useMaterials } from "../kit/materials";
 
 /** Every material of some classes, a group for each: long, and the same however often its field is drawn. */
 export const MaterialOptions = memo(function MaterialOptions({

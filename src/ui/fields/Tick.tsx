@@ -1,7 +1,7 @@
 "use client";
 import { Checkbox } from "@chakra-ui/react";
 import { memo } from "react";
-import { useSteady } from "../useSteady";
+import { useSteady } from "../kit/useSteady";
 
 interface TickProps {
   readonly label: string;

@@ -1,7 +1,7 @@
 "use client";
 import { Field, Input, InputGroup } from "@chakra-ui/react";
 import { type KeyboardEvent, memo } from "react";
-import { useSteady } from "../useSteady";
+import { useSteady } from "../kit/useSteady";
 import { FieldRow } from "./FieldRow";
 
 /** A unit of more letters needs more room. */

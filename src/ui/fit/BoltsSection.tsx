@@ -1,10 +1,10 @@
 "use client";
-import type { FitSheet } from "@/core/figures/fit/sheet";
 import { printLength } from "@/core/base/units/print";
+import type { FitSheet } from "@/core/figures/fit/sheet";
 import { useUnits } from "@/store/settings";
 import { itemWords } from "@/words/fasteners";
 
-import { Figures, Note, Section } from "./Section";
+import { Figures, Note, Section } from "../report/Section";
 
 /** Bolts and screws: how deep to counterbore, what is left under and over the heads, and what to buy. */
 export function BoltsSection({ sheet }: { sheet: FitSheet }) {

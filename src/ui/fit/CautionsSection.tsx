@@ -1,12 +1,12 @@
 "use client";
 import { List, Text } from "@chakra-ui/react";
-import { materialsOf } from "@/core/knife/validity/checkDesign";
 import { assembleDrawn } from "@/core/figures/views/drawn";
+import { materialsOf } from "@/core/knife/validity/checkDesign";
 import { cautionsFor } from "@/words/cautions";
 import { HAZARD_WORDS } from "@/words/materials";
-import { useDesign } from "../bench/BenchContext";
-import { useMaterialOf } from "../materials";
-import { Section } from "./Section";
+import { useMaterialOf } from "../kit/materials";
+import { Section } from "../report/Section";
+import { useDesign } from "../session/BenchContext";
 
 /** What can hurt while this knife is made: by operation, then by material. */
 export function CautionsSection() {

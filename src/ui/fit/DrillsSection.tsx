@@ -1,22 +1,22 @@
 "use client";
 import { Button, Text } from "@chakra-ui/react";
 import { useMemo, useState } from "react";
-import type { Design } from "@/core/knife/design/schema";
+import { printLength } from "@/core/base/units/print";
 import type { BoreOwner } from "@/core/figures/fit/boreNeeds";
 import type { Drill } from "@/core/figures/fit/drillSets";
 import { type HoleGroup, holeGroups, wayOf } from "@/core/figures/fit/holes";
 import { type Bore, type FitSheet, threadTable } from "@/core/figures/fit/sheet";
 import { type PartRef, partRefOfItem } from "@/core/figures/review/partRefs";
-import { printLength } from "@/core/base/units/print";
+import type { Design } from "@/core/knife/design/schema";
 import { useUnits } from "@/store/settings";
 import { BORE_WORDS, FIT_WORDS, ownerWords } from "@/words/fit";
 import { cutName } from "@/words/parts";
 import { holeWords } from "@/words/sheets";
-import { useBench, useDesign } from "../bench/BenchContext";
-import { ChoiceAt } from "../fields/bound";
+import { ChoiceAt } from "../bound/bound";
 import { DrillChoice } from "../fields/DrillChoice";
+import { Figures, Note, Section } from "../report/Section";
+import { useBench, useDesign } from "../session/BenchContext";
 import { PartNote } from "../workshop/PartNote";
-import { Figures, Note, Section } from "./Section";
 
 /** Where on the knife it is that a hole is drilled for; null of what is nowhere on it. */
 function partRefOfOwner(design: Design, owner: BoreOwner): PartRef | null {

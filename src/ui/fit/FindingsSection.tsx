@@ -2,22 +2,22 @@
 import { Box, Button, Flex, Input, Stack, Text } from "@chakra-ui/react";
 import { Wrench } from "lucide-react";
 import { useState } from "react";
-import type { Design } from "@/core/knife/design/schema";
 import { partRefsOfFinding } from "@/core/figures/review/partRefs";
 import { RULES } from "@/core/figures/review/reviewDesign";
 import type { Finding } from "@/core/figures/review/types";
+import type { Design } from "@/core/knife/design/schema";
 import { useUnits } from "@/store/settings";
 import { findingWords, isTradeRule, SEVERITY_WORDS } from "@/words/findings";
 import { effectWords, offerWords } from "@/words/offers";
 import { RULE_WORDS, ruleUnitWords } from "@/words/rules";
-import { useBench, useBenchState, useDesign, useReview, useWeighing } from "../bench/BenchContext";
-import { newestFirst } from "../bench/noticed";
-import { SEVERITY_TINT } from "../bench/ReadoutBar";
-import { useFix } from "../bench/useFix";
 import { ShareField } from "../fields/ShareField";
-import { useMaterialOf } from "../materials";
+import { useMaterialOf } from "../kit/materials";
+import { SEVERITY_TINT } from "../kit/theme";
+import { Note, Section } from "../report/Section";
+import { useBench, useBenchState, useDesign, useReview, useWeighing } from "../session/BenchContext";
+import { newestFirst } from "../session/noticed";
+import { useFix } from "../session/useFix";
 import { useHighlight } from "../sight/useHighlight";
-import { Note, Section } from "./Section";
 
 /** What stands against the knife: why, how to fix it, by one click where it can be worked out; what was accepted. */
 export function FindingsSection() {

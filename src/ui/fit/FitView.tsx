@@ -1,10 +1,10 @@
 "use client";
 import { Box, Flex, Link, Stack, Text } from "@chakra-ui/react";
 import { useRef } from "react";
-import { useDesign, useWeighing } from "../bench/BenchContext";
+import { UnderWay } from "../kit/UnderWay";
+import { useWorkerQuery } from "../kit/useWorkerQuery";
+import { useDesign, useWeighing } from "../session/BenchContext";
 import { KnifeInSight } from "../sight/KnifeInSight";
-import { UnderWay } from "../UnderWay";
-import { useWorkerQuery } from "../useWorkerQuery";
 import { BoltsSection } from "./BoltsSection";
 import { CautionsSection } from "./CautionsSection";
 import { DrillsSection } from "./DrillsSection";

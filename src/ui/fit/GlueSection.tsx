@@ -1,14 +1,14 @@
 "use client";
+import { printMass } from "@/core/base/units/print";
 import type { GlueJoint } from "@/core/figures/fit/glue";
 import type { FitSheet } from "@/core/figures/fit/sheet";
 import type { PartRef } from "@/core/figures/review/partRefs";
-import { printMass } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { JOINT_WORDS } from "@/words/fit";
-import { LengthAt, ShareAt, YesAt } from "../fields/bound";
-import { useMaterialOf } from "../materials";
+import { LengthAt, ShareAt, YesAt } from "../bound/bound";
+import { useMaterialOf } from "../kit/materials";
+import { Fact, Figures, Note, Section } from "../report/Section";
 import { PartNote } from "../workshop/PartNote";
-import { Fact, Figures, Note, Section } from "./Section";
 
 const ml = (mm3: number) => `${(mm3 / 1000).toFixed(2)} ml`;
 

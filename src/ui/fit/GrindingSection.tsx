@@ -1,14 +1,14 @@
 "use client";
 import { useMemo } from "react";
-import { grindStages, hollowTools } from "@/core/figures/fit/grinding";
 import { printLength } from "@/core/base/units/print";
+import { grindStages, hollowTools } from "@/core/figures/fit/grinding";
 import { useUnits } from "@/store/settings";
 import { HOLLOW_WORDS, hollowToolWords } from "@/words/grinding";
-import { useDesign } from "../bench/BenchContext";
-import { LengthAt } from "../fields/bound";
-import { LengthList } from "../fields/LengthList";
+import { LengthAt } from "../bound/bound";
+import { LengthList } from "../bound/LengthList";
+import { Fact, Figures, Note, Section } from "../report/Section";
+import { useDesign } from "../session/BenchContext";
 import { PartNote } from "../workshop/PartNote";
-import { Fact, Figures, Note, Section } from "./Section";
 
 /** The grind line before hardening and after, and the tool for each hollow. */
 export function GrindingSection() {

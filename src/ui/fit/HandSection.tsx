@@ -1,12 +1,12 @@
 "use client";
-import type { FitSheet } from "@/core/figures/fit/sheet";
 import { printLength } from "@/core/base/units/print";
+import type { FitSheet } from "@/core/figures/fit/sheet";
 import { useUnits } from "@/store/settings";
 
 import { DATUM_HELP } from "@/words/balance";
-import { LengthAt, YesAt } from "../fields/bound";
+import { LengthAt, YesAt } from "../bound/bound";
+import { Fact, Figures, Note, Section } from "../report/Section";
 import { PartNote } from "../workshop/PartNote";
-import { Fact, Figures, Note, Section } from "./Section";
 
 /** The handle against the hand it is for. */
 export function HandSection({ sheet: { hand } }: { sheet: FitSheet }) {

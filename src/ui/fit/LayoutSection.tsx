@@ -1,16 +1,16 @@
 "use client";
 import { Button, Flex } from "@chakra-ui/react";
 import { useState } from "react";
+import { printLength } from "@/core/base/units/print";
 import type { PinLay } from "@/core/edit/fixed/guardEdits";
 import type { FitSheet } from "@/core/figures/fit/sheet";
-import { printLength } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { DATUM_HELP } from "@/words/balance";
 import { itemWords } from "@/words/fasteners";
-import { useBench, useDesign } from "../bench/BenchContext";
-import { ShareAt } from "../fields/bound";
+import { ShareAt } from "../bound/bound";
 import { ChoiceField } from "../fields/ChoiceField";
-import { Fact, Figures, Note, Section } from "./Section";
+import { Fact, Figures, Note, Section } from "../report/Section";
+import { useBench, useDesign } from "../session/BenchContext";
 
 /** Where each pin stands, from the front and from the edges, and what is left round it. */
 export function LayoutSection({ sheet }: { sheet: FitSheet }) {

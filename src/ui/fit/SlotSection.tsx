@@ -1,21 +1,21 @@
 "use client";
 import { Stack, Text } from "@chakra-ui/react";
-import type { Guard } from "@/core/knife/design/schema";
-import type { GuardSlot } from "@/core/figures/fit/guardSlot";
-import type { FitSheet } from "@/core/figures/fit/sheet";
-import { guardWidthAt } from "@/core/knife/layout/guard";
-import { partRefOf } from "@/core/figures/review/partRefs";
 import { SAME_PLACE_MM } from "@/core/base/tolerances";
 import { printLength } from "@/core/base/units/print";
+import type { GuardSlot } from "@/core/figures/fit/guardSlot";
+import type { FitSheet } from "@/core/figures/fit/sheet";
+import { partRefOf } from "@/core/figures/review/partRefs";
+import type { Guard } from "@/core/knife/design/schema";
+import { guardWidthAt } from "@/core/knife/layout/guard";
 import { useUnits } from "@/store/settings";
 import { openingWords } from "@/words/fit";
 import { partName } from "@/words/parts";
-import { useDesign } from "../bench/BenchContext";
-import { LengthAt } from "../fields/bound";
-import { LengthList } from "../fields/LengthList";
-import { color } from "../theme";
+import { LengthAt } from "../bound/bound";
+import { LengthList } from "../bound/LengthList";
+import { color } from "../kit/theme";
+import { Fact, Figures, Note, Section } from "../report/Section";
+import { useDesign } from "../session/BenchContext";
 import { PartNote } from "../workshop/PartNote";
-import { Fact, Figures, Note, Section } from "./Section";
 
 /** The slot through the guard: its size, how it is made, and its drawing at full size. */
 export function SlotSection({ sheet }: { sheet: FitSheet }) {

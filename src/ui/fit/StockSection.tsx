@@ -1,21 +1,21 @@
 "use client";
 import { Button, Flex, SimpleGrid } from "@chakra-ui/react";
+import { roundTo } from "@/core/base/number";
+import { ROUNDING } from "@/core/base/tolerances";
+import { printLength, printLengthBare } from "@/core/base/units/print";
 import type { Size } from "@/core/figures/fit/bladeStock";
 import type { FitSheet } from "@/core/figures/fit/sheet";
 import type { CutPiece } from "@/core/figures/fit/stockList";
-import { roundTo } from "@/core/base/number";
 import { partRefOf, partRefsOfMaterial } from "@/core/figures/review/partRefs";
-import { ROUNDING } from "@/core/base/tolerances";
-import { printLength, printLengthBare } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { MADE_WORDS, SIZE_WORDS } from "@/words/fit";
 import { cutName } from "@/words/parts";
-import { useBench, useDesign } from "../bench/BenchContext";
-import { ItemCard } from "../bench/steps/ItemCard";
-import { LengthAt } from "../fields/bound";
-import { useMaterialOf } from "../materials";
+import { LengthAt } from "../bound/bound";
+import { ItemCard } from "../bound/ItemCard";
+import { useMaterialOf } from "../kit/materials";
+import { Figures, Note, Section } from "../report/Section";
+import { useBench, useDesign } from "../session/BenchContext";
 import { PartNote } from "../workshop/PartNote";
-import { Figures, Note, Section } from "./Section";
 
 /** What to saw, against what is there. */
 export function StockSection({ sheet }: { sheet: FitSheet }) {

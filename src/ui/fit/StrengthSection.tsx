@@ -1,13 +1,13 @@
 "use client";
+import { printLength, printMeasure } from "@/core/base/units/print";
 import type { FitSheet } from "@/core/figures/fit/sheet";
 import { partRefsOfMaterial } from "@/core/figures/review/partRefs";
-import { printLength, printMeasure } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
 import { DATUM_HELP } from "@/words/balance";
-import { useDesign } from "../bench/BenchContext";
-import { LengthAt, MeasureAt, ShareAt } from "../fields/bound";
-import { useMaterialOf } from "../materials";
-import { Fact, Figures, Note, Section } from "./Section";
+import { LengthAt, MeasureAt, ShareAt } from "../bound/bound";
+import { useMaterialOf } from "../kit/materials";
+import { Fact, Figures, Note, Section } from "../report/Section";
+import { useDesign } from "../session/BenchContext";
 
 /** Bending of the tang under stated loads, and how far wood moves over the year. */
 export function StrengthSection({ sheet: { stress, movement } }: { sheet: FitSheet }) {

@@ -1,22 +1,22 @@
 "use client";
 import { Text } from "@chakra-ui/react";
 import { useMemo, useState } from "react";
+import { printLength } from "@/core/base/units/print";
 import type { FitSheet } from "@/core/figures/fit/sheet";
 import { thinnerTang, type Wall } from "@/core/figures/fit/walls";
-import { layoutOf } from "@/core/knife/layout/layout";
 import { limitIn } from "@/core/figures/review/reviewDesign";
+import { layoutOf } from "@/core/knife/layout/layout";
 import { toughnessOf } from "@/core/materials/working";
-import { printLength } from "@/core/base/units/print";
 import { useUnits } from "@/store/settings";
-import { useDesign } from "../bench/BenchContext";
-import { Datum } from "../Datum";
 import { KnifeSide } from "../drawing/KnifeSide";
 import { toPx } from "../drawing/path";
 import { DrawnText } from "../drawing/Text";
 import { LengthField } from "../fields/LengthField";
-import { useMaterialOf } from "../materials";
-import { color } from "../theme";
-import { Fact, Note, Section } from "./Section";
+import { useMaterialOf } from "../kit/materials";
+import { color } from "../kit/theme";
+import { Fact, Note, Section } from "../report/Section";
+import { useDesign } from "../session/BenchContext";
+import { Datum } from "../session/Datum";
 
 /** The thinnest wall between tang hole and surface along the handle, as a strip under the side view. */
 export function WallsSection({ sheet }: { sheet: FitSheet }) {

@@ -1,9 +1,9 @@
 "use client";
 import { Button, Stack, Text } from "@chakra-ui/react";
-import { boxOf, straightLoop } from "@/core/geometry/contours/loop";
-import type { PassedOver } from "@/core/geometry/contours/raw";
 import type { FoundShapes } from "@/core/exchange/pattern/found";
 import { type DrawingUnit, UNITS } from "@/core/exchange/pattern/trace";
+import { boxOf, straightLoop } from "@/core/geometry/contours/loop";
+import type { PassedOver } from "@/core/geometry/contours/raw";
 import { passedOverWords } from "@/words/drawings";
 import { foundWords, UNIT_WORDS } from "@/words/patterns";
 import { ChoiceField } from "../fields/ChoiceField";

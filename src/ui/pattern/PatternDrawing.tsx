@@ -1,15 +1,15 @@
 "use client";
 import { Box } from "@chakra-ui/react";
 import { type MouseEvent, useMemo } from "react";
+import type { Found } from "@/core/exchange/pattern/found";
+import type { Placing } from "@/core/exchange/pattern/placing";
 import { boxOf, circleLoop, straightLoop } from "@/core/geometry/contours/loop";
 import { after, shifted, stretched, through, turned } from "@/core/geometry/curve/affine";
 import type { Point } from "@/core/geometry/curve/bezier";
 import { polyline } from "@/core/geometry/curve/crossing";
 import type { Design } from "@/core/knife/design/schema";
 import { layoutOf } from "@/core/knife/layout/layout";
-import type { Found } from "@/core/exchange/pattern/found";
-import type { Placing } from "@/core/exchange/pattern/placing";
-import { color } from "../theme";
+import { color } from "../kit/theme";
 import { pathOf } from "./pathOf";
 
 interface PatternDrawingProps {

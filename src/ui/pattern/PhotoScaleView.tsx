@@ -4,7 +4,7 @@ import { type KeyboardEvent, type PointerEvent, useRef, useState } from "react";
 import type { Point } from "@/core/geometry/curve/bezier";
 import { ChoiceField } from "../fields/ChoiceField";
 import { LengthField } from "../fields/LengthField";
-import { color } from "../theme";
+import { color } from "../kit/theme";
 import type { PhotoState, ScaleChoice } from "./usePhoto";
 
 const ARROWS: Readonly<Record<string, readonly [number, number]>> = {

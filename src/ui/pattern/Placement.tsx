@@ -1,20 +1,20 @@
 "use client";
 import { Box, Button, HStack, Stack, Text } from "@chakra-ui/react";
 import { useMemo } from "react";
-import { refusalOf } from "@/core/knife/design/refusal";
-import { OUTLINE_ROLES } from "@/core/exchange/pattern/applyOutline";
 import { printMass } from "@/core/base/units/print";
+import { OUTLINE_ROLES } from "@/core/exchange/pattern/applyOutline";
+import { refusalOf } from "@/core/knife/design/refusal";
 import { useUnits } from "@/store/settings";
 import { outlineFailureWords } from "@/words/drawings";
 import { ROLE_WORDS } from "@/words/patterns";
 import { problemWords } from "@/words/problems";
 import { createWeigher } from "@/workers/services";
-import { useBench } from "../bench/BenchContext";
 import { ChoiceField } from "../fields/ChoiceField";
 import { LengthField } from "../fields/LengthField";
 import { Tick } from "../fields/Tick";
-import { notices } from "../shell/notice";
-import { useWorkerQueries } from "../useWorkerQuery";
+import { notices } from "../kit/notice";
+import { useWorkerQueries } from "../kit/useWorkerQuery";
+import { useBench } from "../session/BenchContext";
 import { DatumFields } from "./DatumFields";
 import type { Assigned, HoleUse, Role } from "./useAssigned";
 

@@ -5,7 +5,7 @@ import type { Underlay } from "@/store/tables/photos";
 import { changeUnderlay, removeUnderlay } from "@/store/underlays";
 import { ShareField } from "../fields/ShareField";
 import { Tick } from "../fields/Tick";
-import { attempt, notices } from "../shell/notice";
+import { attempt, notices } from "../kit/notice";
 import { DatumFields } from "./DatumFields";
 
 /** How the photo under the knife is shown on the bench: faded, moved, turned, or not at all. */

@@ -1,6 +1,5 @@
 "use client";
 import { useEffect, useMemo, useState } from "react";
-import type { Design } from "@/core/knife/design/schema";
 import { own } from "@/core/base/own";
 import { withGuardOutline } from "@/core/exchange/pattern/applyGuard";
 import type { PlacedHole } from "@/core/exchange/pattern/applyHoles";
@@ -8,6 +7,7 @@ import type { OutlineFit, OutlineRole } from "@/core/exchange/pattern/applyOutli
 import type { FoundCircle, FoundOutline, FoundShapes } from "@/core/exchange/pattern/found";
 import type { Placing } from "@/core/exchange/pattern/placing";
 import { circlesIn, isInside, likelyPlacing, type Traced, traced } from "@/core/exchange/pattern/trace";
+import type { Design } from "@/core/knife/design/schema";
 
 export type Role = OutlineRole | "guard";
 export type HoleUse = Exclude<PlacedHole["as"], null> | "auto" | "none";

@@ -1,9 +1,9 @@
 "use client";
 import { useMemo, useState } from "react";
+import type { FoundOutline } from "@/core/exchange/pattern/found";
 import type { Point } from "@/core/geometry/curve/bezier";
 import { enclosedArea, polyline } from "@/core/geometry/curve/crossing";
 import { curveThrough, type Knot } from "@/core/geometry/curve/spline";
-import type { FoundOutline } from "@/core/exchange/pattern/found";
 
 /** Chords to a piece of the curve through points that were laid by hand. */
 const CHORDS = 24;

@@ -1,9 +1,16 @@
 "use client";
 import { useEffect, useMemo, useRef, useState } from "react";
-import { LARGEST_DRAWING_BYTES, MOST_POINTS, type RawDrawing } from "@/core/geometry/contours/raw";
 import { DRAWING_NAMES, drawingFormatOf } from "@/core/exchange/files/drawings";
 import type { FoundShapes } from "@/core/exchange/pattern/found";
-import { type DrawingUnit, LONGEST_MM, likelyUnit, reachOf, SHORTEST_MM, UNITS } from "@/core/exchange/pattern/trace";
+import {
+  type DrawingUnit,
+  LONGEST_MM,
+  likelyUnit,
+  reachOf,
+  SHORTEST_MM,
+  UNITS,
+} from "@/core/exchange/pattern/trace";
+import { LARGEST_DRAWING_BYTES, MOST_POINTS, type RawDrawing } from "@/core/geometry/contours/raw";
 import { drawingFailureWords, reachWords } from "@/words/drawings";
 import type { Client } from "@/workers/client";
 import type { PatternService } from "@/workers/pattern.messages";

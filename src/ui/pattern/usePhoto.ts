@@ -1,11 +1,11 @@
 "use client";
 import { proxy } from "comlink";
 import { useEffect, useRef, useState } from "react";
-import type { Point } from "@/core/geometry/curve/bezier";
 import type { FoundShapes } from "@/core/exchange/pattern/found";
 import { SHEETS_OF_PAPER, type SheetOfPaper } from "@/core/exchange/photo/picture";
 import type { PhotoScale } from "@/core/exchange/photo/planeScale";
 import { type Seeing, USUAL_SEEING } from "@/core/exchange/photo/shapes";
+import type { Point } from "@/core/geometry/curve/bezier";
 import { pictureFailureWords, scaleFailureWords } from "@/words/photos";
 import type { Client } from "@/workers/client";
 import type { PatternService } from "@/workers/pattern.messages";

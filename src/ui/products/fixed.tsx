@@ -1,16 +1,16 @@
 "use client";
+import { partRefsOfFinding } from "@/core/figures/review/partRefs";
 import type { Design } from "@/core/knife/design/schema";
 import type { StartingForm } from "@/core/knife/design/startingForms";
 import { KNIFE_SIZES, type KnifeSizes, resized, SIZE_LIMITS, sizesOf } from "@/core/knife/layout/resized";
-import { partRefsOfFinding } from "@/core/figures/review/partRefs";
 import { balanceWords } from "@/words/balance";
 import { editWords } from "@/words/edits";
 import { effectWords, offerWords } from "@/words/offers";
 import { FORM_WORDS } from "@/words/startingForms";
 import { knifeExtent } from "../drawing/extent";
 import { KnifeSide } from "../drawing/KnifeSide";
+import type { ProductViews, StartSizes, StepViews } from "../session/product";
 import { later } from "./loading";
-import type { ProductViews, StartSizes, StepViews } from "./product";
 
 const SIZE_WORDS: Readonly<Record<keyof KnifeSizes, string>> = {
   bladeMm: "Blade's length",
@@ -30,8 +30,8 @@ const sizes: StartSizes<Design> = {
   resized: (design, to) => resized(design, { ...sizesOf(design), ...to }),
 };
 
-const board = () => import("../bench/Board").then((m) => m.Board);
-const bladeStep = () => import("../bench/steps/blade/BladeStep").then((m) => m.BladeStep);
+const board = () => import("../board/Board").then((m) => m.Board);
+const bladeStep = () => import("../board/steps/blade/BladeStep").then((m) => m.BladeStep);
 
 // A knife is opened at its blade: what the other steps show is fetched when their tab is pointed at.
 const step = (id: string, name: string, prefetch: Parameters<typeof later>[0]): StepViews => ({
@@ -43,12 +43,12 @@ const step = (id: string, name: string, prefetch: Parameters<typeof later>[0]): 
 
 const STEPS: readonly StepViews[] = [
   step("blade", "Blade", bladeStep),
-  step("tang", "Tang", () => import("../bench/steps/TangStep").then((m) => m.TangStep)),
-  step("handle", "Handle", () => import("../bench/steps/HandleStep").then((m) => m.HandleStep)),
-  step("guard", "Guard", () => import("../bench/steps/GuardStep").then((m) => m.GuardStep)),
-  step("pins", "Pins", () => import("../bench/steps/PinsStep").then((m) => m.PinsStep)),
-  step("parts", "Parts", () => import("../bench/steps/PartsStep").then((m) => m.PartsStep)),
-  step("notes", "Notes", () => import("../bench/steps/NotesStep").then((m) => m.NotesStep)),
+  step("tang", "Tang", () => import("../board/steps/TangStep").then((m) => m.TangStep)),
+  step("handle", "Handle", () => import("../board/steps/HandleStep").then((m) => m.HandleStep)),
+  step("guard", "Guard", () => import("../board/steps/GuardStep").then((m) => m.GuardStep)),
+  step("pins", "Pins", () => import("../board/steps/PinsStep").then((m) => m.PinsStep)),
+  step("parts", "Parts", () => import("../board/steps/PartsStep").then((m) => m.PartsStep)),
+  step("notes", "Notes", () => import("../board/steps/NotesStep").then((m) => m.NotesStep)),
 ];
 
 /** What a person sees of a knife with a fixed blade. */

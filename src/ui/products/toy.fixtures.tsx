@@ -1,10 +1,10 @@
 import { useStore } from "zustand";
 import { type Toy, toyModel } from "@/core/products/toy.fixtures";
 import { balanceShort } from "@/words/balance";
-import { useBenchOf } from "../bench/BenchContext";
 import { LengthField } from "../fields/LengthField";
+import { useBenchOf } from "../session/BenchContext";
+import type { ProductViews } from "../session/product";
 import { AssemblySide, assemblyExtent } from "./AssemblySide";
-import type { ProductViews } from "./product";
 
 function BlockStep() {
   const { session, edit } = useBenchOf<Toy>();

@@ -9,15 +9,15 @@ import { userEvent } from "@testing-library/user-event";
 import loadKernel from "manifold-3d";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import { runShell } from "@/cli/shell";
-import { newDesign } from "@/core/knife/design/create";
+import { printMass } from "@/core/base/units/print";
 import { readKnife } from "@/core/exchange/files/knife/read";
 import { writeKnife } from "@/core/exchange/files/knife/write";
+import { meshAgreement } from "@/core/figures/weigh/agreement";
+import { newDesign } from "@/core/knife/design/create";
+import { shippedMaterial } from "@/core/materials/materials";
 import { modelOf } from "@/core/products/modelOf";
 import { recordOf } from "@/core/products/recordOf";
 import { newToy, type Toy, toyModel, toyRecord } from "@/core/products/toy.fixtures";
-import { shippedMaterial } from "@/core/materials/materials";
-import { printMass } from "@/core/base/units/print";
-import { meshAgreement } from "@/core/figures/weigh/agreement";
 import { answerWeighing } from "@/server/answerWeighing";
 import { backupFile, takeIn } from "@/store/backup.fixtures";
 import { binItems, putBack } from "@/store/bin";
@@ -32,9 +32,9 @@ import { PlaceSwitch } from "../bench/PlaceSwitch";
 import { ReadoutBar } from "../bench/ReadoutBar";
 import { StepPanel } from "../bench/StepPanel";
 import { Views } from "../bench/Views";
+import { system } from "../kit/theme";
 import { onBench } from "../onBench.fixtures";
 import { Rack } from "../rack/Rack";
-import { system } from "../theme";
 
 // All that a product asks for outside its own files: a line in each of three lists.
 vi.mock("@/core/products/records", async (original) => {
@@ -51,7 +51,7 @@ vi.mock("@/core/products/models", async (original) => {
 });
 vi.mock("./list", async (original) => {
   const { PRODUCT_VIEWS } = await original<typeof import("./list")>();
-  const { anyViews } = await import("./product");
+  const { anyViews } = await import("../session/product");
   const { toyViews } = await import("./toy.fixtures");
   return { PRODUCT_VIEWS: [...PRODUCT_VIEWS, anyViews(toyViews)] };
 });

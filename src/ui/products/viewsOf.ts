@@ -1,6 +1,6 @@
 import type { ProductDesign } from "@/core/knife/design/product";
+import type { ProductViews } from "../session/product";
 import { PRODUCT_VIEWS } from "./list";
-import type { ProductViews } from "./product";
 
 /** The views of a design's product. Throws for one that was not read as a design. */
 export function viewsOf({ kind }: Pick<ProductDesign, "kind">): ProductViews {

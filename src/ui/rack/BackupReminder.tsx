@@ -7,7 +7,7 @@ import { folder } from "@/store/folder";
 import { useKept } from "@/store/useKept";
 import { stepWords } from "@/words/backup";
 import { useSaveBackup } from "../backup/useSaveBackup";
-import { ProgressLine } from "../ProgressLine";
+import { ProgressLine } from "../kit/ProgressLine";
 
 /** Says when work has gone long without a backup; not where one is made by itself. */
 export function BackupReminder() {

@@ -2,8 +2,8 @@
 import { Button } from "@chakra-ui/react";
 import { removeKnife, restoreKnife } from "@/store/knives";
 import type { Damaged } from "@/store/reading";
+import { attempt, notices } from "../kit/notice";
 import { DamagedNote } from "../shell/DamagedNote";
-import { attempt, notices } from "../shell/notice";
 
 /** A knife on the rack whose record cannot be read, and what can be done with it. */
 export function DamagedRow({ damaged }: { damaged: Damaged }) {

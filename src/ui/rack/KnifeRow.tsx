@@ -2,18 +2,18 @@
 import { Box, Button, Flex, HStack, IconButton, Input, Link, Stack, Text } from "@chakra-ui/react";
 import { Copy, FileUp, Pencil, Trash2 } from "lucide-react";
 import { type ReactNode, useEffect, useMemo, useRef, useState } from "react";
-import type { Job } from "@/core/knife/design/schema";
 import { printMass } from "@/core/base/units/print";
+import type { Job } from "@/core/knife/design/schema";
 import { changeDesign, duplicateKnife, removeKnife, restoreKnife } from "@/store/knives";
 import type { KnifeRecord } from "@/store/rows";
 import { useSettings } from "@/store/settings";
 import { balanceShort } from "@/words/balance";
 import { dayWords, STATE_WORDS } from "@/words/job";
 import { BalanceMark } from "../drawing/BalanceMark";
-import { exportKnife } from "../files";
+import { exportKnife } from "../files/files";
+import { NearLink } from "../kit/NearLink";
+import { attempt, notices } from "../kit/notice";
 import { viewsOf } from "../products/viewsOf";
-import { NearLink } from "../shell/NearLink";
-import { attempt, notices } from "../shell/notice";
 import { LEAST_PX, RACK_DRAWING_PX, RULE_PX, rowHeight } from "./measures";
 import type { Reach } from "./useReach";
 

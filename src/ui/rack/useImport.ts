@@ -4,8 +4,8 @@ import { bringIn } from "@/store/bringIn";
 import { type IncomingKnife, incomingKnives } from "@/store/incoming";
 import { freeName, takenNames } from "@/store/knives";
 import { presentWorkshop } from "@/store/workshops";
-import { noticeBroughtIn } from "../bringTogether";
-import { openKnifeFile } from "../files";
+import { noticeBroughtIn } from "../files/bringTogether";
+import { openKnifeFile } from "../files/files";
 import type { RefusedFile } from "./RefusedFiles";
 import { showAll } from "./useRackView";
 

@@ -5,8 +5,8 @@ import { useEffect, useState } from "react";
 import { addDemoKnives } from "@/store/demo";
 import { changeSettings, useSettings } from "@/store/settings";
 import { BackupSection } from "../backup/BackupSection";
+import { attempt, notices } from "../kit/notice";
 import { Header } from "../shell/Header";
-import { attempt, notices } from "../shell/notice";
 import { UnitsSwitch } from "../shell/UnitsSwitch";
 
 const SNAPS = [

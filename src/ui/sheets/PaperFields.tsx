@@ -1,8 +1,8 @@
 "use client";
 import { Button, Stack, Text } from "@chakra-ui/react";
 import { useState } from "react";
-import { PRINTER_LIMITS } from "@/core/knife/design/workshopParts";
 import { measuredPrinter, TRUE_PRINTER } from "@/core/exchange/paper/paper";
+import { PRINTER_LIMITS } from "@/core/knife/design/workshopParts";
 import { usePaper } from "@/store/paper";
 import { changeSettings } from "@/store/settings";
 import { changeWorkshop, usePresentWorkshop } from "@/store/workshops";

@@ -1,17 +1,17 @@
 "use client";
 import { Box, Button, Flex, Stack, Text } from "@chakra-ui/react";
 import { Download } from "lucide-react";
-import type { Drawing } from "@/core/geometry/contours/drawing";
+import { printLengthPlain, type UnitSystem } from "@/core/base/units/print";
 import type { LaidSheet } from "@/core/exchange/cutting/cutJob";
 import type { Cuttable } from "@/core/exchange/cutting/cuttable";
 import type { StockSheet } from "@/core/exchange/cutting/stockSheet";
 import { DRAWING_FORMATS, type DrawingFormatId } from "@/core/exchange/files/drawings";
 import { pathData } from "@/core/exchange/files/svg/write";
-import { printLengthPlain, type UnitSystem } from "@/core/base/units/print";
+import type { Drawing } from "@/core/geometry/contours/drawing";
 import { cutFrom } from "@/words/marks";
-import { useMaterialOf } from "../materials";
-import { UnderWay } from "../UnderWay";
-import { useWorkerQuery } from "../useWorkerQuery";
+import { useMaterialOf } from "../kit/materials";
+import { UnderWay } from "../kit/UnderWay";
+import { useWorkerQuery } from "../kit/useWorkerQuery";
 
 /** What is cut of one knife or several, and the sheets that it is cut from. */
 export interface StockJob {

@@ -5,10 +5,10 @@ import { useState } from "react";
 import { writeCsv } from "@/core/exchange/files/csv/write";
 import type { SheetSource } from "@/sheets/sheet";
 import { TABLE_KINDS, TABLE_WORDS, type TableKind, tableOf } from "@/sheets/tables";
-import { useBench } from "../bench/BenchContext";
-import { download, fileStem } from "../files";
-import { useMaterials } from "../materials";
-import { attempt } from "../shell/notice";
+import { download, fileStem } from "../files/files";
+import { useMaterials } from "../kit/materials";
+import { attempt } from "../kit/notice";
+import { useBench } from "../session/BenchContext";
 
 /** CSV tables, and everything of the knife in one file. */
 export function TablesSection({ source }: { source: SheetSource }) {

@@ -15,7 +15,7 @@ import { variantsOf } from "@/store/variants";
 import { partName } from "@/words/parts";
 import { SHEET_WORDS } from "@/words/sheets";
 import { solids } from "@/workers/services";
-import { fileStem } from "../files";
+import { fileStem } from "../files/files";
 import { pdfOf } from "./savePdf";
 
 /** The knife's file, sheets, drawings, meshes and tables, packed into one ZIP. */

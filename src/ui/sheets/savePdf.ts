@@ -1,6 +1,6 @@
 import type { Page } from "@/core/exchange/paper/page";
 import { correction, type PrinterScale } from "@/core/exchange/paper/paper";
-import { fontFile } from "../fonts";
+import { fontFile } from "../kit/fonts";
 
 /** Sheets as a PDF for a printer; the writer is loaded when it is asked for. */
 export async function pdfOf(

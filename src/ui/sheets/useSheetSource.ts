@@ -11,9 +11,9 @@ import { useShop } from "@/store/shop";
 import { variantsOf } from "@/store/variants";
 import { dayWords } from "@/words/job";
 import { createWeigher } from "@/workers/services";
-import { useBench, useReport, useSettledDesign } from "../bench/BenchContext";
 import { useBills } from "../compare/useBills";
-import { useWorkerQueries } from "../useWorkerQuery";
+import { useWorkerQueries } from "../kit/useWorkerQuery";
+import { useBench, useReport, useSettledDesign } from "../session/BenchContext";
 
 const NONE: readonly never[] = [];
 

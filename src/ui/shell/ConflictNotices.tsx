@@ -1,7 +1,7 @@
 "use client";
 import { useEffect } from "react";
 import { type Conflict, conflicts } from "@/store/conflicts";
-import { attempt, notices } from "./notice";
+import { attempt, notices } from "../kit/notice";
 
 /** Tells what two tabs changed at the same time; both states can be had. */
 export function ConflictNotices() {

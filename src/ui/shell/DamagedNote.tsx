@@ -3,7 +3,7 @@ import { TriangleAlert } from "lucide-react";
 import type { ReactNode } from "react";
 import type { Damaged } from "@/store/reading";
 import { damageWords } from "@/words/storage";
-import { downloadRaw } from "../files";
+import { downloadRaw } from "../files/files";
 
 /** A record that cannot be read: why, and that it can be had as it lies there. Nothing of it is touched. */
 export function DamagedNote({ damaged, children }: { damaged: Damaged; children?: ReactNode }) {

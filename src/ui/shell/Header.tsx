@@ -4,7 +4,7 @@ import { Moon, Sun } from "lucide-react";
 import { usePathname } from "next/navigation";
 import { useTheme } from "next-themes";
 import { type ReactNode, useEffect, useState } from "react";
-import { NearLink } from "./NearLink";
+import { NearLink } from "../kit/NearLink";
 import { StorageBar } from "./StorageBar";
 import { UnitsSwitch } from "./UnitsSwitch";
 

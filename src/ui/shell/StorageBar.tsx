@@ -7,7 +7,7 @@ import { ready, storage } from "@/store/storage";
 import { stepWords } from "@/words/backup";
 import { TROUBLE_WORDS } from "@/words/storage";
 import { useSaveBackup } from "../backup/useSaveBackup";
-import { notices } from "./notice";
+import { notices } from "../kit/notice";
 
 /** Says when what is made here is not kept by the browser, what can be done about it, and when it is kept again. */
 export function StorageBar() {

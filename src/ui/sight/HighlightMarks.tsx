@@ -1,10 +1,10 @@
 "use client";
 import { memo, useMemo } from "react";
-import type { Design } from "@/core/knife/design/schema";
 import { partLoops } from "@/core/figures/review/partRefs";
-import { useBenchState } from "../bench/BenchContext";
+import type { Design } from "@/core/knife/design/schema";
 import { chordPath, type Scale, toPx } from "../drawing/path";
-import { color } from "../theme";
+import { color } from "../kit/theme";
+import { useBenchState } from "../session/BenchContext";
 
 /** Marks on a side view what is spoken of: its outline, or a ring round a place. */
 export const HighlightMarks = memo(function HighlightMarks({

@@ -6,7 +6,7 @@ import { itemNames, pieceNaming } from "@/core/knife/layout/itemNames";
 import { layoutOf } from "@/core/knife/layout/layout";
 import { type Scale, toPx } from "../drawing/path";
 import { DrawnText } from "../drawing/Text";
-import { color } from "../theme";
+import { color } from "../kit/theme";
 
 const RADIUS_PX = 9;
 

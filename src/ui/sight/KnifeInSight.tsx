@@ -2,12 +2,12 @@
 import { Box } from "@chakra-ui/react";
 import { useMemo } from "react";
 import { useUnits } from "@/store/settings";
-import { useDesign } from "../bench/BenchContext";
 import { knifeExtent } from "../drawing/extent";
 import { Hatches } from "../drawing/Hatches";
 import { KnifeSide } from "../drawing/KnifeSide";
 import { Ruler } from "../drawing/Ruler";
-import { useSize } from "../useSize";
+import { useSize } from "../kit/useSize";
+import { useDesign } from "../session/BenchContext";
 import { HighlightMarks } from "./HighlightMarks";
 import { ItemNumbers } from "./ItemNumbers";
 import { PickTargets } from "./PickTargets";

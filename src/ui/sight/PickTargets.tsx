@@ -1,13 +1,13 @@
 "use client";
 import { type KeyboardEvent, memo, useRef, useState } from "react";
+import { type PartRef, pickable } from "@/core/figures/review/partRefs";
 import type { Design } from "@/core/knife/design/schema";
 import { itemNames } from "@/core/knife/layout/itemNames";
-import { type PartRef, pickable } from "@/core/figures/review/partRefs";
 import { itemWords } from "@/words/fasteners";
 import { partName } from "@/words/parts";
-import { useBench } from "../bench/BenchContext";
 import { chordPath, type Scale } from "../drawing/path";
-import { color } from "../theme";
+import { color } from "../kit/theme";
+import { useBench } from "../session/BenchContext";
 
 interface PickProps {
   readonly design: Design;

@@ -1,8 +1,8 @@
 "use client";
-import type { Point } from "@/core/geometry/curve/bezier";
 import { meet, type PartRef } from "@/core/figures/review/partRefs";
-import { useBench, useBenchState } from "../bench/BenchContext";
-import type { HighlightedBy } from "../bench/benchState";
+import type { Point } from "@/core/geometry/curve/bezier";
+import { useBench, useBenchState } from "../session/BenchContext";
+import type { HighlightedBy } from "../session/benchState";
 
 /**
  * Handlers for an element that speaks of parts of the knife, or of a place on it: pointed at, or come to by the keyboard,

@@ -1,9 +1,9 @@
 import Module from "manifold-3d";
 import { expect, it } from "vitest";
-import { assemble } from "@/core/knife/assembly/assemble";
-import { DEMO_KNIVES } from "@/core/exchange/files/knife/demo.fixtures";
-import { meshesOf, partSolids, SEEN_MM } from "@/core/knife/kernel/partMeshes";
 import { radians } from "@/core/base/number";
+import { DEMO_KNIVES } from "@/core/exchange/files/knife/demo.fixtures";
+import { assemble } from "@/core/knife/assembly/assemble";
+import { meshesOf, partSolids, SEEN_MM } from "@/core/knife/kernel/partMeshes";
 import { shaded } from "./shading";
 
 it.each(DEMO_KNIVES)(

@@ -2,17 +2,17 @@
 import { Box, HStack, Table, Text } from "@chakra-ui/react";
 import { useWindowVirtualizer } from "@tanstack/react-virtual";
 import { memo, useLayoutEffect, useRef, useState } from "react";
+import type { UnitSystem } from "@/core/base/units/print";
 import type { Shop } from "@/core/figures/cost/shop";
 import type { OwnMaterial } from "@/core/materials/own/types";
 import type { Material } from "@/core/materials/types";
-import type { UnitSystem } from "@/core/base/units/print";
 import { HAZARD_WORDS, MATERIAL_CLASS_WORDS } from "@/words/materials";
 import { PriceCell } from "../cost/PriceCell";
 import { Hatches, hatchId } from "../drawing/Hatches";
 import { FavouriteStar } from "../fields/FavouriteStar";
-import { color } from "../theme";
+import { color } from "../kit/theme";
+import type { OwnDialogOpeners } from "../ownMaterials/useOwnDialog";
 import { OwnActions } from "./OwnActions";
-import type { OwnDialogOpeners } from "./own/useOwnDialog";
 
 /** Rows drawn beyond those in sight: the next ones are there before they are scrolled or tabbed to. */
 const BEYOND = 12;

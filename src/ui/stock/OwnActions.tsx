@@ -6,8 +6,8 @@ import type { Material } from "@/core/materials/types";
 import { putBack } from "@/store/bin";
 import { deleteMaterial } from "@/store/materialUses";
 import { usedByWords } from "@/words/ownMaterials";
-import { attempt, notices } from "../shell/notice";
-import type { OwnDialogOpeners } from "./own/useOwnDialog";
+import { attempt, notices } from "../kit/notice";
+import type { OwnDialogOpeners } from "../ownMaterials/useOwnDialog";
 
 /** What can be done with a material of the list: one that ships can be copied, an own one changed and deleted. */
 export function OwnActions({

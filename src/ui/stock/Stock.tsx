@@ -9,11 +9,11 @@ import { useOwnList } from "@/store/ownMaterials";
 import { useSettings } from "@/store/settings";
 import { useShop } from "@/store/shop";
 import { MATERIAL_CLASS_WORDS } from "@/words/materials";
-import { useMaterials } from "../materials";
+import { useMaterials } from "../kit/materials";
+import { useOwnDialog } from "../ownMaterials/useOwnDialog";
 import { Header } from "../shell/Header";
 import { PageHead } from "../shell/PageHead";
 import { MaterialTable } from "./MaterialTable";
-import { useOwnDialog } from "./own/useOwnDialog";
 import { StockImport } from "./StockTable";
 
 /** The choice of own materials alone, among the classes. */

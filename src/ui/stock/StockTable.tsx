@@ -5,7 +5,7 @@ import { createPortal } from "react-dom";
 import { cleanedWords, rowFailureWords } from "@/words/stockTables";
 import { ChoiceField } from "../fields/ChoiceField";
 import { FileButton } from "../fields/FileButton";
-import { ProgressLine } from "../ProgressLine";
+import { ProgressLine } from "../kit/ProgressLine";
 import { type StockTableState, useStockTable } from "./useStockTable";
 
 /** Left out rows that are listed; more are counted. */

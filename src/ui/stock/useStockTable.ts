@@ -9,9 +9,9 @@ import { CLASS_NAMES, stockFailureWords } from "@/words/stockTables";
 import type { Client } from "@/workers/client";
 import type { FilesService } from "@/workers/files.messages";
 import { createFileReader } from "@/workers/services";
-import { noticeBroughtIn } from "../bringTogether";
-import { useMaterials } from "../materials";
-import { attempt, notices } from "../shell/notice";
+import { noticeBroughtIn } from "../files/bringTogether";
+import { useMaterials } from "../kit/materials";
+import { attempt, notices } from "../kit/notice";
 
 type Read = Extract<StockReading, { ok: true }>;
 type Ambiguous = Extract<StockReading, { code: "ambiguous" }>;

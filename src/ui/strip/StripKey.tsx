@@ -1,11 +1,11 @@
 "use client";
 import { memo } from "react";
-import type { PartGroup } from "@/core/knife/assembly/types";
 import { lengthUnitName, printLengthBare, printMass, type UnitSystem } from "@/core/base/units/print";
 import { groupPulls } from "@/core/figures/weigh/pulls";
 import type { MassReport } from "@/core/figures/weigh/report";
+import type { PartGroup } from "@/core/knife/assembly/types";
 import { GROUP_WORDS, pullSentence } from "@/words/pulls";
-import { color } from "../theme";
+import { color } from "../kit/theme";
 import { GROUP_TINT } from "./MomentStrip";
 import { type Picked, useStrip } from "./StripContext";
 

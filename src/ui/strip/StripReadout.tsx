@@ -1,12 +1,12 @@
 "use client";
-import type { MaterialOf } from "@/core/materials/types";
 import { printMass, type UnitSystem } from "@/core/base/units/print";
 import { type PartPull, type Pull, pullOf } from "@/core/figures/weigh/pulls";
 import type { MassReport } from "@/core/figures/weigh/report";
+import type { MaterialOf } from "@/core/materials/types";
 import { partName } from "@/words/parts";
 import { addsWords, armWords, GROUP_WORDS, madeWords } from "@/words/pulls";
 import { DrawnText } from "../drawing/Text";
-import { useMaterialOf } from "../materials";
+import { useMaterialOf } from "../kit/materials";
 import { type Picked, useStrip } from "./StripContext";
 
 interface ReadoutProps {

@@ -4,9 +4,9 @@ import type { ReactNode } from "react";
 import type { WorkshopPart } from "@/core/knife/design/schema";
 import { changeWorkshop, usePresentWorkshop, useWorkshops } from "@/store/workshops";
 import { PART_WORDS } from "@/words/workshop";
-import { useBench, useDesign } from "../bench/BenchContext";
-import { NearLink } from "../shell/NearLink";
-import { attempt } from "../shell/notice";
+import { NearLink } from "../kit/NearLink";
+import { attempt } from "../kit/notice";
+import { useBench, useDesign } from "../session/BenchContext";
 
 /**
  * Whether a part of the shop is as the workshop has it or this knife's own, and the ways from one to the other. What is

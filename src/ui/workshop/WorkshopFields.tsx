@@ -5,11 +5,11 @@ import { limitsIn } from "@/core/knife/design/limits";
 import { type Workshop, workshopRecord } from "@/core/knife/design/record/workshop";
 import type { WorkshopFacts } from "@/core/knife/design/schema";
 import { changeWorkshop } from "@/store/workshops";
+import { LengthListField } from "../bound/LengthList";
 import { DrillChoice } from "../fields/DrillChoice";
 import { LengthField } from "../fields/LengthField";
-import { LengthListField } from "../fields/LengthList";
 import { ShareField } from "../fields/ShareField";
-import { attempt } from "../shell/notice";
+import { attempt } from "../kit/notice";
 import { HoursFields } from "./HoursFields";
 
 /** Everything that a workshop says; each change is kept at once. */

@@ -16,8 +16,8 @@ import {
   workIn,
 } from "@/store/workshops";
 import { BinLink } from "../bin/BinLink";
+import { attempt, notices } from "../kit/notice";
 import { Header } from "../shell/Header";
-import { attempt, notices } from "../shell/notice";
 import { PageHead } from "../shell/PageHead";
 import { WorkshopFields } from "./WorkshopFields";
 

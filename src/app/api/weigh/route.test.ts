@@ -4,11 +4,11 @@ import { join } from "node:path";
 import { Worker } from "node:worker_threads";
 import { build } from "esbuild";
 import { afterAll, describe, expect, it, vi } from "vitest";
-import { newDesign } from "@/core/knife/design/create";
-import { boxesMesh, endingIn, manyOpenings, rodMesh } from "@/core/knife/design/limits.fixtures";
 import { LARGEST_KNIFE_BYTES } from "@/core/exchange/files/knife/format";
 import { writeKnife } from "@/core/exchange/files/knife/write";
 import { weigh } from "@/core/figures/weigh/weigh";
+import { newDesign } from "@/core/knife/design/create";
+import { boxesMesh, endingIn, manyOpenings, rodMesh } from "@/core/knife/design/limits.fixtures";
 import { weighingJson } from "@/words/weighingJson";
 import { GET, POST } from "./route";
 
@@ -54,7 +54,9 @@ describe("POST /api/weigh", () => {
   });
 
   it("opens a file of an earlier version", async () => {
-    const answer = await post(readFileSync("src/core/exchange/files/knife/fixtures/v1-rook-hunter.json", "utf8"));
+    const answer = await post(
+      readFileSync("src/core/exchange/files/knife/fixtures/v1-rook-hunter.json", "utf8"),
+    );
     expect(answer.status).toBe(200);
   });
 

@@ -1,5 +1,5 @@
-import type { Design } from "../../knife/design/schema";
 import type { PathTo } from "../../base/record/path";
+import type { Design } from "../../knife/design/schema";
 import type { CommonEdit } from "../common";
 import type { EditOf } from "../table";
 import { BLADE_EDITS } from "./bladeEdits";

@@ -1,8 +1,8 @@
+import { alignedToMiddle, evenlySpread, mirrored } from "../../figures/fit/spread";
+import { type FittingKind, newFitting, withFitting } from "../../kinds/guardFittings/registry";
 import { type GuardForm, guardOfForm } from "../../knife/design/guards";
 import { namesWithout } from "../../knife/design/marks";
 import type { Design } from "../../knife/design/schema";
-import { alignedToMiddle, evenlySpread, mirrored } from "../../figures/fit/spread";
-import { type FittingKind, newFitting, withFitting } from "../../kinds/guardFittings/registry";
 import { COMMON_EDITS } from "../common";
 
 const LAID = { evenly: evenlySpread, mirrored, "on-the-middle": alignedToMiddle };

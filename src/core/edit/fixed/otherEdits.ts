@@ -1,10 +1,10 @@
+import { applyFix } from "../../figures/review/fixes";
+import type { Fix } from "../../figures/review/types";
+import { withLevers } from "../../figures/tune/levers";
 import { markOf } from "../../knife/design/marks";
 import type { Design, Job, KnifeState, UseKind, WorkshopPart } from "../../knife/design/schema";
 import { withUse } from "../../knife/design/uses";
 import { type Followed, joined, withShared } from "../../knife/design/workshop";
-import { applyFix } from "../../figures/review/fixes";
-import type { Fix } from "../../figures/review/types";
-import { withLevers } from "../../figures/tune/levers";
 import { COMMON_EDITS } from "../common";
 
 /** Edits of the order, the shop, the use, names and locks; fixes, levers and patterns. */

@@ -1,7 +1,7 @@
 import { produce } from "immer";
+import { putAt } from "../../base/record/path";
 import type { Point } from "../../geometry/curve/bezier";
 import type { Design } from "../../knife/design/schema";
-import { putAt } from "../../base/record/path";
 import type { Draft } from "../draft";
 import { planPoints, sidePoints } from "../points/pointsOf";
 import { type BenchPoint, type PointName, setHeld } from "../points/types";

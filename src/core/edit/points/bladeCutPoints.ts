@@ -1,7 +1,7 @@
+import { isDouble } from "../../geometry/solids/grind";
 import type { Blade, BladeMark, Fuller } from "../../knife/design/schema";
 import { markMiddle, placedMark } from "../../knife/layout/bladeMarks";
 import { bladeEdges, notchRound } from "../../knife/layout/bladeParts";
-import { isDouble } from "../../geometry/solids/grind";
 import { type BenchPoint, setHeld } from "./types";
 
 /** The points of false edge, fullers, notches, thumb ramp and integral bolster. */

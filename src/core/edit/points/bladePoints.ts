@@ -1,9 +1,9 @@
+import { isDouble } from "../../geometry/solids/grind";
+import { faceHeightAt } from "../../geometry/solids/groundBlade";
 import type { Blade, Design, OutlinePoint } from "../../knife/design/schema";
 import { bladeHeights, riseAt } from "../../knife/layout/bladeOutline";
 import { bladeEdges } from "../../knife/layout/bladeParts";
 import { groundBlade } from "../../knife/layout/groundBlade";
-import { isDouble } from "../../geometry/solids/grind";
-import { faceHeightAt } from "../../geometry/solids/groundBlade";
 import { type BladeRun, bladePointId, syncBladeMeasures } from "../bladeOutline";
 import { bladeCutPoints } from "./bladeCutPoints";
 import { type BenchPoint, setHeld } from "./types";

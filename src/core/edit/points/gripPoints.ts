@@ -1,5 +1,5 @@
-import type { CurvePoint, Design } from "../../knife/design/schema";
 import { valueAt } from "../../base/record/path";
+import type { CurvePoint, Design } from "../../knife/design/schema";
 import { placeFields } from "./boredPoints";
 import { type BenchPoint, type CurveName, setHeld, setPlace } from "./types";
 

@@ -1,10 +1,10 @@
-import type { Design, Guard } from "../../knife/design/schema";
+import { limitsIn } from "../../base/record/fields";
 import { followed } from "../../kinds/guardFittings/kind";
 import { fittingsOn } from "../../kinds/guardFittings/registry";
+import type { Design, Guard } from "../../knife/design/schema";
 import { fittingPlace } from "../../knife/layout/fittingPlace";
 import { guardFaceAt, guardThickness } from "../../knife/layout/guard";
 import { layoutOf } from "../../knife/layout/layout";
-import { limitsIn } from "../../base/record/fields";
 import { type BenchPoint, setHeld } from "./types";
 
 /** What of the guard can be dragged on the side view. */

@@ -1,10 +1,10 @@
 import { produce } from "immer";
 import { describe, expect, it } from "vitest";
+import { valueAt } from "@/core/base/record/path";
 import { CONSTRUCTIONS } from "@/core/knife/design/constructions.fixtures";
 import { newDesign } from "@/core/knife/design/create";
 import { limitsAt } from "@/core/knife/design/limits";
 import { type Design, designSchema } from "@/core/knife/design/schema";
-import { valueAt } from "@/core/base/record/path";
 import type { Draft } from "../draft";
 import { planPoints, sidePoints } from "./pointsOf";
 import type { BenchPoint } from "./types";

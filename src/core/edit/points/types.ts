@@ -1,10 +1,10 @@
-import type { Point } from "../../geometry/curve/bezier";
-import { limitsAt } from "../../knife/design/limits";
-import type { BarEndKind, BladeNotch, Design, PieceRole } from "../../knife/design/schema";
-import type { FittingKind } from "../../kinds/guardFittings/registry";
-import type { ItemName, Naming } from "../../knife/layout/itemNames";
 import { clamp, degrees, radians, roundTo } from "../../base/number";
 import { putAt, valueAt } from "../../base/record/path";
+import type { Point } from "../../geometry/curve/bezier";
+import type { FittingKind } from "../../kinds/guardFittings/registry";
+import { limitsAt } from "../../knife/design/limits";
+import type { BarEndKind, BladeNotch, Design, PieceRole } from "../../knife/design/schema";
+import type { ItemName, Naming } from "../../knife/layout/itemNames";
 import type { Draft } from "../draft";
 
 /** A curve on the handle, by what it shapes: a joint along it, or the outline of halves at one end. */

@@ -1,11 +1,11 @@
-import type { Loop } from "../../geometry/contours/loop";
-import type { Design } from "../../knife/design/schema";
 import { openingAt } from "../../figures/fit/openings";
 import { cutList } from "../../figures/fit/stockList";
-import { layoutOf } from "../../knife/layout/layout";
 import { stationsBetween } from "../../figures/pieces/frontOutline";
 import { faceOutline } from "../../figures/pieces/outlines";
 import { pieceList } from "../../figures/pieces/pieceList";
+import type { Loop } from "../../geometry/contours/loop";
+import type { Design } from "../../knife/design/schema";
+import { layoutOf } from "../../knife/layout/layout";
 import { asLoops } from "./follows";
 import { cutOut } from "./openings";
 import { drawnPieces } from "./pieceLayers";

@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
+import type { Hole } from "../../figures/fit/holes";
 import { signedArea } from "../../geometry/contours/loop";
 import type { Point } from "../../geometry/curve/bezier";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
-import type { Hole } from "../../figures/fit/holes";
 import { cutFace } from "./cutParts";
 import { endFaces } from "./endFaces";
 

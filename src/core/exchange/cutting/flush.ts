@@ -1,10 +1,10 @@
+import { radians } from "../../base/number";
+import { INSIDE_MM } from "../../base/tolerances";
+import { sectionOutline } from "../../figures/pieces/frontOutline";
 import { flattened } from "../../geometry/contours/loop";
 import type { Point } from "../../geometry/curve/bezier";
 import type { Design } from "../../knife/design/schema";
 import { layoutOf } from "../../knife/layout/layout";
-import { radians } from "../../base/number";
-import { sectionOutline } from "../../figures/pieces/frontOutline";
-import { INSIDE_MM } from "../../base/tolerances";
 import { cutParts } from "./cutParts";
 
 /** How far the guard stands out over the handle in one direction from the middle of their joint, mm; below zero inside it. */

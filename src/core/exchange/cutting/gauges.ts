@@ -1,7 +1,7 @@
+import { sectionOutline } from "../../figures/pieces/frontOutline";
 import type { Loop } from "../../geometry/contours/loop";
 import type { Design } from "../../knife/design/schema";
 import { layoutOf } from "../../knife/layout/layout";
-import { sectionOutline } from "../../figures/pieces/frontOutline";
 import { asLoops } from "./follows";
 
 /** The finished handle's section at a station, to cut a gauge by. */

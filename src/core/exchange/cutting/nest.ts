@@ -1,6 +1,6 @@
+import { ROUNDING } from "../../base/tolerances";
 import type { Drawing, Layer } from "../../geometry/contours/drawing";
 import { signedArea } from "../../geometry/contours/loop";
-import { ROUNDING } from "../../base/tolerances";
 import { nestedBoxes } from "./nestBoxes";
 import { nestedOutlines } from "./nestOutlines";
 import { layerBox, placed } from "./place";

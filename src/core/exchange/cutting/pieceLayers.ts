@@ -1,10 +1,17 @@
-import type { Side } from "../../knife/assembly/partKey";
+import type { CutKey } from "../../figures/pieces/cutKey";
 import { grown } from "../../geometry/contours/clip";
 import type { Layer } from "../../geometry/contours/drawing";
-import { flattened, type Loop, mapped, reversed, signedArea, straightLoop } from "../../geometry/contours/loop";
+import {
+  flattened,
+  type Loop,
+  mapped,
+  reversed,
+  signedArea,
+  straightLoop,
+} from "../../geometry/contours/loop";
 import type { Point } from "../../geometry/curve/bezier";
+import type { Side } from "../../knife/assembly/partKey";
 import type { Design } from "../../knife/design/schema";
-import type { CutKey } from "../../figures/pieces/cutKey";
 import { blank, type CutPart, cutParts } from "./cutParts";
 import { asLoops } from "./follows";
 

@@ -1,5 +1,5 @@
-import type { Loop } from "../../geometry/contours/loop";
 import { ROUNDING } from "../../base/tolerances";
+import type { Loop } from "../../geometry/contours/loop";
 
 /** tan(90°/4): the bulge of a quarter circle. */
 const QUARTER = Math.tan(Math.PI / 8);

@@ -1,7 +1,7 @@
-import type { Side } from "../../knife/assembly/partKey";
 import { common, evenOdd, nonZero } from "../../geometry/contours/clip";
 import { flattened, signedArea, straightLoop } from "../../geometry/contours/loop";
 import type { Point } from "../../geometry/curve/bezier";
+import type { Side } from "../../knife/assembly/partKey";
 import type { BladeMark, Design } from "../../knife/design/schema";
 import { placedMark } from "../../knife/layout/bladeMarks";
 import { remembered } from "../../knife/layout/remembered";

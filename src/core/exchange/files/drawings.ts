@@ -1,6 +1,6 @@
+import type { Work } from "../../base/work";
 import type { Drawing } from "../../geometry/contours/drawing";
 import type { DrawingReading } from "../../geometry/contours/raw";
-import type { Work } from "../../base/work";
 
 /** A format of flat drawings: bytes in, text out. Its readers and writers are loaded when they are asked for. */
 interface DrawingFormat {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { shapesIn } from "../pattern/found";
 import { TooMuchWork, Work } from "../../base/work";
+import { shapesIn } from "../pattern/found";
 import { readDxf } from "./dxf/read";
 import { readSvg } from "./svg/read";
 

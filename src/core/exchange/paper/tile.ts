@@ -1,7 +1,7 @@
 import { MaxRectsPacker } from "maxrects-packer/dist/maxrects-packer.mjs";
+import { SAME_PLACE_MM } from "../../base/tolerances";
 import { circleLoop, flattened, type Loop } from "../../geometry/contours/loop";
 import type { Point } from "../../geometry/curve/bezier";
-import { SAME_PLACE_MM } from "../../base/tolerances";
 import { cross, type Figure, type Item, moved } from "./item";
 import { roomOf } from "./page";
 import type { PaperSetup } from "./paper";

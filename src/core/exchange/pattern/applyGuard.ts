@@ -1,10 +1,10 @@
+import { clamp, roundTo } from "../../base/number";
 import { boxOf, straightLoop } from "../../geometry/contours/loop";
 import type { Point } from "../../geometry/curve/bezier";
 import { enclosedArea } from "../../geometry/curve/crossing";
 import type { Design } from "../../knife/design/schema";
 import { guardWidthAt } from "../../knife/layout/guard";
 import { layoutOf } from "../../knife/layout/layout";
-import { clamp, roundTo } from "../../base/number";
 import { crossings } from "./placing";
 
 export type GuardApplied =

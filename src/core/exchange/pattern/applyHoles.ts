@@ -1,10 +1,10 @@
-import type { Design, Fastener, TangHole } from "../../knife/design/schema";
-import { newFastener } from "../../kinds/fasteners/registry";
+import { roundTo } from "../../base/number";
+import { MM_PER_INCH } from "../../base/units/length";
 import { drillsIn } from "../../figures/fit/drillSets";
 import { freeId } from "../../figures/fit/openSpot";
 import { drillOf } from "../../figures/fit/pickDrill";
-import { roundTo } from "../../base/number";
-import { MM_PER_INCH } from "../../base/units/length";
+import { newFastener } from "../../kinds/fasteners/registry";
+import type { Design, Fastener, TangHole } from "../../knife/design/schema";
 
 /** A round hole in the knife's frame, and what it is for. */
 export interface PlacedHole {

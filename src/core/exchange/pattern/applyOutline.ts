@@ -1,10 +1,10 @@
+import { clamp, roundTo } from "../../base/number";
 import type { Point } from "../../geometry/curve/bezier";
 import type { Knot } from "../../geometry/curve/spline";
 import type { Design, NodeRole, OutlineNode, OutlinePoint } from "../../knife/design/schema";
 import { settledBlade } from "../../knife/layout/bladeLengths";
 import { guardThickness } from "../../knife/layout/guard";
 import { resized, SIZE_LIMITS, sizesOf } from "../../knife/layout/resized";
-import { clamp, roundTo } from "../../base/number";
 import { fitKnots } from "./fitKnots";
 import { crossings } from "./placing";
 import { edgesToTip, openedAtFront, splitAtDatum } from "./split";

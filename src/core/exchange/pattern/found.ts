@@ -1,7 +1,7 @@
+import { Work } from "../../base/work";
 import type { RawDrawing, RawRun } from "../../geometry/contours/raw";
 import type { Point } from "../../geometry/curve/bezier";
 import { distanceToChord, enclosedArea, lengthOf } from "../../geometry/curve/crossing";
-import { Work } from "../../base/work";
 import { fitCircle } from "./fitCircle";
 
 /** Ends of open runs nearer than this are joined, and lines that lie this near on each other are one, mm. */

@@ -1,7 +1,7 @@
+import type { Work } from "../../base/work";
 import { artOf, printArt } from "../../geometry/contours/art";
 import { circleLoop, flattened } from "../../geometry/contours/loop";
 import type { RawDrawing } from "../../geometry/contours/raw";
-import type { Work } from "../../base/work";
 import { shapesIn } from "./found";
 
 export type MarkReading =

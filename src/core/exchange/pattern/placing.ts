@@ -1,8 +1,8 @@
+import { degrees } from "../../base/number";
+import { INSIDE_MM } from "../../base/tolerances";
 import { boxOf, straightLoop } from "../../geometry/contours/loop";
 import { type Affine, after, shifted, stretched, through, turned } from "../../geometry/curve/affine";
 import type { Point } from "../../geometry/curve/bezier";
-import { degrees } from "../../base/number";
-import { INSIDE_MM } from "../../base/tolerances";
 
 /** Where a drawing's places stand in the knife's frame. */
 export interface Placing {

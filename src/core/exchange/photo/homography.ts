@@ -1,5 +1,5 @@
-import type { Point } from "../../geometry/curve/bezier";
 import { ROUNDING } from "../../base/tolerances";
+import type { Point } from "../../geometry/curve/bezier";
 
 /** A perspective map of the plane: nine numbers, row by row, of homogeneous coordinates; the last is 1. */
 export type Homography = readonly number[];

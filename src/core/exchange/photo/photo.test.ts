@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { weigh } from "../../figures/weigh/weigh";
 import { boxOf, circleLoop, flattened, type Loop } from "../../geometry/contours/loop";
 import type { Point } from "../../geometry/curve/bezier";
 import { signedDistance } from "../../geometry/curve/crossing";
@@ -7,7 +8,6 @@ import { AS_DRAWN, pieceLayer, piecesNamed } from "../cutting/pieceLayers";
 import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
 import { TRACED_FIT } from "../pattern/applyOutline";
 import { proposedAssignment, traced } from "../pattern/trace";
-import { weigh } from "../../figures/weigh/weigh";
 import { homography, projected } from "./homography";
 import { type GreyImage, greyOf, otsuThreshold, smoothed } from "./image";
 import { foundCorners, inOrder, truePlane } from "./planeScale";

@@ -1,10 +1,10 @@
 import { describe, expect, it } from "vitest";
+import { putAt, valueAt } from "../../base/record/path";
+import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import { newDesign } from "../../knife/design/create";
 import { limitsAt } from "../../knife/design/limits";
 import type { Design } from "../../knife/design/schema";
-import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
-import { putAt, valueAt } from "../../base/record/path";
 import { differingInputs } from "./inputs";
 import { differingTraits } from "./traits";
 

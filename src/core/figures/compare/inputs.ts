@@ -1,6 +1,6 @@
+import { sameData } from "../../base/sameData";
 import { itemKey } from "../../knife/design/itemKey";
 import type { Design } from "../../knife/design/schema";
-import { sameData } from "../../base/sameData";
 import { differingTraits } from "./traits";
 
 /** One input in which knives differ: its dotted path, items of lists by their ids, and each knife's value. */

@@ -1,6 +1,6 @@
+import { own } from "../../base/own";
 import { materialsIn } from "../../knife/design/materials";
 import type { Design } from "../../knife/design/schema";
-import { own } from "../../base/own";
 import type { MaterialOf } from "../../materials/types";
 import type { MassReport } from "../weigh/report";
 import { weigh } from "../weigh/weigh";

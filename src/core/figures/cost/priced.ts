@@ -1,5 +1,5 @@
-import type { Size } from "../fit/bladeStock";
 import type { MaterialOf } from "../../materials/types";
+import type { Size } from "../fit/bladeStock";
 import { densityGmm3, type MaterialLine } from "./billOfMaterials";
 import type { Price } from "./shop";
 

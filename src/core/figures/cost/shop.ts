@@ -1,6 +1,6 @@
 import * as z from "zod/mini";
-import { between, entries, plainText, text } from "../../knife/design/record/fields";
 import { FASTENER_KINDS, type FastenerKind, isBought } from "../../kinds/fasteners/registry";
+import { between, entries, plainText, text } from "../../knife/design/record/fields";
 
 /** Limits of what a shop says: money, what one piece makes, and sizes of stock in mm. */
 export const SHOP_LIMITS = {

@@ -1,8 +1,8 @@
-import type { Design } from "../../knife/design/schema";
+import { byKind } from "../../base/record/byKind";
 import { isBought } from "../../kinds/fasteners/registry";
 import { fittingsOn } from "../../kinds/guardFittings/registry";
-import { byKind } from "../../base/record/byKind";
 import { endKindOf } from "../../kinds/tangEnds/registry";
+import type { Design } from "../../knife/design/schema";
 
 /** Tasks of making a knife, in the order of the bench. */
 export const WORK_TASKS = [

@@ -1,7 +1,7 @@
-import type { DrillSet, WorkshopFacts } from "../../knife/design/schema";
 import { LETTER_DRILLS, NUMBER_DRILLS } from "../../base/units/drills";
 import { MM_PER_INCH } from "../../base/units/length";
 import { printFraction } from "../../base/units/print";
+import type { DrillSet, WorkshopFacts } from "../../knife/design/schema";
 
 /** A drill by the name that stands on it. */
 export interface Drill {

@@ -1,7 +1,7 @@
-import { pinsTang, unglued } from "../../knife/design/constructions";
-import type { Design, Fastener } from "../../knife/design/schema";
 import { kindOf } from "../../kinds/fasteners/registry";
 import { endKindOf } from "../../kinds/tangEnds/registry";
+import { pinsTang, unglued } from "../../knife/design/constructions";
+import type { Design, Fastener } from "../../knife/design/schema";
 
 /**
  * Whether what a knife's screws hold together is put together dry, so that it can be taken apart: a hidden tang that is

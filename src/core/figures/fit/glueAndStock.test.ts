@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { newFastener } from "../../kinds/fasteners/registry";
 import { newBolster, newPiece, withEnd, withTang } from "../../knife/design/constructions";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import { newDesign } from "../../knife/design/create";
@@ -6,7 +7,6 @@ import { newGuard } from "../../knife/design/guards";
 import { plainKnife as plain } from "../../knife/design/plainKnife.fixtures";
 import type { Design } from "../../knife/design/schema";
 import { newMeasured } from "../../knife/design/starts";
-import { newFastener } from "../../kinds/fasteners/registry";
 import { weigh } from "../weigh/weigh";
 import { gluePlan, settingRate } from "./glue";
 import { rodList } from "./rodList";

@@ -1,12 +1,12 @@
 import { describe, expect, it } from "vitest";
-import { signedArea } from "../../geometry/contours/loop";
+import { degrees } from "../../base/number";
 import { flushCheck } from "../../exchange/cutting/flush";
 import { gauges } from "../../exchange/cutting/gauges";
+import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
+import { signedArea } from "../../geometry/contours/loop";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import { STARTING_FORMS, startingForm } from "../../knife/design/startingForms";
-import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
 import { layoutOf } from "../../knife/layout/layout";
-import { degrees } from "../../base/number";
 import { grindingAids, handleFlats } from "./grinding";
 import { openingAt, pieceOpenings } from "./openings";
 

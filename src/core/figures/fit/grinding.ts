@@ -1,7 +1,6 @@
-import { polyline } from "../../geometry/curve/crossing";
-import type { Design } from "../../knife/design/schema";
-import { layoutOf } from "../../knife/layout/layout";
 import { degrees, radians } from "../../base/number";
+import { INSIDE_MM, ROUNDING, SAME_PLACE_MM } from "../../base/tolerances";
+import { polyline } from "../../geometry/curve/crossing";
 import { bladeFacesAt } from "../../geometry/solids/bladeRegion";
 import type { Grind } from "../../geometry/solids/grind";
 import {
@@ -13,7 +12,8 @@ import {
   isGround,
   spineThickness,
 } from "../../geometry/solids/groundBlade";
-import { INSIDE_MM, ROUNDING, SAME_PLACE_MM } from "../../base/tolerances";
+import type { Design } from "../../knife/design/schema";
+import { layoutOf } from "../../knife/layout/layout";
 
 /** One side's ground face at a station: its height over the edge, and its lean from the blade's middle plane. */
 export interface FaceAt {

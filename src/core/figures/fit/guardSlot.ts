@@ -1,8 +1,8 @@
+import { INSIDE_MM, ROUNDING, SAME_PLACE_MM } from "../../base/tolerances";
+import { endKindOf } from "../../kinds/tangEnds/registry";
 import type { Design } from "../../knife/design/schema";
 import { bladeHeights } from "../../knife/layout/bladeOutline";
 import { layoutOf } from "../../knife/layout/layout";
-import { endKindOf } from "../../kinds/tangEnds/registry";
-import { INSIDE_MM, ROUNDING, SAME_PLACE_MM } from "../../base/tolerances";
 import type { Drill } from "./drillSets";
 
 /** How a slot is milled: cutter, its offset from the centre line to each side, and its travel along it. */

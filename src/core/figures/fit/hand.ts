@@ -1,9 +1,9 @@
+import { radians } from "../../base/number";
+import { ROUNDING } from "../../base/tolerances";
+import { lineAt } from "../../geometry/solids/line";
 import type { Design } from "../../knife/design/schema";
 import { layoutOf } from "../../knife/layout/layout";
 import { linersThickness } from "../../knife/layout/scales";
-import { radians } from "../../base/number";
-import { lineAt } from "../../geometry/solids/line";
-import { ROUNDING } from "../../base/tolerances";
 
 /** The handle's section at one station. */
 export interface Girth {

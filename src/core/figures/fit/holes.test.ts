@@ -1,11 +1,11 @@
 import { describe, expect, it } from "vitest";
 import { seeded } from "../../../../faults/random";
+import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
+import { fittingOf } from "../../kinds/guardFittings/registry";
 import { assemble } from "../../knife/assembly/assemble";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import { mutated } from "../../knife/design/mutated.fixtures";
 import type { Design } from "../../knife/design/schema";
-import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
-import { fittingOf } from "../../kinds/guardFittings/registry";
 import { pieceList } from "../pieces/pieceList";
 import { undrilled } from "../pieces/undrilled";
 import { rayThrough } from "../weigh/rayThrough";

@@ -1,11 +1,11 @@
 import { describe, expect, it } from "vitest";
+import { newFastener } from "../../kinds/fasteners/registry";
 import { withTang } from "../../knife/design/constructions";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import { newDesign } from "../../knife/design/create";
 import { guardOfForm } from "../../knife/design/guards";
 import { plainKnife as plain } from "../../knife/design/plainKnife.fixtures";
 import type { Design } from "../../knife/design/schema";
-import { newFastener } from "../../kinds/fasteners/registry";
 import { layoutOf } from "../../knife/layout/layout";
 import { drillsIn } from "./drillSets";
 import { chainPlan, guardSlot, millPlan } from "./guardSlot";

@@ -1,9 +1,9 @@
+import { clamp } from "../../base/number";
 import { cubicY } from "../../geometry/curve/bezier";
 import { gripMaterials } from "../../knife/design/handleParts";
 import { materialsIn } from "../../knife/design/materials";
 import type { Design } from "../../knife/design/schema";
 import { layoutOf } from "../../knife/layout/layout";
-import { clamp } from "../../base/number";
 import { movementOf } from "../../materials/working";
 
 /**

@@ -1,6 +1,6 @@
-import type { Design } from "../../knife/design/schema";
 import { kindOf } from "../../kinds/fasteners/registry";
 import { endKindOf } from "../../kinds/tangEnds/registry";
+import type { Design } from "../../knife/design/schema";
 import { pinLayout } from "./pinLayout";
 
 /** Rod of one sort to cut, patterned or not: the number of pieces, and their length together. */

@@ -1,10 +1,10 @@
-import type { Design, Fastener, FastenerKind } from "../../knife/design/schema";
+import { engagementOf, screwSizes, threadOf } from "../../base/units/screws";
+import { lineAt } from "../../geometry/solids/line";
 import { kindOf } from "../../kinds/fasteners/registry";
+import type { Design, Fastener, FastenerKind } from "../../knife/design/schema";
 import { type ItemName, itemNames } from "../../knife/layout/itemNames";
 import { type Layout, layoutOf } from "../../knife/layout/layout";
 import { linersThickness } from "../../knife/layout/scales";
-import { lineAt } from "../../geometry/solids/line";
-import { engagementOf, screwSizes, threadOf } from "../../base/units/screws";
 
 /** One seated fastener: what to bore, how deep, and what is left round its heads. */
 export interface Seat {

@@ -1,11 +1,11 @@
-import type { Design } from "../../knife/design/schema";
-import type { BoreUse } from "../../kinds/fasteners/kind";
-import { type WrapPlan, wrapPlan } from "../../knife/layout/grips";
-import { layoutOf } from "../../knife/layout/layout";
 import { sameData } from "../../base/sameData";
 import { SAME_PLACE_MM } from "../../base/tolerances";
 import { screwSizes, tapDrillMm } from "../../base/units/screws";
 import { THREADS } from "../../base/units/threads";
+import type { BoreUse } from "../../kinds/fasteners/kind";
+import type { Design } from "../../knife/design/schema";
+import { type WrapPlan, wrapPlan } from "../../knife/layout/grips";
+import { layoutOf } from "../../knife/layout/layout";
 import { type BoreOwner, boresAsked } from "./boreNeeds";
 import { DRILLS, type Drill, ownedDrills } from "./drillSets";
 import { type GluePlan, gluePlan } from "./glue";

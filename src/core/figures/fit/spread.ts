@@ -1,6 +1,6 @@
+import { roundTo } from "../../base/number";
 import type { Design } from "../../knife/design/schema";
 import { layoutOf } from "../../knife/layout/layout";
-import { roundTo } from "../../base/number";
 
 type Moves = readonly { readonly id: string; readonly xMm: number; readonly yMm: number }[];
 

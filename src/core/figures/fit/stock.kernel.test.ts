@@ -1,8 +1,8 @@
 import { beforeAll, describe, expect, it } from "vitest";
+import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
 import { assemble } from "../../knife/assembly/assemble";
 import { type PartKey, partId, type Side } from "../../knife/assembly/partKey";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
-import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
 import { partSolids } from "../../knife/kernel/partMeshes";
 import { type WatchedKernel, watchedKernel } from "../../knife/kernel/watchedKernel.fixtures";
 import type { CutKey } from "../pieces/cutKey";

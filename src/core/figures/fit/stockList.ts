@@ -1,13 +1,13 @@
+import { ROUNDING } from "../../base/tolerances";
+import { rangeOf } from "../../geometry/solids/extent";
 import { assemble } from "../../knife/assembly/assemble";
 import { materialsIn } from "../../knife/design/materials";
 import type { Design, StockPiece } from "../../knife/design/schema";
 import { remembered } from "../../knife/layout/remembered";
+import { hasGrain } from "../../materials/working";
 import type { CutKey } from "../pieces/cutKey";
 import { pieceOutlines } from "../pieces/outlines";
 import { type Made, pieceList, type Workpiece } from "../pieces/pieceList";
-import { rangeOf } from "../../geometry/solids/extent";
-import { hasGrain } from "../../materials/working";
-import { ROUNDING } from "../../base/tolerances";
 import { bladeBox, type Size } from "./bladeStock";
 
 /** One piece to cut: its finished box, what to saw for it, and how it is marked. */

@@ -1,8 +1,8 @@
+import { clamp } from "../../base/number";
+import { INSIDE_MM } from "../../base/tolerances";
 import type { Design } from "../../knife/design/schema";
 import { bladeHeights } from "../../knife/layout/bladeOutline";
 import { layoutOf } from "../../knife/layout/layout";
-import { clamp } from "../../base/number";
-import { INSIDE_MM } from "../../base/tolerances";
 
 /** Bending stress in the tang where it leaves the guard or the handle's front. */
 export interface TangStress {

@@ -1,14 +1,14 @@
+import { clamp } from "../../base/number";
+import { ROUNDING, SAME_PLACE_MM } from "../../base/tolerances";
+import { lineAt } from "../../geometry/solids/line";
+import type { Region } from "../../geometry/solids/region";
+import type { Slice } from "../../geometry/solids/slice";
 import { piecesOf } from "../../knife/design/handleParts";
 import type { Design } from "../../knife/design/schema";
 import { barTangRegion } from "../../knife/layout/bar";
 import { type Layout, layoutOf } from "../../knife/layout/layout";
 import { linersThickness } from "../../knife/layout/scales";
 import { wallEnd } from "../../knife/layout/wallEnd";
-import { clamp } from "../../base/number";
-import { lineAt } from "../../geometry/solids/line";
-import type { Region } from "../../geometry/solids/region";
-import type { Slice } from "../../geometry/solids/slice";
-import { ROUNDING, SAME_PLACE_MM } from "../../base/tolerances";
 
 /** How far inside the hole its walls are measured first and last, mm. */
 const BESIDE_MM = 1e-4;

@@ -1,7 +1,7 @@
+import type { EndComponent } from "../../kinds/tangEnds/kind";
 import { type Side, sidedId } from "../../knife/assembly/partKey";
 import type { PieceRole } from "../../knife/design/schema";
 import type { Naming } from "../../knife/layout/itemNames";
-import type { EndComponent } from "../../kinds/tangEnds/kind";
 
 /** Which piece is sawn out of stock: what it is, of what sort, which of several from 1, and for which side, or a pair. */
 export type CutKey =

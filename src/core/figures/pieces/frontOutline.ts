@@ -1,11 +1,11 @@
-import type { Assembly } from "../../knife/assembly/types";
+import { clamp } from "../../base/number";
+import { INSIDE_SHARE } from "../../base/tolerances";
 import { joined } from "../../geometry/contours/clip";
 import type { Point } from "../../geometry/curve/bezier";
-import { clamp } from "../../base/number";
 import { sideRangeOf } from "../../geometry/solids/extent";
 import type { Region } from "../../geometry/solids/region";
 import { holds, type Slice } from "../../geometry/solids/slice";
-import { INSIDE_SHARE } from "../../base/tolerances";
+import type { Assembly } from "../../knife/assembly/types";
 import { Taken } from "../weigh/taken";
 import { swept } from "./swept";
 

@@ -1,12 +1,12 @@
-import { assemble } from "../../knife/assembly/assemble";
-import { assembleBare } from "../../knife/assembly/bareBlade";
+import { radians } from "../../base/number";
 import { signedArea, straightLoop } from "../../geometry/contours/loop";
 import type { Point } from "../../geometry/curve/bezier";
+import { assemble } from "../../knife/assembly/assemble";
+import { assembleBare } from "../../knife/assembly/bareBlade";
 import type { Design } from "../../knife/design/schema";
 import { bareBladeOf } from "../../knife/design/starts";
 import { layoutOf } from "../../knife/layout/layout";
 import { remembered } from "../../knife/layout/remembered";
-import { radians } from "../../base/number";
 import { frontOutline, type StationsAt } from "./frontOutline";
 import { blankPiece, type EndFace, pieceList, type Workpiece } from "./pieceList";
 import { type Group, sideOutlines } from "./sideOutline";

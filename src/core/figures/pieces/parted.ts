@@ -1,11 +1,11 @@
+import { clamp } from "../../base/number";
+import { INSIDE_MM, SAME_PLACE_MM } from "../../base/tolerances";
 import { insideBy } from "../../geometry/curve/contour";
 import { polyline } from "../../geometry/curve/crossing";
 import type { CurvePoint, Lengthwise } from "../../knife/design/schema";
 import { closedOutline } from "../../knife/layout/halves";
 import type { Layout } from "../../knife/layout/layout";
 import { lengthwiseOutlines } from "../../knife/layout/lengthwise";
-import { clamp } from "../../base/number";
-import { INSIDE_MM, SAME_PLACE_MM } from "../../base/tolerances";
 
 /** Chords to a segment of a curve that is measured. */
 const CHORDS = 24;

@@ -1,3 +1,6 @@
+import { radians } from "../../base/number";
+import { byKind } from "../../base/record/byKind";
+import { endKindOf } from "../../kinds/tangEnds/registry";
 import { type PartKey, partId, type Side } from "../../knife/assembly/partKey";
 import { materialsIn } from "../../knife/design/materials";
 import type { Design, Guard, Piece, PieceRole, ScalesHandle, StackHandle } from "../../knife/design/schema";
@@ -9,10 +12,7 @@ import { lengthwiseFaces } from "../../knife/layout/lengthwise";
 import { jointTilt } from "../../knife/layout/pieces";
 import { remembered } from "../../knife/layout/remembered";
 import { dividerStations, jointsFrontFirst, sheetNumber } from "../../knife/layout/scales";
-import { radians } from "../../base/number";
-import { byKind } from "../../base/record/byKind";
 import type { MaterialOf } from "../../materials/types";
-import { endKindOf } from "../../kinds/tangEnds/registry";
 import { type CutKey, cutId } from "./cutKey";
 import { type StationsAt, stationsBetween } from "./frontOutline";
 import { alongJoint, standsOut } from "./parted";

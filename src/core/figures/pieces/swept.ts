@@ -1,6 +1,6 @@
-import type { Point } from "../../geometry/curve/bezier";
 import { clamp } from "../../base/number";
 import { INSIDE_MM, SAME_PLACE_MM } from "../../base/tolerances";
+import type { Point } from "../../geometry/curve/bezier";
 
 /** Chords lie within this of the outline that they follow, mm. */
 export const CHORD_MM = 0.002;

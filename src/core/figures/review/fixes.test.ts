@@ -1,11 +1,11 @@
 import { describe, expect, it } from "vitest";
+import { valueAt } from "../../base/record/path";
+import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import { markOf } from "../../knife/design/marks";
 import { type Design, designSchema, type Fastener } from "../../knife/design/schema";
-import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
-import { valueAt } from "../../base/record/path";
-import { figuresOf } from "../tune/effects";
 import { checkDesign } from "../../knife/validity/checkDesign";
+import { figuresOf } from "../tune/effects";
 import { applyFix } from "./fixes";
 import { RULES, reviewDesign } from "./reviewDesign";
 import { inWood, pinAt, pins, sound, TRIPS } from "./trips.fixtures";

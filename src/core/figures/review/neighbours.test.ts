@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
+import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import type { Design } from "../../knife/design/schema";
-import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
 import { checkDesign } from "../../knife/validity/checkDesign";
 import { limitIn, RULES } from "./reviewDesign";
 import { type Rule, type RuleContext, ruleContext } from "./rules/context";

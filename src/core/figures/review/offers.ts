@@ -1,7 +1,7 @@
+import { valueAt } from "../../base/record/path";
 import { keepsLocks, keepsMeasured } from "../../knife/design/marks";
 import { refusalOf } from "../../knife/design/refusal";
 import type { Design } from "../../knife/design/schema";
-import { valueAt } from "../../base/record/path";
 import { type Figures, figuresOf } from "../tune/effects";
 import { faultsOf } from "../weigh/faults";
 import { applyFix } from "./fixes";

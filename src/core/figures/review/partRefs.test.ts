@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
+import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import { newDesign } from "../../knife/design/create";
 import type { Design } from "../../knife/design/schema";
-import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
 import { leversOf } from "../tune/levers";
 import { weigh } from "../weigh/weigh";
 import {

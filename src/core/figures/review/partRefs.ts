@@ -1,12 +1,12 @@
-import { join, type PartKey, pairId } from "../../knife/assembly/partKey";
+import { byKind } from "../../base/record/byKind";
 import type { Point } from "../../geometry/curve/bezier";
+import { join, type PartKey, pairId } from "../../knife/assembly/partKey";
 import { halvesOf, jointsOf, piecesOf, ringsOf } from "../../knife/design/handleParts";
 import { holesOf, slotsOf } from "../../knife/design/openings";
 import type { Design } from "../../knife/design/schema";
 import { type ItemName, itemNames } from "../../knife/layout/itemNames";
 import { remembered } from "../../knife/layout/remembered";
 import type { CutKey } from "../pieces/cutKey";
-import { byKind } from "../../base/record/byKind";
 import { assembleDrawn } from "../views/drawn";
 import { silhouette } from "../views/silhouette";
 

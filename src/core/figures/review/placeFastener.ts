@@ -1,10 +1,10 @@
-import type { Design, Fastener, FastenerKind } from "../../knife/design/schema";
-import { kindOf, newFastener } from "../../kinds/fasteners/registry";
-import { openSpots } from "../fit/openSpot";
-import { layoutOf } from "../../knife/layout/layout";
-import { linersThickness } from "../../knife/layout/scales";
 import { roundTo } from "../../base/number";
 import { lineAt } from "../../geometry/solids/line";
+import { kindOf, newFastener } from "../../kinds/fasteners/registry";
+import type { Design, Fastener, FastenerKind } from "../../knife/design/schema";
+import { layoutOf } from "../../knife/layout/layout";
+import { linersThickness } from "../../knife/layout/scales";
+import { openSpots } from "../fit/openSpot";
 import { faultsOf } from "../weigh/faults";
 import { reviewDesign } from "./reviewDesign";
 

@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
+import { newFastener } from "../../kinds/fasteners/registry";
 import { newBlockHole, newBolster } from "../../knife/design/constructions";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import { type Design, designSchema, type Fastener } from "../../knife/design/schema";
-import { newFastener } from "../../kinds/fasteners/registry";
 import { checkDesign } from "../../knife/validity/checkDesign";
 import { applyFix } from "./fixes";
 import { limitIn, RULES, reviewDesign } from "./reviewDesign";

@@ -1,9 +1,9 @@
+import { newFastener } from "../../kinds/fasteners/registry";
 import { FULLER, MARK } from "../../knife/design/blades.fixtures";
 import { newPiece, withEnd, withTang } from "../../knife/design/constructions";
 import { newDesign } from "../../knife/design/create";
 import { newGuard } from "../../knife/design/guards";
 import type { Design, Fastener, FitUp, HiddenTang, ScalesHandle } from "../../knife/design/schema";
-import { newFastener } from "../../kinds/fasteners/registry";
 import { figuresOf } from "../tune/effects";
 import type { TradeRule } from "./types";
 

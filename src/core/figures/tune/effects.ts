@@ -1,7 +1,7 @@
+import { ROUNDING } from "../../base/tolerances";
 import { assemble } from "../../knife/assembly/assemble";
 import { refusalOf } from "../../knife/design/refusal";
 import type { Design } from "../../knife/design/schema";
-import { ROUNDING } from "../../base/tolerances";
 import { DEFAULT_FINENESS } from "../weigh/integrate";
 import { memoryOf } from "../weigh/momentsOf";
 import type { PanelMemory } from "../weigh/panelMemory";

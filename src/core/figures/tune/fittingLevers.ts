@@ -1,7 +1,7 @@
+import { byKind } from "../../base/record/byKind";
 import { materialsIn } from "../../knife/design/materials";
 import type { Design, Fastener, NodeRole, Piece, ScalesHandle, StackHandle } from "../../knife/design/schema";
 import { handleLength, stretchedHandle } from "../../knife/layout/handleLengths";
-import { byKind } from "../../base/record/byKind";
 import { type Lever, lengthLever, rounded } from "./lever";
 
 /** Levers of what is fitted to the steel: guard, handle, bolsters, pommel and pins. */

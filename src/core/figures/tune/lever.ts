@@ -1,5 +1,5 @@
-import type { Design } from "../../knife/design/schema";
 import { roundTo } from "../../base/number";
+import type { Design } from "../../knife/design/schema";
 
 /** What a change costs besides grams: work in metal, or a different look. */
 export type LeverNature = "metal" | "look" | "plain";

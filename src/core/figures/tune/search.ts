@@ -1,8 +1,8 @@
+import { clamp } from "../../base/number";
+import { ROUNDING } from "../../base/tolerances";
 import { assemble } from "../../knife/assembly/assemble";
 import type { Design } from "../../knife/design/schema";
 import { outside } from "../../knife/design/uses";
-import { clamp } from "../../base/number";
-import { ROUNDING } from "../../base/tolerances";
 import { memoryOf } from "../weigh/momentsOf";
 import { type Figures, figuresOf } from "./effects";
 import type { Lever } from "./lever";

@@ -1,6 +1,6 @@
+import { ROUNDING } from "../../base/tolerances";
 import type { Use } from "../../knife/design/schema";
 import { outside } from "../../knife/design/uses";
-import { ROUNDING } from "../../base/tolerances";
 import type { Figures } from "./effects";
 import type { Lever } from "./lever";
 

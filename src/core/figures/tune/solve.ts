@@ -1,8 +1,8 @@
-import type { Design } from "../../knife/design/schema";
-import { outside } from "../../knife/design/uses";
 import { clamp, roundTo } from "../../base/number";
 import { own } from "../../base/own";
 import { SAME_PLACE_MM } from "../../base/tolerances";
+import type { Design } from "../../knife/design/schema";
+import { outside } from "../../knife/design/uses";
 import type { Fault } from "../../knife/validity/types";
 import { faultsOf } from "../weigh/faults";
 import { figuresOf } from "./effects";

@@ -1,7 +1,7 @@
 import { handleReach, newRecess } from "../../knife/design/constructions";
 import type { Design, Grind, SideGrind } from "../../knife/design/schema";
-import { openSpot } from "../fit/openSpot";
 import { withBladeLength, withHeelHeight } from "../../knife/layout/bladeLengths";
+import { openSpot } from "../fit/openSpot";
 import { type Lever, lengthLever, rounded } from "./lever";
 
 /** A lever of steel, and which way it takes steel off: a blade in the hand can only be moved that way. */

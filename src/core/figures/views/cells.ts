@@ -1,8 +1,8 @@
+import { byKind } from "../../base/record/byKind";
 import type { Design, ScalesHandle, StackHandle } from "../../knife/design/schema";
 import { type Layout, layoutOf } from "../../knife/layout/layout";
 import { jointTilt } from "../../knife/layout/pieces";
 import { bolsterJoint, dividerStations, jointsFrontFirst } from "../../knife/layout/scales";
-import { byKind } from "../../base/record/byKind";
 
 /** A cut across the handle: its station on the axis and its lean, the top toward the front. */
 export interface CutAcross {

@@ -1,10 +1,10 @@
+import type { Point } from "../../geometry/curve/bezier";
+import { FITTINGS } from "../../kinds/guardFittings/registry";
+import { endKindOf } from "../../kinds/tangEnds/registry";
 import type { PartKey } from "../../knife/assembly/partKey";
 import type { Assembly } from "../../knife/assembly/types";
-import type { Point } from "../../geometry/curve/bezier";
 import type { Design } from "../../knife/design/schema";
-import { FITTINGS } from "../../kinds/guardFittings/registry";
 import { remembered } from "../../knife/layout/remembered";
-import { endKindOf } from "../../kinds/tangEnds/registry";
 import { assembleDrawn } from "./drawn";
 import { silhouette } from "./silhouette";
 

@@ -1,6 +1,6 @@
+import { type DrawnLine, faceLines } from "../../geometry/solids/faceLines";
 import type { Design } from "../../knife/design/schema";
 import { layoutOf } from "../../knife/layout/layout";
-import { type DrawnLine, faceLines } from "../../geometry/solids/faceLines";
 
 /** A line of the left side that lies so near to one of the right is the same, mm. */
 const SAME_LINE_MM = 0.01;

@@ -1,13 +1,13 @@
+import { SAME_PLACE_MM } from "../../base/tolerances";
 import { joined } from "../../geometry/contours/clip";
 import type { Point } from "../../geometry/curve/bezier";
 import { chordsMeet, distanceToChord, signedDistance } from "../../geometry/curve/crossing";
+import { type DrawnLine, faceLines } from "../../geometry/solids/faceLines";
 import type { BladeMark, Design } from "../../knife/design/schema";
 import { aroundMark, markMiddle, placedMark } from "../../knife/layout/bladeMarks";
 import { bladeEdges } from "../../knife/layout/bladeParts";
 import { layoutOf } from "../../knife/layout/layout";
 import { remembered } from "../../knife/layout/remembered";
-import { type DrawnLine, faceLines } from "../../geometry/solids/faceLines";
-import { SAME_PLACE_MM } from "../../base/tolerances";
 import { seenSides } from "./seenSides";
 
 /** What a mark may cross: the blade's own outline with its notches, what covers it, a line of its face, or another mark. */

@@ -1,9 +1,9 @@
+import { clamp } from "../../base/number";
+import { INSIDE_MM } from "../../base/tolerances";
+import type { Point } from "../../geometry/curve/bezier";
+import type { Slice } from "../../geometry/solids/slice";
 import type { PartKey } from "../../knife/assembly/partKey";
 import type { Assembly } from "../../knife/assembly/types";
-import type { Point } from "../../geometry/curve/bezier";
-import { clamp } from "../../base/number";
-import type { Slice } from "../../geometry/solids/slice";
-import { INSIDE_MM } from "../../base/tolerances";
 import { commonStretches } from "./silhouette";
 
 /** Stations that the view from above is drawn at. */

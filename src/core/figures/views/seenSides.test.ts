@@ -1,10 +1,10 @@
 import { describe, expect, it } from "vitest";
+import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
 import { joined } from "../../geometry/contours/clip";
 import { signedArea, straightLoop } from "../../geometry/contours/loop";
 import type { Point } from "../../geometry/curve/bezier";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import type { Design } from "../../knife/design/schema";
-import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
 import { seenSides } from "./seenSides";
 
 const areaOf = (loops: readonly (readonly Point[])[]) =>

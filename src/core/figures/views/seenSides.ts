@@ -1,6 +1,6 @@
-import type { PartKey, Side } from "../../knife/assembly/partKey";
 import { joined } from "../../geometry/contours/clip";
 import type { Point } from "../../geometry/curve/bezier";
+import type { PartKey, Side } from "../../knife/assembly/partKey";
 import type { Design } from "../../knife/design/schema";
 import { type Closeness, swept } from "../pieces/swept";
 import { Cut } from "../weigh/cut";

@@ -1,7 +1,7 @@
-import type { Point } from "../../geometry/curve/bezier";
 import { clamp } from "../../base/number";
-import type { Region } from "../../geometry/solids/region";
 import { INSIDE_SHARE } from "../../base/tolerances";
+import type { Point } from "../../geometry/curve/bezier";
+import type { Region } from "../../geometry/solids/region";
 
 /** Stretches of y in which all of several cuts have something, between which surfaces: y0, y1, y0, y1 … */
 export function commonStretches(cuts: readonly (readonly number[] | null)[]): number[] {

@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
-import { assemble } from "../../knife/assembly/assemble";
 import type { Point } from "../../geometry/curve/bezier";
-import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import { fittingOf } from "../../kinds/guardFittings/registry";
+import { assemble } from "../../knife/assembly/assemble";
+import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import { handleOutline } from "../../knife/layout/handleOutline";
 import { layoutOf } from "../../knife/layout/layout";
 import { integrate } from "../weigh/integrate";

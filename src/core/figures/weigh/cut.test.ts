@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
-import type { Assembly, Part } from "../../knife/assembly/types";
 import { boxContour } from "../../geometry/curve/shapes";
 import type { Region } from "../../geometry/solids/region";
 import { slabRegion } from "../../geometry/solids/slab";
 import { curvedSlice } from "../../geometry/solids/slice";
+import type { Assembly, Part } from "../../knife/assembly/types";
 import { Cut } from "./cut";
 import { DEFAULT_FINENESS, integrate } from "./integrate";
 import { noSums } from "./moments";

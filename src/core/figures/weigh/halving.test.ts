@@ -1,10 +1,10 @@
 import { describe, expect, it } from "vitest";
 import { seeded } from "../../../../faults/random";
+import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
 import { assemble } from "../../knife/assembly/assemble";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import { mutated } from "../../knife/design/mutated.fixtures";
 import type { Design } from "../../knife/design/schema";
-import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
 import { DEFAULT_FINENESS, integrate } from "./integrate";
 
 /** No part changes by more than so when every panel is halved: a share of it, or mm³ of a small one. */

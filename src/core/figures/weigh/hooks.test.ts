@@ -1,9 +1,9 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { assemble } from "../../knife/assembly/assemble";
 import { type Cubic, cubicDx, cubicX, cubicY } from "../../geometry/curve/bezier";
 import { selfCrossing } from "../../geometry/curve/crossing";
 import { gaussRule } from "../../geometry/curve/gauss";
+import { assemble } from "../../knife/assembly/assemble";
 import { newDesign } from "../../knife/design/create";
 import { plainKnife } from "../../knife/design/plainKnife.fixtures";
 import type { Design, NodeRole } from "../../knife/design/schema";

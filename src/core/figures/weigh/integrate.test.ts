@@ -1,6 +1,5 @@
 import gamma from "@stdlib/math-base-special-gamma";
 import { describe, expect, it } from "vitest";
-import type { Assembly, Part } from "../../knife/assembly/types";
 import { type Point, straight } from "../../geometry/curve/bezier";
 import { type Contour, contourOf } from "../../geometry/curve/contour";
 import { bladeRegion } from "../../geometry/solids/bladeRegion";
@@ -10,6 +9,7 @@ import { loftRegion } from "../../geometry/solids/loft";
 import type { Region } from "../../geometry/solids/region";
 import { exponentOf, sectionOf } from "../../geometry/solids/section";
 import { slabRegion } from "../../geometry/solids/slab";
+import type { Assembly, Part } from "../../knife/assembly/types";
 import { DEFAULT_FINENESS, integrate } from "./integrate";
 
 /** The promise of the default setting: volume to 1e-5 of itself, centroid to 0.005 mm. */

@@ -1,10 +1,16 @@
 import { describe, expect, it } from "vitest";
-import { assemble } from "../../knife/assembly/assemble";
-import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
-import { boxesMesh, endingIn, manyOpenings, rodMesh, slowestShapes } from "../../knife/design/limits.fixtures";
-import { designSchema } from "../../knife/design/schema";
 import { crossesItself, meshFault, openEdges, volumeOf } from "../../geometry/solids/meshFaults";
 import { meshLayers } from "../../geometry/solids/meshLayers";
+import { assemble } from "../../knife/assembly/assemble";
+import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
+import {
+  boxesMesh,
+  endingIn,
+  manyOpenings,
+  rodMesh,
+  slowestShapes,
+} from "../../knife/design/limits.fixtures";
+import { designSchema } from "../../knife/design/schema";
 import { MOST_PLACED_TRIANGLES } from "../../knife/validity/checkDesign";
 import { assembleDrawn, coarsened } from "../views/drawn";
 import { MOST_EFFORT, weighingEffort } from "./effort";

@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
+import { sameData } from "../../base/sameData";
 import { assemble } from "../../knife/assembly/assemble";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import type { Design } from "../../knife/design/schema";
-import { sameData } from "../../base/sameData";
 import { integrate, DEFAULT_FINENESS as usual } from "./integrate";
 import { PanelMemory } from "./panelMemory";
 

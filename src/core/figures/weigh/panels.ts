@@ -1,8 +1,8 @@
-import type { Assembly } from "../../knife/assembly/types";
-import { gaussRule } from "../../geometry/curve/gauss";
 import { clamp } from "../../base/number";
-import type { Slice } from "../../geometry/solids/slice";
 import { SAME_STATION_MM } from "../../base/tolerances";
+import { gaussRule } from "../../geometry/curve/gauss";
+import type { Slice } from "../../geometry/solids/slice";
+import type { Assembly } from "../../knife/assembly/types";
 
 /** A stretch of x without a break inside. */
 export interface Panel {

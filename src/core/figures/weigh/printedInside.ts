@@ -1,6 +1,6 @@
-import type { Assembly } from "../../knife/assembly/types";
 import { sameData } from "../../base/sameData";
 import { sameButOutline } from "../../geometry/solids/sameRegion";
+import type { Assembly } from "../../knife/assembly/types";
 import { addCut, addRay, type Moments, noMoments, noSums } from "./moments";
 import { PartColumns, type Stretches } from "./partColumns";
 

@@ -1,10 +1,10 @@
 import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
+import { readFixed } from "../../exchange/files/knife/readFixed";
 import { assemble } from "../../knife/assembly/assemble";
 import type { PartGroup } from "../../knife/assembly/types";
 import { newDesign } from "../../knife/design/create";
 import type { Design } from "../../knife/design/schema";
-import { readFixed } from "../../exchange/files/knife/readFixed";
 import { shippedMaterial } from "../../materials/materials";
 import { integrate } from "./integrate";
 import { groupPulls, partPulls, pullOf } from "./pulls";

@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
-import type { Assembly } from "../../knife/assembly/types";
 import { straight } from "../../geometry/curve/bezier";
 import { contourOf } from "../../geometry/curve/contour";
-import { newDesign } from "../../knife/design/create";
 import { slabRegion } from "../../geometry/solids/slab";
+import type { Assembly } from "../../knife/assembly/types";
+import { newDesign } from "../../knife/design/create";
 import type { Material } from "../../materials/types";
 import { integrate } from "./integrate";
 import { massReport } from "./report";

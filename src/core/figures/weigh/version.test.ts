@@ -1,6 +1,6 @@
 import { expect, it } from "vitest";
-import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
+import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import { ENGINE_VERSION } from "./version";
 import { weigh } from "./weigh";
 

@@ -1,6 +1,6 @@
 import type { Assembly } from "../../knife/assembly/types";
-import type { MaterialOf } from "../../materials/types";
 import type { Fault } from "../../knife/validity/types";
+import type { MaterialOf } from "../../materials/types";
 import { DEFAULT_FINENESS, type Fineness, integrate } from "./integrate";
 import type { Calibration } from "./measured";
 import type { Moments } from "./moments";

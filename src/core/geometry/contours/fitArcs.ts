@@ -1,5 +1,5 @@
-import type { Point } from "../curve/bezier";
 import { ROUNDING } from "../../base/tolerances";
+import type { Point } from "../curve/bezier";
 import type { Bend, Loop } from "./loop";
 
 /** Points nearer than this are one, mm. */

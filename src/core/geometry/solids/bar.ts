@@ -1,6 +1,6 @@
+import { INSIDE_MM } from "../../base/tolerances";
 import type { Contour } from "../curve/contour";
 import { signChanges } from "../curve/roots";
-import { INSIDE_MM } from "../../base/tolerances";
 import { ClosingZone, ROUND } from "./closingZone";
 import { type Line, lineAt } from "./line";
 import type { Region } from "./region";

@@ -1,6 +1,6 @@
+import { integrate } from "../../figures/weigh/integrate";
 import { straight } from "../curve/bezier";
 import { contourOf } from "../curve/contour";
-import { integrate } from "../../figures/weigh/integrate";
 import { bladeRegion } from "./bladeRegion";
 import type { GroundBlade } from "./groundBlade";
 

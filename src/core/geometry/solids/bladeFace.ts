@@ -1,6 +1,6 @@
-import { rootBetween, signChanges } from "../curve/roots";
 import { radians } from "../../base/number";
 import { INSIDE_MM } from "../../base/tolerances";
+import { rootBetween, signChanges } from "../curve/roots";
 import { type Grind, type GrindCut, groundThickness, isDouble } from "./grind";
 import {
   type BladeSide,

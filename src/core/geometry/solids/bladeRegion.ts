@@ -1,7 +1,7 @@
-import type { Break } from "../curve/contour";
-import { signChanges } from "../curve/roots";
 import { radians } from "../../base/number";
 import { INSIDE_MM, ROUNDING } from "../../base/tolerances";
+import type { Break } from "../curve/contour";
+import { signChanges } from "../curve/roots";
 import { type BladeFace, bladeFace, plungeReach, plungeX } from "./bladeFace";
 import { type Grind, isDouble } from "./grind";
 import {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
+import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
 import { assemble } from "../../knife/assembly/assemble";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
-import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
 import type { Region } from "./region";
 import type { Slice } from "./slice";
 

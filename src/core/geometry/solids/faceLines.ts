@@ -1,6 +1,6 @@
+import { INSIDE_MM } from "../../base/tolerances";
 import type { Point } from "../curve/bezier";
 import { signChanges } from "../curve/roots";
-import { INSIDE_MM } from "../../base/tolerances";
 import { type BladeFace, type FaceLine, plungeReach, plungeX } from "./bladeFace";
 import { facesAt, plungeHeight, plungeStations } from "./bladeRegion";
 import { type BladeSide, type GroundBlade, isOn, runOutMm } from "./groundBlade";

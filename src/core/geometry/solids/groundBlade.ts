@@ -1,6 +1,6 @@
+import { clamp, radians } from "../../base/number";
 import type { Contour } from "../curve/contour";
 import { type Profile, profileThrough } from "../curve/profile";
-import { clamp, radians } from "../../base/number";
 import type { Grind, SideGrind } from "./grind";
 
 export type BladeSide = "right" | "left";

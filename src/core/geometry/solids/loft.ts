@@ -1,7 +1,7 @@
+import { ROUNDING } from "../../base/tolerances";
 import type { Break, Contour } from "../curve/contour";
 import type { Profile } from "../curve/profile";
 import { signChanges } from "../curve/roots";
-import { ROUNDING } from "../../base/tolerances";
 import { ClosingZone } from "./closingZone";
 import type { Region } from "./region";
 import type { SectionShape } from "./section";

@@ -1,6 +1,6 @@
+import { sameData } from "../../base/sameData";
 import type { Cubic } from "../curve/bezier";
 import type { Contour } from "../curve/contour";
-import { sameData } from "../../base/sameData";
 import type { Region } from "./region";
 
 /** Whether two regions are known to have the same cuts wherever their outlines are the same. */

@@ -1,8 +1,8 @@
 import Module, { type ManifoldToplevel } from "manifold-3d";
 import { beforeAll, describe, expect, it } from "vitest";
+import { measureSolid, solidParts } from "../../knife/kernel/solidParts";
 import { straight } from "../curve/bezier";
 import { contourOf } from "../curve/contour";
-import { measureSolid, solidParts } from "../../knife/kernel/solidParts";
 import { cylinderRegion } from "./cylinder";
 import { groundThickness } from "./grind";
 import { layerRegion } from "./layer";

@@ -1,6 +1,6 @@
-import { hexContour } from "../../geometry/curve/shapes";
 import { downToTenth, upToTenth } from "../../base/number";
 import { length, material } from "../../base/record/fields";
+import { hexContour } from "../../geometry/curve/shapes";
 import { fastenerKind, whole } from "./kind";
 import { addPlugs, counterboreFace, overCorners, plug, seatMm, startSeatMm } from "./seated";
 import { sizesOfThread, socketHeadSizes, threadFields, threadRadius } from "./thread";

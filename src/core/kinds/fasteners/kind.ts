@@ -1,7 +1,7 @@
-import type { Contour } from "../../geometry/curve/contour";
 import type { Fields, RecordOf } from "../../base/record/fields";
-import type { Region } from "../../geometry/solids/region";
 import type { Thread } from "../../base/units/threads";
+import type { Contour } from "../../geometry/curve/contour";
+import type { Region } from "../../geometry/solids/region";
 
 /** What every fastener's record has besides its own fields: its id, and its place on the side view, mm. */
 export interface Placed {

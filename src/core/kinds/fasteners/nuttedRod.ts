@@ -1,6 +1,6 @@
-import { hexContour } from "../../geometry/curve/shapes";
 import { upToTenth } from "../../base/number";
 import { length, material } from "../../base/record/fields";
+import { hexContour } from "../../geometry/curve/shapes";
 import { fastenerKind, whole } from "./kind";
 import { addPlugs, counterboreFace, overCorners, plug, seatMm, startSeatMm } from "./seated";
 import { hexNutSizes, sizesOfThread, threadFields, threadRadius } from "./thread";

@@ -1,9 +1,9 @@
+import type { Fields, RecordOf } from "../../base/record/fields";
 import type { Point } from "../../geometry/curve/bezier";
 import type { Contour } from "../../geometry/curve/contour";
-import type { LengthBore } from "../fasteners/kind";
-import type { Fields, RecordOf } from "../../base/record/fields";
 import type { Loft } from "../../geometry/solids/loft";
 import type { Region } from "../../geometry/solids/region";
+import type { LengthBore } from "../fasteners/kind";
 
 /** What a fitting is fitted to: the guard, the handle behind it, and the tang through it. mm. */
 export interface FittingPlace {

@@ -1,8 +1,8 @@
+import { length, material } from "../../base/record/fields";
 import { type Cubic, cubicX, cubicY, type Point, straight } from "../../geometry/curve/bezier";
 import { type Contour, contourOf } from "../../geometry/curve/contour";
 import { signChanges } from "../../geometry/curve/roots";
 import { curveThrough } from "../../geometry/curve/spline";
-import { length, material } from "../../base/record/fields";
 import { slabRegion } from "../../geometry/solids/slab";
 import { type FittingPlace, fittingKind } from "./kind";
 

@@ -1,6 +1,6 @@
 import { length } from "../../base/record/fields";
-import { rodRegion } from "../../geometry/solids/turned";
 import { ROUNDING } from "../../base/tolerances";
+import { rodRegion } from "../../geometry/solids/turned";
 import { fittingKind } from "./kind";
 
 /** A round bite out of the lower end for the index finger, a void. */

@@ -1,7 +1,7 @@
+import { length, share } from "../../base/record/fields";
 import { straight } from "../../geometry/curve/bezier";
 import { contourOf } from "../../geometry/curve/contour";
 import { curveThrough } from "../../geometry/curve/spline";
-import { length, share } from "../../base/record/fields";
 import { sectionOf } from "../../geometry/solids/section";
 import { evenLoft } from "../../geometry/solids/turned";
 import { acrossButt, acrossFields, acrossPoints, pieceShapeKind, type Range } from "./kind";

@@ -1,5 +1,5 @@
-import { boxContour } from "../../geometry/curve/shapes";
 import { count } from "../../base/record/fields";
+import { boxContour } from "../../geometry/curve/shapes";
 import { FACET_COUNTS, facetedSection } from "../../geometry/solids/section";
 import { evenLoft } from "../../geometry/solids/turned";
 import { acrossButt, acrossFields, acrossPoints, pieceShapeKind } from "./kind";

@@ -1,5 +1,5 @@
-import type { Point } from "../../geometry/curve/bezier";
 import { type Fields, length, type RecordOf } from "../../base/record/fields";
+import type { Point } from "../../geometry/curve/bezier";
 import type { Region } from "../../geometry/solids/region";
 
 export type ShapeRecord<K extends string, F extends Fields> = { kind: K } & RecordOf<F>;

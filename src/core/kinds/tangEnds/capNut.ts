@@ -1,8 +1,8 @@
-import { type LengthBore, whole } from "../fasteners/kind";
-import { sizesOfThread, threadFields, threadRadius } from "../fasteners/thread";
 import { group, length, material, share } from "../../base/record/fields";
 import { sectionOf } from "../../geometry/solids/section";
 import { domedBlockRegion, rodRegion } from "../../geometry/solids/turned";
+import { type LengthBore, whole } from "../fasteners/kind";
+import { sizesOfThread, threadFields, threadRadius } from "../fasteners/thread";
 import { type EndFault, sizesFault, tangEndKind } from "./kind";
 import { rodBores } from "./nutted";
 

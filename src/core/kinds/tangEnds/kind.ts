@@ -1,8 +1,8 @@
-import type { Point } from "../../geometry/curve/bezier";
-import type { LengthBore, Share } from "../fasteners/kind";
 import type { Fields, RecordOf } from "../../base/record/fields";
-import type { Region } from "../../geometry/solids/region";
 import type { Thread } from "../../base/units/threads";
+import type { Point } from "../../geometry/curve/bezier";
+import type { Region } from "../../geometry/solids/region";
+import type { LengthBore, Share } from "../fasteners/kind";
 
 export type EndRecord<K extends string, F extends Fields> = { kind: K } & RecordOf<F>;
 

@@ -1,11 +1,11 @@
-import { type LengthBore, whole } from "../fasteners/kind";
-import { hexNutSizes, sizesOfThread, threadFields } from "../fasteners/thread";
 import { upToTenth } from "../../base/number";
 import { choice, group, length, material, type RecordOf } from "../../base/record/fields";
-import { sectionOf } from "../../geometry/solids/section";
-import { domedBlockRegion, hexRodRegion, rodRegion } from "../../geometry/solids/turned";
 import { ROUNDING } from "../../base/tolerances";
 import type { Thread } from "../../base/units/threads";
+import { sectionOf } from "../../geometry/solids/section";
+import { domedBlockRegion, hexRodRegion, rodRegion } from "../../geometry/solids/turned";
+import { type LengthBore, whole } from "../fasteners/kind";
+import { hexNutSizes, sizesOfThread, threadFields } from "../fasteners/thread";
 import {
   BEHIND_BUTT_MM,
   type EndFault,

@@ -1,7 +1,7 @@
-import { whole } from "../fasteners/kind";
-import { threadRadius } from "../fasteners/thread";
 import { length, material } from "../../base/record/fields";
 import { rodRegion } from "../../geometry/solids/turned";
+import { whole } from "../fasteners/kind";
+import { threadRadius } from "../fasteners/thread";
 import { tangEndKind } from "./kind";
 import {
   buildNut,

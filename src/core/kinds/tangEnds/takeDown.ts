@@ -1,7 +1,7 @@
-import { whole } from "../fasteners/kind";
-import { sizesOfThread, socketHeadSizes, threadFields, threadRadius } from "../fasteners/thread";
 import { length, material } from "../../base/record/fields";
 import { hexRodRegion, rodRegion } from "../../geometry/solids/turned";
+import { whole } from "../fasteners/kind";
+import { sizesOfThread, socketHeadSizes, threadFields, threadRadius } from "../fasteners/thread";
 import { BEHIND_BUTT_MM, type EndFault, sizesFault, tangEndKind } from "./kind";
 
 /** Room round a butt screw's shank, mm on the radius. Common practice, no source. */

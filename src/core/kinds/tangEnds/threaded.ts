@@ -1,5 +1,5 @@
-import { threadRadius } from "../fasteners/thread";
 import { rodRegion } from "../../geometry/solids/turned";
+import { threadRadius } from "../fasteners/thread";
 import { tangEndKind } from "./kind";
 import {
   buildNut,

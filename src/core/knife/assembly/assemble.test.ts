@@ -1,17 +1,17 @@
 import fc from "fast-check";
 import Module, { type ManifoldToplevel } from "manifold-3d";
 import { beforeAll, describe, expect, it } from "vitest";
+import { meshAgreement } from "../../figures/weigh/agreement";
+import { weigh } from "../../figures/weigh/weigh";
+import { patternShares } from "../../kinds/fasteners/patternedPin";
+import { shippedMaterial } from "../../materials/materials";
 import { newPiece, withTang } from "../design/constructions";
 import { newDesign, outlineFrom, plainFullTang, planFrom, tipFrom } from "../design/create";
 import { newGuard } from "../design/guards";
 import { plainKnife } from "../design/plainKnife.fixtures";
 import { type Design, designSchema, TIP_STYLES } from "../design/schema";
-import { patternShares } from "../../kinds/fasteners/patternedPin";
 import { pieceStations } from "../layout/pieces";
-import { shippedMaterial } from "../../materials/materials";
 import { checkDesign } from "../validity/checkDesign";
-import { meshAgreement } from "../../figures/weigh/agreement";
-import { weigh } from "../../figures/weigh/weigh";
 import { assemble } from "./assemble";
 import { volumes } from "./volumes.fixtures";
 

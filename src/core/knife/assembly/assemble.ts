@@ -1,10 +1,10 @@
-import { ringsOf } from "../design/handleParts";
-import type { Design } from "../design/schema";
-import { whole } from "../../kinds/fasteners/kind";
-import { bladeAdditions, notchRegions } from "../layout/bladeParts";
-import { remembered } from "../layout/remembered";
 import { byKind } from "../../base/record/byKind";
 import { bladeRegion } from "../../geometry/solids/bladeRegion";
+import { whole } from "../../kinds/fasteners/kind";
+import { ringsOf } from "../design/handleParts";
+import type { Design } from "../design/schema";
+import { bladeAdditions, notchRegions } from "../layout/bladeParts";
+import { remembered } from "../layout/remembered";
 import { AssemblyBuilder } from "./builder";
 import { addFastener } from "./fasteners";
 import { addGrooves, addWrap } from "./grips";

@@ -1,8 +1,8 @@
-import type { Design } from "../design/schema";
-import { type Layout, layoutOf } from "../layout/layout";
 import { layerRegion } from "../../geometry/solids/layer";
 import type { Line } from "../../geometry/solids/line";
 import type { Region } from "../../geometry/solids/region";
+import type { Design } from "../design/schema";
+import { type Layout, layoutOf } from "../layout/layout";
 import { type PartKey, partId } from "./partKey";
 import type { Assembly, MaterialShare, Part, PartGroup, Printed } from "./types";
 

@@ -1,11 +1,11 @@
 import type { Contour } from "../../geometry/curve/contour";
+import { cylinderRegion } from "../../geometry/solids/cylinder";
+import { prismRegion } from "../../geometry/solids/prism";
+import type { Region } from "../../geometry/solids/region";
 import type { FastenerSite, Share } from "../../kinds/fasteners/kind";
 import { type Fastener, kindOf } from "../../kinds/fasteners/registry";
 import { surfaceAt } from "../layout/handleBody";
 import { itemNaming } from "../layout/itemNames";
-import { cylinderRegion } from "../../geometry/solids/cylinder";
-import { prismRegion } from "../../geometry/solids/prism";
-import type { Region } from "../../geometry/solids/region";
 import type { AssemblyBuilder } from "./builder";
 
 /** Levels of a fastener reach so far to both sides of it along the knife, mm: farther than any head. */

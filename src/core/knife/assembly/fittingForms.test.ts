@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
-import { newGuard } from "../design/guards";
-import type { Design, Fastener } from "../design/schema";
+import { integrate } from "../../figures/weigh/integrate";
 import { newFastener } from "../../kinds/fasteners/registry";
 import { newFitting } from "../../kinds/guardFittings/registry";
-import { integrate } from "../../figures/weigh/integrate";
+import { newGuard } from "../design/guards";
+import type { Design, Fastener } from "../design/schema";
 import { assemble } from "./assemble";
 import { at, bar, fastened, full, hidden, near } from "./closedForms.fixtures";
 import { volumes } from "./volumes.fixtures";

@@ -1,17 +1,17 @@
-import { signChanges } from "../../geometry/curve/roots";
-import type { Guard } from "../design/schema";
-import { whole } from "../../kinds/fasteners/kind";
-import { type AnyFittingKind, fittingsOn } from "../../kinds/guardFittings/registry";
-import { fittingPlace } from "../layout/fittingPlace";
-import { guardFaceAt, guardOutline, guardWidth } from "../layout/guard";
-import { importedRegions } from "../layout/imported";
-import { plateNaming } from "../layout/itemNames";
 import { clamp } from "../../base/number";
+import { INSIDE_MM } from "../../base/tolerances";
+import { signChanges } from "../../geometry/curve/roots";
 import { ClosingZone, ROUND } from "../../geometry/solids/closingZone";
 import { plateRegion } from "../../geometry/solids/plate";
 import type { Region } from "../../geometry/solids/region";
 import { curvedSlice } from "../../geometry/solids/slice";
-import { INSIDE_MM } from "../../base/tolerances";
+import { whole } from "../../kinds/fasteners/kind";
+import { type AnyFittingKind, fittingsOn } from "../../kinds/guardFittings/registry";
+import type { Guard } from "../design/schema";
+import { fittingPlace } from "../layout/fittingPlace";
+import { guardFaceAt, guardOutline, guardWidth } from "../layout/guard";
+import { importedRegions } from "../layout/imported";
+import { plateNaming } from "../layout/itemNames";
 import type { AssemblyBuilder } from "./builder";
 
 /** A domed face keeps this share of its height and width flat in the middle, for the shoulder to seat on. */

@@ -1,11 +1,11 @@
 import { describe, expect, it } from "vitest";
+import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
+import { weigh } from "../../figures/weigh/weigh";
 import { newPiece, withTang } from "../design/constructions";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { newDesign } from "../design/create";
 import { newGuard } from "../design/guards";
 import type { Design } from "../design/schema";
-import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
-import { weigh } from "../../figures/weigh/weigh";
 import { assemble } from "./assemble";
 
 describe("keys of parts", () => {

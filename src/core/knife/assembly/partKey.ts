@@ -1,8 +1,8 @@
-import type { PieceRole, TangHole } from "../design/schema";
 import type { FastenerKind } from "../../kinds/fasteners/registry";
 import type { FittingKind } from "../../kinds/guardFittings/registry";
-import type { Naming } from "../layout/itemNames";
 import type { EndComponent } from "../../kinds/tangEnds/kind";
+import type { PieceRole, TangHole } from "../design/schema";
+import type { Naming } from "../layout/itemNames";
 
 export type Side = "right" | "left";
 

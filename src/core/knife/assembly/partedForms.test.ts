@@ -1,11 +1,11 @@
 import { describe, expect, it } from "vitest";
+import { rodList } from "../../figures/fit/rodList";
+import { cutList } from "../../figures/fit/stockList";
+import { threadRadius } from "../../kinds/fasteners/thread";
 import { newPiece, withEnd } from "../design/constructions";
 import { boxesMesh } from "../design/limits.fixtures";
 import type { CurvePoint, Design, Half, HiddenTang, Lengthwise, ScalesHandle, Wrap } from "../design/schema";
 import { encodeMesh } from "../design/storedMesh";
-import { threadRadius } from "../../kinds/fasteners/thread";
-import { rodList } from "../../figures/fit/rodList";
-import { cutList } from "../../figures/fit/stockList";
 import { wrapCover, wrapPlan } from "../layout/grips";
 import { stretchedHandle } from "../layout/handleLengths";
 import { newHalf, newLengthwise, withPointBetween } from "../layout/handleStarts";

@@ -1,11 +1,11 @@
-import type { Piece, StackHandle } from "../design/schema";
-import { whole } from "../../kinds/fasteners/kind";
-import { pieceNaming } from "../layout/itemNames";
-import { lengthwiseParts } from "../layout/lengthwise";
-import { jointTilt } from "../layout/pieces";
 import { jointSide } from "../../geometry/solids/halfSpace";
 import { layerRegion } from "../../geometry/solids/layer";
 import type { Region } from "../../geometry/solids/region";
+import { whole } from "../../kinds/fasteners/kind";
+import type { Piece, StackHandle } from "../design/schema";
+import { pieceNaming } from "../layout/itemNames";
+import { lengthwiseParts } from "../layout/lengthwise";
+import { jointTilt } from "../layout/pieces";
 import type { AssemblyBuilder, Stretches } from "./builder";
 import type { PartKey } from "./partKey";
 import type { PartGroup } from "./types";

@@ -1,10 +1,10 @@
 import type { Contour } from "../../geometry/curve/contour";
-import type { FullTang } from "../design/schema";
 import { dishRegion } from "../../geometry/solids/dish";
 import { layerRegion } from "../../geometry/solids/layer";
 import { type Line, shifted } from "../../geometry/solids/line";
 import { prismRegion } from "../../geometry/solids/prism";
 import type { Region } from "../../geometry/solids/region";
+import type { FullTang } from "../design/schema";
 
 /** A recess inside an outline, in both faces of a tang: for each, regions that have it in common. */
 export function recessRegions(

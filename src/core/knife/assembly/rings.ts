@@ -1,6 +1,6 @@
-import type { FingerRing } from "../design/schema";
-import { whole } from "../../kinds/fasteners/kind";
 import { cylinderRegion } from "../../geometry/solids/cylinder";
+import { whole } from "../../kinds/fasteners/kind";
+import type { FingerRing } from "../design/schema";
 import type { AssemblyBuilder } from "./builder";
 
 /** A round of a ring, without end across. */

@@ -1,12 +1,12 @@
-import type { Bolster, ScalesHandle } from "../design/schema";
-import { whole } from "../../kinds/fasteners/kind";
-import { halfStretches } from "../layout/halves";
-import { lengthwiseParts } from "../layout/lengthwise";
-import { bolsterJoint, dividerStations, jointsFrontFirst, sheetNumber } from "../layout/scales";
 import { radians } from "../../base/number";
 import { halfSpaceRegion, jointSide } from "../../geometry/solids/halfSpace";
 import { layerRegion } from "../../geometry/solids/layer";
 import { lineAt, shifted } from "../../geometry/solids/line";
+import { whole } from "../../kinds/fasteners/kind";
+import type { Bolster, ScalesHandle } from "../design/schema";
+import { halfStretches } from "../layout/halves";
+import { lengthwiseParts } from "../layout/lengthwise";
+import { bolsterJoint, dividerStations, jointsFrontFirst, sheetNumber } from "../layout/scales";
 import type { AssemblyBuilder } from "./builder";
 import type { PartKey, Side } from "./partKey";
 

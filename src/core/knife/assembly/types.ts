@@ -1,5 +1,5 @@
-import type { Share } from "../../kinds/fasteners/kind";
 import type { Region } from "../../geometry/solids/region";
+import type { Share } from "../../kinds/fasteners/kind";
 import type { PartKey } from "./partKey";
 
 export type MaterialShare = Share;

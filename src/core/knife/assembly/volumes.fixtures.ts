@@ -1,5 +1,5 @@
-import type { Design } from "../design/schema";
 import { integrate } from "../../figures/weigh/integrate";
+import type { Design } from "../design/schema";
 import { assemble } from "./assemble";
 
 /** Volumes by part, mm³; places of one id are one part. */

@@ -1,7 +1,7 @@
-import { kindOf } from "../../kinds/fasteners/registry";
 import { clamp } from "../../base/number";
-import { type SizedShapeKind, shapeFor } from "../../kinds/pieceShapes/registry";
 import { byKind } from "../../base/record/byKind";
+import { kindOf } from "../../kinds/fasteners/registry";
+import { type SizedShapeKind, shapeFor } from "../../kinds/pieceShapes/registry";
 import { endKindOf, newEnd } from "../../kinds/tangEnds/registry";
 import { plainFullTang, round } from "./create";
 import { materialsIn } from "./materials";

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
+import { weigh } from "../../figures/weigh/weigh";
 import { handleOutline } from "../layout/handleOutline";
 import { checkDesign } from "../validity/checkDesign";
-import { weigh } from "../../figures/weigh/weigh";
 import { BUTT_FORMS, withButt, withFingerGrooves } from "./butts";
 import { handleReach } from "./constructions";
 import { newDesign } from "./create";

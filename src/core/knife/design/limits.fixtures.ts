@@ -1,5 +1,5 @@
-import { newFastener } from "../../kinds/fasteners/registry";
 import type { TriangleMesh } from "../../geometry/solids/triangleMesh";
+import { newFastener } from "../../kinds/fasteners/registry";
 import { newJoint, newPiece, withTang } from "./constructions";
 import { newDesign } from "./create";
 import type { Design, Piece } from "./schema";

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
+import { weigh } from "../../figures/weigh/weigh";
 import { shippedMaterial } from "../../materials/materials";
 import { ownId, plainOwn } from "../../materials/own/make";
-import { weigh } from "../../figures/weigh/weigh";
 import { CONSTRUCTIONS } from "./constructions.fixtures";
 import { newDesign } from "./create";
 import { MATERIAL_PLACES, materialAt, withMaterial } from "./materialPlaces";

@@ -64,8 +64,8 @@ export type TipStyle = (typeof TIP_STYLES)[number];
 export type Handle = Design["handle"];
 export type StoredMesh = z.infer<typeof mesh>;
 
-export type { Fastener, FastenerKind } from "../../kinds/fasteners/registry";
 export { FACET_COUNTS } from "../../geometry/solids/section";
+export type { Fastener, FastenerKind } from "../../kinds/fasteners/registry";
 export type { BarEnd, BarEndKind } from "../../kinds/tangEnds/registry";
 export type { BladeNotch, Fuller, IntegralBolster, Ramp, Swedge } from "./record/bladeCuts";
 export type { BladeMark } from "./record/bladeMark";

@@ -1,11 +1,11 @@
 import { describe, expect, it } from "vitest";
 import { readKnife } from "../../exchange/files/knife/read";
 import { writeKnife } from "../../exchange/files/knife/write";
-import { greatestHeight } from "../layout/bladeLengths";
-import { KNIFE_SIZES, resized, sizesOf } from "../layout/resized";
 import { placedFastener } from "../../figures/review/placeFastener";
 import { reviewDesign } from "../../figures/review/reviewDesign";
 import { weigh } from "../../figures/weigh/weigh";
+import { greatestHeight } from "../layout/bladeLengths";
+import { KNIFE_SIZES, resized, sizesOf } from "../layout/resized";
 import { likeAnother } from "./product";
 import { STARTING_FORMS, startingForm } from "./startingForms";
 

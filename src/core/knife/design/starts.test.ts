@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
-import { checkDesign } from "../validity/checkDesign";
 import { faultsOf } from "../../figures/weigh/faults";
 import type { MassReport } from "../../figures/weigh/report";
 import { weigh } from "../../figures/weigh/weigh";
+import { checkDesign } from "../validity/checkDesign";
 import { withTang } from "./constructions";
 import { newDesign } from "./create";
 import { measuredBalanceMm } from "./measuredBalance";

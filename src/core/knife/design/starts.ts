@@ -1,5 +1,5 @@
-import { kindOf } from "../../kinds/fasteners/registry";
 import { roundTo } from "../../base/number";
+import { kindOf } from "../../kinds/fasteners/registry";
 import { newShort } from "./constructions";
 import { plainFullTang, round } from "./create";
 import type { BareBlade, Blade, Design, DrawnBlade, FinishedKnife, Measured } from "./schema";

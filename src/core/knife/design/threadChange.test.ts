@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
-import { FASTENER_KINDS, newFastener } from "../../kinds/fasteners/registry";
-import { fitSheet } from "../../figures/fit/sheet";
 import { putAt, valueAt } from "../../base/record/path";
-import { BAR_END_KINDS } from "../../kinds/tangEnds/registry";
 import { THREADS } from "../../base/units/threads";
+import { fitSheet } from "../../figures/fit/sheet";
+import { FASTENER_KINDS, newFastener } from "../../kinds/fasteners/registry";
+import { BAR_END_KINDS } from "../../kinds/tangEnds/registry";
 import { withEnd, withTang } from "./constructions";
 import { newDesign } from "./create";
 import { markOf } from "./marks";

@@ -1,8 +1,8 @@
-import { kindOf } from "../../kinds/fasteners/registry";
 import { valueAt } from "../../base/record/path";
-import { endKindOf } from "../../kinds/tangEnds/registry";
 import { threadOf } from "../../base/units/screws";
 import type { Thread } from "../../base/units/threads";
+import { kindOf } from "../../kinds/fasteners/registry";
+import { endKindOf } from "../../kinds/tangEnds/registry";
 import { isLocked } from "./marks";
 import type { Design } from "./schema";
 

@@ -1,12 +1,12 @@
 import type { ManifoldToplevel } from "manifold-3d";
 import { beforeAll, describe, expect, it } from "vitest";
-import { assemble } from "../assembly/assemble";
-import { CONSTRUCTIONS } from "../design/constructions.fixtures";
-import { boxesMesh, endingIn, rodMesh } from "../design/limits.fixtures";
 import { exportMesh } from "../../exchange/files/mesh/exportMesh";
 import { importShape } from "../../exchange/files/mesh/importShape";
 import { writeStl } from "../../exchange/files/mesh/writeStl";
 import { meshAgreement } from "../../figures/weigh/agreement";
+import { assemble } from "../assembly/assemble";
+import { CONSTRUCTIONS } from "../design/constructions.fixtures";
+import { boxesMesh, endingIn, rodMesh } from "../design/limits.fixtures";
 import { inKernelScope } from "./kernelScope";
 import { meshesOf, partSolids } from "./partMeshes";
 import { type WatchedKernel, watchedKernel } from "./watchedKernel.fixtures";

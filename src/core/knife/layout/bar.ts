@@ -1,11 +1,11 @@
 import { straight } from "../../geometry/curve/bezier";
 import { type Contour, contourOf } from "../../geometry/curve/contour";
 import { arc, boxContour } from "../../geometry/curve/shapes";
-import type { Bar, BlockHole } from "../design/schema";
 import { barRegion } from "../../geometry/solids/bar";
 import { type Line, lineAt } from "../../geometry/solids/line";
 import type { Region } from "../../geometry/solids/region";
 import { rodRegion } from "../../geometry/solids/turned";
+import type { Bar, BlockHole } from "../design/schema";
 
 /** Heights of a straight-sided bar about its middle line, from `x0` down to `x1`; its inside corners at x0 rounded. */
 function barOutline(

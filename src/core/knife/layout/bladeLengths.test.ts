@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
+import { weigh } from "../../figures/weigh/weigh";
 import { polyline, signedDistance } from "../../geometry/curve/crossing";
 import { SOUND_BLADES } from "../design/blades.fixtures";
 import { newDesign, tipFrom } from "../design/create";
 import { type Blade, designSchema, TIP_STYLES } from "../design/schema";
-import { weigh } from "../../figures/weigh/weigh";
 import { asPoints, greatestHeight, settledBlade, withBladeLength, withHeelHeight } from "./bladeLengths";
 import { bladeOutline } from "./bladeOutline";
 

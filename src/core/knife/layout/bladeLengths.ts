@@ -1,8 +1,8 @@
+import { INSIDE_MM, SAME_PLACE_MM } from "../../base/tolerances";
 import { type Cubic, cubicX, cubicY } from "../../geometry/curve/bezier";
+import { isDouble } from "../../geometry/solids/grind";
 import { round } from "../design/create";
 import type { BladeOutline, DrawnBlade, Grind, OutlinePoint, SideGrind } from "../design/schema";
-import { isDouble } from "../../geometry/solids/grind";
-import { INSIDE_MM, SAME_PLACE_MM } from "../../base/tolerances";
 import { bladeHeights, bladeOutline } from "./bladeOutline";
 
 /** A blade is longer or shorter by this map of its stations. */

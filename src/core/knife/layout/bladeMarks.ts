@@ -1,9 +1,9 @@
 import { polygonHull } from "d3-polygon";
+import { radians } from "../../base/number";
 import { type Art, readArt } from "../../geometry/contours/art";
 import { signedArea, straightLoop } from "../../geometry/contours/loop";
 import type { Point } from "../../geometry/curve/bezier";
 import type { BladeMark, DrawnBlade } from "../design/schema";
-import { radians } from "../../base/number";
 import { bladeEdges } from "./bladeParts";
 import { remembered } from "./remembered";
 

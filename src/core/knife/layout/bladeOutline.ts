@@ -1,9 +1,9 @@
+import { radians } from "../../base/number";
+import { ROUNDING } from "../../base/tolerances";
 import { type Cubic, type Point, straight } from "../../geometry/curve/bezier";
 import { type Contour, contourOf } from "../../geometry/curve/contour";
 import { curveThrough } from "../../geometry/curve/spline";
 import type { BladeOutline, DrawnBlade, TipStyle } from "../design/schema";
-import { radians } from "../../base/number";
-import { ROUNDING } from "../../base/tolerances";
 import { remembered } from "./remembered";
 
 /** Control distance of a quarter ellipse as a cubic, from memory: 4/3·(√2 − 1); its area is 0.03 % off. */

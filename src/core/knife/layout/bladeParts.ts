@@ -1,6 +1,6 @@
-import { polygonContour } from "../../geometry/curve/shapes";
-import type { BladeNotch, DrawnBlade, IntegralBolster, Ramp } from "../design/schema";
 import { clamp } from "../../base/number";
+import { INSIDE_MM } from "../../base/tolerances";
+import { polygonContour } from "../../geometry/curve/shapes";
 import { cylinderRegion } from "../../geometry/solids/cylinder";
 import { spineThickness } from "../../geometry/solids/groundBlade";
 import { layerRegion } from "../../geometry/solids/layer";
@@ -8,7 +8,7 @@ import type { Cylinder, Region } from "../../geometry/solids/region";
 import { sectionOf } from "../../geometry/solids/section";
 import { flatSlice } from "../../geometry/solids/slice";
 import { evenLoft } from "../../geometry/solids/turned";
-import { INSIDE_MM } from "../../base/tolerances";
+import type { BladeNotch, DrawnBlade, IntegralBolster, Ramp } from "../design/schema";
 import { bladeOutline } from "./bladeOutline";
 import { groundBlade } from "./groundBlade";
 

@@ -1,8 +1,8 @@
 import type { Point } from "../../geometry/curve/bezier";
 import { polyline, signedDistance } from "../../geometry/curve/crossing";
+import { kindOf } from "../../kinds/fasteners/registry";
 import { holesOf } from "../design/openings";
 import type { Design, Fastener } from "../design/schema";
-import { kindOf } from "../../kinds/fasteners/registry";
 import { handleOutline } from "./handleOutline";
 import { remembered } from "./remembered";
 

@@ -1,5 +1,5 @@
-import type { HiddenTang } from "../design/schema";
 import type { EndPlace } from "../../kinds/tangEnds/kind";
+import type { HiddenTang } from "../design/schema";
 import { barSizeAt } from "./bar";
 import type { Layout } from "./layout";
 

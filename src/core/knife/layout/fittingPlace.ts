@@ -1,5 +1,5 @@
-import type { FittingPlace } from "../../kinds/guardFittings/kind";
 import { INSIDE_MM } from "../../base/tolerances";
+import type { FittingPlace } from "../../kinds/guardFittings/kind";
 import { guardOutline } from "./guard";
 import { bodyLoft } from "./handleBody";
 import type { Layout } from "./layout";

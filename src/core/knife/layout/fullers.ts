@@ -1,6 +1,6 @@
-import type { DrawnBlade, Fuller } from "../design/schema";
 import { bladeFacesAt } from "../../geometry/solids/bladeRegion";
 import { isOn } from "../../geometry/solids/groundBlade";
+import type { DrawnBlade, Fuller } from "../design/schema";
 import { groundBlade } from "./groundBlade";
 
 /** A place on a blade, and what was measured there, mm. */

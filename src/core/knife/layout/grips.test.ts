@@ -1,13 +1,13 @@
 import { describe, expect, it } from "vitest";
+import { weigh } from "../../figures/weigh/weigh";
+import { shippedMaterial } from "../../materials/materials";
 import { volumes } from "../assembly/volumes.fixtures";
 import { withBareTang } from "../design/constructions";
 import { CONSTRUCTIONS } from "../design/constructions.fixtures";
 import { newDesign } from "../design/create";
 import { plainKnife } from "../design/plainKnife.fixtures";
 import type { Design, ScalesHandle, Wrap } from "../design/schema";
-import { shippedMaterial } from "../../materials/materials";
 import { checkDesign } from "../validity/checkDesign";
-import { weigh } from "../../figures/weigh/weigh";
 import { wrapCover, wrapPlan } from "./grips";
 import { layoutOf } from "./layout";
 

@@ -1,14 +1,14 @@
-import type { Point } from "../../geometry/curve/bezier";
-import { piecesOf } from "../design/handleParts";
-import type { SideGroove, Wrap } from "../design/schema";
 import { clamp } from "../../base/number";
+import { INSIDE_MM } from "../../base/tolerances";
+import type { Point } from "../../geometry/curve/bezier";
 import { cylinderRegion } from "../../geometry/solids/cylinder";
 import { grooveHalf } from "../../geometry/solids/groundBlade";
 import { grownRegion } from "../../geometry/solids/grownRegion";
 import { layerRegion } from "../../geometry/solids/layer";
 import type { Region } from "../../geometry/solids/region";
 import { flatSlice } from "../../geometry/solids/slice";
-import { INSIDE_MM } from "../../base/tolerances";
+import { piecesOf } from "../design/handleParts";
+import type { SideGroove, Wrap } from "../design/schema";
 import { bodyLoft } from "./handleBody";
 import type { Layout } from "./layout";
 

@@ -1,5 +1,5 @@
-import type { DrawnBlade } from "../design/schema";
 import type { GroundBlade } from "../../geometry/solids/groundBlade";
+import type { DrawnBlade } from "../design/schema";
 import { bladeOutline } from "./bladeOutline";
 import { remembered } from "./remembered";
 

@@ -1,8 +1,8 @@
 import { type Cubic, type Point, straight } from "../../geometry/curve/bezier";
 import { type Contour, contourOf } from "../../geometry/curve/contour";
-import type { Guard } from "../design/schema";
 import { armedWidth, type FaceWidth, roundedWidth } from "../../geometry/solids/plate";
 import { sectionOf } from "../../geometry/solids/section";
+import type { Guard } from "../design/schema";
 
 /** Thickness of all of a guard's plates. */
 export function guardThickness(guard: Guard): number {

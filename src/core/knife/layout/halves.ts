@@ -1,10 +1,10 @@
 import { type Contour, contourOf } from "../../geometry/curve/contour";
 import { signChanges } from "../../geometry/curve/roots";
 import { curveThrough } from "../../geometry/curve/spline";
-import type { CurvePoint, Half } from "../design/schema";
 import { lineAt } from "../../geometry/solids/line";
 import { prismRegion } from "../../geometry/solids/prism";
 import type { Region } from "../../geometry/solids/region";
+import type { CurvePoint, Half } from "../design/schema";
 import { importedRegions } from "./imported";
 import type { Layout } from "./layout";
 import { remembered } from "./remembered";

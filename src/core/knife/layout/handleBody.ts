@@ -1,15 +1,15 @@
+import { radians } from "../../base/number";
+import { byKind } from "../../base/record/byKind";
+import { FLAT_ROUNDNESS } from "../../base/tolerances";
 import type { Contour } from "../../geometry/curve/contour";
 import { type Profile, profileThrough } from "../../geometry/curve/profile";
 import { signChanges } from "../../geometry/curve/roots";
-import type { Handle, ScalesHandle } from "../design/schema";
-import { radians } from "../../base/number";
-import { byKind } from "../../base/record/byKind";
 import { type Line, lineAt, shifted } from "../../geometry/solids/line";
 import { type Loft, type LoftSide, loftRegion } from "../../geometry/solids/loft";
 import type { Region } from "../../geometry/solids/region";
 import { facetedSection, type SectionShape, sectionOf } from "../../geometry/solids/section";
 import { slabRegion } from "../../geometry/solids/slab";
-import { FLAT_ROUNDNESS } from "../../base/tolerances";
+import type { Handle, ScalesHandle } from "../design/schema";
 import { linersThickness } from "./scales";
 
 /** What a handle's solid follows: its outline, its crowns, its sections, and what its scales lie on. */

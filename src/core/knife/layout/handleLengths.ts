@@ -1,6 +1,6 @@
-import type { Design, NodeRole } from "../design/schema";
 import { roundTo } from "../../base/number";
 import { byKind } from "../../base/record/byKind";
+import type { Design, NodeRole } from "../design/schema";
 import { handleOutline } from "./handleOutline";
 
 /** Lengths of a handle that a maker measures and sets directly. */

@@ -1,11 +1,11 @@
 import type * as z from "zod/mini";
-import type { meshPlace } from "../design/record/fields";
-import type { StoredMesh } from "../design/schema";
-import { decodeMesh } from "../design/storedMesh";
 import { radians } from "../../base/number";
 import { meshLayers } from "../../geometry/solids/meshLayers";
 import type { Region } from "../../geometry/solids/region";
 import type { TriangleMesh } from "../../geometry/solids/triangleMesh";
+import type { meshPlace } from "../design/record/fields";
+import type { StoredMesh } from "../design/schema";
+import { decodeMesh } from "../design/storedMesh";
 
 export type MeshPlace = z.infer<typeof meshPlace>;
 

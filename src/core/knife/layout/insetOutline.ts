@@ -1,8 +1,16 @@
-import { type Cubic, cubicDx, cubicDy, cubicX, cubicY, type Point, straight } from "../../geometry/curve/bezier";
+import { INSIDE_MM, INSIDE_SHARE, SAME_PLACE_MM } from "../../base/tolerances";
+import {
+  type Cubic,
+  cubicDx,
+  cubicDy,
+  cubicX,
+  cubicY,
+  type Point,
+  straight,
+} from "../../geometry/curve/bezier";
 import { type Contour, contourOf } from "../../geometry/curve/contour";
 import { enclosedArea, polyline } from "../../geometry/curve/crossing";
 import { bisect } from "../../geometry/curve/roots";
-import { INSIDE_MM, INSIDE_SHARE, SAME_PLACE_MM } from "../../base/tolerances";
 
 /** Chords of a segment that distances are measured to, and places along a segment's offset that are looked at. */
 const CHORDS = 48;

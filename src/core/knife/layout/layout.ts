@@ -1,12 +1,12 @@
+import { byKind } from "../../base/record/byKind";
+import { INSIDE_MM } from "../../base/tolerances";
 import type { Contour } from "../../geometry/curve/contour";
 import { signChanges } from "../../geometry/curve/roots";
-import { piecesOf } from "../design/handleParts";
-import type { Design, Piece } from "../design/schema";
-import { byKind } from "../../base/record/byKind";
 import type { GroundBlade } from "../../geometry/solids/groundBlade";
 import { lineAt } from "../../geometry/solids/line";
 import type { Region } from "../../geometry/solids/region";
-import { INSIDE_MM } from "../../base/tolerances";
+import { piecesOf } from "../design/handleParts";
+import type { Design, Piece } from "../design/schema";
 import { barHalf, barHeight, barTangOutline, blockHoleRegions, roomRegion } from "./bar";
 import { groundBlade } from "./groundBlade";
 import { guardOutline, guardThickness } from "./guard";

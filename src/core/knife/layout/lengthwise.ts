@@ -2,9 +2,9 @@ import { type Cubic, cubicX, cubicY, type Point, straight } from "../../geometry
 import { type Contour, contourOf, insideBy } from "../../geometry/curve/contour";
 import { signChanges } from "../../geometry/curve/roots";
 import { curveThrough } from "../../geometry/curve/spline";
-import type { Lengthwise } from "../design/schema";
 import { prismRegion } from "../../geometry/solids/prism";
 import type { Region } from "../../geometry/solids/region";
+import type { Lengthwise } from "../design/schema";
 import type { Layout } from "./layout";
 import { remembered } from "./remembered";
 

@@ -1,8 +1,8 @@
+import { radians } from "../../base/number";
+import { INSIDE_MM } from "../../base/tolerances";
 import { cubicX, cubicY } from "../../geometry/curve/bezier";
 import type { Contour } from "../../geometry/curve/contour";
 import { signChanges } from "../../geometry/curve/roots";
-import { radians } from "../../base/number";
-import { INSIDE_MM } from "../../base/tolerances";
 
 /** Stations where the joint x = `atMm` + y·tan(tilt) crosses an outline. */
 export function jointStations(outline: Contour, atMm: number, tiltDeg: number): number[] {

@@ -1,14 +1,14 @@
 import { describe, expect, it } from "vitest";
 import { cubicX, cubicY } from "../../geometry/curve/bezier";
 import { enclosedArea, polyline, selfCrossing } from "../../geometry/curve/crossing";
-import { withTang } from "../design/constructions";
-import { newDesign, outlineFrom, tipFrom } from "../design/create";
-import { newGuard } from "../design/guards";
-import { type Blade, TIP_STYLES } from "../design/schema";
 import { bladeRegion } from "../../geometry/solids/bladeRegion";
 import { faceLines } from "../../geometry/solids/faceLines";
 import { spineThickness } from "../../geometry/solids/groundBlade";
 import { lineAt } from "../../geometry/solids/line";
+import { withTang } from "../design/constructions";
+import { newDesign, outlineFrom, tipFrom } from "../design/create";
+import { newGuard } from "../design/guards";
+import { type Blade, TIP_STYLES } from "../design/schema";
 import { barHalf, barTangOutline, roomRegion } from "./bar";
 import { bladeHeights, bladeOutline } from "./bladeOutline";
 import { groundBlade } from "./groundBlade";

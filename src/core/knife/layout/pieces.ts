@@ -1,6 +1,6 @@
-import type { Design, Piece, PieceShape, StackHandle } from "../design/schema";
-import { shapeKindOf } from "../../kinds/pieceShapes/registry";
 import type { Region } from "../../geometry/solids/region";
+import { shapeKindOf } from "../../kinds/pieceShapes/registry";
+import type { Design, Piece, PieceShape, StackHandle } from "../design/schema";
 import { importedRegions } from "./imported";
 
 /** Length of a piece once it is pressed together. */

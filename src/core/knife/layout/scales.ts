@@ -1,5 +1,5 @@
-import type { Bolster, ScaleJoint, ScalesHandle } from "../design/schema";
 import { radians } from "../../base/number";
+import type { Bolster, ScaleJoint, ScalesHandle } from "../design/schema";
 
 /** Thickness of all the liners on one side, mm. */
 export function linersThickness({ liners }: Pick<ScalesHandle, "liners">): number {

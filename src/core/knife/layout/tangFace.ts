@@ -1,6 +1,6 @@
-import type { Design } from "../design/schema";
 import { byKind } from "../../base/record/byKind";
 import type { Line } from "../../geometry/solids/line";
+import type { Design } from "../design/schema";
 import { barHalf } from "./bar";
 
 /**

@@ -1,8 +1,8 @@
+import { ROUNDING } from "../../base/tolerances";
 import { measuredBalanceMm } from "../design/measuredBalance";
 import type { Design } from "../design/schema";
 import { bladeHeights } from "../layout/bladeOutline";
 import { layoutOf } from "../layout/layout";
-import { ROUNDING } from "../../base/tolerances";
 import { checkBladeCuts } from "./checkBladeCuts";
 import { checkBladeOutline } from "./checkBladeOutline";
 import { checkGrind } from "./checkGrind";

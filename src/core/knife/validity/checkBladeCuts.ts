@@ -1,9 +1,9 @@
+import { ROUNDING } from "../../base/tolerances";
+import { spineThickness } from "../../geometry/solids/groundBlade";
 import type { Blade, Design } from "../design/schema";
 import { bladeEdges, notchRound } from "../layout/bladeParts";
 import { fullerBorders, fullerStations, leastWeb, thinnestIn } from "../layout/fullers";
 import { groundBlade } from "../layout/groundBlade";
-import { spineThickness } from "../../geometry/solids/groundBlade";
-import { ROUNDING } from "../../base/tolerances";
 import type { Report } from "./types";
 
 /** False edge, fullers, notches, thumb ramp and integral bolster. */

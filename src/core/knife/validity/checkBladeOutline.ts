@@ -1,10 +1,10 @@
+import { ROUNDING, SAME_PLACE_MM } from "../../base/tolerances";
 import { selfCrossing } from "../../geometry/curve/crossing";
+import { taperPoints } from "../../geometry/solids/groundBlade";
 import type { Design } from "../design/schema";
 import { bladeOutline, riseAt } from "../layout/bladeOutline";
 import { bladeEdges } from "../layout/bladeParts";
 import { groundBlade } from "../layout/groundBlade";
-import { taperPoints } from "../../geometry/solids/groundBlade";
-import { ROUNDING, SAME_PLACE_MM } from "../../base/tolerances";
 import type { Report } from "./types";
 
 /** Points of an outline are at least so far apart, mm. */

@@ -1,15 +1,15 @@
+import { radians } from "../../base/number";
+import { ROUNDING } from "../../base/tolerances";
 import type { Point } from "../../geometry/curve/bezier";
 import { polyline, signedDistance } from "../../geometry/curve/crossing";
 import { slotContour } from "../../geometry/curve/shapes";
+import { lineAt } from "../../geometry/solids/line";
+import { kindOf } from "../../kinds/fasteners/registry";
 import { holesOf, slotsOf } from "../design/openings";
 import type { Design, Fastener } from "../design/schema";
-import { kindOf } from "../../kinds/fasteners/registry";
 import { widestBore } from "../layout/bores";
 import { itemNames } from "../layout/itemNames";
 import { layoutOf } from "../layout/layout";
-import { radians } from "../../base/number";
-import { lineAt } from "../../geometry/solids/line";
-import { ROUNDING } from "../../base/tolerances";
 import type { Report } from "./types";
 
 /** Pins, bolts, holes and slots: inside the handle, clear of each other, and whole in themselves. `edge` is the outline. */

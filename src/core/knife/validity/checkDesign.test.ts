@@ -1,4 +1,8 @@
 import { describe, expect, it } from "vitest";
+import { faultsOf } from "../../figures/weigh/faults";
+import { weigh } from "../../figures/weigh/weigh";
+import { newFastener } from "../../kinds/fasteners/registry";
+import { newFitting } from "../../kinds/guardFittings/registry";
 import {
   newBlockHole,
   newBolster,
@@ -23,11 +27,7 @@ import type {
   ScalesHandle,
 } from "../design/schema";
 import { newMeasured } from "../design/starts";
-import { newFastener } from "../../kinds/fasteners/registry";
-import { newFitting } from "../../kinds/guardFittings/registry";
 import { withHandleLength } from "../layout/handleLengths";
-import { faultsOf } from "../../figures/weigh/faults";
-import { weigh } from "../../figures/weigh/weigh";
 import { BLADE_TRIPS } from "./bladeTrips.fixtures";
 import { HANDLE_TRIPS, WRAP } from "./handleTrips.fixtures";
 import { FAULT_RULES, type FaultRule } from "./types";

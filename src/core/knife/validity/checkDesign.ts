@@ -1,3 +1,6 @@
+import { isRecord } from "../../base/isRecord";
+import { crossesItself } from "../../geometry/solids/meshFaults";
+import { MOST_LAYERS } from "../../geometry/solids/meshLayers";
 import { assemble } from "../assembly/assemble";
 import type { Assembly } from "../assembly/types";
 import { halvesOf, jointsOf, piecesOf, ringsOf } from "../design/handleParts";
@@ -5,10 +8,7 @@ import { materialsIn } from "../design/materials";
 import { holesOf, slotsOf } from "../design/openings";
 import type { Design, Piece, StoredMesh } from "../design/schema";
 import { decodeMesh } from "../design/storedMesh";
-import { isRecord } from "../../base/isRecord";
 import { rememberedByKey, shapeKey } from "../layout/imported";
-import { crossesItself } from "../../geometry/solids/meshFaults";
-import { MOST_LAYERS } from "../../geometry/solids/meshLayers";
 import { checkBlade } from "./checkBlade";
 import { checkBored } from "./checkBored";
 import { checkGuard } from "./checkGuard";

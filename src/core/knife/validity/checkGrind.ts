@@ -1,11 +1,11 @@
-import type { Blade, Design, Grind, SideGrind } from "../design/schema";
-import { bladeEdges } from "../layout/bladeParts";
-import { groundBlade } from "../layout/groundBlade";
+import { INSIDE_MM, ROUNDING } from "../../base/tolerances";
 import { plungeX } from "../../geometry/solids/bladeFace";
 import { bladeFacesAt } from "../../geometry/solids/bladeRegion";
 import { isDouble } from "../../geometry/solids/grind";
 import { faceHeightAt, isGround, spineThickness } from "../../geometry/solids/groundBlade";
-import { INSIDE_MM, ROUNDING } from "../../base/tolerances";
+import type { Blade, Design, Grind, SideGrind } from "../design/schema";
+import { bladeEdges } from "../layout/bladeParts";
+import { groundBlade } from "../layout/groundBlade";
 import type { Report } from "./types";
 
 /** How both sides are ground, and where the ground faces begin. */

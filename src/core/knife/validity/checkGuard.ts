@@ -1,5 +1,5 @@
-import type { Design } from "../design/schema";
 import { fittingsOn } from "../../kinds/guardFittings/registry";
+import type { Design } from "../design/schema";
 import { fittingPlace } from "../layout/fittingPlace";
 import { guardWidthAt } from "../layout/guard";
 import { layoutOf } from "../layout/layout";

@@ -1,9 +1,13 @@
+import { radians } from "../../base/number";
+import { byKind } from "../../base/record/byKind";
+import { ROUNDING, SAME_PLACE_MM } from "../../base/tolerances";
 import type { Point } from "../../geometry/curve/bezier";
 import { insideBy } from "../../geometry/curve/contour";
 import { enclosedArea, polyline, selfCrossing, signedDistance } from "../../geometry/curve/crossing";
+import { lineAt } from "../../geometry/solids/line";
+import { fittingOf } from "../../kinds/guardFittings/registry";
 import { handleReach } from "../design/constructions";
 import type { Design, Half, Handle, ScalesHandle, SideGroove, StackHandle } from "../design/schema";
-import { fittingOf } from "../../kinds/guardFittings/registry";
 import { barSizeAt } from "../layout/bar";
 import { grooveMiddle, hasEdge } from "../layout/grips";
 import { closedOutline } from "../layout/halves";
@@ -14,10 +18,6 @@ import { lengthwiseOutlines } from "../layout/lengthwise";
 import { type LeaningJoint, leastBetween } from "../layout/meetings";
 import { bodyEnd, jointTilt, pressedLength, slackPiece } from "../layout/pieces";
 import { behindDividers, bolsterJoint, jointsFrontFirst, linersThickness } from "../layout/scales";
-import { radians } from "../../base/number";
-import { byKind } from "../../base/record/byKind";
-import { lineAt } from "../../geometry/solids/line";
-import { ROUNDING, SAME_PLACE_MM } from "../../base/tolerances";
 import type { Report } from "./types";
 
 /** Thickness of the handle against what lies inside it, and where its pieces, joints and rings stand. */

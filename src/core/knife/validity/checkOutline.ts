@@ -1,8 +1,8 @@
+import { SAME_PLACE_MM } from "../../base/tolerances";
 import type { Point } from "../../geometry/curve/bezier";
 import { enclosedArea, polyline, selfCrossing } from "../../geometry/curve/crossing";
 import type { Design } from "../design/schema";
 import { handleOutline } from "../layout/handleOutline";
-import { SAME_PLACE_MM } from "../../base/tolerances";
 import type { Report } from "./types";
 
 /** Points of an outline, or stations of thicknesses, are at least so far apart, mm: nearer ones are one that was set twice. */

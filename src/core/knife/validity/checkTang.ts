@@ -1,13 +1,13 @@
+import { byKind } from "../../base/record/byKind";
+import { INSIDE_MM, ROUNDING } from "../../base/tolerances";
+import { lineAt } from "../../geometry/solids/line";
+import type { Region } from "../../geometry/solids/region";
+import { endKindOf } from "../../kinds/tangEnds/registry";
 import type { Design, FramedTang, FullTang, HiddenTang } from "../design/schema";
 import { barHalf, barHeight, barTangOutline, holeBottom } from "../layout/bar";
 import { endPlace } from "../layout/endPlace";
 import { type Layout, layoutOf } from "../layout/layout";
 import { wallEnd } from "../layout/wallEnd";
-import { byKind } from "../../base/record/byKind";
-import { lineAt } from "../../geometry/solids/line";
-import type { Region } from "../../geometry/solids/region";
-import { endKindOf } from "../../kinds/tangEnds/registry";
-import { INSIDE_MM, ROUNDING } from "../../base/tolerances";
 import type { Report } from "./types";
 
 /** The kinds of tang that each kind of handle goes on. */

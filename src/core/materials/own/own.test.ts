@@ -1,11 +1,11 @@
 import { execFileSync } from "node:child_process";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { weigh } from "../../figures/weigh/weigh";
 import { newDesign } from "../../knife/design/create";
 import { ownIdsIn, withDefinition, withOwnMaterials } from "../../knife/design/materials";
 import { ownMaterial } from "../../knife/design/record/material";
 import { designSchema } from "../../knife/design/schema";
-import { weigh } from "../../figures/weigh/weigh";
 import { MATERIALS, shippedMaterial } from "../materials";
 import { searchMaterials } from "../search";
 import type { Density, Material } from "../types";

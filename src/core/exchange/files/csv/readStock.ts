@@ -1,6 +1,6 @@
+import { plainName, type Unseen } from "../../../base/plainName";
 import type { Price } from "../../../figures/cost/shop";
 import { SHOP_LIMITS } from "../../../figures/cost/shop";
-import { plainName, type Unseen } from "../../../base/plainName";
 import { plainOwn } from "../../../materials/own/make";
 import { DENSITY_LIMITS, type OwnMaterial } from "../../../materials/own/types";
 import type { Material, MaterialClass } from "../../../materials/types";

@@ -1,4 +1,5 @@
 import { type Entity, type Known, type Parsed, type Place, parseString } from "dxf";
+import { TooMuchWork, Work } from "../../../base/work";
 import { arcOf } from "../../../geometry/contours/loop";
 import { alongSpline, isSound } from "../../../geometry/contours/nurbs";
 import {
@@ -10,9 +11,17 @@ import {
   MOST_POINTS,
   type RawRun,
 } from "../../../geometry/contours/raw";
-import { type Affine, after, likeScale, SAME, shifted, stretched, through, turned } from "../../../geometry/curve/affine";
+import {
+  type Affine,
+  after,
+  likeScale,
+  SAME,
+  shifted,
+  stretched,
+  through,
+  turned,
+} from "../../../geometry/curve/affine";
 import type { Point } from "../../../geometry/curve/bezier";
-import { TooMuchWork, Work } from "../../../base/work";
 import { linesOnly } from "./tags";
 
 /**

@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
+import { weigh } from "../../../figures/weigh/weigh";
+import type { TriangleMesh } from "../../../geometry/solids/triangleMesh";
 import { newDesign } from "../../../knife/design/create";
 import { boxesMesh, endingIn, rodMesh } from "../../../knife/design/limits.fixtures";
 import type { Design } from "../../../knife/design/schema";
-import type { TriangleMesh } from "../../../geometry/solids/triangleMesh";
-import { weigh } from "../../../figures/weigh/weigh";
 import { jsonFaultAt } from "../jsonFault";
 import { readPrices } from "../prices/prices";
 import { readKnife } from "./read";

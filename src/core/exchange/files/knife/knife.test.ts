@@ -1,12 +1,12 @@
 import { readdirSync, readFileSync } from "node:fs";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { cutList } from "../../../figures/fit/stockList";
+import { weigh } from "../../../figures/weigh/weigh";
 import { newDesign } from "../../../knife/design/create";
 import { MIGRATIONS, migrate } from "../../../knife/design/migrate";
 import { MOST_VARIANTS } from "../../../knife/design/variant";
 import { RECORD_VERSION } from "../../../knife/design/version";
-import { cutList } from "../../../figures/fit/stockList";
-import { weigh } from "../../../figures/weigh/weigh";
 import { LARGEST_KNIFE_BYTES } from "./format";
 import { readDesign, readKnife, readKnifeValue } from "./read";
 import { fixedOnly, readFixed } from "./readFixed";

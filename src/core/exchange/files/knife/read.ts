@@ -1,11 +1,11 @@
 import * as z from "zod/mini";
+import { isRecord } from "../../../base/isRecord";
 import { migrate } from "../../../knife/design/migrate";
 import { type FieldProblem, fieldProblem } from "../../../knife/design/problem";
 import type { ProductDesign } from "../../../knife/design/product";
 import { variantName } from "../../../knife/design/record/fields";
 import { MOST_VARIANTS, type Variant } from "../../../knife/design/variant";
 import { RECORD_VERSION } from "../../../knife/design/version";
-import { isRecord } from "../../../base/isRecord";
 import { recordOfKind } from "../../../products/recordOf";
 import { jsonFaultAt } from "../jsonFault";
 import { keyTwice } from "../jsonKeys";

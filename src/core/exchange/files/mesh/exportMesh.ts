@@ -1,9 +1,9 @@
 import type { ManifoldToplevel } from "manifold-3d";
+import { own } from "../../../base/own";
+import { momentsOf } from "../../../figures/weigh/momentsOf";
+import type { TriangleMesh } from "../../../geometry/solids/triangleMesh";
 import type { Assembly } from "../../../knife/assembly/types";
 import { type PartMesh, partMeshes } from "../../../knife/kernel/partMeshes";
-import { own } from "../../../base/own";
-import type { TriangleMesh } from "../../../geometry/solids/triangleMesh";
-import { momentsOf } from "../../../figures/weigh/momentsOf";
 import { withoutSlivers } from "./withoutSlivers";
 import { writeStl } from "./writeStl";
 import { writeThreeMf } from "./writeThreeMf";

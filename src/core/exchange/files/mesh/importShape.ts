@@ -1,5 +1,4 @@
 import type { Manifold, ManifoldToplevel } from "manifold-3d";
-import { inKernelScope, type KernelScope } from "../../../knife/kernel/kernelScope";
 import {
   crossesItself,
   LARGEST_SHAPE_MM,
@@ -9,6 +8,7 @@ import {
   sizeOf,
 } from "../../../geometry/solids/meshFaults";
 import type { TriangleMesh } from "../../../geometry/solids/triangleMesh";
+import { inKernelScope, type KernelScope } from "../../../knife/kernel/kernelScope";
 import { readStl } from "./readStl";
 import { readThreeMf } from "./readThreeMf";
 import { LARGEST_MESH_BYTES, type MeshUnit, MM_PER, type Soup } from "./soup";

@@ -1,5 +1,5 @@
-import type { TriangleMesh } from "../../../geometry/solids/triangleMesh";
 import { ROUNDING } from "../../../base/tolerances";
+import type { TriangleMesh } from "../../../geometry/solids/triangleMesh";
 
 /** A triangle lower than this over its longest side is a sliver, mm: a tenth of what a printer can place. */
 export const SLIVER_MM = 1e-3;

@@ -1,5 +1,5 @@
-import type { Point } from "../../../geometry/curve/bezier";
 import { radians } from "../../../base/number";
+import type { Point } from "../../../geometry/curve/bezier";
 
 /**
  * Places along an elliptical arc of a path, without its beginning: radii, turn of the ellipse in degrees, the large and

@@ -1,3 +1,4 @@
+import { TooMuchWork, Work } from "../../../base/work";
 import {
   DEEPEST,
   type DrawingReading,
@@ -8,7 +9,6 @@ import {
 import { type Affine, after, likeScale, through } from "../../../geometry/curve/affine";
 import { type Point, straight } from "../../../geometry/curve/bezier";
 import { polyline } from "../../../geometry/curve/crossing";
-import { TooMuchWork, Work } from "../../../base/work";
 import { ellipticalArc } from "./arc";
 import { type Element, elementsOf } from "./elements";
 import { numbersIn } from "./numbers";

@@ -1,5 +1,5 @@
-import { type Affine, after, SAME, shifted, stretched, turned } from "../../../geometry/curve/affine";
 import { radians } from "../../../base/number";
+import { type Affine, after, SAME, shifted, stretched, turned } from "../../../geometry/curve/affine";
 import { numbersIn } from "./numbers";
 
 /** What each of a transform list's functions does, by its numbers; null of a wrong number of them. */

@@ -1,8 +1,8 @@
+import { roundTo } from "../../../base/number";
+import { SAME_PLACE_MM } from "../../../base/tolerances";
 import { holesOf } from "../../../knife/design/openings";
 import type { Design } from "../../../knife/design/schema";
 import { type Bore, edgeDistance, webOf } from "../../../knife/layout/bores";
-import { roundTo } from "../../../base/number";
-import { SAME_PLACE_MM } from "../../../base/tolerances";
 import type { Fix } from "../types";
 import type { RuleContext } from "./context";
 

@@ -1,5 +1,5 @@
-import { leastWeb, thinnestIn } from "../../../knife/layout/fullers";
 import { upToTenth } from "../../../base/number";
+import { leastWeb, thinnestIn } from "../../../knife/layout/fullers";
 import { found, PRACTICE, type Rule } from "./context";
 
 /** From memory: what is left between two grooves of one side. */

@@ -1,9 +1,9 @@
-import type { Design, Fastener } from "../../../knife/design/schema";
-import { kindOf } from "../../../kinds/fasteners/registry";
-import type { Seat } from "../../fit/seats";
 import { downToTenth, upToTenth } from "../../../base/number";
-import { lineAt } from "../../../geometry/solids/line";
 import { ROUNDING } from "../../../base/tolerances";
+import { lineAt } from "../../../geometry/solids/line";
+import { kindOf } from "../../../kinds/fasteners/registry";
+import type { Design, Fastener } from "../../../knife/design/schema";
+import type { Seat } from "../../fit/seats";
 import type { Fix, Found } from "../types";
 import { found, PRACTICE, type Rule, type RuleContext } from "./context";
 

@@ -1,7 +1,7 @@
-import { guardSlot } from "../../fit/guardSlot";
 import { downToTenth } from "../../../base/number";
-import { endKindOf } from "../../../kinds/tangEnds/registry";
 import { ROUNDING, SAME_PLACE_MM } from "../../../base/tolerances";
+import { endKindOf } from "../../../kinds/tangEnds/registry";
+import { guardSlot } from "../../fit/guardSlot";
 import type { Fix, Found } from "../types";
 import { found, PRACTICE, type Rule } from "./context";
 

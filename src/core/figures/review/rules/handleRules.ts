@@ -1,12 +1,12 @@
+import { upToTenth } from "../../../base/number";
+import { ROUNDING } from "../../../base/tolerances";
 import { assemble } from "../../../knife/assembly/assemble";
 import { materialsIn } from "../../../knife/design/materials";
 import type { Design } from "../../../knife/design/schema";
+import { anodicIndex } from "../../../materials/working";
 import { gluePlan } from "../../fit/glue";
 import { bevelLeft, girths, gripLength } from "../../fit/hand";
 import { movement } from "../../fit/movement";
-import { upToTenth } from "../../../base/number";
-import { anodicIndex } from "../../../materials/working";
-import { ROUNDING } from "../../../base/tolerances";
 import type { Found } from "../types";
 import { found, PRACTICE, type Rule } from "./context";
 import { cutShort, overpressed, stock, thin, washers } from "./stockRules";

@@ -1,10 +1,10 @@
+import { roundTo } from "../../../base/number";
+import { kindOf } from "../../../kinds/fasteners/registry";
+import { endKindOf } from "../../../kinds/tangEnds/registry";
 import { materialsIn } from "../../../knife/design/materials";
 import type { Design, Fastener } from "../../../knife/design/schema";
-import { kindOf } from "../../../kinds/fasteners/registry";
 import { layoutOf } from "../../../knife/layout/layout";
-import { roundTo } from "../../../base/number";
 import { bearsPeening } from "../../../materials/working";
-import { endKindOf } from "../../../kinds/tangEnds/registry";
 import type { Found } from "../types";
 import { found, PRACTICE, type Rule } from "./context";
 

@@ -1,12 +1,12 @@
+import { clamp, roundTo, upToTenth } from "../../../base/number";
+import { ROUNDING } from "../../../base/tolerances";
 import type { PartKey } from "../../../knife/assembly/partKey";
 import { piecesOf } from "../../../knife/design/handleParts";
 import { materialsIn } from "../../../knife/design/materials";
-import { cutList } from "../../fit/stockList";
 import { pieceNaming, plateNaming } from "../../../knife/layout/itemNames";
 import { jointsFrontFirst, sheetNumber } from "../../../knife/layout/scales";
-import { clamp, roundTo, upToTenth } from "../../../base/number";
 import { isPressed } from "../../../materials/working";
-import { ROUNDING } from "../../../base/tolerances";
+import { cutList } from "../../fit/stockList";
 import type { Found } from "../types";
 import { found, PRACTICE, type Rule } from "./context";
 

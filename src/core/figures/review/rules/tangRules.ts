@@ -1,17 +1,17 @@
+import { downToTenth, roundTo, upToTenth } from "../../../base/number";
+import { engagementOf } from "../../../base/units/screws";
+import { endKindOf } from "../../../kinds/tangEnds/registry";
 import { handleReach } from "../../../knife/design/constructions";
 import { materialsIn } from "../../../knife/design/materials";
 import { holesOf, slotsOf } from "../../../knife/design/openings";
 import type { Design } from "../../../knife/design/schema";
 import { isCutLater } from "../../../knife/design/starts";
+import { endPlace } from "../../../knife/layout/endPlace";
+import { layoutOf } from "../../../knife/layout/layout";
+import { toughnessOf } from "../../../materials/working";
 import { holdsOf } from "../../fit/dry";
 import { tangStress } from "../../fit/strength";
 import { tangWalls, thinnerTang, thinnest } from "../../fit/walls";
-import { endPlace } from "../../../knife/layout/endPlace";
-import { layoutOf } from "../../../knife/layout/layout";
-import { downToTenth, roundTo, upToTenth } from "../../../base/number";
-import { toughnessOf } from "../../../materials/working";
-import { endKindOf } from "../../../kinds/tangEnds/registry";
-import { engagementOf } from "../../../base/units/screws";
 import type { Fix } from "../types";
 import { found, PRACTICE, type Rule, type RuleContext } from "./context";
 

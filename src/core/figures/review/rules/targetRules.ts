@@ -1,6 +1,6 @@
+import { upToTenth } from "../../../base/number";
 import type { Design } from "../../../knife/design/schema";
 import { outside } from "../../../knife/design/uses";
-import { upToTenth } from "../../../base/number";
 import { type Figures, figuresOf } from "../../tune/effects";
 import { leversOf } from "../../tune/levers";
 import { slopesAt, trialsOf } from "../../tune/search";

@@ -1,6 +1,6 @@
 import * as z from "zod/mini";
-import { SHAPE_KINDS, type SizedShape, shapeKindOf } from "../../../kinds/pieceShapes/registry";
 import { FACET_COUNTS } from "../../../geometry/solids/section";
+import { SHAPE_KINDS, type SizedShape, shapeKindOf } from "../../../kinds/pieceShapes/registry";
 import { between, height, id, materialId, meshPlace, mm, printed, roundness, station } from "./fields";
 import { shapeOf } from "./schemaOf";
 

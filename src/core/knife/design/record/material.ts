@@ -1,6 +1,12 @@
 import * as z from "zod/mini";
 import { densityOf } from "../../../materials/own/densityOf";
-import { BASIS_LIMITS, DENSITY_LIMITS, MIX_PARTS, OWN_PREFIX, SHARE_KINDS } from "../../../materials/own/types";
+import {
+  BASIS_LIMITS,
+  DENSITY_LIMITS,
+  MIX_PARTS,
+  OWN_PREFIX,
+  SHARE_KINDS,
+} from "../../../materials/own/types";
 import { HAZARDS, MATERIAL_CLASSES } from "../../../materials/types";
 import { between, materialId, plainText, text } from "./fields";
 

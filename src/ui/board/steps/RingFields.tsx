@@ -1,0 +1,84 @@
+"use client";
+import { Button, Stack, Text } from "@chakra-ui/react";
+import { Plus } from "lucide-react";
+import { printLengthPlain } from "@/core/base/units/print";
+import { freeId } from "@/core/figures/fit/openSpot";
+import type { StackHandle } from "@/core/knife/design/schema";
+import { layoutOf } from "@/core/knife/layout/layout";
+import { useUnits } from "@/store/settings";
+import { LengthAt, MaterialAt, PlaceAt } from "../../bound/bound";
+import { ItemCard } from "../../bound/ItemCard";
+import { FOR_GUARDS } from "../../bound/MaterialField";
+import { useBench, useDesign } from "../../session/BenchContext";
+import { AddButton } from "./AddButton";
+import { Group } from "./Group";
+
+/** Room that a finger needs beyond its breadth to go in and out, mm. Common practice, no source. */
+const FINGER_ROOM_MM = 3;
+
+const NONE: StackHandle["rings"] = [];
+
+/** Whole-metal grips and their finger rings. */
+export function RingFields() {
+  const units = useUnits();
+  const { edit, session, setSelected } = useBench();
+  const rings = useDesign(({ handle }) => (handle.kind === "stack" ? handle.rings : NONE));
+  const add = () => {
+    const id = freeId("ring", rings);
+    const last = rings[rings.length - 1];
+    const xMm = last ? last.xMm - last.boreMm - last.wallMm : -22;
+    const bottom = layoutOf(session.getState().design).outline.cut(xMm)[0] ?? -12;
+    const [boreMm, wallMm] = last ? [last.boreMm, last.wallMm] : [20 + FINGER_ROOM_MM, 3];
+    const yMm = Math.round((bottom - boreMm / 2 - wallMm / 3) * 2) / 2;
+    const { handle } = session.getState().design;
+    if (handle.kind !== "stack") return;
+    const { material } = handle.pieces[0];
+    const item = { id, xMm, yMm, boreMm, wallMm, widthMm: 9, material };
+    edit({ code: "add", list: "handle.rings", item });
+    setSelected(id);
+  };
+  return (
+    <Group
+      title="Metal grip and finger rings"
+      aside={
+        <AddButton onClick={add} to="handle.rings">
+          <Plus /> Add ring
+        </AddButton>
+      }
+    >
+      <Button
+        size="xs"
+        variant="outline"
+        alignSelf="start"
+        onClick={() => edit({ code: "metal-grip", material: "bronze-silicon" })}
+      >
+        One body of bronze over the tang
+      </Button>
+      {rings.map((r, i) => (
+        <ItemCard
+          key={r.id}
+          id={r.id}
+          title={`Ring ${i + 1}`}
+          onRemove={() => edit({ code: "remove", list: "handle.rings", at: i })}
+        >
+          <Stack gap="2">
+            <LengthAt
+              at={`handle.rings.${i}.boreMm`}
+              help={`The finger's breadth at its joint and ${printLengthPlain(FINGER_ROOM_MM, units)}.`}
+            />
+            <LengthAt at={`handle.rings.${i}.wallMm`} />
+            <LengthAt at={`handle.rings.${i}.widthMm`} />
+            <PlaceAt at={`handle.rings.${i}`} />
+            <MaterialAt at={`handle.rings.${i}.material`} classes={FOR_GUARDS} />
+          </Stack>
+        </ItemCard>
+      ))}
+      {rings.length > 0 && (
+        <Text fontSize="sm" color="warn" role="note">
+          Ring and knuckle grips are forbidden or restricted in many places. Ask what the law says where you
+          are before you make, sell or carry one. A ring can also trap a finger in a fall.
+        </Text>
+      )}
+    </Group>
+  );
+}

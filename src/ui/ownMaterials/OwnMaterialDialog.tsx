@@ -1,0 +1,240 @@
+"use client";
+import {
+  Button,
+  CloseButton,
+  Dialog,
+  Grid,
+  Heading,
+  Input,
+  NativeSelect,
+  Portal,
+  SimpleGrid,
+  Stack,
+  Text,
+  Textarea,
+} from "@chakra-ui/react";
+import { useRef, useState } from "react";
+import { sameData } from "@/core/base/sameData";
+import { MATERIALS } from "@/core/materials/materials";
+import { densityOf } from "@/core/materials/own/densityOf";
+import { plainBasis } from "@/core/materials/own/make";
+import { BASIS_KINDS, type BasisKind, type DensityBasis, type OwnMaterial } from "@/core/materials/own/types";
+import { HAZARDS, MATERIAL_CLASSES } from "@/core/materials/types";
+import { useUnits } from "@/store/settings";
+import { HAZARD_WORDS, MATERIAL_CLASS_WORDS } from "@/words/materials";
+import { BASIS_HELP, BASIS_WORDS, densityFaultWords, densityWords } from "@/words/ownMaterials";
+import { ChoiceField } from "../fields/ChoiceField";
+import { FieldRow } from "../fields/FieldRow";
+import { Tick } from "../fields/Tick";
+import { ConfirmLeave } from "../shell/ConfirmLeave";
+import { BasisFields } from "./BasisFields";
+import { CastFacts } from "./CastFacts";
+import { ConflictChoice, type OwnConflict } from "./ConflictChoice";
+
+interface DialogProps {
+  readonly start: OwnMaterial;
+  readonly title: string;
+  /** Said above the buttons: what saving does beside keeping it. */
+  readonly note?: string;
+  /** What another tab made of it meanwhile; null of nothing. */
+  readonly conflict: OwnConflict | null;
+  readonly onTakeTheirs: () => void;
+  readonly onKeepBoth: (own: OwnMaterial) => void;
+  readonly onSave: (own: OwnMaterial) => void;
+  readonly onClose: () => void;
+}
+
+/** A material of the maker's own, made or changed. Nothing is kept before "Save". */
+export default function OwnMaterialDialog(props: DialogProps) {
+  const { start, title, note, conflict, onSave, onClose } = props;
+  const [own, setOwn] = useState(start);
+  const [tried, setTried] = useState(false);
+  const [leaving, setLeaving] = useState(false);
+  const leave = () => (sameData(own, start) ? onClose() : setLeaving(true));
+  // What was told of each kind of basis: looking at another loses nothing.
+  const told = useRef<Partial<Record<BasisKind, DensityBasis>>>({});
+  const units = useUnits();
+  const put = (by: Partial<OwnMaterial>) => setOwn((now) => ({ ...now, ...by }));
+  const reading = densityOf(own.density);
+  const name = own.name.trim();
+  const toBasis = (kind: BasisKind) => {
+    told.current[own.density.kind] = own.density;
+    const from = reading.ok ? reading.densityGcc : { typical: 1, low: 0.9, high: 1.1 };
+    put({ density: told.current[kind] ?? plainBasis(kind, from) });
+  };
+  // In a field that is not taken Escape gives the figure back that was there.
+  const stay = (e: Event) => {
+    if (document.activeElement?.getAttribute("aria-invalid") === "true") e.preventDefault();
+  };
+  const save = () => {
+    setTried(true);
+    if (name !== "" && reading.ok) onSave({ ...own, name, note: own.note.slice(0, 500) });
+  };
+  return (
+    <Dialog.Root
+      open
+      onOpenChange={(e) => !e.open && leave()}
+      onEscapeKeyDown={stay}
+      size="xl"
+      scrollBehavior="inside"
+    >
+      <Portal>
+        <Dialog.Backdrop />
+        <Dialog.Positioner>
+          <Dialog.Content bg="sheet" data-testid="own-material">
+            <Dialog.Header>
+              <Dialog.Title>{title}</Dialog.Title>
+            </Dialog.Header>
+            <Dialog.Body>
+              <Grid templateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="6">
+                <Stack gap="3">
+                  <FieldRow
+                    label="Name"
+                    wide
+                    wrong={tried && name === "" ? "Give it a name to find it by." : null}
+                  >
+                    <Input
+                      size="sm"
+                      bg="ground"
+                      value={own.name}
+                      maxLength={60}
+                      onChange={(e) => put({ name: e.target.value })}
+                    />
+                  </FieldRow>
+                  <ChoiceField
+                    label="Class"
+                    value={own.class}
+                    choices={MATERIAL_CLASSES.map((value) => ({ value, name: MATERIAL_CLASS_WORDS[value] }))}
+                    onChange={(cls) => put({ class: cls })}
+                  />
+                  <FieldRow label="Works like" wide>
+                    <NativeSelect.Root size="sm">
+                      <NativeSelect.Field
+                        bg="ground"
+                        value={own.like ?? ""}
+                        onChange={(e) => put({ like: e.target.value || null })}
+                      >
+                        <option value="">What is usual of its class</option>
+                        {MATERIAL_CLASSES.map((cls) => (
+                          <optgroup key={cls} label={MATERIAL_CLASS_WORDS[cls]}>
+                            {MATERIALS.filter((m) => m.class === cls).map((m) => (
+                              <option key={m.id} value={m.id}>
+                                {m.name}
+                              </option>
+                            ))}
+                          </optgroup>
+                        ))}
+                      </NativeSelect.Field>
+                      <NativeSelect.Indicator />
+                    </NativeSelect.Root>
+                  </FieldRow>
+                  <Text color="graphite" fontSize="sm">
+                    That decides how it moves with moisture, whether its oil keeps glue off, and how metals
+                    corrode beside it.
+                  </Text>
+                  <FieldRow label="Tint on the drawing">
+                    <Input
+                      size="sm"
+                      type="color"
+                      p="0.5"
+                      value={own.tint}
+                      onChange={(e) => put({ tint: e.target.value })}
+                    />
+                  </FieldRow>
+                  <Stack role="group" aria-label="Take care" gap="1">
+                    <Text>Take care</Text>
+                    <SimpleGrid columns={1} gap="1">
+                      {HAZARDS.map((h) => (
+                        <Tick
+                          key={h}
+                          label={HAZARD_WORDS[h]}
+                          checked={own.hazards.includes(h)}
+                          onChange={(on) =>
+                            put({
+                              hazards: on ? [...own.hazards, h] : own.hazards.filter((other) => other !== h),
+                            })
+                          }
+                        />
+                      ))}
+                    </SimpleGrid>
+                  </Stack>
+                  <FieldRow label="Note" wide>
+                    <Textarea
+                      size="sm"
+                      bg="ground"
+                      rows={2}
+                      maxLength={500}
+                      placeholder="Where it came from, what it was like to work"
+                      value={own.note}
+                      onChange={(e) => put({ note: e.target.value })}
+                    />
+                  </FieldRow>
+                </Stack>
+                <Stack gap="3">
+                  <ChoiceField
+                    label="Density known from"
+                    value={own.density.kind}
+                    choices={BASIS_KINDS.map((value) => ({ value, name: BASIS_WORDS[value] }))}
+                    onChange={toBasis}
+                  />
+                  <Text color="graphite" fontSize="sm">
+                    {BASIS_HELP[own.density.kind]}
+                  </Text>
+                  <BasisFields
+                    key={own.density.kind}
+                    basis={own.density}
+                    onChange={(density) => put({ density })}
+                  />
+                  {own.density.kind === "cast" && reading.ok && (
+                    <CastFacts basis={own.density} units={units} />
+                  )}
+                </Stack>
+              </Grid>
+            </Dialog.Body>
+            <Dialog.Footer>
+              <Stack gap="1" flex="1">
+                {conflict && (
+                  <ConflictChoice
+                    conflict={conflict}
+                    onTakeTheirs={props.onTakeTheirs}
+                    onKeepBoth={() => props.onKeepBoth({ ...own, name: name || start.name })}
+                  />
+                )}
+                <Heading
+                  as="h3"
+                  size="sm"
+                  fontWeight="600"
+                  color={reading.ok ? undefined : "fault"}
+                  aria-live="polite"
+                  data-testid="own-density"
+                >
+                  {reading.ok ? densityWords(reading.densityGcc) : densityFaultWords(reading)}
+                </Heading>
+                {note && (
+                  <Text color="graphite" fontSize="sm">
+                    {note}
+                  </Text>
+                )}
+              </Stack>
+              {leaving ? (
+                <ConfirmLeave onStay={() => setLeaving(false)} onLeave={onClose} />
+              ) : (
+                <>
+                  <Button variant="outline" onClick={leave}>
+                    Cancel
+                  </Button>
+                  <Button onClick={save} disabled={!reading.ok || conflict !== null}>
+                    Save
+                  </Button>
+                </>
+              )}
+            </Dialog.Footer>
+            <Dialog.CloseTrigger asChild>
+              <CloseButton size="sm" />
+            </Dialog.CloseTrigger>
+          </Dialog.Content>
+        </Dialog.Positioner>
+      </Portal>
+    </Dialog.Root>
+  );
+}
