@@ -60,7 +60,7 @@ describe("a page that shows no single knife", () => {
 
   it.each([
     "bench/Bench.tsx",
-    "bench/Board.tsx",
+    "board/Board.tsx",
     "balance/BalanceView.tsx",
     "compare/CompareView.tsx",
     "sheets/SheetsView.tsx",

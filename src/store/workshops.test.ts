@@ -85,6 +85,20 @@ describe("the first workshop", () => {
     expect(await db.workshops.count()).toBe(1);
   });
 
+  it("takes what the older of two knives says, whatever their ids", async () => {
+    for (const [id, shopC, createdAt] of [
+      ["a", 25, 2],
+      ["b", 14, 1],
+    ] as const) {
+      const { id: made } = await addKnife(knifeIn("Sedge", { shopC }));
+      const row = await db.knives.get(made);
+      await db.knives.delete(made);
+      await db.knives.put({ ...row, id, createdAt } as never);
+    }
+    await firstWorkshop();
+    expect((await present()).facts.shopC).toBe(14);
+  });
+
   it("is there from the first visit, with the demo knives in it", async () => {
     await firstVisit();
     const { id } = await present();
@@ -105,6 +119,7 @@ describe("the first workshop", () => {
 describe("a knife that follows a workshop", () => {
   it("is as the workshop is now, but for its own parts, and carries it when it is written", async () => {
     const { id } = await addKnife(newDesign("Sedge"));
+    await addKnife(newDesign("Reed"));
     const own = await addKnife(knifeIn("Rush", { handMm: 100 }));
     await firstWorkshop();
     const workshop = await present();

@@ -136,7 +136,9 @@ export async function firstWorkshop(): Promise<void> {
     await readWorkshops();
     return;
   }
-  const readings = await Promise.all((await db.knives.toArray()).map(readStored));
+  // Of what is said as often the older knife's holds: ids are made up, and their order would be chance.
+  const rows = (await db.knives.toArray()).sort((a, b) => a.createdAt - b.createdAt);
+  const readings = await Promise.all(rows.map(readStored));
   const designs = readings.flatMap((r) => (r.ok ? [r.design] : []));
   const made: Workshop = {
     ...newWorkshop(nanoid(12), "My workshop", agreedFacts(designs)),

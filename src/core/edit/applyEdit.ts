@@ -1,4 +1,5 @@
 import { freeze } from "immer";
+import { own } from "../base/own";
 import { COMMON_EDITS } from "./common";
 import type { AnyEdit, EditTable } from "./table";
 
@@ -8,9 +9,7 @@ import type { AnyEdit, EditTable } from "./table";
  */
 export function applyEdit<D>(table: EditTable<D>, design: D, edit: AnyEdit): D {
   const { code } = edit;
-  const apply =
-    (Object.hasOwn(table, code) && table[code]) ||
-    (Object.hasOwn(COMMON_EDITS, code) && COMMON_EDITS[code as keyof typeof COMMON_EDITS]);
+  const apply = own(table, code) ?? own(COMMON_EDITS, code);
   if (!apply) throw new Error(`no edit "${code}"`);
   return freeze((apply as (design: D, fields: AnyEdit) => D)(design, edit), true);
 }
