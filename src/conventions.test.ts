@@ -102,3 +102,27 @@ describe("a name from outside", () => {
     for (const path of OF_OUR_OWN) expect(readFileSync(path, "utf8").length, path).toBeGreaterThan(0);
   });
 });
+
+describe("a sentence", () => {
+  it("has its plurals and its case from words/grammar", () => {
+    const own: string[] = [];
+    for (const file of files) {
+      if (!/\/src\/(words|ui|sheets|cli)\//.test(file.fileName) || file.fileName.endsWith("words/grammar.ts"))
+        continue;
+      each(file, (node) => {
+        if (
+          ts.isConditionalExpression(node) &&
+          /\.(length|size|count)\s*===\s*1$/.test(node.condition.getText()) &&
+          [node.whenTrue, node.whenFalse].every((e) => ts.isStringLiteral(e) || ts.isTemplateExpression(e))
+        )
+          own.push(`${placeOf(file, node)} ${node.getText()}`);
+        if (
+          ts.isCallExpression(node) &&
+          /\.charAt\(0\)\.to(Upper|Lower)Case$/.test(node.expression.getText())
+        )
+          own.push(`${placeOf(file, node)} ${node.getText()}`);
+      });
+    }
+    expect(own).toEqual([]);
+  });
+});

@@ -4,6 +4,7 @@ import { kindOf } from "@/core/kinds/fasteners/registry";
 import { fittingsOn } from "@/core/kinds/guardFittings/registry";
 import { customerWords } from "@/words/customer";
 import { inSentence, itemWords } from "@/words/fasteners";
+import { capital, small } from "@/words/grammar";
 import { bothSides } from "./customer";
 import type { SheetMaker } from "./sheet";
 
@@ -66,7 +67,7 @@ function steps(maker: SheetMaker): string[] {
   const first = "Cover the edge.";
   if (tang.kind === "hidden") {
     const pieces = handle.kind === "stack" ? [...maker.fit.openings].reverse() : [];
-    const names = pieces.map((p) => customerWords(p.key).toLowerCase());
+    const names = pieces.map((p) => small(customerWords(p.key)));
     if (guard) names.push("guard");
     const loosen =
       tang.end.kind === "take-down"
@@ -98,6 +99,5 @@ function registers(maker: SheetMaker): string {
     said.push("Two small pins in the guard's rear go into their holes in what stands behind it");
   if (tang.kind === "hidden") said.push("the tang's shoulders close on the guard");
   else said.push("the screws' barrels find their holes in the tang");
-  const [head, ...rest] = said.join("; ");
-  return `${head.toUpperCase()}${rest.join("")}.`;
+  return `${capital(said.join("; "))}.`;
 }

@@ -4,11 +4,12 @@ import type { BackupStep, SavedBackup } from "@/store/backup/save";
 import { backedUpTables } from "@/store/backup/source";
 import { specOf } from "@/store/tables/list";
 import { frameFailureWords } from "./frameFailures";
+import { byCount } from "./grammar";
 
 /** So many of a thing: "1 knife", "1,000 knives". */
 export function countWords(table: string, count: number): string {
   const called = specOf(table)?.called;
-  return `${count.toLocaleString("en")} ${count === 1 ? (called?.one ?? "row") : (called?.many ?? "rows")}`;
+  return `${count.toLocaleString("en")} ${byCount(count, called?.one ?? "row", called?.many ?? "rows")}`;
 }
 
 /** What lies in a backup that was read back: "18 knives, 3 variants, 2 photos … and 41 MB." */

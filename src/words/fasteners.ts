@@ -1,6 +1,7 @@
 import { own } from "@/core/base/own";
 import type { FastenerKind } from "@/core/kinds/fasteners/registry";
 import type { ItemName, Naming } from "@/core/knife/layout/itemNames";
+import { smallFirst } from "./grammar";
 
 /** What a kind of fastener is called, where more is told of it than of most. */
 interface FastenerWords {
@@ -118,4 +119,4 @@ export const itemInSentence = (item: ItemName): string => inSentence(itemWords(i
 
 /** A name within a sentence: a maker's own keeps its letters. */
 export const inSentence = (name: string, { called }: Naming): string =>
-  called === undefined ? `${name.charAt(0).toLowerCase()}${name.slice(1)}` : name;
+  called === undefined ? smallFirst(name) : name;

@@ -5,6 +5,7 @@ import type { FaultRule, FindingSeverity } from "@/core/knife/validity/types";
 import type { MaterialOf } from "@/core/materials/types";
 import { BLADE_FAULT_WORDS } from "./bladeFindings";
 import { itemInSentence, itemWords } from "./fasteners";
+import { counted } from "./grammar";
 import { RULE_WORDS } from "./rules";
 
 type Say = (mm: number | null) => string;
@@ -19,7 +20,7 @@ export const SEVERITY_WORDS: Record<FindingSeverity, string> = {
 /** "1 cannot be built, 2 warnings, 1 note" */
 export function countWords(findings: readonly Finding[]): string {
   const of = (severity: FindingSeverity) => findings.filter((f) => f.severity === severity).length;
-  const several = (n: number, one: string) => (n === 0 ? "" : n === 1 ? `1 ${one}` : `${n} ${one}s`);
+  const several = (n: number, one: string) => (n === 0 ? "" : counted(n, one));
   const errors = of("error");
   return [
     errors > 0 ? `${errors} cannot be built` : "",

@@ -1,6 +1,7 @@
 import { own } from "@/core/base/own";
 import { printLength, type UnitSystem } from "@/core/base/units/print";
 import type { MaterialOf } from "@/core/materials/types";
+import { capital, small } from "./grammar";
 
 /** What a stretch of a path is called where its own words would not do. */
 const NAMES: Readonly<Record<string, string>> = {
@@ -37,9 +38,10 @@ export const UNIT_ENDING = /(Mm|Deg|Share|MPa|Min|G|N|H|C)$/;
 
 /** The name of a field in words: "sweepAboveMm" as "sweep above". */
 export function spelled(key: string): string {
-  return (
-    own(NAMES, key) ?? key.replace(UNIT_ENDING, "").replace(/([A-Z])/g, (c) => ` ${c.toLowerCase()}`)
-  ).replace(/-/g, " ");
+  return (own(NAMES, key) ?? key.replace(UNIT_ENDING, "").replace(/([A-Z])/g, (c) => ` ${small(c)}`)).replace(
+    /-/g,
+    " ",
+  );
 }
 
 /** An input of the record in a maker's words: "Handle, front bevel: length". */
@@ -48,7 +50,7 @@ export function inputWords(path: string): string {
   const last = spelled(keys[keys.length - 1]);
   const of = keys.slice(0, -1).map(spelled).filter(Boolean).join(", ");
   const text = of ? `${of}: ${last}` : last;
-  return text.charAt(0).toUpperCase() + text.slice(1);
+  return capital(text);
 }
 
 /** Its value in the maker's units; "none" where the knife has no such input. */

@@ -3,6 +3,7 @@ import { FILM, looseIslands, type Stencil } from "@/core/exchange/cutting/stenci
 import type { MarkNeighbour } from "@/core/figures/views/markRoom";
 import type { BladeMark } from "@/core/knife/design/schema";
 import type { MaterialOf } from "@/core/materials/types";
+import { byCount, small } from "./grammar";
 
 export const MARK_WAY_WORDS: Readonly<Record<BladeMark["way"], string>> = {
   stamped: "Stamped",
@@ -59,7 +60,7 @@ export function markFailureWords(
 
 /** What was left out of a drawing. */
 export const openWords = (open: number): string =>
-  `${open === 1 ? "One line does" : `${open} lines do`} not close, and ${open === 1 ? "is" : "are"} left out: a mark is made of closed outlines.`;
+  `${byCount(open, "One line does", `${open} lines do`)} not close, and ${byCount(open, "is", "are")} left out: a mark is made of closed outlines.`;
 
 /** What something is cut from. */
 export const cutFrom = (material: string, materialOf: MaterialOf): string =>
@@ -69,7 +70,7 @@ export const cutFrom = (material: string, materialOf: MaterialOf): string =>
 export function markLine(mark: BladeMark, widthMm: number, units: UnitSystem): string {
   const say = (mm: number) => printLengthPlain(mm, units);
   const turned = mark.turnedDeg === 0 ? "" : `, turned by ${mark.turnedDeg.toFixed(1)}°`;
-  return `“${mark.says}”, ${say(widthMm)} long, ${say(mark.heightMm)} high${turned}, ${say(mark.depthMm)} deep, ${MARK_WAY_WORDS[mark.way].toLowerCase()}; its middle ${say(mark.xMm)} ahead of the front, ${say(mark.downMm)} below the spine`;
+  return `“${mark.says}”, ${say(widthMm)} long, ${say(mark.heightMm)} high${turned}, ${say(mark.depthMm)} deep, ${small(MARK_WAY_WORDS[mark.way])}; its middle ${say(mark.xMm)} ahead of the front, ${say(mark.downMm)} below the spine`;
 }
 
 /** What a film is. */
@@ -87,7 +88,7 @@ export function stencilLines(stencil: Stencil): string[] {
     "Dashed: the blade under it. Lay it on degreased steel, its outline on the blade's.",
     ...(islands > 0
       ? [
-          `${islands === 1 ? "One inside of a letter comes" : `${islands} insides of letters come`} loose when it is cut: carry them over on transfer tape.`,
+          `${byCount(islands, "One inside of a letter comes", `${islands} insides of letters come`)} loose when it is cut: carry them over on transfer tape.`,
         ]
       : []),
   ];

@@ -13,6 +13,7 @@ import type { Design } from "@/core/knife/design/schema";
 import { itemNames, pieceNaming } from "@/core/knife/layout/itemNames";
 import type { MaterialOf } from "@/core/materials/types";
 import { itemInSentence, itemWords } from "./fasteners";
+import { small } from "./grammar";
 import { leverWords } from "./levers";
 import { PIECE_WORDS, pieceWords } from "./parts";
 
@@ -70,7 +71,7 @@ export function offerWords(
     case "add-piece": {
       const { role, lengthMm, material } = fix.piece;
       const name = materialsIn(design)(material)?.name ?? material;
-      return `Add a ${PIECE_WORDS[role].toLowerCase()} of ${name}, ${mm(lengthMm)}, out of the length of the last piece`;
+      return `Add a ${small(PIECE_WORDS[role])} of ${name}, ${mm(lengthMm)}, out of the length of the last piece`;
     }
     case "handle-length":
       return `Handle ${mm(fix.mm)} long, what is drilled through it moved along`;

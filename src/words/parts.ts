@@ -6,6 +6,7 @@ import type { PieceRole } from "@/core/knife/design/schema";
 import type { Naming } from "@/core/knife/layout/itemNames";
 import { FASTENERS, inSentence } from "./fasteners";
 import { FITTING_WORDS } from "./fittings";
+import { capital } from "./grammar";
 
 /** Names of a stack's pieces, in reports and on screen alike. */
 export const PIECE_WORDS: Record<PieceRole, string> = {
@@ -69,7 +70,7 @@ const halfWords = ({ sort, number }: { sort: "front" | "rear"; number: number | 
 /** A part that a product names by itself: its sort in words, and which of several. */
 export const componentName = ({ sort, number }: { sort: string; number: number | null }) => {
   const plain = sort.replaceAll("-", " ");
-  return numbered(plain.charAt(0).toUpperCase() + plain.slice(1), number);
+  return numbered(capital(plain), number);
 };
 
 /** What a part is called. */

@@ -1,6 +1,7 @@
 import { own } from "@/core/base/own";
 import { printLengthPlain, type UnitSystem } from "@/core/base/units/print";
 import type { Complaint, FieldProblem } from "@/core/knife/design/problem";
+import { capital } from "./grammar";
 import { spelled, UNIT_ENDING } from "./inputs";
 
 /** Units that the name of a number ends in, as they are read. */
@@ -25,7 +26,7 @@ export function fieldWords(keys: readonly (string | number)[]): string {
     else words.push(spelled(String(key)).trim() || String(key));
   }
   const said = words.join(", ") || "the knife";
-  return said.charAt(0).toUpperCase() + said.slice(1);
+  return capital(said);
 }
 
 /** A limit with the unit of its field. */

@@ -1,5 +1,6 @@
 import { own } from "@/core/base/own";
 import type { StartingForm } from "@/core/knife/design/startingForms";
+import { capital } from "./grammar";
 
 interface FormWords {
   readonly name: string;
@@ -27,5 +28,5 @@ export function startName(code: string): string {
   const words = own<FormWords>(FORM_WORDS, code);
   if (words) return words.name;
   const plain = code.replaceAll("-", " ");
-  return plain.charAt(0).toUpperCase() + plain.slice(1);
+  return capital(plain);
 }

@@ -1,6 +1,7 @@
 import type { Unseen } from "@/core/base/plainName";
 import type { CleanedName, RowFailure, StockReading } from "@/core/exchange/files/csv/readStock";
 import { MATERIAL_CLASSES, type MaterialClass } from "@/core/materials/types";
+import { small } from "./grammar";
 import { MATERIAL_CLASS_WORDS } from "./materials";
 
 /** Why a table of stock was not taken in. */
@@ -41,7 +42,7 @@ export function rowFailureWords(failure: RowFailure): string {
 /** What a class may be called in a table, in small letters: its id, or its name. */
 export const CLASS_NAMES: readonly (readonly [string, MaterialClass])[] = [
   ...MATERIAL_CLASSES.map((c) => [c, c] as const),
-  ...MATERIAL_CLASSES.map((c) => [MATERIAL_CLASS_WORDS[c].toLowerCase(), c] as const),
+  ...MATERIAL_CLASSES.map((c) => [small(MATERIAL_CLASS_WORDS[c]), c] as const),
 ];
 
 const UNSEEN_WORDS: Record<Unseen, string> = {

@@ -5,6 +5,7 @@ import type { MaterialOf } from "@/core/materials/types";
 import { GRIND_WORDS, TIP_WORDS } from "./bladeWords";
 import { TANG_WORDS } from "./constructions";
 import { FASTENER_WORDS } from "./fasteners";
+import { small } from "./grammar";
 import { TANG_END_WORDS } from "./tangEnds";
 
 export const TRAIT_WORDS: Record<Trait, string> = {
@@ -50,12 +51,12 @@ export function traitValueWords(value: TraitValue | null, units: UnitSystem, mat
     case "grind":
       return GRIND_WORDS[value.grind];
     case "tang": {
-      const end = value.end === null ? "" : `, ${TANG_END_WORDS[value.end].name.toLowerCase()}`;
+      const end = value.end === null ? "" : `, ${small(TANG_END_WORDS[value.end].name)}`;
       return `${TANG_WORDS[value.tang]}${end}`;
     }
     case "fasteners": {
       const list = Object.entries(value.counts) as [FastenerKind, number][];
-      return list.map(([kind, n]) => `${n} × ${FASTENER_WORDS[kind].toLowerCase()}`).join(", ") || "none";
+      return list.map(([kind, n]) => `${n} × ${small(FASTENER_WORDS[kind])}`).join(", ") || "none";
     }
   }
 }

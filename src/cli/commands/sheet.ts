@@ -8,6 +8,7 @@ import { weigh } from "@/core/figures/weigh/weigh";
 import { today } from "@/core/knife/design/job";
 import { PRINTER_LIMITS } from "@/core/knife/design/workshopParts";
 import { sheetKindsOf, sheetPages } from "@/sheets/pages";
+import { small } from "@/words/grammar";
 import { dayWords } from "@/words/job";
 import { SHEET_KINDS, SHEET_WORDS, WITHOUT_WORDS } from "@/words/sheets";
 import { command } from "../command";
@@ -48,7 +49,7 @@ export const sheet = command({
     const { design, variants, report } = await weighedFixed(path);
     if (!sheetKindsOf(design).includes(kind))
       throw new Refusal(
-        `${design.name} has no ${SHEET_WORDS[kind].name.toLowerCase()}: ${WITHOUT_WORDS[kind] ?? "it is not of that kind"}`,
+        `${design.name} has no ${small(SHEET_WORDS[kind].name)}: ${WITHOUT_WORDS[kind] ?? "it is not of that kind"}`,
       );
     const printer = printerIn(text("printer"));
     const way = has("across") ? "across" : has("upright") ? "upright" : "proposed";

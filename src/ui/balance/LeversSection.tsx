@@ -10,6 +10,7 @@ import type { Design } from "@/core/knife/design/schema";
 import { outside } from "@/core/knife/design/uses";
 import { remembered } from "@/core/knife/layout/remembered";
 import { useUnits } from "@/store/settings";
+import { small } from "@/words/grammar";
 import { leverWords, signed, stepWords } from "@/words/levers";
 import { useMaterialOf } from "../kit/materials";
 import { color } from "../kit/theme";
@@ -85,7 +86,7 @@ export const LeversSection = memo(function LeversSection({ onTry }: { onTry: (gh
       {levers && still.length > 0 && (
         <Note>
           Left out, since a step of them cannot be built either way:{" "}
-          {still.map((l) => leverWords(l.id, materialOf).toLowerCase()).join(", ")}.
+          {still.map((l) => small(leverWords(l.id, materialOf))).join(", ")}.
         </Note>
       )}
       <Note>One usual step of each; toward the tip is +. Steps do not add up exactly: try them.</Note>

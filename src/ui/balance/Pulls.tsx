@@ -6,6 +6,7 @@ import { groupPulls, type Pull, partPulls } from "@/core/figures/weigh/pulls";
 import type { MassReport } from "@/core/figures/weigh/report";
 import { outside } from "@/core/knife/design/uses";
 import { useUnits } from "@/store/settings";
+import { small } from "@/words/grammar";
 import { partName } from "@/words/parts";
 import { GROUP_WORDS } from "@/words/pulls";
 import { useSize } from "../kit/useSize";
@@ -68,6 +69,6 @@ function whyWords(
   function hardest(lead: string, list: readonly (Pull & { name: string })[], sign: 1 | -1) {
     const first = [...list].sort((a, b) => sign * ((b.addsMm ?? 0) - (a.addsMm ?? 0)))[0];
     if (!first?.addsMm || Math.sign(first.addsMm) !== sign) return null;
-    return `${lead}: ${first.name.toLowerCase()}, ${printLength(Math.abs(first.addsMm), units)}.`;
+    return `${lead}: ${small(first.name)}, ${printLength(Math.abs(first.addsMm), units)}.`;
   }
 }

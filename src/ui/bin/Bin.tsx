@@ -5,6 +5,7 @@ import { useState } from "react";
 import { BIN_DAYS, type BinItem, binItems, deleteForGood, putBack } from "@/store/bin";
 import type { BinReason } from "@/store/rows";
 import { useKept } from "@/store/useKept";
+import { counted } from "@/words/grammar";
 import { NearLink } from "../kit/NearLink";
 import { attempt, notices } from "../kit/notice";
 import { Header } from "../shell/Header";
@@ -76,7 +77,7 @@ function Item({ item }: { item: BinItem }) {
         <Text color="graphite" fontSize="sm">
           {item.from !== "knives" && `${item.kind} · `}
           {REASONS[item.because]} {format(item.deletedAt, "d MMM yyyy, HH:mm")} ·{" "}
-          {item.daysLeft === 1 ? "1 day left" : `${item.daysLeft} days left`}
+          {`${counted(item.daysLeft, "day")} left`}
         </Text>
       </Stack>
       <HStack>

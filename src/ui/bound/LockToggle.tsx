@@ -3,6 +3,7 @@ import { IconButton } from "@chakra-ui/react";
 import { Lock, LockOpen } from "lucide-react";
 import { createContext, type ReactNode, useContext } from "react";
 import { isLocked } from "@/core/knife/design/marks";
+import { small } from "@/words/grammar";
 import { BesideLabel } from "../fields/FieldLabel";
 import { useBench, useDesign } from "../session/BenchContext";
 
@@ -26,7 +27,7 @@ function LockToggle({ label }: { label: string }) {
   const at = useContext(LockedPath);
   const { edit } = useBench();
   const locked = useDesign((d) => isLocked(d, at));
-  const name = `${locked ? "Unlock" : "Lock"} ${label.toLowerCase()}`;
+  const name = `${locked ? "Unlock" : "Lock"} ${small(label)}`;
   return (
     <IconButton
       aria-label={name}

@@ -5,6 +5,7 @@ import { writeKnifeWithin } from "@/core/exchange/files/knife/write";
 import type { ProductDesign } from "@/core/knife/design/product";
 import type { Variant } from "@/core/knife/design/variant";
 import { allVariantsOf } from "@/store/variants";
+import { byCount } from "@/words/grammar";
 import type { Client } from "@/workers/client";
 import type { FilesService } from "@/workers/files.messages";
 import { notices } from "../kit/notice";
@@ -15,7 +16,7 @@ export function downloadKnife(design: ProductDesign, variants: readonly Variant[
   download(new Blob([text], { type: "application/json" }), `${fileStem(design.name)}.euaxis.json`);
   if (leftOut === 0) return;
   notices.error({
-    title: leftOut === 1 ? "One variant is not in the file" : `${leftOut} variants are not in the file`,
+    title: byCount(leftOut, "One variant is not in the file", `${leftOut} variants are not in the file`),
     description:
       "With their imported shapes the file would be too large to be opened. Export them by themselves.",
   });

@@ -4,6 +4,7 @@ import { X } from "lucide-react";
 import type { ReactNode } from "react";
 import type { Ingredient } from "@/core/materials/own/types";
 import { MATERIAL_CLASSES } from "@/core/materials/types";
+import { small } from "@/words/grammar";
 import { FieldRow } from "../fields/FieldRow";
 import { MaterialOptions } from "../fields/MaterialOptions";
 import { useMaterials } from "../kit/materials";
@@ -47,12 +48,7 @@ export function IngredientRow({
         </NativeSelect.Root>
         {children && <Box w="110px">{children}</Box>}
         {onRemove && (
-          <IconButton
-            size="sm"
-            variant="ghost"
-            aria-label={`Remove ${label.toLowerCase()}`}
-            onClick={onRemove}
-          >
+          <IconButton size="sm" variant="ghost" aria-label={`Remove ${small(label)}`} onClick={onRemove}>
             <X />
           </IconButton>
         )}

@@ -8,6 +8,7 @@ import type { Material } from "@/core/materials/types";
 import { redefineMaterial, usesOfMaterial } from "@/store/materialUses";
 import { keepMaterial, materialBase, materialRow } from "@/store/ownMaterials";
 import type { StoredMaterial } from "@/store/rows";
+import { byCount } from "@/words/grammar";
 import { attempt, notices } from "../kit/notice";
 import type { OwnConflict } from "./ConflictChoice";
 
@@ -81,7 +82,7 @@ export function useOwnDialog(onKept?: (own: OwnMaterial) => void): OwnDialog {
         void attempt(`${own.name} cannot be changed now`, async () => {
           const uses = await usesOfMaterial(own.id);
           const count = uses.filter((u) => u.where !== "bin").length;
-          const many = count === 1 ? "One knife or variant is" : `${count} knives and variants are`;
+          const many = byCount(count, "One knife or variant is", `${count} knives and variants are`);
           const note = count > 0 ? `${many} made of it, and will weigh with what you save.` : undefined;
           const base = await materialBase(own.id);
           // What stands in the list is what is changed, even where this page has not shown it yet.

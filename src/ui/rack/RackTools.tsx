@@ -2,6 +2,7 @@
 import { Flex, Input, InputGroup, NativeSelect, Text } from "@chakra-ui/react";
 import { Search } from "lucide-react";
 import type { KnifeState, UseKind } from "@/core/knife/design/schema";
+import { counted } from "@/words/grammar";
 import { STATE_WORDS } from "@/words/job";
 import { USE_WORDS } from "@/words/levers";
 import { ORDERS, type Order, type RackView } from "./order";
@@ -64,7 +65,7 @@ export function RackTools({ view, onChange, shown, all }: RackToolsProps) {
         onChange={(order) => onChange({ ...view, order: order as Order })}
       />
       <Text color="graphite" ms="auto" aria-live="polite">
-        {shown === all ? `${all} ${all === 1 ? "knife" : "knives"}` : `${shown} of ${all}`}
+        {shown === all ? counted(all, "knife", "knives") : `${shown} of ${all}`}
       </Text>
     </Flex>
   );

@@ -1,4 +1,5 @@
 import { Alert, CloseButton, Stack } from "@chakra-ui/react";
+import { byCount } from "@/words/grammar";
 
 export interface RefusedFile {
   readonly name: string;
@@ -13,7 +14,7 @@ export function RefusedFiles({ files, onClose }: { files: readonly RefusedFile[]
       <Alert.Indicator />
       <Stack gap="1" flex="1" minW="0">
         <Alert.Title>
-          Not imported: {files.length === 1 ? "a file" : `${files.length} files`} could not be read
+          Not imported: {byCount(files.length, "a file", `${files.length} files`)} could not be read
         </Alert.Title>
         {files.map((f) => (
           <Alert.Description key={f.name} overflowWrap="anywhere">

@@ -4,6 +4,7 @@ import { bringIn } from "@/store/bringIn";
 import { type IncomingKnife, incomingKnives } from "@/store/incoming";
 import { freeName, takenNames } from "@/store/knives";
 import { presentWorkshop } from "@/store/workshops";
+import { byCount } from "@/words/grammar";
 import { noticeBroughtIn } from "../files/bringTogether";
 import { openKnifeFile } from "../files/files";
 import type { RefusedFile } from "./RefusedFiles";
@@ -38,13 +39,13 @@ export function useImport(): ImportState {
         }
       }
       if (knives.length === 0) return;
-      const says = `Importing ${knives.length === 1 ? "a knife" : `${knives.length} knives`}`;
+      const says = `Importing ${byCount(knives.length, "a knife", `${knives.length} knives`)}`;
       const brought = await bringIn(incomingKnives(knives, await presentWorkshop()), (done) =>
         setWorking({ says, done }),
       );
       showAll();
       const [first] = knives;
-      const what = knives.length === 1 ? `${first.design.name} is` : `${knives.length} knives are`;
+      const what = byCount(knives.length, `${first.design.name} is`, `${knives.length} knives are`);
       noticeBroughtIn(`${what} on the rack`, brought);
     } finally {
       setWorking(null);

@@ -8,6 +8,7 @@ import type { Page } from "@/core/exchange/paper/page";
 import { correction } from "@/core/exchange/paper/paper";
 import { sheetKindsOf, sheetPages } from "@/sheets/pages";
 import type { SheetSource } from "@/sheets/sheet";
+import { counted } from "@/words/grammar";
 import { missingWords, SHEET_KINDS, SHEET_WORDS, type SheetKind } from "@/words/sheets";
 import { download, fileStem } from "../files/files";
 import { notices } from "../kit/notice";
@@ -129,8 +130,7 @@ function Sheet({ kind, source }: { kind: SheetKind; source: SheetSource }) {
               {SHEET_WORDS[kind].name}
             </Text>
             <Text color="graphite" fontSize="sm">
-              {SHEET_WORDS[kind].says}{" "}
-              {pages.length > 0 && `${pages.length} ${pages.length === 1 ? "sheet" : "sheets"}.`}
+              {SHEET_WORDS[kind].says} {pages.length > 0 && `${counted(pages.length, "sheet")}.`}
             </Text>
           </Stack>
           <Button size="sm" variant="outline" disabled={pages.length === 0} onClick={() => window.print()}>

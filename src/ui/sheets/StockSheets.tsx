@@ -8,6 +8,7 @@ import type { StockSheet } from "@/core/exchange/cutting/stockSheet";
 import { DRAWING_FORMATS, type DrawingFormatId } from "@/core/exchange/files/drawings";
 import { pathData } from "@/core/exchange/files/svg/write";
 import type { Drawing } from "@/core/geometry/contours/drawing";
+import { counted } from "@/words/grammar";
 import { cutFrom } from "@/words/marks";
 import { useMaterialOf } from "../kit/materials";
 import { UnderWay } from "../kit/UnderWay";
@@ -46,8 +47,8 @@ export function StockSheets({
   return (
     <>
       <Text fontWeight="600" mt="6" mb="2">
-        On stock: {sheets.length} {sheets.length === 1 ? "sheet" : "sheets"} of {size(widthMm)} ×{" "}
-        {size(heightMm)}, each of one material and thickness
+        On stock: {counted(sheets.length, "sheet")} of {size(widthMm)} × {size(heightMm)}, each of one
+        material and thickness
       </Text>
       {failed && <Failed />}
       <UnderWay on={isLoading} says="Laying the pieces out anew …" />
@@ -106,7 +107,7 @@ function StockView({
   onSave: (() => void) | null;
 }) {
   const count = drawing.layers.length;
-  const pieces = count === 1 ? "1 piece" : `${count} pieces`;
+  const pieces = counted(count, "piece");
   return (
     <Stack gap="1" maxW="342px">
       <Box borderWidth="1px" bg="sheet" color="ink">

@@ -1,6 +1,7 @@
 "use client";
 import { useEffect } from "react";
 import { type Conflict, conflicts } from "@/store/conflicts";
+import { capital } from "@/words/grammar";
 import { attempt, notices } from "../kit/notice";
 
 /** Tells what two tabs changed at the same time; both states can be had. */
@@ -16,7 +17,7 @@ export function ConflictNotices() {
 }
 
 function tell({ what, inBin, binId }: Conflict): void {
-  const name = `${what.slice(0, 1).toUpperCase()}${what.slice(1)}`;
+  const name = capital(what);
   const take = () =>
     void attempt("It could not be put back", async () => {
       const { putBack } = await import("@/store/bin");

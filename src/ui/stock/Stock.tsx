@@ -8,6 +8,7 @@ import { MATERIAL_CLASSES, type Material, type MaterialClass } from "@/core/mate
 import { useOwnList } from "@/store/ownMaterials";
 import { useSettings } from "@/store/settings";
 import { useShop } from "@/store/shop";
+import { byCount } from "@/words/grammar";
 import { MATERIAL_CLASS_WORDS } from "@/words/materials";
 import { useMaterials } from "../kit/materials";
 import { useOwnDialog } from "../ownMaterials/useOwnDialog";
@@ -79,9 +80,9 @@ export function Stock() {
         <Box ref={setBelow} display="contents" />
         {unreadable.length > 0 && (
           <Text color="fault" role="status">
-            Of your own materials {unreadable.length === 1 ? "one" : unreadable.length} cannot be read here,
-            and {unreadable.length === 1 ? "is" : "are"} kept as{" "}
-            {unreadable.length === 1 ? "it is" : "they are"}: {unreadable.join(", ")}.
+            Of your own materials {byCount(unreadable.length, "one", String(unreadable.length))} cannot be
+            read here, and {byCount(unreadable.length, "is", "are")} kept as{" "}
+            {byCount(unreadable.length, "it is", "they are")}: {unreadable.join(", ")}.
           </Text>
         )}
         <Text color="graphite" aria-live="polite">

@@ -2,6 +2,7 @@
 import { Box, Button, HStack, Stack, Text } from "@chakra-ui/react";
 import { FileDown } from "lucide-react";
 import { createPortal } from "react-dom";
+import { counted } from "@/words/grammar";
 import { cleanedWords, rowFailureWords } from "@/words/stockTables";
 import { ChoiceField } from "../fields/ChoiceField";
 import { FileButton } from "../fields/FileButton";
@@ -89,12 +90,9 @@ function StockTablePreview({ state }: { state: StockTableState }) {
     >
       <HStack wrap="wrap">
         <Text flex="1" minW="240px" fontWeight="500">
-          {materials.length} new {materials.length === 1 ? "material" : "materials"}, {prices.length}{" "}
-          {prices.length === 1 ? "price" : "prices"}
+          {counted(materials.length, "new material")}, {counted(prices.length, "price")}
           {known > 0 && `; ${known} known already, without a price`}
-          {read.refused.length > 0 &&
-            `; ${read.refused.length} ${read.refused.length === 1 ? "line" : "lines"} left out`}
-          .
+          {read.refused.length > 0 && `; ${counted(read.refused.length, "line")} left out`}.
         </Text>
         <Button size="sm" disabled={materials.length + prices.length === 0} onClick={() => void state.take()}>
           Import

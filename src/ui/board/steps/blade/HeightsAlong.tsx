@@ -4,6 +4,7 @@ import { Plus, Trash2 } from "lucide-react";
 import type { FixedPath } from "@/core/edit/fixed/edits";
 import { freeId } from "@/core/figures/fit/openSpot";
 import { round } from "@/core/knife/design/create";
+import { small } from "@/words/grammar";
 import { LengthAt } from "../../../bound/bound";
 import { useBench } from "../../../session/BenchContext";
 
@@ -43,7 +44,7 @@ export function PointList<P extends Along>(props: PointListProps<P>) {
           <IconButton
             size="xs"
             variant="ghost"
-            aria-label={`Remove ${what.toLowerCase()} ${i + 1}`}
+            aria-label={`Remove ${small(what)} ${i + 1}`}
             onClick={() => edit({ code: "remove", list: at, at: i })}
           >
             <Trash2 />
