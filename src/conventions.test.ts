@@ -1,4 +1,4 @@
-import { readFileSync } from "node:fs";
+import { existsSync, readdirSync, readFileSync } from "node:fs";
 import { checkSync } from "recheck";
 import ts from "typescript";
 import { describe, expect, it } from "vitest";
@@ -124,5 +124,23 @@ describe("a sentence", () => {
       });
     }
     expect(own).toEqual([]);
+  });
+});
+
+describe("the documents", () => {
+  it("name files that are there", () => {
+    const documents = ["README.md", "ARCHITECTURE.md", "CONTRIBUTING.md"].concat(
+      readdirSync("docs")
+        .filter((f) => f.endsWith(".md"))
+        .map((f) => `docs/${f}`),
+      readdirSync("docs/decisions").map((f) => `docs/decisions/${f}`),
+    );
+    const gone = documents.flatMap((document) =>
+      [...readFileSync(document, "utf8").matchAll(/`((?:src|e2e)\/[\w/.-]+\.tsx?)`/g)]
+        .map(([, path]) => path)
+        .filter((path) => !existsSync(path))
+        .map((path) => `${document}: ${path}`),
+    );
+    expect(gone).toEqual([]);
   });
 });
