@@ -26,6 +26,9 @@ export interface BinItem {
   readonly daysLeft: number;
 }
 
+/** How many things lie in the bin. */
+export const binCount = (): Promise<number> => db.bin.count();
+
 /** What lies in the bin, the last deleted first. */
 export async function binItems(now = Date.now()): Promise<BinItem[]> {
   const items = await db.bin.orderBy("deletedAt").reverse().toArray();

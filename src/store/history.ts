@@ -5,7 +5,7 @@ import { RECORD_VERSION } from "@/core/knife/design/version";
 import { db } from "./db";
 import { followKept } from "./followed";
 import { readStored } from "./reading";
-import type { StepRecord, StoredDesign } from "./rows";
+import type { StepRecord, StoredDesign, StoredKnife } from "./rows";
 
 /** A knife's history keeps so many steps with it. */
 export const MOST_STEPS = 100;
@@ -153,6 +153,17 @@ export async function readTimeline(
     future,
     steps: version === RECORD_VERSION && now === stored.design ? steps : [],
   };
+}
+
+/** A knife's history as it was kept, and the numbers of all its steps: those that do not fit are written anew. */
+export async function historyOf(
+  id: string,
+  design: ProductDesign,
+  stored: StoredKnife | null,
+): Promise<{ timeline: KeptTimeline; stale: number[] } | undefined> {
+  if (!stored) return undefined;
+  const keys = await db.steps.where("knifeId").equals(id).primaryKeys();
+  return { timeline: await readTimeline(id, design, stored), stale: keys.map(([, at]) => at) };
 }
 
 /** A state put together from stored fields; null where that is no design. */

@@ -1,14 +1,11 @@
 "use client";
 import { Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
 import { useEffect, useState } from "react";
-import type { ProductDesign } from "@/core/knife/design/product";
 import { type Autosave, createAutosave } from "@/store/autosave";
-import { db } from "@/store/db";
 import { firstVisit } from "@/store/firstVisit";
-import { type KeptTimeline, readTimeline } from "@/store/history";
+import { historyOf } from "@/store/history";
 import { openKnife } from "@/store/knives";
 import type { Damaged } from "@/store/reading";
-import type { StoredKnife } from "@/store/rows";
 import { createSession, type Session } from "@/store/session";
 import { askToPersist } from "@/store/storage";
 import { damageWords } from "@/words/storage";
@@ -37,17 +34,6 @@ type Opening =
       readonly autosave: Autosave;
       readonly views: ProductViews;
     };
-
-/** A knife's history as it was kept, and the numbers of all its steps: those that do not fit are written anew. */
-async function historyOf(
-  id: string,
-  design: ProductDesign,
-  stored: StoredKnife | null,
-): Promise<{ timeline: KeptTimeline; stale: number[] } | undefined> {
-  if (!stored) return undefined;
-  const keys = await db.steps.where("knifeId").equals(id).primaryKeys();
-  return { timeline: await readTimeline(id, design, stored), stale: keys.map(([, at]) => at) };
-}
 
 /** One design: its drawing, the step at hand, and what it weighs. */
 export function Bench({ id }: { id: string }) {

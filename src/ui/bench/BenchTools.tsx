@@ -1,7 +1,7 @@
 "use client";
 import { Button, Flex, HStack, IconButton, Input, Text } from "@chakra-ui/react";
 import { FileDown, FileUp, Flag, Redo2, RotateCcw, Undo2 } from "lucide-react";
-import { useEffect, useState } from "react";
+import { useEffect, useEffectEvent, useState } from "react";
 import { useStore } from "zustand";
 import type { ProductDesign } from "@/core/knife/design/product";
 import { exportKnife } from "../files/files";
@@ -66,19 +66,20 @@ export function BenchTools({ onPattern }: { onPattern: (() => void) | null }) {
     setName(null);
   };
 
-  useEffect(() => {
-    const press = (e: KeyboardEvent) => {
-      if (!(e.ctrlKey || e.metaKey) || e.altKey) return;
-      const key = e.key.toLowerCase();
-      if (key === "s") void save();
-      else if (key === "z" && !e.shiftKey) session.undo();
-      else if (key === "y" || (key === "z" && e.shiftKey)) session.redo();
-      else return;
-      e.preventDefault();
-    };
-    window.addEventListener("keydown", press);
-    return () => window.removeEventListener("keydown", press);
+  const press = useEffectEvent((e: KeyboardEvent) => {
+    if (!(e.ctrlKey || e.metaKey) || e.altKey) return;
+    const key = e.key.toLowerCase();
+    if (key === "s") void save();
+    else if (key === "z" && !e.shiftKey) session.undo();
+    else if (key === "y" || (key === "z" && e.shiftKey)) session.redo();
+    else return;
+    e.preventDefault();
   });
+  useEffect(() => {
+    const heard = (e: KeyboardEvent) => press(e);
+    window.addEventListener("keydown", heard);
+    return () => window.removeEventListener("keydown", heard);
+  }, []);
 
   const undoWord = pastStates.length > 0 ? `Undo: ${says}` : "Nothing to undo";
   const redoWord =

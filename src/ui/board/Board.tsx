@@ -9,6 +9,7 @@ import type { Extent, Scale } from "../drawing/path";
 import { Ruler } from "../drawing/Ruler";
 import { DrawnText } from "../drawing/Text";
 import { color } from "../kit/theme";
+import { useLatest } from "../kit/useLatest";
 import { useSize } from "../kit/useSize";
 import {
   useBench,
@@ -196,8 +197,7 @@ function Station({ scale, extent, bottom }: { scale: Scale; extent: Extent; bott
   const { setStationMm } = useBench();
   const stationMm = useBenchState((s) => s.stationMm);
   const line = useRef<SVGLineElement>(null);
-  const limits = useRef({ scale, extent });
-  limits.current = { scale, extent };
+  const limits = useLatest({ scale, extent });
   useEffect(() => {
     const svg = line.current?.ownerSVGElement;
     const hover = (e: PointerEvent) => {
@@ -208,7 +208,7 @@ function Station({ scale, extent, bottom }: { scale: Scale; extent: Extent; bott
     };
     svg?.addEventListener("pointermove", hover);
     return () => svg?.removeEventListener("pointermove", hover);
-  }, [setStationMm]);
+  }, [setStationMm, limits]);
   const x = scale.originX + stationMm * scale.pxPerMm;
   return (
     <line

@@ -1,5 +1,5 @@
 "use client";
-import { type KeyboardEvent, type PointerEvent, useEffect, useRef } from "react";
+import { type KeyboardEvent, type PointerEvent, useEffect, useEffectEvent, useRef } from "react";
 import { roundTo } from "@/core/base/number";
 import type { Point } from "@/core/geometry/curve/bezier";
 import { useSettings } from "@/store/settings";
@@ -82,9 +82,8 @@ export function DragPoint({
     end();
   };
   // A point that goes away while it is dragged, with its step or by an undo, ends its drag.
-  const ending = useRef(end);
-  ending.current = end;
-  useEffect(() => () => ending.current(), []);
+  const endNow = useEffectEvent(end);
+  useEffect(() => () => endNow(), []);
   const press = (e: KeyboardEvent<SVGGElement>) => {
     const step = (snapMm || 0.5) * (e.shiftKey ? 10 : 1);
     const by: Record<string, [number, number]> = {

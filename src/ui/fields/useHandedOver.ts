@@ -7,10 +7,9 @@ import { ROUNDING } from "@/core/base/tolerances";
  */
 export function useHandedOver(value: number) {
   const under = useRef<{ readonly since: number; readonly figure: number } | null>(null);
-  // Whatever it was answered by, the figure, a rounded one or one from elsewhere: that is what it is now.
-  if (under.current !== null && under.current.since !== value) under.current = null;
   const differs = (from: number, next: number) => Math.abs(next - from) > ROUNDING;
-  const now = () => under.current?.figure ?? value;
+  // Whatever it was answered by, the figure, a rounded one or one from elsewhere: that is what it is now.
+  const now = () => (under.current?.since === value ? under.current.figure : value);
   return {
     /** What it is, or will be once it is kept. */
     now,

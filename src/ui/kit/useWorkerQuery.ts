@@ -4,6 +4,7 @@ import type { ProductDesign } from "@/core/knife/design/product";
 import type { BenchService } from "@/workers/bench.messages";
 import type { Client } from "@/workers/client";
 import { createBenchWorker } from "@/workers/services";
+import { useLatest } from "./useLatest";
 
 /** A query rests this long after an edit, ms: not every key is answered. */
 const REST_MS = 60;
@@ -20,13 +21,6 @@ function useClient<S>(create: () => Client<S>): { readonly current: Client<S> | 
     };
   }, [create]);
   return client;
-}
-
-/** The latest of a value, for what happens later than the drawing that it was given to. */
-function useLatest<T>(value: T): { readonly current: T } {
-  const latest = useRef(value);
-  latest.current = value;
-  return latest;
 }
 
 export interface WorkerQuery<About, T> {

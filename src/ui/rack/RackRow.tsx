@@ -33,9 +33,11 @@ export const RackRow = memo(function RackRow({ id, figures, reach }: Props) {
   const fresh = useKept(() => getKnife(id), [id]);
   const known = useStore(figures, (s) => s.known.get(id));
   const failure = useStore(figures, (s) => s.failure);
-  if (fresh) remember(id, fresh);
   const reading = fresh ?? lastRead.get(id);
   const updatedAt = reading?.ok ? reading.record.updatedAt : null;
+  useEffect(() => {
+    if (fresh) remember(id, fresh);
+  }, [fresh, id]);
   const seen = useRef(updatedAt);
   useEffect(() => {
     if (updatedAt !== null && seen.current !== null && updatedAt !== seen.current) figures.changed(id);

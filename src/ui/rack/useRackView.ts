@@ -1,9 +1,10 @@
 "use client";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { createStore, useStore } from "zustand";
 import { digests } from "@/store/digests";
 import type { RackFigureStore } from "@/store/rackFigures";
 import { useKept } from "@/store/useKept";
+import { useLast } from "../kit/useLast";
 import { needsDigests, type RackView, shownIds, WHOLE_RACK } from "./order";
 
 /** As the maker left it, until the tab is closed. */
@@ -24,10 +25,7 @@ export function useRackView(ids: readonly string[], figures: RackFigureStore): S
   const view = useStore(left);
   const needed = needsDigests(view);
   const read = useKept(async () => (needed ? digests() : null), [needed]);
-  // While it is read again what was read before serves.
-  const last = useRef<Awaited<ReturnType<typeof digests>> | null>(null);
-  if (read) last.current = read;
-  const known = read ?? last.current;
+  const known = useLast(read);
   const weighed = useOrderedBy(figures, view.order === "weight" || view.order === "balance");
   const shown = useMemo(
     () => (needed && !known ? null : shownIds(ids, view, known, weighed)),

@@ -1,5 +1,4 @@
 "use client";
-import { useLiveQuery } from "dexie-react-hooks";
 import { useMemo } from "react";
 import type { Bill } from "@/core/figures/cost/bill";
 import { today } from "@/core/knife/design/job";
@@ -8,6 +7,7 @@ import type { Option, SheetSource } from "@/sheets/sheet";
 import { usePaper } from "@/store/paper";
 import { useSettings } from "@/store/settings";
 import { useShop } from "@/store/shop";
+import { useKept } from "@/store/useKept";
 import { variantsOf } from "@/store/variants";
 import { dayWords } from "@/words/job";
 import { createWeigher } from "@/workers/services";
@@ -25,7 +25,7 @@ export function useSheetSource(): SheetSource | null {
   const { units } = useSettings();
   const paper = usePaper();
   const { currency } = useShop();
-  const kept = useLiveQuery(() => variantsOf(knifeId).catch(() => NONE), [knifeId]) ?? NONE;
+  const kept = useKept(() => variantsOf(knifeId), [knifeId]) ?? NONE;
   const variants = useMemo(() => onlyFixed(kept), [kept]);
   const others = useMemo(() => variants.map((v) => v.design), [variants]);
   const designs = useMemo(() => [design, ...others], [design, others]);

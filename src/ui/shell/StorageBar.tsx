@@ -2,8 +2,8 @@
 import { Alert, Button, HStack } from "@chakra-ui/react";
 import { useEffect, useState } from "react";
 import { useStore } from "zustand";
-import { BACKUP_FOLDER, db } from "@/store/db";
-import { ready, storage } from "@/store/storage";
+import { takeUpKeptFolder } from "@/store/keptFolder";
+import { storage } from "@/store/storage";
 import { stepWords } from "@/words/backup";
 import { TROUBLE_WORDS } from "@/words/storage";
 import { useSaveBackup } from "../backup/useSaveBackup";
@@ -17,10 +17,7 @@ export function StorageBar() {
   const unsafe = state === "memory" || waiting.size > 0;
   useEffect(() => {
     // The folder that backups go to by themselves is taken up wherever one comes in.
-    ready()
-      .then(() => db.device.get(BACKUP_FOLDER))
-      .then((kept) => kept && import("@/store/folder").then((m) => m.takeUpFolder()))
-      .catch((error: unknown) => console.error("no backup is made by itself", error));
+    takeUpKeptFolder().catch((error: unknown) => console.error("no backup is made by itself", error));
   }, []);
   useEffect(() => {
     if (!unsafe) return;

@@ -1,4 +1,5 @@
 import { useLayoutEffect, useRef } from "react";
+import { useLatest } from "../kit/useLatest";
 import { type Resting, settle, settled } from "./settle";
 
 /**
@@ -8,8 +9,7 @@ import { type Resting, settle, settled } from "./settle";
  */
 export function useSettling(balanceMm: number, follows: boolean, show: (resting: Resting) => void): void {
   const resting = useRef<Resting | null>(null);
-  const showing = useRef(show);
-  showing.current = show;
+  const showing = useLatest(show);
   useLayoutEffect(() => {
     const still = follows || window.matchMedia("(prefers-reduced-motion: reduce)").matches;
     if (resting.current === null || still) resting.current = { atMm: balanceMm, speedMmS: 0 };
@@ -24,7 +24,7 @@ export function useSettling(balanceMm: number, follows: boolean, show: (resting:
     };
     if (!settled(resting.current, balanceMm)) frame = requestAnimationFrame(next);
     return () => cancelAnimationFrame(frame);
-  }, [balanceMm, follows]);
+  }, [balanceMm, follows, showing]);
   // Bars are drawn again with every scale: what stands on the beam is put in its place again.
   useLayoutEffect(() => {
     if (resting.current) showing.current(resting.current);
