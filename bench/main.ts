@@ -224,7 +224,7 @@ if (drags.length === 0) console.log(`No ${CHROMIUM}: drags were not measured.`);
 const frame = drags[0] ? quantile(drags[0].frames, 0.5) : Number.NaN;
 /** A drag that changes nothing has a readout or none to measure: too few say nothing. */
 const FEWEST = 10;
-const told = drags.map((d) => {
+const perDrag = drags.map((d) => {
   const at = (values: readonly number[], q: number, unit = 1) =>
     values.length < FEWEST ? null : Number((quantile(values, q) / unit).toFixed(1));
   return {
@@ -236,8 +236,8 @@ const told = drags.map((d) => {
     "readout p95, frames of an idle drag": at(d.readouts, 0.95, frame),
   };
 });
-if (told.length > 0) console.table(told);
+if (perDrag.length > 0) console.table(perDrag);
 writeFileSync(
   "bench-result.json",
-  `${JSON.stringify({ knife: KNIFE, parts: assembly.parts.length, rows, drags: told }, null, 2)}\n`,
+  `${JSON.stringify({ knife: KNIFE, parts: assembly.parts.length, rows, drags: perDrag }, null, 2)}\n`,
 );

@@ -54,7 +54,7 @@ test("unit, outline, role, datum and holes are chosen by keyboard; the guard's o
   await unit.selectOption("m");
   await expect(page.getByRole("main").getByRole("alert")).toContainText("Choose another unit");
   await expect(found).toHaveCount(0);
-  await unit.selectOption("told");
+  await unit.selectOption("stated");
   await found.getByRole("button", { name: /guard/ }).first().focus();
   await page.keyboard.press("Enter");
   await page.getByLabel("The picked outline is").selectOption("guard");

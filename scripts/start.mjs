@@ -9,7 +9,7 @@ ensureBuild();
 const wanted = Number(process.env.PORT || 3000);
 if (!Number.isInteger(wanted) || wanted < 1 || wanted > 65535)
   fail(`PORT must be a port number, not "${process.env.PORT}".`);
-// This machine alone, unless told otherwise: HOST=0.0.0.0 serves the whole network.
+// This machine alone, unless HOST says otherwise: HOST=0.0.0.0 serves the whole network.
 const host = process.env.HOST || "127.0.0.1";
 const port = process.env.PORT ? wanted : await firstFree(wanted);
 
@@ -24,10 +24,10 @@ const server = spawn(
 );
 for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => server.kill(signal));
 server.on("exit", (code) => process.exit(code ?? 0));
-let told = false;
+let announced = false;
 server.stdout.on("data", (chunk) => {
-  if (told || !/ready/i.test(String(chunk))) return;
-  told = true;
+  if (announced || !/ready/i.test(String(chunk))) return;
+  announced = true;
   console.log(`Euaxis is at http://${host === "127.0.0.1" ? "localhost" : host}:${port} (Ctrl+C ends it)`);
 });
 

@@ -19,7 +19,7 @@ const DRAWN_MM = 40;
 const IN_A_ROW = { few: 3, many: 4 };
 const OPTION_MM = 15;
 const GAP_MM = 5;
-/** Differences that are told of an option; of more, how many there are. */
+/** Differences that are listed of an option; of more, how many there are. */
 const MOST_TOLD = 5;
 
 /** The knife from both sides, with how much smaller it is drawn. */
@@ -104,10 +104,10 @@ function optionCell(maker: SheetMaker, option: Option, widthMm: number, price: s
   const { report, units } = maker.source;
   const drawn = knifeFigure(option.design, "right", { widthMm, heightMm: OPTION_MM });
   const heavier = option.massG - report.massG;
-  const told = differences(maker, option);
+  const listed = differences(maker, option);
   const lines = [
     writing(option.name, widthMm - 6, { sizeMm: 3.4, bold: true }),
-    ...told.map((t) => writing(t, widthMm, { sizeMm: 2.9 })),
+    ...listed.map((t) => writing(t, widthMm, { sizeMm: 2.9 })),
     writing(
       `${printMass(option.massG, units)}, ${besideWords(heavier, units)}. It balances ${balanceWords(option.balanceMm, option.design, units)}.`,
       widthMm,

@@ -16,7 +16,7 @@ import { placedMark } from "@/core/knife/layout/bladeMarks";
 import { faceTitle, holeLine, pieceLines, pieceTitle } from "@/words/sheets";
 import type { SheetMaker } from "./sheet";
 
-/** Pieces that are told apart by an index, so that they come back to the same place. */
+/** Pieces that are distinguished by an index, so that they come back to the same place. */
 const INDEXED = ["pommel", "butt-plate"];
 
 /** Every part at its own size, the faces that are marked out on pieces, gauges of the handle's sections, and the front bevel's. */

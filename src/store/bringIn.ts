@@ -19,7 +19,7 @@ export interface BroughtIn {
   readonly undo: () => Promise<{ readonly kept: number }>;
 }
 
-/** Rows after which is told how far it is. */
+/** Rows after which progress is reported. */
 const TELL_EVERY = 25;
 
 /**

@@ -11,7 +11,7 @@ export interface Conflict {
   readonly binId: string;
 }
 
-/** Conflicts in the order in which they were found, to be told. */
+/** Conflicts in the order in which they were found, to be reported. */
 export const conflicts = createStore<{ readonly found: readonly Conflict[] }>(() => ({ found: [] }));
 
 /** Takes down a conflict: whoever shows notices tells of it. */

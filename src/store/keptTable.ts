@@ -138,16 +138,16 @@ async function writeOnto(
   onClash: "ask" | "keep-both",
 ): Promise<Saved> {
   const table = tableNamed<Row>(spec.name);
-  let told: Parameters<typeof noteConflict>[0] | null = null;
+  let conflict: Parameters<typeof noteConflict>[0] | null = null;
   const saved = await db.transaction(
     "rw",
     [table as Table, db.bin, db.pictures],
     async (): Promise<Saved> => {
-      told = null;
+      conflict = null;
       const theirs = await table.get(primaryKeyOf(spec.name, mine));
       const noted = async (row: Row, inBin: "theirs" | "mine") => {
         const binId = await putIntoBin(spec, row, "other-tab");
-        told = { table: spec.name, what: calledIn(spec, row), inBin, binId };
+        conflict = { table: spec.name, what: calledIn(spec, row), inBin, binId };
       };
       if (!theirs && base !== null) {
         if (onClash === "keep-both") await noted(mine, "mine");
@@ -165,7 +165,7 @@ async function writeOnto(
       return { ok: true, row, waits: false };
     },
   );
-  if (told) noteConflict(told);
+  if (conflict) noteConflict(conflict);
   return saved;
 }
 

@@ -128,7 +128,7 @@ export function createRackFigures(weigh: Weigh, extentOf: (design: ProductDesign
         checked.add(id);
         unkept.set(id, record);
         fresh.set(id, record);
-        // Figures out of sight are told together: the list is not drawn again for each.
+        // Figures out of sight are published together: the list is not drawn again for each.
         if (first.includes(id) || Date.now() - toldAt > TELL_EVERY_MS) tell();
         if (unkept.size >= BATCH) await keep();
       } else {

@@ -83,8 +83,8 @@ async function check({ design, version }: StoredDesign): Promise<DesignReading> 
     return { ok: false, reason: { code: "newer", version: from, known: RECORD_VERSION } };
   const reading = readDesign(design, from, "design");
   if (reading.ok) return { ok: true, design: reading.design };
-  const told = reading.code === "invalid" || reading.code === "other-product";
-  return { ok: false, reason: told ? reading : { code: "invalid", problems: [] } };
+  const isSpecific = reading.code === "invalid" || reading.code === "other-product";
+  return { ok: false, reason: isSpecific ? reading : { code: "invalid", problems: [] } };
 }
 
 export async function readKnifeRecord(stored: StoredKnife): Promise<Reading<KnifeRecord>> {

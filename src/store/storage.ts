@@ -61,7 +61,7 @@ async function open(): Promise<void> {
   try {
     await openMemoryAgain();
   } catch (error) {
-    // Not even that: every question fails, and is told to by whoever asks; what is made is held as unwritten.
+    // Not even that: every question fails, and whoever asks reports it; what is made is held as unwritten.
     console.error("there is no database in memory either", error);
   }
   storage.setState({ state: "memory", trouble });

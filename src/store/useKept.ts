@@ -6,7 +6,7 @@ import { ready, storage } from "./storage";
 
 /**
  * What a question to the database answers, kept up to date; undefined before it has answered, and where it fails. A
- * failing database takes no page down: that it fails is told by whoever writes to it, or by its opening. The question
+ * failing database takes no page down: that it fails is reported by whoever writes to it, or by its opening. The question
  * asks the database before it waits for anything else: what it asked after that would not be followed.
  */
 export function useKept<T>(question: () => Promise<T>, deps: unknown[]): T | undefined {

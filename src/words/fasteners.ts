@@ -3,7 +3,7 @@ import type { FastenerKind } from "@/core/kinds/fasteners/registry";
 import type { ItemName, Naming } from "@/core/knife/layout/itemNames";
 import { smallFirst } from "./grammar";
 
-/** What a kind of fastener is called, where more is told of it than of most. */
+/** What a kind of fastener is called, with more fields than most. */
 interface FastenerWords {
   readonly name: string;
   /** Several of them, as they are bought. */

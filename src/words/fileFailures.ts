@@ -13,7 +13,7 @@ export function fileFailureWords(failure: Extract<FixedReading, { ok: false }>):
     case "not-json":
       return `The file is damaged: it stops being JSON at line ${failure.line}, column ${failure.column}.`;
     case "key-twice":
-      return `"${failure.key}" stands twice in one place, the second time at line ${failure.line}, column ${failure.column}: which of the two holds cannot be told.`;
+      return `"${failure.key}" stands twice in one place, the second time at line ${failure.line}, column ${failure.column}: it is not clear which of the two holds.`;
     case "foreign":
       return 'This is not a Euaxis knife: the file does not begin with "format": "euaxis-knife".';
     case "no-version":

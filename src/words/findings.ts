@@ -179,7 +179,7 @@ const WORDS: Record<FaultRule, (f: Finding, mm: Say, grams: Say) => string> = {
   "shape-missing": () =>
     "The imported shape is missing or damaged. Import it again, or choose another shape.",
   "shape-crosses-itself": () =>
-    "The imported shape crosses itself, so what is inside it cannot be told. Join its bodies into one where it was drawn.",
+    "The imported shape crosses itself, so what is inside it is not defined. Join its bodies into one where it was drawn.",
   "shape-too-folded": (f) =>
     `A line across the knife passes in and out of the imported shape ${count(f.measured)} times; up to ${count(f.limit)} can be weighed. Turn it another way, or draw it plainer.`,
   "shapes-too-fine": (f) =>

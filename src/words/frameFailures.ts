@@ -8,7 +8,7 @@ export function frameFailureWords(failure: FrameFailure, kind: string): string {
     case "not-json":
       return "It is damaged, or no text.";
     case "key-twice":
-      return `"${failure.key}" stands twice in one place: which of the two holds cannot be told.`;
+      return `"${failure.key}" stands twice in one place: it is not clear which of the two holds.`;
     case "foreign-key":
       return `"${failure.key}" is no part of ${kind}.`;
     case "foreign":

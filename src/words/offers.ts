@@ -17,7 +17,7 @@ import { small } from "./grammar";
 import { leverWords } from "./levers";
 import { PIECE_WORDS, pieceWords } from "./parts";
 
-/** What a field that a fix sets is called, by the end of its path; shares are told in %. */
+/** What a field that a fix sets is called, by the end of its path; shares are in %. */
 const FIELD_WORDS: Readonly<Record<string, string>> = {
   diameterMm: "diameter",
   seatMm: "seat from the middle",

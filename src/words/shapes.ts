@@ -25,7 +25,7 @@ export function shapeFailureWords(failure: ShapeFailure, units: UnitSystem): str
     case "empty":
       return "The shape encloses nothing.";
     case "crosses-itself":
-      return "The shape crosses itself, so what is inside it cannot be told. Join its bodies into one where it was drawn.";
+      return "The shape crosses itself, so what is inside it is not defined. Join its bodies into one where it was drawn.";
     case "open":
       return `The shape is not closed: ${failure.edges} of its edges do not join two triangles, so it has no weight. Close it where it was drawn.`;
     case "size":

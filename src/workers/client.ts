@@ -30,7 +30,7 @@ export function createClient<S>(startWorker: () => Worker, { withinMs, waiting }
   let worker: Worker | null = null;
   let service: Remote<S> | null = null;
   let disposed = false;
-  /** Questions that are with the worker: each is told when the worker ends. */
+  /** Questions that are with the worker: each is answered when the worker ends. */
   const sent = new Set<(answer: Answer<never>) => void>();
   let next: Waiting | null = null;
 

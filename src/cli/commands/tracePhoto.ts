@@ -20,13 +20,13 @@ import type { Input } from "../command";
 import { bytesWithin, fixedIn, numberIn, withinTime, writeTo } from "../input";
 import { Refusal } from "../refusal";
 
-/** How far round a corner that was told the sheet's edges are looked for, as a share of the picture's width. */
+/** How far round a given corner the sheet's edges are looked for, as a share of the picture's width. */
 const REACH_SHARE = 0.01;
 
 /** What of a trace's options a photo asks for. */
 type PhotoInput = Input<"onto" | "out" | "scale" | "paper" | "corners" | "shape" | "threshold">;
 
-/** Puts the outline and the holes in a photo onto a knife; places are told in the picture's own pixels, as it is seen. */
+/** Puts the outline and the holes in a photo onto a knife; places are in the picture's own pixels, as it is seen. */
 export async function tracePhoto(
   { args: [path], needed, text }: PhotoInput,
   as: OutlineRole | "holes",
@@ -45,8 +45,8 @@ export async function tracePhoto(
   if (!plane.ok) throw new Refusal(scaleFailureWords(plane));
   const shape = text("shape") ?? "dark";
   if (shape !== "dark" && shape !== "light") throw new Refusal(`--shape is dark or light, not "${shape}"`);
-  const told = text("threshold");
-  const threshold = told === undefined ? null : numberIn(told, "--threshold");
+  const typed = text("threshold");
+  const threshold = typed === undefined ? null : numberIn(typed, "--threshold");
   const flat = withinTime(() => flattenedPhoto(photo, plane.plane));
   const seen = withinTime(() => shapesInPhoto(flat, { ...USUAL_SEEING, shape, threshold }));
   const before = (await fixedIn(onto)).design;

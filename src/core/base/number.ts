@@ -17,6 +17,6 @@ export const degrees = (radiansOf: number) => (radiansOf * 180) / Math.PI;
 /** Slack that keeps a value that is a tenth already from being taken to the next, in tenths. */
 const TENTH = 1e-6;
 
-/** Up, or down, to a tenth: as sizes are told. */
+/** Up, or down, to a tenth: as sizes are given. */
 export const upToTenth = (value: number) => Math.ceil(value * 10 - TENTH) / 10;
 export const downToTenth = (value: number) => Math.floor(value * 10 + TENTH) / 10;

@@ -21,7 +21,7 @@ export interface SavedBackup {
 
 /** Pieces are put together to so many bytes before the browser is given them: it may lay them on its disk then. */
 const PART_BYTES = 8_000_000;
-/** What a row counts for beside a picture while progress is told, bytes. */
+/** What a row counts for beside a picture while progress is reported, bytes. */
 const ROW_BYTES = 2_000;
 
 /**

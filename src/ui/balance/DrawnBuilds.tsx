@@ -16,7 +16,7 @@ import { useSettledDesign } from "../session/BenchContext";
 const COUNTS = [1000, 4000, 20_000, 100_000] as const;
 const BINS = 24;
 
-/** Builds drawn at random in a worker, told of as they are drawn, until they are all there or it is called off. */
+/** Builds drawn at random in a worker, reported as they are drawn, until they are all there or it is called off. */
 export function DrawnBuilds() {
   const design = useSettledDesign();
   const units = useUnits();

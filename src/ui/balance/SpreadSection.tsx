@@ -74,11 +74,11 @@ export const SpreadSection = memo(function SpreadSection() {
 function Causes({ design, spread, units }: { design: Design; spread: Spread; units: UnitSystem }) {
   const materialOf = useMaterialOf();
   const partRefs = useMemo(() => dimensionPartRefs(design), [design]);
-  const told = spread.shares
+  const largest = spread.shares
     .filter((x) => Math.abs(x.massG) > 0.02 || Math.abs(x.balanceMm) > 0.02)
     .slice(0, MOST_TOLD);
   const metric = units === "metric";
-  const rows = told.map((x) => ({
+  const rows = largest.map((x) => ({
     name: leverWords(x.id, materialOf),
     balance: Math.abs(x.balanceMm) / (metric ? 1 : MM_PER_INCH),
     mass: Math.abs(x.massG) / (metric ? 1 : GRAMS_PER_OUNCE),
@@ -119,7 +119,7 @@ function Causes({ design, spread, units }: { design: Design; spread: Spread; uni
       </Box>
       <Figures
         label="Causes of the spread"
-        rows={told}
+        rows={largest}
         keyOf={(x) => x.id}
         none="Nothing varies."
         speaks={(x) => partRefs.get(x.id) ?? partRefsOfMaterial(design, x.id)}

@@ -90,7 +90,7 @@ const notWhole = (c: Column) =>
 const onBlade = (mm: number | null | undefined, lengthMm: number) =>
   mm !== null && mm !== undefined && mm > 0 && mm < lengthMm ? mm : null;
 
-/** So many inputs are told at once; the rest when they are asked for. */
+/** So many inputs are shown at once; the rest when they are asked for. */
 const FEW = 12;
 
 /** The table with differences: figures first, then what is made differently. */

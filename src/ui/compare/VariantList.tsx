@@ -196,7 +196,7 @@ function Name({ variant }: { variant: VariantRecord<Design> }) {
   );
 }
 
-const MOST_TOLD = 3;
+const MOST_LISTED = 3;
 
 function Unlike(props: { of: Design; now: Design; units: UnitSystem }) {
   const both = [props.now, props.of];
@@ -211,11 +211,11 @@ function Unlike(props: { of: Design; now: Design; units: UnitSystem }) {
     ),
   ];
   if (all.length === 0) return <Text color="graphite">nothing: they are alike</Text>;
-  const told = all.slice(0, MOST_TOLD);
-  const more = all.length - told.length;
+  const listed = all.slice(0, MOST_LISTED);
+  const more = all.length - listed.length;
   return (
     <Text fontSize="sm">
-      {told.join("; ")}
+      {listed.join("; ")}
       {more > 0 && ` and ${more} more`}
     </Text>
   );

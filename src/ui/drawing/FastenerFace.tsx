@@ -24,7 +24,7 @@ export function FastenerFace({ fastener: f, scale, line }: FaceProps) {
   return kindOf(f)
     .face(f)
     .map((mark, i) => (
-      // biome-ignore lint/suspicious/noArrayIndexKey: marks are told by their order
+      // biome-ignore lint/suspicious/noArrayIndexKey: marks are identified by their order
       <Mark key={i} at={{ x: f.xMm, y: f.yMm }} mark={mark} scale={scale} line={line} />
     ));
 }

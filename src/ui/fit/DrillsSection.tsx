@@ -40,7 +40,7 @@ export function DrillsSection({ sheet }: { sheet: FitSheet }) {
   const [threads, setThreads] = useState(false);
   const groups = useMemo(() => holeGroups(design, sheet.holes), [design, sheet]);
   const units = useUnits();
-  // A drill is told in thousandths where inches are read, whether or not a maker reads fractions.
+  // A drill is given in thousandths where inches are read, whether or not a maker reads fractions.
   const system = units === "metric" ? "metric" : "inch";
   const size = (mm: number) => printLength(mm, system, 2);
   const both = (d: Drill) =>

@@ -7,7 +7,7 @@ const Toasts = dynamic(() => import("./Toasts").then((m) => m.Toasts), { ssr: fa
 
 /** Where notices appear. What shows them is fetched with the first one. */
 export function Notices() {
-  const [told, setTold] = useState(false);
-  useEffect(() => whenFirstTold(() => setTold(true)), []);
-  return told ? <Toasts /> : null;
+  const [needed, setNeeded] = useState(false);
+  useEffect(() => whenFirstTold(() => setNeeded(true)), []);
+  return needed ? <Toasts /> : null;
 }

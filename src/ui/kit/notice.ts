@@ -9,19 +9,19 @@ export interface Notice {
   readonly action?: { readonly label: string; readonly onClick: () => void };
 }
 
-let told = false;
+let hasNotice = false;
 const waiting = new Set<() => void>();
 
-/** Calls back when the first notice is told, at once if one was. Gives back how to stop waiting. */
+/** Calls back with the first notice, at once if there was one. Gives back how to stop waiting. */
 export function whenFirstTold(call: () => void): () => void {
-  if (told) call();
+  if (hasNotice) call();
   else waiting.add(call);
   return () => waiting.delete(call);
 }
 
 function tell(kind: "success" | "error" | "info" | "create"): (notice: Notice) => void {
   return (notice) => {
-    told = true;
+    hasNotice = true;
     for (const call of waiting) call();
     waiting.clear();
     void import("./Toasts").then(({ toaster }) => toaster[kind](notice));

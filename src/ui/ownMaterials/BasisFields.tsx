@@ -112,7 +112,7 @@ const FIELDS: Fields = {
   ),
 };
 
-/** What a density is worked out from, to be told. */
+/** What a density is worked out from, in words. */
 export function BasisFields({
   basis,
   onChange,

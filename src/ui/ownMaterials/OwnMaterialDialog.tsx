@@ -51,16 +51,16 @@ export default function OwnMaterialDialog(props: DialogProps) {
   const [tried, setTried] = useState(false);
   const [leaving, setLeaving] = useState(false);
   const leave = () => (sameData(own, start) ? onClose() : setLeaving(true));
-  // What was told of each kind of basis: looking at another loses nothing.
-  const told = useRef<Partial<Record<BasisKind, DensityBasis>>>({});
+  // What was typed for each kind of basis: looking at another loses nothing.
+  const typed = useRef<Partial<Record<BasisKind, DensityBasis>>>({});
   const units = useUnits();
   const put = (by: Partial<OwnMaterial>) => setOwn((now) => ({ ...now, ...by }));
   const reading = densityOf(own.density);
   const name = own.name.trim();
   const toBasis = (kind: BasisKind) => {
-    told.current[own.density.kind] = own.density;
+    typed.current[own.density.kind] = own.density;
     const from = reading.ok ? reading.densityGcc : { typical: 1, low: 0.9, high: 1.1 };
-    put({ density: told.current[kind] ?? plainBasis(kind, from) });
+    put({ density: typed.current[kind] ?? plainBasis(kind, from) });
   };
   // In a field that is not taken Escape gives the figure back that was there.
   const stay = (e: Event) => {

@@ -42,7 +42,7 @@ export function Side({ of, value, ...props }: NumberProps) {
 
 export function Plain({ of, unit, ...props }: NumberProps & { unit: string }) {
   const [min, max] = BASIS_LIMITS[of];
-  // What is told in per cent is kept so.
+  // What is typed in per cent is kept so.
   return <ShareField {...props} min={min} max={max} unit={unit} factor={1} digits={3} />;
 }
 

@@ -14,9 +14,9 @@ import type { PatternState } from "./usePattern";
 export function UnitChoice({ state }: { state: PatternState }) {
   const { pattern, reachMm } = state;
   if (!pattern) return null;
-  const told = pattern.drawing.mmPerUnit;
+  const stated = pattern.drawing.mmPerUnit;
   const units = (Object.keys(UNITS) as DrawingUnit[]).map((u) => ({
-    value: u as DrawingUnit | "told",
+    value: u as DrawingUnit | "stated",
     name: UNIT_WORDS[u],
   }));
   return (
@@ -24,9 +24,9 @@ export function UnitChoice({ state }: { state: PatternState }) {
       label="Drawn in"
       wide
       value={pattern.unit}
-      choices={told === null ? units : [{ value: "told", name: "As the file says" }, ...units]}
+      choices={stated === null ? units : [{ value: "stated", name: "As the file says" }, ...units]}
       onChange={state.setUnit}
-      help={`${told === null ? "The file does not say; this is the likely one. " : ""}The drawing is ${reachMm.toFixed(1)} mm (${(reachMm / 25.4).toFixed(2)} in) over all.`}
+      help={`${stated === null ? "The file does not say; this is the likely one. " : ""}The drawing is ${reachMm.toFixed(1)} mm (${(reachMm / 25.4).toFixed(2)} in) over all.`}
     />
   );
 }

@@ -5,7 +5,7 @@ import { LengthField } from "../fields/LengthField";
 import { ShareField } from "../fields/ShareField";
 import type { PhotoState } from "./usePhoto";
 
-/** How shapes are told from their ground; each change is seen at once. */
+/** How shapes are separated from their background; each change is seen at once. */
 export function SeeingFields({ state }: { state: PhotoState }) {
   const { seeing, found } = state;
   const at = seeing.threshold ?? found?.threshold ?? 128;

@@ -16,11 +16,11 @@ import type { Client } from "@/workers/client";
 import type { PatternService } from "@/workers/pattern.messages";
 import { createPatternReader } from "@/workers/services";
 
-/** A drawing that was taken in, with the unit that its maker chose, or that the file told. */
+/** A drawing that was taken in, with the unit that its maker chose, or that the file states. */
 export interface Pattern {
   readonly name: string;
   readonly drawing: RawDrawing;
-  readonly unit: DrawingUnit | "told";
+  readonly unit: DrawingUnit | "stated";
 }
 
 export interface PatternState {
@@ -42,7 +42,7 @@ export interface PatternState {
 }
 
 const mmPerUnitOf = (drawing: RawDrawing, unit: Pattern["unit"]): number =>
-  unit === "told" ? (drawing.mmPerUnit ?? 1) : UNITS[unit];
+  unit === "stated" ? (drawing.mmPerUnit ?? 1) : UNITS[unit];
 
 /** Reads drawings in a worker, one at a time; what cannot be read leaves what was there before. */
 export function usePattern(): PatternState {
@@ -104,7 +104,7 @@ export function usePattern(): PatternState {
       return false;
     }
     const { drawing } = answer.value;
-    const unit = drawing.mmPerUnit === null ? likelyUnit(drawing) : "told";
+    const unit = drawing.mmPerUnit === null ? likelyUnit(drawing) : "stated";
     setPattern({ name: file.name, drawing, unit });
     void find(drawing, mmPerUnitOf(drawing, unit));
     return true;

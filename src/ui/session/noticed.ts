@@ -18,7 +18,7 @@ export const NOTHING_NOTICED: Noticed = {
   since: { faults: new Map(), trade: new Map() },
 };
 
-/** What a finding is told by from one state of the knife to the next; of several alike, by their order. */
+/** What identifies a finding from one state of the knife to the next; of several alike, by their order. */
 export function keysOf(findings: readonly Finding[]): string[] {
   const counts = new Map<string, number>();
   return findings.map(({ rule, subject, items, part, piece }) => {

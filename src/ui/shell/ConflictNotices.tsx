@@ -7,10 +7,10 @@ import { attempt, notices } from "../kit/notice";
 /** Tells what two tabs changed at the same time; both states can be had. */
 export function ConflictNotices() {
   useEffect(() => {
-    let told = conflicts.getState().found.length;
+    let shown = conflicts.getState().found.length;
     return conflicts.subscribe(({ found }) => {
-      for (const conflict of found.slice(told)) tell(conflict);
-      told = found.length;
+      for (const conflict of found.slice(shown)) tell(conflict);
+      shown = found.length;
     });
   }, []);
   return null;

@@ -25,7 +25,7 @@ export const HighlightMarks = memo(function HighlightMarks({
     <g pointerEvents="none" data-testid="highlighted" data-marked={highlighted.partRefs.join(" ")}>
       {loops.map((loop, i) => (
         <path
-          // biome-ignore lint/suspicious/noArrayIndexKey: loops are told by their order
+          // biome-ignore lint/suspicious/noArrayIndexKey: loops are identified by their order
           key={i}
           d={chordPath(loop, scale)}
           fill={color("oxide")}

@@ -19,7 +19,7 @@ type Ambiguous = Extract<StockReading, { code: "ambiguous" }>;
 export interface StockTableState {
   readonly read: Read | null;
   readonly wrong: string | null;
-  /** A column whose decimal mark has to be told. */
+  /** A column whose decimal mark has to be asked for. */
   readonly ambiguous: Ambiguous | null;
   readonly decimal: DecimalMark | "ask";
   /** What is done now; `cancel` is null of what ends by itself. */

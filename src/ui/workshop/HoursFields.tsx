@@ -39,7 +39,7 @@ export function HoursFields({ hours, onChange }: { hours: Hours; onChange: (to: 
 
 function DayRow(props: { name: string; day: Hours[number]; onChange: (day: Hours[number]) => void }) {
   const { name, day, onChange } = props;
-  // What is typed stands while it is no day yet: a time is typed digit by digit, and each is told.
+  // What is typed stands while it is no day yet: a time is typed digit by digit, and each is heard.
   const [typed, setTyped] = useState<Partial<Record<keyof Day, string>>>({});
   const nextOf = (of: typeof typed): Day => ({
     fromMin: minutesIn(of.fromMin ?? "") ?? day?.fromMin ?? USUAL.fromMin,

@@ -75,7 +75,7 @@ export function printFraction(inches: number): string {
   return `${sign}${whole > 0 ? `${whole} ` : ""}${over}/${under}`;
 }
 
-/** Ounces are told to this part of one where fractions are read: half of it is under 2 g. */
+/** Ounces are given to this part of one where fractions are read: half of it is under 2 g. */
 const EIGHTHS = 8;
 
 /**

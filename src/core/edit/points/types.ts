@@ -10,7 +10,7 @@ import type { Draft } from "../draft";
 /** A curve on the handle, by what it shapes: a joint along it, or the outline of halves at one end. */
 export type CurveName = "lengthwise" | "front" | "rear";
 
-/** A piece of a handle, by what it is and what it is told from others by. */
+/** A piece of a handle, by what it is and what distinguishes it from others. */
 export interface PieceName {
   readonly role: PieceRole;
   readonly naming: Naming;
@@ -69,7 +69,7 @@ export type OnePoint =
   | "recess-front"
   | "hole-bottom";
 
-/** Points that it may have several of, told apart by their number. */
+/** Points that it may have several of, distinguished by their number. */
 export type CountedPoint =
   | "on-spine"
   | "on-edge"
@@ -99,7 +99,7 @@ export interface BenchPoint {
   readonly corner?: boolean;
   readonly move: (d: Draft<Design>, to: Point) => void;
   readonly remove?: (d: Draft<Design>) => void;
-  /** What follows a number that was typed: measures that are told by the point. */
+  /** What follows a number that was typed: measures that depend on the point. */
   readonly after?: (d: Draft<Design>) => void;
   /** None for a point that can only be dragged: its number stands in the panel. */
   readonly fields: readonly PointField[];

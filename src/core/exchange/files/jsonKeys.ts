@@ -20,7 +20,7 @@ export interface KeyTwice {
 
 /**
  * The first key that stands twice in one object of a JSON text, or null: a parser would keep the last without a word.
- * `value` is what the text was parsed to: where it has as many keys as the text, none stands twice, which is told at once.
+ * `value` is what the text was parsed to: where it has as many keys as the text, none stands twice, which is seen at once.
  */
 export function keyTwice(text: string, value: unknown): KeyTwice | null {
   return namesIn(text) === keysOf(value) ? null : searched(text);

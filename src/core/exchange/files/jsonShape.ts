@@ -6,7 +6,7 @@ export interface JsonLimits {
 }
 
 /**
- * Whether a text of JSON stays within limits, told by its brackets, colons and commas before anything of it is parsed, in
+ * Whether a text of JSON stays within limits, judged by its brackets, colons and commas before anything of it is parsed, in
  * one run over it. Of a text that is no JSON it says nothing: the parser does.
  */
 export function isWithin(text: string, limits: JsonLimits): boolean {
@@ -22,7 +22,7 @@ const NO_LIMITS: JsonLimits = {
   values: Number.POSITIVE_INFINITY,
 };
 
-/** The names of a text, told by their colons; null past a limit. */
+/** The names of a text, counted by their colons; null past a limit. */
 function namesUpTo(text: string, { depth, keys, values }: JsonLimits): number | null {
   let [open, colons, commas] = [0, 0, 0];
   for (let i = 0; i < text.length; i++) {

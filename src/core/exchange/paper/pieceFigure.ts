@@ -14,7 +14,7 @@ const LETTER_GAP_MM = 0.4;
 const DIAGONAL = Math.SQRT1_2;
 const LINE_MM = TEXT_MM * 1.3;
 
-/** A hole that is drilled into a part, with the letter that its line is told by; one that does not go through is dashed. */
+/** A hole that is drilled into a part, with the letter of its line; one that does not go through is dashed. */
 export interface MarkedHole {
   readonly x: number;
   readonly y: number;

@@ -3,7 +3,7 @@ import type { Point } from "../../geometry/curve/bezier";
 /** Points of a circle lie this near to it, mm, or within this share of its radius. */
 const ROUND_MM = 0.03;
 const ROUND_SHARE = 0.01;
-/** A circle is told by so many points at least. */
+/** A circle is recognised by so many points at least. */
 const FEWEST = 8;
 
 /**

@@ -64,7 +64,7 @@ export function proposedPlacing(
   return shiftedTo(upright, { x: end.x - frontAt.x, y: end.y - frontAt.y });
 }
 
-/** The placing with its datum at a place told in its own frame. */
+/** The placing with its datum at a place in its own frame. */
 function shiftedTo(placing: Placing, to: Point): Placing {
   const back = after(turned(placing.tipDeg), stretched(1, placing.mirrored ? -1 : 1));
   const off = through(back, to);

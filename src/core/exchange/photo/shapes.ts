@@ -8,7 +8,7 @@ import { type GreyImage, otsuThreshold, shadeAt, smoothed } from "./image";
 import type { TruePlane } from "./planeScale";
 import { withoutSpecks } from "./specks";
 
-/** How a shape is told from its ground. */
+/** How a shape is separated from its background. */
 export interface Seeing {
   readonly shape: "dark" | "light";
   /** Shade that parts shape and ground; null for the one that parts them best. */
@@ -137,7 +137,7 @@ function onLocalEdge(image: GreyImage, border: readonly number[][], perMm: numbe
     const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
     if (!(length > 0)) return [x, y];
     const [nx, ny] = [-(b[1] - a[1]) / length, (b[0] - a[0]) / length];
-    // Contours run through pixels' corners: shades are told for their middles.
+    // Contours run through pixels' corners: shades are sampled at their middles.
     const shade = (s: number) => shadeAt(image, x - 0.5 + nx * s, y - 0.5 + ny * s);
     const far = BESIDE_MM * perMm;
     const [low, high] = [shade(-far), shade(far)];

@@ -13,7 +13,7 @@ export interface InputDifference {
 const COMPARED = ["blade", "tang", "handle", "guard", "fasteners"] as const;
 
 /** Inputs that a trait names already. */
-const TOLD = [
+const COVERED = [
   /^blade\.(steel|lengthMm|heelHeightMm|spineMm|tipThicknessMm|tip\.style|grind\.kind)$/,
   /^blade\.measured\.of\.asWeighed\./,
   /^tang\.(kind|end\.kind|lengthMm|short\.lengthMm|endThicknessMm|taper\.buttMm)$/,
@@ -53,12 +53,12 @@ export function differingInputs(designs: readonly Design[]): InputDifference[] {
   });
   const traits = differingTraits(designs);
   const paths = [...new Set(leaves.flatMap((l) => [...l.keys()]))];
-  // What one knife has none of is told by what the other has in its place.
+  // What one knife has none of is covered by what the other has in its place.
   const whole = paths.filter((path) => !paths.some((p) => p.startsWith(`${path}.`)));
   return whole.flatMap((path) => {
     const values = leaves.map((l) => l.get(path));
     // Ids only tell items apart; the rest of what is left out here, a trait that differs has named.
-    const told = /\.id$/.test(path) || (traits.length > 0 && TOLD.some((t) => t.test(path)));
-    return told || values.every((v) => sameData(v, values[0])) ? [] : [{ path, values }];
+    const isCovered = /\.id$/.test(path) || (traits.length > 0 && COVERED.some((t) => t.test(path)));
+    return isCovered || values.every((v) => sameData(v, values[0])) ? [] : [{ path, values }];
   });
 }

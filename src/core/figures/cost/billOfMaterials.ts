@@ -38,7 +38,7 @@ export type MaterialLine =
       readonly diameterMm: number;
       readonly lengthMm: number;
     }
-  /** By its mass alone: glue, and fittings that no outline of stock is told for. */
+  /** By its mass alone: glue, and fittings that have no outline of stock. */
   | { readonly kind: "mass"; readonly what: PartKey | "glue"; readonly key: string; readonly massG: number }
   | { readonly kind: "hardware"; readonly key: Hardware; readonly count: number };
 

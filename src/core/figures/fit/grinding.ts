@@ -43,7 +43,7 @@ export interface GrindingAids {
   readonly stations: readonly GrindStation[];
 }
 
-/** Shares of the ground length at which faces are told. */
+/** Shares of the ground length at which faces are listed. */
 const SHARES = [0.02, 0.2, 0.4, 0.6, 0.8, 0.95];
 
 /** The blade's ground faces along it, and the lines to grind to. Common practice, geometry. */
@@ -229,7 +229,7 @@ export interface FlatsAt {
   readonly secondMm: readonly [number, number];
 }
 
-/** Shares of the handle's length at which its flats are told. */
+/** Shares of the handle's length at which its flats are listed. */
 const FLAT_SHARES = [0.12, 0.38, 0.62, 0.88];
 
 /**

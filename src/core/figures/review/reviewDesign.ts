@@ -13,7 +13,7 @@ import { TANG_RULES } from "./rules/tangRules";
 import { TARGET_RULES } from "./rules/targetRules";
 import type { Finding, Found, TradeRule } from "./types";
 
-/** Every rule of the trade, in the order that findings are told. */
+/** Every rule of the trade, in the order of findings. */
 export const RULES: readonly Rule[] = [
   ...TANG_RULES,
   ...PIN_RULES,

@@ -200,15 +200,15 @@ export function tune<Finding>(
   );
   const landing = sorted.filter((a) => a.lands);
   const seen = new Set<string>();
-  const told = new Set<Strategy>();
+  const kept = new Set<Strategy>();
   return (landing.length > 0 ? landing : sorted)
     .filter((a) => {
       // One answer a strategy, but for those that do not land.
-      if (a.lands && told.has(a.strategy)) return false;
+      if (a.lands && kept.has(a.strategy)) return false;
       const key = JSON.stringify([...a.changes].sort((p, q) => p.id.localeCompare(q.id)));
       if (seen.has(key)) return false;
       seen.add(key);
-      told.add(a.strategy);
+      kept.add(a.strategy);
       return true;
     })
     .slice(0, 4);

@@ -137,8 +137,8 @@ export class Cut {
     if (steps > 0 || this.needed.length === 0) this.enter(here);
     this.orderAt(middle);
     // Flat faces, or one surface that tells where it passes each of them: nothing crosses within the panel.
-    const told = this.curved.length === 1 && this.slices[this.curved[0]]!.crossings !== null;
-    const one = this.isFine || this.curved.length === 0 || this.needed.length === 1 || told;
+    const isGiven = this.curved.length === 1 && this.slices[this.curved[0]]!.crossings !== null;
+    const one = this.isFine || this.curved.length === 0 || this.needed.length === 1 || isGiven;
     if (one || this.isSorted(y0, y1)) this.keepOrder(y0, y1, middle, turned);
     else this.partByOrder(y0, y1, turned);
   }

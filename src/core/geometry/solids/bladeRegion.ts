@@ -45,7 +45,7 @@ export function bladeRegion(blade: GroundBlade): Region {
   };
 }
 
-/** The plunge line's height is told from the edge where it begins. */
+/** The plunge line's height is measured from the edge where it begins. */
 export function plungeHeight({ outline, ricassoMm, lengthMm }: GroundBlade): number {
   return (
     outline.cut(Math.min(Math.max(ricassoMm, outline.xRange[0]) + INSIDE_MM, lengthMm - INSIDE_MM))[0] ?? 0

@@ -30,7 +30,7 @@ export class ClosingZone {
   private readonly innerY: number;
   private readonly innerParameter: number;
 
-  /** `side` is +1 for the end at higher y. `placed` is told what was placed and by which parameter. */
+  /** `side` is +1 for the end at higher y. `placed` is called with what was placed and by which parameter. */
   constructor(
     private readonly middleY: number,
     private readonly half: number,

@@ -198,7 +198,7 @@ function spanOf<T>(
   return { ends: [end(places[first], places[first - 1]), end(places[last], places[last + 1])], found };
 }
 
-/** The last place toward `outside` where something is found, by halving; what is found on the way is told. */
+/** The last place toward `outside` where something is found, by halving; what is found on the way is reported. */
 function narrowed<T>(
   inside: number,
   outside: number,

@@ -37,7 +37,7 @@ export type RegionKind =
   | { readonly kind: "bar" }
   /** An outline from the side, thicknesses along x and a section. */
   | { readonly kind: "loft" }
-  /** A plate across the knife, its width told at each height. */
+  /** A plate across the knife, its width given at each height. */
   | {
       readonly kind: "plate";
       /** The same with x and y exchanged: its sections are rectangles then. */

@@ -102,7 +102,7 @@ function trimmed(solid: Manifold, { normal, offsetMm }: HalfSpace, keep: "near" 
   return solid.trimByPlane([x / size, y / size, z / size], offsetMm / size);
 }
 
-/** One region as a solid; null where it is empty, or told by another (sides of planes, further layers of a mesh). */
+/** One region as a solid; null where it is empty, or part of another (sides of planes, further layers of a mesh). */
 function solidOf(
   kernel: ManifoldToplevel,
   scope: KernelScope,

@@ -65,7 +65,7 @@ export function placedMesh(mesh: TriangleMesh, place: MeshPlace, frontX: number)
   return { vertices: out, triangles: mesh.triangles };
 }
 
-/** What a stored shape is told by: a worker is given another object with every question. */
+/** What identifies a stored shape: a worker is given another object with every question. */
 export const shapeKey = (stored: Pick<StoredMesh, "vertices" | "triangles">): string =>
   `${stored.vertices}|${stored.triangles}`;
 

@@ -55,7 +55,7 @@ function checkIds(design: Design, report: Report): void {
   const { handle } = design;
   const halves = halvesOf(handle);
   const items = [...piecesOf(handle), ...ringsOf(handle), ...jointsOf(handle), ...halves, ...handle.grooves];
-  // What is drilled, sawn and pointed at by its id is told apart among all of its sort; all else within its own list.
+  // What is drilled, sawn and pointed at by its id has its own among all of its sort; all else within its own list.
   const pointedAt = [...design.fasteners, ...holesOf(design), ...slotsOf(design), ...items];
   const named = new Set<string>();
   for (const ids of [pointedAt.map((i) => i.id), ...idLists(design)])

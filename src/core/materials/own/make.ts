@@ -7,7 +7,7 @@ export const ownId = (random: string) => `${OWN_PREFIX}${random}`;
 const DENSEST_WOOD_GCC = 1.4;
 const COMMON_WOOD: Density = { typical: 0.7, low: 0.62, high: 0.78 };
 
-/** A material to begin from: as heavy as a common hardwood, to be told otherwise. */
+/** A material to begin from: as heavy as a common hardwood, to be changed. */
 export function plainOwn(id: string): OwnMaterial {
   return {
     id,

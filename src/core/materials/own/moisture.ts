@@ -1,7 +1,7 @@
 /** Percent of moisture above which wood does not swell any more, and the volume that it gains up to there for each unit of specific gravity. */
 const SATURATED = 30;
 const SWELLS = 0.265;
-/** Moisture content that densities of dry wood are told at, percent. */
+/** Moisture content that densities of dry wood are stated at, percent. */
 export const USUAL_MOISTURE = 12;
 
 const belowSaturation = (percent: number) => Math.max(0, SATURATED - percent) / SATURATED;

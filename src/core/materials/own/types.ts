@@ -102,7 +102,7 @@ export const OWN_PREFIX = "own-";
 /** Least and most of any density, g/cm³: lighter than any wood and heavier than any metal there is nothing to build with. */
 export const DENSITY_LIMITS = [0.03, 23] as const;
 
-/** Least and most of what a basis is told by, in the units of its names. */
+/** Least and most of the figures of a basis, in the units of its names. */
 export const BASIS_LIMITS = {
   massG: [0.01, 100_000],
   offG: [0, 1000],

@@ -39,7 +39,7 @@ export type StockReading =
       readonly cleaned: readonly CleanedName[];
     }
   | { readonly ok: false; readonly code: "too-large" | "not-text" | "no-columns" | "too-many-rows" }
-  /** A column's figures can be read in two ways: the decimal mark has to be told. */
+  /** A column's figures can be read in two ways: the decimal mark has to be asked for. */
   | { readonly ok: false; readonly code: "ambiguous"; readonly column: string; readonly text: string };
 
 /** What columns may be called, in small letters without units. */

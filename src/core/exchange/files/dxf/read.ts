@@ -41,7 +41,7 @@ const MM_PER_UNIT: ReadonlyMap<number, number> = new Map([
   [14, 100],
 ]);
 
-/** Entities that are told in a frame of their own: seen from behind, x runs the other way. The others are in the drawing's. */
+/** Entities that are given in a frame of their own: seen from behind, x runs the other way. The others are in the drawing's. */
 const IN_OWN_FRAME = ["CIRCLE", "ARC", "LWPOLYLINE", "POLYLINE", "INSERT"];
 const MIRRORED: Affine = [-1, 0, 0, 1, 0, 0];
 
@@ -202,7 +202,7 @@ class EntityReader {
         this.heights(e.controlPoints);
         const control = e.controlPoints.map(at);
         const spline = { degree: e.degree ?? 3, knots: e.knots, control, weights: e.weights };
-        // One that is told by places to run through has no control points.
+        // One that is given by places to run through has no control points.
         if (!isSound(spline)) this.pass("SPLINE");
         else {
           this.work.spend(e.knots.length * SPLINE_CHORDS * (spline.degree + 1));

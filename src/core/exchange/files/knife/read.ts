@@ -24,7 +24,7 @@ export interface Problem {
 export type KnifeFailure =
   | { readonly ok: false; readonly code: "too-large"; readonly bytes: number; readonly limit: number }
   | { readonly ok: false; readonly code: "not-utf8" }
-  /** Nested deeper, or with more names and values, than any knife: told before it is parsed. */
+  /** Nested deeper, or with more names and values, than any knife: refused before it is parsed. */
   | { readonly ok: false; readonly code: "too-complex" }
   | {
       readonly ok: false;

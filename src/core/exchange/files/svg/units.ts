@@ -1,6 +1,6 @@
 import { measureIn, numbersIn } from "./numbers";
 
-/** Millimetres to the units that lengths of a drawing are told in. @see CSS Values and Units 3, absolute lengths. */
+/** Millimetres to the units that lengths of a drawing are in. @see CSS Values and Units 3, absolute lengths. */
 const MM: ReadonlyMap<string, number> = new Map([
   ["mm", 1],
   ["cm", 10],
