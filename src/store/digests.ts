@@ -17,7 +17,7 @@ export interface Digest {
   readonly text: string;
 }
 
-/** Names of every material that a design's record speaks of. */
+/** Names of every material that a design's record refers to. */
 function materialNames(value: unknown, into: Set<string>): void {
   if (typeof value === "string") {
     const name = value.length <= 60 ? shippedMaterial(value)?.name : undefined;

@@ -1,6 +1,6 @@
 /**
  * What each kind of edit makes of a design, by its code, from the fields that say it. One that has no meaning for the design
- * as it is now, because what it speaks of is gone, gives back the same design.
+ * as it is now, because what it refers to is gone, gives back the same design.
  */
 export type EditTable<D> = Readonly<Record<string, (design: D, fields: never) => D>>;
 

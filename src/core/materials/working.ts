@@ -36,7 +36,7 @@ const OTHER_WOOD = moves(0.0015, 0.003, "between the woods of the table; from me
 /** Stabilised wood moves about a third as far as the same wood. From memory. */
 const STABILISED_SHARE = 1 / 3;
 
-/** How a material moves with moisture, or null of one that does not to speak of. */
+/** How a material moves with moisture, or null of one that hardly does. */
 export function movementOf(material: Material): Movement | null {
   const { class: cls } = material;
   const as = worksAs(material);

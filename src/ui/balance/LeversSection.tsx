@@ -56,7 +56,7 @@ export const LeversSection = memo(function LeversSection({ onTry }: { onTry: (gh
           rows={levers}
           keyOf={(l) => `${l.id} ${l.amount}`}
           none="Nothing can be changed."
-          speaks={(l) => partRefs.get(l.id) ?? []}
+          partRefsOf={(l) => partRefs.get(l.id) ?? []}
           columns={[
             { name: "Change", of: (l) => stepWords(l, units, materialOf) },
             { name: "Weight", number: true, of: (l) => signed(l.massG, (v) => printMass(v, units)) },

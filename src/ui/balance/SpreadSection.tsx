@@ -122,7 +122,7 @@ function Causes({ design, spread, units }: { design: Design; spread: Spread; uni
         rows={largest}
         keyOf={(x) => x.id}
         none="Nothing varies."
-        speaks={(x) => partRefs.get(x.id) ?? partRefsOfMaterial(design, x.id)}
+        partRefsOf={(x) => partRefs.get(x.id) ?? partRefsOfMaterial(design, x.id)}
         columns={[
           { name: "Cause", of: (x) => leverWords(x.id, materialOf) },
           { name: "Balance", number: true, of: (x) => printLength(Math.abs(x.balanceMm), units, 2) },

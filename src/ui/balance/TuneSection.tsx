@@ -116,9 +116,9 @@ function AllowedLever({ lever, partRefs, allowed, limit, onAllowed, onLimit }: A
   const materialOf = useMaterialOf();
   const name = leverWords(lever.id, materialOf);
   const clip = (mm: number) => clamp(mm, lever.low, lever.high);
-  const speaks = useHighlight(partRefs);
+  const highlight = useHighlight(partRefs);
   return (
-    <Stack gap="1" {...speaks}>
+    <Stack gap="1" {...highlight}>
       <Tick label={name} checked={allowed} onChange={onAllowed} />
       {allowed && (
         <Flex gap="1" align="center" ps="6">
@@ -170,7 +170,7 @@ function OneAnswer({
   const design = useSettledDesign();
   const units = useUnits();
   const partRefs = leverPartRefs(of);
-  const speaks = useHighlight([...new Set(a.changes.flatMap((c) => partRefs.get(c.id) ?? []))]);
+  const highlight = useHighlight([...new Set(a.changes.flatMap((c) => partRefs.get(c.id) ?? []))]);
   const unitOf = new Map(leversOf(of).map((l) => [l.id, l.unit]));
   const words = a.changes.map((c) => stepWords({ ...c, unit: unitOf.get(c.id) ?? "mm" }, units, materialOf));
   const tryIt = () => {
@@ -179,7 +179,7 @@ function OneAnswer({
     if (next) onTry({ edit: { code: "pull", amounts }, design: next, of });
   };
   return (
-    <Stack gap="1" borderLeftWidth="3px" borderLeftColor={a.lands ? "ink" : "warn"} pl="3" {...speaks}>
+    <Stack gap="1" borderLeftWidth="3px" borderLeftColor={a.lands ? "ink" : "warn"} pl="3" {...highlight}>
       <Text fontWeight="600">
         {a.lands ? STRATEGY_WORDS[a.strategy] : "Does not reach it"}: {printMass(a.massG, units)}, balance{" "}
         {printLength(a.balanceMm, units)}

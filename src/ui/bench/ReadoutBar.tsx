@@ -248,7 +248,7 @@ function Checking() {
 
 interface FindingLineProps {
   readonly finding: Finding;
-  /** What it speaks of. */
+  /** What it refers to. */
   readonly partRefs: readonly PartRef[];
   readonly says: string;
   /** What the first of its fixes sets, and does. */
@@ -260,7 +260,7 @@ interface FindingLineProps {
 const FindingLine = memo(
   function FindingLine({ finding, says, partRefs, fix, onFix }: FindingLineProps) {
     const offer = finding.fixes?.[0];
-    const speaks = useHighlight(partRefs, finding.at);
+    const highlight = useHighlight(partRefs, finding.at);
     return (
       <Text
         color={SEVERITY_TINT[finding.severity]}
@@ -268,7 +268,7 @@ const FindingLine = memo(
         lineHeight="1.3"
         mb="1"
         data-finding-line
-        {...speaks}
+        {...highlight}
       >
         <b>{SEVERITY_WORDS[finding.severity]}: </b>
         {says}

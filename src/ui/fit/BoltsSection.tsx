@@ -19,7 +19,7 @@ export function BoltsSection({ sheet }: { sheet: FitSheet }) {
         rows={sheet.seats}
         keyOf={(s) => s.id}
         none="No bolts or screws with heads."
-        speaks={(s) => [`fastener:${s.id}`]}
+        partRefsOf={(s) => [`fastener:${s.id}`]}
         columns={[
           { name: "Fastener", of: (s) => itemWords(s.name) },
           { name: "Seat to seat", number: true, of: (s) => length(s.seatToSeatMm) },

@@ -57,7 +57,7 @@ export function DrillsSection({ sheet }: { sheet: FitSheet }) {
         rows={sheet.bores}
         keyOf={(b) => `${b.use}-${b.nominalMm}-${b.thread}`}
         none="Nothing to drill."
-        speaks={(b) => b.owners.flatMap((o) => partRefOfOwner(design, o) ?? [])}
+        partRefsOf={(b) => b.owners.flatMap((o) => partRefOfOwner(design, o) ?? [])}
         columns={[
           { name: "Order", of: (b: Bore) => sheet.bores.indexOf(b) + 1 },
           { name: "Hole", of: (b) => `${BORE_WORDS[b.use]}${b.thread ? ` ${b.thread}` : ""}` },
@@ -94,7 +94,7 @@ export function DrillsSection({ sheet }: { sheet: FitSheet }) {
         rows={groups}
         keyOf={(g) => `${g.holes[0].piece}-${wayOf(g.holes[0])}`}
         none=""
-        speaks={(g) => g.holes.flatMap((h) => partRefOfOwner(design, h.owner) ?? [])}
+        partRefsOf={(g) => g.holes.flatMap((h) => partRefOfOwner(design, h.owner) ?? [])}
         columns={[
           { name: "Piece", of: (g: HoleGroup) => cutName(g.key) },
           { name: "Count", number: true, of: (g) => g.count },

@@ -76,7 +76,7 @@ function OneFinding({ finding: f, of }: { finding: Finding; of: Design | null })
   const fix = useFix();
   const [reason, setReason] = useState<string | null>(null);
   const design = useDesign();
-  const speaks = useHighlight(partRefsOfFinding(design, f), f.at);
+  const highlight = useHighlight(partRefsOfFinding(design, f), f.at);
   const words = isTradeRule(f.rule) ? RULE_WORDS[f.rule] : null;
   const rule = RULES.find((r) => r.code === f.rule);
   const accept = () => {
@@ -92,7 +92,7 @@ function OneFinding({ finding: f, of }: { finding: Finding; of: Design | null })
       pl="3"
       tabIndex={0}
       data-finding={f.rule}
-      {...speaks}
+      {...highlight}
     >
       <Text color={SEVERITY_TINT[f.severity]} fontWeight="600">
         {SEVERITY_WORDS[f.severity]}

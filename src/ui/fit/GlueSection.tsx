@@ -35,7 +35,7 @@ export function GlueSection({ sheet }: { sheet: FitSheet }) {
         rows={glue.joints}
         keyOf={(j) => j.joint}
         none="Nothing is glued."
-        speaks={(j) => JOINT_SPOTS[j.joint]}
+        partRefsOf={(j) => JOINT_SPOTS[j.joint]}
         columns={[
           { name: "Joint", of: (j) => JOINT_WORDS[j.joint] },
           { name: "Volume", number: true, of: (j) => ml(j.volumeMm3) },

@@ -46,7 +46,7 @@ export function LayoutSection({ sheet }: { sheet: FitSheet }) {
         rows={sheet.pins}
         keyOf={(p) => p.id}
         none="No pins or bolts."
-        speaks={(p) => [`fastener:${p.id}`]}
+        partRefsOf={(p) => [`fastener:${p.id}`]}
         columns={[
           { name: "Fastener", of: (p) => itemWords(p.name) },
           { name: "Behind the front", help: DATUM_HELP, number: true, of: (p) => length(p.behindMm) },

@@ -108,7 +108,7 @@ function PieceOpenings({ sheet }: { sheet: FitSheet }) {
       rows={sheet.openings}
       keyOf={(p) => String(p.number)}
       none=""
-      speaks={(p) => [partRefOf(p.key)]}
+      partRefsOf={(p) => [partRefOf(p.key)]}
       columns={[
         { name: "Piece", of: (p) => partName(p.key) },
         { name: "Open at its front", number: true, of: (p) => openingWords(p.front, length) },

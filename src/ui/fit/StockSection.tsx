@@ -70,7 +70,7 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
         rows={sheet.cut}
         keyOf={(p) => p.id}
         none="Nothing to cut."
-        speaks={(p) => [partRefOf(p.key)]}
+        partRefsOf={(p) => [partRefOf(p.key)]}
         columns={[
           { name: "Piece", of: (p) => cutName(p.key) },
           { name: "Material", of: (p) => name(p.material) },
@@ -116,7 +116,7 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
           rows={sheet.rods}
           keyOf={(r) => `${r.kind}-${r.material}-${r.diameterMm}`}
           none=""
-          speaks={(r) => partRefsOfMaterial(design, r.material).filter((s) => s.startsWith("fastener:"))}
+          partRefsOf={(r) => partRefsOfMaterial(design, r.material).filter((s) => s.startsWith("fastener:"))}
           columns={[
             {
               name: "Rod",

@@ -52,8 +52,8 @@ export function StrengthSection({ sheet: { stress, movement } }: { sheet: FitShe
         label="Movement of wood"
         rows={movement}
         keyOf={(m) => m.material}
-        none="No wood that moves to speak of."
-        speaks={(m) => partRefsOfMaterial(design, m.material)}
+        none="No wood that moves much."
+        partRefsOf={(m) => partRefsOfMaterial(design, m.material)}
         columns={[
           { name: "Wood", of: (m) => materialOf(m.material)?.name ?? m.material },
           { name: "Across", number: true, of: (m) => length(m.acrossMm) },

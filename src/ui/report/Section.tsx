@@ -70,16 +70,16 @@ interface FiguresProps<R> {
   readonly columns: readonly Column<R>[];
   readonly none: string;
   readonly label: string;
-  /** Which parts of the knife a row speaks of, and where on it: they are marked on the drawing in sight. */
-  readonly speaks?: (row: R) => readonly PartRef[];
+  /** Which parts of the knife a row refers to, and where on it: they are marked on the drawing in sight. */
+  readonly partRefsOf?: (row: R) => readonly PartRef[];
   readonly place?: (row: R) => Point | null;
 }
 
 /**
- * Rows of figures; numbers to the right. Says so when there are none. Rows that speak of parts are one stop for the Tab key;
+ * Rows of figures; numbers to the right. Says so when there are none. Rows that refer to parts are one stop for the Tab key;
  * the arrow keys go from row to row.
  */
-export function Figures<R>({ rows, keyOf, columns, none, label, speaks, place }: FiguresProps<R>) {
+export function Figures<R>({ rows, keyOf, columns, none, label, partRefsOf, place }: FiguresProps<R>) {
   const [stop, setStop] = useState(0);
   if (rows.length === 0) return <Text color="graphite">{none}</Text>;
   // Several columns may go without a name.
@@ -130,12 +130,12 @@ export function Figures<R>({ rows, keyOf, columns, none, label, speaks, place }:
         </Table.Header>
         <Table.Body onKeyDown={keys}>
           {rows.map((row, i) =>
-            speaks || place ? (
+            partRefsOf || place ? (
               <HighlightingRow
                 key={keyOf(row, i)}
                 index={i}
                 stop={i === Math.min(stop, rows.length - 1)}
-                partRefs={speaks?.(row) ?? []}
+                partRefs={partRefsOf?.(row) ?? []}
                 at={place?.(row) ?? null}
                 onStop={setStop}
               >
@@ -161,13 +161,13 @@ interface HighlightingRowProps {
   readonly children: ReactNode;
 }
 
-/** A row that marks what it speaks of on the drawing in sight, and is marked when that is pointed at there. */
+/** A row that marks what it refers to on the drawing in sight, and is marked when that is pointed at there. */
 function HighlightingRow({ index, stop, partRefs, at, onStop, children }: HighlightingRowProps) {
-  const { onFocus, ...speaks } = useHighlight(partRefs, at);
+  const { onFocus, ...highlight } = useHighlight(partRefs, at);
   const lit = usePointedAt(partRefs);
   return (
     <Table.Row
-      {...speaks}
+      {...highlight}
       onFocus={() => {
         onStop(index);
         onFocus();

@@ -34,11 +34,11 @@ export interface Reviewed<D extends ProductDesign = Design> extends Review {
   readonly trying: boolean;
 }
 
-/** What a row, a finding or a change that is pointed at speaks of: parts of the knife, or a place on it. */
+/** What a row, a finding or a change that is pointed at refers to: parts of the knife, or a place on it. */
 export interface Highlighted {
   readonly partRefs: readonly PartRef[];
   readonly at: Point | null;
-  /** Whether it is pointed at on the drawing itself: what speaks of it is marked then. */
+  /** Whether it is pointed at on the drawing itself: what refers to it is marked then. */
   readonly onDrawing: boolean;
 }
 
@@ -59,7 +59,7 @@ export interface BenchState<D extends ProductDesign = Design> {
   readonly review: Reviewed<D> | null;
   /** Since when each finding has been there. */
   readonly noticed: Noticed;
-  /** What is spoken of, marked on the drawing that is in sight. */
+  /** What is referred to, marked on the drawing that is in sight. */
   readonly highlighted: Highlighted | null;
   /** The same by what is pointed at, and by what has the focus: what was come to last is marked. */
   readonly highlightedBy: Readonly<Record<HighlightedBy, Highlighted | null>>;

@@ -6,7 +6,7 @@ import { chordPath, type Scale, toPx } from "../drawing/path";
 import { color } from "../kit/theme";
 import { useBenchState } from "../session/BenchContext";
 
-/** Marks on a side view what is spoken of: its outline, or a ring round a place. */
+/** Marks on a side view what is referred to: its outline, or a ring round a place. */
 export const HighlightMarks = memo(function HighlightMarks({
   design,
   scale,

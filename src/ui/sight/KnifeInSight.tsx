@@ -17,7 +17,7 @@ const MARGIN_PX = 22;
 const RULER_PX = 26;
 
 /**
- * The knife over a sheet that scrolls: numbered as the sheet's rows are; what a row or a finding speaks of is marked on it,
+ * The knife over a sheet that scrolls: numbered as the sheet's rows are; what a row or a finding refers to is marked on it,
  * and a part that is picked on it brings up what is said of it.
  */
 export function KnifeInSight({ sheet, tallestPx }: { sheet: () => Element | null; tallestPx: number }) {

@@ -23,7 +23,7 @@ function nameOf(design: Design, { partRef, key }: ReturnType<typeof pickable>[nu
 
 /**
  * The parts of a side view, to be picked: one stop for the Tab key, arrow keys go from part to part, front to butt. Pointed
- * at, a part is marked, and with it whatever speaks of it.
+ * at, a part is marked, and with it whatever refers to it.
  */
 export const PickTargets = memo(function PickTargets({ design, scale, onPick }: PickProps) {
   const { setHighlight } = useBench();

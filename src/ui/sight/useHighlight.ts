@@ -5,7 +5,7 @@ import { useBench, useBenchState } from "../session/BenchContext";
 import type { HighlightedBy } from "../session/benchState";
 
 /**
- * Handlers for an element that speaks of parts of the knife, or of a place on it: pointed at, or come to by the keyboard,
+ * Handlers for an element that refers to parts of the knife, or of a place on it: pointed at, or come to by the keyboard,
  * these are marked on the drawing that is in sight.
  */
 export function useHighlight(partRefs: readonly PartRef[], at: Point | null = null) {

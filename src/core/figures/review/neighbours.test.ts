@@ -25,7 +25,7 @@ const MEASURED = RULES.filter((r) => r.limit > 0 && r.unit !== "none");
 const SHARES = [0.01, 0.1, 0.3, 0.7, 1, 1.4, 3, 10, 100];
 const HALVINGS = 8;
 
-/** Where one rule begins, or ceases, to speak of a subject: its finding just there. */
+/** Where one rule begins, or ceases, to concern a subject: its finding just there. */
 interface Border {
   readonly subject: string | null;
   readonly limit: number;

@@ -20,7 +20,7 @@ import { TRIPS } from "./trips.fixtures";
 const sound = newDesign("Sedge");
 const ALL: (readonly [string, Design])[] = [...DEMO_KNIVES, ...Object.entries(CONSTRUCTIONS)];
 
-describe("what a row, a finding or a change speaks of", () => {
+describe("what a row, a finding or a change refers to", () => {
   it("is a part by its id, both sides of it, or all of its kind", () => {
     expect(partRefOf({ kind: "scale", number: null, side: "left" })).toBe("scale");
     expect(partRefOf({ kind: "bolster", sort: "rear", side: "pair" })).toBe("bolster:rear");

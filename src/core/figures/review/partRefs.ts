@@ -11,7 +11,7 @@ import { assembleDrawn } from "../views/drawn";
 import { silhouette } from "../views/silhouette";
 
 /**
- * What of a knife is spoken of by a row, a finding or a change: a part's id, or what the ids of several parts begin with
+ * What of a knife is referred to by a row, a finding or a change: a part's id, or what the ids of several parts begin with
  * ("scale" of both sides, "fastener:pin-1" of a pin and its bore).
  */
 export type PartRef = string;
@@ -104,7 +104,7 @@ function itemsOf(design: Design): [PartKey["kind"], readonly { readonly id: stri
   ].map(([kind, items]) => [kind as PartKey["kind"], items as readonly { readonly id: string }[]]);
 }
 
-/** What a finding speaks of. It costs no outline: lines of findings are drawn again at every step of a drag. */
+/** What a finding refers to. It costs no outline: lines of findings are drawn again at every step of a drag. */
 export function partRefsOfFinding(
   design: Design,
   f: {

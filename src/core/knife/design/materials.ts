@@ -11,7 +11,7 @@ export const materialsIn = (design: Pick<ProductDesign, "materials">): MaterialO
 /** Where nothing is made of anything: own materials by their definition, shapes, and what is said. */
 const NOT_MADE_OF: ReadonlySet<string> = new Set(["materials", "meshes", "names", "locked", "notes", "name"]);
 
-/** Ids of own materials that a record speaks of anywhere, in order. */
+/** Ids of own materials that a record refers to anywhere, in order. */
 export function ownIdsIn(record: unknown): ReadonlySet<string> {
   const found = new Set<string>();
   const walk = (value: unknown): void => {
