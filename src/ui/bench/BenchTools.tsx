@@ -17,18 +17,144 @@ const KEPT_WORDS = {
   failed: "Not saved",
 } as const;
 
+const SIZE = { base: "xs", xl: "sm" } as const;
+
 /** What can be done with the knife as a whole: name, undo, reference, export. */
 export function BenchTools({ onPattern }: { onPattern: (() => void) | null }) {
-  const { knifeId, session, autosave, state, edit } = useBenchOf<ProductDesign>();
+  const { knifeId, session } = useBenchOf<ProductDesign>();
+  useKeys();
+  return (
+    <Flex align="center" gap={{ base: "1", xl: "3" }} minW="0">
+      <NameField />
+      <UndoButtons />
+      <ReferenceButtons />
+      {onPattern && (
+        <IconButton
+          size={SIZE}
+          variant="ghost"
+          aria-label="Bring in a pattern"
+          title="Bring in a pattern: outlines and holes of a drawing"
+          onClick={onPattern}
+        >
+          <FileDown />
+        </IconButton>
+      )}
+      <IconButton
+        size={SIZE}
+        variant="ghost"
+        aria-label="Export file"
+        title="Export file"
+        onClick={() => void exportKnife(knifeId, session.getState().design)}
+      >
+        <FileUp />
+      </IconButton>
+      <Kept />
+    </Flex>
+  );
+}
+
+/** Undo, redo and "save" by their keys. */
+function useKeys(): void {
+  const { session, autosave } = useBenchOf<ProductDesign>();
+  const save = async () => {
+    if (await autosave.flush())
+      notices.success({
+        id: "saved",
+        title: "Saved",
+        description: "Every change is saved by itself.",
+        duration: 2500,
+      });
+    else notices.error({ id: "saved", title: "Not saved", description: "The browser did not take it." });
+  };
+  const press = useEffectEvent((e: KeyboardEvent) => {
+    if (!(e.ctrlKey || e.metaKey) || e.altKey) return;
+    const key = e.key.toLowerCase();
+    if (key === "s") void save();
+    else if (key === "z" && !e.shiftKey) session.undo();
+    else if (key === "y" || (key === "z" && e.shiftKey)) session.redo();
+    else return;
+    e.preventDefault();
+  });
+  useEffect(() => {
+    const heard = (e: KeyboardEvent) => press(e);
+    window.addEventListener("keydown", heard);
+    return () => window.removeEventListener("keydown", heard);
+  }, []);
+}
+
+function NameField() {
+  const { edit } = useBenchOf<ProductDesign>();
   const kept = useProduct((d) => d.name);
-  const changed = useChanged();
+  const [name, setName] = useState<string | null>(null);
+  const rename = () => {
+    const next = name?.trim();
+    if (next) edit({ code: "set", path: "name", to: next });
+    setName(null);
+  };
+  return (
+    <Input
+      size="sm"
+      w="130px"
+      minW="84px"
+      fontWeight="600"
+      variant="flushed"
+      aria-label="Name of the knife"
+      title={name ?? kept}
+      maxLength={80}
+      value={name ?? kept}
+      onChange={(e) => setName(e.target.value)}
+      onBlur={rename}
+      onKeyDown={(e) => {
+        if (e.key === "Enter") e.currentTarget.blur();
+        if (e.key === "Escape") setName(null);
+      }}
+    />
+  );
+}
+
+function UndoButtons() {
+  const { session } = useBenchOf<ProductDesign>();
   // Only these: tracking is paused and taken up again at every step of a drag.
   const pastStates = useStore(session.temporal, (t) => t.pastStates);
   const futureStates = useStore(session.temporal, (t) => t.futureStates);
-  const says = useLastEdit();
+  const last = useLastEdit();
   const editWords = useEditWords();
+  const undoWord = pastStates.length > 0 ? `Undo: ${last}` : "Nothing to undo";
+  const redoWord =
+    futureStates.length > 0
+      ? `Redo: ${editWords(futureStates[futureStates.length - 1].last)}`
+      : "Nothing to redo";
+  return (
+    <HStack gap="0">
+      <IconButton
+        size={SIZE}
+        variant="ghost"
+        aria-label={undoWord}
+        title={`${undoWord} (Ctrl+Z)`}
+        disabled={pastStates.length === 0}
+        onClick={session.undo}
+      >
+        <Undo2 />
+      </IconButton>
+      <IconButton
+        size={SIZE}
+        variant="ghost"
+        aria-label={redoWord}
+        title={`${redoWord} (Ctrl+Y)`}
+        disabled={futureStates.length === 0}
+        onClick={session.redo}
+      >
+        <Redo2 />
+      </IconButton>
+    </HStack>
+  );
+}
+
+/** Keeps the knife as it is now to measure changes from, and goes back to what was kept so. */
+function ReferenceButtons() {
+  const { autosave, state, edit } = useBenchOf<ProductDesign>();
+  const changed = useChanged();
   const reference = useStore(autosave, (a) => a.reference);
-  const [name, setName] = useState<string | null>(null);
   const setReference = async () => {
     const { weighing } = state.getState().weighed;
     const report = weighing?.ok ? weighing.report : null;
@@ -48,87 +174,10 @@ export function BenchTools({ onPattern }: { onPattern: (() => void) | null }) {
           "The browser did not take it. Changes are measured from here as long as this tab is open.",
       });
   };
-  const save = async () => {
-    if (await autosave.flush())
-      notices.success({
-        id: "saved",
-        title: "Saved",
-        description: "Every change is saved by itself.",
-        duration: 2500,
-      });
-    else notices.error({ id: "saved", title: "Not saved", description: "The browser did not take it." });
-  };
-  const rename = () => {
-    const next = name?.trim();
-    if (next) {
-      edit({ code: "set", path: "name", to: next });
-    }
-    setName(null);
-  };
-
-  const press = useEffectEvent((e: KeyboardEvent) => {
-    if (!(e.ctrlKey || e.metaKey) || e.altKey) return;
-    const key = e.key.toLowerCase();
-    if (key === "s") void save();
-    else if (key === "z" && !e.shiftKey) session.undo();
-    else if (key === "y" || (key === "z" && e.shiftKey)) session.redo();
-    else return;
-    e.preventDefault();
-  });
-  useEffect(() => {
-    const heard = (e: KeyboardEvent) => press(e);
-    window.addEventListener("keydown", heard);
-    return () => window.removeEventListener("keydown", heard);
-  }, []);
-
-  const undoWord = pastStates.length > 0 ? `Undo: ${says}` : "Nothing to undo";
-  const redoWord =
-    futureStates.length > 0
-      ? `Redo: ${editWords(futureStates[futureStates.length - 1].last)}`
-      : "Nothing to redo";
   return (
-    <Flex align="center" gap={{ base: "1", xl: "3" }} minW="0">
-      <Input
-        size="sm"
-        w="130px"
-        minW="84px"
-        fontWeight="600"
-        variant="flushed"
-        aria-label="Name of the knife"
-        title={name ?? kept}
-        maxLength={80}
-        value={name ?? kept}
-        onChange={(e) => setName(e.target.value)}
-        onBlur={rename}
-        onKeyDown={(e) => {
-          if (e.key === "Enter") e.currentTarget.blur();
-          if (e.key === "Escape") setName(null);
-        }}
-      />
-      <HStack gap="0">
-        <IconButton
-          size={{ base: "xs", xl: "sm" }}
-          variant="ghost"
-          aria-label={undoWord}
-          title={`${undoWord} (Ctrl+Z)`}
-          disabled={pastStates.length === 0}
-          onClick={session.undo}
-        >
-          <Undo2 />
-        </IconButton>
-        <IconButton
-          size={{ base: "xs", xl: "sm" }}
-          variant="ghost"
-          aria-label={redoWord}
-          title={`${redoWord} (Ctrl+Y)`}
-          disabled={futureStates.length === 0}
-          onClick={session.redo}
-        >
-          <Redo2 />
-        </IconButton>
-      </HStack>
+    <>
       <Button
-        size={{ base: "xs", xl: "sm" }}
+        size={SIZE}
         variant="outline"
         px={{ base: "2", "2xl": "3.5" }}
         aria-label="Set reference"
@@ -142,7 +191,7 @@ export function BenchTools({ onPattern }: { onPattern: (() => void) | null }) {
       </Button>
       {reference && changed && (
         <IconButton
-          size={{ base: "xs", xl: "sm" }}
+          size={SIZE}
           variant="ghost"
           aria-label="Back to the reference"
           title="Back to the reference; can be undone"
@@ -151,28 +200,7 @@ export function BenchTools({ onPattern }: { onPattern: (() => void) | null }) {
           <RotateCcw />
         </IconButton>
       )}
-      {onPattern && (
-        <IconButton
-          size={{ base: "xs", xl: "sm" }}
-          variant="ghost"
-          aria-label="Bring in a pattern"
-          title="Bring in a pattern: outlines and holes of a drawing"
-          onClick={onPattern}
-        >
-          <FileDown />
-        </IconButton>
-      )}
-      <IconButton
-        size={{ base: "xs", xl: "sm" }}
-        variant="ghost"
-        aria-label="Export file"
-        title="Export file"
-        onClick={() => void exportKnife(knifeId, session.getState().design)}
-      >
-        <FileUp />
-      </IconButton>
-      <Kept />
-    </Flex>
+    </>
   );
 }
 

@@ -22,19 +22,58 @@ import { Figures } from "../report/Section";
 import { useBench, useDesign } from "../session/BenchContext";
 import { keyOf } from "./useColumns";
 
+type Variant = VariantRecord<Design>;
+
 /** The variants of the knife with what each weighs, how it differs from the knife now, and what can be done with it. */
-export function VariantList({ variants }: { variants: readonly VariantRecord<Design>[] }) {
-  const { knifeId, session } = useBench();
+export function VariantList({ variants }: { variants: readonly Variant[] }) {
   const design = useDesign();
   const units = useUnits();
-  const beside = useBeside(knifeId);
   const designs = useMemo(() => variants.map((v) => v.design), [variants]);
   const weighings = useWorkerQueries(createWeigher, designs, (s, d) => s.weigh(d));
-  const besideOf = (v: VariantRecord<Design>) => ({ kind: "variant" as const, id: v.id });
-  const lies = (v: VariantRecord<Design>) => beside.some((b) => keyOf(b) === keyOf(besideOf(v)));
-  const room = beside.length < MOST_BESIDE - 1;
+  const reportOf = (v: Variant) => {
+    const weighing = weighings.get(v.design);
+    return weighing && weighing !== "failed" && weighing.ok ? weighing.report : null;
+  };
+  const weightWords = (v: Variant) => {
+    const report = reportOf(v);
+    if (report) return printMass(report.massG, units);
+    if (weighings.get(v.design) === "failed") return "not weighed: reload the page";
+    return weighings.has(v.design) ? "cannot be built" : "weighing…";
+  };
+  const balanceOf = (v: Variant) => {
+    const report = reportOf(v);
+    return report ? printLength(report.balanceMm, units) : "–";
+  };
+  const windowWords = (v: Variant) => {
+    const report = reportOf(v);
+    return report ? (inTarget(v.design, report.massG, report.balanceMm) ? "yes" : "no") : "";
+  };
+  return (
+    <Figures
+      label="Variants"
+      rows={variants}
+      keyOf={(v) => v.id}
+      none=""
+      columns={[
+        { name: "Name", of: (v) => <Name variant={v} /> },
+        { name: "Weight", number: true, of: weightWords },
+        { name: "Balance", number: true, of: balanceOf },
+        { name: "In its windows", of: windowWords },
+        {
+          name: "Differs from the knife now",
+          of: (v) => <Unlike of={v.design} now={design} units={units} />,
+        },
+        { name: "", of: (v) => <VariantActions variant={v} /> },
+      ]}
+    />
+  );
+}
 
-  const take = (v: VariantRecord<Design>) => {
+/** What can be done with a variant, each with its notice and the way back. */
+function useVariantActions(v: Variant) {
+  const { session } = useBench();
+  const design = useDesign();
+  const take = () => {
     session.getState().edit({
       code: "take-variant",
       name: v.name,
@@ -45,12 +84,12 @@ export function VariantList({ variants }: { variants: readonly VariantRecord<Des
       action: { label: "Undo", onClick: () => session.undo() },
     });
   };
-  const toRack = async (v: VariantRecord<Design>) => {
+  const toRack = async () => {
     const wanted = `${design.name}, ${v.name}`.slice(0, 80);
     const knife = await addKnife({ ...v.design, name: freeName(wanted, await takenNames()) });
     notices.success({ title: `${knife.design.name} is on the rack` });
   };
-  const replace = async (v: VariantRecord<Design>) => {
+  const update = async () => {
     await replaceVariant(v.id, design, v);
     notices.success({
       title: `${v.name} is now as the knife is`,
@@ -60,7 +99,7 @@ export function VariantList({ variants }: { variants: readonly VariantRecord<Des
       },
     });
   };
-  const remove = async (v: VariantRecord<Design>) => {
+  const remove = async () => {
     const removed = await removeVariant(v.id);
     if (!removed.ok)
       return notices.error({
@@ -78,106 +117,76 @@ export function VariantList({ variants }: { variants: readonly VariantRecord<Des
       },
     });
   };
-  const reportOf = (v: VariantRecord<Design>) => {
-    const weighing = weighings.get(v.design);
-    return weighing && weighing !== "failed" && weighing.ok ? weighing.report : null;
-  };
+  return { take, toRack, update, remove };
+}
+
+function VariantActions({ variant: v }: { variant: Variant }) {
+  const { take, toRack, update, remove } = useVariantActions(v);
   return (
-    <Figures
-      label="Variants"
-      rows={variants}
-      keyOf={(v) => v.id}
-      none=""
-      columns={[
-        { name: "Name", of: (v) => <Name variant={v} /> },
-        {
-          name: "Weight",
-          number: true,
-          of: (v) => {
-            const report = reportOf(v);
-            if (report) return printMass(report.massG, units);
-            if (weighings.get(v.design) === "failed") return "not weighed: reload the page";
-            return weighings.has(v.design) ? "cannot be built" : "weighing…";
-          },
-        },
-        {
-          name: "Balance",
-          number: true,
-          of: (v) => {
-            const report = reportOf(v);
-            return report ? printLength(report.balanceMm, units) : "–";
-          },
-        },
-        {
-          name: "In its windows",
-          of: (v) => {
-            const report = reportOf(v);
-            return report ? (inTarget(v.design, report.massG, report.balanceMm) ? "yes" : "no") : "";
-          },
-        },
-        {
-          name: "Differs from the knife now",
-          of: (v) => <Unlike of={v.design} now={design} units={units} />,
-        },
-        {
-          name: "",
-          of: (v) => (
-            <Flex gap="1" justify="end">
-              <Button
-                size="2xs"
-                variant={lies(v) ? "solid" : "outline"}
-                aria-pressed={lies(v)}
-                aria-label={`Lay ${v.name} beside`}
-                disabled={!lies(v) && !room}
-                title={!lies(v) && !room ? "Four lie side by side already" : undefined}
-                onClick={() =>
-                  void putBeside(knifeId, (now) =>
-                    lies(v) ? now.filter((b) => keyOf(b) !== keyOf(besideOf(v))) : [...now, besideOf(v)],
-                  )
-                }
-              >
-                Beside
-              </Button>
-              <Button size="2xs" variant="outline" aria-label={`Use ${v.name}`} onClick={() => take(v)}>
-                Use
-              </Button>
-              <Button
-                size="2xs"
-                variant="outline"
-                aria-label={`Update ${v.name} to the knife as it is now`}
-                title="Update it to the knife as it is now"
-                onClick={() => void attempt(`${v.name} is as it was`, () => replace(v))}
-              >
-                Update
-              </Button>
-              <Button
-                size="2xs"
-                variant="outline"
-                aria-label={`Put ${v.name} on the rack`}
-                title="Put it on the rack as a knife of its own"
-                onClick={() => void attempt(`${v.name} is not on the rack`, () => toRack(v))}
-              >
-                To rack
-              </Button>
-              <IconButton
-                size="2xs"
-                variant="ghost"
-                color="fault"
-                aria-label={`Delete ${v.name}`}
-                onClick={() => void attempt(`${v.name} is still there`, () => remove(v))}
-              >
-                <Trash2 />
-              </IconButton>
-            </Flex>
-          ),
-        },
-      ]}
-    />
+    <Flex gap="1" justify="end">
+      <BesideButton variant={v} />
+      <Button size="2xs" variant="outline" aria-label={`Use ${v.name}`} onClick={take}>
+        Use
+      </Button>
+      <Button
+        size="2xs"
+        variant="outline"
+        aria-label={`Update ${v.name} to the knife as it is now`}
+        title="Update it to the knife as it is now"
+        onClick={() => void attempt(`${v.name} is as it was`, update)}
+      >
+        Update
+      </Button>
+      <Button
+        size="2xs"
+        variant="outline"
+        aria-label={`Put ${v.name} on the rack`}
+        title="Put it on the rack as a knife of its own"
+        onClick={() => void attempt(`${v.name} is not on the rack`, toRack)}
+      >
+        To rack
+      </Button>
+      <IconButton
+        size="2xs"
+        variant="ghost"
+        color="fault"
+        aria-label={`Delete ${v.name}`}
+        onClick={() => void attempt(`${v.name} is still there`, remove)}
+      >
+        <Trash2 />
+      </IconButton>
+    </Flex>
+  );
+}
+
+/** Lays a variant beside the knife, or takes it from there. */
+function BesideButton({ variant: v }: { variant: Variant }) {
+  const { knifeId } = useBench();
+  const beside = useBeside(knifeId);
+  const mine = { kind: "variant" as const, id: v.id };
+  const lies = beside.some((b) => keyOf(b) === keyOf(mine));
+  const full = !lies && beside.length >= MOST_BESIDE - 1;
+  return (
+    <Button
+      size="2xs"
+      variant={lies ? "solid" : "outline"}
+      aria-pressed={lies}
+      aria-label={`Lay ${v.name} beside`}
+      disabled={full}
+      title={full ? "Four lie side by side already" : undefined}
+      onClick={() =>
+        void putBeside(knifeId, (now) =>
+          lies ? now.filter((b) => keyOf(b) !== keyOf(mine)) : [...now, mine],
+        )
+      }
+    >
+      Beside
+    </Button>
   );
 }
 
 /** A name that is changed in place. */
-function Name({ variant }: { variant: VariantRecord<Design> }) {
+function Name({ variant }: { variant: Variant }) {
   return (
     <Editable.Root
       defaultValue={variant.name}

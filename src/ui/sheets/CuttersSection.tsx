@@ -1,8 +1,8 @@
 "use client";
 import { Box, Button, Stack, Table, Text } from "@chakra-ui/react";
 import { Download } from "lucide-react";
-import { useEffect, useMemo, useState } from "react";
-import { printLengthPlain } from "@/core/base/units/print";
+import { useEffect, useMemo, useReducer, useState } from "react";
+import { printLengthPlain, type UnitSystem } from "@/core/base/units/print";
 import { cuttables } from "@/core/exchange/cutting/cutJob";
 import { type Cuttable, drawingOf } from "@/core/exchange/cutting/cuttable";
 import { AS_DRAWN, type CutSettings } from "@/core/exchange/cutting/pieceLayers";
@@ -30,41 +30,81 @@ async function save(drawing: Drawing, format: DrawingFormatId, stem: string): Pr
   download(new Blob([(await write())(drawing)], { type }), `${stem}.${format}`);
 }
 
-/** Every part as a drawing for who cuts it, by itself or laid out on stock, of this knife and of others beside it. */
-export function CuttersSection({ source }: { source: SheetSource }) {
-  const { design, units } = source;
+/** How parts are cut, in which format, on which stock, which are left out, and which knives lie beside this one. */
+interface CutChoices {
+  readonly settings: CutSettings;
+  readonly format: DrawingFormatId;
+  readonly leftOut: ReadonlySet<string>;
+  readonly stock: typeof STOCK;
+  readonly beside: ReadonlySet<string>;
+}
+
+type CutChange =
+  | { readonly what: "settings"; readonly to: Partial<CutSettings> }
+  | { readonly what: "stock"; readonly to: Partial<typeof STOCK> }
+  | { readonly what: "format"; readonly to: DrawingFormatId }
+  | { readonly what: "part" | "knife"; readonly toggles: string };
+
+function toggled(set: ReadonlySet<string>, name: string): ReadonlySet<string> {
+  const next = new Set(set);
+  if (!next.delete(name)) next.add(name);
+  return next;
+}
+
+function changed(choices: CutChoices, change: CutChange): CutChoices {
+  switch (change.what) {
+    case "settings":
+      return { ...choices, settings: { ...choices.settings, ...change.to } };
+    case "stock":
+      return { ...choices, stock: { ...choices.stock, ...change.to } };
+    case "format":
+      return { ...choices, format: change.to };
+    case "part":
+      return { ...choices, leftOut: toggled(choices.leftOut, change.toggles) };
+    case "knife":
+      return { ...choices, beside: toggled(choices.beside, change.toggles) };
+  }
+}
+
+const AT_FIRST: CutChoices = {
+  settings: AS_DRAWN,
+  format: DRAWING_FORMAT_IDS[0],
+  leftOut: new Set(),
+  stock: STOCK,
+  beside: new Set(),
+};
+
+/** The other knives on the rack, which may be cut together with this one. */
+function useOtherKnives(): readonly KnifeRecord<Design>[] {
   const { knifeId } = useBench();
-  const materialOf = useMaterialOf();
-  const [settings, setSettings] = useState<CutSettings>(AS_DRAWN);
-  const [format, setFormat] = useState<DrawingFormatId>(DRAWING_FORMAT_IDS[0]);
-  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
-  const [stock, setStock] = useState(STOCK);
   const [others, setOthers] = useState<readonly KnifeRecord<Design>[]>([]);
-  const [beside, setBeside] = useState<ReadonlySet<string>>(new Set());
   useEffect(() => {
     void readableKnives().then(
       (all) => setOthers(onlyFixed(all.filter((k) => k.id !== knifeId)) as readonly KnifeRecord<Design>[]),
       () => undefined,
     );
   }, [knifeId]);
+  return others;
+}
+
+/** Every part as a drawing for who cuts it, by itself or laid out on stock, of this knife and of others beside it. */
+export function CuttersSection({ source }: { source: SheetSource }) {
+  const { design, units } = source;
+  const [choices, change] = useReducer(changed, AT_FIRST);
+  const { settings, format, leftOut, stock, beside } = choices;
+  const others = useOtherKnives();
   const own = useMemo(() => cuttables(design, settings), [design, settings]);
   const job = useMemo(
     () => ({
       knives: [
-        own.filter((c) => !left.has(c.name)),
+        own.filter((c) => !leftOut.has(c.name)),
         ...others.filter((k) => beside.has(k.id)).map((k) => cuttables(k.design, settings)),
       ],
       stock,
     }),
-    [own, left, others, beside, settings, stock],
+    [own, leftOut, others, beside, settings, stock],
   );
   const stem = fileStem(design.name);
-  const size = (mm: number) => printLengthPlain(mm, units);
-  const toggle = (set: ReadonlySet<string>, name: string) => {
-    const next = new Set(set);
-    if (!next.delete(name)) next.add(name);
-    return next;
-  };
   const write = (drawing: Drawing, name: string) =>
     void attempt("The file was not written", () => save(drawing, format, name));
   return (
@@ -79,120 +119,145 @@ export function CuttersSection({ source }: { source: SheetSource }) {
             from the front; a left part is the mirror image.
           </Text>
         </Stack>
-        <Table.Root size="sm" aria-label="Parts to cut">
-          <Table.Header>
-            <Table.Row>
-              {["Cut", "Material", "Thick", "Size", "Count", ""].map((h) => (
-                <Table.ColumnHeader key={h}>{h}</Table.ColumnHeader>
-              ))}
-            </Table.Row>
-          </Table.Header>
-          <Table.Body>
-            {own.map((c) => (
-              <Row
-                key={c.name}
-                piece={c}
-                material={cutFrom(c.material, materialOf)}
-                size={size}
-                on={!left.has(c.name)}
-                onToggle={() => setLeft(toggle(left, c.name))}
-                onSave={() => write(drawingOf(c), `${stem}-${c.name}`)}
-                format={format}
-              />
-            ))}
-          </Table.Body>
-        </Table.Root>
+        <PartsTable
+          parts={own}
+          units={units}
+          choices={choices}
+          onToggle={(name) => change({ what: "part", toggles: name })}
+          onSave={(part) => write(drawingOf(part), `${stem}-${part.name}`)}
+        />
         <StockSheets job={job} units={units} format={format} stem={stem} onSave={write} />
       </Box>
-      <Stack
-        as="aside"
-        aria-label="How it is cut"
-        w="300px"
-        flexShrink="0"
-        p="4"
-        gap="2"
-        bg="sheet"
-        borderLeftWidth="1px"
-        overflowY="auto"
-      >
-        <ChoiceField
-          label="Format"
-          value={format}
-          choices={DRAWING_FORMAT_IDS.map((value) => ({ value, name: DRAWING_FORMATS[value].name }))}
-          onChange={setFormat}
-        />
-        <LengthField
-          label="Kerf"
-          mm={settings.kerfMm}
-          min={0}
-          max={10}
-          onChange={(kerfMm) => setSettings({ ...settings, kerfMm })}
-          help="Most cutters take care of it themselves: leave it at 0 then."
-        />
-        <LengthField
-          label="Left to grind"
-          mm={settings.allowanceMm}
-          min={0}
-          max={20}
-          onChange={(allowanceMm) => setSettings({ ...settings, allowanceMm })}
-          help="All round outer outlines, and in an arc round their corners."
-        />
-        <LengthField
-          label="Only mark holes under"
-          mm={settings.leastHoleMm}
-          min={0}
-          max={60}
-          onChange={(leastHoleMm) => setSettings({ ...settings, leastHoleMm })}
-          help="Plasma cannot hold a hole smaller than the plate is thick: mark its centre, and drill it."
-        />
-        <Text fontWeight="600" mt="3">
-          Sheet of stock
-        </Text>
-        <LengthField
-          label="Width"
-          mm={stock.widthMm}
-          min={20}
-          max={5000}
-          onChange={(widthMm) => setStock({ ...stock, widthMm })}
-        />
-        <LengthField
-          label="Height"
-          mm={stock.heightMm}
-          min={20}
-          max={5000}
-          onChange={(heightMm) => setStock({ ...stock, heightMm })}
-        />
-        <LengthField
-          label="Between pieces"
-          mm={stock.gapMm}
-          min={0}
-          max={50}
-          onChange={(gapMm) => setStock({ ...stock, gapMm })}
-        />
-        <LengthField
-          label="Rim"
-          mm={stock.rimMm}
-          min={0}
-          max={100}
-          onChange={(rimMm) => setStock({ ...stock, rimMm })}
-        />
-        {others.length > 0 && (
-          <>
-            <Text fontWeight="600" mt="3">
-              Beside it, all of
-            </Text>
-            {others.map((k) => (
-              <Tick
-                key={k.id}
-                label={k.design.name}
-                checked={beside.has(k.id)}
-                onChange={() => setBeside(toggle(beside, k.id))}
-              />
-            ))}
-          </>
-        )}
-      </Stack>
+      <CutSettingsPanel choices={choices} others={others} onChange={change} />
     </>
+  );
+}
+
+function PartsTable(props: {
+  parts: readonly Cuttable[];
+  units: UnitSystem;
+  choices: CutChoices;
+  onToggle: (name: string) => void;
+  onSave: (part: Cuttable) => void;
+}) {
+  const { parts, units, choices, onToggle, onSave } = props;
+  const materialOf = useMaterialOf();
+  return (
+    <Table.Root size="sm" aria-label="Parts to cut">
+      <Table.Header>
+        <Table.Row>
+          {["Cut", "Material", "Thick", "Size", "Count", ""].map((h) => (
+            <Table.ColumnHeader key={h}>{h}</Table.ColumnHeader>
+          ))}
+        </Table.Row>
+      </Table.Header>
+      <Table.Body>
+        {parts.map((c) => (
+          <Row
+            key={c.name}
+            piece={c}
+            material={cutFrom(c.material, materialOf)}
+            size={(mm) => printLengthPlain(mm, units)}
+            on={!choices.leftOut.has(c.name)}
+            onToggle={() => onToggle(c.name)}
+            onSave={() => onSave(c)}
+            format={choices.format}
+          />
+        ))}
+      </Table.Body>
+    </Table.Root>
+  );
+}
+
+/** Lengths of the settings and of the stock, in the order that they stand in the panel. */
+const CUT_LENGTHS = [
+  {
+    key: "kerfMm",
+    label: "Kerf",
+    max: 10,
+    help: "Most cutters take care of it themselves: leave it at 0 then.",
+  },
+  {
+    key: "allowanceMm",
+    label: "Left to grind",
+    max: 20,
+    help: "All round outer outlines, and in an arc round their corners.",
+  },
+  {
+    key: "leastHoleMm",
+    label: "Only mark holes under",
+    max: 60,
+    help: "Plasma cannot hold a hole smaller than the plate is thick: mark its centre, and drill it.",
+  },
+] as const;
+const STOCK_LENGTHS = [
+  { key: "widthMm", label: "Width", min: 20, max: 5000 },
+  { key: "heightMm", label: "Height", min: 20, max: 5000 },
+  { key: "gapMm", label: "Between pieces", min: 0, max: 50 },
+  { key: "rimMm", label: "Rim", min: 0, max: 100 },
+] as const;
+
+function CutSettingsPanel(props: {
+  choices: CutChoices;
+  others: readonly KnifeRecord<Design>[];
+  onChange: (change: CutChange) => void;
+}) {
+  const { choices, others, onChange } = props;
+  const { settings, stock, format, beside } = choices;
+  return (
+    <Stack
+      as="aside"
+      aria-label="How it is cut"
+      w="300px"
+      flexShrink="0"
+      p="4"
+      gap="2"
+      bg="sheet"
+      borderLeftWidth="1px"
+      overflowY="auto"
+    >
+      <ChoiceField
+        label="Format"
+        value={format}
+        choices={DRAWING_FORMAT_IDS.map((value) => ({ value, name: DRAWING_FORMATS[value].name }))}
+        onChange={(to) => onChange({ what: "format", to })}
+      />
+      {CUT_LENGTHS.map(({ key, ...field }) => (
+        <LengthField
+          key={key}
+          {...field}
+          min={0}
+          mm={settings[key]}
+          onChange={(mm) => onChange({ what: "settings", to: { [key]: mm } })}
+        />
+      ))}
+      <Text fontWeight="600" mt="3">
+        Sheet of stock
+      </Text>
+      {STOCK_LENGTHS.map(({ key, ...field }) => (
+        <LengthField
+          key={key}
+          {...field}
+          mm={stock[key]}
+          onChange={(mm) => onChange({ what: "stock", to: { [key]: mm } })}
+        />
+      ))}
+      {others.length > 0 && (
+        <>
+          <Text fontWeight="600" mt="3">
+            Beside it, all of
+          </Text>
+          {others.map((k) => (
+            <Tick
+              key={k.id}
+              label={k.design.name}
+              checked={beside.has(k.id)}
+              onChange={() => onChange({ what: "knife", toggles: k.id })}
+            />
+          ))}
+        </>
+      )}
+    </Stack>
   );
 }
 
