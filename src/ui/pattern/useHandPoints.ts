@@ -9,12 +9,9 @@ import { curveThrough, type Knot } from "@/core/geometry/curve/spline";
 const CHORDS = 24;
 
 export interface HandPoints {
-  /** Points are being laid: a click on the picture adds one. */
-  readonly laying: boolean;
   readonly points: readonly Knot[];
   /** The closed curve through them; null of fewer than three. */
   readonly outline: FoundOutline | null;
-  readonly setLaying: (on: boolean) => void;
   readonly add: (at: Point, corner: boolean) => void;
   readonly change: (i: number, to: Partial<Knot>) => void;
   readonly remove: (i: number) => void;
@@ -23,7 +20,6 @@ export interface HandPoints {
 
 /** An outline by points that its maker lays over the pattern. */
 export function useHandPoints(): HandPoints {
-  const [laying, setLaying] = useState(false);
   const [points, setPoints] = useState<readonly Knot[]>([]);
   const outline = useMemo((): FoundOutline | null => {
     if (points.length < 3) return null;
@@ -31,10 +27,8 @@ export function useHandPoints(): HandPoints {
     return { kind: "outline", id: "by-hand", layer: "by hand", points: run, areaMm2: enclosedArea(run) };
   }, [points]);
   return {
-    laying,
     points,
     outline,
-    setLaying,
     add: (at, corner) => setPoints([...points, { ...at, corner }]),
     change: (i, to) => setPoints(points.map((p, k) => (k === i ? { ...p, ...to } : p))),
     remove: (i) => setPoints(points.filter((_, k) => k !== i)),
