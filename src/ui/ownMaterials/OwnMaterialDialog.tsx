@@ -44,31 +44,19 @@ interface DialogProps {
   readonly onClose: () => void;
 }
 
+type Put = (by: Partial<OwnMaterial>) => void;
+
 /** A material of the maker's own, made or changed. Nothing is kept before "Save". */
 export default function OwnMaterialDialog(props: DialogProps) {
-  const { start, title, note, conflict, onSave, onClose } = props;
+  const { start, title, onClose } = props;
   const [own, setOwn] = useState(start);
   const [tried, setTried] = useState(false);
   const [leaving, setLeaving] = useState(false);
   const leave = () => (sameData(own, start) ? onClose() : setLeaving(true));
-  // What was typed for each kind of basis: looking at another loses nothing.
-  const typed = useRef<Partial<Record<BasisKind, DensityBasis>>>({});
-  const units = useUnits();
-  const put = (by: Partial<OwnMaterial>) => setOwn((now) => ({ ...now, ...by }));
-  const reading = densityOf(own.density);
-  const name = own.name.trim();
-  const toBasis = (kind: BasisKind) => {
-    typed.current[own.density.kind] = own.density;
-    const from = reading.ok ? reading.densityGcc : { typical: 1, low: 0.9, high: 1.1 };
-    put({ density: typed.current[kind] ?? plainBasis(kind, from) });
-  };
+  const put: Put = (by) => setOwn((now) => ({ ...now, ...by }));
   // In a field that is not taken Escape gives the figure back that was there.
   const stay = (e: Event) => {
     if (document.activeElement?.getAttribute("aria-invalid") === "true") e.preventDefault();
-  };
-  const save = () => {
-    setTried(true);
-    if (name !== "" && reading.ok) onSave({ ...own, name, note: own.note.slice(0, 500) });
   };
   return (
     <Dialog.Root
@@ -87,148 +75,18 @@ export default function OwnMaterialDialog(props: DialogProps) {
             </Dialog.Header>
             <Dialog.Body>
               <Grid templateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="6">
-                <Stack gap="3">
-                  <FieldRow
-                    label="Name"
-                    wide
-                    wrong={tried && name === "" ? "Give it a name to find it by." : null}
-                  >
-                    <Input
-                      size="sm"
-                      bg="ground"
-                      value={own.name}
-                      maxLength={60}
-                      onChange={(e) => put({ name: e.target.value })}
-                    />
-                  </FieldRow>
-                  <ChoiceField
-                    label="Class"
-                    value={own.class}
-                    choices={MATERIAL_CLASSES.map((value) => ({ value, name: MATERIAL_CLASS_WORDS[value] }))}
-                    onChange={(cls) => put({ class: cls })}
-                  />
-                  <FieldRow label="Works like" wide>
-                    <NativeSelect.Root size="sm">
-                      <NativeSelect.Field
-                        bg="ground"
-                        value={own.like ?? ""}
-                        onChange={(e) => put({ like: e.target.value || null })}
-                      >
-                        <option value="">What is usual of its class</option>
-                        {MATERIAL_CLASSES.map((cls) => (
-                          <optgroup key={cls} label={MATERIAL_CLASS_WORDS[cls]}>
-                            {MATERIALS.filter((m) => m.class === cls).map((m) => (
-                              <option key={m.id} value={m.id}>
-                                {m.name}
-                              </option>
-                            ))}
-                          </optgroup>
-                        ))}
-                      </NativeSelect.Field>
-                      <NativeSelect.Indicator />
-                    </NativeSelect.Root>
-                  </FieldRow>
-                  <Text color="graphite" fontSize="sm">
-                    That decides how it moves with moisture, whether its oil keeps glue off, and how metals
-                    corrode beside it.
-                  </Text>
-                  <FieldRow label="Tint on the drawing">
-                    <Input
-                      size="sm"
-                      type="color"
-                      p="0.5"
-                      value={own.tint}
-                      onChange={(e) => put({ tint: e.target.value })}
-                    />
-                  </FieldRow>
-                  <Stack role="group" aria-label="Take care" gap="1">
-                    <Text>Take care</Text>
-                    <SimpleGrid columns={1} gap="1">
-                      {HAZARDS.map((h) => (
-                        <Tick
-                          key={h}
-                          label={HAZARD_WORDS[h]}
-                          checked={own.hazards.includes(h)}
-                          onChange={(on) =>
-                            put({
-                              hazards: on ? [...own.hazards, h] : own.hazards.filter((other) => other !== h),
-                            })
-                          }
-                        />
-                      ))}
-                    </SimpleGrid>
-                  </Stack>
-                  <FieldRow label="Note" wide>
-                    <Textarea
-                      size="sm"
-                      bg="ground"
-                      rows={2}
-                      maxLength={500}
-                      placeholder="Where it came from, what it was like to work"
-                      value={own.note}
-                      onChange={(e) => put({ note: e.target.value })}
-                    />
-                  </FieldRow>
-                </Stack>
-                <Stack gap="3">
-                  <ChoiceField
-                    label="Density known from"
-                    value={own.density.kind}
-                    choices={BASIS_KINDS.map((value) => ({ value, name: BASIS_WORDS[value] }))}
-                    onChange={toBasis}
-                  />
-                  <Text color="graphite" fontSize="sm">
-                    {BASIS_HELP[own.density.kind]}
-                  </Text>
-                  <BasisFields
-                    key={own.density.kind}
-                    basis={own.density}
-                    onChange={(density) => put({ density })}
-                  />
-                  {own.density.kind === "cast" && reading.ok && (
-                    <CastFacts basis={own.density} units={units} />
-                  )}
-                </Stack>
+                <Nature own={own} put={put} unnamed={tried && own.name.trim() === ""} />
+                <Density own={own} put={put} />
               </Grid>
             </Dialog.Body>
-            <Dialog.Footer>
-              <Stack gap="1" flex="1">
-                {conflict && (
-                  <ConflictChoice
-                    conflict={conflict}
-                    onTakeTheirs={props.onTakeTheirs}
-                    onKeepBoth={() => props.onKeepBoth({ ...own, name: name || start.name })}
-                  />
-                )}
-                <Heading
-                  as="h3"
-                  size="sm"
-                  fontWeight="600"
-                  color={reading.ok ? undefined : "fault"}
-                  aria-live="polite"
-                  data-testid="own-density"
-                >
-                  {reading.ok ? densityWords(reading.densityGcc) : densityFaultWords(reading)}
-                </Heading>
-                {note && (
-                  <Text color="graphite" fontSize="sm">
-                    {note}
-                  </Text>
-                )}
-              </Stack>
-              {leaving ? (
-                <ConfirmLeave onStay={() => setLeaving(false)} onLeave={onClose} />
-              ) : (
-                <>
-                  <Button variant="outline" onClick={leave}>
-                    Cancel
-                  </Button>
-                  <Button onClick={save} disabled={!reading.ok || conflict !== null}>
-                    Save
-                  </Button>
-                </>
-              )}
-            </Dialog.Footer>
+            <Footer
+              {...props}
+              own={own}
+              leaving={leaving}
+              onTried={() => setTried(true)}
+              onLeave={leave}
+              onStay={() => setLeaving(false)}
+            />
             <Dialog.CloseTrigger asChild>
               <CloseButton size="sm" />
             </Dialog.CloseTrigger>
@@ -236,5 +94,179 @@ export default function OwnMaterialDialog(props: DialogProps) {
         </Dialog.Positioner>
       </Portal>
     </Dialog.Root>
+  );
+}
+
+/** What it is called, what it is like to work, and what to take care of. */
+function Nature({ own, put, unnamed }: { own: OwnMaterial; put: Put; unnamed: boolean }) {
+  return (
+    <Stack gap="3">
+      <FieldRow label="Name" wide wrong={unnamed ? "Give it a name to find it by." : null}>
+        <Input
+          size="sm"
+          bg="ground"
+          value={own.name}
+          maxLength={60}
+          onChange={(e) => put({ name: e.target.value })}
+        />
+      </FieldRow>
+      <ChoiceField
+        label="Class"
+        value={own.class}
+        choices={MATERIAL_CLASSES.map((value) => ({ value, name: MATERIAL_CLASS_WORDS[value] }))}
+        onChange={(cls) => put({ class: cls })}
+      />
+      <LikeField like={own.like} onChange={(like) => put({ like })} />
+      <Text color="graphite" fontSize="sm">
+        That decides how it moves with moisture, whether its oil keeps glue off, and how metals corrode beside
+        it.
+      </Text>
+      <FieldRow label="Tint on the drawing">
+        <Input
+          size="sm"
+          type="color"
+          p="0.5"
+          value={own.tint}
+          onChange={(e) => put({ tint: e.target.value })}
+        />
+      </FieldRow>
+      <Stack role="group" aria-label="Take care" gap="1">
+        <Text>Take care</Text>
+        <SimpleGrid columns={1} gap="1">
+          {HAZARDS.map((h) => (
+            <Tick
+              key={h}
+              label={HAZARD_WORDS[h]}
+              checked={own.hazards.includes(h)}
+              onChange={(on) =>
+                put({ hazards: on ? [...own.hazards, h] : own.hazards.filter((other) => other !== h) })
+              }
+            />
+          ))}
+        </SimpleGrid>
+      </Stack>
+      <FieldRow label="Note" wide>
+        <Textarea
+          size="sm"
+          bg="ground"
+          rows={2}
+          maxLength={500}
+          placeholder="Where it came from, what it was like to work"
+          value={own.note}
+          onChange={(e) => put({ note: e.target.value })}
+        />
+      </FieldRow>
+    </Stack>
+  );
+}
+
+/** The shipped material that it works like; null of none. */
+function LikeField({ like, onChange }: { like: string | null; onChange: (like: string | null) => void }) {
+  return (
+    <FieldRow label="Works like" wide>
+      <NativeSelect.Root size="sm">
+        <NativeSelect.Field bg="ground" value={like ?? ""} onChange={(e) => onChange(e.target.value || null)}>
+          <option value="">What is usual of its class</option>
+          {MATERIAL_CLASSES.map((cls) => (
+            <optgroup key={cls} label={MATERIAL_CLASS_WORDS[cls]}>
+              {MATERIALS.filter((m) => m.class === cls).map((m) => (
+                <option key={m.id} value={m.id}>
+                  {m.name}
+                </option>
+              ))}
+            </optgroup>
+          ))}
+        </NativeSelect.Field>
+        <NativeSelect.Indicator />
+      </NativeSelect.Root>
+    </FieldRow>
+  );
+}
+
+/** What its density is known from, and the figures of that. */
+function Density({ own, put }: { own: OwnMaterial; put: Put }) {
+  const units = useUnits();
+  // What was typed for each kind of basis: looking at another loses nothing.
+  const typed = useRef<Partial<Record<BasisKind, DensityBasis>>>({});
+  const reading = densityOf(own.density);
+  const toBasis = (kind: BasisKind) => {
+    typed.current[own.density.kind] = own.density;
+    const from = reading.ok ? reading.densityGcc : { typical: 1, low: 0.9, high: 1.1 };
+    put({ density: typed.current[kind] ?? plainBasis(kind, from) });
+  };
+  return (
+    <Stack gap="3">
+      <ChoiceField
+        label="Density known from"
+        value={own.density.kind}
+        choices={BASIS_KINDS.map((value) => ({ value, name: BASIS_WORDS[value] }))}
+        onChange={toBasis}
+      />
+      <Text color="graphite" fontSize="sm">
+        {BASIS_HELP[own.density.kind]}
+      </Text>
+      <BasisFields key={own.density.kind} basis={own.density} onChange={(density) => put({ density })} />
+      {own.density.kind === "cast" && reading.ok && <CastFacts basis={own.density} units={units} />}
+    </Stack>
+  );
+}
+
+interface FooterProps extends DialogProps {
+  readonly own: OwnMaterial;
+  /** Whether it was asked to be left with something changed. */
+  readonly leaving: boolean;
+  readonly onTried: () => void;
+  readonly onLeave: () => void;
+  readonly onStay: () => void;
+}
+
+/** The density that follows, what another tab did meanwhile, and the ways out. */
+function Footer(props: FooterProps) {
+  const { own, start, note, conflict, leaving } = props;
+  const reading = densityOf(own.density);
+  const name = own.name.trim();
+  const save = () => {
+    props.onTried();
+    if (name !== "" && reading.ok) props.onSave({ ...own, name, note: own.note.slice(0, 500) });
+  };
+  return (
+    <Dialog.Footer>
+      <Stack gap="1" flex="1">
+        {conflict && (
+          <ConflictChoice
+            conflict={conflict}
+            onTakeTheirs={props.onTakeTheirs}
+            onKeepBoth={() => props.onKeepBoth({ ...own, name: name || start.name })}
+          />
+        )}
+        <Heading
+          as="h3"
+          size="sm"
+          fontWeight="600"
+          color={reading.ok ? undefined : "fault"}
+          aria-live="polite"
+          data-testid="own-density"
+        >
+          {reading.ok ? densityWords(reading.densityGcc) : densityFaultWords(reading)}
+        </Heading>
+        {note && (
+          <Text color="graphite" fontSize="sm">
+            {note}
+          </Text>
+        )}
+      </Stack>
+      {leaving ? (
+        <ConfirmLeave onStay={props.onStay} onLeave={props.onClose} />
+      ) : (
+        <>
+          <Button variant="outline" onClick={props.onLeave}>
+            Cancel
+          </Button>
+          <Button onClick={save} disabled={!reading.ok || conflict !== null}>
+            Save
+          </Button>
+        </>
+      )}
+    </Dialog.Footer>
   );
 }
