@@ -3,6 +3,7 @@ import { Box, Button, Flex, HStack, IconButton, Input, Link, Stack, Text } from 
 import { Copy, FileUp, Pencil, Trash2 } from "lucide-react";
 import { type ReactNode, useEffect, useMemo, useRef, useState } from "react";
 import { printMass } from "@/core/base/units/print";
+import type { ProductDesign } from "@/core/knife/design/product";
 import type { Job } from "@/core/knife/design/schema";
 import { changeDesign, duplicateKnife, removeKnife, restoreKnife } from "@/store/knives";
 import type { KnifeRecord } from "@/store/rows";
@@ -34,41 +35,7 @@ interface KnifeRowProps {
 /** One knife on the rack. */
 export function KnifeRow({ knife, figures, failure, onAgain, reach }: KnifeRowProps) {
   const [renaming, setRenaming] = useState(false);
-  const { units } = useSettings();
   const { design } = knife;
-  const { pxPerMm, behindMm } = reach;
-  const { Side, extent: extentOf } = viewsOf(design);
-  const extent = useMemo(() => extentOf(design), [design, extentOf]);
-  const height = rowHeight(extent, pxPerMm);
-  const originY = (height - (extent.yHigh - extent.yLow) * pxPerMm - 18) / 2 + extent.yHigh * pxPerMm;
-  const scale = useMemo(
-    () => ({ pxPerMm, originX: 12 + behindMm * pxPerMm, originY }),
-    [pxPerMm, behindMm, originY],
-  );
-  const massG = figures?.massG ?? null;
-  const balanceMm = figures?.balanceMm ?? null;
-
-  const duplicate = async () => {
-    const copy = await duplicateKnife(knife);
-    notices.success({ title: `${copy.design.name} is a copy of ${design.name}` });
-  };
-  const remove = async () => {
-    if (!(await removeKnife(knife.id)))
-      return notices.error({
-        title: `${design.name} is still on the rack`,
-        description: "The browser did not take its removal.",
-      });
-    notices.create({
-      title: `${design.name} was taken off the rack`,
-      description: "It lies in the bin for 30 days.",
-      duration: 15_000,
-      action: {
-        label: "Put it back",
-        onClick: () => void attempt("It could not be put back", () => restoreKnife(knife.id)),
-      },
-    });
-  };
-
   return (
     <Flex
       align="center"
@@ -77,23 +44,7 @@ export function KnifeRow({ knife, figures, failure, onAgain, reach }: KnifeRowPr
       _hover={{ bg: "ground" }}
       data-testid="rack-row"
     >
-      <Box px="3" flexShrink="0">
-        <svg
-          width={RACK_DRAWING_PX}
-          height={height}
-          role="img"
-          aria-label={`${design.name} from its right side`}
-        >
-          <Side design={design} scale={scale} line={0.8} />
-          {balanceMm !== null && (
-            <BalanceMark
-              x={scale.originX + balanceMm * pxPerMm}
-              y={originY - extent.yLow * pxPerMm + 2}
-              size={10}
-            />
-          )}
-        </svg>
-      </Box>
+      <RowDrawing design={design} balanceMm={figures?.balanceMm ?? null} reach={reach} />
       {/* As high before its figures are there as after: a name does not move away from under the pointer. */}
       <Stack gap="0" flex="1" py="2" minW="0" minH={`${LEAST_PX}px`}>
         {renaming ? (
@@ -106,25 +57,7 @@ export function KnifeRow({ knife, figures, failure, onAgain, reach }: KnifeRowPr
             </NearLink>
           </Link>
         )}
-        {massG !== null && balanceMm !== null ? (
-          <>
-            <Text fontSize="lg" data-testid="rack-mass" opacity={figures?.old ? 0.55 : 1}>
-              {printMass(massG, units)}
-              {figures?.old && (
-                <Text as="span" fontSize="sm" color="graphite" ms="2">
-                  before the last change
-                </Text>
-              )}
-            </Text>
-            <Text color="bronze" fontSize="sm" fontWeight="500" opacity={figures?.old ? 0.55 : 1}>
-              balances {balanceShort(balanceMm, units)}
-            </Text>
-          </>
-        ) : figures && !figures.old ? (
-          <Text color="fault">Cannot be built as drawn: open it to see why</Text>
-        ) : (
-          !failure && <Text color="graphite">weighing…</Text>
-        )}
+        <RowFigures figures={figures} failure={failure} />
         <JobLine job={design.job} />
         {failure && (
           <HStack gap="2" position="relative" zIndex="1">
@@ -137,28 +70,114 @@ export function KnifeRow({ knife, figures, failure, onAgain, reach }: KnifeRowPr
           </HStack>
         )}
       </Stack>
-      <HStack gap="0" zIndex="1" mx="2">
-        <RowButton name={`Rename ${design.name}`} onClick={() => setRenaming(true)}>
-          <Pencil />
-        </RowButton>
-        <RowButton
-          name={`Duplicate ${design.name}`}
-          onClick={() => void attempt(`${design.name} could not be copied`, duplicate)}
-        >
-          <Copy />
-        </RowButton>
-        <RowButton name={`Export ${design.name}`} onClick={() => void exportKnife(knife.id, design)}>
-          <FileUp />
-        </RowButton>
-        <RowButton
-          name={`Delete ${design.name}`}
-          onClick={() => void attempt(`${design.name} is still on the rack`, remove)}
-          danger
-        >
-          <Trash2 />
-        </RowButton>
-      </HStack>
+      <RowActions knife={knife} onRename={() => setRenaming(true)} />
     </Flex>
+  );
+}
+
+/** The knife from its right side, with the point that it balances at. */
+function RowDrawing(props: { design: ProductDesign; balanceMm: number | null; reach: Reach }) {
+  const { design, balanceMm } = props;
+  const { pxPerMm, behindMm } = props.reach;
+  const { Side, extent: extentOf } = viewsOf(design);
+  const extent = useMemo(() => extentOf(design), [design, extentOf]);
+  const height = rowHeight(extent, pxPerMm);
+  const originY = (height - (extent.yHigh - extent.yLow) * pxPerMm - 18) / 2 + extent.yHigh * pxPerMm;
+  const scale = useMemo(
+    () => ({ pxPerMm, originX: 12 + behindMm * pxPerMm, originY }),
+    [pxPerMm, behindMm, originY],
+  );
+  return (
+    <Box px="3" flexShrink="0">
+      <svg
+        width={RACK_DRAWING_PX}
+        height={height}
+        role="img"
+        aria-label={`${design.name} from its right side`}
+      >
+        <Side design={design} scale={scale} line={0.8} />
+        {balanceMm !== null && (
+          <BalanceMark
+            x={scale.originX + balanceMm * pxPerMm}
+            y={originY - extent.yLow * pxPerMm + 2}
+            size={10}
+          />
+        )}
+      </svg>
+    </Box>
+  );
+}
+
+/** What it weighs and where it balances, or why that is not said. */
+function RowFigures({ figures, failure }: Pick<KnifeRowProps, "figures" | "failure">) {
+  const { units } = useSettings();
+  const { massG, balanceMm, old } = figures ?? { massG: null, balanceMm: null, old: false };
+  if (massG === null || balanceMm === null) {
+    if (figures && !old) return <Text color="fault">Cannot be built as drawn: open it to see why</Text>;
+    return failure ? null : <Text color="graphite">weighing…</Text>;
+  }
+  return (
+    <>
+      <Text fontSize="lg" data-testid="rack-mass" opacity={old ? 0.55 : 1}>
+        {printMass(massG, units)}
+        {old && (
+          <Text as="span" fontSize="sm" color="graphite" ms="2">
+            before the last change
+          </Text>
+        )}
+      </Text>
+      <Text color="bronze" fontSize="sm" fontWeight="500" opacity={old ? 0.55 : 1}>
+        balances {balanceShort(balanceMm, units)}
+      </Text>
+    </>
+  );
+}
+
+/** What can be done with a knife on the rack. */
+function RowActions({ knife, onRename }: { knife: KnifeRecord; onRename: () => void }) {
+  const { id, design } = knife;
+  const duplicate = async () => {
+    const copy = await duplicateKnife(knife);
+    notices.success({ title: `${copy.design.name} is a copy of ${design.name}` });
+  };
+  const remove = async () => {
+    if (!(await removeKnife(id)))
+      return notices.error({
+        title: `${design.name} is still on the rack`,
+        description: "The browser did not take its removal.",
+      });
+    notices.create({
+      title: `${design.name} was taken off the rack`,
+      description: "It lies in the bin for 30 days.",
+      duration: 15_000,
+      action: {
+        label: "Put it back",
+        onClick: () => void attempt("It could not be put back", () => restoreKnife(id)),
+      },
+    });
+  };
+  return (
+    <HStack gap="0" zIndex="1" mx="2">
+      <RowButton name={`Rename ${design.name}`} onClick={onRename}>
+        <Pencil />
+      </RowButton>
+      <RowButton
+        name={`Duplicate ${design.name}`}
+        onClick={() => void attempt(`${design.name} could not be copied`, duplicate)}
+      >
+        <Copy />
+      </RowButton>
+      <RowButton name={`Export ${design.name}`} onClick={() => void exportKnife(id, design)}>
+        <FileUp />
+      </RowButton>
+      <RowButton
+        name={`Delete ${design.name}`}
+        onClick={() => void attempt(`${design.name} is still on the rack`, remove)}
+        danger
+      >
+        <Trash2 />
+      </RowButton>
+    </HStack>
   );
 }
 
