@@ -35,15 +35,9 @@ type Opening =
       readonly views: ProductViews;
     };
 
-/** One design: its drawing, the step at hand, and what it weighs. */
-export function Bench({ id }: { id: string }) {
+/** Opens a knife, with its history; what is opened is let go again with the page. */
+function useOpening(id: string): Opening {
   const [opening, setOpening] = useState<Opening>({ state: "opening" });
-  const [place, setPlace] = useState<Place>("bench");
-  useEffect(() => setPlace(placeInAddress()), []);
-  const go = (to: Place) => {
-    setPlace(to);
-    putInAddress(to);
-  };
   // What is opened is not known yet; most knives have a fixed blade.
   useEffect(() => PRODUCT_VIEWS[0].preload(), []);
   useEffect(() => {
@@ -75,35 +69,49 @@ export function Bench({ id }: { id: string }) {
       autosave?.dispose();
     };
   }, [id]);
+  return opening;
+}
 
-  if (opening.state === "open") {
-    const { views } = opening;
-    const More = place === "bench" ? undefined : views.places[place];
-    return (
-      <BenchProvider knifeId={id} session={opening.session} autosave={opening.autosave} views={views}>
-        <Flex direction="column" h="100vh" minW="1024px">
-          <Header>
-            <Flex align="center" gap={{ base: "2", xl: "4" }} minW="0">
-              <PlaceSwitch place={More ? place : "bench"} onChange={go} />
-              <BenchTools onPattern={views.places.pattern ? () => go("pattern") : null} />
-            </Flex>
-          </Header>
-          <OtherTab />
-          <Flex as="main" flex="1" minH="0">
-            {More ? (
-              <More onDone={() => go("bench")} />
-            ) : (
-              <>
-                <Views />
-                <StepPanel />
-              </>
-            )}
+/** One design: its drawing, the step at hand, and what it weighs. */
+export function Bench({ id }: { id: string }) {
+  const opening = useOpening(id);
+  const [place, setPlace] = useState<Place>("bench");
+  useEffect(() => setPlace(placeInAddress()), []);
+  const go = (to: Place) => {
+    setPlace(to);
+    putInAddress(to);
+  };
+  if (opening.state !== "open") return <NotOpen opening={opening} />;
+  const { views } = opening;
+  const More = place === "bench" ? undefined : views.places[place];
+  return (
+    <BenchProvider knifeId={id} session={opening.session} autosave={opening.autosave} views={views}>
+      <Flex direction="column" h="100vh" minW="1024px">
+        <Header>
+          <Flex align="center" gap={{ base: "2", xl: "4" }} minW="0">
+            <PlaceSwitch place={More ? place : "bench"} onChange={go} />
+            <BenchTools onPattern={views.places.pattern ? () => go("pattern") : null} />
           </Flex>
-          <ReadoutBar listed={More !== undefined && place === "fit"} />
+        </Header>
+        <OtherTab />
+        <Flex as="main" flex="1" minH="0">
+          {More ? (
+            <More onDone={() => go("bench")} />
+          ) : (
+            <>
+              <Views />
+              <StepPanel />
+            </>
+          )}
         </Flex>
-      </BenchProvider>
-    );
-  }
+        <ReadoutBar listed={More !== undefined && place === "fit"} />
+      </Flex>
+    </BenchProvider>
+  );
+}
+
+/** A knife that is being opened, or why it is not. */
+function NotOpen({ opening }: { opening: Exclude<Opening, { readonly state: "open" }> }) {
   return (
     <Flex direction="column" minH="100vh">
       <Header />
@@ -112,39 +120,42 @@ export function Bench({ id }: { id: string }) {
         {opening.state === "failed" && (
           <Text color="fault">The browser's database cannot be used: {opening.reason}</Text>
         )}
-        {opening.state === "damaged" && (
-          <>
-            <Text fontSize="lg" fontWeight="600">
-              {opening.damaged.name} cannot be read
-            </Text>
-            <Text color="graphite" maxW="620px">
-              {damageWords(opening.damaged.reason)} What is kept of it is untouched.
-            </Text>
-            <HStack>
-              <Button
-                variant="outline"
-                onClick={() => downloadRaw(opening.damaged.name, opening.damaged.raw)}
-              >
-                Export the raw record
-              </Button>
-              <Button asChild>
-                <NearLink href="/">Back to the rack</NearLink>
-              </Button>
-            </HStack>
-          </>
-        )}
+        {opening.state === "damaged" && <DamagedKnife damaged={opening.damaged} />}
         {opening.state === "missing" && (
           <>
             <Text fontSize="lg" fontWeight="600">
               This knife is not on the rack
             </Text>
             <Text color="graphite">It may have been deleted, or it is kept in another browser.</Text>
-            <Button asChild>
-              <NearLink href="/">Back to the rack</NearLink>
-            </Button>
+            <ToRack />
           </>
         )}
       </Stack>
     </Flex>
   );
 }
+
+function DamagedKnife({ damaged }: { damaged: Damaged }) {
+  return (
+    <>
+      <Text fontSize="lg" fontWeight="600">
+        {damaged.name} cannot be read
+      </Text>
+      <Text color="graphite" maxW="620px">
+        {damageWords(damaged.reason)} What is kept of it is untouched.
+      </Text>
+      <HStack>
+        <Button variant="outline" onClick={() => downloadRaw(damaged.name, damaged.raw)}>
+          Export the raw record
+        </Button>
+        <ToRack />
+      </HStack>
+    </>
+  );
+}
+
+const ToRack = () => (
+  <Button asChild>
+    <NearLink href="/">Back to the rack</NearLink>
+  </Button>
+);

@@ -34,73 +34,30 @@ function partRefOfOwner(design: Design, owner: BoreOwner): PartRef | null {
   }
 }
 
-/** What to drill with: by use, its drill as sold, and the nearest that is there. */
-export function DrillsSection({ sheet }: { sheet: FitSheet }) {
-  const design = useDesign();
-  const [threads, setThreads] = useState(false);
-  const groups = useMemo(() => holeGroups(design, sheet.holes), [design, sheet]);
+/** Sizes of drills as they are read: in thousandths where inches are, whether or not a maker reads fractions. */
+function useDrillSizes() {
   const units = useUnits();
-  // A drill is given in thousandths where inches are read, whether or not a maker reads fractions.
   const system = units === "metric" ? "metric" : "inch";
   const size = (mm: number) => printLength(mm, system, 2);
-  const both = (d: Drill) =>
-    system === "metric"
-      ? [size(d.mm), `${d.inch.toFixed(4)} in`]
-      : [`${d.inch.toFixed(4)} in`, printLength(d.mm, "metric", 2)];
-  const off = (mm: number | null) =>
-    mm === null ? "–" : `${mm > 0 ? "+" : ""}${printLength(mm, system, system === "metric" ? 3 : 2)}`;
-  const partial = design.workshop.drills.own.length > 0;
+  return {
+    units,
+    size,
+    both: (d: Drill) =>
+      system === "metric"
+        ? [size(d.mm), `${d.inch.toFixed(4)} in`]
+        : [`${d.inch.toFixed(4)} in`, printLength(d.mm, "metric", 2)],
+    off: (mm: number | null) =>
+      mm === null ? "–" : `${mm > 0 ? "+" : ""}${printLength(mm, system, system === "metric" ? 3 : 2)}`,
+  };
+}
+
+/** What to drill with: by use, its drill as sold, and the nearest that is there. */
+export function DrillsSection({ sheet }: { sheet: FitSheet }) {
+  const [threads, setThreads] = useState(false);
   return (
     <Section id="drills" title="Drills and holes" settings={<DrillSettings />}>
-      <Figures
-        label="Drills and holes"
-        rows={sheet.bores}
-        keyOf={(b) => `${b.use}-${b.nominalMm}-${b.thread}`}
-        none="Nothing to drill."
-        partRefsOf={(b) => b.owners.flatMap((o) => partRefOfOwner(design, o) ?? [])}
-        columns={[
-          { name: "Order", of: (b: Bore) => sheet.bores.indexOf(b) + 1 },
-          { name: "Hole", of: (b) => `${BORE_WORDS[b.use]}${b.thread ? ` ${b.thread}` : ""}` },
-          { name: "For", of: (b) => ownerWords(b.owners) },
-          { name: "Size", number: true, of: (b) => size(b.wantedMm) },
-          {
-            name: "Drill",
-            number: true,
-            of: (b) => (
-              <>
-                <b>{b.drill?.name ?? "none fits"}</b>
-                {b.drill && (
-                  <Text as="span" color="graphite" fontSize="sm" ms="2">
-                    {both(b.drill).join(" · ")}
-                  </Text>
-                )}
-              </>
-            ),
-          },
-          { name: "Clearance", number: true, of: (b) => off(b.clearanceMm) },
-          ...(partial
-            ? [
-                {
-                  name: "You have",
-                  number: true,
-                  of: (b: Bore) => (b.owned ? `${b.owned.name} (${off(b.ownedClearanceMm)})` : "none"),
-                },
-              ]
-            : []),
-        ]}
-      />
-      <Figures
-        label="Holes, piece by piece"
-        rows={groups}
-        keyOf={(g) => `${g.holes[0].piece}-${wayOf(g.holes[0])}`}
-        none=""
-        partRefsOf={(g) => g.holes.flatMap((h) => partRefOfOwner(design, h.owner) ?? [])}
-        columns={[
-          { name: "Piece", of: (g: HoleGroup) => cutName(g.key) },
-          { name: "Count", number: true, of: (g) => g.count },
-          { name: "Hole, for what, size and depth", of: (g) => holeWords(g.holes, units) },
-        ]}
-      />
+      <DrillTable sheet={sheet} />
+      <HoleTable sheet={sheet} />
       <Note>
         In order of drilling: the tang before hardening; then the second scale through the first, a pin in
         each finished hole before the next; taps after their holes, counterbores last. Clamp the work on a
@@ -115,33 +72,99 @@ export function DrillsSection({ sheet }: { sheet: FitSheet }) {
       >
         Table of threads, tapping drills and keys
       </Button>
-      {threads && (
-        <Figures
-          label="Threads"
-          rows={threadTable()}
-          keyOf={(t) => t.name}
-          none=""
-          columns={[
-            { name: "Thread", of: (t) => t.name },
-            { name: "Diameter", number: true, of: (t) => size(t.diameterMm) },
-            {
-              name: "Tapping drill",
-              number: true,
-              of: (t) => `${t.tapDrill?.name} (${size(t.tapMm)})`,
-            },
-            { name: "Head", number: true, of: (t) => (t.sizes ? size(t.sizes.headMm) : "–") },
-            { name: "Key", number: true, of: (t) => t.sizes?.key ?? "–" },
-            { name: "Nut", number: true, of: (t) => (t.sizes ? size(t.sizes.nutAcrossMm) : "–") },
-          ]}
-        />
-      )}
-      {threads && (
-        <Note>
-          Metric: drill = diameter − pitch (ISO 68-1, ISO 261). Unified: 75 % of the full thread (ASME B1.1).
-          Heads and keys: ISO 4762, ASME B18.3; nuts: ISO 4032, ASME B18.2.2 and B18.6.3; from memory.
-        </Note>
-      )}
+      {threads && <ThreadTable />}
     </Section>
+  );
+}
+
+function DrillTable({ sheet }: { sheet: FitSheet }) {
+  const design = useDesign();
+  const { size, both, off } = useDrillSizes();
+  const partial = design.workshop.drills.own.length > 0;
+  return (
+    <Figures
+      label="Drills and holes"
+      rows={sheet.bores}
+      keyOf={(b) => `${b.use}-${b.nominalMm}-${b.thread}`}
+      none="Nothing to drill."
+      partRefsOf={(b) => b.owners.flatMap((o) => partRefOfOwner(design, o) ?? [])}
+      columns={[
+        { name: "Order", of: (b: Bore) => sheet.bores.indexOf(b) + 1 },
+        { name: "Hole", of: (b) => `${BORE_WORDS[b.use]}${b.thread ? ` ${b.thread}` : ""}` },
+        { name: "For", of: (b) => ownerWords(b.owners) },
+        { name: "Size", number: true, of: (b) => size(b.wantedMm) },
+        {
+          name: "Drill",
+          number: true,
+          of: (b) => (
+            <>
+              <b>{b.drill?.name ?? "none fits"}</b>
+              {b.drill && (
+                <Text as="span" color="graphite" fontSize="sm" ms="2">
+                  {both(b.drill).join(" · ")}
+                </Text>
+              )}
+            </>
+          ),
+        },
+        { name: "Clearance", number: true, of: (b) => off(b.clearanceMm) },
+        ...(partial
+          ? [
+              {
+                name: "You have",
+                number: true,
+                of: (b: Bore) => (b.owned ? `${b.owned.name} (${off(b.ownedClearanceMm)})` : "none"),
+              },
+            ]
+          : []),
+      ]}
+    />
+  );
+}
+
+function HoleTable({ sheet }: { sheet: FitSheet }) {
+  const design = useDesign();
+  const { units } = useDrillSizes();
+  const groups = useMemo(() => holeGroups(design, sheet.holes), [design, sheet]);
+  return (
+    <Figures
+      label="Holes, piece by piece"
+      rows={groups}
+      keyOf={(g) => `${g.holes[0].piece}-${wayOf(g.holes[0])}`}
+      none=""
+      partRefsOf={(g) => g.holes.flatMap((h) => partRefOfOwner(design, h.owner) ?? [])}
+      columns={[
+        { name: "Piece", of: (g: HoleGroup) => cutName(g.key) },
+        { name: "Count", number: true, of: (g) => g.count },
+        { name: "Hole, for what, size and depth", of: (g) => holeWords(g.holes, units) },
+      ]}
+    />
+  );
+}
+
+function ThreadTable() {
+  const { size } = useDrillSizes();
+  return (
+    <>
+      <Figures
+        label="Threads"
+        rows={threadTable()}
+        keyOf={(t) => t.name}
+        none=""
+        columns={[
+          { name: "Thread", of: (t) => t.name },
+          { name: "Diameter", number: true, of: (t) => size(t.diameterMm) },
+          { name: "Tapping drill", number: true, of: (t) => `${t.tapDrill?.name} (${size(t.tapMm)})` },
+          { name: "Head", number: true, of: (t) => (t.sizes ? size(t.sizes.headMm) : "–") },
+          { name: "Key", number: true, of: (t) => t.sizes?.key ?? "–" },
+          { name: "Nut", number: true, of: (t) => (t.sizes ? size(t.sizes.nutAcrossMm) : "–") },
+        ]}
+      />
+      <Note>
+        Metric: drill = diameter − pitch (ISO 68-1, ISO 261). Unified: 75 % of the full thread (ASME B1.1).
+        Heads and keys: ISO 4762, ASME B18.3; nuts: ISO 4032, ASME B18.2.2 and B18.6.3; from memory.
+      </Note>
+    </>
   );
 }
 

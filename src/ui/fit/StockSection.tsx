@@ -19,40 +19,6 @@ import { PartNote } from "../workshop/PartNote";
 
 /** What to saw, against what is there. */
 export function StockSection({ sheet }: { sheet: FitSheet }) {
-  const materialOf = useMaterialOf();
-  const { edit } = useBench();
-  const design = useDesign();
-  const units = useUnits();
-  const size = (s: Size) =>
-    [s.lengthMm, s.heightMm, s.thicknessMm].map((mm) => printLengthBare(mm, units, 1)).join(" × ");
-  const called = (id: string) => {
-    const there = sheet.cut.find((p) => p.id === id);
-    return there ? cutName(there.key) : id;
-  };
-  const name = (id: string) => materialOf(id)?.name ?? id;
-  const have = (p: CutPiece) => {
-    if (p.made !== "sawn") return "–";
-    if (!p.have) {
-      return (
-        <Button
-          size="2xs"
-          variant="outline"
-          aria-label={`State the stock for ${cutName(p.key)}`}
-          onClick={() =>
-            edit({ code: "add", list: "fitUp.stock.have", item: { piece: p.id, ...rounded(p.sawnMm) } })
-          }
-        >
-          I have …
-        </Button>
-      );
-    }
-    const short = SIZES.filter((of) => (p.shortMm?.[of] ?? 0) > ROUNDING);
-    return short.length === 0
-      ? "big enough"
-      : short
-          .map((of) => `${SIZE_WORDS[of]} ${printLengthBare(p.shortMm?.[of] ?? 0, units, 1)} too small`)
-          .join(", ");
-  };
   return (
     <Section
       id="stock"
@@ -65,76 +31,10 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
         </>
       }
     >
-      <Figures
-        label="Stock to cut"
-        rows={sheet.cut}
-        keyOf={(p) => p.id}
-        none="Nothing to cut."
-        partRefsOf={(p) => [partRefOf(p.key)]}
-        columns={[
-          { name: "Piece", of: (p) => cutName(p.key) },
-          { name: "Material", of: (p) => name(p.material) },
-          { name: "Finished", number: true, of: (p) => size(p.finishedMm) },
-          {
-            name: "Saw to",
-            number: true,
-            of: (p) => (p.made === "sawn" ? <b>{size(p.sawnMm)}</b> : MADE_WORDS[p.made]),
-          },
-          {
-            name: "Mark",
-            of: (p) =>
-              [
-                p.discs ? `${p.discs.count} discs` : "",
-                p.pair ? "matched, L and R" : "",
-                p.grain ? "grain lengthwise" : "",
-              ]
-                .filter(Boolean)
-                .join("; "),
-          },
-          { name: "Stock", of: have },
-        ]}
-      />
-      {design.fitUp.stock.have.length > 0 && (
-        <SimpleGrid minChildWidth="280px" gap="3">
-          {design.fitUp.stock.have.map((h, i) => (
-            <ItemCard
-              key={h.piece}
-              id={`stock-${i}`}
-              title={called(h.piece)}
-              onRemove={() => edit({ code: "remove", list: "fitUp.stock.have", at: i })}
-            >
-              <LengthAt at={`fitUp.stock.have.${i}.lengthMm`} />
-              <LengthAt at={`fitUp.stock.have.${i}.heightMm`} />
-              <LengthAt at={`fitUp.stock.have.${i}.thicknessMm`} />
-            </ItemCard>
-          ))}
-        </SimpleGrid>
-      )}
-      {sheet.rods.length > 0 && (
-        <Figures
-          label="Rod to cut"
-          rows={sheet.rods}
-          keyOf={(r) => `${r.kind}-${r.material}-${r.diameterMm}`}
-          none=""
-          partRefsOf={(r) => partRefsOfMaterial(design, r.material).filter((s) => s.startsWith("fastener:"))}
-          columns={[
-            {
-              name: "Rod",
-              of: (r) =>
-                `${ROD_WORDS[r.kind]}${name(r.material)}, ${printLengthBare(r.diameterMm, units, 2)}`,
-            },
-            { name: "Pieces", number: true, of: (r) => r.count },
-            { name: "Total length", number: true, of: (r) => printLengthBare(r.lengthMm, units, 1) },
-          ]}
-        />
-      )}
-      {sheet.wrap && (
-        <Note>
-          Wrap: {name(sheet.wrap.material)}, {Math.round(sheet.wrap.turns)} turns,{" "}
-          {printLength(sheet.wrap.lengthMm, units, 0)} on the handle; buy{" "}
-          {printLength(sheet.wrap.buyMm, units, 0)} with both ends.
-        </Note>
-      )}
+      <CutTable sheet={sheet} />
+      <StatedStock sheet={sheet} />
+      <RodTable sheet={sheet} />
+      <WrapNote sheet={sheet} />
       <Flex>
         <Note>
           Length × height × thickness. Scales come as a matched pair: mark left and right, and the way of the
@@ -142,6 +42,138 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
         </Note>
       </Flex>
     </Section>
+  );
+}
+
+/** What a material is called. */
+function useMaterialName(): (id: string) => string {
+  const materialOf = useMaterialOf();
+  return (id) => materialOf(id)?.name ?? id;
+}
+
+/** What is marked on a piece before it is sawn. */
+const marksOf = (p: CutPiece) =>
+  [
+    p.discs ? `${p.discs.count} discs` : "",
+    p.pair ? "matched, L and R" : "",
+    p.grain ? "grain lengthwise" : "",
+  ]
+    .filter(Boolean)
+    .join("; ");
+
+function CutTable({ sheet }: { sheet: FitSheet }) {
+  const name = useMaterialName();
+  const units = useUnits();
+  const size = (s: Size) =>
+    [s.lengthMm, s.heightMm, s.thicknessMm].map((mm) => printLengthBare(mm, units, 1)).join(" × ");
+  return (
+    <Figures
+      label="Stock to cut"
+      rows={sheet.cut}
+      keyOf={(p) => p.id}
+      none="Nothing to cut."
+      partRefsOf={(p) => [partRefOf(p.key)]}
+      columns={[
+        { name: "Piece", of: (p) => cutName(p.key) },
+        { name: "Material", of: (p) => name(p.material) },
+        { name: "Finished", number: true, of: (p) => size(p.finishedMm) },
+        {
+          name: "Saw to",
+          number: true,
+          of: (p) => (p.made === "sawn" ? <b>{size(p.sawnMm)}</b> : MADE_WORDS[p.made]),
+        },
+        { name: "Mark", of: marksOf },
+        { name: "Stock", of: (p) => <InHand piece={p} /> },
+      ]}
+    />
+  );
+}
+
+/** Whether what is there is big enough for a piece; the way to say what is. */
+function InHand({ piece: p }: { piece: CutPiece }) {
+  const { edit } = useBench();
+  const units = useUnits();
+  if (p.made !== "sawn") return "–";
+  if (!p.have)
+    return (
+      <Button
+        size="2xs"
+        variant="outline"
+        aria-label={`State the stock for ${cutName(p.key)}`}
+        onClick={() =>
+          edit({ code: "add", list: "fitUp.stock.have", item: { piece: p.id, ...rounded(p.sawnMm) } })
+        }
+      >
+        I have …
+      </Button>
+    );
+  const short = SIZES.filter((of) => (p.shortMm?.[of] ?? 0) > ROUNDING);
+  if (short.length === 0) return "big enough";
+  return short
+    .map((of) => `${SIZE_WORDS[of]} ${printLengthBare(p.shortMm?.[of] ?? 0, units, 1)} too small`)
+    .join(", ");
+}
+
+/** The sizes of what was said to be there. */
+function StatedStock({ sheet }: { sheet: FitSheet }) {
+  const { edit } = useBench();
+  const have = useDesign((d) => d.fitUp.stock.have);
+  if (have.length === 0) return null;
+  const called = (id: string) => {
+    const there = sheet.cut.find((p) => p.id === id);
+    return there ? cutName(there.key) : id;
+  };
+  return (
+    <SimpleGrid minChildWidth="280px" gap="3">
+      {have.map((h, i) => (
+        <ItemCard
+          key={h.piece}
+          id={`stock-${i}`}
+          title={called(h.piece)}
+          onRemove={() => edit({ code: "remove", list: "fitUp.stock.have", at: i })}
+        >
+          <LengthAt at={`fitUp.stock.have.${i}.lengthMm`} />
+          <LengthAt at={`fitUp.stock.have.${i}.heightMm`} />
+          <LengthAt at={`fitUp.stock.have.${i}.thicknessMm`} />
+        </ItemCard>
+      ))}
+    </SimpleGrid>
+  );
+}
+
+function RodTable({ sheet }: { sheet: FitSheet }) {
+  const design = useDesign();
+  const name = useMaterialName();
+  const units = useUnits();
+  if (sheet.rods.length === 0) return null;
+  return (
+    <Figures
+      label="Rod to cut"
+      rows={sheet.rods}
+      keyOf={(r) => `${r.kind}-${r.material}-${r.diameterMm}`}
+      none=""
+      partRefsOf={(r) => partRefsOfMaterial(design, r.material).filter((s) => s.startsWith("fastener:"))}
+      columns={[
+        {
+          name: "Rod",
+          of: (r) => `${ROD_WORDS[r.kind]}${name(r.material)}, ${printLengthBare(r.diameterMm, units, 2)}`,
+        },
+        { name: "Pieces", number: true, of: (r) => r.count },
+        { name: "Total length", number: true, of: (r) => printLengthBare(r.lengthMm, units, 1) },
+      ]}
+    />
+  );
+}
+
+function WrapNote({ sheet: { wrap } }: { sheet: FitSheet }) {
+  const name = useMaterialName();
+  const units = useUnits();
+  if (!wrap) return null;
+  return (
+    <Note>
+      Wrap: {name(wrap.material)}, {Math.round(wrap.turns)} turns, {printLength(wrap.lengthMm, units, 0)} on
+      the handle; buy {printLength(wrap.buyMm, units, 0)} with both ends.
+    </Note>
   );
 }
 
