@@ -18,13 +18,53 @@ import { Note } from "../report/Section";
 /** Currency and rate, and the price list as a whole: in and out as a file, or made up to look round. */
 export function ShopFields() {
   const shop = useShop();
-  const [refused, setRefused] = useState<string | null>(null);
-  // Typed first and kept when it is done: what is kept comes back too late for quick fingers.
+  return (
+    <Stack gap="2">
+      <ShareField
+        label="An hour of work"
+        value={shop.ratePerHour}
+        {...SHOP_LIMITS.money}
+        unit=""
+        factor={1}
+        onChange={(ratePerHour) => void changeShop((s) => ({ ...s, ratePerHour }))}
+      />
+      <CurrencyField kept={shop.currency} />
+      <PriceFile shop={shop} />
+      <Note>Prices hold for every knife in this browser. The made-up ones are only to look round with.</Note>
+    </Stack>
+  );
+}
+
+/** Typed first and kept when it is done: what is kept comes back too late for quick fingers. */
+function CurrencyField({ kept }: { kept: string }) {
   const [currency, setCurrency] = useState<string | null>(null);
-  const keepCurrency = async () => {
+  const keep = async () => {
     if (currency !== null) await changeShop((s) => ({ ...s, currency: currency.trim() }));
     setCurrency(null);
   };
+  return (
+    <FieldRow label="Currency" help="Stands after every sum.">
+      <Input
+        size="sm"
+        bg="ground"
+        textAlign="end"
+        maxLength={5}
+        value={currency ?? kept}
+        onFocus={(e) => e.target.select()}
+        onChange={(e) => setCurrency(e.target.value)}
+        onBlur={() => void keep()}
+        onKeyDown={(e) => {
+          if (e.key === "Enter") void keep();
+          if (e.key === "Escape") setCurrency(null);
+        }}
+      />
+    </FieldRow>
+  );
+}
+
+/** The whole price list, in and out as a file. */
+function PriceFile({ shop }: { shop: Shop }) {
+  const [refused, setRefused] = useState<string | null>(null);
   const put = async (next: Shop, said: string) => {
     const before = shop;
     await changeShop(() => next);
@@ -46,32 +86,12 @@ export function ShopFields() {
       reader.dispose();
     }
   };
+  const makeUp = () => {
+    const example = readPrices(new TextEncoder().encode(JSON.stringify(workshop)));
+    if (example.ok) void put(example.shop, "Made-up prices are in: change them to yours");
+  };
   return (
-    <Stack gap="2">
-      <ShareField
-        label="An hour of work"
-        value={shop.ratePerHour}
-        {...SHOP_LIMITS.money}
-        unit=""
-        factor={1}
-        onChange={(ratePerHour) => void changeShop((s) => ({ ...s, ratePerHour }))}
-      />
-      <FieldRow label="Currency" help="Stands after every sum.">
-        <Input
-          size="sm"
-          bg="ground"
-          textAlign="end"
-          maxLength={5}
-          value={currency ?? shop.currency}
-          onFocus={(e) => e.target.select()}
-          onChange={(e) => setCurrency(e.target.value)}
-          onBlur={() => void keepCurrency()}
-          onKeyDown={(e) => {
-            if (e.key === "Enter") void keepCurrency();
-            if (e.key === "Escape") setCurrency(null);
-          }}
-        />
-      </FieldRow>
+    <>
       <Flex gap="2" wrap="wrap">
         <FileButton
           size="xs"
@@ -91,14 +111,7 @@ export function ShopFields() {
         >
           Export prices
         </Button>
-        <Button
-          size="xs"
-          variant="outline"
-          onClick={() => {
-            const example = readPrices(new TextEncoder().encode(JSON.stringify(workshop)));
-            if (example.ok) void put(example.shop, "Made-up prices are in: change them to yours");
-          }}
-        >
+        <Button size="xs" variant="outline" onClick={makeUp}>
           Use made-up prices
         </Button>
       </Flex>
@@ -107,7 +120,6 @@ export function ShopFields() {
           Nothing was changed. {refused}
         </Text>
       )}
-      <Note>Prices hold for every knife in this browser. The made-up ones are only to look round with.</Note>
-    </Stack>
+    </>
   );
 }

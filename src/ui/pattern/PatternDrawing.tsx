@@ -58,7 +58,6 @@ export function PatternDrawing({
   };
   const line = Math.max(view.w, view.h) / 700;
   const over = useMemo(() => (made ? knifeOver(made, placing) : []), [made, placing]);
-  const axis = axisOf(placing, Math.max(view.w, view.h) * 0.12);
   const place = (e: MouseEvent<SVGSVGElement>) => {
     const matrix = e.currentTarget.getScreenCTM()?.inverse();
     if (!matrix || !marking) return;
@@ -88,40 +87,15 @@ export function PatternDrawing({
             opacity="0.65"
           />
         )}
-        {shapes.map((s) => {
-          const on = s.id === picked;
-          const stroke = on ? color("ink") : color("graphite");
-          const width = on ? 2 * line : line;
-          if (s.kind === "circle")
-            return (
-              <circle
-                key={s.id}
-                cx={s.x}
-                cy={-s.y}
-                r={s.radiusMm}
-                fill="none"
-                stroke={stroke}
-                strokeWidth={width}
-              />
-            );
-          return (
-            // biome-ignore lint/a11y/noStaticElementInteractions: the list beside the drawing is the control.
-            <path
-              key={s.id}
-              d={pathOf(s.points, s.kind === "outline")}
-              fill={on ? color("ink") : "transparent"}
-              fillOpacity={on ? 0.06 : 0}
-              stroke={stroke}
-              strokeWidth={width}
-              strokeDasharray={s.kind === "open" ? `${4 * line} ${3 * line}` : undefined}
-              onClick={(e) => {
-                if (s.kind !== "outline" || marking) return;
-                e.stopPropagation();
-                onPick(s.id);
-              }}
-            />
-          );
-        })}
+        {shapes.map((s) => (
+          <Shape
+            key={s.id}
+            shape={s}
+            line={line}
+            picked={s.id === picked}
+            onPick={marking ? null : () => onPick(s.id)}
+          />
+        ))}
         {over.map((points) => (
           <path
             key={`${points.length}-${points[0].x}-${points[0].y}`}
@@ -132,23 +106,58 @@ export function PatternDrawing({
             strokeDasharray={`${5 * line} ${3 * line}`}
           />
         ))}
-        {hand.map((p, i) => (
-          <g key={`${p.x} ${p.y}`} fill={color("warn")}>
-            <circle cx={p.x} cy={-p.y} r={3 * line} />
-            <text x={p.x + 5 * line} y={-p.y - 4 * line} style={{ fontSize: 12 * line }}>
-              {i + 1}
-            </text>
-          </g>
-        ))}
-        {axis && (
-          <g stroke={color("ink")} strokeWidth={1.5 * line} fill={color("ink")}>
-            <path d={pathOf(axis.line, false)} fill="none" />
-            <path d={pathOf(axis.head, true)} stroke="none" />
-            <circle cx={placing.datum.x} cy={-placing.datum.y} r={4 * line} fill={color("sheet")} />
-          </g>
-        )}
+        <HandPoints points={hand} line={line} />
+        <Axis placing={placing} length={Math.max(view.w, view.h) * 0.12} line={line} />
       </svg>
     </Box>
+  );
+}
+
+/** One shape that was found; an outline can be picked. */
+function Shape(props: { shape: Found; line: number; picked: boolean; onPick: (() => void) | null }) {
+  const { shape: s, line, picked, onPick } = props;
+  const stroke = picked ? color("ink") : color("graphite");
+  const width = picked ? 2 * line : line;
+  if (s.kind === "circle")
+    return <circle cx={s.x} cy={-s.y} r={s.radiusMm} fill="none" stroke={stroke} strokeWidth={width} />;
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: the list beside the drawing is the control.
+    <path
+      d={pathOf(s.points, s.kind === "outline")}
+      fill={picked ? color("ink") : "transparent"}
+      fillOpacity={picked ? 0.06 : 0}
+      stroke={stroke}
+      strokeWidth={width}
+      strokeDasharray={s.kind === "open" ? `${4 * line} ${3 * line}` : undefined}
+      onClick={(e) => {
+        if (s.kind !== "outline" || !onPick) return;
+        e.stopPropagation();
+        onPick();
+      }}
+    />
+  );
+}
+
+function HandPoints({ points, line }: { points: readonly Point[]; line: number }) {
+  return points.map((p, i) => (
+    <g key={`${p.x} ${p.y}`} fill={color("warn")}>
+      <circle cx={p.x} cy={-p.y} r={3 * line} />
+      <text x={p.x + 5 * line} y={-p.y - 4 * line} style={{ fontSize: 12 * line }}>
+        {i + 1}
+      </text>
+    </g>
+  ));
+}
+
+/** The datum, and the handle's axis through it with a head toward the tip. */
+function Axis({ placing, length, line }: { placing: Placing; length: number; line: number }) {
+  const axis = axisOf(placing, length);
+  return (
+    <g stroke={color("ink")} strokeWidth={1.5 * line} fill={color("ink")}>
+      <path d={pathOf(axis.line, false)} fill="none" />
+      <path d={pathOf(axis.head, true)} stroke="none" />
+      <circle cx={placing.datum.x} cy={-placing.datum.y} r={4 * line} fill={color("sheet")} />
+    </g>
   );
 }
 
