@@ -105,9 +105,9 @@ describe("uses", () => {
 describe("places for lightening holes", () => {
   it("leave rim and webs, behind the front fifth, until there is no room left", () => {
     const least = { rimMm: 3, fromMm: 25 };
-    const partRef = openSpot(sound, 8, least);
-    expect(partRef).not.toBeNull();
-    expect(partRef!.xMm).toBeLessThanOrEqual(-25);
+    const place = openSpot(sound, 8, least);
+    expect(place).not.toBeNull();
+    expect(place!.xMm).toBeLessThanOrEqual(-25);
     expect(openSpot(sound, 8, { rimMm: 30, fromMm: 25 })).toBeNull();
     const holes = leversOf(sound).find((l) => l.id === "holes")!;
     expect(holes.apply(sound, 50), "fifty holes find no room").toBeNull();

@@ -25,90 +25,75 @@ export function steelLevers(design: Design): Lever[] {
   });
 }
 
-function bladeLevers({ blade }: Design): SteelLever[] {
-  const change = (d: Design, part: Partial<Design["blade"]>): Design => ({
-    ...d,
-    blade: { ...d.blade, ...part },
+const withBlade = (d: Design, part: Partial<Design["blade"]>): Design => ({
+  ...d,
+  blade: { ...d.blade, ...part },
+});
+
+const spine: Lever["apply"] = (d, by) => {
+  const spineMm = rounded(d.blade.spineMm + by);
+  if (spineMm <= 0.5) return null;
+  return withBlade(d, { spineMm, tipThicknessMm: Math.min(d.blade.tipThicknessMm, spineMm) });
+};
+
+const distalTaper: Lever["apply"] = (d, by) => {
+  const tipThicknessMm = rounded(d.blade.tipThicknessMm + by);
+  return tipThicknessMm >= 0.1 && tipThicknessMm <= d.blade.spineMm ? withBlade(d, { tipThicknessMm }) : null;
+};
+
+const bladeLength: Lever["apply"] = (d, by) => ({
+  ...d,
+  blade: withBladeLength(d.blade, rounded(d.blade.lengthMm + by)),
+});
+
+const heel: Lever["apply"] = (d, by) => ({
+  ...d,
+  blade: withHeelHeight(d.blade, rounded(d.blade.heelHeightMm + by)),
+});
+
+const grindHeight: Lever["apply"] = (d, by) =>
+  withBlade(d, {
+    grind: raised(d.blade.grind, by),
+    leftGrind: d.blade.leftGrind && raised(d.blade.leftGrind, by),
   });
-  const { grind } = blade;
+
+const fullerDepth: Lever["apply"] = (d, by) =>
+  withBlade(d, {
+    fullers: d.blade.fullers.map((f) => ({ ...f, depthMm: Math.max(0.05, rounded(f.depthMm + by)) })),
+  });
+
+function bladeLevers({ blade }: Design): SteelLever[] {
+  const { grind, spineMm, tipThicknessMm, lengthMm, heelHeightMm } = blade;
+  const far = 0.15 * lengthMm;
+  const fifth = 0.2 * heelHeightMm;
   const levers: SteelLever[] = [
     {
       off: "down",
-      lever: lengthLever("spine", 0.5, [-Math.min(2, blade.spineMm - 1), 2], "metal", (d, by) => {
-        const spineMm = rounded(d.blade.spineMm + by);
-        return spineMm > 0.5
-          ? change(d, { spineMm, tipThicknessMm: Math.min(d.blade.tipThicknessMm, spineMm) })
-          : null;
-      }),
+      lever: lengthLever("spine", 0.5, [-Math.min(2, spineMm - 1), 2], "metal", spine),
     },
     {
       off: "down",
       lever: lengthLever(
         "distal-taper",
         0.5,
-        [-(blade.tipThicknessMm - 0.6), blade.spineMm - blade.tipThicknessMm],
+        [-(tipThicknessMm - 0.6), spineMm - tipThicknessMm],
         "metal",
-        (d, by) => {
-          const tipThicknessMm = rounded(d.blade.tipThicknessMm + by);
-          return tipThicknessMm >= 0.1 && tipThicknessMm <= d.blade.spineMm
-            ? change(d, { tipThicknessMm })
-            : null;
-        },
+        distalTaper,
       ),
     },
-    {
-      off: "down",
-      lever: lengthLever(
-        "blade-length",
-        3,
-        [-0.15 * blade.lengthMm, 0.15 * blade.lengthMm],
-        "look",
-        (d, by) => ({ ...d, blade: withBladeLength(d.blade, rounded(d.blade.lengthMm + by)) }),
-      ),
-    },
-    {
-      off: "down",
-      lever: lengthLever(
-        "heel",
-        1,
-        [-0.2 * blade.heelHeightMm, 0.2 * blade.heelHeightMm],
-        "look",
-        (d, by) => ({ ...d, blade: withHeelHeight(d.blade, rounded(d.blade.heelHeightMm + by)) }),
-      ),
-    },
+    { off: "down", lever: lengthLever("blade-length", 3, [-far, far], "look", bladeLength) },
+    { off: "down", lever: lengthLever("heel", 1, [-fifth, fifth], "look", heel) },
   ];
   if ("heightMm" in grind && grind.angleDeg === null) {
     const highest = highestFace(grind);
-    levers.push({
-      off: "up",
-      lever: lengthLever(
-        "grind-height",
-        1,
-        [-0.5 * highest, blade.heelHeightMm - highest],
-        "metal",
-        (d, by) =>
-          change(d, {
-            grind: raised(d.blade.grind, by),
-            leftGrind: d.blade.leftGrind && raised(d.blade.leftGrind, by),
-          }),
-      ),
-    });
+    const range = [-0.5 * highest, heelHeightMm - highest] as const;
+    levers.push({ off: "up", lever: lengthLever("grind-height", 1, range, "metal", grindHeight) });
   }
   const deepest = Math.max(0, ...blade.fullers.map((f) => f.depthMm));
-  if (deepest > 0)
-    levers.push({
-      off: "up",
-      lever: lengthLever(
-        "fuller-depth",
-        0.2,
-        [-0.9 * deepest, Math.max(0.1, blade.spineMm / 2 - 0.5 - deepest)],
-        "metal",
-        (d, by) =>
-          change(d, {
-            fullers: d.blade.fullers.map((f) => ({ ...f, depthMm: Math.max(0.05, rounded(f.depthMm + by)) })),
-          }),
-      ),
-    });
+  if (deepest > 0) {
+    const range = [-0.9 * deepest, Math.max(0.1, spineMm / 2 - 0.5 - deepest)] as const;
+    levers.push({ off: "up", lever: lengthLever("fuller-depth", 0.2, range, "metal", fullerDepth) });
+  }
   return levers;
 }
 
@@ -130,12 +115,12 @@ function withHoles(design: Design, count: number): Design | null {
   for (let i = 0; i < Math.round(count); i++) {
     const { tang } = next;
     if (tang.kind !== "full" || tang.holes.length >= 60) return null;
-    const partRef = openSpot(next, 8, { rimMm: 3, fromMm: 0.2 * handleReach(next) + 4 });
-    if (!partRef) return null;
+    const place = openSpot(next, 8, { rimMm: 3, fromMm: 0.2 * handleReach(next) + 4 });
+    if (!place) return null;
     const taken = new Set([...tang.holes, ...next.fasteners].map((h) => h.id));
     let n = 1;
     while (taken.has(`light-${n}`)) n++;
-    const hole = { id: `light-${n}`, ...partRef, diameterMm: 8, fill: null, purpose: "lighten" as const };
+    const hole = { id: `light-${n}`, ...place, diameterMm: 8, fill: null, purpose: "lighten" as const };
     next = { ...next, tang: { ...tang, holes: [...tang.holes, hole] } };
   }
   return next;
