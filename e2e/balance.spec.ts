@@ -170,6 +170,7 @@ test("a handle-heavy chopper: why in one glance, three cures tried, more found, 
     const change = await row.getByRole("cell").first().textContent();
     await row.getByRole("button", { name: /^Try/ }).click();
     await expect(bar).toContainText(`Trying ${change}`);
+    await expect(bar).toContainText(/balance [−\d.]+ mm/);
     const [, tried] = (await bar.textContent())?.match(/balance ([−\d.]+) mm/) ?? [];
     expect(Number(tried?.replace("−", "-")), `${change}`).toBeGreaterThan(before.balanceMm);
     await page.getByRole("button", { name: "Leave it" }).click();

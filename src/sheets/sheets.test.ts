@@ -17,6 +17,7 @@ import { weigh } from "@/core/figures/weigh/weigh";
 import { boxOf, flattened } from "@/core/geometry/contours/loop";
 import { signedDistance } from "@/core/geometry/curve/crossing";
 import type { Design } from "@/core/knife/design/schema";
+import { remembered } from "@/core/knife/layout/remembered";
 import { SHEET_KINDS, SHEET_WORDS, type SheetKind } from "@/words/sheets";
 import { sheetKindsOf, sheetPages } from "./pages";
 
@@ -24,12 +25,17 @@ const A4: PaperChoice = { paper: "a4", way: "upright", printer: TRUE_PRINTER };
 const fonts = await pdfFonts(async (file) => new Uint8Array(readFileSync(`public/fonts/${file}`)));
 const knife = (file: string): Design => DEMO_KNIVES.find(([name]) => name === file)![1];
 
-function pagesOf(kind: SheetKind, design: Design, setup = A4, optionMassG = 201): Page[] {
+/** What sheets are made of: of each knife it is weighed once. */
+const figuresOf = remembered((design: Design) => {
   const weighing = weigh(design);
   if (!weighing.ok) throw new Error(design.name);
   const { report } = weighing;
+  return { report, bill: billOf(design, plainShop(), report) };
+});
+
+function pagesOf(kind: SheetKind, design: Design, setup = A4, optionMassG = 201): Page[] {
+  const { report, bill } = figuresOf(design);
   const option = { name: "In brass", design, massG: optionMassG, balanceMm: -12, price: 310 };
-  const bill = billOf(design, plainShop(), report);
   return sheetPages(kind, {
     design,
     report,

@@ -51,6 +51,7 @@ const standing = (design: Design) =>
 describe("what is offered to fix a finding", () => {
   it.each(cases)("%s: fixes it, and leaves nothing worse", (_, design) => {
     const before = standing(design);
+    const now = figuresOf(design);
     for (const { rule, subject, fixes } of reviewDesign(design).findings) {
       for (const { fix, massG, balanceMm } of fixes ?? []) {
         offered.add(rule);
@@ -66,7 +67,7 @@ describe("what is offered to fix a finding", () => {
           why,
         ).toEqual([]);
         // What it says that it does, it does.
-        const [then, now] = [figuresOf(fixed), figuresOf(design)];
+        const then = figuresOf(fixed);
         expect(massG, why).toBeCloseTo((then?.massG ?? 0) - (now?.massG ?? 0), 6);
         expect(balanceMm, why).toBeCloseTo((then?.balanceMm ?? 0) - (now?.balanceMm ?? 0), 6);
         // What was measured stays, and what is locked.

@@ -6,10 +6,13 @@ import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import { mutated } from "../../knife/design/mutated.fixtures";
 import type { Design } from "../../knife/design/schema";
 import { DEFAULT_FINENESS, integrate } from "./integrate";
+import { sumOfMoments } from "./moments";
 
 /** No part changes by more than so when every panel is halved: a share of it, or mm³ of a small one. */
 const SHARE = 1e-5;
 const SMALL_MM3 = 1e-3;
+/** Nor does the middle of all of them move farther along the knife, mm. */
+const MIDDLE_MM = 0.005;
 /** Random changes of each design that are looked at. */
 const CHANGES = 1;
 
@@ -25,9 +28,14 @@ function moved(design: Design): string[] {
     const [a, b] = byId.get(id) ?? [0, 0];
     byId.set(id, [a + usual[i].v, b + halved[i].v]);
   });
-  return [...byId].flatMap(([id, [a, b]]) =>
+  const parts = [...byId].flatMap(([id, [a, b]]) =>
     Math.abs(a - b) <= Math.max(SHARE * b, SMALL_MM3) ? [] : [`${id}: ${a} against ${b}`],
   );
+  const [one, two] = [usual, halved].map((moments) => {
+    const all = sumOfMoments(moments);
+    return all.originX + all.x / all.v;
+  });
+  return Math.abs(one - two) < MIDDLE_MM ? parts : [...parts, `the middle: ${one} against ${two}`];
 }
 
 describe("halving every panel changes no part", () => {
