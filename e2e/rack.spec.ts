@@ -261,3 +261,20 @@ test("notes, customer and days are written on the bench, found on the rack, and 
   await expect(page.locator("a.row-link")).toHaveText(["Rook hunter"]);
   await expect(page.getByTestId("rack-row")).toContainText("In work · Ash End stables");
 });
+
+test("in a narrow window every knife's name, weight and what can be done with it are in reach", async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 768, height: 1024 });
+  await page.goto("/");
+  const row = page.getByTestId("rack-row").filter({ hasText: "Heath field knife" });
+  await expect(row.getByTestId("rack-mass")).toHaveText(/\d g/);
+  const box = await row.boundingBox();
+  expect(box?.height).toBeLessThan(200);
+  for (const name of ["Rename Heath field knife", "Delete Heath field knife"]) {
+    const button = await row.getByRole("button", { name }).boundingBox();
+    expect((button?.x ?? 768) + (button?.width ?? 0)).toBeLessThanOrEqual(768);
+  }
+  await row.getByRole("link", { name: "Heath field knife" }).click();
+  await expect(page.getByRole("textbox", { name: "Name of the knife" })).toHaveValue("Heath field knife");
+});

@@ -139,7 +139,10 @@ const WORDS: { readonly [C in Edit["code"]]: (edit: Left<C>, design: Design, uni
     thread: ({ thread }) => `Change thread to ${thread ?? "another"}`,
     "thread-sizes": ({ thread }) => `Take sizes of ${thread ?? "another thread"}`,
     "tang-bare": ({ bare }) => (bare ? "Leave the tang bare" : "Put scales on the tang"),
-    "metal-grip": () => "Build the grip up in bronze",
+    "metal-grip": ({ material }, design) => {
+      const metal = typeof material === "string" ? materialsIn(design)(material)?.name : undefined;
+      return `Build the grip up in ${metal ? smallFirst(metal) : "metal"}`;
+    },
     "handle-length": ({ which }) => `Change ${small(called(HANDLE_LENGTH_WORDS, which) ?? "length")}`,
     "outline-mirrored": ({ mirrors }) => (mirrors ? "Mirror the outline" : "Let the outline's halves differ"),
     "follow-spine": () => "Let the handle follow the spine",

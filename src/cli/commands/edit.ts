@@ -73,6 +73,8 @@ function edited(design: ProductDesign, edit: AnyEdit, place: string): ProductDes
   const next = make();
   const refused = recordRefusal(record.schema, next);
   if (refused) throw new Refusal(`${place}: ${problemWords(refused)}`);
+  const [problem] = record.problems(next);
+  if (problem) throw new Refusal(`${place}: ${problem.message}`);
   return next;
 }
 

@@ -1,5 +1,6 @@
 import { freeze } from "immer";
 import { own } from "../base/own";
+import { sameData } from "../base/sameData";
 import { COMMON_EDITS } from "./common";
 import type { AnyEdit, EditTable } from "./table";
 
@@ -11,5 +12,9 @@ export function applyEdit<D>(table: EditTable<D>, design: D, edit: AnyEdit): D {
   const { code } = edit;
   const apply = own(table, code) ?? own(COMMON_EDITS, code);
   if (!apply) throw new Error(`no edit "${code}"`);
-  return freeze((apply as (design: D, fields: AnyEdit) => D)(design, edit), true);
+  const made = (apply as (design: D, fields: AnyEdit) => D)(design, edit);
+  // Pins that are spread already, or a side that is like the other: nothing was done, and there is nothing to undo.
+  // A whole design that is taken is that very design, even where it is like this one.
+  if (!("design" in edit) && sameData(made, design)) return design;
+  return freeze(made, true);
 }

@@ -79,6 +79,15 @@ describe("edits", () => {
     expect(({} as { polluted?: number }).polluted).toBeUndefined();
   });
 
+  it("that change nothing give back the very same design: there is nothing to undo", () => {
+    const once = apply(plain, { code: "lay-pins", lay: "on-the-middle" });
+    expect(apply(once, { code: "lay-pins", lay: "on-the-middle" })).toBe(once);
+    const matched = apply(plain, { code: "match-scales" });
+    expect(apply(matched, { code: "match-scales" })).toBe(matched);
+    expect(apply(plain, { code: "set", path: "blade.spineMm", to: plain.blade.spineMm })).toBe(plain);
+    expect(apply(plain, { code: "plate-remove", at: 7 })).toBe(plain);
+  });
+
   it("leave alone what they do not change: it stays the very same object", () => {
     const thicker = apply(plain, { code: "set", path: "blade.spineMm", to: 5 });
     expect(thicker.blade).not.toBe(plain.blade);

@@ -46,7 +46,7 @@ export function KnifeRow({ knife, figures, failure, onAgain, reach }: KnifeRowPr
     >
       <RowDrawing design={design} balanceMm={figures?.balanceMm ?? null} reach={reach} />
       {/* As high before its figures are there as after: a name does not move away from under the pointer. */}
-      <Stack gap="0" flex="1" py="2" minW="0" minH={`${LEAST_PX}px`}>
+      <Stack gap="0" flex="1" py="2" minW={{ base: "240px", lg: "0" }} minH={`${LEAST_PX}px`}>
         {renaming ? (
           <RenameField knife={knife} onDone={() => setRenaming(false)} />
         ) : (
@@ -75,7 +75,7 @@ export function KnifeRow({ knife, figures, failure, onAgain, reach }: KnifeRowPr
   );
 }
 
-/** The knife from its right side, with the point that it balances at. */
+/** The knife from its right side, with the point that it balances at; in a narrow window its end gives way to the words. */
 function RowDrawing(props: { design: ProductDesign; balanceMm: number | null; reach: Reach }) {
   const { design, balanceMm } = props;
   const { pxPerMm, behindMm } = props.reach;
@@ -88,7 +88,7 @@ function RowDrawing(props: { design: ProductDesign; balanceMm: number | null; re
     [pxPerMm, behindMm, originY],
   );
   return (
-    <Box px="3" flexShrink="0">
+    <Box px="3" flexShrink={{ base: "1", lg: "0" }} minW="0" overflow="hidden">
       <svg
         width={RACK_DRAWING_PX}
         height={height}

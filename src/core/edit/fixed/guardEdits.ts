@@ -16,10 +16,12 @@ export const GUARD_EDITS = {
     guard: guardOfForm(form, design),
   }),
   /** A plate taken out: plates go by their place, so names of those behind it move up. */
-  "plate-remove": (design: Design, { at }: Readonly<{ at: number }>) => ({
-    ...COMMON_EDITS.remove(design, { list: "guard.plates", at }),
-    names: namesWithout(design.names, "guard.plates", at),
-  }),
+  "plate-remove": (design: Design, { at }: Readonly<{ at: number }>) => {
+    const without = COMMON_EDITS.remove(design, { list: "guard.plates", at });
+    return without === design
+      ? design
+      : { ...without, names: namesWithout(design.names, "guard.plates", at) };
+  },
   "guard-fitting": (design: Design, { kind, fitted }: Readonly<{ kind: FittingKind; fitted: boolean }>) => {
     const { guard } = design;
     if (!guard) return design;
