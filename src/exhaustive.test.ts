@@ -43,7 +43,7 @@ const ADDED: readonly (readonly [file: string, there: string, then: string])[] =
 const ASKED: Readonly<Record<string, readonly string[]>> = {
   tube: [
     "src/core/knife/assembly/assemble.ts",
-    "src/core/knife/layout/handleBody.ts",
+    "src/core/knife/shapes/handleBody.ts",
     "src/core/knife/validity/checkHandle.ts",
     "src/core/knife/validity/checkTang.ts",
     "src/core/figures/pieces/pieceList.ts",
@@ -52,7 +52,7 @@ const ASKED: Readonly<Record<string, readonly string[]>> = {
     "src/core/figures/views/cells.ts",
     "src/core/figures/tune/fittingLevers.ts",
     "src/core/knife/design/handleParts.ts",
-    "src/core/knife/design/materialPlaces.ts",
+    "src/core/knife/starts/materialPlaces.ts",
     "src/core/figures/review/partRefs.ts",
     "src/ui/board/steps/HandleStep.tsx",
   ],

@@ -1,5 +1,5 @@
 import type { Figure } from "@/core/exchange/paper/item";
-import { PART_GROUPS } from "@/core/knife/assembly/types";
+import { PART_GROUPS } from "@/core/knife/parts/types";
 import { customerWords, INSIDE } from "@/words/customer";
 import type { SheetMaker } from "./sheet";
 

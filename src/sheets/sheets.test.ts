@@ -5,6 +5,7 @@ import { join } from "node:path";
 import { getDocument, OPS } from "pdfjs-dist/legacy/build/pdf.mjs";
 import sharp from "sharp";
 import { describe, expect, it } from "vitest";
+import { remembered } from "@/core/base/record/remembered";
 import { blank } from "@/core/exchange/cutting/cutParts";
 import { DEMO_KNIVES } from "@/core/exchange/files/knife/demo.fixtures";
 import { pdfFonts, writePdf } from "@/core/exchange/files/pdf/write";
@@ -17,7 +18,6 @@ import { weigh } from "@/core/figures/weigh/weigh";
 import { boxOf, flattened } from "@/core/geometry/contours/loop";
 import { signedDistance } from "@/core/geometry/curve/crossing";
 import type { Design } from "@/core/knife/design/schema";
-import { remembered } from "@/core/knife/layout/remembered";
 import { SHEET_KINDS, SHEET_WORDS, type SheetKind } from "@/words/sheets";
 import { sheetKindsOf, sheetPages } from "./pages";
 

@@ -1,5 +1,5 @@
 import type { Finding } from "@/core/figures/review/types";
-import type { FaultRule } from "@/core/knife/validity/types";
+import type { FaultRule } from "@/core/knife/parts/faults";
 
 type Say = (mm: number | null) => string;
 

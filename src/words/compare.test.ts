@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { TRAITS, traitOf } from "@/core/figures/compare/traits";
 import { HARDWARE, plainShop } from "@/core/figures/cost/shop";
-import { WORK_TASKS } from "@/core/figures/cost/work";
 import { CONSTRUCTIONS } from "@/core/knife/design/constructions.fixtures";
+import { WORK_TASKS } from "@/core/knife/parts/workTasks";
 import { MATERIALS, shippedMaterial } from "@/core/materials/materials";
 import { priceKeyWords, priceWords, TASK_WORDS, takenWords } from "./cost";
 import { printMinutes, printMoney } from "./money";

@@ -1,5 +1,5 @@
-import type { PartKey } from "@/core/knife/assembly/partKey";
 import type { PieceRole } from "@/core/knife/design/schema";
+import type { PartKey } from "@/core/knife/parts/partKey";
 import { FASTENERS } from "./fasteners";
 import { FITTING_WORDS } from "./fittings";
 import { componentName } from "./parts";

@@ -1,6 +1,6 @@
 import { own } from "@/core/base/own";
 import type { FastenerKind } from "@/core/kinds/fasteners/registry";
-import type { ItemName, Naming } from "@/core/knife/layout/itemNames";
+import type { ItemName, Naming } from "@/core/knife/shapes/itemNames";
 import { smallFirst } from "./grammar";
 
 /** What a kind of fastener is called, with more fields than most. */

@@ -1,7 +1,7 @@
 import type { UnitSystem } from "@/core/base/units/print";
 import { printLength, printMass } from "@/core/base/units/print";
 import type { Finding, TradeRule } from "@/core/figures/review/types";
-import type { FaultRule, FindingSeverity } from "@/core/knife/validity/types";
+import type { FaultRule, FindingSeverity } from "@/core/knife/parts/faults";
 import type { MaterialOf } from "@/core/materials/types";
 import { BLADE_FAULT_WORDS } from "./bladeFindings";
 import { itemInSentence, itemWords } from "./fasteners";

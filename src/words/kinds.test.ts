@@ -6,12 +6,13 @@ import { FASTENER_KINDS, kindOf, newFastener } from "@/core/kinds/fasteners/regi
 import { FITTINGS, newFitting } from "@/core/kinds/guardFittings/registry";
 import { SHAPE_KINDS, shapeKindOf } from "@/core/kinds/pieceShapes/registry";
 import { BAR_END_KINDS, endKindOf } from "@/core/kinds/tangEnds/registry";
-import { newShape, withEnd, withTang } from "@/core/knife/design/constructions";
 import { newDesign } from "@/core/knife/design/create";
 import { guardOfForm } from "@/core/knife/design/guards";
+import { newShape } from "@/core/knife/design/newParts";
 import { type Design, designSchema } from "@/core/knife/design/schema";
-import { endPlace } from "@/core/knife/layout/endPlace";
 import { layoutOf } from "@/core/knife/layout/layout";
+import { endPlace } from "@/core/knife/shapes/endPlace";
+import { withEnd, withTang } from "@/core/knife/starts/constructions";
 import { FASTENER_WORDS, fastenerFieldWords } from "./fasteners";
 import { FITTING_WORDS } from "./fittings";
 import { PIECE_SHAPE_WORDS } from "./pieceShapes";

@@ -1,4 +1,4 @@
-import type { Cut } from "@/core/knife/design/starts";
+import type { Cut } from "@/core/knife/starts/starts";
 
 /** What a knife is begun from. */
 export const START_WORDS = {

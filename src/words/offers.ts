@@ -10,7 +10,7 @@ import {
 import type { Change, Fix, Offer } from "@/core/figures/review/types";
 import { materialsIn } from "@/core/knife/design/materials";
 import type { Design } from "@/core/knife/design/schema";
-import { itemNames, pieceNaming } from "@/core/knife/layout/itemNames";
+import { itemNames, pieceNaming } from "@/core/knife/shapes/itemNames";
 import type { MaterialOf } from "@/core/materials/types";
 import { itemInSentence, itemWords } from "./fasteners";
 import { small } from "./grammar";

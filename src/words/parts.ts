@@ -1,9 +1,9 @@
 import { own } from "@/core/base/own";
-import type { CutKey } from "@/core/figures/pieces/cutKey";
 import type { EndComponent } from "@/core/kinds/tangEnds/kind";
-import type { PartKey } from "@/core/knife/assembly/partKey";
 import type { PieceRole } from "@/core/knife/design/schema";
-import type { Naming } from "@/core/knife/layout/itemNames";
+import type { CutKey } from "@/core/knife/parts/cutKey";
+import type { PartKey } from "@/core/knife/parts/partKey";
+import type { Naming } from "@/core/knife/shapes/itemNames";
 import { FASTENERS, inSentence } from "./fasteners";
 import { FITTING_WORDS } from "./fittings";
 import { capital } from "./grammar";

@@ -1,6 +1,6 @@
 import { printLength, printMass, type UnitSystem } from "@/core/base/units/print";
 import type { PartPull, Pull } from "@/core/figures/weigh/pulls";
-import type { PartGroup } from "@/core/knife/assembly/types";
+import type { PartGroup } from "@/core/knife/parts/types";
 import type { MaterialOf } from "@/core/materials/types";
 import { partName } from "./parts";
 

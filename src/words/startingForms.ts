@@ -1,5 +1,5 @@
 import { own } from "@/core/base/own";
-import type { StartingForm } from "@/core/knife/design/startingForms";
+import type { StartingForm } from "@/core/knife/starts/startingForms";
 import { capital } from "./grammar";
 
 interface FormWords {

@@ -6,7 +6,7 @@ import { reviewDesign } from "@/core/figures/review/reviewDesign";
 import { type Finding, TRADE_RULES } from "@/core/figures/review/types";
 import { newDesign } from "@/core/knife/design/create";
 import { newGuard } from "@/core/knife/design/guards";
-import { FAULT_RULES } from "@/core/knife/validity/types";
+import { FAULT_RULES } from "@/core/knife/parts/faults";
 import { shippedMaterial } from "@/core/materials/materials";
 import { HAZARDS, MATERIAL_CLASSES } from "@/core/materials/types";
 import { balanceShort, balanceWords } from "./balance";

@@ -4,10 +4,10 @@ import { newFuller } from "../knife/design/bladeStarts";
 import { CONSTRUCTIONS } from "../knife/design/constructions.fixtures";
 import { newDesign } from "../knife/design/create";
 import type { Design } from "../knife/design/schema";
-import { bareBladeOf, newMeasured } from "../knife/design/starts";
 import { plainFacts } from "../knife/design/workshop";
 import { asPoints } from "../knife/layout/bladeLengths";
 import { newLengthwise } from "../knife/layout/handleStarts";
+import { bareBladeOf, newMeasured } from "../knife/starts/starts";
 import type { FixedEdit } from "./fixed/edits";
 
 const plain = newDesign("Sedge");

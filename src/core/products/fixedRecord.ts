@@ -3,8 +3,8 @@ import { meshFault } from "../geometry/solids/meshFaults";
 import { withoutStaleMarks } from "../knife/design/marks";
 import { MIGRATIONS } from "../knife/design/migrate";
 import { type Design, designSchema, type StoredMesh } from "../knife/design/schema";
-import { STARTING_FORMS, startingForm } from "../knife/design/startingForms";
 import { decodeMesh } from "../knife/design/storedMesh";
+import { STARTING_FORMS, startingForm } from "../knife/starts/startingForms";
 import type { RecordSpec } from "./product";
 
 /** What of a design says nothing of its parts. */

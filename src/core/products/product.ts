@@ -6,9 +6,9 @@ import type { Review } from "../figures/review/reviewDesign";
 import type { Fineness } from "../figures/weigh/integrate";
 import type { PanelMemory } from "../figures/weigh/panelMemory";
 import type { Weighing } from "../figures/weigh/weighAssembly";
-import type { Assembly } from "../knife/assembly/types";
 import type { Migrations } from "../knife/design/migrate";
 import type { ProductDesign } from "../knife/design/product";
+import type { Assembly } from "../knife/parts/types";
 
 /** A starting form: its code, and the design that it gives under a name. */
 export interface Start<D> {

@@ -4,8 +4,6 @@ import { weighAssembly } from "../figures/weigh/weighAssembly";
 import { boxContour } from "../geometry/curve/shapes";
 import { cylinderRegion } from "../geometry/solids/cylinder";
 import { slabRegion } from "../geometry/solids/slab";
-import { type PartKey, partId } from "../knife/assembly/partKey";
-import type { Assembly } from "../knife/assembly/types";
 import { plainJob } from "../knife/design/job";
 import { materialsIn } from "../knife/design/materials";
 import type { ProductDesign } from "../knife/design/product";
@@ -14,6 +12,8 @@ import { job } from "../knife/design/record/job";
 import { ownMaterials } from "../knife/design/record/material";
 import { carriedWorkshop } from "../knife/design/record/workshop";
 import { plainWorkshop } from "../knife/design/workshop";
+import { type PartKey, partId } from "../knife/parts/partKey";
+import type { Assembly } from "../knife/parts/types";
 import type { ProductMaking, ProductModel, RecordSpec } from "./product";
 
 const schema = z.strictObject({

@@ -1,6 +1,7 @@
 "use client";
 import { Box, Button, Text } from "@chakra-ui/react";
 import { memo, useMemo } from "react";
+import { remembered } from "@/core/base/record/remembered";
 import { ROUNDING } from "@/core/base/tolerances";
 import { printLength, printMass } from "@/core/base/units/print";
 import { type PartRef, partRefsOfChange } from "@/core/figures/review/partRefs";
@@ -8,7 +9,6 @@ import type { LeverEffect } from "@/core/figures/tune/effects";
 import { leversOf, withLevers } from "@/core/figures/tune/levers";
 import type { Design } from "@/core/knife/design/schema";
 import { outside } from "@/core/knife/design/uses";
-import { remembered } from "@/core/knife/layout/remembered";
 import { useUnits } from "@/store/settings";
 import { small } from "@/words/grammar";
 import { leverWords, signed, stepWords } from "@/words/levers";

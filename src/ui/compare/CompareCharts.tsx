@@ -19,7 +19,7 @@ import { roundTo } from "@/core/base/number";
 import { MM_PER_INCH } from "@/core/base/units/length";
 import { GRAMS_PER_OUNCE } from "@/core/base/units/print";
 import { groupPulls } from "@/core/figures/weigh/pulls";
-import { PART_GROUPS, type PartGroup } from "@/core/knife/assembly/types";
+import { PART_GROUPS, type PartGroup } from "@/core/knife/parts/types";
 import { useUnits } from "@/store/settings";
 import { GROUP_WORDS } from "@/words/pulls";
 import type { Column } from "../cost/column";

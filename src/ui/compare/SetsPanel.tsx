@@ -1,6 +1,7 @@
 "use client";
 import { Box, Button, Flex, Grid, Text } from "@chakra-ui/react";
 import { useState } from "react";
+import type { Variant } from "@/core/knife/design/variant";
 import {
   inMaterials,
   type MaterialSet,
@@ -8,8 +9,7 @@ import {
   type SetPart,
   setMaterial,
   setName,
-} from "@/core/knife/design/materialSets";
-import type { Variant } from "@/core/knife/design/variant";
+} from "@/core/knife/starts/materialSets";
 import type { MaterialClass } from "@/core/materials/types";
 import { ownMaterials } from "@/store/ownMaterials";
 import { FOR_GUARDS, FOR_LINERS, FOR_PINS, FOR_SCALES, MaterialField } from "../bound/MaterialField";

@@ -1,11 +1,12 @@
 import { useId } from "react";
 import { radians } from "@/core/base/number";
 import { INSIDE_MM, SAME_PLACE_MM } from "@/core/base/tolerances";
-import { type CutAcross, faceCells } from "@/core/figures/views/cells";
+import { faceCells } from "@/core/figures/views/cells";
 import type { Contour } from "@/core/geometry/curve/contour";
 import type { Design } from "@/core/knife/design/schema";
 import { layoutOf } from "@/core/knife/layout/layout";
-import { lengthwiseFaces } from "@/core/knife/layout/lengthwise";
+import type { CutAcross } from "@/core/knife/parts/cells";
+import { lengthwiseFaces } from "@/core/knife/shapes/lengthwise";
 import { color } from "../kit/theme";
 import { Filled } from "./Filled";
 import { cubicPath, type Scale, toPx } from "./path";

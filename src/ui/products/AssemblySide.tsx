@@ -1,6 +1,6 @@
 import { memo, useMemo } from "react";
 import { silhouette } from "@/core/figures/views/silhouette";
-import type { Assembly } from "@/core/knife/assembly/types";
+import type { Assembly } from "@/core/knife/parts/types";
 import { Filled } from "../drawing/Filled";
 import { chordPath, type Extent, type Scale } from "../drawing/path";
 

@@ -1,8 +1,8 @@
 "use client";
 import { partRefsOfFinding } from "@/core/figures/review/partRefs";
 import type { Design } from "@/core/knife/design/schema";
-import type { StartingForm } from "@/core/knife/design/startingForms";
 import { KNIFE_SIZES, type KnifeSizes, resized, SIZE_LIMITS, sizesOf } from "@/core/knife/layout/resized";
+import type { StartingForm } from "@/core/knife/starts/startingForms";
 import { balanceWords } from "@/words/balance";
 import { editWords } from "@/words/edits";
 import { effectWords, offerWords } from "@/words/offers";

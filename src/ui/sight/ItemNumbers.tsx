@@ -2,8 +2,8 @@
 import { memo } from "react";
 import { holesOf, slotsOf } from "@/core/knife/design/openings";
 import type { Design } from "@/core/knife/design/schema";
-import { itemNames, pieceNaming } from "@/core/knife/layout/itemNames";
 import { layoutOf } from "@/core/knife/layout/layout";
+import { itemNames, pieceNaming } from "@/core/knife/shapes/itemNames";
 import { type Scale, toPx } from "../drawing/path";
 import { DrawnText } from "../drawing/Text";
 import { color } from "../kit/theme";

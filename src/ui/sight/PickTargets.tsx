@@ -2,7 +2,7 @@
 import { type KeyboardEvent, memo, useRef, useState } from "react";
 import { type PartRef, pickable } from "@/core/figures/review/partRefs";
 import type { Design } from "@/core/knife/design/schema";
-import { itemNames } from "@/core/knife/layout/itemNames";
+import { itemNames } from "@/core/knife/shapes/itemNames";
 import { itemWords } from "@/words/fasteners";
 import { partName } from "@/words/parts";
 import { chordPath, type Scale } from "../drawing/path";

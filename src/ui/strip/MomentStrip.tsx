@@ -4,7 +4,7 @@ import { ROUNDING } from "@/core/base/tolerances";
 import { printLength, printMass, type UnitSystem } from "@/core/base/units/print";
 import { type PartPull, partPulls } from "@/core/figures/weigh/pulls";
 import type { MassReport } from "@/core/figures/weigh/report";
-import type { PartGroup } from "@/core/knife/assembly/types";
+import type { PartGroup } from "@/core/knife/parts/types";
 import { partName } from "@/words/parts";
 import { partSentence } from "@/words/pulls";
 import { BalanceMark } from "../drawing/BalanceMark";

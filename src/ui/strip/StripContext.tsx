@@ -1,7 +1,7 @@
 "use client";
 import { createContext, type ReactNode, useContext, useMemo, useState } from "react";
 import type { PartWeight } from "@/core/figures/weigh/report";
-import type { PartGroup } from "@/core/knife/assembly/types";
+import type { PartGroup } from "@/core/knife/parts/types";
 
 /** What is pointed at on a strip: a part, or a whole group. */
 export type Picked =

@@ -3,7 +3,7 @@ import { memo } from "react";
 import { lengthUnitName, printLengthBare, printMass, type UnitSystem } from "@/core/base/units/print";
 import { groupPulls } from "@/core/figures/weigh/pulls";
 import type { MassReport } from "@/core/figures/weigh/report";
-import type { PartGroup } from "@/core/knife/assembly/types";
+import type { PartGroup } from "@/core/knife/parts/types";
 import { GROUP_WORDS, pullSentence } from "@/words/pulls";
 import { color } from "../kit/theme";
 import { GROUP_TINT } from "./MomentStrip";

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { DEMO_KNIVES } from "@/core/exchange/files/knife/demo.fixtures";
 import type { PartWeight } from "@/core/figures/weigh/report";
 import { weigh } from "@/core/figures/weigh/weigh";
-import type { PartKey, Side } from "@/core/knife/assembly/partKey";
+import type { PartKey, Side } from "@/core/knife/parts/partKey";
 import { overlap } from "../drawing/labels";
 import { type Resting, settle, settled, tipDeg } from "./settle";
 import { BAR_PX, barName, barsOf, labelsOf, partsInOrder } from "./stripBars";

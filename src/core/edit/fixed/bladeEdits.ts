@@ -1,6 +1,7 @@
 import { newGrind, newSideGrind } from "../../knife/design/bladeStarts";
 import { tipFrom } from "../../knife/design/create";
 import type { BladeMark, Design, Grind, SideGrind, TipStyle } from "../../knife/design/schema";
+import { asPoints, withBladeLength, withHeelHeight } from "../../knife/layout/bladeLengths";
 import {
   asRehandled,
   bareBladeOf,
@@ -9,8 +10,7 @@ import {
   newMeasured,
   withBalanceKind,
   withCut,
-} from "../../knife/design/starts";
-import { asPoints, withBladeLength, withHeelHeight } from "../../knife/layout/bladeLengths";
+} from "../../knife/starts/starts";
 import { type BladeRun, withBladePoint, withoutBladePoint } from "../bladeOutline";
 
 const withBlade = (design: Design, blade: Partial<Design["blade"]>): Design => ({

@@ -2,17 +2,12 @@ import { valueAt } from "../../base/record/path";
 import { THREADS } from "../../base/units/threads";
 import type { Point } from "../../geometry/curve/bezier";
 import { type ButtForm, withButt, withFingerGrooves } from "../../knife/design/butts";
-import {
-  newBlockHole,
-  withBareTang,
-  withEnd,
-  withMetalGrip,
-  withTang,
-} from "../../knife/design/constructions";
+import { newBlockHole } from "../../knife/design/newParts";
 import type { BarEnd, BlockHole, CurvePoint, Design } from "../../knife/design/schema";
 import { threadChange } from "../../knife/design/threadChange";
 import { type HandleLength, withHandleLength } from "../../knife/layout/handleLengths";
 import { withPointBetween } from "../../knife/layout/handleStarts";
+import { withBareTang, withEnd, withMetalGrip, withTang } from "../../knife/starts/constructions";
 import { COMMON_EDITS } from "../common";
 import {
   mirrored,

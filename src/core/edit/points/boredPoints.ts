@@ -1,6 +1,6 @@
 import { degrees, radians } from "../../base/number";
 import type { Design } from "../../knife/design/schema";
-import { itemNames } from "../../knife/layout/itemNames";
+import { itemNames } from "../../knife/shapes/itemNames";
 import { type BenchPoint, type PointField, setHeld, setPlace } from "./types";
 
 /** Where something stands on the side view: the fields of its station and height. */

@@ -1,9 +1,9 @@
 import { shapeKindOf } from "../../kinds/pieceShapes/registry";
 import type { Design, ScalesHandle, StackHandle } from "../../knife/design/schema";
-import { pieceNaming } from "../../knife/layout/itemNames";
 import { layoutOf } from "../../knife/layout/layout";
-import { jointTilt, slackPiece } from "../../knife/layout/pieces";
-import { bolsterJoint } from "../../knife/layout/scales";
+import { pieceNaming } from "../../knife/shapes/itemNames";
+import { jointTilt, slackPiece } from "../../knife/shapes/pieces";
+import { bolsterJoint } from "../../knife/shapes/scales";
 import { placeFields } from "./boredPoints";
 import { gripPoints } from "./gripPoints";
 import { type BenchPoint, LEAN_AT_MM, leanOf, leanX, setHeld, setPlace } from "./types";

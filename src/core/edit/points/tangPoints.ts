@@ -1,9 +1,9 @@
 import { endKindOf } from "../../kinds/tangEnds/registry";
-import { handleReach } from "../../knife/design/constructions";
+import { handleReach } from "../../knife/design/handleParts";
 import type { Bar, Design, FullTang, HiddenTang } from "../../knife/design/schema";
-import { holeBottom } from "../../knife/layout/bar";
-import { endPlace } from "../../knife/layout/endPlace";
 import { layoutOf } from "../../knife/layout/layout";
+import { holeBottom } from "../../knife/shapes/bar";
+import { endPlace } from "../../knife/shapes/endPlace";
 import { openingPoints } from "./boredPoints";
 import { type BenchPoint, setHeld } from "./types";
 

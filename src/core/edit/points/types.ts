@@ -4,7 +4,7 @@ import type { Point } from "../../geometry/curve/bezier";
 import type { FittingKind } from "../../kinds/guardFittings/registry";
 import { limitsAt } from "../../knife/design/limits";
 import type { BarEndKind, BladeNotch, Design, PieceRole } from "../../knife/design/schema";
-import type { ItemName, Naming } from "../../knife/layout/itemNames";
+import type { ItemName, Naming } from "../../knife/shapes/itemNames";
 import type { Draft } from "../draft";
 
 /** A curve on the handle, by what it shapes: a joint along it, or the outline of halves at one end. */

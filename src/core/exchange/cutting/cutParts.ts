@@ -1,15 +1,15 @@
+import { remembered } from "../../base/record/remembered";
 import { type Hole, holesOf } from "../../figures/fit/holes";
 import { type CutPiece, cutList } from "../../figures/fit/stockList";
-import { type CutKey, cutId } from "../../figures/pieces/cutKey";
 import { blankOutline, pieceOutlines } from "../../figures/pieces/outlines";
 import { pieceList } from "../../figures/pieces/pieceList";
 import { joined } from "../../geometry/contours/clip";
 import { circleLoop, flattened, type Loop, signedArea, straightLoop } from "../../geometry/contours/loop";
 import type { Point } from "../../geometry/curve/bezier";
 import { signedDistance } from "../../geometry/curve/crossing";
-import type { Side } from "../../knife/assembly/partKey";
 import type { Design } from "../../knife/design/schema";
-import { remembered } from "../../knife/layout/remembered";
+import { type CutKey, cutId } from "../../knife/parts/cutKey";
+import type { Side } from "../../knife/parts/partKey";
 import { asLoops } from "./follows";
 import { faceOpenings } from "./openings";
 

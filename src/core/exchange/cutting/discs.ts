@@ -1,11 +1,11 @@
 import { openingAt } from "../../figures/fit/openings";
 import { cutList } from "../../figures/fit/stockList";
-import { stationsBetween } from "../../figures/pieces/frontOutline";
 import { faceOutline } from "../../figures/pieces/outlines";
 import { pieceList } from "../../figures/pieces/pieceList";
 import type { Loop } from "../../geometry/contours/loop";
 import type { Design } from "../../knife/design/schema";
 import { layoutOf } from "../../knife/layout/layout";
+import { stationsBetween } from "../../knife/parts/workpiece";
 import { asLoops } from "./follows";
 import { cutOut } from "./openings";
 import { drawnPieces } from "./pieceLayers";

@@ -1,11 +1,11 @@
+import { remembered } from "../../base/record/remembered";
 import { holesOf } from "../../figures/fit/holes";
-import type { CutKey } from "../../figures/pieces/cutKey";
-import { stationsBetween } from "../../figures/pieces/frontOutline";
 import { endOutline, faceOutline, pieceOutlines } from "../../figures/pieces/outlines";
-import { type EndFace, pieceList } from "../../figures/pieces/pieceList";
+import { pieceList } from "../../figures/pieces/pieceList";
 import type { Point } from "../../geometry/curve/bezier";
 import type { Design } from "../../knife/design/schema";
-import { remembered } from "../../knife/layout/remembered";
+import type { CutKey } from "../../knife/parts/cutKey";
+import { type EndFace, stationsBetween } from "../../knife/parts/workpiece";
 import { type CutFace, cutFace } from "./cutParts";
 import { faceOpenings } from "./openings";
 

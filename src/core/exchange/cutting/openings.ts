@@ -1,10 +1,10 @@
 import { DRILLS } from "../../figures/fit/drillSets";
 import { guardSlot } from "../../figures/fit/guardSlot";
 import { openingAt } from "../../figures/fit/openings";
-import type { Workpiece } from "../../figures/pieces/pieceList";
 import { type Loop, reversed } from "../../geometry/contours/loop";
 import type { Point } from "../../geometry/curve/bezier";
 import type { Design } from "../../knife/design/schema";
+import type { Workpiece } from "../../knife/parts/workpiece";
 import { asLoops } from "./follows";
 import { roundedBox } from "./roundedBox";
 

@@ -1,4 +1,3 @@
-import type { CutKey } from "../../figures/pieces/cutKey";
 import { grown } from "../../geometry/contours/clip";
 import type { Layer } from "../../geometry/contours/drawing";
 import {
@@ -10,8 +9,9 @@ import {
   straightLoop,
 } from "../../geometry/contours/loop";
 import type { Point } from "../../geometry/curve/bezier";
-import type { Side } from "../../knife/assembly/partKey";
 import type { Design } from "../../knife/design/schema";
+import type { CutKey } from "../../knife/parts/cutKey";
+import type { Side } from "../../knife/parts/partKey";
 import { blank, type CutPart, cutParts } from "./cutParts";
 import { asLoops } from "./follows";
 

@@ -1,10 +1,10 @@
+import { remembered } from "../../base/record/remembered";
 import { common, evenOdd, nonZero } from "../../geometry/contours/clip";
 import { flattened, signedArea, straightLoop } from "../../geometry/contours/loop";
 import type { Point } from "../../geometry/curve/bezier";
-import type { Side } from "../../knife/assembly/partKey";
 import type { BladeMark, Design } from "../../knife/design/schema";
 import { placedMark } from "../../knife/layout/bladeMarks";
-import { remembered } from "../../knife/layout/remembered";
+import type { Side } from "../../knife/parts/partKey";
 import { blank } from "./cutParts";
 import { type Cuttable, cuttableOf } from "./cuttable";
 import { asLoops } from "./follows";

@@ -1,11 +1,11 @@
 import { seenSides } from "../../figures/views/seenSides";
 import type { Point } from "../../geometry/curve/bezier";
 import { faceLines } from "../../geometry/solids/faceLines";
-import type { Side } from "../../knife/assembly/partKey";
 import { materialsIn } from "../../knife/design/materials";
 import type { Design } from "../../knife/design/schema";
 import { placedMark } from "../../knife/layout/bladeMarks";
 import { layoutOf } from "../../knife/layout/layout";
+import type { Side } from "../../knife/parts/partKey";
 import type { Figure, Item } from "./item";
 
 /** How much of a material's tint is left on paper: steel is drawn lighter, so that the lines of its grind show. */

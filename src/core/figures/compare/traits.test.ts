@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
-import { withTang } from "../../knife/design/constructions";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import { newDesign } from "../../knife/design/create";
-import { inMaterials } from "../../knife/design/materialSets";
 import { withHandleLength } from "../../knife/layout/handleLengths";
+import { withTang } from "../../knife/starts/constructions";
+import { inMaterials } from "../../knife/starts/materialSets";
 import { differingTraits, TRAITS, traitOf } from "./traits";
 
 const sedge = newDesign("Sedge");

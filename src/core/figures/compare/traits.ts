@@ -1,6 +1,7 @@
-import { MATERIAL_PLACES, type MaterialPlace, materialAt } from "../../knife/design/materialPlaces";
 import type { BarEnd, Design, FastenerKind, Grind, TipStyle } from "../../knife/design/schema";
 import { handleLength } from "../../knife/layout/handleLengths";
+import { MATERIAL_PLACES, type MaterialPlace } from "../../knife/parts/materialPlace";
+import { materialAt } from "../../knife/starts/materialPlaces";
 
 /** What a knife is, as far as a maker would tell two of them apart. */
 export type TraitValue =

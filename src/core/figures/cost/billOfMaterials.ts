@@ -1,17 +1,17 @@
 import { FASTENER_KINDS, isBought } from "../../kinds/fasteners/registry";
 import { endKindOf } from "../../kinds/tangEnds/registry";
-import type { PartKey } from "../../knife/assembly/partKey";
 import { materialsIn } from "../../knife/design/materials";
 import type { Design } from "../../knife/design/schema";
 import { wrapPlan } from "../../knife/layout/grips";
 import { layoutOf } from "../../knife/layout/layout";
+import type { CutKey } from "../../knife/parts/cutKey";
+import type { PartKey } from "../../knife/parts/partKey";
 import type { MaterialOf } from "../../materials/types";
 import type { Size } from "../fit/bladeStock";
 import { gluePlan } from "../fit/glue";
 import { pinLayout } from "../fit/pinLayout";
 import { rodList } from "../fit/rodList";
 import { type CutPiece, cutList } from "../fit/stockList";
-import type { CutKey } from "../pieces/cutKey";
 import type { MassReport } from "../weigh/report";
 import type { Hardware } from "./shop";
 

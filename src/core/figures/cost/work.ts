@@ -1,40 +1,9 @@
-import { byKind } from "../../base/record/byKind";
 import { isBought } from "../../kinds/fasteners/registry";
 import { fittingsOn } from "../../kinds/guardFittings/registry";
-import { endKindOf } from "../../kinds/tangEnds/registry";
+import { handleModule } from "../../knife/constructions/handles/registry";
+import { tangModule } from "../../knife/constructions/tangs/registry";
 import type { Design } from "../../knife/design/schema";
-
-/** Tasks of making a knife, in the order of the bench. */
-export const WORK_TASKS = [
-  "blade",
-  "blade-in-hand",
-  "tang",
-  "tang-holes",
-  "tang-taper",
-  "tang-recess",
-  "tang-end",
-  "guard",
-  "guard-shape",
-  "scales",
-  "liners",
-  "bolsters",
-  "joints",
-  "halves",
-  "tang-hole",
-  "frame",
-  "pieces",
-  "pommel",
-  "rings",
-  "pins",
-  "bolts",
-  "glue-up",
-  "shape",
-  "grooves",
-  "marks",
-  "finish",
-  "wrap",
-] as const;
-export type WorkTask = (typeof WORK_TASKS)[number];
+import { type Minutes, WORK_TASKS, type WorkTask } from "../../knife/parts/workTasks";
 
 export interface WorkLine {
   readonly task: WorkTask;
@@ -45,9 +14,6 @@ export interface WorkLine {
 
 /** Minutes at the bench, waiting left out. Rough figures of our own to begin from, to be replaced by the maker's. */
 const WRAP = { cord: 60, strip: 45 } as const;
-const HOLE = { broached: 60, burned: 35, milled: 45, drilled: 40 } as const;
-
-type Minutes = Partial<Record<WorkTask, number>>;
 
 function proposed(design: Design): Minutes {
   const { blade, tang, handle, guard, fasteners } = design;
@@ -69,41 +35,11 @@ function proposed(design: Design): Minutes {
     "guard-shape":
       guard && (guard.armWidthMm !== null || guard.domeMm > 0 || fitted.some((k) => k.shapesGuard)) ? 60 : 0,
   };
-  const ofBar = { tang: 25 };
-  const ofTang = byKind<typeof tang, Minutes>(tang, {
-    full: ({ holes, slots, taper, recess, short }) => ({
-      "tang-holes": 4 * (holes.filter((h) => h.purpose !== "old-pin").length + slots.length * 4),
-      "tang-taper": taper ? 30 : 0,
-      "tang-recess": recess ? 25 : 0,
-      tang: short ? 30 : 0,
-    }),
-    hidden: ({ end, hole }) => ({
-      ...ofBar,
-      "tang-end": endKindOf(end).minutes,
-      "tang-hole": HOLE[hole.kind],
-    }),
-    framed: () => ({ ...ofBar, frame: 45 }),
-  });
-  const ofHandle = byKind<typeof handle, Minutes>(handle, {
-    bare: () => ({}),
-    scales: ({ bolsters, liners, joints, lengthwise, halves }) => ({
-      scales: 30,
-      liners: 10 * liners.length,
-      bolsters: 40 * ((bolsters.front ? 1 : 0) + (bolsters.rear ? 1 : 0)),
-      joints: 25 * (joints.length + (lengthwise ? 2 : 0)),
-      halves: 45 * halves.length,
-    }),
-    stack: ({ pieces, rings, lengthwise }) => {
-      const ends = pieces.filter((p) => p.role === "pommel" || p.role === "butt-plate").length;
-      return {
-        pieces: 8 * (pieces.length - ends),
-        joints: lengthwise ? 50 : 0,
-        pommel: 45 * ends,
-        rings: 40 * rings.length,
-      };
-    },
-  });
-  return { ...common, ...ofTang, ...ofHandle };
+  return {
+    ...common,
+    ...tangModule(tang).minutes(tang),
+    ...handleModule(handle).minutes(handle),
+  };
 }
 
 /** The tasks that this knife has, each with what is proposed for it and what its maker says. Minutes. */

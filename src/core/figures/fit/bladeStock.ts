@@ -2,9 +2,9 @@ import { polyline } from "../../geometry/curve/crossing";
 import { endKindOf } from "../../kinds/tangEnds/registry";
 import { assembleBare } from "../../knife/assembly/bareBlade";
 import type { Design } from "../../knife/design/schema";
-import { bareBladeOf } from "../../knife/design/starts";
 import { bladeReaches } from "../../knife/layout/bladeParts";
 import { layoutOf } from "../../knife/layout/layout";
+import { bareBladeOf } from "../../knife/starts/starts";
 
 /** Along the knife, across its height, and across its thickness. */
 export interface Size {

@@ -1,13 +1,13 @@
+import { remembered } from "../../base/record/remembered";
 import type { CrossBore, LengthBore } from "../../kinds/fasteners/kind";
 import { kindOf } from "../../kinds/fasteners/registry";
 import { type FittingKind, fittingsOn } from "../../kinds/guardFittings/registry";
 import { endKindOf } from "../../kinds/tangEnds/registry";
 import type { Design } from "../../knife/design/schema";
-import { endPlace } from "../../knife/layout/endPlace";
 import { fittingPlace } from "../../knife/layout/fittingPlace";
-import { type ItemName, itemNames } from "../../knife/layout/itemNames";
 import { layoutOf } from "../../knife/layout/layout";
-import { remembered } from "../../knife/layout/remembered";
+import { endPlace } from "../../knife/shapes/endPlace";
+import { type ItemName, itemNames } from "../../knife/shapes/itemNames";
 
 /** What a hole is drilled for: a fastener or a hole by its name, a fitting of the guard, the tang and what holds it. */
 export type BoreOwner =

@@ -1,7 +1,8 @@
 import { kindOf } from "../../kinds/fasteners/registry";
 import { endKindOf } from "../../kinds/tangEnds/registry";
-import { pinsTang, unglued } from "../../knife/design/constructions";
+import { pinsTang } from "../../knife/design/newParts";
 import type { Design, Fastener } from "../../knife/design/schema";
+import { unglued } from "../../knife/starts/constructions";
 
 /**
  * Whether what a knife's screws hold together is put together dry, so that it can be taken apart: a hidden tang that is

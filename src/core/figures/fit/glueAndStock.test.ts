@@ -1,12 +1,13 @@
 import { describe, expect, it } from "vitest";
 import { newFastener } from "../../kinds/fasteners/registry";
-import { newBolster, newPiece, withEnd, withTang } from "../../knife/design/constructions";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import { newDesign } from "../../knife/design/create";
 import { newGuard } from "../../knife/design/guards";
+import { newBolster, newPiece } from "../../knife/design/newParts";
 import { plainKnife as plain } from "../../knife/design/plainKnife.fixtures";
 import type { Design } from "../../knife/design/schema";
-import { newMeasured } from "../../knife/design/starts";
+import { withEnd, withTang } from "../../knife/starts/constructions";
+import { newMeasured } from "../../knife/starts/starts";
 import { weigh } from "../weigh/weigh";
 import { gluePlan, settingRate } from "./glue";
 import { rodList } from "./rodList";

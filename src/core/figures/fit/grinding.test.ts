@@ -5,8 +5,8 @@ import { gauges } from "../../exchange/cutting/gauges";
 import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
 import { signedArea } from "../../geometry/contours/loop";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
-import { STARTING_FORMS, startingForm } from "../../knife/design/startingForms";
 import { layoutOf } from "../../knife/layout/layout";
+import { STARTING_FORMS, startingForm } from "../../knife/starts/startingForms";
 import { grindingAids, handleFlats } from "./grinding";
 import { openingAt, pieceOpenings } from "./openings";
 

@@ -3,7 +3,7 @@ import { ROUNDING } from "../../base/tolerances";
 import { lineAt } from "../../geometry/solids/line";
 import type { Design } from "../../knife/design/schema";
 import { layoutOf } from "../../knife/layout/layout";
-import { linersThickness } from "../../knife/layout/scales";
+import { linersThickness } from "../../knife/shapes/scales";
 
 /** The handle's section at one station. */
 export interface Girth {

@@ -1,12 +1,12 @@
 import { describe, expect, it } from "vitest";
 import { newFastener } from "../../kinds/fasteners/registry";
-import { withTang } from "../../knife/design/constructions";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import { newDesign } from "../../knife/design/create";
 import { guardOfForm } from "../../knife/design/guards";
 import { plainKnife as plain } from "../../knife/design/plainKnife.fixtures";
 import type { Design } from "../../knife/design/schema";
 import { layoutOf } from "../../knife/layout/layout";
+import { withTang } from "../../knife/starts/constructions";
 import { drillsIn } from "./drillSets";
 import { chainPlan, guardSlot, millPlan } from "./guardSlot";
 import { holesOf } from "./holes";

@@ -1,6 +1,6 @@
 import { clamp } from "../../base/number";
 import { cubicY } from "../../geometry/curve/bezier";
-import { gripMaterials } from "../../knife/design/handleParts";
+import { gripMaterials } from "../../knife/constructions/handles/registry";
 import { materialsIn } from "../../knife/design/materials";
 import type { Design } from "../../knife/design/schema";
 import { layoutOf } from "../../knife/layout/layout";

@@ -1,14 +1,15 @@
+import { remembered } from "../../base/record/remembered";
 import { SAME_PLACE_MM } from "../../base/tolerances";
 import { joined } from "../../geometry/contours/clip";
 import { circleLoop, flattened } from "../../geometry/contours/loop";
 import type { Point } from "../../geometry/curve/bezier";
 import { ROD_ROOM_MM } from "../../kinds/tangEnds/nutted";
 import { endKindOf } from "../../kinds/tangEnds/registry";
-import type { PartKey } from "../../knife/assembly/partKey";
 import type { Design } from "../../knife/design/schema";
-import { remembered } from "../../knife/layout/remembered";
+import type { PartKey } from "../../knife/parts/partKey";
+import type { EndFace } from "../../knife/parts/workpiece";
 import { takenAt } from "../pieces/outlines";
-import { type EndFace, pieceList } from "../pieces/pieceList";
+import { pieceList } from "../pieces/pieceList";
 
 /** What is open in one face of a piece for a hidden tang, or for its rod behind the tang's end. */
 export interface Opening {

@@ -1,10 +1,10 @@
 import { degrees } from "../../base/number";
+import { remembered } from "../../base/record/remembered";
 import { kindOf } from "../../kinds/fasteners/registry";
 import type { Design, Fastener } from "../../knife/design/schema";
 import { boresOf, edgeDistance, edgeOf, webOf, widestBore } from "../../knife/layout/bores";
-import { type ItemName, itemNames } from "../../knife/layout/itemNames";
 import { layoutOf } from "../../knife/layout/layout";
-import { remembered } from "../../knife/layout/remembered";
+import { type ItemName, itemNames } from "../../knife/shapes/itemNames";
 
 /** Where one fastener stands, and what is left round its hole. */
 export interface PinPlace {

@@ -1,8 +1,8 @@
+import { remembered } from "../../base/record/remembered";
 import { assemble } from "../../knife/assembly/assemble";
-import type { PartKey } from "../../knife/assembly/partKey";
-import type { Assembly } from "../../knife/assembly/types";
 import type { Design, Fastener } from "../../knife/design/schema";
-import { remembered } from "../../knife/layout/remembered";
+import type { PartKey } from "../../knife/parts/partKey";
+import type { Assembly } from "../../knife/parts/types";
 import { type Passed, rayThrough } from "../weigh/rayThrough";
 
 /** One part that a fastener passes through, and the material with its largest share. */

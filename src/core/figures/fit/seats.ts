@@ -2,9 +2,10 @@ import { engagementOf, screwSizes, threadOf } from "../../base/units/screws";
 import { lineAt } from "../../geometry/solids/line";
 import { kindOf } from "../../kinds/fasteners/registry";
 import type { Design, Fastener, FastenerKind } from "../../knife/design/schema";
-import { type ItemName, itemNames } from "../../knife/layout/itemNames";
-import { type Layout, layoutOf } from "../../knife/layout/layout";
-import { linersThickness } from "../../knife/layout/scales";
+import { layoutOf } from "../../knife/layout/layout";
+import { type ItemName, itemNames } from "../../knife/shapes/itemNames";
+import { linersThickness } from "../../knife/shapes/scales";
+import type { Layout } from "../../knife/shapes/types";
 
 /** One seated fastener: what to bore, how deep, and what is left round its heads. */
 export interface Seat {

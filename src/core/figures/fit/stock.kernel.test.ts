@@ -1,11 +1,11 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
 import { assemble } from "../../knife/assembly/assemble";
-import { type PartKey, partId, type Side } from "../../knife/assembly/partKey";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import { partSolids } from "../../knife/kernel/partMeshes";
 import { type WatchedKernel, watchedKernel } from "../../knife/kernel/watchedKernel.fixtures";
-import type { CutKey } from "../pieces/cutKey";
+import type { CutKey } from "../../knife/parts/cutKey";
+import { type PartKey, partId, type Side } from "../../knife/parts/partKey";
 import type { Size } from "./bladeStock";
 import { pinLayout } from "./pinLayout";
 import { cutList } from "./stockList";

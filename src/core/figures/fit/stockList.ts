@@ -1,13 +1,14 @@
+import { remembered } from "../../base/record/remembered";
 import { ROUNDING } from "../../base/tolerances";
 import { rangeOf } from "../../geometry/solids/extent";
 import { assemble } from "../../knife/assembly/assemble";
 import { materialsIn } from "../../knife/design/materials";
 import type { Design, StockPiece } from "../../knife/design/schema";
-import { remembered } from "../../knife/layout/remembered";
+import type { CutKey } from "../../knife/parts/cutKey";
+import type { Made, Workpiece } from "../../knife/parts/workpiece";
 import { hasGrain } from "../../materials/working";
-import type { CutKey } from "../pieces/cutKey";
 import { pieceOutlines } from "../pieces/outlines";
-import { type Made, pieceList, type Workpiece } from "../pieces/pieceList";
+import { pieceList } from "../pieces/pieceList";
 import { bladeBox, type Size } from "./bladeStock";
 
 /** One piece to cut: its finished box, what to saw for it, and how it is marked. */

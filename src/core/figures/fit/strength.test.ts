@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
-import { withTang } from "../../knife/design/constructions";
 import { newDesign, planFrom } from "../../knife/design/create";
 import { plainKnife as plain } from "../../knife/design/plainKnife.fixtures";
 import type { Design } from "../../knife/design/schema";
+import { withTang } from "../../knife/starts/constructions";
 import { bevelLeft, girths, wantedGrip } from "./hand";
 import { moistureContent, movement } from "./movement";
 import { bendingMPa, stepFactor, tangStress } from "./strength";

@@ -1,13 +1,13 @@
 import Module, { type ManifoldToplevel } from "manifold-3d";
 import { beforeAll, describe, expect, it } from "vitest";
 import { meshRegion } from "../../geometry/solids/meshRegion";
-import { withTang } from "../../knife/design/constructions";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import { newDesign } from "../../knife/design/create";
 import { plainKnife as plain } from "../../knife/design/plainKnife.fixtures";
 import type { Design } from "../../knife/design/schema";
 import { manifoldOf } from "../../knife/kernel/solidParts";
 import { layoutOf } from "../../knife/layout/layout";
+import { withTang } from "../../knife/starts/constructions";
 import { tangWalls, thinnerTang, thinnest, thinnestScale } from "./walls";
 
 const sound = newDesign("Sedge");

@@ -5,10 +5,11 @@ import type { Region } from "../../geometry/solids/region";
 import type { Slice } from "../../geometry/solids/slice";
 import { piecesOf } from "../../knife/design/handleParts";
 import type { Design } from "../../knife/design/schema";
-import { barTangRegion } from "../../knife/layout/bar";
-import { type Layout, layoutOf } from "../../knife/layout/layout";
-import { linersThickness } from "../../knife/layout/scales";
-import { wallEnd } from "../../knife/layout/wallEnd";
+import { layoutOf } from "../../knife/layout/layout";
+import { barTangRegion } from "../../knife/shapes/bar";
+import { linersThickness } from "../../knife/shapes/scales";
+import type { Layout } from "../../knife/shapes/types";
+import { wallEnd } from "../../knife/shapes/wallEnd";
 
 /** How far inside the hole its walls are measured first and last, mm. */
 const BESIDE_MM = 1e-4;

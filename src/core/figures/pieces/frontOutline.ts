@@ -1,32 +1,15 @@
-import { clamp } from "../../base/number";
-import { INSIDE_SHARE } from "../../base/tolerances";
 import { joined } from "../../geometry/contours/clip";
 import type { Point } from "../../geometry/curve/bezier";
 import { sideRangeOf } from "../../geometry/solids/extent";
 import type { Region } from "../../geometry/solids/region";
 import { holds, type Slice } from "../../geometry/solids/slice";
-import type { Assembly } from "../../knife/assembly/types";
+import type { Assembly } from "../../knife/parts/types";
+import type { StationsAt } from "../../knife/parts/workpiece";
 import { Taken } from "../weigh/taken";
 import { swept } from "./swept";
 
-/** Stations along a piece that are read for its widest section: so far apart, and how few and how many. */
-const APART_MM = 1.5;
-const FEWEST = 9;
-const MOST = 120;
 /** Cuts that are kept at hand. */
 const KEPT = 128;
-
-/** The stations at which a piece is read on the height y: the same at all heights, or along a face that leans or is swept. */
-export type StationsAt = (y: number) => readonly number[];
-
-/** Stations evenly between two, just inside both. */
-export function stationsBetween(from: number, to: number): number[] {
-  const count = clamp(Math.ceil(Math.abs(to - from) / APART_MM) + 1, FEWEST, MOST);
-  return Array.from({ length: count }, (_, i) => {
-    const share = INSIDE_SHARE + ((1 - 2 * INSIDE_SHARE) * i) / (count - 1);
-    return from + (to - from) * share;
-  });
-}
 
 /**
  * What parts of an assembly cover seen along the knife, from the front: x is to the right of a holder (z of the frame), y

@@ -1,14 +1,15 @@
 import { radians } from "../../base/number";
+import { remembered } from "../../base/record/remembered";
 import { signedArea, straightLoop } from "../../geometry/contours/loop";
 import type { Point } from "../../geometry/curve/bezier";
 import { assemble } from "../../knife/assembly/assemble";
 import { assembleBare } from "../../knife/assembly/bareBlade";
 import type { Design } from "../../knife/design/schema";
-import { bareBladeOf } from "../../knife/design/starts";
 import { layoutOf } from "../../knife/layout/layout";
-import { remembered } from "../../knife/layout/remembered";
-import { frontOutline, type StationsAt } from "./frontOutline";
-import { blankPiece, type EndFace, pieceList, type Workpiece } from "./pieceList";
+import type { EndFace, StationsAt, Workpiece } from "../../knife/parts/workpiece";
+import { bareBladeOf } from "../../knife/starts/starts";
+import { frontOutline } from "./frontOutline";
+import { blankPiece, pieceList } from "./pieceList";
 import { type Group, sideOutlines } from "./sideOutline";
 import { facesOf, solidsOf, undrilled } from "./undrilled";
 

@@ -6,17 +6,18 @@ import { common } from "../../geometry/contours/clip";
 import { signedArea, straightLoop } from "../../geometry/contours/loop";
 import type { Point } from "../../geometry/curve/bezier";
 import { assemble } from "../../knife/assembly/assemble";
-import type { PartKey } from "../../knife/assembly/partKey";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import { planFrom } from "../../knife/design/create";
 import { mutated } from "../../knife/design/mutated.fixtures";
 import type { Bolster, Design } from "../../knife/design/schema";
 import { solidParts } from "../../knife/kernel/solidParts";
 import { layoutOf } from "../../knife/layout/layout";
-import { linersThickness } from "../../knife/layout/scales";
+import type { PartKey } from "../../knife/parts/partKey";
+import type { Workpiece } from "../../knife/parts/workpiece";
+import { linersThickness } from "../../knife/shapes/scales";
 import { momentsOf } from "../weigh/momentsOf";
 import { blankOutline, pieceOutlines } from "./outlines";
-import { pieceList, type Workpiece } from "./pieceList";
+import { pieceList } from "./pieceList";
 import { undrilled, unpierced } from "./undrilled";
 
 /** How many random designs; `PIECE_DESIGNS=2000` for the whole run. */

@@ -2,7 +2,7 @@ import { joined } from "../../geometry/contours/clip";
 import type { Point } from "../../geometry/curve/bezier";
 import type { Region } from "../../geometry/solids/region";
 import { throughSlice } from "../../geometry/solids/slice";
-import type { Assembly } from "../../knife/assembly/types";
+import type { Assembly } from "../../knife/parts/types";
 import { Cut } from "../weigh/cut";
 import { DEFAULT_FINENESS } from "../weigh/integrate";
 import { activeAt, xPanels } from "../weigh/panels";

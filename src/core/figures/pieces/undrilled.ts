@@ -1,8 +1,8 @@
+import { remembered } from "../../base/record/remembered";
 import { assemble } from "../../knife/assembly/assemble";
-import type { PartKey } from "../../knife/assembly/partKey";
-import type { Assembly } from "../../knife/assembly/types";
 import type { Design } from "../../knife/design/schema";
-import { remembered } from "../../knife/layout/remembered";
+import type { PartKey } from "../../knife/parts/partKey";
+import type { Assembly } from "../../knife/parts/types";
 
 /**
  * How each kind of part stands to what is cut by an outline: `solid` is a piece, or takes space from one; `drilled` is

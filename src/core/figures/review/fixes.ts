@@ -1,7 +1,7 @@
 import { putAt } from "../../base/record/path";
-import { unglued } from "../../knife/design/constructions";
 import type { Design } from "../../knife/design/schema";
 import { stretchedHandle } from "../../knife/layout/handleLengths";
+import { unglued } from "../../knife/starts/constructions";
 import { withLevers } from "../tune/levers";
 import type { Fix } from "./types";
 

@@ -1,12 +1,12 @@
-import { byKind } from "../../base/record/byKind";
+import { remembered } from "../../base/record/remembered";
 import type { Point } from "../../geometry/curve/bezier";
-import { join, type PartKey, pairId } from "../../knife/assembly/partKey";
+import { handleModule } from "../../knife/constructions/handles/registry";
 import { halvesOf, jointsOf, piecesOf, ringsOf } from "../../knife/design/handleParts";
 import { holesOf, slotsOf } from "../../knife/design/openings";
 import type { Design } from "../../knife/design/schema";
-import { type ItemName, itemNames } from "../../knife/layout/itemNames";
-import { remembered } from "../../knife/layout/remembered";
-import type { CutKey } from "../pieces/cutKey";
+import type { CutKey } from "../../knife/parts/cutKey";
+import { join, type PartKey, pairId } from "../../knife/parts/partKey";
+import { type ItemName, itemNames } from "../../knife/shapes/itemNames";
 import { assembleDrawn } from "../views/drawn";
 import { silhouette } from "../views/silhouette";
 
@@ -35,12 +35,7 @@ export function partRefOfItem(design: Design, { kind, number }: ItemName): PartR
 }
 
 /** All parts of a handle, without what is set into it. */
-const handlePartRefs = ({ handle }: Design): PartRef[] =>
-  byKind<typeof handle, PartRef[]>(handle, {
-    scales: () => ["scale"],
-    bare: () => ["tang"],
-    stack: ({ pieces }) => pieces.map((p) => join("piece", p.id)),
-  });
+const handlePartRefs = ({ handle }: Design): readonly PartRef[] => handleModule(handle).partRefs(handle);
 
 /** What of two states of a knife differs, part by part. */
 export function partRefsOfChange(before: Design, after: Design): PartRef[] {

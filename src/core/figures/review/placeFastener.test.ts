@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
 import { FASTENER_KINDS } from "../../kinds/fasteners/registry";
-import { withTang } from "../../knife/design/constructions";
 import { newDesign } from "../../knife/design/create";
+import { withTang } from "../../knife/starts/constructions";
 import { checkDesign } from "../../knife/validity/checkDesign";
 import { placedFastener } from "./placeFastener";
 import { reviewDesign } from "./reviewDesign";

@@ -3,7 +3,7 @@ import { lineAt } from "../../geometry/solids/line";
 import { kindOf, newFastener } from "../../kinds/fasteners/registry";
 import type { Design, Fastener, FastenerKind } from "../../knife/design/schema";
 import { layoutOf } from "../../knife/layout/layout";
-import { linersThickness } from "../../knife/layout/scales";
+import { linersThickness } from "../../knife/shapes/scales";
 import { openSpots } from "../fit/openSpot";
 import { faultsOf } from "../weigh/faults";
 import { reviewDesign } from "./reviewDesign";

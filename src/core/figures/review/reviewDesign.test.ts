@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
+import { remembered } from "../../base/record/remembered";
 import { newFastener } from "../../kinds/fasteners/registry";
-import { newBlockHole, newBolster } from "../../knife/design/constructions";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
+import { newBlockHole, newBolster } from "../../knife/design/newParts";
 import { type Design, designSchema, type Fastener } from "../../knife/design/schema";
-import { remembered } from "../../knife/layout/remembered";
 import { checkDesign } from "../../knife/validity/checkDesign";
 import { applyFix } from "./fixes";
 import { limitIn, RULES, reviewDesign } from "./reviewDesign";

@@ -1,5 +1,5 @@
+import { lazily } from "../../base/record/remembered";
 import type { Design } from "../../knife/design/schema";
-import { lazily } from "../../knife/layout/remembered";
 import { Trials } from "./offers";
 import { BLADE_RULES } from "./rules/bladeRules";
 import { BOLT_RULES } from "./rules/boltRules";

@@ -1,9 +1,10 @@
 import { newFastener } from "../../kinds/fasteners/registry";
 import { FULLER, MARK } from "../../knife/design/blades.fixtures";
-import { newPiece, withEnd, withTang } from "../../knife/design/constructions";
 import { newDesign } from "../../knife/design/create";
 import { newGuard } from "../../knife/design/guards";
+import { newPiece } from "../../knife/design/newParts";
 import type { Design, Fastener, FitUp, HiddenTang, ScalesHandle } from "../../knife/design/schema";
+import { withEnd, withTang } from "../../knife/starts/constructions";
 import { figuresOf } from "../tune/effects";
 import type { TradeRule } from "./types";
 

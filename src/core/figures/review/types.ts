@@ -1,7 +1,7 @@
-import type { PartKey } from "../../knife/assembly/partKey";
 import type { Fastener, Piece } from "../../knife/design/schema";
-import type { FaultRule, FindingOf } from "../../knife/validity/types";
-import type { CutKey } from "../pieces/cutKey";
+import type { CutKey } from "../../knife/parts/cutKey";
+import type { FaultRule, FindingOf } from "../../knife/parts/faults";
+import type { PartKey } from "../../knife/parts/partKey";
 import type { MarkNeighbour } from "../views/markRoom";
 
 /** Codes of the trade's rules: what can be built but should be thought of again. Limits can be changed. */

@@ -1,4 +1,3 @@
-import { byKind } from "../../base/record/byKind";
 import { materialsIn } from "../../knife/design/materials";
 import type { Design, Fastener, NodeRole, Piece, ScalesHandle, StackHandle } from "../../knife/design/schema";
 import { handleLength, stretchedHandle } from "../../knife/layout/handleLengths";
@@ -87,11 +86,10 @@ function buttMoved(d: Design, by: number): Design | null {
 
 /** Bolsters and ferrules at the front, what ends the handle at the butt. */
 function endLevers({ handle }: Design): Lever[] {
-  return byKind<typeof handle, Lever[]>(handle, {
-    bare: () => [],
-    scales: bolsterLevers,
-    stack: pieceLevers,
-  });
+  return [
+    ...("bolsters" in handle ? bolsterLevers(handle) : []),
+    ...("pieces" in handle ? pieceLevers(handle) : []),
+  ];
 }
 
 function bolsterLevers({ bolsters: given }: ScalesHandle): Lever[] {

@@ -1,5 +1,6 @@
-import { type MaterialPlace, materialAt, withMaterial } from "../../knife/design/materialPlaces";
 import type { Design } from "../../knife/design/schema";
+import type { MaterialPlace } from "../../knife/parts/materialPlace";
+import { materialAt, withMaterial } from "../../knife/starts/materialPlaces";
 import type { Lever, LeverNature } from "./lever";
 
 /** Materials that a part is commonly tried in. Common practice, no source. */

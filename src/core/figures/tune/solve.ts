@@ -3,7 +3,7 @@ import { own } from "../../base/own";
 import { SAME_PLACE_MM } from "../../base/tolerances";
 import type { Design } from "../../knife/design/schema";
 import { outside } from "../../knife/design/uses";
-import type { Fault } from "../../knife/validity/types";
+import type { Fault } from "../../knife/parts/faults";
 import { faultsOf } from "../weigh/faults";
 import { figuresOf } from "./effects";
 import type { Lever } from "./lever";

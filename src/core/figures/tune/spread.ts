@@ -1,8 +1,8 @@
 import { assemble } from "../../knife/assembly/assemble";
-import type { Assembly } from "../../knife/assembly/types";
 import { materialsIn } from "../../knife/design/materials";
 import { refusalOf } from "../../knife/design/refusal";
 import type { Design } from "../../knife/design/schema";
+import type { Assembly } from "../../knife/parts/types";
 import type { MaterialOf } from "../../materials/types";
 import { calibration } from "../weigh/calibration";
 import { faultsOf } from "../weigh/faults";

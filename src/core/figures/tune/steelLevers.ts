@@ -1,4 +1,5 @@
-import { handleReach, newRecess } from "../../knife/design/constructions";
+import { handleReach } from "../../knife/design/handleParts";
+import { newRecess } from "../../knife/design/newParts";
 import type { Design, Grind, SideGrind } from "../../knife/design/schema";
 import { withBladeLength, withHeelHeight } from "../../knife/layout/bladeLengths";
 import { openSpot } from "../fit/openSpot";

@@ -1,9 +1,9 @@
+import { remembered } from "../../base/record/remembered";
 import type { TriangleMesh } from "../../geometry/solids/triangleMesh";
 import { assemble } from "../../knife/assembly/assemble";
-import type { Assembly } from "../../knife/assembly/types";
 import type { Design, StoredMesh } from "../../knife/design/schema";
 import { decodeMesh, encodeMesh } from "../../knife/design/storedMesh";
-import { remembered } from "../../knife/layout/remembered";
+import type { Assembly } from "../../knife/parts/types";
 
 /** A shape is drawn with so many triangles at most. */
 const MOST_DRAWN = 600;

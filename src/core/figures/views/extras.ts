@@ -1,10 +1,10 @@
+import { remembered } from "../../base/record/remembered";
 import type { Point } from "../../geometry/curve/bezier";
 import { FITTINGS } from "../../kinds/guardFittings/registry";
 import { endKindOf } from "../../kinds/tangEnds/registry";
-import type { PartKey } from "../../knife/assembly/partKey";
-import type { Assembly } from "../../knife/assembly/types";
 import type { Design } from "../../knife/design/schema";
-import { remembered } from "../../knife/layout/remembered";
+import type { PartKey } from "../../knife/parts/partKey";
+import type { Assembly } from "../../knife/parts/types";
 import { assembleDrawn } from "./drawn";
 import { silhouette } from "./silhouette";
 

@@ -1,8 +1,8 @@
 import type { Point } from "../../geometry/curve/bezier";
 import { grooveHalf } from "../../geometry/solids/groundBlade";
-import type { Side } from "../../knife/assembly/partKey";
 import type { Design } from "../../knife/design/schema";
 import { layoutOf } from "../../knife/layout/layout";
+import type { Side } from "../../knife/parts/partKey";
 
 /** One edge of a groove across a side of the handle, as long as the handle is high there. */
 export interface GrooveEdge {

@@ -1,3 +1,4 @@
+import { remembered } from "../../base/record/remembered";
 import { SAME_PLACE_MM } from "../../base/tolerances";
 import { joined } from "../../geometry/contours/clip";
 import type { Point } from "../../geometry/curve/bezier";
@@ -7,7 +8,6 @@ import type { BladeMark, Design } from "../../knife/design/schema";
 import { aroundMark, markMiddle, placedMark } from "../../knife/layout/bladeMarks";
 import { bladeEdges } from "../../knife/layout/bladeParts";
 import { layoutOf } from "../../knife/layout/layout";
-import { remembered } from "../../knife/layout/remembered";
 import { seenSides } from "./seenSides";
 
 /** What a mark may cross: the blade's own outline with its notches, what covers it, a line of its face, or another mark. */

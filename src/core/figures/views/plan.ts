@@ -2,8 +2,8 @@ import { clamp } from "../../base/number";
 import { INSIDE_MM } from "../../base/tolerances";
 import type { Point } from "../../geometry/curve/bezier";
 import type { Slice } from "../../geometry/solids/slice";
-import type { PartKey } from "../../knife/assembly/partKey";
-import type { Assembly } from "../../knife/assembly/types";
+import type { PartKey } from "../../knife/parts/partKey";
+import type { Assembly } from "../../knife/parts/types";
 import { commonStretches } from "./silhouette";
 
 /** Stations that the view from above is drawn at. */

@@ -1,6 +1,6 @@
 import { ROUNDING } from "../../base/tolerances";
 import type { Slice } from "../../geometry/solids/slice";
-import type { Assembly } from "../../knife/assembly/types";
+import type { Assembly } from "../../knife/parts/types";
 import { commonStretches } from "./silhouette";
 
 /** One piece of a part in a cross-section. */

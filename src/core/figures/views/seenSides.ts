@@ -1,7 +1,7 @@
 import { joined } from "../../geometry/contours/clip";
 import type { Point } from "../../geometry/curve/bezier";
-import type { PartKey, Side } from "../../knife/assembly/partKey";
 import type { Design } from "../../knife/design/schema";
+import type { PartKey, Side } from "../../knife/parts/partKey";
 import { type Closeness, swept } from "../pieces/swept";
 import { Cut } from "../weigh/cut";
 import { DEFAULT_FINENESS } from "../weigh/integrate";

@@ -1,8 +1,8 @@
 import type { ManifoldToplevel } from "manifold-3d";
 import type { MeshFineness } from "../../geometry/solids/meshRegion";
-import type { Assembly } from "../../knife/assembly/types";
 import { inKernelScope } from "../../knife/kernel/kernelScope";
 import { measureSolid, solidParts } from "../../knife/kernel/solidParts";
+import type { Assembly } from "../../knife/parts/types";
 import { integrate } from "./integrate";
 import { sumOfMoments } from "./moments";
 

@@ -1,11 +1,11 @@
 import { assemble } from "../../knife/assembly/assemble";
 import { assembleBare } from "../../knife/assembly/bareBlade";
-import type { Assembly, Part } from "../../knife/assembly/types";
 import { materialsIn } from "../../knife/design/materials";
 import { measuredBalanceMm } from "../../knife/design/measuredBalance";
 import type { BareBlade, Design, FinishedKnife, Measured, Takes } from "../../knife/design/schema";
-import { bareBladeOf } from "../../knife/design/starts";
-import type { Fault } from "../../knife/validity/types";
+import type { Fault } from "../../knife/parts/faults";
+import type { Assembly, Part } from "../../knife/parts/types";
+import { bareBladeOf } from "../../knife/starts/starts";
 import type { MaterialOf } from "../../materials/types";
 import { DEFAULT_FINENESS, type Fineness, integrate } from "./integrate";
 import { type Calibration, centreX } from "./measured";

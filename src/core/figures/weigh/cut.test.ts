@@ -3,7 +3,7 @@ import { boxContour } from "../../geometry/curve/shapes";
 import type { Region } from "../../geometry/solids/region";
 import { slabRegion } from "../../geometry/solids/slab";
 import { curvedSlice } from "../../geometry/solids/slice";
-import type { Assembly, Part } from "../../knife/assembly/types";
+import type { Assembly, Part } from "../../knife/parts/types";
 import { Cut } from "./cut";
 import { DEFAULT_FINENESS, integrate } from "./integrate";
 import { noSums } from "./moments";

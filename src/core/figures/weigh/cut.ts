@@ -1,6 +1,6 @@
 import type { ClosingZone } from "../../geometry/solids/closingZone";
 import type { Slice } from "../../geometry/solids/slice";
-import type { Assembly } from "../../knife/assembly/types";
+import type { Assembly } from "../../knife/parts/types";
 import type { CutSums } from "./moments";
 import { yPanels } from "./panels";
 import { Presence } from "./presence";

@@ -1,5 +1,5 @@
-import type { Assembly } from "../../knife/assembly/types";
-import type { Fault } from "../../knife/validity/types";
+import type { Fault } from "../../knife/parts/faults";
+import type { Assembly } from "../../knife/parts/types";
 import { DEFAULT_FINENESS, xPointsOf } from "./integrate";
 import { xPanels } from "./panels";
 

@@ -1,8 +1,8 @@
 import { assemble } from "../../knife/assembly/assemble";
-import type { Assembly } from "../../knife/assembly/types";
 import type { Design } from "../../knife/design/schema";
+import type { Fault } from "../../knife/parts/faults";
+import type { Assembly } from "../../knife/parts/types";
 import { checkDesign } from "../../knife/validity/checkDesign";
-import type { Fault } from "../../knife/validity/types";
 import { differenceFault } from "./calibration";
 import { effortFault } from "./effort";
 

@@ -7,7 +7,7 @@ import { assemble } from "../../knife/assembly/assemble";
 import { newDesign } from "../../knife/design/create";
 import { plainKnife } from "../../knife/design/plainKnife.fixtures";
 import type { Design, NodeRole } from "../../knife/design/schema";
-import { handleOutline } from "../../knife/layout/handleOutline";
+import { handleOutline } from "../../knife/shapes/handleOutline";
 import { integrate } from "./integrate";
 
 const full = plainKnife(newDesign("Sedge"));

@@ -9,7 +9,7 @@ import { loftRegion } from "../../geometry/solids/loft";
 import type { Region } from "../../geometry/solids/region";
 import { exponentOf, sectionOf } from "../../geometry/solids/section";
 import { slabRegion } from "../../geometry/solids/slab";
-import type { Assembly, Part } from "../../knife/assembly/types";
+import type { Assembly, Part } from "../../knife/parts/types";
 import { DEFAULT_FINENESS, integrate } from "./integrate";
 
 /** The promise of the default setting: volume to 1e-5 of itself, centroid to 0.005 mm. */

@@ -1,4 +1,4 @@
-import type { Assembly, Part } from "../../knife/assembly/types";
+import type { Assembly, Part } from "../../knife/parts/types";
 import { commonRange } from "./commonRange";
 import { Cut } from "./cut";
 import { addCut, addMoments, type Moments, noMoments, noSums } from "./moments";

@@ -1,4 +1,4 @@
-import type { Assembly } from "../../knife/assembly/types";
+import type { Assembly } from "../../knife/parts/types";
 import { DEFAULT_FINENESS, integrate } from "./integrate";
 import type { Moments } from "./moments";
 import { PanelMemory } from "./panelMemory";

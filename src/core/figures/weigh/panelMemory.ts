@@ -1,6 +1,6 @@
 import { sameData } from "../../base/sameData";
 import { sameButOutline, sameOutline } from "../../geometry/solids/sameRegion";
-import type { Assembly } from "../../knife/assembly/types";
+import type { Assembly } from "../../knife/parts/types";
 import type { Moments } from "./moments";
 import type { Panel } from "./panels";
 

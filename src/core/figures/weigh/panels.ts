@@ -2,7 +2,7 @@ import { clamp } from "../../base/number";
 import { SAME_STATION_MM } from "../../base/tolerances";
 import { gaussRule } from "../../geometry/curve/gauss";
 import type { Slice } from "../../geometry/solids/slice";
-import type { Assembly } from "../../knife/assembly/types";
+import type { Assembly } from "../../knife/parts/types";
 
 /** A stretch of x without a break inside. */
 export interface Panel {

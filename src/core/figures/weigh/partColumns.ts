@@ -1,5 +1,5 @@
 import type { Slice } from "../../geometry/solids/slice";
-import type { Assembly } from "../../knife/assembly/types";
+import type { Assembly } from "../../knife/parts/types";
 import { commonRange } from "./commonRange";
 import { Taken } from "./taken";
 

@@ -1,15 +1,16 @@
 import Module, { type ManifoldToplevel } from "manifold-3d";
 import { beforeAll, describe, expect, it } from "vitest";
 import { assemble } from "../../knife/assembly/assemble";
-import { newPiece, withTang } from "../../knife/design/constructions";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import { newDesign } from "../../knife/design/create";
 import { guardOfForm } from "../../knife/design/guards";
+import { newPiece } from "../../knife/design/newParts";
 import { plainKnife } from "../../knife/design/plainKnife.fixtures";
 import type { Design, HiddenTang, PieceShape } from "../../knife/design/schema";
 import { inKernelScope } from "../../knife/kernel/kernelScope";
 import { partSolids } from "../../knife/kernel/partMeshes";
 import { measureSolid } from "../../knife/kernel/solidParts";
+import { withTang } from "../../knife/starts/constructions";
 import { shippedMaterial } from "../../materials/materials";
 import { printedInside } from "./printedInside";
 import { weigh } from "./weigh";

@@ -1,4 +1,4 @@
-import type { Assembly } from "../../knife/assembly/types";
+import type { Assembly } from "../../knife/parts/types";
 import { aboutOrigin, addMoments, type Moments, scaledMoments } from "./moments";
 import { printedInside } from "./printedInside";
 

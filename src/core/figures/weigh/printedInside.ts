@@ -1,6 +1,6 @@
 import { sameData } from "../../base/sameData";
 import { sameButOutline } from "../../geometry/solids/sameRegion";
-import type { Assembly } from "../../knife/assembly/types";
+import type { Assembly } from "../../knife/parts/types";
 import { addCut, addRay, type Moments, noMoments, noSums } from "./moments";
 import { PartColumns, type Stretches } from "./partColumns";
 

@@ -1,4 +1,4 @@
-import { PART_GROUPS, type PartGroup } from "../../knife/assembly/types";
+import { PART_GROUPS, type PartGroup } from "../../knife/parts/types";
 import type { MassReport, PartWeight } from "./report";
 
 /** What some of a knife does to where the whole balances. Grams, mm, g·mm. */

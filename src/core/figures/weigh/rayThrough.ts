@@ -1,5 +1,5 @@
 import { holds } from "../../geometry/solids/slice";
-import type { Assembly } from "../../knife/assembly/types";
+import type { Assembly } from "../../knife/parts/types";
 import { Taken } from "./taken";
 
 /** A stretch of a ray along z that one part fills: which part of the assembly, and from where to where, mm. */

@@ -1,5 +1,5 @@
-import type { PartKey } from "../../knife/assembly/partKey";
-import type { Assembly, MaterialShare, Part } from "../../knife/assembly/types";
+import type { PartKey } from "../../knife/parts/partKey";
+import type { Assembly, MaterialShare, Part } from "../../knife/parts/types";
 import type { Density, Material } from "../../materials/types";
 import type { Calibration } from "./measured";
 import { type Moments, sumOfMoments } from "./moments";

@@ -1,5 +1,5 @@
-import type { Assembly } from "../../knife/assembly/types";
-import type { Fault } from "../../knife/validity/types";
+import type { Fault } from "../../knife/parts/faults";
+import type { Assembly } from "../../knife/parts/types";
 import type { MaterialOf } from "../../materials/types";
 import { DEFAULT_FINENESS, type Fineness, integrate } from "./integrate";
 import type { Calibration } from "./measured";

@@ -1,4 +1,5 @@
 import { radians } from "../../base/number";
+import { remembered } from "../../base/record/remembered";
 import { slotContour } from "../../geometry/curve/shapes";
 import { bladeRegion } from "../../geometry/solids/bladeRegion";
 import { cylinderRegion } from "../../geometry/solids/cylinder";
@@ -7,18 +8,17 @@ import type { Region } from "../../geometry/solids/region";
 import { slabRegion } from "../../geometry/solids/slab";
 import { whole } from "../../kinds/fasteners/kind";
 import { endKindOf } from "../../kinds/tangEnds/registry";
+import { tangFace } from "../constructions/tangs/registry";
 import type { BareBlade } from "../design/schema";
-import { barTangRegion } from "../layout/bar";
 import { bladeAdditions, notchRegions } from "../layout/bladeParts";
-import { barEndPlace } from "../layout/endPlace";
 import { groundBlade } from "../layout/groundBlade";
-import { handleCurve, handleOutline } from "../layout/handleOutline";
-import { insetOutline } from "../layout/insetOutline";
-import { remembered } from "../layout/remembered";
-import { tangFace } from "../layout/tangFace";
-import { type PartKey, partId } from "./partKey";
-import { recessRegions } from "./recess";
-import type { Assembly, Part } from "./types";
+import { type PartKey, partId } from "../parts/partKey";
+import type { Assembly, Part } from "../parts/types";
+import { barTangRegion } from "../shapes/bar";
+import { barEndPlace } from "../shapes/endPlace";
+import { handleCurve, handleOutline } from "../shapes/handleOutline";
+import { insetOutline } from "../shapes/insetOutline";
+import { recessRegions } from "../shapes/recess";
 
 /** A blade with its tang by itself: what is bored, cut and hollowed out of it, then blade and tang, whole. */
 export const assembleBare = remembered(({ blade, tang, outline: nodes, bores }: BareBlade): Assembly => {

@@ -1,8 +1,8 @@
 import { expect } from "vitest";
-import { withTang } from "../design/constructions";
 import { newDesign } from "../design/create";
 import { plainKnife } from "../design/plainKnife.fixtures";
 import type { Design, Fastener, FullTang, HiddenTang } from "../design/schema";
+import { withTang } from "../starts/constructions";
 
 export const sound = newDesign("Sedge");
 export const full = plainKnife(sound);

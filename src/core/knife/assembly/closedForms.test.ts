@@ -1,8 +1,9 @@
 import { describe, expect, it } from "vitest";
 import { threadRadius } from "../../kinds/fasteners/thread";
-import { newBlockHole, newPiece, newRecess, withEnd, withTang } from "../design/constructions";
+import { newBlockHole, newPiece, newRecess } from "../design/newParts";
 import { plainKnife } from "../design/plainKnife.fixtures";
 import type { BlockHole, Design, HiddenTang, PieceShape } from "../design/schema";
+import { withEnd, withTang } from "../starts/constructions";
 import { assemble } from "./assemble";
 import { at, bar, full, hidden, near, slab, sound } from "./closedForms.fixtures";
 import { volumes } from "./volumes.fixtures";

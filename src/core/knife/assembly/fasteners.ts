@@ -4,9 +4,9 @@ import { prismRegion } from "../../geometry/solids/prism";
 import type { Region } from "../../geometry/solids/region";
 import type { FastenerSite, Share } from "../../kinds/fasteners/kind";
 import { type Fastener, kindOf } from "../../kinds/fasteners/registry";
-import { surfaceAt } from "../layout/handleBody";
-import { itemNaming } from "../layout/itemNames";
-import type { AssemblyBuilder } from "./builder";
+import type { AssemblyBuilder } from "../parts/builder";
+import { surfaceAt } from "../shapes/handleBody";
+import { itemNaming } from "../shapes/itemNames";
 
 /** Levels of a fastener reach so far to both sides of it along the knife, mm: farther than any head. */
 const REACH_MM = 50;

@@ -1,6 +1,6 @@
 import type { Handle } from "../design/schema";
 import { grooveRegion, wrapCover, wrapRegions } from "../layout/grips";
-import type { AssemblyBuilder } from "./builder";
+import type { AssemblyBuilder } from "../parts/builder";
 
 /** Grooves across the handle's faces: they take from all that the handle is made of. */
 export function addGrooves(b: AssemblyBuilder, { grooves }: Handle, body: number): void {

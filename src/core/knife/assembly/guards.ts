@@ -10,9 +10,9 @@ import { type AnyFittingKind, fittingsOn } from "../../kinds/guardFittings/regis
 import type { Guard } from "../design/schema";
 import { fittingPlace } from "../layout/fittingPlace";
 import { guardFaceAt, guardOutline, guardWidth } from "../layout/guard";
-import { importedRegions } from "../layout/imported";
-import { plateNaming } from "../layout/itemNames";
-import type { AssemblyBuilder } from "./builder";
+import type { AssemblyBuilder } from "../parts/builder";
+import { importedRegions } from "../shapes/imported";
+import { plateNaming } from "../shapes/itemNames";
 
 /** A domed face keeps this share of its height and width flat in the middle, for the shoulder to seat on. */
 export const DOME_SEAT = 0.6;

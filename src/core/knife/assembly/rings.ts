@@ -1,7 +1,7 @@
 import { cylinderRegion } from "../../geometry/solids/cylinder";
 import { whole } from "../../kinds/fasteners/kind";
 import type { FingerRing } from "../design/schema";
-import type { AssemblyBuilder } from "./builder";
+import type { AssemblyBuilder } from "../parts/builder";
 
 /** A round of a ring, without end across. */
 function putRound(b: AssemblyBuilder, r: FingerRing, radiusMm: number): number {

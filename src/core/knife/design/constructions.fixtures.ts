@@ -1,22 +1,11 @@
 import { FASTENER_KINDS, newFastener } from "../../kinds/fasteners/registry";
 import { FITTINGS, newFitting } from "../../kinds/guardFittings/registry";
+import { newJoint, withBareTang, withEnd, withMetalGrip, withTang } from "../starts/constructions";
 import { SOUND_BLADES } from "./blades.fixtures";
 import { withButt, withFingerGrooves } from "./butts";
-import {
-  newBlockHole,
-  newBolster,
-  newJoint,
-  newPiece,
-  newRecess,
-  newShape,
-  newShort,
-  withBareTang,
-  withEnd,
-  withMetalGrip,
-  withTang,
-} from "./constructions";
 import { newDesign } from "./create";
 import { GUARD_FORMS, guardOfForm } from "./guards";
+import { newBlockHole, newBolster, newPiece, newRecess, newShape, newShort } from "./newParts";
 import { partedConstructions } from "./parted.fixtures";
 import type {
   BlockHole,

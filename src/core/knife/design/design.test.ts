@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { HANDLE_LENGTHS, handleLength, withHandleLength } from "../layout/handleLengths";
+import { withTang } from "../starts/constructions";
 import { checkDesign } from "../validity/checkDesign";
-import { withTang } from "./constructions";
 import { newDesign, tipFrom } from "./create";
 import { newGuard } from "./guards";
 import { designSchema, TIP_STYLES } from "./schema";

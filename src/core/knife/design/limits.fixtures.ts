@@ -1,7 +1,8 @@
 import type { TriangleMesh } from "../../geometry/solids/triangleMesh";
 import { newFastener } from "../../kinds/fasteners/registry";
-import { newJoint, newPiece, withTang } from "./constructions";
+import { newJoint, withTang } from "../starts/constructions";
 import { newDesign } from "./create";
+import { newPiece } from "./newParts";
 import type { Design, Piece } from "./schema";
 import { encodeMesh } from "./storedMesh";
 

@@ -1,5 +1,5 @@
 import { newHalf, newLengthwise } from "../layout/handleStarts";
-import { withEnd } from "./constructions";
+import { withEnd } from "../starts/constructions";
 import type { Design, Half, HiddenTang, Lengthwise, ScalesHandle, StackHandle, Wrap } from "./schema";
 
 const point = (id: string, xMm: number, yMm: number, corner = false) => ({ id, xMm, yMm, corner });

@@ -4,7 +4,7 @@ import { THREADS } from "../../base/units/threads";
 import { fitSheet } from "../../figures/fit/sheet";
 import { FASTENER_KINDS, newFastener } from "../../kinds/fasteners/registry";
 import { BAR_END_KINDS } from "../../kinds/tangEnds/registry";
-import { withEnd, withTang } from "./constructions";
+import { withEnd, withTang } from "../starts/constructions";
 import { newDesign } from "./create";
 import { markOf } from "./marks";
 import { migrate } from "./migrate";

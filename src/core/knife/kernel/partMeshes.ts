@@ -1,8 +1,8 @@
 import type { Manifold, ManifoldToplevel } from "manifold-3d";
 import type { MeshFineness } from "../../geometry/solids/meshRegion";
 import type { TriangleMesh } from "../../geometry/solids/triangleMesh";
-import type { PartKey } from "../assembly/partKey";
-import type { Assembly } from "../assembly/types";
+import type { PartKey } from "../parts/partKey";
+import type { Assembly } from "../parts/types";
 import { inKernelScope } from "./kernelScope";
 import { solidParts } from "./solidParts";
 

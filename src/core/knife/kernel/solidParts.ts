@@ -2,7 +2,7 @@ import type { Manifold, ManifoldToplevel } from "manifold-3d";
 import { FAR_MM, type MeshFineness, meshRegion } from "../../geometry/solids/meshRegion";
 import type { Cylinder, HalfSpace, Region } from "../../geometry/solids/region";
 import type { TriangleMesh } from "../../geometry/solids/triangleMesh";
-import type { Assembly } from "../assembly/types";
+import type { Assembly } from "../parts/types";
 import { inKernelScope, type KernelScope } from "./kernelScope";
 
 /** Volume in mm³ and centroid in mm of a closed mesh. */

@@ -1,11 +1,11 @@
 import { polygonHull } from "d3-polygon";
 import { radians } from "../../base/number";
+import { remembered } from "../../base/record/remembered";
 import { type Art, readArt } from "../../geometry/contours/art";
 import { signedArea, straightLoop } from "../../geometry/contours/loop";
 import type { Point } from "../../geometry/curve/bezier";
 import type { BladeMark, DrawnBlade } from "../design/schema";
 import { bladeEdges } from "./bladeParts";
-import { remembered } from "./remembered";
 
 const outlinesOf = remembered((mark: BladeMark): Art => readArt(mark.art) ?? []);
 

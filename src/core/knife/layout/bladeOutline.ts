@@ -1,10 +1,10 @@
 import { radians } from "../../base/number";
+import { remembered } from "../../base/record/remembered";
 import { ROUNDING } from "../../base/tolerances";
 import { type Cubic, type Point, straight } from "../../geometry/curve/bezier";
 import { type Contour, contourOf } from "../../geometry/curve/contour";
 import { curveThrough } from "../../geometry/curve/spline";
 import type { BladeOutline, DrawnBlade, TipStyle } from "../design/schema";
-import { remembered } from "./remembered";
 
 /** Control distance of a quarter ellipse as a cubic, from memory: 4/3·(√2 − 1); its area is 0.03 % off. */
 const QUARTER = (4 / 3) * (Math.SQRT2 - 1);

@@ -1,10 +1,10 @@
+import { remembered } from "../../base/record/remembered";
 import type { Point } from "../../geometry/curve/bezier";
 import { polyline, signedDistance } from "../../geometry/curve/crossing";
 import { kindOf } from "../../kinds/fasteners/registry";
 import { holesOf } from "../design/openings";
 import type { Design, Fastener } from "../design/schema";
-import { handleOutline } from "./handleOutline";
-import { remembered } from "./remembered";
+import { handleOutline } from "../shapes/handleOutline";
 
 /** Chords that an outline's edge is measured on, a segment: within two hundredths of a millimetre of the curve. */
 const CHORDS = 14;

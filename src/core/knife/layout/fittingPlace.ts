@@ -1,8 +1,8 @@
 import { INSIDE_MM } from "../../base/tolerances";
 import type { FittingPlace } from "../../kinds/guardFittings/kind";
+import { bodyLoft } from "../constructions/handles/registry";
+import type { Layout } from "../shapes/types";
 import { guardOutline } from "./guard";
-import { bodyLoft } from "./handleBody";
-import type { Layout } from "./layout";
 
 /** What a guard's fittings are fitted to; null without a guard. */
 export function fittingPlace(layout: Layout): FittingPlace | null {

@@ -7,10 +7,10 @@ import { grownRegion } from "../../geometry/solids/grownRegion";
 import { layerRegion } from "../../geometry/solids/layer";
 import type { Region } from "../../geometry/solids/region";
 import { flatSlice } from "../../geometry/solids/slice";
+import { bodyLoft } from "../constructions/handles/registry";
 import { piecesOf } from "../design/handleParts";
 import type { SideGroove, Wrap } from "../design/schema";
-import { bodyLoft } from "./handleBody";
-import type { Layout } from "./layout";
+import type { Layout } from "../shapes/types";
 
 /** Common practice, no source: what is cut off at both ends, mm, and what goes into knots and tension. */
 const TAILS_MM = 300;

@@ -1,7 +1,7 @@
+import { remembered } from "../../base/record/remembered";
 import type { GroundBlade } from "../../geometry/solids/groundBlade";
 import type { DrawnBlade } from "../design/schema";
 import { bladeOutline } from "./bladeOutline";
-import { remembered } from "./remembered";
 
 /** The blade's solid from its record; the distal taper begins no earlier than the grind. */
 export const groundBlade = remembered(

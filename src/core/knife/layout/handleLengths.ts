@@ -1,7 +1,7 @@
 import { roundTo } from "../../base/number";
-import { byKind } from "../../base/record/byKind";
+import { handleModule } from "../constructions/handles/registry";
 import type { Design, NodeRole } from "../design/schema";
-import { handleOutline } from "./handleOutline";
+import { handleOutline } from "../shapes/handleOutline";
 
 /** Lengths of a handle that a maker measures and sets directly. */
 export const HANDLE_LENGTHS = ["length", "front", "groove", "swell", "butt"] as const;
@@ -58,29 +58,6 @@ export function withHandleLength(handle: Handle, which: HandleLength, toMm: numb
   };
 }
 
-type Along = <T extends { readonly xMm: number }>(items: readonly T[]) => T[];
-
-/** A joint along the handle and halves of a shape of their own, moved along with it. */
-function curvesAlong(handle: Handle, along: Along): Handle {
-  const moved = <T extends { readonly points: readonly { readonly xMm: number }[] }>(of: T | null) =>
-    of && { ...of, points: along(of.points) as T["points"] };
-  return byKind<Handle, Handle>(handle, {
-    bare: (bare) => bare,
-    stack: (stack) => ({ ...stack, lengthwise: moved(stack.lengthwise) }),
-    scales: (scales) => ({
-      ...scales,
-      lengthwise: moved(scales.lengthwise),
-      halves: scales.halves.map((half) => ({
-        ...half,
-        shape:
-          half.shape.kind === "outline"
-            ? { ...half.shape, points: along(half.shape.points) }
-            : along([half.shape])[0],
-      })),
-    }),
-  });
-}
-
 /** The handle so long, with what is drilled through it moved along: each keeps its share of the way to the butt. */
 export function stretchedHandle(design: Design, toMm: number): Design {
   const now = handleLength(design.handle, "length");
@@ -91,7 +68,7 @@ export function stretchedHandle(design: Design, toMm: number): Design {
   const { tang } = design;
   return {
     ...design,
-    handle: curvesAlong(handle, along),
+    handle: handleModule(handle).moved(handle, along),
     fasteners: along(design.fasteners),
     tang: tang.kind === "full" ? { ...tang, holes: along(tang.holes), slots: along(tang.slots) } : tang,
   };

@@ -5,15 +5,15 @@ import { bladeRegion } from "../../geometry/solids/bladeRegion";
 import { faceLines } from "../../geometry/solids/faceLines";
 import { spineThickness } from "../../geometry/solids/groundBlade";
 import { lineAt } from "../../geometry/solids/line";
-import { withTang } from "../design/constructions";
 import { newDesign, outlineFrom, tipFrom } from "../design/create";
 import { newGuard } from "../design/guards";
 import { type Blade, TIP_STYLES } from "../design/schema";
-import { barHalf, barTangOutline, roomRegion } from "./bar";
+import { barHalf, barTangOutline, roomRegion } from "../shapes/bar";
+import { handleCurve, handleOutline } from "../shapes/handleOutline";
+import { withTang } from "../starts/constructions";
 import { bladeHeights, bladeOutline } from "./bladeOutline";
 import { groundBlade } from "./groundBlade";
 import { guardOutline } from "./guard";
-import { handleCurve, handleOutline } from "./handleOutline";
 
 const sound = newDesign("Sedge");
 const blade = (change: Partial<Blade>): Blade => ({ ...sound.blade, ...change });

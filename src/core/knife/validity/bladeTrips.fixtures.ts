@@ -2,7 +2,7 @@ import { BOLSTER, FULLER, NOTCH, SWEDGE } from "../design/blades.fixtures";
 import { newDesign } from "../design/create";
 import type { Blade, Design, Fuller } from "../design/schema";
 import { asPoints } from "../layout/bladeLengths";
-import type { FaultRule } from "./types";
+import type { FaultRule } from "../parts/faults";
 
 const sound = newDesign("Sedge");
 

@@ -3,10 +3,10 @@ import { measuredBalanceMm } from "../design/measuredBalance";
 import type { Design } from "../design/schema";
 import { bladeHeights } from "../layout/bladeOutline";
 import { layoutOf } from "../layout/layout";
+import type { Report } from "../parts/faults";
 import { checkBladeCuts } from "./checkBladeCuts";
 import { checkBladeOutline } from "./checkBladeOutline";
 import { checkGrind } from "./checkGrind";
-import type { Report } from "./types";
 
 /** The blade's own measures, and what was measured of one in the hand. */
 export function checkBlade(design: Design, report: Report): void {

@@ -4,7 +4,7 @@ import type { Blade, Design } from "../design/schema";
 import { bladeEdges, notchRound } from "../layout/bladeParts";
 import { fullerBorders, fullerStations, leastWeb, thinnestIn } from "../layout/fullers";
 import { groundBlade } from "../layout/groundBlade";
-import type { Report } from "./types";
+import type { Report } from "../parts/faults";
 
 /** False edge, fullers, notches, thumb ramp and integral bolster. */
 export function checkBladeCuts({ blade }: Design, report: Report): void {

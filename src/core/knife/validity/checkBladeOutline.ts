@@ -5,7 +5,7 @@ import type { Design } from "../design/schema";
 import { bladeOutline, riseAt } from "../layout/bladeOutline";
 import { bladeEdges } from "../layout/bladeParts";
 import { groundBlade } from "../layout/groundBlade";
-import type { Report } from "./types";
+import type { Report } from "../parts/faults";
 
 /** Points of an outline are at least so far apart, mm. */
 const LEAST_APART_MM = 0.01;

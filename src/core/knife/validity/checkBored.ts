@@ -8,9 +8,9 @@ import { kindOf } from "../../kinds/fasteners/registry";
 import { holesOf, slotsOf } from "../design/openings";
 import type { Design, Fastener } from "../design/schema";
 import { widestBore } from "../layout/bores";
-import { itemNames } from "../layout/itemNames";
 import { layoutOf } from "../layout/layout";
-import type { Report } from "./types";
+import type { Report } from "../parts/faults";
+import { itemNames } from "../shapes/itemNames";
 
 /** Pins, bolts, holes and slots: inside the handle, clear of each other, and whole in themselves. `edge` is the outline. */
 export function checkBored(design: Design, edge: readonly Point[], tell: Report): void {

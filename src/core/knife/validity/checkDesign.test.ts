@@ -3,19 +3,10 @@ import { faultsOf } from "../../figures/weigh/faults";
 import { weigh } from "../../figures/weigh/weigh";
 import { newFastener } from "../../kinds/fasteners/registry";
 import { newFitting } from "../../kinds/guardFittings/registry";
-import {
-  newBlockHole,
-  newBolster,
-  newJoint,
-  newPiece,
-  newRecess,
-  withBareTang,
-  withEnd,
-  withTang,
-} from "../design/constructions";
 import { newDesign } from "../design/create";
 import { newGuard } from "../design/guards";
 import { boxesMesh, endingIn, manyOpenings, rodMesh } from "../design/limits.fixtures";
+import { newBlockHole, newBolster, newPiece, newRecess } from "../design/newParts";
 import type {
   BarEnd,
   BlockHole,
@@ -26,11 +17,12 @@ import type {
   Measured,
   ScalesHandle,
 } from "../design/schema";
-import { newMeasured } from "../design/starts";
 import { withHandleLength } from "../layout/handleLengths";
+import { FAULT_RULES, type FaultRule } from "../parts/faults";
+import { newJoint, withBareTang, withEnd, withTang } from "../starts/constructions";
+import { newMeasured } from "../starts/starts";
 import { BLADE_TRIPS } from "./bladeTrips.fixtures";
 import { HANDLE_TRIPS, WRAP } from "./handleTrips.fixtures";
-import { FAULT_RULES, type FaultRule } from "./types";
 
 const sound = newDesign("Sedge");
 if (sound.handle.kind !== "scales" || sound.tang.kind !== "full")

@@ -2,20 +2,20 @@ import { isRecord } from "../../base/isRecord";
 import { crossesItself } from "../../geometry/solids/meshFaults";
 import { MOST_LAYERS } from "../../geometry/solids/meshLayers";
 import { assemble } from "../assembly/assemble";
-import type { Assembly } from "../assembly/types";
 import { halvesOf, jointsOf, piecesOf, ringsOf } from "../design/handleParts";
 import { materialsIn } from "../design/materials";
 import { holesOf, slotsOf } from "../design/openings";
 import type { Design, Piece, StoredMesh } from "../design/schema";
 import { decodeMesh } from "../design/storedMesh";
-import { rememberedByKey, shapeKey } from "../layout/imported";
+import type { Fault, Report } from "../parts/faults";
+import type { Assembly } from "../parts/types";
+import { rememberedByKey, shapeKey } from "../shapes/imported";
 import { checkBlade } from "./checkBlade";
 import { checkBored } from "./checkBored";
 import { checkGuard } from "./checkGuard";
 import { checkHandle, checkRoom } from "./checkHandle";
 import { checkOutline } from "./checkOutline";
 import { checkTang } from "./checkTang";
-import type { Fault, Report } from "./types";
 
 /** What makes a design impossible to build ("error"), or not what it says ("warning"). Empty when all is well. */
 export function checkDesign(design: Design, assembly: Assembly = assemble(design)): Fault[] {

@@ -6,7 +6,7 @@ import { faceHeightAt, isGround, spineThickness } from "../../geometry/solids/gr
 import type { Blade, Design, Grind, SideGrind } from "../design/schema";
 import { bladeEdges } from "../layout/bladeParts";
 import { groundBlade } from "../layout/groundBlade";
-import type { Report } from "./types";
+import type { Report } from "../parts/faults";
 
 /** How both sides are ground, and where the ground faces begin. */
 export function checkGrind(design: Design, report: Report): void {

@@ -3,8 +3,8 @@ import type { Design } from "../design/schema";
 import { fittingPlace } from "../layout/fittingPlace";
 import { guardWidthAt } from "../layout/guard";
 import { layoutOf } from "../layout/layout";
+import type { Report } from "../parts/faults";
 import { barAtFront } from "./checkTang";
-import type { Report } from "./types";
 
 /** The guard against the tang that passes it, and what is let into it. */
 export function checkGuard(design: Design, report: Report): void {

@@ -1,24 +1,18 @@
-import { radians } from "../../base/number";
-import { byKind } from "../../base/record/byKind";
 import { ROUNDING, SAME_PLACE_MM } from "../../base/tolerances";
 import type { Point } from "../../geometry/curve/bezier";
 import { insideBy } from "../../geometry/curve/contour";
-import { enclosedArea, polyline, selfCrossing, signedDistance } from "../../geometry/curve/crossing";
+import { polyline } from "../../geometry/curve/crossing";
 import { lineAt } from "../../geometry/solids/line";
 import { fittingOf } from "../../kinds/guardFittings/registry";
-import { handleReach } from "../design/constructions";
-import type { Design, Half, Handle, ScalesHandle, SideGroove, StackHandle } from "../design/schema";
-import { barSizeAt } from "../layout/bar";
+import { handleModule } from "../constructions/handles/registry";
+import { handleReach } from "../design/handleParts";
+import type { Design, Handle, SideGroove } from "../design/schema";
 import { grooveMiddle, hasEdge } from "../layout/grips";
-import { closedOutline } from "../layout/halves";
-import { waistDepth } from "../layout/handleBody";
-import { handleOutline } from "../layout/handleOutline";
-import { type Layout, layoutOf } from "../layout/layout";
-import { lengthwiseOutlines } from "../layout/lengthwise";
-import { type LeaningJoint, leastBetween } from "../layout/meetings";
-import { bodyEnd, jointTilt, pressedLength, slackPiece } from "../layout/pieces";
-import { behindDividers, bolsterJoint, jointsFrontFirst, linersThickness } from "../layout/scales";
-import type { Report } from "./types";
+import { layoutOf } from "../layout/layout";
+import type { Report } from "../parts/faults";
+import { barSizeAt } from "../shapes/bar";
+import { handleOutline } from "../shapes/handleOutline";
+import { lengthwiseOutlines } from "../shapes/lengthwise";
 
 /** Thickness of the handle against what lies inside it, and where its pieces, joints and rings stand. */
 export function checkHandle(design: Design, edge: readonly Point[], report: Report): void {
@@ -37,23 +31,7 @@ export function checkHandle(design: Design, edge: readonly Point[], report: Repo
       report("error", "groove-off-handle", { at, subject: g.id, measured: g.xMm, limit: buttX });
     else checkGroove(design, g, report);
   }
-  byKind(handle, {
-    bare: () => undefined,
-    scales: (scales) => checkScales(design, scales, report),
-    stack: (stack) => {
-      checkPieces(design, stack, report);
-      checkRings(stack, edge, report);
-    },
-  });
-}
-
-/** Rings are joined to what they stand on. */
-function checkRings({ rings }: StackHandle, edge: readonly Point[], report: Report): void {
-  for (const r of rings) {
-    const at = { x: r.xMm, y: r.yMm };
-    const measured = signedDistance(edge, at) - r.boreMm / 2 - r.wallMm;
-    if (!(measured < 0)) report("error", "ring-apart", { at, subject: r.id, measured, limit: 0 });
-  }
+  handleModule(handle).faults(handle, layoutOf(design), edge, report);
 }
 
 /** A groove stays in what covers the tang. */
@@ -94,52 +72,6 @@ function checkWrap({ handle, ...design }: Design, report: Report): void {
     report("error", "wrap-too-close", { at, measured: wrap.pitchMm, limit: wrap.widthMm });
 }
 
-function checkScales(design: Design, handle: ScalesHandle, report: Report): void {
-  const layout = layoutOf(design);
-  const { frontX: front, tangFace, crowns } = layout;
-  const liners = linersThickness(handle);
-  const hollow = (x: number) => {
-    const w = handle.waist;
-    return w && Math.abs(x - w.xMm) < SAME_PLACE_MM ? waistDepth(w) : 0;
-  };
-  const places = [
-    ...handle.plan.map((p) => ({ x: p.xMm, id: p.id })),
-    ...(handle.waist ? [{ x: handle.waist.xMm, id: "waist" }] : []),
-  ];
-  for (const { x, id } of places) {
-    const at = { x, y: 0 };
-    const core = lineAt(tangFace, x) + liners;
-    for (const side of ["right", "left"] as const) {
-      const halfMm = crowns[side].at(x) - hollow(x);
-      const stock = handle[side].thicknessMm;
-      if (!(halfMm > core)) {
-        report("error", "handle-thinner-than-tang", { at, subject: id, measured: halfMm, limit: core });
-        break;
-      }
-      if (halfMm > core + stock + ROUNDING) {
-        report("warning", "stock-thinner-than-handle", {
-          at,
-          subject: id,
-          measured: halfMm,
-          limit: core + stock,
-        });
-        break;
-      }
-    }
-  }
-  const bevel = handle.frontBevel;
-  if (bevel) {
-    const stock = Math.min(handle.right.thicknessMm, handle.left.thicknessMm);
-    const cut = bevel.lengthMm * Math.tan(radians(bevel.angleDeg));
-    const face = lineAt(tangFace, front);
-    const deep = Math.min(crowns.right.at(front - bevel.lengthMm), face + liners + stock) - face;
-    if (cut > deep)
-      report("warning", "bevel-too-deep", { at: { x: front, y: 0 }, measured: cut, limit: deep });
-  }
-  checkJoints(handle, layout, report);
-  for (const half of handle.halves) checkHalf(half, layout, report);
-}
-
 /** A joint along the handle runs from front to rear, and through the handle. */
 function checkLengthwise(handle: Handle, report: Report): void {
   if (handle.kind === "bare" || !handle.lengthwise) return;
@@ -159,82 +91,6 @@ function checkLengthwise(handle: Handle, report: Report): void {
     ({ x, y }) => insideBy(outline, x, y) > 0,
   );
   if (!inside) report("error", "lengthwise-off-handle", { at: { x: points[0].xMm, y: points[0].yMm } });
-}
-
-/** Halves enclose this much at least, mm². */
-const LEAST_AREA_MM2 = 1;
-
-/** Halves have an outline that does not cross itself, and lie on the tang somewhere. */
-function checkHalf(half: Half, { outline }: Layout, report: Report): void {
-  if (half.shape.kind !== "outline") return;
-  const { cubics } = closedOutline(half.shape.points);
-  const [first] = half.shape.points;
-  const crossing = selfCrossing(cubics);
-  if (crossing) report("error", "outline-crosses-itself", { at: crossing, subject: half.id });
-  const meets = polyline(cubics, 24).some(({ x, y }) => insideBy(outline, x, y) >= 0);
-  if (!(enclosedArea(polyline(cubics, 24)) > LEAST_AREA_MM2)) {
-    report("error", "half-no-area", { at: { x: first.xMm, y: first.yMm }, subject: half.id });
-    return;
-  }
-  if (!meets) report("error", "half-off-handle", { at: { x: first.xMm, y: first.yMm }, subject: half.id });
-}
-
-function checkJoints(handle: ScalesHandle, layout: Layout, report: Report): void {
-  const { span, outline } = layout;
-  const { front, rear } = handle.bolsters;
-  const upright = (xMm: number): LeaningJoint => ({ xMm, tiltDeg: 0 });
-  const from = front ? { ...front, xMm: bolsterJoint(front, "front", span) } : upright(span[1]);
-  const to = rear ? { ...rear, xMm: bolsterJoint(rear, "rear", span) } : upright(span[0]);
-  if (!(to.xMm < from.xMm) || !(leastBetween(outline, from, to) > 0))
-    report("error", "bolsters-meet", { at: { x: from.xMm, y: 0 }, measured: to.xMm, limit: from.xMm });
-  let ahead = from;
-  for (const j of jointsFrontFirst(handle)) {
-    const at = { x: j.xMm, y: 0 };
-    const end = { ...j, xMm: behindDividers(j) };
-    if (!(j.xMm < from.xMm) || !(end.xMm > to.xMm)) {
-      const limit = j.xMm < from.xMm ? to.xMm : from.xMm;
-      report("error", "joint-off-handle", { at, subject: j.id, measured: j.xMm, limit });
-    } else {
-      const between = leastBetween(outline, ahead, j);
-      if (!(between > 0)) report("error", "joints-cross", { at, subject: j.id, measured: between, limit: 0 });
-    }
-    ahead = end;
-  }
-  // The last one against the rear bolster, whose joint may lean into it; an upright butt was looked at above.
-  const between = leastBetween(outline, ahead, to);
-  if (ahead !== from && rear && ahead.xMm > to.xMm && !(between > 0))
-    report("error", "joints-cross", { at: { x: ahead.xMm, y: 0 }, measured: between, limit: 0 });
-}
-
-/** Pieces along the tang: together they fill the handle. */
-function checkPieces(design: Design, handle: StackHandle, report: Report): void {
-  const { buttX: butt, frontX: front, pieces: stations, outline } = layoutOf(design);
-  const slack = slackPiece(handle);
-  if (slack < 0) {
-    const end = stations[stations.length - 1][0];
-    if (Math.abs(end - butt) > 0.5) {
-      const at = { x: end, y: 0 };
-      report("warning", "pieces-short-of-butt", { at, measured: front - end, limit: front - butt });
-    }
-    return;
-  }
-  const rest = bodyEnd(handle, front, butt);
-  const given = handle.pieces.reduce((sum, p, i) => (i === slack ? sum : sum + pressedLength(p)), 0);
-  const room = front - butt;
-  if (!(given < room))
-    report("error", "pieces-longer-than-handle", { at: { x: rest, y: 0 }, measured: given, limit: room });
-  else
-    handle.pieces.forEach((piece, i) => {
-      if (piece.shape || i === 0) return;
-      const [to, from] = stations[i];
-      const ahead = { xMm: from, tiltDeg: jointTilt(handle, i - 1) };
-      const behind = { xMm: to, tiltDeg: jointTilt(handle, i) };
-      const between = leastBetween(outline, ahead, behind);
-      if (!(between > 0)) {
-        const more = { at: { x: to, y: 0 }, subject: piece.id, measured: between, limit: 0 };
-        report("error", "joints-cross", more);
-      }
-    });
 }
 
 /** Whether the handle has length left behind its guard; what stands on it is not checked where it has none. */

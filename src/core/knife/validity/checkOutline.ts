@@ -2,8 +2,8 @@ import { SAME_PLACE_MM } from "../../base/tolerances";
 import type { Point } from "../../geometry/curve/bezier";
 import { enclosedArea, polyline, selfCrossing } from "../../geometry/curve/crossing";
 import type { Design } from "../design/schema";
-import { handleOutline } from "../layout/handleOutline";
-import type { Report } from "./types";
+import type { Report } from "../parts/faults";
+import { handleOutline } from "../shapes/handleOutline";
 
 /** Points of an outline, or stations of thicknesses, are at least so far apart, mm: nearer ones are one that was set twice. */
 const LEAST_APART_MM = 0.01;

@@ -1,9 +1,9 @@
-import { withTang } from "../design/constructions";
 import { newDesign } from "../design/create";
 import { newGuard } from "../design/guards";
 import type { Design, Half, ScalesHandle } from "../design/schema";
 import { newHalf, newLengthwise } from "../layout/handleStarts";
-import type { FaultRule } from "./types";
+import type { FaultRule } from "../parts/faults";
+import { withTang } from "../starts/constructions";
 
 const sound = newDesign("Sedge");
 const hidden = withTang(sound, "hidden");

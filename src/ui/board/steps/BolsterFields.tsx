@@ -1,6 +1,6 @@
 "use client";
 import { Stack, Text } from "@chakra-ui/react";
-import { newBolster } from "@/core/knife/design/constructions";
+import { newBolster } from "@/core/knife/design/newParts";
 import { LengthAt, MaterialAt, ShareAt, TickAt } from "../../bound/bound";
 import { ItemCard } from "../../bound/ItemCard";
 import { FOR_GUARDS } from "../../bound/MaterialField";

@@ -2,9 +2,9 @@
 import { Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import { freeId, openSpot } from "@/core/figures/fit/openSpot";
-import { newRecess, newShort } from "@/core/knife/design/constructions";
+import { newRecess, newShort } from "@/core/knife/design/newParts";
 import type { FullTang } from "@/core/knife/design/schema";
-import { itemNames } from "@/core/knife/layout/itemNames";
+import { itemNames } from "@/core/knife/shapes/itemNames";
 import { PURPOSE_WORDS, RECESS_WORDS, SHORT_WORDS } from "@/words/constructions";
 import { itemWords } from "@/words/fasteners";
 import { ChoiceAt, FillAt, LengthAt, MaterialAt, PlaceAt, ShareAt, TickAt } from "../../bound/bound";

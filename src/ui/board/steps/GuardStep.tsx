@@ -7,7 +7,7 @@ import { printLengthPlain } from "@/core/base/units/print";
 import { FITTINGS } from "@/core/kinds/guardFittings/registry";
 import { GUARD_FORMS, newGuard } from "@/core/knife/design/guards";
 import type { Guard } from "@/core/knife/design/schema";
-import { plateNaming } from "@/core/knife/layout/itemNames";
+import { plateNaming } from "@/core/knife/shapes/itemNames";
 import { useUnits } from "@/store/settings";
 import { GUARD_FORM_WORDS } from "@/words/constructions";
 import { FITTING_WORDS } from "@/words/fittings";

@@ -2,8 +2,8 @@
 import { HStack, IconButton, Stack, Text } from "@chakra-ui/react";
 import { Plus, X } from "lucide-react";
 import { freeId } from "@/core/figures/fit/openSpot";
-import { newJoint } from "@/core/knife/design/constructions";
 import type { ScalesHandle } from "@/core/knife/design/schema";
+import { newJoint } from "@/core/knife/starts/constructions";
 import { LengthAt, MaterialAt, ShareAt } from "../../bound/bound";
 import { ItemCard } from "../../bound/ItemCard";
 import { FOR_LINERS, FOR_SCALES } from "../../bound/MaterialField";

@@ -3,7 +3,7 @@ import { Button, Text } from "@chakra-ui/react";
 import { printLength, printMass } from "@/core/base/units/print";
 import { isOfBlade } from "@/core/figures/weigh/calibration";
 import { measuredBalanceMm } from "@/core/knife/design/measuredBalance";
-import { CUTS, wasIn } from "@/core/knife/design/starts";
+import { CUTS, wasIn } from "@/core/knife/starts/starts";
 import { useUnits } from "@/store/settings";
 import { CUT_WORDS } from "@/words/measured";
 import { ChoiceAt, LengthAt, MassAt } from "../../bound/bound";

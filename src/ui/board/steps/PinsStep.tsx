@@ -6,7 +6,7 @@ import { freeId } from "@/core/figures/fit/openSpot";
 import { FASTENER_KINDS, type FastenerKind, kindOf } from "@/core/kinds/fasteners/registry";
 import { isFull } from "@/core/knife/design/limits";
 import { holesOf } from "@/core/knife/design/openings";
-import { itemNames } from "@/core/knife/layout/itemNames";
+import { itemNames } from "@/core/knife/shapes/itemNames";
 import { FASTENER_CHOICE_WORDS, FASTENER_WORDS, fastenerFieldWords, itemWords } from "@/words/fasteners";
 import { PlaceAt } from "../../bound/bound";
 import { ItemCard } from "../../bound/ItemCard";

@@ -4,7 +4,7 @@ import { Plus, Trash2 } from "lucide-react";
 import { printLength } from "@/core/base/units/print";
 import { freeId } from "@/core/figures/fit/openSpot";
 import type { PlanNode } from "@/core/knife/design/schema";
-import { waistDepth } from "@/core/knife/layout/handleBody";
+import { waistDepth } from "@/core/knife/shapes/handleBody";
 import { useUnits } from "@/store/settings";
 import { FACET_WORDS } from "@/words/constructions";
 import { LengthAt, ShareAt, TickAt, useShownLimits } from "../../bound/bound";

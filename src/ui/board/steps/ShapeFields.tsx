@@ -2,7 +2,7 @@
 import { Text } from "@chakra-ui/react";
 import { own } from "@/core/base/own";
 import { SHAPE_KINDS, type SizedShapeKind, shapeKindOf } from "@/core/kinds/pieceShapes/registry";
-import { newShape } from "@/core/knife/design/constructions";
+import { newShape } from "@/core/knife/design/newParts";
 import type { Piece, PieceShape } from "@/core/knife/design/schema";
 import { FACET_WORDS } from "@/words/constructions";
 import { OTHER_SHAPE_WORDS, PIECE_SHAPE_WORDS } from "@/words/pieceShapes";

@@ -1,16 +1,17 @@
+import { lazily } from "../../../base/record/remembered";
 import type { Point } from "../../../geometry/curve/bezier";
-import type { PartKey } from "../../../knife/assembly/partKey";
 import type { Design } from "../../../knife/design/schema";
 import { type Bore, boresOf, edgeOf } from "../../../knife/layout/bores";
-import { type ItemName, itemNames } from "../../../knife/layout/itemNames";
-import { type Layout, layoutOf } from "../../../knife/layout/layout";
-import { lazily } from "../../../knife/layout/remembered";
-import type { FindingSeverity } from "../../../knife/validity/types";
+import { layoutOf } from "../../../knife/layout/layout";
+import type { CutKey } from "../../../knife/parts/cutKey";
+import type { FindingSeverity } from "../../../knife/parts/faults";
+import type { PartKey } from "../../../knife/parts/partKey";
+import { type ItemName, itemNames } from "../../../knife/shapes/itemNames";
+import type { Layout } from "../../../knife/shapes/types";
 import { type PinPlace, pinLayout } from "../../fit/pinLayout";
 import { type PinPath, pinPaths } from "../../fit/pinPath";
 import { type Seat, seats } from "../../fit/seats";
 import { tangWalls, type Wall } from "../../fit/walls";
-import type { CutKey } from "../../pieces/cutKey";
 import type { Fix, Found, TradeRule } from "../types";
 
 /** What the rules share of one design: worked out once, when first asked for. */

@@ -2,7 +2,7 @@ import { roundTo } from "../../../base/number";
 import { ROUNDING } from "../../../base/tolerances";
 import { MM_PER_INCH } from "../../../base/units/length";
 import { kindOf } from "../../../kinds/fasteners/registry";
-import { gripMaterials } from "../../../knife/design/handleParts";
+import { gripMaterials } from "../../../knife/constructions/handles/registry";
 import { materialsIn } from "../../../knife/design/materials";
 import { holesOf } from "../../../knife/design/openings";
 import type { Design, Fastener } from "../../../knife/design/schema";

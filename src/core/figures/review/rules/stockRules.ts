@@ -1,10 +1,10 @@
 import { clamp, roundTo, upToTenth } from "../../../base/number";
 import { ROUNDING } from "../../../base/tolerances";
-import type { PartKey } from "../../../knife/assembly/partKey";
 import { piecesOf } from "../../../knife/design/handleParts";
 import { materialsIn } from "../../../knife/design/materials";
-import { pieceNaming, plateNaming } from "../../../knife/layout/itemNames";
-import { jointsFrontFirst, sheetNumber } from "../../../knife/layout/scales";
+import type { PartKey } from "../../../knife/parts/partKey";
+import { pieceNaming, plateNaming } from "../../../knife/shapes/itemNames";
+import { jointsFrontFirst, sheetNumber } from "../../../knife/shapes/scales";
 import { isPressed } from "../../../materials/working";
 import { cutList } from "../../fit/stockList";
 import type { Found } from "../types";

@@ -1,13 +1,13 @@
 import { downToTenth, roundTo, upToTenth } from "../../../base/number";
 import { engagementOf } from "../../../base/units/screws";
 import { endKindOf } from "../../../kinds/tangEnds/registry";
-import { handleReach } from "../../../knife/design/constructions";
+import { handleReach } from "../../../knife/design/handleParts";
 import { materialsIn } from "../../../knife/design/materials";
 import { holesOf, slotsOf } from "../../../knife/design/openings";
 import type { Design } from "../../../knife/design/schema";
-import { isCutLater } from "../../../knife/design/starts";
-import { endPlace } from "../../../knife/layout/endPlace";
 import { layoutOf } from "../../../knife/layout/layout";
+import { endPlace } from "../../../knife/shapes/endPlace";
+import { isCutLater } from "../../../knife/starts/starts";
 import { toughnessOf } from "../../../materials/working";
 import { holdsOf } from "../../fit/dry";
 import { tangStress } from "../../fit/strength";
