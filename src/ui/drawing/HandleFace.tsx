@@ -3,6 +3,7 @@ import { radians } from "@/core/base/number";
 import { INSIDE_MM, SAME_PLACE_MM } from "@/core/base/tolerances";
 import { faceCells } from "@/core/figures/views/cells";
 import type { Contour } from "@/core/geometry/curve/contour";
+import { lengthwiseOf } from "@/core/knife/design/handleParts";
 import type { Design } from "@/core/knife/design/schema";
 import { layoutOf } from "@/core/knife/layout/layout";
 import type { CutAcross } from "@/core/knife/parts/cells";
@@ -22,7 +23,7 @@ export function HandleFace({ design, scale, line }: { design: Design; scale: Sca
   const butt = contour.xRange[0];
   const cells = faceCells(design);
   const { handle } = design;
-  const lengthwise = handle.kind === "bare" ? [] : lengthwiseFaces(handle.lengthwise);
+  const lengthwise = lengthwiseFaces(lengthwiseOf(handle));
   const faces = cells.map((cell, i) => {
     const ends = i === cells.length - 1 && cell.rear.xMm > butt + SAME_PLACE_MM;
     // At the butt the outline's line lies half outside.

@@ -1,4 +1,5 @@
 import { valueAt } from "../../base/record/path";
+import { halvesOf, lengthwiseOf } from "../../knife/design/handleParts";
 import type { CurvePoint, Design } from "../../knife/design/schema";
 import { placeFields } from "./boredPoints";
 import { type BenchPoint, type CurveName, setHeld, setPlace } from "./types";
@@ -23,14 +24,13 @@ function curvePoints(handle: Design["handle"]): BenchPoint[] {
         fields: placeFields(`${list}.${i}`),
       }),
     );
-  if (handle.kind === "bare") return [];
-  const joint = handle.lengthwise
-    ? of(handle.lengthwise.points, "handle.lengthwise.points", "lengthwise", "lengthwise", 2)
+  const lengthwise = lengthwiseOf(handle);
+  const joint = lengthwise
+    ? of(lengthwise.points, "handle.lengthwise.points", "lengthwise", "lengthwise", 2)
     : [];
-  const halves = handle.kind === "scales" ? handle.halves : [];
   return [
     ...joint,
-    ...halves.flatMap(({ id, end, shape }, i) =>
+    ...halvesOf(handle).flatMap(({ id, end, shape }, i) =>
       shape.kind === "outline" ? of(shape.points, `handle.halves.${i}.shape.points`, id, end, 3) : [],
     ),
   ];

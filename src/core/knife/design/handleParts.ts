@@ -1,4 +1,4 @@
-import type { Design, FingerRing, Half, Handle, Piece, ScaleJoint } from "./schema";
+import type { Design, FingerRing, Half, Handle, Lengthwise, Piece, ScaleJoint } from "./schema";
 
 const NONE: readonly never[] = [];
 
@@ -9,6 +9,10 @@ export const ringsOf = (handle: Handle): readonly FingerRing[] => ("rings" in ha
 
 export const jointsOf = (handle: Handle): readonly ScaleJoint[] =>
   "joints" in handle ? handle.joints : NONE;
+
+/** A joint along the handle, of a handle that can have one; null of none. */
+export const lengthwiseOf = (handle: Handle): Lengthwise | null =>
+  "lengthwise" in handle ? handle.lengthwise : null;
 
 /** Shaped halves on a full tang. */
 export const halvesOf = (handle: Handle): readonly Half[] => ("halves" in handle ? handle.halves : NONE);

@@ -70,8 +70,7 @@ export function keepsMeasured(before: Design, after: Design): boolean {
   if (!measured) return true;
   const steelOf = ({ blade, tang }: Design): unknown => {
     if (tang.kind === "full") return [blade];
-    const { hole: _, ...bar } = tang;
-    return [blade, bar];
+    return [blade, { ...tang, hole: null }];
   };
   return JSON.stringify(steelOf(before)) === JSON.stringify(steelOf(after));
 }

@@ -5,7 +5,7 @@ import { polyline } from "../../geometry/curve/crossing";
 import { lineAt } from "../../geometry/solids/line";
 import { fittingOf } from "../../kinds/guardFittings/registry";
 import { handleModule } from "../constructions/handles/registry";
-import { handleReach } from "../design/handleParts";
+import { handleReach, lengthwiseOf } from "../design/handleParts";
 import type { Design, Handle, SideGroove } from "../design/schema";
 import { grooveMiddle, hasEdge } from "../layout/grips";
 import { layoutOf } from "../layout/layout";
@@ -74,8 +74,9 @@ function checkWrap({ handle, ...design }: Design, report: Report): void {
 
 /** A joint along the handle runs from front to rear, and through the handle. */
 function checkLengthwise(handle: Handle, report: Report): void {
-  if (handle.kind === "bare" || !handle.lengthwise) return;
-  const { points } = handle.lengthwise;
+  const lengthwise = lengthwiseOf(handle);
+  if (!lengthwise) return;
+  const { points } = lengthwise;
   points.forEach((p, i) => {
     const ahead = points[i - 1];
     if (ahead && !(p.xMm < ahead.xMm - SAME_PLACE_MM))
@@ -87,7 +88,7 @@ function checkLengthwise(handle: Handle, report: Report): void {
       });
   });
   const outline = handleOutline(handle);
-  const inside = polyline(lengthwiseOutlines(handle.lengthwise).curve, 24).some(
+  const inside = polyline(lengthwiseOutlines(lengthwise).curve, 24).some(
     ({ x, y }) => insideBy(outline, x, y) > 0,
   );
   if (!inside) report("error", "lengthwise-off-handle", { at: { x: points[0].xMm, y: points[0].yMm } });

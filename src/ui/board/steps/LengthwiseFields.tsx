@@ -1,4 +1,5 @@
 "use client";
+import { lengthwiseOf } from "@/core/knife/design/handleParts";
 import { newLengthwise } from "@/core/knife/layout/handleStarts";
 import { LengthAt, MaterialAt, TickAt } from "../../bound/bound";
 import { FOR_LINERS, FOR_SCALES } from "../../bound/MaterialField";
@@ -9,7 +10,7 @@ import { PointList } from "./PointList";
 /** A joint along the handle: one material above it, another below. */
 export function LengthwiseFields() {
   const { session } = useBench();
-  const joint = useDesign(({ handle }) => (handle.kind === "bare" ? null : handle.lengthwise));
+  const joint = useDesign(({ handle }) => lengthwiseOf(handle));
   const at = "handle.lengthwise" as const;
   return (
     <Group title="Joint along the handle">

@@ -1,6 +1,7 @@
 import { own } from "../../../base/own";
 import type { Loft } from "../../../geometry/solids/loft";
 import type { Region } from "../../../geometry/solids/region";
+import { lengthwiseOf } from "../../design/handleParts";
 import type { Design, Handle } from "../../design/schema";
 import type { HandleForm } from "../../shapes/handleBody";
 import { bare } from "./bare";
@@ -59,6 +60,7 @@ export const bodyRegion = (form: HandleForm, xRange: readonly [number, number] =
 
 /** The materials that a hand holds: scales and their segments, or pieces; the blade's steel of a bare tang. */
 export function gripMaterials({ handle, blade }: Design): readonly string[] {
-  const lower = "lengthwise" in handle && handle.lengthwise ? [handle.lengthwise.material] : [];
-  return [...handleModule(handle).gripMaterials(handle, blade.steel), ...lower];
+  const lower = lengthwiseOf(handle);
+  const upper = handleModule(handle).gripMaterials(handle, blade.steel);
+  return lower ? [...upper, lower.material] : upper;
 }

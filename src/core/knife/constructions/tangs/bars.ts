@@ -36,10 +36,17 @@ function newBar(design: Design): Bar {
 export function barOf(design: Design): Bar {
   const { tang } = design;
   if (tang.kind === "full") return newBar(design);
-  const { kind, ...rest } = tang;
-  const { hole, ...more } = rest;
-  const { frame, end, ...bar } = more as Bar & { frame?: unknown; end?: unknown };
-  return bar;
+  return {
+    lengthMm: tang.lengthMm,
+    yMm: tang.yMm,
+    frontHeightMm: tang.frontHeightMm,
+    endHeightMm: tang.endHeightMm,
+    frontThicknessMm: tang.frontThicknessMm,
+    endThicknessMm: tang.endThicknessMm,
+    frontCornerMm: tang.frontCornerMm,
+    endCornerMm: tang.endCornerMm,
+    shoulderRadiusMm: tang.shoulderRadiusMm,
+  };
 }
 
 export const newRoom = () => ({ clearanceMm: 0.5, deeperMm: 3, fill: "epoxy" });
