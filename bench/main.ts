@@ -14,10 +14,10 @@ import { PanelMemory } from "../src/core/figures/weigh/panelMemory";
 import { weigh } from "../src/core/figures/weigh/weigh";
 import { type MeshFineness, meshRegion } from "../src/core/geometry/solids/meshRegion";
 import { assemble } from "../src/core/knife/assembly/assemble";
-import type { Assembly } from "../src/core/knife/parts/types";
 import { manyOpenings, slowestShapes } from "../src/core/knife/design/limits.fixtures";
 import type { Design } from "../src/core/knife/design/schema";
 import { measureSolid, solidParts } from "../src/core/knife/kernel/solidParts";
+import type { Assembly } from "../src/core/knife/parts/types";
 import { dragTimes, quantile } from "./drag";
 
 const { booleans, measurements, primitives } = jscadModeling;

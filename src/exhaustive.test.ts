@@ -41,28 +41,9 @@ const ADDED: readonly (readonly [file: string, there: string, then: string])[] =
 
 /** Which files must not compile before they know of what was added, and what they must name. */
 const ASKED: Readonly<Record<string, readonly string[]>> = {
-  tube: [
-    "src/core/knife/assembly/assemble.ts",
-    "src/core/knife/shapes/handleBody.ts",
-    "src/core/knife/validity/checkHandle.ts",
-    "src/core/knife/validity/checkTang.ts",
-    "src/core/figures/pieces/pieceList.ts",
-    "src/core/figures/cost/work.ts",
-    "src/core/figures/fit/glue.ts",
-    "src/core/figures/views/cells.ts",
-    "src/core/figures/tune/fittingLevers.ts",
-    "src/core/knife/design/handleParts.ts",
-    "src/core/knife/starts/materialPlaces.ts",
-    "src/core/figures/review/partRefs.ts",
-    "src/ui/board/steps/HandleStep.tsx",
-  ],
+  tube: ["src/core/knife/constructions/handles/registry.ts", "src/ui/board/steps/HandleStep.tsx"],
   spike: [
-    "src/core/knife/assembly/tangs.ts",
-    "src/core/knife/layout/layout.ts",
-    "src/core/knife/layout/tangFace.ts",
-    "src/core/knife/validity/checkTang.ts",
-    "src/core/knife/design/constructions.ts",
-    "src/core/figures/cost/work.ts",
+    "src/core/knife/constructions/tangs/registry.ts",
     "src/ui/board/steps/TangStep.tsx",
     "src/words/constructions.ts",
   ],
