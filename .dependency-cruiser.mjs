@@ -42,7 +42,16 @@ const UI = [
   ["products"],
   ["bench", "begin", "rack", "stock"],
 ];
-const HOUSE = [["core"], ["workers"], ["store"], ["words"], ["sheets"], ["server", "cli"], ["ui"], ["app"]];
+const HOUSE = [
+  ["core"],
+  ["workers"],
+  ["store"],
+  ["words"],
+  ["sheets"],
+  ["pool", "server", "cli"],
+  ["ui"],
+  ["app"],
+];
 
 const tests = "\\.(test|fixtures)\\.tsx?$";
 const inCore = (names) => `^src/core/(${names.join("|")})(/|\\.ts$)`;

@@ -1,7 +1,8 @@
 import AxeBuilder from "@axe-core/playwright";
 import { expect, type Page, test } from "@playwright/test";
 import sharp from "sharp";
-import { AS_DRAWN, pieceLayer, piecesNamed } from "../src/core/exchange/cutting/pieceLayers";
+import { AS_DRAWN } from "../src/core/exchange/cutting/cutSettings";
+import { pieceLayer, piecesNamed } from "../src/core/exchange/cutting/pieceLayers";
 import { writeDxf } from "../src/core/exchange/files/dxf/write";
 import { DEMO_KNIVES } from "../src/core/exchange/files/knife/demo.fixtures";
 import { pathData } from "../src/core/exchange/files/svg/write";

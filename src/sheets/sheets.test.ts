@@ -19,7 +19,8 @@ import { boxOf, flattened } from "@/core/geometry/contours/loop";
 import { signedDistance } from "@/core/geometry/curve/crossing";
 import type { Design } from "@/core/knife/design/schema";
 import { SHEET_KINDS, SHEET_WORDS, type SheetKind } from "@/words/sheets";
-import { sheetKindsOf, sheetPages } from "./pages";
+import { sheetKindsOf } from "./kinds";
+import { sheetPages } from "./pages";
 
 const A4: PaperChoice = { paper: "a4", way: "upright", printer: TRUE_PRINTER };
 const fonts = await pdfFonts(async (file) => new Uint8Array(readFileSync(`public/fonts/${file}`)));

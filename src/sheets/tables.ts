@@ -11,18 +11,7 @@ import { itemWords } from "@/words/fasteners";
 import { BORE_WORDS, ownerWords } from "@/words/fit";
 import { MATERIAL_CLASS_WORDS } from "@/words/materials";
 import { cutName, partName } from "@/words/parts";
-
-export const TABLE_KINDS = ["cut-list", "parts", "drills", "pins", "costs", "materials"] as const;
-export type TableKind = (typeof TABLE_KINDS)[number];
-
-export const TABLE_WORDS: Readonly<Record<TableKind, string>> = {
-  "cut-list": "Cut list",
-  parts: "Parts and weights",
-  drills: "Drills",
-  pins: "Pins and bolts",
-  costs: "Costs",
-  materials: "Materials",
-};
+import type { TableKind } from "./kinds";
 
 /** What tables are made of; always in mm and g, which their columns say. */
 export interface TableSource {

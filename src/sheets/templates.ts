@@ -1,7 +1,8 @@
 import { radians } from "@/core/base/number";
+import { AS_DRAWN } from "@/core/exchange/cutting/cutSettings";
 import { type EndFacePart, endFaces } from "@/core/exchange/cutting/endFaces";
 import { gauges } from "@/core/exchange/cutting/gauges";
-import { AS_DRAWN, type DrawnPiece, drawnPieces, pieceLayer } from "@/core/exchange/cutting/pieceLayers";
+import { type DrawnPiece, drawnPieces, pieceLayer } from "@/core/exchange/cutting/pieceLayers";
 import type { Item } from "@/core/exchange/paper/item";
 import type { Page } from "@/core/exchange/paper/page";
 import { type MarkedHole, pieceFigure } from "@/core/exchange/paper/pieceFigure";

@@ -1,4 +1,4 @@
-export type ServiceName = "weigh" | "bench" | "files" | "pattern";
+export type ServiceName = "weigh" | "bench" | "files" | "pattern" | "sheets";
 
 /** What a worker of the pool exposes: every service by its name. */
 export interface PoolService {

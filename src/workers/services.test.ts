@@ -7,7 +7,7 @@ import { sampleBuilds } from "@/core/figures/tune/sample";
 import { weigh } from "@/core/figures/weigh/weigh";
 import { newDesign } from "@/core/knife/design/create";
 import { endingIn, rodMesh } from "@/core/knife/design/limits.fixtures";
-import { filesService } from "./files.service";
+import { filesService } from "../pool/files.service";
 import { poolOver, startOver } from "./port.fixtures";
 import { createBenchWorker, createFileReader, createSolids, createWeigher } from "./services";
 

@@ -19,7 +19,7 @@ let pool: Pool | null = null;
 /** The workers of the whole page. */
 export function workerPool(): Pool {
   pool ??= createPool(
-    () => new Worker(new URL("./pool.worker.ts", import.meta.url), { type: "module" }),
+    () => new Worker(new URL("../pool/pool.worker.ts", import.meta.url), { type: "module" }),
     Math.max(
       LEAST_WORKERS,
       Math.min(MOST_WORKERS, globalThis.navigator?.hardwareConcurrency ?? MOST_WORKERS),

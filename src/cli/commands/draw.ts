@@ -1,4 +1,5 @@
-import { type CutSettings, drawnPieces, pieceLayer, piecesNamed } from "@/core/exchange/cutting/pieceLayers";
+import type { CutSettings } from "@/core/exchange/cutting/cutSettings";
+import { drawnPieces, pieceLayer, piecesNamed } from "@/core/exchange/cutting/pieceLayers";
 import { stacked } from "@/core/exchange/cutting/place";
 import { stencilCuttables } from "@/core/exchange/cutting/stencils";
 import { DRAWING_FORMAT_IDS, DRAWING_FORMATS, drawingFormatOf } from "@/core/exchange/files/drawings";

@@ -30,21 +30,24 @@ export interface WorkerQuery<About, T> {
   readonly of: About | null;
   /** The question as it is now found no answer: the worker failed at it. */
   readonly failed: boolean;
+  /** Why it failed, as its error says; null where it did not. */
+  readonly reason: string | null;
   /** The question as it is now is not answered yet. */
   readonly isLoading: boolean;
 }
 
-const NOTHING = { answer: null, of: null, failed: false, isLoading: false };
+const NOTHING = { answer: null, of: null, failed: false, reason: null, isLoading: false };
 
 /**
  * Asks one question of a worker when what it is about, a design mostly, has rested since it changed; shows the last answer
  * meanwhile. Null asks nothing.
  */
-export function useWorkerQuery<About, T>(
+export function useServiceQuery<S, About, T>(
+  create: () => Client<S>,
   about: About | null,
-  question: (service: BenchService, about: About) => T,
+  question: (service: S, about: About) => T,
 ): WorkerQuery<About, Awaited<T>> {
-  const client = useClient(createBenchWorker);
+  const client = useClient(create);
   const ask = useLatest(question);
   const [query, setQuery] = useState<WorkerQuery<About, Awaited<T>>>(NOTHING);
   useEffect(() => {
@@ -54,9 +57,9 @@ export function useWorkerQuery<About, T>(
     const timer = setTimeout(async () => {
       const answer = await client.current?.ask((s) => ask.current(s, about));
       if (!wanted || !answer) return;
-      if (answer.ok) setQuery({ answer: answer.value, of: about, failed: false, isLoading: false });
+      if (answer.ok) setQuery({ ...NOTHING, answer: answer.value, of: about });
       else if (answer.code === "failed")
-        setQuery((before) => ({ ...before, failed: true, isLoading: false }));
+        setQuery((before) => ({ ...before, failed: true, reason: answer.message, isLoading: false }));
     }, REST_MS);
     return () => {
       wanted = false;
@@ -65,6 +68,12 @@ export function useWorkerQuery<About, T>(
   }, [about, client, ask]);
   return query;
 }
+
+/** The same of the bench's own service. */
+export const useWorkerQuery = <About, T>(
+  about: About | null,
+  question: (service: BenchService, about: About) => T,
+): WorkerQuery<About, Awaited<T>> => useServiceQuery(createBenchWorker, about, question);
 
 interface Answers<D, T> {
   readonly given: unknown;

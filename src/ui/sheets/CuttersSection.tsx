@@ -3,13 +3,13 @@ import { Box, Button, Stack, Table, Text } from "@chakra-ui/react";
 import { Download } from "lucide-react";
 import { useEffect, useMemo, useReducer, useState } from "react";
 import { printLengthPlain, type UnitSystem } from "@/core/base/units/print";
-import { cuttables } from "@/core/exchange/cutting/cutJob";
-import { type Cuttable, drawingOf } from "@/core/exchange/cutting/cuttable";
-import { AS_DRAWN, type CutSettings } from "@/core/exchange/cutting/pieceLayers";
+import { AS_DRAWN, type CutSettings } from "@/core/exchange/cutting/cutSettings";
+import type { Cuttable } from "@/core/exchange/cutting/cuttable";
 import { layerBox } from "@/core/exchange/cutting/place";
 import { DRAWING_FORMAT_IDS, DRAWING_FORMATS, type DrawingFormatId } from "@/core/exchange/files/drawings";
 import type { Drawing } from "@/core/geometry/contours/drawing";
 import { type Design, onlyFixed } from "@/core/knife/design/schema";
+import { createSheetsWorker } from "@/sheets/client";
 import type { SheetSource } from "@/sheets/sheet";
 import { readableKnives } from "@/store/knives";
 import type { KnifeRecord } from "@/store/rows";
@@ -20,8 +20,12 @@ import { Tick } from "../fields/Tick";
 import { download, fileStem } from "../files/files";
 import { useMaterialOf } from "../kit/materials";
 import { attempt } from "../kit/notice";
+import { UnderWay } from "../kit/UnderWay";
+import { useServiceQuery } from "../kit/useWorkerQuery";
 import { useBench } from "../session/BenchContext";
 import { StockSheets } from "./StockSheets";
+
+const NONE: readonly Cuttable[] = [];
 
 const STOCK = { widthMm: 300, heightMm: 200, gapMm: 3, rimMm: 5 };
 
@@ -93,17 +97,20 @@ export function CuttersSection({ source }: { source: SheetSource }) {
   const [choices, change] = useReducer(changed, AT_FIRST);
   const { settings, format, leftOut, stock, beside } = choices;
   const others = useOtherKnives();
-  const own = useMemo(() => cuttables(design, settings), [design, settings]);
-  const job = useMemo(
+  const asked = useMemo(
     () => ({
-      knives: [
-        own.filter((c) => !leftOut.has(c.name)),
-        ...others.filter((k) => beside.has(k.id)).map((k) => cuttables(k.design, settings)),
-      ],
-      stock,
+      designs: [design, ...others.filter((k) => beside.has(k.id)).map((k) => k.design)],
+      settings,
     }),
-    [own, leftOut, others, beside, settings, stock],
+    [design, others, beside, settings],
   );
+  const cut = useServiceQuery(createSheetsWorker, asked, (s, of) => s.cut(of.designs, of.settings));
+  const own = cut.answer?.[0] ?? NONE;
+  const job = useMemo(() => {
+    if (!cut.answer) return null;
+    const [mine, ...theirs] = cut.answer;
+    return { knives: [mine.filter((c) => !leftOut.has(c.name)), ...theirs], stock };
+  }, [cut.answer, leftOut, stock]);
   const stem = fileStem(design.name);
   const write = (drawing: Drawing, name: string) =>
     void attempt("The file was not written", () => save(drawing, format, name));
@@ -124,8 +131,14 @@ export function CuttersSection({ source }: { source: SheetSource }) {
           units={units}
           choices={choices}
           onToggle={(name) => change({ what: "part", toggles: name })}
-          onSave={(part) => write(drawingOf(part), `${stem}-${part.name}`)}
+          onSave={(part) => write({ layers: [part.layer] }, `${stem}-${part.name}`)}
         />
+        <UnderWay on={cut.isLoading} says="Working out what is cut …" />
+        {cut.failed && (
+          <Text color="fault" role="alert">
+            What is cut could not be worked out: {cut.reason}
+          </Text>
+        )}
         <StockSheets job={job} units={units} format={format} stem={stem} onSave={write} />
       </Box>
       <CutSettingsPanel choices={choices} others={others} onChange={change} />

@@ -1,22 +1,24 @@
 "use client";
 import { Box, Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
 import { Download, Printer } from "lucide-react";
-import { useEffect, useMemo, useState } from "react";
+import { useMemo, useState } from "react";
 import { DRAWING_NAMES } from "@/core/exchange/files/drawings";
 import { missingIn } from "@/core/exchange/paper/missing";
 import type { Page } from "@/core/exchange/paper/page";
 import { correction } from "@/core/exchange/paper/paper";
-import { sheetKindsOf, sheetPages } from "@/sheets/pages";
+import { askSheets, createSheetsWorker } from "@/sheets/client";
+import { sheetKindsOf } from "@/sheets/kinds";
 import type { SheetSource } from "@/sheets/sheet";
 import { counted } from "@/words/grammar";
 import { missingWords, SHEET_KINDS, SHEET_WORDS, type SheetKind } from "@/words/sheets";
 import { download, fileStem } from "../files/files";
-import { notices } from "../kit/notice";
+import { attempt } from "../kit/notice";
+import { UnderWay } from "../kit/UnderWay";
+import { useServiceQuery } from "../kit/useWorkerQuery";
 import { CuttersSection } from "./CuttersSection";
 import { PageSvg } from "./PageSvg";
 import { PaperFields } from "./PaperFields";
 import { PrintedPages } from "./PrintedPages";
-import { pdfOf } from "./savePdf";
 import { TablesSection } from "./TablesSection";
 import { useSheetSource } from "./useSheetSource";
 
@@ -76,30 +78,14 @@ export function SheetsView() {
   );
 }
 
-type Made = { readonly pages: readonly Page[] } | { readonly failed: string } | null;
-
-/** The sheets of a kind, made once the view is painted: the first takes a moment. */
-function useSheetPages(kind: SheetKind, source: SheetSource): Made {
-  const [made, setMade] = useState<{ readonly kind: SheetKind; readonly made: Made }>({ kind, made: null });
-  useEffect(() => {
-    const timer = setTimeout(() => {
-      try {
-        setMade({ kind, made: { pages: sheetPages(kind, source) } });
-      } catch (error) {
-        console.error("the sheets could not be made", error);
-        setMade({ kind, made: { failed: error instanceof Error ? error.message : String(error) } });
-      }
-    }, 20);
-    return () => clearTimeout(timer);
-  }, [kind, source]);
-  return made.kind === kind ? made.made : null;
-}
-
 const NO_PAGES: readonly Page[] = [];
 
 function Sheet({ kind, source }: { kind: SheetKind; source: SheetSource }) {
-  const made = useSheetPages(kind, source);
-  const pages = made && "pages" in made ? made.pages : NO_PAGES;
+  const asked = useMemo(() => ({ kind, source }), [kind, source]);
+  const query = useServiceQuery(createSheetsWorker, asked, (s, of) => s.pages(of.kind, of.source));
+  // What was drawn of another kind is not shown under this one's name.
+  const drawn = query.of?.kind === kind ? query.answer : null;
+  const pages = drawn ?? NO_PAGES;
   const [saving, setSaving] = useState(false);
   const missing = useMemo(() => missingIn(pages), [pages]);
   const { printer } = source.paper;
@@ -107,18 +93,11 @@ function Sheet({ kind, source }: { kind: SheetKind; source: SheetSource }) {
   const title = `${source.design.name}: ${SHEET_WORDS[kind].name}`;
   const save = async () => {
     setSaving(true);
-    try {
-      const bytes = await pdfOf(pages, title, printer);
-      download(
-        new Blob([bytes as BlobPart], { type: "application/pdf" }),
-        `${fileStem(source.design.name)}-${kind}.pdf`,
-      );
-    } catch (error) {
-      notices.error({
-        title: "The PDF was not made",
-        description: error instanceof Error ? error.message : String(error),
-      });
-    }
+    await attempt("The PDF was not made", async () => {
+      const bytes = await askSheets((s) => s.pdf(kind, source));
+      const blob = new Blob([bytes as BlobPart], { type: "application/pdf" });
+      download(blob, `${fileStem(source.design.name)}-${kind}.pdf`);
+    });
     setSaving(false);
   };
   return (
@@ -151,10 +130,10 @@ function Sheet({ kind, source }: { kind: SheetKind; source: SheetSource }) {
             {missingWords(missing)}
           </Text>
         )}
-        {made === null && <Text color="graphite">Drawing the sheets …</Text>}
-        {made && "failed" in made && (
+        <UnderWay on={query.isLoading} says="Drawing the sheets …" />
+        {query.failed && (
           <Text color="fault" role="alert">
-            These sheets could not be made: {made.failed}
+            These sheets could not be made: {query.reason}
           </Text>
         )}
         <Stack gap="5" align="center">

@@ -28,7 +28,8 @@ export function StockSheets({
   stem,
   onSave,
 }: {
-  job: StockJob;
+  /** Null while what is cut is worked out. */
+  job: StockJob | null;
   units: UnitSystem;
   format: DrawingFormatId;
   /** Begins the names of files. */

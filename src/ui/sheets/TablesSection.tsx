@@ -2,9 +2,9 @@
 import { Box, Button, Stack, Text } from "@chakra-ui/react";
 import { Download, Package } from "lucide-react";
 import { useState } from "react";
-import { writeCsv } from "@/core/exchange/files/csv/write";
+import { askSheets } from "@/sheets/client";
+import { TABLE_KINDS, TABLE_WORDS, type TableKind } from "@/sheets/kinds";
 import type { SheetSource } from "@/sheets/sheet";
-import { TABLE_KINDS, TABLE_WORDS, type TableKind, tableOf } from "@/sheets/tables";
 import { download, fileStem } from "../files/files";
 import { useMaterials } from "../kit/materials";
 import { attempt } from "../kit/notice";
@@ -16,7 +16,11 @@ export function TablesSection({ source }: { source: SheetSource }) {
   const { knifeId } = useBench();
   const [packing, setPacking] = useState<string | null>(null);
   const stem = fileStem(source.design.name);
-  const csvOf = (kind: TableKind) => writeCsv(tableOf(kind, { ...source, materials }));
+  const saveTable = (kind: TableKind) =>
+    void attempt("The table was not made", async () => {
+      const csv = await askSheets((s) => s.table(kind, source, materials));
+      download(new Blob([csv], { type: "text/csv" }), `${stem}-${kind}.csv`);
+    });
   const pack = async () => {
     setPacking("Packing …");
     await attempt("The file was not made", async () => {
@@ -39,12 +43,7 @@ export function TablesSection({ source }: { source: SheetSource }) {
         </Stack>
         <Stack direction="row" wrap="wrap" gap="2">
           {TABLE_KINDS.map((kind) => (
-            <Button
-              key={kind}
-              size="sm"
-              variant="outline"
-              onClick={() => download(new Blob([csvOf(kind)], { type: "text/csv" }), `${stem}-${kind}.csv`)}
-            >
+            <Button key={kind} size="sm" variant="outline" onClick={() => saveTable(kind)}>
               <Download /> {TABLE_WORDS[kind]}
             </Button>
           ))}

@@ -1,8 +1,9 @@
 import type { Design } from "../../knife/design/schema";
+import type { CutSettings } from "./cutSettings";
 import { type Cuttable, cuttableOf } from "./cuttable";
 import { discs } from "./discs";
 import { type NestedBy, type NestedSheet, nested } from "./nest";
-import { type CutSettings, drawnPieces } from "./pieceLayers";
+import { drawnPieces } from "./pieceLayers";
 import { stencilCuttables } from "./stencils";
 import type { StockSheet, Wanted } from "./stockSheet";
 

@@ -1,5 +1,6 @@
 import type { Drawing, Layer } from "../../geometry/contours/drawing";
-import { type CutSettings, pieceLayer } from "./pieceLayers";
+import type { CutSettings } from "./cutSettings";
+import { pieceLayer } from "./pieceLayers";
 
 /** Something that can be sent to a cutter: a piece of a knife, one disc of a stack, or a film. */
 export interface Cuttable {

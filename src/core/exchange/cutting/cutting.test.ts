@@ -11,8 +11,9 @@ import { STARTING_FORMS, startingForm } from "../../knife/starts/startingForms";
 import { bareBladeOf } from "../../knife/starts/starts";
 import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
 import { blank, type CutPart, cutParts } from "./cutParts";
+import { AS_DRAWN } from "./cutSettings";
 import { discs } from "./discs";
-import { AS_DRAWN, drawnPieces, pieceLayer, piecesNamed } from "./pieceLayers";
+import { drawnPieces, pieceLayer, piecesNamed } from "./pieceLayers";
 import { layerBox } from "./place";
 
 const areaOf = (p: Pick<CutPart, "outlines">) => p.outlines.reduce((sum, o) => sum + signedArea(o), 0);

@@ -2,7 +2,8 @@ import { expect, it } from "vitest";
 import { flattened, signedArea } from "../../geometry/contours/loop";
 import type { Point } from "../../geometry/curve/bezier";
 import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
-import { AS_DRAWN, drawnPieces, FOLLOWED_MM, pieceLayer } from "./pieceLayers";
+import { AS_DRAWN } from "./cutSettings";
+import { drawnPieces, FOLLOWED_MM, pieceLayer } from "./pieceLayers";
 
 /** How far a place lies from a closed chord line, by the definition of distance. */
 function distance(p: Point, line: readonly Point[]): number {

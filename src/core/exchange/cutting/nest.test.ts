@@ -7,10 +7,11 @@ import type { Point } from "../../geometry/curve/bezier";
 import { signedDistance } from "../../geometry/curve/crossing";
 import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
 import { cuttables, laidOnStock } from "./cutJob";
+import { AS_DRAWN } from "./cutSettings";
 import type { Cuttable } from "./cuttable";
 import { nested } from "./nest";
 import { nestedBoxes } from "./nestBoxes";
-import { AS_DRAWN, drawnPieces, pieceLayer } from "./pieceLayers";
+import { drawnPieces, pieceLayer } from "./pieceLayers";
 import { layerBox, placed, QUARTERS } from "./place";
 
 const knifeNamed = (file: string) => DEMO_KNIVES.find(([name]) => name === file)![1];

@@ -13,6 +13,7 @@ import type { Design } from "../../knife/design/schema";
 import type { CutKey } from "../../knife/parts/cutKey";
 import type { Side } from "../../knife/parts/partKey";
 import { blank, type CutPart, cutParts } from "./cutParts";
+import type { CutSettings } from "./cutSettings";
 import { asLoops } from "./follows";
 
 /** One thing to cut, under a name that no other of its knife has: of a pair, the right one or the left one. */
@@ -28,20 +29,8 @@ export interface DrawnPiece {
   readonly count: number;
 }
 
-/** How parts are cut. */
-export interface CutSettings {
-  /** Width of the cut: outlines are moved out by half of it, openings and holes made as much smaller. */
-  readonly kerfMm: number;
-  /** Left standing outside outlines, to be ground off; holes and openings stay. */
-  readonly allowanceMm: number;
-  /** Holes under this diameter are only marked, mm. */
-  readonly leastHoleMm: number;
-}
-
 /** A cut outline lies within this of where kerf and allowance put it, mm: both outlines follow theirs within 0.006. */
 export const FOLLOWED_MM = 0.01;
-
-export const AS_DRAWN: CutSettings = { kerfMm: 0, allowanceMm: 0, leastHoleMm: 0 };
 
 /** How far chords lie inside arcs while an outline is grown, mm. */
 const CHORD_MM = 0.001;

@@ -7,7 +7,7 @@ import type { BladeMark, Design } from "../../knife/design/schema";
 import { markAreaMm2, placedMark } from "../../knife/layout/bladeMarks";
 import { cuttables } from "./cutJob";
 import { blank } from "./cutParts";
-import { AS_DRAWN } from "./pieceLayers";
+import { AS_DRAWN } from "./cutSettings";
 import { looseIslands, stencilCuttables, stencils } from "./stencils";
 
 const marked = (...marks: Partial<BladeMark>[]): Design => {

@@ -6,9 +6,9 @@ import type { BladeMark, Design } from "../../knife/design/schema";
 import { placedMark } from "../../knife/layout/bladeMarks";
 import type { Side } from "../../knife/parts/partKey";
 import { blank } from "./cutParts";
+import type { CutSettings } from "./cutSettings";
 import { type Cuttable, cuttableOf } from "./cuttable";
 import { asLoops } from "./follows";
-import type { CutSettings } from "./pieceLayers";
 
 /** Film stands so far beyond marks along the blade, and beyond the blade over spine and edge, mm. */
 const BESIDE_MM = 20;

@@ -6,7 +6,8 @@ import { after as first, shifted, stretched, through, turned } from "../../geome
 import type { Point } from "../../geometry/curve/bezier";
 import { refusalOf } from "../../knife/design/refusal";
 import type { Design } from "../../knife/design/schema";
-import { AS_DRAWN, pieceLayer, piecesNamed } from "../cutting/pieceLayers";
+import { AS_DRAWN } from "../cutting/cutSettings";
+import { pieceLayer, piecesNamed } from "../cutting/pieceLayers";
 import { readDxf } from "../files/dxf/read";
 import { writeDxf } from "../files/dxf/write";
 import { DEMO_KNIVES } from "../files/knife/demo.fixtures";

@@ -3,7 +3,7 @@ import { LARGEST_DRAWING_BYTES, MOST_POINTS } from "@/core/geometry/contours/raw
 import { drawingFailureWords } from "@/words/drawings";
 import { markFailureWords } from "@/words/marks";
 import { createPatternReader } from "@/workers/services";
-import { fontFile } from "../../../kit/fonts";
+import { fontFile } from "../../../../workers/fontFile";
 
 export type ReadMark =
   | {

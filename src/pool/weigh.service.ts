@@ -1,7 +1,7 @@
 import { DEFAULT_FINENESS } from "@/core/figures/weigh/integrate";
 import { PanelMemory } from "@/core/figures/weigh/panelMemory";
 import { modelOf } from "@/core/products/modelOf";
-import type { WeighService } from "./weigh.messages";
+import type { WeighService } from "../workers/weigh.messages";
 
 // While a point is dragged, most of a knife stays as it was.
 const memory = new PanelMemory();

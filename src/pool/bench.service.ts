@@ -5,7 +5,7 @@ import { leverEffects } from "@/core/figures/tune/effects";
 import { sampleBuilds } from "@/core/figures/tune/sample";
 import { spreadOf } from "@/core/figures/tune/spread";
 import { modelOf } from "@/core/products/modelOf";
-import type { BenchService } from "./bench.messages";
+import type { BenchService } from "../workers/bench.messages";
 
 /** What the bench's second worker answers with: the core's own functions. */
 export const benchService: BenchService = {

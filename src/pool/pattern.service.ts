@@ -8,7 +8,7 @@ import { foundCorners, truePlane } from "@/core/exchange/photo/planeScale";
 import { type FlatPhoto, flattenedPhoto, shapesInPhoto } from "@/core/exchange/photo/shapes";
 import { sheetIn } from "@/core/exchange/photo/sheet";
 import type { RawDrawing } from "@/core/geometry/contours/raw";
-import type { PatternService } from "./pattern.messages";
+import type { PatternService } from "../workers/pattern.messages";
 
 let drawing: RawDrawing | null = null;
 let photo: GreyImage | null = null;

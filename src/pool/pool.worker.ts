@@ -1,6 +1,6 @@
 import { expose } from "comlink";
 import { own } from "@/core/base/own";
-import type { ServiceName } from "./pool.messages";
+import type { ServiceName } from "../workers/pool.messages";
 
 type Service = Readonly<Record<string, (...args: readonly unknown[]) => unknown>>;
 
@@ -9,6 +9,7 @@ const SERVICES: Readonly<Record<ServiceName, () => Promise<object>>> = {
   weigh: async () => (await import("./weigh.service")).weighService,
   bench: async () => (await import("./bench.service")).benchService,
   files: async () => (await import("./files.service")).filesService,
+  sheets: async () => (await import("@/sheets/sheets.service")).sheetsService,
   pattern: async () => (await import("./pattern.service")).patternService,
 };
 
