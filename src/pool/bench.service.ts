@@ -1,5 +1,6 @@
 import { laidOnStock } from "@/core/exchange/cutting/cutJob";
 import { fitSheet } from "@/core/figures/fit/sheet";
+import { ruleNotes } from "@/core/figures/review/reviewDesign";
 import { tuneReviewed } from "@/core/figures/review/tuneReviewed";
 import { leverEffects } from "@/core/figures/tune/effects";
 import { sampleBuilds } from "@/core/figures/tune/sample";
@@ -10,6 +11,7 @@ import type { BenchService } from "../workers/bench.messages";
 /** What the bench's second worker answers with: the core's own functions. */
 export const benchService: BenchService = {
   review: async (design, quick) => (await modelOf(design).making()).review(design, quick),
+  rules: ruleNotes,
   fit: (design) => fitSheet(design),
   levers: (design) => leverEffects(design),
   tune: (design, target, allowed, limits) =>

@@ -1,7 +1,7 @@
 import { printMass } from "@/core/base/units/print";
 import type { Figure } from "@/core/exchange/paper/item";
 import type { Page } from "@/core/exchange/paper/page";
-import { holeGroups } from "@/core/figures/fit/holes";
+import { holeGroups } from "@/core/figures/fit/holeGroups";
 import { cautionsFor } from "@/words/cautions";
 import { itemWords } from "@/words/fasteners";
 import { BORE_WORDS, MADE_WORDS, openingWords, ownerWords } from "@/words/fit";

@@ -1,4 +1,5 @@
-import { type Stencil, stencils } from "@/core/exchange/cutting/stencils";
+import type { Stencil } from "@/core/exchange/cutting/film";
+import { stencils } from "@/core/exchange/cutting/stencils";
 import { cross, type Item } from "@/core/exchange/paper/item";
 import type { Page } from "@/core/exchange/paper/page";
 import { pieceFigure } from "@/core/exchange/paper/pieceFigure";

@@ -1,5 +1,5 @@
 import { printLengthPlain, type UnitSystem } from "@/core/base/units/print";
-import { FILM, looseIslands, type Stencil } from "@/core/exchange/cutting/stencils";
+import { FILM, looseIslands, type Stencil } from "@/core/exchange/cutting/film";
 import type { MarkNeighbour } from "@/core/figures/views/markRoom";
 import type { BladeMark } from "@/core/knife/design/schema";
 import type { MaterialOf } from "@/core/materials/types";

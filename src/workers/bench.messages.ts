@@ -5,6 +5,7 @@ import type { Bill } from "@/core/figures/cost/bill";
 import type { Shop } from "@/core/figures/cost/shop";
 import type { FitSheet } from "@/core/figures/fit/sheet";
 import type { Review } from "@/core/figures/review/reviewDesign";
+import type { RuleNote } from "@/core/figures/review/rules/context";
 import type { ReviewedAnswer } from "@/core/figures/review/tuneReviewed";
 import type { LeverEffect } from "@/core/figures/tune/effects";
 import type { Sampled } from "@/core/figures/tune/sample";
@@ -18,6 +19,8 @@ import type { Design } from "@/core/knife/design/schema";
 export interface BenchService {
   /** The trade's rules over the design; a quick review leaves out fixes that cost many weighings. */
   review(design: ProductDesign, quick: boolean): Promise<Review>;
+  /** The trade's rules, by their usual limits and their sources. */
+  rules(): RuleNote[];
   /** Everything to measure, drill, cut and mix for it. */
   fit(design: Design): FitSheet;
   /** What each change would do. */

@@ -3,7 +3,7 @@ import { Box, Button, Flex, Input, Stack, Text } from "@chakra-ui/react";
 import { Wrench } from "lucide-react";
 import { useState } from "react";
 import { partRefsOfFinding } from "@/core/figures/review/partRefs";
-import { RULES } from "@/core/figures/review/reviewDesign";
+import type { RuleNote } from "@/core/figures/review/rules/context";
 import type { Finding } from "@/core/figures/review/types";
 import type { Design } from "@/core/knife/design/schema";
 import { useUnits } from "@/store/settings";
@@ -18,6 +18,7 @@ import { useBench, useBenchState, useDesign, useReview, useWeighing } from "../s
 import { newestFirst } from "../session/noticed";
 import { useFix } from "../session/useFix";
 import { useHighlight } from "../sight/useHighlight";
+import { useRules } from "./useRules";
 
 /** What stands against the knife: why, how to fix it, by one click where it can be worked out; what was accepted. */
 export function FindingsSection() {
@@ -25,6 +26,7 @@ export function FindingsSection() {
   const weighing = useWeighing();
   const review = useReview();
   const noticed = useBenchState((s) => s.noticed);
+  const rules = useRules();
   const all = newestFirst(noticed, weighing?.findings ?? [], review?.findings ?? []);
   return (
     <Section id="findings" title="Findings">
@@ -34,6 +36,7 @@ export function FindingsSection() {
           <OneFinding
             key={`${finding.rule}-${finding.subject ?? i}`}
             finding={finding}
+            source={rules.find((r) => r.code === finding.rule)?.source ?? null}
             of={finding.fixes ? (review?.of ?? null) : null}
           />
         ))}
@@ -59,7 +62,7 @@ export function FindingsSection() {
           ))}
         </Stack>
       )}
-      <Limits />
+      <Limits rules={rules} />
     </Section>
   );
 }
@@ -69,7 +72,15 @@ function nameOf(f: Finding): string {
 }
 
 /** One finding, with the fixes that were worked out of that state of the knife. */
-function OneFinding({ finding: f, of }: { finding: Finding; of: Design | null }) {
+function OneFinding({
+  finding: f,
+  source,
+  of,
+}: {
+  finding: Finding;
+  source: string | null;
+  of: Design | null;
+}) {
   const materialOf = useMaterialOf();
   const { edit } = useBench();
   const units = useUnits();
@@ -78,7 +89,6 @@ function OneFinding({ finding: f, of }: { finding: Finding; of: Design | null })
   const design = useDesign();
   const highlight = useHighlight(partRefsOfFinding(design, f), f.at);
   const words = isTradeRule(f.rule) ? RULE_WORDS[f.rule] : null;
-  const rule = RULES.find((r) => r.code === f.rule);
   const accept = () => {
     const text = reason?.trim();
     if (!text) return;
@@ -100,7 +110,7 @@ function OneFinding({ finding: f, of }: { finding: Finding; of: Design | null })
       <Text>{findingWords(f, units, materialOf)}</Text>
       {words && (
         <Note>
-          {words.why} {words.fix} <i>{rule?.source}</i>
+          {words.why} {words.fix} <i>{source}</i>
         </Note>
       )}
       {of &&
@@ -156,7 +166,7 @@ function OneFinding({ finding: f, of }: { finding: Finding; of: Design | null })
 }
 
 /** Every rule's limit, as it is or as this knife's maker wants it. */
-function Limits() {
+function Limits({ rules }: { rules: readonly RuleNote[] }) {
   const { edit } = useBench();
   const design = useDesign();
   const [open, setOpen] = useState(false);
@@ -174,22 +184,24 @@ function Limits() {
       {open && (
         <Stack gap="2" maxW="460px">
           <Note>The usual limits are common practice; change them where you know better.</Note>
-          {RULES.filter((r) => r.unit !== "none").map((r) => (
-            <ShareField
-              key={r.code}
-              label={RULE_WORDS[r.code].name}
-              unit={ruleUnitWords(r.unit)}
-              value={design.fitUp.limits[r.code] ?? r.limit}
-              min={0}
-              max={1000}
-              help={
-                design.fitUp.limits[r.code] !== undefined && design.fitUp.limits[r.code] !== r.limit
-                  ? `Usually ${r.limit}.`
-                  : undefined
-              }
-              onChange={(value) => edit({ code: "entry", map: "fitUp.limits", key: r.code, to: value })}
-            />
-          ))}
+          {rules
+            .filter((r) => r.unit !== "none")
+            .map((r) => (
+              <ShareField
+                key={r.code}
+                label={RULE_WORDS[r.code].name}
+                unit={ruleUnitWords(r.unit)}
+                value={design.fitUp.limits[r.code] ?? r.limit}
+                min={0}
+                max={1000}
+                help={
+                  design.fitUp.limits[r.code] !== undefined && design.fitUp.limits[r.code] !== r.limit
+                    ? `Usually ${r.limit}.`
+                    : undefined
+                }
+                onChange={(value) => edit({ code: "entry", map: "fitUp.limits", key: r.code, to: value })}
+              />
+            ))}
         </Stack>
       )}
     </Stack>

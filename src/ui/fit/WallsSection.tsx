@@ -4,7 +4,6 @@ import { useMemo, useState } from "react";
 import { printLength } from "@/core/base/units/print";
 import type { FitSheet } from "@/core/figures/fit/sheet";
 import { thinnerTang, type Wall } from "@/core/figures/fit/walls";
-import { limitIn } from "@/core/figures/review/reviewDesign";
 import { layoutOf } from "@/core/knife/layout/layout";
 import { toughnessOf } from "@/core/materials/working";
 import { useUnits } from "@/store/settings";
@@ -17,6 +16,7 @@ import { color } from "../kit/theme";
 import { Fact, Note, Section } from "../report/Section";
 import { useDesign } from "../session/BenchContext";
 import { Datum } from "../session/Datum";
+import { useLimits } from "./useRules";
 
 /** The thinnest wall between tang hole and surface along the handle, as a strip under the side view. */
 export function WallsSection({ sheet }: { sheet: FitSheet }) {
@@ -82,6 +82,7 @@ const STRIP = 110;
 
 function WallStrip({ walls, thinnest }: { walls: readonly Wall[]; thinnest: Wall }) {
   const materialOf = useMaterialOf();
+  const limitOf = useLimits();
   const design = useDesign();
   const units = useUnits();
   const { outline: contour } = layoutOf(design);
@@ -97,7 +98,7 @@ function WallStrip({ walls, thinnest }: { walls: readonly Wall[]; thinnest: Wall
   const line = walls
     .map((w) => `${toPx(scale, w.xMm, 0)[0].toFixed(1)} ${at(w.wallMm).toFixed(1)}`)
     .join("L");
-  const limit = (w: Wall) => limitIn(design, `wall-in-${toughnessOf(materialOf(w.material))}`);
+  const limit = (w: Wall) => limitOf(`wall-in-${toughnessOf(materialOf(w.material))}`) ?? 0;
   const limits = walls
     .map((w) => `${toPx(scale, w.xMm, 0)[0].toFixed(1)} ${at(limit(w)).toFixed(1)}`)
     .join("L");

@@ -8,7 +8,8 @@ import { markAreaMm2, placedMark } from "../../knife/layout/bladeMarks";
 import { cuttables } from "./cutJob";
 import { blank } from "./cutParts";
 import { AS_DRAWN } from "./cutSettings";
-import { looseIslands, stencilCuttables, stencils } from "./stencils";
+import { looseIslands } from "./film";
+import { stencilCuttables, stencils } from "./stencils";
 
 const marked = (...marks: Partial<BladeMark>[]): Design => {
   const design = newDesign("Sedge");

@@ -1,13 +1,13 @@
 import { remembered } from "../../base/record/remembered";
 import { common, evenOdd, nonZero } from "../../geometry/contours/clip";
-import { flattened, signedArea, straightLoop } from "../../geometry/contours/loop";
+import { flattened } from "../../geometry/contours/loop";
 import type { Point } from "../../geometry/curve/bezier";
-import type { BladeMark, Design } from "../../knife/design/schema";
+import type { Design } from "../../knife/design/schema";
 import { placedMark } from "../../knife/layout/bladeMarks";
-import type { Side } from "../../knife/parts/partKey";
 import { blank } from "./cutParts";
 import type { CutSettings } from "./cutSettings";
 import { type Cuttable, cuttableOf } from "./cuttable";
+import { FILM, type Stencil } from "./film";
 import { asLoops } from "./follows";
 
 /** Film stands so far beyond marks along the blade, and beyond the blade over spine and edge, mm. */
@@ -19,23 +19,6 @@ const CROSS_IN_MM = 6;
 const DRAWN_MM = 0.02;
 /** Of a film as it is bought, mm. Common practice, no source. */
 const FILM_MM = 0.1;
-/** What stands for a material that no knife has. */
-export const FILM = "stencil-film";
-
-/**
- * The film of one side of the blade, in the knife's frame: openings for its marks, or none where it covers the back. Both
- * sides' films are alike, so that their crosses lie on each other.
- */
-export interface Stencil {
-  readonly side: Side;
-  readonly marks: readonly BladeMark[];
-  readonly film: readonly Point[];
-  /** What is opened in it; in the other direction what stays inside an opening, and would fall out. */
-  readonly openings: readonly (readonly Point[])[];
-  readonly crosses: readonly Point[];
-  /** The blade's outline under it. */
-  readonly blade: readonly (readonly Point[])[];
-}
 
 /** Films for both sides of a blade with marks, those with openings first; none without marks. */
 export const stencils = remembered((design: Design): readonly Stencil[] => {
@@ -80,10 +63,6 @@ const boxLine = ({ x0, x1, y0, y1 }: { x0: number; x1: number; y0: number; y1: n
   { x: x1, y: y1 },
   { x: x0, y: y1 },
 ];
-
-/** Parts of the film that stand free inside letters, and come loose when it is cut. */
-export const looseIslands = ({ openings }: Stencil): number =>
-  openings.filter((l) => signedArea(straightLoop(l)) < 0).length;
 
 /** The films as they are cut, `stencil-right` and `mask-left`: crosses are only marked. */
 export const stencilCuttables = (design: Design, settings: CutSettings): Cuttable[] =>

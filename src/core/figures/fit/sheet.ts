@@ -1,20 +1,18 @@
 import { sameData } from "../../base/sameData";
 import { SAME_PLACE_MM } from "../../base/tolerances";
-import { screwSizes, tapDrillMm } from "../../base/units/screws";
-import { THREADS } from "../../base/units/threads";
 import type { BoreUse } from "../../kinds/fasteners/kind";
 import type { Design } from "../../knife/design/schema";
 import { type WrapPlan, wrapPlan } from "../../knife/layout/grips";
 import { layoutOf } from "../../knife/layout/layout";
 import { type BoreOwner, boresAsked } from "./boreNeeds";
-import { DRILLS, type Drill, ownedDrills } from "./drillSets";
+import { type Drill, ownedDrills } from "./drillSets";
 import { type GluePlan, gluePlan } from "./glue";
 import { type GuardSlot, guardSlot } from "./guardSlot";
 import { bevelLeft, type Girth, girths, gripLength, wantedGrip } from "./hand";
 import { drilledFor, type Hole, holesOf } from "./holes";
 import { movement, type PieceMovement } from "./movement";
 import { type PieceOpening, pieceOpenings } from "./openings";
-import { drillOf, nearestDrill } from "./pickDrill";
+import { drillOf } from "./pickDrill";
 import { jigPitches, type PinPlace, type Pitch, pinLayout, taperShim } from "./pinLayout";
 import { rodList } from "./rodList";
 import { type Seat, seats } from "./seats";
@@ -138,14 +136,6 @@ export function fitSheet(design: Design): FitSheet {
     stress: tangStress(design),
     movement: movement(design),
   };
-}
-
-/** Threads with what is drilled, turned and keyed for each: the table beside the drill press. */
-export function threadTable() {
-  return THREADS.map((t) => {
-    const tapMm = tapDrillMm(t);
-    return { ...t, tapMm, tapDrill: nearestDrill(tapMm, DRILLS), sizes: screwSizes(t) };
-  });
 }
 
 function wrapOf(design: Design): FitSheet["wrap"] {

@@ -3,6 +3,7 @@ import type { Design } from "../../knife/design/schema";
 import { Trials } from "./offers";
 import { BLADE_RULES } from "./rules/bladeRules";
 import { BOLT_RULES } from "./rules/boltRules";
+import type { RuleNote } from "./rules/context";
 import { type Rule, ruleContext } from "./rules/context";
 import { GUARD_RULES } from "./rules/guardRules";
 import { HANDLE_RULES } from "./rules/handleRules";
@@ -37,6 +38,9 @@ export interface Review {
   readonly findings: readonly Finding[];
   readonly accepted: readonly AcceptedFinding[];
 }
+
+/** Every rule by its limit and its source, as data. */
+export const ruleNotes = (): RuleNote[] => RULES.map(({ check: _, ...note }) => note);
 
 /** A rule's limit in a design: its maker's, or the usual one. */
 export function limitIn(design: Design, rule: TradeRule): number {

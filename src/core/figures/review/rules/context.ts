@@ -85,12 +85,16 @@ export function found(
 }
 
 /** One rule of the trade. */
-export interface Rule {
+/** What is known of a rule besides how it is checked. */
+export interface RuleNote {
   readonly code: TradeRule;
   /** The usual limit, and what it counts. */
   readonly limit: number;
   readonly unit: "mm" | "diameters" | "share" | "ratio" | "volts" | "none";
   readonly source: string;
+}
+
+export interface Rule extends RuleNote {
   readonly check: (c: RuleContext) => Found[];
 }
 
