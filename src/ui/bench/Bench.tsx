@@ -1,6 +1,6 @@
 "use client";
 import { Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
-import { useEffect, useState } from "react";
+import { useDeferredValue, useEffect, useState } from "react";
 import { type Autosave, createAutosave } from "@/store/autosave";
 import { firstVisit } from "@/store/firstVisit";
 import { historyOf } from "@/store/history";
@@ -76,6 +76,8 @@ function useOpening(id: string): Opening {
 export function Bench({ id }: { id: string }) {
   const opening = useOpening(id);
   const [place, setPlace] = useState<Place>("bench");
+  // A view with all its sections is drawn a little at a time: meanwhile the page answers, and shows the one before.
+  const shown = useDeferredValue(place);
   useEffect(() => setPlace(placeInAddress()), []);
   const go = (to: Place) => {
     setPlace(to);
@@ -83,13 +85,14 @@ export function Bench({ id }: { id: string }) {
   };
   if (opening.state !== "open") return <NotOpen opening={opening} />;
   const { views } = opening;
-  const More = place === "bench" ? undefined : views.places[place];
+  const More = shown === "bench" ? undefined : views.places[shown];
+  const pressed = place === "bench" || views.places[place] ? place : "bench";
   return (
     <BenchProvider knifeId={id} session={opening.session} autosave={opening.autosave} views={views}>
       <Flex direction="column" h="100vh" minW="1024px">
         <Header>
           <Flex align="center" gap={{ base: "2", xl: "4" }} minW="0">
-            <PlaceSwitch place={More ? place : "bench"} onChange={go} />
+            <PlaceSwitch place={pressed} onChange={go} />
             <BenchTools onPattern={views.places.pattern ? () => go("pattern") : null} />
           </Flex>
         </Header>
@@ -104,7 +107,7 @@ export function Bench({ id }: { id: string }) {
             </>
           )}
         </Flex>
-        <ReadoutBar listed={More !== undefined && place === "fit"} />
+        <ReadoutBar listed={More !== undefined && shown === "fit"} />
       </Flex>
     </BenchProvider>
   );
