@@ -2,7 +2,7 @@ import { existsSync, readFileSync, writeFileSync } from "node:fs";
 import jscadModeling from "@jscad/modeling";
 import Module from "manifold-3d";
 import { Bench } from "tinybench";
-import { fitSheet } from "@/core/figures/fit/sheet";
+import { fitFigures } from "@/core/figures/fit/fitFigures";
 import { reviewDesign } from "@/core/figures/review/reviewDesign";
 import { CHROMIUM } from "../scripts/lib/chromium.mjs";
 import { readFixed } from "../src/core/exchange/files/knife/readFixed";
@@ -142,7 +142,7 @@ bench.add("review (every rule of the trade)", () => {
   reviewDesign(forReview(), true);
 });
 bench.add("fit-up sheet", () => {
-  fitSheet(forFit());
+  fitFigures(forFit());
 });
 bench.add("levers", () => {
   leverEffects(forLevers());

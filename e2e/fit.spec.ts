@@ -1,5 +1,5 @@
 import { expect, type Page, test } from "@playwright/test";
-import { fitSheet } from "../src/core/figures/fit/sheet";
+import { fitFigures } from "../src/core/figures/fit/fitFigures";
 import { reviewDesign } from "../src/core/figures/review/reviewDesign";
 import type { Design } from "../src/core/knife/design/schema";
 import { keptKnife, openKnife, step, typeLength } from "./bench";
@@ -147,7 +147,7 @@ test("slot, stock, glue, hand and loads: what is typed changes what is worked ou
   await load.fill("5000");
   await load.press("Enter");
   await expect(page.locator("[data-finding=tang-stress]")).toHaveCount(1);
-  await expect.poll(async () => fitSheet(await designOf(page)).stress.ratio).toBeGreaterThan(1);
+  await expect.poll(async () => fitFigures(await designOf(page)).stress.ratio).toBeGreaterThan(1);
 });
 
 test("pins are spread, mirrored and aligned from the sheet, and what is left round them shows while they are moved", async ({

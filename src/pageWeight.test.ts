@@ -42,7 +42,7 @@ function reachedFrom(page: string): ReadonlyMap<string, string> {
 /** What takes long enough to hold up a page. */
 const WORKED_OUT = [
   "src/core/figures/weigh/weigh.ts",
-  "src/core/figures/fit/sheet.ts",
+  "src/core/figures/fit/fitFigures.ts",
   "src/core/figures/review/reviewDesign.ts",
   "src/core/figures/tune/effects.ts",
   "src/core/figures/cost/bill.ts",

@@ -1,5 +1,5 @@
 import { laidOnStock } from "@/core/exchange/cutting/cutJob";
-import { fitSheet } from "@/core/figures/fit/sheet";
+import { fitFigures } from "@/core/figures/fit/fitFigures";
 import { ruleNotes } from "@/core/figures/review/reviewDesign";
 import { tuneReviewed } from "@/core/figures/review/tuneReviewed";
 import { leverEffects } from "@/core/figures/tune/effects";
@@ -12,7 +12,7 @@ import type { BenchService } from "../workers/bench.messages";
 export const benchService: BenchService = {
   review: async (design, quick) => (await modelOf(design).making()).review(design, quick),
   rules: ruleNotes,
-  fit: (design) => fitSheet(design),
+  fit: (design) => fitFigures(design),
   levers: (design) => leverEffects(design),
   tune: (design, target, allowed, limits) =>
     tuneReviewed(design, target, (l) => allowed.includes(l.id), limits),

@@ -3,10 +3,10 @@ import { DRAWING_FORMATS } from "@/core/exchange/files/drawings";
 import { shapesIn } from "@/core/exchange/pattern/found";
 import { markIn } from "@/core/exchange/pattern/markIn";
 import { type GreyImage, greyOf } from "@/core/exchange/photo/image";
+import { paperIn } from "@/core/exchange/photo/paperIn";
 import { LONGEST_SIDE, pictureSize } from "@/core/exchange/photo/picture";
 import { foundCorners, truePlane } from "@/core/exchange/photo/planeScale";
 import { type FlatPhoto, flattenedPhoto, shapesInPhoto } from "@/core/exchange/photo/shapes";
-import { sheetIn } from "@/core/exchange/photo/sheet";
 import type { RawDrawing } from "@/core/geometry/contours/raw";
 import type { PatternService } from "../workers/pattern.messages";
 
@@ -64,7 +64,7 @@ export const patternService: PatternService = {
     photo = greyOf(pen.getImageData(0, 0, width, height).data, width, height, 4);
     flat = null;
     const picture = await canvas.convertToBlob({ type: "image/jpeg", quality: 0.85 });
-    return { ok: true, width, height, picture, corners: sheetIn(photo) };
+    return { ok: true, width, height, picture, corners: paperIn(photo) };
   },
 
   findCorners: (marked, reachPx) => (photo ? foundCorners(photo, marked, reachPx) : [...marked]),

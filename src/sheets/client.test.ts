@@ -10,8 +10,8 @@ import { MATERIALS } from "@/core/materials/materials";
 import { poolOver } from "@/workers/port.fixtures";
 import { createSheetsWorker } from "./client";
 import { sheetKindsOf, TABLE_KINDS } from "./kinds";
+import type { SheetSource } from "./pageBuilder";
 import { sheetPages } from "./pages";
-import type { SheetSource } from "./sheet";
 import { sheetsService } from "./sheets.service";
 
 const design = newDesign("Sedge");

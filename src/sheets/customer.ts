@@ -11,7 +11,7 @@ import { printMoney } from "@/words/money";
 import { TRAIT_WORDS, traitValueWords } from "@/words/traits";
 import { notes } from "./fitUp";
 import { madeOfTable } from "./madeOf";
-import type { Option, SheetMaker } from "./sheet";
+import type { Option, PageBuilder } from "./pageBuilder";
 
 /** The largest that a drawing of the whole knife stands on a sheet, mm: of each of its two sides. */
 const DRAWN_MM = 40;
@@ -23,9 +23,9 @@ const GAP_MM = 5;
 const MOST_TOLD = 5;
 
 /** The knife from both sides, with how much smaller it is drawn. */
-export function bothSides(maker: SheetMaker): Figure[] {
-  const { design } = maker.source;
-  const room = { widthMm: maker.widthMm, heightMm: DRAWN_MM };
+export function bothSides(builder: PageBuilder): Figure[] {
+  const { design } = builder.source;
+  const room = { widthMm: builder.widthMm, heightMm: DRAWN_MM };
   const [right, left] = (["right", "left"] as const).map((side) => knifeFigure(design, side, room));
   const said =
     right.scale > 0.999 ? "At its own size" : `Drawn at ${Math.round(right.scale * 100)} % of its size`;
@@ -33,14 +33,14 @@ export function bothSides(maker: SheetMaker): Figure[] {
   return [
     { ...right, leads: true },
     { ...left, leads: true },
-    maker.text(
-      `${said}, from its right and its left side. ${maker.length(reach, 1)} long over all, blade ${maker.length(design.blade.lengthMm, 1)}.`,
+    builder.text(
+      `${said}, from its right and its left side. ${builder.length(reach, 1)} long over all, blade ${builder.length(design.blade.lengthMm, 1)}.`,
     ),
   ];
 }
 
 /** How far it has come, and by when it is wanted. */
-function stateWords({ source: { design } }: SheetMaker): string {
+function stateWords({ source: { design } }: PageBuilder): string {
   const { customer, state, begunOn, dueOn, finishedOn } = design.job;
   const days = [
     begunOn && `begun on ${dayWords(begunOn)}`,
@@ -53,41 +53,41 @@ function stateWords({ source: { design } }: SheetMaker): string {
 }
 
 /** What a customer agrees to before anything is cut. */
-export function customerPages(maker: SheetMaker): Page[] {
-  const { design, report, units, bill, currency, options } = maker.source;
+export function customerPages(builder: PageBuilder): Page[] {
+  const { design, report, units, bill, currency, options } = builder.source;
   const own = bill && bill.unpriced.length === 0 ? bill.total : null;
   const price = (value: number | null) => (value === null ? null : printMoney(value, { currency }));
   const about = printMass((report.massIntervalG[1] - report.massIntervalG[0]) / 2, units);
   const figures = [
-    maker.title(design.name),
-    maker.text(stateWords(maker)),
-    ...bothSides(maker),
-    maker.heading("Made of"),
-    ...madeOfTable(maker),
-    maker.heading("Weight, balance, price"),
-    maker.text(
+    builder.title(design.name),
+    builder.text(stateWords(builder)),
+    ...bothSides(builder),
+    builder.heading("Made of"),
+    ...madeOfTable(builder),
+    builder.heading("Weight, balance, price"),
+    builder.text(
       `About ${printMass(report.massG, units)}, give or take ${about}. It balances ${balanceWords(report.balanceMm, design, units)}. ${own === null ? "The price is agreed on by hand." : `${price(own)}.`}`,
     ),
-    ...(options.length > 0 ? [maker.heading("Or instead"), ...optionRows(maker, price)] : []),
-    ...notes(maker),
-    maker.text("Wood and other grown materials differ from piece to piece; weight and balance with them."),
-    maker.blank("Agreed: which, place, day, signature"),
+    ...(options.length > 0 ? [builder.heading("Or instead"), ...optionRows(builder, price)] : []),
+    ...notes(builder),
+    builder.text("Wood and other grown materials differ from piece to piece; weight and balance with them."),
+    builder.blank("Agreed: which, place, day, signature"),
   ];
-  return maker.flowed("customer", figures, 2);
+  return builder.flowed("customer", figures, 2);
 }
 
 /** Options beside each other: each drawn, with what differs, what it weighs and costs, and a box to tick. */
-function optionRows(maker: SheetMaker, price: (value: number | null) => string | null): Figure[] {
-  const { options } = maker.source;
+function optionRows(builder: PageBuilder, price: (value: number | null) => string | null): Figure[] {
+  const { options } = builder.source;
   const inRow = options.length > IN_A_ROW.few ? IN_A_ROW.many : IN_A_ROW.few;
-  const widthMm = (maker.widthMm - (inRow - 1) * GAP_MM) / inRow;
-  const cells = options.map((o) => optionCell(maker, o, widthMm, price(o.price)));
+  const widthMm = (builder.widthMm - (inRow - 1) * GAP_MM) / inRow;
+  const cells = options.map((o) => optionCell(builder, o, widthMm, price(o.price)));
   const rows: Figure[] = [];
   for (let i = 0; i < cells.length; i += inRow) {
     const of = cells.slice(i, i + inRow);
     rows.push({
       items: of.flatMap((c, k) => c.items.map((item) => moved(item, k * (widthMm + GAP_MM), 0))),
-      widthMm: maker.widthMm,
+      widthMm: builder.widthMm,
       heightMm: Math.max(...of.map((c) => c.heightMm)),
     });
   }
@@ -100,11 +100,11 @@ function besideWords(heavierG: number, units: UnitSystem): string {
   return by === printMass(0, units) ? "as heavy" : `${by} ${heavierG < 0 ? "lighter" : "heavier"}`;
 }
 
-function optionCell(maker: SheetMaker, option: Option, widthMm: number, price: string | null): Figure {
-  const { report, units } = maker.source;
+function optionCell(builder: PageBuilder, option: Option, widthMm: number, price: string | null): Figure {
+  const { report, units } = builder.source;
   const drawn = knifeFigure(option.design, "right", { widthMm, heightMm: OPTION_MM });
   const heavier = option.massG - report.massG;
-  const listed = differences(maker, option);
+  const listed = differences(builder, option);
   const lines = [
     writing(option.name, widthMm - 6, { sizeMm: 3.4, bold: true }),
     ...listed.map((t) => writing(t, widthMm, { sizeMm: 2.9 })),
@@ -132,13 +132,13 @@ function optionCell(maker: SheetMaker, option: Option, widthMm: number, price: s
 }
 
 /** What of an option is otherwise than in the knife itself. */
-function differences(maker: SheetMaker, option: Option): string[] {
-  const { design, units } = maker.source;
+function differences(builder: PageBuilder, option: Option): string[] {
+  const { design, units } = builder.source;
   const said = differingTraits([design, option.design]).flatMap((t) => {
     const value = traitOf(option.design, t);
     // What it has none of is said once, by its material.
     if (value === null && !isPlace(t)) return [];
-    return [`${TRAIT_WORDS[t]}: ${traitValueWords(value, units, maker.materialOf)}`];
+    return [`${TRAIT_WORDS[t]}: ${traitValueWords(value, units, builder.materialOf)}`];
   });
   if (said.length > 0)
     return said.length > MOST_TOLD ? [...said.slice(0, MOST_TOLD), "and more, as it is drawn"] : said;
@@ -146,8 +146,8 @@ function differences(maker: SheetMaker, option: Option): string[] {
 }
 
 /** What the finished knife is, to go with it. */
-export function certificatePages(maker: SheetMaker): Page[] {
-  const { design, report, units, day } = maker.source;
+export function certificatePages(builder: PageBuilder): Page[] {
+  const { design, report, units, day } = builder.source;
   const { blade, job } = design;
   const measured = blade.measured;
   const isKnife = measured?.of.kind === "knife";
@@ -156,7 +156,7 @@ export function certificatePages(maker: SheetMaker): Page[] {
     ["Made for", job.customer || "–"],
     [
       "Blade",
-      `${maker.materialName(blade.steel)}, ${maker.length(blade.lengthMm, 1)} long, ${maker.length(blade.spineMm)} thick at the spine`,
+      `${builder.materialName(blade.steel)}, ${builder.length(blade.lengthMm, 1)} long, ${builder.length(blade.spineMm)} thick at the spine`,
     ],
     ...(blade.sharpenedDeg
       ? ([["Sharpened at", `${blade.sharpenedDeg.toFixed(0)}° a side`]] as [string, string][])
@@ -171,25 +171,25 @@ export function certificatePages(maker: SheetMaker): Page[] {
     ],
   ];
   const figures = [
-    maker.title(`Certificate: ${design.name}`),
+    builder.title(`Certificate: ${design.name}`),
     ...(job.state === "finished" || job.state === "gone"
       ? []
-      : [maker.text("This knife is not finished yet: the certificate says what it is to be.")]),
-    ...bothSides(maker),
-    ...maker.table(
+      : [builder.text("This knife is not finished yet: the certificate says what it is to be.")]),
+    ...bothSides(builder),
+    ...builder.table(
       [
         { name: "", share: 1.2 },
         { name: "", share: 4 },
       ],
       facts,
     ),
-    maker.heading("Made of"),
-    ...madeOfTable(maker),
-    ...notes(maker),
-    maker.text(
+    builder.heading("Made of"),
+    ...madeOfTable(builder),
+    ...notes(builder),
+    builder.text(
       "Keep it dry and clean; oil steel that is not stainless. Do not put it in a dishwasher, pry with it, or heat it. Carry and use it as the law of the place allows.",
     ),
-    maker.blank(`Maker's name and signature · printed ${day}`),
+    builder.blank(`Maker's name and signature · printed ${day}`),
   ];
-  return maker.flowed("certificate", figures, 2);
+  return builder.flowed("certificate", figures, 2);
 }

@@ -7,26 +7,26 @@ import { itemWords } from "@/words/fasteners";
 import { BORE_WORDS, MADE_WORDS, openingWords, ownerWords } from "@/words/fit";
 import { cutName, partName } from "@/words/parts";
 import { holeWords } from "@/words/sheets";
-import type { SheetMaker } from "./sheet";
+import type { PageBuilder } from "./pageBuilder";
 
 /** Drills, pins, slot, bolts, glue and saw list: one sheet where they find room. */
-export function fitUpPages(maker: SheetMaker): Page[] {
-  const { design } = maker.source;
+export function fitUpPages(builder: PageBuilder): Page[] {
+  const { design } = builder.source;
   const figures = [
-    maker.title("Fit-up card"),
-    ...drills(maker),
-    ...holes(maker),
-    ...pins(maker),
-    ...slot(maker),
-    ...bolts(maker),
-    ...glue(maker),
-    ...saw(maker),
-    ...wrap(maker),
-    ...notes(maker),
-    maker.heading("Cautions"),
-    ...cautionsFor(design).map((c) => maker.text(`· ${c}`)),
+    builder.title("Fit-up card"),
+    ...drills(builder),
+    ...holes(builder),
+    ...pins(builder),
+    ...slot(builder),
+    ...bolts(builder),
+    ...glue(builder),
+    ...saw(builder),
+    ...wrap(builder),
+    ...notes(builder),
+    builder.heading("Cautions"),
+    ...cautionsFor(design).map((c) => builder.text(`· ${c}`)),
   ];
-  return maker.flowed("fit-up", figures, 1.2);
+  return builder.flowed("fit-up", figures, 1.2);
 }
 
 /** What depends on how thick the tang is left. */
@@ -34,12 +34,12 @@ const AFTER_FLATS = "It follows the tang: measure that after its last flat grind
 
 const ml = (mm3: number) => `${(mm3 / 1000).toFixed(2)} ml`;
 
-function drills(maker: SheetMaker): Figure[] {
-  const { bores } = maker.fit;
+function drills(builder: PageBuilder): Figure[] {
+  const { bores } = builder.fit;
   if (bores.length === 0) return [];
   return [
-    maker.heading("Drill, in this order"),
-    ...maker.table(
+    builder.heading("Drill, in this order"),
+    ...builder.table(
       [
         { name: "Hole", share: 2 },
         { name: "For", share: 3.4 },
@@ -49,7 +49,7 @@ function drills(maker: SheetMaker): Figure[] {
       bores.map((b) => [
         `${BORE_WORDS[b.use]}${b.thread ? ` ${b.thread}` : ""}`,
         ownerWords(b.owners),
-        maker.length(b.wantedMm),
+        builder.length(b.wantedMm),
         b.drill?.name ?? "none fits",
       ]),
     ),
@@ -57,28 +57,28 @@ function drills(maker: SheetMaker): Figure[] {
 }
 
 /** Every hole by the piece that it is in. */
-function holes(maker: SheetMaker): Figure[] {
-  const groups = holeGroups(maker.source.design, maker.fit.holes);
+function holes(builder: PageBuilder): Figure[] {
+  const groups = holeGroups(builder.source.design, builder.fit.holes);
   if (groups.length === 0) return [];
   return [
-    maker.heading("Holes, piece by piece"),
-    ...maker.table(
+    builder.heading("Holes, piece by piece"),
+    ...builder.table(
       [
         { name: "Piece", share: 2 },
         { name: "Count", share: 0.7, number: true },
         { name: "Hole", share: 5 },
       ],
-      groups.map((g) => [cutName(g.key), String(g.count), holeWords(g.holes, maker.source.units)]),
+      groups.map((g) => [cutName(g.key), String(g.count), holeWords(g.holes, builder.source.units)]),
     ),
   ];
 }
 
-function pins(maker: SheetMaker): Figure[] {
-  const { pins: places } = maker.fit;
+function pins(builder: PageBuilder): Figure[] {
+  const { pins: places } = builder.fit;
   if (places.length === 0) return [];
   return [
-    maker.heading("Pins and bolts"),
-    ...maker.table(
+    builder.heading("Pins and bolts"),
+    ...builder.table(
       [
         { name: "Which", share: 2.6 },
         { name: "Behind the front", share: 1.6, number: true },
@@ -88,20 +88,20 @@ function pins(maker: SheetMaker): Figure[] {
       ],
       places.map((p) => [
         itemWords(p.name),
-        maker.length(p.behindMm),
-        maker.length(p.aboveAxisMm),
-        maker.length(p.fromLowerEdgeMm),
-        maker.length(p.blankMm),
+        builder.length(p.behindMm),
+        builder.length(p.aboveAxisMm),
+        builder.length(p.fromLowerEdgeMm),
+        builder.length(p.blankMm),
       ]),
     ),
-    maker.text(AFTER_FLATS),
+    builder.text(AFTER_FLATS),
   ];
 }
 
-function slot(maker: SheetMaker): Figure[] {
-  const { slot: s } = maker.fit;
-  if (!s) return openings(maker);
-  const { length } = maker;
+function slot(builder: PageBuilder): Figure[] {
+  const { slot: s } = builder.fit;
+  if (!s) return openings(builder);
+  const { length } = builder;
   const mill = s.mill
     ? ` Mill it with a ${length(s.mill.cutterMm)} cutter, ${length(s.mill.offsetMm)} to each side, travel ${length(s.mill.travelMm)}.`
     : "";
@@ -109,22 +109,22 @@ function slot(maker: SheetMaker): Figure[] {
     ? ` Or drill ${s.chain.holes} × ${s.chain.drill.name}${s.chain.holes > 1 ? `, ${length(s.chain.pitchMm)} apart` : ""}, then file.`
     : "";
   return [
-    maker.heading("Guard slot"),
-    maker.text(
+    builder.heading("Guard slot"),
+    builder.text(
       `${length(s.heightMm)} × ${length(s.thicknessMm)}, ${length(s.depthMm)} through.${mill}${chain}`,
     ),
-    maker.text(AFTER_FLATS),
-    ...openings(maker),
+    builder.text(AFTER_FLATS),
+    ...openings(builder),
   ];
 }
 
 /** What is open in the pieces behind the guard, at their fronts and rears. */
-function openings(maker: SheetMaker): Figure[] {
-  const all = maker.fit.openings;
+function openings(builder: PageBuilder): Figure[] {
+  const all = builder.fit.openings;
   if (all.length === 0) return [];
   return [
-    maker.heading("Openings for the tang"),
-    ...maker.table(
+    builder.heading("Openings for the tang"),
+    ...builder.table(
       [
         { name: "Piece", share: 3 },
         { name: "At its front", share: 2.4, number: true },
@@ -132,20 +132,20 @@ function openings(maker: SheetMaker): Figure[] {
       ],
       all.map((o) => [
         partName(o.key),
-        openingWords(o.front, maker.length),
-        openingWords(o.rear, maker.length),
+        openingWords(o.front, builder.length),
+        openingWords(o.rear, builder.length),
       ]),
     ),
   ];
 }
 
-function bolts(maker: SheetMaker): Figure[] {
-  const { seats } = maker.fit;
+function bolts(builder: PageBuilder): Figure[] {
+  const { seats } = builder.fit;
   if (seats.length === 0) return [];
-  const { length } = maker;
+  const { length } = builder;
   return [
-    maker.heading("Bolts and screws"),
-    ...maker.table(
+    builder.heading("Bolts and screws"),
+    ...builder.table(
       [
         { name: "Which", share: 2.4 },
         { name: "Counterbore", share: 1.4, number: true },
@@ -166,47 +166,49 @@ function bolts(maker: SheetMaker): Figure[] {
   ];
 }
 
-function glue(maker: SheetMaker): Figure[] {
-  const { glue: g } = maker.fit;
+function glue(builder: PageBuilder): Figure[] {
+  const { glue: g } = builder.fit;
   if (!(g.netMm3 > 0)) return [];
-  const grams = (value: number) => printMass(value, maker.source.units, 2);
+  const grams = (value: number) => printMass(value, builder.source.units, 2);
   const oily =
-    g.oily.length > 0 ? ` Wipe just before gluing (oily): ${g.oily.map(maker.materialName).join(", ")}.` : "";
+    g.oily.length > 0
+      ? ` Wipe just before gluing (oily): ${g.oily.map(builder.materialName).join(", ")}.`
+      : "";
   const rough =
     g.metals.length > 0
-      ? ` Roughen and degrease: ${g.metals.map(maker.materialName).join(", ")}, and the tang.`
+      ? ` Roughen and degrease: ${g.metals.map(builder.materialName).join(", ")}, and the tang.`
       : "";
   return [
-    maker.heading("Glue"),
-    maker.text(
+    builder.heading("Glue"),
+    builder.text(
       `Mix ${ml(g.mixMm3)}: part A ${g.partA.ml.toFixed(2)} ml (${grams(g.partA.g)}), part B ${g.partB.ml.toFixed(2)} ml (${grams(g.partB.g)}). It sets in about ${Math.round(g.potLifeMin)} min; the assembly takes about ${Math.round(g.assemblyMin)}. Grind after ${Math.round(g.cureH)} h.${oily}${rough}`,
     ),
   ];
 }
 
-function wrap(maker: SheetMaker): Figure[] {
-  const { wrap: w } = maker.fit;
+function wrap(builder: PageBuilder): Figure[] {
+  const { wrap: w } = builder.fit;
   if (!w) return [];
   return [
-    maker.heading("Wind"),
-    maker.text(
-      `${maker.materialName(w.material)}: ${Math.round(w.turns)} turns, ${maker.length(w.lengthMm, 0)} on the handle; cut ${maker.length(w.buyMm, 0)} with both ends.`,
+    builder.heading("Wind"),
+    builder.text(
+      `${builder.materialName(w.material)}: ${Math.round(w.turns)} turns, ${builder.length(w.lengthMm, 0)} on the handle; cut ${builder.length(w.buyMm, 0)} with both ends.`,
     ),
   ];
 }
 
 /** What its maker wrote down of the knife. */
-export function notes(maker: SheetMaker): Figure[] {
-  const { notes: said } = maker.source.design;
-  return said.trim() ? [maker.heading("Notes"), ...maker.paragraphs(said)] : [];
+export function notes(builder: PageBuilder): Figure[] {
+  const { notes: said } = builder.source.design;
+  return said.trim() ? [builder.heading("Notes"), ...builder.paragraphs(said)] : [];
 }
 
-function saw(maker: SheetMaker): Figure[] {
-  const { cut, rods } = maker.fit;
-  const { length } = maker;
+function saw(builder: PageBuilder): Figure[] {
+  const { cut, rods } = builder.fit;
+  const { length } = builder;
   return [
-    maker.heading("Saw, print, cast"),
-    ...maker.table(
+    builder.heading("Saw, print, cast"),
+    ...builder.table(
       [
         { name: "Piece", share: 3 },
         { name: "Material", share: 3 },
@@ -215,19 +217,19 @@ function saw(maker: SheetMaker): Figure[] {
       ],
       cut.map((c) => [
         cutName(c.key),
-        maker.materialName(c.material),
+        builder.materialName(c.material),
         String(c.count),
         `${[c.sawnMm.lengthMm, c.sawnMm.heightMm, c.sawnMm.thicknessMm].map((mm) => length(mm, 1)).join(" × ")}${c.made === "sawn" ? "" : `, ${MADE_WORDS[c.made]}`}`,
       ]),
     ),
     ...(rods.length > 0
-      ? maker.table(
+      ? builder.table(
           [
             { name: "Rod", share: 3 },
             { name: "Diameter", share: 1.4, number: true },
             { name: "Length in all", share: 1.6, number: true },
           ],
-          rods.map((r) => [maker.materialName(r.material), length(r.diameterMm), length(r.lengthMm, 1)]),
+          rods.map((r) => [builder.materialName(r.material), length(r.diameterMm), length(r.lengthMm, 1)]),
         )
       : []),
   ];

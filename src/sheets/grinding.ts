@@ -12,7 +12,7 @@ import {
 import { grooveHalf, runOutMm } from "@/core/geometry/solids/groundBlade";
 import { datumWords } from "@/words/balance";
 import { HOLLOW_WORDS, hollowToolWords } from "@/words/grinding";
-import type { SheetMaker } from "./sheet";
+import type { PageBuilder } from "./pageBuilder";
 
 const DIRECTION_WORDS: Readonly<Record<number, string>> = {
   90: "spine",
@@ -26,12 +26,12 @@ const DIRECTION_WORDS: Readonly<Record<number, string>> = {
 };
 
 /** What to scribe and set before grinding, flats to cut before rounding, and guard and handle compared. */
-export function grindingPages(maker: SheetMaker): Page[] {
-  const { design } = maker.source;
+export function grindingPages(builder: PageBuilder): Page[] {
+  const { design } = builder.source;
   const aids = grindingAids(design);
   const flats = handleFlats(design);
   const flush = flushCheck(design);
-  const { length } = maker;
+  const { length } = builder;
   const face = (f: FaceAt | null) => (f ? [length(f.heightMm), `${f.angleDeg.toFixed(2)}°`] : ["–", "–"]);
   const alike = aids.stations.every((s) => s.left && s.right && s.left.heightMm === s.right.heightMm);
   const sides = alike ? (["right"] as const) : (["right", "left"] as const);
@@ -41,17 +41,17 @@ export function grindingPages(maker: SheetMaker): Page[] {
   ];
   const ground = aids.stations.some((s) => s.left ?? s.right);
   const figures = [
-    maker.title("Blade and grinding"),
-    maker.heading("Blade"),
+    builder.title("Blade and grinding"),
+    builder.heading("Blade"),
     ...(ground
       ? [
-          maker.text(
+          builder.text(
             aids.scribedMm.length > 1
               ? `Lay the blade flat and scribe the edge at ${aids.scribedMm.map((s) => length(s)).join(" and ")} over the flat: ${length(aids.edgeMm)} is left between the lines before sharpening.`
               : `Scribe the edge ${length(aids.edgeMm)} from the side that is not ground.`,
           ),
-          maker.text(`The ground face begins ${length(aids.plungeMm)} ahead of ${datumWords(design)}.`),
-          ...maker.table(
+          builder.text(`The ground face begins ${length(aids.plungeMm)} ahead of ${datumWords(design)}.`),
+          ...builder.table(
             [
               { name: "Ahead of the front", share: 2, number: true },
               { name: "Thickness at the spine", share: 2, number: true },
@@ -63,18 +63,18 @@ export function grindingPages(maker: SheetMaker): Page[] {
               ...sides.flatMap((side) => face(s[side])),
             ]),
           ),
-          maker.text(
+          builder.text(
             "The bevel is the angle between the ground face and the blade's middle plane. A grinder's table that stands square to the belt is tilted by as much: 90° less the bevel between table and belt. Of hollow and round faces it is that of the chord.",
           ),
         ]
-      : [maker.text("This blade is not ground.")]),
-    ...(ground ? stages(maker) : []),
-    ...features(maker),
-    ...hollows(maker),
-    maker.heading("Handle: flats before it is rounded"),
+      : [builder.text("This blade is not ground.")]),
+    ...(ground ? stages(builder) : []),
+    ...features(builder),
+    ...hollows(builder),
+    builder.heading("Handle: flats before it is rounded"),
     ...(flats.length > 0
       ? [
-          ...maker.table(
+          ...builder.table(
             [
               { name: "Behind the front", share: 1.6, number: true },
               { name: "Side", share: 1 },
@@ -94,15 +94,15 @@ export function grindingPages(maker: SheetMaker): Page[] {
               length(f.secondMm[1], 1),
             ]),
           ),
-          maker.text(
+          builder.text(
             "Square the handle, cut the corners off at 45° to the first width, then the new edges at 22½° to the second ones, and round what is left.",
           ),
         ]
-      : [maker.text("A bare tang has nothing to round.")]),
+      : [builder.text("A bare tang has nothing to round.")]),
     ...(flush.length > 0
       ? [
-          maker.heading("Guard and handle at their joint"),
-          ...maker.table(
+          builder.heading("Guard and handle at their joint"),
+          ...builder.table(
             [
               { name: "Toward", share: 1.5 },
               { name: "Guard reaches", share: 1.5, number: true },
@@ -121,13 +121,13 @@ export function grindingPages(maker: SheetMaker): Page[] {
         ]
       : []),
   ];
-  return maker.flowed("grinding", figures, 2);
+  return builder.flowed("grinding", figures, 2);
 }
 
 /** The grind line before hardening and after, and thicknesses to measure. */
-function stages(maker: SheetMaker): Figure[] {
-  const { design } = maker.source;
-  const { length } = maker;
+function stages(builder: PageBuilder): Figure[] {
+  const { design } = builder.source;
+  const { length } = builder;
   const { softEdgeMm, flatsMm } = design.fitUp.grinding;
   const all = grindStages(design);
   const alike = all.every((s) =>
@@ -137,11 +137,11 @@ function stages(maker: SheetMaker): Figure[] {
   const table = thicknessTable(design);
   const heights = [...new Set(table.flatMap((t) => t.at.map((a) => a.heightMm)))].sort((a, b) => a - b);
   return [
-    maker.heading("Before hardening, and after"),
-    maker.text(
+    builder.heading("Before hardening, and after"),
+    builder.text(
       `Before hardening leave ${length(softEdgeMm)} at the edge; finished it is ${length(design.blade.edgeMm)}. With the angle kept, the line of the soft grind stands below the finished one. Flats ground by ${length(flatsMm)} a side afterwards lower it again: grind them first.`,
     ),
-    ...maker.table(
+    ...builder.table(
       [
         { name: "Ahead of the front", share: 1.6, number: true },
         ...(alike ? [] : [{ name: "Side", share: 1 }]),
@@ -159,8 +159,8 @@ function stages(maker: SheetMaker): Figure[] {
         length(s.flattedMm, 1),
       ]),
     ),
-    maker.heading("Thickness to measure, before → after"),
-    ...maker.table(
+    builder.heading("Thickness to measure, before → after"),
+    ...builder.table(
       [
         { name: "Ahead", share: 1.2, number: true },
         ...heights.map((h) => ({ name: `${length(h, 0)} up`, share: 1.5, number: true })),
@@ -169,26 +169,26 @@ function stages(maker: SheetMaker): Figure[] {
         length(t.xMm, 1),
         ...heights.map((h) => {
           const at = t.at.find((a) => a.heightMm === h);
-          return at ? `${maker.bare(at.softMm)} → ${maker.bare(at.finishedMm)}` : "–";
+          return at ? `${builder.bare(at.softMm)} → ${builder.bare(at.finishedMm)}` : "–";
         }),
       ]),
     ),
-    maker.text(
+    builder.text(
       "Slot, insert and pin lengths follow the tang: measure it after its last flat grinding, and set them by that.",
     ),
   ];
 }
 
 /** False edge, fullers, notches, ramp and plunge: where, how wide, how deep, with what. */
-function features(maker: SheetMaker): Figure[] {
-  const { blade } = maker.source.design;
-  const { length } = maker;
+function features(builder: PageBuilder): Figure[] {
+  const { blade } = builder.source.design;
+  const { length } = builder;
   const rows: string[][] = [];
   const { swedge, fullers, notches, ramp, plunge } = blade;
   if (blade.ricassoMm > 0)
     rows.push([
       "Plunge",
-      `${length(blade.ricassoMm)} ahead of ${datumWords(maker.source.design)}`,
+      `${length(blade.ricassoMm)} ahead of ${datumWords(builder.source.design)}`,
       `${plunge.sweepDeg === 0 ? "square to the blade" : `leans ${plunge.sweepDeg.toFixed(1)}°`}, radius ${length(plunge.radiusMm)}`,
     ]);
   if (swedge)
@@ -223,19 +223,19 @@ function features(maker: SheetMaker): Figure[] {
     { name: "Where", share: 3.4 },
     { name: "How", share: 4.6 },
   ];
-  return [maker.heading("What else is cut into the blade"), ...maker.table(columns, rows)];
+  return [builder.heading("What else is cut into the blade"), ...builder.table(columns, rows)];
 }
 
 const SIDES_WORDS = { both: "both sides", right: "right side", left: "left side" } as const;
 
 /** The tool for each concave stretch: the largest that is there and fits it. */
-function hollows(maker: SheetMaker): Figure[] {
-  const all = hollowTools(maker.source.design);
+function hollows(builder: PageBuilder): Figure[] {
+  const all = hollowTools(builder.source.design);
   if (all.length === 0) return [];
-  const { length } = maker;
+  const { length } = builder;
   return [
-    maker.heading("Hollows, and the largest tool that fits"),
-    ...maker.table(
+    builder.heading("Hollows, and the largest tool that fits"),
+    ...builder.table(
       [
         { name: "What", share: 3 },
         { name: "Where", share: 2.4, number: true },

@@ -5,7 +5,7 @@ import { billOf } from "@/core/figures/cost/bill";
 import { PAID_AS } from "@/core/figures/cost/billOfMaterials";
 import { plainShop } from "@/core/figures/cost/shop";
 import { workOf } from "@/core/figures/cost/work";
-import { fitSheet } from "@/core/figures/fit/sheet";
+import { fitFigures } from "@/core/figures/fit/fitFigures";
 import { weigh } from "@/core/figures/weigh/weigh";
 import { CONSTRUCTIONS } from "@/core/knife/design/constructions.fixtures";
 import { materialsIn } from "@/core/knife/design/materials";
@@ -109,7 +109,7 @@ describe("every kind of part stands in every list that is its", () => {
     const bill = billOf(design, plainShop(), report)!;
     const materialOf = materialsIn(design);
     const minutes = new Set<string>(workOf(design).map((w) => w.task));
-    const sheet = fitSheet(design);
+    const sheet = fitFigures(design);
     const wrong: string[] = [];
     for (const { key, id, material, massG } of report.parts) {
       const lists = LISTS[key.kind];
@@ -163,7 +163,7 @@ describe("every kind of part stands in every list that is its", () => {
 
   it("nothing is wiped or roughened where nothing is glued, and what is printed is not sawn", () => {
     const apart = all.find(([name]) => name === "reed-take-down-hunter.json")![1];
-    const { glue } = fitSheet(apart);
+    const { glue } = fitFigures(apart);
     if (glue.netMm3 === 0) expect([glue.oily, glue.metals]).toEqual([[], []]);
     const printed = CONSTRUCTIONS["printed guard"];
     expect(textOf("fit-up", printed)).toContain(", printed");

@@ -6,37 +6,37 @@ import { customerWords } from "@/words/customer";
 import { inSentence, itemWords } from "@/words/fasteners";
 import { capital, small } from "@/words/grammar";
 import { bothSides } from "./customer";
-import type { SheetMaker } from "./sheet";
+import type { PageBuilder } from "./pageBuilder";
 
 /** How a knife that comes apart is taken apart, with which key, and what finds its own place when it goes together. */
-export function ownerPages(maker: SheetMaker): Page[] {
+export function ownerPages(builder: PageBuilder): Page[] {
   const figures = [
-    maker.title(`Owner's card: ${maker.source.design.name}`),
-    ...bothSides(maker),
-    maker.heading("What is needed"),
-    ...keys(maker).map((k) => maker.text(`· ${k}`)),
-    maker.heading("Taking it apart"),
-    ...numbered(maker, steps(maker)),
-    maker.heading("Putting it together"),
-    ...numbered(maker, [
+    builder.title(`Owner's card: ${builder.source.design.name}`),
+    ...bothSides(builder),
+    builder.heading("What is needed"),
+    ...keys(builder).map((k) => builder.text(`· ${k}`)),
+    builder.heading("Taking it apart"),
+    ...numbered(builder, steps(builder)),
+    builder.heading("Putting it together"),
+    ...numbered(builder, [
       "Clean and dry every face; wipe the tang and what is steel with a little oil.",
-      `The other way round, ${maker.source.design.tang.kind === "hidden" ? "front first" : "liners first"}. ${registers(maker)}`,
+      `The other way round, ${builder.source.design.tang.kind === "hidden" ? "front first" : "liners first"}. ${registers(builder)}`,
       "Tighten until nothing moves, by hand and no more: a thread in metal is stripped sooner than it feels.",
       "After a week of use, see once whether it is still tight.",
     ]),
-    maker.text(
+    builder.text(
       "The blade is sharp all the while: cover its edge before anything else, and hold the knife by its spine.",
     ),
   ];
-  return maker.flowed("owner", figures, 2);
+  return builder.flowed("owner", figures, 2);
 }
 
-const numbered = (maker: SheetMaker, said: readonly string[]) =>
-  said.map((s, i) => maker.text(`${i + 1}. ${s}`));
+const numbered = (builder: PageBuilder, said: readonly string[]) =>
+  said.map((s, i) => builder.text(`${i + 1}. ${s}`));
 
 /** The keys and drivers that its screws take, each once. */
-function keys(maker: SheetMaker): string[] {
-  const { design, units } = maker.source;
+function keys(builder: PageBuilder): string[] {
+  const { design, units } = builder.source;
   const { tang } = design;
   const size = (mm: number) => printLengthPlain(mm, units);
   const found = new Set<string>();
@@ -52,7 +52,7 @@ function keys(maker: SheetMaker): string[] {
       );
     else if (end.kind === "cap-nut") found.add("The hand: the butt cap is the nut");
   }
-  for (const s of maker.fit.seats) {
+  for (const s of builder.fit.seats) {
     const name = inSentence(itemWords(s.name), s.name);
     if (s.key) found.add(`A hexagonal key of ${s.key} for ${name}, from both sides`);
     else if (s.kind === "nutted-rod") found.add(`Two nut drivers for ${name}`);
@@ -61,12 +61,12 @@ function keys(maker: SheetMaker): string[] {
   return [...found, "Tape, or a sheath, over the edge"];
 }
 
-function steps(maker: SheetMaker): string[] {
-  const { design } = maker.source;
+function steps(builder: PageBuilder): string[] {
+  const { design } = builder.source;
   const { tang, handle, guard } = design;
   const first = "Cover the edge.";
   if (tang.kind === "hidden") {
-    const pieces = handle.kind === "stack" ? [...maker.fit.openings].reverse() : [];
+    const pieces = handle.kind === "stack" ? [...builder.fit.openings].reverse() : [];
     const names = pieces.map((p) => small(customerWords(p.key)));
     if (guard) names.push("guard");
     const loosen =
@@ -81,7 +81,7 @@ function steps(maker: SheetMaker): string[] {
       `Draw off toward the butt, one after the other: ${names.join(", ")}. Straight, without levering against the blade.`,
     ];
   }
-  const order = maker.fit.seats.map((s) => inSentence(itemWords(s.name), s.name)).join(", ");
+  const order = builder.fit.seats.map((s) => inSentence(itemWords(s.name), s.name)).join(", ");
   const tubes = design.fasteners.some((f) => kindOf(f).glued && f.kind === "lanyard-tube");
   return [
     first,
@@ -91,8 +91,8 @@ function steps(maker: SheetMaker): string[] {
 }
 
 /** What finds its own place. */
-function registers(maker: SheetMaker): string {
-  const { design } = maker.source;
+function registers(builder: PageBuilder): string {
+  const { design } = builder.source;
   const { guard, tang } = design;
   const said: string[] = [];
   if (guard && fittingsOn(guard).some((f) => f.kind.kind === "dowels"))

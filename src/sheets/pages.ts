@@ -4,12 +4,12 @@ import { certificatePages, customerPages } from "./customer";
 import { fitUpPages } from "./fitUp";
 import { grindingPages } from "./grinding";
 import { ownerPages } from "./owner";
+import { PageBuilder, type SheetSource } from "./pageBuilder";
 import { partsPages } from "./parts";
-import { SheetMaker, type SheetSource } from "./sheet";
 import { stencilPages } from "./stencil";
 import { templatePages } from "./templates";
 
-const MAKERS: Readonly<Record<SheetKind, (maker: SheetMaker) => Page[]>> = {
+const MAKERS: Readonly<Record<SheetKind, (builder: PageBuilder) => Page[]>> = {
   templates: templatePages,
   grinding: grindingPages,
   "fit-up": fitUpPages,
@@ -22,4 +22,4 @@ const MAKERS: Readonly<Record<SheetKind, (maker: SheetMaker) => Page[]>> = {
 
 /** The sheets of a kind, of a knife that can be built. */
 export const sheetPages = (kind: SheetKind, source: SheetSource): Page[] =>
-  MAKERS[kind](new SheetMaker(source));
+  MAKERS[kind](new PageBuilder(source));

@@ -2,21 +2,21 @@ import { printMass } from "@/core/base/units/print";
 import type { Page } from "@/core/exchange/paper/page";
 import { balanceWords } from "@/words/balance";
 import { partName } from "@/words/parts";
-import type { SheetMaker } from "./sheet";
+import type { PageBuilder } from "./pageBuilder";
 
 /** What each part is made of, weighs, and where it lies. */
-export function partsPages(maker: SheetMaker): Page[] {
-  const { design, report, units } = maker.source;
-  const materials = (ids: string) => ids.split("+").map(maker.materialName).join(" and ");
+export function partsPages(builder: PageBuilder): Page[] {
+  const { design, report, units } = builder.source;
+  const materials = (ids: string) => ids.split("+").map(builder.materialName).join(" and ");
   const total = report.massG;
   const [low, high] = report.massIntervalG;
   const [back, front] = report.balanceIntervalMm;
   const figures = [
-    maker.title("Parts and weights"),
-    maker.text(
-      `${printMass(total, units)} in all, between ${printMass(low, units)} and ${printMass(high, units)}. It balances ${balanceWords(report.balanceMm, design, units)}, give or take ${maker.length((front - back) / 2, 1)}.`,
+    builder.title("Parts and weights"),
+    builder.text(
+      `${printMass(total, units)} in all, between ${printMass(low, units)} and ${printMass(high, units)}. It balances ${balanceWords(report.balanceMm, design, units)}, give or take ${builder.length((front - back) / 2, 1)}.`,
     ),
-    ...maker.table(
+    ...builder.table(
       [
         { name: "Part", share: 3 },
         { name: "Material", share: 3.4 },
@@ -31,9 +31,9 @@ export function partsPages(maker: SheetMaker): Page[] {
           materials(p.material),
           printMass(p.massG, units, 2),
           `${((100 * p.massG) / total).toFixed(1)} %`,
-          maker.length(p.centreMm[0], 1),
+          builder.length(p.centreMm[0], 1),
         ]),
     ),
   ];
-  return maker.flowed("parts", figures, 1.2);
+  return builder.flowed("parts", figures, 1.2);
 }

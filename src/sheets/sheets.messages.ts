@@ -5,7 +5,7 @@ import type { Design } from "@/core/knife/design/schema";
 import type { Material } from "@/core/materials/types";
 import type { SheetKind } from "@/words/sheets";
 import type { TableKind } from "./kinds";
-import type { SheetSource } from "./sheet";
+import type { SheetSource } from "./pageBuilder";
 
 /** What a worker answers to of paper and cutters' files; of knives that can be built. */
 export interface SheetsService {

@@ -8,8 +8,8 @@ import { correction } from "@/core/exchange/paper/paper";
 import { SHEET_WORDS, type SheetKind } from "@/words/sheets";
 import { fontFile } from "@/workers/fontFile";
 import { sheetKindsOf, TABLE_KINDS } from "./kinds";
+import type { SheetSource } from "./pageBuilder";
 import { sheetPages } from "./pages";
-import type { SheetSource } from "./sheet";
 import type { SheetsService } from "./sheets.messages";
 import { tableOf } from "./tables";
 

@@ -9,27 +9,27 @@ import { straightLoop } from "@/core/geometry/contours/loop";
 import type { Point } from "@/core/geometry/curve/bezier";
 import { sizeOfMark } from "@/core/knife/layout/bladeMarks";
 import { MARK_WAY_STEPS, markLine, REVERSED_WORDS, stencilLines, stencilTitle } from "@/words/marks";
-import type { SheetMaker } from "./sheet";
+import type { PageBuilder } from "./pageBuilder";
 
 /** What is opened in a film is printed black: films are exposed by it, or cut along its border. */
 const OPENING_TINT = "#000000";
 const CROSS_MM = 4;
 
 /** Films for both sides of the blade at their own size: as they are read, and reversed. */
-export function stencilPages(maker: SheetMaker): Page[] {
-  const { design } = maker.source;
+export function stencilPages(builder: PageBuilder): Page[] {
+  const { design } = builder.source;
   const ways = [...new Set(design.blade.marks.map((m) => m.way))];
   const notes = ways.flatMap((w) => MARK_WAY_STEPS[w]);
   const films = stencils(design);
   const figures = films.flatMap((s, i) => [
-    filmFigure(maker, s, false, i === 0 ? notes : []),
-    ...(s.marks.length > 0 ? [filmFigure(maker, s, true, [])] : []),
+    filmFigure(builder, s, false, i === 0 ? notes : []),
+    ...(s.marks.length > 0 ? [filmFigure(builder, s, true, [])] : []),
   ]);
-  return maker.trueSize("stencil", figures);
+  return builder.trueSize("stencil", figures);
 }
 
 function filmFigure(
-  { source: { units } }: SheetMaker,
+  { source: { units } }: PageBuilder,
   stencil: Stencil,
   reversed: boolean,
   notes: readonly string[],

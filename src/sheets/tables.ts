@@ -1,7 +1,7 @@
 import { roundTo } from "@/core/base/number";
 import type { Table } from "@/core/exchange/files/csv/write";
 import type { Bill } from "@/core/figures/cost/bill";
-import { fitSheet } from "@/core/figures/fit/sheet";
+import { fitFigures } from "@/core/figures/fit/fitFigures";
 import type { MassReport } from "@/core/figures/weigh/report";
 import { materialsIn } from "@/core/knife/design/materials";
 import type { Design } from "@/core/knife/design/schema";
@@ -39,7 +39,7 @@ function cutTable({ design }: TableSource, materialOf: MaterialOf): Table {
       "Sawn thickness mm",
       "Grain",
     ],
-    rows: fitSheet(design).cut.map((c) => [
+    rows: fitFigures(design).cut.map((c) => [
       cutName(c.key),
       materialOf(c.material)?.name ?? c.material,
       c.count,
@@ -68,7 +68,7 @@ function partsTable({ report }: TableSource, materialOf: MaterialOf): Table {
 function drillTable({ design }: TableSource): Table {
   return {
     columns: ["Order", "Hole", "For", "Size mm", "Drill", "Drill mm", "Clearance mm"],
-    rows: fitSheet(design).bores.map((b, i) => [
+    rows: fitFigures(design).bores.map((b, i) => [
       i + 1,
       `${BORE_WORDS[b.use]}${b.thread ? ` ${b.thread}` : ""}`,
       ownerWords(b.owners),
@@ -90,7 +90,7 @@ function pinTable({ design }: TableSource): Table {
       "Through the handle mm",
       "Cut to mm",
     ],
-    rows: fitSheet(design).pins.map((p) => [
+    rows: fitFigures(design).pins.map((p) => [
       itemWords(p.name),
       mm(p.behindMm),
       mm(p.aboveAxisMm),

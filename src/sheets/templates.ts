@@ -16,44 +16,44 @@ import type { Point } from "@/core/geometry/curve/bezier";
 import type { DrawnLine } from "@/core/geometry/solids/faceLines";
 import { placedMark } from "@/core/knife/layout/bladeMarks";
 import { faceTitle, holeLine, pieceLines, pieceTitle } from "@/words/sheets";
-import type { SheetMaker } from "./sheet";
+import type { PageBuilder } from "./pageBuilder";
 
 /** Pieces that are distinguished by an index, so that they come back to the same place. */
 const INDEXED = ["pommel", "butt-plate"];
 
 /** Every part at its own size, the faces that are marked out on pieces, gauges of the handle's sections, and the front bevel's. */
-export function templatePages(maker: SheetMaker): Page[] {
-  const { design } = maker.source;
+export function templatePages(builder: PageBuilder): Page[] {
+  const { design } = builder.source;
   const figures = [
-    ...drawnPieces(design).map((p) => templateOf(maker, p)),
-    ...endFaces(design).map((f) => faceFigure(maker, f)),
-    ...gaugeFigures(maker),
-    ...bevelFigure(maker),
-    ...waistFigure(maker),
+    ...drawnPieces(design).map((p) => templateOf(builder, p)),
+    ...endFaces(design).map((f) => faceFigure(builder, f)),
+    ...gaugeFigures(builder),
+    ...bevelFigure(builder),
+    ...waistFigure(builder),
   ];
-  return maker.trueSize("templates", figures);
+  return builder.trueSize("templates", figures);
 }
 
-function templateOf(maker: SheetMaker, piece: DrawnPiece): NamedFigure {
-  const { units } = maker.source;
+function templateOf(builder: PageBuilder, piece: DrawnPiece): NamedFigure {
+  const { units } = builder.source;
   const layer = pieceLayer(piece, AS_DRAWN);
   const { key } = piece.part;
   const indexed = key.kind === "piece" && INDEXED.includes(key.sort);
-  const holes = holeMarks(maker, piece.part.drilled, piece.mirrored);
+  const holes = holeMarks(builder, piece.part.drilled, piece.mirrored);
   const says = [
-    ...pieceLines(piece, maker.materialOf, units),
-    ...(key.kind === "guard" ? cutterLines(maker) : []),
+    ...pieceLines(piece, builder.materialOf, units),
+    ...(key.kind === "guard" ? cutterLines(builder) : []),
     ...(indexed ? ["Cross: the spine is up. Mark it on piece and handle before they come apart."] : []),
     ...holes.lines,
   ];
   const figure = pieceFigure(layer, says, piece.part.face === "side" || indexed, holes.marks);
   const drawn =
     key.kind === "guard"
-      ? cutterPath(maker, figure.toPaper)
+      ? cutterPath(builder, figure.toPaper)
       : key.kind === "blade"
-        ? grindItems(maker, figure.toPaper)
+        ? grindItems(builder, figure.toPaper)
         : piece.part.face === "side"
-          ? grooveLines(maker, piece, figure.toPaper)
+          ? grooveLines(builder, piece, figure.toPaper)
           : [];
   return { ...figure, items: [...figure.items, ...drawn], name: pieceTitle(piece) };
 }
@@ -61,8 +61,8 @@ function templateOf(maker: SheetMaker, piece: DrawnPiece): NamedFigure {
 type ToPaper = (p: Point) => Point;
 
 /** Lines of the grind on the blade's right side, and dashed those of its left side that lie elsewhere. */
-function grindItems(maker: SheetMaker, toPaper: ToPaper): Item[] {
-  const { design } = maker.source;
+function grindItems(builder: PageBuilder, toPaper: ToPaper): Item[] {
+  const { design } = builder.source;
   const { right, leftOnly } = grindLines(design);
   const drawn = (lines: readonly DrawnLine[], pen: "mark" | "hidden") =>
     lines.map((l): Item => ({ kind: "line", pen, points: l.points.map(toPaper) }));
@@ -78,7 +78,7 @@ function grindItems(maker: SheetMaker, toPaper: ToPaper): Item[] {
         }),
       ),
     ),
-    ...lineLabels(maker, [...right, ...leftOnly]).map(
+    ...lineLabels(builder, [...right, ...leftOnly]).map(
       // Toward the tip it is written to the left, so that it stays over the blade.
       ({ at, text }): Item => ({
         kind: "text",
@@ -95,7 +95,7 @@ const LABEL_MM = 2.3;
 
 /** What each line of the grind is, with its station: once for each kind of line and each fuller. */
 function lineLabels(
-  { source: { design }, length }: SheetMaker,
+  { source: { design }, length }: PageBuilder,
   lines: readonly DrawnLine[],
 ): { readonly at: Point; readonly text: string }[] {
   const { ricassoMm, swedge, fullers, lengthMm } = design.blade;
@@ -118,7 +118,7 @@ function lineLabels(
 }
 
 /** Both edges of grooves across the side of the handle that a piece is of. */
-function grooveLines({ source: { design } }: SheetMaker, piece: DrawnPiece, toPaper: ToPaper): Item[] {
+function grooveLines({ source: { design } }: PageBuilder, piece: DrawnPiece, toPaper: ToPaper): Item[] {
   const [x0, x1] = boxXs(piece);
   return grooveEdges(design, piece.side ?? "right")
     .filter(({ ends: [{ x }] }) => x > x0 && x < x1)
@@ -137,11 +137,11 @@ function boxXs({ part }: DrawnPiece): readonly [number, number] {
 }
 
 /** The front or the rear face of a piece, with what is opened and drilled in it. */
-function faceFigure(maker: SheetMaker, face: EndFacePart): NamedFigure {
+function faceFigure(builder: PageBuilder, face: EndFacePart): NamedFigure {
   const name = faceTitle(face);
   const mirrored = face.face === "rear";
   const layer = pieceLayer({ name, part: face, mirrored }, AS_DRAWN);
-  const holes = holeMarks(maker, face.drilled, mirrored);
+  const holes = holeMarks(builder, face.drilled, mirrored);
   const says = [
     name,
     face.isWidest
@@ -156,7 +156,7 @@ const LETTERS = "ABCDEFGHIJKLMNOPQRSTUVWXYZ";
 
 /** Holes with a letter for each way that they are drilled, and a line for each letter. */
 function holeMarks(
-  { source }: SheetMaker,
+  { source }: PageBuilder,
   drilled: readonly Hole[],
   mirrored: boolean,
 ): { marks: MarkedHole[]; lines: string[] } {
@@ -184,17 +184,17 @@ function holeMarks(
   };
 }
 
-function cutterLines(maker: SheetMaker): string[] {
-  const mill = maker.fit.slot?.mill;
-  return mill ? [`Dashed: the middle of a ${maker.length(mill.cutterMm)} cutter`] : [];
+function cutterLines(builder: PageBuilder): string[] {
+  const mill = builder.fit.slot?.mill;
+  return mill ? [`Dashed: the middle of a ${builder.length(mill.cutterMm)} cutter`] : [];
 }
 
 /** The way that the cutter's middle takes in the guard's slot. */
 function cutterPath(
-  maker: SheetMaker,
+  builder: PageBuilder,
   toPaper: (p: { x: number; y: number }) => { x: number; y: number },
 ): Item[] {
-  const { slot } = maker.fit;
+  const { slot } = builder.fit;
   if (!slot?.mill) return [];
   const { offsetMm, travelMm } = slot.mill;
   const corners = [
@@ -207,9 +207,9 @@ function cutterPath(
   return [{ kind: "line", pen: "hidden", points: corners }];
 }
 
-function gaugeFigures(maker: SheetMaker): NamedFigure[] {
-  return gauges(maker.source.design).map((g) => {
-    const said = `Section ${maker.length(g.behindMm, 1)} behind the front`;
+function gaugeFigures(builder: PageBuilder): NamedFigure[] {
+  return gauges(builder.source.design).map((g) => {
+    const said = `Section ${builder.length(g.behindMm, 1)} behind the front`;
     const layer: Layer = { name: said, loops: g.outlines, circles: [], centres: [] };
     return { ...pieceFigure(layer, [said, "Cut out as a gauge; spine up"], true), name: said };
   });
@@ -220,8 +220,8 @@ const GAUGE_MM = 30;
 const GAUGE_HIGH_MM = 12;
 
 /** The arc that a waist's wheel leaves, as a gauge to lay into it. */
-function waistFigure(maker: SheetMaker): NamedFigure[] {
-  const { waist } = maker.source.design.handle;
+function waistFigure(builder: PageBuilder): NamedFigure[] {
+  const { waist } = builder.source.design.handle;
   if (!waist) return [];
   const radius = waist.wheelRadiusMm;
   const half = Math.min(GAUGE_MM, 0.8 * radius);
@@ -235,16 +235,16 @@ function waistFigure(maker: SheetMaker): NamedFigure[] {
   const name = "Arc of the waist";
   const says = [
     name,
-    `Radius ${maker.length(radius)}: lay it into the waist ${maker.length(-waist.xMm, 1)} behind the front.`,
+    `Radius ${builder.length(radius)}: lay it into the waist ${builder.length(-waist.xMm, 1)} behind the front.`,
   ];
   return [{ ...pieceFigure({ name, loops: [loop], circles: [], centres: [] }, says, false), name }];
 }
 
 /** The bevel at the front of scales, as a gauge: its angle to the face of the stock. */
-function bevelFigure(maker: SheetMaker): NamedFigure[] {
-  const { handle } = maker.source.design;
+function bevelFigure(builder: PageBuilder): NamedFigure[] {
+  const { handle } = builder.source.design;
   const bevel = handle.kind === "scales" ? handle.frontBevel : null;
-  const left = maker.fit.hand.bevel;
+  const left = builder.fit.hand.bevel;
   if (!bevel || !left) return [];
   const rise = Math.min(60, left.cutMm * Math.tan(radians(bevel.angleDeg)));
   const loops = [
@@ -257,7 +257,7 @@ function bevelFigure(maker: SheetMaker): NamedFigure[] {
   const name = "Front bevel";
   const says = [
     name,
-    `${bevel.angleDeg.toFixed(1)}° to the scale's face. Cut ${maker.length(left.cutMm)} on the stock: contouring takes ${maker.length(left.lostMm)} of it.`,
+    `${bevel.angleDeg.toFixed(1)}° to the scale's face. Cut ${builder.length(left.cutMm)} on the stock: contouring takes ${builder.length(left.lostMm)} of it.`,
   ];
   return [{ ...pieceFigure({ name, loops, circles: [], centres: [] }, says, false), name }];
 }

@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, it } from "vitest";
 import { newDesign } from "@/core/knife/design/create";
 import { variantName } from "@/core/knife/design/record/fields";
 import { MOST_VARIANTS } from "@/core/knife/design/variant";
-import { besideOf, putBeside } from "./beside";
+import { changeComparison, comparisonOf } from "./comparison";
 import { db } from "./db";
 import { addDemoKnives, layOutDemoKnivesOnce } from "./demo";
 import { addKnife, changeDesign, freeName, getKnife, removeKnife, restoreKnife, writeDesign } from "./knives";
@@ -266,31 +266,31 @@ describe("what lies beside a knife", () => {
 
   it("is kept for each knife by itself, in order, up to three", async () => {
     const [x, p, q, r, s] = await Promise.all(Array.from({ length: 5 }, knife));
-    await putBeside("a", () => [x]);
-    await putBeside("a", (now) => [...now, p]);
-    await putBeside("b", () => [p, q, r, s]);
-    expect(await besideOf("a")).toEqual([x, p]);
-    expect(await besideOf("b")).toEqual([p, q, r]);
-    expect(await besideOf("c")).toEqual([]);
+    await changeComparison("a", () => [x]);
+    await changeComparison("a", (now) => [...now, p]);
+    await changeComparison("b", () => [p, q, r, s]);
+    expect(await comparisonOf("a")).toEqual([x, p]);
+    expect(await comparisonOf("b")).toEqual([p, q, r]);
+    expect(await comparisonOf("c")).toEqual([]);
   });
 
   it("gives up the place of what was deleted, and has it back when it is put back", async () => {
     const [x, p, q, r] = await Promise.all(Array.from({ length: 4 }, knife));
-    await putBeside("a", () => [x, p, q]);
+    await changeComparison("a", () => [x, p, q]);
     await removeKnife(p.id);
-    expect(await besideOf("a")).toEqual([x, q]);
+    expect(await comparisonOf("a")).toEqual([x, q]);
     await restoreKnife(p.id);
-    expect(await besideOf("a")).toEqual([x, p, q]);
+    expect(await comparisonOf("a")).toEqual([x, p, q]);
     await removeKnife(p.id);
-    await putBeside("a", (now) => [...now, r]);
-    expect(await besideOf("a"), "the fourth finds the place that is free").toEqual([x, q, r]);
+    await changeComparison("a", (now) => [...now, r]);
+    expect(await comparisonOf("a"), "the fourth finds the place that is free").toEqual([x, q, r]);
   });
 
   it("is nothing where what was kept makes no sense", async () => {
     await db.settings.put({ key: "beside a", value: [{ kind: "spoon", id: 3 }] });
-    expect(await besideOf("a")).toEqual([]);
+    expect(await comparisonOf("a")).toEqual([]);
     const x = await knife();
-    await putBeside("a", (now) => [...now, x]);
-    expect(await besideOf("a")).toEqual([x]);
+    await changeComparison("a", (now) => [...now, x]);
+    expect(await comparisonOf("a")).toEqual([x]);
   });
 });

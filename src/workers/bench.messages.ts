@@ -1,9 +1,9 @@
 import type { StockLayout } from "@/core/exchange/cutting/cutJob";
 import type { Cuttable } from "@/core/exchange/cutting/cuttable";
-import type { StockSheet } from "@/core/exchange/cutting/stockSheet";
+import type { Panel } from "@/core/exchange/cutting/panel";
 import type { Bill } from "@/core/figures/cost/bill";
 import type { Shop } from "@/core/figures/cost/shop";
-import type { FitSheet } from "@/core/figures/fit/sheet";
+import type { FitFigures } from "@/core/figures/fit/fitFigures";
 import type { Review } from "@/core/figures/review/reviewDesign";
 import type { RuleNote } from "@/core/figures/review/rules/context";
 import type { ReviewedAnswer } from "@/core/figures/review/tuneReviewed";
@@ -22,7 +22,7 @@ export interface BenchService {
   /** The trade's rules, by their usual limits and their sources. */
   rules(): RuleNote[];
   /** Everything to measure, drill, cut and mix for it. */
-  fit(design: Design): FitSheet;
+  fit(design: Design): FitFigures;
   /** What each change would do. */
   levers(design: Design): LeverEffect[];
   /** Smallest changes that land in the windows, by the levers named. */
@@ -34,5 +34,5 @@ export interface BenchService {
   /** What it costs to make at a shop's prices; null of a knife that cannot be built. */
   bill(design: ProductDesign, shop: Shop): Promise<Bill | null>;
   /** What is cut of several knives, laid out on sheets of stock. */
-  layOut(knives: readonly (readonly Cuttable[])[], stock: StockSheet): StockLayout;
+  layOut(knives: readonly (readonly Cuttable[])[], stock: Panel): StockLayout;
 }

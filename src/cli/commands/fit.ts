@@ -1,4 +1,4 @@
-import { fitSheet } from "@/core/figures/fit/sheet";
+import { fitFigures } from "@/core/figures/fit/fitFigures";
 import { command } from "../command";
 import { weighedFixed } from "../input";
 
@@ -7,5 +7,5 @@ export const fit = command({
   says: "drills, holes, slot, walls, glue, cut list and strength",
   args: ["FILE"],
   options: {},
-  run: async ({ args: [path] }) => fitSheet((await weighedFixed(path)).design),
+  run: async ({ args: [path] }) => fitFigures((await weighedFixed(path)).design),
 });

@@ -1,9 +1,9 @@
 "use client";
 import { Box, Stack } from "@chakra-ui/react";
 import { CostSection } from "../cost/CostSection";
-import { BesideSection } from "./BesideSection";
 import { CompareCharts } from "./CompareCharts";
 import { CompareTable } from "./CompareTable";
+import { ComparisonSection } from "./ComparisonSection";
 import { useChoices, useColumns } from "./useColumns";
 import { VariantsSection } from "./VariantsSection";
 
@@ -14,7 +14,7 @@ export function CompareView() {
   return (
     <Box flex="1" minW="0" overflowY="auto" px="6" py="4" data-testid="compare-sheet">
       <Stack gap="8" maxW="1180px" mx="auto">
-        <BesideSection columns={columns} choices={choices} />
+        <ComparisonSection columns={columns} choices={choices} />
         <CompareTable columns={columns} />
         <CompareCharts columns={columns} />
         <VariantsSection />

@@ -8,7 +8,7 @@ import { differingTraits, traitOf } from "@/core/figures/compare/traits";
 import { materialsIn } from "@/core/knife/design/materials";
 import type { Design } from "@/core/knife/design/schema";
 import { inTarget } from "@/core/knife/design/uses";
-import { MOST_BESIDE, putBeside, useBeside } from "@/store/beside";
+import { changeComparison, MOST_COMPARED, useComparison } from "@/store/comparison";
 import { addKnife, freeName, takenNames } from "@/store/knives";
 import type { VariantRecord } from "@/store/rows";
 import { useUnits } from "@/store/settings";
@@ -162,10 +162,10 @@ function VariantActions({ variant: v }: { variant: Variant }) {
 /** Lays a variant beside the knife, or takes it from there. */
 function BesideButton({ variant: v }: { variant: Variant }) {
   const { knifeId } = useBench();
-  const beside = useBeside(knifeId);
+  const comparison = useComparison(knifeId);
   const mine = { kind: "variant" as const, id: v.id };
-  const lies = beside.some((b) => keyOf(b) === keyOf(mine));
-  const full = !lies && beside.length >= MOST_BESIDE - 1;
+  const lies = comparison.some((b) => keyOf(b) === keyOf(mine));
+  const full = !lies && comparison.length >= MOST_COMPARED - 1;
   return (
     <Button
       size="2xs"
@@ -175,7 +175,7 @@ function BesideButton({ variant: v }: { variant: Variant }) {
       disabled={full}
       title={full ? "Four lie side by side already" : undefined}
       onClick={() =>
-        void putBeside(knifeId, (now) =>
+        void changeComparison(knifeId, (now) =>
           lies ? now.filter((b) => keyOf(b) !== keyOf(mine)) : [...now, mine],
         )
       }

@@ -3,7 +3,7 @@ import { Button, Flex, Input, Text } from "@chakra-ui/react";
 import { Layers, Plus } from "lucide-react";
 import { useState } from "react";
 import type { Variant } from "@/core/knife/design/variant";
-import { putBeside } from "@/store/beside";
+import { changeComparison } from "@/store/comparison";
 import { addVariants } from "@/store/variants";
 import { attempt, notices } from "../kit/notice";
 import { Note, Section } from "../report/Section";
@@ -32,8 +32,8 @@ export function VariantsSection() {
       });
       return false;
     }
-    const beside = kept.added.map(({ id }) => ({ kind: "variant" as const, id }));
-    await putBeside(knifeId, (now) => [...now, ...beside]);
+    const added = kept.added.map(({ id }) => ({ kind: "variant" as const, id }));
+    await changeComparison(knifeId, (now) => [...now, ...added]);
     return true;
   };
   const keepNow = async () => {

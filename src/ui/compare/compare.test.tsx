@@ -26,7 +26,7 @@ function column(key: string, name: string, design: Design): Column {
   return {
     key,
     name,
-    beside: key === "now" ? null : { kind: "variant", id: key },
+    compared: key === "now" ? null : { kind: "variant", id: key },
     design,
     report: weighing.ok ? weighing.report : null,
     broken: !weighing.ok,

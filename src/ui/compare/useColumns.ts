@@ -4,7 +4,7 @@ import type { Bill } from "@/core/figures/cost/bill";
 import type { MassReport } from "@/core/figures/weigh/report";
 import type { Weighing } from "@/core/figures/weigh/weigh";
 import { type Design, onlyFixed } from "@/core/knife/design/schema";
-import { type Beside, useBeside } from "@/store/beside";
+import { type Compared, useComparison } from "@/store/comparison";
 import { readableKnives } from "@/store/knives";
 import type { Damaged } from "@/store/reading";
 import type { VariantRecord } from "@/store/rows";
@@ -18,13 +18,13 @@ import { useBills } from "./useBills";
 
 /** Everything that can be laid beside the knife on the bench. */
 export interface Choice {
-  readonly beside: Beside;
+  readonly compared: Compared;
   readonly group: "variants" | "knives";
   readonly name: string;
   readonly design: Design;
 }
 
-export const keyOf = (b: Beside) => `${b.kind} ${b.id}`;
+export const keyOf = (b: Compared) => `${b.kind} ${b.id}`;
 
 const NO_VARIANTS = { records: [] as readonly VariantRecord<Design>[], damaged: [] as readonly Damaged[] };
 
@@ -45,16 +45,16 @@ export function useChoices(): readonly Choice[] {
     const own = variants
       .filter((v) => v.knifeId === knifeId)
       .sort((a, b) => a.createdAt - b.createdAt)
-      .map((v): Choice => ({ beside: { kind: "variant", id: v.id }, group: "variants", ...v }));
+      .map((v): Choice => ({ compared: { kind: "variant", id: v.id }, group: "variants", ...v }));
     const others = knives
       .filter((k) => k.id !== knifeId)
       .flatMap((k): Choice[] => [
-        { beside: { kind: "knife", id: k.id }, group: "knives", name: k.design.name, design: k.design },
+        { compared: { kind: "knife", id: k.id }, group: "knives", name: k.design.name, design: k.design },
         ...variants
           .filter((v) => v.knifeId === k.id)
           .map(
             (v): Choice => ({
-              beside: { kind: "variant", id: v.id },
+              compared: { kind: "variant", id: v.id },
               group: "knives",
               name: `${k.design.name}: ${v.name}`,
               design: v.design,
@@ -82,14 +82,14 @@ export function useColumns(choices: readonly Choice[]): readonly Column[] {
   const { knifeId } = useBench();
   const design = useDesign();
   const weighing = useWeighing();
-  const beside = useBeside(knifeId);
+  const comparison = useComparison(knifeId);
   const others = useMemo(
     () =>
-      beside.flatMap((b) => {
-        const found = choices.find((c) => keyOf(c.beside) === keyOf(b));
+      comparison.flatMap((b) => {
+        const found = choices.find((c) => keyOf(c.compared) === keyOf(b));
         return found ? [{ ...found, key: keyOf(b) }] : [];
       }),
-    [beside, choices],
+    [comparison, choices],
   );
   const otherDesigns = useMemo(() => others.map((o) => o.design), [others]);
   const weighings = useWorkerQueries(createWeigher, otherDesigns, (s, d) => s.weigh(d));
@@ -100,16 +100,16 @@ export function useColumns(choices: readonly Choice[]): readonly Column[] {
       {
         key: "now",
         name: "As it is now",
-        beside: null,
+        compared: null,
         design,
         report: reportOf(weighing),
         broken: weighing !== null && !weighing.ok,
         bill: billIn(bills.get(design)),
       },
-      ...others.map(({ key, name, beside, design: d }) => ({
+      ...others.map(({ key, name, compared, design: d }) => ({
         key,
         name,
-        beside,
+        compared,
         design: d,
         report: reportOf(weighings.get(d)),
         broken: cannotBe(weighings.get(d)),

@@ -89,7 +89,7 @@ export function CostSection({ columns }: { columns: readonly Column[] }) {
           />
           <Stack gap="1">
             <Fact name="Work">{printMinutes(bill.minutes)}</Fact>
-            <WorkTable bill={bill} own={column.beside === null} />
+            <WorkTable bill={bill} own={column.compared === null} />
           </Stack>
           <Note>
             Stock is charged by the share that is used up, with the room to saw it. Minutes are rough figures

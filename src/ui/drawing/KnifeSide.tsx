@@ -1,7 +1,7 @@
 import { memo } from "react";
 import { radians } from "@/core/base/number";
-import { drawnExtras } from "@/core/figures/views/extras";
 import { grooveEdges } from "@/core/figures/views/grooveEdges";
+import { drawnProtrusions } from "@/core/figures/views/protrusions";
 import { slotContour } from "@/core/geometry/curve/shapes";
 import type { Design } from "@/core/knife/design/schema";
 import { layoutOf } from "@/core/knife/layout/layout";
@@ -58,7 +58,7 @@ function Grooves({ design, scale, line = 1 }: SideProps) {
 
 /** Pommels, rings, collars, nuts: what the outlines do not show. */
 function Extras({ design, scale, line = 1 }: SideProps) {
-  const shapes = drawnExtras(design);
+  const shapes = drawnProtrusions(design);
   return shapes.map((s, i) => {
     const d = s.loops.map((loop) => chordPath(loop, scale)).join("");
     const key = `${s.id}-${i}`;

@@ -1,4 +1,4 @@
-import { drawnExtras } from "@/core/figures/views/extras";
+import { drawnProtrusions } from "@/core/figures/views/protrusions";
 import { cubicY } from "@/core/geometry/curve/bezier";
 import { fittingsOn } from "@/core/kinds/guardFittings/registry";
 import { endKindOf } from "@/core/kinds/tangEnds/registry";
@@ -14,7 +14,7 @@ export function knifeExtent(design: Design): Extent {
     [0, 0.25, 0.5, 0.75, 1].map((t) => cubicY(c, t)),
   );
   ys.push(...bladeReaches(design.blade));
-  const extras = hasExtras(design) ? drawnExtras(design).flatMap((s) => s.loops.flat()) : [];
+  const extras = hasExtras(design) ? drawnProtrusions(design).flatMap((s) => s.loops.flat()) : [];
   const xs = extras.map((p) => p.x);
   const more = extras.map((p) => p.y);
   return {

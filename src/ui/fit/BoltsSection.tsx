@@ -1,13 +1,13 @@
 "use client";
 import { printLength } from "@/core/base/units/print";
-import type { FitSheet } from "@/core/figures/fit/sheet";
+import type { FitFigures } from "@/core/figures/fit/fitFigures";
 import { useUnits } from "@/store/settings";
 import { itemWords } from "@/words/fasteners";
 
 import { Figures, Note, Section } from "../report/Section";
 
 /** Bolts and screws: how deep to counterbore, what is left under and over the heads, and what to buy. */
-export function BoltsSection({ sheet }: { sheet: FitSheet }) {
+export function BoltsSection({ fit }: { fit: FitFigures }) {
   const units = useUnits();
   const length = (mm: number) => printLength(mm, units, 2);
   const both = ([right, left]: readonly [number, number]) =>
@@ -16,7 +16,7 @@ export function BoltsSection({ sheet }: { sheet: FitSheet }) {
     <Section id="bolts" title="Bolts and screws">
       <Figures
         label="Bolts and screws"
-        rows={sheet.seats}
+        rows={fit.seats}
         keyOf={(s) => s.id}
         none="No bolts or screws with heads."
         partRefsOf={(s) => [`fastener:${s.id}`]}

@@ -4,8 +4,8 @@ import { useMemo, useState } from "react";
 import { printLength } from "@/core/base/units/print";
 import type { BoreOwner } from "@/core/figures/fit/boreNeeds";
 import type { Drill } from "@/core/figures/fit/drillSets";
+import type { DrillListRow, FitFigures } from "@/core/figures/fit/fitFigures";
 import { type HoleGroup, holeGroups, wayOf } from "@/core/figures/fit/holeGroups";
-import type { Bore, FitSheet } from "@/core/figures/fit/sheet";
 import { threadTable } from "@/core/figures/fit/threadTable";
 import { type PartRef, partRefOfItem } from "@/core/figures/review/partRefs";
 import type { Design } from "@/core/knife/design/schema";
@@ -53,12 +53,12 @@ function useDrillSizes() {
 }
 
 /** What to drill with: by use, its drill as sold, and the nearest that is there. */
-export function DrillsSection({ sheet }: { sheet: FitSheet }) {
+export function DrillsSection({ fit }: { fit: FitFigures }) {
   const [threads, setThreads] = useState(false);
   return (
     <Section id="drills" title="Drills and holes" settings={<DrillSettings />}>
-      <DrillTable sheet={sheet} />
-      <HoleTable sheet={sheet} />
+      <DrillTable fit={fit} />
+      <HoleTable fit={fit} />
       <Note>
         In order of drilling: the tang before hardening; then the second scale through the first, a pin in
         each finished hole before the next; taps after their holes, counterbores last. Clamp the work on a
@@ -78,19 +78,19 @@ export function DrillsSection({ sheet }: { sheet: FitSheet }) {
   );
 }
 
-function DrillTable({ sheet }: { sheet: FitSheet }) {
+function DrillTable({ fit }: { fit: FitFigures }) {
   const design = useDesign();
   const { size, both, off } = useDrillSizes();
   const partial = design.workshop.drills.own.length > 0;
   return (
     <Figures
       label="Drills and holes"
-      rows={sheet.bores}
+      rows={fit.bores}
       keyOf={(b) => `${b.use}-${b.nominalMm}-${b.thread}`}
       none="Nothing to drill."
       partRefsOf={(b) => b.owners.flatMap((o) => partRefOfOwner(design, o) ?? [])}
       columns={[
-        { name: "Order", of: (b: Bore) => sheet.bores.indexOf(b) + 1 },
+        { name: "Order", of: (b: DrillListRow) => fit.bores.indexOf(b) + 1 },
         { name: "Hole", of: (b) => `${BORE_WORDS[b.use]}${b.thread ? ` ${b.thread}` : ""}` },
         { name: "For", of: (b) => ownerWords(b.owners) },
         { name: "Size", number: true, of: (b) => size(b.wantedMm) },
@@ -114,7 +114,7 @@ function DrillTable({ sheet }: { sheet: FitSheet }) {
               {
                 name: "You have",
                 number: true,
-                of: (b: Bore) => (b.owned ? `${b.owned.name} (${off(b.ownedClearanceMm)})` : "none"),
+                of: (b: DrillListRow) => (b.owned ? `${b.owned.name} (${off(b.ownedClearanceMm)})` : "none"),
               },
             ]
           : []),
@@ -123,10 +123,10 @@ function DrillTable({ sheet }: { sheet: FitSheet }) {
   );
 }
 
-function HoleTable({ sheet }: { sheet: FitSheet }) {
+function HoleTable({ fit }: { fit: FitFigures }) {
   const design = useDesign();
   const { units } = useDrillSizes();
-  const groups = useMemo(() => holeGroups(design, sheet.holes), [design, sheet]);
+  const groups = useMemo(() => holeGroups(design, fit.holes), [design, fit]);
   return (
     <Figures
       label="Holes, piece by piece"

@@ -38,7 +38,7 @@ export function FitView() {
   const design = useDesign();
   const weighing = useWeighing();
   const sound = weighing?.ok ?? false;
-  const { answer: sheet, failed, isLoading } = useWorkerQuery(sound ? design : null, (s, d) => s.fit(d));
+  const { answer: fit, failed, isLoading } = useWorkerQuery(sound ? design : null, (s, d) => s.fit(d));
   const scroller = useRef<HTMLDivElement>(null);
   return (
     <Flex flex="1" minW="0" minH="0">
@@ -81,23 +81,23 @@ export function FitView() {
             {sound && failed && (
               <Text color="fault" role="alert">
                 The sheet could not be worked out for the knife as it is
-                {sheet ? "; what stands below is of before its last change" : ""}. Change anything, or open
-                this view again, to try once more.
+                {fit ? "; what stands below is of before its last change" : ""}. Change anything, or open this
+                view again, to try once more.
               </Text>
             )}
             <UnderWay on={sound && isLoading} says="Working out the sheet …" />
-            {sound && sheet && (
+            {sound && fit && (
               <>
-                <DrillsSection sheet={sheet} />
-                <LayoutSection sheet={sheet} />
+                <DrillsSection fit={fit} />
+                <LayoutSection fit={fit} />
                 <GrindingSection />
-                <SlotSection sheet={sheet} />
-                <BoltsSection sheet={sheet} />
-                <WallsSection sheet={sheet} />
-                <GlueSection sheet={sheet} />
-                <StockSection sheet={sheet} />
-                <HandSection sheet={sheet} />
-                <StrengthSection sheet={sheet} />
+                <SlotSection fit={fit} />
+                <BoltsSection fit={fit} />
+                <WallsSection fit={fit} />
+                <GlueSection fit={fit} />
+                <StockSection fit={fit} />
+                <HandSection fit={fit} />
+                <StrengthSection fit={fit} />
               </>
             )}
             <CautionsSection />

@@ -1,7 +1,7 @@
 "use client";
 import { printMass } from "@/core/base/units/print";
+import type { FitFigures } from "@/core/figures/fit/fitFigures";
 import type { GlueJoint } from "@/core/figures/fit/glue";
-import type { FitSheet } from "@/core/figures/fit/sheet";
 import type { PartRef } from "@/core/figures/review/partRefs";
 import { useUnits } from "@/store/settings";
 import { JOINT_WORDS } from "@/words/fit";
@@ -23,10 +23,10 @@ const JOINT_SPOTS: Record<GlueJoint["joint"], readonly PartRef[]> = {
 };
 
 /** How much adhesive to mix, by volume and by weight, and whether there is time. */
-export function GlueSection({ sheet }: { sheet: FitSheet }) {
+export function GlueSection({ fit }: { fit: FitFigures }) {
   const materialOf = useMaterialOf();
   const units = useUnits();
-  const { glue } = sheet;
+  const { glue } = fit;
   const names = (ids: readonly string[]) => ids.map((id) => materialOf(id)?.name ?? id).join(", ");
   return (
     <Section id="glue" title="Glue" settings={<GlueSettings />}>

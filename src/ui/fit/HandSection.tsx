@@ -1,6 +1,6 @@
 "use client";
 import { printLength } from "@/core/base/units/print";
-import type { FitSheet } from "@/core/figures/fit/sheet";
+import type { FitFigures } from "@/core/figures/fit/fitFigures";
 import { useUnits } from "@/store/settings";
 
 import { DATUM_HELP } from "@/words/balance";
@@ -9,7 +9,7 @@ import { Fact, Figures, Note, Section } from "../report/Section";
 import { PartNote } from "../workshop/PartNote";
 
 /** The handle against the hand it is for. */
-export function HandSection({ sheet: { hand } }: { sheet: FitSheet }) {
+export function HandSection({ fit: { hand } }: { fit: FitFigures }) {
   const units = useUnits();
   const length = (mm: number) => printLength(mm, units);
   return (

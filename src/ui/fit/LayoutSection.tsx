@@ -3,7 +3,7 @@ import { Button, Flex } from "@chakra-ui/react";
 import { useState } from "react";
 import { printLength } from "@/core/base/units/print";
 import type { PinLay } from "@/core/edit/fixed/guardEdits";
-import type { FitSheet } from "@/core/figures/fit/sheet";
+import type { FitFigures } from "@/core/figures/fit/fitFigures";
 import { useUnits } from "@/store/settings";
 import { DATUM_HELP } from "@/words/balance";
 import { itemWords } from "@/words/fasteners";
@@ -13,7 +13,7 @@ import { Fact, Figures, Note, Section } from "../report/Section";
 import { useBench, useDesign } from "../session/BenchContext";
 
 /** Where each pin stands, from the front and from the edges, and what is left round it. */
-export function LayoutSection({ sheet }: { sheet: FitSheet }) {
+export function LayoutSection({ fit }: { fit: FitFigures }) {
   const units = useUnits();
   const [edge, setEdge] = useState<"lower" | "upper">("lower");
   const length = (mm: number) => printLength(mm, units, 2);
@@ -43,7 +43,7 @@ export function LayoutSection({ sheet }: { sheet: FitSheet }) {
       <SpreadTools />
       <Figures
         label="Pin layout"
-        rows={sheet.pins}
+        rows={fit.pins}
         keyOf={(p) => p.id}
         none="No pins or bolts."
         partRefsOf={(p) => [`fastener:${p.id}`]}
@@ -61,18 +61,18 @@ export function LayoutSection({ sheet }: { sheet: FitSheet }) {
           { name: "Blank", number: true, of: (p) => length(p.blankMm) },
         ]}
       />
-      {sheet.jigPitches.length > 0 && (
+      {fit.jigPitches.length > 0 && (
         <>
           <Fact name="Drilling jig, from hole to hole">
-            {sheet.jigPitches.map((p) => length(p.apartMm)).join(" · ")}
+            {fit.jigPitches.map((p) => length(p.apartMm)).join(" · ")}
           </Fact>
-          <Fact name="Along the axis">{sheet.jigPitches.map((p) => length(p.alongMm)).join(" · ")}</Fact>
+          <Fact name="Along the axis">{fit.jigPitches.map((p) => length(p.alongMm)).join(" · ")}</Fact>
         </>
       )}
-      {sheet.taperShim && (
+      {fit.taperShim && (
         <Fact name="Tapered tang">
-          each face leans {sheet.taperShim.angleDeg.toFixed(2)}°; a shim of {length(sheet.taperShim.shimMm)}{" "}
-          under the butt keeps the holes square to the centre plane
+          each face leans {fit.taperShim.angleDeg.toFixed(2)}°; a shim of {length(fit.taperShim.shimMm)} under
+          the butt keeps the holes square to the centre plane
         </Fact>
       )}
       <Note>

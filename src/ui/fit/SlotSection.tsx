@@ -2,8 +2,8 @@
 import { Stack, Text } from "@chakra-ui/react";
 import { SAME_PLACE_MM } from "@/core/base/tolerances";
 import { printLength } from "@/core/base/units/print";
+import type { FitFigures } from "@/core/figures/fit/fitFigures";
 import type { GuardSlot } from "@/core/figures/fit/guardSlot";
-import type { FitSheet } from "@/core/figures/fit/sheet";
 import { partRefOf } from "@/core/figures/review/partRefs";
 import type { Guard } from "@/core/knife/design/schema";
 import { guardWidthAt } from "@/core/knife/layout/guard";
@@ -18,16 +18,16 @@ import { useDesign } from "../session/BenchContext";
 import { PartNote } from "../workshop/PartNote";
 
 /** The slot through the guard: its size, how it is made, and its drawing at full size. */
-export function SlotSection({ sheet }: { sheet: FitSheet }) {
+export function SlotSection({ fit }: { fit: FitFigures }) {
   const design = useDesign();
   const units = useUnits();
-  const { slot } = sheet;
+  const { slot } = fit;
   const length = (mm: number) => printLength(mm, units, 2);
   if (!slot || !design.guard)
     return (
       <Section id="slot" title="Guard slot">
         <Text color="graphite">No plate guard: no slot through it.</Text>
-        <PieceOpenings sheet={sheet} />
+        <PieceOpenings fit={fit} />
       </Section>
     );
   const over = Math.max(slot.behind.heightMm - slot.heightMm, slot.behind.thicknessMm - slot.thicknessMm);
@@ -98,14 +98,14 @@ export function SlotSection({ sheet }: { sheet: FitSheet }) {
 }
 
 /** Openings of the pieces behind: what the tang, or its rod, comes in by and goes out by. */
-function PieceOpenings({ sheet }: { sheet: FitSheet }) {
+function PieceOpenings({ fit }: { fit: FitFigures }) {
   const units = useUnits();
   const length = (mm: number) => printLength(mm, units, 2);
-  if (sheet.openings.length === 0) return null;
+  if (fit.openings.length === 0) return null;
   return (
     <Figures
       label="Openings of pieces"
-      rows={sheet.openings}
+      rows={fit.openings}
       keyOf={(p) => String(p.number)}
       none=""
       partRefsOf={(p) => [partRefOf(p.key)]}

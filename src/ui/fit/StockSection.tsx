@@ -4,7 +4,7 @@ import { roundTo } from "@/core/base/number";
 import { ROUNDING } from "@/core/base/tolerances";
 import { printLength, printLengthBare } from "@/core/base/units/print";
 import type { Size } from "@/core/figures/fit/bladeStock";
-import type { FitSheet } from "@/core/figures/fit/sheet";
+import type { FitFigures } from "@/core/figures/fit/fitFigures";
 import type { CutPiece } from "@/core/figures/fit/stockList";
 import { partRefOf, partRefsOfMaterial } from "@/core/figures/review/partRefs";
 import { useUnits } from "@/store/settings";
@@ -18,7 +18,7 @@ import { useBench, useDesign } from "../session/BenchContext";
 import { PartNote } from "../workshop/PartNote";
 
 /** What to saw, against what is there. */
-export function StockSection({ sheet }: { sheet: FitSheet }) {
+export function StockSection({ fit }: { fit: FitFigures }) {
   return (
     <Section
       id="stock"
@@ -31,10 +31,10 @@ export function StockSection({ sheet }: { sheet: FitSheet }) {
         </>
       }
     >
-      <CutTable sheet={sheet} />
-      <StatedStock sheet={sheet} />
-      <RodTable sheet={sheet} />
-      <WrapNote sheet={sheet} />
+      <CutTable fit={fit} />
+      <StatedStock fit={fit} />
+      <RodTable fit={fit} />
+      <WrapNote fit={fit} />
       <Flex>
         <Note>
           Length × height × thickness. Scales come as a matched pair: mark left and right, and the way of the
@@ -61,7 +61,7 @@ const marksOf = (p: CutPiece) =>
     .filter(Boolean)
     .join("; ");
 
-function CutTable({ sheet }: { sheet: FitSheet }) {
+function CutTable({ fit }: { fit: FitFigures }) {
   const name = useMaterialName();
   const units = useUnits();
   const size = (s: Size) =>
@@ -69,7 +69,7 @@ function CutTable({ sheet }: { sheet: FitSheet }) {
   return (
     <Figures
       label="Stock to cut"
-      rows={sheet.cut}
+      rows={fit.cut}
       keyOf={(p) => p.id}
       none="Nothing to cut."
       partRefsOf={(p) => [partRefOf(p.key)]}
@@ -115,12 +115,12 @@ function InHand({ piece: p }: { piece: CutPiece }) {
 }
 
 /** The sizes of what was said to be there. */
-function StatedStock({ sheet }: { sheet: FitSheet }) {
+function StatedStock({ fit }: { fit: FitFigures }) {
   const { edit } = useBench();
   const have = useDesign((d) => d.fitUp.stock.have);
   if (have.length === 0) return null;
   const called = (id: string) => {
-    const there = sheet.cut.find((p) => p.id === id);
+    const there = fit.cut.find((p) => p.id === id);
     return there ? cutName(there.key) : id;
   };
   return (
@@ -141,15 +141,15 @@ function StatedStock({ sheet }: { sheet: FitSheet }) {
   );
 }
 
-function RodTable({ sheet }: { sheet: FitSheet }) {
+function RodTable({ fit }: { fit: FitFigures }) {
   const design = useDesign();
   const name = useMaterialName();
   const units = useUnits();
-  if (sheet.rods.length === 0) return null;
+  if (fit.rods.length === 0) return null;
   return (
     <Figures
       label="Rod to cut"
-      rows={sheet.rods}
+      rows={fit.rods}
       keyOf={(r) => `${r.kind}-${r.material}-${r.diameterMm}`}
       none=""
       partRefsOf={(r) => partRefsOfMaterial(design, r.material).filter((s) => s.startsWith("fastener:"))}
@@ -165,7 +165,7 @@ function RodTable({ sheet }: { sheet: FitSheet }) {
   );
 }
 
-function WrapNote({ sheet: { wrap } }: { sheet: FitSheet }) {
+function WrapNote({ fit: { wrap } }: { fit: FitFigures }) {
   const name = useMaterialName();
   const units = useUnits();
   if (!wrap) return null;

@@ -1,6 +1,6 @@
 "use client";
 import { printLength, printMeasure } from "@/core/base/units/print";
-import type { FitSheet } from "@/core/figures/fit/sheet";
+import type { FitFigures } from "@/core/figures/fit/fitFigures";
 import { partRefsOfMaterial } from "@/core/figures/review/partRefs";
 import { useUnits } from "@/store/settings";
 import { DATUM_HELP } from "@/words/balance";
@@ -10,7 +10,7 @@ import { Fact, Figures, Note, Section } from "../report/Section";
 import { useDesign } from "../session/BenchContext";
 
 /** Bending of the tang under stated loads, and how far wood moves over the year. */
-export function StrengthSection({ sheet: { stress, movement } }: { sheet: FitSheet }) {
+export function StrengthSection({ fit: { stress, movement } }: { fit: FitFigures }) {
   const materialOf = useMaterialOf();
   const units = useUnits();
   const design = useDesign();

@@ -2,7 +2,7 @@
 import { Text } from "@chakra-ui/react";
 import { useMemo, useState } from "react";
 import { printLength } from "@/core/base/units/print";
-import type { FitSheet } from "@/core/figures/fit/sheet";
+import type { FitFigures } from "@/core/figures/fit/fitFigures";
 import { thinnerTang, type Wall } from "@/core/figures/fit/walls";
 import { layoutOf } from "@/core/knife/layout/layout";
 import { toughnessOf } from "@/core/materials/working";
@@ -19,21 +19,21 @@ import { Datum } from "../session/Datum";
 import { useLimits } from "./useRules";
 
 /** The thinnest wall between tang hole and surface along the handle, as a strip under the side view. */
-export function WallsSection({ sheet }: { sheet: FitSheet }) {
+export function WallsSection({ fit }: { fit: FitFigures }) {
   const materialOf = useMaterialOf();
   const design = useDesign();
   const units = useUnits();
   const [wantedMm, setWantedMm] = useState(3);
   const share = useMemo(
-    () => (sheet.thinnestWall ? thinnerTang(design, wantedMm) : null),
-    [design, wantedMm, sheet.thinnestWall],
+    () => (fit.thinnestWall ? thinnerTang(design, wantedMm) : null),
+    [design, wantedMm, fit.thinnestWall],
   );
-  const wall = sheet.thinnestWall;
+  const wall = fit.thinnestWall;
   if (!wall)
     return (
       <Section id="walls" title="Walls">
         <Text color="graphite">A full tang: there is no hole in a block to leave a wall round.</Text>
-        <ScaleLeft sheet={sheet} />
+        <ScaleLeft fit={fit} />
       </Section>
     );
   return (
@@ -54,7 +54,7 @@ export function WallsSection({ sheet }: { sheet: FitSheet }) {
         </>
       }
     >
-      <WallStrip walls={sheet.walls} thinnest={wall} />
+      <WallStrip walls={fit.walls} thinnest={wall} />
       <Fact name="Thinnest">
         {printLength(wall.wallMm, units, 2)} at {printLength(-wall.xMm, units)} behind <Datum />, in{" "}
         {materialOf(wall.material)?.name ?? wall.material}
@@ -67,7 +67,7 @@ export function WallsSection({ sheet }: { sheet: FitSheet }) {
 }
 
 /** What contouring leaves of the scales where they are thinnest. */
-function ScaleLeft({ sheet: { thinnestScale: left } }: { sheet: FitSheet }) {
+function ScaleLeft({ fit: { thinnestScale: left } }: { fit: FitFigures }) {
   const units = useUnits();
   if (!left) return null;
   return (

@@ -10,7 +10,7 @@ import { DRAWING_FORMAT_IDS, DRAWING_FORMATS, type DrawingFormatId } from "@/cor
 import type { Drawing } from "@/core/geometry/contours/drawing";
 import { type Design, onlyFixed } from "@/core/knife/design/schema";
 import { createSheetsWorker } from "@/sheets/client";
-import type { SheetSource } from "@/sheets/sheet";
+import type { SheetSource } from "@/sheets/pageBuilder";
 import { readableKnives } from "@/store/knives";
 import type { KnifeRecord } from "@/store/rows";
 import { cutFrom } from "@/words/marks";
@@ -23,7 +23,7 @@ import { attempt } from "../kit/notice";
 import { UnderWay } from "../kit/UnderWay";
 import { useServiceQuery } from "../kit/useWorkerQuery";
 import { useBench } from "../session/BenchContext";
-import { StockSheets } from "./StockSheets";
+import { PanelLayout } from "./PanelLayout";
 
 const NONE: readonly Cuttable[] = [];
 
@@ -40,7 +40,7 @@ interface CutChoices {
   readonly format: DrawingFormatId;
   readonly leftOut: ReadonlySet<string>;
   readonly stock: typeof STOCK;
-  readonly beside: ReadonlySet<string>;
+  readonly alsoCut: ReadonlySet<string>;
 }
 
 type CutChange =
@@ -66,7 +66,7 @@ function changed(choices: CutChoices, change: CutChange): CutChoices {
     case "part":
       return { ...choices, leftOut: toggled(choices.leftOut, change.toggles) };
     case "knife":
-      return { ...choices, beside: toggled(choices.beside, change.toggles) };
+      return { ...choices, alsoCut: toggled(choices.alsoCut, change.toggles) };
   }
 }
 
@@ -75,7 +75,7 @@ const AT_FIRST: CutChoices = {
   format: DRAWING_FORMAT_IDS[0],
   leftOut: new Set(),
   stock: STOCK,
-  beside: new Set(),
+  alsoCut: new Set(),
 };
 
 /** The other knives on the rack, which may be cut together with this one. */
@@ -95,14 +95,14 @@ function useOtherKnives(): readonly KnifeRecord<Design>[] {
 export function CuttersSection({ source }: { source: SheetSource }) {
   const { design, units } = source;
   const [choices, change] = useReducer(changed, AT_FIRST);
-  const { settings, format, leftOut, stock, beside } = choices;
+  const { settings, format, leftOut, stock, alsoCut } = choices;
   const others = useOtherKnives();
   const asked = useMemo(
     () => ({
-      designs: [design, ...others.filter((k) => beside.has(k.id)).map((k) => k.design)],
+      designs: [design, ...others.filter((k) => alsoCut.has(k.id)).map((k) => k.design)],
       settings,
     }),
-    [design, others, beside, settings],
+    [design, others, alsoCut, settings],
   );
   const cut = useServiceQuery(createSheetsWorker, asked, (s, of) => s.cut(of.designs, of.settings));
   const own = cut.answer?.[0] ?? NONE;
@@ -139,7 +139,7 @@ export function CuttersSection({ source }: { source: SheetSource }) {
             What is cut could not be worked out: {cut.reason}
           </Text>
         )}
-        <StockSheets job={job} units={units} format={format} stem={stem} onSave={write} />
+        <PanelLayout job={job} units={units} format={format} stem={stem} onSave={write} />
       </Box>
       <CutSettingsPanel choices={choices} others={others} onChange={change} />
     </>
@@ -216,7 +216,7 @@ function CutSettingsPanel(props: {
   onChange: (change: CutChange) => void;
 }) {
   const { choices, others, onChange } = props;
-  const { settings, stock, format, beside } = choices;
+  const { settings, stock, format, alsoCut } = choices;
   return (
     <Stack
       as="aside"
@@ -264,7 +264,7 @@ function CutSettingsPanel(props: {
             <Tick
               key={k.id}
               label={k.design.name}
-              checked={beside.has(k.id)}
+              checked={alsoCut.has(k.id)}
               onChange={() => onChange({ what: "knife", toggles: k.id })}
             />
           ))}

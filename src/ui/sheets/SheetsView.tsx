@@ -8,7 +8,7 @@ import type { Page } from "@/core/exchange/paper/page";
 import { correction } from "@/core/exchange/paper/paper";
 import { askSheets, createSheetsWorker } from "@/sheets/client";
 import { sheetKindsOf } from "@/sheets/kinds";
-import type { SheetSource } from "@/sheets/sheet";
+import type { SheetSource } from "@/sheets/pageBuilder";
 import { counted } from "@/words/grammar";
 import { missingWords, SHEET_KINDS, SHEET_WORDS, type SheetKind } from "@/words/sheets";
 import { download, fileStem } from "../files/files";

@@ -4,7 +4,7 @@ import { Download, Package } from "lucide-react";
 import { useState } from "react";
 import { askSheets } from "@/sheets/client";
 import { TABLE_KINDS, TABLE_WORDS, type TableKind } from "@/sheets/kinds";
-import type { SheetSource } from "@/sheets/sheet";
+import type { SheetSource } from "@/sheets/pageBuilder";
 import { download, fileStem } from "../files/files";
 import { useMaterials } from "../kit/materials";
 import { attempt } from "../kit/notice";

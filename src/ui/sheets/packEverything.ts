@@ -3,7 +3,7 @@ import { strToU8 } from "fflate";
 import { writeKnifeWithin } from "@/core/exchange/files/knife/write";
 import type { Material } from "@/core/materials/types";
 import { askSheets } from "@/sheets/client";
-import type { SheetSource } from "@/sheets/sheet";
+import type { SheetSource } from "@/sheets/pageBuilder";
 import { pictureData } from "@/store/pictures";
 import { underlayOf } from "@/store/underlays";
 import { variantsOf } from "@/store/variants";

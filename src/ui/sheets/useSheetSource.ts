@@ -3,7 +3,7 @@ import { useMemo } from "react";
 import type { Bill } from "@/core/figures/cost/bill";
 import { today } from "@/core/knife/design/job";
 import { onlyFixed } from "@/core/knife/design/schema";
-import type { Option, SheetSource } from "@/sheets/sheet";
+import type { Option, SheetSource } from "@/sheets/pageBuilder";
 import { usePaper } from "@/store/paper";
 import { useSettings } from "@/store/settings";
 import { useShop } from "@/store/shop";

@@ -1,5 +1,5 @@
 "use client";
-import { meet, type PartRef } from "@/core/figures/review/partRefs";
+import { overlaps, type PartRef } from "@/core/figures/review/partRefs";
 import type { Point } from "@/core/geometry/curve/bezier";
 import { useBench, useBenchState } from "../session/BenchContext";
 import type { HighlightedBy } from "../session/benchState";
@@ -26,7 +26,8 @@ export function useHighlight(partRefs: readonly PartRef[], at: Point | null = nu
 export const usePointedAt = (partRefs: readonly PartRef[]): boolean =>
   useBenchState(
     ({ highlighted }) =>
-      (highlighted?.onDrawing && highlighted.partRefs.some((a) => partRefs.some((b) => meet(a, b)))) ?? false,
+      (highlighted?.onDrawing && highlighted.partRefs.some((a) => partRefs.some((b) => overlaps(a, b)))) ??
+      false,
   );
 
 /** What stood in the sheet for a spot that was picked, and which of them was gone to last. */
@@ -38,7 +39,7 @@ let last: { readonly partRef: PartRef; readonly element: HTMLElement } | null = 
  */
 export function goToPart(sheet: Element | null, partRef: PartRef): boolean {
   const said = [...(sheet?.querySelectorAll<HTMLElement>("[data-part-refs]") ?? [])].filter((e) =>
-    e.dataset.partRefs?.split(" ").some((s) => meet(s, partRef)),
+    e.dataset.partRefs?.split(" ").some((s) => overlaps(s, partRef)),
   );
   if (said.length === 0) return false;
   const at = last && last.partRef === partRef ? said.indexOf(last.element) : -1;

@@ -2,10 +2,10 @@ import type { Design } from "../../knife/design/schema";
 import type { CutSettings } from "./cutSettings";
 import { type Cuttable, cuttableOf } from "./cuttable";
 import { discs } from "./discs";
-import { type NestedBy, type NestedSheet, nested } from "./nest";
+import { type NestedBy, type NestedPanel, nested } from "./nest";
+import type { Panel, Wanted } from "./panel";
 import { drawnPieces } from "./pieceLayers";
 import { stencilCuttables } from "./stencils";
-import type { StockSheet, Wanted } from "./stockSheet";
 
 /** All that can be cut of a knife and for it, as it is cut. */
 export function cuttables(design: Design, settings: CutSettings): Cuttable[] {
@@ -34,14 +34,14 @@ export function cuttables(design: Design, settings: CutSettings): Cuttable[] {
 }
 
 /** A sheet of one material and thickness, with what is cut out of it. */
-export interface LaidSheet extends NestedSheet {
+export interface LaidPanel extends NestedPanel {
   readonly material: string;
   readonly thicknessMm: number;
   readonly by: NestedBy;
 }
 
 export interface StockLayout {
-  readonly sheets: readonly LaidSheet[];
+  readonly sheets: readonly LaidPanel[];
   readonly tooLarge: readonly string[];
 }
 
@@ -49,7 +49,7 @@ export interface StockLayout {
  * Cuttables of several knives on sheets of stock, each sheet of one material and one thickness; with more than one knife
  * each name begins with its number.
  */
-export function laidOnStock(knives: readonly (readonly Cuttable[])[], stock: StockSheet): StockLayout {
+export function laidOnStock(knives: readonly (readonly Cuttable[])[], stock: Panel): StockLayout {
   const alike = new Map<string, { of: Pick<Cuttable, "material" | "thicknessMm">; wanted: Wanted[] }>();
   knives.forEach((pieces, i) => {
     for (const c of pieces) {

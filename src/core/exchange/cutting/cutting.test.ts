@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { fitSheet } from "../../figures/fit/sheet";
+import { fitFigures } from "../../figures/fit/fitFigures";
 import { cutList } from "../../figures/fit/stockList";
 import { undrilled, unpierced } from "../../figures/pieces/undrilled";
 import { momentsOf } from "../../figures/weigh/momentsOf";
@@ -102,7 +102,7 @@ describe("what is cut", () => {
 
   it("is drilled at the size of the drill that the fit-up sheet names, in the knife's own places", () => {
     const heath = knifeNamed("heath-field-knife.json");
-    const sheet = fitSheet(heath);
+    const sheet = fitFigures(heath);
     for (const hole of blank(heath).holes) {
       if (!heath.fasteners.some((f) => f.xMm === hole.xMm && f.yMm === hole.yMm)) continue;
       expect(sheet.bores.map((b) => b.drill?.mm)).toContain(hole.diameterMm);

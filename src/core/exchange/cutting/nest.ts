@@ -3,10 +3,10 @@ import type { Drawing, Layer } from "../../geometry/contours/drawing";
 import { signedArea } from "../../geometry/contours/loop";
 import { nestedBoxes } from "./nestBoxes";
 import { nestedOutlines } from "./nestOutlines";
+import type { LaidPiece, Panel, Wanted } from "./panel";
 import { layerBox, placed } from "./place";
-import type { LaidPiece, StockSheet, Wanted } from "./stockSheet";
 
-export interface NestedSheet {
+export interface NestedPanel {
   readonly drawing: Drawing;
   /** How much of its area the pieces themselves take. */
   readonly usedShare: number;
@@ -16,7 +16,7 @@ export interface NestedSheet {
 export type NestedBy = "boxes" | "outlines";
 
 export interface Nesting {
-  readonly sheets: readonly NestedSheet[];
+  readonly sheets: readonly NestedPanel[];
   readonly by: NestedBy;
   /** Names of what is larger than a sheet, and is not laid out. */
   readonly tooLarge: readonly string[];
@@ -29,7 +29,7 @@ const MOST_BY_OUTLINE = 40;
  * Pieces laid out on sheets of stock, largest first, by the boxes round them and by their outlines: whichever takes fewer
  * sheets, then less of the last one. Those that may be turned are by quarters.
  */
-export function nested(wanted: readonly Wanted[], sheet: StockSheet): Nesting {
+export function nested(wanted: readonly Wanted[], sheet: Panel): Nesting {
   const [roomW, roomH] = [sheet.widthMm - 2 * sheet.rimMm, sheet.heightMm - 2 * sheet.rimMm];
   const fits = ({ layer, mayTurn }: Wanted): boolean => {
     const box = layerBox(layer);
@@ -49,7 +49,7 @@ export function nested(wanted: readonly Wanted[], sheet: StockSheet): Nesting {
   );
   return {
     sheets: best.sheets.map(
-      (on): NestedSheet => ({
+      (on): NestedPanel => ({
         drawing: { layers: on.map((p) => placed(p.layer, p, p.quarters, p.name)) },
         usedShare: on.reduce((sum, p) => sum + areaOf(p.layer), 0) / (sheet.widthMm * sheet.heightMm),
       }),
@@ -60,7 +60,7 @@ export function nested(wanted: readonly Wanted[], sheet: StockSheet): Nesting {
 }
 
 /** Sheets that are used, of the last one what a straight cut through it would leave behind. */
-function stockOf(sheets: readonly (readonly LaidPiece[])[], { widthMm, heightMm }: StockSheet): number {
+function stockOf(sheets: readonly (readonly LaidPiece[])[], { widthMm, heightMm }: Panel): number {
   const last = sheets.at(-1);
   if (!last) return 0;
   const boxes = last.map((p) => layerBox(placed(p.layer, p, p.quarters))!);

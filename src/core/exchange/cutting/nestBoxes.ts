@@ -1,7 +1,7 @@
 import { MaxRectsPacker, Rectangle } from "maxrects-packer/dist/maxrects-packer.mjs";
 import type { Layer } from "../../geometry/contours/drawing";
+import { type LaidPiece, onePiece, type Panel, type Wanted } from "./panel";
 import { layerBox } from "./place";
-import { type LaidPiece, onePiece, type StockSheet, type Wanted } from "./stockSheet";
 
 /**
  * A box for the packer, which fills in its place and whether it was turned. Of the packer's own kind: whether a plain
@@ -24,7 +24,7 @@ class Box extends Rectangle {
 /** Pieces laid out by the boxes round them, largest first; each fits on the sheet, if need be on its side. */
 export function nestedBoxes(
   wanted: readonly Wanted[],
-  { widthMm, heightMm, gapMm, rimMm }: StockSheet,
+  { widthMm, heightMm, gapMm, rimMm }: Panel,
 ): LaidPiece[][] {
   const packer = new MaxRectsPacker<Box>(widthMm, heightMm, gapMm, {
     smart: false,

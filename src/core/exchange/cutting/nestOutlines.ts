@@ -3,8 +3,8 @@ import { grown, joined, swept } from "../../geometry/contours/clip";
 import type { Layer } from "../../geometry/contours/drawing";
 import { flattened, signedArea, straightLoop } from "../../geometry/contours/loop";
 import type { Point } from "../../geometry/curve/bezier";
+import { type LaidPiece, onePiece, type Panel, type Wanted } from "./panel";
 import { layerBox, placed, QUARTERS, type Quarters } from "./place";
-import { type LaidPiece, onePiece, type StockSheet, type Wanted } from "./stockSheet";
 
 /** A piece is laid out by a simpler outline round it, within this of its own, mm. */
 const SIMPLER_MM = 0.4;
@@ -34,7 +34,7 @@ type FillFrom = "left" | "below";
  * sheet that has room. Places where it would meet another are the Minkowski sum of the other's outline and its own turned
  * about (the no-fit polygon). Openings in a piece stay empty. Each piece fits on the sheet, if need be on its side.
  */
-export function nestedOutlines(wanted: readonly Wanted[], sheet: StockSheet): LaidPiece[][][] {
+export function nestedOutlines(wanted: readonly Wanted[], sheet: Panel): LaidPiece[][][] {
   const shapes = new Map(wanted.map(({ layer, mayTurn }) => [layer, shapeOf(layer, mayTurn, sheet.gapMm)]));
   const between = noFits();
   return (["left", "below"] as const).map((from) => filled(wanted, shapes, sheet, between, from));
@@ -43,7 +43,7 @@ export function nestedOutlines(wanted: readonly Wanted[], sheet: StockSheet): La
 function filled(
   wanted: readonly Wanted[],
   shapes: ReadonlyMap<Layer, Shape | null>,
-  sheet: StockSheet,
+  sheet: Panel,
   between: ReturnType<typeof noFits>,
   from: FillFrom,
 ): LaidPiece[][] {
@@ -156,7 +156,7 @@ function noFits() {
 function roomFor(
   shape: Shape,
   quarters: Quarters,
-  { widthMm, heightMm, rimMm }: StockSheet,
+  { widthMm, heightMm, rimMm }: Panel,
   taken: readonly (readonly Point[])[],
 ): Point[] {
   const [w, h] = sizeOf(shape, quarters);

@@ -1,17 +1,17 @@
 import letters from "./letters.json";
 
 /** The two fonts of a sheet: its own, and one that has the letters that it lacks: all of Latin, Greek and Cyrillic. */
-export type SheetFont = "own" | "wider";
+export type PageFont = "own" | "wider";
 
 interface Letter {
-  readonly font: SheetFont;
+  readonly font: PageFont;
   readonly width: number;
 }
 
 /** Stands where a letter is that neither font has: what is missing is seen, never dropped. */
 export const MISSING = "\u{fffd}";
 
-const FONTS: readonly SheetFont[] = ["own", "wider"];
+const FONTS: readonly PageFont[] = ["own", "wider"];
 const WEIGHTS = ["regular", "bold"] as const;
 
 /** Every letter that there is, by its code, of regular and of bold type. Widths in thousandths of the letter size. */
@@ -47,13 +47,13 @@ export function textWidthMm(text: string, sizeMm: number, bold = false): number 
 
 /** A stretch of a text in one font. */
 export interface FontRun {
-  readonly font: SheetFont;
+  readonly font: PageFont;
   readonly text: string;
 }
 
 /** A text, already in the order in which it is seen, by the fonts that print it; a letter that none has as the sign for that. */
 export function fontRuns(text: string, bold: boolean): FontRun[] {
-  const runs: { font: SheetFont; text: string }[] = [];
+  const runs: { font: PageFont; text: string }[] = [];
   for (const letter of composed(text)) {
     const last = runs[runs.length - 1];
     const { font } = letterOf(letter, bold);

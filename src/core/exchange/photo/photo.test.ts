@@ -11,9 +11,9 @@ import { TRACED_FIT } from "../pattern/applyOutline";
 import { proposedAssignment, traced } from "../pattern/trace";
 import { homography, projected } from "./homography";
 import { type GreyImage, greyOf, otsuThreshold, smoothed } from "./image";
+import { paperIn } from "./paperIn";
 import { foundCorners, inOrder, truePlane } from "./planeScale";
 import { flattenedPhoto, shapesInPhoto, USUAL_SEEING } from "./shapes";
-import { sheetIn } from "./sheet";
 
 const [, heath] = DEMO_KNIVES.find(([name]) => name === "heath-field-knife.json")!;
 const layer = pieceLayer(piecesNamed(heath, "blank")[0], AS_DRAWN);
@@ -102,11 +102,11 @@ describe("a drawn figure photographed by a synthetic camera", () => {
         expect(Math.hypot(p.x - ordered[i].x, p.y - ordered[i].y)).toBeLessThan(1.2);
       });
       // Unmarked, a sheet with all its corners in the picture is found by itself.
-      (sheetIn(photo) ?? []).forEach((p, i) => {
+      (paperIn(photo) ?? []).forEach((p, i) => {
         expect(Math.hypot(p.x - ordered[i].x, p.y - ordered[i].y)).toBeLessThan(1.2);
       });
       const whole = ordered.every((p) => p.x > 5 && p.y > 5 && p.x < width - 5 && p.y < height - 5);
-      expect(sheetIn(photo) !== null).toBe(whole);
+      expect(paperIn(photo) !== null).toBe(whole);
       const plane = truePlane(photo, { kind: "paper", corners: found, longMm: 297, shortMm: 210 });
       if (!plane.ok) throw new Error(plane.code);
       const flat = flattenedPhoto(photo, plane.plane);
@@ -172,10 +172,10 @@ describe("a photo's true plane", () => {
       height: 300,
       data: Float32Array.from({ length: 120_000 }, (_, i) => of(i % 400, Math.floor(i / 400))),
     });
-    expect(sheetIn(grey((x, y) => 120 + ((x * 7 + y * 13) % 9)))).toBeNull();
-    expect(sheetIn(grey((x, y) => (x > 60 && y > 50 ? 235 : 90)))).toBeNull();
-    expect(sheetIn(grey((x, y) => (Math.hypot(x - 200, y - 150) < 120 ? 235 : 90)))).toBeNull();
-    expect(sheetIn(grey((x, y) => (x > 60 && x < 340 && y > 50 && y < 250 ? 235 : 90)))).not.toBeNull();
+    expect(paperIn(grey((x, y) => 120 + ((x * 7 + y * 13) % 9)))).toBeNull();
+    expect(paperIn(grey((x, y) => (x > 60 && y > 50 ? 235 : 90)))).toBeNull();
+    expect(paperIn(grey((x, y) => (Math.hypot(x - 200, y - 150) < 120 ? 235 : 90)))).toBeNull();
+    expect(paperIn(grey((x, y) => (x > 60 && x < 340 && y > 50 && y < 250 ? 235 : 90)))).not.toBeNull();
   });
 
   it("is refused of two points in one place, and of corners that no sheet has", () => {

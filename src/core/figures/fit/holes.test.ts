@@ -10,8 +10,8 @@ import { pieceList } from "../pieces/pieceList";
 import { undrilled } from "../pieces/undrilled";
 import { rayThrough } from "../weigh/rayThrough";
 import { boresAsked } from "./boreNeeds";
+import { fitFigures } from "./fitFigures";
 import { type Hole, holesOf } from "./holes";
-import { fitSheet } from "./sheet";
 
 const all: (readonly [string, Design])[] = [...DEMO_KNIVES, ...Object.entries(CONSTRUCTIONS)];
 
@@ -115,7 +115,7 @@ describe("holes of pieces", () => {
     const cap = CONSTRUCTIONS["butt cap as the nut"];
     const tapped = holesOf(cap).filter((h) => h.use === "tap");
     expect(tapped).toMatchObject([{ piece: "tang-end:cap", from: "front" }]);
-    expect(fitSheet(cap).bores.some((b) => b.use === "tap" && b.thread !== null)).toBe(true);
+    expect(fitFigures(cap).bores.some((b) => b.use === "tap" && b.thread !== null)).toBe(true);
 
     const apart = CONSTRUCTIONS["take-down"];
     const { tang } = apart;

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
-import { fitSheet } from "./sheet";
+import { fitFigures } from "./fitFigures";
 
 describe("the whole sheet", () => {
   it.each(Object.keys(CONSTRUCTIONS))("%s: every figure is finite", (name) => {
@@ -10,15 +10,15 @@ describe("the whole sheet", () => {
       else if (value && typeof value === "object")
         for (const [k, v] of Object.entries(value)) finite(v, `${path}.${k}`);
     };
-    finite(fitSheet(CONSTRUCTIONS[name]), name);
+    finite(fitFigures(CONSTRUCTIONS[name]), name);
   });
 });
 
 describe("a wrap on the sheet", () => {
   it("is as long to buy as it is wound, and a tenth and both ends more; none without one", () => {
-    const { wrap } = fitSheet(CONSTRUCTIONS["bare tang in cord"]);
+    const { wrap } = fitFigures(CONSTRUCTIONS["bare tang in cord"]);
     expect(wrap).toMatchObject({ material: "cord-nylon-flat", turns: 92 / 4 });
     expect(wrap!.buyMm).toBeCloseTo(1.1 * wrap!.lengthMm + 300, 6);
-    expect(fitSheet(CONSTRUCTIONS["bare tang"]).wrap).toBeNull();
+    expect(fitFigures(CONSTRUCTIONS["bare tang"]).wrap).toBeNull();
   });
 });

@@ -6,7 +6,7 @@ import type { Design } from "../../knife/design/schema";
 import { leversOf } from "../tune/levers";
 import { weigh } from "../weigh/weigh";
 import {
-  meet,
+  overlaps,
   partLoops,
   partRefOf,
   partRefOfItem,
@@ -24,8 +24,8 @@ describe("what a row, a finding or a change refers to", () => {
   it("is a part by its id, both sides of it, or all of its kind", () => {
     expect(partRefOf({ kind: "scale", number: null, side: "left" })).toBe("scale");
     expect(partRefOf({ kind: "bolster", sort: "rear", side: "pair" })).toBe("bolster:rear");
-    expect(meet("fastener:pin-1", "fastener")).toBe(true);
-    expect(meet("fastener:pin-1", "fastener:pin-12")).toBe(false);
+    expect(overlaps("fastener:pin-1", "fastener")).toBe(true);
+    expect(overlaps("fastener:pin-1", "fastener:pin-12")).toBe(false);
     expect(partRefOfItem(sound, { kind: "fastener", sort: "pin", number: 2 })).toBe("fastener:pin-2");
     expect(partRefOfItem(sound, { kind: "hole", number: 9 })).toBeNull();
   });

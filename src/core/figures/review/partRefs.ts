@@ -17,7 +17,7 @@ import { silhouette } from "../views/silhouette";
 export type PartRef = string;
 
 /** Whether one is the other, or takes it in. */
-export const meet = (a: PartRef, b: PartRef): boolean =>
+export const overlaps = (a: PartRef, b: PartRef): boolean =>
   a === b || a.startsWith(`${b}:`) || b.startsWith(`${a}:`);
 
 /**

@@ -7,8 +7,8 @@ import { layoutOf } from "../../knife/layout/layout";
 import { handleOutline } from "../../knife/shapes/handleOutline";
 import { integrate } from "../weigh/integrate";
 import { faceCells } from "./cells";
-import { extraShapes } from "./extras";
 import { planShapes } from "./plan";
+import { extraShapes } from "./protrusions";
 import { sectionShapes } from "./section";
 import { commonStretches } from "./silhouette";
 

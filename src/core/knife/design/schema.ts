@@ -89,9 +89,9 @@ export type {
   PlanNode,
   ScaleJoint,
   ScalesHandle,
-  Sheet,
   SideGroove,
   StackHandle,
+  Veneer,
   Wrap,
 } from "./record/handle";
 export { NODE_ROLES, PIECE_ROLES } from "./record/handle";

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { putAt, valueAt } from "../../base/record/path";
 import { THREADS } from "../../base/units/threads";
-import { fitSheet } from "../../figures/fit/sheet";
+import { fitFigures } from "../../figures/fit/fitFigures";
 import { FASTENER_KINDS, newFastener } from "../../kinds/fasteners/registry";
 import { BAR_END_KINDS } from "../../kinds/tangEnds/registry";
 import { withEnd, withTang } from "../starts/constructions";
@@ -111,7 +111,7 @@ describe("another thread", () => {
     ["No. 10-24", "#25"],
     ["No. 10-32", "#21"],
   ])("has the tapping drill of %s by its own pitch", (name, drill) => {
-    const tap = fitSheet(take(fastened("cap-screw"), "fasteners.0", name)).bores.find(
+    const tap = fitFigures(take(fastened("cap-screw"), "fasteners.0", name)).bores.find(
       (b) => b.use === "tap",
     )!;
     expect([tap.thread, tap.drill?.name]).toEqual([name, drill]);

@@ -24,7 +24,7 @@ export function dividerStations({ xMm, tiltDeg, dividers }: ScaleJoint): number[
 }
 
 /** Which of several sheets in a joint, from 1; null of a single one. */
-export const sheetNumber = ({ dividers }: ScaleJoint, index: number): number | null =>
+export const veneerNumber = ({ dividers }: ScaleJoint, index: number): number | null =>
   dividers.length > 1 ? index + 1 : null;
 
 /** Where what lies behind a joint begins on the axis: behind its last divider; the joint's own station without any. */

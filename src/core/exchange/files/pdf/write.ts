@@ -1,7 +1,7 @@
 import { jsPDF } from "jspdf";
 import type { Point } from "../../../geometry/curve/bezier";
 import { type Item, PENS } from "../../paper/item";
-import { fontRuns, type SheetFont } from "../../paper/letters";
+import { fontRuns, type PageFont } from "../../paper/letters";
 import type { Page } from "../../paper/page";
 import { corrected, mappedSteps, type Step, stepsOf } from "../../paper/strokes";
 import { FONT_FILES } from "../font/fontFiles";
@@ -9,7 +9,7 @@ import { asSeen } from "../font/seenOrder";
 
 /** TrueType files of the sheets' fonts, in regular and in bold. */
 export type PdfFonts = Readonly<
-  Record<SheetFont, { readonly regular: Uint8Array; readonly bold: Uint8Array }>
+  Record<PageFont, { readonly regular: Uint8Array; readonly bold: Uint8Array }>
 >;
 
 /** Those files, by whatever reads them by their names. */

@@ -4,7 +4,7 @@ import { piecesOf } from "../../../knife/design/handleParts";
 import { materialsIn } from "../../../knife/design/materials";
 import type { PartKey } from "../../../knife/parts/partKey";
 import { pieceNaming, plateNaming } from "../../../knife/shapes/itemNames";
-import { jointsFrontFirst, sheetNumber } from "../../../knife/shapes/scales";
+import { jointsFrontFirst, veneerNumber } from "../../../knife/shapes/scales";
 import { isPressed } from "../../../materials/working";
 import { cutList } from "../../fit/stockList";
 import type { Found } from "../types";
@@ -129,7 +129,7 @@ export const thin: Rule = {
         const number = jointsFrontFirst(handle).findIndex((j) => j.id === id) + 1;
         joint.dividers.forEach(({ thicknessMm: thickMm }, k) => {
           sheets.push({
-            part: { kind: "divider", id, number, sheet: sheetNumber(joint, k), side: "right" },
+            part: { kind: "divider", id, number, sheet: veneerNumber(joint, k), side: "right" },
             subject: id,
             path: `handle.joints.${i}.dividers.${k}.thicknessMm`,
             thickMm,

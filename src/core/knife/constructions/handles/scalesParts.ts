@@ -8,7 +8,7 @@ import type { AssemblyBuilder } from "../../parts/builder";
 import type { PartKey, Side } from "../../parts/partKey";
 import { halfStretches } from "../../shapes/halves";
 import { lengthwiseParts } from "../../shapes/lengthwise";
-import { bolsterJoint, dividerStations, jointsFrontFirst, sheetNumber } from "../../shapes/scales";
+import { bolsterJoint, dividerStations, jointsFrontFirst, veneerNumber } from "../../shapes/scales";
 
 /** Shaped halves, bolsters, liners and scales on both sides of the tang, in that order of precedence. */
 export function addScales(b: AssemblyBuilder, handle: ScalesHandle, body: number): void {
@@ -101,7 +101,7 @@ function addSide(
     const { id, xMm, tiltDeg, dividers } = joint;
     add({ kind: "scale", number: i + 1, side }, material, rest, ahead(xMm, tiltDeg));
     dividerStations(joint).forEach((station, k) => {
-      const key = { kind: "divider", id, number: i + 1, sheet: sheetNumber(joint, k), side } as const;
+      const key = { kind: "divider", id, number: i + 1, sheet: veneerNumber(joint, k), side } as const;
       add(key, dividers[k].material, rest, ahead(station, tiltDeg));
     });
     material = joint[side];

@@ -11,7 +11,7 @@ import {
   dividerStations,
   jointsFrontFirst,
   linersThickness,
-  sheetNumber,
+  veneerNumber,
 } from "../../shapes/scales";
 import type { Layout } from "../../shapes/types";
 import type { GluedAreas } from "./kind";
@@ -27,7 +27,7 @@ export function scalePieces(handle: ScalesHandle, layout: Layout): Workpiece[] {
     const number = joints.length > 0 ? i + 1 : null;
     pieces.push(...sides((side) => ({ kind: "scale", number, side }), of, thick, slab));
     next?.dividers.forEach(({ thicknessMm, material }, k) => {
-      const key = { kind: "divider", id: next.id, number: i + 1, sheet: sheetNumber(next, k) } as const;
+      const key = { kind: "divider", id: next.id, number: i + 1, sheet: veneerNumber(next, k) } as const;
       const [parts, leftParts] = SIDES.map((side) => [partId({ ...key, side })]);
       // It lies along its joint, which leans.
       const across = leaning(dividerStations(next)[k], thicknessMm, next.tiltDeg);

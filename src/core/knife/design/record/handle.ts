@@ -92,7 +92,7 @@ const bolster = z.strictObject({
 });
 
 /** A sheet in a joint, its thickness measured across it. */
-const sheet = z.strictObject({ material: materialId, thicknessMm: mm(0.1, 30) });
+const veneer = z.strictObject({ material: materialId, thicknessMm: mm(0.1, 30) });
 
 /** Where one segment of the scales ends and the next begins, the same on both sides. */
 const joint = z.strictObject({
@@ -100,7 +100,7 @@ const joint = z.strictObject({
   xMm: station,
   tiltDeg: between(-60, 60),
   /** Sheets between the segments, the foremost first. */
-  dividers: z.array(sheet).check(z.maxLength(6)),
+  dividers: z.array(veneer).check(z.maxLength(6)),
   /** Materials of the segments behind it. */
   right: materialId,
   left: materialId,
@@ -115,7 +115,7 @@ const lengthwise = z.strictObject({
   /** Below it: of both scales, or of the blocks. */
   material: materialId,
   /** A sheet in the joint, its thickness measured straight up. */
-  divider: z.nullable(sheet),
+  divider: z.nullable(veneer),
 });
 
 /** A pair of metal halves on a full tang, at one end, of a shape of their own; where there is no tang they meet. */
@@ -217,7 +217,7 @@ export type PlanNode = z.infer<typeof planNode>;
 export type FacetCount = (typeof FACET_COUNTS)[number];
 export type Bolster = z.infer<typeof bolster>;
 export type ScaleJoint = z.infer<typeof joint>;
-export type Sheet = z.infer<typeof sheet>;
+export type Veneer = z.infer<typeof veneer>;
 export type CurvePoint = z.infer<typeof curvePoint>;
 export type Lengthwise = z.infer<typeof lengthwise>;
 export type Half = z.infer<typeof half>;

@@ -2,9 +2,9 @@
 import { Box, Button, Flex, Stack, Text } from "@chakra-ui/react";
 import { Download } from "lucide-react";
 import { printLengthPlain, type UnitSystem } from "@/core/base/units/print";
-import type { LaidSheet } from "@/core/exchange/cutting/cutJob";
+import type { LaidPanel } from "@/core/exchange/cutting/cutJob";
 import type { Cuttable } from "@/core/exchange/cutting/cuttable";
-import type { StockSheet } from "@/core/exchange/cutting/stockSheet";
+import type { Panel } from "@/core/exchange/cutting/panel";
 import { DRAWING_FORMATS, type DrawingFormatId } from "@/core/exchange/files/drawings";
 import { pathData } from "@/core/exchange/files/svg/write";
 import type { Drawing } from "@/core/geometry/contours/drawing";
@@ -17,11 +17,11 @@ import { useWorkerQuery } from "../kit/useWorkerQuery";
 /** What is cut of one knife or several, and the sheets that it is cut from. */
 export interface StockJob {
   readonly knives: readonly (readonly Cuttable[])[];
-  readonly stock: StockSheet;
+  readonly stock: Panel;
 }
 
 /** The pieces laid out on sheets of stock, worked out in a worker. */
-export function StockSheets({
+export function PanelLayout({
   job,
   units,
   format,
@@ -96,7 +96,7 @@ function StockView({
   number,
   onSave,
 }: {
-  sheet: LaidSheet;
+  sheet: LaidPanel;
   /** Its material and thickness. */
   of: string;
   widthMm: number;

@@ -9,7 +9,7 @@ import { assembleDrawn } from "./drawn";
 import { silhouette } from "./silhouette";
 
 /** A part that does not follow the handle's outline, from the side. */
-export interface ExtraShape {
+export interface Protrusion {
   readonly id: string;
   readonly material: string;
   /** Inside other parts: drawn as hidden lines. */
@@ -20,7 +20,7 @@ export interface ExtraShape {
 }
 
 /** The extra shapes of a design as it is drawn. */
-export const drawnExtras = remembered((design: Design) => extraShapes(design, assembleDrawn(design)));
+export const drawnProtrusions = remembered((design: Design) => extraShapes(design, assembleDrawn(design)));
 
 /** A circle of chords. */
 function circle(at: { xMm: number; yMm: number }, radiusMm: number): Point[] {
@@ -71,16 +71,16 @@ const STEPS = { usual: 40, small: 16 };
  * Shaped pieces, rings, fittings of the guard, imported guards, and what holds a hidden tang at its end: what the
  * outlines of blade, handle and plate guard do not show.
  */
-export function extraShapes(design: Design, { regions, parts }: Assembly): ExtraShape[] {
+export function extraShapes(design: Design, { regions, parts }: Assembly): Protrusion[] {
   const rings = design.handle.kind === "stack" ? design.handle.rings : [];
-  const shapes: ExtraShape[] = rings.map((r) => ({
+  const shapes: Protrusion[] = rings.map((r) => ({
     id: r.id,
     material: r.material,
     hidden: false,
     covers: false,
     loops: [circle(r, r.boreMm / 2 + r.wallMm), circle(r, r.boreMm / 2)],
   }));
-  const heads: ExtraShape[] = [];
+  const heads: Protrusion[] = [];
   for (const part of [...parts].reverse()) {
     const shown = part.materials.length > 0 ? shownOf(design, part) : null;
     const of = part.regions.map((r) => regions[r]);

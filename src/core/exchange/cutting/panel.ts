@@ -9,7 +9,7 @@ export interface Wanted {
 }
 
 /** The sheet that is cut from, the distance that is kept between pieces, and the rim that is left free, mm. */
-export interface StockSheet {
+export interface Panel {
   readonly widthMm: number;
   readonly heightMm: number;
   readonly gapMm: number;

@@ -21,7 +21,7 @@ import { type TangStress, tangStress } from "./strength";
 import { tangWalls, thinnest, thinnestScale, type Wall } from "./walls";
 
 /** One kind of hole to drill: its drill as sold, and the nearest that the shop has. */
-export interface Bore {
+export interface DrillListRow {
   readonly owners: readonly BoreOwner[];
   readonly use: BoreUse;
   readonly nominalMm: number;
@@ -34,8 +34,8 @@ export interface Bore {
   readonly thread: string | null;
 }
 
-export interface FitSheet {
-  readonly bores: readonly Bore[];
+export interface FitFigures {
+  readonly bores: readonly DrillListRow[];
   /** Every hole by the piece that it is in. */
   readonly holes: readonly Hole[];
   readonly pins: readonly PinPlace[];
@@ -63,10 +63,10 @@ export interface FitSheet {
 }
 
 /** Kinds of hole in the order they are drilled: through holes first, then taps, then counterbores, the tang's hole first. */
-function boreKinds(design: Design): Bore[] {
+function boreKinds(design: Design): DrillListRow[] {
   const { fitUp } = design;
   const owned = ownedDrills(design.workshop.drills);
-  const bores: Bore[] = [];
+  const bores: DrillListRow[] = [];
   for (const { owner, bore } of boresAsked(design)) {
     const { use, nominalMm } = bore;
     const { drill, thread, wantedMm } = drilledFor(design, bore);
@@ -108,7 +108,7 @@ function boreKinds(design: Design): Bore[] {
 }
 
 /** Everything to measure, drill, cut and mix for a design that can be built. mm, mm³, ml, g, N, MPa. */
-export function fitSheet(design: Design): FitSheet {
+export function fitFigures(design: Design): FitFigures {
   const pins = pinLayout(design);
   const walls = tangWalls(design);
   return {
@@ -138,7 +138,7 @@ export function fitSheet(design: Design): FitSheet {
   };
 }
 
-function wrapOf(design: Design): FitSheet["wrap"] {
+function wrapOf(design: Design): FitFigures["wrap"] {
   const { wrap } = design.handle;
   return wrap && { material: wrap.material, ...wrapPlan(layoutOf(design), wrap) };
 }

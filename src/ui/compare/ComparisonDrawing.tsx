@@ -19,7 +19,7 @@ const MOST_PX_PER_MM = 3.4;
 const ROW_PX = { name: 22, below: 18 };
 
 /** Knives one over the other to one scale, their datums in one line, each with its balance window. */
-export function BesideDrawing({ columns }: { columns: readonly Column[] }) {
+export function ComparisonDrawing({ columns }: { columns: readonly Column[] }) {
   const units = useUnits();
   const extents = columns.map((c) => knifeExtent(c.design));
   const xLow = Math.min(...extents.map((e) => e.xLow));

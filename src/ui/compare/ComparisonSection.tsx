@@ -1,26 +1,26 @@
 "use client";
 import { Button, Flex, Link, NativeSelect, Text } from "@chakra-ui/react";
 import { X } from "lucide-react";
-import { MOST_BESIDE, putBeside } from "@/store/beside";
+import { changeComparison, MOST_COMPARED } from "@/store/comparison";
 import type { Column } from "../cost/column";
 import { Note, Section } from "../report/Section";
 import { useBench } from "../session/BenchContext";
-import { BesideDrawing } from "./BesideDrawing";
+import { ComparisonDrawing } from "./ComparisonDrawing";
 import { type Choice, keyOf } from "./useColumns";
 
 /** What lies side by side, drawn with the datum in one line; more can be laid beside, or taken away. */
-export function BesideSection(props: { columns: readonly Column[]; choices: readonly Choice[] }) {
+export function ComparisonSection(props: { columns: readonly Column[]; choices: readonly Choice[] }) {
   const { columns, choices } = props;
   const { knifeId } = useBench();
   const shown = new Set(columns.map((c) => c.key));
-  const free = choices.filter((c) => !shown.has(keyOf(c.beside)));
-  const full = columns.length >= MOST_BESIDE;
+  const free = choices.filter((c) => !shown.has(keyOf(c.compared)));
+  const full = columns.length >= MOST_COMPARED;
   const add = (key: string) => {
-    const choice = free.find((c) => keyOf(c.beside) === key);
-    if (choice) void putBeside(knifeId, (now) => [...now, choice.beside]);
+    const choice = free.find((c) => keyOf(c.compared) === key);
+    if (choice) void changeComparison(knifeId, (now) => [...now, choice.compared]);
   };
   const take = (column: Column) =>
-    void putBeside(knifeId, (now) => now.filter((b) => keyOf(b) !== column.key));
+    void changeComparison(knifeId, (now) => now.filter((b) => keyOf(b) !== column.key));
   const groups = [
     { id: "variants", name: "Variants of this knife" },
     { id: "knives", name: "On the rack" },
@@ -41,7 +41,7 @@ export function BesideSection(props: { columns: readonly Column[]; choices: read
               return list.length === 0 ? null : (
                 <optgroup key={id} label={name}>
                   {list.map((c) => (
-                    <option key={keyOf(c.beside)} value={keyOf(c.beside)}>
+                    <option key={keyOf(c.compared)} value={keyOf(c.compared)}>
                       {c.name}
                     </option>
                   ))}
@@ -52,7 +52,7 @@ export function BesideSection(props: { columns: readonly Column[]; choices: read
           <NativeSelect.Indicator />
         </NativeSelect.Root>
         {columns
-          .filter((c) => c.beside)
+          .filter((c) => c.compared)
           .map((c) => (
             <Button
               key={c.key}
@@ -67,7 +67,7 @@ export function BesideSection(props: { columns: readonly Column[]; choices: read
           ))}
         {full && <Text color="graphite">Four lie side by side: take one away to lay another.</Text>}
       </Flex>
-      <BesideDrawing columns={columns} />
+      <ComparisonDrawing columns={columns} />
       {columns.length === 1 && (
         <Note>
           Lay a knife of the rack or a variant beside this one.{" "}

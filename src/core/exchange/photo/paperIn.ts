@@ -13,7 +13,7 @@ const FILLED_SHARE = [0.9, 1.08] as const;
 const REACH_SHARE = 0.012;
 
 /** The corners of the largest light sheet in a photo, in its own pixels; null where there is none to see. */
-export function sheetIn(image: GreyImage): Point[] | null {
+export function paperIn(image: GreyImage): Point[] | null {
   const by = Math.max(1, Math.ceil(Math.max(image.width, image.height) / SMALL_PX));
   const small = shrunk(image, by);
   const [found] = contours()

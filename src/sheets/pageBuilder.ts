@@ -13,7 +13,7 @@ import { type PaperChoice, type PaperSetup, setupOf } from "@/core/exchange/pape
 import { laidOut, laidOutProposed, type NamedFigure } from "@/core/exchange/paper/tile";
 import { wrapped } from "@/core/exchange/paper/wrapped";
 import type { Bill } from "@/core/figures/cost/bill";
-import { type FitSheet, fitSheet } from "@/core/figures/fit/sheet";
+import { type FitFigures, fitFigures } from "@/core/figures/fit/fitFigures";
 import type { MassReport } from "@/core/figures/weigh/report";
 import { materialsIn } from "@/core/knife/design/materials";
 import type { Design } from "@/core/knife/design/schema";
@@ -42,11 +42,11 @@ export interface SheetSource {
 }
 
 /** The same with what the sheets ask for again and again. */
-export class SheetMaker {
+export class PageBuilder {
   readonly materialOf: ReturnType<typeof materialsIn>;
   readonly setup: PaperSetup;
   readonly widthMm: number;
-  private sheet: FitSheet | null = null;
+  private sheet: FitFigures | null = null;
 
   constructor(readonly source: SheetSource) {
     this.materialOf = materialsIn(source.design);
@@ -54,8 +54,8 @@ export class SheetMaker {
     this.widthMm = roomOf(this.setup, "titled").widthMm;
   }
 
-  get fit(): FitSheet {
-    this.sheet ??= fitSheet(this.source.design);
+  get fit(): FitFigures {
+    this.sheet ??= fitFigures(this.source.design);
     return this.sheet;
   }
 
