@@ -86,37 +86,13 @@ export function BalanceDrawing(props: {
           </g>
         )}
         <Ruler scale={scale} y={base + 22} fromMm={e.xLow} toMm={e.xHigh} units={units} />
-        {report && <BalanceMark x={x(report.balanceMm)} y={base} />}
         {report && (
-          <DrawnText x={x(report.balanceMm)} y={base + 54} size={13} bold anchor="middle" tint="bronze">
-            {printLength(report.balanceMm, units)}
-          </DrawnText>
+          <BalanceAt xPx={x(report.balanceMm)} base={base} says={printLength(report.balanceMm, units)} />
         )}
         {percussion !== null && percussion > e.xLow && percussion < e.xHigh && (
-          <g>
-            <path
-              d={`M${x(percussion)} ${scale.originY - 14}v28M${x(percussion) - 5} ${scale.originY - 9}l5 -5l5 5M${x(percussion) - 5} ${scale.originY + 9}l5 5l5 -5`}
-              fill="none"
-              stroke={color("violet")}
-              strokeWidth="2"
-            />
-            <DrawnText x={x(percussion) + 9} y={scale.originY - 8} size={12}>
-              percussion
-            </DrawnText>
-          </g>
+          <PercussionAt xPx={x(percussion)} axisPx={scale.originY} />
         )}
-        <rect
-          x={x(gripMm) - 16}
-          y={scale.originY - 25}
-          width="32"
-          height="15"
-          rx="2"
-          fill={color("sheet")}
-          opacity="0.9"
-        />
-        <DrawnText x={x(gripMm)} y={scale.originY - 13} size={12} anchor="middle">
-          grip
-        </DrawnText>
+        <GripLabel xPx={x(gripMm)} axisPx={scale.originY} />
         <DragPoint
           id="grip"
           at={{ x: gripMm, y: 0 }}
@@ -127,5 +103,44 @@ export function BalanceDrawing(props: {
         />
       </svg>
     </div>
+  );
+}
+
+function BalanceAt({ xPx, base, says }: { xPx: number; base: number; says: string }) {
+  return (
+    <>
+      <BalanceMark x={xPx} y={base} />
+      <DrawnText x={xPx} y={base + 54} size={13} bold anchor="middle" tint="bronze">
+        {says}
+      </DrawnText>
+    </>
+  );
+}
+
+function PercussionAt({ xPx, axisPx }: { xPx: number; axisPx: number }) {
+  const [left, above, under] = [xPx - 5, axisPx - 9, axisPx + 9];
+  return (
+    <g>
+      <path
+        d={`M${xPx} ${axisPx - 14}v28M${left} ${above}l5 -5l5 5M${left} ${under}l5 5l5 -5`}
+        fill="none"
+        stroke={color("violet")}
+        strokeWidth="2"
+      />
+      <DrawnText x={xPx + 9} y={axisPx - 8} size={12}>
+        percussion
+      </DrawnText>
+    </g>
+  );
+}
+
+function GripLabel({ xPx, axisPx }: { xPx: number; axisPx: number }) {
+  return (
+    <>
+      <rect x={xPx - 16} y={axisPx - 25} width="32" height="15" rx="2" fill={color("sheet")} opacity="0.9" />
+      <DrawnText x={xPx} y={axisPx - 13} size={12} anchor="middle">
+        grip
+      </DrawnText>
+    </>
   );
 }

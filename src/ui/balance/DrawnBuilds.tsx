@@ -19,7 +19,6 @@ const BINS = 24;
 /** Builds drawn at random in a worker, reported as they are drawn, until they are all there or it is called off. */
 export function DrawnBuilds() {
   const design = useSettledDesign();
-  const units = useUnits();
   const [count, setCount] = useState<number>(COUNTS[1]);
   const [drawn, setDrawn] = useState(0);
   const { busy, failed, answer, begin, cancel } = useTask<Sampled>();
@@ -27,88 +26,107 @@ export function DrawnBuilds() {
     setDrawn(0);
     void begin(design, (s) => s.sample(design, count, 1, proxy(setDrawn)));
   };
-  const builds = answer?.value;
-  const shown = useMemo(
-    () => (builds ? histogram(builds.balances, units === "metric" ? 1 : MM_PER_INCH) : null),
-    [builds, units],
-  );
   return (
     <>
       <Flex gap="2" align="center" wrap="wrap">
-        <NativeSelect.Root size="sm" width="120px" disabled={busy}>
-          <NativeSelect.Field
-            bg="sheet"
-            aria-label="How many builds"
-            value={String(count)}
-            onChange={(e) => setCount(Number(e.target.value))}
-          >
-            {COUNTS.map((n) => (
-              <option key={n} value={n}>
-                {n.toLocaleString("en")}
-              </option>
-            ))}
-          </NativeSelect.Field>
-          <NativeSelect.Indicator />
-        </NativeSelect.Root>
+        <CountChoice count={count} disabled={busy} onChange={setCount} />
         <Button size="sm" disabled={busy} onClick={() => void draw()}>
           Simulate builds at random
         </Button>
-        {busy && (
-          <>
-            <Progress.Root
-              size="sm"
-              w="180px"
-              value={(100 * drawn) / count}
-              aria-label="Builds drawn"
-              data-testid="draw-progress"
-            >
-              <Progress.Track>
-                <Progress.Range bg="ink" />
-              </Progress.Track>
-            </Progress.Root>
-            <Button size="sm" variant="outline" onClick={cancel}>
-              Cancel
-            </Button>
-          </>
-        )}
+        {busy && <Drawing share={drawn / count} onCancel={cancel} />}
       </Flex>
       {failed && (
         <Text color="fault">The builds could not be simulated. Nothing was changed; try it again.</Text>
       )}
-      {builds && shown && (
+      {answer && (
         <>
           {answer.of !== design && <Text color="warn">The design has changed since.</Text>}
-          <Fact name={`Of ${builds.count.toLocaleString("en")} simulated, 9 of 10 balance between`}>
-            {printLength(builds.balanceMm.p5, units)} and {printLength(builds.balanceMm.p95, units)}
-          </Fact>
-          <Fact name="and weigh between">
-            {printMass(builds.massG.p5, units)} and {printMass(builds.massG.p95, units)}
-          </Fact>
-          <Box h="180px" role="img" aria-label="Balance of the builds" data-testid="spread-chart">
-            <ResponsiveContainer>
-              <BarChart data={shown.bins} margin={{ top: 6, right: 12, bottom: 20, left: 0 }}>
-                <CartesianGrid stroke={color("rule")} vertical={false} />
-                <XAxis
-                  dataKey="at"
-                  type="number"
-                  domain={shown.ends}
-                  ticks={evenTicks(...shown.ends)}
-                  tickFormatter={(v: number) => String(v).replace("-", "−")}
-                  stroke={color("graphite")}
-                  label={{
-                    value: units === "metric" ? "balance, mm" : "balance, in",
-                    position: "insideBottom",
-                    offset: -12,
-                    fill: color("graphite"),
-                  }}
-                />
-                <YAxis stroke={color("graphite")} width={48} />
-                <Bar dataKey="builds" fill={color("bronze")} isAnimationActive={false} />
-              </BarChart>
-            </ResponsiveContainer>
-          </Box>
+          <BuildsDrawn builds={answer.value} />
         </>
       )}
+    </>
+  );
+}
+
+function CountChoice(props: { count: number; disabled: boolean; onChange: (to: number) => void }) {
+  return (
+    <NativeSelect.Root size="sm" width="120px" disabled={props.disabled}>
+      <NativeSelect.Field
+        bg="sheet"
+        aria-label="How many builds"
+        value={String(props.count)}
+        onChange={(e) => props.onChange(Number(e.target.value))}
+      >
+        {COUNTS.map((n) => (
+          <option key={n} value={n}>
+            {n.toLocaleString("en")}
+          </option>
+        ))}
+      </NativeSelect.Field>
+      <NativeSelect.Indicator />
+    </NativeSelect.Root>
+  );
+}
+
+/** How far the drawing is, 0 to 1. */
+function Drawing({ share, onCancel }: { share: number; onCancel: () => void }) {
+  return (
+    <>
+      <Progress.Root
+        size="sm"
+        w="180px"
+        value={100 * share}
+        aria-label="Builds drawn"
+        data-testid="draw-progress"
+      >
+        <Progress.Track>
+          <Progress.Range bg="ink" />
+        </Progress.Track>
+      </Progress.Root>
+      <Button size="sm" variant="outline" onClick={onCancel}>
+        Cancel
+      </Button>
+    </>
+  );
+}
+
+/** Between what nine of ten weigh and balance, and how the balances lie. */
+function BuildsDrawn({ builds }: { builds: Sampled }) {
+  const units = useUnits();
+  const metric = units === "metric";
+  const shown = useMemo(() => histogram(builds.balances, metric ? 1 : MM_PER_INCH), [builds, metric]);
+  const label = {
+    value: metric ? "balance, mm" : "balance, in",
+    position: "insideBottom",
+    offset: -12,
+    fill: color("graphite"),
+  } as const;
+  return (
+    <>
+      <Fact name={`Of ${builds.count.toLocaleString("en")} simulated, 9 of 10 balance between`}>
+        {printLength(builds.balanceMm.p5, units)} and {printLength(builds.balanceMm.p95, units)}
+      </Fact>
+      <Fact name="and weigh between">
+        {printMass(builds.massG.p5, units)} and {printMass(builds.massG.p95, units)}
+      </Fact>
+      <Box h="180px" role="img" aria-label="Balance of the builds" data-testid="spread-chart">
+        <ResponsiveContainer>
+          <BarChart data={shown.bins} margin={{ top: 6, right: 12, bottom: 20, left: 0 }}>
+            <CartesianGrid stroke={color("rule")} vertical={false} />
+            <XAxis
+              dataKey="at"
+              type="number"
+              domain={shown.ends}
+              ticks={evenTicks(...shown.ends)}
+              tickFormatter={(v: number) => String(v).replace("-", "−")}
+              stroke={color("graphite")}
+              label={label}
+            />
+            <YAxis stroke={color("graphite")} width={48} />
+            <Bar dataKey="builds" fill={color("bronze")} isAnimationActive={false} />
+          </BarChart>
+        </ResponsiveContainer>
+      </Box>
     </>
   );
 }

@@ -31,42 +31,60 @@ const FORMS = RECORDS.flatMap(({ kind, starts }) =>
 type Picked = { readonly form: string } | { readonly like: string };
 
 const FIRST: Picked = { form: FORMS[0].id };
+const NONE: readonly never[] = [];
 
-/** Begins a knife: a form, or one like another on the rack; four lengths; a name. */
-export function NewKnife() {
+/** What is being begun: what is picked, its sizes, its name, its weight, and putting it on the rack. */
+function useBeginning() {
   const [picked, setPicked] = useState<Picked>(FIRST);
   const [sizes, setSizes] = useState<Readonly<Record<string, number>>>({});
   const [typed, setTyped] = useState<string | null>(null);
   const router = useRouter();
-  const rack = useKept(readableKnives, []);
+  const rack = useKept(readableKnives, []) ?? NONE;
   const workshop = usePresentWorkshop();
-  useEffect(() => {
-    // Without one a knife begins in a plain shop; Fit-up offers to let it follow the maker's.
-    firstWorkshop().catch((e: unknown) => console.error("the workshop could not be opened", e));
-  }, []);
   const forms = useMemo(() => FORMS.map((form) => form.begin()), []);
-  const base = useMemo(() => baseOf(picked, forms, rack ?? []), [picked, forms, rack]);
+  const base = useMemo(() => baseOf(picked, forms, rack), [picked, forms, rack]);
   const spec = base && viewsOf(base).sizes;
   const design = useMemo(() => base && (spec?.resized(base, sizes) ?? base), [base, spec, sizes]);
   const asked = useMemo(() => (design ? [design] : []), [design]);
   const answers = useWorkerQueries(createWeigher, asked, (s, d) => s.weigh(d));
-  const answer = design ? answers.get(design) : undefined;
   const name = typed ?? base?.name ?? "";
+  return {
+    picked,
+    pick: (to: Picked) => {
+      setPicked(to);
+      setSizes({});
+      setTyped(null);
+    },
+    forms,
+    rack,
+    base,
+    design,
+    fields: spec?.fields ?? [],
+    setSize: (key: string, mm: number) => setSizes((before) => ({ ...before, [key]: mm })),
+    name,
+    setName: setTyped,
+    answer: design ? answers.get(design) : undefined,
+    begin: async (view: "" | "?view=pattern") => {
+      if (!design) return;
+      // One like another keeps what that one says of its shop.
+      const record = await addKnife({
+        ...(workshop && "form" in picked ? movedInto(design, workshop) : design),
+        name: freeName(name.trim() || design.name, await takenNames()),
+      });
+      router.push(`/knife/${record.id}${view}`);
+    },
+  };
+}
+type Beginning = ReturnType<typeof useBeginning>;
 
-  const pick = (to: Picked) => {
-    setPicked(to);
-    setSizes({});
-    setTyped(null);
-  };
-  const begin = async (view: "" | "?view=pattern") => {
-    if (!design) return;
-    // One like another keeps what that one says of its shop.
-    const record = await addKnife({
-      ...(workshop && "form" in picked ? movedInto(design, workshop) : design),
-      name: freeName(name.trim() || design.name, await takenNames()),
-    });
-    router.push(`/knife/${record.id}${view}`);
-  };
+/** Begins a knife: a form, or one like another on the rack; four lengths; a name. */
+export function NewKnife() {
+  const beginning = useBeginning();
+  const { picked, pick, forms } = beginning;
+  useEffect(() => {
+    // Without one a knife begins in a plain shop; Fit-up offers to let it follow the maker's.
+    firstWorkshop().catch((e: unknown) => console.error("the workshop could not be opened", e));
+  }, []);
   return (
     <Flex direction="column" minH="100vh">
       <Header />
@@ -99,57 +117,62 @@ export function NewKnife() {
               />
             ))}
           </Grid>
-          <Stack
-            as="section"
-            aria-label="Its sizes"
-            w={{ base: "full", lg: "340px" }}
-            bg="sheet"
-            borderWidth="1px"
-            borderRadius="md"
-            p="4"
-            gap="3"
-          >
-            <Heading as="h2" size="md" fontWeight="600">
-              {base ? base.name : "…"}
-            </Heading>
-            <LikeOne
-              rack={rack ?? []}
-              value={"like" in picked ? picked.like : ""}
-              onPick={(id) => pick(id ? { like: id } : FIRST)}
-            />
-            <NameField value={name} onType={setTyped} />
-            {design &&
-              spec?.fields.map(({ key, label, low, high, of }) => (
-                <LengthField
-                  key={key}
-                  label={label}
-                  mm={of(design)}
-                  min={low}
-                  max={high}
-                  onChange={(mm) => setSizes((before) => ({ ...before, [key]: mm }))}
-                />
-              ))}
-            <StartFigures answer={answer} />
-            <Button onClick={() => void attempt("No knife was begun", () => begin(""))} disabled={!design}>
-              Begin this knife
-            </Button>
-            {(!design || viewsOf(design).places.pattern) && (
-              <Button
-                variant="outline"
-                disabled={!design}
-                onClick={() => void attempt("No knife was begun", () => begin("?view=pattern"))}
-              >
-                Begin it from a pattern
-              </Button>
-            )}
-            <Text color="graphite" fontSize="sm">
-              It goes on the rack at once; everything can be changed on the bench.
-            </Text>
-          </Stack>
+          <SizesPanel beginning={beginning} />
         </Flex>
         <Box h="4" />
       </Stack>
     </Flex>
+  );
+}
+
+/** What it is like, its name and its sizes, what it weighs so, and how it is begun. */
+function SizesPanel({ beginning }: { beginning: Beginning }) {
+  const { picked, pick, rack, base, design, fields, setSize, name, setName, answer, begin } = beginning;
+  const beginIn = (view: "" | "?view=pattern") => () => void attempt("No knife was begun", () => begin(view));
+  return (
+    <Stack
+      as="section"
+      aria-label="Its sizes"
+      w={{ base: "full", lg: "340px" }}
+      bg="sheet"
+      borderWidth="1px"
+      borderRadius="md"
+      p="4"
+      gap="3"
+    >
+      <Heading as="h2" size="md" fontWeight="600">
+        {base ? base.name : "…"}
+      </Heading>
+      <LikeOne
+        rack={rack}
+        value={"like" in picked ? picked.like : ""}
+        onPick={(id) => pick(id ? { like: id } : FIRST)}
+      />
+      <NameField value={name} onType={setName} />
+      {design &&
+        fields.map(({ key, label, low, high, of }) => (
+          <LengthField
+            key={key}
+            label={label}
+            mm={of(design)}
+            min={low}
+            max={high}
+            onChange={(mm) => setSize(key, mm)}
+          />
+        ))}
+      <StartFigures answer={answer} />
+      <Button onClick={beginIn("")} disabled={!design}>
+        Begin this knife
+      </Button>
+      {(!design || viewsOf(design).places.pattern) && (
+        <Button variant="outline" disabled={!design} onClick={beginIn("?view=pattern")}>
+          Begin it from a pattern
+        </Button>
+      )}
+      <Text color="graphite" fontSize="sm">
+        It goes on the rack at once; everything can be changed on the bench.
+      </Text>
+    </Stack>
   );
 }
 

@@ -1,6 +1,6 @@
 "use client";
 import { Box, Button, Table, Text } from "@chakra-ui/react";
-import { useState } from "react";
+import { type ReactNode, useState } from "react";
 import { ROUNDING } from "@/core/base/tolerances";
 import {
   measureOf,
@@ -65,7 +65,7 @@ function rowsIn(units: UnitSystem, currency: string): Row[] {
       name: "Materials",
       of: (c) => priced(c, (b) => b.materials),
       print: money,
-      note: notWhole,
+      note: incomplete,
       none: "no price",
     },
     { name: "Time", of: (c) => c.bill?.minutes ?? null, print: printMinutes },
@@ -73,7 +73,7 @@ function rowsIn(units: UnitSystem, currency: string): Row[] {
       name: "Total cost",
       of: (c) => priced(c, (b) => b.total),
       print: money,
-      note: notWhole,
+      note: incomplete,
       none: "no price",
     },
   ];
@@ -84,8 +84,8 @@ const priced = (c: Column, of: (bill: NonNullable<Column["bill"]>) => number) =>
   c.bill && (of(c.bill) > 0 || c.bill.unpriced.length === 0) ? of(c.bill) : null;
 
 /** What of the bill is not in its sum. */
-const notWhole = (c: Column) =>
-  c.bill && c.bill.unpriced.length > 0 ? `not whole: ${c.bill.unpriced.length} without a price` : null;
+const incomplete = (c: Column) =>
+  c.bill && c.bill.unpriced.length > 0 ? `incomplete: ${c.bill.unpriced.length} without a price` : null;
 
 const onBlade = (mm: number | null | undefined, lengthMm: number) =>
   mm !== null && mm !== undefined && mm > 0 && mm < lengthMm ? mm : null;
@@ -95,14 +95,10 @@ const FEW = 12;
 
 /** The table with differences: figures first, then what is made differently. */
 export function CompareTable({ columns }: { columns: readonly Column[] }) {
-  const units = useUnits();
-  const { currency } = useShop();
-  const rows = rowsIn(units, currency);
   const traits = differingTraits(columns.map((c) => c.design));
   const inputs = differingInputs(columns.map((c) => c.design));
   const [all, setAll] = useState(false);
-  const shown = all ? inputs : inputs.slice(0, FEW);
-  const [first, ...others] = columns;
+  const [, ...others] = columns;
   return (
     <Section id="figures" title="In figures">
       <Box overflowX="auto">
@@ -122,50 +118,8 @@ export function CompareTable({ columns }: { columns: readonly Column[] }) {
             </Table.Row>
           </Table.Header>
           <Table.Body>
-            {rows.map((row) => {
-              const base = row.of(first);
-              return (
-                <Table.Row key={row.name} bg="transparent">
-                  <Table.Cell as="th" fontWeight="400" color="graphite">
-                    {row.name}
-                  </Table.Cell>
-                  {columns.map((c) => (
-                    <Figure
-                      key={c.key}
-                      value={row.of(c)}
-                      base={c === first ? null : base}
-                      print={row.print}
-                      none={c.report ? (row.none ?? "–") : "–"}
-                      note={row.note?.(c) ?? null}
-                    />
-                  ))}
-                </Table.Row>
-              );
-            })}
-            {traits.map((t) => (
-              <Table.Row key={t} bg="transparent" data-testid="trait">
-                <Table.Cell as="th" fontWeight="400" color="graphite">
-                  {TRAIT_WORDS[t]}
-                </Table.Cell>
-                {columns.map((c) => (
-                  <Table.Cell key={c.key} textAlign="end">
-                    {traitValueWords(traitOf(c.design, t), units, materialsIn(c.design))}
-                  </Table.Cell>
-                ))}
-              </Table.Row>
-            ))}
-            {shown.map(({ path, values }) => (
-              <Table.Row key={path} bg="transparent" data-testid="input">
-                <Table.Cell as="th" fontWeight="400" color="graphite">
-                  {inputWords(path)}
-                </Table.Cell>
-                {columns.map((c, i) => (
-                  <Table.Cell key={c.key} textAlign="end">
-                    {inputValueWords(path, values[i], units, materialsIn(c.design))}
-                  </Table.Cell>
-                ))}
-              </Table.Row>
-            ))}
+            <FigureRows columns={columns} />
+            <MadeRows columns={columns} traits={traits} inputs={all ? inputs : inputs.slice(0, FEW)} />
           </Table.Body>
         </Table.Root>
       </Box>
@@ -184,6 +138,72 @@ export function CompareTable({ columns }: { columns: readonly Column[] }) {
         </Button>
       )}
     </Section>
+  );
+}
+
+function NamedRow({ name, testId, children }: { name: string; testId?: string; children: ReactNode }) {
+  return (
+    <Table.Row bg="transparent" data-testid={testId}>
+      <Table.Cell as="th" fontWeight="400" color="graphite">
+        {name}
+      </Table.Cell>
+      {children}
+    </Table.Row>
+  );
+}
+
+function FigureRows({ columns }: { columns: readonly Column[] }) {
+  const units = useUnits();
+  const { currency } = useShop();
+  const [first] = columns;
+  return rowsIn(units, currency).map((row) => {
+    const base = row.of(first);
+    return (
+      <NamedRow key={row.name} name={row.name}>
+        {columns.map((c) => (
+          <Figure
+            key={c.key}
+            value={row.of(c)}
+            base={c === first ? null : base}
+            print={row.print}
+            none={c.report ? (row.none ?? "–") : "–"}
+            note={row.note?.(c) ?? null}
+          />
+        ))}
+      </NamedRow>
+    );
+  });
+}
+
+/** What is made differently: by what a maker would name, then by every other input. */
+function MadeRows(props: {
+  columns: readonly Column[];
+  traits: ReturnType<typeof differingTraits>;
+  inputs: ReturnType<typeof differingInputs>;
+}) {
+  const { columns, traits, inputs } = props;
+  const units = useUnits();
+  return (
+    <>
+      {traits.map((t) => (
+        <NamedRow key={t} name={TRAIT_WORDS[t]} testId="trait">
+          {columns.map((c) => (
+            <Table.Cell key={c.key} textAlign="end">
+              {traitValueWords(traitOf(c.design, t), units, materialsIn(c.design))}
+            </Table.Cell>
+          ))}
+        </NamedRow>
+      ))}
+      {inputs.map(({ path, values }) => (
+        <NamedRow key={path} name={inputWords(path)} testId="input">
+          {columns.map((c, i) => (
+            <Table.Cell key={c.key} textAlign="end">
+              {inputValueWords(path, values[i], units, materialsIn(c.design))}
+            </Table.Cell>
+          ))}
+        </NamedRow>
+      ))}
+    </>
   );
 }
 

@@ -65,37 +65,7 @@ export function PriceEditor(props: { priceKey: string; shop: Shop; onDone: () =>
         </NativeSelect.Field>
         <NativeSelect.Indicator />
       </NativeSelect.Root>
-      <ShareField
-        label={price.by === "weight" ? "A kilogram costs" : "One costs"}
-        value={price.by === "weight" ? price.perKg : price.perPiece}
-        {...SHOP_LIMITS.money}
-        unit=""
-        factor={1}
-        onChange={(money) =>
-          setPrice(price.by === "weight" ? { ...price, perKg: money } : { ...price, perPiece: money })
-        }
-      />
-      {price.by === "piece" && (
-        <ShareField
-          label="One makes"
-          help="2 for a pair of scales."
-          value={price.makes}
-          {...SHOP_LIMITS.makes}
-          unit=""
-          factor={1}
-          onChange={(makes) => setPrice({ ...price, makes })}
-        />
-      )}
-      {price.by === "size" &&
-        (["lengthMm", "widthMm", "thicknessMm"] as const).map((side) => (
-          <LengthField
-            key={side}
-            label={{ lengthMm: "Length", widthMm: "Width", thicknessMm: "Thickness" }[side]}
-            mm={price[side]}
-            {...SHOP_LIMITS.sizeMm}
-            onChange={(mm) => setPrice({ ...price, [side]: mm })}
-          />
-        ))}
+      <PriceFields price={price} onChange={setPrice} />
       <Flex gap="2">
         <Button size="xs" onClick={() => void keep(price)}>
           Save the price
@@ -110,5 +80,50 @@ export function PriceEditor(props: { priceKey: string; shop: Shop; onDone: () =>
         )}
       </Flex>
     </Stack>
+  );
+}
+
+const SIDES = [
+  { side: "lengthMm", label: "Length" },
+  { side: "widthMm", label: "Width" },
+  { side: "thicknessMm", label: "Thickness" },
+] as const;
+
+/** What a price says: the money, and how many or how large what it buys is. */
+function PriceFields({ price, onChange }: { price: Price; onChange: (to: Price) => void }) {
+  return (
+    <>
+      <ShareField
+        label={price.by === "weight" ? "A kilogram costs" : "One costs"}
+        value={price.by === "weight" ? price.perKg : price.perPiece}
+        {...SHOP_LIMITS.money}
+        unit=""
+        factor={1}
+        onChange={(money) =>
+          onChange(price.by === "weight" ? { ...price, perKg: money } : { ...price, perPiece: money })
+        }
+      />
+      {price.by === "piece" && (
+        <ShareField
+          label="One makes"
+          help="2 for a pair of scales."
+          value={price.makes}
+          {...SHOP_LIMITS.makes}
+          unit=""
+          factor={1}
+          onChange={(makes) => onChange({ ...price, makes })}
+        />
+      )}
+      {price.by === "size" &&
+        SIDES.map(({ side, label }) => (
+          <LengthField
+            key={side}
+            label={label}
+            mm={price[side]}
+            {...SHOP_LIMITS.sizeMm}
+            onChange={(mm) => onChange({ ...price, [side]: mm })}
+          />
+        ))}
+    </>
   );
 }

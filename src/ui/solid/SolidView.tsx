@@ -2,7 +2,7 @@
 import { Box, Checkbox, Flex, Stack, Text } from "@chakra-ui/react";
 import dynamic from "next/dynamic";
 import { useTheme } from "next-themes";
-import { type KeyboardEvent, type ReactNode, useMemo, useRef, useState } from "react";
+import { type KeyboardEvent, type ReactNode, type RefObject, useMemo, useReducer, useRef } from "react";
 import { printLength, printMass } from "@/core/base/units/print";
 import type { CutOpen, PartMesh } from "@/core/knife/kernel/partMeshes";
 import { useUnits } from "@/store/settings";
@@ -23,121 +23,198 @@ const SolidScene = dynamic(() => import("./SolidScene").then((m) => m.SolidScene
 
 type CutKind = "none" | "x" | "z";
 
+/** How the solids are looked at: how far drawn apart, cut where, which parts are hidden and which is pointed at. */
+interface Look {
+  readonly apart: number;
+  readonly cutKind: CutKind;
+  readonly cutAtMm: { readonly x: number; readonly z: number };
+  readonly hidden: ReadonlySet<string>;
+  readonly picked: string | null;
+}
+const AT_FIRST: Look = {
+  apart: 0,
+  cutKind: "none",
+  cutAtMm: { x: -30, z: 0 },
+  hidden: new Set(),
+  picked: null,
+};
+type ChangeLook = (change: Partial<Look>) => void;
+
 /** Degrees that an arrow key turns the knife by, and the share that + and − draw nearer by. */
 const TURN = Math.PI / 24;
 const NEARER = 0.88;
 
 /** The whole knife as solids: turned, drawn apart, cut open; parts by material. Loaded when it is asked for. */
 export function SolidView({ other }: { other: ReactNode }) {
-  const materialOf = useMaterialOf();
   const design = useProduct((d) => d);
-  const views = useViews();
-  const units = useUnits();
   const weighing = useWeighing();
   const sound = weighing?.ok ?? false;
-  const [apart, setApart] = useState(0);
-  const [cutKind, setCutKind] = useState<CutKind>("none");
-  const [cutAtMm, setCutAtMm] = useState({ x: -30, z: 0 });
-  const [hidden, setHidden] = useState<ReadonlySet<string>>(new Set());
-  const [picked, setPicked] = useState<string | null>(null);
-  const controls = useRef<Controls | null>(null);
-  const { resolvedTheme } = useTheme();
+  const [look, changeLook] = useReducer(
+    (now: Look, change: Partial<Look>): Look => ({ ...now, ...change }),
+    AT_FIRST,
+  );
+  const { cutKind, cutAtMm } = look;
   const cut: CutOpen | null = cutKind === "none" ? null : { axis: cutKind, atMm: cutAtMm[cutKind] };
   const { parts, working, failure } = useSolidParts(sound ? design : null, cut);
-  const placed = useMemo(() => offsets(parts ?? [], apart), [parts, apart]);
-  const reach = useMemo(
-    () => ({ x: alongOf(views.extent(design)), z: Math.ceil(views.halfWidthMm(design)) }),
-    [design, views],
+  return (
+    <Flex flex="1" minW="0" minH="0" bg="ground" data-testid="solid-view">
+      <Turned>
+        {(controls) => (
+          <>
+            {parts && sound && <Scene parts={parts} look={look} onLook={changeLook} controls={controls} />}
+            {!sound && <Said>There is nothing to show until the design can be built.</Said>}
+            {sound && !parts && !failure && <Said>Building the solids …</Said>}
+            {failure && <Said>The solids could not be built: {failure}</Said>}
+            <Text position="absolute" top="2" left="3" fontWeight="600" color="graphite" pointerEvents="none">
+              Solid {working && parts ? "· building …" : ""}
+            </Text>
+            <PickedPart part={parts?.find((p) => p.id === look.picked) ?? null} />
+          </>
+        )}
+      </Turned>
+      <SolidTools parts={parts ?? NONE} look={look} onLook={changeLook}>
+        {other}
+      </SolidTools>
+    </Flex>
   );
-  const weights = new Map(weighing?.ok ? weighing.report.parts.map((p) => [p.id, p.massG]) : []);
-  const said = parts?.find((p) => p.id === picked);
+}
 
+const NONE: readonly PartMesh[] = [];
+
+/** The frame round the scene, which takes the keys that turn it. */
+function Turned({ children }: { children: (controls: RefObject<Controls | null>) => ReactNode }) {
+  const controls = useRef<Controls | null>(null);
   const press = (e: KeyboardEvent<HTMLDivElement>) => {
     if (controls.current && turned(controls.current, e.key)) e.preventDefault();
   };
-
   return (
-    <Flex flex="1" minW="0" minH="0" bg="ground" data-testid="solid-view">
-      <Box
-        flex="1"
-        minW="0"
-        position="relative"
-        tabIndex={0}
-        role="application"
-        aria-label="Solid view of the knife. Arrow keys turn it, plus and minus draw nearer and away, Home looks from the start again."
-        onKeyDown={press}
-        _focusVisible={{ outline: "2px solid", outlineColor: "ink", outlineOffset: "-2px" }}
-      >
-        {parts && sound && (
-          <SolidScene
-            materialOf={materialOf}
-            parts={parts}
-            offsets={placed}
-            hidden={hidden}
-            picked={picked}
-            onPick={setPicked}
-            dark={resolvedTheme === "dark"}
-            controls={controls}
-          />
-        )}
-        {!sound && <Said>There is nothing to show until the design can be built.</Said>}
-        {sound && !parts && !failure && <Said>Building the solids …</Said>}
-        {failure && <Said>The solids could not be built: {failure}</Said>}
-        <Text position="absolute" top="2" left="3" fontWeight="600" color="graphite" pointerEvents="none">
-          Solid {working && parts ? "· building …" : ""}
-        </Text>
-        <Text
-          position="absolute"
-          bottom="2"
-          left="3"
-          fontSize="sm"
-          color="graphite"
-          pointerEvents="none"
-          data-testid="solid-said"
-        >
-          {said
-            ? `${partName(said.key)}: ${materialOf(said.materialId)?.name ?? said.materialId}${
-                weights.has(said.id) ? `, ${printMass(weights.get(said.id) ?? 0, units)}` : ""
-              }`
-            : "Drag to turn, wheel to draw nearer; or arrow keys, + and −, Home."}
-        </Text>
-      </Box>
-      <Stack
-        w="212px"
-        flexShrink="0"
-        borderLeftWidth="1px"
-        p="3"
-        gap="3"
-        overflowY="auto"
-        bg="sheet"
-        data-testid="solid-tools"
-      >
-        {other}
-        <LabelledSlider label="Exploded view" value={apart} min={0} max={1} step={0.05} onChange={setApart} />
-        <ChoiceField
-          label="Cut open"
-          wide
-          value={cutKind}
-          choices={[
-            { value: "none", name: "Whole" },
-            { value: "x", name: "Across" },
-            { value: "z", name: "Lengthwise" },
-          ]}
-          onChange={setCutKind}
+    <Box
+      flex="1"
+      minW="0"
+      position="relative"
+      tabIndex={0}
+      role="application"
+      aria-label="Solid view of the knife. Arrow keys turn it, plus and minus draw nearer and away, Home looks from the start again."
+      onKeyDown={press}
+      _focusVisible={{ outline: "2px solid", outlineColor: "ink", outlineOffset: "-2px" }}
+    >
+      {children(controls)}
+    </Box>
+  );
+}
+
+function Scene(props: {
+  parts: readonly PartMesh[];
+  look: Look;
+  onLook: ChangeLook;
+  controls: RefObject<Controls | null>;
+}) {
+  const { parts, look, onLook, controls } = props;
+  const materialOf = useMaterialOf();
+  const { resolvedTheme } = useTheme();
+  const placed = useMemo(() => offsets(parts, look.apart), [parts, look.apart]);
+  return (
+    <SolidScene
+      materialOf={materialOf}
+      parts={parts}
+      offsets={placed}
+      hidden={look.hidden}
+      picked={look.picked}
+      onPick={(picked) => onLook({ picked })}
+      dark={resolvedTheme === "dark"}
+      controls={controls}
+    />
+  );
+}
+
+/** What the part that is pointed at is, of what, and what it weighs; how to turn the knife where none is. */
+function PickedPart({ part }: { part: PartMesh | null }) {
+  const materialOf = useMaterialOf();
+  const units = useUnits();
+  const weighing = useWeighing();
+  const weighed = weighing?.ok ? weighing.report.parts.find((p) => p.id === part?.id) : undefined;
+  const material = part && (materialOf(part.materialId)?.name ?? part.materialId);
+  return (
+    <Text
+      position="absolute"
+      bottom="2"
+      left="3"
+      fontSize="sm"
+      color="graphite"
+      pointerEvents="none"
+      data-testid="solid-said"
+    >
+      {part
+        ? `${partName(part.key)}: ${material}${weighed ? `, ${printMass(weighed.massG, units)}` : ""}`
+        : "Drag to turn, wheel to draw nearer; or arrow keys, + and −, Home."}
+    </Text>
+  );
+}
+
+/** How it is looked at, and which parts show. */
+function SolidTools(props: {
+  parts: readonly PartMesh[];
+  look: Look;
+  onLook: ChangeLook;
+  children: ReactNode;
+}) {
+  const { parts, look, onLook, children } = props;
+  const { apart, cutKind, cutAtMm, hidden } = look;
+  const design = useProduct((d) => d);
+  const views = useViews();
+  const units = useUnits();
+  const limits = useMemo(
+    () => ({ x: alongOf(views.extent(design)), z: acrossOf(views.halfWidthMm(design)) }),
+    [design, views],
+  );
+  return (
+    <Stack
+      w="212px"
+      flexShrink="0"
+      borderLeftWidth="1px"
+      p="3"
+      gap="3"
+      overflowY="auto"
+      bg="sheet"
+      data-testid="solid-tools"
+    >
+      {children}
+      <LabelledSlider
+        label="Exploded view"
+        value={apart}
+        min={0}
+        max={1}
+        step={0.05}
+        onChange={(to) => onLook({ apart: to })}
+      />
+      <ChoiceField
+        label="Cut open"
+        wide
+        value={cutKind}
+        choices={[
+          { value: "none", name: "Whole" },
+          { value: "x", name: "Across" },
+          { value: "z", name: "Lengthwise" },
+        ]}
+        onChange={(to) => onLook({ cutKind: to })}
+      />
+      {cutKind !== "none" && (
+        <LabelledSlider
+          label={`At ${printLength(cutAtMm[cutKind], units)}`}
+          value={cutAtMm[cutKind]}
+          min={limits[cutKind][0]}
+          max={limits[cutKind][1]}
+          step={0.5}
+          onChange={(mm) => onLook({ cutAtMm: { ...cutAtMm, [cutKind]: mm } })}
         />
-        {cutKind !== "none" && (
-          <LabelledSlider
-            label={`At ${printLength(cutAtMm[cutKind], units)}`}
-            value={cutAtMm[cutKind]}
-            min={cutKind === "x" ? reach.x[0] : -reach.z}
-            max={cutKind === "x" ? reach.x[1] : reach.z}
-            step={0.5}
-            onChange={(mm) => setCutAtMm((was) => ({ ...was, [cutKind]: mm }))}
-          />
-        )}
-        <PartList parts={parts ?? []} hidden={hidden} onHidden={setHidden} onPick={setPicked} />
-      </Stack>
-    </Flex>
+      )}
+      <PartList
+        parts={parts}
+        hidden={hidden}
+        onHidden={(to) => onLook({ hidden: to })}
+        onPick={(picked) => onLook({ picked })}
+      />
+    </Stack>
   );
 }
 
@@ -236,4 +313,10 @@ function turned(controls: Controls, key: string): boolean {
 /** How far a cut can be moved lengthwise, mm. */
 function alongOf({ xLow, xHigh }: Extent): readonly [number, number] {
   return [Math.floor(xLow) - 20, Math.ceil(xHigh)];
+}
+
+/** How far it can be moved across, mm. */
+function acrossOf(halfWidthMm: number): readonly [number, number] {
+  const half = Math.ceil(halfWidthMm);
+  return [-half, half];
 }
