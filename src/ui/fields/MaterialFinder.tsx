@@ -21,17 +21,11 @@ interface FinderProps {
   readonly onMake: () => void;
 }
 
-/**
- * Finds a material by everyday words, in either spelling and with a typo: favourites and those chosen last first, then what
- * is usual at the place, best match first. Arrow keys and Enter choose, Escape puts it away.
- */
-export default function MaterialFinder({ classes, onChoose, onClose, onMake }: FinderProps) {
-  const [words, setWords] = useState("");
+/** Materials that everyday words find, what is usual at the place first; with no words favourites and those chosen last. */
+function useFound(words: string, classes: readonly MaterialClass[]): readonly Material[] {
   const { favourites, recent } = useSettings();
   const materials = useMaterials();
-  const input = useRef<HTMLInputElement>(null);
-  useEffect(() => input.current?.focus(), []);
-  const found = useMemo(() => {
+  return useMemo(() => {
     const usual = (m: Material) => classes.includes(m.class);
     const all = searchMaterials(words, materials);
     const ordered =
@@ -44,6 +38,17 @@ export default function MaterialFinder({ classes, onChoose, onClose, onMake }: F
         : [...all.filter(usual), ...all.filter((m) => !usual(m))];
     return ordered.slice(0, MOST_LISTED);
   }, [words, classes, favourites, recent, materials]);
+}
+
+/**
+ * Finds a material by everyday words, in either spelling and with a typo: favourites and those chosen last first, then what
+ * is usual at the place, best match first. Arrow keys and Enter choose, Escape puts it away.
+ */
+export default function MaterialFinder({ classes, onChoose, onClose, onMake }: FinderProps) {
+  const [words, setWords] = useState("");
+  const found = useFound(words, classes);
+  const input = useRef<HTMLInputElement>(null);
+  useEffect(() => input.current?.focus(), []);
   const collection = useMemo(
     () =>
       createListCollection({
@@ -79,22 +84,7 @@ export default function MaterialFinder({ classes, onChoose, onClose, onMake }: F
       </Combobox.Control>
       <Combobox.Positioner zIndex="5">
         <Combobox.Content bg="sheet" maxH="320px" data-testid="materials-found">
-          {found.length === 0 && (
-            <Text px="2" py="1" color="graphite">
-              No material is called that.
-            </Text>
-          )}
-          {found.map((m) => (
-            <Combobox.Item key={m.id} item={m}>
-              <HStack gap="2" w="full">
-                <span className="strip-tint" style={{ background: m.tint }} />
-                <Text flex="1">{m.name}</Text>
-                <Text color="graphite" fontSize="sm">
-                  {MATERIAL_CLASS_WORDS[m.class]} · {m.densityGcc.typical.toFixed(2)}
-                </Text>
-              </HStack>
-            </Combobox.Item>
-          ))}
+          <FoundList found={found} />
           {/* Pressed before the field is left, which closes the list. */}
           <Button
             size="xs"
@@ -110,4 +100,24 @@ export default function MaterialFinder({ classes, onChoose, onClose, onMake }: F
       </Combobox.Positioner>
     </Combobox.Root>
   );
+}
+
+function FoundList({ found }: { found: readonly Material[] }) {
+  if (found.length === 0)
+    return (
+      <Text px="2" py="1" color="graphite">
+        No material is called that.
+      </Text>
+    );
+  return found.map((m) => (
+    <Combobox.Item key={m.id} item={m}>
+      <HStack gap="2" w="full">
+        <span className="strip-tint" style={{ background: m.tint }} />
+        <Text flex="1">{m.name}</Text>
+        <Text color="graphite" fontSize="sm">
+          {MATERIAL_CLASS_WORDS[m.class]} · {m.densityGcc.typical.toFixed(2)}
+        </Text>
+      </HStack>
+    </Combobox.Item>
+  ));
 }

@@ -82,19 +82,10 @@ function OneFinding({
   of: Design | null;
 }) {
   const materialOf = useMaterialOf();
-  const { edit } = useBench();
   const units = useUnits();
-  const fix = useFix();
-  const [reason, setReason] = useState<string | null>(null);
   const design = useDesign();
   const highlight = useHighlight(partRefsOfFinding(design, f), f.at);
   const words = isTradeRule(f.rule) ? RULE_WORDS[f.rule] : null;
-  const accept = () => {
-    const text = reason?.trim();
-    if (!text) return;
-    edit({ code: "accept", rule: f.rule, subject: f.subject, reason: text });
-    setReason(null);
-  };
   return (
     <Box
       borderLeftWidth="3px"
@@ -113,55 +104,74 @@ function OneFinding({
           {words.why} {words.fix} <i>{source}</i>
         </Note>
       )}
-      {of &&
-        f.fixes?.map((offer) => (
-          <Flex key={JSON.stringify(offer.fix)} gap="2" mt="1.5" align="center" wrap="wrap">
-            <Button
-              size="xs"
-              whiteSpace="normal"
-              h="auto"
-              minH="6"
-              py="1"
-              textAlign="start"
-              onClick={() => void fix(of, f, offer.fix)}
-            >
-              <Wrench /> Fix: {offerWords(offer, of, units)}
-            </Button>
-            <Text color="graphite" fontSize="sm">
-              {effectWords(offer, units)}
-            </Text>
-          </Flex>
-        ))}
-      {words && (
-        <Flex gap="2" mt="1.5" align="center" wrap="wrap">
-          {reason === null ? (
-            <Button size="xs" variant="outline" onClick={() => setReason("")}>
-              Accept …
-            </Button>
-          ) : (
-            <>
-              <Input
-                size="xs"
-                w="320px"
-                autoFocus
-                aria-label="Why it is accepted"
-                placeholder="Why is it right for this knife?"
-                maxLength={300}
-                value={reason}
-                onChange={(e) => setReason(e.target.value)}
-                onKeyDown={(e) => {
-                  if (e.key === "Enter") accept();
-                  if (e.key === "Escape") setReason(null);
-                }}
-              />
-              <Button size="xs" variant="outline" disabled={!reason.trim()} onClick={accept}>
-                Accept
-              </Button>
-            </>
-          )}
-        </Flex>
-      )}
+      {of && <Fixes finding={f} of={of} />}
+      {words && <Acceptance finding={f} />}
     </Box>
+  );
+}
+
+/** What would take a finding away, each with what it does to weight and balance. */
+function Fixes({ finding, of }: { finding: Finding; of: Design }) {
+  const units = useUnits();
+  const fix = useFix();
+  return finding.fixes?.map((offer) => (
+    <Flex key={JSON.stringify(offer.fix)} gap="2" mt="1.5" align="center" wrap="wrap">
+      <Button
+        size="xs"
+        whiteSpace="normal"
+        h="auto"
+        minH="6"
+        py="1"
+        textAlign="start"
+        onClick={() => void fix(of, finding, offer.fix)}
+      >
+        <Wrench /> Fix: {offerWords(offer, of, units)}
+      </Button>
+      <Text color="graphite" fontSize="sm">
+        {effectWords(offer, units)}
+      </Text>
+    </Flex>
+  ));
+}
+
+/** Accepts a finding, with the reason. */
+function Acceptance({ finding: f }: { finding: Finding }) {
+  const { edit } = useBench();
+  const [reason, setReason] = useState<string | null>(null);
+  const accept = () => {
+    const text = reason?.trim();
+    if (!text) return;
+    edit({ code: "accept", rule: f.rule, subject: f.subject, reason: text });
+    setReason(null);
+  };
+  return (
+    <Flex gap="2" mt="1.5" align="center" wrap="wrap">
+      {reason === null ? (
+        <Button size="xs" variant="outline" onClick={() => setReason("")}>
+          Accept …
+        </Button>
+      ) : (
+        <>
+          <Input
+            size="xs"
+            w="320px"
+            autoFocus
+            aria-label="Why it is accepted"
+            placeholder="Why is it right for this knife?"
+            maxLength={300}
+            value={reason}
+            onChange={(e) => setReason(e.target.value)}
+            onKeyDown={(e) => {
+              if (e.key === "Enter") accept();
+              if (e.key === "Escape") setReason(null);
+            }}
+          />
+          <Button size="xs" variant="outline" disabled={!reason.trim()} onClick={accept}>
+            Accept
+          </Button>
+        </>
+      )}
+    </Flex>
   );
 }
 

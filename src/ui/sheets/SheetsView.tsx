@@ -80,60 +80,37 @@ export function SheetsView() {
 
 const NO_PAGES: readonly Page[] = [];
 
-function Sheet({ kind, source }: { kind: SheetKind; source: SheetSource }) {
+/** The pages of a kind, as they are drawn in the worker. */
+function useSheetPages(kind: SheetKind, source: SheetSource) {
   const asked = useMemo(() => ({ kind, source }), [kind, source]);
   const query = useServiceQuery(createSheetsWorker, asked, (s, of) => s.pages(of.kind, of.source));
   // What was drawn of another kind is not shown under this one's name.
   const drawn = query.of?.kind === kind ? query.answer : null;
-  const pages = drawn ?? NO_PAGES;
-  const [saving, setSaving] = useState(false);
-  const missing = useMemo(() => missingIn(pages), [pages]);
-  const { printer } = source.paper;
-  const by = useMemo(() => correction(printer), [printer]);
-  const title = `${source.design.name}: ${SHEET_WORDS[kind].name}`;
-  const save = async () => {
-    setSaving(true);
-    await attempt("The PDF was not made", async () => {
-      const bytes = await askSheets((s) => s.pdf(kind, source));
-      const blob = new Blob([bytes as BlobPart], { type: "application/pdf" });
-      download(blob, `${fileStem(source.design.name)}-${kind}.pdf`);
-    });
-    setSaving(false);
+  return {
+    pages: drawn ?? NO_PAGES,
+    isLoading: query.isLoading,
+    failure: query.failed ? query.reason : null,
   };
+}
+
+function Sheet({ kind, source }: { kind: SheetKind; source: SheetSource }) {
+  const { pages, isLoading, failure } = useSheetPages(kind, source);
+  const missing = useMemo(() => missingIn(pages), [pages]);
+  const by = useMemo(() => correction(source.paper.printer), [source]);
+  const title = `${source.design.name}: ${SHEET_WORDS[kind].name}`;
   return (
     <>
       <Box flex="1" minW="0" minH="0" overflowY="auto" bg="ground" px="6" py="4" data-testid="sheet-preview">
-        <HStack mb="3" gap="2" flexWrap="wrap">
-          <Stack gap="0" flex="1" minW="240px">
-            <Text fontWeight="600" fontSize="lg">
-              {SHEET_WORDS[kind].name}
-            </Text>
-            <Text color="graphite" fontSize="sm">
-              {SHEET_WORDS[kind].says} {pages.length > 0 && `${counted(pages.length, "sheet")}.`}
-            </Text>
-          </Stack>
-          <Button size="sm" variant="outline" disabled={pages.length === 0} onClick={() => window.print()}>
-            <Printer /> Print
-          </Button>
-          <Button
-            size="sm"
-            disabled={pages.length === 0}
-            loading={saving}
-            loadingText="Drawing the pages …"
-            onClick={() => void save()}
-          >
-            <Download /> Save PDF
-          </Button>
-        </HStack>
+        <SheetHead kind={kind} source={source} pages={pages} />
         {missing.length > 0 && (
           <Text role="alert" color="fault" fontSize="sm" mb="3" maxW="80ch">
             {missingWords(missing)}
           </Text>
         )}
-        <UnderWay on={query.isLoading} says="Drawing the sheets …" />
-        {query.failed && (
+        <UnderWay on={isLoading} says="Drawing the sheets …" />
+        {failure !== null && (
           <Text color="fault" role="alert">
-            These sheets could not be made: {query.reason}
+            These sheets could not be made: {failure}
           </Text>
         )}
         <Stack gap="5" align="center">
@@ -165,5 +142,44 @@ function Sheet({ kind, source }: { kind: SheetKind; source: SheetSource }) {
       </Stack>
       <PrintedPages pages={pages} title={title} correction={by} />
     </>
+  );
+}
+
+/** What the sheets are, and printing and saving them. */
+function SheetHead(props: { kind: SheetKind; source: SheetSource; pages: readonly Page[] }) {
+  const { kind, source, pages } = props;
+  const [saving, setSaving] = useState(false);
+  const save = async () => {
+    setSaving(true);
+    await attempt("The PDF was not made", async () => {
+      const bytes = await askSheets((s) => s.pdf(kind, source));
+      const blob = new Blob([bytes as BlobPart], { type: "application/pdf" });
+      download(blob, `${fileStem(source.design.name)}-${kind}.pdf`);
+    });
+    setSaving(false);
+  };
+  return (
+    <HStack mb="3" gap="2" flexWrap="wrap">
+      <Stack gap="0" flex="1" minW="240px">
+        <Text fontWeight="600" fontSize="lg">
+          {SHEET_WORDS[kind].name}
+        </Text>
+        <Text color="graphite" fontSize="sm">
+          {SHEET_WORDS[kind].says} {pages.length > 0 && `${counted(pages.length, "sheet")}.`}
+        </Text>
+      </Stack>
+      <Button size="sm" variant="outline" disabled={pages.length === 0} onClick={() => window.print()}>
+        <Printer /> Print
+      </Button>
+      <Button
+        size="sm"
+        disabled={pages.length === 0}
+        loading={saving}
+        loadingText="Drawing the pages …"
+        onClick={() => void save()}
+      >
+        <Download /> Save PDF
+      </Button>
+    </HStack>
   );
 }

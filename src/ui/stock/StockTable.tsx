@@ -49,45 +49,41 @@ function StockTablePreview({ state }: { state: StockTableState }) {
         {wrong}
       </Text>
     );
-  if (ambiguous)
-    return (
-      <Stack
-        bg="sheet"
-        borderWidth="1px"
-        borderRadius="md"
-        p="4"
-        gap="3"
-        role="group"
-        aria-label="Decimal mark"
-      >
-        <Text>
-          In the column “{ambiguous.column}” figures such as <b>{ambiguous.text}</b> can be read in two ways.
-        </Text>
-        <ChoiceField
-          label="How are they meant?"
-          value={state.decimal}
-          choices={[{ value: "ask", name: "Choose …" }, ...DECIMALS]}
-          onChange={state.chooseDecimal}
-        />
-        <Button size="sm" variant="ghost" alignSelf="start" onClick={state.close}>
-          Cancel
-        </Button>
-      </Stack>
-    );
-  if (!read) return null;
+  if (ambiguous) return <AskDecimal state={state} ambiguous={ambiguous} />;
+  return read && <TableRead state={state} read={read} />;
+}
+
+const CARD = { bg: "sheet", borderWidth: "1px", borderRadius: "md", p: "4", role: "group" } as const;
+
+/** Asks how figures are meant that can be read in two ways. */
+function AskDecimal(props: { state: StockTableState; ambiguous: NonNullable<StockTableState["ambiguous"]> }) {
+  const { state, ambiguous } = props;
+  return (
+    <Stack {...CARD} gap="3" aria-label="Decimal mark">
+      <Text>
+        In the column “{ambiguous.column}” figures such as <b>{ambiguous.text}</b> can be read in two ways.
+      </Text>
+      <ChoiceField
+        label="How are they meant?"
+        value={state.decimal}
+        choices={[{ value: "ask", name: "Choose …" }, ...DECIMALS]}
+        onChange={state.chooseDecimal}
+      />
+      <Button size="sm" variant="ghost" alignSelf="start" onClick={state.close}>
+        Cancel
+      </Button>
+    </Stack>
+  );
+}
+
+type TableReading = NonNullable<StockTableState["read"]>;
+
+function TableRead({ state, read }: { state: StockTableState; read: TableReading }) {
   const materials = read.rows.flatMap((r) => r.material ?? []);
   const prices = read.rows.flatMap((r) => r.price ?? []);
   const known = read.rows.length - materials.length - read.rows.filter((r) => !r.material && r.price).length;
   return (
-    <Stack
-      bg="sheet"
-      borderWidth="1px"
-      borderRadius="md"
-      p="4"
-      gap="2"
-      role="group"
-      aria-label="Table of stock"
-    >
+    <Stack {...CARD} gap="2" aria-label="Table of stock">
       <HStack wrap="wrap">
         <Text flex="1" minW="240px" fontWeight="500">
           {counted(materials.length, "new material")}, {counted(prices.length, "price")}
@@ -108,20 +104,29 @@ function StockTablePreview({ state }: { state: StockTableState }) {
             {materials.map((m) => m.name).join(" · ")}
           </Text>
         )}
-        {read.cleaned.slice(0, LISTED).map((c) => (
-          <Text key={c.line} color="graphite" overflowWrap="anywhere">
-            {cleanedWords(c)}
-          </Text>
-        ))}
-        {read.refused.slice(0, LISTED).map((r) => (
-          <Text key={r.line} color="fault" overflowWrap="anywhere">
-            {rowFailureWords(r)}
-          </Text>
-        ))}
-        {read.refused.length > LISTED && (
-          <Text color="fault">And {read.refused.length - LISTED} more lines that cannot be read.</Text>
-        )}
+        <LinesRead read={read} />
       </Box>
     </Stack>
+  );
+}
+
+/** Lines that were read otherwise than they stand, and those that cannot be read. */
+function LinesRead({ read }: { read: TableReading }) {
+  return (
+    <>
+      {read.cleaned.slice(0, LISTED).map((c) => (
+        <Text key={c.line} color="graphite" overflowWrap="anywhere">
+          {cleanedWords(c)}
+        </Text>
+      ))}
+      {read.refused.slice(0, LISTED).map((r) => (
+        <Text key={r.line} color="fault" overflowWrap="anywhere">
+          {rowFailureWords(r)}
+        </Text>
+      ))}
+      {read.refused.length > LISTED && (
+        <Text color="fault">And {read.refused.length - LISTED} more lines that cannot be read.</Text>
+      )}
+    </>
   );
 }

@@ -23,18 +23,8 @@ function longestGap(plan: readonly PlanNode[]): number {
 
 /** The handle's cross-section along its length: round or faceted, alike on both sides or not, waisted or not. */
 export function SectionFields() {
-  const { edit, setSelected } = useBench();
-  const units = useUnits();
-  const selected = useSelected();
-  const { plan, facets, waist } = useDesign(({ handle }) => ({
-    plan: handle.plan,
-    facets: handle.facets,
-    waist: handle.waist,
-  }));
-  const roundness = useShownLimits("handle.plan.0.roundness");
-  const even = plan.every((p) => p.roundness === plan[0].roundness);
-  const differs = plan.some((p) => p.leftHalfMm !== null);
-  const at = plan.findIndex((p) => p.id === selected || `${p.id}-left` === selected);
+  const { edit } = useBench();
+  const facets = useDesign((d) => d.handle.facets);
   return (
     <Group title="Section">
       <ChoiceField
@@ -43,18 +33,49 @@ export function SectionFields() {
         choices={Object.entries(FACET_WORDS).map(([value, name]) => ({ value, name }))}
         onChange={(to) => edit({ code: "set", path: "handle.facets", to: to === "none" ? null : Number(to) })}
       />
-      {facets === null && (
-        <>
-          <ShareField
-            label={even ? "Roundness" : "Roundness, all along"}
-            value={plan[0].roundness}
-            {...roundness}
-            help="0 is flat-sided, 100 an ellipse down to the tang."
-            onChange={(to) => edit({ code: "roundness", to })}
-          />
-          {at >= 0 && <ShareAt at={`handle.plan.${at}.roundness`} />}
-        </>
-      )}
+      {facets === null && <RoundnessFields />}
+      <ThicknessTools />
+      <SidesDiffer />
+      <WaistFields />
+    </Group>
+  );
+}
+
+/** Which station of the thickness is picked out; −1 for none. */
+function usePickedStation(): number {
+  const selected = useSelected();
+  return useDesign(({ handle }) =>
+    handle.plan.findIndex((p) => p.id === selected || `${p.id}-left` === selected),
+  );
+}
+
+function RoundnessFields() {
+  const { edit } = useBench();
+  const plan = useDesign((d) => d.handle.plan);
+  const at = usePickedStation();
+  const limits = useShownLimits("handle.plan.0.roundness");
+  const even = plan.every((p) => p.roundness === plan[0].roundness);
+  return (
+    <>
+      <ShareField
+        label={even ? "Roundness" : "Roundness, all along"}
+        value={plan[0].roundness}
+        {...limits}
+        help="0 is flat-sided, 100 an ellipse down to the tang."
+        onChange={(to) => edit({ code: "roundness", to })}
+      />
+      {at >= 0 && <ShareAt at={`handle.plan.${at}.roundness`} />}
+    </>
+  );
+}
+
+/** Adds a station of its own thickness, and removes the one that is picked. */
+function ThicknessTools() {
+  const { edit, setSelected } = useBench();
+  const plan = useDesign((d) => d.handle.plan);
+  const at = usePickedStation();
+  return (
+    <>
       <Text color="graphite" fontSize="sm">
         Thickness: drag the points of the view from above. Pick one to give its station a roundness of its
         own.
@@ -81,6 +102,15 @@ export function SectionFields() {
           </IconButton>
         )}
       </Flex>
+    </>
+  );
+}
+
+function SidesDiffer() {
+  const { edit } = useBench();
+  const differs = useDesign(({ handle }) => handle.plan.some((p) => p.leftHalfMm !== null));
+  return (
+    <>
       <Tick
         label="Left side differs from the right"
         checked={differs}
@@ -92,6 +122,15 @@ export function SectionFields() {
           readout.
         </Text>
       )}
+    </>
+  );
+}
+
+function WaistFields() {
+  const units = useUnits();
+  const { plan, waist } = useDesign(({ handle }) => ({ plan: handle.plan, waist: handle.waist }));
+  return (
+    <>
       <TickAt
         at="handle.waist"
         make={() => ({
@@ -110,6 +149,6 @@ export function SectionFields() {
           </Text>
         </>
       )}
-    </Group>
+    </>
   );
 }
