@@ -5,7 +5,7 @@ import type { Design } from "../../knife/design/schema";
 import { outside } from "../../knife/design/uses";
 import type { Fault } from "../../knife/parts/faults";
 import { faultsOf } from "../weigh/faults";
-import { figuresOf } from "./effects";
+import { type Figures, figuresOf } from "./effects";
 import type { Lever } from "./lever";
 import { leversOf } from "./levers";
 import { type Amounts, type Stop, search, slopesAt, type Trial, type Trials, trialsOf } from "./search";
@@ -59,12 +59,7 @@ function tidied(trial: Trial, levers: readonly Lever[], amounts: Amounts, target
     );
   for (const set of [rounded(1), rounded(2), idle]) {
     const f = trial(set);
-    if (
-      f &&
-      outside(f.balanceMm, target.balanceMm) === 0 &&
-      (!target.massG || outside(f.massG, target.massG) === 0)
-    )
-      return set;
+    if (f && missOf(f, target).lands) return set;
   }
   return new Map([...amounts].map(([id, a]) => [id, roundTo(a, 4)] as const));
 }
@@ -116,68 +111,22 @@ export function tune<Finding>(
 ): Answer<Finding>[] {
   const now = figuresOf(design);
   if (!now) return [];
-  const inside =
-    outside(now.balanceMm, target.balanceMm) === 0 &&
-    (!target.massG || outside(now.massG, target.massG) === 0);
-  if (inside)
-    return [
-      {
-        strategy: "least-change",
-        changes: [],
-        ...now,
-        offBalanceMm: 0,
-        offMassG: 0,
-        lands: true,
-        brings: [],
-        atLimit: [],
-        blocked: [],
-      },
-    ];
+  if (missOf(now, target).lands) return [asItIs(now)];
   const levers = leversOf(design)
     .filter(allowed)
     .map((l) => within(l, own(limits, l.id)));
-  const materials = levers.filter((l) => l.unit === "choice");
-  const trial = trialsOf(design);
-  const slopes = slopesAt(trial, levers, new Map(), now);
+  const solver: Solver<Finding> = { trial: trialsOf(design), levers, target, bringsOf };
+  const slopes = slopesAt(solver.trial, levers, new Map(), now);
   // What can be moved neither way stops where it is.
   const still = levers
     .filter((l) => l.unit === "mm" && l.high > l.low && !slopes.some((s) => s.lever === l))
     .map((l): [string, Stop] => [l.id, { at: 0, toward: l.high > 0 ? 1 : -1 }]);
   const answers: Answer<Finding>[] = [];
-  const consider = (
-    strategy: Strategy,
-    choice: string | null,
-    among: readonly Lever[],
-  ): Answer<Finding> | null => {
-    const found = search(trial, among, slopes, target, strategy, choice);
-    if (!found) return null;
-    const amounts = tidied(trial, levers, found.amounts, target);
-    const then = trial.designOf(amounts);
-    const figures = trial(amounts);
-    if (!then || !figures) return null;
-    const offBalanceMm = outside(figures.balanceMm, target.balanceMm);
-    const offMassG = target.massG ? outside(figures.massG, target.massG) : 0;
-    const answer: Answer<Finding> = {
-      strategy,
-      changes: [...amounts].map(([id, amount]) => ({ id, amount })),
-      ...figures,
-      offBalanceMm,
-      offMassG,
-      lands: offBalanceMm === 0 && offMassG === 0,
-      brings: bringsOf(then),
-      blocked: blockedBy(trial, among, amounts, new Map([...still, ...found.stops])),
-      atLimit: levers
-        .filter((l) => {
-          const at = amounts.get(l.id);
-          return (
-            l.unit === "mm" &&
-            at !== undefined &&
-            (at <= l.low + SAME_PLACE_MM || at >= l.high - SAME_PLACE_MM)
-          );
-        })
-        .map((l) => l.id),
-    };
-    answers.push(answer);
+  const consider = (strategy: Strategy, choice: string | null, among: readonly Lever[]) => {
+    const found = search(solver.trial, among, slopes, target, strategy, choice);
+    const stops = new Map([...still, ...(found?.stops ?? [])]);
+    const answer = found && answerOf(solver, strategy, among, found.amounts, stops);
+    if (answer) answers.push(answer);
     return answer;
   };
   for (const strategy of STRATEGIES) {
@@ -189,9 +138,73 @@ export function tune<Finding>(
     if (!landed) consider(strategy, null, levers);
   }
   // A change of material may do what no length can: tried where lengths alone do not land.
-  if (!answers.some((a) => a.lands)) for (const m of materials) consider("least-change", m.id, levers);
+  if (!answers.some((a) => a.lands))
+    for (const lever of levers) if (lever.unit === "choice") consider("least-change", lever.id, levers);
+  return bestOf(answers);
+}
+
+/** What a search goes by: trials of a knife, its levers as they are limited, the windows, and what changes bring. */
+interface Solver<Finding> {
+  readonly trial: Trials;
+  readonly levers: readonly Lever[];
+  readonly target: Target;
+  readonly bringsOf: Brings<Finding>;
+}
+
+/** How far figures are from their windows. */
+function missOf({ massG, balanceMm }: Figures, target: Target) {
+  const offBalanceMm = outside(balanceMm, target.balanceMm);
+  const offMassG = target.massG ? outside(massG, target.massG) : 0;
+  return { offBalanceMm, offMassG, lands: offBalanceMm === 0 && offMassG === 0 };
+}
+
+/** A knife that is in its windows already: nothing is to be changed. */
+const asItIs = (now: Figures): Answer<never> => ({
+  strategy: "least-change",
+  changes: [],
+  ...now,
+  offBalanceMm: 0,
+  offMassG: 0,
+  lands: true,
+  brings: [],
+  atLimit: [],
+  blocked: [],
+});
+
+/** What a set of amounts comes to, weighed as a whole; null where the knife cannot be built so. */
+function answerOf<Finding>(
+  { trial, levers, target, bringsOf }: Solver<Finding>,
+  strategy: Strategy,
+  among: readonly Lever[],
+  wanted: Amounts,
+  stops: ReadonlyMap<string, Stop>,
+): Answer<Finding> | null {
+  const amounts = tidied(trial, levers, wanted, target);
+  const then = trial.designOf(amounts);
+  const figures = trial(amounts);
+  if (!then || !figures) return null;
+  const isAtLimit = ({ id, unit, low, high }: Lever) => {
+    const at = amounts.get(id);
+    return unit === "mm" && at !== undefined && (at <= low + SAME_PLACE_MM || at >= high - SAME_PLACE_MM);
+  };
+  return {
+    strategy,
+    changes: [...amounts].map(([id, amount]) => ({ id, amount })),
+    ...figures,
+    ...missOf(figures, target),
+    brings: bringsOf(then),
+    blocked: blockedBy(trial, among, amounts, stops),
+    atLimit: levers.filter(isAtLimit).map((l) => l.id),
+  };
+}
+
+/** So many answers are given at the most. */
+const MOST_ANSWERS = 4;
+
+/** The answers that land and bring least first, one a strategy; where none lands, the nearest. None twice. */
+function bestOf<Finding>(answers: readonly Answer<Finding>[]): Answer<Finding>[] {
   const miss = (a: Answer<Finding>) => Math.abs(a.offBalanceMm) + Math.abs(a.offMassG) / 10;
-  const sorted = answers.sort(
+  const sorted = [...answers].sort(
     (a, b) =>
       Number(b.lands) - Number(a.lands) ||
       a.brings.length - b.brings.length ||
@@ -211,5 +224,5 @@ export function tune<Finding>(
       kept.add(a.strategy);
       return true;
     })
-    .slice(0, 4);
+    .slice(0, MOST_ANSWERS);
 }

@@ -84,6 +84,25 @@ function heldSums(
   return sums;
 }
 
+/** What each size that may be off does to each material's volume and first moment, per standard deviation. */
+function sizeSlopes(
+  design: Design,
+  ids: readonly string[],
+  volumes: (d: Design) => ReadonlyMap<string, { readonly v: number; readonly x: number }>,
+) {
+  return dimensionsOf(design).flatMap((dim) => {
+    const [up, down] = [dim.offMm / 2, -dim.offMm / 2].map((by) => dim.apply(design, by));
+    if (refusalOf(up) || refusalOf(down)) return [];
+    const [high, low] = [up, down].map(volumes);
+    // A standard deviation is half of the tolerance: the two readings stand two of them apart.
+    const slope = ids.map((id) => ({
+      v: ((high.get(id)?.v ?? 0) - (low.get(id)?.v ?? 0)) / 2,
+      x: ((high.get(id)?.x ?? 0) - (low.get(id)?.x ?? 0)) / 2,
+    }));
+    return [{ id: dim.id, slope }];
+  });
+}
+
 /**
  * Sizes are normal, their stated tolerance two standard deviations; densities likewise, low and high apart; pieces of
  * one material are alike. Volumes follow sizes along the straight line through their central differences, so that a
@@ -98,17 +117,7 @@ export function spreadModel(design: Design): SpreadModel | null {
   const skip = held?.partIds ?? [];
   const at = volumesOf(assembly, skip, memory);
   const ids = [...at.keys()];
-  const dims = dimensionsOf(design).flatMap((dim) => {
-    const [up, down] = [dim.offMm / 2, -dim.offMm / 2].map((by) => dim.apply(design, by));
-    if (refusalOf(up) || refusalOf(down)) return [];
-    const [high, low] = [up, down].map((d) => volumesOf(assemble(d), skip, memory));
-    // Per standard deviation, half of the tolerance: the two readings stand two of them apart.
-    const slope = ids.map((id) => ({
-      v: ((high.get(id)?.v ?? 0) - (low.get(id)?.v ?? 0)) / 2,
-      x: ((high.get(id)?.x ?? 0) - (low.get(id)?.x ?? 0)) / 2,
-    }));
-    return [{ id: dim.id, slope }];
-  });
+  const dims = sizeSlopes(design, ids, (d) => volumesOf(assemble(d), skip, memory));
   const density = ids.map((id) => materialOf(id)!.densityGcc);
   const fixed = heldSums(assembly, held, materialOf);
   /** Weight and balance from the inputs, each in its own standard deviations. */

@@ -92,6 +92,16 @@ function solidsOf(
   });
 }
 
+function partWeight({ part, m, volumeMm3 }: Solid, massG: number): PartWeight {
+  const centreMm: Triple = m.v > 0 ? [m.originX + m.x / m.v, m.y / m.v, m.z / m.v] : [0, 0, 0];
+  const material = [...part.materials]
+    .sort((a, b) => b.share - a.share)
+    .map((s) => s.materialId)
+    .join("+");
+  const { key, id, group } = part;
+  return { key, id, group, material, volumeMm3, massG, centreMm };
+}
+
 /**
  * Masses, centre, inertia and intervals from the moments of an assembly's parts. `find` must know every material
  * named (the review says so beforehand); an unknown one throws. With no mass at all, centre and inertia are zero.
@@ -120,15 +130,7 @@ export function massReport(
   const centreMm: Triple =
     massG > 0 ? [firsts("x") / massG, firsts("y") / massG, firsts("z") / massG] : [0, 0, 0];
 
-  const parts = solid.map(({ part, m, volumeMm3 }, i): PartWeight => {
-    const centre: Triple = m.v > 0 ? [m.originX + m.x / m.v, m.y / m.v, m.z / m.v] : [0, 0, 0];
-    const material = [...part.materials]
-      .sort((a, b) => b.share - a.share)
-      .map((s) => s.materialId)
-      .join("+");
-    const { key, id, group } = part;
-    return { key, id, group, material, volumeMm3, massG: masses[i], centreMm: centre };
-  });
+  const parts = solid.map((s, i) => partWeight(s, masses[i]));
   const densityShares = sharesOfDensity(
     solid.filter((s) => !s.held),
     measured,

@@ -29,6 +29,67 @@ export interface Model {
 const MOST_NESTED = 64;
 const MOST_ATTRIBUTES = 64;
 
+/** The elements of a model part, taken down as they come; `sound` until a number is none. */
+class ModelElements {
+  readonly objects = new Map<string, ModelObject>();
+  readonly items: Placed[] = [];
+  unit: string | null = null;
+  triangles = 0;
+  corners = 0;
+  sound = true;
+  private object: ModelObject | null = null;
+
+  open(name: string, a: Record<string, string>): void {
+    switch (name) {
+      case "model":
+        this.unit = a.unit ?? null;
+        break;
+      case "object":
+        this.object = { vertices: [], triangles: [], components: [] };
+        if (a.id !== undefined) this.objects.set(a.id, this.object);
+        break;
+      case "vertex":
+        this.object?.vertices.push(this.number(a.x), this.number(a.y), this.number(a.z));
+        this.corners++;
+        break;
+      case "triangle":
+        this.object?.triangles.push(this.index(a.v1), this.index(a.v2), this.index(a.v3));
+        this.triangles++;
+        break;
+      case "component":
+        this.object?.components.push(placed(a));
+        break;
+      case "item":
+        this.items.push(placed(a));
+        break;
+    }
+  }
+
+  close(name: string): void {
+    if (name === "object") this.object = null;
+  }
+
+  private number(text: string | undefined): number {
+    const value = text === undefined || text.trim() === "" ? Number.NaN : Number(text);
+    if (!Number.isFinite(value)) this.sound = false;
+    return value;
+  }
+
+  private index(text: string | undefined): number {
+    const value = this.number(text);
+    if (!Number.isInteger(value) || value < 0) this.sound = false;
+    return value;
+  }
+}
+
+const placed = (a: Record<string, string>): Placed => ({
+  id: a.objectid ?? "",
+  by: transformOf(a.transform),
+});
+
+/** A name without what stands for its namespace. */
+const localName = (name: string): string => name.slice(name.indexOf(":") + 1);
+
 /**
  * Reads a model part as it comes, piece by piece. `write` answers false where it is no sound XML, or past
  * `mostTriangles` triangles or corners, and throws where no model part looks like that; `close` gives the model, or null where it is damaged.
@@ -36,79 +97,37 @@ const MOST_ATTRIBUTES = 64;
 export function readModel(mostTriangles: number) {
   const parser = new SaxesParser();
   const decoder = new TextDecoder();
-  const objects = new Map<string, ModelObject>();
-  const items: Placed[] = [];
-  let unit: string | null = null;
-  let object: ModelObject | null = null;
-  let triangles = 0;
-  let corners = 0;
+  const model = new ModelElements();
   let nested = 0;
-  let seen = 0;
-  let sound = true;
+  let attributes = 0;
 
   // At once: a piece may hold a hundred thousand faults, and each is put into words.
   parser.on("error", (error) => {
     throw error;
   });
-  parser.on("opentag", ({ name, attributes: a }: SaxesTagPlain) => {
+  parser.on("opentag", (tag: SaxesTagPlain) => {
     if (++nested > MOST_NESTED) throw new Error("nested too deep");
-    seen = 0;
-    switch (name.slice(name.indexOf(":") + 1)) {
-      case "model":
-        unit = a.unit ?? null;
-        break;
-      case "object":
-        object = { vertices: [], triangles: [], components: [] };
-        if (a.id !== undefined) objects.set(a.id, object);
-        break;
-      case "vertex":
-        object?.vertices.push(number(a.x), number(a.y), number(a.z));
-        corners++;
-        break;
-      case "triangle":
-        object?.triangles.push(index(a.v1), index(a.v2), index(a.v3));
-        triangles++;
-        break;
-      case "component":
-        object?.components.push(placed(a));
-        break;
-      case "item":
-        items.push(placed(a));
-        break;
-    }
+    attributes = 0;
+    model.open(localName(tag.name), tag.attributes);
   });
   // Said at once, not at the end of the piece: one piece may hold a million of them.
   parser.on("attribute", () => {
-    if (++seen > MOST_ATTRIBUTES) throw new Error("too many attributes");
+    if (++attributes > MOST_ATTRIBUTES) throw new Error("too many attributes");
   });
   parser.on("closetag", ({ name }) => {
     nested--;
-    if (name.slice(name.indexOf(":") + 1) === "object") object = null;
-  });
-
-  const number = (text: string | undefined): number => {
-    const value = text === undefined || text.trim() === "" ? Number.NaN : Number(text);
-    if (!Number.isFinite(value)) sound = false;
-    return value;
-  };
-  const index = (text: string | undefined): number => {
-    const value = number(text);
-    if (!Number.isInteger(value) || value < 0) sound = false;
-    return value;
-  };
-  const placed = (a: Record<string, string>): Placed => ({
-    id: a.objectid ?? "",
-    by: transformOf(a.transform),
+    model.close(localName(name));
   });
 
   return {
-    triangles: () => triangles,
+    triangles: () => model.triangles,
     write: (piece: Uint8Array): boolean => {
       parser.write(decoder.decode(piece, { stream: true }));
-      return sound && triangles <= mostTriangles && corners <= 3 * mostTriangles;
+      return model.sound && model.triangles <= mostTriangles && model.corners <= 3 * mostTriangles;
     },
     close: (): Model | null => {
       parser.close();
+      const { sound, unit, objects, items } = model;
       return sound ? { unit, objects, items } : null;
     },
   };
