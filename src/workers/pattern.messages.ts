@@ -3,7 +3,7 @@ import type { FoundShapes } from "@/core/exchange/pattern/found";
 import type { MarkReading } from "@/core/exchange/pattern/markIn";
 import type { PictureFailure } from "@/core/exchange/photo/picture";
 import type { PhotoScale, ScaleFailure } from "@/core/exchange/photo/planeScale";
-import type { Seeing } from "@/core/exchange/photo/shapes";
+import type { PhotoShapes, Seeing } from "@/core/exchange/photo/shapes";
 import type { DrawingReading } from "@/core/geometry/contours/raw";
 import type { Point } from "@/core/geometry/curve/bezier";
 
@@ -47,5 +47,5 @@ export interface PatternService {
     tell: (done: number) => void,
   ): Promise<({ readonly ok: true } & FlatPicture) | ({ readonly ok: false } & ScaleFailure)>;
   /** Outlines and holes in the flattened photo; null before there is one. */
-  findShapes(seeing: Seeing): (FoundShapes & { readonly threshold: number }) | null;
+  findShapes(seeing: Seeing): PhotoShapes | null;
 }

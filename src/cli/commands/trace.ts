@@ -45,6 +45,14 @@ export const trace = command({
     paper: { value: Object.keys(SHEETS_OF_PAPER).join("|"), says: "of a photo: the sheet of paper in it" },
     corners: { value: "x1,y1,…,x4,y4", says: "of a photo: where that sheet's corners are" },
     shape: { value: "dark|light", says: "of a photo: the piece on its paper; dark where it is not given" },
+    thickness: {
+      value: "LENGTH",
+      says: "of a photo: of a piece that lies on its paper, such as 4mm; 0 of what is drawn on it",
+    },
+    camera: {
+      value: "LENGTH",
+      says: "of a photo: how high the camera was over the paper, where the picture does not tell",
+    },
     threshold: { value: "N", says: "of a photo: the shade between piece and paper, 0 to 255" },
   },
   run: async (input) => {

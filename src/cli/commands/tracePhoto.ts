@@ -1,6 +1,8 @@
+import { parseLength } from "@/core/base/units/length";
 import { writeKnife } from "@/core/exchange/files/knife/write";
 import { type OutlineRole, TRACED_FIT } from "@/core/exchange/pattern/applyOutline";
 import { proposedAssignment, traced } from "@/core/exchange/pattern/trace";
+import { focalShareIn } from "@/core/exchange/photo/exif";
 import { greyOf } from "@/core/exchange/photo/image";
 import {
   LARGEST_PICTURE_BYTES,
@@ -10,11 +12,11 @@ import {
   type SheetOfPaper,
 } from "@/core/exchange/photo/picture";
 import { foundCorners, type PhotoScale, truePlane } from "@/core/exchange/photo/planeScale";
-import { flattenedPhoto, shapesInPhoto, USUAL_SEEING } from "@/core/exchange/photo/shapes";
+import { flattenedPhoto, type Seeing, shapesInPhoto, USUAL_SEEING } from "@/core/exchange/photo/shapes";
 import { faultsOf } from "@/core/figures/weigh/faults";
 import { refusalOf } from "@/core/knife/design/refusal";
 import { outlineFailureWords } from "@/words/drawings";
-import { pictureFailureWords, scaleFailureWords } from "@/words/photos";
+import { photoWarningWords, pictureFailureWords, scaleFailureWords } from "@/words/photos";
 import { problemWords } from "@/words/problems";
 import type { Input } from "../command";
 import { bytesWithin, fixedIn, numberIn, withinTime, writeTo } from "../input";
@@ -24,7 +26,9 @@ import { Refusal } from "../refusal";
 const REACH_SHARE = 0.01;
 
 /** What of a trace's options a photo asks for. */
-type PhotoInput = Input<"onto" | "out" | "scale" | "paper" | "corners" | "shape" | "threshold">;
+type PhotoInput = Input<
+  "onto" | "out" | "scale" | "paper" | "corners" | "shape" | "threshold" | "thickness" | "camera"
+>;
 
 /** Puts the outline and the holes in a photo onto a knife; places are in the picture's own pixels, as it is seen. */
 export async function tracePhoto(
@@ -47,8 +51,13 @@ export async function tracePhoto(
   if (shape !== "dark" && shape !== "light") throw new Refusal(`--shape is dark or light, not "${shape}"`);
   const typed = text("threshold");
   const threshold = typed === undefined ? null : numberIn(typed, "--threshold");
-  const flat = withinTime(() => flattenedPhoto(photo, plane.plane));
-  const seen = withinTime(() => shapesInPhoto(flat, { ...USUAL_SEEING, shape, threshold }));
+  const thicknessMm = lengthIn(text("thickness"), "--thickness", LARGEST_THICKNESS_MM);
+  const cameraMm = lengthIn(text("camera"), "--camera", FARTHEST_CAMERA_MM);
+  const focal = await focalShareIn(bytes, size);
+  const focalPx = focal === null ? null : focal * Math.hypot(photo.width, photo.height);
+  const flat = withinTime(() => flattenedPhoto(photo, plane.plane, undefined, focalPx));
+  const seeing: Seeing = { ...USUAL_SEEING, shape, threshold, thicknessMm, cameraMm };
+  const seen = withinTime(() => shapesInPhoto(flat, seeing));
   const before = (await fixedIn(onto)).design;
   const assigned = proposedAssignment(before, seen.shapes, as);
   if (!assigned) throw new Refusal("no shape was found in this photo; is it --shape dark or light?");
@@ -62,6 +71,8 @@ export async function tracePhoto(
     widthMm: flat.widthMm,
     heightMm: flat.heightMm,
     threshold: seen.threshold,
+    camera: seen.camera && { heightMm: seen.camera.heightMm, tiltDeg: seen.camera.tiltDeg },
+    warnings: seen.warnings.map((w) => photoWarningWords(w, "metric")),
     found: seen.shapes.map((s) => ({
       id: s.id,
       kind: s.kind,
@@ -72,6 +83,20 @@ export async function tracePhoto(
     largestDeviationMm: answer.largestDeviationMm,
     canBeBuilt: faultsOf(answer.design).every((f) => f.severity !== "error"),
   };
+}
+
+/** A piece is no thicker, and a camera no farther from its paper, mm. */
+const LARGEST_THICKNESS_MM = 100;
+const FARTHEST_CAMERA_MM = 10_000;
+
+/** A length of an option, such as 4mm or 0.16in; null where it is not given. */
+function lengthIn(typed: string | undefined, option: string, most: number): number | null {
+  if (typed === undefined) return null;
+  const reading = parseLength(typed, "mm");
+  const mm = reading.ok ? reading.mm : Number.NaN;
+  if (!(mm >= 0 && mm <= most))
+    throw new Refusal(`${option} is a length from 0 to ${most} mm, such as 4mm or 5/32in, not "${typed}"`);
+  return mm;
 }
 
 /** The picture as it is seen, turned by its mark, and how much smaller it is than it was stored. */

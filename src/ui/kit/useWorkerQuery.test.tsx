@@ -64,11 +64,16 @@ describe("one question about the knife on the bench", () => {
     await waitFor(() => expect(result.current.answer).toBe("a"));
     rerender({ of: b });
     await waitFor(() =>
-      expect(result.current).toMatchObject({ answer: "a", failed: true, isLoading: false }),
+      expect(result.current).toMatchObject({
+        answer: "a",
+        failed: true,
+        reason: "out of memory",
+        isLoading: false,
+      }),
     );
     rerender({ of: c });
     await waitFor(() =>
-      expect(result.current).toEqual({ answer: "c", of: c, failed: false, isLoading: false }),
+      expect(result.current).toEqual({ answer: "c", of: c, failed: false, reason: null, isLoading: false }),
     );
     rerender({ of: null });
     expect(result.current).toMatchObject({ answer: null, failed: false });

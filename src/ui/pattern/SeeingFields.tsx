@@ -1,9 +1,74 @@
 "use client";
 import { Button, Stack, Text } from "@chakra-ui/react";
+import { printLength } from "@/core/base/units/print";
+import { useUnits } from "@/store/settings";
+import { photoWarningWords } from "@/words/photos";
 import { ChoiceField } from "../fields/ChoiceField";
 import { LengthField } from "../fields/LengthField";
 import { ShareField } from "../fields/ShareField";
+import { useDesign } from "../session/BenchContext";
 import type { PhotoState } from "./usePhoto";
+
+type Lies = "unsaid" | "drawn" | "piece";
+
+/** Whether it is drawn on the paper or lies on it, how thick it is then, and how high the camera was. */
+function PieceFields({ state }: { state: PhotoState }) {
+  const { seeing, found } = state;
+  const units = useUnits();
+  const spineMm = useDesign((d) => d.blade.spineMm);
+  const { thicknessMm, cameraMm } = seeing;
+  const lies: Lies = thicknessMm === null ? "unsaid" : thicknessMm === 0 ? "drawn" : "piece";
+  const thickness: Readonly<Record<Lies, number | null>> = { unsaid: null, drawn: 0, piece: spineMm };
+  const asksCamera = cameraMm !== null || found?.warnings.some((w) => w.code === "camera-unknown");
+  return (
+    <>
+      <ChoiceField
+        label="It is"
+        value={lies}
+        choices={[
+          { value: "unsaid", name: "Choose …" },
+          { value: "drawn", name: "Drawn on the paper" },
+          { value: "piece", name: "A piece on the paper" },
+        ]}
+        onChange={(to) => void state.setSeeing({ ...seeing, thicknessMm: thickness[to] })}
+      />
+      {lies === "piece" && thicknessMm !== null && (
+        <LengthField
+          label="Its thickness"
+          mm={thicknessMm}
+          min={0.1}
+          max={100}
+          onChange={(mm) => void state.setSeeing({ ...seeing, thicknessMm: mm })}
+        />
+      )}
+      {lies === "piece" && asksCamera && (
+        <LengthField
+          label="Camera over the paper"
+          mm={cameraMm ?? USUAL_CAMERA_MM}
+          min={50}
+          max={10_000}
+          digits={0}
+          onChange={(mm) => void state.setSeeing({ ...seeing, cameraMm: mm })}
+          help={cameraMm === null ? "Type how high it was: the picture does not tell." : undefined}
+        />
+      )}
+      {lies === "piece" && found?.camera && cameraMm === null && (
+        <Text color="graphite" fontSize="sm">
+          Allowed for: the camera was {printLength(found.camera.heightMm, units, 0)} over the paper, aslant by{" "}
+          {found.camera.tiltDeg.toFixed(0)}°.
+        </Text>
+      )}
+      {found?.warnings.map((w) => (
+        <Text key={w.code} color="warn" fontSize="sm" role="status">
+          {photoWarningWords(w, units)}
+        </Text>
+      ))}
+    </>
+  );
+}
+
+/** A camera in the hand over a sheet of paper; only shown where its height is asked for. */
+const USUAL_CAMERA_MM = 500;
 
 /** How shapes are separated from their background; each change is seen at once. */
 export function SeeingFields({ state }: { state: PhotoState }) {
@@ -11,6 +76,7 @@ export function SeeingFields({ state }: { state: PhotoState }) {
   const at = seeing.threshold ?? found?.threshold ?? 128;
   return (
     <Stack gap="2">
+      <PieceFields state={state} />
       <ChoiceField
         label="The pattern is"
         value={seeing.shape}

@@ -1,6 +1,5 @@
-import type { FoundShapes } from "@/core/exchange/pattern/found";
 import type { SheetOfPaper } from "@/core/exchange/photo/picture";
-import { type Seeing, USUAL_SEEING } from "@/core/exchange/photo/shapes";
+import { type PhotoShapes, type Seeing, USUAL_SEEING } from "@/core/exchange/photo/shapes";
 import type { Point } from "@/core/geometry/curve/bezier";
 
 /** How the maker says what the true size is. */
@@ -29,7 +28,7 @@ export interface PhotoWork {
   /** The photo at true size, mm. */
   readonly flat: Shown | null;
   readonly seeing: Seeing;
-  readonly found: (FoundShapes & { readonly threshold: number }) | null;
+  readonly found: PhotoShapes | null;
   readonly wrong: string | null;
   /** What is being done, and how far it is. */
   readonly busy: { readonly says: string; readonly done: number | null } | null;

@@ -3,10 +3,12 @@ import type { Point } from "../../geometry/curve/bezier";
 import { enclosedArea } from "../../geometry/curve/crossing";
 import { fitCircle } from "../pattern/fitCircle";
 import type { Found, FoundShapes } from "../pattern/found";
+import { type Camera, cameraOver } from "./camera";
 import { projected } from "./homography";
 import { type GreyImage, otsuThreshold, shadeAt, smoothed } from "./image";
 import type { TruePlane } from "./planeScale";
 import { withoutSpecks } from "./specks";
+import { standing } from "./standing";
 
 /** How a shape is separated from its background. */
 export interface Seeing {
@@ -15,9 +17,31 @@ export interface Seeing {
   readonly threshold: number | null;
   /** How far the picture is smoothed first, mm. */
   readonly smoothMm: number;
+  /** Of a piece that lies on the paper; 0 of what is drawn on it, null where nobody has said. */
+  readonly thicknessMm: number | null;
+  /** How high the camera was over the paper, where its maker knows; null where the picture has to tell. */
+  readonly cameraMm: number | null;
 }
 
-export const USUAL_SEEING: Seeing = { shape: "dark", threshold: null, smoothMm: 0.25 };
+export const USUAL_SEEING: Seeing = {
+  shape: "dark",
+  threshold: null,
+  smoothMm: 0.25,
+  thicknessMm: null,
+  cameraMm: null,
+};
+
+/** What is doubtful about a photo's outlines. */
+export type PhotoWarning =
+  /** Nobody has said how thick the piece is: one of `thicknessMm` would read so much too long. */
+  | { readonly code: "thickness-unsaid"; readonly thicknessMm: number; readonly tooLongMm: number | null }
+  /** Where the camera stood is not known: the piece reads too long by its thickness over the camera's height. */
+  | { readonly code: "camera-unknown"; readonly thicknessMm: number }
+  /** The camera is no higher than the piece is thick. */
+  | { readonly code: "camera-too-low"; readonly heightMm: number };
+
+/** How thick a piece is taken to be where it is told what its thickness does, mm. */
+const EXAMPLE_THICKNESS_MM = 4;
 
 /** The plane is looked at with so many pixels a millimetre at most, and in all. */
 const MOST_PER_MM = 10;
@@ -29,6 +53,16 @@ export interface FlatPhoto {
   readonly perMm: number;
   readonly widthMm: number;
   readonly heightMm: number;
+  readonly plane: TruePlane;
+  /** The photo's own size, px, and the focal length that its file tells, px; null where it tells none. */
+  readonly picture: PictureSize;
+}
+
+/** A picture's size in pixels, and the focal length that its file tells in its own pixels. */
+export interface PictureSize {
+  readonly width: number;
+  readonly height: number;
+  readonly focalPx: number | null;
 }
 
 /** The plane of a photo without its perspective; `tell` hears how far it is, 0 to 1. */
@@ -36,6 +70,7 @@ export function flattenedPhoto(
   photo: GreyImage,
   plane: TruePlane,
   tell: (done: number) => void = () => undefined,
+  focalPx: number | null = null,
 ): FlatPhoto {
   const { widthMm, heightMm, toPixels, pixelsPerMm } = plane;
   const perMm = Math.min(MOST_PER_MM, pixelsPerMm, Math.sqrt(MOST_PIXELS / (widthMm * heightMm)));
@@ -53,7 +88,8 @@ export function flattenedPhoto(
       data[y * width + x] = shadeAt(photo, at.x - 0.5, at.y - 0.5) ?? ground;
     }
   }
-  return { image: { width, height, data }, perMm, widthMm, heightMm };
+  const picture = { width: photo.width, height: photo.height, focalPx };
+  return { image: { width, height, data }, perMm, widthMm, heightMm, plane, picture };
 }
 
 function middleShade({ data }: GreyImage): number {
@@ -74,11 +110,12 @@ const ROUND_SHARE = 0.07;
 const RIM_MM = 1.5;
 
 /** The outlines and round holes in a flat photo, the largest first, y upward from its lower left; and the shade used. */
-export function shapesInPhoto(
-  photo: FlatPhoto,
-  { shape, threshold, smoothMm }: Seeing,
-): FoundShapes & { readonly threshold: number } {
+export function shapesInPhoto(photo: FlatPhoto, seeing: Seeing): PhotoShapes {
+  const { shape, threshold, smoothMm } = seeing;
   const { image, perMm, widthMm, heightMm } = photo;
+  const camera = cameraFor(photo, seeing);
+  const thicknessMm = seeing.thicknessMm ?? 0;
+  const stands = camera && thicknessMm > 0 && camera.heightMm > 2 * thicknessMm;
   const soft = smoothed(image, smoothMm * perMm);
   const at = threshold ?? otsuThreshold(soft);
   // Contours enclose what is above a value: of a dark shape the shades are turned round.
@@ -91,9 +128,14 @@ export function shapesInPhoto(
     .smooth(true)
     .thresholds([sign * at])(values);
   const toMm = ([x, y]: number[]): Point => ({ x: x / perMm, y: heightMm - y / perMm });
-  const ring = (of: readonly number[][]) => {
+  const eye = camera && {
+    heightMm: camera.heightMm,
+    foot: { x: camera.foot.x, y: heightMm - camera.foot.y },
+  };
+  const ring = (of: readonly number[][], around: "outer" | "hole") => {
     const open = of.slice(0, -1);
-    return (threshold === null ? onLocalEdge(soft, open, perMm) : open).map(toMm);
+    const seen = (threshold === null ? onLocalEdge(soft, open, perMm) : open).map(toMm);
+    return stands && eye ? standing(seen, around, eye, thicknessMm) : seen;
   };
   const shapes: Found[] = [];
   let id = 0;
@@ -108,16 +150,52 @@ export function shapesInPhoto(
     else shapes.push({ kind: "outline", id: `shape-${id}`, layer, points, areaMm2 });
   };
   for (const [outer, ...holes] of found?.coordinates ?? []) {
-    const border = ring(outer);
+    const border = ring(outer, "outer");
     const atRim = border.some(
       (p) => p.x < RIM_MM || p.y < RIM_MM || p.x > widthMm - RIM_MM || p.y > heightMm - RIM_MM,
     );
     if (!atRim) put(border);
-    for (const hole of holes) put(ring(hole));
+    for (const hole of holes) put(ring(hole, "hole"));
   }
   const size = (s: Found) =>
     s.kind === "outline" ? s.areaMm2 : s.kind === "circle" ? Math.PI * s.radiusMm ** 2 : 0;
-  return { shapes: shapes.sort((a, b) => size(b) - size(a)), doubled: 0, joined: 0, threshold: at };
+  shapes.sort((a, b) => size(b) - size(a));
+  return {
+    shapes,
+    doubled: 0,
+    joined: 0,
+    threshold: at,
+    warnings: warningsOf(photo, seeing, camera),
+    camera,
+  };
+}
+
+/** What a photo shows, how shape and ground were parted, from where it was taken, and what is doubtful about it. */
+export interface PhotoShapes extends FoundShapes {
+  readonly threshold: number;
+  readonly warnings: readonly PhotoWarning[];
+  readonly camera: Camera | null;
+}
+
+/** From where a photo was taken: by what its maker says, by the sheet's perspective, or by what its file tells. */
+function cameraFor({ plane, picture }: FlatPhoto, { cameraMm }: Seeing): Camera | null {
+  if (cameraMm !== null) return cameraOver(plane, picture, { heightMm: cameraMm });
+  const seen = cameraOver(plane, picture, null);
+  if (seen || picture.focalPx === null) return seen;
+  return cameraOver(plane, picture, { focalPx: picture.focalPx });
+}
+
+function warningsOf(photo: FlatPhoto, seeing: Seeing, camera: Camera | null): PhotoWarning[] {
+  const { thicknessMm } = seeing;
+  if (thicknessMm === 0) return [];
+  if (thicknessMm === null) {
+    const z = EXAMPLE_THICKNESS_MM;
+    const tooLongMm = camera ? (Math.max(photo.widthMm, photo.heightMm) * z) / (camera.heightMm - z) : null;
+    return [{ code: "thickness-unsaid", thicknessMm: z, tooLongMm }];
+  }
+  if (!camera) return [{ code: "camera-unknown", thicknessMm }];
+  if (!(camera.heightMm > 2 * thicknessMm)) return [{ code: "camera-too-low", heightMm: camera.heightMm }];
+  return [];
 }
 
 /** Shade inside and outside an edge is read so far from it, mm; an edge is moved by no more, and only where they differ. */
