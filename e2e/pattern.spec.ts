@@ -155,6 +155,18 @@ test("a photo of a pattern on a sheet of paper becomes a knife with a weight", a
   await page.getByRole("button", { name: "Find the threshold" }).click();
   await expect(outlines.getByRole("button", { name: /^Outline, 18/ })).toBeVisible();
   await expect(page.getByText(/Largest deviation 0\.[01]\d\d mm\. It would weigh/)).toBeVisible();
+  // Nobody has said yet whether it lies on the paper; from straight above the camera's height is asked for.
+  await expect(page.getByText(/^Say whether a piece lies on the paper or is drawn on it/)).toBeVisible();
+  await page.getByLabel("It is", { exact: true }).selectOption({ label: "A piece on the paper" });
+  await expect(page.getByText(/does not tell how high the camera was/)).toBeVisible();
+  const camera = page.getByRole("textbox", { name: "Camera over the paper" });
+  await camera.fill("400");
+  await camera.press("Enter");
+  await expect(page.getByText(/does not tell how high the camera was/)).toHaveCount(0);
+  await expect(outlines.getByRole("button", { name: /^Outline, 18[56]\.\d mm/ })).toBeVisible();
+  await page.getByLabel("It is", { exact: true }).selectOption({ label: "Drawn on the paper" });
+  await expect(outlines.getByRole("button", { name: /^Outline, 18[78]\.\d mm/ })).toBeVisible();
+
   // What was chosen stays when its shapes are found anew, and when a file that is no pattern is dropped in.
   const right = page.getByRole("textbox", { name: "Datum, to the right" });
   const likely = await right.inputValue();

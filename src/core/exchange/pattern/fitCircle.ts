@@ -8,12 +8,13 @@ const FEWEST = 8;
 
 /**
  * The circle through points, by least squares on x² + y² + ax + by + c; null where they are few or do not lie on one.
- * `withinMm` is how far points may lie off it.
+ * `withinMm` is how far points may lie off it; where stretches of the border are left out it `hasGaps`.
  * @see Kåsa, IEEE Trans. Instrum. Meas. 25 (1976).
  */
 export function fitCircle(
   points: readonly Point[],
   withinMm?: number,
+  hasGaps = false,
 ): { readonly x: number; readonly y: number; readonly radiusMm: number } | null {
   const n = points.length;
   if (n < FEWEST) return null;
@@ -38,7 +39,8 @@ export function fitCircle(
   // The middles of chords as well: corners of a polygon lie on a circle too.
   const round = points.every((p, i) => {
     const q = points[(i + 1) % n];
-    return [p, { x: (p.x + q.x) / 2, y: (p.y + q.y) / 2 }].every(
+    const middle = { x: (p.x + q.x) / 2, y: (p.y + q.y) / 2 };
+    return (hasGaps ? [p] : [p, middle]).every(
       (at) => Math.abs(Math.hypot(at.x - mx - u, at.y - my - v) - radiusMm) <= near,
     );
   });

@@ -145,8 +145,10 @@ export function shapesInPhoto(photo: FlatPhoto, seeing: Seeing): PhotoShapes {
     const layer = "";
     id++;
     const radius = Math.sqrt(areaMm2 / Math.PI);
-    const round = fitCircle(points, Math.max(ROUND_MM, ROUND_SHARE * radius));
-    if (round) shapes.push({ kind: "circle", id: `shape-${id}`, layer, ...round, radiusMm: radius });
+    const round = fitCircle(points, Math.max(ROUND_MM, ROUND_SHARE * radius), stands === true);
+    // Of a border with places left out the area is less than the circle's.
+    const radiusMm = stands && round ? round.radiusMm : radius;
+    if (round) shapes.push({ kind: "circle", id: `shape-${id}`, layer, ...round, radiusMm });
     else shapes.push({ kind: "outline", id: `shape-${id}`, layer, points, areaMm2 });
   };
   for (const [outer, ...holes] of found?.coordinates ?? []) {

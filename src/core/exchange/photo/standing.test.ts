@@ -106,9 +106,13 @@ describe("a plate 4 mm thick on its sheet of paper", () => {
     expect(told.camera?.heightMm).toBeCloseTo(420, -1);
     expect(told.warnings).toEqual([]);
     // Its very tip is rounded by what the picture is smoothed over.
-    expect(Math.abs(told.longMm - lengthMm)).toBeLessThan(0.5);
+    expect(Math.abs(told.longMm - lengthMm)).toBeLessThan(0.7);
     expect(told.off).toBeLessThan(0.3);
     expect(told.circles).toHaveLength(layer.circles.length);
+    for (const { x, y, radiusMm } of told.circles) {
+      const drawn = layer.circles.find((c) => Math.hypot(onPaper(c).x - x, onPaper(c).y - y) < 0.3);
+      expect(Math.abs((drawn?.radiusMm ?? 0) - radiusMm)).toBeLessThan(0.3);
+    }
   });
 
   it("is taken as drawn on the paper where its maker says so, without a warning", () => {

@@ -4,8 +4,11 @@ import { type Camera, lowered } from "./camera";
 
 /** Beside a change from one edge to the other so much more than the change itself is left out, mm. */
 const BESIDE_MM = 0.3;
-/** A border runs in the line of sight where its normal leans no further out of that than so, as a cosine. */
-const ALONG_SIGHT = 0.35;
+/**
+ * A border runs in the line of sight where its normal leans no further out of that than so, as a cosine. In a hole both edges
+ * cross at a corner, which a picture rounds off.
+ */
+const ALONG_SIGHT = { outer: 0.35, hole: 0.8 } as const;
 
 /**
  * The outline of a piece of even thickness that lies on the paper, from the border that is seen of it: where the border
@@ -30,7 +33,7 @@ export function standing(
     const size = Math.hypot(tx, ty) * Math.hypot(fx, fy);
     return size > 0 ? (turn * (ty * fx - tx * fy)) / size : 0;
   });
-  const isWall = wallPlaces(border, away, camera, thicknessMm);
+  const isWall = wallPlaces(border, away, camera, thicknessMm, ALONG_SIGHT[around]);
   return border.flatMap((p, i) => {
     if (isWall[i]) return [];
     return [away[i] > 0 ? lowered(camera, p, thicknessMm) : p];
@@ -43,6 +46,7 @@ function wallPlaces(
   away: readonly number[],
   camera: Pick<Camera, "foot" | "heightMm">,
   thicknessMm: number,
+  alongSight: number,
 ): boolean[] {
   const n = border.length;
   const isWall = new Array<boolean>(n).fill(false);
@@ -56,7 +60,7 @@ function wallPlaces(
       [next, 1],
     ]) {
       let [at, run] = [from, 0];
-      while (run <= within && Math.abs(away[at]) < ALONG_SIGHT) {
+      while (run <= within && Math.abs(away[at]) < alongSight) {
         isWall[at] = true;
         const before = border[at];
         at = (at + step + n) % n;
