@@ -18,6 +18,21 @@ export function putAt(root: unknown, path: string, value: unknown): boolean {
   return true;
 }
 
+/**
+ * A record with the value at a dotted path, sharing with it all that is not on the way there; null where the path leads
+ * nowhere.
+ */
+export function withValueAt<T>(root: T, path: string, value: unknown): T | null {
+  const [key, ...rest] = path.split(".");
+  if (typeof root !== "object" || root === null || !Object.hasOwn(root, key)) return null;
+  const fields = root as Readonly<Record<string, unknown>>;
+  const inner = rest.length === 0 ? value : withValueAt(fields[key], rest.join("."), value);
+  if (rest.length > 0 && inner === null) return null;
+  const copy = (Array.isArray(root) ? [...root] : { ...fields }) as Record<string, unknown>;
+  copy[key] = inner;
+  return copy as T;
+}
+
 type Plain = string | number | boolean | null | undefined;
 
 /** A step into a record or a list, and on from there; a field that may be null is stepped into as if it were not. */

@@ -1,4 +1,4 @@
-import { putAt } from "../../base/record/path";
+import { withValueAt } from "../../base/record/path";
 import type { Design } from "../../knife/design/schema";
 import { stretchedHandle } from "../../knife/layout/handleLengths";
 import { unglued } from "../../knife/starts/constructions";
@@ -8,10 +8,13 @@ import type { Fix } from "./types";
 /** The design with a fix applied. One whose subject is gone changes nothing. */
 export function applyFix(design: Design, fix: Fix): Design {
   switch (fix.kind) {
-    case "set": {
-      const next = structuredClone(design);
-      return fix.changes.every(({ path, value }) => putAt(next, path, value)) ? next : design;
-    }
+    case "set":
+      return (
+        fix.changes.reduce<Design | null>(
+          (next, { path, value }) => next && withValueAt(next, path, value),
+          design,
+        ) ?? design
+      );
     case "replace-fastener":
       return {
         ...design,

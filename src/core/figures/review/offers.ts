@@ -1,9 +1,12 @@
 import { valueAt } from "../../base/record/path";
+import { assemble } from "../../knife/assembly/assemble";
 import { keepsLocks, keepsMeasured } from "../../knife/design/marks";
 import { refusalOf } from "../../knife/design/refusal";
 import type { Design } from "../../knife/design/schema";
 import { type Figures, figuresOf } from "../tune/effects";
 import { faultsOf } from "../weigh/faults";
+import { memoryOf } from "../weigh/momentsOf";
+import type { PanelMemory } from "../weigh/panelMemory";
 import { applyFix } from "./fixes";
 import type { Change, Finding, Fix, Found, Offer } from "./types";
 
@@ -38,6 +41,8 @@ export class Trials {
   private readonly before: Misses;
   private readonly faults: ReadonlySet<string>;
   private readonly now: Figures | null;
+  /** What was weighed of the knife holds for a fix, but for what the fix changes. */
+  private readonly memory: PanelMemory | null;
 
   constructor(
     private readonly design: Design,
@@ -47,6 +52,7 @@ export class Trials {
     this.before = missesOf(before);
     this.faults = new Set(faultsOf(design).map(keyOf));
     this.now = figuresOf(design);
+    this.memory = this.now && memoryOf(assemble(design));
   }
 
   /** The fixes of a finding that hold, each with what it sets and does. */
@@ -66,14 +72,15 @@ export class Trials {
     if (next === design || !now || refusalOf(next)) return null;
     if (!keepsLocks(design, next) || !keepsMeasured(design, next)) return null;
     if (faultsOf(next).some((f) => f.severity === "error" || !this.faults.has(keyOf(f)))) return null;
+    // Weighed first: what the rules ask of the weight is known then.
+    const then = figuresOf(next, this.memory);
+    if (!then) return null;
     const after = missesOf(this.findingsOf(next));
     if (after.has(keyOf(finding))) return null;
     for (const [key, miss] of after) {
       const was = this.before.get(key);
       if (was === undefined || miss > was * (1 + WORSE_SHARE) + WORSE_BY) return null;
     }
-    const then = figuresOf(next);
-    if (!then) return null;
     return {
       fix,
       changes: changesOf(design, fix),

@@ -1,4 +1,5 @@
 import { upToTenth } from "../../../base/number";
+import { lazily } from "../../../base/record/remembered";
 import type { Design } from "../../../knife/design/schema";
 import { outside } from "../../../knife/design/uses";
 import { type Figures, figuresOf } from "../../tune/effects";
@@ -15,10 +16,19 @@ const CORRECTIONS = 3;
 /** How far weight or balance is outside its window. */
 type Miss = (f: Figures) => number;
 
-/** The single lever that brings a figure into its window with the least change, or null of none. */
-function bringBack(design: Design, now: Figures, target: Target, miss: Miss): Fix | null {
+/** What a step of each lever does to a knife, and trials of it: the same whichever figure is brought back. */
+function pullsOf(design: Design, now: Figures) {
   const trial = trialsOf(design);
-  const slopes = slopesAt(trial, leversOf(design), new Map(), now);
+  return { trial, slopes: slopesAt(trial, leversOf(design), new Map(), now) };
+}
+
+/** The single lever that brings a figure into its window with the least change, or null of none. */
+function bringBack(
+  { trial, slopes }: ReturnType<typeof pullsOf>,
+  now: Figures,
+  target: Target,
+  miss: Miss,
+): Fix | null {
   const single = cheapSets(slopes, target, now, "least-change").filter((set) => set.length === 1);
   for (const [lever] of single.slice(0, TRIED)) {
     const slope = slopes.find((s) => s.lever === lever)!;
@@ -46,6 +56,7 @@ const target: Rule = {
     const now = figuresOf(design);
     if (!now) return [];
     const { balanceMm, massG } = design.use;
+    const pulls = lazily(() => pullsOf(design, now));
     const everything = { low: -1e6, high: 1e6 };
     const cases: { subject: string; miss: Miss; aim: Target; window: typeof balanceMm; value: number }[] = [
       {
@@ -72,7 +83,7 @@ const target: Rule = {
           subject,
           measured: value,
           limit: off < 0 ? window.low : window.high,
-          fix: quick ? null : bringBack(design, now, aim, miss),
+          fix: quick ? null : bringBack(pulls(), now, aim, miss),
         }),
       ];
     });
