@@ -72,20 +72,27 @@ function useOpening(id: string): Opening {
   return opening;
 }
 
+/** The view that is open, and how many were opened before it: one that is opened again begins anew. */
+interface Opened {
+  readonly place: Place;
+  readonly visit: number;
+}
+
 /** One design: its drawing, the step at hand, and what it weighs. */
 export function Bench({ id }: { id: string }) {
   const opening = useOpening(id);
-  const [place, setPlace] = useState<Place>("bench");
+  const [opened, setOpened] = useState<Opened>({ place: "bench", visit: 0 });
+  const { place } = opened;
   // A view with all its sections is drawn a little at a time: meanwhile the page answers, and shows the one before.
-  const shown = useDeferredValue(place);
-  useEffect(() => setPlace(placeInAddress()), []);
+  const shown = useDeferredValue(opened);
   const go = (to: Place) => {
-    setPlace(to);
+    setOpened((now) => (now.place === to ? now : { place: to, visit: now.visit + 1 }));
     putInAddress(to);
   };
+  useEffect(() => setOpened({ place: placeInAddress(), visit: 1 }), []);
   if (opening.state !== "open") return <NotOpen opening={opening} />;
   const { views } = opening;
-  const More = shown === "bench" ? undefined : views.places[shown];
+  const More = shown.place === "bench" ? undefined : views.places[shown.place];
   const pressed = place === "bench" || views.places[place] ? place : "bench";
   return (
     <BenchProvider knifeId={id} session={opening.session} autosave={opening.autosave} views={views}>
@@ -99,7 +106,7 @@ export function Bench({ id }: { id: string }) {
         <OtherTab />
         <Flex as="main" flex="1" minH="0">
           {More ? (
-            <More onDone={() => go("bench")} />
+            <More key={shown.visit} onDone={() => go("bench")} />
           ) : (
             <>
               <Views />
@@ -107,7 +114,7 @@ export function Bench({ id }: { id: string }) {
             </>
           )}
         </Flex>
-        <ReadoutBar listed={More !== undefined && shown === "fit"} />
+        <ReadoutBar listed={More !== undefined && shown.place === "fit"} />
       </Flex>
     </BenchProvider>
   );
