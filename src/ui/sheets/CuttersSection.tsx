@@ -106,6 +106,8 @@ export function CuttersSection({ source }: { source: SheetSource }) {
   );
   const cut = useServiceQuery(createSheetsWorker, asked, (s, of) => s.cut(of.designs, of.settings));
   const own = cut.answer?.[0] ?? NONE;
+  /** What stands there is cut of the state before: it can be looked at, and not be saved. */
+  const isOld = cut.of !== asked;
   const job = useMemo(() => {
     if (!cut.answer) return null;
     const [mine, ...theirs] = cut.answer;
@@ -131,7 +133,7 @@ export function CuttersSection({ source }: { source: SheetSource }) {
           units={units}
           choices={choices}
           onToggle={(name) => change({ what: "part", toggles: name })}
-          onSave={(part) => write({ layers: [part.layer] }, `${stem}-${part.name}`)}
+          onSave={isOld ? null : (part) => write({ layers: [part.layer] }, `${stem}-${part.name}`)}
         />
         <UnderWay on={cut.isLoading} says="Working out what is cut …" />
         {cut.failed && (
@@ -139,7 +141,7 @@ export function CuttersSection({ source }: { source: SheetSource }) {
             What is cut could not be worked out: {cut.reason}
           </Text>
         )}
-        <PanelLayout job={job} units={units} format={format} stem={stem} onSave={write} />
+        <PanelLayout job={job} isOld={isOld} units={units} format={format} stem={stem} onSave={write} />
       </Box>
       <CutSettingsPanel choices={choices} others={others} onChange={change} />
     </>
@@ -151,7 +153,8 @@ function PartsTable(props: {
   units: UnitSystem;
   choices: CutChoices;
   onToggle: (name: string) => void;
-  onSave: (part: Cuttable) => void;
+  /** Null while what is cut is worked out anew. */
+  onSave: ((part: Cuttable) => void) | null;
 }) {
   const { parts, units, choices, onToggle, onSave } = props;
   const materialOf = useMaterialOf();
@@ -173,7 +176,7 @@ function PartsTable(props: {
             size={(mm) => printLengthPlain(mm, units)}
             on={!choices.leftOut.has(c.name)}
             onToggle={() => onToggle(c.name)}
-            onSave={() => onSave(c)}
+            onSave={onSave && (() => onSave(c))}
             format={choices.format}
           />
         ))}
@@ -288,7 +291,7 @@ function Row({
   size: (mm: number) => string;
   on: boolean;
   onToggle: () => void;
-  onSave: () => void;
+  onSave: (() => void) | null;
   format: DrawingFormatId;
 }) {
   const box = layerBox(piece.layer);
@@ -306,7 +309,8 @@ function Row({
           size="2xs"
           variant="outline"
           aria-label={`Save ${piece.name} as ${DRAWING_FORMATS[format].name}`}
-          onClick={onSave}
+          disabled={!onSave}
+          onClick={onSave ?? undefined}
         >
           <Download /> {DRAWING_FORMATS[format].name}
         </Button>

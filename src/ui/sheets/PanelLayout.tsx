@@ -23,6 +23,7 @@ export interface StockJob {
 /** The pieces laid out on sheets of stock, worked out in a worker. */
 export function PanelLayout({
   job,
+  isOld,
   units,
   format,
   stem,
@@ -30,6 +31,8 @@ export function PanelLayout({
 }: {
   /** Null while what is cut is worked out. */
   job: StockJob | null;
+  /** Whether what is cut is worked out anew: what lies there is of the state before. */
+  isOld: boolean;
   units: UnitSystem;
   format: DrawingFormatId;
   /** Begins the names of files. */
@@ -69,7 +72,7 @@ export function PanelLayout({
             format={format}
             number={sheets.length > 1 ? i + 1 : null}
             onSave={
-              isLoading || failed
+              isOld || isLoading || failed || of !== job
                 ? null
                 : () => onSave(sheet.drawing, sheets.length > 1 ? `${stem}-stock-${i + 1}` : `${stem}-stock`)
             }
