@@ -110,7 +110,7 @@ test("parts go out as DXF and SVG, laid out with another knife's on stock, and e
   await show(page, "Sheets");
   await show(page, "Cutter's files");
   const cutters = page.getByTestId("cutters");
-  await expect(cutters.getByRole("checkbox", { name: /disc-1$/ }).first()).toBeAttached();
+  await expect(cutters.getByRole("checkbox", { name: /disc-1$/ }).first()).toBeAttached({ timeout: 60_000 });
 
   let saved = page.waitForEvent("download");
   await cutters.getByRole("button", { name: "Save blank as DXF" }).click();

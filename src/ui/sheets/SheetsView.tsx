@@ -88,20 +88,22 @@ function useSheetPages(kind: SheetKind, source: SheetSource) {
   const drawn = query.of?.kind === kind ? query.answer : null;
   return {
     pages: drawn ?? NO_PAGES,
+    /** What stands there is of the state before. */
+    isOld: query.of !== asked,
     isLoading: query.isLoading,
     failure: query.failed ? query.reason : null,
   };
 }
 
 function Sheet({ kind, source }: { kind: SheetKind; source: SheetSource }) {
-  const { pages, isLoading, failure } = useSheetPages(kind, source);
+  const { pages, isOld, isLoading, failure } = useSheetPages(kind, source);
   const missing = useMemo(() => missingIn(pages), [pages]);
   const by = useMemo(() => correction(source.paper.printer), [source]);
   const title = `${source.design.name}: ${SHEET_WORDS[kind].name}`;
   return (
     <>
       <Box flex="1" minW="0" minH="0" overflowY="auto" bg="ground" px="6" py="4" data-testid="sheet-preview">
-        <SheetHead kind={kind} source={source} pages={pages} />
+        <SheetHead kind={kind} source={source} pages={pages} isOld={isOld} />
         {missing.length > 0 && (
           <Text role="alert" color="fault" fontSize="sm" mb="3" maxW="80ch">
             {missingWords(missing)}
@@ -146,8 +148,8 @@ function Sheet({ kind, source }: { kind: SheetKind; source: SheetSource }) {
 }
 
 /** What the sheets are, and printing and saving them. */
-function SheetHead(props: { kind: SheetKind; source: SheetSource; pages: readonly Page[] }) {
-  const { kind, source, pages } = props;
+function SheetHead(props: { kind: SheetKind; source: SheetSource; pages: readonly Page[]; isOld: boolean }) {
+  const { kind, source, pages, isOld } = props;
   const [saving, setSaving] = useState(false);
   const save = async () => {
     setSaving(true);
@@ -168,7 +170,12 @@ function SheetHead(props: { kind: SheetKind; source: SheetSource; pages: readonl
           {SHEET_WORDS[kind].says} {pages.length > 0 && `${counted(pages.length, "sheet")}.`}
         </Text>
       </Stack>
-      <Button size="sm" variant="outline" disabled={pages.length === 0} onClick={() => window.print()}>
+      <Button
+        size="sm"
+        variant="outline"
+        disabled={pages.length === 0 || isOld}
+        onClick={() => window.print()}
+      >
         <Printer /> Print
       </Button>
       <Button
