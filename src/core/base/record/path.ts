@@ -25,12 +25,14 @@ export function putAt(root: unknown, path: string, value: unknown): boolean {
 export function withValueAt<T>(root: T, path: string, value: unknown): T | null {
   const [key, ...rest] = path.split(".");
   if (typeof root !== "object" || root === null || !Object.hasOwn(root, key)) return null;
-  const fields = root as Readonly<Record<string, unknown>>;
-  const inner = rest.length === 0 ? value : withValueAt(fields[key], rest.join("."), value);
+  const at = own(root as Readonly<Record<string, unknown>>, key);
+  const inner = rest.length === 0 ? value : withValueAt(at, rest.join("."), value);
   if (rest.length > 0 && inner === null) return null;
-  const copy = (Array.isArray(root) ? [...root] : { ...fields }) as Record<string, unknown>;
-  copy[key] = inner;
-  return copy as T;
+  return (
+    Array.isArray(root)
+      ? root.map((item, i) => (String(i) === key ? inner : item))
+      : { ...root, [key]: inner }
+  ) as T;
 }
 
 type Plain = string | number | boolean | null | undefined;
