@@ -159,6 +159,7 @@ test("a photo of a pattern on a sheet of paper becomes a knife with a weight", a
   await expect(page.getByText(/^Say whether a piece lies on the paper or is drawn on it/)).toBeVisible();
   await page.getByLabel("It is", { exact: true }).selectOption({ label: "A piece on the paper" });
   await expect(page.getByText(/does not tell how high the camera was/)).toBeVisible();
+  await page.getByText("The camera's height is known", { exact: true }).click();
   const camera = page.getByRole("textbox", { name: "Camera over the paper" });
   await camera.fill("400");
   await camera.press("Enter");

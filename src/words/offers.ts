@@ -8,6 +8,7 @@ import {
   type UnitSystem,
 } from "@/core/base/units/print";
 import type { Change, Fix, Offer } from "@/core/figures/review/types";
+import { piecesOf } from "@/core/knife/design/handleParts";
 import { materialsIn } from "@/core/knife/design/materials";
 import type { Design } from "@/core/knife/design/schema";
 import { itemNames, pieceNaming } from "@/core/knife/shapes/itemNames";
@@ -119,7 +120,7 @@ function named(design: Design, id: string): string {
 /** A piece of a stacked handle by its name. */
 function pieceNamed(design: Design, index: number): string {
   const { handle } = design;
-  const piece = handle.kind === "stack" ? handle.pieces[index] : null;
+  const piece = piecesOf(handle)[index] ?? null;
   return piece ? pieceWords(piece.role, pieceNaming(design, index)) : "Piece";
 }
 

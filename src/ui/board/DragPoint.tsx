@@ -40,7 +40,7 @@ const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
 
 let gestures = 0;
 
-interface Moving extends Pick<DragPointProps, "id" | "at" | "scale" | "onMove" | "onEdit" | "snaps"> {}
+type Moving = Pick<DragPointProps, "id" | "at" | "scale" | "onMove" | "onEdit" | "snaps">;
 
 /** How a point is dragged by the pointer: from where it is taken hold of, past a little that a hand trembles. */
 function useDragged({ id, at, scale, onMove, onEdit, snaps }: Moving) {

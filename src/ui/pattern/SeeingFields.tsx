@@ -6,6 +6,7 @@ import { photoWarningWords } from "@/words/photos";
 import { ChoiceField } from "../fields/ChoiceField";
 import { LengthField } from "../fields/LengthField";
 import { ShareField } from "../fields/ShareField";
+import { Tick } from "../fields/Tick";
 import { useDesign } from "../session/BenchContext";
 import type { PhotoState } from "./usePhoto";
 
@@ -19,7 +20,6 @@ function PieceFields({ state }: { state: PhotoState }) {
   const { thicknessMm, cameraMm } = seeing;
   const lies: Lies = thicknessMm === null ? "unsaid" : thicknessMm === 0 ? "drawn" : "piece";
   const thickness: Readonly<Record<Lies, number | null>> = { unsaid: null, drawn: 0, piece: spineMm };
-  const asksCamera = cameraMm !== null || found?.warnings.some((w) => w.code === "camera-unknown");
   return (
     <>
       <ChoiceField
@@ -41,15 +41,21 @@ function PieceFields({ state }: { state: PhotoState }) {
           onChange={(mm) => void state.setSeeing({ ...seeing, thicknessMm: mm })}
         />
       )}
-      {lies === "piece" && asksCamera && (
+      {lies === "piece" && (
+        <Tick
+          label="The camera's height is known"
+          checked={cameraMm !== null}
+          onChange={(known) => void state.setSeeing({ ...seeing, cameraMm: known ? USUAL_CAMERA_MM : null })}
+        />
+      )}
+      {lies === "piece" && cameraMm !== null && (
         <LengthField
           label="Camera over the paper"
-          mm={cameraMm ?? USUAL_CAMERA_MM}
+          mm={cameraMm}
           min={50}
           max={10_000}
           digits={0}
           onChange={(mm) => void state.setSeeing({ ...seeing, cameraMm: mm })}
-          help={cameraMm === null ? "Type how high it was: the picture does not tell." : undefined}
         />
       )}
       {lies === "piece" && found?.camera && cameraMm === null && (
@@ -67,7 +73,7 @@ function PieceFields({ state }: { state: PhotoState }) {
   );
 }
 
-/** A camera in the hand over a sheet of paper; only shown where its height is asked for. */
+/** A camera in the hand over a sheet of paper, to begin from, mm. */
 const USUAL_CAMERA_MM = 500;
 
 /** How shapes are separated from their background; each change is seen at once. */

@@ -19,10 +19,12 @@ describe("the work on a photo", () => {
     expect(work.scale?.corners[0]).toEqual({ x: 40, y: 30 });
   });
 
-  it("keeps how its shapes are looked for when another photo comes, or none", () => {
-    const seeing = { ...USUAL_SEEING };
-    expect(workAfter(opened, { what: "seeing", to: seeing }, { what: "closed" }).seeing).toBe(seeing);
-    expect(workAfter({ what: "seeing", to: seeing }, opened).seeing).toBe(seeing);
+  it("keeps how shapes are looked for when another photo comes, and nothing of the photo before", () => {
+    const to = { ...USUAL_SEEING, shape: "light", smoothMm: 1, thicknessMm: 4, cameraMm: 450 } as const;
+    const kept = { ...to, thicknessMm: null, cameraMm: null };
+    expect(workAfter(opened, { what: "seeing", to }).seeing).toEqual(to);
+    expect(workAfter(opened, { what: "seeing", to }, { what: "closed" }).seeing).toEqual(kept);
+    expect(workAfter(opened, { what: "seeing", to }, opened).seeing).toEqual(kept);
   });
 
   it("goes back to the scale without what was seen at true size, and with its marks where they were", () => {

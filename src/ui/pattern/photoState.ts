@@ -58,11 +58,14 @@ export const NO_PHOTO: PhotoWork = {
   busy: null,
 };
 
-/** What a photo's work is after a step of it. How its shapes are looked for outlasts the photo. */
+/** How shapes are looked for outlasts a photo; how thick its piece was and how high its camera do not. */
+const ofAnother = (seeing: Seeing): Seeing => ({ ...seeing, thicknessMm: null, cameraMm: null });
+
+/** What a photo's work is after a step of it. */
 export function photoAfter(work: PhotoWork, step: PhotoStep): PhotoWork {
   switch (step.what) {
     case "closed":
-      return { ...NO_PHOTO, seeing: work.seeing };
+      return { ...NO_PHOTO, seeing: ofAnother(work.seeing) };
     case "busy": {
       const { says, done, clears } = step;
       return { ...work, busy: { says, done }, wrong: clears ? null : work.wrong };
@@ -73,7 +76,7 @@ export function photoAfter(work: PhotoWork, step: PhotoStep): PhotoWork {
       return { ...work, wrong: step.says };
     case "opened": {
       const { name, photo, scale } = step;
-      return { ...NO_PHOTO, seeing: work.seeing, name, photo, scale };
+      return { ...NO_PHOTO, seeing: ofAnother(work.seeing), name, photo, scale };
     }
     case "scale":
       return { ...work, scale: step.scale };

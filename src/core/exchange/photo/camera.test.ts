@@ -3,14 +3,8 @@ import { radians } from "../../base/number";
 import type { Point } from "../../geometry/curve/bezier";
 import { cameraOf, cameraOver, focalFromPlane, lowered } from "./camera";
 import { homography, projected } from "./homography";
-import { pinhole } from "./pinhole.fixtures";
+import { pinhole, SHEET } from "./pinhole.fixtures";
 
-const SHEET = [
-  [0, 0],
-  [297, 0],
-  [297, 210],
-  [0, 210],
-].map(([x, y]) => ({ x, y }));
 const MIDDLE = { x: 0, y: 0 };
 
 const planeOf = (see: ReturnType<typeof pinhole>, middle: Point) => {

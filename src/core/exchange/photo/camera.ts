@@ -1,6 +1,6 @@
 import { degrees } from "../../base/number";
 import type { Point } from "../../geometry/curve/bezier";
-import { type Homography, projected } from "./homography";
+import type { Homography } from "./homography";
 import type { TruePlane } from "./planeScale";
 
 /** From where a plane was photographed: how high over it, and over which place of it (mm, y downward as in the picture). */
@@ -85,26 +85,26 @@ export function cameraOf(h: Homography, middle: Point, focalPx: number): Camera 
  * little to go by. The picture must be whole: the lens's middle is taken to be its middle.
  */
 export function cameraOver(
-  { toPixels, widthMm, heightMm: planeMm }: TruePlane,
+  { toPixels }: Pick<TruePlane, "toPixels">,
   picture: { readonly width: number; readonly height: number },
   known: KnownOfCamera | null,
 ): Camera | null {
   const middle = { x: picture.width / 2, y: picture.height / 2 };
   if (known?.focalPx !== undefined) return cameraOf(toPixels, middle, known.focalPx);
-  if (known) return cameraAtHeight(toPixels, middle, { x: widthMm / 2, y: planeMm / 2 }, known.heightMm);
+  if (known) return cameraAtHeight(toPixels, middle, known.heightMm);
   const focalPx = focalFromPlane(toPixels, middle);
   const camera = focalPx === null ? null : cameraOf(toPixels, middle, focalPx);
   return camera && camera.tiltDeg >= LEAST_TILT_DEG ? camera : null;
 }
 
 const ROUNDS = 60;
-/** Focal lengths that cameras have, in widths of the picture: from a fisheye's to a telescope's. */
-const FOCAL_WIDTHS = [0.2, 40] as const;
+/** Focal lengths that cameras have, in halves of the picture's diagonal: from a fisheye's to a telescope's. */
+const FOCAL_SHARES = [0.2, 40] as const;
 
 /** The camera that stood so high: its height grows with its focal length. */
-function cameraAtHeight(h: Homography, middle: Point, at: Point, heightMm: number): Camera | null {
-  const width = Math.hypot(middle.x, middle.y);
-  let [low, high] = FOCAL_WIDTHS.map((w) => w * width);
+function cameraAtHeight(h: Homography, middle: Point, heightMm: number): Camera | null {
+  const halfDiagonal = Math.hypot(middle.x, middle.y);
+  let [low, high] = FOCAL_SHARES.map((share) => share * halfDiagonal);
   for (let i = 0; i < ROUNDS; i++) {
     const focal = Math.sqrt(low * high);
     const camera = cameraOf(h, middle, focal);
@@ -113,9 +113,7 @@ function cameraAtHeight(h: Homography, middle: Point, at: Point, heightMm: numbe
     else high = focal;
   }
   const camera = cameraOf(h, middle, Math.sqrt(low * high));
-  const found =
-    camera && Math.abs(camera.heightMm / heightMm - 1) < 1e-3 && Number.isFinite(projected(h, at).x);
-  return found ? camera : null;
+  return camera && Math.abs(camera.heightMm / heightMm - 1) < 1e-3 ? camera : null;
 }
 
 /**

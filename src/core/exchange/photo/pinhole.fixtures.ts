@@ -1,6 +1,14 @@
 import { radians } from "../../base/number";
 import type { Point } from "../../geometry/curve/bezier";
 
+/** Corners of an A4 sheet lying across, mm. */
+export const SHEET = [
+  [0, 0],
+  [297, 0],
+  [297, 210],
+  [0, 210],
+].map(([x, y]) => ({ x, y }));
+
 /** Pixels of a place over the sheet, seen by a camera at C that looks at a place of the sheet: a pinhole, worked out anew. */
 export function pinhole(focal: number, c: readonly [number, number, number], lookAt: Point, rollDeg = 0) {
   const unit = (v: number[]) => v.map((x) => x / Math.hypot(...v));

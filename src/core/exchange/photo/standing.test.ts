@@ -7,7 +7,7 @@ import { pieceLayer, piecesNamed } from "../cutting/pieceLayers";
 import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
 import { homography, projected } from "./homography";
 import { type GreyImage, smoothed } from "./image";
-import { pinhole } from "./pinhole.fixtures";
+import { pinhole, SHEET } from "./pinhole.fixtures";
 import { truePlane } from "./planeScale";
 import { type FlatPhoto, flattenedPhoto, shapesInPhoto, USUAL_SEEING } from "./shapes";
 
@@ -24,12 +24,6 @@ const holes = layer.circles.map((c) =>
   flattened(circleLoop(c.x, c.y, c.radiusMm) as Loop, 0.01).map(onPaper),
 );
 const lengthMm = box.x1 - box.x0;
-const SHEET = [
-  [0, 0],
-  [297, 0],
-  [297, 210],
-  [0, 210],
-].map(([x, y]) => ({ x, y }));
 const [WIDTH, HEIGHT] = [1360, 1000];
 
 /** Grey levels of a plate so thick on its sheet, by a pinhole: each pixel's ray is followed down through the plate. */

@@ -81,7 +81,7 @@ function checkShapes({ guard, handle, meshes }: Design, { regions }: Assembly, r
   const ofPiece = (p: Piece) => (p.shape?.kind === "mesh" ? [p.shape.place.meshId] : []);
   const placed = [
     ...(guard?.mesh ? [guard.mesh.meshId] : []),
-    ...(handle.kind === "stack" ? handle.pieces.flatMap(ofPiece) : []),
+    ...piecesOf(handle).flatMap(ofPiece),
     ...halvesOf(handle).flatMap(({ shape }) => (shape.kind === "mesh" ? [shape.place.meshId] : [])),
   ];
   for (const id of new Set(placed)) {

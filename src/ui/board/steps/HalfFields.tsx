@@ -2,7 +2,8 @@
 import { HStack, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import { freeId } from "@/core/figures/fit/openSpot";
-import type { Half, ScalesHandle } from "@/core/knife/design/schema";
+import { halvesOf } from "@/core/knife/design/handleParts";
+import type { Half } from "@/core/knife/design/schema";
 import { newHalf } from "@/core/knife/layout/handleStarts";
 import { layoutOf } from "@/core/knife/layout/layout";
 import { LengthAt, MaterialAt } from "../../bound/bound";
@@ -15,13 +16,12 @@ import { Group } from "./Group";
 import { ImportShape, MeshPlaceFields } from "./MeshFields";
 import { PointList } from "./PointList";
 
-const NONE: ScalesHandle["halves"] = [];
 const TITLES = { front: "Front halves", rear: "Rear halves" } as const;
 
 /** Pairs of metal halves on a full tang, of an outline of their own or an imported shape. */
 export function HalfFields() {
   const { edit, session, setSelected } = useBench();
-  const halves = useDesign(({ handle }) => (handle.kind === "scales" ? handle.halves : NONE));
+  const halves = useDesign((d) => halvesOf(d.handle));
   const add = (end: Half["end"]) => {
     const half = newHalf(freeId("half", halves), end, session.getState().design);
     edit({ code: "add", list: "handle.halves", item: half });

@@ -2,7 +2,7 @@
 import { HStack, IconButton, Stack, Text } from "@chakra-ui/react";
 import { Plus, X } from "lucide-react";
 import { freeId } from "@/core/figures/fit/openSpot";
-import type { ScalesHandle } from "@/core/knife/design/schema";
+import { jointsOf } from "@/core/knife/design/handleParts";
 import { newJoint } from "@/core/knife/starts/constructions";
 import { LengthAt, MaterialAt, ShareAt } from "../../bound/bound";
 import { ItemCard } from "../../bound/ItemCard";
@@ -10,8 +10,6 @@ import { FOR_LINERS, FOR_SCALES } from "../../bound/MaterialField";
 import { useBench, useDesign } from "../../session/BenchContext";
 import { AddButton } from "./AddButton";
 import { Group } from "./Group";
-
-const NONE: ScalesHandle["joints"] = [];
 
 /** Sheets in a joint, from the front to the rear. */
 function Dividers({ at, count }: { at: `handle.joints.${number}.dividers`; count: number }) {
@@ -49,7 +47,7 @@ function Dividers({ at, count }: { at: `handle.joints.${number}.dividers`; count
 /** Joints that part the scales into segments, the same on both sides. */
 export function JointFields() {
   const { edit, session, setSelected } = useBench();
-  const joints = useDesign(({ handle }) => (handle.kind === "scales" ? handle.joints : NONE));
+  const joints = useDesign((d) => jointsOf(d.handle));
   const add = () => {
     const joint = newJoint(freeId("joint", joints), session.getState().design);
     edit({ code: "add", list: "handle.joints", item: joint });

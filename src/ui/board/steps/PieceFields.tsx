@@ -30,7 +30,7 @@ const PRESSED = ["leather", "wood"];
 /** The pieces of a handle along the tang, front first; one of them takes the length that is left. */
 export function PieceFields() {
   const { session, edit, setSelected } = useBench();
-  const ids = useDesign(({ handle }) => (handle.kind === "stack" ? handle.pieces.map((p) => p.id) : []));
+  const ids = useDesign((d) => piecesOf(d.handle).map((p) => p.id));
   const hasPommel = useDesign(
     ({ handle }) => handle.kind === "stack" && handle.pieces.some((p) => p.role === "pommel"),
   );

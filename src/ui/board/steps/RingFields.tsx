@@ -3,7 +3,7 @@ import { Button, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import { printLengthPlain } from "@/core/base/units/print";
 import { freeId } from "@/core/figures/fit/openSpot";
-import type { StackHandle } from "@/core/knife/design/schema";
+import { ringsOf } from "@/core/knife/design/handleParts";
 import { layoutOf } from "@/core/knife/layout/layout";
 import { useUnits } from "@/store/settings";
 import { LengthAt, MaterialAt, PlaceAt } from "../../bound/bound";
@@ -16,13 +16,11 @@ import { Group } from "./Group";
 /** Room that a finger needs beyond its breadth to go in and out, mm. Common practice, no source. */
 const FINGER_ROOM_MM = 3;
 
-const NONE: StackHandle["rings"] = [];
-
 /** Whole-metal grips and their finger rings. */
 export function RingFields() {
   const units = useUnits();
   const { edit, session, setSelected } = useBench();
-  const rings = useDesign(({ handle }) => (handle.kind === "stack" ? handle.rings : NONE));
+  const rings = useDesign((d) => ringsOf(d.handle));
   const add = () => {
     const id = freeId("ring", rings);
     const last = rings[rings.length - 1];

@@ -1,4 +1,4 @@
-import { own } from "../../../base/own";
+import { registryOf } from "../../../base/record/registry";
 import type { Loft } from "../../../geometry/solids/loft";
 import type { Region } from "../../../geometry/solids/region";
 import { lengthwiseOf } from "../../design/handleParts";
@@ -14,17 +14,16 @@ type HandleOf<K extends Kind> = Extract<Handle, { kind: K }>;
 
 /** Every kind of handle, in the order that they are proposed. A kind of the record that is left out here does not compile. */
 const HANDLES: { readonly [K in Kind]: HandleKindOf<HandleOf<K>> } = { scales, stack, bare };
-const KINDS = Object.keys(HANDLES) as Kind[];
+const MODULES = registryOf<HandleKindOf<Handle>>(Object.values(HANDLES), "handle");
+const KINDS = MODULES.kinds;
 
 /** What is known of a kind of handle. */
 export function handleKindOf<K extends Kind>({ kind }: { readonly kind: K }): HandleKindOf<HandleOf<K>> {
-  const known = own(HANDLES as Readonly<Record<string, unknown>>, kind);
-  if (!known) throw new Error(`no handle is called "${kind}"`);
-  return known as HandleKindOf<HandleOf<K>>;
+  return MODULES.of({ kind }) as unknown as HandleKindOf<HandleOf<K>>;
 }
 
 /** The same of a record whose kind is not asked for. */
-export const handleModule = (handle: Handle) => handleKindOf(handle) as unknown as HandleKindOf<Handle>;
+export const handleModule = MODULES.of;
 
 /** What every kind of handle has. */
 const shapeOf = ({ outline, plan, facets, waist, symmetric, wrap, grooves }: Handle): HandleShape => ({

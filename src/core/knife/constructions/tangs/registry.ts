@@ -1,4 +1,4 @@
-import { own } from "../../../base/own";
+import { registryOf } from "../../../base/record/registry";
 import type { Line } from "../../../geometry/solids/line";
 import type { Design } from "../../design/schema";
 import { framed } from "./framed";
@@ -10,16 +10,15 @@ type TangOf<K extends Tang["kind"]> = Extract<Tang, { kind: K }>;
 
 /** Every kind of tang. A kind of the record that is left out here does not compile. */
 const TANGS: { readonly [K in Tang["kind"]]: TangKindOf<TangOf<K>> } = { full, hidden, framed };
+const MODULES = registryOf<TangKindOf<Tang>>(Object.values(TANGS), "tang");
 
 /** What is known of a kind of tang. */
 export function tangKindOf<K extends Tang["kind"]>({ kind }: { readonly kind: K }): TangKindOf<TangOf<K>> {
-  const known = own(TANGS as Readonly<Record<string, unknown>>, kind);
-  if (!known) throw new Error(`no tang is called "${kind}"`);
-  return known as TangKindOf<TangOf<K>>;
+  return MODULES.of({ kind }) as unknown as TangKindOf<TangOf<K>>;
 }
 
 /** The same of a record whose kind is not asked for. */
-export const tangModule = (tang: Tang) => tangKindOf(tang) as unknown as TangKindOf<Tang>;
+export const tangModule = MODULES.of;
 
 /** Half the thickness along x of what scales lie on: a full tang's, or a frame's; of a hidden tang its own. */
 export const tangFace = (
