@@ -103,11 +103,35 @@ test("what is no drawing is said, and changes nothing", async ({ page }) => {
     '<svg xmlns="http://www.w3.org/2000/svg" width="200mm" height="40mm" viewBox="0 0 200 40"><path d="M0 0H180V20H0V3"/><script>document.title = "run"</script></svg>';
   await choose(page, "open.svg", Buffer.from(open));
   await expect(page.getByText("Open line, its ends 3.00 mm apart")).toBeVisible();
-  await expect(page.getByText("passed over: 1 × script")).toBeVisible();
+  await expect(page.getByText("Passed over: 1 × script.")).toBeVisible();
   await expect(page).not.toHaveTitle("run");
   expect((await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa"]).analyze()).violations).toEqual([]);
   await page.getByRole("button", { name: "Back to the bench" }).click();
   expect(await weightOf(page)).toBe(before);
+});
+
+test("only what is seen is offered; a gap that matters is told and closed; a frame comes last", async ({
+  page,
+}) => {
+  await openKnife(page, "Heath field knife");
+  await page.getByRole("button", { name: "Bring in a pattern" }).click();
+  const drawing = `<svg xmlns="http://www.w3.org/2000/svg" width="297mm" height="210mm" viewBox="-150 -105 297 210">
+    <style>.aid{display:none} path{fill:none;stroke:#000}</style><rect x="-140" y="-95" width="277" height="190" fill="none" stroke="#000"/>
+    <rect class="aid" x="-120" y="-60" width="250" height="120"/><path d="M-110 -10H110L100 12H-110V-9.4"/></svg>`;
+  await choose(page, "framed.svg", Buffer.from(drawing));
+  const found = page.getByRole("group", { name: "Outlines found" });
+  const notes = page.getByRole("list", { name: "About this drawing" });
+  await expect(notes).toContainText("Left out as not seen: 1 line that is not displayed.");
+  await expect(found.getByRole("button").last()).toContainText("Frame of the drawing");
+  const close = page.getByRole("button", { name: "Close gaps up to 0.60 mm" });
+  await close.focus();
+  await page.keyboard.press("Enter");
+  await expect(found.getByRole("button")).toHaveText([
+    /^Outline, 220.0 mm/,
+    /^Frame of the drawing, 277.0 mm/,
+  ]);
+  await expect(notes).toContainText("Gaps of up to 0.60 mm were closed by straight lines.");
+  await expect(page.getByRole("button", { name: "Use it" })).toBeEnabled();
 });
 
 /** A photo of a blank drawn on a sheet of A4 that lies aslant on a table, stored on its side with a mark that says so. */

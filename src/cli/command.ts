@@ -10,6 +10,8 @@ export interface Option {
   readonly short?: string;
   /** The command does nothing without it. */
   readonly needed?: boolean;
+  /** A switch without which it is needed. */
+  readonly unless?: string;
 }
 
 /** What a command was given: its arguments in their order, and the values of its options. */
@@ -81,8 +83,9 @@ export function inputOf(of: Command, words: readonly string[]): Input {
   const least = of.args.filter((a) => !a.startsWith("[")).length;
   if (positionals.length < least) throw refused(`${of.args[positionals.length]} is missing`);
   if (positionals.length > of.args.length) throw refused(`"${positionals[of.args.length]}" is one too many`);
-  for (const [name, { needed }] of Object.entries(of.options))
-    if (needed && !own(values, name)) throw refused(`--${name} is missing`);
+  for (const [name, { needed, unless }] of Object.entries(of.options))
+    if (needed && !own(values, name) && !(unless && own(values, unless)))
+      throw refused(`--${name} is missing`);
   const text = (name: string) => {
     const value = own(values, name);
     return typeof value === "string" ? value : undefined;

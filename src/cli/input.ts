@@ -1,5 +1,6 @@
 import { readFile, stat, writeFile } from "node:fs/promises";
 import { runInNewContext } from "node:vm";
+import { parseLength } from "@/core/base/units/length";
 import { LARGEST_KNIFE_BYTES } from "@/core/exchange/files/knife/format";
 import { readKnife } from "@/core/exchange/files/knife/read";
 import { fixedOnly } from "@/core/exchange/files/knife/readFixed";
@@ -100,4 +101,14 @@ export async function writeTo(path: string, bytes: string | Uint8Array): Promise
   } catch (error) {
     throw new Refusal(`cannot write ${path} (${(error as NodeJS.ErrnoException).code})`);
   }
+}
+
+/** A length of an option, such as 4mm or 0.16in; null where it is not given. */
+export function lengthIn(typed: string | undefined, option: string, most: number): number | null {
+  if (typed === undefined) return null;
+  const reading = parseLength(typed, "mm");
+  const mm = reading.ok ? reading.mm : Number.NaN;
+  if (!(mm >= 0 && mm <= most))
+    throw new Refusal(`${option} is a length from 0 to ${most} mm, such as 4mm or 5/32in, not "${typed}"`);
+  return mm;
 }

@@ -290,6 +290,28 @@ describe("the command line", () => {
       '<svg width="200mm" viewBox="0 0 200 40"><path d="M0 0H180V20H0V3"/></svg>',
     );
     writeFileSync(at("bad.dxf"), "blank");
+    const listed = await json("trace", at("open.svg"), "--list");
+    expect(listed.gapMm).toBeCloseTo(3, 9);
+    expect(listed.warnings).toEqual([
+      "An outline does not close: its widest gap is 3.00 mm, which can be closed",
+    ]);
+    writeFileSync(
+      at("two.svg"),
+      '<svg width="300mm" viewBox="0 0 300 200"><g display="none"><path d="M0 0h9v9z"/></g><path d="M10 10H250V50H10Z"/><path d="M10 80H290V130H10Z"/></svg>',
+    );
+    const two = await json("trace", at("two.svg"), "--list");
+    expect(two.found.map((f: { id: string; widthMm: number }) => [f.id, f.widthMm])).toEqual([
+      ["shape-1", 280],
+      ["shape-2", 240],
+    ]);
+    expect(two.warnings).toEqual(["Left out as not seen: 1 line that is not displayed"]);
+    const put = ["--onto", knife, "--as", "blank", "--out", at("two.json")];
+    const [largest, picked] = [
+      await json("trace", at("two.svg"), ...put),
+      await json("trace", at("two.svg"), "--pick", "shape-2", ...put),
+    ];
+    expect([largest.used[0], picked.used[0]]).toEqual(["shape-1", "shape-2"]);
+    expect((await json("trace", at("open.svg"), "--close", "3mm", ...put)).found[0].kind).toBe("outline");
     const wrong = [
       ["draw", knife, "--part", "pommel", "--out", at("p.dxf")],
       ["draw", knife, "--part", "blank", "--format", "pdf", "--out", at("p.pdf")],
@@ -304,6 +326,9 @@ describe("the command line", () => {
       ["trace", at("bad.dxf"), "--onto", knife, "--as", "blank", "--out", at("x.json")],
       ["trace", at("none.dxf"), "--onto", knife, "--as", "blank", "--out", at("x.json")],
       ["trace", knife, "--onto", knife, "--as", "blank", "--out", at("x.json")],
+      ["trace", at("two.svg"), "--onto", knife, "--as", "blank"],
+      ["trace", at("two.svg"), "--pick", "shape-9", "--onto", knife, "--out", at("x.json")],
+      ["trace", at("two.svg"), "--close", "4mm", "--onto", knife, "--out", at("x.json")],
     ];
     for (const args of wrong) {
       const { code, errors, out } = await euaxis(...args);

@@ -26,10 +26,10 @@ export const patternService: PatternService = {
     return reading;
   },
 
-  shapesInDrawing: (mmPerUnit) => {
+  shapesInDrawing: (mmPerUnit, closeMm) => {
     if (!drawing) return null;
     try {
-      return { ok: true, found: shapesIn(drawing, mmPerUnit) };
+      return { ok: true, found: shapesIn(drawing, mmPerUnit, undefined, closeMm ?? undefined) };
     } catch (error) {
       if (error instanceof TooMuchWork) return { ok: false, code: "too-much" };
       throw error;

@@ -27,9 +27,10 @@ export interface FlatPicture {
 export interface PatternService {
   /** The lines of a drawing file's content; the drawing is kept for `shapesInDrawing`. */
   readDrawing(bytes: Uint8Array, format: DrawingFormatId): Promise<DrawingReading>;
-  /** Outlines and holes in the drawing that was read last; null before there is one. */
+  /** Outlines and holes in the drawing that was read last, gaps up to `closeMm` closed; null before there is one. */
   shapesInDrawing(
     mmPerUnit: number,
+    closeMm: number | null,
   ):
     | { readonly ok: true; readonly found: FoundShapes }
     | { readonly ok: false; readonly code: "too-much" }

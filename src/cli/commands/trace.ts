@@ -4,6 +4,7 @@ import { DRAWING_ENDINGS, DRAWING_FORMATS, drawingFormatOf } from "@/core/exchan
 import { writeKnife } from "@/core/exchange/files/knife/write";
 import { OUTLINE_ROLES } from "@/core/exchange/pattern/applyOutline";
 import { shapesIn } from "@/core/exchange/pattern/found";
+import { MOST_CLOSED_MM } from "@/core/exchange/pattern/gaps";
 import {
   type DrawingUnit,
   LONGEST_MM,
@@ -18,11 +19,19 @@ import { SHEETS_OF_PAPER } from "@/core/exchange/photo/picture";
 import { faultsOf } from "@/core/figures/weigh/faults";
 import { LARGEST_DRAWING_BYTES } from "@/core/geometry/contours/raw";
 import { refusalOf } from "@/core/knife/design/refusal";
-import { drawingFailureWords, outlineFailureWords, reachWords } from "@/words/drawings";
+import {
+  drawingFailureWords,
+  drawingWarnings,
+  noOutlineWords,
+  outlineFailureWords,
+  reachWords,
+} from "@/words/drawings";
+import { UNIT_WORDS } from "@/words/patterns";
 import { problemWords } from "@/words/problems";
 import { command } from "../command";
-import { bytesWithin, fixedIn, withinTime, writeTo } from "../input";
+import { bytesWithin, fixedIn, lengthIn, withinTime, writeTo } from "../input";
 import { Refusal } from "../refusal";
+import { pickedFirst, shapeSaid } from "./traced";
 import { tracePhoto } from "./tracePhoto";
 
 const PICTURES = [".jpg", ".jpeg", ".png", ".webp"];
@@ -34,8 +43,14 @@ export const trace = command({
   says: "brings a drawing or a photo in as a part of a knife",
   args: ["PATTERN"],
   options: {
-    onto: { value: "KNIFE.json", says: "the knife that it is put onto", needed: true },
-    out: { value: "NEW.json", says: "where to", needed: true },
+    onto: { value: "KNIFE.json", says: "the knife that it is put onto", needed: true, unless: "list" },
+    out: { value: "NEW.json", says: "where to", needed: true, unless: "list" },
+    list: { value: null, says: "only tells what is in it" },
+    pick: { value: "ID", says: "the outline, as --list names it; the largest where it is not given" },
+    close: {
+      value: "LENGTH",
+      says: `of a drawing: closes gaps between its lines up to this, ${MOST_CLOSED_MM} mm at most`,
+    },
     as: { value: ROLES.join("|"), says: "what it is; blank where it is not given" },
     unit: { value: Object.keys(UNITS).join("|"), says: "of a drawing; else as it says, or the likely one" },
     scale: {
@@ -81,17 +96,23 @@ export const trace = command({
     const reachMm = reachOf(drawing) * mmPerUnit;
     if (!(reachMm >= SHORTEST_MM && reachMm <= LONGEST_MM))
       throw new Refusal(reachWords(reachMm, SHORTEST_MM, LONGEST_MM));
-    const { shapes, doubled, joined } = withinTime(() => shapesIn(drawing, mmPerUnit, work));
+    const closeMm = lengthIn(input.text("close"), "--close", MOST_CLOSED_MM) ?? undefined;
+    const found = withinTime(() => shapesIn(drawing, mmPerUnit, work, closeMm));
+    const { shapes } = found;
+    const said = {
+      unit: unit ?? `${mmPerUnit} mm`,
+      found: shapes.map(shapeSaid),
+      doubled: found.doubled,
+      joined: found.joined,
+      gapMm: found.gapMm,
+      passedOver: drawing.passedOver,
+      unseen: drawing.unseen,
+      warnings: drawingWarnings(drawing, found, given === undefined && unit ? UNIT_WORDS[unit] : null),
+    };
+    if (input.has("list")) return said;
     const before = (await fixedIn(onto)).design;
-    const assigned = proposedAssignment(before, shapes, as);
-    if (!assigned) {
-      const open = shapes.find((s) => s.kind === "open");
-      throw new Refusal(
-        open
-          ? `no outline closes: the ends of the longest line are ${open.gapMm.toFixed(2)} mm apart`
-          : "there is no closed outline in this drawing",
-      );
-    }
+    const assigned = proposedAssignment(before, pickedFirst(shapes, input.text("pick")), as);
+    if (!assigned) throw new Refusal(noOutlineWords(found));
     const answer = withinTime(() => traced(before, assigned));
     if (!answer.ok) throw new Refusal(outlineFailureWords(answer));
     const { design, used, largestDeviationMm } = answer;
@@ -100,18 +121,7 @@ export const trace = command({
     await writeTo(out, writeKnife(design));
     return {
       out,
-      unit: unit ?? `${mmPerUnit} mm`,
-      found: shapes.map((s) => ({
-        id: s.id,
-        kind: s.kind,
-        layer: s.layer,
-        ...(s.kind === "outline" ? { areaMm2: s.areaMm2 } : {}),
-        ...(s.kind === "circle" ? { diameterMm: 2 * s.radiusMm } : {}),
-        ...(s.kind === "open" ? { gapMm: s.gapMm } : {}),
-      })),
-      doubled,
-      joined,
-      passedOver: drawing.passedOver,
+      ...said,
       used,
       largestDeviationMm,
       canBeBuilt: faultsOf(design).every((f) => f.severity !== "error"),

@@ -1,4 +1,3 @@
-import { parseLength } from "@/core/base/units/length";
 import { writeKnife } from "@/core/exchange/files/knife/write";
 import { type OutlineRole, TRACED_FIT } from "@/core/exchange/pattern/applyOutline";
 import { proposedAssignment, traced } from "@/core/exchange/pattern/trace";
@@ -19,20 +18,31 @@ import { outlineFailureWords } from "@/words/drawings";
 import { photoWarningWords, pictureFailureWords, scaleFailureWords } from "@/words/photos";
 import { problemWords } from "@/words/problems";
 import type { Input } from "../command";
-import { bytesWithin, fixedIn, numberIn, withinTime, writeTo } from "../input";
+import { bytesWithin, fixedIn, lengthIn, numberIn, withinTime, writeTo } from "../input";
 import { Refusal } from "../refusal";
+import { pickedFirst, shapeSaid } from "./traced";
 
 /** How far round a given corner the sheet's edges are looked for, as a share of the picture's width. */
 const REACH_SHARE = 0.01;
 
 /** What of a trace's options a photo asks for. */
 type PhotoInput = Input<
-  "onto" | "out" | "scale" | "paper" | "corners" | "shape" | "threshold" | "thickness" | "camera"
+  | "onto"
+  | "out"
+  | "list"
+  | "pick"
+  | "scale"
+  | "paper"
+  | "corners"
+  | "shape"
+  | "threshold"
+  | "thickness"
+  | "camera"
 >;
 
 /** Puts the outline and the holes in a photo onto a knife; places are in the picture's own pixels, as it is seen. */
 export async function tracePhoto(
-  { args: [path], needed, text }: PhotoInput,
+  { args: [path], needed, text, has }: PhotoInput,
   as: OutlineRole | "holes",
 ): Promise<unknown> {
   const [onto, out] = [needed("onto"), needed("out")];
@@ -58,8 +68,17 @@ export async function tracePhoto(
   const flat = withinTime(() => flattenedPhoto(photo, plane.plane, undefined, focalPx));
   const seeing: Seeing = { ...USUAL_SEEING, shape, threshold, thicknessMm, cameraMm };
   const seen = withinTime(() => shapesInPhoto(flat, seeing));
+  const said = {
+    widthMm: flat.widthMm,
+    heightMm: flat.heightMm,
+    threshold: seen.threshold,
+    camera: seen.camera && { heightMm: seen.camera.heightMm, tiltDeg: seen.camera.tiltDeg },
+    warnings: seen.warnings.map((w) => photoWarningWords(w, "metric")),
+    found: seen.shapes.map(shapeSaid),
+  };
+  if (has("list")) return said;
   const before = (await fixedIn(onto)).design;
-  const assigned = proposedAssignment(before, seen.shapes, as);
+  const assigned = proposedAssignment(before, pickedFirst(seen.shapes, text("pick")), as);
   if (!assigned) throw new Refusal("no shape was found in this photo; is it --shape dark or light?");
   const answer = withinTime(() => traced(before, assigned, TRACED_FIT));
   if (!answer.ok) throw new Refusal(outlineFailureWords(answer));
@@ -68,17 +87,7 @@ export async function tracePhoto(
   await writeTo(out, writeKnife(answer.design));
   return {
     out,
-    widthMm: flat.widthMm,
-    heightMm: flat.heightMm,
-    threshold: seen.threshold,
-    camera: seen.camera && { heightMm: seen.camera.heightMm, tiltDeg: seen.camera.tiltDeg },
-    warnings: seen.warnings.map((w) => photoWarningWords(w, "metric")),
-    found: seen.shapes.map((s) => ({
-      id: s.id,
-      kind: s.kind,
-      ...(s.kind === "outline" ? { areaMm2: s.areaMm2 } : {}),
-      ...(s.kind === "circle" ? { diameterMm: 2 * s.radiusMm } : {}),
-    })),
+    ...said,
     used: answer.used,
     largestDeviationMm: answer.largestDeviationMm,
     canBeBuilt: faultsOf(answer.design).every((f) => f.severity !== "error"),
@@ -88,16 +97,6 @@ export async function tracePhoto(
 /** A piece is no thicker, and a camera no farther from its paper, mm. */
 const LARGEST_THICKNESS_MM = 100;
 const FARTHEST_CAMERA_MM = 10_000;
-
-/** A length of an option, such as 4mm or 0.16in; null where it is not given. */
-function lengthIn(typed: string | undefined, option: string, most: number): number | null {
-  if (typed === undefined) return null;
-  const reading = parseLength(typed, "mm");
-  const mm = reading.ok ? reading.mm : Number.NaN;
-  if (!(mm >= 0 && mm <= most))
-    throw new Refusal(`${option} is a length from 0 to ${most} mm, such as 4mm or 5/32in, not "${typed}"`);
-  return mm;
-}
 
 /** The picture as it is seen, turned by its mark, and how much smaller it is than it was stored. */
 async function decoded(bytes: Uint8Array) {

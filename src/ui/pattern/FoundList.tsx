@@ -1,10 +1,9 @@
 "use client";
 import { Button, Stack, Text } from "@chakra-ui/react";
 import type { FoundShapes } from "@/core/exchange/pattern/found";
+import { hundredthUp } from "@/core/exchange/pattern/gaps";
 import { type DrawingUnit, UNITS } from "@/core/exchange/pattern/trace";
 import { boxOf, straightLoop } from "@/core/geometry/contours/loop";
-import type { PassedOver } from "@/core/geometry/contours/raw";
-import { passedOverWords } from "@/words/drawings";
 import { foundWords, UNIT_WORDS } from "@/words/patterns";
 import { ChoiceField } from "../fields/ChoiceField";
 import type { Assigned } from "./useAssigned";
@@ -31,22 +30,19 @@ export function UnitChoice({ state }: { state: PatternState }) {
   );
 }
 
-/** What was found, to pick an outline from, and what was done to find it. */
+/** What was found, to pick an outline from, and what was done to find it; `onClose` where gaps can be closed. */
 export function FoundList({
   found,
-  passedOver,
+  notes,
+  onClose,
   assigned,
 }: {
   found: FoundShapes;
-  passedOver: PassedOver;
+  notes: readonly string[];
+  onClose: ((upToMm: number) => void) | null;
   assigned: Assigned;
 }) {
-  const passed = passedOverWords(passedOver);
-  const notes = [
-    found.joined > 0 ? `${found.joined} open by a hair were joined` : "",
-    found.doubled > 0 ? `${found.doubled} drawn twice were left out` : "",
-    passed ? `passed over: ${passed}` : "",
-  ].filter(Boolean);
+  const { gapMm } = found;
   const outlines = found.shapes.filter((s) => s.kind !== "circle");
   return (
     <Stack gap="1">
@@ -76,9 +72,16 @@ export function FoundList({
         })}
         {outlines.length === 0 && <Text color="fault">No closed outline.</Text>}
       </Stack>
+      {gapMm !== null && onClose && (
+        <Button size="xs" variant="outline" alignSelf="start" onClick={() => onClose(hundredthUp(gapMm))}>
+          Close gaps up to {hundredthUp(gapMm).toFixed(2)} mm
+        </Button>
+      )}
       {notes.length > 0 && (
-        <Text color="graphite" fontSize="sm">
-          {notes.join("; ")}.
+        <Text as="ul" color="graphite" fontSize="sm" listStyleType="none" aria-label="About this drawing">
+          {notes.map((note) => (
+            <li key={note}>{note}.</li>
+          ))}
         </Text>
       )}
     </Stack>

@@ -4,6 +4,7 @@ import { FolderOpen } from "lucide-react";
 import { type ReactNode, useMemo, useState } from "react";
 import { DRAWING_ENDINGS, DRAWING_NAMES } from "@/core/exchange/files/drawings";
 import { DRAWN_FIT, TRACED_FIT } from "@/core/exchange/pattern/applyOutline";
+import { asFound } from "@/core/exchange/pattern/found";
 import { putUnderlay, useUnderlay } from "@/store/underlays";
 import { FileButton } from "../fields/FileButton";
 import { attempt } from "../kit/notice";
@@ -38,7 +39,7 @@ function useSource() {
   const found = useMemo(() => {
     // While it is still looked through there is nothing to say of what is not there.
     const looked = photo.flat !== null && photo.busy === null;
-    const base = seen ?? (looked ? { shapes: [], doubled: 0, joined: 0 } : null);
+    const base = seen ?? (looked ? asFound([]) : null);
     return base && hand.outline ? { ...base, shapes: [hand.outline, ...base.shapes] } : base;
   }, [seen, photo.flat, photo.busy, hand.outline]);
   const assigned = useAssigned(
@@ -233,7 +234,12 @@ function WhatItIs({ source, byHand, onTaken }: { source: Source; byHand: boolean
       {photo.flat ? <SeeingFields state={photo} /> : <UnitChoice state={pattern} />}
       {byHand && <HandList hand={hand} />}
       {found && (
-        <FoundList found={found} passedOver={pattern.pattern?.drawing.passedOver ?? {}} assigned={assigned} />
+        <FoundList
+          found={found}
+          notes={pattern.pattern ? pattern.warnings : []}
+          onClose={pattern.pattern ? pattern.closeGaps : null}
+          assigned={assigned}
+        />
       )}
       {assigned.outline && <Placement assigned={assigned} onTaken={onTaken} />}
     </Aside>

@@ -4,7 +4,12 @@ import { own } from "@/core/base/own";
 import { withGuardOutline } from "@/core/exchange/pattern/applyGuard";
 import type { PlacedHole } from "@/core/exchange/pattern/applyHoles";
 import type { OutlineFit, OutlineRole } from "@/core/exchange/pattern/applyOutline";
-import type { FoundCircle, FoundOutline, FoundShapes } from "@/core/exchange/pattern/found";
+import {
+  type FoundCircle,
+  type FoundOutline,
+  type FoundShapes,
+  likelyOutline,
+} from "@/core/exchange/pattern/found";
 import type { Placing } from "@/core/exchange/pattern/placing";
 import { circlesIn, isInside, likelyPlacing, type Traced, traced } from "@/core/exchange/pattern/trace";
 import type { Design } from "@/core/knife/design/schema";
@@ -47,7 +52,7 @@ export function useAssigned(
   const [within, setWithin] = useState<number | null>(null);
   const withinMm = within ?? fit.withinMm;
   const [uses, setUses] = useState<Readonly<Record<string, HoleUse>>>({});
-  const outline = outlines.find((o) => o.id === picked) ?? outlines[0] ?? null;
+  const outline = outlines.find((o) => o.id === picked) ?? likelyOutline(found?.shapes ?? []);
   // biome-ignore lint/correctness/useExhaustiveDependencies: another source, outline or role lies anew.
   useEffect(() => {
     setPlacing(null);

@@ -11,7 +11,7 @@ import {
   UNITS,
 } from "@/core/exchange/pattern/trace";
 import { LARGEST_DRAWING_BYTES, MOST_POINTS, type RawDrawing } from "@/core/geometry/contours/raw";
-import { drawingFailureWords, reachWords } from "@/words/drawings";
+import { drawingFailureWords, drawingWarnings, reachWords } from "@/words/drawings";
 import type { Client } from "@/workers/client";
 import type { PatternService } from "@/workers/pattern.messages";
 import { createPatternReader } from "@/workers/services";
@@ -21,6 +21,8 @@ export interface Pattern {
   readonly name: string;
   readonly drawing: RawDrawing;
   readonly unit: DrawingUnit | "stated";
+  /** Gaps between its lines up to this are closed, mm; null where none is but those of a hair. */
+  readonly closeMm: number | null;
 }
 
 export interface PatternState {
@@ -28,6 +30,8 @@ export interface PatternState {
   /** What is in it at that unit; null where that makes no knife. */
   readonly found: FoundShapes | null;
   readonly reachMm: number;
+  /** What its maker should know of how it was read. */
+  readonly warnings: readonly string[];
   /** Why a file was not taken, or what is wrong with the unit. */
   readonly wrong: string | null;
   /** What is done now; null while nothing is. */
@@ -39,6 +43,7 @@ export interface PatternState {
   /** Puts away what was taken in. */
   readonly close: () => void;
   readonly setUnit: (unit: Pattern["unit"]) => void;
+  readonly closeGaps: (upToMm: number) => void;
 }
 
 const mmPerUnitOf = (drawing: RawDrawing, unit: Pattern["unit"]): number =>
@@ -59,18 +64,24 @@ export function usePattern(): PatternState {
     setFound(null);
   };
   /** The worker keeps the drawing: what is in it is found there, at every unit that is chosen. */
-  const find = async (drawing: RawDrawing, mmPerUnit: number) => {
+  const find = async ({ drawing, unit, closeMm }: Pattern) => {
     setFound(null);
     const mine = client.current;
+    const mmPerUnit = mmPerUnitOf(drawing, unit);
     const reachMm = reachOf(drawing) * mmPerUnit;
     if (!mine || !(reachMm >= SHORTEST_MM && reachMm <= LONGEST_MM)) return setWorking(null);
     setWorking("finding");
-    const answer = await mine.ask((s) => s.shapesInDrawing(mmPerUnit));
+    const answer = await mine.ask((s) => s.shapesInDrawing(mmPerUnit, closeMm));
     if (client.current !== mine || (!answer.ok && answer.code === "superseded")) return;
     setWorking(null);
     if (!answer.ok) setWrong(`The outlines could not be found: ${answer.message}`);
     else if (answer.value?.ok) setFound(answer.value.found);
     else setWrong(drawingFailureWords({ code: "too-much", most: MOST_POINTS }));
+  };
+  const take = (next: Pattern) => {
+    setWrong(null);
+    setPattern(next);
+    void find(next);
   };
   const open = async (file: File) => {
     const format = drawingFormatOf(file.name);
@@ -105,8 +116,7 @@ export function usePattern(): PatternState {
     }
     const { drawing } = answer.value;
     const unit = drawing.mmPerUnit === null ? likelyUnit(drawing) : "stated";
-    setPattern({ name: file.name, drawing, unit });
-    void find(drawing, mmPerUnitOf(drawing, unit));
+    take({ name: file.name, drawing, unit, closeMm: null });
     return true;
   };
   const reachMm = useMemo(
@@ -118,6 +128,7 @@ export function usePattern(): PatternState {
     pattern,
     found,
     reachMm,
+    warnings: pattern && found ? drawingWarnings(pattern.drawing, found, null) : [],
     wrong: wrong ?? (pattern && !fits ? reachWords(reachMm, SHORTEST_MM, LONGEST_MM) : null),
     working,
     open,
@@ -128,11 +139,8 @@ export function usePattern(): PatternState {
       setPattern(null);
       setWrong(null);
     },
-    setUnit: (unit) => {
-      setWrong(null);
-      if (!pattern) return;
-      setPattern({ ...pattern, unit });
-      void find(pattern.drawing, mmPerUnitOf(pattern.drawing, unit));
-    },
+    // In another unit the gaps are others.
+    setUnit: (unit) => pattern && take({ ...pattern, unit, closeMm: null }),
+    closeGaps: (upToMm) => pattern && take({ ...pattern, closeMm: upToMm }),
   };
 }

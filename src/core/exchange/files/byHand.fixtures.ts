@@ -1,8 +1,9 @@
-/** A DXF text of entities, and of blocks, in a unit by its number. */
+/** A DXF text of entities, of blocks and of layers (name, flags, colour), in a unit by its number. */
 export function dxf(
   entities: readonly string[],
   units: number | null = 4,
   blocks: readonly string[] = [],
+  layers: readonly (readonly [string, number, number])[] = [],
 ): string {
   const header =
     units === null
@@ -10,8 +11,32 @@ export function dxf(
       : ["0", "SECTION", "2", "HEADER", "9", "$INSUNITS", "70", String(units), "0", "ENDSEC"];
   const groups = (lines: readonly string[]) => lines.flatMap((l) => l.trim().split(/\s+/));
   const inBlocks = blocks.length > 0 ? ["0", "SECTION", "2", "BLOCKS", ...groups(blocks), "0", "ENDSEC"] : [];
+  const table = layers.flatMap(([name, flags, colour]) => [
+    ...["0", "LAYER", "2", name, "70", String(flags), "62", String(colour)],
+  ]);
+  const tables =
+    layers.length > 0
+      ? [
+          "0",
+          "SECTION",
+          "2",
+          "TABLES",
+          "0",
+          "TABLE",
+          "2",
+          "LAYER",
+          "70",
+          "9",
+          ...table,
+          "0",
+          "ENDTAB",
+          "0",
+          "ENDSEC",
+        ]
+      : [];
   return [
     ...header,
+    ...tables,
     ...inBlocks,
     "0",
     "SECTION",

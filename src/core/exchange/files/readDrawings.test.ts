@@ -244,7 +244,7 @@ describe("SVG by hand", () => {
       ),
     );
     if (!reading.ok) throw new Error(reading.code);
-    expect(reading.drawing.passedOver).toEqual({ script: 1, image: 1, use: 1, text: 1 });
+    expect(reading.drawing.passedOver).toEqual({ "@import": 1, script: 1, image: 1, use: 1, text: 1 });
     expect(areas(shapesIn(reading.drawing, 1))).toEqual([600]);
   });
 });

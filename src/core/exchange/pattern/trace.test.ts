@@ -204,6 +204,8 @@ describe("a pattern", () => {
       ],
       mmPerUnit: null,
       passedOver: {},
+      unseen: {},
+      doubts: {},
     });
     expect([230, 9, 900, 24, 0.24].map((l) => likelyUnit(of(l)))).toEqual(["mm", "in", "px", "cm", "m"]);
   });

@@ -12,7 +12,7 @@ import {
   type OutlineRole,
   withOutline,
 } from "./applyOutline";
-import type { Found, FoundCircle, FoundOutline } from "./found";
+import { type Found, type FoundCircle, type FoundOutline, likelyOutline } from "./found";
 import { type Placing, placed, placingMap, proposedPlacing } from "./placing";
 
 /** What the longest outline of a pattern may measure, mm: what is longer was read in a wrong unit. */
@@ -96,9 +96,8 @@ export function proposedAssignment(
   shapes: readonly Found[],
   as: OutlineRole | "holes",
 ): Assignment | null {
-  const outlines = shapes.filter((s) => s.kind === "outline");
   const circles = shapes.filter((s) => s.kind === "circle");
-  const [outline] = outlines;
+  const outline = likelyOutline(shapes);
   if (!outline) {
     // Holes by themselves stand where they are drawn.
     if (as !== "holes" || circles.length === 0) return null;

@@ -2,7 +2,7 @@ import { contours } from "d3-contour";
 import type { Point } from "../../geometry/curve/bezier";
 import { enclosedArea } from "../../geometry/curve/crossing";
 import { fitCircle } from "../pattern/fitCircle";
-import type { Found, FoundShapes } from "../pattern/found";
+import { asFound, type Found, type FoundShapes } from "../pattern/found";
 import { type Camera, cameraOver } from "./camera";
 import { projected } from "./homography";
 import { type GreyImage, otsuThreshold, shadeAt, smoothed } from "./image";
@@ -163,9 +163,7 @@ export function shapesInPhoto(photo: FlatPhoto, seeing: Seeing): PhotoShapes {
     s.kind === "outline" ? s.areaMm2 : s.kind === "circle" ? Math.PI * s.radiusMm ** 2 : 0;
   shapes.sort((a, b) => size(b) - size(a));
   return {
-    shapes,
-    doubled: 0,
-    joined: 0,
+    ...asFound(shapes),
     threshold: at,
     warnings: warningsOf(photo, seeing, camera),
     camera,

@@ -8,17 +8,37 @@ export interface RawRun {
   readonly closed: boolean;
   /** Where it is a whole circle. */
   readonly circle?: { readonly x: number; readonly y: number; readonly radius: number };
+  /** The file says that it is what the drawing lies on, as a page's colour. */
+  readonly isPage?: boolean;
 }
 
 /** What was passed over: how often, by what the format calls it; read by its own keys only, they are names from outside. */
 export type PassedOver = Readonly<Record<string, number>>;
 
-/** The lines of a drawing as they stand in its file. */
+/** Why a line that stands in a file is not seen, and is left out. */
+export type Unseen =
+  | "layer-off"
+  | "layer-frozen"
+  | "marked-invisible"
+  | "not-displayed"
+  | "transparent"
+  | "no-paint"
+  | "outside-page";
+
+/** What may be seen otherwise than it is read: cut away in part, or moved by time. */
+export type DrawingDoubt = "cut-away" | "animated";
+
+/** Lines, or things of one kind, counted by a code. */
+export type Counted<Code extends string> = Readonly<Partial<Record<Code, number>>>;
+
+/** The lines of a drawing that are seen, as they stand in its file. */
 export interface RawDrawing {
   readonly runs: readonly RawRun[];
   /** Millimetres to one of the drawing's units; null where the file does not say. */
   readonly mmPerUnit: number | null;
   readonly passedOver: PassedOver;
+  readonly unseen: Counted<Unseen>;
+  readonly doubts: Counted<DrawingDoubt>;
 }
 
 /** What is wrong with a drawing's file. */
@@ -29,8 +49,10 @@ export type DrawingFailure =
   | { readonly code: "binary" }
   /** All that is drawn is solids, meshes, or lines that do not lie in one plane. */
   | { readonly code: "three-dimensional" }
-  /** It has nothing but writing, dimensions or pictures. */
-  | { readonly code: "no-lines"; readonly passedOver: PassedOver }
+  /** It has nothing but writing, dimensions or pictures, or none of its lines is seen. */
+  | { readonly code: "no-lines"; readonly passedOver: PassedOver; readonly unseen: Counted<Unseen> }
+  /** It asks for something that would put its lines elsewhere, and that is not read here; as it stands in the file. */
+  | { readonly code: "not-understood"; readonly what: string }
   | { readonly code: "too-much"; readonly most: number };
 
 export type DrawingReading =

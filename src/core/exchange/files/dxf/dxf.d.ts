@@ -9,6 +9,7 @@ declare module "dxf" {
     type: string;
     layer?: string;
     paperSpace?: number;
+    visible?: boolean;
     extrusionZ?: number;
   }
   type Known =

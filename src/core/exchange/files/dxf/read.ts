@@ -10,6 +10,7 @@ import {
   LARGEST_DRAWING_BYTES,
   MOST_POINTS,
   type RawRun,
+  type Unseen,
 } from "../../../geometry/contours/raw";
 import {
   type Affine,
@@ -22,7 +23,8 @@ import {
   turned,
 } from "../../../geometry/curve/affine";
 import type { Point } from "../../../geometry/curve/bezier";
-import { linesOnly } from "./tags";
+import { Counts } from "../counts";
+import { linesOnly, type Tags } from "./tags";
 
 /**
  * Millimetres to a unit by the number in $INSUNITS; other numbers, and 0, say nothing.
@@ -63,16 +65,16 @@ export function readDxf(bytes: Uint8Array, work = new Work()): DrawingReading {
     const tags = linesOnly(text, work);
     const dxf = tags && parsed(tags.text);
     if (!tags || !dxf) return { ok: false, code: "not-a-drawing", format: "DXF" };
-    const reader = new EntityReader(dxf, tags.passedOver, work);
+    const reader = new EntityReader(dxf, tags, work);
     reader.readAll();
     const { runs } = reader;
-    const passedOver = Object.fromEntries(reader.passedOver);
+    const [passedOver, unseen] = [reader.passedOver.all(), reader.unseen.all()];
     const solid = SOLID_KINDS.some((kind) => reader.passedOver.has(kind));
     if (reader.notFlat() || (solid && runs.length === 0)) return { ok: false, code: "three-dimensional" };
-    if (runs.length === 0) return { ok: false, code: "no-lines", passedOver };
+    if (runs.length === 0) return { ok: false, code: "no-lines", passedOver, unseen };
     const { insUnits } = dxf.header;
     const mmPerUnit = insUnits === undefined ? null : (MM_PER_UNIT.get(insUnits) ?? null);
-    return { ok: true, drawing: { runs, mmPerUnit, passedOver } };
+    return { ok: true, drawing: { runs, mmPerUnit, passedOver, unseen, doubts: {} } };
   } catch (error) {
     if (error instanceof TooMuchWork) return { ok: false, code: "too-much", most: MOST_POINTS };
     throw error;
@@ -95,7 +97,8 @@ const at = ({ x = 0, y = 0 }: Place): Point => ({ x, y });
 
 class EntityReader {
   readonly runs: RawRun[] = [];
-  readonly passedOver: Map<string, number>;
+  readonly passedOver: Counts<string>;
+  readonly unseen = new Counts<Unseen>();
   private points = 0;
   private readonly zs: number[] = [];
   /** Of the whole drawing, to choose chords by. */
@@ -104,10 +107,10 @@ class EntityReader {
 
   constructor(
     private readonly dxf: Parsed,
-    passedOver: ReadonlyMap<string, number>,
+    private readonly tags: Tags,
     private readonly work: Work,
   ) {
-    this.passedOver = new Map(passedOver);
+    this.passedOver = new Counts(tags.passedOver);
     this.size = roughSize(dxf);
     this.blocks = new Map(dxf.blocks.map((b) => [b.name ?? "", b]));
   }
@@ -129,13 +132,25 @@ class EntityReader {
       this.work.spend();
       // What lies on a sheet of paper is not the drawing.
       if (entity.paperSpace) continue;
+      const unseen = this.whyUnseen(entity, layer);
+      if (unseen) {
+        this.unseen.add(unseen);
+        continue;
+      }
       const flips = IN_OWN_FRAME.includes(entity.type) && (entity.extrusionZ ?? 1) < 0;
       this.read(entity as Known, flips ? after(map, MIRRORED) : map, depth, layer);
     }
   }
 
+  /** Of what is on a layer that is off or frozen; a block that is put in on one that is only off shows its other layers. */
+  private whyUnseen(entity: Entity, inserted: string | null): Unseen | null {
+    if (entity.visible === false) return "marked-invisible";
+    const why = this.tags.hiddenLayers.get(layerOf(entity, inserted).toLowerCase());
+    return why === "layer-off" && entity.type === "INSERT" ? null : (why ?? null);
+  }
+
   private pass(type: string): void {
-    this.passedOver.set(type, (this.passedOver.get(type) ?? 0) + 1);
+    this.passedOver.add(type);
   }
 
   private put(

@@ -15,6 +15,26 @@ export interface Tags {
   readonly text: string;
   /** Entities that are left out, by kind. */
   readonly passedOver: ReadonlyMap<string, number>;
+  /** Layers that are not seen, by their names in small letters: a format's own names are alike in either. */
+  readonly hiddenLayers: ReadonlyMap<string, "layer-off" | "layer-frozen">;
+}
+
+/** The bit of a layer's flags that freezes it. */
+const FROZEN = 1;
+
+/** Reads what a file's table of layers says of each: one with a negative colour is off. */
+class LayerTable {
+  readonly hidden = new Map<string, "layer-off" | "layer-frozen">();
+  private name: string | null = null;
+
+  take(code: number, value: string): void {
+    if (code === 0) this.name = value === "LAYER" ? "" : null;
+    else if (this.name === null) return;
+    else if (code === 2) this.name = value.toLowerCase();
+    else if (code === 70 && (Number(value) & FROZEN) !== 0) this.hidden.set(this.name, "layer-frozen");
+    else if (code === 62 && Number(value) < 0 && !this.hidden.has(this.name))
+      this.hidden.set(this.name, "layer-off");
+  }
 }
 
 /**
@@ -25,6 +45,7 @@ export interface Tags {
 export function linesOnly(text: string, work: Work): Tags | null {
   const kept: string[] = [];
   const passedOver = new Map<string, number>();
+  const layers = new LayerTable();
   let section: string | null = null;
   let wantsName = false;
   let skipping = false;
@@ -45,6 +66,7 @@ export function linesOnly(text: string, work: Work): Tags | null {
       wantsName = true;
       continue;
     }
+    if (section === "TABLES") layers.take(code, value);
     if (section === null || !SECTIONS.includes(section)) continue;
     if (code === 0) {
       skipping = !PARTS.includes(value) && !LINES.includes(value);
@@ -55,7 +77,7 @@ export function linesOnly(text: string, work: Work): Tags | null {
     kept.push(String(code), "\n", clear, "\n");
     if (code === 0 && value === "ENDSEC") section = null;
   }
-  return any ? { text: kept.join(""), passedOver } : null;
+  return any ? { text: kept.join(""), passedOver, hiddenLayers: layers.hidden } : null;
 }
 
 /** Codes and values, a pair of lines each. */

@@ -1,11 +1,14 @@
 import { SaxesParser } from "saxes";
 import { TooMuchWork } from "../../../base/work";
 
-/** An element without its prefix, its attributes without theirs, and what stands in it; writing is left out. */
+/** An element without its prefix, its attributes without theirs, and what stands in it. */
 export interface Element {
   readonly name: string;
   readonly attributes: Readonly<Record<string, string | undefined>>;
   readonly children: Element[];
+  readonly parent: Element | null;
+  /** Of a `style` its rules; other writing is left out. */
+  text: string;
 }
 
 /** A drawing has so many elements at most. */
@@ -32,13 +35,20 @@ export function elementsOf(text: string): Element | null {
     const attributes = Object.fromEntries(
       Object.entries(tag.attributes).map(([name, value]) => [plain(name), String(value)]),
     );
-    const element: Element = { name: plain(tag.name), attributes, children: [] };
+    const parent = open.length > 0 ? open[open.length - 1] : null;
+    const element: Element = { name: plain(tag.name), attributes, children: [], parent, text: "" };
     // Counted at once: what is read later goes as deep as this lets it.
     if (++count > MOST_ELEMENTS || open.length >= DEEPEST_TREE) throw new TooMuchWork();
-    if (open.length > 0) open[open.length - 1].children.push(element);
+    if (parent) parent.children.push(element);
     else root ??= element;
     open.push(element);
   });
+  const addText = (text: string) => {
+    const last = open.length > 0 ? open[open.length - 1] : null;
+    if (last?.name === "style") last.text += text;
+  };
+  parser.on("text", addText);
+  parser.on("cdata", addText);
   parser.on("closetag", () => {
     open.pop();
   });

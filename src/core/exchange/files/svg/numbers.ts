@@ -48,12 +48,12 @@ export function numbersIn(text: string): number[] {
   return found;
 }
 
-/** A number and the letters behind it, such as "200mm"; null of anything else. */
+/** A number and the letters, or the %, behind it, such as "200mm"; null of anything else. */
 export function measureIn(text: string): { readonly value: number; readonly unit: string } | null {
   const clean = text.trim();
   const end = numberEnd(clean, 0);
   if (end === 0) return null;
-  const unit = clean.slice(end).trim();
-  const known = unit.length <= 2 && [...unit].every((c) => c >= "A" && c <= "z");
-  return known ? { value: Number(clean.slice(0, end)), unit } : null;
+  const unit = clean.slice(end);
+  const value = Number(clean.slice(0, end));
+  return /^(%|[A-Za-z]{0,4})$/.test(unit) && Number.isFinite(value) ? { value, unit } : null;
 }

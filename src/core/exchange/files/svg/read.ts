@@ -1,20 +1,33 @@
 import { TooMuchWork, Work } from "../../../base/work";
 import {
   DEEPEST,
+  type DrawingDoubt,
   type DrawingReading,
   LARGEST_DRAWING_BYTES,
   MOST_POINTS,
   type RawRun,
+  type Unseen,
 } from "../../../geometry/contours/raw";
-import { type Affine, after, likeScale, through } from "../../../geometry/curve/affine";
-import { type Point, straight } from "../../../geometry/curve/bezier";
-import { polyline } from "../../../geometry/curve/crossing";
-import { ellipticalArc } from "./arc";
+import {
+  type Affine,
+  after,
+  likeScale,
+  SAME,
+  shifted,
+  stretched,
+  through,
+} from "../../../geometry/curve/affine";
+import type { Point } from "../../../geometry/curve/bezier";
+import { Counts } from "../counts";
 import { type Element, elementsOf } from "./elements";
-import { numbersIn } from "./numbers";
-import { type Segment, segmentsOf } from "./pathData";
-import { transformOf } from "./transform";
-import { userUnits } from "./units";
+import { type Figure, figureOf, SHAPES } from "./figures";
+import type { Viewport } from "./lengths";
+import { lengthIn } from "./lengths";
+import { NotUnderstood } from "./notUnderstood";
+import { type Painted, type Property, paintedBy, seenOf, UNTOUCHED, undrawn } from "./seen";
+import { Styles } from "./styles";
+import { styledTransform, transformOf } from "./transform";
+import { outermostOf, type ViewBox, viewBoxMap, viewBoxOf } from "./viewport";
 
 /** What has no lines of its own, or is only drawn where something refers to it. */
 const UNDRAWN = [
@@ -30,19 +43,19 @@ const UNDRAWN = [
 ];
 const SILENT = ["title", "desc", "metadata", "namedview", "style"];
 const GROUPS = ["svg", "g", "a", "switch"];
+const ANIMATIONS = ["animate", "animateTransform", "animateMotion", "set"];
 
-/** Chords to a curve of a path. */
-const CHORDS = 32;
-/** What reading a straight piece of a path costs, beside a place that is only moved. */
-const SEGMENT = 4;
-/** What a chord of an arc costs: it takes a sine and a cosine. */
-const ARC_CHORD = 2;
-/** A whole turn's chords. */
-const ROUND_CHORDS = 360;
+/** What reading a transform costs by its letters. */
+const TRANSFORM_LETTER = 0.01;
+/** What asking whether a place is seen through a window costs. */
+const WINDOW_PLACE = 0.2;
+/** A page's colour passes its page by no more than this share of it. */
+const PAGE_SHARE = 1e-3;
 
 /**
- * Reads the lines of an SVG file. Nothing in it is run, and nothing that it refers to is fetched: scripts, pictures and
- * writing are passed over and counted. What it asks for is counted before it is done, from `work`.
+ * Reads the lines of an SVG file that are seen, where a browser draws them. Nothing in it is run, and nothing that it refers
+ * to is fetched: scripts, pictures and writing are passed over and counted. What it asks for is counted before it is done,
+ * from `work`.
  */
 export function readSvg(bytes: Uint8Array, work = new Work()): DrawingReading {
   if (bytes.byteLength > LARGEST_DRAWING_BYTES)
@@ -50,36 +63,37 @@ export function readSvg(bytes: Uint8Array, work = new Work()): DrawingReading {
   try {
     const root = elementsOf(new TextDecoder().decode(bytes));
     if (root?.name !== "svg") return { ok: false, code: "not-a-drawing", format: "SVG" };
-    const reader = new ShapeReader(root, work);
-    const { mmPerUnit, stretch } = userUnits(root.attributes);
-    // Heights run downward in the file.
-    reader.readChildren(root, [1, 0, 0, -stretch, 0, 0], "", 0);
-    const { runs } = reader;
-    const passedOver = Object.fromEntries(reader.passedOver);
-    if (runs.length === 0) return { ok: false, code: "no-lines", passedOver };
-    return { ok: true, drawing: { runs, mmPerUnit, passedOver } };
+    return new ShapeReader(root, work).drawing();
   } catch (error) {
     if (error instanceof TooMuchWork) return { ok: false, code: "too-much", most: MOST_POINTS };
+    if (error instanceof NotUnderstood) return { ok: false, code: "not-understood", what: error.what };
     throw error;
   }
 }
 
-const number = (text: string | undefined, otherwise = 0): number => {
-  const value = Number.parseFloat(text ?? "");
-  return Number.isFinite(value) ? value : otherwise;
-};
-
-const isHidden = ({ display, visibility, style = "" }: Element["attributes"]): boolean =>
-  display === "none" || visibility === "hidden" || /display\s*:\s*none|visibility\s*:\s*hidden/.test(style);
+/** What an element stands in. */
+interface Place {
+  readonly map: Affine;
+  readonly layer: string;
+  readonly depth: number;
+  readonly viewport: Viewport;
+  readonly painted: Painted;
+  /** Windows that hide what lies outside them, by their corners in the drawing. */
+  readonly windows: readonly (readonly Point[])[];
+}
 
 class ShapeReader {
-  readonly runs: RawRun[] = [];
-  readonly passedOver = new Map<string, number>();
+  private readonly runs: RawRun[] = [];
+  private readonly passedOver = new Counts<string>();
+  private readonly unseen = new Counts<Unseen>();
+  private readonly doubts = new Counts<DrawingDoubt>();
   private points = 0;
   private readonly byId = new Map<string, Element>();
+  private readonly styles: Styles;
+  private page: readonly Point[] | null = null;
 
   constructor(
-    root: Element,
+    private readonly root: Element,
     private readonly work: Work,
   ) {
     for (const waiting = [root]; waiting.length > 0; ) {
@@ -87,167 +101,220 @@ class ShapeReader {
       if (e.attributes.id && !this.byId.has(e.attributes.id)) this.byId.set(e.attributes.id, e);
       for (let i = e.children.length - 1; i >= 0; i--) waiting.push(e.children[i]);
     }
+    this.styles = new Styles(root, this.passedOver, work);
   }
 
-  readChildren(of: Element, map: Affine, layer: string, depth: number): void {
-    for (const child of of.children) {
+  drawing(): DrawingReading {
+    const { root } = this;
+    const property = this.propertyOf(root);
+    const sized = { width: property("width"), height: property("height") };
+    const { mmPerUnit, stretch, viewport, shown } = outermostOf({ ...root.attributes, ...sized });
+    // Heights run downward in the file.
+    const upright = stretched(1, -stretch);
+    const map = after(upright, this.mapOf(root, viewport));
+    const hides = shown && !isOpen(property("overflow"));
+    this.page = shown && cornersOf(shown, map);
+    this.readInto(root, {
+      map,
+      layer: "",
+      depth: 0,
+      viewport,
+      painted: paintedBy(property, UNTOUCHED),
+      windows: hides && this.page ? [this.page] : [],
+    });
+    const [passedOver, unseen] = [this.passedOver.all(), this.unseen.all()];
+    if (this.runs.length === 0) return { ok: false, code: "no-lines", passedOver, unseen };
+    return {
+      ok: true,
+      drawing: { runs: this.runs, mmPerUnit, passedOver, unseen, doubts: this.doubts.all() },
+    };
+  }
+
+  private propertyOf(e: Element): Property {
+    const declared = this.styles.of(e);
+    return (name) => declared.get(name) ?? e.attributes[name];
+  }
+
+  private mapOf(e: Element, viewport: Viewport): Affine {
+    this.work.spend((e.attributes.transform?.length ?? 0) * TRANSFORM_LETTER);
+    return styledTransform(this.styles.of(e), e.attributes, viewport) ?? transformOf(e.attributes.transform);
+  }
+
+  /** Reads the children of an element that is drawn; those of a choice, the first that holds. */
+  private readInto(of: Element, place: Place): void {
+    const children = of.name === "switch" ? of.children.filter(isChosen).slice(0, 1) : of.children;
+    for (const child of children) {
       this.work.spend();
-      this.read(child, map, layer, depth);
+      this.read(child, place);
     }
   }
 
-  private read(e: Element, outer: Affine, layer: string, depth: number): void {
+  private read(e: Element, outer: Place): void {
     const { name, attributes: a } = e;
-    if (SILENT.includes(name) || UNDRAWN.includes(name) || isHidden(a)) return;
-    if (depth > DEEPEST * 4) {
-      this.pass(name);
+    if (SILENT.includes(name) || UNDRAWN.includes(name)) return;
+    if (ANIMATIONS.includes(name)) {
+      this.doubts.add("animated");
       return;
     }
-    this.work.spend((a.transform?.length ?? 0) / 100);
-    const map = after(outer, transformOf(a.transform));
+    const property = this.propertyOf(e);
+    const hidden = undrawn(property);
+    if (hidden) {
+      this.unseen.add(hidden, this.shapesUnder(e));
+      return;
+    }
+    if (outer.depth > DEEPEST * 4) {
+      this.passedOver.add(name);
+      return;
+    }
+    if (isSaid(property("clip-path")) || isSaid(property("mask"))) this.doubts.add("cut-away");
+    if (isSaid(property("animation")) || isSaid(property("animation-name"))) this.doubts.add("animated");
+    const place: Place = {
+      ...outer,
+      map: after(outer.map, this.mapOf(e, outer.viewport)),
+      depth: outer.depth + 1,
+      painted: paintedBy(property, outer.painted),
+    };
     if (GROUPS.includes(name)) {
-      const inner: Affine = name === "svg" ? after(map, [1, 0, 0, 1, number(a.x), number(a.y)]) : map;
-      this.readChildren(e, inner, a.label ?? a.id ?? layer, depth + 1);
-    } else if (name === "use") this.readUse(a, map, layer, depth);
-    else this.readShape(e, map, layer);
+      const layer = a.label ?? a.id ?? outer.layer;
+      if (name === "svg") this.readWindow(e, { ...place, layer }, property, property);
+      else this.readInto(e, { ...place, layer });
+    } else if (name === "use") this.readUse(e, place, property);
+    else if (SHAPES.includes(name)) this.readShape(e, { ...place, layer: a.id ?? outer.layer }, property);
+    else this.passedOver.add(name);
   }
 
-  private readUse(a: Element["attributes"], map: Affine, layer: string, depth: number): void {
-    const target = (a.href ?? "").startsWith("#") ? this.byId.get((a.href ?? "").slice(1)) : undefined;
-    if (!target || depth > DEEPEST) {
-      this.pass("use");
+  private readUse(e: Element, place: Place, property: Property): void {
+    const href = e.attributes.href ?? "";
+    const target = href.startsWith("#") ? this.byId.get(href.slice(1)) : undefined;
+    if (!target || place.depth > DEEPEST + 1) {
+      this.passedOver.add("use");
       return;
     }
-    const at = after(map, [1, 0, 0, 1, number(a.x), number(a.y)]);
-    if (target.name === "symbol") this.readChildren(target, at, layer, depth + 1);
-    else this.read(target, at, layer, depth + 1);
-  }
-
-  private readShape({ name, attributes: a }: Element, map: Affine, layer: string): void {
-    const own = a.id ?? layer;
-    switch (name) {
-      case "path":
-        this.readPath(a.d ?? "", map, own);
-        break;
-      case "line":
-        this.put(own, map, [point(a.x1, a.y1), point(a.x2, a.y2)], false);
-        break;
-      case "polyline":
-      case "polygon":
-        this.work.spend((a.points?.length ?? 0) / 4);
-        this.put(own, map, pointsOf(a.points ?? ""), name === "polygon");
-        break;
-      case "rect":
-        this.readRect(a, map, own);
-        break;
-      case "circle":
-        this.readRound(point(a.cx, a.cy), number(a.r), number(a.r), map, own);
-        break;
-      case "ellipse":
-        this.readRound(point(a.cx, a.cy), number(a.rx), number(a.ry), map, own);
-        break;
-      default:
-        this.pass(name);
-        break;
+    const { viewport } = place;
+    const at = shifted(lengthIn(property("x"), "x", viewport), lengthIn(property("y"), "y", viewport));
+    const there: Place = { ...place, map: after(place.map, at) };
+    if (target.name !== "symbol" && target.name !== "svg") {
+      this.read(target, there);
+      return;
     }
+    const own = this.propertyOf(target);
+    const hidden = undrawn(own);
+    if (hidden) {
+      this.unseen.add(hidden, this.shapesUnder(target));
+      return;
+    }
+    // What refers to it says how large it is, else it does itself.
+    const sized: Property = (name) =>
+      name === "width" || name === "height" ? (property(name) ?? own(name)) : own(name);
+    const map = after(there.map, this.mapOf(target, viewport));
+    this.readWindow(target, { ...there, map, painted: paintedBy(own, there.painted) }, sized, own);
   }
 
-  private pass(name: string): void {
-    this.passedOver.set(name, (this.passedOver.get(name) ?? 0) + 1);
+  /** Reads what stands in a window of its own size and coordinates. */
+  private readWindow(e: Element, place: Place, sized: Property, own: Property): void {
+    const { viewport } = place;
+    const [x, y] = [lengthIn(own("x"), "x", viewport), lengthIn(own("y"), "y", viewport)];
+    const width = lengthIn(sized("width") ?? "100%", "x", viewport);
+    const height = lengthIn(sized("height") ?? "100%", "y", viewport);
+    const box = viewBoxOf(e.attributes.viewBox);
+    if (!(width > 0 && height > 0) || (box && !(box.width > 0 && box.height > 0))) {
+      this.unseen.add("outside-page", this.shapesUnder(e));
+      return;
+    }
+    const room = after(place.map, shifted(x, y));
+    const inner = box ? viewBoxMap(box, { width, height }, e.attributes.preserveAspectRatio) : SAME;
+    const corners = cornersOf({ x: 0, y: 0, width, height }, room);
+    this.readInto(e, {
+      ...place,
+      map: after(room, inner),
+      viewport: box ?? { width, height },
+      windows: isOpen(own("overflow")) ? place.windows : [...place.windows, corners],
+    });
   }
 
-  private put(layer: string, map: Affine, points: readonly Point[], closed: boolean): void {
-    const moved = points
+  private readShape(e: Element, place: Place, property: Property): void {
+    const seen = seenOf(place.painted);
+    if (typeof seen === "string") {
+      this.unseen.add(seen);
+      return;
+    }
+    // An area that is filled and not stroked is seen closed, whether its line is or not.
+    const filled = seen.fill && !seen.stroke && e.name !== "line" && place.painted.isFillSaid;
+    for (const figure of figureOf(e.name, property, place.viewport, this.work))
+      this.put(figure, place, filled);
+  }
+
+  private put(figure: Figure, { layer, map, windows }: Place, filled: boolean): void {
+    const points = figure.points
       .map((p) => through(map, p))
       .filter((p) => Number.isFinite(p.x) && Number.isFinite(p.y));
-    if (moved.length < 2) return;
-    this.points += moved.length;
+    if (points.length < 2) return;
+    this.work.spend(WINDOW_PLACE * points.length * windows.length);
+    const within = windows.map((corners) => points.filter((p) => isWithin(corners, p)).length);
+    if (within.includes(0)) {
+      this.unseen.add("outside-page");
+      return;
+    }
+    if (within.some((n) => n < points.length)) this.doubts.add("cut-away");
+    this.points += points.length;
     if (this.points > MOST_POINTS) throw new TooMuchWork();
-    this.runs.push({ layer, points: moved, closed });
+    const closed = figure.closed || (filled && points.length > 2);
+    const scale = figure.circle ? likeScale(map) : null;
+    const circle =
+      figure.circle && scale !== null
+        ? { ...through(map, figure.circle), radius: figure.circle.radius * scale }
+        : null;
+    const isPage = filled && this.page !== null && covers(points, this.page);
+    this.runs.push({ layer, points, closed, ...(circle ? { circle } : {}), ...(isPage ? { isPage } : {}) });
   }
 
-  private readRound(centre: Point, rx: number, ry: number, map: Affine, layer: string): void {
-    if (!(rx > 0 && ry > 0)) return;
-    this.work.spend(ROUND_CHORDS);
-    const points = Array.from({ length: ROUND_CHORDS }, (_, i) => {
-      const t = (2 * Math.PI * i) / ROUND_CHORDS;
-      return { x: centre.x + rx * Math.cos(t), y: centre.y + ry * Math.sin(t) };
-    });
-    this.put(layer, map, points, true);
-    const scale = rx === ry ? likeScale(map) : null;
-    const last = this.runs.length - 1;
-    if (scale !== null)
-      this.runs[last] = { ...this.runs[last], circle: { ...through(map, centre), radius: rx * scale } };
-  }
-
-  private readRect(a: Element["attributes"], map: Affine, layer: string): void {
-    const [x, y, w, h] = [number(a.x), number(a.y), number(a.width), number(a.height)];
-    if (!(w > 0 && h > 0)) return;
-    // A radius that is left out is the other one's.
-    const rx = Math.min(number(a.rx ?? a.ry), w / 2);
-    const ry = Math.min(number(a.ry ?? a.rx), h / 2);
-    const d =
-      rx > 0 && ry > 0
-        ? `M${x + rx} ${y}H${x + w - rx}A${rx} ${ry} 0 0 1 ${x + w} ${y + ry}V${y + h - ry}A${rx} ${ry} 0 0 1 ${x + w - rx} ${y + h}H${x + rx}A${rx} ${ry} 0 0 1 ${x} ${y + h - ry}V${y + ry}A${rx} ${ry} 0 0 1 ${x + rx} ${y}Z`
-        : `M${x} ${y}H${x + w}V${y + h}H${x}Z`;
-    this.readPath(d, map, layer);
-  }
-
-  private readPath(d: string, map: Affine, layer: string): void {
-    let points: Point[] = [];
-    const done = (closed: boolean) => {
-      this.put(layer, map, points, closed);
-      points = [];
-    };
-    // Looking at it is work as well: one path may be used many times.
-    this.work.spend(d.length / 100);
-    let from: Point = { x: 0, y: 0 };
-    for (const segment of segmentsOf(d)) {
-      const { kind, n } = segment;
-      this.work.spend(kind === "C" || kind === "Q" ? CHORDS : SEGMENT);
-      if (kind === "M") {
-        done(false);
-        from = { x: n[0], y: n[1] };
-        points = [from];
-      } else if (kind === "Z") {
-        // What follows goes on from where the outline began.
-        if (points.length > 0) [from] = points;
-        done(true);
-      } else {
-        if (points.length === 0) points = [from];
-        const along = alongSegment(segment, from);
-        if (kind === "A") this.work.spend(ARC_CHORD * along.length);
-        for (const p of along) points.push(p);
-        from = points[points.length - 1];
-      }
+  /** How many lines an element would draw. */
+  private shapesUnder(e: Element): number {
+    let count = 0;
+    for (const waiting = [e]; waiting.length > 0; ) {
+      const next = waiting.pop()!;
+      this.work.spend();
+      if (SHAPES.includes(next.name) || next.name === "use") count++;
+      waiting.push(...next.children);
     }
-    done(false);
+    return count;
   }
 }
 
-/** Places along a piece of a path, without its beginning. */
-function alongSegment({ kind, n }: Segment, from: Point): Point[] {
-  const to = (x: number, y: number): Point => ({ x, y });
-  switch (kind) {
-    case "C": {
-      const cubic = { a: from, b: to(n[0], n[1]), c: to(n[2], n[3]), d: to(n[4], n[5]) };
-      return polyline([cubic], CHORDS).slice(1);
-    }
-    case "Q": {
-      const [q, d] = [to(n[0], n[1]), to(n[2], n[3])];
-      const third = (p: Point): Point => ({ x: (p.x + 2 * q.x) / 3, y: (p.y + 2 * q.y) / 3 });
-      return polyline([{ a: from, b: third(from), c: third(d), d }], CHORDS).slice(1);
-    }
-    case "A":
-      return ellipticalArc(from, n, ROUND_CHORDS);
-    default:
-      return [straight(from, to(n[0], n[1])).d];
-  }
+/** Whether a property says anything but that there is none. */
+const isSaid = (value: string | undefined): boolean =>
+  value !== undefined && value.trim() !== "" && value.trim() !== "none";
+
+const isOpen = (overflow: string | undefined): boolean => overflow === "visible" || overflow === "auto";
+
+/** Whether a child of a choice may be the one: it asks for nothing, or for a language that is read here. */
+const isChosen = ({ name, attributes: a }: Element): boolean =>
+  !SILENT.includes(name) &&
+  !a.requiredExtensions?.trim() &&
+  (a.systemLanguage === undefined || a.systemLanguage.split(",").some((l) => /^en\b/.test(l.trim())));
+
+const cornersOf = ({ x, y, width, height }: ViewBox, map: Affine): Point[] =>
+  [
+    { x, y },
+    { x: x + width, y },
+    { x: x + width, y: y + height },
+    { x, y: y + height },
+  ].map((p) => through(map, p));
+
+/** Whether a place lies in a window, or on its border. */
+function isWithin(corners: readonly Point[], p: Point): boolean {
+  let [left, right] = [false, false];
+  const size = Math.abs(corners[2].x - corners[0].x) + Math.abs(corners[2].y - corners[0].y);
+  corners.forEach((a, i) => {
+    const b = corners[(i + 1) % corners.length];
+    const side = (b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x);
+    const off = PAGE_SHARE * size * Math.hypot(b.x - a.x, b.y - a.y);
+    if (side > off) left = true;
+    if (side < -off) right = true;
+  });
+  return !(left && right);
 }
 
-const point = (x: string | undefined, y: string | undefined): Point => ({ x: number(x), y: number(y) });
-
-function pointsOf(text: string): Point[] {
-  const n = numbersIn(text);
-  return Array.from({ length: Math.floor(n.length / 2) }, (_, i) => ({ x: n[2 * i], y: n[2 * i + 1] }));
-}
+/** Whether a rectangle is a page: nothing of the page lies outside it. */
+const covers = (points: readonly Point[], page: readonly Point[]): boolean =>
+  points.length <= 5 && points.length >= 4 && page.every((corner) => isWithin(points.slice(0, 4), corner));

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { SAME, through } from "../../../geometry/curve/affine";
 import { ellipticalArc } from "./arc";
 import { transformOf } from "./transform";
-import { userUnits } from "./units";
+import { outermostOf } from "./viewport";
 
 const at = (text: string, x: number, y: number) => through(transformOf(text), { x, y });
 const near = (p: { x: number; y: number }, x: number, y: number) => {
@@ -32,7 +32,7 @@ describe("an SVG's transforms", () => {
 });
 
 describe("an SVG's units", () => {
-  const mm = (a: Record<string, string>) => userUnits(a).mmPerUnit;
+  const mm = (a: Record<string, string>) => outermostOf(a).mmPerUnit;
 
   it("are its size by its view box, whatever its size is told in", () => {
     expect(mm({ width: "200mm", height: "40mm", viewBox: "0 0 200 40" })).toBeCloseTo(1, 9);
@@ -50,7 +50,7 @@ describe("an SVG's units", () => {
   it("keep a drawing's shape: the smaller of two scales counts, unless it is to be stretched", () => {
     const a = { width: "200mm", height: "40mm", viewBox: "0 0 100 40" };
     expect(mm(a)).toBeCloseTo(1, 9);
-    const stretched = userUnits({ ...a, preserveAspectRatio: "none" });
+    const stretched = outermostOf({ ...a, preserveAspectRatio: "none" });
     expect(stretched.mmPerUnit).toBeCloseTo(2, 9);
     expect(stretched.stretch).toBeCloseTo(0.5, 9);
   });
