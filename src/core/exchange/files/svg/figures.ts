@@ -65,8 +65,9 @@ export function* figureOf(
 /** Path data, of the attribute or as a style says it. */
 function pathOf(text: string | undefined): string {
   const clean = (text ?? "").trim();
-  const styled = /^path\(\s*(?:nonzero,|evenodd,)?\s*(["'])(.*)\1\s*\)$/s.exec(clean);
-  if (styled) return styled[2];
+  const quotes = ['"', "'"].find((q) => clean.includes(q));
+  if (quotes && clean.startsWith("path("))
+    return clean.slice(clean.indexOf(quotes) + 1, clean.lastIndexOf(quotes));
   if (/^[a-z]+\(/i.test(clean)) throw new NotUnderstood(`d: ${clean.slice(0, 40)}`);
   return clean === "none" ? "" : clean;
 }

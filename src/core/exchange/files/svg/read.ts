@@ -1,3 +1,4 @@
+import { own } from "../../../base/own";
 import { TooMuchWork, Work } from "../../../base/work";
 import {
   DEEPEST,
@@ -132,7 +133,7 @@ class ShapeReader {
 
   private propertyOf(e: Element): Property {
     const declared = this.styles.of(e);
-    return (name) => declared.get(name) ?? e.attributes[name];
+    return (name) => declared.get(name) ?? own(e.attributes, name);
   }
 
   private mapOf(e: Element, viewport: Viewport): Affine {

@@ -80,8 +80,11 @@ function covers(paint: string, opacity: number): boolean {
   if (text === "none" || text === "transparent") return false;
   const hex = /^#(?:[0-9a-f]{3}([0-9a-f])|[0-9a-f]{6}([0-9a-f]{2}))$/.exec(text);
   if (hex) return Number.parseInt(hex[1] ?? hex[2], 16) > 0;
-  const alpha = /^(?:rgb|hsl)a?\((?:[^,/]*,){3}([^,/]+)\)$|^[a-z-]+\([^/]*\/([^/]+)\)$/.exec(text);
-  return alpha ? shareIn(alpha[1] ?? alpha[2], 1) > 0 : true;
+  const [, inner] = text.split("(", 2);
+  if (inner === undefined || text.startsWith("url(")) return true;
+  const numbers = inner.replace(")", "");
+  const alpha = numbers.includes("/") ? numbers.split("/")[1] : numbers.split(",")[3];
+  return shareIn(alpha, 1) > 0;
 }
 
 /** What of a line is seen: its area, its stroke, or why nothing is. */

@@ -2,6 +2,7 @@ import { selectAll } from "css-select";
 import type { Atrule, CssNode, Declaration, Rule } from "css-tree";
 import generate from "css-tree/generator";
 import parse from "css-tree/parser";
+import { own } from "../../../base/own";
 import type { Work } from "../../../base/work";
 import type { Counts } from "../counts";
 import type { Element } from "./elements";
@@ -191,8 +192,8 @@ const isOfScreen = (media: string | undefined): boolean =>
 /** How an element is walked through. */
 const ADAPTER = {
   isTag: (_: Element): _ is Element => true,
-  getAttributeValue: (e: Element, name: string) => e.attributes[name],
-  hasAttrib: (e: Element, name: string) => e.attributes[name] !== undefined,
+  getAttributeValue: (e: Element, name: string) => own(e.attributes, name),
+  hasAttrib: (e: Element, name: string) => own(e.attributes, name) !== undefined,
   getChildren: (e: Element) => e.children,
   getName: (e: Element) => e.name,
   getParent: (e: Element) => e.parent,
