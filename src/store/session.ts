@@ -47,7 +47,7 @@ export function createSession<D extends ProductDesign>(initial: D, kept?: Timeli
           last: kept?.now.last ?? null,
           edit: (edit, options) => {
             const now = store.getState().design;
-            const made = record.tidied(applyEdit(record.edits, now, edit)) as D;
+            const made = record.tidied(applyEdit(record.edits, now, edit), now) as D;
             // A whole design carries what is its own; what an edit changes becomes the design's own.
             const next = "design" in edit ? made : withOwnParts(now, withOwnMaterials(made, ownMaterials()));
             if (next === now) return null;

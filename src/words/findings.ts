@@ -10,20 +10,25 @@ import { RULE_WORDS } from "./rules";
 
 type Say = (mm: number | null) => string;
 
-/** What kind of finding it is, before what it says. */
-export const SEVERITY_WORDS: Record<FindingSeverity, string> = {
+/** What kind of finding it is, before what it says: what can be built and must not be is a danger. */
+export const severityWords = ({ rule, severity }: Pick<Finding, "rule" | "severity">): string =>
+  severity === "error" && isTradeRule(rule) ? "Danger" : SEVERITY_WORDS[severity];
+
+const SEVERITY_WORDS: Record<FindingSeverity, string> = {
   error: "Cannot be built",
   warning: "Warning",
   note: "Note",
 };
 
-/** "1 cannot be built, 2 warnings, 1 note" */
+/** "1 cannot be built, 1 danger, 2 warnings, 1 note" */
 export function countWords(findings: readonly Finding[]): string {
   const of = (severity: FindingSeverity) => findings.filter((f) => f.severity === severity).length;
   const several = (n: number, one: string) => (n === 0 ? "" : counted(n, one));
-  const errors = of("error");
+  const dangers = findings.filter((f) => f.severity === "error" && isTradeRule(f.rule)).length;
+  const errors = of("error") - dangers;
   return [
     errors > 0 ? `${errors} cannot be built` : "",
+    several(dangers, "danger"),
     several(of("warning"), "warning"),
     several(of("note"), "note"),
   ]

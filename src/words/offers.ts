@@ -13,6 +13,7 @@ import { materialsIn } from "@/core/knife/design/materials";
 import type { Design } from "@/core/knife/design/schema";
 import { itemNames, pieceNaming } from "@/core/knife/shapes/itemNames";
 import type { MaterialOf } from "@/core/materials/types";
+import { HOLE_WORDS } from "./constructions";
 import { itemInSentence, itemWords } from "./fasteners";
 import { small } from "./grammar";
 import { leverWords } from "./levers";
@@ -73,6 +74,14 @@ export function offerWords(
       const { role, lengthMm, material } = fix.piece;
       const name = materialsIn(design)(material)?.name ?? material;
       return `Add a ${small(PIECE_WORDS[role])} of ${name}, ${mm(lengthMm)}, out of the length of the last piece`;
+    }
+    case "block-hole": {
+      const { hole } = fix;
+      const fill = hole.fill ? materialsIn(design)(hole.fill)?.name : null;
+      const same = design.tang.kind === "hidden" && design.tang.hole.kind === hole.kind;
+      return same && fill
+        ? `Fill the tang hole with ${fill}`
+        : `Make the hole ${small(HOLE_WORDS[hole.kind])}`;
     }
     case "handle-length":
       return `Handle ${mm(fix.mm)} long, what is drilled through it moved along`;

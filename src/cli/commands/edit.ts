@@ -64,7 +64,7 @@ function edited(design: ProductDesign, edit: AnyEdit, place: string): ProductDes
   const record = recordOf(design);
   const make = (): ProductDesign => {
     try {
-      return record.tidied(applyEdit(record.edits, design, edit));
+      return record.tidied(applyEdit(record.edits, design, edit), design);
     } catch (error) {
       const reason = error instanceof Error && /^no edit/.test(error.message) ? error.message : null;
       throw new Refusal(`${place}: ${reason ?? `"${edit.code}" does not say what it needs`}`);

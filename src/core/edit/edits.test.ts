@@ -11,7 +11,8 @@ import { EDIT_EXAMPLES } from "./edits.fixtures";
 import { FIXED_EDITS, type FixedEdit } from "./fixed/edits";
 import { keptEdit, noted, readKeptEdit, stepBetween } from "./kept";
 
-const apply = (design: Design, edit: FixedEdit) => fixedRecord.tidied(applyEdit(FIXED_EDITS, design, edit));
+const apply = (design: Design, edit: FixedEdit) =>
+  fixedRecord.tidied(applyEdit(FIXED_EDITS, design, edit), design);
 const plain = newDesign("Sedge");
 
 describe.each(Object.entries(EDIT_EXAMPLES))("the edit %s", (_, [before, edit]) => {

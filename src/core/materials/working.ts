@@ -64,6 +64,28 @@ export function bearsPeening(material: Material | undefined): boolean {
   return material?.class === "metal" || material?.class === "steel";
 }
 
+/** Classes that give off harmful fumes where a red-hot tang is pressed into them. */
+const FUMING: readonly MaterialClass[] = [
+  "stabilised-wood",
+  "laminate",
+  "horn-bone",
+  "leather",
+  "cord",
+  "plastic",
+  "adhesive",
+];
+
+/**
+ * What a tang that is burned into a material does: harmful fumes; splitting, of wood that is softer than a density in
+ * g/cm³ or that nothing is known of; nothing amiss in sound hardwood, nor in metal, where nothing burns. Common practice,
+ * no source.
+ */
+export function burningIn(material: Material | undefined, hardFromGcc: number): "fumes" | "soft" | null {
+  if (!material) return "soft";
+  if (FUMING.includes(material.class)) return "fumes";
+  return material.class === "wood" && material.densityGcc.typical < hardFromGcc ? "soft" : null;
+}
+
 /** How near the thinnest wall, and a pin to an edge, may come in a class of material. Common practice, no source. */
 export type Toughness = "wood" | "laminate" | "metal";
 

@@ -1,5 +1,6 @@
 import { FIXED_EDITS } from "../edit/fixed/edits";
 import { meshFault } from "../geometry/solids/meshFaults";
+import { followingBlade } from "../knife/design/followed";
 import { withoutStaleMarks } from "../knife/design/marks";
 import { MIGRATIONS } from "../knife/design/migrate";
 import { type Design, designSchema, type StoredMesh } from "../knife/design/schema";
@@ -41,7 +42,7 @@ export const fixedRecord: RecordSpec<Design> = {
       const message = meshProblem(stored);
       return message ? [{ keys: ["meshes", i], message }] : [];
     }),
-  tidied: withoutStaleMarks,
+  tidied: (design, before) => withoutStaleMarks(followingBlade(before, design)),
   notWeighed: new Set(NOT_WEIGHED),
   edits: FIXED_EDITS,
   starts: STARTING_FORMS.map((code) => ({ code, begin: (name) => startingForm(code, name) })),

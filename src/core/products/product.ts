@@ -34,7 +34,7 @@ export interface RecordSpec<D extends ProductDesign = ProductDesign> {
   readonly migrations: Migrations;
   problems(design: D): readonly RecordProblem[];
   /** The design without what refers to nothing any more. */
-  tidied(design: D): D;
+  tidied(design: D, before: D): D;
   /** Fields that say nothing of its weight. */
   readonly notWeighed: ReadonlySet<string>;
   readonly starts: readonly Start<D>[];

@@ -12,7 +12,7 @@ import {
 import type { PartRef } from "@/core/figures/review/partRefs";
 import type { Finding, Fix } from "@/core/figures/review/types";
 import { useUnits } from "@/store/settings";
-import { countWords, findingWords, SEVERITY_WORDS } from "@/words/findings";
+import { countWords, findingWords, severityWords } from "@/words/findings";
 import { useMaterialOf } from "../kit/materials";
 import { color, SEVERITY_TINT } from "../kit/theme";
 import { UnderWay } from "../kit/UnderWay";
@@ -270,7 +270,7 @@ const FindingLine = memo(
         data-finding-line
         {...highlight}
       >
-        <b>{SEVERITY_WORDS[finding.severity]}: </b>
+        <b>{severityWords(finding)}: </b>
         {says}
         {offer && fix && (
           <Button

@@ -7,7 +7,7 @@ import type { RuleNote } from "@/core/figures/review/rules/context";
 import type { Finding } from "@/core/figures/review/types";
 import type { Design } from "@/core/knife/design/schema";
 import { useUnits } from "@/store/settings";
-import { findingWords, isTradeRule, SEVERITY_WORDS } from "@/words/findings";
+import { findingWords, isTradeRule, severityWords } from "@/words/findings";
 import { effectWords, offerWords } from "@/words/offers";
 import { RULE_WORDS, ruleUnitWords } from "@/words/rules";
 import { ShareField } from "../fields/ShareField";
@@ -96,7 +96,7 @@ function OneFinding({
       {...highlight}
     >
       <Text color={SEVERITY_TINT[f.severity]} fontWeight="600">
-        {SEVERITY_WORDS[f.severity]}
+        {severityWords(f)}
       </Text>
       <Text>{findingWords(f, units, materialOf)}</Text>
       {words && (

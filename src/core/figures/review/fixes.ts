@@ -29,6 +29,8 @@ export function applyFix(design: Design, fix: Fix): Design {
       pieces.splice(fix.at, 0, fix.piece);
       return { ...design, handle: { ...design.handle, pieces } };
     }
+    case "block-hole":
+      return design.tang.kind === "hidden" ? { ...design, tang: { ...design.tang, hole: fix.hole } } : design;
     case "handle-length":
       return stretchedHandle(design, fix.mm);
     case "unglue":

@@ -10,6 +10,7 @@ import { HANDLE_RULES } from "./rules/handleRules";
 import { MARK_RULES } from "./rules/markRules";
 import { PEEN_RULES } from "./rules/peenRules";
 import { PIN_RULES } from "./rules/pinRules";
+import { TANG_FIT_RULES } from "./rules/tangFitRules";
 import { TANG_RULES } from "./rules/tangRules";
 import { TARGET_RULES } from "./rules/targetRules";
 import type { Finding, Found, TradeRule } from "./types";
@@ -17,6 +18,7 @@ import type { Finding, Found, TradeRule } from "./types";
 /** Every rule of the trade, in the order of findings. */
 export const RULES: readonly Rule[] = [
   ...TANG_RULES,
+  ...TANG_FIT_RULES,
   ...PIN_RULES,
   ...PEEN_RULES,
   ...GUARD_RULES,
@@ -34,10 +36,13 @@ export interface AcceptedFinding {
 }
 
 export interface Review {
-  /** What stands: warnings first, then notes. */
+  /** What stands: what must not be done first, then warnings, then notes. */
   readonly findings: readonly Finding[];
   readonly accepted: readonly AcceptedFinding[];
 }
+
+/** What comes first. */
+const RANKS = ["error", "warning", "note"];
 
 /** Every rule by its limit and its source, as data. */
 export const ruleNotes = (): RuleNote[] => RULES.map(({ check: _, ...note }) => note);
@@ -66,7 +71,7 @@ export function reviewDesign(design: Design, quick = false): Review {
   const all = RULES.flatMap((rule) => rule.check(context));
   const reasonFor = (f: Found) =>
     design.fitUp.accepted.find((a) => a.rule === f.rule && (a.subject ?? null) === f.subject)?.reason;
-  const rank = (f: Finding) => (f.severity === "note" ? 1 : 0);
+  const rank = (f: Finding) => RANKS.indexOf(f.severity);
   const trials = lazily(() => new Trials(design, all.map(plain), findingsOf));
   return {
     findings: all

@@ -107,6 +107,10 @@ export const end = (kind: "take-down" | "threaded" | "peened", change: object): 
 };
 export const all = [...sound.fasteners.slice(0, 1), sound.fasteners[2]];
 
+/** A tang that is burned into a block of a material. */
+export const burned = (material: string): Design =>
+  inWood(withStick({ hole: { kind: "burned", clearanceMm: 0.2, deeperMm: 3, fill: "epoxy" } }), material);
+
 /** A window that begins a millimetre and a half ahead of where the drawn knife balances. */
 export const balance = figuresOf(drawn)!.balanceMm;
 export const NEAR = { low: balance + 1.5, high: balance + 8 };
@@ -144,6 +148,12 @@ export const TRIPS: Record<TradeRule, Design> = {
     const { hole } = stickOf(apart);
     return withStick({ hole: { ...hole, fill: "epoxy" } }, apart);
   })(),
+  "burned-in-fumes": burned("maple-burl-stabilised"),
+  "burned-in-soft": burned("pine-white"),
+  "mouth-uncovered": withStick({ hole: { kind: "broached", clearanceMm: 0.6, deeperMm: 3, fill: null } }),
+  "blade-thinner-than-tang": withStick({ frontThicknessMm: drawn.blade.spineMm + 0.5 }),
+  "thread-wider-than-bar": withStick({ endThicknessMm: 3 }, withEnd(hidden, "threaded")),
+  "metal-unpinned": inWood(withStick({}), "brass-360"),
   "tang-short-in-handle": withStick({ lengthMm: 40 }),
   "shoulder-sharp": withStick({ shoulderRadiusMm: 0 }),
   "tang-stress": fitted(hidden, { loads: { ...hidden.fitUp.loads, edgeN: 700 } }),

@@ -1,4 +1,4 @@
-import type { Fastener, Piece } from "../../knife/design/schema";
+import type { BlockHole, Fastener, Piece } from "../../knife/design/schema";
 import type { CutKey } from "../../knife/parts/cutKey";
 import type { FaultRule, FindingOf } from "../../knife/parts/faults";
 import type { PartKey } from "../../knife/parts/partKey";
@@ -30,6 +30,12 @@ export const TRADE_RULES = [
   "bolt-head-proud",
   "thread-engagement",
   "held-for-good",
+  "burned-in-fumes",
+  "burned-in-soft",
+  "mouth-uncovered",
+  "blade-thinner-than-tang",
+  "metal-unpinned",
+  "thread-wider-than-bar",
   "tang-short-in-handle",
   "shoulder-sharp",
   "tang-stress",
@@ -107,6 +113,8 @@ export type Fix =
       readonly trim: { readonly index: number; readonly lengthMm: number };
     }
   | { readonly kind: "handle-length"; readonly mm: number }
+  /** Another hole in the block of a hidden tang. */
+  | { readonly kind: "block-hole"; readonly hole: BlockHole }
   /** What comes apart is left without glue, and without pins through its tang. */
   | { readonly kind: "unglue" }
   /** One lever of the balance bench, by so much. */

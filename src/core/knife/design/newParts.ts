@@ -1,6 +1,7 @@
-import { clamp } from "../../base/number";
+import { clamp, upToTenth } from "../../base/number";
 import { kindOf } from "../../kinds/fasteners/registry";
 import { type SizedShapeKind, shapeFor } from "../../kinds/pieceShapes/registry";
+import { roundFor } from "./barSection";
 import { round } from "./create";
 import { handleReach } from "./handleParts";
 import type {
@@ -46,6 +47,9 @@ export function newShape(kind: SizedShapeKind, design: Design): PieceShape {
   });
 }
 
+/** Room round a bar in one bore, mm. */
+const BORE_ROOM_MM = 0.3;
+
 /** The hole of a block to begin from, fitted to the bar. */
 export function newBlockHole(kind: BlockHole["kind"], tang: HiddenTang): BlockHole {
   const { fill } = tang.hole;
@@ -53,6 +57,18 @@ export function newBlockHole(kind: BlockHole["kind"], tang: HiddenTang): BlockHo
   const bit = round(Math.max(0.5, tang.frontThicknessMm + 0.5));
   if (kind === "milled")
     return { kind, heightMm: round(tang.frontHeightMm + 1), widthMm: bit, cutterMm: bit, depthMm, fill };
+  if (kind === "drilled" && tang.frontHeightMm <= bit) {
+    // One bore takes a bar that is about as thick as it is high by its diagonal, and room.
+    const widest = Math.max(
+      roundFor(tang.frontHeightMm, tang.frontThicknessMm, tang.frontCornerMm),
+      roundFor(tang.endHeightMm, tang.endThicknessMm, tang.endCornerMm),
+    );
+    return {
+      kind,
+      stages: [{ bitMm: upToTenth(widest + BORE_ROOM_MM), count: 1, pitchMm: 0, depthMm }],
+      fill,
+    };
+  }
   if (kind === "drilled") {
     // A row of bores as wide as the tang is thick, along its height.
     const count = clamp(Math.ceil(tang.frontHeightMm / bit), 1, 12);

@@ -5,6 +5,7 @@ import { barRegion } from "../../geometry/solids/bar";
 import { type Line, lineAt } from "../../geometry/solids/line";
 import type { Region } from "../../geometry/solids/region";
 import { rodRegion } from "../../geometry/solids/turned";
+import { roundFor } from "../design/barSection";
 import type { Bar, BlockHole } from "../design/schema";
 
 /** Heights of a straight-sided bar about its middle line, from `x0` down to `x1`; its inside corners at x0 rounded. */
@@ -102,6 +103,12 @@ export function holeBottom(bar: Bar, hole: BlockHole, frontX: number): number {
   if (hole.kind === "milled") return frontX - hole.depthMm;
   if (hole.kind === "drilled") return frontX - Math.max(...hole.stages.map((s) => s.depthMm));
   return -bar.lengthMm - hole.deeperMm;
+}
+
+/** The round hole that the bar just goes into at x. */
+export function barDiagonal(bar: Bar, x: number): number {
+  const { halfHeight, halfThickness } = barSizeAt(bar, x);
+  return roundFor(2 * halfHeight, 2 * halfThickness, lineAt(cornerLine(bar), x));
 }
 
 /** Half height and half thickness of the bar at x. */

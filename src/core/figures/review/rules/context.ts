@@ -90,7 +90,7 @@ export interface RuleNote {
   readonly code: TradeRule;
   /** The usual limit, and what it counts. */
   readonly limit: number;
-  readonly unit: "mm" | "diameters" | "share" | "ratio" | "volts" | "none";
+  readonly unit: "mm" | "diameters" | "share" | "ratio" | "volts" | "g/cm³" | "none";
   readonly source: string;
 }
 

@@ -9,7 +9,7 @@ import type { AssemblyBuilder, Stretches } from "../../parts/builder";
 import type { Report } from "../../parts/faults";
 import type { PartKey } from "../../parts/partKey";
 import { type EndFace, FACE_MM, single, type Workpiece } from "../../parts/workpiece";
-import { barHalf, barHeight, blockHoleRegions, holeBottom } from "../../shapes/bar";
+import { barDiagonal, barHalf, barHeight, blockHoleRegions, holeBottom } from "../../shapes/bar";
 import { endPlace } from "../../shapes/endPlace";
 import type { Layout } from "../../shapes/types";
 import { addBar, barOf, checkWalls, newRoom, TANG, TANG_HOLE } from "./bars";
@@ -110,6 +110,13 @@ function checkFit(tang: HiddenTang, front: number, rear: number, report: Report)
     const [tall, thick] = [barHeight(tang, x), 2 * lineAt(barHalf(tang), x)];
     const depth = front - x;
     const stages = hole.kind === "drilled" ? hole.stages.filter((s) => s.depthMm >= depth - ROUNDING) : [];
+    // One round hole is as wide as the bar's diagonal; a row of them is opened between and at its ends.
+    if (stages.length > 0 && stages.every((s) => s.count === 1)) {
+      const [measured, limit] = [barDiagonal(tang, x), Math.max(...stages.map((s) => s.bitMm))];
+      if (measured <= limit + ROUNDING) continue;
+      report("warning", "tang-does-not-fit-hole", { at: { x, y: tang.yMm }, measured, limit });
+      return;
+    }
     const high =
       hole.kind === "milled"
         ? hole.heightMm
