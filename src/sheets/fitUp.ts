@@ -4,7 +4,7 @@ import type { Page } from "@/core/exchange/paper/page";
 import { holeGroups } from "@/core/figures/fit/holeGroups";
 import { cautionsFor } from "@/words/cautions";
 import { itemWords } from "@/words/fasteners";
-import { BORE_WORDS, MADE_WORDS, openingWords, ownerWords } from "@/words/fit";
+import { BORE_WORDS, cureWords, MADE_WORDS, openingWords, ownerWords } from "@/words/fit";
 import { cutName, partName } from "@/words/parts";
 import { holeWords } from "@/words/sheets";
 import type { PageBuilder } from "./pageBuilder";
@@ -181,7 +181,7 @@ function glue(builder: PageBuilder): Figure[] {
   return [
     builder.heading("Glue"),
     builder.text(
-      `Mix ${ml(g.mixMm3)}: part A ${g.partA.ml.toFixed(2)} ml (${grams(g.partA.g)}), part B ${g.partB.ml.toFixed(2)} ml (${grams(g.partB.g)}). It sets in about ${Math.round(g.potLifeMin)} min; the assembly takes about ${Math.round(g.assemblyMin)}. Grind after ${Math.round(g.cureH)} h.${oily}${rough}`,
+      `Mix ${ml(g.mixMm3)}: part A ${g.partA.ml.toFixed(2)} ml (${grams(g.partA.g)}), part B ${g.partB.ml.toFixed(2)} ml (${grams(g.partB.g)}). It sets in about ${Math.round(g.potLifeMin)} min; the assembly takes about ${Math.round(g.assemblyMin)}. Grind after ${cureWords(g)}.${oily}${rough}`,
     ),
   ];
 }

@@ -21,14 +21,18 @@ export function cautionsFor(design: Design): string[] {
   if (welded)
     said.push(
       hard
-        ? "This blade is hard already: a weld near it draws its temper. Plug an old hole with a glued or soldered pin, or have it welded with the blade wrapped wet and its edge kept cold."
-        : "Weld before hardening; eye and skin protection, no galvanised or plated metal.",
+        ? "This blade is hard already: a weld near it draws its temper. Plug an old hole with a glued or soldered pin, or have it welded in short tacks, cooled between, the blade wrapped wet and its edge kept cold. The steel round a weld is soft afterwards: keep that zone to the tang, well away from the edge."
+        : "Weld before hardening, in short tacks; eye and skin protection, no galvanised or plated metal. Welded after it, the steel round the seam is soft: never near the edge.",
     );
   if (!blade.measured && !hard)
     said.push("Hardening: quench oil flares; a lid and an extinguisher at hand, never water on burning oil.");
   if (tang.kind === "hidden" && tang.hole.kind === "burned")
     said.push(
       "Burning a tang in: fumes and smoke; outdoors, water at hand, and only with a tang that is not hardened.",
+    );
+  if (fasteners.some((f) => f.kind === "patterned-pin"))
+    said.push(
+      "A patterned pin with a picture has an up, and shows it mirrored on the far side: mark it, and turn it before the glue sets.",
     );
   if ((tang.kind === "hidden" && endKindOf(tang.end).peened) || fasteners.some((f) => kindOf(f).peened))
     said.push("Peening: eye protection; steel splinters fly from a hammered edge.");

@@ -1,8 +1,9 @@
 import type { BoreOwner } from "@/core/figures/fit/boreNeeds";
-import type { GlueJoint } from "@/core/figures/fit/glue";
+import type { GlueJoint, GluePlan } from "@/core/figures/fit/glue";
 import type { Opening } from "@/core/figures/fit/openings";
 import type { BoreUse } from "@/core/kinds/fasteners/kind";
 import type { DrillSet, PinFit } from "@/core/knife/design/schema";
+import { COLDEST_C } from "@/core/materials/twoPart";
 import { itemWords } from "./fasteners";
 import { FITTING_WORDS } from "./fittings";
 
@@ -72,3 +73,7 @@ export function openingWords(of: Opening | null, length: (mm: number) => string)
 
 /** Which way a piece of stock is measured. */
 export const SIZE_WORDS = { lengthMm: "length", heightMm: "height", thicknessMm: "thickness" } as const;
+
+/** How long glue cures before what it holds is ground, and where. */
+export const cureWords = ({ cureH, curesIndoors }: Pick<GluePlan, "cureH" | "curesIndoors">): string =>
+  `${Math.round(cureH)} h${curesIndoors ? ` indoors: below ${COLDEST_C} °C it hardly sets, carry it in` : ""}`;

@@ -1,5 +1,8 @@
 import type { TwoPartResin } from "./own/types";
 
+/** Below this most epoxies hardly set, °C. Common practice, no source: cold shops bring the work indoors. */
+export const COLDEST_C = 10;
+
 /** One part of a resin: how much to measure out. */
 export interface Measure {
   readonly ml: number;

@@ -4,7 +4,7 @@ import type { FitFigures } from "@/core/figures/fit/fitFigures";
 import type { GlueJoint } from "@/core/figures/fit/glue";
 import type { PartRef } from "@/core/figures/review/partRefs";
 import { useUnits } from "@/store/settings";
-import { JOINT_WORDS } from "@/words/fit";
+import { cureWords, JOINT_WORDS } from "@/words/fit";
 import { LengthAt, ShareAt, YesAt } from "../bound/bound";
 import { useMaterialOf } from "../kit/materials";
 import { Fact, Figures, Note, Section } from "../report/Section";
@@ -54,7 +54,7 @@ export function GlueSection({ fit }: { fit: FitFigures }) {
             about {Math.round(glue.assemblyMin)} min for {glue.parts} parts; it sets in{" "}
             {Math.round(glue.potLifeMin)} min at the shop's temperature
           </Fact>
-          <Fact name="Before grinding">{Math.round(glue.cureH)} h</Fact>
+          <Fact name="Before grinding">{cureWords(glue)}</Fact>
         </>
       )}
       {glue.oily.length > 0 && (

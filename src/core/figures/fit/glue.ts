@@ -11,7 +11,7 @@ import { guardWidthAt } from "../../knife/layout/guard";
 import { layoutOf } from "../../knife/layout/layout";
 import type { Assembly, Part } from "../../knife/parts/types";
 import { sectionArea } from "../../knife/shapes/areas";
-import { type Measure, twoParts } from "../../materials/twoPart";
+import { COLDEST_C, type Measure, twoParts } from "../../materials/twoPart";
 import type { MaterialOf } from "../../materials/types";
 import { isOily } from "../../materials/working";
 import { momentsOf } from "../weigh/momentsOf";
@@ -36,10 +36,15 @@ export interface GluePlan {
   /** At the shop's temperature. */
   readonly potLifeMin: number;
   readonly cureH: number;
+  /** The shop is too cold for it to set: what is glued cures where it is warm. */
+  readonly curesIndoors: boolean;
   /** Materials that are wiped with solvent just before gluing, and metals that are roughened and degreased. */
   readonly oily: readonly string[];
   readonly metals: readonly string[];
 }
+
+/** A day before grinding, whatever the label says, h. Common practice, no source. */
+const LEAST_CURE_H = 24;
 
 /** How many times as fast it sets at one temperature as at another: twice for 10 °C. Rule of thumb, from memory. */
 export function settingRate(atC: number, referenceC: number): number {
@@ -114,6 +119,7 @@ export function gluePlan(design: Design, throughMm: ReadonlyMap<string, number>)
   const mixMm3 = netMm3 * (1 + glue.wasteShare);
   const parts = partsOf(design);
   const rate = settingRate(shopC, glue.atC);
+  const curesIndoors = shopC < COLDEST_C;
   const made = [
     ...new Set(
       assembly.parts.filter((p) => p.group !== "blade").flatMap((p) => p.materials.map((m) => m.materialId)),
@@ -128,8 +134,9 @@ export function gluePlan(design: Design, throughMm: ReadonlyMap<string, number>)
     parts,
     assemblyMin: parts * glue.minutesAPart,
     potLifeMin: glue.potLifeMin / rate,
-    // A day before grinding, whatever the label says. Common practice, no source.
-    cureH: Math.max(24, glue.cureH / rate),
+    // A long time in the cold is no cure: it is carried to where the label holds.
+    cureH: Math.max(LEAST_CURE_H, curesIndoors ? glue.cureH : glue.cureH / rate),
+    curesIndoors,
     // What nothing is glued to is neither wiped nor roughened.
     oily: touched.filter((id) => {
       const found = materialOf(id);

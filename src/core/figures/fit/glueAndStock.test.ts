@@ -115,6 +115,9 @@ describe("glue", () => {
     const plan = gluePlan(cold, new Map());
     expect(plan.potLifeMin).toBeCloseTo(120, 9);
     expect(plan.cureH).toBe(24);
+    expect(plan.curesIndoors).toBe(false);
+    const colder = { ...cold, workshop: { ...cold.workshop, shopC: 4 } };
+    expect(gluePlan(colder, new Map())).toMatchObject({ cureH: 24, curesIndoors: true });
   });
 });
 
