@@ -140,7 +140,7 @@ export const CONSTRUCTIONS: Readonly<Record<string, Design>> = {
       kind: "drilled",
       stages: [
         { bitMm: 10, count: 1, pitchMm: 0, depthMm: 30 },
-        { bitMm: 7, count: 1, pitchMm: 0, depthMm: 74 },
+        { bitMm: 8.5, count: 1, pitchMm: 0, depthMm: 74 },
       ],
       fill: "epoxy",
     },
