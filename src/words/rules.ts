@@ -1,25 +1,10 @@
 import type { Finding, TradeRule } from "@/core/figures/review/types";
-import type { MaterialOf } from "@/core/materials/types";
 import { itemInSentence, itemWords } from "./fasteners";
 import { SIZE_WORDS } from "./fit";
 import { crossesWords } from "./marks";
 import { cutName, partInSentence, partName } from "./parts";
-
-/** Prints a length, or a weight, in the maker's units; nothing measured is a dash. */
-type Say = (value: number | null) => string;
-
-interface RuleWords {
-  /** Its name in a list of limits. */
-  readonly name: string;
-  readonly says: (f: Finding, mm: Say, grams: Say, materialOf: MaterialOf) => string;
-  readonly why: string;
-  /** What to do about it. */
-  readonly fix: string;
-}
-
-const named = (id: string | null, materialOf: MaterialOf) => (id && materialOf(id)?.name) ?? id ?? "";
-const ratio = (x: number | null) => (x === null ? "–" : x.toFixed(2));
-const percent = (x: number | null) => (x === null ? "–" : `${Math.round(x * 100)} %`);
+import { named, percent, type RuleWords, ratio } from "./ruleWords";
+import { TANG_FIT_WORDS } from "./tangFitWords";
 
 /** The fastener that is meant, and the part that it goes through. */
 const pinOf = ({ items }: Finding) => (items?.[0] ? itemWords(items[0]) : "A pin");
@@ -46,6 +31,7 @@ const edge = (of: string): RuleWords => ({
 
 /** What each rule of the trade says, why, and how to fix it. */
 export const RULE_WORDS: Record<TradeRule, RuleWords> = {
+  ...TANG_FIT_WORDS,
   "wall-in-wood": wall("wood, horn or bone"),
   "wall-in-laminate": wall("laminate or plastic"),
   "wall-in-metal": wall("metal"),
@@ -176,48 +162,6 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
       "The tang is held by a screw, to be taken apart, but glue or a pin through it would hold it for good.",
     why: "What is glued or pinned is never taken apart again without breaking it.",
     fix: "Leave the glue and the pins out, or say under Glue that what is screwed is glued as well.",
-  },
-  "burned-in-fumes": {
-    name: "Tang burned into what fumes",
-    says: ({ subject }, _mm, _grams, materialOf) =>
-      `The tang is to be burned into ${named(subject, materialOf)}: hot, it gives off harmful fumes.`,
-    why: "Resin, laminate, horn, bone and leather decompose under a hot tang; the smoke can poison whoever stands by.",
-    fix: "Drill the hole and broach it.",
-  },
-  "burned-in-soft": {
-    name: "Tang burned into soft wood",
-    says: ({ subject, measured, limit }, _mm, _grams, materialOf) =>
-      measured === null
-        ? `The tang is to be burned into ${named(subject, materialOf)}, of which nothing is known here.`
-        : `The tang is to be burned into ${named(subject, materialOf)}, of ${ratio(measured)} g/cm³; from ${ratio(limit)} wood seldom splits.`,
-    why: "Soft or damp wood splits along its grain when a hot tang is driven in, and chars loose round it.",
-    fix: "Drill the hole and broach it, or take a sound, dry hardwood.",
-  },
-  "mouth-uncovered": {
-    name: "Tang hole wider than the shoulder",
-    says: (f, mm) =>
-      `The mouth of the tang hole stands ${mm(f.measured)} beyond the blade's shoulder; ${mm(f.limit)} is hidden by it.`,
-    why: "Without guard or ferrule nothing covers the gap, and water gets in.",
-    fix: "Fill it, set a ferrule before it, or make the shoulder higher.",
-  },
-  "blade-thinner-than-tang": {
-    name: "Tang thicker than the blade",
-    says: (f, mm) => `The tang is ${mm(f.measured)} thicker than the blade where they meet.`,
-    why: "Blade and tang are ground from one bar: the tang is no thicker than its stock.",
-    fix: "Let the tang be as thick as the blade.",
-  },
-  "thread-wider-than-bar": {
-    name: "Thread wider than the tang",
-    says: (f, mm) => `The thread is ${mm(f.measured)} wider than the tang's end that it is cut on.`,
-    why: "Where the bar is narrower the thread has flats, and holds less than its size promises.",
-    fix: "Cut a thinner thread, weld a stud on, or leave the tang's end thicker.",
-  },
-  "metal-unpinned": {
-    name: "Metal held by glue alone",
-    says: ({ part }) =>
-      `Nothing pins the ${part ? partInSentence(part) : "metal part"}: glue alone holds it.`,
-    why: "Glue lets go of smooth metal in heat, in water and after a knock.",
-    fix: "Set a pin or a bolt through it.",
   },
   "tang-short-in-handle": {
     name: "Length of a hidden tang",

@@ -5,13 +5,12 @@ import { writeKnife } from "@/core/exchange/files/knife/write";
 import { OUTLINE_ROLES } from "@/core/exchange/pattern/applyOutline";
 import { shapesIn } from "@/core/exchange/pattern/found";
 import { MOST_CLOSED_MM } from "@/core/exchange/pattern/gaps";
+import { LONGEST_MM, SHORTEST_MM } from "@/core/exchange/pattern/sizes";
 import {
   type DrawingUnit,
-  LONGEST_MM,
   likelyUnit,
   proposedAssignment,
   reachOf,
-  SHORTEST_MM,
   traced,
   UNITS,
 } from "@/core/exchange/pattern/trace";

@@ -2,14 +2,8 @@
 import { useEffect, useMemo, useRef, useState } from "react";
 import { DRAWING_NAMES, drawingFormatOf } from "@/core/exchange/files/drawings";
 import type { FoundShapes } from "@/core/exchange/pattern/found";
-import {
-  type DrawingUnit,
-  LONGEST_MM,
-  likelyUnit,
-  reachOf,
-  SHORTEST_MM,
-  UNITS,
-} from "@/core/exchange/pattern/trace";
+import { LONGEST_MM, SHORTEST_MM } from "@/core/exchange/pattern/sizes";
+import { type DrawingUnit, likelyUnit, reachOf, UNITS } from "@/core/exchange/pattern/trace";
 import { LARGEST_DRAWING_BYTES, MOST_POINTS, type RawDrawing } from "@/core/geometry/contours/raw";
 import { drawingFailureWords, drawingWarnings, reachWords } from "@/words/drawings";
 import type { Client } from "@/workers/client";

@@ -1,5 +1,7 @@
 import { describe, expect, it } from "vitest";
+import { TooMuchWork } from "../../base/work";
 import { type FoundShapes, shapesIn } from "../pattern/found";
+import { markIn } from "../pattern/markIn";
 import { block, dxf, insert, lwpolyline, svg } from "./byHand.fixtures";
 import { readDxf } from "./dxf/read";
 import { readSvg } from "./svg/read";
@@ -14,6 +16,15 @@ const box = (layer: string, width: number, height: number, more = "") =>
     [width, height, 0],
     [0, height, 0],
   ]).replace("8 cut", `8 ${layer} ${more}`);
+
+/** A square of 70 mm that begins so far to the right. */
+const square = (x: number) =>
+  lwpolyline([
+    [x, 0, 0],
+    [x + 70, 0, 0],
+    [x + 70, 70, 0],
+    [x, 70, 0],
+  ]);
 
 const areas = ({ shapes }: FoundShapes) => shapes.flatMap((s) => (s.kind === "outline" ? [s.areaMm2] : []));
 
@@ -138,6 +149,26 @@ describe("pages and frames", () => {
     expect(first).toMatchObject({ kind: "outline", id: "shape-1" });
     expect(first).not.toHaveProperty("aside");
     expect(last).toMatchObject({ aside: "page" });
+  });
+
+  it("is none that is dark: a blank may fill its page", () => {
+    const dark = '<rect width="200" height="30" fill="#222"/>';
+    const head = 'width="200mm" height="30mm" viewBox="0 0 200 30"';
+    const { found } = drawingOf(svg(`${dark}<circle cx="20" cy="15" r="3"/>`, head), readSvg);
+    expect(found.shapes.map((s) => s.kind === "outline" && (s.aside ?? null))).toEqual([null, false]);
+  });
+
+  it("is not what a mark fills", () => {
+    const letter = '<path fill="#000" d="M20 20h40v60h-40z"/>';
+    const marked = (inner: string) => markIn(drawingOf(svg(inner), readSvg));
+    for (const white of ["#fff", "white", "rgb(250, 250, 240)"])
+      expect(marked(`<rect width="200" height="100" fill="${white}"/>${letter}`)).toEqual(marked(letter));
+  });
+
+  it("are looked for within the work that a file may ask for", () => {
+    // None lies in another: every one is held against all.
+    const squares = Array.from({ length: 6000 }, (_, i) => square(100 * i));
+    expect(() => drawingOf(dxf(squares), readDxf)).toThrow(TooMuchWork);
   });
 
   it("so does a frame, of four lines as well, and one in another", () => {

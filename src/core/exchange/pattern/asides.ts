@@ -1,13 +1,16 @@
+import type { Work } from "../../base/work";
 import { boxOf, straightLoop } from "../../geometry/contours/loop";
 import type { Point } from "../../geometry/curve/bezier";
+import { SHORTEST_MM } from "./sizes";
 
 /** No part of a knife is a rectangle as high as this with another part drawn in it, mm. Common practice, no source. */
 const FRAME_MM = 60;
-/** What is drawn in a frame is at least so long, and, where it does not close, so high: a centre line is not, mm. */
-const FRAMED_MM = 20;
+/** What is drawn in a frame and does not close is at least so high: a centre line is not, mm. */
 const FRAMED_HIGH_MM = 5;
 /** Places of a rectangle lie on its sides within this share of it. */
 const ON_SIDE = 2e-3;
+/** What holding one box against another costs. */
+const COMPARED = 0.1;
 
 /** What is told of a shape: its line, where it is not a circle. */
 type Line = {
@@ -19,17 +22,18 @@ type Shape = Line | { readonly kind: "circle" };
 
 type Box = NonNullable<ReturnType<typeof boxOf>>;
 
-/** Shapes, the largest first, with those that are pages and frames named, and after all others. */
-export function withAsides<S extends Shape>(shapes: readonly S[]): S[] {
+/** Shapes, the largest first, with those that are pages and frames named, and after all others. Throws `TooMuchWork`. */
+export function withAsides<S extends Shape>(shapes: readonly S[], work: Work): S[] {
   const lines = shapes.flatMap((s): Line[] => (s.kind === "circle" ? [] : [s]));
   const boxes = new Map<Shape, Box | null>(lines.map((s) => [s, boxOf([straightLoop(s.points)])]));
   const isFrame = (shape: Line): boolean => {
     const box = boxes.get(shape);
     if (shape.kind !== "outline" || !box || lowestOf(box) < FRAME_MM || !isRectangle(shape.points, box))
       return false;
+    work.spend(lines.length * COMPARED);
     return lines.some((other) => {
       const inner = boxes.get(other);
-      if (other === shape || !inner || longestOf(inner) < FRAMED_MM || !holds(box, inner)) return false;
+      if (other === shape || !inner || longestOf(inner) < SHORTEST_MM || !holds(box, inner)) return false;
       return other.kind === "outline" || lowestOf(inner) >= FRAMED_HIGH_MM;
     });
   };

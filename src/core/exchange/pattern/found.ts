@@ -86,12 +86,15 @@ export function shapesIn(
   const open = kept.filter((r) => !r.closed);
   const { runs: made, joined } = joinedRuns(open, Math.max(JOINED_MM, closeMm + ROUNDING_MM), work);
   const shapes = [...closed, ...made.map((m) => m.run)].flatMap((r) => shapeOf(r) ?? []);
-  const sorted = withAsides(shapes.sort((a, b) => sizeOf(b) - sizeOf(a)));
+  const sorted = withAsides(
+    shapes.sort((a, b) => sizeOf(b) - sizeOf(a)),
+    work,
+  );
   return {
     shapes: sorted.map((s, i) => ({ ...s, id: `shape-${i + 1}` })),
     doubled,
     joined,
-    widestJoinMm: Math.max(0, ...made.map((m) => m.widestMm)),
+    widestJoinMm: made.reduce((most, m) => Math.max(most, m.widestMm), 0),
     gapMm: gapToClose(made.map((m) => m.run).filter((r) => !r.closed)),
   };
 }

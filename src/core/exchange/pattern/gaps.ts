@@ -2,13 +2,12 @@ import { TooMuchWork, Work } from "../../base/work";
 import { boxOf, straightLoop } from "../../geometry/contours/loop";
 import type { RawRun } from "../../geometry/contours/raw";
 import { joinedRuns } from "./joins";
+import { SHORTEST_MM } from "./sizes";
 
 /** Gaps over this are not offered to be closed: what is drawn there is not known, mm. */
 export const MOST_CLOSED_MM = 3;
 /** Distances over which ends are tried, mm, ascending. */
 const TRIED_MM = [0.1, 0.2, 0.5, 1, 2, MOST_CLOSED_MM];
-/** An outline shorter than this is no part that is looked for, mm. */
-const SHORTEST_MM = 20;
 /** What is tried takes so much work at most; lines that ask for more are told without it. */
 const TRIES = 300_000;
 
@@ -25,7 +24,7 @@ export function gapToClose(open: readonly RawRun[]): number | null {
   try {
     for (const withinMm of TRIED_MM) {
       const closed = joinedRuns(open, withinMm, work).runs.filter(({ run }) => run.closed && isLong(run));
-      if (closed.length > 0) return Math.min(...closed.map((c) => c.widestMm));
+      if (closed.length > 0) return closed.reduce((least, c) => Math.min(least, c.widestMm), withinMm);
     }
   } catch (error) {
     if (!(error instanceof TooMuchWork)) throw error;

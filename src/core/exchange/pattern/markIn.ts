@@ -23,8 +23,11 @@ const CHORD = 0.002;
 export function markIn(drawing: RawDrawing, work?: Work): MarkReading {
   const { shapes } = shapesIn(drawing, drawing.mmPerUnit ?? 1, work);
   const loops = shapes.flatMap((s) =>
+    // A page's colour is what the mark stands on.
     s.kind === "outline"
-      ? [s.points]
+      ? s.aside === "page"
+        ? []
+        : [s.points]
       : s.kind === "circle"
         ? [flattened(circleLoop(s.x, s.y, s.radiusMm), CHORD * s.radiusMm)]
         : [],

@@ -15,10 +15,6 @@ import {
 import { type Found, type FoundCircle, type FoundOutline, likelyOutline } from "./found";
 import { type Placing, placed, placingMap, proposedPlacing } from "./placing";
 
-/** What the longest outline of a pattern may measure, mm: what is longer was read in a wrong unit. */
-export const LONGEST_MM = 1800;
-/** What the longest outline of a pattern measures at least, mm. */
-export const SHORTEST_MM = 20;
 /** Knives mostly are so long over all, mm: the likely unit is the one that makes the pattern so. */
 const USUAL_MM = [60, 600] as const;
 

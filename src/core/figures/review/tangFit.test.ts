@@ -61,6 +61,31 @@ describe("the mouth of a tang hole", () => {
   });
 });
 
+describe("a shoulder lower than the hole behind it", () => {
+  it("can be made higher, where only its height is short", () => {
+    const { blade, ...rest } = withStick({});
+    const depthMm = stickOf(withStick({})).lengthMm + 3;
+    const thick = blade.spineMm;
+    const hole = {
+      kind: "milled" as const,
+      heightMm: 13,
+      widthMm: thick,
+      cutterMm: thick,
+      depthMm,
+      fill: null,
+    };
+    const low = withStick(
+      { hole },
+      { ...rest, blade: { ...blade, ricassoHeightMm: 12, spineOverAxisMm: 6 } },
+    );
+    const f = findingOf(low, "mouth-uncovered")!;
+    expect(f.measured).toBeCloseTo(0.5, 6);
+    const higher = f.fixes?.find(({ fix }) => fix.kind === "set");
+    expect(higher).toBeDefined();
+    expect(findingOf(applyFix(low, higher!.fix), "mouth-uncovered")).toBeUndefined();
+  });
+});
+
 describe("a round hole for a bar", () => {
   /** Handbook of the trade: a round hole for a square bar is its diagonal; 5 × 5 mm wants 7.1 mm. */
   const square = (bitMm: number) =>

@@ -4,6 +4,17 @@ import type { FaultRule, FindingOf } from "../../knife/parts/faults";
 import type { PartKey } from "../../knife/parts/partKey";
 import type { MarkNeighbour } from "../views/markRoom";
 
+/** How a tang, its hole and what is on it go together. */
+const TANG_FIT_RULES = [
+  "burned-in-fumes",
+  "burned-in-soft",
+  "mouth-uncovered",
+  "blade-thinner-than-tang",
+  "thread-wider-than-bar",
+  "metal-unpinned",
+] as const;
+export type TangFitRule = (typeof TANG_FIT_RULES)[number];
+
 /** Codes of the trade's rules: what can be built but should be thought of again. Limits can be changed. */
 export const TRADE_RULES = [
   "wall-in-wood",
@@ -30,12 +41,7 @@ export const TRADE_RULES = [
   "bolt-head-proud",
   "thread-engagement",
   "held-for-good",
-  "burned-in-fumes",
-  "burned-in-soft",
-  "mouth-uncovered",
-  "blade-thinner-than-tang",
-  "metal-unpinned",
-  "thread-wider-than-bar",
+  ...TANG_FIT_RULES,
   "tang-short-in-handle",
   "shoulder-sharp",
   "tang-stress",

@@ -1,3 +1,4 @@
+import { isLocked } from "./marks";
 import type { Design } from "./schema";
 
 type Tang = Design["tang"];
@@ -9,21 +10,21 @@ type Tang = Design["tang"];
 export function followingBlade(before: Design, after: Design): Design {
   const [was, is] = [before.blade.spineMm, after.blade.spineMm];
   if (was === is || after.tang !== before.tang) return after;
-  const tang = asThickAs(after.tang, was, is, (path) => after.locked.includes(path));
+  const tang = asThickAs(after.tang, was, is, (path) => isLocked(after, path));
   return tang === after.tang ? after : { ...after, tang };
 }
 
-function asThickAs(tang: Tang, was: number, is: number, isLocked: (path: string) => boolean): Tang {
+function asThickAs(tang: Tang, was: number, is: number, locked: (path: string) => boolean): Tang {
   const next = (value: number, path: string, most: number) => {
-    if (isLocked(path)) return value;
+    if (locked(path)) return value;
     return value === was ? is : Math.min(value, most);
   };
   if (tang.kind !== "full") {
-    if (tang.frontThicknessMm !== was || isLocked("tang.frontThicknessMm")) return tang;
+    if (tang.frontThicknessMm !== was || locked("tang.frontThicknessMm")) return tang;
     const endThicknessMm = next(tang.endThicknessMm, "tang.endThicknessMm", is);
     return { ...tang, frontThicknessMm: is, endThicknessMm };
   }
   const { taper } = tang;
-  if (taper?.frontMm !== was || isLocked("tang.taper.frontMm")) return tang;
+  if (taper?.frontMm !== was || locked("tang.taper.frontMm")) return tang;
   return { ...tang, taper: { frontMm: is, buttMm: next(taper.buttMm, "tang.taper.buttMm", is) } };
 }

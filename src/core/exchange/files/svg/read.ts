@@ -22,10 +22,9 @@ import type { Point } from "../../../geometry/curve/bezier";
 import { Counts } from "../counts";
 import { type Element, elementsOf } from "./elements";
 import { type Figure, figureOf, SHAPES } from "./figures";
-import type { Viewport } from "./lengths";
-import { lengthIn } from "./lengths";
+import { lengthIn, type Viewport } from "./lengths";
 import { NotUnderstood } from "./notUnderstood";
-import { type Painted, type Property, paintedBy, seenOf, UNTOUCHED, undrawn } from "./seen";
+import { isLight, type Painted, type Property, paintedBy, seenOf, UNTOUCHED, undrawn } from "./seen";
 import { Styles } from "./styles";
 import { styledTransform, transformOf } from "./transform";
 import { outermostOf, type ViewBox, viewBoxMap, viewBoxOf } from "./viewport";
@@ -245,7 +244,7 @@ class ShapeReader {
       this.put(figure, place, filled);
   }
 
-  private put(figure: Figure, { layer, map, windows }: Place, filled: boolean): void {
+  private put(figure: Figure, { layer, map, windows, painted }: Place, filled: boolean): void {
     const points = figure.points
       .map((p) => through(map, p))
       .filter((p) => Number.isFinite(p.x) && Number.isFinite(p.y));
@@ -265,7 +264,7 @@ class ShapeReader {
       figure.circle && scale !== null
         ? { ...through(map, figure.circle), radius: figure.circle.radius * scale }
         : null;
-    const isPage = filled && this.page !== null && covers(points, this.page);
+    const isPage = filled && isLight(painted.fill) && this.page !== null && covers(points, this.page);
     this.runs.push({ layer, points, closed, ...(circle ? { circle } : {}), ...(isPage ? { isPage } : {}) });
   }
 

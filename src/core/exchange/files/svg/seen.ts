@@ -1,4 +1,4 @@
-import { numberEnd } from "./numbers";
+import { numberEnd, numbersIn } from "./numbers";
 
 /** How what an element draws is seen, as far as lines go: handed down from element to element. */
 export interface Painted {
@@ -85,6 +85,24 @@ function covers(paint: string, opacity: number): boolean {
   const numbers = inner.replace(")", "");
   const alpha = numbers.includes("/") ? numbers.split("/")[1] : numbers.split(",")[3];
   return shareIn(alpha, 1) > 0;
+}
+
+/** Parts of a colour from which it is a page's and no piece's, of 255. */
+const LIGHT = 224;
+
+/** Whether a paint is white or nearly so, as far as it is told by its name or its numbers. */
+export function isLight(paint: string): boolean {
+  const text = paint.toLowerCase();
+  if (text === "white" || text === "snow" || text === "ivory") return true;
+  const hex = /^#(?:[0-9a-f]{3}|[0-9a-f]{6})$/.test(text) ? text.slice(1) : null;
+  const parts = hex
+    ? [0, 1, 2].map((i) =>
+        Number.parseInt(hex.length === 3 ? hex[i] + hex[i] : hex.slice(2 * i, 2 * i + 2), 16),
+      )
+    : text.startsWith("rgb(")
+      ? numbersIn(text.slice(4))
+      : [];
+  return parts.length === 3 && parts.every((part) => part >= LIGHT);
 }
 
 /** What of a line is seen: its area, its stroke, or why nothing is. */

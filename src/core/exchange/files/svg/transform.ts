@@ -95,7 +95,7 @@ export function styledTransform(
       ? SAME
       : property === "transform"
         ? listMap(value, viewport)
-        : alone(property, value, viewport),
+        : called(property, partsOf(value), viewport),
   );
   const map = after(maps.reduce(after, SAME), own);
   if (map.every((n, i) => n === SAME[i])) return SAME;
@@ -145,11 +145,6 @@ function called(name: string, parts: readonly string[], viewport: Viewport): Aff
     default:
       throw unread();
   }
-}
-
-/** A property that moves by itself. */
-function alone(property: "translate" | "rotate" | "scale", text: string, viewport: Viewport): Affine {
-  return called(property, partsOf(text), viewport);
 }
 
 function factor(text: string, unread: () => NotUnderstood): number {

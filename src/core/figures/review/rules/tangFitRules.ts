@@ -10,7 +10,7 @@ import type { BlockHole, Fastener, HiddenTang } from "../../../knife/design/sche
 import { bladeHeights } from "../../../knife/layout/bladeOutline";
 import type { Part } from "../../../knife/parts/types";
 import { endPlace } from "../../../knife/shapes/endPlace";
-import { burningIn } from "../../../materials/working";
+import { burningIn, toughnessOf } from "../../../materials/working";
 import { freeId, openSpots } from "../../fit/openSpot";
 import { rayThrough } from "../../weigh/rayThrough";
 import type { Fix, Found } from "../types";
@@ -242,13 +242,12 @@ const unpinned: Rule = {
   source: PRACTICE,
   check: (c) => {
     const materialOf = materialsIn(c.design);
-    const metal = (id: string) => ["metal", "steel"].includes(materialOf(id)?.class ?? "");
     const pinned = new Set(c.design.fasteners.flatMap((f) => c.pathOf(f.id).parts.map((p) => p.id)));
     const loose = assemble(c.design).parts.filter(
       (p) =>
         isHeldByPins(p, c) &&
         p.materials.length > 0 &&
-        p.materials.every((m) => metal(m.materialId)) &&
+        p.materials.every((m) => toughnessOf(materialOf(m.materialId)) === "metal") &&
         !pinned.has(p.id),
     );
     // Of a pair one is said.
