@@ -224,6 +224,22 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
     why: "The little finger hangs off a short handle.",
     fix: "Lengthen the handle, or state the hand it is for.",
   },
+  "ring-narrow": {
+    name: "Room round a finger in its ring",
+    says: (f, mm) =>
+      (f.measured ?? 0) < 0
+        ? `The finger ring is ${mm(-(f.measured ?? 0))} narrower than a finger of the stated hand; ${mm(f.limit)} of room is wanted.`
+        : `The finger ring leaves a finger of the stated hand ${mm(f.measured)} of room; ${mm(f.limit)} is wanted.`,
+    why: "A finger that swells, or is caught when the knife turns, does not come out of a narrow ring.",
+    fix: "Make the bore wider, or state the hand it is for.",
+  },
+  "ring-spacing": {
+    name: "Finger rings as the fingers stand, to within",
+    says: (f, mm) =>
+      `This finger ring stands ${mm(f.measured)} off where the next finger of the stated hand is; up to ${mm(f.limit)} is reached without strain.`,
+    why: "Fingers that are spread or pressed together to reach their rings cannot close on the handle.",
+    fix: "Move the ring, or state the hand it is for.",
+  },
   "nothing-before-finger": {
     name: "Drop in front of the finger",
     says: (f, mm) =>

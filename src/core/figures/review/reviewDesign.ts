@@ -10,6 +10,7 @@ import { HANDLE_RULES } from "./rules/handleRules";
 import { MARK_RULES } from "./rules/markRules";
 import { PEEN_RULES } from "./rules/peenRules";
 import { PIN_RULES } from "./rules/pinRules";
+import { RING_RULES } from "./rules/ringRules";
 import { TANG_FIT_RULES } from "./rules/tangFitRules";
 import { TANG_RULES } from "./rules/tangRules";
 import { TARGET_RULES } from "./rules/targetRules";
@@ -26,6 +27,7 @@ export const RULES: readonly Rule[] = [
   ...MARK_RULES,
   ...BOLT_RULES,
   ...HANDLE_RULES,
+  ...RING_RULES,
   ...TARGET_RULES,
 ];
 

@@ -4,7 +4,8 @@ import { newDesign } from "../../knife/design/create";
 import { newGuard } from "../../knife/design/guards";
 import { newPiece } from "../../knife/design/newParts";
 import type { Design, Fastener, FitUp, HiddenTang, ScalesHandle } from "../../knife/design/schema";
-import { withEnd, withTang } from "../../knife/starts/constructions";
+import { withEnd, withMetalGrip, withTang } from "../../knife/starts/constructions";
+import { newRing } from "../../knife/starts/newRing";
 import { figuresOf } from "../tune/effects";
 import type { TradeRule } from "./types";
 
@@ -108,6 +109,15 @@ export const end = (kind: "take-down" | "threaded" | "peened", change: object): 
 export const all = [...sound.fasteners.slice(0, 1), sound.fasteners[2]];
 
 /** A tang that is burned into a block of a material. */
+/** A bronze grip with rings of one bore, so far apart. */
+export const ringed = (boreMm: number, ...apartMm: readonly number[]): Design => {
+  const grip = withMetalGrip({ ...sound, fasteners: [] }, "bronze-silicon");
+  if (grip.handle.kind !== "stack") throw new Error("no stack");
+  const usual = newRing("r-1", grip)!;
+  const first = { ...usual, boreMm, yMm: usual.yMm + (usual.boreMm - boreMm) / 2 };
+  const more = apartMm.map((mm, i) => ({ ...first, id: `r-${i + 2}`, xMm: first.xMm - mm }));
+  return { ...grip, handle: { ...grip.handle, rings: [first, ...more] } };
+};
 export const burned = (material: string): Design =>
   inWood(withStick({ hole: { kind: "burned", clearanceMm: 0.2, deeperMm: 3, fill: "epoxy" } }), material);
 
@@ -195,6 +205,8 @@ export const TRIPS: Record<TradeRule, Design> = {
   "hole-rim": { ...sound, tang: { ...slab, holes: [hole(-70, 8, 5)] } },
   "hole-in-front-fifth": { ...sound, tang: { ...slab, holes: [hole(-12, 2, 5)] } },
   "handle-short-for-hand": { ...sound, workshop: { ...sound.workshop, handMm: 110 } },
+  "ring-narrow": ringed(18),
+  "ring-spacing": ringed(24, 38),
   "nothing-before-finger": fitted(
     { ...sound, handle: { ...scales, outline: scales.outline.filter((n) => n.role !== "groove") } },
     { thrust: true },

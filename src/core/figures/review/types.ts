@@ -55,6 +55,8 @@ export const TRADE_RULES = [
   "step-at-joint",
   "mark-clear",
   "handle-short-for-hand",
+  "ring-narrow",
+  "ring-spacing",
   "nothing-before-finger",
   "round-handle",
   "bevel-lost",

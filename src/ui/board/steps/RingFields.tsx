@@ -3,8 +3,9 @@ import { Button, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import { printLengthPlain } from "@/core/base/units/print";
 import { freeId } from "@/core/figures/fit/openSpot";
+import { fingerMm, LEAST_ROOM_MM } from "@/core/knife/design/fingerRings";
 import { ringsOf } from "@/core/knife/design/handleParts";
-import { layoutOf } from "@/core/knife/layout/layout";
+import { newRing } from "@/core/knife/starts/newRing";
 import { useUnits } from "@/store/settings";
 import { LengthAt, MaterialAt, PlaceAt } from "../../bound/bound";
 import { ItemCard } from "../../bound/ItemCard";
@@ -13,25 +14,16 @@ import { useBench, useDesign } from "../../session/BenchContext";
 import { AddButton } from "./AddButton";
 import { Group } from "./Group";
 
-/** Room that a finger needs beyond its breadth to go in and out, mm. Common practice, no source. */
-const FINGER_ROOM_MM = 3;
-
 /** Whole-metal grips and their finger rings. */
 export function RingFields() {
   const units = useUnits();
   const { edit, session, setSelected } = useBench();
   const rings = useDesign((d) => ringsOf(d.handle));
+  const finger = useDesign((d) => fingerMm(d.workshop.handMm));
   const add = () => {
     const id = freeId("ring", rings);
-    const last = rings[rings.length - 1];
-    const xMm = last ? last.xMm - last.boreMm - last.wallMm : -22;
-    const bottom = layoutOf(session.getState().design).outline.cut(xMm)[0] ?? -12;
-    const [boreMm, wallMm] = last ? [last.boreMm, last.wallMm] : [20 + FINGER_ROOM_MM, 3];
-    const yMm = Math.round((bottom - boreMm / 2 - wallMm / 3) * 2) / 2;
-    const { handle } = session.getState().design;
-    if (handle.kind !== "stack") return;
-    const { material } = handle.pieces[0];
-    const item = { id, xMm, yMm, boreMm, wallMm, widthMm: 9, material };
+    const item = newRing(id, session.getState().design);
+    if (!item) return;
     edit({ code: "add", list: "handle.rings", item });
     setSelected(id);
   };
@@ -62,7 +54,7 @@ export function RingFields() {
           <Stack gap="2">
             <LengthAt
               at={`handle.rings.${i}.boreMm`}
-              help={`The finger's breadth at its joint and ${printLengthPlain(FINGER_ROOM_MM, units)}.`}
+              help={`A finger of the stated hand is ${printLengthPlain(finger, units)} broad at its joint, and wants ${printLengthPlain(LEAST_ROOM_MM, units)} of room or more.`}
             />
             <LengthAt at={`handle.rings.${i}.wallMm`} />
             <LengthAt at={`handle.rings.${i}.widthMm`} />
