@@ -11,6 +11,7 @@ import type { BenchService } from "../workers/bench.messages";
 /** What the bench's second worker answers with: the core's own functions. */
 export const benchService: BenchService = {
   review: async (design, quick) => (await modelOf(design).making()).review(design, quick),
+  mend: async (design) => (await modelOf(design).making()).mend(design),
   rules: ruleNotes,
   fit: (design) => fitFigures(design),
   levers: (design) => leverEffects(design),

@@ -5,6 +5,7 @@ import { knifeFigure } from "@/core/exchange/paper/knifeFigure";
 import { type Page, writing } from "@/core/exchange/paper/page";
 import { differingInputs } from "@/core/figures/compare/inputs";
 import { differingTraits, isPlace, traitOf } from "@/core/figures/compare/traits";
+import { measuredBalanceMm, weighed } from "@/core/knife/design/measuredBalance";
 import { balanceWords } from "@/words/balance";
 import { dayWords, STATE_WORDS } from "@/words/job";
 import { printMoney } from "@/words/money";
@@ -149,7 +150,7 @@ function differences(builder: PageBuilder, option: Option): string[] {
 export function certificatePages(builder: PageBuilder): Page[] {
   const { design, report, units, day } = builder.source;
   const { blade, job } = design;
-  const measured = blade.measured;
+  const measured = weighed(blade.measured);
   const isKnife = measured?.of.kind === "knife";
   const facts: [string, string][] = [
     ["Finished on", job.finishedOn ? dayWords(job.finishedOn) : "not yet"],
@@ -167,7 +168,7 @@ export function certificatePages(builder: PageBuilder): Page[] {
     ],
     [
       "Balance",
-      `${balanceWords(report.balanceMm, design, units)}, ${isKnife ? "measured on the finished knife" : "from the drawing"}`,
+      `${balanceWords(report.balanceMm, design, units)}, ${isKnife && measuredBalanceMm(measured) !== null ? "measured on the finished knife" : "from the drawing"}`,
     ],
   ];
   const figures = [

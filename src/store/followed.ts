@@ -8,7 +8,7 @@ import { settingValue } from "./keptSetting";
 import type { Reading } from "./reading";
 import type { StoredWorkshop } from "./rows";
 import { ready } from "./storage";
-import { isReadableWorkshop, WORKSHOPS } from "./tables/workshops";
+import { isReadableWorkshop, WORKSHOPS, workshopOf } from "./tables/workshops";
 import { withUnwritten } from "./unwritten";
 
 interface Workshops {
@@ -28,10 +28,10 @@ const known = new Map<string, { readonly of: string; readonly workshop: Workshop
 
 async function read(row: StoredWorkshop): Promise<readonly Workshop[]> {
   if (!(await isReadableWorkshop(row))) return [];
-  const of = JSON.stringify(row.workshop);
+  const workshop = workshopOf(row) as Workshop;
+  const of = JSON.stringify(workshop);
   const before = known.get(row.id);
   if (before?.of === of) return [before.workshop];
-  const workshop = row.workshop as Workshop;
   known.set(row.id, { of, workshop });
   return [workshop];
 }

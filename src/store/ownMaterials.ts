@@ -9,7 +9,7 @@ import { db } from "./db";
 import { keptTable, type Removed, type Saved } from "./keptTable";
 import type { StoredMaterial } from "./rows";
 import { ready, storage } from "./storage";
-import { isReadableMaterial, MATERIALS_TABLE, materialNameIn } from "./tables/materials";
+import { isReadableMaterial, MATERIALS_TABLE, materialNameIn, ownMaterialIn } from "./tables/materials";
 import type { Row } from "./tables/spec";
 import { unwrittenIn, withUnwritten } from "./unwritten";
 
@@ -28,7 +28,7 @@ async function readAll(rows: readonly StoredMaterial[]): Promise<OwnList> {
   return {
     materials: rows
       .filter((_, i) => sound[i])
-      .map((r) => r.material as OwnMaterial)
+      .map((r) => ownMaterialIn(r) as OwnMaterial)
       .sort((a, b) => a.name.localeCompare(b.name, "en")),
     unreadable: rows
       .filter((_, i) => !sound[i])

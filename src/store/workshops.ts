@@ -16,7 +16,7 @@ import type { StoredKnife, StoredVariant, StoredWorkshop } from "./rows";
 import { ready, writeWithRetry } from "./storage";
 import { KNIVES } from "./tables/knives";
 import { VARIANTS } from "./tables/variants";
-import { WORKSHOPS } from "./tables/workshops";
+import { WORKSHOPS, workshopOf } from "./tables/workshops";
 
 const table = keptTable<StoredWorkshop>(WORKSHOPS);
 
@@ -59,7 +59,7 @@ export async function addWorkshop(name: string, like?: Workshop): Promise<Worksh
 export async function changeWorkshop(id: string, by: (workshop: Workshop) => Workshop): Promise<void> {
   await table.change(id, (now) => {
     if (!now) return null;
-    return { base: now, row: rowOf(by(now.workshop as Workshop), now) };
+    return { base: now, row: rowOf(by(workshopOf(now) as Workshop), now) };
   });
   await readWorkshops().catch(() => undefined);
 }

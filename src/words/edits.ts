@@ -17,6 +17,7 @@ import { anyItem, fieldName } from "./fields";
 import { FITTING_WORDS } from "./fittings";
 import { small, smallFirst } from "./grammar";
 import { HANDLE_LENGTH_WORDS } from "./handleLengths";
+import { ITEM_WORDS } from "./items";
 import { STATE_WORDS } from "./job";
 import { stepWords } from "./levers";
 import { CUT_WORDS, START_WORDS } from "./measured";
@@ -29,34 +30,6 @@ import { PART_WORDS } from "./workshop";
 function called(words: Readonly<Record<string, string>>, choice: unknown): string | undefined {
   return typeof choice === "string" ? own(words, choice) : undefined;
 }
-
-/** What an item of a list is called, by the list's path. */
-const ITEM_WORDS: Readonly<Record<string, string>> = {
-  "blade.fullers": "fuller",
-  "blade.grind.along": "height of the face",
-  "blade.leftGrind.along": "height of the face",
-  "blade.marks": "mark",
-  "blade.notches": "notch",
-  "blade.taper": "thickness of the spine",
-  fasteners: "fastener",
-  "fitUp.accepted": "acceptance",
-  "fitUp.stock.have": "stock in hand",
-  "guard.plates": "guard plate",
-  "handle.grooves": "groove",
-  "handle.halves": "halves",
-  "handle.halves.*.shape.points": "point",
-  "handle.joints": "joint",
-  "handle.joints.*.dividers": "divider",
-  "handle.lengthwise.points": "point",
-  "handle.liners": "liner",
-  "handle.pieces": "piece",
-  "handle.rings": "finger ring",
-  meshes: "imported shape",
-  "tang.hole.stages": "drilling",
-  "tang.holes": "tang hole",
-  "tang.slots": "tang slot",
-  "work.others": "other work",
-};
 
 /** What an item is called: by its kind where it says one, else by its list. */
 function itemOf({ list, kind }: { readonly list?: unknown; readonly kind?: unknown }): string {

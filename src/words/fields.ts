@@ -265,6 +265,7 @@ const FIELDS: Readonly<Record<string, string>> = {
   "workshop.drills": "Drills",
   "workshop.glue.atC": "Pot life and cure stated at, °C",
   "workshop.glue.cureH": "Cure, h",
+  "workshop.glue.leastCureH": "At least before grinding, h",
   "workshop.glue.densityA": "Density of A, g/cm³",
   "workshop.glue.densityB": "Density of B, g/cm³",
   "workshop.glue.lineMm": "Thickness of the glue line",

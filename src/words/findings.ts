@@ -80,6 +80,10 @@ const WORDS: Record<FaultRule, (f: Finding, mm: Say, grams: Say) => string> = {
     `The edge (${mm(f.measured)}) must be thinner than the spine (${mm(f.limit)}).`,
   "measured-too-far-off": (f, _mm, grams) =>
     `The finished knife is drawn so far from what was weighed that the part which takes the difference would weigh ${grams(f.measured)} instead of ${grams(f.limit)}. Draw it nearer to what it is, or let another part take the difference.`,
+  "measured-unlike-drawn": (f, _mm, grams) =>
+    `The ${f.subject === "knife" ? "knife" : "blade"} weighed ${grams(f.measured)}; as it is drawn it would weigh ${grams(f.limit)}. Both cannot be true: look at the reading, its unit, and the drawing's length, thickness and grind. The reading counts.`,
+  "balance-unlike-drawn": (f, mm) =>
+    `The ${f.subject === "knife" ? "knife" : "blade"} was found to balance at ${mm(f.measured)}; as it is drawn it would at ${mm(f.limit)}, both ahead of the datum. Both cannot be true: look at which way it was measured, and at the drawing. The reading counts.`,
   "edge-thicker-than-tip": (f, mm) =>
     `The edge (${mm(f.measured)}) is thicker than the tip (${mm(f.limit)}): toward the tip it is drawn thinner.`,
   "tip-thicker-than-spine": (f, mm) =>

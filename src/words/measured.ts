@@ -3,8 +3,8 @@ import type { Cut } from "@/core/knife/starts/starts";
 /** What a knife is begun from. */
 export const START_WORDS = {
   drawn: "Drawn here",
-  blade: "Blade in the hand, weighed",
-  knife: "Finished knife in the hand, weighed",
+  blade: "Blade in the hand",
+  knife: "Finished knife in the hand",
 } as const;
 
 /** What was cut into a blade before it was weighed. */

@@ -1,3 +1,5 @@
+import { isRecord } from "@/core/base/isRecord";
+import { roundTo } from "@/core/base/number";
 import { own } from "@/core/base/own";
 import { valueAt } from "@/core/base/record/path";
 import {
@@ -13,9 +15,11 @@ import { materialsIn } from "@/core/knife/design/materials";
 import type { Design } from "@/core/knife/design/schema";
 import { itemNames, pieceNaming } from "@/core/knife/shapes/itemNames";
 import type { MaterialOf } from "@/core/materials/types";
-import { HOLE_WORDS } from "./constructions";
+import { HOLE_WORDS, TANG_WORDS } from "./constructions";
 import { itemInSentence, itemWords } from "./fasteners";
-import { small } from "./grammar";
+import { anyItem, fieldName } from "./fields";
+import { capital, small, smallFirst } from "./grammar";
+import { ITEM_WORDS } from "./items";
 import { leverWords } from "./levers";
 import { PIECE_WORDS, pieceWords } from "./parts";
 
@@ -54,6 +58,16 @@ const OWNER_WORDS: readonly (readonly [RegExp, string])[] = [
   [/^handle\.frontBevel\./, "Front bevel's"],
 ];
 
+/** What is left out, where the field's name would not say it. */
+const CLEAR_WORDS: Readonly<Record<string, string>> = {
+  "blade.outline": "Draw the blade by a style again",
+  "blade.leftGrind": "Grind both sides alike",
+  "blade.measured": "Leave out what was measured: begin from the drawing",
+  "blade.measured.massG": "Leave the weight open until it is weighed again",
+  "blade.measured.balance.xMm": "Leave the balance open until it is found again",
+  "blade.measured.balance.readingG": "Leave the reading open until it is read again",
+};
+
 /** What a fix sets, from what to what, in the maker's units. */
 export function offerWords(
   { fix, changes }: Pick<Offer, "fix" | "changes">,
@@ -85,6 +99,16 @@ export function offerWords(
     }
     case "handle-length":
       return `Handle ${mm(fix.mm)} long, what is drilled through it moved along`;
+    case "take-out":
+      return `Take out ${itemAt(design, fix.list, fix.at)}`;
+    case "clear":
+      return own(CLEAR_WORDS, fix.path) ?? `Leave out: ${smallFirst(fieldName(fix.path, design))}`;
+    case "own-ids":
+      return "Give each a mark of its own";
+    case "material":
+      return `Take ${materialsIn(design)(fix.to)?.name ?? fix.to} instead`;
+    case "tang":
+      return `Tang: ${small(TANG_WORDS[fix.to])}`;
     case "unglue":
       return "Leave out the glue round the tang, and pins through it";
     case "pull":
@@ -117,7 +141,7 @@ function moved(changes: readonly Change[], design: Design, mm: (value: number) =
   for (const c of changes) to[c.path.endsWith("xMm") ? "x" : "y"] = c.to;
   const far = Math.hypot(to.x - item.xMm, to.y - item.yMm);
   const over = `${mm(Math.abs(to.y))} ${to.y < 0 ? "under" : "over"} the axis`;
-  return `Move ${itemIn(design, item.id)} by ${mm(far)}, to ${mm(-to.x)} behind the front, ${over}`;
+  return `Move ${itemNamed(design, item.id)} by ${mm(far)}, to ${mm(-to.x)} behind the front, ${over}`;
 }
 
 /** A fastener or a hole of the tang by its name. */
@@ -134,7 +158,7 @@ function pieceNamed(design: Design, index: number): string {
 }
 
 /** The same within a sentence. */
-function itemIn(design: Design, id: string): string {
+function itemNamed(design: Design, id: string): string {
   const name = itemNames(design).get(id);
   return name ? itemInSentence(name) : "a hole";
 }
@@ -145,17 +169,59 @@ function changeWords(
   mm: (value: number) => string,
   system: UnitSystem,
 ): string {
-  const field = own(FIELD_WORDS, path.slice(path.lastIndexOf(".") + 1)) ?? "size";
+  const field = own(FIELD_WORDS, path.slice(path.lastIndexOf(".") + 1));
   const item = /^(fasteners|handle\.pieces)\.(\d+)\./.exec(path);
   const owner = item
     ? item[1] === "fasteners"
       ? `${named(design, design.fasteners[Number(item[2])].id)}'s`
       : `${pieceNamed(design, Number(item[2]))}'s`
-    : (OWNER_WORDS.find(([of]) => of.test(path))?.[1] ?? "");
+    : OWNER_WORDS.find(([of]) => of.test(path))?.[1];
+  if (!field || !owner) return fieldChangeWords({ path, from, to }, design, system);
   const share = path.endsWith("Share");
   const shown = (value: number) => (share ? `${Math.round(value * 100)} %` : mm(value));
   const was = share ? `${Math.round(from * 100)}` : printLengthShort(from, system);
-  return `${owner ? `${owner} ${field}` : field} from ${was} to ${shown(to)}`;
+  return `${owner} ${field} from ${was} to ${shown(to)}`;
+}
+
+/** The sign under which a station is shown: behind the front is plus. */
+const BEHIND = /behind the front/i;
+
+/** The same of any field: its item by its place in the list, its name, and its value in the field's unit. */
+function fieldChangeWords({ path, from, to }: Change, design: Design, system: UnitSystem): string {
+  const name = fieldName(path, design);
+  const sign = BEHIND.test(name) ? -1 : 1;
+  const shown = (value: number) => numberWords(path, sign * value, system);
+  const [list, at] = itemIn(path);
+  const owner = list === null ? "" : itemAt(design, list, at);
+  const of = owner ? `${capital(owner)}: ${smallFirst(name)}` : name;
+  return `${of} from ${shown(from)} to ${shown(to)}`;
+}
+
+/** The innermost list on a path, and the item's number in it; none of a path without. */
+function itemIn(path: string): [string | null, number] {
+  const found = /^(.*)\.(\d+)(?=\.)/.exec(path);
+  return found ? [found[1], Number(found[2])] : [null, 0];
+}
+
+/** An item of a list by its name, else by its place: "the edge pin", "fuller 2". */
+function itemAt(design: Design, list: string, at: number): string {
+  const items = valueAt(design, list);
+  const item: unknown = Array.isArray(items) ? items[at] : null;
+  const id = isRecord(item) && typeof item.id === "string" ? item.id : "";
+  const name = list === "fasteners" || list.startsWith("tang.") ? itemNames(design).get(id) : undefined;
+  if (name) return itemInSentence(name);
+  if (list === "handle.pieces") return smallFirst(pieceNamed(design, at));
+  const word = own(ITEM_WORDS, anyItem(list)) ?? "item";
+  return Array.isArray(items) && items.length > 1 ? `${word} ${at + 1}` : `the ${word}`;
+}
+
+/** A number in the unit that its field's name ends in. */
+function numberWords(path: string, value: number, system: UnitSystem): string {
+  if (path.endsWith("Mm")) return printLengthPlain(value, system);
+  if (/share$/i.test(path)) return `${Math.round(value * 100)} %`;
+  if (path.endsWith("Deg")) return `${roundTo(value, 2)}°`;
+  if (/\.\w*[mM]assG$|G$/.test(path)) return printMass(value, system);
+  return String(roundTo(value, 3));
 }
 
 /** What a fix does to weight and balance. */
@@ -164,6 +230,7 @@ export function effectWords(
   system: UnitSystem,
 ): string {
   const signed = (text: string) => (/^[−0]/.test(text) ? text : `+${text}`);
+  if (massG === null || balanceMm === null) return "can be built then";
   const [mass, balance] = [printMass(massG, system), printLength(balanceMm, system)];
   const none = (text: string) => !/[1-9]/.test(text);
   if (none(mass) && none(balance)) return "weight and balance stay";

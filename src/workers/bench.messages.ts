@@ -7,6 +7,7 @@ import type { FitFigures } from "@/core/figures/fit/fitFigures";
 import type { Review } from "@/core/figures/review/reviewDesign";
 import type { RuleNote } from "@/core/figures/review/rules/context";
 import type { ReviewedAnswer } from "@/core/figures/review/tuneReviewed";
+import type { Finding } from "@/core/figures/review/types";
 import type { LeverEffect } from "@/core/figures/tune/effects";
 import type { Sampled } from "@/core/figures/tune/sample";
 import type { Target } from "@/core/figures/tune/sets";
@@ -19,6 +20,8 @@ import type { Design } from "@/core/knife/design/schema";
 export interface BenchService {
   /** The trade's rules over the design; a quick review leaves out fixes that cost many weighings. */
   review(design: ProductDesign, quick: boolean): Promise<Review>;
+  /** What keeps the design from being built, each with what would mend it. */
+  mend(design: ProductDesign): Promise<readonly Finding[]>;
   /** The trade's rules, by their usual limits and their sources. */
   rules(): RuleNote[];
   /** Everything to measure, drill, cut and mix for it. */

@@ -86,7 +86,7 @@ export const EDIT_EXAMPLES: { readonly [C in FixedEdit["code"]]: Example } = {
   "take-other-tab": [plain, { code: "take-other-tab", design: stacked }],
   "take-variant": [plain, { code: "take-variant", name: "Slim", design: stacked }],
   "take-pattern": [plain, { code: "take-pattern", role: "blade", design: stacked }],
-  "start-from": [plain, { code: "start-from", from: "blade", massG: 130, balanceMm: 5 }],
+  "start-from": [plain, { code: "start-from", from: "blade" }],
   rehandle: [plain, { code: "rehandle" }],
   "balance-found": [inHand, { code: "balance-found", way: "supports" }],
   "keep-drawing": [inHand, { code: "keep-drawing", keeps: true }],

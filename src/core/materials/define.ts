@@ -15,6 +15,20 @@ function round4(x: number): number {
   return roundTo(x, 4);
 }
 
+/** What is usual to take care of with each class. */
+export const USUAL_HAZARDS: Readonly<Record<MaterialClass, readonly Hazard[]>> = {
+  steel: ["metal-dust"],
+  metal: ["metal-dust"],
+  wood: ["wood-dust"],
+  "stabilised-wood": ["wood-dust", "resin-dust"],
+  laminate: ["resin-dust"],
+  "horn-bone": ["bone-dust"],
+  leather: ["mould-dust"],
+  cord: [],
+  plastic: ["resin-dust"],
+  adhesive: ["skin-sensitiser"],
+};
+
 /** One row of a material table. */
 export function material(
   cls: MaterialClass,

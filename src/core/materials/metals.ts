@@ -1,4 +1,4 @@
-import { around, material } from "./define";
+import { around, material, USUAL_HAZARDS } from "./define";
 import type { Hazard, Material } from "./types";
 
 const CHECKED = "from memory; checked by the rule of mixtures from pure-metal densities";
@@ -15,7 +15,15 @@ const UNCHECKED: ReadonlySet<string> = new Set([
 const sourceOf = (id: string): string => (UNCHECKED.has(id) ? "from memory" : CHECKED);
 
 function steel(id: string, name: string, densityGcc: number, spread = 0.006): Material {
-  return material("steel", id, name, around(densityGcc, spread), "#8b97a1", sourceOf(id), ["metal-dust"]);
+  return material(
+    "steel",
+    id,
+    name,
+    around(densityGcc, spread),
+    "#8b97a1",
+    sourceOf(id),
+    USUAL_HAZARDS.steel,
+  );
 }
 
 function metal(
@@ -24,7 +32,7 @@ function metal(
   densityGcc: number,
   spread: number,
   tint: string,
-  hazards: readonly Hazard[] = ["metal-dust"],
+  hazards: readonly Hazard[] = USUAL_HAZARDS.metal,
 ): Material {
   return material("metal", id, name, around(densityGcc, spread), tint, sourceOf(id), hazards);
 }

@@ -1,18 +1,18 @@
-import { around, material } from "./define";
+import { around, material, USUAL_HAZARDS } from "./define";
 import type { Density, Hazard, Material, MaterialClass } from "./types";
 
-function other(cls: MaterialClass, hazards: readonly Hazard[]) {
+function other(cls: MaterialClass) {
   return (id: string, name: string, density: Density, tint: string, more: readonly Hazard[] = []): Material =>
-    material(cls, id, name, density, tint, "from memory", [...hazards, ...more]);
+    material(cls, id, name, density, tint, "from memory", [...USUAL_HAZARDS[cls], ...more]);
 }
 
-const laminate = other("laminate", ["resin-dust"]);
-const hornBone = other("horn-bone", ["bone-dust"]);
-const leather = other("leather", ["mould-dust"]);
-const plastic = other("plastic", ["resin-dust"]);
-const adhesive = other("adhesive", ["skin-sensitiser"]);
+const laminate = other("laminate");
+const hornBone = other("horn-bone");
+const leather = other("leather");
+const plastic = other("plastic");
+const adhesive = other("adhesive");
 
-const cord = other("cord", []);
+const cord = other("cord");
 
 /** Cords, by what they weigh for the ellipse that they fill when they lie flattened. */
 export const CORDS: readonly Material[] = [

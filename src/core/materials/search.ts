@@ -35,9 +35,12 @@ function indexOf(among: readonly Material[]): MiniSearch<Entry> {
       id: m.id,
       name: m.name,
       // An own material is called what it is like, too; its id says nothing.
-      also: [m.like, m.like ? "" : m.id]
-        .map((id) => (id ? `${own(SYNONYMS, id) ?? ""} ${id.replaceAll("-", " ")}` : ""))
-        .join(" "),
+      also: [
+        ...(m.otherNames ?? []),
+        ...[m.like, m.like ? "" : m.id].map((id) =>
+          id ? `${own(SYNONYMS, id) ?? ""} ${id.replaceAll("-", " ")}` : "",
+        ),
+      ].join(" "),
       kind: CLASS_WORDS[m.class],
     })),
   );

@@ -49,6 +49,8 @@ export interface Material {
   readonly tint: string;
   /** Of a maker's own: the material that ships which it is worked like. */
   readonly like?: string;
+  /** Of a maker's own: what else it is called. */
+  readonly otherNames?: readonly string[];
 }
 
 /** Finds a material by its id; undefined where there is none. */

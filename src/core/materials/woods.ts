@@ -1,4 +1,4 @@
-import { around, material, poundsPerCubicFoot } from "./define";
+import { around, material, poundsPerCubicFoot, USUAL_HAZARDS } from "./define";
 import type { Hazard, Material } from "./types";
 
 /**
@@ -16,7 +16,7 @@ function wood(
   name: string,
   lbPerCubicFoot: number,
   tint: string,
-  hazards: readonly Hazard[] = ["wood-dust"],
+  hazards: readonly Hazard[] = USUAL_HAZARDS.wood,
 ): Material {
   const density = poundsPerCubicFoot(lbPerCubicFoot, WOOD_SPREAD);
   return material("wood", id, name, density, tint, UNITS_TABLE, hazards);
@@ -28,7 +28,7 @@ function remembered(
   name: string,
   densityGcc: number,
   tint: string,
-  hazards: readonly Hazard[] = ["wood-dust"],
+  hazards: readonly Hazard[] = USUAL_HAZARDS.wood,
 ): Material {
   const source = "average dried wood, from memory";
   return material("wood", id, name, around(densityGcc, WOOD_SPREAD), tint, source, hazards);
@@ -36,10 +36,15 @@ function remembered(
 
 function stabilised(id: string, name: string, densityGcc: number, spread: number, tint: string): Material {
   const source = "from memory; resin uptake differs from piece to piece";
-  return material("stabilised-wood", id, name, around(densityGcc, spread), tint, source, [
-    "wood-dust",
-    "resin-dust",
-  ]);
+  return material(
+    "stabilised-wood",
+    id,
+    name,
+    around(densityGcc, spread),
+    tint,
+    source,
+    USUAL_HAZARDS["stabilised-wood"],
+  );
 }
 
 /** Dry woods, by common name. */

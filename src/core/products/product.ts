@@ -3,10 +3,11 @@ import type { EditTable } from "../edit/table";
 import type { Bill } from "../figures/cost/bill";
 import type { Shop } from "../figures/cost/shop";
 import type { Review } from "../figures/review/reviewDesign";
+import type { Finding } from "../figures/review/types";
 import type { Fineness } from "../figures/weigh/integrate";
 import type { PanelMemory } from "../figures/weigh/panelMemory";
 import type { Weighing } from "../figures/weigh/weighAssembly";
-import type { Migrations } from "../knife/design/migrate";
+import type { Migrations } from "../knife/design/migrations/steps";
 import type { ProductDesign } from "../knife/design/product";
 import type { Assembly } from "../knife/parts/types";
 
@@ -57,6 +58,8 @@ export interface ProductModel<D extends ProductDesign = ProductDesign> {
 export interface ProductMaking<D extends ProductDesign = ProductDesign> {
   /** The trade's rules over it; a quick review leaves out fixes that cost many weighings. */
   review(design: D, quick: boolean): Review;
+  /** What keeps it from being built, each with what would mend it; nothing of what can be built. */
+  mend(design: D): readonly Finding[];
   /** What it costs to make at a shop's prices; null where it cannot be built. */
   bill(design: D, shop: Shop): Bill | null;
 }

@@ -116,6 +116,7 @@ export const toyModel: ProductModel<Toy> = {
 
 const toyMaking: ProductMaking<Toy> = {
   review: () => ({ findings: [], accepted: [] }),
+  mend: () => [],
   bill: (design, shop) => {
     const weighing = weigh(design);
     if (!weighing.ok) return null;

@@ -1,15 +1,25 @@
 import { isRecord } from "@/core/base/isRecord";
+import { migrateBy } from "@/core/knife/design/migrations/steps";
+import { MATERIAL_MIGRATIONS } from "@/core/knife/design/migrations/to14";
 import { RECORD_VERSION } from "@/core/knife/design/version";
 import { checksumOf } from "../checksum";
 import type { StoredMaterial } from "../rows";
 import { keyText, type Row, type TableSpec } from "./spec";
+
+/** Own materials are kept by themselves since this version; rows of some builds did not name theirs. */
+const FIRST_VERSION = 9;
+
+/** What a row holds as a material of the present version, unchecked; the same where it is of it already. */
+export const ownMaterialIn = ({ material, version }: Partial<StoredMaterial>): unknown =>
+  migrateBy(MATERIAL_MIGRATIONS, material, version ?? FIRST_VERSION);
 
 /**
  * Whether a row holds a material that a knife could carry: as it is where its checksum says that this version checked and
  * wrote it. The checker is fetched only for others.
  */
 export async function isReadableMaterial(row: Partial<StoredMaterial>): Promise<boolean> {
-  const { id, material, version, checksum } = row;
+  const { id, version, checksum } = row;
+  const material = ownMaterialIn(row);
   if (version === RECORD_VERSION && checksum !== undefined && checksum === checksumOf(material))
     return isRecord(material) && material.id === id;
   const { ownMaterial } = await import("@/core/knife/design/record/material");

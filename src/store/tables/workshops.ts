@@ -1,16 +1,23 @@
 import { isRecord } from "@/core/base/isRecord";
+import { migrateBy } from "@/core/knife/design/migrations/steps";
+import { WORKSHOP_MIGRATIONS } from "@/core/knife/design/migrations/to14";
 import { RECORD_VERSION } from "@/core/knife/design/version";
 import { MOST_LETTERS } from "@/core/knife/design/workshopParts";
 import { checksumOf } from "../checksum";
 import type { StoredWorkshop } from "../rows";
 import { keyText, type Row, type TableSpec } from "./spec";
 
+/** What a row holds as a workshop of the present version, unchecked; the same where it is of it already. */
+export const workshopOf = ({ workshop, version }: Partial<StoredWorkshop>): unknown =>
+  migrateBy(WORKSHOP_MIGRATIONS, workshop, version ?? RECORD_VERSION);
+
 /**
  * Whether a row holds a workshop: as it is where its checksum says that this version checked and wrote it. The checker is
  * fetched only for others.
  */
 export async function isReadableWorkshop(row: Partial<StoredWorkshop>): Promise<boolean> {
-  const { id, workshop, version, checksum } = row;
+  const { id, version, checksum } = row;
+  const workshop = workshopOf(row);
   if (!isRecord(workshop) || workshop.id !== id) return false;
   if (version === RECORD_VERSION && checksum !== undefined && checksum === checksumOf(workshop)) return true;
   const { workshopRecord } = await import("@/core/knife/design/record/workshop");

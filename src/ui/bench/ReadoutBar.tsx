@@ -21,6 +21,8 @@ import { useSteady } from "../kit/useSteady";
 import {
   useBench,
   useBenchState,
+  useFaults,
+  useFixesOf,
   useLastEdit,
   useProduct,
   useReport,
@@ -167,7 +169,8 @@ const unfolded = createStore<{ readonly open: boolean }>(() => ({ open: false })
 const FindingLines = memo(function FindingLines({ listed }: { listed: boolean }) {
   const materialOf = useMaterialOf();
   const units = useUnits();
-  const found = useBenchState((s) => s.weighed.weighing?.findings);
+  const found = useFaults();
+  const fixesOf = useFixesOf();
   const { session } = useBench();
   const noticed = useBenchState((s) => s.noticed);
   const review = useReview();
@@ -175,7 +178,7 @@ const FindingLines = memo(function FindingLines({ listed }: { listed: boolean })
   const { partRefs, fixes } = useViews();
   const fix = useFix();
   const fixNow = useSteady((f: Finding, how: Fix) => {
-    if (review) void fix(review.of, f, how);
+    if (fixesOf) void fix(fixesOf, f, how);
   });
   if (!found) return null;
   const all = newestFirst(noticed, found, review?.findings ?? []);
@@ -219,8 +222,8 @@ const FindingLines = memo(function FindingLines({ listed }: { listed: boolean })
           says={findingWords(f, units, materialOf)}
           partRefs={partRefs(session.getState().design, f)}
           fix={
-            review && fixes && f.fixes?.[0]
-              ? { says: fixes.says(f.fixes[0], review.of, units), does: fixes.does(f.fixes[0], units) }
+            fixesOf && fixes && f.fixes?.[0]
+              ? { says: fixes.says(f.fixes[0], fixesOf, units), does: fixes.does(f.fixes[0], units) }
               : null
           }
           onFix={fixNow}

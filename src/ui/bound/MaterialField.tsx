@@ -70,9 +70,9 @@ const Chooser = memo(function Chooser(props: MaterialFieldProps) {
             choose(id);
           }}
           onClose={() => setFinding(false)}
-          onMake={() => {
+          onMake={(name) => {
             setFinding(false);
-            own.begin();
+            own.begin(name);
           }}
         />
       ) : (

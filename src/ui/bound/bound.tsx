@@ -24,6 +24,11 @@ interface Bound<V> {
   readonly help?: string;
 }
 
+/** A number that may have no figure yet: an empty field, which takes one. */
+interface Open {
+  readonly open?: boolean;
+}
+
 /** Reads and writes one place of the design. */
 export function useAt<T>(path: FixedPath<T>): [T, (value: T) => void] {
   const { edit } = useBench();
@@ -57,12 +62,12 @@ function shown(limits: Limits | null, path: string, sign: 1 | -1) {
 
 /** A length within its schema's limits, or narrower ones; `behind` shows a station as its distance behind the front. */
 export const LengthAt = memo(function LengthAt(
-  props: Bound<number> & { min?: number; max?: number; digits?: number; behind?: boolean },
+  props: Bound<number> & Open & { min?: number; max?: number; digits?: number; behind?: boolean },
 ) {
   const limits = useDesign((d) => limitsAt(d, props.at));
-  const [mm, put] = useAt<number>(props.at);
+  const [mm, put] = useAt<number | null>(props.at as FixedPath<number | null>);
   const label = useLabel(props.at, props.label);
-  if (typeof mm !== "number") return null;
+  if (typeof mm !== "number" && !(props.open && mm === null)) return null;
   const sign = props.behind ? -1 : 1;
   const { min, max } = shown(limits, props.at, sign);
   return (
@@ -73,8 +78,9 @@ export const LengthAt = memo(function LengthAt(
         min={props.min ?? min}
         max={props.max ?? max}
         digits={props.digits}
-        mm={sign * mm + 0}
+        mm={mm === null ? null : sign * mm + 0}
         onChange={(to) => put(sign * to + 0)}
+        onClear={props.open ? () => put(null) : undefined}
       />
     </LockAt>
   );
@@ -94,13 +100,14 @@ export const PlaceAt = memo(function PlaceAt({ at }: { at: PlacePath }) {
 });
 
 export const ShareAt = memo(function ShareAt(
-  props: Bound<number> & { min?: number; max?: number; unit?: string; factor?: number; whole?: boolean },
+  props: Bound<number> &
+    Open & { min?: number; max?: number; unit?: string; factor?: number; whole?: boolean },
 ) {
-  const { at, ...rest } = props;
+  const { at, open, ...rest } = props;
   const limits = useDesign((d) => limitsAt(d, at));
-  const [value, put] = useAt<number>(at);
+  const [value, put] = useAt<number | null>(at as FixedPath<number | null>);
   const label = useLabel(at, props.label);
-  if (typeof value !== "number") return null;
+  if (typeof value !== "number" && !(open && value === null)) return null;
   const { min, max } = shown(limits, at, 1);
   return (
     <LockAt at={at}>
@@ -111,13 +118,14 @@ export const ShareAt = memo(function ShareAt(
         max={props.max ?? max}
         value={value}
         onChange={put}
+        onClear={open ? () => put(null) : undefined}
       />
     </LockAt>
   );
 });
 
 /** A weight in the maker's unit. */
-export const MassAt = memo(function MassAt(props: Bound<number> & { min?: number; max?: number }) {
+export const MassAt = memo(function MassAt(props: Bound<number> & Open & { min?: number; max?: number }) {
   const units = useUnits();
   const metric = units === "metric";
   return <ShareAt {...props} unit={metric ? "g" : "oz"} factor={metric ? 1 : 1 / GRAMS_PER_OUNCE} />;

@@ -11,11 +11,14 @@ import { useHandedOver } from "./useHandedOver";
 
 interface LengthFieldProps {
   readonly label: string;
-  readonly mm: number;
+  /** Null where it has no figure yet. */
+  readonly mm: number | null;
   readonly min: number;
   readonly max: number;
   readonly onChange: (mm: number) => void;
   readonly digits?: number;
+  /** Takes the figure away: an emptied field asks for it. Without it every field has a figure. */
+  readonly onClear?: () => void;
   readonly help?: string;
   /** Only the input, named by the label: inside table rows and on the drawing. */
   readonly bare?: boolean;
@@ -33,6 +36,7 @@ export function LengthField({
   min,
   max,
   onChange,
+  onClear,
   digits = 2,
   help,
   bare,
@@ -44,10 +48,16 @@ export function LengthField({
   const [wrong, setWrong] = useState<string | null>(null);
   const handed = useHandedOver(mm);
   const unit = lengthUnitName(units);
-  const shown = typed ?? printLengthShort(mm, units, digits);
+  const shown = typed ?? (mm === null ? "" : printLengthShort(mm, units, digits));
 
   const keep = (text: string | null): boolean => {
     if (text === null) return true;
+    if (onClear && text.trim() === "") {
+      setTyped(null);
+      setWrong(null);
+      if (mm !== null) onClear();
+      return true;
+    }
     const reading = parseLength(text, unit);
     if (!reading.ok) {
       setWrong(lengthFailureWords(reading));
@@ -73,7 +83,7 @@ export function LengthField({
     if (e.key !== "ArrowUp" && e.key !== "ArrowDown") return;
     e.preventDefault();
     const step = (units === "metric" ? 0.5 : MM_PER_INCH / 64) * (e.shiftKey ? 10 : 1);
-    const next = handed.now() + (e.key === "ArrowUp" ? step : -step);
+    const next = (handed.now() ?? 0) + (e.key === "ArrowUp" ? step : -step);
     setTyped(null);
     setWrong(null);
     handed.hand(clamp(roundTo(next, 4), min, max), onChange);

@@ -17,8 +17,8 @@ interface FinderProps {
   readonly classes: readonly MaterialClass[];
   readonly onChoose: (id: string) => void;
   readonly onClose: () => void;
-  /** Asks for a material of one's own. */
-  readonly onMake: () => void;
+  /** Asks for a material of one's own, called what was looked for. */
+  readonly onMake: (name: string) => void;
 }
 
 /** Materials that everyday words find, what is usual at the place first; with no words favourites and those chosen last. */
@@ -91,16 +91,22 @@ export default function MaterialFinder({ classes, onChoose, onClose, onMake }: F
             variant="ghost"
             w="full"
             justifyContent="start"
-            onPointerDown={onMake}
-            onClick={onMake}
+            onPointerDown={() => onMake(words)}
+            onClick={() => onMake(words)}
           >
-            <Plus /> None of these: make one of your own
+            <Plus /> {makeWords(words, found.length)}
           </Button>
         </Combobox.Content>
       </Combobox.Positioner>
     </Combobox.Root>
   );
 }
+
+/** What the button says that makes a material: by its name, where nothing is called that. */
+const makeWords = (words: string, found: number): string =>
+  found === 0 && words.trim() !== ""
+    ? `Make “${words.trim()}” of your own`
+    : "None of these: make one of your own";
 
 function FoundList({ found }: { found: readonly Material[] }) {
   if (found.length === 0)

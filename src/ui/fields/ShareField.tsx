@@ -7,7 +7,8 @@ import { useHandedOver } from "./useHandedOver";
 
 interface ShareFieldProps {
   readonly label: string;
-  readonly value: number;
+  /** Null where it has no figure yet. */
+  readonly value: number | null;
   readonly min: number;
   readonly max: number;
   /** What the number is shown in. */
@@ -19,6 +20,8 @@ interface ShareFieldProps {
   /** Only whole numbers are taken. */
   readonly whole?: boolean;
   readonly onChange: (value: number) => void;
+  /** Takes the figure away: an emptied field asks for it. Without it every field has a figure. */
+  readonly onClear?: () => void;
   readonly help?: string;
   /** Only the input, named by the label: inside table rows. */
   readonly bare?: boolean;
@@ -38,6 +41,7 @@ export function ShareField({
   digits = 2,
   whole = false,
   onChange,
+  onClear,
   help,
   bare,
 }: ShareFieldProps) {
@@ -48,6 +52,12 @@ export function ShareField({
 
   const keep = (text: string | null) => {
     if (text === null) return;
+    if (onClear && text.trim() === "") {
+      setTyped(null);
+      setWrong(null);
+      if (value !== null) onClear();
+      return;
+    }
     const number = text.trim().replace(",", ".");
     const unitTyped = UNITS_TYPED.find((u) => number.endsWith(u)) ?? "";
     const clean = number
@@ -76,7 +86,7 @@ export function ShareField({
     }
     if (e.key !== "ArrowUp" && e.key !== "ArrowDown") return;
     e.preventDefault();
-    const next = handed.now() + ((e.key === "ArrowUp" ? 1 : -1) * (e.shiftKey ? 10 : 1)) / factor;
+    const next = (handed.now() ?? 0) + ((e.key === "ArrowUp" ? 1 : -1) * (e.shiftKey ? 10 : 1)) / factor;
     setTyped(null);
     setWrong(null);
     handed.hand(clamp(roundTo(next, 4), min, max), onChange);
@@ -85,7 +95,7 @@ export function ShareField({
     <TypedRow
       label={label}
       unit={unit}
-      text={typed ?? print(value)}
+      text={typed ?? (value === null ? "" : print(value))}
       wrong={wrong}
       help={help}
       bare={bare}

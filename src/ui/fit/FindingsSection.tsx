@@ -14,7 +14,15 @@ import { ShareField } from "../fields/ShareField";
 import { useMaterialOf } from "../kit/materials";
 import { SEVERITY_TINT } from "../kit/theme";
 import { Note, Section } from "../report/Section";
-import { useBench, useBenchState, useDesign, useReview, useWeighing } from "../session/BenchContext";
+import {
+  useBench,
+  useBenchState,
+  useDesign,
+  useFaults,
+  useFixesOf,
+  useReview,
+  useWeighing,
+} from "../session/BenchContext";
 import { newestFirst } from "../session/noticed";
 import { useFix } from "../session/useFix";
 import { useHighlight } from "../sight/useHighlight";
@@ -27,7 +35,9 @@ export function FindingsSection() {
   const review = useReview();
   const noticed = useBenchState((s) => s.noticed);
   const rules = useRules();
-  const all = newestFirst(noticed, weighing?.findings ?? [], review?.findings ?? []);
+  const faults = useFaults();
+  const fixesOf = useFixesOf() as Design | null;
+  const all = newestFirst(noticed, faults ?? [], review?.findings ?? []);
   return (
     <Section id="findings" title="Findings">
       {all.length === 0 && <Text>{weighing ? "No findings." : "Weighing …"}</Text>}
@@ -37,7 +47,7 @@ export function FindingsSection() {
             key={`${finding.rule}-${finding.subject ?? i}`}
             finding={finding}
             source={rules.find((r) => r.code === finding.rule)?.source ?? null}
-            of={finding.fixes ? (review?.of ?? null) : null}
+            of={finding.fixes ? fixesOf : null}
           />
         ))}
       </Stack>

@@ -83,6 +83,7 @@ function GlueSettings() {
       <ShareAt at="workshop.glue.wasteShare" />
       <ShareAt at="workshop.glue.potLifeMin" unit="" />
       <ShareAt at="workshop.glue.cureH" unit="" />
+      <ShareAt at="workshop.glue.leastCureH" unit="" />
       <ShareAt at="workshop.glue.atC" unit="" />
       <ShareAt at="workshop.glue.minutesAPart" unit="" />
       <PartNote part="shopC" />

@@ -17,8 +17,15 @@ import { useRef, useState } from "react";
 import { sameData } from "@/core/base/sameData";
 import { MATERIALS } from "@/core/materials/materials";
 import { densityOf } from "@/core/materials/own/densityOf";
-import { plainBasis } from "@/core/materials/own/make";
-import { BASIS_KINDS, type BasisKind, type DensityBasis, type OwnMaterial } from "@/core/materials/own/types";
+import { ofClass, plainBasis } from "@/core/materials/own/make";
+import {
+  BASIS_KINDS,
+  type BasisKind,
+  type DensityBasis,
+  NAME_AT_MOST,
+  OTHER_NAMES_AT_MOST,
+  type OwnMaterial,
+} from "@/core/materials/own/types";
 import { HAZARDS, MATERIAL_CLASSES } from "@/core/materials/types";
 import { useUnits } from "@/store/settings";
 import { HAZARD_WORDS, MATERIAL_CLASS_WORDS } from "@/words/materials";
@@ -106,15 +113,16 @@ function Nature({ own, put, unnamed }: { own: OwnMaterial; put: Put; unnamed: bo
           size="sm"
           bg="ground"
           value={own.name}
-          maxLength={60}
+          maxLength={NAME_AT_MOST}
           onChange={(e) => put({ name: e.target.value })}
         />
       </FieldRow>
+      <OtherNames names={own.otherNames} onChange={(otherNames) => put({ otherNames })} />
       <ChoiceField
         label="Class"
         value={own.class}
         choices={MATERIAL_CLASSES.map((value) => ({ value, name: MATERIAL_CLASS_WORDS[value] }))}
-        onChange={(cls) => put({ class: cls })}
+        onChange={(cls) => put(ofClass(own, cls))}
       />
       <LikeField like={own.like} onChange={(like) => put({ like })} />
       <Text color="graphite" fontSize="sm">
@@ -159,6 +167,49 @@ function Nature({ own, put, unnamed }: { own: OwnMaterial; put: Put; unnamed: bo
     </Stack>
   );
 }
+
+/** Other names to find it by, as they are typed: with commas between them. */
+function OtherNames(props: { names: readonly string[]; onChange: (names: readonly string[]) => void }) {
+  const [typed, setTyped] = useState(props.names.join(", "));
+  const names = namesIn(typed);
+  const wrong =
+    names.length > OTHER_NAMES_AT_MOST
+      ? `Up to ${OTHER_NAMES_AT_MOST} other names.`
+      : names.some((n) => n.length > NAME_AT_MOST)
+        ? `Up to ${NAME_AT_MOST} letters each, with commas between them.`
+        : null;
+  return (
+    <FieldRow
+      label="Also called"
+      wide
+      wrong={wrong}
+      help="With commas between names: the search finds it by each."
+    >
+      <Input
+        size="sm"
+        bg="ground"
+        value={typed}
+        placeholder="lot 12, the brown one"
+        onChange={(e) => {
+          setTyped(e.target.value);
+          const next = namesIn(e.target.value);
+          if (next.length <= OTHER_NAMES_AT_MOST && next.every((n) => n.length <= NAME_AT_MOST))
+            props.onChange(next);
+        }}
+      />
+    </FieldRow>
+  );
+}
+
+/** The names in a list with commas, each once. */
+const namesIn = (typed: string): readonly string[] => [
+  ...new Set(
+    typed
+      .split(",")
+      .map((n) => n.trim())
+      .filter((n) => n !== ""),
+  ),
+];
 
 /** The shipped material that it works like; null of none. */
 function LikeField({ like, onChange }: { like: string | null; onChange: (like: string | null) => void }) {

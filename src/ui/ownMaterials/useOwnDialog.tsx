@@ -3,11 +3,12 @@ import { nanoid } from "nanoid";
 import dynamic from "next/dynamic";
 import { type ReactNode, useState } from "react";
 import { ownFrom, ownId, plainOwn } from "@/core/materials/own/make";
-import type { OwnMaterial } from "@/core/materials/own/types";
+import { NAME_AT_MOST, type OwnMaterial } from "@/core/materials/own/types";
 import type { Material } from "@/core/materials/types";
 import { redefineMaterial, usesOfMaterial } from "@/store/materialUses";
 import { keepMaterial, materialBase, materialRow } from "@/store/ownMaterials";
 import type { StoredMaterial } from "@/store/rows";
+import { ownMaterialIn } from "@/store/tables/materials";
 import { byCount } from "@/words/grammar";
 import { attempt, notices } from "../kit/notice";
 import type { OwnConflict } from "./ConflictChoice";
@@ -30,7 +31,8 @@ export interface OwnDialog extends OwnDialogOpeners {
 }
 
 export interface OwnDialogOpeners {
-  begin(): void;
+  /** A new one, called so for the time being. */
+  begin(name?: string): void;
   /** A copy of a material that ships, or of an own one, to be changed. */
   copy(material: Material, own: OwnMaterial | undefined): void;
   change(own: OwnMaterial): void;
@@ -60,7 +62,7 @@ export function useOwnDialog(onKept?: (own: OwnMaterial) => void): OwnDialog {
   const keepBoth = (own: OwnMaterial) =>
     attempt(`${own.name} was not kept`, async () => {
       if (conflict?.code === "changed") {
-        const theirs = conflict.theirs.material as OwnMaterial;
+        const theirs = ownMaterialIn(conflict.theirs) as OwnMaterial;
         const name = `${theirs.name.slice(0, 48)} (other tab)`;
         await keepMaterial({ ...theirs, id: ownId(nanoid(10)), name });
         await redefineMaterial(own, conflict.theirs, "keep-both");
@@ -72,10 +74,13 @@ export function useOwnDialog(onKept?: (own: OwnMaterial) => void): OwnDialog {
   // The same for as long as the page is: a long table is not drawn again because a dialog opens.
   const [openers] = useState(
     (): OwnDialogOpeners => ({
-      begin: () => setAsked({ start: plainOwn(ownId(nanoid(10))), title: "New material", base: null }),
+      begin: (name = "") => {
+        const start = { ...plainOwn(ownId(nanoid(10))), name: name.trim().slice(0, NAME_AT_MOST) };
+        setAsked({ start, title: "New material", base: null });
+      },
       copy: (material, own) => {
         const copy = ownFrom(material, ownId(nanoid(10)), own);
-        const name = `${material.name}, mine`.slice(0, 60);
+        const name = `${material.name}, mine`.slice(0, NAME_AT_MOST);
         setAsked({ start: { ...copy, name }, title: `One like ${material.name}`, base: null });
       },
       change: (own) =>
@@ -86,7 +91,7 @@ export function useOwnDialog(onKept?: (own: OwnMaterial) => void): OwnDialog {
           const note = count > 0 ? `${many} made of it, and will weigh with what you save.` : undefined;
           const base = await materialBase(own.id);
           // What stands in the list is what is changed, even where this page has not shown it yet.
-          const start = (base?.material as OwnMaterial | undefined) ?? own;
+          const start = base ? (ownMaterialIn(base) as OwnMaterial) : own;
           setAsked({ start, title: start.name, note, base: base ?? materialRow(own, null) });
         }),
     }),

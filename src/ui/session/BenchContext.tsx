@@ -1,13 +1,15 @@
 "use client";
-import { createContext, useContext } from "react";
+import { createContext, useContext, useMemo } from "react";
 import { useStore } from "zustand";
 import { useShallow } from "zustand/react/shallow";
 import type { KeptEdit } from "@/core/edit/kept";
+import type { Finding } from "@/core/figures/review/types";
 import type { ProductDesign } from "@/core/knife/design/product";
 import type { Design } from "@/core/knife/design/schema";
 import { useUnits } from "@/store/settings";
 import { useAfterPaint } from "../kit/useAfterPaint";
 import type { Bench, BenchState } from "./benchState";
+import { withMends } from "./noticed";
 import type { ProductViews } from "./product";
 
 export const BenchContext = createContext<Bench<ProductDesign> | null>(null);
@@ -66,6 +68,18 @@ export const useDragging = () => useBenchState((s) => s.dragging);
 export const useReview = () => useBenchState((s) => s.review);
 /** The last weighing that arrived; null before the first. */
 export const useWeighing = () => useBenchState((s) => s.weighed.weighing);
+/** What keeps the knife from being built or is not as it says, with what would mend it as soon as that is known. */
+export function useFaults(): readonly Finding[] | null {
+  const weighed = useBenchState((s) => s.weighed);
+  const mends = useBenchState((s) => s.mends);
+  return useMemo(() => {
+    const found = weighed.weighing?.findings ?? null;
+    return found && mends && mends.of === weighed.of ? withMends(found, mends.findings) : found;
+  }, [weighed, mends]);
+}
+/** Of which state of the knife the fixes of its findings are: of its faults, or of what the trade's rules say. */
+export const useFixesOf = (): ProductDesign | null =>
+  useBenchState((s) => (s.weighed.weighing?.ok ? s.review?.of : s.mends?.of) ?? null);
 /** Its report, while the knife can be built. */
 export const useReport = () =>
   useBenchState((s) => (s.weighed.weighing?.ok ? s.weighed.weighing.report : null));

@@ -1,6 +1,7 @@
 import { createStore, type StoreApi } from "zustand/vanilla";
 import type { PartRef } from "@/core/figures/review/partRefs";
 import type { Review } from "@/core/figures/review/reviewDesign";
+import type { Finding } from "@/core/figures/review/types";
 import type { MassReport } from "@/core/figures/weigh/report";
 import type { Weighing } from "@/core/figures/weigh/weigh";
 import { weighAlike } from "@/core/figures/weigh/weighAlike";
@@ -57,6 +58,8 @@ export interface BenchState<D extends ProductDesign = Design> {
   readonly settled: D;
   /** What the trade's rules say; null until they were asked, or while the knife cannot be built. */
   readonly review: Reviewed<D> | null;
+  /** What would mend a state that cannot be built; null of one that can, and until that is known. */
+  readonly mends: { readonly of: D; readonly findings: readonly Finding[] } | null;
   /** Since when each finding has been there. */
   readonly noticed: Noticed;
   /** What is referred to, marked on the drawing that is in sight. */
@@ -127,6 +130,7 @@ export function createBench<D extends ProductDesign>(
     weighed: { weighing: null, of: null, failure: null, lastGood: null },
     settled: session.getState().design,
     review: null,
+    mends: null,
     noticed: NOTHING_NOTICED,
     highlighted: null,
     highlightedBy: { pointer: null, focus: null },
@@ -188,11 +192,20 @@ export function createBench<D extends ProductDesign>(
           }));
         }
       };
+      const mend = async () => {
+        const asked = design();
+        const answer = await asker.ask((s) => s.mend(asked));
+        if (answer.ok && asked === design()) state.setState({ mends: { of: asked, findings: answer.value } });
+      };
       reviewLater = () => {
         clearTimeout(timer);
-        const { weighed, dragging } = state.getState();
+        const { weighed, dragging, mends } = state.getState();
+        const ask = weighed.weighing?.ok ? review : mend;
         if (!weighed.weighing?.ok) state.setState({ review: null });
-        else timer = setTimeout(() => void review(), dragging ? DRAG_REST_MS : REST_MS);
+        if (mends) state.setState({ mends: null });
+        // Nothing is mended while it is still being dragged about.
+        if (weighed.weighing && !(dragging && ask === mend))
+          timer = setTimeout(() => void ask(), dragging ? DRAG_REST_MS : REST_MS);
       };
       const practise = async () => {
         const practice = workers.practice();

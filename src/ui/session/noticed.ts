@@ -42,6 +42,14 @@ export function notice(
   return { of, change, since: { ...before.since, [source]: now } };
 }
 
+/** Findings with the fixes that the same ones have elsewhere. */
+export function withMends(found: readonly Finding[], mended: readonly Finding[]): readonly Finding[] {
+  const keys = keysOf(mended);
+  const fixes = new Map(mended.map((f, i) => [keys[i], f.fixes]));
+  const own = keysOf(found);
+  return found.map((f, i) => (fixes.has(own[i]) ? { ...f, fixes: fixes.get(own[i]) } : f));
+}
+
 const RANK = { error: 0, warning: 1, note: 2 } as const;
 
 /** Findings in the order that they are shown: what cannot be built, then the newest first, warnings before notes. */

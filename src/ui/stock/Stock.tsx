@@ -72,7 +72,7 @@ export function Stock() {
             <NativeSelect.Indicator />
           </NativeSelect.Root>
           <StockImport below={below} />
-          <Button size="sm" flexShrink="0" onClick={ask.begin}>
+          <Button size="sm" flexShrink="0" onClick={() => ask.begin()}>
             <Plus /> New material
           </Button>
         </PageHead>
@@ -92,6 +92,11 @@ export function Stock() {
               : "No material is called that. Try another word, or fewer letters."
             : `${shown.length} of ${materials.length} materials`}
         </Text>
+        {shown.length === 0 && words.trim() !== "" && (
+          <Button size="sm" variant="outline" alignSelf="start" onClick={() => ask.begin(words)}>
+            <Plus /> Make “{words.trim()}” of your own
+          </Button>
+        )}
         <MaterialTable shown={shown} own={own} shop={shop} units={units} ask={ask.openers} />
         <Text color="graphite" fontSize="sm">
           Fine dust of every handle material harms the lungs: respirator and extraction. Trade in some species

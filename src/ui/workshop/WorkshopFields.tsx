@@ -126,6 +126,7 @@ function GlueFields({ of: { facts, within, limits } }: { of: Changes }) {
       {share("wasteShare", "Waste", "%")}
       {share("potLifeMin", "Pot life, min")}
       {share("cureH", "Cure, h")}
+      {share("leastCureH", "At least before grinding, h")}
       {share("atC", "Pot life and cure stated at, °C")}
       {share("minutesAPart", "Minutes per part")}
     </>

@@ -32,15 +32,9 @@ function withWeighedDrawing(design: Design, keeps: boolean): Design {
 
 /** Edits of the blade and of where the knife starts. */
 export const BLADE_EDITS = {
-  /** A blade or a knife in the hand, with the weight and balance of what is drawn, or a blade that is drawn. */
-  "start-from": (
-    design: Design,
-    {
-      from,
-      massG,
-      balanceMm,
-    }: Readonly<{ from: "drawn" | "blade" | "knife"; massG: number; balanceMm: number }>,
-  ) => withBlade(design, { measured: from === "drawn" ? null : newMeasured(massG, balanceMm, from) }),
+  /** A blade or a knife in the hand, which is not weighed yet, or a blade that is drawn. */
+  "start-from": (design: Design, { from }: Readonly<{ from: "drawn" | "blade" | "knife" }>) =>
+    withBlade(design, { measured: from === "drawn" ? null : newMeasured(null, null, from) }),
   rehandle: (design: Design) => asRehandled(design),
   "balance-found": (design: Design, { way }: Readonly<{ way: "direct" | "supports" }>) =>
     withBlade(design, { measured: withBalanceKind(design.blade, way) }),

@@ -43,9 +43,6 @@ export interface GluePlan {
   readonly metals: readonly string[];
 }
 
-/** A day before grinding, whatever the label says, h. Common practice, no source. */
-const LEAST_CURE_H = 24;
-
 /** How many times as fast it sets at one temperature as at another: twice for 10 °C. Rule of thumb, from memory. */
 export function settingRate(atC: number, referenceC: number): number {
   return 2 ** ((atC - referenceC) / 10);
@@ -135,7 +132,7 @@ export function gluePlan(design: Design, throughMm: ReadonlyMap<string, number>)
     assemblyMin: parts * glue.minutesAPart,
     potLifeMin: glue.potLifeMin / rate,
     // A long time in the cold is no cure: it is carried to where the label holds.
-    cureH: Math.max(LEAST_CURE_H, curesIndoors ? glue.cureH : glue.cureH / rate),
+    cureH: Math.max(glue.leastCureH, curesIndoors ? glue.cureH : glue.cureH / rate),
     curesIndoors,
     // What nothing is glued to is neither wiped nor roughened.
     oily: touched.filter((id) => {

@@ -1,7 +1,8 @@
-import { withValueAt } from "../../base/record/path";
+import { isRecord } from "../../base/isRecord";
+import { valueAt, withValueAt } from "../../base/record/path";
 import type { Design } from "../../knife/design/schema";
 import { stretchedHandle } from "../../knife/layout/handleLengths";
-import { unglued } from "../../knife/starts/constructions";
+import { unglued, withTang } from "../../knife/starts/constructions";
 import { withLevers } from "../tune/levers";
 import type { Fix } from "./types";
 
@@ -33,9 +34,61 @@ export function applyFix(design: Design, fix: Fix): Design {
       return design.tang.kind === "hidden" ? { ...design, tang: { ...design.tang, hole: fix.hole } } : design;
     case "handle-length":
       return stretchedHandle(design, fix.mm);
+    case "take-out": {
+      const items = valueAt(design, fix.list);
+      if (!Array.isArray(items)) return design;
+      return (
+        withValueAt(
+          design,
+          fix.list,
+          items.filter((_, i) => i !== fix.at),
+        ) ?? design
+      );
+    }
+    case "clear":
+      return withValueAt(design, fix.path, null) ?? design;
+    case "own-ids":
+      return withOwnIds(design);
+    case "material":
+      return withOther(design, fix.from, fix.to);
+    case "tang":
+      return withTang(design, fix.to);
     case "unglue":
       return unglued(design);
     case "pull":
       return withLevers(design, new Map([[fix.lever, fix.amount]])) ?? design;
   }
+}
+
+/** What a knife is made of, its materials named by id. */
+const MADE = ["blade", "tang", "handle", "guard", "fasteners"] as const;
+
+/** The design with one material's id in the place of another's. */
+function withOther(design: Design, from: string, to: string): Design {
+  const changed = (value: unknown): unknown => {
+    if (value === from) return to;
+    if (Array.isArray(value)) return value.map(changed);
+    if (!isRecord(value)) return value;
+    return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, changed(v)]));
+  };
+  return { ...design, ...Object.fromEntries(MADE.map((part) => [part, changed(design[part])])) };
+}
+
+/** The design with a mark of its own for every item that shares one; the first keeps it. */
+function withOwnIds(design: Design): Design {
+  const known = new Set<string>();
+  const own = (id: string): string => {
+    let free = id;
+    for (let n = 2; known.has(free); n++) free = `${id.slice(0, 34)}-${n}`;
+    known.add(free);
+    return free;
+  };
+  const changed = (value: unknown): unknown => {
+    if (Array.isArray(value)) return value.map(changed);
+    if (!isRecord(value)) return value;
+    const { id } = value;
+    const rest = Object.fromEntries(Object.entries(value).map(([k, v]) => [k, changed(v)]));
+    return typeof id === "string" ? { ...rest, id: own(id) } : rest;
+  };
+  return { ...design, ...Object.fromEntries(MADE.map((part) => [part, changed(design[part])])) };
 }

@@ -27,8 +27,8 @@ export const sound: Design = {
   blade: {
     ...base.blade,
     measured: {
-      massG: 120,
-      balance: { kind: "direct", xMm: 14 },
+      massG: 140,
+      balance: { kind: "direct", xMm: -23 },
       onDay: null,
       massOffG: 0.5,
       balanceOffMm: 0.5,

@@ -84,7 +84,7 @@ interface Named {
 
 /** A fault, or what a rule of the trade found. */
 export interface Finding extends FindingOf<FindingRule>, Named {
-  /** What would fix it: each was tried, and leaves the review better. None of a fault, or where nothing good is known. */
+  /** What would fix it: each was tried, and leaves the review better. None where nothing good is known. */
   readonly fixes?: readonly Offer[];
 }
 
@@ -100,12 +100,12 @@ export interface Change {
   readonly to: number;
 }
 
-/** A fix that was tried: what it sets, and what it does to weight (g) and balance (mm). */
+/** A fix that was tried: what it sets, and what it does to weight (g) and balance (mm); null of what had none before. */
 export interface Offer {
   readonly fix: Fix;
   readonly changes: readonly Change[];
-  readonly massG: number;
-  readonly balanceMm: number;
+  readonly massG: number | null;
+  readonly balanceMm: number | null;
 }
 
 /** A change that fixes a finding, as data: applied by `applyFix`, undone like any edit. */
@@ -123,6 +123,16 @@ export type Fix =
   | { readonly kind: "handle-length"; readonly mm: number }
   /** Another hole in the block of a hidden tang. */
   | { readonly kind: "block-hole"; readonly hole: BlockHole }
+  /** An item of a list taken out of it. */
+  | { readonly kind: "take-out"; readonly list: string; readonly at: number }
+  /** What may be there or not, taken away. */
+  | { readonly kind: "clear"; readonly path: string }
+  /** Items and points that share a mark, each with one of its own. */
+  | { readonly kind: "own-ids" }
+  /** A material that is not known, everywhere in the knife. */
+  | { readonly kind: "material"; readonly from: string; readonly to: string }
+  /** Another kind of tang. */
+  | { readonly kind: "tang"; readonly to: "full" | "hidden" }
   /** What comes apart is left without glue, and without pins through its tang. */
   | { readonly kind: "unglue" }
   /** One lever of the balance bench, by so much. */

@@ -1,9 +1,8 @@
 import { assemble } from "../../knife/assembly/assemble";
 import { assembleBare } from "../../knife/assembly/bareBlade";
 import { materialsIn } from "../../knife/design/materials";
-import { measuredBalanceMm } from "../../knife/design/measuredBalance";
-import type { BareBlade, Design, FinishedKnife, Measured, Takes } from "../../knife/design/schema";
-import type { Fault } from "../../knife/parts/faults";
+import { measuredBalanceMm, type Weighed, weighed } from "../../knife/design/measuredBalance";
+import type { BareBlade, Design, FinishedKnife, Takes } from "../../knife/design/schema";
 import type { Assembly, Part } from "../../knife/parts/types";
 import { bareBladeOf } from "../../knife/starts/starts";
 import type { MaterialOf } from "../../materials/types";
@@ -13,25 +12,25 @@ import { type Moments, sumOfMoments } from "./moments";
 import { momentsOf } from "./momentsOf";
 import { materialMoments } from "./printed";
 
-type Weighed = readonly Readonly<Moments>[];
+type MomentList = readonly Readonly<Moments>[];
 
 /**
  * How the measured weight and balance of a blade or a finished knife correct its drawing, or null where nothing was
- * measured. The drawing as it was weighed is brought to what the scale said; what was cut or added since changes weight and
+ * weighed: a balance by itself corrects nothing, and where none was found the drawing's stands. The drawing as it was weighed is brought to what the scale said; what was cut or added since changes weight and
  * balance by what the two drawings differ, at the corrected density.
  */
 export function calibration(
   design: Design,
   assembly: Assembly,
-  moments: Weighed,
+  moments: MomentList,
   fineness: Fineness = DEFAULT_FINENESS,
 ): Calibration | null {
-  const { measured } = design.blade;
+  const measured = weighed(design.blade.measured);
   if (!measured) return null;
   const { of } = measured;
   return of.kind === "blade"
     ? bladeInHand(measured, of.asWeighed ?? bareBladeOf(design), assembly, moments, fineness)
-    : knifeInHand(measured, of.takes, knifeAsWeighed(design, of.asWeighed), assembly, moments, fineness);
+    : knifeInHand(design, measured, of, assembly, moments, fineness);
 }
 
 /** Whether a part is steel of the blade: what is on the scale when a blade is weighed by itself. */
@@ -39,32 +38,41 @@ export function isOfBlade({ key }: Pick<Part, "key">): boolean {
   return key.kind === "blade" || key.kind === "tang";
 }
 
-function momentsAt(assembly: Assembly, fineness: Fineness): Weighed {
+function momentsAt(assembly: Assembly, fineness: Fineness): MomentList {
   return fineness === DEFAULT_FINENESS ? momentsOf(assembly) : integrate(assembly, fineness);
 }
 
-const measures = (m: Measured) => ({
-  massG: m.massG,
-  balanceMm: measuredBalanceMm(m),
-  massOffG: m.massOffG,
-  balanceOffMm: m.balanceOffMm,
-});
+/** How far a drawing's centre may be off where no balance was found, mm. From memory. */
+const DRAWN_OFF_MM = 3;
+
+/** What was read, and where it balances as it is drawn where no balance was found. */
+function measures(m: Weighed, drawnMm: number) {
+  const { massG, massOffG, balanceOffMm } = m;
+  const found = measuredBalanceMm(m);
+  return found === null
+    ? { massG, massOffG, balanceMm: drawnMm, balanceOffMm: Math.max(balanceOffMm, DRAWN_OFF_MM) }
+    : { massG, massOffG, balanceMm: found, balanceOffMm };
+}
+
+/** Blade and tang as they were weighed, by themselves: their volume (mm³) and its moments. */
+export function bareMoments(asWeighed: BareBlade, fineness: Fineness = DEFAULT_FINENESS): Moments {
+  const bare = assembleBare(asWeighed);
+  return sumOfMoments(momentsAt(bare, fineness).filter((_, i) => isOfBlade(bare.parts[i])));
+}
 
 function bladeInHand(
-  measured: Measured,
+  measured: Weighed,
   asWeighed: BareBlade,
   assembly: Assembly,
-  moments: Weighed,
+  moments: MomentList,
   fineness: Fineness,
 ): Calibration | null {
-  const bare = assembleBare(asWeighed);
-  const solid = (_: unknown, i: number) => isOfBlade(bare.parts[i]);
-  const then = sumOfMoments(momentsAt(bare, fineness).filter(solid));
+  const then = bareMoments(asWeighed, fineness);
   const parts = assembly.parts.flatMap((p, i) => (isOfBlade(p) ? [i] : []));
   const now = sumOfMoments(parts.map((i) => moments[i]));
   if (!(then.v > 0) || !(now.v > 0)) return null;
   const density = measured.massG / then.v;
-  const own = measures(measured);
+  const own = measures(measured, centreX(then));
   // What the drawing's centre was off by, as a moment, stays with what is left of the blade.
   const moment = measured.massG * (own.balanceMm - centreX(then));
   return {
@@ -90,8 +98,19 @@ function knifeAsWeighed(design: Design, asWeighed: FinishedKnife | null): Design
 
 const knivesAsWeighed = new WeakMap<FinishedKnife, Design>();
 
+/** What a finished knife was drawn as when it was weighed: sums as below. */
+export function drawnSums(
+  design: Design,
+  { takes, asWeighed }: Extract<Weighed["of"], { kind: "knife" }>,
+  fineness: Fineness = DEFAULT_FINENESS,
+) {
+  const knife = knifeAsWeighed(design, asWeighed);
+  const whole = assemble(knife);
+  return sumsOf(whole, materialMoments(whole, momentsAt(whole, fineness)), takes, materialsIn(knife));
+}
+
 /** Mass (g), first moment in x (g·mm) of some parts; and each material's volume (cm³) and first moment, those apart left out. */
-function sumsOf({ parts }: Assembly, material: Weighed, takes: Takes, materialOf: MaterialOf) {
+function sumsOf({ parts }: Assembly, material: MomentList, takes: Takes, materialOf: MaterialOf) {
   const sums = { mass: 0, moment: 0, ownMass: 0, ownMoment: 0 };
   const others = new Map<string, { v: number; x: number }>();
   parts.forEach((part, i) => {
@@ -113,51 +132,23 @@ function sumsOf({ parts }: Assembly, material: Weighed, takes: Takes, materialOf
   return { ...sums, others };
 }
 
-/** A part may come out this many times as heavy as it is drawn, at least and at most, where it takes a difference. */
-const FACTORS = [0.5, 2] as const;
-
-/** Of a finished knife, a part that cannot be so much lighter or heavier than it is drawn; null where it can, or none is. */
-export function differenceFault(design: Design): Fault | null {
-  const { measured } = design.blade;
-  if (measured?.of.kind !== "knife") return null;
-  const { takes } = measured.of;
-  const whole = assemble(knifeAsWeighed(design, measured.of.asWeighed));
-  const { mass, ownMass } = sumsOf(
-    whole,
-    materialMoments(whole, momentsOf(whole)),
-    takes,
-    materialsIn(design),
-  );
-  const wanted = ownMass + measured.massG - mass;
-  if (ownMass > 0 && wanted >= FACTORS[0] * ownMass && wanted <= FACTORS[1] * ownMass) return null;
-  return {
-    rule: "measured-too-far-off",
-    severity: "error",
-    at: null,
-    subject: takes,
-    measured: wanted,
-    limit: ownMass,
-  };
-}
-
 function knifeInHand(
-  measured: Measured,
-  takes: Takes,
-  knife: Design,
+  design: Design,
+  measured: Weighed,
+  of: Extract<Weighed["of"], { kind: "knife" }>,
   assembly: Assembly,
-  moments: Weighed,
+  moments: MomentList,
   fineness: Fineness,
 ): Calibration | null {
-  const materialOf = materialsIn(knife);
-  const whole = assemble(knife);
-  const then = sumsOf(whole, materialMoments(whole, momentsAt(whole, fineness)), takes, materialOf);
-  const now = sumsOf(assembly, materialMoments(assembly, moments), takes, materialOf);
-  const own = measures(measured);
+  const { takes } = of;
+  const then = drawnSums(design, of, fineness);
+  const now = sumsOf(assembly, materialMoments(assembly, moments), takes, materialsIn(design));
   const differs = measured.massG - then.mass;
   const factor = (then.ownMass + differs) / then.ownMass;
   if (!(factor > 0) || !(now.ownMass > 0)) return null;
   // What is left once the parts that take the difference are as much heavier: a moment that stays with them.
   const balanced = then.moment + differs * (then.ownMoment / then.ownMass);
+  const own = measures(measured, balanced / measured.massG);
   const moment = measured.massG * own.balanceMm - balanced;
   return {
     of: "knife",

@@ -1,13 +1,11 @@
 import { isRecord } from "../../base/isRecord";
 import { fitUpOfVersion4 } from "./migrations/loose";
+import { type Migrations, migrateBy } from "./migrations/steps";
 import { toVersion3, toVersion6, toVersion7, toVersion8 } from "./migrations/to8";
 import { toVersion9, toVersion10, toVersion11, toVersion13 } from "./migrations/to13";
+import { toVersion14 } from "./migrations/to14";
 import { plainUse } from "./uses";
-import { RECORD_VERSION } from "./version";
 import { plainWork } from "./work";
-
-/** Turns the record of one version into the next one's. Keyed by the version it starts from. */
-export type Migrations = Readonly<Record<number, (record: unknown) => unknown>>;
 
 /** One entry for every version before the present one; a test fails when any is missing. */
 export const MIGRATIONS: Migrations = {
@@ -36,20 +34,13 @@ export const MIGRATIONS: Migrations = {
   11: (record) => (isRecord(record) ? { kind: "fixed", ...record } : record),
   // 13: what the shop has and how it works stands apart from how the knife is fitted up; a guard's fittings are a list.
   12: (record) => (isRecord(record) ? toVersion13(record) : record),
+  // 14: how long a shop waits before grinding; what is in the hand and not weighed yet; other names of materials.
+  13: (record) => (isRecord(record) ? toVersion14(record) : record),
 };
 
-/**
- * Brings a record from its version up to the present one. `from` must be from 1 to the present version. A version that a
- * product's record did not change has no entry.
- */
-export function migrate(record: unknown, from: number, migrations: Migrations = MIGRATIONS): unknown {
-  let current = record;
-  for (let version = from; version < RECORD_VERSION; version++)
-    current = (migrations[version] ?? unchanged)(current);
-  return current;
-}
-
-const unchanged = (record: unknown) => record;
+/** Brings a design's record from its version up to the present one. `from` must be from 1 to the present version. */
+export const migrate = (record: unknown, from: number, migrations: Migrations = MIGRATIONS): unknown =>
+  migrateBy(migrations, record, from);
 
 /**
  * The version of a record that does not name it, as browsers kept them up to version 5: each version brought a field of

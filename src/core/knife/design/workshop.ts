@@ -26,6 +26,7 @@ export function plainFacts(): WorkshopFacts {
       wasteShare: 0.5,
       potLifeMin: 60,
       cureH: 24,
+      leastCureH: 24,
       atC: 22,
       minutesAPart: 3,
     },

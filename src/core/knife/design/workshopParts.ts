@@ -8,5 +8,8 @@ export type DrillSet = (typeof DRILL_SETS)[number];
 /** What a printer makes of 100 mm, mm: least and most. What is farther off was scaled to fit, or measured wrong. */
 export const PRINTER_LIMITS = [90, 110] as const;
 
+/** How long what is glued waits at least before it is ground, h. Common practice, no source. */
+export const LEAST_CURE_LIMITS_H = [12, 200] as const;
+
 /** So many letters may a workshop's name have. */
 export const MOST_LETTERS = 60;

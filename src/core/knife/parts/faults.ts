@@ -11,6 +11,8 @@ export const FAULT_RULES = [
   "reading-over-weight",
   "balance-beyond-blade",
   "measured-too-far-off",
+  "measured-unlike-drawn",
+  "balance-unlike-drawn",
   "hollow-wheel-too-small",
   "hollow-cuts-through",
   "edge-thicker-than-spine",

@@ -1,21 +1,21 @@
-import { roundTo } from "../../base/number";
 import { kindOf } from "../../kinds/fasteners/registry";
 import { plainFullTang, round } from "../design/create";
+import { measuredBalanceMm } from "../design/measuredBalance";
 import { newShort } from "../design/newParts";
 import type { BareBlade, Blade, Design, DrawnBlade, FinishedKnife, Measured } from "../design/schema";
 
 /**
- * A blade or a finished knife in the hand to begin from: what the drawn one weighs, to a scale and a rule of the shop. What
- * is changed of the drawing describes it until its maker says otherwise.
+ * A blade or a finished knife in the hand: of so much weight and balance, or not weighed yet. What is changed of the drawing
+ * describes it until its maker says otherwise.
  */
 export function newMeasured(
-  massG: number,
-  balanceMm: number,
+  massG: number | null,
+  balanceMm: number | null,
   kind: Measured["of"]["kind"] = "blade",
 ): Measured {
   return {
-    massG: Math.max(0.5, roundTo(massG, 1)),
-    balance: { kind: "direct", xMm: Math.round(balanceMm * 2) / 2 },
+    massG,
+    balance: { kind: "direct", xMm: balanceMm },
     onDay: null,
     massOffG: 0.5,
     balanceOffMm: 0.5,
@@ -27,14 +27,12 @@ export function newMeasured(
 export function withBalanceKind(blade: Blade, kind: "direct" | "supports"): Measured | null {
   const { measured } = blade;
   if (!measured || measured.balance.kind === kind) return measured;
-  if (measured.balance.kind === "direct") {
-    const scaleAtMm = round(blade.lengthMm * 0.6);
-    const readingG = Math.max(0, round((measured.massG * measured.balance.xMm) / scaleAtMm));
-    return { ...measured, balance: { kind: "supports", restAtMm: 0, scaleAtMm, readingG } };
-  }
-  const { restAtMm, scaleAtMm, readingG } = measured.balance;
-  const xMm = round(restAtMm + (readingG * (scaleAtMm - restAtMm)) / measured.massG);
-  return { ...measured, balance: { kind: "direct", xMm } };
+  const xMm = measuredBalanceMm(measured);
+  if (kind === "direct") return { ...measured, balance: { kind, xMm: xMm === null ? null : round(xMm) } };
+  const scaleAtMm = round(blade.lengthMm * 0.6);
+  const readingG =
+    xMm === null || measured.massG === null ? null : Math.max(0, round((measured.massG * xMm) / scaleAtMm));
+  return { ...measured, balance: { kind, restAtMm: 0, scaleAtMm, readingG } };
 }
 
 function drawn({ measured: _, ...blade }: Blade): DrawnBlade {

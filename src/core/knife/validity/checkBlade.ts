@@ -61,7 +61,7 @@ function checkMeasured(design: Design, report: Report): void {
       report("error", "supports-together", { at, measured: apart, limit: 1 });
       return;
     }
-    if (readingG > massG) {
+    if (readingG !== null && massG !== null && readingG > massG) {
       report("error", "reading-over-weight", { at, measured: readingG, limit: massG });
       return;
     }
@@ -69,7 +69,7 @@ function checkMeasured(design: Design, report: Report): void {
   const { tang } = design;
   const rear = tang.kind === "full" ? layoutOf(design).buttX : -tang.lengthMm;
   const x = measuredBalanceMm(measured);
-  if (x > lengthMm || x < rear)
+  if (x !== null && (x > lengthMm || x < rear))
     report("error", "balance-beyond-blade", {
       at: { x, y: 0 },
       measured: x,

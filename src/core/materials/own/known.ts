@@ -17,7 +17,7 @@ const SOURCES: Record<BasisKind, string> = {
 export function asMaterial(own: OwnMaterial): Material | undefined {
   const reading = densityOf(own.density);
   if (!reading.ok) return undefined;
-  const { id, name, class: cls, hazards, tint } = own;
+  const { id, name, class: cls, hazards, otherNames, tint } = own;
   return {
     id,
     name,
@@ -26,6 +26,7 @@ export function asMaterial(own: OwnMaterial): Material | undefined {
     hazards,
     tint,
     source: SOURCES[own.density.kind],
+    ...(otherNames.length === 0 ? {} : { otherNames }),
     ...(own.like === null ? {} : { like: own.like }),
   };
 }

@@ -1,4 +1,5 @@
-import type { Density, Material } from "../types";
+import { USUAL_HAZARDS } from "../define";
+import type { Density, Material, MaterialClass } from "../types";
 import { type BasisKind, DENSITY_LIMITS, type DensityBasis, OWN_PREFIX, type OwnMaterial } from "./types";
 
 /** An own material's id from a random part of at least four letters or digits. */
@@ -15,7 +16,8 @@ export function plainOwn(id: string): OwnMaterial {
     class: "wood",
     like: null,
     density: { kind: "stated", ...COMMON_WOOD },
-    hazards: ["wood-dust"],
+    hazards: USUAL_HAZARDS.wood,
+    otherNames: [],
     tint: "#a07843",
     note: "",
   };
@@ -32,9 +34,17 @@ export function ownFrom(material: Material, id: string, own?: OwnMaterial): OwnM
     like: material.id,
     density: { kind: "stated", ...densityGcc },
     hazards,
+    otherNames: [],
     tint,
     note: "",
   };
+}
+
+/** The material as one of another class: what is usual to take care of there, and what its maker has added. */
+export function ofClass(own: OwnMaterial, cls: MaterialClass): OwnMaterial {
+  if (cls === own.class) return own;
+  const added = own.hazards.filter((h) => !USUAL_HAZARDS[own.class].includes(h));
+  return { ...own, class: cls, hazards: [...new Set([...USUAL_HAZARDS[cls], ...added])] };
 }
 
 const WATER_C = 20;

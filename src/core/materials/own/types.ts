@@ -16,6 +16,11 @@ export interface TwoPartResin {
   readonly wasteShare: number;
 }
 
+/** So many letters a material's name may have. */
+export const NAME_AT_MOST = 60;
+/** So many other names a material may have. */
+export const OTHER_NAMES_AT_MOST = 8;
+
 export const SHARE_KINDS = ["volume", "mass"] as const;
 export type ShareKind = (typeof SHARE_KINDS)[number];
 
@@ -93,6 +98,8 @@ export interface OwnMaterial {
   readonly like: string | null;
   readonly density: DensityBasis;
   readonly hazards: readonly Hazard[];
+  /** What else it is called, to find it by. */
+  readonly otherNames: readonly string[];
   readonly tint: string;
   readonly note: string;
 }

@@ -33,8 +33,9 @@ export function MeasuredFields() {
   const guarded = useDesign((d) => d.guard !== null);
   const units = useUnits();
   if (!measured) return null;
-  const { of, balance } = measured;
+  const { of, balance, massG } = measured;
   const what = of.kind === "blade" ? "blade" : "knife";
+  const balanceMm = measuredBalanceMm(measured);
   return (
     <>
       <Text color="graphite" fontSize="sm">
@@ -42,7 +43,8 @@ export function MeasuredFields() {
           ? "Weight and balance of blade and tang as they are, without guard or handle."
           : "Weight and balance of the whole knife as it is. What it is drawn heavier or lighter, one part of it takes."}
       </Text>
-      <MassAt at="blade.measured.massG" label={`Weight of the ${what}`} />
+      {massG === null && <NotWeighed what={what} isFound={balanceMm !== null} />}
+      <MassAt at="blade.measured.massG" label={`Weight of the ${what}`} open />
       <MassAt at="blade.measured.massOffG" />
       <FieldRow label="Weighed on">
         <DayField
@@ -57,16 +59,23 @@ export function MeasuredFields() {
         onChange={(way) => edit({ code: "balance-found", way })}
       />
       {balance.kind === "direct" ? (
-        <LengthAt at="blade.measured.balance.xMm" help="Behind it is below zero." />
+        <LengthAt at="blade.measured.balance.xMm" help="Behind it is below zero." open />
       ) : (
         <>
           <LengthAt at="blade.measured.balance.restAtMm" />
           <LengthAt at="blade.measured.balance.scaleAtMm" />
-          <MassAt at="blade.measured.balance.readingG" />
-          <Text color="graphite" fontSize="sm">
-            It balances {printLength(measuredBalanceMm(measured), units)} ahead of the front.
-          </Text>
+          <MassAt at="blade.measured.balance.readingG" open />
+          {balanceMm !== null && (
+            <Text color="graphite" fontSize="sm">
+              It balances {printLength(balanceMm, units)} ahead of the front.
+            </Text>
+          )}
         </>
+      )}
+      {massG !== null && balanceMm === null && (
+        <Text color="graphite" fontSize="sm" role="status">
+          Where it balances is not found yet: until then the drawing says it.
+        </Text>
       )}
       <LengthAt at="blade.measured.balanceOffMm" />
       {of.kind === "knife" && (
@@ -100,6 +109,21 @@ export function MeasuredFields() {
   );
 }
 
+/** What stands until it has been weighed, and what to do. */
+function NotWeighed({ what, isFound }: { what: string; isFound: boolean }) {
+  const units = useUnits();
+  const weighing = useWeighing();
+  const parts = weighing?.ok ? weighing.report.parts : [];
+  const drawn = what === "blade" ? parts.filter(isOfBlade) : parts;
+  const drawnG = drawn.reduce((sum, p) => sum + p.massG, 0);
+  return (
+    <Text role="status" data-testid="not-weighed">
+      <b>Weigh it.</b> The {what} is not weighed yet: until then its drawing says what it weighs
+      {drawnG > 0 && `, ${printMass(drawnG, units)}`}.{isFound && " Its balance counts once it is weighed."}
+    </Text>
+  );
+}
+
 /** Which kinds of cut were in a blade when it was weighed. */
 function CutFields() {
   const { edit } = useBench();
@@ -129,7 +153,7 @@ function SinceWeighed() {
   const measured = useDesign((d) => d.blade.measured);
   const weighing = useWeighing();
   const units = useUnits();
-  if (!measured || !weighing?.ok) return null;
+  if (!measured || measured.massG === null || !weighing?.ok) return null;
   const { parts } = weighing.report;
   const on = measured.of.kind === "blade" ? parts.filter(isOfBlade) : parts;
   const massG = on.reduce((sum, p) => sum + p.massG, 0);

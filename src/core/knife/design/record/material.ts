@@ -4,6 +4,8 @@ import {
   BASIS_LIMITS,
   DENSITY_LIMITS,
   MIX_PARTS,
+  NAME_AT_MOST,
+  OTHER_NAMES_AT_MOST,
   OWN_PREFIX,
   SHARE_KINDS,
 } from "../../../materials/own/types";
@@ -101,7 +103,7 @@ export const ownMaterial = z.strictObject({
         "an own material's id is own- and 4 to 36 letters, digits, - or _",
       ),
     ),
-  name: text(1, 60),
+  name: text(1, NAME_AT_MOST),
   class: z.enum(MATERIAL_CLASSES),
   like: z.nullable(materialId),
   density: z
@@ -111,6 +113,7 @@ export const ownMaterial = z.strictObject({
       if (wrong) ctx.issues.push({ code: "custom", message: wrong, input: ctx.value });
     }),
   hazards: z.array(z.enum(HAZARDS)).check(z.maxLength(HAZARDS.length)),
+  otherNames: z.array(text(1, NAME_AT_MOST)).check(z.maxLength(OTHER_NAMES_AT_MOST)),
   tint: z.string().check(z.regex(/^#[0-9a-f]{6}$/, "a colour is # and six hex digits")),
   note: plainText(0, 500),
 });

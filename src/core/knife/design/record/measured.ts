@@ -8,13 +8,14 @@ import { tang } from "./tang";
 
 /** How the balance of what is in the hand was found. */
 const measuredBalance = z.discriminatedUnion("kind", [
-  z.strictObject({ kind: z.literal("direct"), xMm: station }),
+  /** Null: not found yet. */
+  z.strictObject({ kind: z.literal("direct"), xMm: z.nullable(station) }),
   /** Resting on two edges, the scale under one of them. */
   z.strictObject({
     kind: z.literal("supports"),
     restAtMm: station,
     scaleAtMm: station,
-    readingG: between(0, 10000),
+    readingG: z.nullable(between(0, 10000)),
   }),
 ]);
 
@@ -46,7 +47,8 @@ export const TAKES = ["blade", "guard", "handle"] as const;
 
 /** What is in the hand, weighed and balanced. */
 export const measured = z.strictObject({
-  massG: between(0.5, 10000),
+  /** Null: not weighed yet, its drawing says what it weighs. */
+  massG: z.nullable(between(0.5, 10000)),
   balance: measuredBalance,
   /** The day that it was weighed; null where that is not known. */
   onDay: day,

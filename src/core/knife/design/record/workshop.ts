@@ -1,6 +1,7 @@
 import * as z from "zod/mini";
 import {
   DRILL_SETS,
+  LEAST_CURE_LIMITS_H,
   MOST_LETTERS,
   PRINTER_LIMITS,
   WORKSHOP_PARTS,
@@ -31,6 +32,8 @@ export const workshopFacts = {
     wasteShare: between(0, 2),
     potLifeMin: between(1, 1000),
     cureH: between(0.1, 200),
+    /** Before what is glued is ground, whatever the label says. */
+    leastCureH: between(...LEAST_CURE_LIMITS_H),
     /** What potLifeMin and cureH are given for. */
     atC: between(0, 60),
     minutesAPart: between(0.1, 60),

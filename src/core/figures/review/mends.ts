@@ -1,0 +1,267 @@
+import { isRecord } from "../../base/isRecord";
+import { roundTo } from "../../base/number";
+import { valueAt, withValueAt } from "../../base/record/path";
+import { type Limits, limitsAt } from "../../knife/design/limits";
+import { keepsLocks } from "../../knife/design/marks";
+import { refusalOf } from "../../knife/design/refusal";
+import type { Design } from "../../knife/design/schema";
+import type { Fault } from "../../knife/parts/faults";
+
+import { faultsOf } from "../weigh/faults";
+import { applyFix } from "./fixes";
+import type { Change, Finding, Fix, Offer } from "./types";
+
+/** What of a design is looked through for what might mend it: a shop, an order or a use are none of it. */
+const PARTS = ["blade", "tang", "handle", "guard", "fasteners"] as const;
+
+/** What was read off a scale or a rule is never guessed at: it is taken away at most. */
+const READ = /^blade\.measured\./;
+
+/** Faults of what was read. */
+const OF_READINGS: ReadonlySet<string> = new Set([
+  "supports-together",
+  "reading-over-weight",
+  "balance-beyond-blade",
+  "measured-too-far-off",
+]);
+
+/** So many ways to mend one fault are offered at most. */
+const MOST = 3;
+
+type Sign = 1 | -1;
+
+/** A number of a design, and how far it may go. */
+interface Place {
+  readonly path: string;
+  readonly value: number;
+  readonly limits: Limits;
+}
+
+/** What may be looked for in a design: its numbers, its lists' items, and what may be there or not. */
+interface Places {
+  readonly numbers: readonly Place[];
+  readonly items: readonly { readonly list: string; readonly at: number }[];
+  readonly records: readonly string[];
+}
+
+function placesOf(design: Design): Places {
+  const numbers: Place[] = [];
+  const items: { list: string; at: number }[] = [];
+  const records: string[] = [];
+  const walk = (value: unknown, path: string): void => {
+    if (typeof value === "number") {
+      const limits = READ.test(path) ? null : limitsAt(design, path);
+      if (limits) numbers.push({ path, value, limits });
+      // What was read goes back to not being read.
+      if (READ.test(path)) records.unshift(path);
+    } else if (Array.isArray(value)) {
+      value.forEach((item, at) => {
+        if (isRecord(item)) items.push({ list: path, at });
+        walk(item, `${path}.${at}`);
+      });
+    } else if (isRecord(value)) {
+      if (path.includes(".") || path === "guard") records.push(path);
+      for (const key of Object.keys(value)) if (key !== "asWeighed") walk(value[key], `${path}.${key}`);
+    }
+  };
+  for (const part of PARTS) walk(design[part], part);
+  return { numbers, items, records };
+}
+
+const keyOf = ({ rule, subject }: Pick<Fault, "rule" | "subject">) => `${rule} ${subject}`;
+
+/** What says that a change does something to a fault: what it says of it. */
+const saysOf = ({ measured, limit, at }: Pick<Fault, "measured" | "limit" | "at">) =>
+  JSON.stringify([measured, limit, at]);
+
+/** How far a number is moved to see whether a fault has to do with it: as a share of it, and at least, mm or degrees. */
+const PROBE_SHARE = 0.03;
+const PROBE_LEAST = 0.05;
+
+/** Steps that are tried of a number, as shares of it, the smallest first; and what a number counts at least for that. */
+const STEPS = [0.02, 0.05, 0.1, 0.2, 0.4, 0.7, 1, 1.6, 2.5, 4] as const;
+const LEAST_SIZE = 1;
+const HALVINGS = 7;
+
+/** A design with faults, and what else may be done with it. */
+class Mending {
+  private readonly errors: ReadonlySet<string>;
+  private readonly places: Places;
+  private readonly probed = new Map<string, readonly Fault[]>();
+
+  constructor(
+    private readonly design: Design,
+    faults: readonly Fault[],
+  ) {
+    this.errors = new Set(faults.filter(isError).map(keyOf));
+    this.places = placesOf(design);
+  }
+
+  /** Whether a fix takes a fault away, brings no other, and can be kept. */
+  private mends(fault: Fault, fix: Fix): boolean {
+    const next = this.applied(fix);
+    if (!next) return false;
+    return faultsOf(next).every(
+      (f) => !isError(f) || (this.errors.has(keyOf(f)) && keyOf(f) !== keyOf(fault)),
+    );
+  }
+
+  private applied(fix: Fix): Design | null {
+    const { design } = this;
+    const next = applyFix(design, fix);
+    return next === design || refusalOf(next) || !keepsLocks(design, next) ? null : next;
+  }
+
+  private set(path: string, value: number): Fix {
+    return { kind: "set", changes: [{ path, value }] };
+  }
+
+  /** What is found of the design with a number moved a little; the same for all faults. */
+  private movedALittle({ path, value, limits }: Place): readonly Fault[] {
+    const before = this.probed.get(path);
+    if (before) return before;
+    const step = Math.max(PROBE_LEAST, Math.abs(value) * PROBE_SHARE);
+    const to = value + step <= limits.high ? value + step : value - step;
+    const next = withValueAt(this.design, path, to);
+    const found = next && !refusalOf(next) ? faultsOf(next) : [];
+    this.probed.set(path, found);
+    return found;
+  }
+
+  /** The numbers that a fault has to do with. */
+  private numbersOf(fault: Fault): readonly Place[] {
+    const says = saysOf(fault);
+    return this.places.numbers.filter((place) => {
+      const then = this.movedALittle(place).find((f) => keyOf(f) === keyOf(fault));
+      return !then || saysOf(then) !== says;
+    });
+  }
+
+  /** Whether a number set so mends a fault. */
+  private holds = (fault: Fault, { path }: Place, to: number): boolean =>
+    this.mends(fault, this.set(path, to));
+
+  /** The least changes of single numbers that mend a fault, the smallest first: the same step is tried of all at a time. */
+  private leastChanges(fault: Fault): readonly Move[] {
+    const ways = this.numbersOf(fault).flatMap((place) =>
+      ([1, -1] as const).map((sign) => ({ place, sign, fails: place.value, ends: false })),
+    );
+    const moves: Move[] = [];
+    for (const share of STEPS) {
+      for (const way of ways) {
+        if (way.ends) continue;
+        const { value, limits } = way.place;
+        const wanted = value + way.sign * share * sizeOf(way.place);
+        const to = Math.min(limits.high, Math.max(limits.low, wanted));
+        way.ends = to !== wanted;
+        if (to === way.fails) continue;
+        if (!this.holds(fault, way.place, to)) way.fails = to;
+        else {
+          way.ends = true;
+          const move = this.narrowed(fault, way.place, way.fails, to, way.sign);
+          if (move) moves.push(move);
+        }
+      }
+      if (moves.length >= MOST) break;
+    }
+    return moves.sort((p, q) => p.share - q.share).slice(0, MOST);
+  }
+
+  /** The least number between one that fails and one that mends, as a maker would set it. */
+  private narrowed(fault: Fault, place: Place, fails: number, mends: number, sign: Sign): Move | null {
+    for (let k = 0; k < HALVINGS; k++) {
+      const middle = (fails + mends) / 2;
+      if (this.holds(fault, place, middle)) mends = middle;
+      else fails = middle;
+    }
+    const { path, value, limits } = place;
+    const isIn = (to: number) => to >= limits.low && to <= limits.high;
+    const to = [outward(mends, 1, sign), outward(mends, 2, sign), roundTo(mends, 4)].find(
+      (rounded) => isIn(rounded) && this.holds(fault, place, rounded),
+    );
+    return to === undefined ? null : { path, to, share: Math.abs(to - value) / sizeOf(place) };
+  }
+
+  /** Ways to mend a fault: a number by the least share first, then what is taken away. */
+  offers(fault: Fault): readonly Offer[] {
+    const moves = OF_READINGS.has(fault.rule) ? [] : this.leastChanges(fault);
+    const sets = moves.map((move) => this.set(move.path, move.to));
+    const ways = [...sets, ...this.others(fault, MOST - sets.length)];
+    return ways.map((fix) => ({ fix, changes: changesOf(this.design, fix), massG: null, balanceMm: null }));
+  }
+
+  /** What may be taken away, or made otherwise as a whole, so that a fault is gone. */
+  private others(fault: Fault, most: number): readonly Fix[] {
+    if (most <= 0) return [];
+    const { items, records } = this.places;
+    const { tang } = this.design;
+    const candidates: Fix[] = [
+      ...materialFixes(this.design, fault),
+      ...(fault.rule === "duplicate-id" ? [{ kind: "own-ids" } as const] : []),
+      ...items.map(({ list, at }): Fix => ({ kind: "take-out", list, at })),
+      ...(OF_READINGS.has(fault.rule)
+        ? records.filter((path) => path.startsWith("blade.measured"))
+        : records
+      ).map((path): Fix => ({ kind: "clear", path })),
+      ...(["full", "hidden"] as const)
+        .filter((to) => to !== tang.kind)
+        .map((to): Fix => ({ kind: "tang", to })),
+    ];
+    const found: Fix[] = [];
+    for (const fix of candidates) {
+      if (found.length === most) break;
+      if (!this.mends(fault, fix)) continue;
+      found.push(fix);
+      // What was read is left open once, not all of it.
+      if (fix.kind === "clear" && OF_READINGS.has(fault.rule)) break;
+    }
+    return found;
+  }
+}
+
+interface Move {
+  readonly path: string;
+  readonly to: number;
+  /** Of the number. */
+  readonly share: number;
+}
+
+const sizeOf = ({ value }: Place) => Math.max(LEAST_SIZE, Math.abs(value));
+
+const isError = (f: Pick<Fault, "severity">) => f.severity === "error";
+
+/** Rounded to so many digits, away from where it came from. */
+function outward(value: number, digits: number, sign: Sign): number {
+  const of = 10 ** digits;
+  return (sign > 0 ? Math.ceil(value * of - 1e-6) : Math.floor(value * of + 1e-6)) / of;
+}
+
+/** Stand-ins for a material that is not known, the first that suits the place. */
+const STAND_INS = ["steel-1084", "mild-steel", "g10", "epoxy"] as const;
+
+/** Puts a known material wherever one stands that is not. */
+function materialFixes(design: Design, { rule, subject }: Fault): readonly Fix[] {
+  if (rule !== "unknown-material" || subject === null) return [];
+  const isSteel = valueAt(design, "blade.steel") === subject;
+  const [steel, ...others] = STAND_INS;
+  return (isSteel ? [steel] : others).map((to) => ({ kind: "material", from: subject, to }));
+}
+
+function changesOf(design: Design, fix: Fix): Change[] {
+  if (fix.kind !== "set") return [];
+  return fix.changes.flatMap(({ path, value }) => {
+    const from = valueAt(design, path);
+    return typeof from === "number" ? [{ path, from, to: value }] : [];
+  });
+}
+
+/**
+ * What keeps a design from being built, each with what would mend it, tried on the whole design: it takes that fault away,
+ * brings no other, and leaves alone what is locked and what was read off a scale. Empty of a design that can be built.
+ */
+export function mendsOf(design: Design): readonly Finding[] {
+  const faults = faultsOf(design);
+  if (!faults.some(isError)) return [];
+  const mending = new Mending(design, faults);
+  return faults.filter(isError).map((fault) => ({ ...fault, fixes: mending.offers(fault) }));
+}
