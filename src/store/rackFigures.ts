@@ -115,8 +115,13 @@ export function createRackFigures(weigh: Weigh, extentOf: (design: ProductDesign
       const { id, design, revision, updatedAt } = job;
       const answer = await weigh(design);
       if (answer.ok) {
-        const { massG, balanceMm } = answer.value.ok ? answer.value.report : { massG: null, balanceMm: null };
-        const record = {
+        const refused = !answer.value.ok;
+        // What it weighed when it last could be built stays, said as such.
+        const last = fresh.get(id) ?? store.getState().known.get(id);
+        const { massG, balanceMm } = answer.value.ok
+          ? answer.value.report
+          : { massG: last?.massG ?? null, balanceMm: last?.balanceMm ?? null };
+        const record: FiguresRecord = {
           id,
           revision,
           updatedAt,
@@ -124,6 +129,7 @@ export function createRackFigures(weigh: Weigh, extentOf: (design: ProductDesign
           massG,
           balanceMm,
           extent: extentOf(design),
+          ...(refused ? { refused } : {}),
         };
         checked.add(id);
         unkept.set(id, record);

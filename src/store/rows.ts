@@ -82,9 +82,11 @@ export interface FiguresRecord {
   readonly revision: number;
   readonly updatedAt: number;
   readonly engine: number;
-  /** Null where the knife could not be built. */
+  /** Of a knife that cannot be built what it weighed when it last could; null where that is not known. */
   readonly massG: number | null;
   readonly balanceMm: number | null;
+  /** Whether it cannot be built as it is. */
+  readonly refused?: boolean;
   /** The box round the knife from the side, mm. */
   readonly extent: {
     readonly xLow: number;

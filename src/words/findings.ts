@@ -139,11 +139,13 @@ const WORDS: Record<FaultRule, (f: Finding, mm: Say, grams: Say) => string> = {
   "slot-off-tang": (f, mm) =>
     `${itemOf(f, "A slot")} breaks out of the tang by ${mm(f.measured === null ? null : -f.measured)}.`,
   "fastener-sizes": (f, mm) =>
-    `In ${itemIn(f, "this fastener")} ${mm(f.measured)} must be smaller than the ${mm(f.limit)} that it goes into.`,
+    f.severity === "warning"
+      ? `In ${itemIn(f, "this fastener")} ${mm(f.measured)} goes into just as much: nothing is left round it. Make one of the two larger or smaller.`
+      : `In ${itemIn(f, "this fastener")} ${mm(f.measured)} must be smaller than the ${mm(f.limit)} that it goes into.`,
   "screw-longer-than-room": (f, mm) =>
     `The screw of ${itemIn(f, "this fastener")} (${mm(f.measured)}) has room for ${mm(f.limit)}: it would stand on the bottom before it pulls. Take a shorter one.`,
   "pin-cuts-tang": (f, mm) =>
-    `The hole of ${itemIn(f, "a pin")} (${mm(f.measured)}) cuts the tang in two: it is ${mm(f.limit)} high here. Take a thinner pin, or a higher tang.`,
+    `The hole of ${itemIn(f, "a pin")} (${mm(f.measured)}) cuts the tang in two: it is ${mm(f.limit)} high here, and nothing behind the hole holds the blade. Take a thinner pin, or a higher tang.`,
   "pin-notches-tang": (f) =>
     `The hole of ${itemIn(f, "a pin")} runs out of the tang's edge: move it to the middle of the tang, or clear of it.`,
   "seat-inside-tang": (f, mm) =>
@@ -207,10 +209,22 @@ function count(value: number | null): string {
 /** A finding in plain words, lengths in the maker's units. */
 export function findingWords(finding: Finding, system: UnitSystem, materialOf: MaterialOf): string {
   const { rule } = finding;
-  const mm = (value: number | null) => (value === null ? "–" : printLength(value, system, 1));
+  const digits = digitsFor(finding, system);
+  const mm = (value: number | null) => (value === null ? "–" : printLength(value, system, digits));
   const grams = (value: number | null) => (value === null ? "–" : printMass(value, system));
   if (isTradeRule(rule)) return RULE_WORDS[rule].says(finding, mm, grams, materialOf);
   return WORDS[rule](finding, mm, grams);
+}
+
+/** So many digits are shown at most to tell two lengths apart. */
+const MOST_DIGITS = 3;
+
+/** Digits after the point by which what was measured and its limit can be told apart; one where it does not matter. */
+function digitsFor({ measured, limit }: Finding, system: UnitSystem): number {
+  if (measured === null || limit === null || measured === limit) return 1;
+  for (let digits = 1; digits < MOST_DIGITS; digits++)
+    if (printLength(measured, system, digits) !== printLength(limit, system, digits)) return digits;
+  return MOST_DIGITS;
 }
 
 /** Whether a rule is one of the trade, with words of its own. */

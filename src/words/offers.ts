@@ -18,7 +18,7 @@ import type { MaterialOf } from "@/core/materials/types";
 import { HOLE_WORDS, TANG_WORDS } from "./constructions";
 import { itemInSentence, itemWords } from "./fasteners";
 import { anyItem, fieldName } from "./fields";
-import { capital, small, smallFirst } from "./grammar";
+import { capital, counted, small, smallFirst } from "./grammar";
 import { ITEM_WORDS } from "./items";
 import { leverWords } from "./levers";
 import { PIECE_WORDS, pieceWords } from "./parts";
@@ -100,8 +100,11 @@ export function offerWords(
     case "handle-length":
       return `Handle ${mm(fix.mm)} long, what is drilled through it moved along`;
     case "take-out":
-      return `Take out ${itemAt(design, fix.list, fix.at)}`;
+      return fix.count
+        ? `Take out ${counted(fix.count, own(ITEM_WORDS, anyItem(fix.list)) ?? "item")}`
+        : `Take out ${itemAt(design, fix.list, fix.at)}`;
     case "clear":
+      if (fix.also && fix.also.length > 0) return "Leave out all imported shapes";
       return own(CLEAR_WORDS, fix.path) ?? `Leave out: ${smallFirst(fieldName(fix.path, design))}`;
     case "own-ids":
       return "Give each a mark of its own";

@@ -6,7 +6,7 @@ import { printMass } from "@/core/base/units/print";
 import type { ProductDesign } from "@/core/knife/design/product";
 import type { Job } from "@/core/knife/design/schema";
 import { changeDesign, duplicateKnife, removeKnife, restoreKnife } from "@/store/knives";
-import type { KnifeRecord } from "@/store/rows";
+import type { FiguresRecord, KnifeRecord } from "@/store/rows";
 import { useSettings } from "@/store/settings";
 import { balanceShort } from "@/words/balance";
 import { dayWords, STATE_WORDS } from "@/words/job";
@@ -20,12 +20,8 @@ import type { Reach } from "./useReach";
 
 interface KnifeRowProps {
   readonly knife: KnifeRecord;
-  /** What it weighed, null in it where it could not be built; `old` of an older state of it. Null before it was weighed. */
-  readonly figures: {
-    readonly massG: number | null;
-    readonly balanceMm: number | null;
-    readonly old: boolean;
-  } | null;
+  /** What it weighed; `old` of an older state of it. Null before it was weighed. */
+  readonly figures: (Pick<FiguresRecord, "massG" | "balanceMm" | "refused"> & { readonly old: boolean }) | null;
   /** Why it is not weighed, when the weighing itself failed. */
   readonly failure: string | null;
   readonly onAgain: () => void;
@@ -112,23 +108,30 @@ function RowDrawing(props: { design: ProductDesign; balanceMm: number | null; re
 function RowFigures({ figures, failure }: Pick<KnifeRowProps, "figures" | "failure">) {
   const { units } = useSettings();
   const { massG, balanceMm, old } = figures ?? { massG: null, balanceMm: null, old: false };
+  const refused = figures?.refused === true && !old;
   if (massG === null || balanceMm === null) {
     if (figures && !old) return <Text color="fault">Cannot be built as drawn: open it to see why</Text>;
     return failure ? null : <Text color="graphite">weighing…</Text>;
   }
   return (
     <>
-      <Text fontSize="lg" data-testid="rack-mass" opacity={old ? 0.55 : 1}>
+      <Text fontSize="lg" data-testid="rack-mass" opacity={old || refused ? 0.55 : 1}>
         {printMass(massG, units)}
-        {old && (
+        {(old || refused) && (
           <Text as="span" fontSize="sm" color="graphite" ms="2">
-            before the last change
+            {refused ? "when it last could be built" : "before the last change"}
           </Text>
         )}
       </Text>
-      <Text color="bronze" fontSize="sm" fontWeight="500" opacity={old ? 0.55 : 1}>
-        balances {balanceShort(balanceMm, units)}
-      </Text>
+      {refused ? (
+        <Text color="fault" fontSize="sm">
+          Cannot be built as drawn: open it to see why
+        </Text>
+      ) : (
+        <Text color="bronze" fontSize="sm" fontWeight="500" opacity={old ? 0.55 : 1}>
+          balances {balanceShort(balanceMm, units)}
+        </Text>
+      )}
     </>
   );
 }

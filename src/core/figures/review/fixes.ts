@@ -37,16 +37,13 @@ export function applyFix(design: Design, fix: Fix): Design {
     case "take-out": {
       const items = valueAt(design, fix.list);
       if (!Array.isArray(items)) return design;
-      return (
-        withValueAt(
-          design,
-          fix.list,
-          items.filter((_, i) => i !== fix.at),
-        ) ?? design
-      );
+      return withValueAt(design, fix.list, items.toSpliced(fix.at, fix.count ?? 1)) ?? design;
     }
     case "clear":
-      return withValueAt(design, fix.path, null) ?? design;
+      return [fix.path, ...(fix.also ?? [])].reduce(
+        (next, path) => withValueAt(next, path, null) ?? next,
+        design,
+      );
     case "own-ids":
       return withOwnIds(design);
     case "material":

@@ -25,6 +25,32 @@ const OF_READINGS: ReadonlySet<string> = new Set([
   "measured-too-far-off",
 ]);
 
+/** Faults that no single number has to do with. */
+const OF_WHOLE: ReadonlySet<string> = new Set([
+  "unknown-material",
+  "duplicate-id",
+  "tang-and-handle-apart",
+  "bare-needs-full-tang",
+  "left-grind-unused",
+  "wrap-no-pommel",
+  "shape-missing",
+  "shape-crosses-itself",
+  "shape-too-folded",
+  "shapes-too-fine",
+  "design-too-detailed",
+]);
+
+const isOfWhole = ({ rule }: Pick<Fault, "rule">) => OF_WHOLE.has(rule);
+
+/** Faults that are mended at a time. */
+const MOST_FAULTS = 6;
+
+/** With more numbers than these none is searched: an item is taken out instead. */
+const MANY_NUMBERS = 250;
+
+/** Of a list so long half is tried to be taken out at once, where the whole is too much. */
+const LONG_LIST = 8;
+
 /** So many ways to mend one fault are offered at most. */
 const MOST = 3;
 
@@ -184,10 +210,20 @@ class Mending {
 
   /** Ways to mend a fault: a number by the least share first, then what is taken away. */
   offers(fault: Fault): readonly Offer[] {
-    const moves = OF_READINGS.has(fault.rule) ? [] : this.leastChanges(fault);
+    const isOfNumbers =
+      this.places.numbers.length <= MANY_NUMBERS && !OF_READINGS.has(fault.rule) && !isOfWhole(fault);
+    const moves = isOfNumbers ? this.leastChanges(fault) : [];
     const sets = moves.map((move) => this.set(move.path, move.to));
     const ways = [...sets, ...this.others(fault, MOST - sets.length)];
     return ways.map((fix) => ({ fix, changes: changesOf(this.design, fix), massG: null, balanceMm: null }));
+  }
+
+  /** The items that may be taken out for a fault, those that it names first. */
+  private itemsFor({ subject }: Fault): Places["items"] {
+    const isNamed = ({ list, at }: Places["items"][number]) =>
+      subject !== null && valueAt(this.design, `${list}.${at}.id`) === subject;
+    const { items } = this.places;
+    return [...items.filter(isNamed), ...items.filter((item) => !isNamed(item))];
   }
 
   /** What may be taken away, or made otherwise as a whole, so that a fault is gone. */
@@ -197,8 +233,11 @@ class Mending {
     const { tang } = this.design;
     const candidates: Fix[] = [
       ...materialFixes(this.design, fault),
+      ...(fault.rule === "shapes-too-fine" ? plainShapes(this.design, records) : []),
       ...(fault.rule === "duplicate-id" ? [{ kind: "own-ids" } as const] : []),
-      ...items.map(({ list, at }): Fix => ({ kind: "take-out", list, at })),
+      ...(fault.rule === "design-too-detailed" ? halvesOf(items) : this.itemsFor(fault)).map(
+        (item): Fix => ({ kind: "take-out", ...item }),
+      ),
       ...(OF_READINGS.has(fault.rule)
         ? records.filter((path) => path.startsWith("blade.measured"))
         : records
@@ -212,6 +251,7 @@ class Mending {
       if (found.length === most) break;
       if (!this.mends(fault, fix)) continue;
       found.push(fix);
+      if (this.places.numbers.length > MANY_NUMBERS) break;
       // What was read is left open once, not all of it.
       if (fix.kind === "clear" && OF_READINGS.has(fault.rule)) break;
     }
@@ -236,6 +276,27 @@ function outward(value: number, digits: number, sign: Sign): number {
   return (sign > 0 ? Math.ceil(value * of - 1e-6) : Math.floor(value * of + 1e-6)) / of;
 }
 
+/** Everything that has an imported shape made without, at once. */
+function plainShapes(design: Design, records: readonly string[]): readonly Fix[] {
+  const paths = records.filter(
+    (path) =>
+      valueAt(design, `${path}.meshId`) !== undefined ||
+      valueAt(design, `${path}.place.meshId`) !== undefined,
+  );
+  const shapes = paths.filter((path) => !path.endsWith(".place"));
+  const [path, ...also] = shapes;
+  return path === undefined ? [] : [{ kind: "clear", path, also }];
+}
+
+/** The rear half of each long list, which is taken out at once. */
+function halvesOf(items: Places["items"]): readonly { list: string; at: number; count: number }[] {
+  const lengths = new Map<string, number>();
+  for (const { list } of items) lengths.set(list, (lengths.get(list) ?? 0) + 1);
+  return [...lengths]
+    .filter(([, length]) => length >= LONG_LIST)
+    .map(([list, length]) => ({ list, at: Math.ceil(length / 2), count: Math.floor(length / 2) }));
+}
+
 /** Stand-ins for a material that is not known, the first that suits the place. */
 const STAND_INS = ["steel-1084", "mild-steel", "g10", "epoxy"] as const;
 
@@ -257,11 +318,14 @@ function changesOf(design: Design, fix: Fix): Change[] {
 
 /**
  * What keeps a design from being built, each with what would mend it, tried on the whole design: it takes that fault away,
- * brings no other, and leaves alone what is locked and what was read off a scale. Empty of a design that can be built.
+ * brings no other, and leaves alone what is locked and what was read off a scale. Of very many faults the first: the others
+ * have their turn when those are mended. Empty of a design that can be built.
  */
 export function mendsOf(design: Design): readonly Finding[] {
   const faults = faultsOf(design);
   if (!faults.some(isError)) return [];
   const mending = new Mending(design, faults);
-  return faults.filter(isError).map((fault) => ({ ...fault, fixes: mending.offers(fault) }));
+  const errors = faults.filter(isError);
+  const first = [...errors.filter(isOfWhole), ...errors.filter((f) => !isOfWhole(f))].slice(0, MOST_FAULTS);
+  return first.map((fault) => ({ ...fault, fixes: mending.offers(fault) }));
 }

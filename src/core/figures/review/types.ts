@@ -123,10 +123,10 @@ export type Fix =
   | { readonly kind: "handle-length"; readonly mm: number }
   /** Another hole in the block of a hidden tang. */
   | { readonly kind: "block-hole"; readonly hole: BlockHole }
-  /** An item of a list taken out of it. */
-  | { readonly kind: "take-out"; readonly list: string; readonly at: number }
+  /** An item of a list taken out of it, or so many. */
+  | { readonly kind: "take-out"; readonly list: string; readonly at: number; readonly count?: number }
   /** What may be there or not, taken away. */
-  | { readonly kind: "clear"; readonly path: string }
+  | { readonly kind: "clear"; readonly path: string; readonly also?: readonly string[] }
   /** Items and points that share a mark, each with one of its own. */
   | { readonly kind: "own-ids" }
   /** A material that is not known, everywhere in the knife. */

@@ -73,8 +73,18 @@ function checkFastener(f: Fastener, report: Report): void {
     const more = { at, subject: f.id, measured: screw.lengthMm, limit: screw.roomMm };
     report("warning", "screw-longer-than-room", more);
   }
-  const wrong = kind.sizes(f).find(([small, large]) => !(small < large));
-  if (wrong) report("error", "fastener-sizes", { at, subject: f.id, measured: wrong[0], limit: wrong[1] });
+  const sizes = kind.sizes(f);
+  const wrong = sizes.find(([small, large]) => !(small <= large + ROUNDING));
+  // What is just as large can be weighed: nothing is left between the two.
+  const tight = sizes.find(([small, large]) => !(small < large - ROUNDING));
+  const [small, large] = wrong ?? tight ?? [];
+  if (small !== undefined)
+    report(wrong ? "error" : "warning", "fastener-sizes", {
+      at,
+      subject: f.id,
+      measured: small,
+      limit: large,
+    });
 }
 
 /** A fastener's hole in a bar: within it, or beside it, but not through an edge of it, and never across all of it. */
@@ -88,7 +98,7 @@ function checkInTang(design: Design, f: Fastener, report: Report): void {
   const [above, below] = [highY - f.yMm - r, f.yMm - r - lowY];
   const more = { at: { x: f.xMm, y: f.yMm }, subject: f.id };
   if (above <= 0 && below <= 0)
-    report("error", "pin-cuts-tang", { ...more, measured: 2 * r, limit: highY - lowY });
+    report("warning", "pin-cuts-tang", { ...more, measured: 2 * r, limit: highY - lowY });
   else if (above < 0 || below < 0 || f.xMm - r < -tang.lengthMm)
     report("warning", "pin-notches-tang", { ...more, measured: Math.min(above, below), limit: 0 });
 }

@@ -202,6 +202,8 @@ export const TRIPS: [FaultRule, Design][] = [
       },
     }),
   ],
+  ["measured-unlike-drawn", blade({ measured: newMeasured(60, null) })],
+  ["balance-unlike-drawn", blade({ measured: newMeasured(140, 30) })],
   ["slot-off-tang", { ...sound, tang: { ...slab, slots: [{ ...slot, lengthMm: 60, angleDeg: 90 }] } }],
   ["fastener-sizes", fasteners({ ...made("sleeve-bolt"), headMm: 3 })],
   ["fastener-sizes", fasteners({ ...made("cap-screw"), counterboreMm: 4 })],
