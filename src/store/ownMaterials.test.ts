@@ -4,6 +4,7 @@ import { newDesign } from "@/core/knife/design/create";
 import { ownId, plainOwn } from "@/core/materials/own/make";
 import type { OwnMaterial } from "@/core/materials/own/types";
 import { backupFile, takeIn } from "./backup.fixtures";
+import { checksumOf } from "./checksum";
 import { db } from "./db";
 import { addKnife, getKnife, removeKnife } from "./knives";
 import { deleteMaterial, redefineMaterial, usesOfMaterial } from "./materialUses";
@@ -144,4 +145,14 @@ describe("own materials", () => {
     expect(await writeWaiting()).toBe(true);
     expect(await ids()).toEqual([NORTH.id]);
   });
+});
+
+it("a row that version 13 wrote is read with what has come since", async () => {
+  await keepMaterial(NORTH);
+  const row = (await db.materials.get(NORTH.id))!;
+  const { otherNames: _, ...old } = NORTH;
+  await db.materials.put({ ...row, material: old, version: 13, checksum: checksumOf(old) });
+  await keepMaterial(LAYERED);
+  const read = ownMaterials().find((m) => m.id === NORTH.id);
+  expect(read).toEqual(NORTH);
 });

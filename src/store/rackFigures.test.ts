@@ -74,6 +74,18 @@ describe("figures on the rack", () => {
     await vi.waitFor(() => expect(figures.getState().known.get(ids[1])?.revision).toBe(2));
   });
 
+  it("of a knife that can be built no more are those of when it last could, said as such", async () => {
+    const ids = await rack("Sedge");
+    await createRackFigures(plain, () => extent).begin(ids);
+    await done(1);
+    const before = await db.figures.get(ids[0]);
+    await changeDesign(ids[0], (d) => ({ ...d, blade: { ...asFixed(d).blade, edgeMm: 9 } }));
+    const figures = createRackFigures(plain, () => extent);
+    await figures.begin(ids);
+    await vi.waitFor(() => expect(figures.getState().known.get(ids[0])?.revision).toBe(2));
+    expect(figures.getState().known.get(ids[0])).toMatchObject({ massG: before?.massG, refused: true });
+  });
+
   it("of knives in sight come first", async () => {
     const ids = await rack("A", "B", "C", "D", "E");
     const figures = createRackFigures(plain, () => extent);

@@ -9,7 +9,7 @@ export interface Merged {
   readonly clash: boolean;
 }
 
-/** Fields that are counted by the writer, and those that follow from a row's first atom. */
+/** Fields that are counted by the writer, and those that follow from the record of a row's first atom. */
 const COUNTED = ["revision", "updatedAt", "createdAt"];
 const SEALS = ["version", "checksum"];
 
@@ -24,7 +24,8 @@ export function threeWay(base: Row, mine: Row, theirs: Row, atoms: readonly stri
     without(theirs),
     atoms.map((a) => a.split(".")),
   );
-  const sealedBy = atoms[0];
+  // A seal is of the whole record that the first atom is, or lies in.
+  const sealedBy = atoms[0]?.split(".")[0];
   const fromMine = sealedBy !== undefined && !sameData(own(mine, sealedBy), own(base, sealedBy));
   const seals = Object.fromEntries(
     SEALS.flatMap((key) => {

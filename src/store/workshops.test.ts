@@ -5,10 +5,12 @@ import { beforeEach, describe, expect, it } from "vitest";
 import { newDesign } from "@/core/knife/design/create";
 import { asFixed } from "@/core/knife/design/fixed.fixtures";
 import type { Design } from "@/core/knife/design/schema";
+import { RECORD_VERSION } from "@/core/knife/design/version";
 import { agreedFacts, plainFacts } from "@/core/knife/design/workshop";
 import { backupFile, takeIn } from "./backup.fixtures";
 import { binItems, putBack } from "./bin";
 import { bringIn } from "./bringIn";
+import { checksumOf } from "./checksum";
 import { db } from "./db";
 import { firstVisit } from "./firstVisit";
 import { follow, workshops } from "./followed";
@@ -217,5 +219,32 @@ describe("the rate", () => {
     expect(await keptShop()).toMatchObject({ ratePerHour: 0, currency: "€" });
     await changeWorkshop(barn.id, (w) => ({ ...w, ratePerHour: 20 }));
     expect((await keptShop()).ratePerHour).toBe(20);
+  });
+});
+
+describe("rows that version 13 wrote", () => {
+  it("of workshops are read with what has come since, and changed further as such", async () => {
+    const made = await addWorkshop("Old shop");
+    const row = (await db.workshops.get(made.id))!;
+    const { leastCureH: _, ...glue } = made.facts.glue;
+    const old = { ...made, facts: { ...made.facts, glue: { ...glue, cureH: 36 } } };
+    await db.workshops.put({ ...row, workshop: old, version: 13, checksum: checksumOf(old) });
+    expect((await presentWorkshop())?.facts.glue).toEqual({ ...glue, cureH: 36, leastCureH: 24 });
+    await changeWorkshop(made.id, (w) => ({ ...w, name: "Old shop, painted" }));
+    const next = (await db.workshops.get(made.id))!;
+    expect(next.version).toBe(RECORD_VERSION);
+    expect(next.workshop).toMatchObject({ name: "Old shop, painted", facts: { glue: { leastCureH: 24 } } });
+  });
+
+  it("come back out of a backup of that time", async () => {
+    const made = await addWorkshop("Old shop");
+    const row = (await db.workshops.get(made.id))!;
+    const { leastCureH: _, ...glue } = made.facts.glue;
+    const old = { ...made, facts: { ...made.facts, glue } };
+    await db.workshops.put({ ...row, workshop: old, version: 13, checksum: checksumOf(old) });
+    const backup = await backupFile();
+    await db.workshops.clear();
+    await takeIn(backup, "merge-newer");
+    expect((await presentWorkshop())?.facts.glue.leastCureH).toBe(24);
   });
 });

@@ -1,5 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { MATERIALS } from "./materials";
+import { asMaterial } from "./own/known";
+import { ofClass, ownId, plainOwn } from "./own/make";
 import { searchMaterials } from "./search";
 import { SYNONYMS } from "./synonyms";
 
@@ -57,5 +59,25 @@ describe("materials by everyday words", () => {
 
   it("words are said of materials that there are", () => {
     for (const id of Object.keys(SYNONYMS)) expect(MATERIALS.map((m) => m.id)).toContain(id);
+  });
+
+  it("an own material is found by what else it is called, and by its class's words", () => {
+    const own = asMaterial({
+      ...plainOwn(ownId("lot-12")),
+      name: "Bog oak, north",
+      otherNames: ["the brown one", "lot 12"],
+    })!;
+    const among = [...MATERIALS, own];
+    expect(searchMaterials("brown one", among)[0]).toBe(own);
+    expect(searchMaterials("lot 12", among)).toEqual([own]);
+  });
+
+  it("the class decides what to take care of; what its maker has added stays", () => {
+    const wood = { ...plainOwn(ownId("care")), hazards: ["wood-dust", "regulated-trade"] as const };
+    expect(ofClass(wood, "horn-bone").hazards).toEqual(["bone-dust", "regulated-trade"]);
+    expect(ofClass(ofClass(wood, "horn-bone"), "wood").hazards).toEqual(["wood-dust", "regulated-trade"]);
+    for (const m of MATERIALS)
+      for (const hazard of ofClass(plainOwn(ownId("care")), m.class).hazards)
+        expect(m.hazards).toContain(hazard);
   });
 });

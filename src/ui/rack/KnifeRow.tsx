@@ -21,7 +21,9 @@ import type { Reach } from "./useReach";
 interface KnifeRowProps {
   readonly knife: KnifeRecord;
   /** What it weighed; `old` of an older state of it. Null before it was weighed. */
-  readonly figures: (Pick<FiguresRecord, "massG" | "balanceMm" | "refused"> & { readonly old: boolean }) | null;
+  readonly figures:
+    | (Pick<FiguresRecord, "massG" | "balanceMm" | "refused"> & { readonly old: boolean })
+    | null;
   /** Why it is not weighed, when the weighing itself failed. */
   readonly failure: string | null;
   readonly onAgain: () => void;

@@ -116,6 +116,12 @@ describe("glue", () => {
     expect(plan.potLifeMin).toBeCloseTo(120, 9);
     expect(plan.cureH).toBe(24);
     expect(plan.curesIndoors).toBe(false);
+    // How long a shop waits at least is its maker's choice: half a day, or three.
+    for (const leastCureH of [12, 72]) {
+      const glue = { ...cold.workshop.glue, leastCureH };
+      const own = { ...cold, workshop: { ...cold.workshop, glue } };
+      expect(gluePlan(own, new Map()).cureH).toBe(leastCureH);
+    }
     const colder = { ...cold, workshop: { ...cold.workshop, shopC: 4 } };
     expect(gluePlan(colder, new Map())).toMatchObject({ cureH: 24, curesIndoors: true });
   });

@@ -14,6 +14,7 @@ import type { Design } from "../design/schema";
 import { withUse } from "../design/uses";
 import { withBareTang } from "./constructions";
 import { LONGER_FORMS } from "./longerForms";
+import { newMeasured } from "./starts";
 
 /** The knives that a new one can begin from, in the order that they are offered. */
 export const STARTING_FORMS = [
@@ -197,20 +198,11 @@ const FORMS: Record<StartingForm, (base: Design) => Design> = {
 
   ...LONGER_FORMS,
 
-  "kit-blade": (base) => ({
-    ...base,
-    blade: {
-      ...base.blade,
-      measured: {
-        massG: 118,
-        balance: { kind: "direct", xMm: 4 },
-        onDay: null,
-        massOffG: 0.5,
-        balanceOffMm: 0.5,
-        of: { kind: "blade", asWeighed: null },
-      },
-    },
-  }),
+  // Drawn as the field knife until it is weighed and measured.
+  "kit-blade": (base) => {
+    const drawn = FORMS.field(base);
+    return { ...drawn, blade: { ...drawn.blade, measured: newMeasured(null, null) } };
+  },
 };
 
 /** A new knife of a starting form. */

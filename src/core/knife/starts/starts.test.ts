@@ -54,6 +54,42 @@ describe("a blade in the hand", () => {
     },
   );
 
+  it("that is not weighed yet weighs what it is drawn, and no figure of it is made up", () => {
+    const drawn = report(sound);
+    const begun = newMeasured(null, null);
+    const held = { ...sound, blade: { ...sound.blade, measured: begun } };
+    expect(report(held).massG).toBe(drawn.massG);
+    expect(report(held).balanceMm).toBe(drawn.balanceMm);
+    // A balance by itself corrects nothing; a weight by itself leaves the balance of blade and tang where it is drawn.
+    const found = { ...held, blade: { ...held.blade, measured: newMeasured(null, 30) } };
+    expect(report(found).balanceMm).toBe(drawn.balanceMm);
+    const weighedG = 1.05 * steelG(sound);
+    const heavier = { ...held, blade: { ...held.blade, measured: newMeasured(weighedG, null) } };
+    expect(steelG(heavier)).toBeCloseTo(weighedG, 5);
+    const centre = (d: Design) => {
+      const steel = report(d).parts.filter((p) => p.id === "blade" || p.id === "tang");
+      return steel.reduce((s, p) => s + p.massG * p.centreMm[0], 0) / steel.reduce((s, p) => s + p.massG, 0);
+    };
+    expect(centre(heavier)).toBeCloseTo(centre(sound), 6);
+    expect(withBalanceKind(held.blade, "supports")?.balance).toMatchObject({ readingG: null });
+  });
+
+  it("is told of where reading and drawing cannot both be true, and only there", () => {
+    const rules = (massG: number | null, xMm: number | null) => {
+      const weighing = weigh({ ...sound, blade: { ...sound.blade, measured: newMeasured(massG, xMm) } });
+      return weighing.findings.map((f) => f.rule).filter((r) => r.endsWith("unlike-drawn"));
+    };
+    const bare = { ...sound, fasteners: [] };
+    const drawnG = steelG(bare);
+    expect(rules(drawnG, null)).toEqual([]);
+    expect(rules(1.1 * drawnG, null)).toEqual([]);
+    expect(rules(1.2 * drawnG, null)).toEqual(["measured-unlike-drawn"]);
+    // Ounces read as grams.
+    expect(rules(drawnG / 28.35, null)).toEqual(["measured-unlike-drawn"]);
+    expect(rules(drawnG, 40)).toEqual(["balance-unlike-drawn"]);
+    expect(rules(null, 40)).toEqual([]);
+  });
+
   it("balances on two supports at R·L/m from the plain one", () => {
     const blade = { ...sound.blade, measured: newMeasured(120, 14) };
     const supports = withBalanceKind(blade, "supports");
