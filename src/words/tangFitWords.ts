@@ -1,6 +1,6 @@
 import type { TangFitRule } from "@/core/figures/review/types";
 import { partInSentence } from "./parts";
-import { named, type RuleWords, ratio } from "./ruleWords";
+import { named, percent, type RuleWords, ratio } from "./ruleWords";
 
 /** What the rules say of how a tang, its hole and what is on it go together. */
 export const TANG_FIT_WORDS: Record<TangFitRule, RuleWords> = {
@@ -19,6 +19,13 @@ export const TANG_FIT_WORDS: Record<TangFitRule, RuleWords> = {
         : `The tang is to be burned into ${named(subject, materialOf)}, of ${ratio(measured)} g/cm³; from ${ratio(limit)} wood seldom splits.`,
     why: "Soft or damp wood splits along its grain when a hot tang is driven in, and chars loose round it.",
     fix: "Drill the hole and broach it, or take a sound, dry hardwood.",
+  },
+  "burned-in-damp": {
+    name: "Tang burned into damp wood",
+    says: ({ subject, measured, limit }, _mm, _grams, materialOf) =>
+      `The tang is to be burned into ${named(subject, materialOf)}, which holds ${percent(measured)} of water; up to ${percent(limit)} is dry.`,
+    why: "Steam splits damp wood from within, and what was a tight hole shrinks open as it dries.",
+    fix: "Let it dry, or drill the hole and broach it.",
   },
   "mouth-uncovered": {
     name: "Tang hole wider than the shoulder",

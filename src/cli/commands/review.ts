@@ -17,7 +17,8 @@ export const review = command({
     const making = await model.making();
     const all = withinTime((): Finding[] => {
       const { ok, findings } = model.weigh(design);
-      return ok ? [...findings, ...making.review(design, false).findings] : [...findings];
+      if (ok) return [...findings, ...making.review(design, false).findings];
+      return [...making.mend(design), ...findings.filter((f) => f.severity !== "error")];
     });
     return all.map((f) => ({
       ...f,

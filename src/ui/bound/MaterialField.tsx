@@ -2,7 +2,7 @@
 import { Field, Flex, IconButton, NativeSelect, Spacer } from "@chakra-ui/react";
 import { Search } from "lucide-react";
 import dynamic from "next/dynamic";
-import { memo, useState } from "react";
+import { memo, useRef, useState } from "react";
 import type { MaterialClass } from "@/core/materials/types";
 import { noteChosen, useSettings } from "@/store/settings";
 import { HAZARD_WORDS } from "@/words/materials";
@@ -35,6 +35,12 @@ const MaterialFinder = dynamic(() => import("../fields/MaterialFinder"), { ssr: 
 const Chooser = memo(function Chooser(props: MaterialFieldProps) {
   const { label, value, classes, onChange, none, quiet } = props;
   const [finding, setFinding] = useState(false);
+  const opener = useRef<HTMLButtonElement>(null);
+  /** Puts the finder away; work goes on where it was opened, unless it was left for something else. */
+  const putAway = (goesOnHere: boolean) => {
+    if (goesOnHere) opener.current?.focus();
+    setFinding(false);
+  };
   const choose = (id: string) => {
     noteChosen(id);
     onChange(id);
@@ -51,6 +57,7 @@ const Chooser = memo(function Chooser(props: MaterialFieldProps) {
         <Spacer />
         {chosen && <FavouriteStar id={chosen.id} name={chosen.name} />}
         <IconButton
+          ref={opener}
           size="2xs"
           variant="ghost"
           color="graphite"
@@ -66,12 +73,12 @@ const Chooser = memo(function Chooser(props: MaterialFieldProps) {
         <MaterialFinder
           classes={classes}
           onChoose={(id) => {
-            setFinding(false);
+            putAway(true);
             choose(id);
           }}
-          onClose={() => setFinding(false)}
+          onClose={putAway}
           onMake={(name) => {
-            setFinding(false);
+            putAway(true);
             own.begin(name);
           }}
         />

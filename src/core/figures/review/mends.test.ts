@@ -20,9 +20,11 @@ describe("what cannot be built", () => {
     (_, design) => {
       const mends = mendsOf(design);
       const errors = errorsOf(design);
-      expect(mends).toHaveLength(Math.min(errors.length, 6));
-      expect(errors.map((f) => f.rule)).toEqual(expect.arrayContaining(mends.map((f) => f.rule)));
-      for (const { rule, subject, fixes } of mends) {
+      expect(mends.map((f) => f.rule)).toEqual(errors.map((f) => f.rule));
+      // Of very many the first are mended first.
+      const mended = mends.filter((f) => f.fixes);
+      expect(mended).toHaveLength(Math.min(errors.length, 6));
+      for (const { rule, subject, fixes } of mended) {
         expect(fixes?.length, `${rule} ${subject}`).toBeGreaterThan(0);
         for (const { fix } of fixes ?? []) {
           const left = errorsOf(applyFix(design, fix)).map((f) => `${f.rule} ${f.subject}`);

@@ -87,7 +87,8 @@ function placesOf(design: Design): Places {
       });
     } else if (isRecord(value)) {
       if (path.includes(".") || path === "guard") records.push(path);
-      for (const key of Object.keys(value)) if (key !== "asWeighed") walk(value[key], `${path}.${key}`);
+      for (const [key, inner] of Object.entries(value))
+        if (key !== "asWeighed") walk(inner, `${path}.${key}`);
     }
   };
   for (const part of PARTS) walk(design[part], part);
@@ -327,5 +328,5 @@ export function mendsOf(design: Design): readonly Finding[] {
   const mending = new Mending(design, faults);
   const errors = faults.filter(isError);
   const first = [...errors.filter(isOfWhole), ...errors.filter((f) => !isOfWhole(f))].slice(0, MOST_FAULTS);
-  return first.map((fault) => ({ ...fault, fixes: mending.offers(fault) }));
+  return errors.map((fault) => (first.includes(fault) ? { ...fault, fixes: mending.offers(fault) } : fault));
 }

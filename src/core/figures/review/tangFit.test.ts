@@ -8,7 +8,7 @@ import { checkDesign } from "../../knife/validity/checkDesign";
 import { fixedRecord } from "../../products/fixedRecord";
 import { applyFix } from "./fixes";
 import { reviewDesign } from "./reviewDesign";
-import { burned, inWood, pinAt, pins, sound, stickOf, withStick } from "./trips.fixtures";
+import { burned, burnedDamp, inWood, pinAt, pins, sound, stickOf, withStick } from "./trips.fixtures";
 
 const findingOf = (design: Design, rule: string) =>
   reviewDesign(design).findings.find((f) => f.rule === rule);
@@ -38,6 +38,11 @@ describe("a tang that is burned in", () => {
     expect(findingOf(burned("beech"), "burned-in-fumes")).toBeUndefined();
     expect(findingOf(burned("brass-360"), "burned-in-fumes")).toBeUndefined();
   });
+});
+
+it("is warned of in wood that is known to be damp, by its moisture, and not in what is dry", () => {
+  expect(findingOf(burnedDamp(28), "burned-in-damp")).toMatchObject({ measured: 0.28, limit: 0.15 });
+  expect(findingOf(burnedDamp(12), "burned-in-damp")).toBeUndefined();
 });
 
 describe("the mouth of a tang hole", () => {

@@ -6,6 +6,8 @@ import { newPiece } from "../../knife/design/newParts";
 import type { Design, Fastener, FitUp, HiddenTang, ScalesHandle } from "../../knife/design/schema";
 import { withEnd, withMetalGrip, withTang } from "../../knife/starts/constructions";
 import { newRing } from "../../knife/starts/newRing";
+import { ownId, plainOwn } from "../../materials/own/make";
+import type { OwnMaterial } from "../../materials/own/types";
 import { figuresOf } from "../tune/effects";
 import type { TradeRule } from "./types";
 
@@ -118,8 +120,23 @@ export const ringed = (boreMm: number, ...apartMm: readonly number[]): Design =>
   const more = apartMm.map((mm, i) => ({ ...first, id: `r-${i + 2}`, xMm: first.xMm - mm }));
   return { ...grip, handle: { ...grip.handle, rings: [first, ...more] } };
 };
-export const burned = (material: string): Design =>
-  inWood(withStick({ hole: { kind: "burned", clearanceMm: 0.2, deeperMm: 3, fill: "epoxy" } }), material);
+const burnedInto = (design: Design, material: string): Design =>
+  inWood(
+    withStick({ hole: { kind: "burned", clearanceMm: 0.2, deeperMm: 3, fill: "epoxy" } }, design),
+    material,
+  );
+export const burned = (material: string): Design => burnedInto(hidden, material);
+
+/** The same into a dense wood of the maker's own, which holds so much water, in percent. */
+export const burnedDamp = (moisturePercent: number): Design => {
+  const at12 = { typical: 0.8, low: 0.75, high: 0.85 };
+  const wood: OwnMaterial = {
+    ...plainOwn(ownId("damp")),
+    name: "Fresh beech",
+    density: { kind: "moisture", at12, moisturePercent, moistureOffPercent: 1 },
+  };
+  return burnedInto({ ...hidden, materials: [wood as Design["materials"][number]] }, wood.id);
+};
 
 /** A window that begins a millimetre and a half ahead of where the drawn knife balances. */
 export const balance = figuresOf(drawn)!.balanceMm;
@@ -160,6 +177,7 @@ export const TRIPS: Record<TradeRule, Design> = {
   })(),
   "burned-in-fumes": burned("maple-burl-stabilised"),
   "burned-in-soft": burned("pine-white"),
+  "burned-in-damp": burnedDamp(28),
   "mouth-uncovered": withStick({ hole: { kind: "broached", clearanceMm: 0.6, deeperMm: 3, fill: null } }),
   "blade-thinner-than-tang": withStick({ frontThicknessMm: drawn.blade.spineMm + 0.5 }),
   "thread-wider-than-bar": withStick({ endThicknessMm: 3 }, withEnd(hidden, "threaded")),

@@ -8,6 +8,7 @@ import type { MarkNeighbour } from "../views/markRoom";
 const TANG_FIT_RULES = [
   "burned-in-fumes",
   "burned-in-soft",
+  "burned-in-damp",
   "mouth-uncovered",
   "blade-thinner-than-tang",
   "thread-wider-than-bar",

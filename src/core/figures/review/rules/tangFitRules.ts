@@ -56,6 +56,30 @@ function burnedRule(code: "burned-in-fumes" | "burned-in-soft", limit: number, s
   };
 }
 
+/** Wood is dry enough to be burned into up to so much water, as a share of its dry mass. */
+const DRY_SHARE = 0.15;
+
+/** What of one's own is known to be damp by its moisture, where a tang is burned into it. */
+const damp: Rule = {
+  code: "burned-in-damp",
+  limit: DRY_SHARE,
+  unit: "share",
+  source: `${PRACTICE}: seasoned wood holds 8 to 15 %`,
+  check: (c) => {
+    const tang = burnedTang(c);
+    if (!tang) return [];
+    const limit = c.limit("burned-in-damp");
+    const into = burnedInto(c);
+    return c.design.materials.flatMap(({ id, density }): Found[] => {
+      if (density.kind !== "moisture" || !into.includes(id)) return [];
+      const measured = density.moisturePercent / 100;
+      if (measured <= limit + ROUNDING) return [];
+      const at = { x: -tang.lengthMm / 2, y: tang.yMm };
+      return [found("burned-in-damp", "warning", { at, subject: id, measured, limit, fix: broached(tang) })];
+    });
+  },
+};
+
 /** A mouth that is seen round the blade: of a hidden tang with neither guard nor ferrule, where nothing fills it. */
 const mouth: Rule = {
   code: "mouth-uncovered",
@@ -270,6 +294,7 @@ export const TANG_FIT_RULES: readonly Rule[] = [
     "common practice, no source: resins, laminates and horn decompose under a hot tang, with harmful fumes",
   ),
   burnedRule("burned-in-soft", 0.65, "g/cm³, from memory; common practice: sound, dry hardwood only"),
+  damp,
   mouth,
   thinner,
   wideThread,
