@@ -31,9 +31,9 @@ test("a blade in the hand begins without a figure, and asks to be weighed", asyn
   await expect(note).toContainText(
     "Weigh it. The blade is not weighed yet: until then its drawing says what it weighs",
   );
-  const mass = page.getByLabel("Weight of the blade");
+  const mass = page.getByRole("textbox", { name: "Weight of the blade" });
   await expect(mass).toHaveValue("");
-  await expect(page.getByLabel("Balances ahead of the front")).toHaveValue("");
+  await expect(page.getByRole("textbox", { name: "Balances ahead of the front" })).toHaveValue("");
   expect(await weightOf(page)).toBe(before);
   await mass.fill("91.4");
   await mass.press("Enter");

@@ -2,7 +2,7 @@
 import { Field, Flex, IconButton, NativeSelect, Spacer } from "@chakra-ui/react";
 import { Search } from "lucide-react";
 import dynamic from "next/dynamic";
-import { memo, useRef, useState } from "react";
+import { memo, useEffect, useRef, useState } from "react";
 import type { MaterialClass } from "@/core/materials/types";
 import { noteChosen, useSettings } from "@/store/settings";
 import { HAZARD_WORDS } from "@/words/materials";
@@ -36,11 +36,12 @@ const Chooser = memo(function Chooser(props: MaterialFieldProps) {
   const { label, value, classes, onChange, none, quiet } = props;
   const [finding, setFinding] = useState(false);
   const opener = useRef<HTMLButtonElement>(null);
-  /** Puts the finder away; work goes on where it was opened, unless it was left for something else. */
-  const putAway = (goesOnHere: boolean) => {
-    if (goesOnHere) opener.current?.focus();
-    setFinding(false);
-  };
+  const wasFinding = useRef(false);
+  // When the finder has gone, and took the focus with it, work goes on where it was opened.
+  useEffect(() => {
+    if (wasFinding.current && !finding && document.activeElement === document.body) opener.current?.focus();
+    wasFinding.current = finding;
+  }, [finding]);
   const choose = (id: string) => {
     noteChosen(id);
     onChange(id);
@@ -73,12 +74,12 @@ const Chooser = memo(function Chooser(props: MaterialFieldProps) {
         <MaterialFinder
           classes={classes}
           onChoose={(id) => {
-            putAway(true);
+            setFinding(false);
             choose(id);
           }}
-          onClose={putAway}
+          onClose={() => setFinding(false)}
           onMake={(name) => {
-            putAway(true);
+            setFinding(false);
             own.begin(name);
           }}
         />

@@ -16,8 +16,7 @@ interface FinderProps {
   /** Classes that are usual at the place: their materials come before others. */
   readonly classes: readonly MaterialClass[];
   readonly onChoose: (id: string) => void;
-  /** `goesOnHere`: it was put away, and not left for something else. */
-  readonly onClose: (goesOnHere: boolean) => void;
+  readonly onClose: () => void;
   /** Asks for a material of one's own, called what was looked for. */
   readonly onMake: (name: string) => void;
 }
@@ -70,16 +69,16 @@ export default function MaterialFinder({ classes, onChoose, onClose, onMake }: F
       placeholder="brass, ebony, phenolic …"
       onInputValueChange={(e) => setWords(e.inputValue)}
       onValueChange={(e) => e.value[0] && onChoose(e.value[0])}
-      onOpenChange={(e) => !e.open && onClose(false)}
+      onOpenChange={(e) => !e.open && onClose()}
     >
       <Combobox.Control>
         <Combobox.Input
           ref={input}
           bg="ground"
           aria-label="Find a material"
-          onBlur={() => onClose(false)}
+          onBlur={onClose}
           onKeyDown={(e) => {
-            if (e.key === "Escape") onClose(true);
+            if (e.key === "Escape") onClose();
           }}
         />
       </Combobox.Control>

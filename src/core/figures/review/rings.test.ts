@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { fingerMm } from "../../knife/design/fingerRings";
 import { ringsOf } from "../../knife/design/handleParts";
 import type { Design } from "../../knife/design/schema";
-import { newRing } from "../../knife/starts/newRing";
+import { newRing } from "../../knife/layout/newRing";
 import { applyFix } from "./fixes";
 import { reviewDesign } from "./reviewDesign";
 import { ringed } from "./trips.fixtures";

@@ -5,7 +5,7 @@ import { printLengthPlain } from "@/core/base/units/print";
 import { freeId } from "@/core/figures/fit/openSpot";
 import { fingerMm, LEAST_ROOM_MM } from "@/core/knife/design/fingerRings";
 import { ringsOf } from "@/core/knife/design/handleParts";
-import { newRing } from "@/core/knife/starts/newRing";
+import { newRing } from "@/core/knife/layout/newRing";
 import { useUnits } from "@/store/settings";
 import { LengthAt, MaterialAt, PlaceAt } from "../../bound/bound";
 import { ItemCard } from "../../bound/ItemCard";

@@ -2,7 +2,7 @@ import { roundTo } from "../../base/number";
 import { fingerSpacingMm, usualBoreMm } from "../design/fingerRings";
 import { ringsOf } from "../design/handleParts";
 import type { Design, FingerRing } from "../design/schema";
-import { layoutOf } from "../layout/layout";
+import { layoutOf } from "./layout";
 
 /** A finger ring to begin from: under the handle's front, or behind the last one as the hand's fingers stand. */
 export function newRing(id: string, design: Design): FingerRing | null {
