@@ -192,13 +192,18 @@ export function createBench<D extends ProductDesign>(
           }));
         }
       };
+      // It may take seconds: it is given up as soon as the knife is another, and keeps nothing waiting.
+      let mender: ReturnType<typeof workers.asker> | null = null;
       const mend = async () => {
         const asked = design();
-        const answer = await asker.ask((s) => s.mend(asked));
+        mender = workers.asker();
+        const answer = await mender.ask((s) => s.mend(asked));
         if (answer.ok && asked === design()) state.setState({ mends: { of: asked, findings: answer.value } });
       };
       reviewLater = () => {
         clearTimeout(timer);
+        mender?.dispose();
+        mender = null;
         const { weighed, dragging, mends } = state.getState();
         const ask = weighed.weighing?.ok ? review : mend;
         if (!weighed.weighing?.ok) state.setState({ review: null });
@@ -267,6 +272,7 @@ export function createBench<D extends ProductDesign>(
         weighNow = null;
         reviewLater = null;
         weigher.dispose();
+        mender?.dispose();
         asker.dispose();
       };
     },

@@ -3,6 +3,7 @@ import { findingWords } from "../../../words/findings";
 import { FASTENER_KINDS, newFastener } from "../../kinds/fasteners/registry";
 import { refusalOf } from "../../knife/design/refusal";
 import type { Design, Fastener } from "../../knife/design/schema";
+import { newMeasured } from "../../knife/starts/starts";
 import { sound, TRIPS } from "../../knife/validity/faultTrips.fixtures";
 import { faultsOf } from "../weigh/faults";
 import { weigh } from "../weigh/weigh";
@@ -88,6 +89,29 @@ describe("a refusal", () => {
     expect(of(12.04, 12.01)).toContain("12.04 mm must be smaller than the 12.01 mm");
     expect(of(12.004, 12.001)).toContain("12.004 mm must be smaller than the 12.001 mm");
     expect(of(13, 12)).toContain("13.0 mm must be smaller than the 12.0 mm");
+  });
+
+  it("of a material that is not known takes one that suits the place", () => {
+    const [, steel] = TRIPS[0];
+    const to = (d: Design) => mendsOf(d)[0].fixes!.map((o) => ("to" in o.fix ? o.fix.to : null))[0];
+    expect(to(steel)).toBe("steel-1084");
+    const unknown = "wood-of-the-moon";
+    const { handle, fasteners } = sound;
+    if (handle.kind !== "scales") throw new Error("no scales");
+    const right = { ...handle.right, material: unknown };
+    expect(to({ ...sound, handle: { ...handle, right } })).toBe("g10");
+    const pinned = fasteners.map((f) => ("material" in f ? { ...f, material: unknown } : f));
+    expect(to({ ...sound, fasteners: pinned })).toBe("mild-steel");
+  });
+
+  it("does not make finished steel thicker: of a blade in the hand only what is left to make is changed", () => {
+    const [, bare] = TRIPS.find(([rule]) => rule === "handle-thinner-than-tang")!;
+    const held = { ...bare, blade: { ...bare.blade, measured: newMeasured(140, null) } };
+    const paths = (d: Design) =>
+      mendsOf(d).flatMap((f) => f.fixes!.flatMap((o) => o.changes.map((c) => c.path)));
+    expect(paths(bare)).toContain("blade.spineMm");
+    expect(paths(held).length).toBeGreaterThan(0);
+    for (const path of paths(held)) expect(path).not.toMatch(/^blade/);
   });
 
   it("leaves alone what is locked, and never guesses what was read", () => {

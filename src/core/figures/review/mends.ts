@@ -2,7 +2,7 @@ import { isRecord } from "../../base/isRecord";
 import { roundTo } from "../../base/number";
 import { valueAt, withValueAt } from "../../base/record/path";
 import { type Limits, limitsAt } from "../../knife/design/limits";
-import { keepsLocks } from "../../knife/design/marks";
+import { keepsLocks, keepsMeasured } from "../../knife/design/marks";
 import { refusalOf } from "../../knife/design/refusal";
 import type { Design } from "../../knife/design/schema";
 import type { Fault } from "../../knife/parts/faults";
@@ -133,10 +133,14 @@ class Mending {
     );
   }
 
+  /** Whether steel that is finished and was measured may be drawn otherwise: only where nothing else mends. */
+  private redraws = false;
+
   private applied(fix: Fix): Design | null {
     const { design } = this;
     const next = applyFix(design, fix);
-    return next === design || refusalOf(next) || !keepsLocks(design, next) ? null : next;
+    if (next === design || refusalOf(next) || !keepsLocks(design, next)) return null;
+    return this.redraws || keepsMeasured(design, next) ? next : null;
   }
 
   private set(path: string, value: number): Fix {
@@ -211,12 +215,19 @@ class Mending {
 
   /** Ways to mend a fault: a number by the least share first, then what is taken away. */
   offers(fault: Fault): readonly Offer[] {
+    this.redraws = false;
+    const kept = this.waysFor(fault);
+    this.redraws = this.design.blade.measured !== null;
+    const ways = kept.length > 0 || !this.redraws ? kept : this.waysFor(fault);
+    return ways.map((fix) => ({ fix, changes: changesOf(this.design, fix), massG: null, balanceMm: null }));
+  }
+
+  private waysFor(fault: Fault): readonly Fix[] {
     const isOfNumbers =
       this.places.numbers.length <= MANY_NUMBERS && !OF_READINGS.has(fault.rule) && !isOfWhole(fault);
     const moves = isOfNumbers ? this.leastChanges(fault) : [];
     const sets = moves.map((move) => this.set(move.path, move.to));
-    const ways = [...sets, ...this.others(fault, MOST - sets.length)];
-    return ways.map((fix) => ({ fix, changes: changesOf(this.design, fix), massG: null, balanceMm: null }));
+    return [...sets, ...this.others(fault, MOST - sets.length)];
   }
 
   /** The items that may be taken out for a fault, those that it names first. */
@@ -298,15 +309,32 @@ function halvesOf(items: Places["items"]): readonly { list: string; at: number; 
     .map(([list, length]) => ({ list, at: Math.ceil(length / 2), count: Math.floor(length / 2) }));
 }
 
-/** Stand-ins for a material that is not known, the first that suits the place. */
-const STAND_INS = ["steel-1084", "mild-steel", "g10", "epoxy"] as const;
+/** What stands in for a material that is not known, by where it stands; of anything else the last. From common practice. */
+const STAND_INS: readonly (readonly [RegExp, string])[] = [
+  [/^blade\.steel$/, "steel-1084"],
+  [/\.fill$/, "epoxy"],
+  [/^(tang|guard|fasteners)\./, "mild-steel"],
+  [/./, "g10"],
+];
+
+/** The first place in a knife where a text stands; null of none. */
+function placeOf(value: unknown, text: string, path: string): string | null {
+  if (value === text) return path;
+  if (!isRecord(value) && !Array.isArray(value)) return null;
+  for (const [key, inner] of Object.entries(value)) {
+    const found = placeOf(inner, text, path === "" ? key : `${path}.${key}`);
+    if (found !== null) return found;
+  }
+  return null;
+}
 
 /** Puts a known material wherever one stands that is not. */
 function materialFixes(design: Design, { rule, subject }: Fault): readonly Fix[] {
   if (rule !== "unknown-material" || subject === null) return [];
-  const isSteel = valueAt(design, "blade.steel") === subject;
-  const [steel, ...others] = STAND_INS;
-  return (isSteel ? [steel] : others).map((to) => ({ kind: "material", from: subject, to }));
+  const { blade, tang, handle, guard, fasteners } = design;
+  const path = placeOf({ blade, tang, handle, guard, fasteners }, subject, "");
+  const to = path === null ? undefined : STAND_INS.find(([place]) => place.test(path))?.[1];
+  return to === undefined ? [] : [{ kind: "material", from: subject, to }];
 }
 
 function changesOf(design: Design, fix: Fix): Change[] {
