@@ -7,7 +7,8 @@ import { applyFix } from "@/core/figures/review/fixes";
 import { reviewDesign } from "@/core/figures/review/reviewDesign";
 import { drawn, TRIPS } from "@/core/figures/review/trips.fixtures";
 import type { Finding, TradeRule } from "@/core/figures/review/types";
-import { shippedMaterial } from "@/core/materials/materials";
+import { materialsIn } from "@/core/knife/design/materials";
+import type { Design } from "@/core/knife/design/schema";
 import { findingWords } from "@/words/findings";
 import { effectWords, offerWords } from "@/words/offers";
 import { RULE_WORDS } from "@/words/rules";
@@ -16,8 +17,8 @@ import { onBench } from "../onBench.fixtures";
 import { FindingsSection } from "./FindingsSection";
 
 /** The card that says a finding; the fix of one that costs many weighings is on it a moment later. */
-async function cardOf({ rule, subject, ...finding }: Finding): Promise<HTMLElement> {
-  const says = findingWords({ rule, subject, ...finding }, "metric", shippedMaterial);
+async function cardOf({ rule, subject, ...finding }: Finding, of: Design): Promise<HTMLElement> {
+  const says = findingWords({ rule, subject, ...finding }, "metric", materialsIn(of));
   return waitFor(() => {
     const cards = [...document.querySelectorAll<HTMLElement>(`[data-finding="${rule}"]`)];
     const mine = cards.find((c) => c.textContent?.includes(says));
@@ -33,13 +34,13 @@ describe("every fix that is worked out is offered, and done by its button", () =
     const finding = reviewDesign(design).findings.find((f) => f.rule === rule);
     if (!finding) throw new Error("not found");
     const { design: now, session } = await onBench(design, <FindingsSection />);
-    const card = await cardOf(finding);
+    const card = await cardOf(finding, design);
     for (const offer of finding.fixes ?? []) {
       const name = `Fix: ${offerWords(offer, design, "metric")}`;
       expect(card.textContent).toContain(effectWords(offer, "metric"));
       // While the review of the state before is still shown, its fixes are refused: it is pressed again then.
       await waitFor(async () => {
-        await userEvent.click(within(await cardOf(finding)).getByRole("button", { name }));
+        await userEvent.click(within(await cardOf(finding, design)).getByRole("button", { name }));
         expect(now()).toEqual(applyFix(design, offer.fix));
       });
       session.undo();
@@ -61,7 +62,7 @@ describe("a fix of a state that the knife has left", () => {
       </>,
     );
     const name = `Fix: ${offerWords(finding.fixes[0], design, "metric")}`;
-    const fix = within(await cardOf(finding)).getByRole("button", { name });
+    const fix = within(await cardOf(finding, design)).getByRole("button", { name });
     act(() => {
       session.getState().edit({ code: "set", path: "fasteners", to: [] });
     });
@@ -81,7 +82,7 @@ describe("a finding that is accepted", () => {
   it("wants a reason, is out of the way with it, and comes back when that is taken back", async () => {
     if (!finding) throw new Error("not found");
     const { design: now } = await onBench(design, <FindingsSection />);
-    await userEvent.click(within(await cardOf(finding)).getByRole("button", { name: "Accept …" }));
+    await userEvent.click(within(await cardOf(finding, design)).getByRole("button", { name: "Accept …" }));
     const reason = screen.getByRole("textbox", { name: "Why it is accepted" });
     expect(screen.getByRole<HTMLButtonElement>("button", { name: "Accept" }).disabled).toBe(true);
     await userEvent.type(reason, "Filed round by hand{Enter}");
@@ -92,13 +93,13 @@ describe("a finding that is accepted", () => {
     await waitFor(() => expect(document.querySelector('[data-finding="shoulder-sharp"]')).toBeNull());
     await userEvent.click(screen.getByRole("button", { name: "Take back" }));
     expect(now().fitUp.accepted).toEqual([]);
-    await cardOf(finding);
+    await cardOf(finding, design);
   });
 
   it("is left as it is by Escape", async () => {
     if (!finding) throw new Error("not found");
     const { design: now } = await onBench(design, <FindingsSection />);
-    await userEvent.click(within(await cardOf(finding)).getByRole("button", { name: "Accept …" }));
+    await userEvent.click(within(await cardOf(finding, design)).getByRole("button", { name: "Accept …" }));
     await userEvent.type(screen.getByRole("textbox", { name: "Why it is accepted" }), "No{Escape}");
     expect(screen.queryByRole("textbox", { name: "Why it is accepted" })).toBeNull();
     expect(now()).toEqual(design);
