@@ -5,7 +5,7 @@
 const FLOORS = {
   base: [
     ["tolerances", "isRecord", "number", "plainName", "work", "own", "sameData", "compared"],
-    ["units"],
+    ["units", "fits"],
     ["record"],
   ],
   materials: [],

@@ -23,6 +23,25 @@ test("what cannot be built keeps its last figures and has a fix, which the keybo
   await expect(findings).toContainText("Cannot be built");
 });
 
+test("a knife that is opened when it cannot be built shows what it last weighed, on the bench and on the rack", async ({
+  page,
+}) => {
+  await openKnife(page, "Fen rigging knife");
+  const before = await weightOf(page);
+  const edge = page.getByLabel("Edge, before sharpening", { exact: true });
+  await edge.fill("4");
+  await edge.press("Enter");
+  await expect(page.getByTestId("findings")).toContainText("Cannot be built");
+  await expect(page.getByText("Saved", { exact: true })).toBeVisible();
+  await page.reload();
+  await expect(page.getByTestId("unbuilt")).toContainText("the last that could be built");
+  await expect(page.getByTestId("weight")).toHaveText(`${before.toFixed(1)} g`);
+  await page.goto("/");
+  const row = page.getByTestId("rack-row").filter({ hasText: "Fen rigging knife" });
+  await expect(row).toContainText("when it last could be built");
+  await expect(row.getByTestId("rack-mass")).toContainText(`${before.toFixed(1)} g`);
+});
+
 test("a blade in the hand begins without a figure, and asks to be weighed", async ({ page }) => {
   await openKnife(page, "Fen rigging knife");
   const before = await weightOf(page);

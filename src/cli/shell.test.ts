@@ -172,6 +172,27 @@ describe("the command line", () => {
     expect(await euaxis("fit", "no-such.json")).toMatchObject({ code: 2 });
   });
 
+  it("prints what keeps a knife from being built, each with what would mend it, and warnings beside", async () => {
+    const file = join(mkdtempSync(join(tmpdir(), "euaxis-")), "broken.json");
+    const edited = await euaxis(
+      "edit",
+      "demo/marsh-stick-tang.json",
+      "--set",
+      "blade.edgeMm=4.5",
+      "--out",
+      file,
+    );
+    const broken = edited.code === 0 ? file : null;
+    if (!broken) throw new Error(edited.errors.join());
+    const findings = await json("review", broken);
+    const errors = findings.filter((f: { severity: string }) => f.severity === "error");
+    expect(errors.map((f: { rule: string }) => f.rule)).toContain("edge-thicker-than-spine");
+    for (const { fixes, says } of errors) {
+      expect(fixes.length, says).toBeGreaterThan(0);
+      expect(fixes[0]).toMatchObject({ massG: null, balanceMm: null });
+    }
+  });
+
   it("writes the mesh of a part, and refuses an unknown part, ending or place", async () => {
     const folder = mkdtempSync(join(tmpdir(), "euaxis-"));
     const out = join(folder, "guard.stl");

@@ -42,6 +42,12 @@ const itemOf = ({ items }: Finding, otherwise: string) => (items?.[0] ? itemWord
 const bothOf = ({ items }: Finding) =>
   items && items.length > 1 ? `${itemWords(items[0])} and ${itemInSentence(items[1])}` : "Two holes";
 
+/** A size that is larger than what it goes into, or just as large. */
+const sizesWords = (where: string, f: Finding, mm: Say): string =>
+  f.severity === "warning"
+    ? `${where} ${mm(f.measured)} goes into just as much: nothing is left round it. Make one of the two larger or smaller.`
+    : `${where} ${mm(f.measured)} must be smaller than the ${mm(f.limit)} that it goes into.`;
+
 const WORDS: Record<FaultRule, (f: Finding, mm: Say, grams: Say) => string> = {
   ...BLADE_FAULT_WORDS,
   "bare-needs-full-tang": () =>
@@ -138,10 +144,7 @@ const WORDS: Record<FaultRule, (f: Finding, mm: Say, grams: Say) => string> = {
     `A blade that ends at ${mm(f.limit)} cannot balance at ${mm(f.measured)}. Measure again from the front of the handle: ahead of it is plus.`,
   "slot-off-tang": (f, mm) =>
     `${itemOf(f, "A slot")} breaks out of the tang by ${mm(f.measured === null ? null : -f.measured)}.`,
-  "fastener-sizes": (f, mm) =>
-    f.severity === "warning"
-      ? `In ${itemIn(f, "this fastener")} ${mm(f.measured)} goes into just as much: nothing is left round it. Make one of the two larger or smaller.`
-      : `In ${itemIn(f, "this fastener")} ${mm(f.measured)} must be smaller than the ${mm(f.limit)} that it goes into.`,
+  "fastener-sizes": (f, mm) => sizesWords(`In ${itemIn(f, "this fastener")}`, f, mm),
   "screw-longer-than-room": (f, mm) =>
     `The screw of ${itemIn(f, "this fastener")} (${mm(f.measured)}) has room for ${mm(f.limit)}: it would stand on the bottom before it pulls. Take a shorter one.`,
   "pin-cuts-tang": (f, mm) =>
@@ -171,8 +174,7 @@ const WORDS: Record<FaultRule, (f: Finding, mm: Say, grams: Say) => string> = {
     `A screw of ${mm(f.measured)} cannot be tapped into a tang of ${mm(f.limit)}: take a thinner one, or a thicker end.`,
   "screw-misses-tang": () =>
     "The screw from the butt does not reach the tang: seat it deeper or lengthen the tang.",
-  "end-sizes": (f, mm) =>
-    `At the butt ${mm(f.measured)} must be smaller than the ${mm(f.limit)} that it goes into.`,
+  "end-sizes": (f, mm) => sizesWords("At the butt", f, mm),
   "lap-too-short": (f, mm) =>
     `The stud is let in by ${mm(f.measured)}; brazed, ${mm(f.limit)} or more hold it.`,
   "dome-deeper-than-guard": (f, mm) =>

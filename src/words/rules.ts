@@ -1,6 +1,7 @@
 import type { Finding, TradeRule } from "@/core/figures/review/types";
 import { itemInSentence, itemWords } from "./fasteners";
 import { SIZE_WORDS } from "./fit";
+import { HAND_WORDS } from "./handWords";
 import { crossesWords } from "./marks";
 import { cutName, partInSentence, partName } from "./parts";
 import { named, percent, type RuleWords, ratio } from "./ruleWords";
@@ -32,6 +33,7 @@ const edge = (of: string): RuleWords => ({
 /** What each rule of the trade says, why, and how to fix it. */
 export const RULE_WORDS: Record<TradeRule, RuleWords> = {
   ...TANG_FIT_WORDS,
+  ...HAND_WORDS,
   "wall-in-wood": wall("wood, horn or bone"),
   "wall-in-laminate": wall("laminate or plastic"),
   "wall-in-metal": wall("metal"),
@@ -217,42 +219,6 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
       `A lightening hole begins at ${percent(f.measured)} of the tang; bending is highest in its front ${percent(f.limit)}.`,
     why: "The tang breaks where it is bent most and has least.",
     fix: "Move it back.",
-  },
-  "handle-short-for-hand": {
-    name: "Handle over the hand's breadth by",
-    says: (f, mm) => `The grip is ${mm(f.measured)} long; the hand wants ${mm(f.limit)}.`,
-    why: "The little finger hangs off a short handle.",
-    fix: "Lengthen the handle, or state the hand it is for.",
-  },
-  "ring-narrow": {
-    name: "Room round a finger in its ring",
-    says: (f, mm) =>
-      (f.measured ?? 0) < 0
-        ? `The finger ring is ${mm(-(f.measured ?? 0))} narrower than a finger of the stated hand; ${mm(f.limit)} of room is wanted.`
-        : `The finger ring leaves a finger of the stated hand ${mm(f.measured)} of room; ${mm(f.limit)} is wanted.`,
-    why: "A finger that swells, or is caught when the knife turns, does not come out of a narrow ring.",
-    fix: "Make the bore wider, or state the hand it is for.",
-  },
-  "ring-spacing": {
-    name: "Finger rings as the fingers stand, to within",
-    says: (f, mm) =>
-      `This finger ring stands ${mm(f.measured)} off where the next finger of the stated hand is; up to ${mm(f.limit)} is reached without strain.`,
-    why: "Fingers that are spread or pressed together to reach their rings cannot close on the handle.",
-    fix: "Move the ring, or state the hand it is for.",
-  },
-  "nothing-before-finger": {
-    name: "Drop in front of the finger",
-    says: (f, mm) =>
-      `For thrusting there is no guard, and the front drops ${mm(f.measured)}; ${mm(f.limit)} stops the finger.`,
-    why: "A wet hand slides forward onto the edge.",
-    fix: "Add a guard, or let the handle's front drop.",
-  },
-  "round-handle": {
-    name: "Height to thickness",
-    says: (f) =>
-      `The handle is ${ratio(f.measured)} times as tall as thick here; ${ratio(f.limit)} or more is wanted.`,
-    why: "A round handle turns in the hand, and hides where the edge is.",
-    fix: "Make it taller or thinner here.",
   },
   "fuller-web": {
     name: "Web between two fullers",

@@ -11,6 +11,7 @@ import {
 } from "@/core/base/units/print";
 import type { PartRef } from "@/core/figures/review/partRefs";
 import type { Finding, Fix } from "@/core/figures/review/types";
+import type { LastFigures } from "@/store/lastFigures";
 import { useUnits } from "@/store/settings";
 import { countWords, findingWords, severityWords } from "@/words/findings";
 import { useMaterialOf } from "../kit/materials";
@@ -33,6 +34,7 @@ import {
 } from "../session/BenchContext";
 import { newestFirst } from "../session/noticed";
 import { useFix } from "../session/useFix";
+import { useLastFigures } from "../session/useLastFigures";
 import { useHighlight } from "../sight/useHighlight";
 
 /** Longer than a weighing usually takes, ms. */
@@ -48,14 +50,15 @@ export function ReadoutBar({ listed }: { listed: boolean }) {
   const old = useProduct((design) => of !== null && of !== design);
   const waiting = useLonger(old && !failure, USUALLY_MS);
   // What cannot be built has no figures of its own: the last that could be built keeps its place.
-  const unbuilt = weighing !== null && !weighing.ok && lastGood !== null;
+  const kept = useLastFigures();
+  const unbuilt = weighing !== null && !weighing.ok && (lastGood !== null || kept !== null);
   return (
     <section
       aria-label="Readout"
       className="readout"
       data-old={old && failure ? "failed" : waiting ? "weighing" : unbuilt ? "unbuilt" : undefined}
     >
-      <Figures />
+      <Figures kept={kept} />
       <div aria-live="polite" className="readout-findings" data-testid="findings">
         {failure && <Failure says={failure} />}
         {waiting && <p className="figures-old">Weighing … the figures are of the state before.</p>}
@@ -66,7 +69,8 @@ export function ReadoutBar({ listed }: { listed: boolean }) {
   );
 }
 
-const Figures = memo(function Figures() {
+/** `kept`: of a knife that was opened when it could not be built, what the rack knows. */
+const Figures = memo(function Figures({ kept }: { kept: LastFigures | null }) {
   const { autosave } = useBench();
   const units = useUnits();
   const { of: now, lastGood } = useWeighed();
@@ -81,8 +85,8 @@ const Figures = memo(function Figures() {
         name="Weight"
         tint="oxide"
         testId="weight"
-        value={report ? printMass(report.massG, units) : "–"}
-        exact={report?.massG}
+        value={printed(report ?? kept, (f) => printMass(f.massG, units))}
+        exact={(report ?? kept)?.massG}
         below={
           report &&
           `${bareMass(report.massIntervalG[0], units)} to ${printMass(report.massIntervalG[1], units)}`
@@ -92,8 +96,8 @@ const Figures = memo(function Figures() {
         name="Balance"
         tint="bronze"
         testId="balance"
-        value={report ? printLength(report.balanceMm, units) : "–"}
-        exact={report?.balanceMm}
+        value={printed(report ?? kept, (f) => printLength(f.balanceMm, units))}
+        exact={(report ?? kept)?.balanceMm}
         below={
           report &&
           of &&
@@ -127,6 +131,9 @@ const Figures = memo(function Figures() {
     </>
   );
 });
+
+const printed = <F,>(figures: F | null, print: (figures: F) => string): string =>
+  figures === null ? "–" : print(figures);
 
 /** Whose figures are shown while the knife cannot be built, and the way back to it. */
 function Unbuilt() {

@@ -77,6 +77,93 @@ describe("a figure that is answered by another one", () => {
   });
 });
 
+/** A length and a weight that may have no figure yet, with what was handed over or taken away. */
+function Open({ handed }: { handed: (number | null)[] }) {
+  const [mm, setMm] = useState<number | null>(null);
+  const [share, setShare] = useState<number | null>(null);
+  const take = (put: (to: number | null) => void) => (to: number | null) => {
+    handed.push(to);
+    put(to);
+  };
+  return (
+    <>
+      <LengthField
+        label="Reach"
+        mm={mm}
+        min={0}
+        max={20}
+        onChange={take(setMm)}
+        onClear={() => take(setMm)(null)}
+      />
+      <ShareField
+        label="Weight"
+        unit="g"
+        value={share}
+        min={0.5}
+        max={900}
+        onChange={take(setShare)}
+        onClear={() => take(setShare)(null)}
+      />
+    </>
+  );
+}
+
+describe("a field without a figure", () => {
+  it.each([
+    ["Reach", "7", 7],
+    ["Weight", "41.5", 41.5],
+  ])("is empty, takes one, and gives it up again when it is emptied: %s", async (name, text, figure) => {
+    const handed: (number | null)[] = [];
+    await onBench(base, <Open handed={handed} />);
+    expect(field(name).value).toBe("");
+    // Left as it was, and emptied where nothing stands: nothing is handed over, and nothing is wrong.
+    await userEvent.click(field(name));
+    await userEvent.tab();
+    await userEvent.type(field(name), "  {Enter}");
+    expect(handed).toEqual([]);
+    expect(field(name).getAttribute("aria-invalid")).not.toBe("true");
+    await type(name, `${text}{Enter}`);
+    expect(handed).toEqual([figure]);
+    await userEvent.clear(field(name));
+    await userEvent.keyboard("{Enter}");
+    expect(handed).toEqual([figure, null]);
+    expect(field(name).value).toBe("");
+  });
+
+  it("refuses what cannot be read as any other, and stays without", async () => {
+    const handed: (number | null)[] = [];
+    await onBench(base, <Open handed={handed} />);
+    for (const [name, wrong] of [
+      ["Reach", "99"],
+      ["Reach", "soon"],
+      ["Weight", "0.1"],
+      ["Weight", "heavy"],
+    ]) {
+      await type(name, `${wrong}{Enter}`);
+      expect(field(name).getAttribute("aria-invalid"), wrong).toBe("true");
+      await userEvent.keyboard("{Escape}");
+      expect(field(name).value, wrong).toBe("");
+    }
+    expect(handed).toEqual([]);
+  });
+
+  it("is stepped from the least that it may be", async () => {
+    const handed: (number | null)[] = [];
+    await onBench(base, <Open handed={handed} />);
+    await userEvent.type(field("Reach"), "{ArrowUp}");
+    await userEvent.type(field("Weight"), "{ArrowDown}");
+    expect(handed).toEqual([0.5, 0.5]);
+  });
+
+  it("with a figure that every such field has, is not given up: it is refused, and the old one stands", async () => {
+    const { design } = await onBench(base, <LengthAt at="blade.spineMm" label="Spine" />);
+    await userEvent.clear(field("Spine"));
+    await userEvent.keyboard("{Enter}");
+    expect(field("Spine").getAttribute("aria-invalid")).toBe("true");
+    expect(design().blade.spineMm).toBe(base.blade.spineMm);
+  });
+});
+
 describe("a length", () => {
   it("is taken as makers write it, on Enter or on leaving, and named in undo", async () => {
     const { design, session } = await onBench(base, <LengthAt at="blade.spineMm" label="Spine" />);

@@ -1,4 +1,5 @@
 import { describe, expect, it, vi } from "vitest";
+import { mendsOf } from "@/core/figures/review/mends";
 import { reviewDesign } from "@/core/figures/review/reviewDesign";
 import { weigh } from "@/core/figures/weigh/weigh";
 import { newDesign } from "@/core/knife/design/create";
@@ -12,11 +13,20 @@ import { notices } from "../kit/notice";
 import { createBench } from "./benchState";
 
 /** A knife on the bench, its workers answering as given. */
-function onBench(services: { weigh?: (d: Design) => unknown; review?: (d: Design) => unknown } = {}) {
+function onBench(
+  services: {
+    weigh?: (d: Design) => unknown;
+    review?: (d: Design) => unknown;
+    mend?: (d: Design) => unknown;
+  } = {},
+) {
   const session = createSession(newDesign("Sedge"));
   const weighers = poolOver({
     weigh: { weigh: services.weigh ?? weigh },
-    bench: { review: services.review ?? ((d: Design) => reviewDesign(d, true)) },
+    bench: {
+      review: services.review ?? ((d: Design) => reviewDesign(d, true)),
+      mend: services.mend ?? mendsOf,
+    },
   });
   const bench = createBench("k", session, {} as Autosave<Design>, "blade", {
     weigher: () => createWeigher(weighers.pool, 400),
@@ -91,6 +101,40 @@ describe("a knife on the bench", () => {
     expect(good?.report.massG).toBeGreaterThan(0);
     expect(state.getState().weighed.lastGood).toBe(good);
     expect(state.getState().review).toBeNull();
+    end();
+  });
+
+  it("is told what would mend it while it cannot be built, and no more once it can", async () => {
+    const { session, bench, state } = onBench();
+    const end = bench.begin();
+    await vi.waitFor(() => expect(state.getState().review).not.toBeNull());
+    expect(state.getState().mends).toBeNull();
+    session.getState().edit({ code: "set", path: "blade.ricassoMm", to: 110 });
+    await vi.waitFor(() => expect(state.getState().mends?.of).toBe(session.getState().design));
+    const { findings } = state.getState().mends!;
+    expect(findings).toEqual(mendsOf(session.getState().design));
+    session.undo();
+    expect(state.getState().mends).toBeNull();
+    await vi.waitFor(() => expect(state.getState().review).not.toBeNull());
+    end();
+  });
+
+  it("is not kept waiting by a search for what would mend a state that it has left", async () => {
+    const mended: number[] = [];
+    const { session, bench, state } = onBench({
+      mend: (d) => {
+        mended.push(d.blade.ricassoMm);
+        return d.blade.ricassoMm === 110 ? new Promise(() => undefined) : [];
+      },
+    });
+    const end = bench.begin();
+    await vi.waitFor(() => expect(state.getState().review).not.toBeNull());
+    session.getState().edit({ code: "set", path: "blade.ricassoMm", to: 110 });
+    await vi.waitFor(() => expect(mended).toEqual([110]));
+    session.getState().edit({ code: "set", path: "blade.ricassoMm", to: 112 });
+    await vi.waitFor(() => expect(state.getState().mends?.of).toBe(session.getState().design));
+    session.getState().edit({ code: "set", path: "blade.ricassoMm", to: 8 });
+    await vi.waitFor(() => expect(state.getState().review).not.toBeNull());
     end();
   });
 

@@ -45,7 +45,7 @@ export function applyFix(design: Design, fix: Fix): Design {
         design,
       );
     case "own-ids":
-      return withOwnIds(design);
+      return withOwnIds(design, fix.id);
     case "material":
       return withOther(design, fix.from, fix.to);
     case "tang":
@@ -57,35 +57,32 @@ export function applyFix(design: Design, fix: Fix): Design {
   }
 }
 
-/** What a knife is made of, its materials named by id. */
-const MADE = ["blade", "tang", "handle", "guard", "fasteners"] as const;
+/** The fields of a knife that say what it is made of, and how large: a shop, an order or a use are none of it. */
+export const MADE = ["blade", "tang", "handle", "guard", "fasteners"] as const;
 
-/** The design with one material's id in the place of another's. */
-function withOther(design: Design, from: string, to: string): Design {
+/** The design with every text, list and record of what it is made of changed, from within outward. */
+function remade(design: Design, by: (value: unknown) => unknown): Design {
   const changed = (value: unknown): unknown => {
-    if (value === from) return to;
-    if (Array.isArray(value)) return value.map(changed);
-    if (!isRecord(value)) return value;
-    return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, changed(v)]));
+    if (Array.isArray(value)) return by(value.map(changed));
+    if (!isRecord(value)) return by(value);
+    return by(Object.fromEntries(Object.entries(value).map(([k, v]) => [k, changed(v)])));
   };
   return { ...design, ...Object.fromEntries(MADE.map((part) => [part, changed(design[part])])) };
 }
 
+/** The design with one material's id in the place of another's. */
+const withOther = (design: Design, from: string, to: string): Design =>
+  remade(design, (value) => (value === from ? to : value));
+
+/** So many letters of a mark stay when it is numbered: with its number it is as long as a mark may be. */
+const STEM = 34;
+
 /** The design with a mark of its own for every item that shares one; the first keeps it. */
-function withOwnIds(design: Design): Design {
-  const known = new Set<string>();
-  const own = (id: string): string => {
-    let free = id;
-    for (let n = 2; known.has(free); n++) free = `${id.slice(0, 34)}-${n}`;
-    known.add(free);
-    return free;
-  };
-  const changed = (value: unknown): unknown => {
-    if (Array.isArray(value)) return value.map(changed);
-    if (!isRecord(value)) return value;
-    const { id } = value;
-    const rest = Object.fromEntries(Object.entries(value).map(([k, v]) => [k, changed(v)]));
-    return typeof id === "string" ? { ...rest, id: own(id) } : rest;
-  };
-  return { ...design, ...Object.fromEntries(MADE.map((part) => [part, changed(design[part])])) };
+function withOwnIds(design: Design, shared: string): Design {
+  let count = 0;
+  return remade(design, (value) =>
+    isRecord(value) && value.id === shared && ++count > 1
+      ? { ...value, id: `${shared.slice(0, STEM)}-${count}` }
+      : value,
+  );
 }

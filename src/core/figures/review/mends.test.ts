@@ -1,10 +1,13 @@
 import { describe, expect, it } from "vitest";
 import { findingWords } from "../../../words/findings";
+import { effectWords, offerWords } from "../../../words/offers";
 import { FASTENER_KINDS, newFastener } from "../../kinds/fasteners/registry";
+import { BAR_END_KINDS } from "../../kinds/tangEnds/registry";
 import { refusalOf } from "../../knife/design/refusal";
-import type { Design, Fastener } from "../../knife/design/schema";
+import type { BarEnd, Design, Fastener } from "../../knife/design/schema";
+import { withEnd } from "../../knife/starts/constructions";
 import { newMeasured } from "../../knife/starts/starts";
-import { sound, TRIPS } from "../../knife/validity/faultTrips.fixtures";
+import { hidden, sound, TRIPS } from "../../knife/validity/faultTrips.fixtures";
 import { faultsOf } from "../weigh/faults";
 import { weigh } from "../weigh/weigh";
 import { applyFix } from "./fixes";
@@ -15,17 +18,25 @@ const errorsOf = (design: (typeof TRIPS)[number][1]) =>
 
 const REFUSED = TRIPS.filter(([, design]) => errorsOf(design).length > 0);
 
+/** What would mend each of them: worked out once. */
+const known = new Map<Design, ReturnType<typeof mendsOf>>();
+function mended(design: Design): ReturnType<typeof mendsOf> {
+  const mends = known.get(design) ?? mendsOf(design);
+  known.set(design, mends);
+  return mends;
+}
+
 describe("what cannot be built", () => {
   it.each(REFUSED.map(([rule, design], i) => [`${rule} (${i})`, design] as const))(
     "has a fix each: %s",
     (_, design) => {
-      const mends = mendsOf(design);
+      const mends = mended(design);
       const errors = errorsOf(design);
       expect(mends.map((f) => f.rule)).toEqual(errors.map((f) => f.rule));
       // Of very many the first are mended first.
-      const mended = mends.filter((f) => f.fixes);
-      expect(mended).toHaveLength(Math.min(errors.length, 6));
-      for (const { rule, subject, fixes } of mended) {
+      const first = mends.filter((f) => f.fixes);
+      expect(first).toHaveLength(Math.min(errors.length, 6));
+      for (const { rule, subject, fixes } of first) {
         expect(fixes?.length, `${rule} ${subject}`).toBeGreaterThan(0);
         for (const { fix } of fixes ?? []) {
           const left = errorsOf(applyFix(design, fix)).map((f) => `${f.rule} ${f.subject}`);
@@ -58,6 +69,39 @@ describe("what can be weighed is weighed", () => {
       }
   });
 
+  it.each(BAR_END_KINDS)("so it is of the tang's end: %s", (kind) => {
+    const design = withEnd(hidden, kind);
+    if (design.tang.kind !== "hidden") throw new Error("no hidden tang");
+    const { tang } = design;
+    const numbers = Object.entries(tang.end).filter(([, value]) => typeof value === "number");
+    for (const [small] of numbers)
+      for (const [large, value] of numbers) {
+        if (small === large) continue;
+        const other = { ...design, tang: { ...tang, end: { ...tang.end, [small]: value } as BarEnd } };
+        if (refusalOf(other)) continue;
+        const weighing = weigh(other);
+        if (weighing.ok)
+          expect(weighing.report.massG, `${kind}: ${small} as large as ${large}`).toBeGreaterThan(0);
+      }
+  });
+
+  it("a head as wide as its counterbore at the butt is warned of, and one that is wider is refused", () => {
+    const of = (headMm: number) => {
+      const design = withEnd(hidden, "take-down");
+      if (design.tang.kind !== "hidden" || design.tang.end.kind !== "take-down") throw new Error("no screw");
+      const end = { ...design.tang.end, headMm };
+      return weigh({ ...design, tang: { ...design.tang, end } });
+    };
+    const begun = withEnd(hidden, "take-down");
+    const room =
+      begun.tang.kind === "hidden" && "counterboreMm" in begun.tang.end ? begun.tang.end.counterboreMm : 0;
+    expect(of(room).ok).toBe(true);
+    expect(of(room).findings).toContainEqual(
+      expect.objectContaining({ rule: "end-sizes", severity: "warning" }),
+    );
+    expect(of(room + 0.1).ok).toBe(false);
+  });
+
   it("an insert as long as its room, which an earlier version weighed", () => {
     const made = newFastener("cap-screw", "f", { xMm: -60, yMm: -1 }, sound.blade.spineMm);
     if (made.kind !== "cap-screw") throw new Error("no cap screw");
@@ -75,6 +119,44 @@ describe("what can be weighed is weighed", () => {
     expect(weighing.findings).toContainEqual(
       expect.objectContaining({ rule: "pin-cuts-tang", severity: "warning" }),
     );
+  });
+});
+
+describe("what a fix of a refusal says", () => {
+  it.each(REFUSED.map(([rule, design], i) => [`${rule} (${i})`, design] as const))(
+    "names what it changes: %s",
+    (_, design) => {
+      for (const { fixes } of mended(design))
+        for (const offer of fixes ?? []) {
+          for (const units of ["metric", "inch"] as const) {
+            const says = offerWords(offer, design, units);
+            expect(says).not.toMatch(/undefined|NaN|null|\bvalue\b|\bitem\b|Mm\b/);
+            expect(says.length).toBeGreaterThan(8);
+          }
+          expect(effectWords(offer, "metric")).toBe("can be built then");
+        }
+    },
+  );
+
+  it("gives a station as it is typed: behind the front is plus", () => {
+    const [, design] = TRIPS.find(([rule]) => rule === "groove-off-handle")!;
+    const [first] = mendsOf(design)[0].fixes!;
+    expect(offerWords(first, design, "metric")).toMatch(
+      /^The groove: behind the front from 150 mm to 111\.\d mm$/,
+    );
+  });
+});
+
+describe("marks that several share", () => {
+  it("are renamed but for the first, and nothing else is", () => {
+    const { fasteners, handle } = sound;
+    const [pin] = fasteners;
+    const again = { ...pin, xMm: pin.xMm - 30 };
+    const design: Design = { ...sound, fasteners: [pin, again] };
+    const fixed = applyFix(design, { kind: "own-ids", id: pin.id });
+    expect(fixed.fasteners).toEqual([pin, { ...again, id: `${pin.id}-2` }]);
+    expect(fixed.handle).toEqual(handle);
+    expect(fixed.blade).toEqual(design.blade);
   });
 });
 

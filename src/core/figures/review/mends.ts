@@ -1,29 +1,15 @@
-import { isRecord } from "../../base/isRecord";
 import { roundTo } from "../../base/number";
-import { valueAt, withValueAt } from "../../base/record/path";
-import { type Limits, limitsAt } from "../../knife/design/limits";
+import { withValueAt } from "../../base/record/path";
 import { keepsLocks, keepsMeasured } from "../../knife/design/marks";
 import { refusalOf } from "../../knife/design/refusal";
 import type { Design } from "../../knife/design/schema";
-import type { Fault } from "../../knife/parts/faults";
-
+import { type Fault, isError } from "../../knife/parts/faults";
 import { faultsOf } from "../weigh/faults";
 import { applyFix } from "./fixes";
-import type { Change, Finding, Fix, Offer } from "./types";
-
-/** What of a design is looked through for what might mend it: a shop, an order or a use are none of it. */
-const PARTS = ["blade", "tang", "handle", "guard", "fasteners"] as const;
-
-/** What was read off a scale or a rule is never guessed at: it is taken away at most. */
-const READ = /^blade\.measured\./;
-
-/** Faults of what was read. */
-const OF_READINGS: ReadonlySet<string> = new Set([
-  "supports-together",
-  "reading-over-weight",
-  "balance-beyond-blade",
-  "measured-too-far-off",
-]);
+import { type Place, type Places, placesOf } from "./mendPlaces";
+import { OF_READINGS, wholeFixes } from "./mendWholes";
+import { changesOf } from "./offers";
+import type { Finding, Fix, Offer } from "./types";
 
 /** Faults that no single number has to do with. */
 const OF_WHOLE: ReadonlySet<string> = new Set([
@@ -48,52 +34,10 @@ const MOST_FAULTS = 6;
 /** With more numbers than these none is searched: an item is taken out instead. */
 const MANY_NUMBERS = 250;
 
-/** Of a list so long half is tried to be taken out at once, where the whole is too much. */
-const LONG_LIST = 8;
-
 /** So many ways to mend one fault are offered at most. */
 const MOST = 3;
 
 type Sign = 1 | -1;
-
-/** A number of a design, and how far it may go. */
-interface Place {
-  readonly path: string;
-  readonly value: number;
-  readonly limits: Limits;
-}
-
-/** What may be looked for in a design: its numbers, its lists' items, and what may be there or not. */
-interface Places {
-  readonly numbers: readonly Place[];
-  readonly items: readonly { readonly list: string; readonly at: number }[];
-  readonly records: readonly string[];
-}
-
-function placesOf(design: Design): Places {
-  const numbers: Place[] = [];
-  const items: { list: string; at: number }[] = [];
-  const records: string[] = [];
-  const walk = (value: unknown, path: string): void => {
-    if (typeof value === "number") {
-      const limits = READ.test(path) ? null : limitsAt(design, path);
-      if (limits) numbers.push({ path, value, limits });
-      // What was read goes back to not being read.
-      if (READ.test(path)) records.unshift(path);
-    } else if (Array.isArray(value)) {
-      value.forEach((item, at) => {
-        if (isRecord(item)) items.push({ list: path, at });
-        walk(item, `${path}.${at}`);
-      });
-    } else if (isRecord(value)) {
-      if (path.includes(".") || path === "guard") records.push(path);
-      for (const [key, inner] of Object.entries(value))
-        if (key !== "asWeighed") walk(inner, `${path}.${key}`);
-    }
-  };
-  for (const part of PARTS) walk(design[part], part);
-  return { numbers, items, records };
-}
 
 const keyOf = ({ rule, subject }: Pick<Fault, "rule" | "subject">) => `${rule} ${subject}`;
 
@@ -230,36 +174,11 @@ class Mending {
     return [...sets, ...this.others(fault, MOST - sets.length)];
   }
 
-  /** The items that may be taken out for a fault, those that it names first. */
-  private itemsFor({ subject }: Fault): Places["items"] {
-    const isNamed = ({ list, at }: Places["items"][number]) =>
-      subject !== null && valueAt(this.design, `${list}.${at}.id`) === subject;
-    const { items } = this.places;
-    return [...items.filter(isNamed), ...items.filter((item) => !isNamed(item))];
-  }
-
   /** What may be taken away, or made otherwise as a whole, so that a fault is gone. */
   private others(fault: Fault, most: number): readonly Fix[] {
     if (most <= 0) return [];
-    const { items, records } = this.places;
-    const { tang } = this.design;
-    const candidates: Fix[] = [
-      ...materialFixes(this.design, fault),
-      ...(fault.rule === "shapes-too-fine" ? plainShapes(this.design, records) : []),
-      ...(fault.rule === "duplicate-id" ? [{ kind: "own-ids" } as const] : []),
-      ...(fault.rule === "design-too-detailed" ? halvesOf(items) : this.itemsFor(fault)).map(
-        (item): Fix => ({ kind: "take-out", ...item }),
-      ),
-      ...(OF_READINGS.has(fault.rule)
-        ? records.filter((path) => path.startsWith("blade.measured"))
-        : records
-      ).map((path): Fix => ({ kind: "clear", path })),
-      ...(["full", "hidden"] as const)
-        .filter((to) => to !== tang.kind)
-        .map((to): Fix => ({ kind: "tang", to })),
-    ];
     const found: Fix[] = [];
-    for (const fix of candidates) {
+    for (const fix of wholeFixes(this.design, fault, this.places)) {
       if (found.length === most) break;
       if (!this.mends(fault, fix)) continue;
       found.push(fix);
@@ -280,69 +199,10 @@ interface Move {
 
 const sizeOf = ({ value }: Place) => Math.max(LEAST_SIZE, Math.abs(value));
 
-const isError = (f: Pick<Fault, "severity">) => f.severity === "error";
-
 /** Rounded to so many digits, away from where it came from. */
 function outward(value: number, digits: number, sign: Sign): number {
   const of = 10 ** digits;
   return (sign > 0 ? Math.ceil(value * of - 1e-6) : Math.floor(value * of + 1e-6)) / of;
-}
-
-/** Everything that has an imported shape made without, at once. */
-function plainShapes(design: Design, records: readonly string[]): readonly Fix[] {
-  const paths = records.filter(
-    (path) =>
-      valueAt(design, `${path}.meshId`) !== undefined ||
-      valueAt(design, `${path}.place.meshId`) !== undefined,
-  );
-  const shapes = paths.filter((path) => !path.endsWith(".place"));
-  const [path, ...also] = shapes;
-  return path === undefined ? [] : [{ kind: "clear", path, also }];
-}
-
-/** The rear half of each long list, which is taken out at once. */
-function halvesOf(items: Places["items"]): readonly { list: string; at: number; count: number }[] {
-  const lengths = new Map<string, number>();
-  for (const { list } of items) lengths.set(list, (lengths.get(list) ?? 0) + 1);
-  return [...lengths]
-    .filter(([, length]) => length >= LONG_LIST)
-    .map(([list, length]) => ({ list, at: Math.ceil(length / 2), count: Math.floor(length / 2) }));
-}
-
-/** What stands in for a material that is not known, by where it stands; of anything else the last. From common practice. */
-const STAND_INS: readonly (readonly [RegExp, string])[] = [
-  [/^blade\.steel$/, "steel-1084"],
-  [/\.fill$/, "epoxy"],
-  [/^(tang|guard|fasteners)\./, "mild-steel"],
-  [/./, "g10"],
-];
-
-/** The first place in a knife where a text stands; null of none. */
-function placeOf(value: unknown, text: string, path: string): string | null {
-  if (value === text) return path;
-  if (!isRecord(value) && !Array.isArray(value)) return null;
-  for (const [key, inner] of Object.entries(value)) {
-    const found = placeOf(inner, text, path === "" ? key : `${path}.${key}`);
-    if (found !== null) return found;
-  }
-  return null;
-}
-
-/** Puts a known material wherever one stands that is not. */
-function materialFixes(design: Design, { rule, subject }: Fault): readonly Fix[] {
-  if (rule !== "unknown-material" || subject === null) return [];
-  const { blade, tang, handle, guard, fasteners } = design;
-  const path = placeOf({ blade, tang, handle, guard, fasteners }, subject, "");
-  const to = path === null ? undefined : STAND_INS.find(([place]) => place.test(path))?.[1];
-  return to === undefined ? [] : [{ kind: "material", from: subject, to }];
-}
-
-function changesOf(design: Design, fix: Fix): Change[] {
-  if (fix.kind !== "set") return [];
-  return fix.changes.flatMap(({ path, value }) => {
-    const from = valueAt(design, path);
-    return typeof from === "number" ? [{ path, from, to: value }] : [];
-  });
 }
 
 /**

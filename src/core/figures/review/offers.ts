@@ -91,7 +91,7 @@ export class Trials {
 }
 
 /** The numbers that a fix sets, where it does no more than that. */
-function changesOf(design: Design, fix: Fix): Change[] {
+export function changesOf(design: Design, fix: Fix): Change[] {
   if (fix.kind !== "set") return [];
   return fix.changes.flatMap(({ path, value }) => {
     const from = valueAt(design, path);

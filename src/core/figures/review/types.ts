@@ -16,6 +16,16 @@ const TANG_FIT_RULES = [
 ] as const;
 export type TangFitRule = (typeof TANG_FIT_RULES)[number];
 
+/** How a handle suits the hand that it is for. */
+const HAND_RULES = [
+  "handle-short-for-hand",
+  "ring-narrow",
+  "ring-spacing",
+  "nothing-before-finger",
+  "round-handle",
+] as const;
+export type HandRule = (typeof HAND_RULES)[number];
+
 /** Codes of the trade's rules: what can be built but should be thought of again. Limits can be changed. */
 export const TRADE_RULES = [
   "wall-in-wood",
@@ -55,11 +65,7 @@ export const TRADE_RULES = [
   "fuller-floor",
   "step-at-joint",
   "mark-clear",
-  "handle-short-for-hand",
-  "ring-narrow",
-  "ring-spacing",
-  "nothing-before-finger",
-  "round-handle",
+  ...HAND_RULES,
   "bevel-lost",
   "glue-sets-too-soon",
   "wood-moves",
@@ -128,8 +134,8 @@ export type Fix =
   | { readonly kind: "take-out"; readonly list: string; readonly at: number; readonly count?: number }
   /** What may be there or not, taken away. */
   | { readonly kind: "clear"; readonly path: string; readonly also?: readonly string[] }
-  /** Items and points that share a mark, each with one of its own. */
-  | { readonly kind: "own-ids" }
+  /** Items and points that share a mark, each but the first with one of its own. */
+  | { readonly kind: "own-ids"; readonly id: string }
   /** A material that is not known, everywhere in the knife. */
   | { readonly kind: "material"; readonly from: string; readonly to: string }
   /** Another kind of tang. */

@@ -1,7 +1,7 @@
 import { assemble } from "../../knife/assembly/assemble";
 import { weighed } from "../../knife/design/measuredBalance";
 import type { Design } from "../../knife/design/schema";
-import type { Fault } from "../../knife/parts/faults";
+import { type Fault, isError } from "../../knife/parts/faults";
 import type { Assembly } from "../../knife/parts/types";
 import { checkDesign } from "../../knife/validity/checkDesign";
 import { effortFault } from "./effort";
@@ -16,5 +16,3 @@ export function faultsOf(design: Design, assembly: Assembly = assemble(design)):
   if (effort) return [...faults, effort];
   return faults.some(isError) ? faults : [...faults, ...measuredFaults(design)];
 }
-
-const isError = (f: Fault) => f.severity === "error";

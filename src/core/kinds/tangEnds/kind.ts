@@ -1,3 +1,4 @@
+import { misfitOf } from "../../base/fits";
 import type { Fields, RecordOf } from "../../base/record/fields";
 import type { Thread } from "../../base/units/threads";
 import type { Point } from "../../geometry/curve/bezier";
@@ -149,13 +150,14 @@ export function tangEndKind<const K extends string, const F extends Fields>(
 /** A counterbore is begun so far behind the butt, mm. */
 export const BEHIND_BUTT_MM = 5;
 
-/** The fault of a size that is not below another, or none. */
+/** The fault of a size that is not below the one that it goes into, or none. */
 export function sizesFault(
   pairs: readonly (readonly [number, number])[],
   { buttX, yMm }: EndPlace,
 ): EndFault[] {
-  const wrong = pairs.find(([small, large]) => !(small < large));
-  if (!wrong) return [];
-  const [measured, limit] = wrong;
-  return [{ rule: "end-sizes", severity: "error", at: { x: buttX, y: yMm }, measured, limit }];
+  const misfit = misfitOf(pairs);
+  if (!misfit) return [];
+  const { small: measured, large: limit, isOver } = misfit;
+  const severity = isOver ? "error" : "warning";
+  return [{ rule: "end-sizes", severity, at: { x: buttX, y: yMm }, measured, limit }];
 }

@@ -110,6 +110,9 @@ export const FAULT_RULES = [
   "shapes-too-fine",
   "design-too-detailed",
 ] as const;
+/** Whether something keeps a design from being built. */
+export const isError = ({ severity }: { readonly severity: FindingSeverity }) => severity === "error";
+
 export type FaultRule = (typeof FAULT_RULES)[number];
 
 /** One thing found in a design: what was measured against what limit, and where on the drawing. */

@@ -1,3 +1,4 @@
+import { misfitOf } from "../../base/fits";
 import { radians } from "../../base/number";
 import { ROUNDING } from "../../base/tolerances";
 import type { Point } from "../../geometry/curve/bezier";
@@ -73,18 +74,15 @@ function checkFastener(f: Fastener, report: Report): void {
     const more = { at, subject: f.id, measured: screw.lengthMm, limit: screw.roomMm };
     report("warning", "screw-longer-than-room", more);
   }
-  const sizes = kind.sizes(f);
-  const wrong = sizes.find(([small, large]) => !(small <= large + ROUNDING));
-  // What is just as large can be weighed: nothing is left between the two.
-  const tight = sizes.find(([small, large]) => !(small < large - ROUNDING));
-  const [small, large] = wrong ?? tight ?? [];
-  if (small !== undefined)
-    report(wrong ? "error" : "warning", "fastener-sizes", {
-      at,
-      subject: f.id,
-      measured: small,
-      limit: large,
-    });
+  const misfit = misfitOf(kind.sizes(f));
+  if (!misfit) return;
+  const { small, large, isOver } = misfit;
+  report(isOver ? "error" : "warning", "fastener-sizes", {
+    at,
+    subject: f.id,
+    measured: small,
+    limit: large,
+  });
 }
 
 /** A fastener's hole in a bar: within it, or beside it, but not through an edge of it, and never across all of it. */

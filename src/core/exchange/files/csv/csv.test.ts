@@ -34,6 +34,8 @@ describe("a table of stock", () => {
       key: beech.material?.id,
       price: { by: "piece", perPiece: 18, makes: 2 },
     });
+    // What is usual of a metal, and none of what the first one that ships has besides.
+    expect(bronze.material?.hazards).toEqual(["metal-dust"]);
     expect(bronze.material?.density).toMatchObject({ typical: 8.6, low: 8.6 * 0.95 });
     expect(bronze.price?.price).toEqual({ by: "weight", perKg: 22 });
     expect(g10).toEqual({

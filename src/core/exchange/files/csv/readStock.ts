@@ -1,7 +1,7 @@
 import { plainName, type Unseen } from "../../../base/plainName";
 import type { Price } from "../../../figures/cost/shop";
 import { SHOP_LIMITS } from "../../../figures/cost/shop";
-import { plainOwn } from "../../../materials/own/make";
+import { ofClass, plainOwn } from "../../../materials/own/make";
 import { DENSITY_LIMITS, type OwnMaterial } from "../../../materials/own/types";
 import type { Material, MaterialClass } from "../../../materials/types";
 import { type DecimalMark, figureOf, markOf } from "./figures";
@@ -206,14 +206,12 @@ class StockReader {
     const range = { typical, low: low ?? typical * 0.95, high: high ?? typical * 1.05 };
     if (!(range.low <= typical && typical <= range.high)) return { line, code: "range" };
     if (out.length > 0) this.cleaned.push({ line, name, out });
-    // What hurts, and its tint on the drawing, is as of the first of its class.
+    // What hurts is as usual of its class, its tint on the drawing as of the first of it.
     const like = this.known.materials.find((m) => m.class === cls);
     const material: OwnMaterial = {
-      ...plainOwn(this.known.nextId()),
+      ...ofClass(plainOwn(this.known.nextId()), cls),
       name,
-      class: cls,
       density: { kind: "stated", ...range },
-      hazards: like?.hazards ?? [],
       tint: like?.tint ?? "#a07843",
       note: plainName(this.text(cells, "note"), LONGEST_NOTE).name,
     };

@@ -31,6 +31,7 @@ const WEIGHED: Readonly<Record<string, readonly [number, number]>> = {
   "v10-hern-long-blade": [1093.4003, 90.5161],
   "v11-heath-field-knife": [160.2462, -22.9852],
   "v12-heath-field-knife": [160.2462, -22.9852],
+  "v13-hern-long-blade": [1093.4003, 90.5161],
 };
 const bytes = (text: string) => new TextEncoder().encode(text);
 
@@ -158,6 +159,17 @@ describe("migrations", () => {
       expect(weighing.report.balanceMm).toBeCloseTo(WEIGHED[name][1], 3);
     },
   );
+
+  it("wait a day before grinding, and have materials without other names, where version 13 said neither", () => {
+    const reading = readFixed(readFileSync(`${FIXTURES}/v13-hern-long-blade.json`));
+    if (!reading.ok) throw new Error(JSON.stringify(reading));
+    expect(reading.design.workshop.glue).toEqual({
+      ...raw("v13-hern-long-blade").workshop.glue,
+      leastCureH: 24,
+    });
+    expect(reading.design.materials.length).toBeGreaterThan(0);
+    for (const m of reading.design.materials) expect(m.otherNames).toEqual([]);
+  });
 
   it("match a maker's stock by keys where version 5 had English names", () => {
     const reading = readFixed(readFileSync(`${FIXTURES}/v5-holm-leather-stack.json`));
