@@ -20,7 +20,7 @@ export const FORM_WORDS: Record<StartingForm, FormWords> = {
   "take-down": { name: "Take-down", says: "A screw from the butt holds it together" },
   chopper: { name: "Chopper", says: "Dropped edge, a fuller on each side" },
   "sword-length": { name: "Sword-length", says: "Curved, peened through a disc pommel" },
-  "kit-blade": { name: "Blade in the hand", says: "Bought or finished: weighed as it is" },
+  "kit-blade": { name: "Blade in the hand", says: "Bought or finished: you weigh it on the bench" },
 };
 
 /** What a design of a form is called to begin with; a form that has no words here goes by its code. */

@@ -126,8 +126,8 @@ function RowFigures({ figures, failure }: Pick<KnifeRowProps, "figures" | "failu
         )}
       </Text>
       {refused ? (
-        <Text color="fault" fontSize="sm">
-          Cannot be built as drawn: open it to see why
+        <Text color="fault" fontSize="sm" fontWeight="500">
+          cannot be built as drawn now
         </Text>
       ) : (
         <Text color="bronze" fontSize="sm" fontWeight="500" opacity={old ? 0.55 : 1}>

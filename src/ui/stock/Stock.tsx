@@ -97,7 +97,9 @@ export function Stock() {
             <Plus /> Make “{words.trim()}” of your own
           </Button>
         )}
-        <MaterialTable shown={shown} own={own} shop={shop} units={units} ask={ask.openers} />
+        {shown.length > 0 && (
+          <MaterialTable shown={shown} own={own} shop={shop} units={units} ask={ask.openers} />
+        )}
         <Text color="graphite" fontSize="sm">
           Fine dust of every handle material harms the lungs: respirator and extraction. Trade in some species
           is regulated: ask the authority where you live before buying or selling.
