@@ -14,15 +14,16 @@ import { writeThreeMf } from "@/core/exchange/files/mesh/writeThreeMf";
 import { readPrices } from "@/core/exchange/files/prices/prices";
 import { readSvg } from "@/core/exchange/files/svg/read";
 import { shapesIn } from "@/core/exchange/pattern/found";
+import { flattenedPhoto } from "@/core/exchange/photo/flatPhoto";
 import { greyOf } from "@/core/exchange/photo/image";
 import { pictureSize } from "@/core/exchange/photo/picture";
-import { flattenedPhoto, shapesInPhoto, USUAL_SEEING } from "@/core/exchange/photo/shapes";
+import { planeIn } from "@/core/exchange/photo/planeIn";
+import { shapesInPhoto, USUAL_SEEING } from "@/core/exchange/photo/shapes";
 import { weigh } from "@/core/figures/weigh/weigh";
 import { newDesign } from "@/core/knife/design/create";
 import { boxesMesh, endingIn, rodMesh } from "@/core/knife/design/limits.fixtures";
 import { MATERIALS } from "@/core/materials/materials";
 import { CLASS_NAMES } from "@/words/stockTables";
-import { truePlane } from "../src/core/exchange/photo/planeScale";
 import { damaged, damagedJson } from "./damage";
 import { type Random, seeded } from "./random";
 import { photos, stlText, zippedBackup } from "./samples";
@@ -224,9 +225,9 @@ async function photoRead(bytes: Uint8Array): Promise<boolean> {
   }
   const { width, height } = decoded.info;
   const image = greyOf(new Uint8Array(decoded.data), width, height, 4);
-  const plane = truePlane(image, { kind: "points", a: { x: 0, y: 0 }, b: { x: width, y: 0 }, mm: width });
+  const plane = planeIn(image, { kind: "points", a: { x: 0, y: 0 }, b: { x: width, y: 0 }, mm: width });
   if (!plane.ok) return false;
-  const flat = flattenedPhoto(image, plane.plane);
+  const flat = flattenedPhoto(image, plane);
   const { shapes } = shapesInPhoto(flat, { ...USUAL_SEEING, thicknessMm: 4, cameraMm: 400 });
   for (const s of shapes)
     if (s.kind === "outline" && !(s.areaMm2 > 0)) throw new Error("an outline of no area");

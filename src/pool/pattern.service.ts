@@ -2,19 +2,20 @@ import { TooMuchWork } from "@/core/base/work";
 import { DRAWING_FORMATS } from "@/core/exchange/files/drawings";
 import { shapesIn } from "@/core/exchange/pattern/found";
 import { markIn } from "@/core/exchange/pattern/markIn";
-import { focalShareIn } from "@/core/exchange/photo/exif";
+import { NOTHING_TOLD, type PictureTold, toldBy } from "@/core/exchange/photo/exif";
+import { type FlatPhoto, flattenedPhoto } from "@/core/exchange/photo/flatPhoto";
 import { type GreyImage, greyOf } from "@/core/exchange/photo/image";
 import { paperIn } from "@/core/exchange/photo/paperIn";
 import { LONGEST_SIDE, pictureSize } from "@/core/exchange/photo/picture";
-import { foundCorners, truePlane } from "@/core/exchange/photo/planeScale";
-import { type FlatPhoto, flattenedPhoto, shapesInPhoto } from "@/core/exchange/photo/shapes";
+import { planeIn } from "@/core/exchange/photo/planeIn";
+import { shapesInPhoto } from "@/core/exchange/photo/shapes";
+import { foundCorners } from "@/core/exchange/photo/sheetEdges";
 import type { RawDrawing } from "@/core/geometry/contours/raw";
 import type { PatternService } from "../workers/pattern.messages";
 
 let drawing: RawDrawing | null = null;
 let photo: GreyImage | null = null;
-/** The focal length that its file tells, in its own pixels. */
-let focalPx: number | null = null;
+let told: PictureTold = NOTHING_TOLD;
 let flat: FlatPhoto | null = null;
 
 /** What the pattern worker answers with: the core's own functions, and the browser's decoder. */
@@ -65,8 +66,7 @@ export const patternService: PatternService = {
     pen.drawImage(whole, 0, 0, width, height);
     whole.close();
     photo = greyOf(pen.getImageData(0, 0, width, height).data, width, height, 4);
-    const focal = await focalShareIn(bytes, size);
-    focalPx = focal === null ? null : focal * Math.hypot(width, height);
+    told = await toldBy(bytes, size, Math.hypot(width, height));
     flat = null;
     const picture = await canvas.convertToBlob({ type: "image/jpeg", quality: 0.85 });
     return { ok: true, width, height, picture, corners: paperIn(photo) };
@@ -76,9 +76,9 @@ export const patternService: PatternService = {
 
   flatten: async (scale, tell) => {
     if (!photo) return { ok: false, code: "no-sheet" };
-    const plane = truePlane(photo, scale);
-    if (!plane.ok) return plane;
-    flat = flattenedPhoto(photo, plane.plane, tell, focalPx);
+    const seen = planeIn(photo, scale);
+    if (!seen.ok) return seen;
+    flat = flattenedPhoto(photo, seen, tell, told);
     const { image, widthMm, heightMm } = flat;
     const pixels = new Uint8ClampedArray(image.width * image.height * 4);
     for (let i = 0; i < image.data.length; i++) {

@@ -1,7 +1,8 @@
 import { writeKnife } from "@/core/exchange/files/knife/write";
 import { type OutlineRole, TRACED_FIT } from "@/core/exchange/pattern/applyOutline";
 import { proposedAssignment, traced } from "@/core/exchange/pattern/trace";
-import { focalShareIn } from "@/core/exchange/photo/exif";
+import { toldBy } from "@/core/exchange/photo/exif";
+import { flattenedPhoto } from "@/core/exchange/photo/flatPhoto";
 import { greyOf } from "@/core/exchange/photo/image";
 import {
   LARGEST_PICTURE_BYTES,
@@ -10,8 +11,10 @@ import {
   SHEETS_OF_PAPER,
   type SheetOfPaper,
 } from "@/core/exchange/photo/picture";
-import { foundCorners, type PhotoScale, truePlane } from "@/core/exchange/photo/planeScale";
-import { flattenedPhoto, type Seeing, shapesInPhoto, USUAL_SEEING } from "@/core/exchange/photo/shapes";
+import { EDGE_REACH_SHARE, planeIn } from "@/core/exchange/photo/planeIn";
+import type { PhotoScale } from "@/core/exchange/photo/planeScale";
+import { type Seeing, shapesInPhoto, USUAL_SEEING } from "@/core/exchange/photo/shapes";
+import { foundCorners } from "@/core/exchange/photo/sheetEdges";
 import { faultsOf } from "@/core/figures/weigh/faults";
 import { refusalOf } from "@/core/knife/design/refusal";
 import { outlineFailureWords } from "@/words/drawings";
@@ -21,9 +24,6 @@ import type { Input } from "../command";
 import { bytesWithin, fixedIn, lengthIn, numberIn, withinTime, writeTo } from "../input";
 import { Refusal } from "../refusal";
 import { pickedFirst, shapeSaid } from "./traced";
-
-/** How far round a given corner the sheet's edges are looked for, as a share of the picture's width. */
-const REACH_SHARE = 0.01;
 
 /** What of a trace's options a photo asks for. */
 type PhotoInput = Input<
@@ -51,11 +51,10 @@ export async function tracePhoto(
   if (!size.ok) throw new Refusal(pictureFailureWords(size));
   const { photo, shrunk } = await decoded(bytes);
   const scale = scaleIn(text, shrunk);
+  const reachPx = EDGE_REACH_SHARE * Math.max(photo.width, photo.height);
   const sure: PhotoScale =
-    scale.kind === "paper"
-      ? { ...scale, corners: foundCorners(photo, scale.corners, REACH_SHARE * photo.width) }
-      : scale;
-  const plane = truePlane(photo, sure);
+    scale.kind === "paper" ? { ...scale, corners: foundCorners(photo, scale.corners, reachPx) } : scale;
+  const plane = planeIn(photo, sure);
   if (!plane.ok) throw new Refusal(scaleFailureWords(plane));
   const shape = text("shape") ?? "dark";
   if (shape !== "dark" && shape !== "light") throw new Refusal(`--shape is dark or light, not "${shape}"`);
@@ -63,22 +62,22 @@ export async function tracePhoto(
   const threshold = typed === undefined ? null : numberIn(typed, "--threshold");
   const thicknessMm = lengthIn(text("thickness"), "--thickness", LARGEST_THICKNESS_MM);
   const cameraMm = lengthIn(text("camera"), "--camera", FARTHEST_CAMERA_MM);
-  const focal = await focalShareIn(bytes, size);
-  const focalPx = focal === null ? null : focal * Math.hypot(photo.width, photo.height);
-  const flat = withinTime(() => flattenedPhoto(photo, plane.plane, undefined, focalPx));
+  const told = await toldBy(bytes, size, Math.hypot(photo.width, photo.height));
+  const flat = withinTime(() => flattenedPhoto(photo, plane, undefined, told));
   const seeing: Seeing = { ...USUAL_SEEING, shape, threshold, thicknessMm, cameraMm };
   const seen = withinTime(() => shapesInPhoto(flat, seeing));
   const said = {
     widthMm: flat.widthMm,
     heightMm: flat.heightMm,
     threshold: seen.threshold,
+    lens: seen.lensBowMm > 0 ? { bowMm: seen.lensBowMm } : null,
     camera: seen.camera && { heightMm: seen.camera.heightMm, tiltDeg: seen.camera.tiltDeg },
     warnings: seen.warnings.map((w) => photoWarningWords(w, "metric")),
     found: seen.shapes.map(shapeSaid),
   };
   if (has("list")) return said;
   const before = (await fixedIn(onto)).design;
-  const assigned = proposedAssignment(before, pickedFirst(seen.shapes, text("pick")), as);
+  const assigned = proposedAssignment(before, pickedFirst(seen.shapes, text("pick")), as, "by-hand");
   if (!assigned) throw new Refusal("no shape was found in this photo; is it --shape dark or light?");
   const answer = withinTime(() => traced(before, assigned, TRACED_FIT));
   if (!answer.ok) throw new Refusal(outlineFailureWords(answer));

@@ -64,6 +64,11 @@ function PieceFields({ state }: { state: PhotoState }) {
           {found.camera.tiltDeg.toFixed(0)}°.
         </Text>
       )}
+      {found && found.lensBowMm > 0 && (
+        <Text color="graphite" fontSize="sm">
+          Taken out: the lens bows the sheet's edges by {printLength(found.lensBowMm, units, 1)}.
+        </Text>
+      )}
       {found?.warnings.map((w) => (
         <Text key={w.code} color="warn" fontSize="sm" role="status">
           {photoWarningWords(w, units)}

@@ -61,9 +61,9 @@ export function useAssigned(
   const proposed = useMemo(
     () =>
       outline && role !== "guard"
-        ? likelyPlacing(design, outline, role)
+        ? likelyPlacing(design, outline, role, fit.laid)
         : { datum: { x: 0, y: 0 }, tipDeg: 0, mirrored: false },
-    [design, outline, role],
+    [design, outline, role, fit.laid],
   );
   const placing = placed ?? proposed;
   const circles = useMemo(
@@ -74,7 +74,7 @@ export function useAssigned(
     if (!outline) return null;
     if (role === "guard") {
       const slot = outlines.find((o) => o !== outline && o.points.every((p) => isInside(outline.points, p)));
-      const made = withGuardOutline(design, outline.points, slot?.points ?? null);
+      const made = withGuardOutline(design, outline.points, slot?.points ?? null, fit.laid);
       return made.ok ? { ...made, used: [outline.id, ...(slot ? [slot.id] : [])] } : made;
     }
     const holes = circles.flatMap((circle) => {

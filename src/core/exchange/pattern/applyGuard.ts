@@ -1,11 +1,12 @@
 import { clamp, roundTo } from "../../base/number";
 import { boxOf, straightLoop } from "../../geometry/contours/loop";
+import { through, turned } from "../../geometry/curve/affine";
 import type { Point } from "../../geometry/curve/bezier";
 import { enclosedArea } from "../../geometry/curve/crossing";
 import type { Design } from "../../knife/design/schema";
 import { guardWidthAt } from "../../knife/layout/guard";
 import { layoutOf } from "../../knife/layout/layout";
-import { crossings } from "./placing";
+import { aslantDeg, crossings, type Laid } from "./placing";
 
 export type GuardApplied =
   | { readonly ok: true; readonly design: Design; readonly largestDeviationMm: number }
@@ -17,16 +18,20 @@ const ROWS = 60;
 
 /**
  * The guard as it is drawn from the front, x to the side and y to the spine: its heights, its width, the roundness that
- * gives it its area, and room round the tang as its slot has it. Where there is a slot, its middle is the tang's; without
+ * gives it its area, and room round the tang as its slot has it. One that a hand laid aslant is set upright. Where there is a slot, its middle is the tang's; without
  * one the outline's middle is.
  */
 export function withGuardOutline(
   design: Design,
-  outer: readonly Point[],
-  slot: readonly Point[] | null,
+  seenOuter: readonly Point[],
+  seenSlot: readonly Point[] | null,
+  laid: Laid,
 ): GuardApplied {
   const { guard } = design;
   if (!guard || guard.mesh) return { ok: false, code: "no-guard" };
+  const turn = turned(-aslantDeg(seenOuter, laid));
+  const upright = (points: readonly Point[]) => points.map((p) => through(turn, p));
+  const [outer, slot] = [upright(seenOuter), seenSlot && upright(seenSlot)];
   const seat = layoutOf(design).tangAt(0);
   const tangY = (seat.highY + seat.lowY) / 2;
   const box = boxOf([straightLoop(outer)])!;

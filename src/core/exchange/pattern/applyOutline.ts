@@ -6,7 +6,7 @@ import { settledBlade } from "../../knife/layout/bladeLengths";
 import { guardThickness } from "../../knife/layout/guard";
 import { resized, SIZE_LIMITS, sizesOf } from "../../knife/layout/resized";
 import { fitKnots } from "./fitKnots";
-import { crossings } from "./placing";
+import { crossings, type Laid } from "./placing";
 import { edgesToTip, openedAtFront, splitAtDatum } from "./split";
 
 /** What an outline may be of a knife. */
@@ -18,11 +18,12 @@ export interface OutlineFit {
   readonly withinMm: number;
   /** Corners are looked for over this reach, mm. */
   readonly cornerReachMm: number;
+  readonly laid: Laid;
 }
 
 /** Drawings are exact; what is traced off a photo is not. */
-export const DRAWN_FIT: OutlineFit = { withinMm: 0.03, cornerReachMm: 0.8 };
-export const TRACED_FIT: OutlineFit = { withinMm: 0.2, cornerReachMm: 3 };
+export const DRAWN_FIT: OutlineFit = { withinMm: 0.03, cornerReachMm: 0.8, laid: "drawn" };
+export const TRACED_FIT: OutlineFit = { withinMm: 0.2, cornerReachMm: 3, laid: "by-hand" };
 
 export type OutlineFailure =
   /** The datum does not lie in the outline, with steel on both sides of it. */

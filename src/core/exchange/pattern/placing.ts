@@ -25,6 +25,9 @@ export const placed = (points: readonly Point[], placing: Placing): Point[] => {
   return points.map((p) => through(map, p));
 };
 
+/** Whether a pattern was drawn along its sheet, or lies on it as a hand laid it. */
+export type Laid = "drawn" | "by-hand";
+
 /** Directions nearer than this to a sheet's own are meant to lie along it, degrees: a handle spreads a little aslant. */
 const SNAP_DEG = 6;
 /** Stations that a shape's heights are read at. */
@@ -40,11 +43,13 @@ export function proposedPlacing(
   points: readonly Point[],
   as: "blank" | "blade" | "handle",
   frontAt: Point = { x: 0, y: 0 },
+  laid: Laid = "drawn",
 ): Placing {
   const inFrame = { datum: { x: 0, y: 0 }, tipDeg: 0, mirrored: false };
-  if (standsInFrame(points, as)) return inFrame;
+  if (laid === "drawn" && standsInFrame(points, as)) return inFrame;
   const centre = centroidOf(points);
-  const axis = longAxisDeg(points, centre);
+  const spread = spreadDeg(points, centre);
+  const axis = laid === "drawn" ? alongSheet(spread) : (straightDeg(points, spread) ?? spread);
   const along = placed(points, { datum: centre, tipDeg: axis, mirrored: false });
   const heights = heightsAlong(along);
   const thin = (from: number, to: number) =>
@@ -101,8 +106,21 @@ function centroidOf(points: readonly Point[]): Point {
   return a === 0 ? points[0] : { x: x / (3 * a), y: y / (3 * a) };
 }
 
-/** The direction that a run of places spreads most in, degrees; along the drawing's own where it is near that. */
-function longAxisDeg(points: readonly Point[], c: Point): number {
+/** How far a shape that is laid by hand lies aslant of its sheet by the way it spreads, degrees; 0 of one drawn there. */
+export function aslantDeg(points: readonly Point[], laid: Laid): number {
+  if (laid === "drawn") return 0;
+  const deg = spreadDeg(points, centroidOf(points));
+  return deg - 90 * Math.round(deg / 90);
+}
+
+/** A direction, along the drawing's own where it is near that, degrees. */
+function alongSheet(deg: number): number {
+  const near = Math.round(deg / 90) * 90;
+  return Math.abs(deg - near) < SNAP_DEG ? near : deg;
+}
+
+/** The direction that a run of places spreads most in, degrees. */
+function spreadDeg(points: readonly Point[], c: Point): number {
   let [xx, xy, yy] = [0, 0, 0];
   points.forEach((p, i) => {
     const q = points[(i + 1) % points.length];
@@ -111,9 +129,56 @@ function longAxisDeg(points: readonly Point[], c: Point): number {
     xy += w * (p.x - c.x) * (p.y - c.y);
     yy += w * (p.y - c.y) ** 2;
   });
-  const deg = degrees(Math.atan2(2 * xy, xx - yy)) / 2;
-  const near = Math.round(deg / 90) * 90;
-  return Math.abs(deg - near) < SNAP_DEG ? near : deg;
+  return degrees(Math.atan2(2 * xy, xx - yy)) / 2;
+}
+
+/** Straight within this, mm, an outline is looked at in steps of so much. */
+const STRAIGHT_MM = 0.3;
+const STEP_MM = 1;
+/** A straight stretch says how a shape lies where it is so long, as a share of the shape, and so near to its spread. */
+const STRAIGHT_SHARE = 0.2;
+const NEAR_SPREAD_DEG = 12;
+
+/** The direction of the longest straight stretch of an outline, as of a spine, near the way it spreads, degrees; null of none. */
+function straightDeg(points: readonly Point[], spread: number): number | null {
+  const run = evenly(points, STEP_MM);
+  const n = run.length;
+  const box = boxOf([straightLoop(placed(points, { datum: run[0], tipDeg: spread, mirrored: false }))])!;
+  let best: { readonly deg: number; readonly mm: number } | null = null;
+  for (let from = 0; from < n; from++) {
+    for (
+      let steps = Math.ceil((best?.mm ?? STRAIGHT_SHARE * (box.x1 - box.x0)) / STEP_MM);
+      steps < n;
+      steps++
+    ) {
+      const [a, b] = [run[from], run[(from + steps) % n]];
+      const mm = Math.hypot(b.x - a.x, b.y - a.y);
+      const isStraight = Array.from({ length: steps - 1 }, (_, i) => run[(from + 1 + i) % n]).every(
+        (p) => Math.abs((b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x)) <= STRAIGHT_MM * mm,
+      );
+      if (!isStraight) break;
+      const deg = spread + halfTurn(degrees(Math.atan2(b.y - a.y, b.x - a.x)) - spread);
+      if (Math.abs(deg - spread) <= NEAR_SPREAD_DEG && mm > (best?.mm ?? 0)) best = { deg, mm };
+    }
+  }
+  return best && best.mm >= STRAIGHT_SHARE * (box.x1 - box.x0) ? best.deg : null;
+}
+
+/** An angle as one between −90 and 90 degrees that a line lies at as well. */
+const halfTurn = (deg: number) => deg - 180 * Math.round(deg / 180);
+
+/** Places along a closed run, about so far from each other. */
+function evenly(points: readonly Point[], stepMm: number): Point[] {
+  const run: Point[] = [];
+  let left = 0;
+  points.forEach((a, i) => {
+    const b = points[(i + 1) % points.length];
+    const length = Math.hypot(b.x - a.x, b.y - a.y);
+    for (; left < length; left += stepMm)
+      run.push({ x: a.x + ((b.x - a.x) * left) / length, y: a.y + ((b.y - a.y) * left) / length });
+    left -= length;
+  });
+  return run;
 }
 
 interface Height {

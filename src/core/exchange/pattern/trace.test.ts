@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { weigh } from "../../figures/weigh/weigh";
-import { mapped } from "../../geometry/contours/loop";
+import { boxOf, flattened, mapped, straightLoop } from "../../geometry/contours/loop";
 import { after as first, shifted, stretched, through, turned } from "../../geometry/curve/affine";
 import type { Point } from "../../geometry/curve/bezier";
 import { refusalOf } from "../../knife/design/refusal";
@@ -130,17 +130,57 @@ describe("a pattern", () => {
       ...before,
       guard: { ...before.guard!, aboveMm: 9, belowMm: 9, widthMm: 30, roundness: 0 },
     };
-    const answer = withGuardOutline(other, outer.points, slot.points);
+    const answer = withGuardOutline(other, outer.points, slot.points, "drawn");
     if (!answer.ok) throw new Error(answer.code);
     const made = answer.design.guard!;
     for (const key of ["aboveMm", "belowMm", "widthMm", "roundness"] as const)
       expect(Math.abs(made[key] - before.guard![key]), key).toBeLessThan(0.02);
     expect(answer.largestDeviationMm).toBeLessThan(0.05);
-    expect(withGuardOutline({ ...before, guard: null }, outer.points, null)).toEqual({
+    expect(withGuardOutline({ ...before, guard: null }, outer.points, null, "drawn")).toEqual({
       ok: false,
       code: "no-guard",
     });
   });
+
+  it("of a guard that a hand laid aslant on its sheet is the same guard", () => {
+    const before = knife("gorse-guard-knife.json");
+    const [guard] = piecesNamed(before, "guard");
+    const reading = readDxf(bytes(writeDxf({ layers: [pieceLayer(guard, AS_DRAWN)] })));
+    if (!reading.ok) throw new Error(reading.code);
+    const [outer, slot] = shapesIn(reading.drawing, 1).shapes.filter((s) => s.kind === "outline");
+    const sizes = (deg: number, laid: "drawn" | "by-hand") => {
+      const aslant = (points: readonly Point[]) => points.map((p) => through(turned(deg), p));
+      const made = withGuardOutline(before, aslant(outer.points), aslant(slot.points), laid);
+      if (!made.ok) throw new Error(made.code);
+      const { aboveMm, belowMm, widthMm } = made.design.guard!;
+      return [aboveMm, belowMm, widthMm];
+    };
+    const straight = sizes(0, "drawn");
+    for (const deg of [-8, 3, 11])
+      for (const [i, mm] of sizes(deg, "by-hand").entries())
+        expect(Math.abs(mm - straight[i]), `${deg}`).toBeLessThan(0.1);
+    expect(Math.abs(sizes(8, "drawn")[2] - straight[2])).toBeGreaterThan(0.5);
+  });
+
+  it.each(["heath-field-knife.json", "rook-hunter.json", "orchard-parer.json", "sallow-camp-chopper.json"])(
+    "of %s that a hand laid aslant lies straight",
+    (file) => {
+      const design = knife(file);
+      const layer = pieceLayer(piecesNamed(design, "blank")[0], AS_DRAWN);
+      const drawn = flattened(layer.loops[0], 0.05);
+      const longMm = boxOf([straightLoop(drawn)])!;
+      for (const deg of [-5, -2, 0, 3, 5, 25]) {
+        const points = drawn.map((p) => through(first(shifted(150, 100), turned(deg)), p));
+        const { tipDeg } = proposedPlacing(points, "blank", { x: 0, y: 0 }, "by-hand");
+        const off = tipDeg - deg;
+        expect(Math.abs(off - 180 * Math.round(off / 180)), `${deg}°`).toBeLessThan(0.7);
+        const lying = boxOf([
+          straightLoop(placed(points, proposedPlacing(points, "blank", undefined, "by-hand"))),
+        ])!;
+        expect(Math.abs(lying.x1 - lying.x0 - (longMm.x1 - longMm.x0))).toBeLessThan(0.5);
+      }
+    },
+  );
 
   it("of a scale or a tang gives the handle and the bar", () => {
     const heath = knife("heath-field-knife.json");
@@ -161,7 +201,7 @@ describe("a pattern", () => {
       [-80, -4],
       [0, -6.5],
     ].map(([x, y]) => ({ x, y }));
-    const made = withOutline(stick, "tang", bar, { withinMm: 0.1, cornerReachMm: 1 });
+    const made = withOutline(stick, "tang", bar, { withinMm: 0.1, cornerReachMm: 1, laid: "drawn" } as const);
     if (!made.ok || made.design.tang.kind !== "hidden") throw new Error("no bar");
     const { lengthMm, yMm, frontHeightMm, endHeightMm } = made.design.tang;
     expect([lengthMm, yMm, frontHeightMm, endHeightMm]).toEqual([80, -0.5, 12, 7]);
@@ -176,7 +216,7 @@ describe("a pattern", () => {
       { x: x1, y: 9 },
       { x: x0, y: 9 },
     ];
-    const fit = { withinMm: 0.1, cornerReachMm: 1 };
+    const fit = { withinMm: 0.1, cornerReachMm: 1, laid: "drawn" } as const;
     expect(withOutline(heath, "blank", square(5, 200), fit)).toEqual({ ok: false, code: "datum-outside" });
     expect(withOutline(heath, "blank", square(-120, 3000), fit)).toMatchObject({
       code: "length",

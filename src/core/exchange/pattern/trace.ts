@@ -13,7 +13,7 @@ import {
   withOutline,
 } from "./applyOutline";
 import { type Found, type FoundCircle, type FoundOutline, likelyOutline } from "./found";
-import { type Placing, placed, placingMap, proposedPlacing } from "./placing";
+import { type Laid, type Placing, placed, placingMap, proposedPlacing } from "./placing";
 
 /** Knives mostly are so long over all, mm: the likely unit is the one that makes the pattern so. */
 const USUAL_MM = [60, 600] as const;
@@ -91,6 +91,7 @@ export function proposedAssignment(
   design: Design,
   shapes: readonly Found[],
   as: OutlineRole | "holes",
+  laid: Laid = "drawn",
 ): Assignment | null {
   const circles = shapes.filter((s) => s.kind === "circle");
   const outline = likelyOutline(shapes);
@@ -100,29 +101,46 @@ export function proposedAssignment(
     const placing: Placing = { datum: { x: 0, y: 0 }, tipDeg: 0, mirrored: false };
     return { outline: null, as: "blank", placing, holes: circles.map((circle) => ({ circle, as: null })) };
   }
-  const placing = likelyPlacing(design, outline, as === "holes" ? "blank" : as);
+  const placing = likelyPlacing(design, outline, as === "holes" ? "blank" : as, laid);
   const inside = circlesIn(outline, circles).map((circle) => ({ circle, as: null }));
   if (as === "holes") return { outline: null, as: "blank", placing, holes: inside };
   return { outline, as, placing, holes: as === "blade" ? [] : inside };
 }
 
 /** How an outline most likely lies on a knife as a part of it: its front where the knife's own is. */
-export function likelyPlacing(design: Design, outline: FoundOutline, as: OutlineRole): Placing {
+export function likelyPlacing(
+  design: Design,
+  outline: FoundOutline,
+  as: OutlineRole,
+  laid: Laid = "drawn",
+): Placing {
   const { handle, blade, tang, guard } = design;
   const nodes = handle.outline;
   const front = { x: 0, y: (nodes[0].yMm + nodes[nodes.length - 1].yMm) / 2 };
   switch (as) {
     case "blade":
-      return proposedPlacing(outline.points, "blade", {
-        x: 0,
-        y: blade.spineOverAxisMm - blade.ricassoHeightMm / 2,
-      });
+      return proposedPlacing(
+        outline.points,
+        "blade",
+        { x: 0, y: blade.spineOverAxisMm - blade.ricassoHeightMm / 2 },
+        laid,
+      );
     case "tang":
-      return proposedPlacing(outline.points, "handle", tang.kind === "full" ? front : { x: 0, y: tang.yMm });
+      return proposedPlacing(
+        outline.points,
+        "handle",
+        tang.kind === "full" ? front : { x: 0, y: tang.yMm },
+        laid,
+      );
     case "scale":
-      return proposedPlacing(outline.points, "handle", { ...front, x: guard ? -guardThickness(guard) : 0 });
+      return proposedPlacing(
+        outline.points,
+        "handle",
+        { ...front, x: guard ? -guardThickness(guard) : 0 },
+        laid,
+      );
     default:
-      return proposedPlacing(outline.points, as, front);
+      return proposedPlacing(outline.points, as, front, laid);
   }
 }
 

@@ -1,5 +1,6 @@
 import { degrees } from "../../base/number";
 import type { Point } from "../../geometry/curve/bezier";
+import type { PictureTold } from "./exif";
 import type { Homography } from "./homography";
 import type { TruePlane } from "./planeScale";
 
@@ -78,6 +79,26 @@ export function cameraOf(h: Homography, middle: Point, focalPx: number): Camera 
     camera.heightMm > 0
     ? camera
     : null;
+}
+
+/** What is known of how a picture was taken: its size, px, and what its file tells. */
+export interface PictureTaken extends PictureTold {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** From where a photo was taken: by what its maker says, by the sheet's perspective, or by what its file tells. */
+export function cameraFor(
+  plane: Pick<TruePlane, "toPixels">,
+  picture: PictureTaken,
+  cameraMm: number | null,
+): Camera | null {
+  if (cameraMm !== null) return cameraOver(plane, picture, { heightMm: cameraMm });
+  // The middle of what was cropped is not the lens's.
+  if (picture.isCropped) return null;
+  const seen = cameraOver(plane, picture, null);
+  if (seen || picture.focalPx === null) return seen;
+  return cameraOver(plane, picture, { focalPx: picture.focalPx });
 }
 
 /**

@@ -1,6 +1,6 @@
 import sharp from "sharp";
 import { describe, expect, it } from "vitest";
-import { focalShareIn } from "./exif";
+import { NOTHING_TOLD, toldBy } from "./exif";
 
 /** Source: libvips writes the tags; they are read by npm's exifr. */
 async function photo(tags: Record<string, string> | null) {
@@ -9,18 +9,33 @@ async function photo(tags: Record<string, string> | null) {
 }
 const STORED = { width: 400, height: 300 };
 
-describe("the focal length that a photo's file tells", () => {
-  it("is its length on film by the diagonal of a frame of 36 × 24 mm", async () => {
+describe("what a photo's file tells of its camera", () => {
+  it("is the length on film by the diagonal of a frame of 36 × 24 mm", async () => {
     const bytes = await photo({ FocalLengthIn35mmFilm: "26" });
-    expect(await focalShareIn(bytes, STORED)).toBeCloseTo(26 / 43.2666, 4);
+    const { focalPx, isCropped } = await toldBy(bytes, STORED, 500);
+    expect(focalPx).toBeCloseTo((500 * 26) / 43.2666, 2);
+    expect(isCropped).toBe(false);
   });
 
-  it("is none of a file that tells none, of one that is cropped, and of nonsense", async () => {
-    expect(await focalShareIn(await photo(null), STORED)).toBeNull();
-    expect(await focalShareIn(await photo({ FocalLengthIn35mmFilm: "0" }), STORED)).toBeNull();
+  it("is no length of a file that tells none, and of nonsense", async () => {
+    expect(await toldBy(await photo(null), STORED, 500)).toEqual(NOTHING_TOLD);
+    expect(await toldBy(await photo({ FocalLengthIn35mmFilm: "0" }), STORED, 500)).toEqual(NOTHING_TOLD);
+    expect(await toldBy(new Uint8Array([1, 2, 3]), STORED, 500)).toEqual(NOTHING_TOLD);
+  });
+
+  it("is that it was cropped, of another shape than it was taken in, or than cameras take", async () => {
     const told = await photo({ FocalLengthIn35mmFilm: "26" });
-    expect(await focalShareIn(told, { width: 300, height: 300 })).toBeNull();
-    expect(await focalShareIn(told, { width: 3000, height: 4000 })).not.toBeNull();
-    expect(await focalShareIn(new Uint8Array([1, 2, 3]), STORED)).toBeNull();
+    const cropped = { focalPx: null, isCropped: true };
+    expect(await toldBy(told, { width: 300, height: 300 }, 424)).toEqual(cropped);
+    expect((await toldBy(told, { width: 3000, height: 4000 }, 5000)).isCropped).toBe(false);
+    expect(await toldBy(new Uint8Array(), { width: 1000, height: 870 }, 1325)).toEqual(cropped);
+    for (const [width, height] of [
+      [3, 2],
+      [9, 16],
+      [1, 1],
+      [4, 3],
+      [4000, 2250],
+    ])
+      expect((await toldBy(new Uint8Array(), { width, height }, 1)).isCropped).toBe(false);
   });
 });

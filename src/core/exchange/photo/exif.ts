@@ -11,32 +11,65 @@ interface Told {
   readonly ExifImageHeight?: unknown;
 }
 
+/** What is known of a picture's camera from its file. */
+export interface PictureTold {
+  /** Focal length, px of the picture; null where the file tells none. */
+  readonly focalPx: number | null;
+  /** The picture was cropped: by what its file tells, or by a shape that no camera takes. */
+  readonly isCropped: boolean;
+}
+export const NOTHING_TOLD: PictureTold = { focalPx: null, isCropped: false };
+
+/** How much longer than high pictures are that cameras take, whichever way up (common practice, no source). */
+const CAMERA_SHAPES = [
+  1,
+  5 / 4,
+  4 / 3,
+  11 / 8,
+  7 / 5,
+  3 / 2,
+  8 / 5,
+  5 / 3,
+  16 / 9,
+  17 / 9,
+  2,
+  18.5 / 9,
+  13 / 6,
+  20 / 9,
+];
+
 /**
- * The focal length that a photo's file tells, as a share of the picture's diagonal; null where it tells none, or where the
- * picture of that stored size was cropped since. By the length that is equal on a 35 mm film, with an error of some per cent
+ * What a photo's file tells, for a picture that is worked on with so many pixels across its diagonal. The focal length is by
+ * the one that is equal on a 35 mm film, with an error of some per cent; of a picture that was cropped there is none.
  * @see CIPA DC-008 (Exif 2.32), FocalLengthIn35mmFilm, PixelXDimension (from memory).
  */
-export async function focalShareIn(
+export async function toldBy(
   bytes: Uint8Array,
   stored: { readonly width: number; readonly height: number },
-): Promise<number | null> {
+  diagonalPx: number,
+): Promise<PictureTold> {
+  const told = await exifIn(bytes);
+  const [width, height] = [told?.ExifImageWidth, told?.ExifImageHeight];
+  const shape = shapeOf(stored);
+  const near = (other: number) => Math.abs(other / shape - 1) <= SAME_SHAPE;
+  const isCropped =
+    typeof width === "number" && typeof height === "number" && width > 0 && height > 0
+      ? !near(shapeOf({ width, height }))
+      : !CAMERA_SHAPES.some(near);
+  const focalMm = told?.FocalLengthIn35mmFormat;
+  const isLens = typeof focalMm === "number" && focalMm > LENSES_MM[0] && focalMm < LENSES_MM[1];
+  return { focalPx: isLens && !isCropped ? (focalMm / FRAME_DIAGONAL_MM) * diagonalPx : null, isCropped };
+}
+
+async function exifIn(bytes: Uint8Array): Promise<Told | undefined> {
   const { default: exif } = await import("exifr");
-  let told: Told | undefined;
   try {
-    told = await exif.parse(bytes, {
+    return await exif.parse(bytes, {
       pick: ["FocalLengthIn35mmFormat", "ExifImageWidth", "ExifImageHeight"],
     });
   } catch {
-    return null;
+    return undefined;
   }
-  const focalMm = told?.FocalLengthIn35mmFormat;
-  if (typeof focalMm !== "number" || !(focalMm > LENSES_MM[0] && focalMm < LENSES_MM[1])) return null;
-  const [width, height] = [told?.ExifImageWidth, told?.ExifImageHeight];
-  const wasCropped =
-    typeof width === "number" &&
-    typeof height === "number" &&
-    Math.abs(shapeOf({ width, height }) / shapeOf(stored) - 1) > SAME_SHAPE;
-  return wasCropped ? null : focalMm / FRAME_DIAGONAL_MM;
 }
 
 /** How much longer than high a picture is, whichever way up it lies. */

@@ -2,15 +2,15 @@ import { contours } from "d3-contour";
 import type { Point } from "../../geometry/curve/bezier";
 import { enclosedArea } from "../../geometry/curve/crossing";
 import { type GreyImage, otsuThreshold } from "./image";
-import { foundCorners, inOrder } from "./planeScale";
+import { EDGE_REACH_SHARE } from "./planeIn";
+import { inOrder } from "./planeScale";
+import { foundCorners } from "./sheetEdges";
 
 /** The picture is looked at this small for where a sheet lies, pixels along its longer side. */
 const SMALL_PX = 500;
 /** A sheet takes so much of the picture at least, and fills its four corners to between these shares. */
 const LEAST_SHARE = 0.12;
 const FILLED_SHARE = [0.9, 1.08] as const;
-/** How far from a rough corner its edges are looked for, as a share of the longer side. */
-const REACH_SHARE = 0.012;
 
 /** The corners of the largest light sheet in a photo, in its own pixels; null where there is none to see. */
 export function paperIn(image: GreyImage): Point[] | null {
@@ -42,7 +42,7 @@ export function paperIn(image: GreyImage): Point[] | null {
   );
   // What runs out of the picture is no sheet with four corners in it.
   if (onRim.length > 0) return null;
-  return foundCorners(image, rough, REACH_SHARE * Math.max(image.width, image.height));
+  return foundCorners(image, rough, EDGE_REACH_SHARE * Math.max(image.width, image.height));
 }
 
 /** The picture with each square of so many pixels as one. */

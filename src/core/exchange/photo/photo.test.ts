@@ -9,11 +9,14 @@ import { pieceLayer, piecesNamed } from "../cutting/pieceLayers";
 import { DEMO_KNIVES } from "../files/knife/demo.fixtures";
 import { TRACED_FIT } from "../pattern/applyOutline";
 import { proposedAssignment, traced } from "../pattern/trace";
+import { flattenedPhoto } from "./flatPhoto";
 import { homography, projected } from "./homography";
 import { type GreyImage, greyOf, otsuThreshold, smoothed } from "./image";
 import { paperIn } from "./paperIn";
-import { foundCorners, inOrder, truePlane } from "./planeScale";
-import { flattenedPhoto, shapesInPhoto, USUAL_SEEING } from "./shapes";
+import { planeIn } from "./planeIn";
+import { inOrder, truePlane } from "./planeScale";
+import { shapesInPhoto, USUAL_SEEING } from "./shapes";
+import { foundCorners } from "./sheetEdges";
 
 const [, heath] = DEMO_KNIVES.find(([name]) => name === "heath-field-knife.json")!;
 const layer = pieceLayer(piecesNamed(heath, "blank")[0], AS_DRAWN);
@@ -107,9 +110,9 @@ describe("a drawn figure photographed by a synthetic camera", () => {
       });
       const whole = ordered.every((p) => p.x > 5 && p.y > 5 && p.x < width - 5 && p.y < height - 5);
       expect(paperIn(photo) !== null).toBe(whole);
-      const plane = truePlane(photo, { kind: "paper", corners: found, longMm: 297, shortMm: 210 });
+      const plane = planeIn(photo, { kind: "paper", corners: found, longMm: 297, shortMm: 210 });
       if (!plane.ok) throw new Error(plane.code);
-      const flat = flattenedPhoto(photo, plane.plane);
+      const flat = flattenedPhoto(photo, plane);
       const { shapes } = shapesInPhoto(flat, USUAL_SEEING);
       const [blade] = shapes.filter((s) => s.kind === "outline");
       // The sheet may lie either way up: it is compared as it was photographed.
@@ -153,9 +156,9 @@ describe("a drawn figure photographed by a synthetic camera", () => {
       { x: 20, y: 20 },
       { x: 270, y: 20 },
     ].map((p) => projected(cam.toPixels, p));
-    const plane = truePlane(photo, { kind: "points", a, b, mm: 250 });
+    const plane = planeIn(photo, { kind: "points", a, b, mm: 250 });
     if (!plane.ok) throw new Error(plane.code);
-    const { shapes } = shapesInPhoto(flattenedPhoto(photo, plane.plane), USUAL_SEEING);
+    const { shapes } = shapesInPhoto(flattenedPhoto(photo, plane), USUAL_SEEING);
     const sizes = shapes.flatMap((s) =>
       s.kind === "outline" ? [boxOf([s.points.map((p) => ({ ...p, bulge: 0 }))])!] : [],
     );

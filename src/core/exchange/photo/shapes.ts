@@ -3,10 +3,14 @@ import type { Point } from "../../geometry/curve/bezier";
 import { enclosedArea } from "../../geometry/curve/crossing";
 import { fitCircle } from "../pattern/fitCircle";
 import { asFound, type Found, type FoundShapes } from "../pattern/found";
-import { type Camera, cameraOver } from "./camera";
-import { projected } from "./homography";
-import { type GreyImage, otsuThreshold, shadeAt, smoothed } from "./image";
-import type { TruePlane } from "./planeScale";
+import { type Camera, cameraFor } from "./camera";
+import { type DrawnLine, drawnLine, openLine } from "./drawnLines";
+import type { FlatPhoto } from "./flatPhoto";
+import { almostRound, type Oblong } from "./holeShape";
+import { type GreyImage, otsuThreshold, smoothed } from "./image";
+import { onLocalEdge } from "./localEdge";
+import type { SheetDoubt } from "./planeIn";
+import { type Crossing, crossingAt, SHARP, shadesBeside, thresholdNearPiece } from "./shadows";
 import { withoutSpecks } from "./specks";
 import { standing } from "./standing";
 
@@ -38,66 +42,23 @@ export type PhotoWarning =
   /** Where the camera stood is not known: the piece reads too long by its thickness over the camera's height. */
   | { readonly code: "camera-unknown"; readonly thicknessMm: number }
   /** The camera is no higher than the piece is thick. */
-  | { readonly code: "camera-too-low"; readonly heightMm: number };
+  | { readonly code: "camera-too-low"; readonly heightMm: number }
+  /** The picture was cropped, by what its file tells or by its shape: its middle is not the lens's. */
+  | { readonly code: "cropped"; readonly thicknessMm: number }
+  /** A shadow lies beside the largest piece, so wide. */
+  | { readonly code: "shadow"; readonly widthMm: number }
+  /** Its edge is blurred by a bell curve of so much: tips are read rounder and shorter than they are. */
+  | { readonly code: "blurred"; readonly byMm: number }
+  /** Outlines are lines that were drawn, the widest so wide: their middle is taken. */
+  | { readonly code: "drawn-lines"; readonly widthMm: number }
+  /** A line that was drawn does not close. */
+  | { readonly code: "open-line"; readonly lengthMm: number }
+  /** Holes that were meant to be round show longer than wide: how many, and the one that does most. */
+  | ({ readonly code: "hole-not-round"; readonly count: number } & Oblong)
+  | SheetDoubt;
 
 /** How thick a piece is taken to be where it is told what its thickness does, mm. */
 const EXAMPLE_THICKNESS_MM = 4;
-
-/** The plane is looked at with so many pixels a millimetre at most, and in all. */
-const MOST_PER_MM = 10;
-const MOST_PIXELS = 5_000_000;
-
-/** A photo seen straight from above at true size: shades, how many pixels make a millimetre, and how large it is. */
-export interface FlatPhoto {
-  readonly image: GreyImage;
-  readonly perMm: number;
-  readonly widthMm: number;
-  readonly heightMm: number;
-  readonly plane: TruePlane;
-  /** The photo's own size, px, and the focal length that its file tells, px; null where it tells none. */
-  readonly picture: PictureSize;
-}
-
-/** A picture's size in pixels, and the focal length that its file tells in its own pixels. */
-export interface PictureSize {
-  readonly width: number;
-  readonly height: number;
-  readonly focalPx: number | null;
-}
-
-/** The plane of a photo without its perspective; `tell` hears how far it is, 0 to 1. */
-export function flattenedPhoto(
-  photo: GreyImage,
-  plane: TruePlane,
-  tell: (done: number) => void = () => undefined,
-  focalPx: number | null = null,
-): FlatPhoto {
-  const { widthMm, heightMm, toPixels, pixelsPerMm } = plane;
-  const perMm = Math.min(MOST_PER_MM, pixelsPerMm, Math.sqrt(MOST_PIXELS / (widthMm * heightMm)));
-  const [width, height] = [
-    Math.max(2, Math.round(widthMm * perMm)),
-    Math.max(2, Math.round(heightMm * perMm)),
-  ];
-  const data = new Float32Array(width * height);
-  // What lies outside the photo is taken as what is most of it.
-  const ground = middleShade(photo);
-  for (let y = 0; y < height; y++) {
-    if (y % 200 === 0) tell(y / height);
-    for (let x = 0; x < width; x++) {
-      const at = projected(toPixels, { x: (x + 0.5) / perMm, y: (y + 0.5) / perMm });
-      data[y * width + x] = shadeAt(photo, at.x - 0.5, at.y - 0.5) ?? ground;
-    }
-  }
-  const picture = { width: photo.width, height: photo.height, focalPx };
-  return { image: { width, height, data }, perMm, widthMm, heightMm, plane, picture };
-}
-
-function middleShade({ data }: GreyImage): number {
-  const step = Math.max(1, Math.floor(data.length / 5000));
-  const some: number[] = [];
-  for (let i = 0; i < data.length; i += step) some.push(data[i]);
-  return some.sort((a, b) => a - b)[Math.floor(some.length / 2)] ?? 255;
-}
 
 /** Outlines smaller than this are dirt, mm². */
 const LEAST_MM2 = 8;
@@ -109,15 +70,56 @@ const ROUND_SHARE = 0.07;
 /** Outlines that come this near to the rim of the plane belong to what is round it, mm. */
 const RIM_MM = 1.5;
 
+/** What a photo shows, how shape and ground were parted, from where it was taken, and what is doubtful about it. */
+export interface PhotoShapes extends FoundShapes {
+  readonly threshold: number;
+  readonly warnings: readonly PhotoWarning[];
+  readonly camera: Camera | null;
+  /** How far the lens bowed the sheet's edges, mm: taken out; 0 of one that did not. */
+  readonly lensBowMm: number;
+}
+
 /** The outlines and round holes in a flat photo, the largest first, y upward from its lower left; and the shade used. */
 export function shapesInPhoto(photo: FlatPhoto, seeing: Seeing): PhotoShapes {
-  const { shape, threshold, smoothMm } = seeing;
-  const { image, perMm, widthMm, heightMm } = photo;
-  const camera = cameraFor(photo, seeing);
-  const thicknessMm = seeing.thicknessMm ?? 0;
-  const stands = camera && thicknessMm > 0 && camera.heightMm > 2 * thicknessMm;
-  const soft = smoothed(image, smoothMm * perMm);
-  const at = threshold ?? otsuThreshold(soft);
+  const soft = smoothed(photo.image, seeing.smoothMm * photo.perMm);
+  const camera = cameraFor(photo.plane, photo.picture, seeing.cameraMm);
+  const at = seeing.threshold ?? otsuThreshold(soft);
+  const regions = regionsIn(soft, photo.perMm, seeing.shape, at);
+  const { blurMm, ...crossing } = crossingIn(photo, soft, regions, seeing.shape, at);
+  const shadowMm = seeing.threshold === null ? crossing.shadowMm : 0;
+  // A shadow is as dark as a piece to a threshold half way: nearer to the piece's own shade it is paper.
+  const nearer = shadowMm > 0 ? thresholdNearPiece(shadesOf(soft, seeing.shape, at)) : at;
+  const seen = shadowMm > 0 ? regionsIn(soft, photo.perMm, seeing.shape, nearer) : regions;
+  const reader = new RegionReader(photo, soft, seeing, camera);
+  // The largest first: what pen it was drawn by tells what the smaller ones are.
+  const bySize = seen.map((region) => ({ region, px: Math.abs(signedAreaPx(region[0])) }));
+  for (const { region } of bySize.sort((a, b) => b.px - a.px)) reader.read(region);
+  const { shapes, warnings, isDrawn } = reader.all();
+  const edge: PhotoWarning[] = [];
+  if (shadowMm > 0 && !isDrawn) edge.push({ code: "shadow", widthMm: shadowMm });
+  if (blurMm > MOST_BLUR_MM && !isDrawn) edge.push({ code: "blurred", byMm: blurMm });
+  return {
+    ...asFound(shapes),
+    threshold: nearer,
+    warnings: [
+      ...photo.doubts,
+      ...(isDrawn && seeing.thicknessMm === null ? [] : standingWarnings(photo, seeing, camera)),
+      ...edge,
+      ...warnings,
+    ],
+    camera,
+    lensBowMm: photo.lensBowMm,
+  };
+}
+
+/** Blurred by more than this a tip comes out half a millimetre short, mm. */
+const MOST_BLUR_MM = 0.5;
+
+/** Rings of a region in pixels, its outer one first; each ends in the place that it began in. */
+type Region = readonly (readonly number[][])[];
+
+/** The regions on the shape's side of a threshold. */
+function regionsIn(soft: GreyImage, perMm: number, shape: Seeing["shape"], at: number): readonly Region[] {
   // Contours enclose what is above a value: of a dark shape the shades are turned round.
   const sign = shape === "dark" ? -1 : 1;
   const values = Array.from(soft.data, (v) => sign * v);
@@ -127,111 +129,160 @@ export function shapesInPhoto(photo: FlatPhoto, seeing: Seeing): PhotoShapes {
     .size([soft.width, soft.height])
     .smooth(true)
     .thresholds([sign * at])(values);
-  const toMm = ([x, y]: number[]): Point => ({ x: x / perMm, y: heightMm - y / perMm });
-  const eye = camera && {
-    heightMm: camera.heightMm,
-    foot: { x: camera.foot.x, y: heightMm - camera.foot.y },
-  };
-  const ring = (of: readonly number[][], around: "outer" | "hole") => {
-    const open = of.slice(0, -1);
-    const seen = (threshold === null ? onLocalEdge(soft, open, perMm) : open).map(toMm);
-    return stands && eye ? standing(seen, around, eye, thicknessMm) : seen;
-  };
-  const shapes: Found[] = [];
-  let id = 0;
-  const put = (points: readonly Point[]) => {
-    const areaMm2 = enclosedArea(points);
-    if (areaMm2 < LEAST_MM2) return;
-    const layer = "";
-    id++;
-    const radius = Math.sqrt(areaMm2 / Math.PI);
-    const round = fitCircle(points, Math.max(ROUND_MM, ROUND_SHARE * radius), stands === true);
-    // Of a border with places left out the area is less than the circle's.
-    const radiusMm = stands && round ? round.radiusMm : radius;
-    if (round) shapes.push({ kind: "circle", id: `shape-${id}`, layer, ...round, radiusMm });
-    else shapes.push({ kind: "outline", id: `shape-${id}`, layer, points, areaMm2 });
-  };
-  for (const [outer, ...holes] of found?.coordinates ?? []) {
-    const border = ring(outer, "outer");
-    const atRim = border.some(
-      (p) => p.x < RIM_MM || p.y < RIM_MM || p.x > widthMm - RIM_MM || p.y > heightMm - RIM_MM,
-    );
-    if (!atRim) put(border);
-    for (const hole of holes) put(ring(hole, "hole"));
+  return found?.coordinates ?? [];
+}
+
+/** The shades of pieces and of their paper. */
+function shadesOf(soft: GreyImage, shape: Seeing["shape"], at: number) {
+  const { below, above } = shadesBeside(soft.data, at);
+  return shape === "dark" ? { piece: below, paper: above } : { piece: above, paper: below };
+}
+
+/** How the border of the largest region that does not touch the rim goes over to the paper. */
+function crossingIn(
+  photo: FlatPhoto,
+  soft: GreyImage,
+  regions: readonly Region[],
+  shape: Seeing["shape"],
+  at: number,
+): Crossing {
+  let [largest, most] = [null as readonly number[][] | null, 0];
+  for (const [outer] of regions) {
+    const area = signedAreaPx(outer);
+    if (Math.abs(area) > Math.abs(most) && !touchesRim(photo, outer)) [largest, most] = [outer, area];
   }
-  const size = (s: Found) =>
-    s.kind === "outline" ? s.areaMm2 : s.kind === "circle" ? Math.PI * s.radiusMm ** 2 : 0;
-  shapes.sort((a, b) => size(b) - size(a));
-  return {
-    ...asFound(shapes),
-    threshold: at,
-    warnings: warningsOf(photo, seeing, camera),
-    camera,
-  };
+  if (!largest) return SHARP;
+  return crossingAt(soft, largest.slice(0, -1), most, shadesOf(soft, shape, at), photo.perMm);
 }
 
-/** What a photo shows, how shape and ground were parted, from where it was taken, and what is doubtful about it. */
-export interface PhotoShapes extends FoundShapes {
-  readonly threshold: number;
-  readonly warnings: readonly PhotoWarning[];
-  readonly camera: Camera | null;
+const signedAreaPx = (ring: readonly number[][]): number =>
+  ring.reduce((sum, [x, y], i) => {
+    const [u, v] = ring[(i + 1) % ring.length];
+    return sum + (x * v - u * y) / 2;
+  }, 0);
+
+const touchesRim = ({ image, perMm }: FlatPhoto, ring: readonly number[][]): boolean => {
+  const rim = RIM_MM * perMm;
+  return ring.some(([x, y]) => x < rim || y < rim || x > image.width - rim || y > image.height - rim);
+};
+
+/** Makes shapes of regions one after the other, and keeps what is doubtful about them. */
+class RegionReader {
+  private readonly shapes: Found[] = [];
+  private readonly lines: DrawnLine[] = [];
+  private readonly doubts: PhotoWarning[] = [];
+  private readonly oblong: Oblong[] = [];
+  /** The area of the largest shape, and whether that is a line that was drawn. */
+  private largest = { areaMm2: 0, isLine: false };
+
+  constructor(
+    private readonly photo: FlatPhoto,
+    private readonly soft: GreyImage,
+    private readonly seeing: Seeing,
+    private readonly camera: Camera | null,
+  ) {}
+
+  private get stands(): boolean {
+    const thicknessMm = this.seeing.thicknessMm ?? 0;
+    return this.camera !== null && thicknessMm > 0 && this.camera.heightMm > 2 * thicknessMm;
+  }
+
+  /** How wide the largest shape's line is; null where that is none. */
+  private get penMm(): number | null {
+    return this.largest.isLine ? (this.lines[0]?.widthMm ?? null) : null;
+  }
+
+  read([outer, ...holes]: Region): void {
+    const flat = [outer, ...holes].map((ring) => this.inMm(ring));
+    const atRim = touchesRim(this.photo, outer);
+    const line = atRim ? null : drawnLine(flat[0], flat.slice(1), this.penMm);
+    if (line) {
+      this.lines.push(line);
+      this.put(line.points, true);
+      return;
+    }
+    if (!atRim) {
+      const open = holes.length === 0 ? openLine(flat[0]) : null;
+      if (open !== null) this.doubts.push({ code: "open-line", lengthMm: open });
+      this.put(this.standing(flat[0], "outer"));
+    }
+    for (const hole of flat.slice(1)) {
+      const found = this.put(this.standing(hole, "hole"));
+      // Of a hole in a thick piece the far wall is seen as well: that is allowed for.
+      const oblong = found && !this.stands ? almostRound(hole) : null;
+      if (oblong && isOblong(oblong)) this.oblong.push(oblong);
+    }
+  }
+
+  /** The shapes, the largest first, and what is doubtful about them. */
+  all(): { shapes: Found[]; warnings: PhotoWarning[]; isDrawn: boolean } {
+    const widthMm = this.lines.reduce((most, line) => Math.max(most, line.widthMm), 0);
+    const drawn: PhotoWarning[] = widthMm > 0 ? [{ code: "drawn-lines", widthMm }] : [];
+    return {
+      shapes: this.shapes.sort((a, b) => sizeOf(b) - sizeOf(a)),
+      warnings: [...drawn, ...this.doubts, ...notRound(this.oblong)],
+      isDrawn: this.largest.isLine,
+    };
+  }
+
+  private inMm(ring: readonly number[][]): Point[] {
+    const { perMm, heightMm } = this.photo;
+    const open = ring.slice(0, -1);
+    const edge = this.seeing.threshold === null ? onLocalEdge(this.soft, open, perMm) : open;
+    return edge.map(([x, y]): Point => ({ x: x / perMm, y: heightMm - y / perMm }));
+  }
+
+  private standing(seen: readonly Point[], around: "outer" | "hole"): readonly Point[] {
+    const { camera, photo, seeing } = this;
+    if (!this.stands || !camera) return seen;
+    const foot = { x: camera.foot.x, y: photo.heightMm - camera.foot.y };
+    return standing(seen, around, { heightMm: camera.heightMm, foot }, seeing.thicknessMm ?? 0);
+  }
+
+  /** Whether it is a shape, and no dirt. */
+  private put(points: readonly Point[], isLine = false): boolean {
+    const areaMm2 = enclosedArea(points);
+    if (areaMm2 < LEAST_MM2) return false;
+    if (areaMm2 > this.largest.areaMm2) this.largest = { areaMm2, isLine };
+    const [layer, id] = ["", `shape-${this.shapes.length + 1}`];
+    const radius = Math.sqrt(areaMm2 / Math.PI);
+    const hasGaps = this.stands && !isLine;
+    const round = fitCircle(points, Math.max(ROUND_MM, ROUND_SHARE * radius), hasGaps);
+    // Of a border with places left out the area is less than the circle's.
+    const radiusMm = hasGaps && round ? round.radiusMm : radius;
+    if (round) this.shapes.push({ kind: "circle", id, layer, ...round, radiusMm });
+    else this.shapes.push({ kind: "outline", id, layer, points, areaMm2 });
+    return true;
+  }
 }
 
-/** From where a photo was taken: by what its maker says, by the sheet's perspective, or by what its file tells. */
-function cameraFor({ plane, picture }: FlatPhoto, { cameraMm }: Seeing): Camera | null {
-  if (cameraMm !== null) return cameraOver(plane, picture, { heightMm: cameraMm });
-  const seen = cameraOver(plane, picture, null);
-  if (seen || picture.focalPx === null) return seen;
-  return cameraOver(plane, picture, { focalPx: picture.focalPx });
+/** A hole is told to be longer than wide from so much on, mm, and from this share of its width. */
+const OBLONG_MM = 0.5;
+const OBLONG_SHARE = 0.08;
+const isOblong = ({ longMm, shortMm }: Oblong) =>
+  longMm - shortMm > Math.max(OBLONG_MM, OBLONG_SHARE * shortMm);
+
+function notRound(holes: readonly Oblong[]): PhotoWarning[] {
+  if (holes.length === 0) return [];
+  const share = (o: Oblong) => o.longMm / o.shortMm;
+  const most = holes.reduce((best, o) => (share(o) > share(best) ? o : best));
+  return [{ code: "hole-not-round", count: holes.length, ...most }];
 }
 
-function warningsOf(photo: FlatPhoto, seeing: Seeing, camera: Camera | null): PhotoWarning[] {
-  const { thicknessMm } = seeing;
+const sizeOf = (s: Found): number =>
+  s.kind === "outline" ? s.areaMm2 : s.kind === "circle" ? Math.PI * s.radiusMm ** 2 : 0;
+
+/** What is doubtful about a piece's thickness, and about from where it was taken. */
+function standingWarnings(photo: FlatPhoto, seeing: Seeing, camera: Camera | null): PhotoWarning[] {
+  const { thicknessMm, cameraMm } = seeing;
   if (thicknessMm === 0) return [];
   if (thicknessMm === null) {
     const z = EXAMPLE_THICKNESS_MM;
     const tooLongMm = camera ? (Math.max(photo.widthMm, photo.heightMm) * z) / (camera.heightMm - z) : null;
     return [{ code: "thickness-unsaid", thicknessMm: z, tooLongMm }];
   }
+  if (cameraMm === null && photo.picture.isCropped) return [{ code: "cropped", thicknessMm }];
   if (!camera) return [{ code: "camera-unknown", thicknessMm }];
   if (!(camera.heightMm > 2 * thicknessMm)) return [{ code: "camera-too-low", heightMm: camera.heightMm }];
   return [];
-}
-
-/** Shade inside and outside an edge is read so far from it, mm; an edge is moved by no more, and only where they differ. */
-const BESIDE_MM = 0.9;
-const MOST_MOVE_MM = 0.5;
-const LEAST_STEP = 25;
-
-/**
- * A border moved to where the shade is half way between what lies beside it: where light falls off over a photo, one
- * threshold for all of it lies too far in or out.
- */
-function onLocalEdge(image: GreyImage, border: readonly number[][], perMm: number): number[][] {
-  const n = border.length;
-  if (n < 8) return [...border];
-  return border.map(([x, y], i) => {
-    const [a, b] = [border[(i - 2 + n) % n], border[(i + 2) % n]];
-    const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
-    if (!(length > 0)) return [x, y];
-    const [nx, ny] = [-(b[1] - a[1]) / length, (b[0] - a[0]) / length];
-    // Contours run through pixels' corners: shades are sampled at their middles.
-    const shade = (s: number) => shadeAt(image, x - 0.5 + nx * s, y - 0.5 + ny * s);
-    const far = BESIDE_MM * perMm;
-    const [low, high] = [shade(-far), shade(far)];
-    if (low === null || high === null || Math.abs(high - low) < LEAST_STEP) return [x, y];
-    const half = (low + high) / 2;
-    const most = MOST_MOVE_MM * perMm;
-    let best: number | null = null;
-    let before = shade(-most);
-    for (let s = -most + 0.5; s <= most; s += 0.5) {
-      const here = shade(s);
-      if (before !== null && here !== null && before > half !== here > half) {
-        const met = s - 0.5 + (0.5 * (half - before)) / (here - before);
-        if (best === null || Math.abs(met) < Math.abs(best)) best = met;
-      }
-      before = here;
-    }
-    return best === null ? [x, y] : [x + nx * best, y + ny * best];
-  });
 }
