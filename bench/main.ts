@@ -4,6 +4,7 @@ import Module from "manifold-3d";
 import { Bench } from "tinybench";
 import { fitFigures } from "@/core/figures/fit/fitFigures";
 import { reviewDesign } from "@/core/figures/review/reviewDesign";
+import { targetOf } from "@/core/figures/tune/goals";
 import { CHROMIUM } from "../scripts/lib/chromium.mjs";
 import { readFixed } from "../src/core/exchange/files/knife/readFixed";
 import { tuneReviewed } from "../src/core/figures/review/tuneReviewed";
@@ -152,7 +153,7 @@ bench.add("1,000 sampled builds", () => {
 });
 bench.add("solver, both windows", () => {
   const knife = forSolver();
-  tuneReviewed(knife, { balanceMm: knife.use.balanceMm, massG: knife.use.massG });
+  tuneReviewed(knife, targetOf(knife));
 });
 bench.add(
   "mesh kernel",

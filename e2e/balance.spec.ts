@@ -55,10 +55,10 @@ test("the grip point is moved by keys and typed; what the wrist holds follows", 
     await expect(motion).toContainText(`Inertia ${name}: ${Math.round(gmm2 / 1000)} kg·mm²`);
   await page.locator("[data-point=grip]").focus();
   await page.keyboard.press("Shift+ArrowRight");
-  await expect.poll(async () => (await designOf(page)).use.gripMm).toBe(-20);
+  await expect.poll(async () => (await designOf(page)).use.grips[0].xMm).toBe(-20);
   await expect.poll(moment).toBeLessThan(before);
   await typeLength(page, "Grip point behind the front", "1 in");
-  await expect.poll(async () => (await designOf(page)).use.gripMm).toBeCloseTo(-25.4, 6);
+  await expect.poll(async () => (await designOf(page)).use.grips[0].xMm).toBeCloseTo(-25.4, 6);
   await expect(page.getByTestId("effective-mass").locator("path.recharts-line-curve")).toBeVisible();
 });
 

@@ -214,7 +214,7 @@ export function findingWords(finding: Finding, system: UnitSystem, materialOf: M
   const digits = digitsFor(finding, system);
   const mm = (value: number | null) => (value === null ? "–" : printLength(value, system, digits));
   const grams = (value: number | null) => (value === null ? "–" : printMass(value, system));
-  if (isTradeRule(rule)) return RULE_WORDS[rule].says(finding, mm, grams, materialOf);
+  if (isTradeRule(rule)) return RULE_WORDS[rule].says(finding, mm, grams, materialOf, system);
   return WORDS[rule](finding, mm, grams);
 }
 

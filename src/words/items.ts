@@ -28,5 +28,6 @@ export const ITEM_WORDS: Readonly<Record<string, string>> = {
   "tang.hole.stages": "drilling",
   "tang.holes": "tang hole",
   "tang.slots": "tang slot",
+  "use.grips": "grip",
   "work.others": "other work",
 };

@@ -1,3 +1,4 @@
+import type { UnitSystem } from "@/core/base/units/print";
 import type { Finding } from "@/core/figures/review/types";
 import type { MaterialOf } from "@/core/materials/types";
 
@@ -8,7 +9,7 @@ type Say = (value: number | null) => string;
 export interface RuleWords {
   /** Its name in a list of limits. */
   readonly name: string;
-  readonly says: (f: Finding, mm: Say, grams: Say, materialOf: MaterialOf) => string;
+  readonly says: (f: Finding, mm: Say, grams: Say, materialOf: MaterialOf, system: UnitSystem) => string;
   readonly why: string;
   /** What to do about it. */
   readonly fix: string;

@@ -1,6 +1,7 @@
 import type { Finding, TradeRule } from "@/core/figures/review/types";
 import { itemInSentence, itemWords } from "./fasteners";
 import { SIZE_WORDS } from "./fit";
+import { outsideWords } from "./goals";
 import { HAND_WORDS } from "./handWords";
 import { crossesWords } from "./marks";
 import { cutName, partInSentence, partName } from "./parts";
@@ -292,13 +293,9 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
     fix: "Seal the joint with epoxy or wax.",
   },
   "outside-target": {
-    name: "Weight and balance for the use",
-    says: (f, mm, grams) => {
-      const [value, limit] = [f.measured ?? 0, f.limit ?? 0];
-      return f.subject === "balance"
-        ? `For its use it balances ${mm(Math.abs(value - limit))} too far ${value < limit ? "back" : "forward"}.`
-        : `For its use it is ${grams(Math.abs(value - limit))} too ${value < limit ? "light" : "heavy"}.`;
-    },
+    name: "Weight, balance and grips for the use",
+    says: (f, _mm, _grams, _materialOf, system) =>
+      outsideWords(f.goal ?? { figure: "massG", grip: null }, (f.measured ?? 0) - (f.limit ?? 0), system),
     why: "A knife that balances in the wrong place tires the hand, or will not do its work.",
     fix: "The Balance view shows what would move it, and finds the smallest changes.",
   },

@@ -12,6 +12,7 @@ import { HAZARDS, MATERIAL_CLASSES } from "@/core/materials/types";
 import { balanceShort, balanceWords } from "./balance";
 import { fileFailureWords } from "./fileFailures";
 import { findingWords, isTradeRule } from "./findings";
+import { outsideWords } from "./goals";
 import { boundsWords, lengthFailureWords } from "./lengthFailures";
 import { HAZARD_WORDS, MATERIAL_CLASS_WORDS } from "./materials";
 import { pricesFailureWords } from "./pricesFailures";
@@ -85,17 +86,26 @@ describe("words", () => {
   });
 
   it("tell which way weight and balance are off, and by how much", () => {
-    const off = (subject: string, measured: number, limit: number, units: UnitSystem) =>
-      findingWords(
-        { rule: "outside-target", severity: "note", at: null, subject, measured, limit },
+    const off = (of: "balance" | "weight", measured: number, limit: number, units: UnitSystem) => {
+      const goal = { figure: of === "balance" ? "balanceMm" : "massG", grip: null } as const;
+      return findingWords(
+        { rule: "outside-target", severity: "note", at: null, subject: of, goal, measured, limit },
         units,
         shippedMaterial,
       );
+    };
     expect(off("balance", -40, -15, "metric")).toBe("For its use it balances 25.0 mm too far back.");
     expect(off("balance", 12.7, 0, "inch")).toContain(`${printLength(12.7, "inch")} too far forward`);
     expect(off("weight", 320, 250, "metric")).toBe("For its use it is 70.0 g too heavy.");
     expect(off("weight", 200, 250, "inch")).toContain(`${printMass(50, "inch")} too light`);
     expect(off("weight", 200, 250, "inch")).toMatch(/oz/);
+    expect(outsideWords({ figure: "percussionMm", grip: "Rear" }, -12, "metric")).toBe(
+      "In the grip “Rear” its centre of percussion lies 12.0 mm too far back.",
+    );
+    expect(outsideWords({ figure: "momentNmm", grip: "Rear" }, 30, "metric")).toContain("too nose-heavy");
+    expect(outsideWords({ figure: "effectiveMassG", grip: "Rear" }, 30, "metric")).toContain(
+      "30.0 g too large",
+    );
   });
 
   it("name the place of what is wrong in a file, and how much more there is", () => {

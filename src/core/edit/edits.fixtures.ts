@@ -194,5 +194,5 @@ export const EDIT_EXAMPLES: { readonly [C in FixedEdit["code"]]: Example } = {
       name: { point: "item", item: { kind: "fastener", sort: "pin", number: 1 } },
     },
   ],
-  "move-grip": [plain, { code: "move-grip", xMm: -41 }],
+  "move-grip": [plain, { code: "move-grip", gripId: "grip-1", xMm: -41 }],
 };

@@ -1,5 +1,5 @@
 "use client";
-import { useMemo } from "react";
+import { Fragment, useMemo } from "react";
 import { printLength } from "@/core/base/units/print";
 import { dynamics } from "@/core/figures/weigh/dynamics";
 import type { MassReport } from "@/core/figures/weigh/report";
@@ -36,7 +36,7 @@ export function balanceScale(design: Design, width: number): Scale {
   };
 }
 
-/** The knife over its balance window, with its grip point, which can be dragged, and its centre of percussion. */
+/** The knife over its balance window, with its grip points, which can be dragged, and its centre of percussion. */
 export function BalanceDrawing(props: {
   report: MassReport | null;
   ghost: Design | null;
@@ -45,7 +45,7 @@ export function BalanceDrawing(props: {
 }) {
   const { report, ghost, sheet } = props;
   const { edit } = useBench();
-  const { gripMm, balanceMm: window } = useDesign((d) => d.use);
+  const { grips, balanceMm: window } = useDesign((d) => d.use);
   // Nothing but the grip point is dragged here: the knife itself need not be drawn again meanwhile.
   const design = useSettledDesign();
   const units = useUnits();
@@ -55,7 +55,7 @@ export function BalanceDrawing(props: {
   const side = (e.yHigh - e.yLow + 4) * scale.pxPerMm;
   const x = (mm: number) => toPx(scale, mm, 0)[0];
   const { low, high } = window;
-  const percussion = report ? dynamics(report, gripMm).percussionMm : null;
+  const percussion = report ? dynamics(report, grips[0].xMm).percussionMm : null;
   const base = side + 14;
   return (
     <div ref={frame}>
@@ -92,15 +92,24 @@ export function BalanceDrawing(props: {
         {percussion !== null && percussion > e.xLow && percussion < e.xHigh && (
           <PercussionAt xPx={x(percussion)} axisPx={scale.originY} />
         )}
-        <GripLabel xPx={x(gripMm)} axisPx={scale.originY} />
-        <DragPoint
-          id="grip"
-          at={{ x: gripMm, y: 0 }}
-          scale={scale}
-          label={`Grip point: ${printLength(-gripMm, units)} behind ${datumWords(design)}`}
-          onMove={(to, gesture) => edit({ code: "move-grip", xMm: to.x }, { gesture })}
-          onEdit={() => undefined}
-        />
+        {grips.map(({ id, name, xMm }, i) => (
+          <Fragment key={id}>
+            <GripLabel
+              xPx={x(xMm)}
+              axisPx={scale.originY}
+              says={grips.length === 1 ? "grip" : name}
+              row={i % 2}
+            />
+            <DragPoint
+              id={id}
+              at={{ x: xMm, y: 0 }}
+              scale={scale}
+              label={`Grip point${grips.length === 1 ? "" : ` “${name}”`}: ${printLength(-xMm, units)} behind ${datumWords(design)}`}
+              onMove={(to, gesture) => edit({ code: "move-grip", gripId: id, xMm: to.x }, { gesture })}
+              onEdit={() => undefined}
+            />
+          </Fragment>
+        ))}
       </svg>
     </div>
   );
@@ -134,12 +143,28 @@ function PercussionAt({ xPx, axisPx }: { xPx: number; axisPx: number }) {
   );
 }
 
-function GripLabel({ xPx, axisPx }: { xPx: number; axisPx: number }) {
+/** Letters of a grip's name that are drawn, and how wide one is, px. */
+const LETTERS = 14;
+const LETTER_PX = 6.6;
+
+/** What a grip is called, over its point or, of every second one, under it. */
+function GripLabel({ xPx, axisPx, says, row }: { xPx: number; axisPx: number; says: string; row: number }) {
+  const text = says.length > LETTERS ? `${says.slice(0, LETTERS - 1)}…` : says;
+  const width = text.length * LETTER_PX + 8;
+  const top = row === 0 ? axisPx - 25 : axisPx + 10;
   return (
     <>
-      <rect x={xPx - 16} y={axisPx - 25} width="32" height="15" rx="2" fill={color("sheet")} opacity="0.9" />
-      <DrawnText x={xPx} y={axisPx - 13} size={12} anchor="middle">
-        grip
+      <rect
+        x={xPx - width / 2}
+        y={top}
+        width={width}
+        height="15"
+        rx="2"
+        fill={color("sheet")}
+        opacity="0.9"
+      />
+      <DrawnText x={xPx} y={top + 12} size={12} anchor="middle">
+        {text}
       </DrawnText>
     </>
   );

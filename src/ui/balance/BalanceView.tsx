@@ -4,6 +4,7 @@ import { useRef, useState } from "react";
 import { useDesign, useWeighing } from "../session/BenchContext";
 import { BalanceDrawing } from "./BalanceDrawing";
 import { GhostBar } from "./GhostBar";
+import { GripsSection } from "./GripsSection";
 import type { Ghost } from "./ghost";
 import { LeversSection } from "./LeversSection";
 import { MotionSection } from "./MotionSection";
@@ -30,6 +31,7 @@ export function BalanceView() {
       <Box ref={scroller} flex="1" minH="0" overflowY="auto" px="6" py="4" data-testid="balance-sheet">
         <Stack gap="8" maxW="1180px" mx="auto">
           <TargetSection report={report} />
+          <GripsSection report={report} />
           {!report && <Text color="fault">There is nothing to balance until the design can be built.</Text>}
           {report && (
             <>

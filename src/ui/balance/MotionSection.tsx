@@ -1,6 +1,6 @@
 "use client";
 import { Box } from "@chakra-ui/react";
-import { memo } from "react";
+import { memo, useState } from "react";
 import {
   CartesianGrid,
   Line,
@@ -24,6 +24,7 @@ import { dynamics, effectiveMass } from "@/core/figures/weigh/dynamics";
 import type { MassReport } from "@/core/figures/weigh/report";
 import { useUnits } from "@/store/settings";
 import { datumWords } from "@/words/balance";
+import { ChoiceField } from "../fields/ChoiceField";
 import { evenTicks } from "../kit/evenTicks";
 import { color } from "../kit/theme";
 import { Fact, Note, Section } from "../report/Section";
@@ -34,13 +35,25 @@ import { Datum } from "../session/Datum";
 export function MotionSection({ report }: { report: MassReport }) {
   const design = useDesign();
   const units = useUnits();
-  const d = dynamics(report, design.use.gripMm);
+  const { grips } = design.use;
+  const [chosen, setChosen] = useState<string | null>(null);
+  const grip = grips.find((g) => g.id === chosen) ?? grips[0];
+  const d = dynamics(report, grip.xMm);
   const L = design.blade.lengthMm;
   // The chart costs more than all the figures together: it waits until the grip point rests.
-  const settledGripMm = useSettledDesign().use.gripMm;
+  const settled = useSettledDesign().use.grips;
+  const settledGripMm = (settled.find((g) => g.id === grip.id) ?? settled[0]).xMm;
   const share = d.percussionMm === null ? null : d.percussionMm / L;
   return (
     <Section id="motion" title="Handling">
+      {grips.length > 1 && (
+        <ChoiceField
+          label="In the grip"
+          value={grip.id}
+          choices={grips.map(({ id, name }) => ({ value: id, name }))}
+          onChange={setChosen}
+        />
+      )}
       <Fact name="Moment at the grip">
         {printMeasure("moment", d.momentNmm, units)} {d.momentNmm >= 0 ? "nose-heavy" : "handle-heavy"}
       </Fact>

@@ -45,7 +45,6 @@ export const TargetSection = memo(function TargetSection({ report }: { report: M
           <LengthAt at="use.balanceMm.high" min={use.balanceMm.low} />
           <MassAt at="use.massG.low" max={use.massG.high} />
           <MassAt at="use.massG.high" min={use.massG.low} />
-          <LengthAt at="use.gripMm" behind />
         </>
       }
     >

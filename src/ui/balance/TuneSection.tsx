@@ -7,6 +7,7 @@ import { SAME_PLACE_MM } from "@/core/base/tolerances";
 import { printLength, printMass, type UnitSystem } from "@/core/base/units/print";
 import type { PartRef } from "@/core/figures/review/partRefs";
 import type { ReviewedAnswer } from "@/core/figures/review/tuneReviewed";
+import { targetOf } from "@/core/figures/tune/goals";
 import type { Lever } from "@/core/figures/tune/lever";
 import { leversOf, withLevers } from "@/core/figures/tune/levers";
 import type { Blocked, Limits } from "@/core/figures/tune/solve";
@@ -14,6 +15,7 @@ import type { Design } from "@/core/knife/design/schema";
 import type { MaterialOf } from "@/core/materials/types";
 import { useUnits } from "@/store/settings";
 import { findingWords } from "@/words/findings";
+import { missWords } from "@/words/goals";
 import { leverWords, STRATEGY_WORDS, signed, stepWords } from "@/words/levers";
 import { LengthField } from "../fields/LengthField";
 import { Tick } from "../fields/Tick";
@@ -41,7 +43,8 @@ export const TuneSection = memo(function TuneSection({ onTry }: { onTry: (ghost:
     const allowed = leversOf(design)
       .filter((l) => !barred.has(l.id) && l.unit !== "holes" && (materials || l.unit !== "choice"))
       .map((l) => l.id);
-    const target = { balanceMm: design.use.balanceMm, massG: byWeight ? design.use.massG : null };
+    const wished = targetOf(design);
+    const target = { ...wished, massG: byWeight ? wished.massG : null };
     void search.begin(design, (s) => s.tune(design, target, allowed, limits));
   };
   return (
@@ -187,8 +190,7 @@ function OneAnswer({
       <Text>{words.length > 0 ? words.join("; ") : "Nothing needs to change: it is in its window."}</Text>
       {!a.lands && (
         <Text color="warn">
-          {a.offBalanceMm !== 0 && `Still ${printLength(Math.abs(a.offBalanceMm), units)} off in balance. `}
-          {a.offMassG !== 0 && `Still ${printMass(Math.abs(a.offMassG), units)} off in weight. `}
+          {missWords(a.misses, of.use.grips, units)}{" "}
           {a.atLimit.length > 0 &&
             `At their limit: ${a.atLimit.map((id) => leverWords(id, materialOf)).join(", ")}.`}
         </Text>

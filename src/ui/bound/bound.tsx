@@ -132,7 +132,10 @@ export const MassAt = memo(function MassAt(props: Bound<number> & Open & { min?:
 });
 
 /** A force or a stress in the maker's unit. */
-export const MeasureAt = memo(function MeasureAt({ kind, ...props }: Bound<number> & { kind: MeasureKind }) {
+export const MeasureAt = memo(function MeasureAt({
+  kind,
+  ...props
+}: Bound<number> & { kind: MeasureKind; min?: number; max?: number }) {
   const { name, per } = measureOf(kind, useUnits());
   return <ShareAt {...props} unit={name} factor={1 / per} />;
 });

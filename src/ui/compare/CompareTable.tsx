@@ -12,6 +12,7 @@ import {
 import { differingInputs } from "@/core/figures/compare/inputs";
 import { differingTraits, traitOf } from "@/core/figures/compare/traits";
 import { dynamics } from "@/core/figures/weigh/dynamics";
+import { workingGrip } from "@/core/knife/design/grips";
 import { materialsIn } from "@/core/knife/design/materials";
 import { outside } from "@/core/knife/design/uses";
 import { useUnits } from "@/store/settings";
@@ -34,7 +35,7 @@ interface Row {
 
 /** Figures that are set side by side; each but the first column's with its difference from the first. */
 function rowsIn(units: UnitSystem, currency: string): Row[] {
-  const move = (c: Column) => (c.report ? dynamics(c.report, c.design.use.gripMm) : null);
+  const move = (c: Column) => (c.report ? dynamics(c.report, workingGrip(c.design).xMm) : null);
   const length = (v: number) => printLength(v, units);
   const money = (v: number) => printMoney(v, { currency });
   return [

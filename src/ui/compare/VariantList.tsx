@@ -5,9 +5,9 @@ import { useMemo } from "react";
 import { printLength, printMass, type UnitSystem } from "@/core/base/units/print";
 import { differingInputs } from "@/core/figures/compare/inputs";
 import { differingTraits, traitOf } from "@/core/figures/compare/traits";
+import { inWindows } from "@/core/figures/tune/goals";
 import { materialsIn } from "@/core/knife/design/materials";
 import type { Design } from "@/core/knife/design/schema";
-import { inTarget } from "@/core/knife/design/uses";
 import { changeComparison, MOST_COMPARED, useComparison } from "@/store/comparison";
 import { addKnife, freeName, takenNames } from "@/store/knives";
 import type { VariantRecord } from "@/store/rows";
@@ -46,7 +46,7 @@ export function VariantList({ variants }: { variants: readonly Variant[] }) {
   };
   const windowWords = (v: Variant) => {
     const report = reportOf(v);
-    return report ? (inTarget(v.design, report.massG, report.balanceMm) ? "yes" : "no") : "";
+    return report ? (inWindows(v.design, report) ? "yes" : "no") : "";
   };
   return (
     <Figures

@@ -66,7 +66,7 @@ describe("a knife on the bench", () => {
     asked.length = 0;
     const before = state.getState().weighed.weighing;
     const now = session.getState().design;
-    const use = { ...now.use, gripMm: now.use.gripMm - 5 };
+    const use = { ...now.use, grips: now.use.grips.map((g) => ({ ...g, xMm: g.xMm - 5 })) };
     session.getState().edit({ code: "take-variant", name: "Rush", design: { ...now, name: "Rush", use } });
     expect(state.getState().weighed).toMatchObject({
       weighing: before,

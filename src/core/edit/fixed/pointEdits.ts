@@ -37,6 +37,8 @@ export const POINT_EDITS = {
     }),
   "remove-point": (design: Design, place: OfPoint) =>
     withPoint(design, place, (point, d) => point.remove?.(d)),
-  "move-grip": (design: Design, { xMm }: Readonly<{ xMm: number }>) =>
-    produce(design, (d) => setHeld(d as Draft<Design>, "use.gripMm", xMm)),
+  "move-grip": (design: Design, { gripId, xMm }: Readonly<{ gripId: string; xMm: number }>) => {
+    const at = design.use.grips.findIndex((g) => g.id === gripId);
+    return at < 0 ? design : produce(design, (d) => setHeld(d as Draft<Design>, `use.grips.${at}.xMm`, xMm));
+  },
 };

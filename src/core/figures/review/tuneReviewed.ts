@@ -1,6 +1,6 @@
 import type { Design } from "../../knife/design/schema";
+import type { Target } from "../tune/goals";
 import type { Lever } from "../tune/lever";
-import type { Target } from "../tune/sets";
 import { type Answer, type Limits, tune } from "../tune/solve";
 import { reviewDesign } from "./reviewDesign";
 import type { Finding } from "./types";

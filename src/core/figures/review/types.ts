@@ -2,6 +2,7 @@ import type { BlockHole, Fastener, Piece } from "../../knife/design/schema";
 import type { CutKey } from "../../knife/parts/cutKey";
 import type { FaultRule, FindingOf } from "../../knife/parts/faults";
 import type { PartKey } from "../../knife/parts/partKey";
+import type { GoalRef } from "../tune/goals";
 import type { MarkNeighbour } from "../views/markRoom";
 
 /** How a tang, its hole and what is on it go together. */
@@ -87,6 +88,8 @@ interface Named {
   readonly part?: PartKey;
   /** What a mark on the blade stands too near to. */
   readonly crosses?: MarkNeighbour;
+  /** The figure that lies outside its window, and the name of the grip that it is of; null of the whole knife. */
+  readonly goal?: { readonly figure: GoalRef["figure"]; readonly grip: string | null };
 }
 
 /** A fault, or what a rule of the trade found. */

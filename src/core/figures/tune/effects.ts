@@ -5,15 +5,13 @@ import type { Design } from "../../knife/design/schema";
 import { DEFAULT_FINENESS } from "../weigh/integrate";
 import { memoryOf } from "../weigh/momentsOf";
 import type { PanelMemory } from "../weigh/panelMemory";
+import type { MassReport } from "../weigh/report";
 import { weigh } from "../weigh/weigh";
 import type { Lever } from "./lever";
 import { leversOf } from "./levers";
 
-/** What a knife weighs and where it balances. */
-export interface Figures {
-  readonly massG: number;
-  readonly balanceMm: number;
-}
+/** What a knife weighs, where it balances, and how unwilling it is to be turned. */
+export type Figures = Pick<MassReport, "massG" | "balanceMm" | "centreMm" | "inertiaGmm2">;
 
 /** What one step of a lever does, up or down. */
 export interface LeverEffect {
@@ -32,8 +30,8 @@ export function figuresOf(design: Design | null, memory: PanelMemory | null = nu
   if (!design || refusalOf(design)) return null;
   const weighing = weigh(design, DEFAULT_FINENESS, memory);
   if (!weighing.ok) return null;
-  const { massG, balanceMm } = weighing.report;
-  return { massG, balanceMm };
+  const { massG, balanceMm, centreMm, inertiaGmm2 } = weighing.report;
+  return { massG, balanceMm, centreMm, inertiaGmm2 };
 }
 
 /**

@@ -1,9 +1,10 @@
 import fc from "fast-check";
-import { Matrix, pseudoInverse } from "ml-matrix";
+import { determinant, Matrix, pseudoInverse } from "ml-matrix";
 import { describe, expect, it } from "vitest";
 import { newDesign } from "../../knife/design/create";
 import { outside } from "../../knife/design/uses";
 import { figuresOf } from "./effects";
+import { goalsOf } from "./goals";
 import type { Lever } from "./lever";
 import { withLevers } from "./levers";
 import { search, type Trial, trialsOf } from "./search";
@@ -25,9 +26,12 @@ const toy =
   (balance: (a: number, b: number) => number, mass: (a: number, b: number) => number): Trial =>
   (amounts) => {
     const [a, b] = [amounts.get("a") ?? 0, amounts.get("b") ?? 0];
-    return { balanceMm: balance(a, b), massG: mass(a, b) };
+    const balanceMm = balance(a, b);
+    return { balanceMm, massG: mass(a, b), centreMm: [balanceMm, 0, 0], inertiaGmm2: INERTIA };
   };
 
+const INERTIA = { xx: 1, yy: 1, zz: 1, xy: 0, xz: 0, yz: 0 };
+const BOTH = goalsOf({ balanceMm: { low: 0, high: 1 }, massG: { low: 0, high: 1 }, grips: [] });
 const LEVERS = [lever("a", 1, -10, 10), lever("b", 1, -10, 10)];
 
 function slopesOf(trial: Trial): Slope[] {
@@ -42,38 +46,37 @@ function slopesOf(trial: Trial): Slope[] {
   return LEVERS.map((l, i) => {
     const then = at(i === 0 ? 1 : 0, i === 1 ? 1 : 0);
     if (!now || !then) throw new Error("cannot be built");
-    return { lever: l, b: then.balanceMm - now.balanceMm, m: then.massG - now.massG };
+    const of = Object.fromEntries(BOTH.map((g) => [g.id, g.of(then) - g.of(now)]));
+    return { lever: l, massG: then.massG - now.massG, of };
   });
 }
 
 describe("the least change along slopes", () => {
   /** The weighted least-norm solution by the Moore–Penrose inverse of a general linear-algebra package. */
-  it("is what the pseudo-inverse gives, for one row and for two", () => {
+  it("is what the pseudo-inverse gives, for one row, for two and for three", () => {
     const number = fc.integer({ min: -500, max: 500 }).map((n) => n / 100);
     const weight = fc.integer({ min: 50, max: 1200 }).map((n) => n / 100);
     const cases = fc
       .integer({ min: 2, max: 5 })
       .chain((n) =>
         fc.tuple(
-          fc.array(number, { minLength: n, maxLength: n }),
-          fc.array(number, { minLength: n, maxLength: n }),
+          fc.array(fc.array(number, { minLength: n, maxLength: n }), { minLength: 3, maxLength: 3 }),
           fc.array(weight, { minLength: n, maxLength: n }),
-          fc.tuple(number, number),
-          fc.boolean(),
+          fc.tuple(number, number, number),
+          fc.integer({ min: 1, max: Math.min(3, n) }),
         ),
       );
     let met = 0;
     fc.assert(
-      fc.property(cases, ([first, second, w, r, two]) => {
-        const J = two ? [first, second] : [first];
+      fc.property(cases, ([rows, w, r, many]) => {
+        const J = rows.slice(0, many);
         const ours = leastChange(J, r.slice(0, J.length), w);
         if (!ours) return;
         // With d = W^(-1/2) e the weights are gone: e is of least norm.
         const scaled = new Matrix(J.map((row) => row.map((x, i) => x / Math.sqrt(w[i]))));
         // Rows that hardly differ have no stable answer in either.
         const gram = scaled.mmul(scaled.transpose());
-        if (two && gram.get(0, 0) * gram.get(1, 1) - gram.get(0, 1) ** 2 < 0.05) return;
-        if (gram.get(0, 0) < 0.05) return;
+        if (determinant(gram) < 0.05) return;
         met++;
         const e = pseudoInverse(scaled).mmul(Matrix.columnVector(r.slice(0, J.length)));
         ours.forEach((d, i) => {
@@ -96,15 +99,16 @@ describe("the least change along slopes", () => {
 });
 
 describe("the search", () => {
-  const target = { balanceMm: { low: 10, high: 20 }, massG: null };
-  const inner = aim(target.balanceMm);
+  const windows = { balanceMm: { low: 10, high: 20 }, massG: null, grips: [] };
+  const goals = goalsOf(windows);
+  const inner = aim(windows.balanceMm);
 
   it("lands a straight knife on the window's near side by the least change", () => {
     const trial = toy(
       (a, b) => 3 * a + 4 * b,
       () => 100,
     );
-    const found = search(trial, LEVERS, slopesOf(trial), target, "least-change", null);
+    const found = search(trial, LEVERS, slopesOf(trial), goals, "least-change", null);
     // The foot of the perpendicular from the origin to 3a + 4b = low.
     expect(found?.amounts.get("a")).toBeCloseTo((3 * inner.low) / 25, 9);
     expect(found?.amounts.get("b")).toBeCloseTo((4 * inner.low) / 25, 9);
@@ -117,7 +121,7 @@ describe("the search", () => {
     );
     const short = [LEVERS[0], lever("b", 1, -10, 0.5)];
     const slopes = slopesOf(trial).map((s, i) => ({ ...s, lever: short[i] }));
-    const found = search(trial, short, slopes, target, "least-change", null);
+    const found = search(trial, short, slopes, goals, "least-change", null);
     expect(found?.amounts.get("b")).toBe(0.5);
     expect(found?.amounts.get("a")).toBeCloseTo((inner.low - 2) / 3, 9);
   });
@@ -132,9 +136,9 @@ describe("the search", () => {
       asked++;
       return bent(amounts);
     };
-    const found = search(counted, LEVERS, slopesOf(bent), target, "least-change", null);
+    const found = search(counted, LEVERS, slopesOf(bent), goals, "least-change", null);
     const landed = found && bent(found.amounts);
-    expect(outside(landed?.balanceMm ?? Number.NaN, target.balanceMm)).toBe(0);
+    expect(outside(landed?.balanceMm ?? Number.NaN, windows.balanceMm)).toBe(0);
     expect(asked).toBeLessThan(40);
   });
 
@@ -145,14 +149,14 @@ describe("the search", () => {
     );
     // Beyond 1 of b nothing can be built.
     const walled: Trial = (amounts) => ((amounts.get("b") ?? 0) > 1 ? null : straight(amounts));
-    const found = search(walled, LEVERS, slopesOf(straight), target, "least-change", null)!;
+    const found = search(walled, LEVERS, slopesOf(straight), goals, "least-change", null)!;
     expect(found.stops.get("b")?.toward).toBe(1);
     expect(found.amounts.get("b")).toBeGreaterThan(0.9);
     expect(found.amounts.get("b")).toBeLessThanOrEqual(1);
-    expect(outside(straight(found.amounts)!.balanceMm, target.balanceMm)).toBe(0);
+    expect(outside(straight(found.amounts)!.balanceMm, windows.balanceMm)).toBe(0);
     // One that cannot be moved at all is left out.
     const still: Trial = (amounts) => ((amounts.get("b") ?? 0) > 0 ? null : straight(amounts));
-    const alone = search(still, LEVERS, slopesOf(straight), target, "least-change", null)!;
+    const alone = search(still, LEVERS, slopesOf(straight), goals, "least-change", null)!;
     expect(alone.amounts.get("b") ?? 0).toBe(0);
     expect(alone.amounts.get("a")).toBeCloseTo(inner.low / 3, 9);
   });
@@ -162,8 +166,8 @@ describe("the search", () => {
       (a) => 2 * a,
       (a, b) => 100 + 5 * a + 3 * b,
     );
-    const both = { ...target, massG: { low: 90, high: 110 } };
-    const found = search(trial, LEVERS, slopesOf(trial), both, "least-change", null);
+    const both = { ...windows, massG: { low: 90, high: 110 } };
+    const found = search(trial, LEVERS, slopesOf(trial), goalsOf(both), "least-change", null);
     const landed = found && trial(found.amounts);
     expect(landed && outside(landed.balanceMm, both.balanceMm)).toBe(0);
     expect(landed && outside(landed.massG, both.massG)).toBe(0);
@@ -171,8 +175,8 @@ describe("the search", () => {
       () => 0,
       () => 100,
     );
-    expect(search(stiff, LEVERS, slopesOf(stiff), target, "least-change", null)?.amounts.size).toBe(0);
-    expect(search(() => null, LEVERS, [], target, "least-change", null)).toBeNull();
+    expect(search(stiff, LEVERS, slopesOf(stiff), goals, "least-change", null)?.amounts.size).toBe(0);
+    expect(search(() => null, LEVERS, [], goals, "least-change", null)).toBeNull();
   });
 });
 

@@ -5,9 +5,10 @@ import type { Design } from "../../knife/design/schema";
 import { outside } from "../../knife/design/uses";
 import { memoryOf } from "../weigh/momentsOf";
 import { type Figures, figuresOf } from "./effects";
+import { badness, type Goal, missesOf } from "./goals";
 import type { Lever } from "./lever";
 import { withLevers } from "./levers";
-import { aim, leastChange, type Slope, type Strategy, type Target, weightOf } from "./sets";
+import { addsMass, aim, leastChange, type Slope, type Strategy, weightOf } from "./sets";
 
 export type Amounts = ReadonlyMap<string, number>;
 
@@ -42,11 +43,15 @@ export function trialsOf(design: Design): Trials {
 const ROUNDS = 12;
 /** A round that leaves more than this share of what was missing has its slopes taken anew. */
 const STALLED = 0.4;
-/** Grams that are as bad to miss by as a millimetre. */
-const GRAMS_A_MM = 10;
 
-/** Slopes of weight and balance for a step of each length, about the point that some amounts reach. */
-export function slopesAt(trial: Trial, levers: readonly Lever[], amounts: Amounts, now: Figures): Slope[] {
+/** Slopes of weight and of each goal's figure for a step of each length, about the point that some amounts reach. */
+export function slopesAt(
+  trial: Trial,
+  levers: readonly Lever[],
+  amounts: Amounts,
+  now: Figures,
+  goals: readonly Goal[],
+): Slope[] {
   const lengths = levers.filter((l) => l.unit === "mm" && l.high > l.low);
   return lengths.flatMap((lever): Slope[] => {
     const at = amounts.get(lever.id) ?? 0;
@@ -62,13 +67,10 @@ export function slopesAt(trial: Trial, levers: readonly Lever[], amounts: Amount
     if (!then) return [];
     // Per step, so that a step of any lever is as dear as one of another.
     const perStep = lever.step / by;
-    return [{ lever, b: (then.balanceMm - now.balanceMm) * perStep, m: (then.massG - now.massG) * perStep }];
+    const reached = then;
+    const of = Object.fromEntries(goals.map((g) => [g.id, (g.of(reached) - g.of(now)) * perStep]));
+    return [{ lever, massG: (then.massG - now.massG) * perStep, of }];
   });
-}
-
-interface Need {
-  readonly b: number;
-  readonly m: number;
 }
 
 interface Move {
@@ -77,44 +79,47 @@ interface Move {
 }
 
 /**
- * The least change along the slopes that brings what is needed, in balance or mass or both. A lever that would pass its
- * limit is set to it, and the rest make up for it.
+ * The least change along the slopes that brings what is needed of each figure. A lever that would pass its limit is set to
+ * it, and the rest make up for it. Figures that cannot be brought at once are left out, the last ones first.
  */
 function movesFor(
   slopes: readonly Slope[],
   amounts: Amounts,
-  need: Need,
-  watched: { readonly balance: boolean; readonly mass: boolean },
+  goals: readonly Goal[],
+  needs: readonly number[],
+  watched: readonly boolean[],
   strategy: Strategy,
 ): Move[] {
   const atOf = (s: Slope) => amounts.get(s.lever.id) ?? 0;
   let free = slopes;
-  let left = need;
+  let left = needs;
   const moves: Move[] = [];
   while (free.length > 0) {
-    const rows: number[][] = [];
-    const r: number[] = [];
-    if (watched.balance) {
-      rows.push(free.map((s) => s.b));
-      r.push(left.b);
+    const rows = goals.flatMap((g, i) =>
+      watched[i] ? [{ by: free.map((s) => s.of[g.id]), need: left[i] }] : [],
+    );
+    const weights = free.map((s) => weightOf(s.lever, strategy, addsMass(s, goals, needs)));
+    let d: number[] | null = null;
+    for (let many = rows.length; many > 0 && !d; many--) {
+      const some = rows.slice(0, many);
+      d = leastChange(
+        some.map((row) => row.by),
+        some.map((row) => row.need),
+        weights,
+      );
     }
-    if (watched.mass) {
-      rows.push(free.map((s) => s.m));
-      r.push(left.m);
-    }
-    const weights = free.map((s) => weightOf(s.lever, strategy, s.m * Math.sign(s.b * (need.b || 1)) > 0));
-    const d = leastChange(rows, r, weights) ?? leastChange(rows.slice(0, 1), r.slice(0, 1), weights);
     if (!d) break;
-    const to = free.map((s, i) => atOf(s) + d[i] * s.lever.step);
+    const steps = d;
+    const to = free.map((s, i) => atOf(s) + steps[i] * s.lever.step);
     const over = free.findIndex(
       ({ lever }, i) => to[i] < lever.low - ROUNDING || to[i] > lever.high + ROUNDING,
     );
     if (over < 0) return [...moves, ...free.map(({ lever }, i) => ({ lever, to: to[i] }))];
     const stopped = free[over];
     const limit = clamp(to[over], stopped.lever.low, stopped.lever.high);
-    const steps = (limit - atOf(stopped)) / stopped.lever.step;
+    const made = (limit - atOf(stopped)) / stopped.lever.step;
     moves.push({ lever: stopped.lever, to: limit });
-    left = { b: left.b - stopped.b * steps, m: left.m - stopped.m * steps };
+    left = left.map((need, i) => need - stopped.of[goals[i].id] * made);
     free = free.filter((s) => s !== stopped);
   }
   return moves;
@@ -173,7 +178,7 @@ export function search(
   trial: Trial,
   levers: readonly Lever[],
   known: readonly Slope[],
-  target: Target,
+  goals: readonly Goal[],
   strategy: Strategy,
   choice: string | null,
 ): Found | null {
@@ -182,21 +187,19 @@ export function search(
   const stops = new Map<string, Stop>();
   let now = trial(amounts);
   if (!now) return null;
-  const windows = { balance: aim(target.balanceMm), mass: target.massG && aim(target.massG) };
-  const needOf = (f: Figures): Need => ({
-    b: -outside(f.balanceMm, windows.balance),
-    m: windows.mass ? -outside(f.massG, windows.mass) : 0,
-  });
-  const miss = ({ b, m }: Need) => Math.abs(b) + Math.abs(m) / GRAMS_A_MM;
+  const aimed = goals.map((g) => ({ ...g, window: aim(g.window) }));
+  const missed = (f: Figures) => badness(missesOf(f, aimed));
   let slopes = known.filter((s) => lengths.some((l) => l.id === s.lever.id));
   let fresh = choice === null;
-  let watched = { balance: false, mass: false };
+  let watched = goals.map(() => false);
   for (let round = 0; round < ROUNDS; round++) {
-    const need = needOf(now);
-    if (miss(need) === 0) break;
+    const figures: Figures = now;
+    const needs = aimed.map((g) => -outside(g.of(figures), g.window) + 0);
+    const bad = missed(figures);
+    if (bad === 0) break;
     // What was outside once stays watched, so that fixing one does not spoil the other.
-    watched = { balance: watched.balance || need.b !== 0, mass: watched.mass || need.m !== 0 };
-    const moves = movesFor(slopes, amounts, need, watched, strategy);
+    watched = watched.map((before, i) => before || needs[i] !== 0);
+    const moves = movesFor(slopes, amounts, goals, needs, watched, strategy);
     let tried: Amounts = new Map([...amounts, ...moves.map((m) => [m.lever.id, m.to] as const)]);
     let next = moves.length > 0 ? trial(tried) : null;
     let held = false;
@@ -210,8 +213,8 @@ export function search(
       tried = reached.amounts;
       next = trial(tried);
     }
-    const better = next !== null && miss(needOf(next)) <= STALLED * miss(need);
-    const stuck = next === null || miss(needOf(next)) >= miss(need);
+    const better = next !== null && missed(next) <= STALLED * bad;
+    const stuck = next === null || missed(next) >= bad;
     if (next && (better || ((fresh || held) && !stuck))) {
       // Slopes that were just taken are believed, even where they lead only a little further.
       amounts = tried;
@@ -219,7 +222,7 @@ export function search(
       fresh = false;
     } else if (fresh && !held) break;
     else if (!held) {
-      slopes = slopesAt(trial, lengths, amounts, now);
+      slopes = slopesAt(trial, lengths, amounts, now, goals);
       fresh = true;
     }
   }

@@ -1,18 +1,12 @@
 import { ROUNDING } from "../../base/tolerances";
-import type { Use } from "../../knife/design/schema";
 import { outside } from "../../knife/design/uses";
 import type { Figures } from "./effects";
+import type { Goal } from "./goals";
 import type { Lever } from "./lever";
 
 /** What an answer tries to keep small. */
 export const STRATEGIES = ["least-change", "lightest", "least-metal-work", "keeps-the-look"] as const;
 export type Strategy = (typeof STRATEGIES)[number];
-
-/** Windows to land in; the mass may be left open. */
-export interface Target {
-  readonly balanceMm: Use["balanceMm"];
-  readonly massG: Use["massG"] | null;
-}
 
 /** How far inside a window is aimed, as a share of it. */
 const INSIDE_SHARE = 0.02;
@@ -30,29 +24,62 @@ export function aim(window: { readonly low: number; readonly high: number }): { 
   return { low: window.low + inset, high: window.high - inset };
 }
 
-/** Weighted least change with J·d = r, n levers and one or two rows: d = W⁻¹ Jᵀ (J W⁻¹ Jᵀ)⁻¹ r. Null where J is too flat. */
+/**
+ * Weighted least change with J·d = r, n levers and a row for each figure: d = W⁻¹ Jᵀ (J W⁻¹ Jᵀ)⁻¹ r. Null where J is too
+ * flat.
+ */
 export function leastChange(
   J: readonly (readonly number[])[],
   r: readonly number[],
   w: readonly number[],
 ): number[] | null {
   const dot = (a: readonly number[], b: readonly number[]) => a.reduce((s, x, i) => s + (x * b[i]) / w[i], 0);
-  if (J.length === 1) {
-    const k = dot(J[0], J[0]);
-    return k > ROUNDING ? J[0].map((x, i) => (x * r[0]) / k / w[i]) : null;
-  }
-  const [a, b, c] = [dot(J[0], J[0]), dot(J[0], J[1]), dot(J[1], J[1])];
-  const det = a * c - b * b;
-  if (!(det > ROUNDING * Math.max(1, a * c))) return null;
-  const [u, v] = [(c * r[0] - b * r[1]) / det, (a * r[1] - b * r[0]) / det];
-  return J[0].map((x, i) => (x * u + J[1][i] * v) / w[i]);
+  const gram = J.map((row) => J.map((other) => dot(row, other)));
+  const u = solved(gram, r);
+  return u && (J[0] ?? []).map((_, i) => J.reduce((sum, row, k) => sum + row[i] * u[k], 0) / w[i]);
 }
 
-/** Slope of weight and balance for a step of each length, about the knife as it is. */
+/** x of G·x = r, for a symmetric G without negative eigenvalues, by Cholesky; null where one is next to nothing. */
+function solved(G: readonly (readonly number[])[], r: readonly number[]): number[] | null {
+  const n = r.length;
+  if (n === 0) return null;
+  const L: number[][] = [];
+  for (let i = 0; i < n; i++) {
+    L.push([]);
+    for (let k = 0; k <= i; k++) {
+      let sum = G[i][k];
+      for (let m = 0; m < k; m++) sum -= L[i][m] * L[k][m];
+      if (k < i) L[i].push(sum / L[k][k]);
+      else if (sum > ROUNDING * Math.max(1, G[i][i])) L[i].push(Math.sqrt(sum));
+      else return null;
+    }
+  }
+  const y: number[] = [];
+  for (let i = 0; i < n; i++)
+    y.push((r[i] - L[i].slice(0, i).reduce((s, x, m) => s + x * y[m], 0)) / L[i][i]);
+  const x = new Array<number>(n).fill(0);
+  for (let i = n - 1; i >= 0; i--) {
+    let sum = y[i];
+    for (let m = i + 1; m < n; m++) sum -= L[m][i] * x[m];
+    x[i] = sum / L[i][i];
+  }
+  return x;
+}
+
+/** What a step of a length does to the weight, and to each goal's figure, about the knife as it is. */
 export interface Slope {
   readonly lever: Lever;
-  readonly b: number;
-  readonly m: number;
+  readonly massG: number;
+  readonly of: Readonly<Record<string, number>>;
+}
+
+/** Whether a lever that goes the way that is needed adds weight: by the need that is not of the weight and farthest off. */
+export function addsMass(slope: Slope, goals: readonly Goal[], needs: readonly number[]): boolean {
+  const others = goals.flatMap((goal, i) => (goal.ref.figure === "massG" ? [] : [{ goal, need: needs[i] }]));
+  if (others.length === 0) return false;
+  const far = ({ goal, need }: (typeof others)[number]) => Math.abs(need) / goal.unit;
+  const lead = others.reduce((most, o) => (far(o) > far(most) ? o : most));
+  return slope.massG * Math.sign(slope.of[lead.goal.id] * (lead.need || 1)) > 0;
 }
 
 /** A change is worth as much as two steps of one that is made already: few changes are wanted, and small ones. */
@@ -63,43 +90,46 @@ const TRIED = 8;
 /** Sets of up to three lengths that would land by the slopes, the cheapest to the strategy first. */
 export function cheapSets(
   slopes: readonly Slope[],
-  target: Target,
+  goals: readonly Goal[],
   now: Figures,
   strategy: Strategy,
 ): Lever[][] {
-  const needB = -outside(now.balanceMm, aim(target.balanceMm));
-  const windowM = target.massG && aim(target.massG);
-  const needM = windowM ? -outside(now.massG, windowM) : 0;
+  const aims = goals.map((g) => aim(g.window));
+  const at = goals.map((g) => g.of(now));
+  const needs = goals.map((_, i) => -outside(at[i], aims[i]) + 0);
+  const missed = goals.flatMap((_, i) => (needs[i] === 0 ? [] : [i]));
   const found: { levers: Lever[]; cost: number }[] = [];
   const consider = (set: readonly Slope[]) => {
-    const w = set.map((s) => weightOf(s.lever, strategy, s.m * Math.sign(s.b * (needB || 1)) > 0));
-    const rows: number[][] = [];
-    const r: number[] = [];
-    if (needB !== 0) {
-      rows.push(set.map((s) => s.b));
-      r.push(needB);
-    }
-    if (needM !== 0) {
-      rows.push(set.map((s) => s.m));
-      r.push(needM);
-    }
-    if (rows.length > set.length) return;
-    let d = rows.length > 0 ? leastChange(rows, r, w) : null;
-    // What would push the weight out of its window is held in it.
-    const mass = (steps: readonly number[]) => set.reduce((sum, s, i) => sum + s.m * steps[i], now.massG);
-    if (d && windowM && needM === 0 && outside(mass(d), windowM) !== 0 && set.length > 1)
+    if (missed.length === 0 || missed.length > set.length) return;
+    const w = set.map((s) => weightOf(s.lever, strategy, addsMass(s, goals, needs)));
+    const row = (i: number) => set.map((s) => s.of[goals[i].id]);
+    let d = leastChange(
+      missed.map(row),
+      missed.map((i) => needs[i]),
+      w,
+    );
+    if (!d) return;
+    // What would be pushed out of its window is held in it.
+    const landing = (i: number) => row(i).reduce((sum, by, k) => sum + by * (d?.[k] ?? 0), at[i]);
+    const pushed = goals.flatMap((_, i) =>
+      needs[i] === 0 && outside(landing(i), aims[i]) !== 0
+        ? [{ i, need: landing(i) - outside(landing(i), aims[i]) - at[i] }]
+        : [],
+    );
+    if (pushed.length > 0 && set.length >= missed.length + pushed.length)
       d = leastChange(
-        [set.map((s) => s.b), set.map((s) => s.m)],
-        [needB, mass(d) - outside(mass(d), windowM) - now.massG],
+        [...missed.map(row), ...pushed.map((p) => row(p.i))],
+        [...missed.map((i) => needs[i]), ...pushed.map((p) => p.need)],
         w,
       );
-    if (!d) return;
+    const steps = d;
+    if (!steps) return;
     const inReach = set.every((s, i) => {
-      const to = d[i] * s.lever.step;
+      const to = steps[i] * s.lever.step;
       return to >= s.lever.low - ROUNDING && to <= s.lever.high + ROUNDING;
     });
     if (!inReach) return;
-    const cost = w.reduce((sum, x, i) => sum + x * (FEW + d[i] * d[i]), 0);
+    const cost = w.reduce((sum, x, i) => sum + x * (FEW + steps[i] * steps[i]), 0);
     found.push({ levers: set.map((s) => s.lever), cost });
   };
   for (let i = 0; i < slopes.length; i++) {

@@ -2,23 +2,22 @@ import { clamp, roundTo } from "../../base/number";
 import { own } from "../../base/own";
 import { SAME_PLACE_MM } from "../../base/tolerances";
 import type { Design } from "../../knife/design/schema";
-import { outside } from "../../knife/design/uses";
 import type { Fault } from "../../knife/parts/faults";
 import { faultsOf } from "../weigh/faults";
 import { type Figures, figuresOf } from "./effects";
+import { badness, type Goal, goalsOf, type Miss, missesOf, type Target } from "./goals";
 import type { Lever } from "./lever";
 import { leversOf } from "./levers";
 import { type Amounts, type Stop, search, slopesAt, type Trial, type Trials, trialsOf } from "./search";
-import { cheapSets, STRATEGIES, type Strategy, type Target } from "./sets";
+import { cheapSets, STRATEGIES, type Strategy } from "./sets";
 
 export interface Answer<Finding = unknown> {
   readonly strategy: Strategy;
   readonly changes: readonly { readonly id: string; readonly amount: number }[];
   readonly massG: number;
   readonly balanceMm: number;
-  /** What is still missing to the windows; 0 and 0 when it lands. */
-  readonly offBalanceMm: number;
-  readonly offMassG: number;
+  /** The windows that it still lies outside of; none when it lands. */
+  readonly misses: readonly Miss[];
   readonly lands: boolean;
   /** Findings that the changes bring with them. */
   readonly brings: readonly Finding[];
@@ -39,7 +38,7 @@ export interface Blocked {
 const IDLE_STEPS = 0.04;
 
 /** Amounts as a maker would set them: idle levers left alone, the rest to a tenth where that still lands. */
-function tidied(trial: Trial, levers: readonly Lever[], amounts: Amounts, target: Target): Amounts {
+function tidied(trial: Trial, levers: readonly Lever[], amounts: Amounts, goals: readonly Goal[]): Amounts {
   const idle = new Map(
     [...amounts].filter(([id, amount]) => {
       const lever = levers.find((l) => l.id === id);
@@ -59,7 +58,7 @@ function tidied(trial: Trial, levers: readonly Lever[], amounts: Amounts, target
     );
   for (const set of [rounded(1), rounded(2), idle]) {
     const f = trial(set);
-    if (f && missOf(f, target).lands) return set;
+    if (f && missesOf(f, goals).length === 0) return set;
   }
   return new Map([...amounts].map(([id, a]) => [id, roundTo(a, 4)] as const));
 }
@@ -111,19 +110,20 @@ export function tune<Finding>(
 ): Answer<Finding>[] {
   const now = figuresOf(design);
   if (!now) return [];
-  if (missOf(now, target).lands) return [asItIs(now)];
+  const goals = goalsOf(target);
+  if (missesOf(now, goals).length === 0) return [asItIs(now)];
   const levers = leversOf(design)
     .filter(allowed)
     .map((l) => within(l, own(limits, l.id)));
-  const solver: Solver<Finding> = { trial: trialsOf(design), levers, target, bringsOf };
-  const slopes = slopesAt(solver.trial, levers, new Map(), now);
+  const solver: Solver<Finding> = { trial: trialsOf(design), levers, goals, bringsOf };
+  const slopes = slopesAt(solver.trial, levers, new Map(), now, goals);
   // What can be moved neither way stops where it is.
   const still = levers
     .filter((l) => l.unit === "mm" && l.high > l.low && !slopes.some((s) => s.lever === l))
     .map((l): [string, Stop] => [l.id, { at: 0, toward: l.high > 0 ? 1 : -1 }]);
   const answers: Answer<Finding>[] = [];
   const consider = (strategy: Strategy, choice: string | null, among: readonly Lever[]) => {
-    const found = search(solver.trial, among, slopes, target, strategy, choice);
+    const found = search(solver.trial, among, slopes, goals, strategy, choice);
     const stops = new Map([...still, ...(found?.stops ?? [])]);
     const answer = found && answerOf(solver, strategy, among, found.amounts, stops);
     if (answer) answers.push(answer);
@@ -131,7 +131,7 @@ export function tune<Finding>(
   };
   for (const strategy of STRATEGIES) {
     // The cheapest set that lands and brings no findings; all lengths together where no small set does.
-    const landed = cheapSets(slopes, target, now, strategy).some((set) => {
+    const landed = cheapSets(slopes, goals, now, strategy).some((set) => {
       const answer = consider(strategy, null, set);
       return answer?.lands && answer.brings.length === 0;
     });
@@ -147,24 +147,17 @@ export function tune<Finding>(
 interface Solver<Finding> {
   readonly trial: Trials;
   readonly levers: readonly Lever[];
-  readonly target: Target;
+  readonly goals: readonly Goal[];
   readonly bringsOf: Brings<Finding>;
 }
 
-/** How far figures are from their windows. */
-function missOf({ massG, balanceMm }: Figures, target: Target) {
-  const offBalanceMm = outside(balanceMm, target.balanceMm);
-  const offMassG = target.massG ? outside(massG, target.massG) : 0;
-  return { offBalanceMm, offMassG, lands: offBalanceMm === 0 && offMassG === 0 };
-}
-
 /** A knife that is in its windows already: nothing is to be changed. */
-const asItIs = (now: Figures): Answer<never> => ({
+const asItIs = ({ massG, balanceMm }: Figures): Answer<never> => ({
   strategy: "least-change",
   changes: [],
-  ...now,
-  offBalanceMm: 0,
-  offMassG: 0,
+  massG,
+  balanceMm,
+  misses: [],
   lands: true,
   brings: [],
   atLimit: [],
@@ -173,16 +166,17 @@ const asItIs = (now: Figures): Answer<never> => ({
 
 /** What a set of amounts comes to, weighed as a whole; null where the knife cannot be built so. */
 function answerOf<Finding>(
-  { trial, levers, target, bringsOf }: Solver<Finding>,
+  { trial, levers, goals, bringsOf }: Solver<Finding>,
   strategy: Strategy,
   among: readonly Lever[],
   wanted: Amounts,
   stops: ReadonlyMap<string, Stop>,
 ): Answer<Finding> | null {
-  const amounts = tidied(trial, levers, wanted, target);
+  const amounts = tidied(trial, levers, wanted, goals);
   const then = trial.designOf(amounts);
   const figures = trial(amounts);
   if (!then || !figures) return null;
+  const misses = missesOf(figures, goals);
   const isAtLimit = ({ id, unit, low, high }: Lever) => {
     const at = amounts.get(id);
     return unit === "mm" && at !== undefined && (at <= low + SAME_PLACE_MM || at >= high - SAME_PLACE_MM);
@@ -190,8 +184,10 @@ function answerOf<Finding>(
   return {
     strategy,
     changes: [...amounts].map(([id, amount]) => ({ id, amount })),
-    ...figures,
-    ...missOf(figures, target),
+    massG: figures.massG,
+    balanceMm: figures.balanceMm,
+    misses,
+    lands: misses.length === 0,
     brings: bringsOf(then),
     blocked: blockedBy(trial, among, amounts, stops),
     atLimit: levers.filter(isAtLimit).map((l) => l.id),
@@ -203,7 +199,7 @@ const MOST_ANSWERS = 4;
 
 /** The answers that land and bring least first, one a strategy; where none lands, the nearest. None twice. */
 function bestOf<Finding>(answers: readonly Answer<Finding>[]): Answer<Finding>[] {
-  const miss = (a: Answer<Finding>) => Math.abs(a.offBalanceMm) + Math.abs(a.offMassG) / 10;
+  const miss = (a: Answer<Finding>) => badness(a.misses);
   const sorted = [...answers].sort(
     (a, b) =>
       Number(b.lands) - Number(a.lands) ||

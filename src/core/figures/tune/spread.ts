@@ -13,6 +13,9 @@ import { materialMoments } from "../weigh/printed";
 import { dimensionsOf } from "./dimensions";
 import type { Figures } from "./effects";
 
+/** A figure of both that are sampled. */
+type MassAndBalance = Pick<Figures, "massG" | "balanceMm">;
+
 /** What an input does to weight and balance over its two standard deviations, up less down. */
 export interface InputShare {
   readonly id: string;
@@ -23,9 +26,9 @@ export interface InputShare {
 /** How far weight and balance may be off, to first order. */
 export interface Spread {
   /** The knife as it is drawn. */
-  readonly drawn: Figures;
+  readonly drawn: MassAndBalance;
   /** Standard deviations. */
-  readonly firstOrder: Figures;
+  readonly firstOrder: MassAndBalance;
   /** The largest effect on balance first. */
   readonly shares: readonly InputShare[];
 }
@@ -37,7 +40,7 @@ export interface SpreadModel {
     sizes: readonly number[],
     densities: readonly number[],
     measuring: readonly [number, number],
-  ) => Figures;
+  ) => MassAndBalance;
   readonly spread: Spread;
 }
 

@@ -3,6 +3,9 @@ import type { MassReport } from "./report";
 /** Standard acceleration of free fall, m/s². @see ISO 80000-3. */
 const G = 9.80665;
 
+/** What of a weighed knife its motion hangs on. */
+export type Weighed = Pick<MassReport, "massG" | "centreMm" | "inertiaGmm2">;
+
 /** How a knife moves about a grip point. mm, g, N·mm, g·mm². */
 export interface Dynamics {
   readonly gripMm: number;
@@ -27,7 +30,7 @@ const SAME_POINT_MM = 1e-6;
  * the grip, on the far side of the centre of mass. The grip point lies on the axis. All about an axis across the
  * blade. @see any text on rigid bodies.
  */
-export function dynamics(report: MassReport, gripMm: number): Dynamics {
+export function dynamics(report: Weighed, gripMm: number): Dynamics {
   const { massG, centreMm, inertiaGmm2 } = report;
   const [dx, dy] = [centreMm[0] - gripMm, centreMm[1]];
   const armMm = Math.hypot(dx, dy);
@@ -48,7 +51,7 @@ export function dynamics(report: MassReport, gripMm: number): Dynamics {
 /**
  * Mass that something struck at a station feels, g: 1/(1/m + s²/I_G), s from the centre of mass along the blade.
  */
-export function effectiveMass(report: MassReport, xMm: number): number {
+export function effectiveMass(report: Weighed, xMm: number): number {
   const { massG, centreMm, inertiaGmm2 } = report;
   const s = xMm - centreMm[0];
   if (!(massG > 0) || !(inertiaGmm2.zz > 0)) return 0;

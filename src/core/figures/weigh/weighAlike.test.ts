@@ -15,7 +15,11 @@ describe("designs that share what is weighed", () => {
         ...design,
         name: "Another",
         notes: "Heavier than it looks.",
-        use: { ...design.use, gripMm: design.use.gripMm - 7, massG: { low: 1, high: 2 } },
+        use: {
+          ...design.use,
+          grips: design.use.grips.map((g) => ({ ...g, xMm: g.xMm - 7 })),
+          massG: { low: 1, high: 2 },
+        },
       };
       expect(weighAlike(design, other, notWeighed)).toBe(true);
       expect(weigh(other)).toEqual(weigh(design));

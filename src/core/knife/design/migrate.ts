@@ -4,6 +4,7 @@ import { type Migrations, migrateBy } from "./migrations/steps";
 import { toVersion3, toVersion6, toVersion7, toVersion8 } from "./migrations/to8";
 import { toVersion9, toVersion10, toVersion11, toVersion13 } from "./migrations/to13";
 import { toVersion14 } from "./migrations/to14";
+import { toVersion15 } from "./migrations/to15";
 import { plainUse } from "./uses";
 import { plainWork } from "./work";
 
@@ -36,6 +37,8 @@ export const MIGRATIONS: Migrations = {
   12: (record) => (isRecord(record) ? toVersion13(record) : record),
   // 14: how long a shop waits before grinding; what is in the hand and not weighed yet; other names of materials.
   13: (record) => (isRecord(record) ? toVersion14(record) : record),
+  // 15: several grips, with windows of their own.
+  14: (record) => (isRecord(record) ? toVersion15(record) : record),
 };
 
 /** Brings a design's record from its version up to the present one. `from` must be from 1 to the present version. */

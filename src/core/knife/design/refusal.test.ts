@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { CONSTRUCTIONS } from "./constructions.fixtures";
+import { newGrip } from "./grips";
 import { fieldProblem } from "./problem";
 import { refusalOf } from "./refusal";
 import { type Design, designSchema } from "./schema";
@@ -30,7 +31,7 @@ describe("what no record may hold", () => {
         ...plain,
         fasteners: [...plain.fasteners, { kind: "wish" } as unknown as Design["fasteners"][number]],
       },
-      { ...plain, use: { ...plain.use, gripMm: Number.NaN } },
+      { ...plain, use: { ...plain.use, grips: [newGrip("grip-1", "Working", Number.NaN)] } },
       { ...plain, guard: undefined as unknown as null },
     ];
     for (const design of wrong) {

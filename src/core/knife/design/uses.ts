@@ -1,4 +1,5 @@
-import type { Design, Use, UseKind } from "./schema";
+import { GRIP_BEHIND_MM, newGrip } from "./grips";
+import type { Use, UseKind } from "./schema";
 
 /** A window of balance (mm from the datum, + ahead) and of weight (g). */
 interface Window {
@@ -19,9 +20,6 @@ const WINDOWS: Record<Exclude<UseKind, "own">, Window> = {
   sword: { balance: [70, 150], mass: [700, 1400] },
 };
 
-/** The index finger's place behind the guard or the handle's front, mm. Common practice, no source. */
-const GRIP_BEHIND_MM = 25;
-
 /** What a use proposes; "own" keeps the windows that were there. */
 export function withUse(use: Use, kind: UseKind): Use {
   if (kind === "own") return { ...use, kind };
@@ -41,7 +39,7 @@ export function plainUse(): Use {
       kind: "own",
       balanceMm: { low: 0, high: 0 },
       massG: { low: 1, high: 1 },
-      gripMm: -GRIP_BEHIND_MM,
+      grips: [newGrip("grip-1", "Working", -GRIP_BEHIND_MM)],
       toleranceMm: 0.1,
       shapingMm: 0.4,
     },
@@ -56,9 +54,4 @@ export function outside(
 ): number {
   if (value < low) return value - low;
   return value > high ? value - high : 0;
-}
-
-/** Whether a knife's weight and balance are both in their windows. */
-export function inTarget(design: Design, massG: number, balanceMm: number): boolean {
-  return outside(massG, design.use.massG) === 0 && outside(balanceMm, design.use.balanceMm) === 0;
 }

@@ -10,6 +10,7 @@ import {
   withBlade,
   withHandle,
 } from "../design/formParts";
+import { newGrip } from "../design/grips";
 import type { Design } from "../design/schema";
 import { withUse } from "../design/uses";
 import { withBareTang } from "./constructions";
@@ -190,7 +191,7 @@ const FORMS: Record<StartingForm, (base: Design) => Design> = {
         ...withUse(bare.use, "own"),
         balanceMm: { low: -30, high: 0 },
         massG: { low: 40, high: 110 },
-        gripMm: -18,
+        grips: [newGrip("grip-1", "Working", -18)],
       },
       workshop: { ...bare.workshop, handMm: 84 },
     };

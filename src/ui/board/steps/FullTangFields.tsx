@@ -7,11 +7,11 @@ import type { FullTang } from "@/core/knife/design/schema";
 import { itemNames } from "@/core/knife/shapes/itemNames";
 import { PURPOSE_WORDS, RECESS_WORDS, SHORT_WORDS } from "@/words/constructions";
 import { itemWords } from "@/words/fasteners";
+import { AddButton } from "../../bound/AddButton";
 import { ChoiceAt, FillAt, LengthAt, MaterialAt, PlaceAt, ShareAt, TickAt } from "../../bound/bound";
 import { ItemCard } from "../../bound/ItemCard";
 import { FOR_BLADES } from "../../bound/MaterialField";
 import { useBench, useDesign } from "../../session/BenchContext";
-import { AddButton } from "./AddButton";
 import { Group } from "./Group";
 
 const FOR_SHORT = [...FOR_BLADES, "metal", "laminate", "wood"] as const;

@@ -4,10 +4,10 @@ import { Plus } from "lucide-react";
 import { freeId } from "@/core/figures/fit/openSpot";
 import { layoutOf } from "@/core/knife/layout/layout";
 import { SIDES_WORDS } from "@/words/blade";
+import { AddButton } from "../../bound/AddButton";
 import { ChoiceAt, LengthAt } from "../../bound/bound";
 import { ItemCard } from "../../bound/ItemCard";
 import { useBench, useDesign } from "../../session/BenchContext";
-import { AddButton } from "./AddButton";
 import { Group } from "./Group";
 
 /** Round grooves across the faces of the handle. */

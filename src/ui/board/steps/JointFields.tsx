@@ -4,11 +4,11 @@ import { Plus, X } from "lucide-react";
 import { freeId } from "@/core/figures/fit/openSpot";
 import { jointsOf } from "@/core/knife/design/handleParts";
 import { newJoint } from "@/core/knife/starts/constructions";
+import { AddButton } from "../../bound/AddButton";
 import { LengthAt, MaterialAt, ShareAt } from "../../bound/bound";
 import { ItemCard } from "../../bound/ItemCard";
 import { FOR_LINERS, FOR_SCALES } from "../../bound/MaterialField";
 import { useBench, useDesign } from "../../session/BenchContext";
-import { AddButton } from "./AddButton";
 import { Group } from "./Group";
 
 /** Sheets in a joint, from the front to the rear. */

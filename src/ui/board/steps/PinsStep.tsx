@@ -8,12 +8,12 @@ import { isFull } from "@/core/knife/design/limits";
 import { holesOf } from "@/core/knife/design/openings";
 import { itemNames } from "@/core/knife/shapes/itemNames";
 import { FASTENER_CHOICE_WORDS, FASTENER_WORDS, fastenerFieldWords, itemWords } from "@/words/fasteners";
+import { AddButton } from "../../bound/AddButton";
 import { PlaceAt } from "../../bound/bound";
 import { ItemCard } from "../../bound/ItemCard";
 import { RecordFields } from "../../bound/RecordFields";
 import { attempt } from "../../kit/notice";
 import { useBench, useDesign } from "../../session/BenchContext";
-import { AddButton } from "./AddButton";
 import { Group } from "./Group";
 import { ThreadField, withoutThread } from "./ThreadField";
 

@@ -7,11 +7,11 @@ import { fingerMm, LEAST_ROOM_MM } from "@/core/knife/design/fingerRings";
 import { ringsOf } from "@/core/knife/design/handleParts";
 import { newRing } from "@/core/knife/layout/newRing";
 import { useUnits } from "@/store/settings";
+import { AddButton } from "../../bound/AddButton";
 import { LengthAt, MaterialAt, PlaceAt } from "../../bound/bound";
 import { ItemCard } from "../../bound/ItemCard";
 import { FOR_GUARDS } from "../../bound/MaterialField";
 import { useBench, useDesign } from "../../session/BenchContext";
-import { AddButton } from "./AddButton";
 import { Group } from "./Group";
 
 /** Whole-metal grips and their finger rings. */

@@ -7,12 +7,12 @@ import type { PlanNode } from "@/core/knife/design/schema";
 import { waistDepth } from "@/core/knife/shapes/handleBody";
 import { useUnits } from "@/store/settings";
 import { FACET_WORDS } from "@/words/constructions";
+import { AddButton } from "../../bound/AddButton";
 import { LengthAt, ShareAt, TickAt, useShownLimits } from "../../bound/bound";
 import { ChoiceField } from "../../fields/ChoiceField";
 import { ShareField } from "../../fields/ShareField";
 import { Tick } from "../../fields/Tick";
 import { useBench, useDesign, useSelected } from "../../session/BenchContext";
-import { AddButton } from "./AddButton";
 import { Group } from "./Group";
 
 /** The station ahead of the longest stretch without one. */

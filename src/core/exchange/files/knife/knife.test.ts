@@ -32,6 +32,7 @@ const WEIGHED: Readonly<Record<string, readonly [number, number]>> = {
   "v11-heath-field-knife": [160.2462, -22.9852],
   "v12-heath-field-knife": [160.2462, -22.9852],
   "v13-hern-long-blade": [1093.4003, 90.5161],
+  "v14-sallow-camp-chopper": [541.0824, 13.4796],
 };
 const bytes = (text: string) => new TextEncoder().encode(text);
 
@@ -169,6 +170,17 @@ describe("migrations", () => {
     });
     expect(reading.design.materials.length).toBeGreaterThan(0);
     for (const m of reading.design.materials) expect(m.otherNames).toEqual([]);
+  });
+
+  it("are held in one grip where version 14 had a grip point", () => {
+    const reading = readFixed(readFileSync(`${FIXTURES}/v14-sallow-camp-chopper.json`));
+    if (!reading.ok) throw new Error(JSON.stringify(reading));
+    const { gripMm, ...rest } = raw("v14-sallow-camp-chopper").use;
+    const windows = { momentNmm: null, percussionMm: null, effectiveMassG: null };
+    expect(reading.design.use).toEqual({
+      ...rest,
+      grips: [{ id: "grip-1", name: "Working", xMm: gripMm, ...windows }],
+    });
   });
 
   it("match a maker's stock by keys where version 5 had English names", () => {

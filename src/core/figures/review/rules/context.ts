@@ -67,6 +67,7 @@ export function found(
     items?: readonly ItemName[];
     part?: PartKey;
     crosses?: Found["crosses"];
+    goal?: Found["goal"];
     fix?: Fix | null;
     fixes?: readonly (Fix | null)[];
   } = {},

@@ -5,10 +5,10 @@ import { freeId } from "@/core/figures/fit/openSpot";
 import { newIntegralBolster, newNotch, newRamp } from "@/core/knife/design/bladeStarts";
 import type { BladeNotch } from "@/core/knife/design/schema";
 import { NOTCH_WORDS } from "@/words/blade";
+import { AddButton } from "../../../bound/AddButton";
 import { LengthAt, ShareAt, TickAt } from "../../../bound/bound";
 import { ItemCard } from "../../../bound/ItemCard";
 import { useBench, useDesign } from "../../../session/BenchContext";
-import { AddButton } from "../AddButton";
 import { Group } from "../Group";
 
 const PURPOSES = Object.keys(NOTCH_WORDS) as BladeNotch["purpose"][];

@@ -5,11 +5,11 @@ import { freeId } from "@/core/figures/fit/openSpot";
 import { newFuller } from "@/core/knife/design/bladeStarts";
 import type { Fuller } from "@/core/knife/design/schema";
 import { FULLER_FROM_WORDS, FULLER_TOOL_WORDS, SIDES_WORDS } from "@/words/blade";
+import { AddButton } from "../../../bound/AddButton";
 import { ChoiceAt, LengthAt } from "../../../bound/bound";
 import { ItemCard } from "../../../bound/ItemCard";
 import { ChoiceField } from "../../../fields/ChoiceField";
 import { useBench, useDesign } from "../../../session/BenchContext";
-import { AddButton } from "../AddButton";
 import { Group } from "../Group";
 
 /** Grooves along the blade. */

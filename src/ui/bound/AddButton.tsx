@@ -1,7 +1,7 @@
 "use client";
 import { Button, type ButtonProps } from "@chakra-ui/react";
 import { isFull } from "@/core/knife/design/limits";
-import { useDesign } from "../../session/BenchContext";
+import { useDesign } from "../session/BenchContext";
 
 /** Adds to a list of the design, by its path; off where the list takes nothing more. */
 export function AddButton({ to, ...button }: Omit<ButtonProps, "disabled"> & { readonly to: string }) {
