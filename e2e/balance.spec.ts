@@ -2,12 +2,10 @@ import { expect, type Page, test } from "@playwright/test";
 import { dynamics } from "../src/core/figures/weigh/dynamics";
 import { groupPulls, partPulls } from "../src/core/figures/weigh/pulls";
 import { weigh } from "../src/core/figures/weigh/weigh";
-import type { Design } from "../src/core/knife/design/schema";
 import { outside } from "../src/core/knife/design/uses";
 import { partName } from "../src/words/parts";
-import { balanceOf, keptKnife, openKnife, typeLength, weightOf } from "./bench";
+import { balanceOf, designOf, openKnife, typeLength, weightOf } from "./bench";
 
-const designOf = async (page: Page) => (await keptKnife(page)).design as Design;
 const reportOf = async (page: Page) => {
   const weighing = weigh(await designOf(page));
   if (!weighing.ok) throw new Error("not weighed");
@@ -53,7 +51,7 @@ test("the grip point is moved by keys and typed; what the wrist holds follows", 
     ["about the balance point", first.inertiaBalanceGmm2],
   ] as const)
     await expect(motion).toContainText(`Inertia ${name}: ${Math.round(gmm2 / 1000)} kg·mm²`);
-  await page.locator("[data-point=grip]").focus();
+  await page.locator("[data-point=grip-1]").focus();
   await page.keyboard.press("Shift+ArrowRight");
   await expect.poll(async () => (await designOf(page)).use.grips[0].xMm).toBe(-20);
   await expect.poll(moment).toBeLessThan(before);

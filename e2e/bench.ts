@@ -1,6 +1,7 @@
 import { readdirSync } from "node:fs";
 import { type BrowserContext, expect, type Page } from "@playwright/test";
 import { readBackup } from "../src/core/exchange/files/backup/read";
+import type { Design } from "../src/core/knife/design/schema";
 import { seed } from "./seed";
 
 /** Knives that the first visit lays out. */
@@ -47,6 +48,9 @@ export async function typeLength(page: Page, label: string, text: string): Promi
 export async function step(page: Page, name: string): Promise<void> {
   await page.getByRole("tab", { name }).click();
 }
+
+/** The design of the knife as the browser keeps it. */
+export const designOf = async (page: Page): Promise<Design> => (await keptKnife(page)).design as Design;
 
 /** The knife as the browser keeps it. */
 export async function keptKnife(page: Page): Promise<{ design: { name: string }; revision: number }> {

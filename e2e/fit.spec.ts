@@ -1,10 +1,7 @@
 import { expect, type Page, test } from "@playwright/test";
 import { fitFigures } from "../src/core/figures/fit/fitFigures";
 import { reviewDesign } from "../src/core/figures/review/reviewDesign";
-import type { Design } from "../src/core/knife/design/schema";
-import { keptKnife, openKnife, step, typeLength } from "./bench";
-
-const designOf = async (page: Page) => (await keptKnife(page)).design as Design;
+import { designOf, openKnife, step, typeLength } from "./bench";
 
 async function openFit(page: Page, name: string): Promise<void> {
   await openKnife(page, name);

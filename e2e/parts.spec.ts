@@ -2,9 +2,7 @@ import { expect, type Page, test } from "@playwright/test";
 import { writeStl } from "../src/core/exchange/files/mesh/writeStl";
 import { weigh } from "../src/core/figures/weigh/weigh";
 import type { Design } from "../src/core/knife/design/schema";
-import { keptKnife, openKnife, step, typeLength, weightOf, written } from "./bench";
-
-const designOf = async (page: Page) => (await keptKnife(page)).design as Design;
+import { designOf, keptKnife, openKnife, step, typeLength, weightOf, written } from "./bench";
 
 /** The readout is the core's own figure for the knife as it is kept, and nothing stands against building it. */
 async function agrees(page: Page, what: string): Promise<void> {

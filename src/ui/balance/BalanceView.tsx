@@ -21,14 +21,29 @@ export function BalanceView() {
   const scroller = useRef<HTMLDivElement>(null);
   const report = weighing?.ok ? weighing.report : null;
   return (
-    <Flex direction="column" flex="1" minW="0" minH="0">
-      <Box bg="sheet" borderBottomWidth="1px" flexShrink="0" px="6" py="1" data-testid="in-sight">
+    <Flex direction="column" flex="1" minW="0" minH={{ lg: "0" }}>
+      <Box
+        bg="sheet"
+        borderBottomWidth="1px"
+        flexShrink="0"
+        px={{ base: "2", sm: "6" }}
+        py="1"
+        data-testid="in-sight"
+      >
         <Stack gap="1" maxW="1180px" mx="auto">
           <BalanceDrawing report={report} ghost={ghost?.design ?? null} sheet={() => scroller.current} />
           {ghost && <GhostBar ghost={ghost} onEnd={() => setTried(null)} />}
         </Stack>
       </Box>
-      <Box ref={scroller} flex="1" minH="0" overflowY="auto" px="6" py="4" data-testid="balance-sheet">
+      <Box
+        ref={scroller}
+        flex="1"
+        minH="0"
+        overflowY={{ lg: "auto" }}
+        px={{ base: "3", sm: "6" }}
+        py="4"
+        data-testid="balance-sheet"
+      >
         <Stack gap="8" maxW="1180px" mx="auto">
           <TargetSection report={report} />
           <GripsSection report={report} />

@@ -65,10 +65,15 @@ export const LeversSection = memo(function LeversSection({ onTry }: { onTry: (gh
               number: true,
               of: (l) => signed(l.balanceMm, (v) => printLength(v, units, 2)),
             },
-            { name: "", of: (l) => <Reach balanceMm={l.balanceMm} most={most} /> },
-            { name: "", of: (l) => (helps(l) ? "toward the window" : "") },
             {
-              name: "",
+              name: "Balance, drawn",
+              unseen: true,
+              of: (l) => <Reach balanceMm={l.balanceMm} most={most} />,
+            },
+            { name: "Whether it helps", unseen: true, of: (l) => (helps(l) ? "toward the window" : "") },
+            {
+              name: "Try it",
+              unseen: true,
               of: (l) => (
                 <Button
                   size="2xs"

@@ -1,5 +1,5 @@
 "use client";
-import { Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
+import { Button, Flex, HStack, Stack, Text, VisuallyHidden } from "@chakra-ui/react";
 import { useDeferredValue, useEffect, useState } from "react";
 import { type Autosave, createAutosave } from "@/store/autosave";
 import { firstVisit } from "@/store/firstVisit";
@@ -13,12 +13,13 @@ import { downloadRaw } from "../files/files";
 import { NearLink } from "../kit/NearLink";
 import { PRODUCT_VIEWS } from "../products/list";
 import { viewsOf } from "../products/viewsOf";
+import { useProduct } from "../session/BenchContext";
 import { BenchProvider } from "../session/BenchProvider";
 import type { ProductViews } from "../session/product";
 import { Header } from "../shell/Header";
 import { BenchTools } from "./BenchTools";
 import { OtherTab } from "./OtherTab";
-import { type Place, PlaceSwitch, placeInAddress, putInAddress } from "./PlaceSwitch";
+import { type Place, PlaceSwitch, placeInAddress, placeName, putInAddress } from "./PlaceSwitch";
 import { ReadoutBar } from "./ReadoutBar";
 import { StepPanel } from "./StepPanel";
 import { Views } from "./Views";
@@ -96,15 +97,17 @@ export function Bench({ id }: { id: string }) {
   const pressed = place === "bench" || views.places[place] ? place : "bench";
   return (
     <BenchProvider knifeId={id} session={opening.session} autosave={opening.autosave} views={views}>
-      <Flex direction="column" h="100vh" minW="1024px">
+      {/* A narrow window scrolls as one page; a wide one has its parts side by side, each scrolled by itself. */}
+      <Flex direction="column" minH="100dvh" h={{ lg: "100vh" }}>
         <Header>
-          <Flex align="center" gap={{ base: "2", xl: "4" }} minW="0">
+          <Flex align="center" gap={{ base: "2", xl: "4" }} minW="0" wrap={{ base: "wrap", lg: "nowrap" }}>
             <PlaceSwitch place={pressed} onChange={go} />
             <BenchTools onPattern={views.places.pattern ? () => go("pattern") : null} />
           </Flex>
         </Header>
         <OtherTab />
-        <Flex as="main" flex="1" minH="0">
+        <Flex as="main" flex="1" minH="0" direction={{ base: "column", lg: "row" }}>
+          <KnifeHeading place={pressed} />
           {More ? (
             <More key={shown.visit} onDone={() => go("bench")} />
           ) : (
@@ -117,6 +120,16 @@ export function Bench({ id }: { id: string }) {
         <ReadoutBar listed={More !== undefined && shown.place === "fit"} />
       </Flex>
     </BenchProvider>
+  );
+}
+
+/** What the page is about, for those who hear it: those who see it have the name and the pressed view over it. */
+function KnifeHeading({ place }: { place: Place }) {
+  const name = useProduct((d) => d.name);
+  return (
+    <VisuallyHidden as="h1">
+      {name}: {placeName(place)}
+    </VisuallyHidden>
   );
 }
 

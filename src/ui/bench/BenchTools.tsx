@@ -24,7 +24,7 @@ export function BenchTools({ onPattern }: { onPattern: (() => void) | null }) {
   const { knifeId, session } = useBenchOf<ProductDesign>();
   useKeys();
   return (
-    <Flex align="center" gap={{ base: "1", xl: "3" }} minW="0">
+    <Flex align="center" gap={{ base: "1", xl: "3" }} minW="0" wrap={{ base: "wrap", lg: "nowrap" }}>
       <NameField />
       <UndoButtons />
       <ReferenceButtons />

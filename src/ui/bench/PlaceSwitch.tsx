@@ -4,16 +4,18 @@ import { useViews } from "../session/BenchContext";
 import { MORE_PLACES, type MorePlace } from "../session/product";
 
 export type Place = "bench" | MorePlace;
-/** What the switch calls each view; null for one that something on the bench leads to. */
-const NAMES: Readonly<Record<Place, string | null>> = {
+const NAMES: Readonly<Record<Place, string>> = {
   bench: "Bench",
   balance: "Balance",
   fit: "Fit-up",
   compare: "Compare",
   sheets: "Sheets",
-  pattern: null,
+  pattern: "Bring in a pattern",
 };
-const PLACES: readonly Place[] = ["bench", ...MORE_PLACES];
+/** What a view is called. */
+export const placeName = (place: Place): string => NAMES[place];
+/** Those that the switch leads to: to the pattern something on the bench does. */
+const PLACES: readonly Place[] = ["bench", ...MORE_PLACES.filter((p) => p !== "pattern")];
 
 const VIEW = "view";
 
@@ -37,7 +39,7 @@ export function PlaceSwitch({ place, onChange }: { place: Place; onChange: (to: 
   const { places } = useViews();
   return (
     <HStack gap="1" role="group" aria-label="Views of this knife">
-      {PLACES.filter((p) => NAMES[p] !== null && (p === "bench" || places[p])).map((p) => (
+      {PLACES.filter((p) => p === "bench" || places[p]).map((p) => (
         <Button
           key={p}
           size="sm"

@@ -6,10 +6,11 @@ import { useBench, useStep, useViews } from "../session/BenchContext";
 export function StepPanel() {
   return (
     <Box
-      w="348px"
-      flexShrink="0"
+      w={{ base: "full", lg: "348px" }}
+      flex={{ base: "1", lg: "0 0 auto" }}
       bg="sheet"
-      borderLeftWidth="1px"
+      borderLeftWidth={{ lg: "1px" }}
+      borderTopWidth={{ base: "1px", lg: "0" }}
       display="flex"
       flexDirection="column"
       minH="0"
@@ -33,7 +34,7 @@ function Steps() {
       minH="0"
       flex="1"
     >
-      <Tabs.List px="1.5" flexShrink="0">
+      <Tabs.List px="1.5" flexShrink="0" flexWrap={{ base: "wrap", lg: "nowrap" }}>
         {steps.map(({ id, name, prefetch }) => (
           <Tabs.Trigger
             key={id}

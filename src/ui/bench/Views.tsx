@@ -23,7 +23,14 @@ export function Views() {
   // In the column beside the drawing, where it covers nothing.
   const other = (
     <Stack gap="1" w="full">
-      <Button size="2xs" variant="outline" bg="sheet" w="full" onClick={() => setSolid(!solid)}>
+      <Button
+        size="2xs"
+        variant="outline"
+        bg="sheet"
+        w="full"
+        data-focus="solid-view"
+        onClick={() => setSolid(!solid)}
+      >
         {solid ? "Drawing" : "Solid view"}
       </Button>
       {underlay && !solid && (
@@ -41,7 +48,7 @@ export function Views() {
     </Stack>
   );
   return (
-    <Flex flex="1" minW="0" minH="0">
+    <Flex flex={{ base: "0 0 auto", lg: "1" }} minW="0" minH="0">
       {solid ? <SolidView other={other} /> : <Board other={other} />}
     </Flex>
   );

@@ -34,6 +34,10 @@ const SECTION_PX = 172;
 const OTHER_PX = 30;
 const MARGIN_PX = 34;
 const STRIP_MOST_PX = 380;
+/** On a board narrower than this the section stands under the drawing, px; which is no higher than so, but for its strip. */
+const STACKED_BELOW_PX = 600;
+const STACKED_HIGH_PX = 720;
+const STACKED_STRIP_PX = 220;
 
 /**
  * The drawing: side view, view from above and moment strip over one x axis, and the section beside the side view.
@@ -51,12 +55,14 @@ export function Board({ other }: { other: ReactNode }) {
   useEffect(() => setEditing(null), [step]);
 
   const layout = useMemo(() => layoutOf(settled, size), [settled, size]);
-  const { extent, width, side, plan } = layout;
-  const height = Math.max(size.height, layout.stripTop + 160);
+  const { extent, width, side, plan, isStacked } = layout;
+  const height = isStacked
+    ? layout.stripTop + STACKED_STRIP_PX
+    : Math.max(size.height, layout.stripTop + 160);
 
   return (
     <StripProvider>
-      <div ref={frame} className="board">
+      <div ref={frame} className="board" data-stacked={isStacked || undefined}>
         <div className="board-drawing" style={{ width }}>
           <svg
             width={width}
@@ -101,7 +107,7 @@ export function Board({ other }: { other: ReactNode }) {
             <Editor key={editing} id={editing} side={side} plan={plan} onClose={() => setEditing(null)} />
           )}
         </div>
-        <div className="board-side" style={{ width: SECTION_PX }}>
+        <div className="board-side" style={{ width: isStacked ? "100%" : SECTION_PX }}>
           <div style={{ height: OTHER_PX, padding: "3px 8px 0" }}>{other}</div>
           <SectionView
             pxPerMm={side.pxPerMm}
@@ -138,7 +144,10 @@ function Editor({ id, side, plan, onClose }: EditorProps) {
 /** Where each view stands: all over one x axis, as large as the room allows. */
 function layoutOf(design: Design, size: { readonly width: number; readonly height: number }) {
   const e = knifeExtent(design);
-  const width = Math.max(320, size.width - SECTION_PX);
+  const isStacked = size.width < STACKED_BELOW_PX;
+  const width = Math.max(320, isStacked ? size.width : size.width - SECTION_PX);
+  // With the section under it the drawing is as high as it likes.
+  const room = isStacked ? STACKED_HIGH_PX : size.height;
   const shaped =
     design.handle.kind === "stack"
       ? design.handle.pieces.flatMap((p) => (p.shape && "widthMm" in p.shape ? [p.shape.widthMm] : []))
@@ -148,7 +157,7 @@ function layoutOf(design: Design, size: { readonly width: number; readonly heigh
   const rows = 30 + 44 + 34 + 150;
   const pxPerMm = Math.max(
     0.4,
-    Math.min((width - 2 * MARGIN_PX) / (e.xHigh - e.xLow), (size.height - rows) / (e.yHigh - e.yLow + thick)),
+    Math.min((width - 2 * MARGIN_PX) / (e.xHigh - e.xLow), (room - rows) / (e.yHigh - e.yLow + thick)),
   );
   const left = (width - (e.xHigh - e.xLow) * pxPerMm) / 2;
   const sideTop = 30;
@@ -160,6 +169,7 @@ function layoutOf(design: Design, size: { readonly width: number; readonly heigh
   return {
     extent: e,
     width,
+    isStacked,
     side,
     plan: { ...side, originY: (planTop + planBottom) / 2 },
     sideBottom,

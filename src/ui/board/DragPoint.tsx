@@ -6,6 +6,7 @@ import type { Point } from "@/core/geometry/curve/bezier";
 import { useSettings } from "@/store/settings";
 import { type Scale, toMm, toPx } from "../drawing/path";
 import { color } from "../kit/theme";
+import { useTouchDrag } from "../kit/useTouchDrag";
 import { useBench, useSelected } from "../session/BenchContext";
 
 interface DragPointProps {
@@ -125,22 +126,25 @@ export function DragPoint(props: DragPointProps) {
   const picked = useSelected() === id;
   const dragged = useDragged(props);
   const pressed = usePressed(props);
+  const point = useRef<SVGGElement>(null);
+  useTouchDrag(point);
   const [cx, cy] = toPx(scale, at.x, at.y);
   const r = Math.max(radius, BARE_PX);
   const ring = { fill: "none", stroke: color("ink"), strokeWidth: "2" };
   return (
     <g
+      ref={point}
       role="button"
       tabIndex={0}
       aria-label={label}
       data-point={id}
-      style={{ cursor: "grab", outline: "none", touchAction: "none" }}
+      style={{ cursor: "grab", outline: "none" }}
       className="drag-point"
       data-picked={picked || undefined}
       {...dragged}
       {...pressed}
     >
-      <circle cx={cx} cy={cy} r={Math.max(r + 4, 12)} fill="transparent" />
+      <circle className="drag-hold" cx={cx} cy={cy} r={Math.max(r + 4, 12)} fill="transparent" />
       <circle className="drag-ring" cx={cx} cy={cy} r={r + 4} {...ring} />
       {radius <= BARE_PX && <PointMark cx={cx} cy={cy} corner={corner ?? false} picked={picked} />}
     </g>

@@ -4,6 +4,8 @@ import { PencilLine, Trash2 } from "lucide-react";
 import { type ReactNode, useRef, useState } from "react";
 import { mostAt } from "@/core/knife/design/limits";
 import { calledAt } from "@/core/knife/design/marks";
+import { small } from "@/words/grammar";
+import { WhoseContext } from "../kit/whose";
 import { useBench, useDesign, useSelected } from "../session/BenchContext";
 
 interface ItemCardProps {
@@ -31,6 +33,8 @@ export function ItemCard(props: ItemCardProps) {
       p="2.5"
       onFocusCapture={() => setSelected(props.id)}
       data-item={props.id}
+      role="group"
+      aria-label={props.title}
     >
       <Flex justify="space-between" align="center" mb="2" gap="1">
         {naming && props.nameAt ? (
@@ -64,7 +68,7 @@ export function ItemCard(props: ItemCardProps) {
           )}
         </Flex>
       </Flex>
-      {props.children}
+      <WhoseContext value={small(props.title)}>{props.children}</WhoseContext>
     </Box>
   );
 }

@@ -5,6 +5,7 @@ import { createContext, type ReactNode, useContext } from "react";
 import { isLocked } from "@/core/knife/design/marks";
 import { small } from "@/words/grammar";
 import { BesideLabel } from "../fields/FieldLabel";
+import { useNameWithWhose } from "../kit/whose";
 import { useBench, useDesign } from "../session/BenchContext";
 
 /** What fixes and levers may change: only there a lock has a meaning. */
@@ -27,7 +28,7 @@ function LockToggle({ label }: { label: string }) {
   const at = useContext(LockedPath);
   const { edit } = useBench();
   const locked = useDesign((d) => isLocked(d, at));
-  const name = `${locked ? "Unlock" : "Lock"} ${small(label)}`;
+  const name = useNameWithWhose(`${locked ? "Unlock" : "Lock"} ${small(label)}`);
   return (
     <IconButton
       aria-label={name}

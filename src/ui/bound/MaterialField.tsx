@@ -11,6 +11,7 @@ import { FieldLabel } from "../fields/FieldLabel";
 import { MaterialOptions } from "../fields/MaterialOptions";
 import { useMaterialOf } from "../kit/materials";
 import { useSteady } from "../kit/useSteady";
+import { useNameWithWhose } from "../kit/whose";
 import { useOwnDialog } from "../ownMaterials/useOwnDialog";
 
 interface MaterialFieldProps {
@@ -34,6 +35,7 @@ const MaterialFinder = dynamic(() => import("../fields/MaterialFinder"), { ssr: 
 
 const Chooser = memo(function Chooser(props: MaterialFieldProps) {
   const { label, value, classes, onChange, none, quiet } = props;
+  const findName = useNameWithWhose(`Find: ${label}`);
   const [finding, setFinding] = useState(false);
   const opener = useRef<HTMLButtonElement>(null);
   const wasFinding = useRef(false);
@@ -63,7 +65,7 @@ const Chooser = memo(function Chooser(props: MaterialFieldProps) {
           variant="ghost"
           color="graphite"
           aria-expanded={finding}
-          aria-label={`Find: ${label}`}
+          aria-label={findName}
           title="Find a material by its everyday name"
           onClick={() => setFinding(!finding)}
         >

@@ -53,7 +53,7 @@ export function CompareCharts({ columns }: { columns: readonly Column[] }) {
   const height = `${columns.length * ROW_PX + 86}px`;
   return (
     <Section id="charts" title="By mass and by balance">
-      <Grid templateColumns="1fr 1fr" gap="6">
+      <Grid templateColumns={{ base: "minmax(0, 1fr)", md: "1fr 1fr" }} gap="6">
         <Box h={height} role="img" aria-label="Mass by part" data-testid="mass-chart">
           <MassChart weighed={weighed} units={units} />
         </Box>

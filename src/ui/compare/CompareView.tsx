@@ -12,7 +12,14 @@ export function CompareView() {
   const choices = useChoices();
   const columns = useColumns(choices);
   return (
-    <Box flex="1" minW="0" overflowY="auto" px="6" py="4" data-testid="compare-sheet">
+    <Box
+      flex="1"
+      minW="0"
+      overflowY={{ lg: "auto" }}
+      px={{ base: "3", sm: "6" }}
+      py="4"
+      data-testid="compare-sheet"
+    >
       <Stack gap="8" maxW="1180px" mx="auto">
         <ComparisonSection columns={columns} choices={choices} />
         <CompareTable columns={columns} />

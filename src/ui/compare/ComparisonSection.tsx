@@ -28,7 +28,7 @@ export function ComparisonSection(props: { columns: readonly Column[]; choices: 
   return (
     <Section id="beside" title="Side by side">
       <Flex gap="2" align="center" wrap="wrap">
-        <NativeSelect.Root size="sm" width="280px" disabled={full}>
+        <NativeSelect.Root size="sm" width="280px" maxW="full" disabled={full}>
           <NativeSelect.Field
             bg="sheet"
             aria-label="Add another to compare"

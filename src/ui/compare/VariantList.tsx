@@ -63,7 +63,7 @@ export function VariantList({ variants }: { variants: readonly Variant[] }) {
           name: "Differs from the knife now",
           of: (v) => <Unlike of={v.design} now={design} units={units} />,
         },
-        { name: "", of: (v) => <VariantActions variant={v} /> },
+        { name: "What can be done", unseen: true, of: (v) => <VariantActions variant={v} /> },
       ]}
     />
   );

@@ -7,6 +7,7 @@ import type { RuleNote } from "@/core/figures/review/rules/context";
 import type { Finding } from "@/core/figures/review/types";
 import type { Design } from "@/core/knife/design/schema";
 import { useUnits } from "@/store/settings";
+import { itemInSentence } from "@/words/fasteners";
 import { findingWords, isTradeRule, severityWords } from "@/words/findings";
 import { effectWords, offerWords } from "@/words/offers";
 import { RULE_WORDS, ruleUnitWords } from "@/words/rules";
@@ -62,6 +63,7 @@ export function FindingsSection() {
               <Button
                 size="xs"
                 variant="outline"
+                aria-label={`Take back: ${nameOf(finding)}`}
                 onClick={() =>
                   edit({ code: "take-back-acceptance", rule: finding.rule, subject: finding.subject })
                 }
@@ -115,7 +117,7 @@ function OneFinding({
         </Note>
       )}
       {of && <Fixes finding={f} of={of} />}
-      {words && <Acceptance finding={f} />}
+      {words && <Acceptance finding={f} of={f.items?.map(itemInSentence).join(" and ") ?? ""} />}
     </Box>
   );
 }
@@ -129,6 +131,7 @@ function Fixes({ finding, of }: { finding: Finding; of: Design }) {
       <Button
         size="xs"
         whiteSpace="normal"
+        maxW="full"
         h="auto"
         minH="6"
         py="1"
@@ -144,8 +147,8 @@ function Fixes({ finding, of }: { finding: Finding; of: Design }) {
   ));
 }
 
-/** Accepts a finding, with the reason. */
-function Acceptance({ finding: f }: { finding: Finding }) {
+/** Accepts a finding, with the reason; `of` says which items it is of, where it is of some. */
+function Acceptance({ finding: f, of }: { finding: Finding; of: string }) {
   const { edit } = useBench();
   const [reason, setReason] = useState<string | null>(null);
   const accept = () => {
@@ -157,7 +160,12 @@ function Acceptance({ finding: f }: { finding: Finding }) {
   return (
     <Flex gap="2" mt="1.5" align="center" wrap="wrap">
       {reason === null ? (
-        <Button size="xs" variant="outline" onClick={() => setReason("")}>
+        <Button
+          size="xs"
+          variant="outline"
+          aria-label={`Accept …: ${nameOf(f)}${of ? `, ${of}` : ""}`}
+          onClick={() => setReason("")}
+        >
           Accept …
         </Button>
       ) : (

@@ -41,17 +41,22 @@ export function FitView() {
   const { answer: fit, failed, isLoading } = useWorkerQuery(sound ? design : null, (s, d) => s.fit(d));
   const scroller = useRef<HTMLDivElement>(null);
   return (
-    <Flex flex="1" minW="0" minH="0">
+    <Flex flex="1" minW="0" minH={{ lg: "0" }} direction={{ base: "column", lg: "row" }}>
       <Stack
         as="nav"
         aria-label="Sections of the fit-up sheet"
-        w="184px"
+        direction={{ base: "row", lg: "column" }}
+        wrap={{ base: "wrap", lg: "nowrap" }}
+        w={{ base: "full", lg: "184px" }}
         flexShrink="0"
-        p="4"
-        gap="2"
+        px={{ base: "3", lg: "4" }}
+        py={{ base: "2", lg: "4" }}
+        columnGap="4"
+        rowGap="2"
         bg="sheet"
-        borderRightWidth="1px"
-        overflowY="auto"
+        borderRightWidth={{ lg: "1px" }}
+        borderBottomWidth={{ base: "1px", lg: "0" }}
+        overflowY={{ lg: "auto" }}
       >
         {SECTIONS.map((s) => (
           <Link key={s.id} href={`#${s.id}`} color="ink">
@@ -65,8 +70,8 @@ export function FitView() {
           ref={scroller}
           flex="1"
           minH="0"
-          overflowY="auto"
-          px="6"
+          overflowY={{ lg: "auto" }}
+          px={{ base: "3", sm: "6" }}
           py="4"
           data-testid="fit-sheet"
           css={{ scrollBehavior: "auto" }}

@@ -74,6 +74,11 @@ const used = defineConfig({
   },
 });
 
+/** A window that scrolls as one page; one as narrow as a telephone; and one that is low as well, as at twice its size. */
+const NARROW = "@media (max-width: 1023px)";
+const TELEPHONE = "@media (max-width: 639px)";
+const LOW = "@media (max-width: 1023px) and (max-height: 560px)";
+
 const both = (light: string, dark: string) => ({ value: { base: light, _dark: dark } });
 
 /**
@@ -91,6 +96,7 @@ const config = defineConfig({
     ".drag-point:hover .drag-ring, .drag-point:focus .drag-ring, .drag-point[data-picked] .drag-ring": {
       opacity: 1,
     },
+    ".drag-hold": { "@media (pointer: coarse)": { r: "18px" } },
     // What is drawn again with every step of a drag is made of plain elements.
     ".board": {
       display: "flex",
@@ -100,7 +106,10 @@ const config = defineConfig({
       overflow: "auto",
       position: "relative",
       bg: "ground",
+      // In a narrow window the page scrolls, not the board.
+      [NARROW]: { height: "560px", flex: "1 1 auto", overflow: "visible" },
     },
+    ".board[data-stacked]": { [NARROW]: { height: "auto", flexDirection: "column", overflow: "hidden" } },
     ".board-drawing": { position: "relative", flexShrink: "0" },
     ".board-side": {
       display: "flex",
@@ -109,9 +118,11 @@ const config = defineConfig({
       flexShrink: "0",
       borderInlineStartWidth: "1px",
     },
+    ".board[data-stacked] .board-side": { borderInlineStartWidth: "0", borderTopWidth: "1px" },
     ".board-key": { p: "2" },
     ".section-where": { fontSize: "sm", px: "2", lineHeight: "1.25" },
     ".figure": { flexShrink: "0", maxWidth: "250px" },
+    ".figure[data-spared]": { [TELEPHONE]: { display: "none" } },
     ".figure-name": { fontSize: "sm", color: "graphite" },
     // Figures of an older state.
     ".readout": {
@@ -127,16 +138,46 @@ const config = defineConfig({
       py: "2",
       bg: "sheet",
       borderTopWidth: "1px",
+      // It stays in sight while the page is scrolled under it.
+      [NARROW]: { position: "sticky", bottom: "0", zIndex: "2", minHeight: "0" },
     },
-    ".readout-findings": { flex: "1 1 380px", minWidth: "0", maxHeight: "40vh", overflowY: "auto" },
+    ".readout-findings": {
+      flex: "1 1 380px",
+      minWidth: "0",
+      maxHeight: "40vh",
+      overflowY: "auto",
+      [NARROW]: { flexBasis: "280px", maxHeight: "18vh" },
+      [LOW]: { maxHeight: "3.2em" },
+    },
     "[data-old] .figure-value, [data-old] .figure-below": { opacity: 0.5 },
     // A lock shows where it is locked, and where it can be: under the pointer or by the keyboard.
-    ".lock-toggle": { opacity: 0, minWidth: "5", height: "5", color: "graphite" },
+    ".lock-toggle": {
+      opacity: 0,
+      minWidth: "6",
+      height: "6",
+      color: "graphite",
+      // What has no pointer to hover by shows where it can be locked.
+      "@media (hover: none)": { opacity: 0.6 },
+    },
     ".lockable:hover .lock-toggle, .lock-toggle:focus-visible, .lock-toggle[data-locked]": { opacity: 1 },
     ".lock-toggle[data-locked]": { color: "bronze" },
     ".figures-old": { color: "graphite" },
-    ".figure-value": { display: "block", fontSize: "2xl", fontWeight: "600", lineHeight: "1.1" },
-    ".figure-below": { fontSize: "sm", color: "graphite", lineHeight: "1.2", whiteSpace: "pre-line" },
+    ".figure-value": {
+      display: "block",
+      fontSize: "2xl",
+      fontWeight: "600",
+      lineHeight: "1.1",
+      [TELEPHONE]: { fontSize: "lg" },
+      [LOW]: { fontSize: "lg" },
+    },
+    ".figure-below": {
+      fontSize: "sm",
+      color: "graphite",
+      lineHeight: "1.2",
+      whiteSpace: "pre-line",
+      [TELEPHONE]: { display: "none" },
+      [LOW]: { display: "none" },
+    },
     ".strip-key": { fontSize: "sm", lineHeight: "1.25" },
     ".strip-key button": {
       display: "block",
@@ -151,6 +192,13 @@ const config = defineConfig({
     ".strip-figures": { display: "block", ps: "4" },
     ".strip-bar:focus-visible": { outline: "none" },
     ".range": { width: "full", height: "20px", accentColor: "var(--chakra-colors-ink)", cursor: "pointer" },
+    // Where colours are the system's own, what is chosen has a line round it.
+    "[aria-pressed=true], [aria-selected=true], [aria-current]": {
+      "@media (forced-colors: active)": {
+        outline: "2px solid Highlight !important",
+        outlineOffset: "-2px !important",
+      },
+    },
     // A link that stands for its whole row.
     ".pick-target": { cursor: "pointer", outline: "none" },
     ".pick-target:focus-visible": { stroke: "ink", strokeWidth: "2.5px" },

@@ -102,14 +102,23 @@ export function PatternView({ onDone }: { onDone: () => void }) {
     <Flex
       flex="1"
       minW="0"
-      minH="0"
+      minH={{ lg: "0" }}
+      direction={{ base: "column", lg: "row" }}
       onDragOver={(e) => e.preventDefault()}
       onDrop={(e) => {
         e.preventDefault();
         if (e.dataTransfer.files[0]) void source.open(e.dataTransfer.files[0]);
       }}
     >
-      <Flex direction="column" flex="1" minW="0" px="5" py="4" gap="3" data-testid="pattern">
+      <Flex
+        direction="column"
+        flex={{ base: "1 0 auto", lg: "1" }}
+        minW="0"
+        px={{ base: "3", sm: "5" }}
+        py="4"
+        gap="3"
+        data-testid="pattern"
+      >
         <Head source={source} laying={laying} onLaying={setLaying} onDone={onDone} />
         <Shown source={source} laying={laying} onLaid={() => setLaying(null)} />
       </Flex>
@@ -251,13 +260,14 @@ function Aside({ label, children }: { label: string; children: ReactNode }) {
     <Stack
       as="aside"
       aria-label={label}
-      w="340px"
+      w={{ base: "full", lg: "340px" }}
       flexShrink="0"
       p="4"
       gap="3"
       bg="sheet"
-      borderLeftWidth="1px"
-      overflowY="auto"
+      borderLeftWidth={{ lg: "1px" }}
+      borderTopWidth={{ base: "1px", lg: "0" }}
+      overflowY={{ lg: "auto" }}
     >
       {children}
     </Stack>

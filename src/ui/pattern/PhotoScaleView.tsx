@@ -1,10 +1,11 @@
 "use client";
 import { Box, Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
-import { type KeyboardEvent, type PointerEvent, useState } from "react";
+import { type KeyboardEvent, type PointerEvent, useRef, useState } from "react";
 import type { Point } from "@/core/geometry/curve/bezier";
 import { ChoiceField } from "../fields/ChoiceField";
 import { LengthField } from "../fields/LengthField";
 import { color } from "../kit/theme";
+import { useTouchDrag } from "../kit/useTouchDrag";
 import type { PhotoState, ScaleChoice } from "./usePhoto";
 
 const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
@@ -35,9 +36,16 @@ export function PhotoScaleView({ state }: { state: PhotoState }) {
     state.setScale(isPaper ? { ...scale, corners: next } : { ...scale, ends: [next[0], next[1]] });
   };
   return (
-    <Flex flex="1" minH="0" gap="4">
+    <Flex flex="1" minH="0" gap="4" direction={{ base: "column", lg: "row" }}>
       <Marked photo={photo} marks={marks} isPaper={isPaper} onActive={setActive} onMove={move} />
-      <Stack w="300px" flexShrink="0" gap="3" overflowY="auto" role="group" aria-label="True size">
+      <Stack
+        w={{ base: "full", lg: "300px" }}
+        flexShrink="0"
+        gap="3"
+        overflowY={{ lg: "auto" }}
+        role="group"
+        aria-label="True size"
+      >
         <ScaleFields state={state} scale={scale} />
         <Loupe photo={photo} at={marks[Math.min(active, marks.length - 1)]} />
         <Text color="graphite" fontSize="sm">
@@ -80,7 +88,7 @@ function Marked(props: {
   const { photo, marks, isPaper, onActive, onMove } = props;
   const r = Math.max(photo.width, photo.height) / 110;
   return (
-    <Box flex="1" minW="0" minH="0" bg="sheet" borderWidth="1px">
+    <Box flex={{ lg: "1" }} h={{ base: "56vh", lg: "auto" }} minW="0" minH="0" bg="sheet" borderWidth="1px">
       {/* biome-ignore lint/a11y/useSemanticElements: a drawing has no other way to hold its marks together. */}
       <svg
         viewBox={`0 0 ${photo.width} ${photo.height}`}
@@ -120,6 +128,8 @@ function Mark(props: {
   onMove: (to: Point) => void;
 }) {
   const { at, radius: r, label, onActive, onMove } = props;
+  const mark = useRef<SVGCircleElement>(null);
+  useTouchDrag(mark);
   const placeOf = (e: PointerEvent<SVGCircleElement>): Point | null => {
     const matrix = e.currentTarget.ownerSVGElement?.getScreenCTM()?.inverse();
     if (!matrix) return null;
@@ -137,6 +147,7 @@ function Mark(props: {
     <g>
       {/* biome-ignore lint/a11y/useSemanticElements: a mark on a drawing cannot be a button. */}
       <circle
+        ref={mark}
         cx={at.x}
         cy={at.y}
         r={r}
@@ -147,7 +158,7 @@ function Mark(props: {
         tabIndex={0}
         role="button"
         aria-label={label}
-        style={{ cursor: "move", touchAction: "none" }}
+        style={{ cursor: "move" }}
         onFocus={onActive}
         onKeyDown={press}
         onPointerDown={(e) => {

@@ -15,7 +15,7 @@ import { exportKnife } from "../files/files";
 import { NearLink } from "../kit/NearLink";
 import { attempt, notices } from "../kit/notice";
 import { viewsOf } from "../products/viewsOf";
-import { LEAST_PX, RACK_DRAWING_PX, RULE_PX, rowHeight } from "./measures";
+import { drawingHeight, LEAST_PX, RULE_PX, rowHeight } from "./measures";
 import type { Reach } from "./useReach";
 
 interface KnifeRowProps {
@@ -37,6 +37,7 @@ export function KnifeRow({ knife, figures, failure, onAgain, reach }: KnifeRowPr
   return (
     <Flex
       align="center"
+      wrap={reach.isStacked ? "wrap" : "nowrap"}
       borderBottomWidth={`${RULE_PX}px`}
       position="relative"
       _hover={{ bg: "ground" }}
@@ -44,7 +45,7 @@ export function KnifeRow({ knife, figures, failure, onAgain, reach }: KnifeRowPr
     >
       <RowDrawing design={design} balanceMm={figures?.balanceMm ?? null} reach={reach} />
       {/* As high before its figures are there as after: a name does not move away from under the pointer. */}
-      <Stack gap="0" flex="1" py="2" minW={{ base: "240px", lg: "0" }} minH={`${LEAST_PX}px`}>
+      <Stack gap="0" flex="1" py="2" ps={reach.isStacked ? "3" : "0"} minW="0" minH={`${LEAST_PX}px`}>
         {renaming ? (
           <RenameField knife={knife} onDone={() => setRenaming(false)} />
         ) : (
@@ -73,26 +74,21 @@ export function KnifeRow({ knife, figures, failure, onAgain, reach }: KnifeRowPr
   );
 }
 
-/** The knife from its right side, with the point that it balances at; in a narrow window its end gives way to the words. */
+/** The knife from its right side, with the point that it balances at. */
 function RowDrawing(props: { design: ProductDesign; balanceMm: number | null; reach: Reach }) {
   const { design, balanceMm } = props;
-  const { pxPerMm, behindMm } = props.reach;
+  const { pxPerMm, behindMm, drawingPx, isStacked } = props.reach;
   const { Side, extent: extentOf } = viewsOf(design);
   const extent = useMemo(() => extentOf(design), [design, extentOf]);
-  const height = rowHeight(extent, pxPerMm);
+  const height = isStacked ? drawingHeight(extent, pxPerMm) : rowHeight(extent, props.reach);
   const originY = (height - (extent.yHigh - extent.yLow) * pxPerMm - 18) / 2 + extent.yHigh * pxPerMm;
   const scale = useMemo(
     () => ({ pxPerMm, originX: 12 + behindMm * pxPerMm, originY }),
     [pxPerMm, behindMm, originY],
   );
   return (
-    <Box px="3" flexShrink={{ base: "1", lg: "0" }} minW="0" overflow="hidden">
-      <svg
-        width={RACK_DRAWING_PX}
-        height={height}
-        role="img"
-        aria-label={`${design.name} from its right side`}
-      >
+    <Box flexShrink="0" w={isStacked ? "full" : undefined} pe={isStacked ? "0" : "3"}>
+      <svg width={drawingPx} height={height} role="img" aria-label={`${design.name} from its right side`}>
         <Side design={design} scale={scale} line={0.8} />
         {balanceMm !== null && (
           <BalanceMark

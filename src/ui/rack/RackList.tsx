@@ -4,10 +4,14 @@ import { useWindowVirtualizer } from "@tanstack/react-virtual";
 import { useEffect, useLayoutEffect, useRef, useState } from "react";
 import { useStore } from "zustand";
 import type { RackFigureStore } from "@/store/rackFigures";
+import { useSize } from "../kit/useSize";
 import { RULE_PX, rowHeight } from "./measures";
 import { RackRow } from "./RackRow";
 import { RackRuler } from "./RackRuler";
 import { useReach } from "./useReach";
+
+/** The rack in a wide window, until it is laid out, px. */
+const USUAL_SIZE = { width: 1190, height: 800 };
 
 /** Rows drawn beyond those in sight: the next ones are there before they are scrolled or tabbed to. */
 const BEYOND = 16;
@@ -21,7 +25,8 @@ export function RackList(props: {
 }) {
   const { ids, all, figures } = props;
   const known = useStore(figures, (s) => s.known);
-  const reach = useReach(all, known);
+  const [frame, { width }] = useSize<HTMLDivElement>(USUAL_SIZE);
+  const reach = useReach(all, known, width);
   const list = useRef<HTMLDivElement>(null);
   const [top, setTop] = useState(0);
   useLayoutEffect(() => setTop(list.current?.offsetTop ?? 0), []);
@@ -30,7 +35,7 @@ export function RackList(props: {
     overscan: BEYOND,
     scrollMargin: top,
     getItemKey: (i) => ids[i],
-    estimateSize: (i) => rowHeight(known.get(ids[i])?.extent ?? null, reach.pxPerMm) + RULE_PX,
+    estimateSize: (i) => rowHeight(known.get(ids[i])?.extent ?? null, reach) + RULE_PX,
   });
   // Another scale makes every row another height.
   // biome-ignore lint/correctness/useExhaustiveDependencies: measured anew when the scale changes.
@@ -42,7 +47,7 @@ export function RackList(props: {
   useEffect(() => figures.rest(isScrolling), [figures, isScrolling]);
 
   return (
-    <Box bg="sheet" borderWidth="1px" borderRadius="md">
+    <Box ref={frame} bg="sheet" borderWidth="1px" borderRadius="md">
       <div ref={list} style={{ height: rows.getTotalSize(), position: "relative" }}>
         {items.map((item) => (
           <div
@@ -59,7 +64,7 @@ export function RackList(props: {
           </div>
         ))}
       </div>
-      <RackRuler behindMm={reach.behindMm} aheadMm={reach.aheadMm} pxPerMm={reach.pxPerMm} />
+      <RackRuler reach={reach} />
     </Box>
   );
 }

@@ -9,7 +9,7 @@ import type { KnifeRecord } from "@/store/rows";
 import { useKept } from "@/store/useKept";
 import { DamagedRow } from "./DamagedRow";
 import { KnifeRow } from "./KnifeRow";
-import { RACK_DRAWING_PX, RULE_PX, rowHeight } from "./measures";
+import { RULE_PX, rowHeight } from "./measures";
 import type { Reach } from "./useReach";
 
 interface Props {
@@ -50,11 +50,11 @@ export const RackRow = memo(function RackRow({ id, figures, reach }: Props) {
         align="center"
         gap="3"
         px="3"
-        h={`${rowHeight(known?.extent ?? null, reach.pxPerMm) + RULE_PX}px`}
+        h={`${rowHeight(known?.extent ?? null, reach) + RULE_PX}px`}
         borderBottomWidth={`${RULE_PX}px`}
         aria-hidden="true"
       >
-        <Box w={`${RACK_DRAWING_PX}px`} flexShrink="0" />
+        <Box w={`${reach.isStacked ? 0 : reach.drawingPx}px`} flexShrink="0" />
         <Box h="12" flex="1" maxW="220px" bg="ground" borderRadius="md" />
       </Flex>
     );

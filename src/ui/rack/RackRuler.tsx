@@ -2,23 +2,15 @@ import { Box } from "@chakra-ui/react";
 import { lengthUnitName } from "@/core/base/units/print";
 import { useSettings } from "@/store/settings";
 import { Ruler } from "../drawing/Ruler";
-import { RACK_DRAWING_PX } from "./measures";
+import type { Reach } from "./useReach";
 
 /** The one scale under all knives, measured from the datum. */
-export function RackRuler({
-  behindMm,
-  aheadMm,
-  pxPerMm,
-}: {
-  behindMm: number;
-  aheadMm: number;
-  pxPerMm: number;
-}) {
+export function RackRuler({ reach: { behindMm, aheadMm, pxPerMm, drawingPx } }: { reach: Reach }) {
   const { units } = useSettings();
   return (
-    <Box px="3" pb="1">
+    <Box pb="1">
       <svg
-        width={RACK_DRAWING_PX}
+        width={drawingPx}
         height="30"
         role="img"
         aria-label={`Scale in ${lengthUnitName(units)} from the front of the guard or handle`}

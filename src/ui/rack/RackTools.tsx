@@ -32,7 +32,7 @@ interface RackToolsProps {
 export function RackTools({ view, onChange, shown, all }: RackToolsProps) {
   return (
     <Flex gap="3" align="center" wrap="wrap" role="search" aria-label="Knives on the rack">
-      <InputGroup startElement={<Search size={16} aria-hidden />} w="280px">
+      <InputGroup startElement={<Search size={16} aria-hidden />} w={{ base: "full", sm: "280px" }}>
         <Input
           size="sm"
           bg="sheet"

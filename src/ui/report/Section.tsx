@@ -1,5 +1,5 @@
 "use client";
-import { Box, Button, Flex, Grid, Heading, Stack, Table, Text } from "@chakra-ui/react";
+import { Box, Button, Flex, Grid, Heading, Stack, Table, Text, VisuallyHidden } from "@chakra-ui/react";
 import { SlidersHorizontal } from "lucide-react";
 import { type KeyboardEvent, type ReactNode, useState } from "react";
 import { createStore, useStore } from "zustand";
@@ -42,12 +42,15 @@ export function Section({ id, title, settings, settingsStay = false, children }:
           </Button>
         )}
       </Flex>
-      <Grid templateColumns={shown ? "minmax(0, 1fr) 300px" : "minmax(0, 1fr)"} gap="6">
+      <Grid
+        templateColumns={{ base: "minmax(0, 1fr)", md: shown ? "minmax(0, 1fr) 300px" : "minmax(0, 1fr)" }}
+        gap="6"
+      >
         <Stack gap="3" minW="0">
           {children}
         </Stack>
         {shown && (
-          <Stack gap="2" borderLeftWidth="1px" pl="4">
+          <Stack gap="2" borderLeftWidth={{ md: "1px" }} pl={{ md: "4" }}>
             {settings}
           </Stack>
         )}
@@ -58,6 +61,8 @@ export function Section({ id, title, settings, settingsStay = false, children }:
 
 export interface Column<R> {
   readonly name: string;
+  /** Its name is for those who hear the table: what stands in it says itself what it is. */
+  readonly unseen?: true;
   readonly of: (row: R) => ReactNode;
   readonly number?: boolean;
   /** What it is, when its name is pointed at. */
@@ -82,7 +87,7 @@ interface FiguresProps<R> {
 export function Figures<R>({ rows, keyOf, columns, none, label, partRefsOf, place }: FiguresProps<R>) {
   const [stop, setStop] = useState(0);
   if (rows.length === 0) return <Text color="graphite">{none}</Text>;
-  // Several columns may go without a name.
+  // Several columns may have one name.
   const named = columns.map((c, i) => ({ ...c, key: `${i} ${c.name}` }));
   const cells = (row: R) =>
     named.map((c) => (
@@ -123,7 +128,7 @@ export function Figures<R>({ rows, keyOf, columns, none, label, partRefsOf, plac
                 textDecoration={c.help ? "underline dotted" : undefined}
                 textUnderlineOffset="3px"
               >
-                {c.name}
+                {c.unseen ? <VisuallyHidden>{c.name}</VisuallyHidden> : c.name}
               </Table.ColumnHeader>
             ))}
           </Table.Row>

@@ -118,7 +118,15 @@ export function CuttersSection({ source }: { source: SheetSource }) {
     void attempt("The file was not written", () => save(drawing, format, name));
   return (
     <>
-      <Box flex="1" minW="0" minH="0" overflowY="auto" px="6" py="4" data-testid="cutters">
+      <Box
+        flex="1"
+        minW="0"
+        minH="0"
+        overflowY={{ lg: "auto" }}
+        px={{ base: "3", sm: "6" }}
+        py="4"
+        data-testid="cutters"
+      >
         <Stack gap="0" mb="3">
           <Text fontWeight="600" fontSize="lg">
             Cutter's files
@@ -224,13 +232,14 @@ function CutSettingsPanel(props: {
     <Stack
       as="aside"
       aria-label="How it is cut"
-      w="300px"
+      w={{ base: "full", lg: "300px" }}
       flexShrink="0"
       p="4"
       gap="2"
       bg="sheet"
-      borderLeftWidth="1px"
-      overflowY="auto"
+      borderLeftWidth={{ lg: "1px" }}
+      borderTopWidth={{ base: "1px", lg: "0" }}
+      overflowY={{ lg: "auto" }}
     >
       <ChoiceField
         label="Format"

@@ -37,17 +37,20 @@ export function SheetsView() {
     ...Object.entries(OTHERS).map(([kind, words]) => [kind as Shown, words] as const),
   ];
   return (
-    <Flex flex="1" minW="0" minH="0">
+    <Flex flex="1" minW="0" minH={{ lg: "0" }} direction={{ base: "column", lg: "row" }}>
       <Stack
         as="nav"
         aria-label="Sheets"
-        w="200px"
+        direction={{ base: "row", lg: "column" }}
+        wrap={{ base: "wrap", lg: "nowrap" }}
+        w={{ base: "full", lg: "200px" }}
         flexShrink="0"
-        p="3"
+        p={{ base: "2", lg: "3" }}
         gap="1"
         bg="sheet"
-        borderRightWidth="1px"
-        overflowY="auto"
+        borderRightWidth={{ lg: "1px" }}
+        borderBottomWidth={{ base: "1px", lg: "0" }}
+        overflowY={{ lg: "auto" }}
       >
         {entries.map(([kind, words]) => (
           <Button
@@ -102,7 +105,16 @@ function Sheet({ kind, source }: { kind: SheetKind; source: SheetSource }) {
   const title = `${source.design.name}: ${SHEET_WORDS[kind].name}`;
   return (
     <>
-      <Box flex="1" minW="0" minH="0" overflowY="auto" bg="ground" px="6" py="4" data-testid="sheet-preview">
+      <Box
+        flex="1"
+        minW="0"
+        minH="0"
+        overflowY={{ lg: "auto" }}
+        bg="ground"
+        px={{ base: "2", sm: "6" }}
+        py="4"
+        data-testid="sheet-preview"
+      >
         <SheetHead kind={kind} source={source} pages={pages} isOld={isOld} />
         {missing.length > 0 && (
           <Text role="alert" color="fault" fontSize="sm" mb="3" maxW="80ch">
@@ -133,12 +145,13 @@ function Sheet({ kind, source }: { kind: SheetKind; source: SheetSource }) {
       <Stack
         as="aside"
         aria-label="Paper and printer"
-        w="300px"
+        w={{ base: "full", lg: "300px" }}
         flexShrink="0"
         p="4"
         bg="sheet"
-        borderLeftWidth="1px"
-        overflowY="auto"
+        borderLeftWidth={{ lg: "1px" }}
+        borderTopWidth={{ base: "1px", lg: "0" }}
+        overflowY={{ lg: "auto" }}
       >
         <PaperFields />
       </Stack>

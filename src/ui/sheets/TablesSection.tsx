@@ -31,7 +31,7 @@ export function TablesSection({ source }: { source: SheetSource }) {
     setPacking(null);
   };
   return (
-    <Box flex="1" minW="0" overflowY="auto" px="6" py="4" data-testid="tables">
+    <Box flex="1" minW="0" overflowY={{ lg: "auto" }} px={{ base: "3", sm: "6" }} py="4" data-testid="tables">
       <Stack gap="4" maxW="640px">
         <Stack gap="0">
           <Text fontWeight="600" fontSize="lg">

@@ -23,9 +23,13 @@ export function Header({ children }: { children?: ReactNode }) {
     <>
       <Flex
         as="header"
-        h="52px"
-        px="4"
-        gap={{ base: "2", xl: "4" }}
+        minH="52px"
+        h={{ lg: "52px" }}
+        px={{ base: "2", sm: "4" }}
+        py={{ base: "1", lg: "0" }}
+        columnGap={{ base: "2", xl: "4" }}
+        rowGap="1"
+        wrap={{ base: "wrap", lg: "nowrap" }}
         align="center"
         bg="sheet"
         borderBottomWidth="1px"
@@ -41,14 +45,14 @@ export function Header({ children }: { children?: ReactNode }) {
         >
           <NearLink href="/">Euaxis</NearLink>
         </Link>
-        <HStack as="nav" aria-label="Places" gap="1">
+        <HStack as="nav" aria-label="Places" gap={{ base: "0", sm: "1" }}>
           {PLACES.map(({ href, name, spared }) => {
             const here = path === href;
             return (
               <Link
                 key={href}
                 asChild
-                px="2"
+                px={{ base: "1.5", sm: "2" }}
                 py="1"
                 hideBelow={spared && children ? "2xl" : undefined}
                 color={here ? "ink" : "graphite"}
@@ -64,11 +68,18 @@ export function Header({ children }: { children?: ReactNode }) {
             );
           })}
         </HStack>
-        <Box flex="1" minW="0">
+        {/* What the screen puts here has a row of its own where the window is narrow. */}
+        <Box
+          flex={children ? { base: "1 0 100%", lg: "1" } : "1"}
+          order={children ? { base: "1", lg: "0" } : undefined}
+          minW="0"
+        >
           {children}
         </Box>
-        <UnitsSwitch />
-        <LightSwitch />
+        <HStack gap={{ base: "1", xl: "4" }} ms="auto">
+          <UnitsSwitch />
+          <LightSwitch />
+        </HStack>
       </Flex>
       <StorageBar />
     </>

@@ -2,6 +2,7 @@
 import { ChakraProvider } from "@chakra-ui/react";
 import { ThemeProvider } from "next-themes";
 import type { ReactNode } from "react";
+import { FocusKeeper } from "../kit/FocusKeeper";
 import { KnownMaterials } from "../kit/materials";
 import { Notices } from "../kit/Notices";
 import { system } from "../kit/theme";
@@ -16,6 +17,7 @@ export function Providers({ nonce, children }: { nonce?: string; children: React
         <ThemeProvider attribute="class" disableTransitionOnChange nonce={nonce}>
           <KnownMaterials>{children}</KnownMaterials>
           <Notices />
+          <FocusKeeper />
           <ConflictNotices />
         </ThemeProvider>
       </ChakraProvider>

@@ -13,7 +13,7 @@ const SYSTEMS: { value: UnitSystem; name: string }[] = [
 export function UnitsSwitch() {
   const { units } = useSettings();
   return (
-    <NativeSelect.Root size="sm" width={{ base: "104px", xl: "auto" }}>
+    <NativeSelect.Root size="sm" width={{ base: "92px", sm: "104px", xl: "auto" }}>
       <NativeSelect.Field
         aria-label="Units"
         value={units}

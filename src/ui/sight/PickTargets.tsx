@@ -1,6 +1,7 @@
 "use client";
 import { type KeyboardEvent, memo, useRef, useState } from "react";
 import { type PartRef, pickable } from "@/core/figures/review/partRefs";
+import { boxOf, straightLoop } from "@/core/geometry/contours/loop";
 import type { Design } from "@/core/knife/design/schema";
 import { itemNames } from "@/core/knife/shapes/itemNames";
 import { itemWords } from "@/words/fasteners";
@@ -19,6 +20,17 @@ interface PickProps {
 function nameOf(design: Design, { partRef, key }: ReturnType<typeof pickable>[number]): string {
   const item = itemNames(design).get(partRef.slice(partRef.indexOf(":") + 1));
   return item && key.kind === item.kind ? itemWords(item) : partName(key).replace(/, (right|left)$/, "");
+}
+
+/** A finger meets what is so large, px. */
+const TOUCHED_PX = 24;
+
+/** How wide a border makes a part as large as a finger; 0 of one that is. */
+function roundPx(loops: ReturnType<typeof pickable>[number]["loops"], { pxPerMm }: Scale): number {
+  const box = boxOf(loops.map((loop) => straightLoop(loop)));
+  if (!box) return 0;
+  const least = Math.min(box.x1 - box.x0, box.y1 - box.y0) * pxPerMm;
+  return Math.max(0, TOUCHED_PX - least);
 }
 
 /**
@@ -55,6 +67,8 @@ export const PickTargets = memo(function PickTargets({ design, scale, onPick }: 
           key={o.partRef}
           className="pick-target"
           d={o.loops.map((l) => chordPath(l, scale)).join("")}
+          stroke="transparent"
+          strokeWidth={roundPx(o.loops, scale)}
           fill={color("ink")}
           fillOpacity="0"
           fillRule="evenodd"

@@ -57,7 +57,14 @@ export function SolidView({ other }: { other: ReactNode }) {
   const cut: CutOpen | null = cutKind === "none" ? null : { axis: cutKind, atMm: cutAtMm[cutKind] };
   const { parts, working, failure } = useSolidParts(sound ? design : null, cut);
   return (
-    <Flex flex="1" minW="0" minH="0" bg="ground" data-testid="solid-view">
+    <Flex
+      flex="1"
+      minW="0"
+      minH="0"
+      direction={{ base: "column", md: "row" }}
+      bg="ground"
+      data-testid="solid-view"
+    >
       <Turned>
         {(controls) => (
           <>
@@ -89,7 +96,8 @@ function Turned({ children }: { children: (controls: RefObject<Controls | null>)
   };
   return (
     <Box
-      flex="1"
+      flex={{ base: "0 0 auto", md: "1" }}
+      h={{ base: "60vh", lg: "auto" }}
       minW="0"
       position="relative"
       tabIndex={0}
@@ -169,12 +177,12 @@ function SolidTools(props: {
   );
   return (
     <Stack
-      w="212px"
+      w={{ base: "full", md: "212px" }}
       flexShrink="0"
-      borderLeftWidth="1px"
+      borderLeftWidth={{ md: "1px" }}
       p="3"
       gap="3"
-      overflowY="auto"
+      overflowY={{ lg: "auto" }}
       bg="sheet"
       data-testid="solid-tools"
     >

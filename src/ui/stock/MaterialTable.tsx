@@ -58,12 +58,14 @@ export const MaterialTable = memo(function MaterialTable({
       >
         <Table.Header>
           <Table.Row>
-            <Table.ColumnHeader minW="270px">Material</Table.ColumnHeader>
-            <Table.ColumnHeader>Class</Table.ColumnHeader>
+            <Table.ColumnHeader minW={{ base: "0", lg: "270px" }}>Material</Table.ColumnHeader>
+            <Table.ColumnHeader hideBelow="lg">Class</Table.ColumnHeader>
             <Table.ColumnHeader textAlign="end">Density, g/cm³</Table.ColumnHeader>
-            <Table.ColumnHeader textAlign="end">Range</Table.ColumnHeader>
-            <Table.ColumnHeader>Take care</Table.ColumnHeader>
-            <Table.ColumnHeader>Source of the density</Table.ColumnHeader>
+            <Table.ColumnHeader textAlign="end" hideBelow="md">
+              Range
+            </Table.ColumnHeader>
+            <Table.ColumnHeader hideBelow="md">Take care</Table.ColumnHeader>
+            <Table.ColumnHeader hideBelow="lg">Source of the density</Table.ColumnHeader>
             <Table.ColumnHeader>Price</Table.ColumnHeader>
           </Table.Row>
         </Table.Header>
@@ -81,23 +83,32 @@ export const MaterialTable = memo(function MaterialTable({
                 <Table.Cell fontWeight="500">
                   <HStack gap="2">
                     <Swatch material={m} />
-                    <Text as="span" flex="1" minW="0" overflowWrap="anywhere">
+                    <Box flex="1" minW="0" overflowWrap="anywhere">
                       {m.name}
-                    </Text>
+                      {/* What has no column of its own where the window is narrow. */}
+                      <Text color="graphite" fontSize="sm" fontWeight="400" hideFrom="lg">
+                        {MATERIAL_CLASS_WORDS[m.class]}. {sourceWords(m, own)}
+                      </Text>
+                      <Text color="graphite" fontSize="sm" fontWeight="400" hideFrom="md">
+                        {[rangeWords(m), hazardWords(m)].filter(Boolean).join(". ")}
+                      </Text>
+                    </Box>
                     <FavouriteStar id={m.id} name={m.name} />
                     <OwnActions material={m} own={own.find((o) => o.id === m.id)} ask={ask} />
                   </HStack>
                 </Table.Cell>
-                <Table.Cell>{MATERIAL_CLASS_WORDS[m.class]}</Table.Cell>
+                <Table.Cell hideBelow="lg">{MATERIAL_CLASS_WORDS[m.class]}</Table.Cell>
                 <Table.Cell textAlign="end">{m.densityGcc.typical.toFixed(2)}</Table.Cell>
-                <Table.Cell textAlign="end" whiteSpace="nowrap">
-                  {m.densityGcc.low.toFixed(2)} – {m.densityGcc.high.toFixed(2)}
+                <Table.Cell textAlign="end" whiteSpace="nowrap" hideBelow="md">
+                  {rangeWords(m)}
                 </Table.Cell>
-                <Table.Cell minW="130px">{m.hazards.map((h) => HAZARD_WORDS[h]).join("; ")}</Table.Cell>
-                <Table.Cell minW="170px">
-                  {[m.source, own.find((o) => o.id === m.id)?.note].filter(Boolean).join(". ")}
+                <Table.Cell minW="130px" hideBelow="md">
+                  {hazardWords(m)}
                 </Table.Cell>
-                <Table.Cell minW="150px">
+                <Table.Cell minW="170px" hideBelow="lg">
+                  {sourceWords(m, own)}
+                </Table.Cell>
+                <Table.Cell minW={{ base: "110px", lg: "150px" }}>
                   <PriceCell priceKey={m.id} name={m.name} shop={shop} units={units} />
                 </Table.Cell>
               </Table.Row>
@@ -109,6 +120,11 @@ export const MaterialTable = memo(function MaterialTable({
     </Box>
   );
 });
+
+const rangeWords = ({ densityGcc: { low, high } }: Material) => `${low.toFixed(2)} – ${high.toFixed(2)}`;
+const hazardWords = ({ hazards }: Material) => hazards.map((h) => HAZARD_WORDS[h]).join("; ");
+const sourceWords = ({ id, source }: Material, own: readonly OwnMaterial[]) =>
+  [source, own.find((o) => o.id === id)?.note].filter(Boolean).join(". ");
 
 /** How a material is drawn: its tint, and the hatching of its class. */
 function Swatch({ material }: { material: Material }) {

@@ -102,6 +102,9 @@ export const MomentStrip = memo(function MomentStrip({
   );
 });
 
+/** A bar is met by a finger over this width, px. */
+const TOUCHED_PX = 24;
+
 /** Width that the read-out may take, px. */
 const READOUT_PX = 200;
 
@@ -158,17 +161,10 @@ function Bars({ bars, pulls, beamY, pxPerG, width, top, units }: BarsProps) {
               const picksIt = () => pick({ kind: "part", id: p.id });
               return (
                 // biome-ignore lint/a11y/useSemanticElements: a drawing has no buttons of its own
-                <rect
+                <g
                   key={p.id}
                   className="strip-bar"
                   data-part={p.id}
-                  x={bar.xPx - BAR_PX / 2}
-                  y={y}
-                  width={BAR_PX}
-                  height={h}
-                  fill={GROUP_TINT[p.group]}
-                  stroke={isPicked(picked, p) ? color("ink") : color("sheet")}
-                  strokeWidth={isPicked(picked, p) ? 2.5 : 0.75}
                   opacity={picked && !isPicked(picked, p) ? 0.35 : 1}
                   role="button"
                   tabIndex={p.id === here ? 0 : -1}
@@ -179,7 +175,18 @@ function Bars({ bars, pulls, beamY, pxPerG, width, top, units }: BarsProps) {
                   onFocus={picksIt}
                   onBlur={() => pick(null)}
                   onClick={picksIt}
-                />
+                >
+                  <rect x={bar.xPx - TOUCHED_PX / 2} y={y} width={TOUCHED_PX} height={h} fill="transparent" />
+                  <rect
+                    x={bar.xPx - BAR_PX / 2}
+                    y={y}
+                    width={BAR_PX}
+                    height={h}
+                    fill={GROUP_TINT[p.group]}
+                    stroke={isPicked(picked, p) ? color("ink") : color("sheet")}
+                    strokeWidth={isPicked(picked, p) ? 2.5 : 0.75}
+                  />
+                </g>
               );
             })}
             {labels.get(bar) && <BarName bar={bar} at={labels.get(bar)!} topY={y} units={units} />}
