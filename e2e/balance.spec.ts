@@ -228,3 +228,37 @@ test.describe("for those who asked for reduced motion", () => {
     expect(most).toBe(0);
   });
 });
+
+test("grips are named, given windows, and reached; one of them stays", async ({ page }) => {
+  await openBalance(page, "Heath field knife");
+  const grips = page.getByRole("region", { name: "Grips" });
+  await expect(grips.getByRole("button", { name: /^Remove/ })).toHaveCount(0);
+  await grips.getByRole("button", { name: "Add a grip" }).click();
+  const second = grips.getByRole("group", { name: "Grip: Choked" });
+  await second.getByLabel("Name of grip 2").fill("  ");
+  await second.getByLabel("Name of grip 2").press("Enter");
+  await expect(second.getByText("It needs a name.")).toBeVisible();
+  await second.getByLabel("Name of grip 2").fill("Rear end");
+  await second.getByLabel("Name of grip 2").press("Enter");
+  const rear = grips.getByRole("group", { name: "Grip: Rear end" });
+  // A window is set round what the knife has now, and moved off it.
+  await rear.getByText("Moment in a window").click();
+  const [low, high] = ["Moment from", "Moment to"].map((name) => rear.getByRole("textbox", { name }));
+  await high.fill("5000");
+  await high.press("Enter");
+  await low.fill("400");
+  await low.press("Enter");
+  await expect(grips.getByText(/^In the grip “Rear end” it is .* too handle-heavy\.$/)).toBeVisible();
+  await expect(page.getByTestId("findings")).toContainText("notes");
+  const figures = grips.getByRole("table", { name: "What the hand feels in each grip" });
+  await expect(figures.getByRole("row")).toHaveCount(3);
+  // How it handles is said of the grip that is asked for.
+  await page.getByLabel("In the grip").selectOption({ label: "Rear end" });
+  await expect
+    .poll(async () => (await designOf(page)).use.grips[1].momentNmm)
+    .toEqual({ low: 400, high: 5000 });
+  await rear.getByRole("button", { name: "Remove Grip: Rear end" }).click();
+  await expect(figures.getByRole("row")).toHaveCount(2);
+  await page.getByRole("button", { name: /^Undo/ }).click();
+  await expect(figures.getByRole("row")).toHaveCount(3);
+});

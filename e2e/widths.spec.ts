@@ -144,3 +144,17 @@ test.describe("by touch, 768 px wide", () => {
     await expect.poll(async () => (await designOf(page)).use.grips[0].xMm).toBeLessThan(was - 8);
   });
 });
+
+test("a wide window has its parts scroll, and not the page", async ({ page }) => {
+  await openKnife(page, "Sallow camp chopper");
+  for (const view of ["Balance", "Fit-up", "Compare", "Sheets"]) {
+    await page.getByRole("button", { name: view, exact: true }).click();
+    await expect(page.getByRole("progressbar")).toHaveCount(0);
+    await page.evaluate(() => {
+      [...document.querySelectorAll("main *")].at(-1)?.scrollIntoView();
+      window.scrollTo(0, 5000);
+    });
+    expect(await page.evaluate(() => window.scrollY), view).toBe(0);
+    await expect(page.getByTestId("weight")).toBeInViewport();
+  }
+});

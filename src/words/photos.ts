@@ -2,6 +2,7 @@ import { printLength, type UnitSystem } from "@/core/base/units/print";
 import type { PictureFailure } from "@/core/exchange/photo/picture";
 import type { ScaleFailure } from "@/core/exchange/photo/planeScale";
 import type { PhotoWarning } from "@/core/exchange/photo/shapes";
+import { counted } from "./grammar";
 
 /** Why a picture was not taken. */
 export function pictureFailureWords(failure: PictureFailure): string {
@@ -49,7 +50,7 @@ export function photoWarningWords(warning: PhotoWarning, units: UnitSystem): str
     case "open-line":
       return `A line ${mm(warning.lengthMm, 0)} long does not close: go over its gap and take the picture again, or lay points by hand.`;
     case "hole-not-round":
-      return `${warning.count === 1 ? "A hole shows" : `${warning.count} holes show longer than wide, one of them`} ${mm(warning.longMm)} long and ${mm(warning.shortMm)} wide. If it is round, measure it and drill by that; of a thick piece the walls are seen.`;
+      return `${counted(warning.count, "hole")} not round: the worst shows ${mm(warning.longMm)} long and ${mm(warning.shortMm)} wide. If it is round, measure it and drill by that; of a thick piece the walls are seen.`;
     case "curled-paper":
       return `The paper does not lie flat: its edges are bowed by ${mm(warning.bowMm)}. Sizes are off by as much. Weigh its corners down and take the picture again.`;
     case "bowed-edge":

@@ -57,6 +57,7 @@ export function BalanceDrawing(props: {
   const { low, high } = window;
   const percussion = report ? dynamics(report, grips[0].xMm).percussionMm : null;
   const base = side + 14;
+  const isAlone = grips.length === 1;
   return (
     <div ref={frame}>
       {/* biome-ignore lint/a11y/useSemanticElements: a drawing with a point to drag is no field set */}
@@ -94,17 +95,12 @@ export function BalanceDrawing(props: {
         )}
         {grips.map(({ id, name, xMm }, i) => (
           <Fragment key={id}>
-            <GripLabel
-              xPx={x(xMm)}
-              axisPx={scale.originY}
-              says={grips.length === 1 ? "grip" : name}
-              row={i % 2}
-            />
+            <GripLabel xPx={x(xMm)} axisPx={scale.originY} says={isAlone ? "grip" : name} row={i % 2} />
             <DragPoint
               id={id}
               at={{ x: xMm, y: 0 }}
               scale={scale}
-              label={`Grip point${grips.length === 1 ? "" : ` “${name}”`}: ${printLength(-xMm, units)} behind ${datumWords(design)}`}
+              label={`Grip point${isAlone ? "" : ` “${name}”`}: ${printLength(-xMm, units)} behind ${datumWords(design)}`}
               onMove={(to, gesture) => edit({ code: "move-grip", gripId: id, xMm: to.x }, { gesture })}
               onEdit={() => undefined}
             />

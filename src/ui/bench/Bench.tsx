@@ -98,7 +98,13 @@ export function Bench({ id }: { id: string }) {
   return (
     <BenchProvider knifeId={id} session={opening.session} autosave={opening.autosave} views={views}>
       {/* A narrow window scrolls as one page; a wide one has its parts side by side, each scrolled by itself. */}
-      <Flex direction="column" minH="100dvh" h={{ lg: "100vh" }}>
+      <Flex
+        direction="column"
+        position="relative"
+        minH="100dvh"
+        h={{ lg: "100vh" }}
+        overflow={{ lg: "clip" }}
+      >
         <Header>
           <Flex align="center" gap={{ base: "2", xl: "4" }} minW="0" wrap={{ base: "wrap", lg: "nowrap" }}>
             <PlaceSwitch place={pressed} onChange={go} />

@@ -1,5 +1,5 @@
 "use client";
-import { Box, Button, Table, Text } from "@chakra-ui/react";
+import { Box, Button, Table, Text, VisuallyHidden } from "@chakra-ui/react";
 import { type ReactNode, useState } from "react";
 import { ROUNDING } from "@/core/base/tolerances";
 import {
@@ -110,7 +110,9 @@ export function CompareTable({ columns }: { columns: readonly Column[] }) {
         >
           <Table.Header>
             <Table.Row bg="transparent">
-              <Table.ColumnHeader w="240px" />
+              <Table.ColumnHeader w="240px" position="relative">
+                <VisuallyHidden>Figure</VisuallyHidden>
+              </Table.ColumnHeader>
               {columns.map((c) => (
                 <Table.ColumnHeader key={c.key} textAlign="end" fontWeight="600">
                   {c.name}

@@ -123,6 +123,7 @@ export function Figures<R>({ rows, keyOf, columns, none, label, partRefsOf, plac
               <Table.ColumnHeader
                 key={c.key}
                 textAlign={c.number ? "end" : "start"}
+                position="relative"
                 fontWeight="600"
                 title={c.help}
                 textDecoration={c.help ? "underline dotted" : undefined}

@@ -41,6 +41,20 @@ describe("a new fastener", () => {
     }
   });
 
+  it("has the sizes that suit its place, where its usual ones do not", () => {
+    // A parer's thin handle: usual sizes stood too near its edges, or their heads proud of it.
+    const [, parer] = DEMO_KNIVES.find(([name]) => name === "orchard-parer.json")!;
+    const before = warned(parer);
+    for (const kind of ["pin", "patterned-pin", "blind-pin"] as const) {
+      const next = { ...parer, fasteners: [...parer.fasteners, placedFastener(parer, kind, "new-1")] };
+      expect(warned(next), kind).toEqual(before);
+      expect(next.fasteners.at(-1)?.kind).toBe(kind);
+    }
+    const [, rook] = DEMO_KNIVES.find(([name]) => name === "rook-hunter.json")!;
+    const pin = placedFastener(rook, "pin", "new-1");
+    expect(warned({ ...rook, fasteners: [...rook.fasteners, pin] })).toEqual(warned(rook));
+  });
+
   it.each(DEMO_KNIVES)("is no worse for %s than it must be: a pin stands where it can", (_, design) => {
     const next = { ...design, fasteners: [...design.fasteners, placedFastener(design, "pin", "new-1")] };
     expect(checkDesign(next).filter((f) => f.severity === "error")).toEqual([]);

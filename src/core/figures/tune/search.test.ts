@@ -46,7 +46,7 @@ function slopesOf(trial: Trial): Slope[] {
   return LEVERS.map((l, i) => {
     const then = at(i === 0 ? 1 : 0, i === 1 ? 1 : 0);
     if (!now || !then) throw new Error("cannot be built");
-    const of = Object.fromEntries(BOTH.map((g) => [g.id, g.of(then) - g.of(now)]));
+    const of = new Map(BOTH.map((g) => [g.id, g.of(then) - g.of(now)]));
     return { lever: l, massG: then.massG - now.massG, of };
   });
 }

@@ -8,7 +8,7 @@ import { type Figures, figuresOf } from "./effects";
 import { badness, type Goal, missesOf } from "./goals";
 import type { Lever } from "./lever";
 import { withLevers } from "./levers";
-import { addsMass, aim, leastChange, type Slope, type Strategy, weightOf } from "./sets";
+import { addsMass, aim, leastChange, type Slope, type Strategy, slopeOf, weightOf } from "./sets";
 
 export type Amounts = ReadonlyMap<string, number>;
 
@@ -68,7 +68,7 @@ export function slopesAt(
     // Per step, so that a step of any lever is as dear as one of another.
     const perStep = lever.step / by;
     const reached = then;
-    const of = Object.fromEntries(goals.map((g) => [g.id, (g.of(reached) - g.of(now)) * perStep]));
+    const of = new Map(goals.map((g) => [g.id, (g.of(reached) - g.of(now)) * perStep]));
     return [{ lever, massG: (then.massG - now.massG) * perStep, of }];
   });
 }
@@ -96,7 +96,7 @@ function movesFor(
   const moves: Move[] = [];
   while (free.length > 0) {
     const rows = goals.flatMap((g, i) =>
-      watched[i] ? [{ by: free.map((s) => s.of[g.id]), need: left[i] }] : [],
+      watched[i] ? [{ by: free.map((s) => slopeOf(s, g)), need: left[i] }] : [],
     );
     const weights = free.map((s) => weightOf(s.lever, strategy, addsMass(s, goals, needs)));
     let d: number[] | null = null;
@@ -119,7 +119,7 @@ function movesFor(
     const limit = clamp(to[over], stopped.lever.low, stopped.lever.high);
     const made = (limit - atOf(stopped)) / stopped.lever.step;
     moves.push({ lever: stopped.lever, to: limit });
-    left = left.map((need, i) => need - stopped.of[goals[i].id] * made);
+    left = left.map((need, i) => need - slopeOf(stopped, goals[i]) * made);
     free = free.filter((s) => s !== stopped);
   }
   return moves;

@@ -70,8 +70,11 @@ function solved(G: readonly (readonly number[])[], r: readonly number[]): number
 export interface Slope {
   readonly lever: Lever;
   readonly massG: number;
-  readonly of: Readonly<Record<string, number>>;
+  readonly of: ReadonlyMap<string, number>;
 }
+
+/** What a step does to a goal's figure. */
+export const slopeOf = ({ of }: Slope, goal: Goal): number => of.get(goal.id) ?? 0;
 
 /** Whether a lever that goes the way that is needed adds weight: by the need that is not of the weight and farthest off. */
 export function addsMass(slope: Slope, goals: readonly Goal[], needs: readonly number[]): boolean {
@@ -79,7 +82,7 @@ export function addsMass(slope: Slope, goals: readonly Goal[], needs: readonly n
   if (others.length === 0) return false;
   const far = ({ goal, need }: (typeof others)[number]) => Math.abs(need) / goal.unit;
   const lead = others.reduce((most, o) => (far(o) > far(most) ? o : most));
-  return slope.massG * Math.sign(slope.of[lead.goal.id] * (lead.need || 1)) > 0;
+  return slope.massG * Math.sign(slopeOf(slope, lead.goal) * (lead.need || 1)) > 0;
 }
 
 /** A change is worth as much as two steps of one that is made already: few changes are wanted, and small ones. */
@@ -102,7 +105,7 @@ export function cheapSets(
   const consider = (set: readonly Slope[]) => {
     if (missed.length === 0 || missed.length > set.length) return;
     const w = set.map((s) => weightOf(s.lever, strategy, addsMass(s, goals, needs)));
-    const row = (i: number) => set.map((s) => s.of[goals[i].id]);
+    const row = (i: number) => set.map((s) => slopeOf(s, goals[i]));
     let d = leastChange(
       missed.map(row),
       missed.map((i) => needs[i]),

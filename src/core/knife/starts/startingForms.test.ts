@@ -33,6 +33,21 @@ describe.each(STARTING_FORMS)("starting form: %s", (form) => {
     expect(resized(design, sizesOf(design))).toEqual(design);
   });
 
+  /** What a maker types may be too little for a hand, or thin for its load: that is told, and is no fault of the form. */
+  const OF_WHAT_IS_TYPED = ["handle-short-for-hand", "tang-stress", "round-handle"];
+
+  it("brings no warning of its own, whichever of its sizes is typed", () => {
+    const sizes = sizesOf(design);
+    for (const size of KNIFE_SIZES)
+      for (const share of [0.7, 1.35]) {
+        const other = resized(design, { ...sizes, [size]: Math.round(sizes[size] * share * 10) / 10 });
+        const said = reviewDesign(other, true).findings.filter((f) => f.severity !== "note");
+        const own = said.map((f) => f.rule).filter((rule) => !OF_WHAT_IS_TYPED.includes(rule));
+        expect(own, `${size} × ${share}`).toEqual([]);
+        expect(weigh(other).ok, `${size} × ${share}`).toBe(true);
+      }
+  });
+
   it("can be had a fifth larger and a fifth smaller, in every size", () => {
     for (const share of [0.8, 1.2]) {
       const sizes = sizesOf(design);

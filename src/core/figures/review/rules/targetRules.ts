@@ -6,7 +6,7 @@ import { type Figures, figuresOf } from "../../tune/effects";
 import { type Goal, goalsOf, targetOf } from "../../tune/goals";
 import { leversOf } from "../../tune/levers";
 import { slopesAt, trialsOf } from "../../tune/search";
-import { cheapSets } from "../../tune/sets";
+import { cheapSets, slopeOf } from "../../tune/sets";
 import type { Fix, Found } from "../types";
 import { found, type Rule } from "./context";
 
@@ -26,7 +26,7 @@ function bringBack({ trial, slopes }: ReturnType<typeof pullsOf>, now: Figures, 
   const single = cheapSets(slopes, [goal], now, "least-change").filter((set) => set.length === 1);
   for (const [lever] of single.slice(0, TRIED)) {
     const slope = slopes.find((s) => s.lever === lever)!;
-    const perMm = slope.of[goal.id] / lever.step;
+    const perMm = slopeOf(slope, goal) / lever.step;
     let amount = 0;
     let figures: Figures | null = now;
     for (let k = 0; k < CORRECTIONS && figures && miss(figures) !== 0; k++) {
