@@ -1,6 +1,7 @@
 "use client";
 import { Box, Flex, Stack, Text } from "@chakra-ui/react";
 import { useRef, useState } from "react";
+import { ScrolledPart } from "../kit/Columns";
 import { useDesign, useWeighing } from "../session/BenchContext";
 import { BalanceDrawing } from "./BalanceDrawing";
 import { GhostBar } from "./GhostBar";
@@ -35,15 +36,7 @@ export function BalanceView() {
           {ghost && <GhostBar ghost={ghost} onEnd={() => setTried(null)} />}
         </Stack>
       </Box>
-      <Box
-        ref={scroller}
-        flex="1"
-        minH="0"
-        overflowY={{ lg: "auto" }}
-        px={{ base: "3", sm: "6" }}
-        py="4"
-        data-testid="balance-sheet"
-      >
+      <ScrolledPart ref={scroller} data-testid="balance-sheet">
         <Stack gap="8" maxW="1180px" mx="auto">
           <TargetSection report={report} />
           <GripsSection report={report} />
@@ -57,7 +50,7 @@ export function BalanceView() {
             </>
           )}
         </Stack>
-      </Box>
+      </ScrolledPart>
     </Flex>
   );
 }

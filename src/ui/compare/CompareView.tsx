@@ -1,6 +1,7 @@
 "use client";
-import { Box, Stack } from "@chakra-ui/react";
+import { Stack } from "@chakra-ui/react";
 import { CostSection } from "../cost/CostSection";
+import { ScrolledPart } from "../kit/Columns";
 import { CompareCharts } from "./CompareCharts";
 import { CompareTable } from "./CompareTable";
 import { ComparisonSection } from "./ComparisonSection";
@@ -12,14 +13,7 @@ export function CompareView() {
   const choices = useChoices();
   const columns = useColumns(choices);
   return (
-    <Box
-      flex="1"
-      minW="0"
-      overflowY={{ lg: "auto" }}
-      px={{ base: "3", sm: "6" }}
-      py="4"
-      data-testid="compare-sheet"
-    >
+    <ScrolledPart data-testid="compare-sheet">
       <Stack gap="8" maxW="1180px" mx="auto">
         <ComparisonSection columns={columns} choices={choices} />
         <CompareTable columns={columns} />
@@ -27,6 +21,6 @@ export function CompareView() {
         <VariantsSection />
         <CostSection columns={columns} />
       </Stack>
-    </Box>
+    </ScrolledPart>
   );
 }

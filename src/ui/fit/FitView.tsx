@@ -1,6 +1,7 @@
 "use client";
-import { Box, Flex, Link, Stack, Text } from "@chakra-ui/react";
+import { Flex, Link, Stack, Text } from "@chakra-ui/react";
 import { useRef } from "react";
+import { Columns, LeadingColumn, ScrolledPart } from "../kit/Columns";
 import { UnderWay } from "../kit/UnderWay";
 import { useWorkerQuery } from "../kit/useWorkerQuery";
 import { useDesign, useWeighing } from "../session/BenchContext";
@@ -41,41 +42,24 @@ export function FitView() {
   const { answer: fit, failed, isLoading } = useWorkerQuery(sound ? design : null, (s, d) => s.fit(d));
   const scroller = useRef<HTMLDivElement>(null);
   return (
-    <Flex flex="1" minW="0" minH={{ lg: "0" }} direction={{ base: "column", lg: "row" }}>
-      <Stack
-        as="nav"
+    <Columns>
+      <LeadingColumn
         aria-label="Sections of the fit-up sheet"
-        direction={{ base: "row", lg: "column" }}
-        wrap={{ base: "wrap", lg: "nowrap" }}
-        w={{ base: "full", lg: "184px" }}
-        flexShrink="0"
+        width="184px"
         px={{ base: "3", lg: "4" }}
         py={{ base: "2", lg: "4" }}
         columnGap="4"
         rowGap="2"
-        bg="sheet"
-        borderRightWidth={{ lg: "1px" }}
-        borderBottomWidth={{ base: "1px", lg: "0" }}
-        overflowY={{ lg: "auto" }}
       >
         {SECTIONS.map((s) => (
           <Link key={s.id} href={`#${s.id}`} color="ink">
             {s.name}
           </Link>
         ))}
-      </Stack>
+      </LeadingColumn>
       <Flex direction="column" flex="1" minW="0">
         <KnifeInSight sheet={() => scroller.current} tallestPx={176} />
-        <Box
-          ref={scroller}
-          flex="1"
-          minH="0"
-          overflowY={{ lg: "auto" }}
-          px={{ base: "3", sm: "6" }}
-          py="4"
-          data-testid="fit-sheet"
-          css={{ scrollBehavior: "auto" }}
-        >
+        <ScrolledPart ref={scroller} data-testid="fit-sheet" css={{ scrollBehavior: "auto" }}>
           <Stack gap="8">
             <FindingsSection />
             {!sound && (
@@ -107,8 +91,8 @@ export function FitView() {
             )}
             <CautionsSection />
           </Stack>
-        </Box>
+        </ScrolledPart>
       </Flex>
-    </Flex>
+    </Columns>
   );
 }

@@ -3,50 +3,72 @@ import { useEffect } from "react";
 
 const FOCUSABLE =
   'a[href], button:not([disabled]), input:not([disabled]), select:not([disabled]), textarea:not([disabled]), summary, [tabindex]:not([tabindex="-1"])';
-/** So many elements round the one with the focus are remembered, from the inside outward. */
-const TRAIL = 14;
+/** So many that can be reached before and after the one with the focus are remembered. */
+const NEIGHBOURS = 40;
+/** After so long nobody else gives the focus back, ms. */
+const SETTLED_MS = 120;
+/** What is drawn anew elsewhere is there after so long, ms. */
+const FETCHED_MS = 5000;
 
-/** An element round the one that had the focus, and which of those that can be reached in it that one was. */
-interface Around {
-  readonly element: Element;
-  readonly index: number;
+/** Where one is on the page. */
+interface Place {
+  readonly focused: HTMLElement;
+  /** What is round it, from the inside outward. */
+  readonly around: readonly Element[];
+  /** What is reached after it, and before it, the nearest first. */
+  readonly after: readonly HTMLElement[];
+  readonly before: readonly HTMLElement[];
 }
 
-const canTake = (e: HTMLElement) =>
-  e.getClientRects().length > 0 && getComputedStyle(e).visibility !== "hidden";
-const reachable = (within: Element) => [...within.querySelectorAll<HTMLElement>(FOCUSABLE)].filter(canTake);
+function placeOf(focused: HTMLElement): Place {
+  const around: Element[] = [];
+  for (let e = focused.parentElement; e; e = e.parentElement) around.push(e);
+  const all = [...document.querySelectorAll<HTMLElement>(FOCUSABLE)];
+  const at = all.indexOf(focused);
+  return {
+    focused,
+    around,
+    after: all.slice(at + 1, at + 1 + NEIGHBOURS),
+    before: all.slice(Math.max(0, at - NEIGHBOURS), Math.max(0, at)).reverse(),
+  };
+}
 
-/** Where one is: the elements round it, and what it is the same as when it comes back elsewhere. */
-function trailOf(focused: Element): Around[] {
-  const trail: Around[] = [];
-  for (let e = focused.parentElement; e && e !== document.body && trail.length < TRAIL; e = e.parentElement)
-    trail.push({
-      element: e,
-      index: [...e.querySelectorAll(FOCUSABLE)].filter((x) => canTake(x as HTMLElement)).indexOf(focused),
-    });
-  return trail;
+const takesFocus = (e: HTMLElement) =>
+  e.isConnected && e.getClientRects().length > 0 && getComputedStyle(e).visibility !== "hidden";
+
+/** What stands in the place of what is gone: in what is left round it the next that can be reached, else the one before. */
+function insteadOf({ around, after, before }: Place): HTMLElement | null {
+  for (const element of around) {
+    if (!element.isConnected) continue;
+    const within = (e: HTMLElement) => element.contains(e) && takesFocus(e);
+    const found = after.find(within) ?? before.find(within);
+    if (found) return found;
+    // All that was there has been drawn anew.
+    const anew = [...element.querySelectorAll<HTMLElement>(FOCUSABLE)].find(takesFocus);
+    if (anew) return anew;
+  }
+  return null;
 }
 
 /**
- * Keeps the focus on the page. When what had it is taken away (removed, renamed, undone, closed), it goes to what stands in
- * its place: the same control drawn anew (`data-focus`), else the one at its place in what is left round it.
+ * Keeps the focus on the page. When what had it is taken away (removed, renamed, undone, closed), it goes to the same control
+ * drawn anew (`data-focus`), else to what stands in its place.
  */
 export function FocusKeeper() {
   useEffect(() => {
-    let last: HTMLElement | null = null;
-    let trail: readonly Around[] = [];
+    let place: Place | null = null;
     let waiting = 0;
     let lostAt = 0;
     const remember = (e: FocusEvent) => {
-      if (!(e.target instanceof HTMLElement || e.target instanceof SVGElement)) return;
-      last = e.target as HTMLElement;
-      trail = trailOf(last);
+      if (e.target instanceof HTMLElement || e.target instanceof SVGElement)
+        place = placeOf(e.target as HTMLElement);
     };
-    const lost = () => last && !last.isConnected && document.activeElement === document.body;
+    const isLost = () =>
+      place !== null && !place.focused.isConnected && document.activeElement === document.body;
     const goOn = () => {
       waiting = 0;
-      if (!lost() || !last) return;
-      const name = last.dataset.focus;
+      if (!place || !isLost()) return;
+      const name = place.focused.dataset.focus;
       const again = name ? document.querySelector<HTMLElement>(`[data-focus="${CSS.escape(name)}"]`) : null;
       if (again) return again.focus();
       // What comes back elsewhere may have to be fetched first.
@@ -54,16 +76,11 @@ export function FocusKeeper() {
         waiting = window.setTimeout(goOn, SETTLED_MS);
         return;
       }
-      for (const { element, index } of trail) {
-        if (!element.isConnected) continue;
-        const left = reachable(element);
-        if (left.length === 0) continue;
-        return left[Math.max(0, Math.min(index, left.length - 1))].focus({ preventScroll: true });
-      }
+      insteadOf(place)?.focus({ preventScroll: true });
     };
     // What closes gives its focus back by itself, a little later: only what nobody takes is taken here.
     const watch = new MutationObserver(() => {
-      if (!lost() || waiting !== 0) return;
+      if (waiting !== 0 || !isLost()) return;
       lostAt = performance.now();
       waiting = window.setTimeout(goOn, SETTLED_MS);
     });
@@ -77,8 +94,3 @@ export function FocusKeeper() {
   }, []);
   return null;
 }
-
-/** After so long nobody else gives the focus back, ms. */
-const SETTLED_MS = 120;
-/** What is drawn anew elsewhere is there after so long, ms. */
-const FETCHED_MS = 5000;

@@ -7,6 +7,7 @@ import { DRAWN_FIT, TRACED_FIT } from "@/core/exchange/pattern/applyOutline";
 import { asFound } from "@/core/exchange/pattern/found";
 import { putUnderlay, useUnderlay } from "@/store/underlays";
 import { FileButton } from "../fields/FileButton";
+import { Columns, SettingsColumn } from "../kit/Columns";
 import { attempt } from "../kit/notice";
 import { ProgressLine } from "../kit/ProgressLine";
 import { useBench, useDesign } from "../session/BenchContext";
@@ -99,11 +100,7 @@ export function PatternView({ onDone }: { onDone: () => void }) {
   const [laying, setLaying] = useState<Laying>(null);
   const { pattern, found, name, scaling } = source;
   return (
-    <Flex
-      flex="1"
-      minW="0"
-      minH={{ lg: "0" }}
-      direction={{ base: "column", lg: "row" }}
+    <Columns
       onDragOver={(e) => e.preventDefault()}
       onDrop={(e) => {
         e.preventDefault();
@@ -134,7 +131,7 @@ export function PatternView({ onDone }: { onDone: () => void }) {
           onTaken={() => void keepPhoto().then(onDone)}
         />
       )}
-    </Flex>
+    </Columns>
   );
 }
 
@@ -257,20 +254,9 @@ function WhatItIs({ source, byHand, onTaken }: { source: Source; byHand: boolean
 
 function Aside({ label, children }: { label: string; children: ReactNode }) {
   return (
-    <Stack
-      as="aside"
-      aria-label={label}
-      w={{ base: "full", lg: "340px" }}
-      flexShrink="0"
-      p="4"
-      gap="3"
-      bg="sheet"
-      borderLeftWidth={{ lg: "1px" }}
-      borderTopWidth={{ base: "1px", lg: "0" }}
-      overflowY={{ lg: "auto" }}
-    >
+    <SettingsColumn aria-label={label} width="340px" gap="3">
       {children}
-    </Stack>
+    </SettingsColumn>
   );
 }
 

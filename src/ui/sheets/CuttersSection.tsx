@@ -1,5 +1,5 @@
 "use client";
-import { Box, Button, Stack, Table, Text } from "@chakra-ui/react";
+import { Button, Stack, Table, Text } from "@chakra-ui/react";
 import { Download } from "lucide-react";
 import { useEffect, useMemo, useReducer, useState } from "react";
 import { printLengthPlain, type UnitSystem } from "@/core/base/units/print";
@@ -18,6 +18,7 @@ import { ChoiceField } from "../fields/ChoiceField";
 import { LengthField } from "../fields/LengthField";
 import { Tick } from "../fields/Tick";
 import { download, fileStem } from "../files/files";
+import { ScrolledPart, SettingsColumn } from "../kit/Columns";
 import { useMaterialOf } from "../kit/materials";
 import { attempt } from "../kit/notice";
 import { UnderWay } from "../kit/UnderWay";
@@ -118,15 +119,7 @@ export function CuttersSection({ source }: { source: SheetSource }) {
     void attempt("The file was not written", () => save(drawing, format, name));
   return (
     <>
-      <Box
-        flex="1"
-        minW="0"
-        minH="0"
-        overflowY={{ lg: "auto" }}
-        px={{ base: "3", sm: "6" }}
-        py="4"
-        data-testid="cutters"
-      >
+      <ScrolledPart data-testid="cutters">
         <Stack gap="0" mb="3">
           <Text fontWeight="600" fontSize="lg">
             Cutter's files
@@ -150,7 +143,7 @@ export function CuttersSection({ source }: { source: SheetSource }) {
           </Text>
         )}
         <PanelLayout job={job} isOld={isOld} units={units} format={format} stem={stem} onSave={write} />
-      </Box>
+      </ScrolledPart>
       <CutSettingsPanel choices={choices} others={others} onChange={change} />
     </>
   );
@@ -229,18 +222,7 @@ function CutSettingsPanel(props: {
   const { choices, others, onChange } = props;
   const { settings, stock, format, alsoCut } = choices;
   return (
-    <Stack
-      as="aside"
-      aria-label="How it is cut"
-      w={{ base: "full", lg: "300px" }}
-      flexShrink="0"
-      p="4"
-      gap="2"
-      bg="sheet"
-      borderLeftWidth={{ lg: "1px" }}
-      borderTopWidth={{ base: "1px", lg: "0" }}
-      overflowY={{ lg: "auto" }}
-    >
+    <SettingsColumn aria-label="How it is cut" width="300px" gap="2">
       <ChoiceField
         label="Format"
         value={format}
@@ -282,7 +264,7 @@ function CutSettingsPanel(props: {
           ))}
         </>
       )}
-    </Stack>
+    </SettingsColumn>
   );
 }
 

@@ -1,5 +1,5 @@
 "use client";
-import { Box, Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
+import { Box, Button, HStack, Stack, Text } from "@chakra-ui/react";
 import { Download, Printer } from "lucide-react";
 import { useMemo, useState } from "react";
 import { DRAWING_NAMES } from "@/core/exchange/files/drawings";
@@ -12,6 +12,7 @@ import type { SheetSource } from "@/sheets/pageBuilder";
 import { counted } from "@/words/grammar";
 import { missingWords, SHEET_KINDS, SHEET_WORDS, type SheetKind } from "@/words/sheets";
 import { download, fileStem } from "../files/files";
+import { Columns, LeadingColumn, ScrolledPart, SettingsColumn } from "../kit/Columns";
 import { attempt } from "../kit/notice";
 import { UnderWay } from "../kit/UnderWay";
 import { useServiceQuery } from "../kit/useWorkerQuery";
@@ -37,21 +38,8 @@ export function SheetsView() {
     ...Object.entries(OTHERS).map(([kind, words]) => [kind as Shown, words] as const),
   ];
   return (
-    <Flex flex="1" minW="0" minH={{ lg: "0" }} direction={{ base: "column", lg: "row" }}>
-      <Stack
-        as="nav"
-        aria-label="Sheets"
-        direction={{ base: "row", lg: "column" }}
-        wrap={{ base: "wrap", lg: "nowrap" }}
-        w={{ base: "full", lg: "200px" }}
-        flexShrink="0"
-        p={{ base: "2", lg: "3" }}
-        gap="1"
-        bg="sheet"
-        borderRightWidth={{ lg: "1px" }}
-        borderBottomWidth={{ base: "1px", lg: "0" }}
-        overflowY={{ lg: "auto" }}
-      >
+    <Columns>
+      <LeadingColumn aria-label="Sheets" width="200px" p={{ base: "2", lg: "3" }} gap="1">
         {entries.map(([kind, words]) => (
           <Button
             key={kind}
@@ -65,7 +53,7 @@ export function SheetsView() {
             {words.name}
           </Button>
         ))}
-      </Stack>
+      </LeadingColumn>
       {!source ? (
         <Text p="6" color="graphite">
           There is nothing to print until the design can be built: fix what the findings name first.
@@ -77,7 +65,7 @@ export function SheetsView() {
       ) : (
         <Sheet kind={entries.some(([kind]) => kind === shown) ? shown : "templates"} source={source} />
       )}
-    </Flex>
+    </Columns>
   );
 }
 
@@ -105,16 +93,7 @@ function Sheet({ kind, source }: { kind: SheetKind; source: SheetSource }) {
   const title = `${source.design.name}: ${SHEET_WORDS[kind].name}`;
   return (
     <>
-      <Box
-        flex="1"
-        minW="0"
-        minH="0"
-        overflowY={{ lg: "auto" }}
-        bg="ground"
-        px={{ base: "2", sm: "6" }}
-        py="4"
-        data-testid="sheet-preview"
-      >
+      <ScrolledPart bg="ground" data-testid="sheet-preview">
         <SheetHead kind={kind} source={source} pages={pages} isOld={isOld} />
         {missing.length > 0 && (
           <Text role="alert" color="fault" fontSize="sm" mb="3" maxW="80ch">
@@ -141,20 +120,10 @@ function Sheet({ kind, source }: { kind: SheetKind; source: SheetSource }) {
             </Box>
           ))}
         </Stack>
-      </Box>
-      <Stack
-        as="aside"
-        aria-label="Paper and printer"
-        w={{ base: "full", lg: "300px" }}
-        flexShrink="0"
-        p="4"
-        bg="sheet"
-        borderLeftWidth={{ lg: "1px" }}
-        borderTopWidth={{ base: "1px", lg: "0" }}
-        overflowY={{ lg: "auto" }}
-      >
+      </ScrolledPart>
+      <SettingsColumn aria-label="Paper and printer" width="300px">
         <PaperFields />
-      </Stack>
+      </SettingsColumn>
       <PrintedPages pages={pages} title={title} correction={by} />
     </>
   );

@@ -6,6 +6,7 @@ import { askSheets } from "@/sheets/client";
 import { TABLE_KINDS, TABLE_WORDS, type TableKind } from "@/sheets/kinds";
 import type { SheetSource } from "@/sheets/pageBuilder";
 import { download, fileStem } from "../files/files";
+import { ScrolledPart } from "../kit/Columns";
 import { useMaterials } from "../kit/materials";
 import { attempt } from "../kit/notice";
 import { useBench } from "../session/BenchContext";
@@ -31,7 +32,7 @@ export function TablesSection({ source }: { source: SheetSource }) {
     setPacking(null);
   };
   return (
-    <Box flex="1" minW="0" overflowY={{ lg: "auto" }} px={{ base: "3", sm: "6" }} py="4" data-testid="tables">
+    <ScrolledPart data-testid="tables">
       <Stack gap="4" maxW="640px">
         <Stack gap="0">
           <Text fontWeight="600" fontSize="lg">
@@ -68,6 +69,6 @@ export function TablesSection({ source }: { source: SheetSource }) {
           </Button>
         </Box>
       </Stack>
-    </Box>
+    </ScrolledPart>
   );
 }
