@@ -5,13 +5,14 @@ import { toldBy } from "@/core/exchange/photo/exif";
 import { flattenedPhoto } from "@/core/exchange/photo/flatPhoto";
 import { greyOf } from "@/core/exchange/photo/image";
 import {
+  EDGE_REACH_SHARE,
   LARGEST_PICTURE_BYTES,
   LONGEST_SIDE,
   pictureSize,
   SHEETS_OF_PAPER,
   type SheetOfPaper,
 } from "@/core/exchange/photo/picture";
-import { EDGE_REACH_SHARE, planeIn } from "@/core/exchange/photo/planeIn";
+import { planeIn } from "@/core/exchange/photo/planeIn";
 import type { PhotoScale } from "@/core/exchange/photo/planeScale";
 import { type Seeing, shapesInPhoto, USUAL_SEEING } from "@/core/exchange/photo/shapes";
 import { foundCorners } from "@/core/exchange/photo/sheetEdges";

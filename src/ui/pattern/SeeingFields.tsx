@@ -69,9 +69,9 @@ function PieceFields({ state }: { state: PhotoState }) {
           Taken out: the lens bows the sheet's edges by {printLength(found.lensBowMm, units, 1)}.
         </Text>
       )}
-      {found?.warnings.map((w) => (
-        <Text key={w.code} color="warn" fontSize="sm" role="status">
-          {photoWarningWords(w, units)}
+      {[...new Set(found?.warnings.map((w) => photoWarningWords(w, units)))].map((says) => (
+        <Text key={says} color="warn" fontSize="sm" role="status">
+          {says}
         </Text>
       ))}
     </>

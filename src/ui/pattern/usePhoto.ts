@@ -1,7 +1,7 @@
 "use client";
 import { proxy } from "comlink";
 import { useEffect, useReducer, useState } from "react";
-import { SHEETS_OF_PAPER } from "@/core/exchange/photo/picture";
+import { EDGE_REACH_SHARE, SHEETS_OF_PAPER } from "@/core/exchange/photo/picture";
 import type { PhotoScale } from "@/core/exchange/photo/planeScale";
 import type { Seeing } from "@/core/exchange/photo/shapes";
 import { pictureFailureWords, scaleFailureWords } from "@/words/photos";
@@ -27,9 +27,6 @@ export interface PhotoState extends PhotoWork {
   readonly setSeeing: (seeing: Seeing) => Promise<void>;
   readonly close: () => void;
 }
-
-/** Corners of a sheet are looked for this near to where they are marked, as a share of the picture's longer side. */
-const REACH_SHARE = 0.02;
 
 function scaleOf({ by, corners, ends, mm, ownMm }: ScaleChoice): PhotoScale {
   if (by === "points") return { kind: "points", a: ends[0], b: ends[1], mm };
@@ -149,7 +146,7 @@ function scaling(
     setScale: (to) => step({ what: "scale", scale: to }),
     findCorners: async () => {
       if (!scale || !photo) return;
-      const withinPx = REACH_SHARE * Math.max(photo.width, photo.height);
+      const withinPx = EDGE_REACH_SHARE * Math.max(photo.width, photo.height);
       const corners = await ask("Finding the sheet …", (s) => s.findCorners(scale.corners, withinPx));
       if (!corners) return;
       // Every corner where it was: no edge was found near the marks.

@@ -2,7 +2,7 @@ import { contours } from "d3-contour";
 import type { Point } from "../../geometry/curve/bezier";
 import { enclosedArea } from "../../geometry/curve/crossing";
 import { type GreyImage, otsuThreshold } from "./image";
-import { EDGE_REACH_SHARE } from "./planeIn";
+import { EDGE_REACH_SHARE } from "./picture";
 import { inOrder } from "./planeScale";
 import { foundCorners } from "./sheetEdges";
 

@@ -41,3 +41,6 @@ export const SHEETS_OF_PAPER = {
   letter: { longMm: 279.4, shortMm: 215.9 },
 } as const;
 export type SheetOfPaper = keyof typeof SHEETS_OF_PAPER;
+
+/** Edges of a sheet are looked for this near to the lines between its corners, as a share of the picture's longer side. */
+export const EDGE_REACH_SHARE = 0.025;

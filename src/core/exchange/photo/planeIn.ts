@@ -1,4 +1,5 @@
 import type { GreyImage } from "./image";
+import { EDGE_REACH_SHARE } from "./picture";
 import { type PhotoScale, type ScaleFailure, type TruePlane, truePlane } from "./planeScale";
 import { sheetSeen } from "./sheetEdges";
 
@@ -19,8 +20,6 @@ export interface PlaneSeen {
   readonly doubts: readonly SheetDoubt[];
 }
 
-/** Edges of a sheet are looked for this near to the lines between its corners, as a share of the picture's longer side. */
-export const EDGE_REACH_SHARE = 0.025;
 /** An edge bowed by more than both is told, mm and px; a corner farther off than so, mm. */
 const MOST_BOW_MM = 0.3;
 const MOST_BOW_PX = 1.2;
