@@ -80,7 +80,10 @@ describe("the command line", () => {
   it.each([
     [["weigh"], "FILE is missing; usage: euaxis weigh FILE"],
     [["weigh", "a", "b"], '"b" is one too many; usage: euaxis weigh FILE'],
-    [["tune", "a.json"], "--balance is missing; usage: euaxis tune FILE --balance LO..HI [--mass LO..HI]"],
+    [
+      ["tune", "a.json"],
+      "--balance is missing; usage: euaxis tune FILE --balance LO..HI [--mass LO..HI] [--grips]",
+    ],
     [
       ["dynamics", "a.json", "--grip"],
       "Option '--grip <value>' argument missing; usage: euaxis dynamics FILE [--grip MM]",
@@ -99,6 +102,16 @@ describe("the command line", () => {
     const { code, errors } = await euaxis(...args);
     expect(code).toBe(2);
     expect(errors).toEqual([typeof line === "string" ? line : expect.stringMatching(line)]);
+  });
+
+  it("brings a knife into the windows of its grips, and refuses one that has none", async () => {
+    const { answers } = await json("tune", "demo/sallow-camp-chopper.json", "--grips");
+    expect(answers).toMatchObject([{ changes: [], lands: true, misses: [] }]);
+    const none = await euaxis("tune", "demo/heath-field-knife.json", "--grips");
+    expect(none).toMatchObject({ code: 2, out: "" });
+    expect(none.errors).toEqual([expect.stringMatching(/^no window stands on a grip of this knife/)]);
+    const { grips } = await json("dynamics", "demo/sallow-camp-chopper.json");
+    expect(grips.map((g: { name: string }) => g.name)).toEqual(["Working", "Rear"]);
   });
 
   it("tells the density of a weighed piece, and refuses what is no weight or no box in one line", async () => {

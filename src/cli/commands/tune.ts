@@ -9,7 +9,12 @@ export const tune = command({
   says: "the smallest changes that bring balance and weight into windows",
   args: ["FILE"],
   options: {
-    balance: { value: "LO..HI", says: "where it should balance, mm from the datum, such as -20..-5" },
+    balance: {
+      value: "LO..HI",
+      says: "where it should balance, mm from the datum, such as -20..-5",
+      needed: true,
+      unless: "grips",
+    },
     mass: { value: "LO..HI", says: "what it should weigh, g" },
     grips: { value: null, says: "the windows that stand on its grips as well" },
   },
@@ -22,9 +27,7 @@ export const tune = command({
     const { design, report } = await weighedFixed(path);
     const target = { ...windows, grips: has("grips") ? design.use.grips : [] };
     if (goalsOf(target).length === 0)
-      throw new Refusal(
-        "say where to: --balance LO..HI, --mass LO..HI, or --grips of a knife with windows there",
-      );
+      throw new Refusal("no window stands on a grip of this knife: say --balance LO..HI");
     return { massG: report.massG, balanceMm: report.balanceMm, answers: tuneReviewed(design, target) };
   },
 });

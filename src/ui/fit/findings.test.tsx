@@ -82,7 +82,7 @@ describe("a finding that is accepted", () => {
   it("wants a reason, is out of the way with it, and comes back when that is taken back", async () => {
     if (!finding) throw new Error("not found");
     const { design: now } = await onBench(design, <FindingsSection />);
-    await userEvent.click(within(await cardOf(finding, design)).getByRole("button", { name: "Accept …" }));
+    await userEvent.click(within(await cardOf(finding, design)).getByRole("button", { name: /^Accept …/ }));
     const reason = screen.getByRole("textbox", { name: "Why it is accepted" });
     expect(screen.getByRole<HTMLButtonElement>("button", { name: "Accept" }).disabled).toBe(true);
     await userEvent.type(reason, "Filed round by hand{Enter}");
@@ -91,7 +91,7 @@ describe("a finding that is accepted", () => {
     ]);
     await screen.findByText(/“Filed round by hand”/, {});
     await waitFor(() => expect(document.querySelector('[data-finding="shoulder-sharp"]')).toBeNull());
-    await userEvent.click(screen.getByRole("button", { name: "Take back" }));
+    await userEvent.click(screen.getByRole("button", { name: /^Take back/ }));
     expect(now().fitUp.accepted).toEqual([]);
     await cardOf(finding, design);
   });
@@ -99,7 +99,7 @@ describe("a finding that is accepted", () => {
   it("is left as it is by Escape", async () => {
     if (!finding) throw new Error("not found");
     const { design: now } = await onBench(design, <FindingsSection />);
-    await userEvent.click(within(await cardOf(finding, design)).getByRole("button", { name: "Accept …" }));
+    await userEvent.click(within(await cardOf(finding, design)).getByRole("button", { name: /^Accept …/ }));
     await userEvent.type(screen.getByRole("textbox", { name: "Why it is accepted" }), "No{Escape}");
     expect(screen.queryByRole("textbox", { name: "Why it is accepted" })).toBeNull();
     expect(now()).toEqual(design);

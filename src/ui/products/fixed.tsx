@@ -1,7 +1,8 @@
 "use client";
 import { partRefsOfFinding } from "@/core/figures/review/partRefs";
 import type { Design } from "@/core/knife/design/schema";
-import { KNIFE_SIZES, type KnifeSizes, resized, SIZE_LIMITS, sizesOf } from "@/core/knife/layout/resized";
+import { KNIFE_SIZES, type KnifeSizes, SIZE_LIMITS, sizesOf } from "@/core/knife/layout/resized";
+import { suitedTo } from "@/core/knife/layout/suited";
 import type { StartingForm } from "@/core/knife/starts/startingForms";
 import { balanceWords } from "@/words/balance";
 import { editWords } from "@/words/edits";
@@ -27,7 +28,7 @@ const sizes: StartSizes<Design> = {
     high: SIZE_LIMITS[key][1],
     of: (design) => sizesOf(design)[key],
   })),
-  resized: (design, to) => resized(design, { ...sizesOf(design), ...to }),
+  resized: (design, to) => suitedTo(design, { ...sizesOf(design), ...to }),
 };
 
 const board = () => import("../board/Board").then((m) => m.Board);

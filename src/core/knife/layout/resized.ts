@@ -1,13 +1,7 @@
-import { produce } from "immer";
-import { putAt } from "../../base/record/path";
-import { THREADS, type Thread } from "../../base/units/threads";
-import { endKindOf } from "../../kinds/tangEnds/registry";
 import { round } from "../design/create";
 import type { Design } from "../design/schema";
-import { threadChange } from "../design/threadChange";
 import { withBladeLength, withHeelHeight } from "./bladeLengths";
 import { handleLength, stretchedHandle } from "./handleLengths";
-import { withinEnds } from "./withinEnds";
 
 /** The four lengths that a maker types for a new knife, mm. */
 export interface KnifeSizes {
@@ -49,24 +43,8 @@ export function resized(design: Design, to: KnifeSizes): Design {
     next = { ...next, blade: { ...blade, lengthChange } };
   }
   if (to.heightMm !== now.heightMm) next = withHeight(next, to.heightMm, to.heightMm / now.heightMm);
-  if (to.spineMm !== now.spineMm)
-    next = withThreadThatFits(withSpine(next, to.spineMm, to.spineMm / now.spineMm));
+  if (to.spineMm !== now.spineMm) next = withSpine(next, to.spineMm, to.spineMm / now.spineMm);
   return to.handleMm === now.handleMm ? next : withGrip(next, to.handleMm, to.handleMm / now.handleMm);
-}
-
-/** A shoulder stands so far over its tang on each side at least, mm. */
-const SHOULDER_MM = 1.2;
-
-/** A bar that stays within a blade's height at its front, so that the blade has a shoulder on both sides. */
-function withinBlade(
-  tang: Design["tang"],
-  { spineOverAxisMm: topMm }: Design["blade"],
-  ricassoMm: number,
-): Design["tang"] {
-  if (tang.kind === "full") return tang;
-  const half = Math.min(topMm - tang.yMm, tang.yMm - (topMm - ricassoMm)) - SHOULDER_MM;
-  const frontHeightMm = Math.min(tang.frontHeightMm, Math.max(2, round(2 * half)));
-  return { ...tang, frontHeightMm, endHeightMm: Math.min(tang.endHeightMm, frontHeightMm) };
 }
 
 function withHeight(design: Design, heightMm: number, share: number): Design {
@@ -80,16 +58,14 @@ function withHeight(design: Design, heightMm: number, share: number): Design {
           along: g.along.map((p) => ({ ...p, heightMm: Math.max(0.2, round(p.heightMm * share)) })),
         }
       : g;
-  const ricassoHeightMm = Math.max(
-    2,
-    blade.outline ? blade.ricassoHeightMm : Math.min(blade.ricassoHeightMm, heightMm),
-  );
   return {
     ...design,
-    tang: share < 1 ? withinBlade(design.tang, blade, ricassoHeightMm) : design.tang,
     blade: {
       ...blade,
-      ricassoHeightMm,
+      ricassoHeightMm: Math.max(
+        2,
+        blade.outline ? blade.ricassoHeightMm : Math.min(blade.ricassoHeightMm, heightMm),
+      ),
       grind: scaled(grind),
       leftGrind: leftGrind && scaled(leftGrind),
       swedge: swedge && { ...swedge, heightMm: Math.max(0.2, round(swedge.heightMm * share)) },
@@ -124,47 +100,20 @@ function withSpine(design: Design, spineMm: number, share: number): Design {
             ...tang,
             taper: taper ? { frontMm: less(taper.frontMm, 0.3), buttMm: less(taper.buttMm, 0.3) } : null,
           }
-        : // In a handle that stays as it is a bar grows no thicker: what is round it would become too thin.
-          share >= 1
-          ? tang
-          : withBarOf(tang, less(tang.frontThicknessMm, 0.5), less(tang.endThicknessMm, 0.5)),
+        : {
+            ...tang,
+            frontThicknessMm: less(tang.frontThicknessMm, 0.5),
+            // What a screw is tapped into stays as thick as the screw asks for.
+            endThicknessMm:
+              tang.kind === "hidden" && tang.end.kind !== "plain" && share < 1
+                ? Math.min(tang.endThicknessMm, less(tang.frontThicknessMm, 0.5))
+                : less(tang.endThicknessMm, 0.5),
+          },
   };
 }
 
-type Bar = Exclude<Design["tang"], { kind: "full" }>;
-
-/** A thinner bar: towards its end no thicker than at its front. */
-function withBarOf(tang: Bar, frontMm: number, endMm: number): Bar {
-  const isThreaded = tang.kind === "hidden" && tang.end.kind !== "plain";
-  // What is tapped or threaded stays as thick as it can.
-  const end = isThreaded ? Math.min(tang.endThicknessMm, frontMm) : endMm;
-  return { ...tang, frontThicknessMm: frontMm, endThicknessMm: end };
-}
-
-/** A screw leaves so much of the bar that it goes into on both sides together, mm. */
-const ROUND_SCREW_MM = 0.5;
-
-/** The knife with a thread on its tang's end that the bar has room for: the largest of the coarse metric ones. */
-function withThreadThatFits(design: Design): Design {
-  const { tang } = design;
-  if (tang.kind !== "hidden" || !("pitchMm" in tang.end)) return design;
-  const { end } = tang;
-  const room =
-    Math.min(tang.endThicknessMm, tang.endHeightMm) - (endKindOf(end).rod(end)?.ofTang ? 0 : ROUND_SCREW_MM);
-  if (end.diameterMm <= room) return design;
-  const thread = THREADS.filter((t) => t.name.startsWith("M") && t.diameterMm <= room).reduce<Thread | null>(
-    (best, t) => (best && best.diameterMm >= t.diameterMm ? best : t),
-    null,
-  );
-  const change = thread && threadChange(design, "tang.end", thread);
-  if (!change) return design;
-  return produce(design, (draft) => {
-    for (const { path, value } of change.sets) putAt(draft, path, value);
-  });
-}
-
 function withGrip(design: Design, handleMm: number, share: number): Design {
-  const next = withinEnds(design, stretchedHandle(design, handleMm));
+  const next = stretchedHandle(design, handleMm);
   const { handle, tang } = next;
   const along = (mm: number) => round(mm * share);
   return {

@@ -7,6 +7,7 @@ import { weigh } from "../../figures/weigh/weigh";
 import { likeAnother } from "../design/product";
 import { greatestHeight } from "../layout/bladeLengths";
 import { KNIFE_SIZES, resized, sizesOf } from "../layout/resized";
+import { suitedTo } from "../layout/suited";
 import { STARTING_FORMS, startingForm } from "./startingForms";
 
 describe.each(STARTING_FORMS)("starting form: %s", (form) => {
@@ -30,7 +31,7 @@ describe.each(STARTING_FORMS)("starting form: %s", (form) => {
   it("names its greatest height, and keeps its sizes where they are asked for", () => {
     if (design.blade.outline)
       expect(Math.abs(greatestHeight(design.blade) - design.blade.heelHeightMm)).toBeLessThan(0.02);
-    expect(resized(design, sizesOf(design))).toEqual(design);
+    for (const sized of [resized, suitedTo]) expect(sized(design, sizesOf(design))).toEqual(design);
   });
 
   /** What a maker types may be too little for a hand, or thin for its load: that is told, and is no fault of the form. */
@@ -40,7 +41,7 @@ describe.each(STARTING_FORMS)("starting form: %s", (form) => {
     const sizes = sizesOf(design);
     for (const size of KNIFE_SIZES)
       for (const share of [0.7, 1.35]) {
-        const other = resized(design, { ...sizes, [size]: Math.round(sizes[size] * share * 10) / 10 });
+        const other = suitedTo(design, { ...sizes, [size]: Math.round(sizes[size] * share * 10) / 10 });
         const said = reviewDesign(other, true).findings.filter((f) => f.severity !== "note");
         const own = said.map((f) => f.rule).filter((rule) => !OF_WHAT_IS_TYPED.includes(rule));
         expect(own, `${size} × ${share}`).toEqual([]);
@@ -58,7 +59,7 @@ describe.each(STARTING_FORMS)("starting form: %s", (form) => {
         spineMm: scaled(sizes.spineMm),
         handleMm: scaled(sizes.handleMm),
       };
-      const other = resized(design, to);
+      const other = suitedTo(design, to);
       for (const k of KNIFE_SIZES) expect(sizesOf(other)[k], k).toBeCloseTo(to[k], 1);
       const weighed = weigh(other);
       if (!weighed.ok) throw new Error(JSON.stringify(weighed.findings));
