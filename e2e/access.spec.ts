@@ -1,6 +1,6 @@
 import AxeBuilder from "@axe-core/playwright";
 import { expect, type Page, test } from "@playwright/test";
-import { DEMOS, openKnife, step } from "./bench";
+import { DEMOS, openKnife, settled, step } from "./bench";
 
 type Scheme = "light" | "dark";
 
@@ -71,7 +71,7 @@ for (const scheme of ["light", "dark"] as const) {
     await page.getByRole("button", { name: "Sheets", exact: true }).click();
     for (const sheet of ["Templates", "Certificate", "Cutter's files", "Tables and everything"]) {
       await page.getByRole("button", { name: sheet, exact: true }).click();
-      await expect(page.getByRole("progressbar")).toHaveCount(0);
+      await settled(page);
       await faultsOn(page, sheet, scheme);
     }
     await page.getByRole("button", { name: "Bring in a pattern" }).click();

@@ -91,3 +91,27 @@ export async function backupRows(file: Buffer): Promise<Rows> {
   if (!reading.ok) throw new Error(reading.code);
   return rows;
 }
+
+/** A page that nothing has changed on for so long is done, ms. */
+const STILL_MS = 400;
+
+/** Waits until nothing more is being worked out for what is shown, and the page has come to rest. */
+export async function settled(page: Page): Promise<void> {
+  await page.evaluate(
+    (stillMs) =>
+      new Promise<void>((done) => {
+        const rest = () => {
+          watch.disconnect();
+          done();
+        };
+        let timer = setTimeout(rest, stillMs);
+        const watch = new MutationObserver(() => {
+          clearTimeout(timer);
+          timer = setTimeout(rest, stillMs);
+        });
+        watch.observe(document.body, { childList: true, subtree: true, attributes: true });
+      }),
+    STILL_MS,
+  );
+  await expect(page.getByTestId("under-way")).toHaveCount(0);
+}

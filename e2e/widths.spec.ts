@@ -1,6 +1,6 @@
 import { readdirSync } from "node:fs";
 import { type CDPSession, expect, type Page, test } from "@playwright/test";
-import { designOf, openKnife, weightOf } from "./bench";
+import { designOf, openKnife, settled, weightOf } from "./bench";
 
 /** From a telephone to a wide screen; 640 × 400 is what 1280 × 800 shows at twice its size. */
 const SIZES = [
@@ -80,7 +80,7 @@ test("every view of a knife fits every width, and has a heading", async ({ page 
     await views.nth(i).click();
     await expect(page.getByRole("heading", { level: 1, name: new RegExp(`: ${name}$`) })).toHaveCount(1);
     // Its sections are there before it is measured.
-    await expect(page.getByRole("progressbar")).toHaveCount(0);
+    await settled(page);
     await expectFits(page, name);
   }
   await page.getByRole("button", { name: "Bring in a pattern" }).click();
@@ -149,7 +149,7 @@ test("a wide window has its parts scroll, and not the page", async ({ page }) =>
   await openKnife(page, "Sallow camp chopper");
   for (const view of ["Balance", "Fit-up", "Compare", "Sheets"]) {
     await page.getByRole("button", { name: view, exact: true }).click();
-    await expect(page.getByRole("progressbar")).toHaveCount(0);
+    await settled(page);
     await page.evaluate(() => {
       [...document.querySelectorAll("main *")].at(-1)?.scrollIntoView();
       window.scrollTo(0, 5000);

@@ -15,7 +15,7 @@ import { type Scale, toPx } from "../drawing/path";
 import { Ruler } from "../drawing/Ruler";
 import { DrawnText } from "../drawing/Text";
 import { color } from "../kit/theme";
-import { useSize } from "../kit/useSize";
+import { useWidth } from "../kit/useSize";
 import { useBench, useDesign, useSettledDesign } from "../session/BenchContext";
 import { HighlightMarks } from "../sight/HighlightMarks";
 import { PickTargets } from "../sight/PickTargets";
@@ -50,7 +50,7 @@ export function BalanceDrawing(props: {
   const design = useSettledDesign();
   const units = useUnits();
   const e = useMemo(() => knifeExtent(design), [design]);
-  const [frame, { width }] = useSize<HTMLDivElement>({ width: WIDTH, height: TALLEST });
+  const [frame, width] = useWidth<HTMLDivElement>(WIDTH);
   const scale = useMemo(() => balanceScale(design, width), [design, width]);
   const side = (e.yHigh - e.yLow + 4) * scale.pxPerMm;
   const x = (mm: number) => toPx(scale, mm, 0)[0];

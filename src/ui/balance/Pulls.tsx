@@ -9,7 +9,7 @@ import { useUnits } from "@/store/settings";
 import { small } from "@/words/grammar";
 import { partName } from "@/words/parts";
 import { GROUP_WORDS } from "@/words/pulls";
-import { useSize } from "../kit/useSize";
+import { useWidth } from "../kit/useSize";
 import { useSettledDesign } from "../session/BenchContext";
 import { MomentStrip } from "../strip/MomentStrip";
 import { StripProvider } from "../strip/StripContext";
@@ -23,7 +23,7 @@ const STRIP = { width: 660, height: 236 };
 export const Pulls = memo(function Pulls({ report }: { report: MassReport }) {
   const design = useSettledDesign();
   const units = useUnits();
-  const [frame, { width }] = useSize<HTMLDivElement>(STRIP);
+  const [frame, width] = useWidth<HTMLDivElement>(STRIP.width);
   const scale = balanceScale(design, width);
   return (
     <StripProvider>

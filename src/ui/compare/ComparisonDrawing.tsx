@@ -9,7 +9,7 @@ import { KnifeSide } from "../drawing/KnifeSide";
 import { Ruler } from "../drawing/Ruler";
 import { DrawnText } from "../drawing/Text";
 import { color } from "../kit/theme";
-import { useSize } from "../kit/useSize";
+import { useWidth } from "../kit/useSize";
 
 /** Until it is laid out, and no wider than so, px. */
 const WIDTH = 1128;
@@ -23,8 +23,8 @@ const ROW_PX = { name: 22, below: 18 };
 /** Knives one over the other to one scale, their datums in one line, each with its balance window. */
 export function ComparisonDrawing({ columns }: { columns: readonly Column[] }) {
   const units = useUnits();
-  const [frame, size] = useSize<HTMLDivElement>({ width: WIDTH, height: ALL_ROWS_PX });
-  const width = Math.min(WIDTH, size.width);
+  const [frame, framePx] = useWidth<HTMLDivElement>(WIDTH);
+  const width = Math.min(WIDTH, framePx);
   const extents = columns.map((c) => knifeExtent(c.design));
   const xLow = Math.min(...extents.map((e) => e.xLow));
   const xHigh = Math.max(...extents.map((e) => e.xHigh));

@@ -19,3 +19,15 @@ export function useSize<E extends Element>(first: Size): readonly [RefObject<E |
   }, []);
   return [element, size];
 }
+
+/** The same of its width alone: what grows under it draws nothing again. */
+export function useWidth<E extends Element>(first: number): readonly [RefObject<E | null>, number] {
+  const element = useRef<E>(null);
+  const [width, setWidth] = useState(first);
+  useEffect(() => {
+    const watch = new ResizeObserver(([entry]) => setWidth(entry.contentRect.width));
+    if (element.current) watch.observe(element.current);
+    return () => watch.disconnect();
+  }, []);
+  return [element, width];
+}

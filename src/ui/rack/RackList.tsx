@@ -4,14 +4,14 @@ import { useWindowVirtualizer } from "@tanstack/react-virtual";
 import { useEffect, useLayoutEffect, useRef, useState } from "react";
 import { useStore } from "zustand";
 import type { RackFigureStore } from "@/store/rackFigures";
-import { useSize } from "../kit/useSize";
+import { useWidth } from "../kit/useSize";
 import { RULE_PX, rowHeight } from "./measures";
 import { RackRow } from "./RackRow";
 import { RackRuler } from "./RackRuler";
 import { useReach } from "./useReach";
 
 /** The rack in a wide window, until it is laid out, px. */
-const USUAL_SIZE = { width: 1190, height: 800 };
+const USUAL_PX = 1190;
 
 /** Rows drawn beyond those in sight: the next ones are there before they are scrolled or tabbed to. */
 const BEYOND = 16;
@@ -25,7 +25,7 @@ export function RackList(props: {
 }) {
   const { ids, all, figures } = props;
   const known = useStore(figures, (s) => s.known);
-  const [frame, { width }] = useSize<HTMLDivElement>(USUAL_SIZE);
+  const [frame, width] = useWidth<HTMLDivElement>(USUAL_PX);
   const reach = useReach(all, known, width);
   const list = useRef<HTMLDivElement>(null);
   const [top, setTop] = useState(0);

@@ -163,7 +163,7 @@ function PartsTable(props: {
     <Table.Root size="sm" aria-label="Parts to cut">
       <Table.Header>
         <Table.Row>
-          {["Cut", "Material", "Thick", "Size", "Count", ""].map((h) => (
+          {["Cut", "Material", "Thick", "Size", "Count", "File"].map((h) => (
             <Table.ColumnHeader key={h}>{h}</Table.ColumnHeader>
           ))}
         </Table.Row>

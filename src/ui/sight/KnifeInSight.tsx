@@ -6,7 +6,7 @@ import { knifeExtent } from "../drawing/extent";
 import { Hatches } from "../drawing/Hatches";
 import { KnifeSide } from "../drawing/KnifeSide";
 import { Ruler } from "../drawing/Ruler";
-import { useSize } from "../kit/useSize";
+import { useWidth } from "../kit/useSize";
 import { useDesign } from "../session/BenchContext";
 import { HighlightMarks } from "./HighlightMarks";
 import { ItemNumbers } from "./ItemNumbers";
@@ -23,7 +23,7 @@ const RULER_PX = 26;
 export function KnifeInSight({ sheet, tallestPx }: { sheet: () => Element | null; tallestPx: number }) {
   const design = useDesign();
   const units = useUnits();
-  const [frame, { width }] = useSize<HTMLDivElement>({ width: 900, height: tallestPx });
+  const [frame, width] = useWidth<HTMLDivElement>(900);
   const e = useMemo(() => knifeExtent(design), [design]);
   const scale = useMemo(() => {
     const pxPerMm = Math.min(
