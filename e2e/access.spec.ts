@@ -28,6 +28,8 @@ async function faultsOn(page: Page, where: string, scheme: Scheme): Promise<void
 
 for (const scheme of ["light", "dark"] as const) {
   test(`no accessibility faults that axe finds, ${scheme}`, async ({ page }) => {
+    // Every page and every step is looked at whole.
+    test.slow();
     await page.emulateMedia({ colorScheme: scheme, reducedMotion: "reduce" });
     const faults = (where: string) => faultsOn(page, where, scheme);
     await page.goto("/");
@@ -50,6 +52,7 @@ for (const scheme of ["light", "dark"] as const) {
 
 for (const scheme of ["light", "dark"] as const) {
   test(`none in the views of a knife, ${scheme}`, async ({ page }) => {
+    test.slow();
     await page.emulateMedia({ colorScheme: scheme, reducedMotion: "reduce" });
     await openKnife(page, "Sallow camp chopper");
     await page.getByRole("button", { name: "Balance", exact: true }).click();
