@@ -1,14 +1,15 @@
 import { expect, test } from "@playwright/test";
-import { openKnife, step, weightOf } from "./bench";
+import { openKnife, step, typeLength, weightOf } from "./bench";
+
+/** Thicker than the spine, no blade can be built. */
+const EDGE = "Edge, before sharpening";
 
 test("what cannot be built keeps its last figures and has a fix, which the keyboard reaches", async ({
   page,
 }) => {
   await openKnife(page, "Fen rigging knife");
   const before = await weightOf(page);
-  const edge = page.getByLabel("Edge, before sharpening", { exact: true });
-  await edge.fill("4");
-  await edge.press("Enter");
+  await typeLength(page, EDGE, "4");
   const findings = page.getByTestId("findings");
   await expect(findings).toContainText("The edge (4.0 mm) must be thinner than the spine (3.0 mm).");
   await expect(page.getByTestId("unbuilt")).toContainText("the last that could be built");
@@ -16,7 +17,7 @@ test("what cannot be built keeps its last figures and has a fix, which the keybo
   const fix = findings.getByRole("button", { name: /^Fix: Edge, before sharpening from 4 mm to 2\.9 mm$/ });
   await fix.focus();
   await page.keyboard.press("Enter");
-  await expect(edge).toHaveValue("2.9");
+  await expect(page.getByRole("textbox", { name: EDGE, exact: true })).toHaveValue("2.9");
   await expect(findings).not.toContainText("Cannot be built");
   await expect(page.getByTestId("weight")).not.toHaveText(`${before.toFixed(1)} g`);
   await page.getByRole("button", { name: /^Undo/ }).first().click();
@@ -28,9 +29,7 @@ test("a knife that is opened when it cannot be built shows what it last weighed,
 }) => {
   await openKnife(page, "Fen rigging knife");
   const before = await weightOf(page);
-  const edge = page.getByLabel("Edge, before sharpening", { exact: true });
-  await edge.fill("4");
-  await edge.press("Enter");
+  await typeLength(page, EDGE, "4");
   await expect(page.getByTestId("findings")).toContainText("Cannot be built");
   await expect(page.getByText("Saved", { exact: true })).toBeVisible();
   await page.reload();

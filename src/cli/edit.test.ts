@@ -2,14 +2,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { describe, expect, it } from "vitest";
-import { runShell } from "./shell";
-
-/** A run in this process: what it prints, and its code. */
-async function euaxis(...args: string[]) {
-  const { code, out, error } = await runShell(args);
-  return { code, out, errors: error ? error.split("\n") : [] };
-}
-const json = async (...args: string[]) => JSON.parse((await euaxis(...args)).out);
+import { euaxis, json } from "./shell.fixtures";
 
 describe("the shell's edit", () => {
   it("changes a knife by values and by edits, and refuses what is no edit, no value or no knife", async () => {

@@ -1,5 +1,6 @@
 import { laidOnStock } from "@/core/exchange/cutting/cutJob";
 import { fitFigures } from "@/core/figures/fit/fitFigures";
+import { placedFastener } from "@/core/figures/review/placeFastener";
 import { ruleNotes } from "@/core/figures/review/reviewDesign";
 import { tuneReviewed } from "@/core/figures/review/tuneReviewed";
 import { leverEffects } from "@/core/figures/tune/effects";
@@ -20,6 +21,7 @@ export const benchService: BenchService = {
   bill: async (design, shop) => (await modelOf(design).making()).bill(design, shop),
   layOut: laidOnStock,
   spread: (design) => spreadOf(design),
+  placeFastener: placedFastener,
   sample: (design, count, seed, tell) =>
     sampleBuilds(design, count, seed, (drawn) => {
       tell(drawn);

@@ -44,7 +44,7 @@ export function photoWarningWords(warning: PhotoWarning, units: UnitSystem): str
     case "shadow":
       return `A shadow about ${mm(warning.widthMm)} wide lies beside the piece. Its edge is taken where the piece's own shade ends: compare its sizes with the piece, or take the picture again with light from all sides.`;
     case "blurred":
-      return `The picture is blurred, or coarse: the edge of the piece is spread over ${mm(2 * warning.byMm)}, and its tips are read about ${mm(warning.byMm)} short. Take it sharper or from nearer, or mend the tips by points.`;
+      return `The picture is blurred, coarse, or smoothed too far: the edge of the piece is spread over ${mm(2 * warning.byMm)}, and its tips are read about ${mm(warning.byMm)} short. Take it sharper or from nearer, or mend the tips by points.`;
     case "drawn-lines":
       return `These are lines up to ${mm(warning.widthMm)} wide: their middle is taken. Drawn round a piece, a line lies outside of it by about half its width.`;
     case "open-line":

@@ -14,7 +14,7 @@ import type { Sampled } from "@/core/figures/tune/sample";
 import type { Limits } from "@/core/figures/tune/solve";
 import type { Spread } from "@/core/figures/tune/spread";
 import type { ProductDesign } from "@/core/knife/design/product";
-import type { Design } from "@/core/knife/design/schema";
+import type { Design, Fastener, FastenerKind } from "@/core/knife/design/schema";
 
 /** What the bench's second worker answers to, of designs that can be built. */
 export interface BenchService {
@@ -32,6 +32,8 @@ export interface BenchService {
   tune(design: Design, target: Target, allowed: readonly string[], limits: Limits): ReviewedAnswer[];
   /** How far weight and balance may be off, to first order; null of a knife that cannot be built. */
   spread(design: Design): Spread | null;
+  /** A new fastener of a kind where the rules have least against it, in sizes that suit its place. */
+  placeFastener(design: Design, kind: FastenerKind, id: string): Fastener;
   /** Builds drawn at random; tells how many are drawn meanwhile. */
   sample(design: Design, count: number, seed: number, tell: (drawn: number) => void): Sampled | null;
   /** What it costs to make at a shop's prices; null of a knife that cannot be built. */

@@ -4,15 +4,14 @@ import { Plus } from "lucide-react";
 import { memo } from "react";
 import { roundTo } from "@/core/base/number";
 import { printLength } from "@/core/base/units/print";
-import { gripFigure } from "@/core/figures/tune/goals";
+import { gripFigure, gripMisses } from "@/core/figures/tune/goals";
 import type { MassReport } from "@/core/figures/weigh/report";
 import { GRIP_FIGURES, type GripFigure, nextGrip } from "@/core/knife/design/grips";
 import type { Grip } from "@/core/knife/design/schema";
-import { outside } from "@/core/knife/design/uses";
 import { useUnits } from "@/store/settings";
 import { datumWords } from "@/words/balance";
 import { fieldName } from "@/words/fields";
-import { GRIP_FIGURE_WORDS, goalAmount, nameForGrip, outsideWords } from "@/words/goals";
+import { GRIP_FIGURE_WORDS, goalAmount, missWords, nameForGrip } from "@/words/goals";
 import { AddButton } from "../bound/AddButton";
 import { LengthAt, MassAt, MeasureAt } from "../bound/bound";
 import { ItemCard } from "../bound/ItemCard";
@@ -61,12 +60,13 @@ export const GripsSection = memo(function GripsSection({ report }: { report: Mas
 /** One row for each grip: what the hand feels there, and what of it lies outside its window. */
 function GripFigures({ grips, report }: { grips: readonly Grip[]; report: MassReport }) {
   const units = useUnits();
+  const misses = gripMisses(report, grips);
   const figure = (grip: Grip, of: GripFigure) => {
-    const [value, window] = [gripFigure(report, grip, of), grip[of]];
-    const off = window ? outside(value, window) : 0;
+    const value = gripFigure(report, grip, of);
+    const isMissed = misses.some(({ ref }) => ref.gripId === grip.id && ref.figure === of);
     return (
-      <Text as="span" color={off === 0 ? undefined : "warn"} fontWeight={window ? "600" : undefined}>
-        {goalAmount(of, value, units)}
+      <Text as="span" color={isMissed ? "warn" : undefined} fontWeight={grip[of] ? "600" : undefined}>
+        {value === null ? "none" : goalAmount(of, value, units)}
       </Text>
     );
   };
@@ -79,13 +79,6 @@ function GripFigures({ grips, report }: { grips: readonly Grip[]; report: MassRe
       number: true,
     })),
   ];
-  const misses = grips.flatMap((grip) =>
-    GRIP_FIGURES.flatMap((of) => {
-      const window = grip[of];
-      const off = window ? outside(gripFigure(report, grip, of), window) : 0;
-      return off === 0 ? [] : [outsideWords({ figure: of, grip: grip.name }, off, units)];
-    }),
-  );
   return (
     <>
       <Figures
@@ -95,11 +88,7 @@ function GripFigures({ grips, report }: { grips: readonly Grip[]; report: MassRe
         none=""
         label="What the hand feels in each grip"
       />
-      {misses.map((says) => (
-        <Text key={says} color="warn">
-          {says}
-        </Text>
-      ))}
+      {misses.length > 0 && <Text color="warn">{missWords(misses, grips, units)}</Text>}
     </>
   );
 }
@@ -147,7 +136,7 @@ function WindowFields(props: {
   const window = grip[figure];
   const set = (on: boolean) => {
     if (!on) return edit({ code: "clear", path });
-    const now = report ? gripFigure(report, grip, figure) : 0;
+    const now = (report && gripFigure(report, grip, figure)) ?? 0;
     const to = Math.max(WINDOW_LEAST[figure], WINDOW_SHARE * Math.abs(now));
     const low = figure === "effectiveMassG" ? Math.max(0, now - to) : now - to;
     edit({ code: "put", path, item: { low: roundTo(low, 0), high: roundTo(now + to, 0) } });

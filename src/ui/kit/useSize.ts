@@ -1,33 +1,31 @@
 "use client";
-import { type RefObject, useEffect, useRef, useState } from "react";
+import { type RefObject, useEffect, useEffectEvent, useRef, useState } from "react";
 
 export interface Size {
   readonly width: number;
   readonly height: number;
 }
 
-/** The size of an element, px, as it is now; `first` until it is laid out. */
-export function useSize<E extends Element>(first: Size): readonly [RefObject<E | null>, Size] {
+/** What is measured of an element, px, whenever it is another size; `first` until it is laid out. */
+function useMeasured<E extends Element, M>(
+  first: M,
+  measure: (box: DOMRectReadOnly) => M,
+): readonly [RefObject<E | null>, M] {
   const element = useRef<E>(null);
-  const [size, setSize] = useState(first);
+  const [measured, setMeasured] = useState(first);
+  const take = useEffectEvent((box: DOMRectReadOnly) => setMeasured(measure(box)));
   useEffect(() => {
-    const watch = new ResizeObserver(([entry]) =>
-      setSize({ width: entry.contentRect.width, height: entry.contentRect.height }),
-    );
+    const watch = new ResizeObserver(([entry]) => take(entry.contentRect));
     if (element.current) watch.observe(element.current);
     return () => watch.disconnect();
   }, []);
-  return [element, size];
+  return [element, measured];
 }
 
+/** The size of an element, px, as it is now; `first` until it is laid out. */
+export const useSize = <E extends Element>(first: Size) =>
+  useMeasured<E, Size>(first, ({ width, height }) => ({ width, height }));
+
 /** The same of its width alone: what grows under it draws nothing again. */
-export function useWidth<E extends Element>(first: number): readonly [RefObject<E | null>, number] {
-  const element = useRef<E>(null);
-  const [width, setWidth] = useState(first);
-  useEffect(() => {
-    const watch = new ResizeObserver(([entry]) => setWidth(entry.contentRect.width));
-    if (element.current) watch.observe(element.current);
-    return () => watch.disconnect();
-  }, []);
-  return [element, width];
-}
+export const useWidth = <E extends Element>(first: number) =>
+  useMeasured<E, number>(first, ({ width }) => width);

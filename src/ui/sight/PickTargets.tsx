@@ -26,7 +26,7 @@ function nameOf(design: Design, { partRef, key }: ReturnType<typeof pickable>[nu
 const TOUCHED_PX = 24;
 
 /** How wide a border makes a part as large as a finger; 0 of one that is. */
-function roundPx(loops: ReturnType<typeof pickable>[number]["loops"], { pxPerMm }: Scale): number {
+function touchBorderPx(loops: ReturnType<typeof pickable>[number]["loops"], { pxPerMm }: Scale): number {
   const box = boxOf(loops.map((loop) => straightLoop(loop)));
   if (!box) return 0;
   const least = Math.min(box.x1 - box.x0, box.y1 - box.y0) * pxPerMm;
@@ -68,7 +68,7 @@ export const PickTargets = memo(function PickTargets({ design, scale, onPick }: 
           className="pick-target"
           d={o.loops.map((l) => chordPath(l, scale)).join("")}
           stroke="transparent"
-          strokeWidth={roundPx(o.loops, scale)}
+          strokeWidth={touchBorderPx(o.loops, scale)}
           fill={color("ink")}
           fillOpacity="0"
           fillRule="evenodd"

@@ -1,5 +1,6 @@
 import { degrees } from "../../base/number";
 import { INSIDE_MM } from "../../base/tolerances";
+import { areaMoments } from "../../geometry/contours/areaMoments";
 import { boxOf, straightLoop } from "../../geometry/contours/loop";
 import { type Affine, after, shifted, stretched, through, turned } from "../../geometry/curve/affine";
 import type { Point } from "../../geometry/curve/bezier";
@@ -94,17 +95,7 @@ function standsInFrame(points: readonly Point[], as: "blank" | "blade" | "handle
   return Math.abs(as === "handle" ? box.x1 : box.x0) < 0.02 * length;
 }
 
-function centroidOf(points: readonly Point[]): Point {
-  let [a, x, y] = [0, 0, 0];
-  points.forEach((p, i) => {
-    const q = points[(i + 1) % points.length];
-    const cross = p.x * q.y - q.x * p.y;
-    a += cross;
-    x += (p.x + q.x) * cross;
-    y += (p.y + q.y) * cross;
-  });
-  return a === 0 ? points[0] : { x: x / (3 * a), y: y / (3 * a) };
-}
+const centroidOf = (points: readonly Point[]): Point => areaMoments(points)?.centre ?? points[0];
 
 /** How far a shape that is laid by hand lies aslant of its sheet by the way it spreads, degrees; 0 of one drawn there. */
 export function aslantDeg(points: readonly Point[], laid: Laid): number {

@@ -1,3 +1,4 @@
+import { areaMoments } from "../../geometry/contours/areaMoments";
 import type { Point } from "../../geometry/curve/bezier";
 
 /** A hole was meant to be round that is no longer than this over its width, and no longer than so, mm. */
@@ -17,35 +18,19 @@ export interface Oblong {
  * form. By the axes of an area's second moments: of an ellipse of half axes a and b they are a²/4 and b²/4.
  */
 export function almostRound(hole: readonly Point[]): Oblong | null {
-  let [area, cx, cy] = [0, 0, 0];
-  const pairs = hole.map((p, i) => [p, hole[(i + 1) % hole.length]] as const);
-  for (const [p, q] of pairs) {
-    const cross = p.x * q.y - q.x * p.y;
-    area += cross / 2;
-    cx += ((p.x + q.x) * cross) / 6;
-    cy += ((p.y + q.y) * cross) / 6;
-  }
-  if (!(Math.abs(area) > 0)) return null;
-  [cx, cy] = [cx / area, cy / area];
-  let [xx, xy, yy] = [0, 0, 0];
-  for (const [a, b] of pairs) {
-    const [p, q] = [
-      { x: a.x - cx, y: a.y - cy },
-      { x: b.x - cx, y: b.y - cy },
-    ];
-    const cross = p.x * q.y - q.x * p.y;
-    xx += (cross * (p.x * p.x + p.x * q.x + q.x * q.x)) / 12;
-    yy += (cross * (p.y * p.y + p.y * q.y + q.y * q.y)) / 12;
-    xy += (cross * (p.x * q.y + 2 * p.x * p.y + 2 * q.x * q.y + q.x * p.y)) / 24;
-  }
-  [xx, xy, yy] = [xx / area, xy / area, yy / area];
+  const moments = areaMoments(hole);
+  if (!moments) return null;
+  const { centre, xx, yy, xy } = moments;
   const [mean, apart] = [(xx + yy) / 2, Math.hypot((xx - yy) / 2, xy)];
   const [a, b] = [2 * Math.sqrt(mean + apart), 2 * Math.sqrt(Math.max(0, mean - apart))];
   if (!(b > 0) || a / b > MEANT_ROUND || 2 * a > LARGEST_MM) return null;
   const turn = Math.atan2(2 * xy, xx - yy) / 2;
   const [c, s] = [Math.cos(turn), Math.sin(turn)];
   const offs = hole.map((p) => {
-    const [u, v] = [c * (p.x - cx) + s * (p.y - cy), -s * (p.x - cx) + c * (p.y - cy)];
+    const [u, v] = [
+      c * (p.x - centre.x) + s * (p.y - centre.y),
+      -s * (p.x - centre.x) + c * (p.y - centre.y),
+    ];
     return Math.abs(Math.hypot(u / a, v / b) - 1);
   });
   return Math.max(...offs) <= ELLIPTIC_SHARE ? { longMm: 2 * a, shortMm: 2 * b } : null;

@@ -1,4 +1,5 @@
 import { contours } from "d3-contour";
+import { signedArea, straightLoop } from "../../geometry/contours/loop";
 import type { Point } from "../../geometry/curve/bezier";
 import { enclosedArea } from "../../geometry/curve/crossing";
 import { fitCircle } from "../pattern/fitCircle";
@@ -156,10 +157,7 @@ function crossingIn(
 }
 
 const signedAreaPx = (ring: readonly number[][]): number =>
-  ring.reduce((sum, [x, y], i) => {
-    const [u, v] = ring[(i + 1) % ring.length];
-    return sum + (x * v - u * y) / 2;
-  }, 0);
+  signedArea(straightLoop(ring.map(([x, y]) => ({ x, y }))));
 
 const touchesRim = ({ image, perMm }: FlatPhoto, ring: readonly number[][]): boolean => {
   const rim = RIM_MM * perMm;

@@ -35,16 +35,13 @@ export interface Miss {
   readonly off: number;
 }
 
-/** A centre of percussion farther off than this, or none, counts as so far, mm. */
-const FAR_MM = 10_000;
-
-/** What a figure comes to in a grip. */
-export function gripFigure(figures: Figures, { xMm }: Grip, figure: GripFigure): number {
+/** What a figure comes to in a grip; null of a centre of percussion where the grip is the balance point, and has none. */
+export function gripFigure(figures: Figures, { xMm }: Grip, figure: GripFigure): number | null {
   switch (figure) {
     case "momentNmm":
       return dynamics(figures, xMm).momentNmm;
     case "percussionMm":
-      return clamp(dynamics(figures, xMm).percussionMm ?? FAR_MM, -FAR_MM, FAR_MM);
+      return dynamics(figures, xMm).percussionMm;
     case "effectiveMassG":
       return effectiveMass(figures, xMm);
   }
@@ -58,6 +55,10 @@ const UNITS: Readonly<Record<GoalRef["figure"], number>> = {
   effectiveMassG: 8,
 };
 
+/** A figure that is farther off than this, or that there is none of, counts as so far for a window. */
+const FAR = 10_000;
+const wishable = (value: number | null): number => clamp(value ?? FAR, -FAR, FAR);
+
 /** The goals of a target, balance and weight first. */
 export function goalsOf({ balanceMm, massG, grips }: Target): Goal[] {
   const goals: Goal[] = [];
@@ -70,7 +71,7 @@ export function goalsOf({ balanceMm, massG, grips }: Target): Goal[] {
   put({ figure: "massG", gripId: null }, massG, (f) => f.massG);
   for (const grip of grips)
     for (const figure of GRIP_FIGURES)
-      put({ figure, gripId: grip.id }, grip[figure], (f) => gripFigure(f, grip, figure));
+      put({ figure, gripId: grip.id }, grip[figure], (f) => wishable(gripFigure(f, grip, figure)));
   return goals;
 }
 
@@ -92,6 +93,10 @@ export function missesOf(figures: Figures, goals: readonly Goal[]): Miss[] {
 /** How bad misses are together, as millimetres of balance. */
 export const badness = (misses: readonly Miss[]): number =>
   misses.reduce((sum, { ref, off }) => sum + Math.abs(off) / UNITS[ref.figure], 0);
+
+/** The windows on a knife's grips that it lies outside of. */
+export const gripMisses = (figures: Figures, grips: readonly Grip[]): Miss[] =>
+  missesOf(figures, goalsOf({ balanceMm: null, massG: null, grips }));
 
 /** Whether a weighed knife lies in all of its maker's windows. */
 export const inWindows = (design: Pick<Design, "use">, figures: Figures): boolean =>

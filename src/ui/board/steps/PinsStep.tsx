@@ -1,18 +1,20 @@
 "use client";
 import { Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
-import { memo } from "react";
+import { memo, useRef, useState } from "react";
 import { freeId } from "@/core/figures/fit/openSpot";
 import { FASTENER_KINDS, type FastenerKind, kindOf } from "@/core/kinds/fasteners/registry";
 import { isFull } from "@/core/knife/design/limits";
 import { holesOf } from "@/core/knife/design/openings";
 import { itemNames } from "@/core/knife/shapes/itemNames";
 import { FASTENER_CHOICE_WORDS, FASTENER_WORDS, fastenerFieldWords, itemWords } from "@/words/fasteners";
+import { createBenchWorker } from "@/workers/services";
 import { AddButton } from "../../bound/AddButton";
 import { PlaceAt } from "../../bound/bound";
 import { ItemCard } from "../../bound/ItemCard";
 import { RecordFields } from "../../bound/RecordFields";
 import { attempt } from "../../kit/notice";
+import { UnderWay } from "../../kit/UnderWay";
 import { useBench, useDesign } from "../../session/BenchContext";
 import { Group } from "./Group";
 import { ThreadField, withoutThread } from "./ThreadField";
@@ -21,29 +23,41 @@ import { ThreadField, withoutThread } from "./ThreadField";
 export function PinsStep() {
   const { edit, session, setSelected } = useBench();
   const ids = useDesign((d) => d.fasteners.map((f) => f.id));
-  const add = async (kind: FastenerKind) => {
-    // What it takes to try places is fetched with the first that is added.
-    const { placedFastener } = await import("@/core/figures/review/placeFastener");
+  const [adding, setAdding] = useState(0);
+  /** One after the other: the next one looks for its place beside those before it. */
+  const before = useRef<Promise<void>>(Promise.resolve());
+  const place = async (kind: FastenerKind) => {
     const { design } = session.getState();
     if (isFull(design, "fasteners")) return;
     const id = freeId(kindOf({ kind }).stem, [...design.fasteners, ...holesOf(design)]);
-    edit({ code: "add", list: "fasteners", item: placedFastener(design, kind, id), kind });
-    setSelected(id);
+    const worker = createBenchWorker();
+    const answer = await worker.ask((s) => s.placeFastener(design, kind, id));
+    worker.dispose();
+    if (!answer.ok) throw new Error(answer.message);
+    // The knife may have been changed meanwhile.
+    const now = session.getState().design;
+    if (isFull(now, "fasteners")) return;
+    const free = freeId(kindOf({ kind }).stem, [...now.fasteners, ...holesOf(now)]);
+    edit({ code: "add", list: "fasteners", item: { ...answer.value, id: free }, kind });
+    setSelected(free);
+  };
+  const add = (kind: FastenerKind) => {
+    setAdding((n) => n + 1);
+    before.current = before.current
+      .then(() => attempt("It was not added", () => place(kind)))
+      .finally(() => setAdding((n) => n - 1));
   };
   return (
     <>
       <Group title="Add">
         <Stack direction="row" wrap="wrap" gap="2">
           {FASTENER_KINDS.map((kind) => (
-            <AddButton
-              key={kind}
-              to="fasteners"
-              onClick={() => void attempt("It was not added", () => add(kind))}
-            >
+            <AddButton key={kind} to="fasteners" onClick={() => add(kind)}>
               <Plus /> {FASTENER_WORDS[kind]}
             </AddButton>
           ))}
         </Stack>
+        <UnderWay on={adding > 0} says="Finding a place for it …" />
         <Text color="graphite" fontSize="sm">
           Drag pins on the drawing, or type where they stand. A diameter can be a drill's name: #13, F.
         </Text>
