@@ -132,12 +132,19 @@ test("a bare tang in cord: weight and the length to buy; grooves and a mirrored 
   await page.getByLabel("It carries", { exact: true }).selectOption({ label: "Nothing: a bare tang" });
   await expect.poll(() => weightOf(page)).toBeLessThan(before - 10);
   const bare = await weightOf(page);
-  await page.getByText("Cord or strip wound round it", { exact: true }).click();
+  await page.getByRole("button", { name: "Add wrap" }).click();
   await expect.poll(() => weightOf(page)).toBeGreaterThan(bare + 2);
   await expect(page.getByTestId("wrap-plan")).toContainText(/turns.*buy/);
-  await weighedDesign(page);
+  // A strip under it is wound first, and the cord goes round both.
+  const cord = await weightOf(page);
+  await page.getByRole("button", { name: "Add one under it" }).click();
+  await expect.poll(() => weightOf(page)).toBeGreaterThan(cord + 1);
+  await expect(page.getByTestId("wrap-plan")).toHaveCount(2);
+  const wound = await weighedDesign(page);
+  expect(wound.handle.wraps.map((w) => w.kind)).toEqual(["strip", "cord"]);
   await page.getByLabel("It carries", { exact: true }).selectOption({ label: "Scales" });
-  await page.getByText("Cord or strip wound round it", { exact: true }).click();
+  await page.getByRole("button", { name: "Remove Wrap 2" }).click();
+  await page.getByRole("button", { name: "Remove Wrap", exact: true }).click();
   await page.getByRole("button", { name: "Add groove" }).click();
   const grooved = await weighedDesign(page);
   expect(grooved.handle.grooves).toHaveLength(1);

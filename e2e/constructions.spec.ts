@@ -81,3 +81,73 @@ test("a tang too big for its handle is named at its place", async ({ page }) => 
   await expect(page.getByTestId("weight")).toContainText("g");
   await expect(page.getByRole("region", { name: "Readout" })).toHaveAttribute("data-old", "unbuilt");
 });
+
+test("scales end ahead of the butt, hollowed by a wheel; a tube in the bare tang ends at its faces", async ({
+  page,
+}) => {
+  await openKnife(page, "Rook hunter");
+  await step(page, "Handle");
+  const whole = await weightOf(page);
+  await page.getByText("Scales end ahead of the butt", { exact: true }).click();
+  await expect.poll(() => weightOf(page)).toBeLessThan(whole - 2);
+  const straight = await weightOf(page);
+  await page.getByText("Hollowed by a wheel", { exact: true }).click();
+  await expect.poll(() => weightOf(page)).toBeGreaterThan(straight);
+  // It is dragged by its point, and taken away by undo.
+  await page.locator("[data-point=scale-end]").focus();
+  await page.keyboard.press("Shift+ArrowRight");
+  await expect
+    .poll(async () => {
+      const { handle } = (await keptKnife(page)).design as Design;
+      return handle.kind === "scales" ? handle.rearEnd?.bareMm : null;
+    })
+    .toBeGreaterThan(18);
+  await typeLength(page, "Bare tang behind them", "250");
+  await expect(page.getByTestId("findings")).toContainText("nothing is left for the scales");
+  await page.keyboard.press("Control+z");
+  await expect(page.getByTestId("findings")).not.toContainText("nothing is left for the scales");
+});
+
+test("faces as they grew or hammered weigh less; a scale that was weighed counts as it was read", async ({
+  page,
+}) => {
+  await openKnife(page, "Rook hunter");
+  await step(page, "Handle");
+  const smooth = await weightOf(page);
+  await page.getByLabel("Face of the right scale", { exact: true }).selectOption("natural");
+  await expect.poll(() => weightOf(page)).toBeLessThan(smooth - 0.5);
+  await expect(page.getByTestId("face-weight-off")).toContainText(/Takes \d.* g off/);
+  await typeLength(page, "Missing on average, under the high ones", "3");
+  await expect(page.getByTestId("findings")).toContainText("more than its deepest places");
+  await page.keyboard.press("Control+z");
+  // Nothing is weighed before it is read.
+  const rough = await weightOf(page);
+  await page.getByText("The left scale is weighed by itself", { exact: true }).click();
+  await expect(page.getByText("Not read yet", { exact: false })).toBeVisible();
+  expect(await weightOf(page)).toBe(rough);
+  const read = page.getByRole("textbox", { name: "Weighs, profiled and drilled" });
+  await read.fill("60");
+  await read.press("Enter");
+  await expect.poll(() => weightOf(page)).toBeGreaterThan(rough + 20);
+  await step(page, "Blade");
+  await page.getByLabel("Flats of the blade", { exact: true }).selectOption("hammered");
+  const weighing = weigh((await keptKnife(page)).design as Design);
+  if (!weighing.ok) throw new Error("not weighed");
+  await expect.poll(() => weightOf(page)).toBeCloseTo(weighing.report.massG, 1);
+});
+
+test("a guard of sheets beside each other has its cheeks, drawn, dragged and in the list of pieces", async ({
+  page,
+}) => {
+  await openKnife(page, "Gorse guard knife");
+  await step(page, "Guard");
+  const before = await weightOf(page);
+  await page.getByText("Cheeks forward along the flats", { exact: false }).click();
+  await expect.poll(() => weightOf(page)).toBeGreaterThan(before + 1);
+  await expect(page.getByTestId("findings")).not.toContainText("Cannot be built");
+  await typeLength(page, "Sheet in the middle, cut out for the blade", "1");
+  await expect(page.getByTestId("findings")).toContainText("Take a thicker one");
+  await page.keyboard.press("Control+z");
+  await page.getByRole("button", { name: "Fit-up", exact: true }).click();
+  await expect(page.getByText("Cheek, pair")).toBeVisible();
+});

@@ -104,7 +104,7 @@ test("halves are of an imported shape, and a strip is wound round a pommel's edg
   await openKnife(page, "Hern long blade");
   await step(page, "Handle");
   const bare = await weightOf(page);
-  await page.getByText("Cord or strip wound round it").click();
+  await page.getByRole("button", { name: "Add wrap" }).click();
   await page.getByRole("combobox", { name: "Wound round" }).selectOption("pommel");
   await expect(page.getByRole("textbox", { name: "Begins behind the front" })).toHaveCount(0);
   await expect(page.getByTestId("wrap-plan")).toContainText(/6 turns/);

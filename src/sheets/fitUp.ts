@@ -21,7 +21,7 @@ export function fitUpPages(builder: PageBuilder): Page[] {
     ...bolts(builder),
     ...glue(builder),
     ...saw(builder),
-    ...wrap(builder),
+    ...windings(builder),
     ...notes(builder),
     builder.heading("Cautions"),
     ...cautionsFor(design).map((c) => builder.text(`· ${c}`)),
@@ -186,13 +186,15 @@ function glue(builder: PageBuilder): Figure[] {
   ];
 }
 
-function wrap(builder: PageBuilder): Figure[] {
-  const { wrap: w } = builder.fit;
-  if (!w) return [];
+function windings(builder: PageBuilder): Figure[] {
+  const { wraps } = builder.fit;
+  if (wraps.length === 0) return [];
   return [
     builder.heading("Wind"),
-    builder.text(
-      `${builder.materialName(w.material)}: ${Math.round(w.turns)} turns, ${builder.length(w.lengthMm, 0)} on the handle; cut ${builder.length(w.buyMm, 0)} with both ends.`,
+    ...wraps.map((w) =>
+      builder.text(
+        `${builder.materialName(w.material)}: ${Math.round(w.turns)} turns, ${builder.length(w.lengthMm, 0)} on the handle; cut ${builder.length(w.buyMm, 0)} with both ends.`,
+      ),
     ),
   ];
 }

@@ -46,6 +46,7 @@ const LISTS: Readonly<Record<PartKey["kind"], Lists>> = {
   "blade-notch": "void",
   groove: "void",
   "ring-bore": "void",
+  "bare-end": "void",
   // Knives with fixed blades have none.
   component: "void",
 };

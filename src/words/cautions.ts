@@ -1,6 +1,7 @@
 import { kindOf } from "@/core/kinds/fasteners/registry";
 import { fittingOf } from "@/core/kinds/guardFittings/registry";
 import { endKindOf } from "@/core/kinds/tangEnds/registry";
+import { piecesOf } from "@/core/knife/design/handleParts";
 import type { Design } from "@/core/knife/design/schema";
 
 /** The usual cautions of the operations that a design asks for, in plain words. */
@@ -33,6 +34,18 @@ export function cautionsFor(design: Design): string[] {
   if (fasteners.some((f) => f.kind === "patterned-pin"))
     said.push(
       "A patterned pin with a picture has an up, and shows it mirrored on the far side: mark it, and turn it before the glue sets.",
+    );
+  const grown = [
+    ...(handle.kind === "scales" ? [handle.right.face, handle.left.face] : []),
+    ...piecesOf(handle).map((piece) => piece.face),
+  ].some((face) => face && "meanLossMm" in face);
+  if (grown)
+    said.push(
+      "A face as it grew, or jigged, rocks on a drill table: drill each scale with its flat side down, and dress pins and heads to the face by hand.",
+    );
+  if (fittingOf(guard, "cheeks"))
+    said.push(
+      "A guard of sheets: weld it before it is fitted to the blade, never on it; grind paint and plating off first, eye and skin protection, fresh air.",
     );
   if ((tang.kind === "hidden" && endKindOf(tang.end).peened) || fasteners.some((f) => kindOf(f).peened))
     said.push("Peening: eye protection; steel splinters fly from a hammered edge.");

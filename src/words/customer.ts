@@ -33,6 +33,7 @@ export function customerWords(key: PartKey): string {
     case "liner":
       return "Liners";
     case "scale":
+    case "bare-end":
     case "lower":
     case "groove":
       return "Handle";

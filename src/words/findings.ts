@@ -52,6 +52,18 @@ const WORDS: Record<FaultRule, (f: Finding, mm: Say, grams: Say) => string> = {
   ...BLADE_FAULT_WORDS,
   "bare-needs-full-tang": () =>
     "Nothing is on the tang, but the tang is not a full one. Choose a full tang, or another handle.",
+  "scales-without-room": (f, mm) =>
+    `The tang stays bare for ${mm(f.measured)}: of ${mm(f.limit)} nothing is left for the scales. Leave less of it bare.`,
+  "pin-across-scale-end": (f, mm) =>
+    `${itemOf(f, "A pin")} stands across the end of the scales: its middle is ${mm(f.measured)} from their edge, its hole reaches ${mm(f.limit)}. Move it on to the scales, or on to the bare tang.`,
+  "wrap-over-bare-end": (f, mm) =>
+    `The wrap goes ${mm(f.measured)} on behind the end of the scales. End it on them.`,
+  "loss-over-depth": (f, mm) =>
+    `This face is said to miss ${mm(f.measured)} on average, more than its deepest places (${mm(f.limit)}).`,
+  "texture-too-deep": (f, mm) =>
+    `The face is cut ${mm(f.measured)} deep, and what it is on is ${mm(f.limit)} thick. Make it shallower.`,
+  "cheeks-thinner-middle": (f, mm) =>
+    `The sheet between the cheeks is ${mm(f.measured)} thick, the blade that it is cut out for ${mm(f.limit)}. Take a thicker one.`,
   "wrap-off-handle": () =>
     "The wrap does not lie on the handle: it must begin behind its front, and end before its butt, behind where it begins.",
   "wrap-no-pommel": () =>

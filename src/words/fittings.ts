@@ -26,6 +26,19 @@ export const FITTING_WORDS: Record<FittingKind, FittingWords> = {
       material: "Dowels of",
     },
   },
+  cheeks: {
+    name: "Cheek",
+    tick: "Cheeks forward along the flats, of sheets beside each other",
+    point: "Cheeks",
+    fields: {
+      lengthMm: "Cheeks reach forward",
+      aboveMm: "Cheeks above the axis",
+      belowMm: "Cheeks below the axis",
+      thicknessMm: "Thickness of each cheek",
+      middleMm: "Sheet in the middle, cut out for the blade",
+      material: "Cheeks of",
+    },
+  },
   collar: {
     name: "Collar",
     tick: "Collar round the handle's front",

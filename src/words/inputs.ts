@@ -6,6 +6,11 @@ import { capital, small } from "./grammar";
 /** What a stretch of a path is called where its own words would not do. */
 const NAMES: Readonly<Record<string, string>> = {
   frontBevel: "front bevel",
+  rearBevel: "rear bevel",
+  rearEnd: "rear end of the scales",
+  bareMm: "bare tang",
+  wraps: "wrap",
+  meanLoss: "mean loss",
   halfMm: "half thickness",
   leftHalfMm: "half thickness, left",
   xMm: "along the knife",

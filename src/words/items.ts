@@ -24,6 +24,7 @@ export const ITEM_WORDS: Readonly<Record<string, string>> = {
   "handle.pieces": "piece",
   "handle.plan": "thickness point",
   "handle.rings": "finger ring",
+  "handle.wraps": "wrap",
   meshes: "imported shape",
   "tang.hole.stages": "drilling",
   "tang.holes": "tang hole",

@@ -56,6 +56,8 @@ const OWNER_WORDS: readonly (readonly [RegExp, string])[] = [
   [/^guard\.slot\./, "Slot's"],
   [/^fitUp\.slotClearanceMm$/, "Slot's"],
   [/^handle\.frontBevel\./, "Front bevel's"],
+  [/^handle\.rearBevel\./, "Rear bevel's"],
+  [/^guard\.fittings\./, "Guard's"],
 ];
 
 /** What is left out, where the field's name would not say it. */

@@ -31,9 +31,9 @@ const END_COMPONENT_WORDS: Record<EndComponent, string> = {
 
 const PLAIN_WORDS = {
   blade: "Blade",
+  "bare-end": "Bare tang behind the scales",
   "blade-notch": "Notch in the edge",
   groove: "Groove across the handle",
-  wrap: "Wrap",
   tang: "Tang",
   "tang-hole": "Tang hole fill",
   frame: "Frame",
@@ -47,7 +47,8 @@ const REST_WORDS = { weld: "Tang, welded on", filler: "Filler behind the tang" }
 const END_WORDS = { front: "Front", rear: "Rear" } as const;
 const STRIP_WORDS = { liner: "Liner", scale: "Scale", divider: "Divider" } as const;
 
-const numbered = (name: string, number: number | null) => (number === null ? name : `${name} ${number}`);
+export const numbered = (name: string, number: number | null) =>
+  number === null ? name : `${name} ${number}`;
 /** A plate of the guard, or the whole of one plate. */
 export const guardName = ({ number, called }: { number: number | null; called?: string }) =>
   called ?? (number === null ? "Guard" : `Guard plate ${number}`);
@@ -89,7 +90,11 @@ export function partName(key: PartKey): string {
     case "guard":
       return guardName(key);
     case "fitting":
-      return FITTING_WORDS[key.sort].name;
+      return key.side === null
+        ? FITTING_WORDS[key.sort].name
+        : `${FITTING_WORDS[key.sort].name}, ${key.side}`;
+    case "wrap":
+      return numbered("Wrap", key.number);
     case "bolster":
       return `${END_WORDS[key.sort]} bolster, ${key.side}`;
     case "liner":
@@ -124,6 +129,10 @@ export const partInSentence = (key: PartKey): string =>
 /** What a part is called without its side and number. */
 export function partStem(key: PartKey): string {
   switch (key.kind) {
+    case "fitting":
+      return FITTING_WORDS[key.sort].name;
+    case "wrap":
+      return "Wrap";
     case "guard":
       return key.number === null ? "Guard" : "Guard plate";
     case "bolster":
@@ -167,6 +176,8 @@ export function cutName(key: CutKey): string {
       return END_COMPONENT_WORDS[key.component];
     case "guard":
       return guardName(key);
+    case "fitting":
+      return `${FITTING_WORDS[key.sort].name}, ${key.side}`;
     case "liner":
     case "scale":
       return `${numbered(STRIP_WORDS[key.kind], key.number)}, ${key.side}`;

@@ -3,7 +3,7 @@ import type { CountedPoint, CurveName, OnePoint, PieceName, PointName } from "@/
 import { NOTCH_WORDS } from "./blade";
 import { itemWords } from "./fasteners";
 import { FITTING_WORDS } from "./fittings";
-import { pieceWords } from "./parts";
+import { numbered, pieceWords } from "./parts";
 import { TANG_END_WORDS } from "./tangEnds";
 
 const ONE: Readonly<Record<OnePoint, string>> = {
@@ -34,8 +34,7 @@ const ONE: Readonly<Record<OnePoint, string>> = {
   "rear-bolster": "Rear bolster's joint",
   waist: "Waist",
   "waist-end": "Waist's front end",
-  "wrap-beginning": "Wrap begins here",
-  "wrap-end": "Wrap ends here",
+  "scale-end": "Scales end here",
   "tang-end": "End of the tang",
   "tang-front": "Tang at the front",
   "tang-butt": "Tang at the butt",
@@ -73,6 +72,10 @@ export function pointWords(name: PointName): string {
   switch (name.point) {
     case "plate":
       return name.number === null ? "Guard's rear face" : `Rear of plate ${name.number}`;
+    case "wrap-beginning":
+      return `${numbered("Wrap", name.number)} begins here`;
+    case "wrap-end":
+      return `${numbered("Wrap", name.number)} ends here`;
     case "notch":
       return NOTCH_WORDS[name.purpose];
     case "item":

@@ -3,6 +3,7 @@ import { newFastener } from "../kinds/fasteners/registry";
 import { newFuller } from "../knife/design/bladeStarts";
 import { CONSTRUCTIONS } from "../knife/design/constructions.fixtures";
 import { newDesign } from "../knife/design/create";
+import { newScale } from "../knife/design/newScale";
 import type { Design } from "../knife/design/schema";
 import { plainFacts } from "../knife/design/workshop";
 import { asPoints } from "../knife/layout/bladeLengths";
@@ -135,7 +136,7 @@ export const EDIT_EXAMPLES: { readonly [C in FixedEdit["code"]]: Example } = {
   "sides-differ": [plain, { code: "sides-differ", differ: true }],
   "match-scales": [
     plain.handle.kind === "scales"
-      ? { ...plain, handle: { ...plain.handle, left: { material: "g10", thicknessMm: 6 } } }
+      ? { ...plain, handle: { ...plain.handle, left: newScale("g10", 6) } }
       : plain,
     { code: "match-scales" },
   ],

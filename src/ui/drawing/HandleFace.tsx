@@ -3,6 +3,8 @@ import { radians } from "@/core/base/number";
 import { INSIDE_MM, SAME_PLACE_MM } from "@/core/base/tolerances";
 import { faceCells } from "@/core/figures/views/cells";
 import type { Contour } from "@/core/geometry/curve/contour";
+import { ellipseContour } from "@/core/geometry/curve/shapes";
+import type { Cylinder } from "@/core/geometry/solids/region";
 import { lengthwiseOf } from "@/core/knife/design/handleParts";
 import type { Design } from "@/core/knife/design/schema";
 import { layoutOf } from "@/core/knife/layout/layout";
@@ -32,11 +34,12 @@ export function HandleFace({ design, scale, line }: { design: Design; scale: Sca
     const corners = [at(cell.front, FAR), at(cell.front, -FAR), at(rear, -FAR), at(rear, FAR)];
     return (
       <g key={cell.id}>
+        {cell.wheel && <Hollow wheel={cell.wheel} material={cell.material} {...{ scale, line, clip }} />}
         <clipPath id={`${clip}-${i}`}>
           <polygon points={corners.map(([x, y]) => toPx(scale, x, y).join(",")).join(" ")} />
         </clipPath>
         <g clipPath={`url(#${clip}-${i})`}>
-          <Filled d={d} material={cell.material} line={line * 1.2} />
+          <Filled d={d} material={cell.material} line={line * 1.2} opaque={cell.wheel !== undefined} />
           {cell.parted &&
             // What takes first is drawn last, over the other.
             [...lengthwise].reverse().map(({ kind, material, outline }) => (
@@ -50,7 +53,7 @@ export function HandleFace({ design, scale, line }: { design: Design; scale: Sca
       </g>
     );
   });
-  if (lengthwise.length === 0) return faces;
+  if (lengthwise.length === 0 && !cells.some((c) => c.wheel)) return faces;
   return (
     <>
       <clipPath id={`${clip}-handle`}>
@@ -58,6 +61,17 @@ export function HandleFace({ design, scale, line }: { design: Design; scale: Sca
       </clipPath>
       {faces}
     </>
+  );
+}
+
+/** What a wheel leaves bare of what lies ahead, within the handle's outline. */
+function Hollow(props: { wheel: Cylinder; material: string; scale: Scale; line: number; clip: string }) {
+  const { wheel, material, scale, line, clip } = props;
+  const { cubics } = ellipseContour({ x: wheel.xMm, y: wheel.yMm }, wheel.radiusMm, wheel.radiusMm);
+  return (
+    <g clipPath={`url(#${clip}-handle)`}>
+      <Filled opaque d={cubicPath(cubics, scale)} material={material} line={line} />
+    </g>
   );
 }
 

@@ -31,7 +31,7 @@ export function hasExtras({ handle, guard, tang }: Design): boolean {
     (guard !== null && (guard.mesh !== null || fittingsOn(guard).some((f) => f.kind.seen !== "void"))) ||
     (handle.kind === "stack" && (handle.rings.length > 0 || handle.pieces.some((p) => p.shape))) ||
     tang.kind === "framed" ||
-    handle.wrap !== null ||
+    handle.wraps.length > 0 ||
     (handle.kind === "scales" && handle.halves.length > 0) ||
     (tang.kind === "hidden" && endKindOf(tang.end).through)
   );

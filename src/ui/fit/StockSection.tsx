@@ -9,7 +9,7 @@ import type { CutPiece } from "@/core/figures/fit/stockList";
 import { partRefOf, partRefsOfMaterial } from "@/core/figures/review/partRefs";
 import { useUnits } from "@/store/settings";
 import { MADE_WORDS, SIZE_WORDS } from "@/words/fit";
-import { cutName } from "@/words/parts";
+import { cutName, numbered } from "@/words/parts";
 import { LengthAt } from "../bound/bound";
 import { ItemCard } from "../bound/ItemCard";
 import { useMaterialOf } from "../kit/materials";
@@ -34,7 +34,7 @@ export function StockSection({ fit }: { fit: FitFigures }) {
       <CutTable fit={fit} />
       <StatedStock fit={fit} />
       <RodTable fit={fit} />
-      <WrapNote fit={fit} />
+      <WrapNotes fit={fit} />
       <Flex>
         <Note>
           Length × height × thickness. Scales come as a matched pair: mark left and right, and the way of the
@@ -165,16 +165,17 @@ function RodTable({ fit }: { fit: FitFigures }) {
   );
 }
 
-function WrapNote({ fit: { wrap } }: { fit: FitFigures }) {
+function WrapNotes({ fit: { wraps } }: { fit: FitFigures }) {
   const name = useMaterialName();
   const units = useUnits();
-  if (!wrap) return null;
-  return (
-    <Note>
-      Wrap: {name(wrap.material)}, {Math.round(wrap.turns)} turns, {printLength(wrap.lengthMm, units, 0)} on
-      the handle; buy {printLength(wrap.buyMm, units, 0)} with both ends.
+  return wraps.map((wrap, i) => (
+    // biome-ignore lint/suspicious/noArrayIndexKey: a wrap is its place among them
+    <Note key={i}>
+      {numbered("Wrap", wraps.length > 1 ? i + 1 : null)}: {name(wrap.material)}, {Math.round(wrap.turns)}{" "}
+      turns, {printLength(wrap.lengthMm, units, 0)} on the handle; buy {printLength(wrap.buyMm, units, 0)}{" "}
+      with both ends.
     </Note>
-  );
+  ));
 }
 
 const SIZES = ["lengthMm", "heightMm", "thicknessMm"] as const;

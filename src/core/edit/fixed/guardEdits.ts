@@ -3,6 +3,8 @@ import { type FittingKind, newFitting, withFitting } from "../../kinds/guardFitt
 import { type GuardForm, guardOfForm } from "../../knife/design/guards";
 import { namesWithout } from "../../knife/design/marks";
 import type { Design } from "../../knife/design/schema";
+import { fittingPlace } from "../../knife/layout/fittingPlace";
+import { layoutOf } from "../../knife/layout/layout";
 import { COMMON_EDITS } from "../common";
 
 const LAID = { evenly: evenlySpread, mirrored, "on-the-middle": alignedToMiddle };
@@ -25,7 +27,7 @@ export const GUARD_EDITS = {
   "guard-fitting": (design: Design, { kind, fitted }: Readonly<{ kind: FittingKind; fitted: boolean }>) => {
     const { guard } = design;
     if (!guard) return design;
-    const made = fitted ? newFitting(kind, guard.plates[0].material) : null;
+    const made = fitted ? newFitting(kind, guard.plates[0].material, fittingPlace(layoutOf(design))) : null;
     return { ...design, guard: { ...guard, fittings: withFitting(guard.fittings, kind, made) } };
   },
   "lay-pins": (design: Design, { lay }: Readonly<{ lay: PinLay }>): Design => {

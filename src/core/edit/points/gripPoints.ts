@@ -36,26 +36,31 @@ function curvePoints(handle: Design["handle"]): BenchPoint[] {
   ];
 }
 
-/** The ends of a wrap, and grooves across the handle. */
+/** An end of a wrap; of a second one it says which. */
+function wrapEnd(wraps: Design["handle"]["wraps"], i: number, key: "fromMm" | "toMm"): BenchPoint {
+  const path = `handle.wraps.${i}.${key}`;
+  return {
+    id: `wrap-${i + 1}-${key}`,
+    name: {
+      point: key === "fromMm" ? "wrap-beginning" : "wrap-end",
+      number: wraps.length > 1 ? i + 1 : null,
+    },
+    at: { x: wraps[i][key], y: 0 },
+    corner: true,
+    move: (d, to) => setHeld(d, path, Math.min(0, to.x)),
+    fields: [{ path, behind: true }],
+  };
+}
+
+/** The ends of wraps, and grooves across the handle. */
 export function gripPoints({ handle }: Design): BenchPoint[] {
-  const { wrap, grooves } = handle;
-  const end = (key: "fromMm" | "toMm"): BenchPoint[] =>
-    wrap?.on === "grip"
-      ? [
-          {
-            id: `wrap-${key}`,
-            name: { point: key === "fromMm" ? "wrap-beginning" : "wrap-end" },
-            at: { x: wrap[key], y: 0 },
-            corner: true,
-            move: (d, to) => setHeld(d, `handle.wrap.${key}`, Math.min(0, to.x)),
-            fields: [{ path: `handle.wrap.${key}`, behind: true }],
-          },
-        ]
-      : [];
+  const { wraps, grooves } = handle;
+  const ends = wraps.flatMap((wrap, i) =>
+    wrap.on === "grip" ? (["fromMm", "toMm"] as const).map((key) => wrapEnd(wraps, i, key)) : [],
+  );
   return [
     ...curvePoints(handle),
-    ...end("fromMm"),
-    ...end("toMm"),
+    ...ends,
     ...grooves.map(
       (g, i): BenchPoint => ({
         id: g.id,

@@ -3,6 +3,7 @@ import type { Design, ScalesHandle, StackHandle } from "../../knife/design/schem
 import { layoutOf } from "../../knife/layout/layout";
 import { pieceNaming } from "../../knife/shapes/itemNames";
 import { jointTilt, slackPiece } from "../../knife/shapes/pieces";
+import { scalesSpan } from "../../knife/shapes/scaleEnd";
 import { bolsterJoint } from "../../knife/shapes/scales";
 import { placeFields } from "./boredPoints";
 import { gripPoints } from "./gripPoints";
@@ -13,7 +14,11 @@ export function handlePoints(design: Design, selected: string | null): BenchPoin
   const { handle } = design;
   const own =
     handle.kind === "scales"
-      ? [...bolsterPoints(design, handle, selected), ...jointPoints(handle, selected)]
+      ? [
+          ...bolsterPoints(design, handle, selected),
+          ...scaleEndPoints(design, handle, selected),
+          ...jointPoints(handle, selected),
+        ]
       : handle.kind === "stack"
         ? [...piecePoints(design, handle, selected), ...ringPoints(handle)]
         : [];
@@ -24,7 +29,7 @@ export function handlePoints(design: Design, selected: string | null): BenchPoin
 const leaning = (selected: string | null, id: string) => selected === id || selected === `${id}-lean`;
 
 function bolsterPoints(design: Design, handle: ScalesHandle, selected: string | null): BenchPoint[] {
-  const { span } = layoutOf(design);
+  const span = scalesSpan(handle, layoutOf(design).span);
   return (["front", "rear"] as const).flatMap((end) => {
     const bolster = handle.bolsters[end];
     if (!bolster) return [];
@@ -60,6 +65,42 @@ function bolsterPoints(design: Design, handle: ScalesHandle, selected: string | 
       });
     return points;
   });
+}
+
+/** Where scales end ahead of the butt, and the lean of their edge. */
+function scaleEndPoints(design: Design, handle: ScalesHandle, selected: string | null): BenchPoint[] {
+  const { rearEnd } = handle;
+  if (!rearEnd) return [];
+  const { buttX } = layoutOf(design);
+  const id = "scale-end";
+  const xMm = buttX + rearEnd.bareMm;
+  const points: BenchPoint[] = [
+    {
+      id,
+      name: { point: "scale-end" },
+      at: { x: xMm, y: 0 },
+      move: (d, to) => {
+        if (d.handle.kind === "scales" && d.handle.rearEnd) setHeld(d, "handle.rearEnd.bareMm", to.x - buttX);
+      },
+      remove: (d) => {
+        if (d.handle.kind === "scales") d.handle.rearEnd = null;
+      },
+      fields: [{ path: "handle.rearEnd.bareMm" }],
+    },
+  ];
+  if (leaning(selected, id))
+    points.push({
+      id: `${id}-lean`,
+      name: { point: "lean" },
+      at: { x: leanX(xMm, rearEnd.tiltDeg), y: LEAN_AT_MM },
+      corner: true,
+      move: (d, to) => {
+        const mine = d.handle.kind === "scales" && d.handle.rearEnd;
+        if (mine) mine.tiltDeg = leanOf(to.x, xMm, LEAN_AT_MM, 60);
+      },
+      fields: [],
+    });
+  return points;
 }
 
 function jointPoints({ joints }: ScalesHandle, selected: string | null): BenchPoint[] {

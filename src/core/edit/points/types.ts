@@ -20,7 +20,7 @@ export interface PieceName {
 export type PointName =
   | { readonly point: OnePoint }
   | { readonly point: CountedPoint; readonly number: number }
-  | { readonly point: "plate"; readonly number: number | null }
+  | { readonly point: "plate" | "wrap-beginning" | "wrap-end"; readonly number: number | null }
   | { readonly point: "notch"; readonly purpose: BladeNotch["purpose"] }
   | { readonly point: "item" | "slot-end"; readonly item: ItemName | undefined }
   | { readonly point: "on-curve"; readonly curve: CurveName; readonly number: number }
@@ -58,8 +58,7 @@ export type OnePoint =
   | "rear-bolster"
   | "waist"
   | "waist-end"
-  | "wrap-beginning"
-  | "wrap-end"
+  | "scale-end"
   | "tang-end"
   | "tang-front"
   | "tang-butt"

@@ -89,22 +89,23 @@ export const PAID_AS: Readonly<Record<PartKey["kind"], "stock" | "fastener" | "m
     "blade-notch": "nothing",
     groove: "nothing",
     "ring-bore": "nothing",
+    "bare-end": "nothing",
   };
 
 /** Parts that weigh something, that no list of stock has, and that are not bought finished. */
 function looseParts(design: Design, report: MassReport): MaterialLine[] {
   const materialOf = materialsIn(design);
-  const { wrap } = design.handle;
   return report.parts.flatMap((p): MaterialLine[] => {
     const material = p.material.split("+")[0];
     const as = PAID_AS[p.key.kind];
-    // A shape that came in has no outline of stock; a fill of glue is mixed with the rest of it.
+    // A fitting of two sheets is cut from stock. A shape that came in has no outline of it; a fill of glue is mixed with the rest of it.
+    const halved = p.key.kind === "fitting" && p.key.side !== null;
     const loose =
-      as === "mass" ||
+      (as === "mass" && !halved) ||
       (p.key.kind === "guard" && design.guard?.mesh) ||
       (as === "fill" && materialOf(material)?.class !== "adhesive");
     if (!loose || !(p.massG > 0)) return [];
-    const plan = p.key.kind === "wrap" && wrap ? wrapPlan(layoutOf(design), wrap) : null;
+    const plan = p.key.kind === "wrap" ? wrapPlan(layoutOf(design), (p.key.number ?? 1) - 1) : null;
     const spare = plan && plan.lengthMm > 0 ? plan.buyMm / plan.lengthMm : 1;
     return [{ kind: "mass", what: p.key, key: material, massG: p.massG * spare }];
   });

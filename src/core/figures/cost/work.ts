@@ -15,6 +15,9 @@ export interface WorkLine {
 /** Minutes at the bench, waiting left out. Rough figures of our own to begin from, to be replaced by the maker's. */
 const WRAP = { cord: 60, strip: 45 } as const;
 
+/** Over a face with a hammer or a ball. */
+const FACE = 25;
+
 function proposed(design: Design): Minutes {
   const { blade, tang, handle, guard, fasteners } = design;
   const bolts = fasteners.filter((f) => isBought(f.kind)).length;
@@ -30,10 +33,12 @@ function proposed(design: Design): Minutes {
     finish: 75,
     grooves: 10 * handle.grooves.length,
     marks: 15 * blade.marks.length,
-    wrap: handle.wrap ? WRAP[handle.wrap.kind] : 0,
+    wrap: handle.wraps.reduce((sum, w) => sum + WRAP[w.kind], 0),
     guard: guard ? 45 + 15 * guard.plates.length + fitting : 0,
     "guard-shape":
-      guard && (guard.armWidthMm !== null || guard.domeMm > 0 || fitted.some((k) => k.shapesGuard)) ? 60 : 0,
+      (guard && (guard.armWidthMm !== null || guard.domeMm > 0 || fitted.some((k) => k.shapesGuard))
+        ? 60
+        : 0) + (guard?.face ? FACE : 0),
   };
   return {
     ...common,

@@ -50,8 +50,8 @@ export interface FitFigures {
   readonly glue: GluePlan;
   readonly cut: readonly CutPiece[];
   readonly rods: ReturnType<typeof rodList>;
-  /** Cord or strip to wind round the handle; null where there is none. */
-  readonly wrap: (WrapPlan & { readonly material: string }) | null;
+  /** Cord or strip to wind round the handle, the innermost first. */
+  readonly wraps: readonly (WrapPlan & { readonly material: string })[];
   readonly hand: {
     readonly gripMm: number;
     readonly wantedMm: number;
@@ -126,7 +126,7 @@ export function fitFigures(design: Design): FitFigures {
     glue: gluePlan(design, new Map(pins.map((p) => [p.id, p.throughMm]))),
     cut: cutList(design),
     rods: rodList(design),
-    wrap: wrapOf(design),
+    wraps: design.handle.wraps.map(({ material }, i) => ({ material, ...wrapPlan(layoutOf(design), i) })),
     hand: {
       gripMm: gripLength(design),
       wantedMm: wantedGrip(design.workshop.handMm),
@@ -136,9 +136,4 @@ export function fitFigures(design: Design): FitFigures {
     stress: tangStress(design),
     movement: movement(design),
   };
-}
-
-function wrapOf(design: Design): FitFigures["wrap"] {
-  const { wrap } = design.handle;
-  return wrap && { material: wrap.material, ...wrapPlan(layoutOf(design), wrap) };
 }

@@ -3,6 +3,7 @@ import { newFastener } from "../../kinds/fasteners/registry";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import { newDesign } from "../../knife/design/create";
 import { guardOfForm } from "../../knife/design/guards";
+import { newScale } from "../../knife/design/newScale";
 import { plainKnife as plain } from "../../knife/design/plainKnife.fixtures";
 import type { Design } from "../../knife/design/schema";
 import { layoutOf } from "../../knife/layout/layout";
@@ -149,7 +150,7 @@ describe("bolts", () => {
     const [scale, deep, liner] = [9.525, 4.7625, 0.8];
     const base = plain(sound);
     if (base.handle.kind !== "scales") throw new Error("no scales");
-    const side = { material: "walnut-black", thicknessMm: scale };
+    const side = newScale("walnut-black", scale);
     const seatMm = 2 + liner + scale - deep;
     const bolt = {
       ...newFastener("sleeve-bolt", "b", { xMm: -50, yMm: 0 }, 4),

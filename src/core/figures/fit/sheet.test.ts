@@ -16,9 +16,9 @@ describe("the whole sheet", () => {
 
 describe("a wrap on the sheet", () => {
   it("is as long to buy as it is wound, and a tenth and both ends more; none without one", () => {
-    const { wrap } = fitFigures(CONSTRUCTIONS["bare tang in cord"]);
+    const [wrap] = fitFigures(CONSTRUCTIONS["bare tang in cord"]).wraps;
     expect(wrap).toMatchObject({ material: "cord-nylon-flat", turns: 92 / 4 });
-    expect(wrap!.buyMm).toBeCloseTo(1.1 * wrap!.lengthMm + 300, 6);
-    expect(fitFigures(CONSTRUCTIONS["bare tang"]).wrap).toBeNull();
+    expect(wrap.buyMm).toBeCloseTo(1.1 * wrap.lengthMm + 300, 6);
+    expect(fitFigures(CONSTRUCTIONS["bare tang"]).wraps).toEqual([]);
   });
 });

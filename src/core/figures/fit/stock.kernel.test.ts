@@ -19,6 +19,8 @@ function partsOf(key: CutKey): PartKey[] {
     case "bolster":
     case "half":
       return sides(key.side).map((side) => ({ ...key, side }));
+    case "fitting":
+      return sides(key.side).map((side) => ({ ...key, side }));
     case "divider":
       return sides("pair").map((side) => ({ ...key, side }));
     case "lower":

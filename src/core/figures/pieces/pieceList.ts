@@ -1,15 +1,19 @@
 import { remembered } from "../../base/record/remembered";
+import { fittingsOn } from "../../kinds/guardFittings/registry";
 import { handleModule } from "../../knife/constructions/handles/registry";
 import { tangModule } from "../../knife/constructions/tangs/registry";
 import type { Design, Guard } from "../../knife/design/schema";
+import { fittingPlace } from "../../knife/layout/fittingPlace";
 import { guardFaceAt } from "../../knife/layout/guard";
 import { layoutOf } from "../../knife/layout/layout";
 import { partId } from "../../knife/parts/partKey";
 import {
+  alike,
   type EndFace,
   FACE_MM,
   made,
   type StationsAt,
+  sides,
   single,
   stationsBetween,
   type Workpiece,
@@ -50,8 +54,14 @@ function guardPieces(design: Design, guard: Guard): Workpiece[] {
   const { sweepAboveMm: above, sweepBelowMm: below } = guard;
   const reach = Math.max(0, above, below) - Math.min(0, above, below);
   const plates = layoutOf(design).guardPlates;
-  return guard.plates.map((p, i) => {
+  const halves = halvedFittings(design, guard);
+  const beside = halves.reduce((sum, h) => sum + (h.thicknessMm ?? 0), 0);
+  const whole = guard.plates.map((p, i) => {
     const number = guard.plates.length > 1 ? i + 1 : null;
+    const key = { kind: "guard", number, ...plateNaming(design, i) } as const;
+    // Between two sheets beside it a plate is a sheet itself, marked out on its side.
+    if (halves.length > 0)
+      return single(key, p.material, { thicknessMm: guard.widthMm - 2 * beside, form: "slab" });
     const { fromMm, toMm } = plates[i];
     const stationsAt: StationsAt = (y) =>
       stationsBetween(guardFaceAt(guard, toMm, y), guardFaceAt(guard, fromMm, y));
@@ -59,7 +69,7 @@ function guardPieces(design: Design, guard: Guard): Workpiece[] {
       tiltDeg: 0,
       stationAt: (y) => guardFaceAt(guard, mm, y) + inward,
     });
-    return single({ kind: "guard", number, ...plateNaming(design, i) }, p.material, {
+    return single(key, p.material, {
       across: { thicknessMm: p.thicknessMm, tiltDeg: 0, stationsAt },
       ends: { front: end(fromMm, -FACE_MM), rear: end(toMm, FACE_MM) },
       lengthMm: p.thicknessMm + reach,
@@ -67,5 +77,24 @@ function guardPieces(design: Design, guard: Guard): Workpiece[] {
       form: reach > 0 ? "block" : "slice",
       made: p.printed ? "printed" : "sawn",
     });
+  });
+  return [...whole, ...halves];
+}
+
+/** Fittings that are two sheets beside the guard's own: a pair each, marked out on their sides. */
+function halvedFittings(design: Design, guard: Guard): Workpiece[] {
+  const place = fittingPlace(layoutOf(design));
+  if (!place) return [];
+  return fittingsOn(guard).flatMap(({ kind, fitting }) => {
+    const thick = kind.halfMm(fitting, place);
+    if (thick === null || !("material" in fitting)) return [];
+    return sides(
+      (side) => ({ kind: "fitting", sort: kind.kind, side }),
+      alike(fitting.material),
+      alike(thick),
+      {
+        form: "slab",
+      },
+    );
   });
 }

@@ -58,6 +58,7 @@ const COMES_FROM: Readonly<Record<PartKey["kind"], "piece" | "other" | "void">> 
   "blade-notch": "void",
   groove: "void",
   "ring-bore": "void",
+  "bare-end": "void",
   component: "other",
 };
 
@@ -186,6 +187,7 @@ function flatSided(design: Design): Design | null {
     handle.kind === "scales"
       ? {
           frontBevel: null,
+          rearBevel: null,
           // Under a dovetail a piece is not as thick all over.
           bolsters: { front: upright(handle.bolsters.front), rear: upright(handle.bolsters.rear) },
           right: { ...handle.right, thicknessMm: 2 * HALF_MM },

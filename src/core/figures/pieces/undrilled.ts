@@ -18,6 +18,7 @@ const STANDS: Readonly<Record<PartKey["kind"], "solid" | "drilled" | "carved">> 
   guard: "solid",
   fitting: "solid",
   bolster: "solid",
+  "bare-end": "solid",
   liner: "solid",
   scale: "solid",
   divider: "solid",

@@ -62,8 +62,10 @@ export function partRefsOfChange(before: Design, after: Design): PartRef[] {
   const [a, b] = [before.handle, after.handle];
   if (other([a.outline, a.plan, a.kind], [b.outline, b.plan, b.kind]))
     partRefs.push(...handlePartRefs(before));
+  if (other(a.wraps, b.wraps)) partRefs.push("wrap");
   if (a.kind === "scales" && b.kind === "scales") {
-    if (other([a.right, a.left, a.frontBevel], [b.right, b.left, b.frontBevel])) partRefs.push("scale");
+    const ends = (h: typeof a) => [h.right, h.left, h.frontBevel, h.rearEnd, h.rearBevel];
+    if (other(ends(a), ends(b))) partRefs.push("scale");
     if (other(a.liners, b.liners)) partRefs.push("liner");
     for (const end of ["front", "rear"] as const)
       if (other(a.bolsters[end], b.bolsters[end])) partRefs.push(join("bolster", end));

@@ -3,6 +3,7 @@ import { FULLER, MARK } from "../../knife/design/blades.fixtures";
 import { newDesign } from "../../knife/design/create";
 import { newGuard } from "../../knife/design/guards";
 import { newPiece } from "../../knife/design/newParts";
+import { newScale } from "../../knife/design/newScale";
 import type { Design, Fastener, FitUp, HiddenTang, ScalesHandle } from "../../knife/design/schema";
 import { newRing } from "../../knife/layout/newRing";
 import { withEnd, withMetalGrip, withTang } from "../../knife/starts/constructions";
@@ -20,7 +21,7 @@ export const pinAt = (id: string, xMm: number, yMm: number): Fastener => ({
   diameterMm: 4,
   material: "mild-steel",
 });
-export const g10 = { material: "g10", thicknessMm: 9.5 };
+export const g10 = newScale("g10", 9.5);
 export const scales: ScalesHandle = { ...base.handle, right: g10, left: g10 };
 export const anywhere = { balanceMm: { low: -100, high: 100 }, massG: { low: 1, high: 2000 } };
 export const sound: Design = {
@@ -75,8 +76,8 @@ export const inWood = (design: Design, material: string): Design =>
         ...design,
         handle: {
           ...(design.handle as ScalesHandle),
-          right: { material, thicknessMm: 9.5 },
-          left: { material, thicknessMm: 9.5 },
+          right: newScale(material, 9.5),
+          left: newScale(material, 9.5),
         },
       };
 export const fitted = (design: Design, change: Partial<FitUp>): Design => ({

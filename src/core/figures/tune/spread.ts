@@ -6,10 +6,11 @@ import type { Assembly } from "../../knife/parts/types";
 import type { MaterialOf } from "../../materials/types";
 import { calibration } from "../weigh/calibration";
 import { faultsOf } from "../weigh/faults";
+import { materialMoments } from "../weigh/materialMoments";
 import { type Calibration, centreX } from "../weigh/measured";
 import { memoryOf, momentsOf } from "../weigh/momentsOf";
 import type { PanelMemory } from "../weigh/panelMemory";
-import { materialMoments } from "../weigh/printed";
+import { asWeighedAlone } from "../weigh/weighedAlone";
 import { dimensionsOf } from "./dimensions";
 import type { Figures } from "./effects";
 
@@ -46,12 +47,14 @@ export interface SpreadModel {
 
 /** Volume (cm³) and its first moment in x of each material, parts that were weighed together left out. */
 function volumesOf(
-  assembly: Assembly,
+  drawn: Assembly,
   skip: readonly string[],
   memory: PanelMemory,
-): Map<string, { v: number; x: number }> {
+  materials: MaterialOf,
+): { readonly sums: Map<string, { v: number; x: number }>; readonly materialOf: MaterialOf } {
   const sums = new Map<string, { v: number; x: number }>();
-  const moments = materialMoments(assembly, momentsOf(assembly, memory));
+  const moments = materialMoments(drawn, momentsOf(drawn, memory));
+  const { assembly, materialOf } = asWeighedAlone(drawn, moments, materials);
   moments.forEach((m, i) => {
     const part = assembly.parts[i];
     if (skip.includes(part.id)) return;
@@ -62,7 +65,7 @@ function volumesOf(
       sums.set(materialId, of);
     }
   });
-  return sums;
+  return { sums, materialOf };
 }
 
 /** Mass and first moment in x of the parts that a measurement holds, as they are now; nothing without one. */
@@ -112,17 +115,17 @@ function sizeSlopes(
  * build costs no weighing. Null of a knife that cannot be built.
  */
 export function spreadModel(design: Design): SpreadModel | null {
-  const materialOf = materialsIn(design);
+  const materials = materialsIn(design);
   const assembly = assemble(design);
   if (faultsOf(design, assembly).some((f) => f.severity === "error")) return null;
   const memory = memoryOf(assembly);
   const held = calibration(design, assembly, momentsOf(assembly));
   const skip = held?.partIds ?? [];
-  const at = volumesOf(assembly, skip, memory);
+  const { sums: at, materialOf } = volumesOf(assembly, skip, memory, materials);
   const ids = [...at.keys()];
-  const dims = sizeSlopes(design, ids, (d) => volumesOf(assemble(d), skip, memory));
+  const dims = sizeSlopes(design, ids, (d) => volumesOf(assemble(d), skip, memory, materials).sums);
   const density = ids.map((id) => materialOf(id)!.densityGcc);
-  const fixed = heldSums(assembly, held, materialOf);
+  const fixed = heldSums(assembly, held, materials);
   /** Weight and balance from the inputs, each in its own standard deviations. */
   const build = (
     sizes: readonly number[],

@@ -64,7 +64,8 @@ describe.each(Object.entries(CONSTRUCTIONS))("%s, drawn", (_, design) => {
     const shapes = sectionShapes({ ...assembly, parts: [body] }, x);
     const drawn = shapes.reduce((s, shape) => s + area(shape.points), 0);
     const ringed = design.handle.kind === "stack" && design.handle.rings.length > 0;
-    const outside = ringed || design.handle.wrap !== null || fittingOf(design.guard, "knuckleBow") !== null;
+    const outside =
+      ringed || design.handle.wraps.length > 0 || fittingOf(design.guard, "knuckleBow") !== null;
     if (!outside) expect(drawn / thin).toBeCloseTo(1, 2);
     expect(
       shapes

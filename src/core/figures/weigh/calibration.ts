@@ -7,10 +7,11 @@ import type { Assembly, Part } from "../../knife/parts/types";
 import { bareBladeOf } from "../../knife/starts/starts";
 import type { MaterialOf } from "../../materials/types";
 import { DEFAULT_FINENESS, type Fineness, integrate } from "./integrate";
+import { materialMoments } from "./materialMoments";
 import { type Calibration, centreX } from "./measured";
 import { type Moments, sumOfMoments } from "./moments";
 import { momentsOf } from "./momentsOf";
-import { materialMoments } from "./printed";
+import { asWeighedAlone } from "./weighedAlone";
 
 type MomentList = readonly Readonly<Moments>[];
 
@@ -106,11 +107,14 @@ export function drawnSums(
 ) {
   const knife = knifeAsWeighed(design, asWeighed);
   const whole = assemble(knife);
-  return sumsOf(whole, materialMoments(whole, momentsAt(whole, fineness)), takes, materialsIn(knife));
+  return sumsOf(whole, momentsAt(whole, fineness), takes, materialsIn(knife));
 }
 
 /** Mass (g), first moment in x (g·mm) of some parts; and each material's volume (cm³) and first moment, those apart left out. */
-function sumsOf({ parts }: Assembly, material: MomentList, takes: Takes, materialOf: MaterialOf) {
+function sumsOf(drawn: Assembly, moments: MomentList, takes: Takes, materials: MaterialOf) {
+  const material = materialMoments(drawn, moments);
+  const { assembly, materialOf } = asWeighedAlone(drawn, material, materials);
+  const { parts } = assembly;
   const sums = { mass: 0, moment: 0, ownMass: 0, ownMoment: 0 };
   const others = new Map<string, { v: number; x: number }>();
   parts.forEach((part, i) => {
@@ -142,7 +146,7 @@ function knifeInHand(
 ): Calibration | null {
   const { takes } = of;
   const then = drawnSums(design, of, fineness);
-  const now = sumsOf(assembly, materialMoments(assembly, moments), takes, materialsIn(design));
+  const now = sumsOf(assembly, moments, takes, materialsIn(design));
   const differs = measured.massG - then.mass;
   const factor = (then.ownMass + differs) / then.ownMass;
   if (!(factor > 0) || !(now.ownMass > 0)) return null;

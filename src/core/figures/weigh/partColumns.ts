@@ -21,8 +21,10 @@ export class PartColumns {
   /** The parts that are in the cut at hand, by precedence, with the cuts that they have in common. */
   private here: { readonly own: boolean; readonly cuts: readonly Slice[] }[] = [];
   private found: number[] = [];
+  private others: [number, number] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
   private readonly keep = (own: number, from: number, to: number) => {
     if (own === 1) this.found.push(from, to);
+    else this.others = [Math.min(this.others[0], from), Math.max(this.others[1], to)];
   };
 
   constructor(
@@ -79,9 +81,36 @@ export class PartColumns {
     return ys.sort((a, b) => a - b);
   }
 
+  /** Heights of the cut at hand at which the part begins or ends; `ys` are those where it may. */
+  edgesAlong(ys: readonly number[]): number[] {
+    const edges: number[] = [];
+    let had = false;
+    for (let k = 0; k < ys.length; k++) {
+      const next = ys[k + 1];
+      const has = next !== undefined && next > ys[k] && this.column((ys[k] + next) / 2).length > 0;
+      if (next !== undefined && !(next > ys[k])) continue;
+      if (has !== had) edges.push(ys[k]);
+      had = has;
+    }
+    return edges;
+  }
+
+  /**
+   * Height z of the part's surface on one side of the ray at y of the cut at hand; null where it is not there, or lies under
+   * what takes its space from it.
+   */
+  surface(y: number, side: 1 | -1): number | null {
+    const found = this.column(y);
+    if (found.length === 0) return null;
+    const z = side > 0 ? found[found.length - 1] : found[0];
+    const over = side > 0 ? this.others[1] - z : z - this.others[0];
+    return over > TOUCHING_MM ? null : z;
+  }
+
   /** What it fills on the ray at y of the cut at hand. */
   column(y: number): Stretches {
     this.found = [];
+    this.others = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
     this.taken.clear();
     for (const { own, cuts } of this.here) {
       let [z0, z1] = [Number.NEGATIVE_INFINITY, Number.POSITIVE_INFINITY];

@@ -1,6 +1,5 @@
-import { sameData } from "../../base/sameData";
-import { sameButOutline } from "../../geometry/solids/sameRegion";
 import type { Assembly } from "../../knife/parts/types";
+import { ColumnMemory } from "./columnMemory";
 import { addCut, addRay, type Moments, noMoments, noSums } from "./moments";
 import { PartColumns, type Stretches } from "./partColumns";
 
@@ -18,31 +17,11 @@ const MOST_RAYS = 40_000;
  */
 export function printedInside(assembly: Assembly, id: string, wallMm: number): Moments {
   const columns = new PartColumns(assembly, id);
-  const key = { ...columns.from, wallMm };
-  const known = remembered.find((r) => same(r.key, key));
-  if (known) return known.inside;
-  const inside = eroded(columns, wallMm);
-  remembered.unshift({ key, inside });
-  remembered.length = Math.min(remembered.length, KEPT);
-  return inside;
+  return remembered.of(columns.from, wallMm, () => eroded(columns, wallMm));
 }
 
-type Key = PartColumns["from"] & { readonly wallMm: number };
-
-/** The last that were found: while something else of a knife is changed, its printed parts are as they were. */
-const remembered: { readonly key: Key; readonly inside: Moments }[] = [];
-const KEPT = 8;
-
-function same(a: Key, b: Key): boolean {
-  return (
-    a.wallMm === b.wallMm &&
-    sameData(a.parts, b.parts) &&
-    a.regions.length === b.regions.length &&
-    a.regions.every(
-      (r, i) => sameButOutline(r, b.regions[i]) && sameData(r.outline?.cubics, b.regions[i].outline?.cubics),
-    )
-  );
-}
+/** While something else of a knife is changed, its printed parts are as they were. */
+const remembered = new ColumnMemory<number, Moments>();
 
 interface Grid {
   readonly step: number;
@@ -161,7 +140,7 @@ function gridOf(columns: PartColumns, wall: number): Grid {
     const x = x0 + i * step;
     const ys = columns.at(x);
     rows.push(Array.from({ length: ny }, (_, j) => columns.column(y0 + j * step)));
-    border.push(edgesAlong(columns, ys).map((y) => [x, y]));
+    border.push(columns.edgesAlong(ys).map((y) => [x, y]));
   }
   // Along x the border is looked for between rays of which one has something and the other nothing.
   const has = (x: number, y: number) => {
@@ -182,20 +161,6 @@ function gridOf(columns: PartColumns, wall: number): Grid {
   return { step, x0, y0, columns: rows, border };
 }
 
-/** Heights of the cut at hand at which the part begins or ends; `ys` are those where it may. */
-function edgesAlong(columns: PartColumns, ys: readonly number[]): number[] {
-  const edges: number[] = [];
-  let had = false;
-  for (let k = 0; k < ys.length; k++) {
-    const next = ys[k + 1];
-    const has = next !== undefined && next > ys[k] && columns.column((ys[k] + next) / 2).length > 0;
-    if (next !== undefined && !(next > ys[k])) continue;
-    if (has !== had) edges.push(ys[k]);
-    had = has;
-  }
-  return edges;
-}
-
 /** Stations at which the part's heights are read. */
 const HEIGHT_STATIONS = 60;
 
@@ -203,8 +168,7 @@ function heightsOf(columns: PartColumns): [number, number] {
   const [from, to] = columns.xRange;
   let [low, high] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
   for (let i = 0; i <= HEIGHT_STATIONS; i++) {
-    const edges = edgesAlong(
-      columns,
+    const edges = columns.edgesAlong(
       columns.at(from + ((to - from) * (i + 0.001)) / (HEIGHT_STATIONS + 0.002)),
     );
     if (edges.length === 0) continue;

@@ -1,9 +1,9 @@
 import type { PartKey } from "../../knife/parts/partKey";
 import type { Assembly, MaterialShare, Part } from "../../knife/parts/types";
 import type { Density, Material } from "../../materials/types";
+import { materialMoments } from "./materialMoments";
 import type { Calibration } from "./measured";
 import { type Moments, sumOfMoments } from "./moments";
-import { materialMoments } from "./printed";
 
 /** Components of an inertia tensor, g·mm²: off the diagonal they are −∫xy dm and so on. */
 export interface Inertia {
@@ -94,7 +94,7 @@ function solidsOf(
 
 function partWeight({ part, m, volumeMm3 }: Solid, massG: number): PartWeight {
   const centreMm: Triple = m.v > 0 ? [m.originX + m.x / m.v, m.y / m.v, m.z / m.v] : [0, 0, 0];
-  const material = [...part.materials]
+  const material = [...(part.drawnOf ?? part.materials)]
     .sort((a, b) => b.share - a.share)
     .map((s) => s.materialId)
     .join("+");

@@ -9,7 +9,7 @@ import { weigh } from "./weigh";
  * When one moves, figures that browsers have kept are old: ENGINE_VERSION goes up, and the new sums stand here.
  * A knife or construction that is added, or begins otherwise, moves the sums, too, but no figure.
  */
-const OF_VERSION = { version: 3, massG: 19081.35036, balanceMm: 2736.08291, inertiaKgmm2: 131481.8822 };
+const OF_VERSION = { version: 3, massG: 20509.66553, balanceMm: 2930.61082, inertiaKgmm2: 135079.2164 };
 
 it("figures do not move without a new version of the engine", () => {
   const sums = { version: ENGINE_VERSION, massG: 0, balanceMm: 0, inertiaKgmm2: 0 };

@@ -2,11 +2,13 @@ import type { Fault } from "../../knife/parts/faults";
 import type { Assembly } from "../../knife/parts/types";
 import type { MaterialOf } from "../../materials/types";
 import { DEFAULT_FINENESS, type Fineness, integrate } from "./integrate";
+import { materialMoments } from "./materialMoments";
 import type { Calibration } from "./measured";
 import type { Moments } from "./moments";
 import { momentsOf } from "./momentsOf";
 import type { PanelMemory } from "./panelMemory";
 import { type MassReport, massReport } from "./report";
+import { asWeighedAlone } from "./weighedAlone";
 
 export type Weighing =
   | { readonly ok: true; readonly report: MassReport; readonly findings: readonly Fault[] }
@@ -35,5 +37,6 @@ export function weighAssembly(
   if (findings.some((f) => f.severity === "error")) return { ok: false, findings };
   const moments = fineness === DEFAULT_FINENESS ? momentsOf(assembly, memory) : integrate(assembly, fineness);
   const measured = calibrate?.(moments, fineness) ?? null;
-  return { ok: true, report: massReport(assembly, moments, materialOf, measured), findings };
+  const of = asWeighedAlone(assembly, materialMoments(assembly, moments), materialOf);
+  return { ok: true, report: massReport(of.assembly, moments, of.materialOf, measured), findings };
 }

@@ -18,6 +18,8 @@ export interface FittingPlace {
   /** Middle of the tang's height over the axis, and its lowest and highest point at the guard; null of a full tang. */
   readonly tangY: number;
   readonly bar: { readonly low: number; readonly high: number } | null;
+  /** How thick the blade is where it leaves the guard. */
+  readonly bladeMm: number;
   /** Lower edge of the handle's front. */
   readonly frontLowY: number;
 }
@@ -29,6 +31,8 @@ export interface FittingSite extends FittingPlace {
   put(region: Region): number;
   /** Adds what the regions have in common to the fitting; of no material it is a void. */
   add(material: string | null, ...regions: readonly number[]): void;
+  /** The same of one half of a fitting that is made in two. */
+  addSide(side: "right" | "left" | null, material: string | null, ...regions: readonly number[]): void;
 }
 
 /** A fault of a fitting where it stands. */
@@ -39,7 +43,8 @@ export interface FittingFault {
     | "dowel-off-guard"
     | "dowel-in-tang"
     | "fitting-no-room"
-    | "fitting-too-short";
+    | "fitting-too-short"
+    | "cheeks-thinner-middle";
   readonly at: Point;
   readonly measured: number;
   readonly limit: number;
@@ -73,8 +78,11 @@ export function followed({ zero, per, either }: Follows, to: number): number {
 export interface FittingKindOf<K extends string, F extends Fields, R = RecordOf<F>> {
   readonly kind: K;
   readonly fields: F;
-  /** Common sizes to begin from, of the guard's own material where it may be. Common practice, no source. */
-  start(guardMaterial: string): RecordOf<F>;
+  /**
+   * Common sizes to begin from, of the guard's own material where it may be, suited to where it is fitted, if that is known.
+   * Common practice, no source.
+   */
+  start(guardMaterial: string, place: Pick<FittingPlace, "guard" | "bladeMm"> | null): RecordOf<F>;
   /** Whether it takes its space before everything else, or what the guard and the handle leave. */
   readonly precedence: "first" | "last";
   readonly group: "guard" | "fasteners";
@@ -83,6 +91,8 @@ export interface FittingKindOf<K extends string, F extends Fields, R = RecordOf<
   points(f: R, place: FittingPlace): readonly FittingPoint[];
   /** Holes along the knife that it asks for, in the guard and in what stands behind it. */
   bores(f: R, place: FittingPlace): readonly LengthBore[];
+  /** Stock that each half is cut from, of a fitting that is made in two beside each other; null of any other. */
+  halfMm(f: R, place: FittingPlace): number | null;
   /** Minutes at the bench that it adds to fitting the guard, and whether it is a matter of the guard's own shape. */
   readonly minutes: number;
   readonly shapesGuard: boolean;
@@ -90,7 +100,7 @@ export interface FittingKindOf<K extends string, F extends Fields, R = RecordOf<
   readonly seen: "outside" | "hidden" | "void";
 }
 
-type Optional = "faults" | "bores" | "minutes" | "shapesGuard" | "group";
+type Optional = "faults" | "bores" | "halfMm" | "minutes" | "shapesGuard" | "group";
 
 export function fittingKind<const K extends string, const F extends Fields>(
   spec: Omit<FittingKindOf<K, F>, Optional> & Partial<Pick<FittingKindOf<K, F>, Optional>>,
@@ -98,6 +108,7 @@ export function fittingKind<const K extends string, const F extends Fields>(
   return {
     faults: () => [],
     bores: () => [],
+    halfMm: () => null,
     minutes: 0,
     shapesGuard: false,
     group: "guard",

@@ -1,13 +1,14 @@
 import type { Fields, RecordOf } from "../../base/record/fields";
 import { registryOf } from "../../base/record/registry";
+import { cheeks } from "./cheeks";
 import { collar } from "./collar";
 import { dowels } from "./dowels";
-import type { FittingKindOf } from "./kind";
+import type { FittingKindOf, FittingPlace } from "./kind";
 import { knuckleBow } from "./knuckleBow";
 import { notch } from "./notch";
 
 /** Every kind of fitting that a guard can have, in the order that they are built and offered. */
-const KINDS = [notch, dowels, collar, knuckleBow] as const;
+const KINDS = [notch, dowels, cheeks, collar, knuckleBow] as const;
 
 type Kinds = (typeof KINDS)[number];
 export type FittingKind = Kinds["kind"];
@@ -39,8 +40,11 @@ export function fittingsOn(guard: Fitted): { readonly kind: AnyFittingKind; read
 }
 
 /** A fitting of a kind to begin from. */
-export const newFitting = <K extends FittingKind>(kind: K, guardMaterial: string): FittingOf<K> =>
-  ({ kind, ...MODULES.of({ kind }).start(guardMaterial) }) as unknown as FittingOf<K>;
+export const newFitting = <K extends FittingKind>(
+  kind: K,
+  guardMaterial: string,
+  place: FittingPlace | null = null,
+): FittingOf<K> => ({ kind, ...MODULES.of({ kind }).start(guardMaterial, place) }) as unknown as FittingOf<K>;
 
 /** Fittings with one of them, or none of its kind, in the order that they are built. */
 export function withFitting(fittings: readonly Fitting[], kind: FittingKind, to: Fitting | null): Fitting[] {

@@ -8,6 +8,7 @@ import { shippedMaterial } from "../../materials/materials";
 import { newDesign, outlineFrom, plainFullTang, planFrom, tipFrom } from "../design/create";
 import { newGuard } from "../design/guards";
 import { newPiece } from "../design/newParts";
+import { newScale } from "../design/newScale";
 import { plainKnife } from "../design/plainKnife.fixtures";
 import { type Design, designSchema, TIP_STYLES } from "../design/schema";
 import { pieceStations } from "../shapes/pieces";
@@ -160,8 +161,8 @@ const anyDesign: fc.Arbitrary<Design> = fc
           dropMm: r.drop,
         }),
         plan: planFrom(r.length, r.halves, r.roundness),
-        right: { material: "walnut-black", thicknessMm: r.stock },
-        left: { material: "linen-phenolic", thicknessMm: r.stock },
+        right: newScale("walnut-black", r.stock),
+        left: newScale("linen-phenolic", r.stock),
       },
       fasteners: [{ id: "pin-1", kind: "pin", xMm: -r.pinX, yMm: 0, diameterMm: 5, material: "brass-360" }],
     } as Design;

@@ -9,8 +9,9 @@ import { bladeAdditions, notchRegions } from "../layout/bladeParts";
 import { layoutOf } from "../layout/layout";
 import { AssemblyBuilder } from "../parts/builder";
 import type { Assembly } from "../parts/types";
+import { workedAs } from "../shapes/textures";
 import { addFastener } from "./fasteners";
-import { addGrooves, addWrap } from "./grips";
+import { addGrooves, addWraps } from "./grips";
 import { addFittings, addGuard, plateStretches } from "./guards";
 import { addRingBores, addRings } from "./rings";
 
@@ -40,13 +41,19 @@ export const assemble = remembered((design: Design): Assembly => {
   for (const n of blade.notches)
     b.add("blade", { kind: "blade-notch", id: n.id }, [], ...notchRegions(blade, n).map((r) => b.put(r)));
   for (const region of [bladeRegion(b.layout.blade), ...bladeAdditions(blade)])
-    b.add("blade", { kind: "blade" }, whole(blade.steel), b.put(region));
+    b.addMade(
+      { worked: workedAs(blade.face, "flats") },
+      "blade",
+      { kind: "blade" },
+      whole(blade.steel),
+      b.put(region),
+    );
   tang.build(design.tang, b, site);
   if (guard) addGuard(b, guard, plates);
   tang.buildAround(design.tang, b, site);
   handleModule(handle).build(handle, b, { body, shaped });
   addRings(b, rings);
   if (guard) addFittings(b, guard, plates, "last");
-  addWrap(b, handle);
+  addWraps(b, handle);
   return b.done();
 });

@@ -71,7 +71,14 @@ describe("scales", () => {
     // 15 mm long at the tang's face in the middle; 8 mm of it stand over the tang, 24 mm high. The lean evens out.
     for (const dovetailDeg of [0, 20])
       for (const tiltDeg of [0, 20, -30]) {
-        const bolster = { lengthMm: 15, tiltDeg, dovetailDeg, right: "brass-260", left: "brass-260" };
+        const bolster = {
+          lengthMm: 15,
+          tiltDeg,
+          dovetailDeg,
+          right: "brass-260",
+          left: "brass-260",
+          face: null,
+        };
         const bolsters = { front: bolster, rear: null };
         const v = volumes({ ...full, handle: { ...full.handle, bolsters } });
         const over = (8 * Math.tan((dovetailDeg * Math.PI) / 180)) / 2;

@@ -16,9 +16,11 @@ export function addGrooves(b: AssemblyBuilder, { grooves }: Handle, body: number
         );
 }
 
-/** Cord or leather round the handle: a shell that holds as much of it as covers it. */
-export function addWrap(b: AssemblyBuilder, { wrap }: Handle): void {
-  if (!wrap) return;
-  const cover = [{ materialId: wrap.material, share: wrapCover(wrap) }];
-  b.add("handle", { kind: "wrap" }, cover, ...wrapRegions(b.layout, wrap).map((r) => b.put(r)));
+/** Cord or leather round the handle: shells that hold as much of it as covers them, the innermost first. */
+export function addWraps(b: AssemblyBuilder, { wraps }: Handle): void {
+  wraps.forEach((wrap, i) => {
+    const cover = [{ materialId: wrap.material, share: wrapCover(wrap) }];
+    const key = { kind: "wrap", number: wraps.length > 1 ? i + 1 : null } as const;
+    for (const of of wrapRegions(b.layout, i)) b.add("handle", key, cover, ...of.map((r) => b.put(r)));
+  });
 }

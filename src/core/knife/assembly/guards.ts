@@ -6,6 +6,7 @@ import { plateRegion } from "../../geometry/solids/plate";
 import type { Region } from "../../geometry/solids/region";
 import { curvedSlice } from "../../geometry/solids/slice";
 import { whole } from "../../kinds/fasteners/kind";
+import type { FittingSite } from "../../kinds/guardFittings/kind";
 import { type AnyFittingKind, fittingsOn } from "../../kinds/guardFittings/registry";
 import type { Guard } from "../design/schema";
 import { fittingPlace } from "../layout/fittingPlace";
@@ -13,6 +14,7 @@ import { guardFaceAt, guardOutline, guardWidth } from "../layout/guard";
 import type { AssemblyBuilder } from "../parts/builder";
 import { importedRegions } from "../shapes/imported";
 import { plateNaming } from "../shapes/itemNames";
+import { workedAs } from "../shapes/textures";
 
 /** A domed face keeps this share of its height and width flat in the middle, for the shoulder to seat on. */
 export const DOME_SEAT = 0.6;
@@ -26,7 +28,9 @@ export interface PlateStretch {
 /** The plates of a guard in their stretches, without what is taken from them. */
 export function plateStretches(b: AssemblyBuilder, guard: Guard): PlateStretch[] {
   if (guard.mesh)
-    return b.putAll(importedRegions(b.design.meshes, guard.mesh, 0)).map((of) => ({ plate: 0, of }));
+    return b
+      .putAll(importedRegions(b.design.meshes, guard.mesh, guard.mesh.xMm))
+      .map((of) => ({ plate: 0, of }));
   const width = guardWidth(guard);
   const dome = Math.min(guard.domeMm, b.layout.guardMm);
   return b.layout.guardPlates.flatMap(({ fromMm, toMm, outline }, plate) => {
@@ -102,9 +106,10 @@ export function addGuard(b: AssemblyBuilder, guard: Guard, stretches: readonly P
   const several = guard.plates.length > 1 && !guard.mesh;
   for (const { plate, of } of stretches) {
     const { material, printed } = guard.plates[plate];
+    const worked = plate === 0 ? workedAs(guard.face, "front") : null;
     const naming = plateNaming(b.layout.design, plate);
     const key = { kind: "guard", number: several ? plate + 1 : null, ...naming } as const;
-    b.addPrinted(printed, "guard", key, whole(material), ...of);
+    b.addMade({ printed, worked }, "guard", key, whole(material), ...of);
   }
 }
 
@@ -119,12 +124,14 @@ export function addFittings(
   if (!place) return;
   for (const { kind, fitting } of fittingsOn(guard)) {
     if (kind.precedence !== precedence) continue;
+    const add: FittingSite["addSide"] = (side, material, ...of) =>
+      b.add(kind.group, { kind: "fitting", sort: kind.kind, side }, material ? whole(material) : [], ...of);
     kind.build(fitting, {
       ...place,
       plates: stretches.map((s) => s.of),
       put: (region) => b.put(region),
-      add: (material, ...of) =>
-        b.add(kind.group, { kind: "fitting", sort: kind.kind }, material ? whole(material) : [], ...of),
+      add: (material, ...of) => add(null, material, ...of),
+      addSide: add,
     });
   }
 }

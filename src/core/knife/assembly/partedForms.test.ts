@@ -173,14 +173,14 @@ describe("shaped halves", () => {
 });
 
 describe("at the butt", () => {
-  const ended = (last: Partial<ReturnType<typeof newPiece>>, wrap: Wrap | null = null) => {
+  const ended = (last: Partial<ReturnType<typeof newPiece>>, wraps: readonly Wrap[] = []) => {
     const pieces = [
       newPiece("b", "block", "g10", 70),
       { ...newPiece("p", "pommel", "brass-360", 30), ...last },
     ];
     return bar(
       { lengthMm: 20 },
-      { ...hidden, handle: { ...hidden.handle, pieces, wrap } as Design["handle"] },
+      { ...hidden, handle: { ...hidden.handle, pieces, wraps } as Design["handle"] },
     );
   };
   const strip: Wrap = {
@@ -206,16 +206,16 @@ describe("at the butt", () => {
   });
 
   it("a strip round a disc is a ring over its edge, and as long as its turns", () => {
-    const design = ended({ shape: { kind: "disc", diameterMm: 28, widthMm: 12, yMm: 0 } }, strip);
+    const design = ended({ shape: { kind: "disc", diameterMm: 28, widthMm: 12, yMm: 0 } }, [strip]);
     near(volumes(design).get("wrap"), Math.PI * (16 ** 2 - 14 ** 2) * 12, 1e-3);
     expect(wrapCover(strip)).toBe(1);
-    const plan = wrapPlan(layoutOf(design), strip);
+    const plan = wrapPlan(layoutOf(design), 0);
     expect(plan.turns).toBe(2);
     expect(plan.lengthMm).toBeCloseTo(2 * Math.hypot(2 * Math.PI * 15, 6), 9);
   });
 
   it("a strip round a pommel of the handle's outline lies on that alone", () => {
-    const design = ended({ shape: null }, strip);
+    const design = ended({ shape: null }, [strip]);
     // 24 × 20 mm, 2 mm thick: four sides, and a quarter of a circle at each corner.
     near(volumes(design).get("wrap"), 30 * (2 * 2 * (24 + 20) + Math.PI * 4), 1e-3);
   });

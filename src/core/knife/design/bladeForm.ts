@@ -16,6 +16,7 @@ type BladeForm = Pick<
   | "ramp"
   | "bolster"
   | "marks"
+  | "face"
 >;
 
 /** A blade of its style's outline without cuts of its own: both sides alike, its plunge square, not yet sharpened. */
@@ -34,5 +35,6 @@ export function plainBladeForm(): BladeForm {
     ramp: null,
     bolster: null,
     marks: [],
+    face: null,
   };
 }

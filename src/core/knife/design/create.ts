@@ -3,6 +3,7 @@ import { plainBladeForm } from "./bladeForm";
 import { plainFitUp } from "./fitUp";
 import { plainHandleForm } from "./handleParts";
 import { plainJob } from "./job";
+import { newScale } from "./newScale";
 import type { Blade, Design, FullTang, NodeRole, OutlineNode, PlanNode, TipStyle } from "./schema";
 import { plainUse } from "./uses";
 import { plainWork } from "./work";
@@ -120,10 +121,12 @@ export function newDesign(name: string): Design {
       facets: null,
       waist: null,
       ...plainHandleForm(),
-      right: { material: "walnut-black", thicknessMm: 9.5 },
-      left: { material: "walnut-black", thicknessMm: 9.5 },
+      right: newScale("walnut-black", 9.5),
+      left: newScale("walnut-black", 9.5),
       liners: [],
       frontBevel: { lengthMm: 4, angleDeg: 45 },
+      rearEnd: null,
+      rearBevel: null,
       bolsters: { front: null, rear: null },
       joints: [],
       lengthwise: null,

@@ -38,6 +38,7 @@ export function guardOfForm(form: GuardForm, design: Design): Guard {
     slot: had?.slot ?? { clearanceMm: 0, fill: null },
     fittings: withFitting(had?.fittings ?? [], "notch", null),
     mesh: null,
+    face: had?.face ?? null,
   };
   const arm = round(Math.min(width, Math.max(4, 0.4 * width)));
   if (form === "straight") return { ...plain, roundness: 0 };

@@ -19,7 +19,7 @@ export const halvesOf = (handle: Handle): readonly Half[] => ("halves" in handle
 
 /** What a handle has besides its outline and thickness before its maker adds any of it. */
 export function plainHandleForm() {
-  return { symmetric: false, wrap: null, grooves: [] };
+  return { symmetric: false, wraps: [], grooves: [] };
 }
 
 /** How far behind the datum the handle's outline reaches. */

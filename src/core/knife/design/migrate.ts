@@ -5,6 +5,7 @@ import { toVersion3, toVersion6, toVersion7, toVersion8 } from "./migrations/to8
 import { toVersion9, toVersion10, toVersion11, toVersion13 } from "./migrations/to13";
 import { toVersion14 } from "./migrations/to14";
 import { toVersion15 } from "./migrations/to15";
+import { toVersion16 } from "./migrations/to16";
 import { plainUse } from "./uses";
 import { plainWork } from "./work";
 
@@ -39,6 +40,8 @@ export const MIGRATIONS: Migrations = {
   13: (record) => (isRecord(record) ? toVersion14(record) : record),
   // 15: several grips, with windows of their own.
   14: (record) => (isRecord(record) ? toVersion15(record) : record),
+  // 16: scales that end ahead of the butt, faces that are not smooth, several wraps, a station for an imported guard.
+  15: (record) => (isRecord(record) ? toVersion16(record) : record),
 };
 
 /** Brings a design's record from its version up to the present one. `from` must be from 1 to the present version. */

@@ -29,6 +29,7 @@ export function newPiece(id: string, role: PieceRole, material: string, lengthMm
     tiltDeg: 0,
     shape: null,
     printed: null,
+    face: null,
   };
 }
 
@@ -95,7 +96,7 @@ export function newShort(design: Design): NonNullable<FullTang["short"]> {
 }
 
 export function newBolster(material: string): Bolster {
-  return { right: material, left: material, lengthMm: 14, tiltDeg: 0, dovetailDeg: 0 };
+  return { right: material, left: material, lengthMm: 14, tiltDeg: 0, dovetailDeg: 0, face: null };
 }
 
 /** Whether a fastener's hole goes through a bar. */

@@ -86,9 +86,9 @@ export function partedConstructions(sound: Design, hidden: Design): Readonly<Rec
     }),
     "wrap on a disc pommel alone": stack({
       pieces: pommelOf({ kind: "disc", diameterMm: 34, widthMm: 16, yMm: -6 }),
-      wrap,
+      wraps: [wrap],
     }),
-    "wrap on a pommel of the handle's outline": stack({ pieces: pommelOf(null), wrap }),
+    "wrap on a pommel of the handle's outline": stack({ pieces: pommelOf(null), wraps: [wrap] }),
     "cap rounded at both ends": stack({
       pieces: pommelOf({
         kind: "plate",

@@ -109,6 +109,7 @@ export type {
   TangSlot,
 } from "./record/tang";
 export { HOLE_PURPOSES } from "./record/tang";
+export type { Texture, TextureKind } from "./record/texture";
 export type { Grip, Use, UseKind } from "./record/use";
 export { USES } from "./record/use";
 export type { Work } from "./record/work";

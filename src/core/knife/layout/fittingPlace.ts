@@ -18,6 +18,7 @@ export function fittingPlace(layout: Layout): FittingPlace | null {
     handleOver: (xRange) => bodyLoft(layout, xRange),
     tangY: tang.kind === "full" ? 0 : tang.yMm,
     bar: ys ? { low: ys[0], high: ys[ys.length - 1] } : null,
+    bladeMm: design.blade.spineMm,
     frontLowY: handle.outline[handle.outline.length - 1].yMm,
   };
 }

@@ -27,7 +27,7 @@ const wrap: Wrap = {
 /** A slab of a tang, 100 long, 24 high and 4 thick, with nothing on it. */
 const box = (of: Partial<Wrap> | null): Design => {
   const bare = withBareTang(plainKnife(sound), true);
-  return { ...bare, handle: { ...bare.handle, wrap: of && { ...wrap, ...of } } };
+  return { ...bare, handle: { ...bare.handle, wraps: of ? [{ ...wrap, ...of }] : [] } };
 };
 
 describe("a bare tang", () => {
@@ -57,7 +57,7 @@ describe("a wrap", () => {
         ...(base.handle as ScalesHandle),
         right: { ...(base.handle as ScalesHandle).right, thicknessMm },
         left: { ...(base.handle as ScalesHandle).left, thicknessMm },
-        wrap,
+        wraps: [wrap],
       },
     });
     // Round a box of 24 by twice the half thickness: 2 of tang and the scale, where it is thinner than the handle drawn.
@@ -88,7 +88,7 @@ describe("a wrap", () => {
           plan: plan.map((p) => ({ ...p, roundness })),
           right: { ...right, thicknessMm: 4 },
           left: { ...left, thicknessMm: 4 },
-          wrap,
+          wraps: [wrap],
         },
       };
     };
@@ -139,7 +139,7 @@ describe("a wrap", () => {
       pitchMm: 4,
       thicknessMm: 2,
     });
-    const { lengthMm, turns, buyMm } = wrapPlan(layoutOf(design), design.handle.wrap!);
+    const { lengthMm, turns, buyMm } = wrapPlan(layoutOf(design), 0);
     expect(turns).toBeCloseTo(60 / 4, 9);
     // Each turn goes round the box and a round of half the cord's thickness, and on by the pitch.
     const round = 2 * (24 + 4) + 2 * Math.PI * 1;

@@ -54,12 +54,46 @@ function wrapSpan(layout: Layout, wrap: Wrap): [number, number] {
   return [Math.max(layout.buttX, rear), Math.min(layout.frontX, front)];
 }
 
-/** What a wrap takes its shell out of: what these have in common, less what lies inside. */
-export function wrapRegions(layout: Layout, wrap: Wrap): Region[] {
-  const disc = discOf(layout, wrap);
-  if (!disc) return [gripShell(layout, wrap)];
-  const { radiusMm, widthMm, xMm, yMm, range } = disc;
-  const wall = wrapThickness(wrap);
+/** A stretch of a wrap: the stations that it lies between, and how thick what it is wound over stands, mm. */
+interface WrapStretch {
+  readonly span: readonly [number, number];
+  readonly underMm: number;
+}
+
+/** A wrap in its stretches, the foremost first: where it lies on wraps that were wound before it, and where not. */
+function wrapStretches(layout: Layout, index: number): WrapStretch[] {
+  const { wraps } = layout.design.handle;
+  const wrap = wraps[index];
+  const span = wrapSpan(layout, wrap);
+  // Round a disc's edge and along the grip nothing lies on the other.
+  const ringed = (w: Wrap) => discOf(layout, w) !== null;
+  const under = wraps
+    .slice(0, index)
+    .filter((w) => ringed(w) === ringed(wrap))
+    .map((w) => ({ span: wrapSpan(layout, w), mm: wrapThickness(w) }));
+  const inside = under.flatMap((u) => u.span).filter((x) => x > span[0] && x < span[1]);
+  const ends = [...new Set([...span, ...inside])].sort((a, b) => b - a);
+  return ends.slice(1).map((rear, i) => {
+    const middle = (rear + ends[i]) / 2;
+    const lies = under.filter((u) => middle > u.span[0] && middle < u.span[1]);
+    return { span: [rear, ends[i]], underMm: lies.reduce((sum, u) => sum + u.mm, 0) };
+  });
+}
+
+/**
+ * What a wrap, by its number, takes its shell out of, stretch by stretch: what these have in common, less what lies inside.
+ * Those that were wound before it take first.
+ */
+export function wrapRegions(layout: Layout, index: number): Region[][] {
+  const wrap = layout.design.handle.wraps[index];
+  return wrapStretches(layout, index).map(({ span, underMm }) => {
+    const wall = underMm + wrapThickness(wrap);
+    const disc = discOf(layout, wrap);
+    return disc ? discShell(disc, wall) : [grownRegion(bodyLoft(layout, span), wall)];
+  });
+}
+
+function discShell({ radiusMm, widthMm, xMm, yMm, range }: DiscEdge, wall: number): Region[] {
   const sides = layerRegion({ at0: -widthMm / 2, slope: 0 }, { at0: widthMm / 2, slope: 0 }, [
     range[0] - wall,
     range[1],
@@ -67,18 +101,22 @@ export function wrapRegions(layout: Layout, wrap: Wrap): Region[] {
   return [cylinderRegion({ xMm, yMm, radiusMm: radiusMm + wall }), sides];
 }
 
-/** The disc on edge that a wrap is wound round, mm; null where it is wound round sections of the handle. */
-function discOf(layout: Layout, { on }: Wrap) {
+/** A disc on edge, mm, and the stations of its piece. */
+interface DiscEdge {
+  readonly radiusMm: number;
+  readonly widthMm: number;
+  readonly xMm: number;
+  readonly yMm: number;
+  readonly range: readonly [number, number];
+}
+
+/** The disc on edge that a wrap is wound round; null where it is wound round sections of the handle. */
+function discOf(layout: Layout, { on }: Wrap): DiscEdge | null {
   const pommel = on === "pommel" ? pommelOf(layout) : null;
   if (pommel?.shape?.kind !== "disc") return null;
   const { diameterMm, widthMm, yMm } = pommel.shape;
   const radiusMm = diameterMm / 2;
   return { radiusMm, widthMm, xMm: pommel.range[0] + radiusMm, yMm, range: pommel.range };
-}
-
-/** The handle as it is contoured and a shell of even thickness round each of its sections, so far out as the wrap stands. */
-function gripShell(layout: Layout, wrap: Wrap, wallMm = wrapThickness(wrap)): Region {
-  return grownRegion(bodyLoft(layout, wrapSpan(layout, wrap)), wallMm);
 }
 
 /** What a wrap takes: turns, the strand's length on the handle, and what to buy, mm. */
@@ -91,21 +129,29 @@ export interface WrapPlan {
 const STATIONS = 40;
 const CHORDS = 60;
 
-/** The length of a wrap along the middle of its thickness, each turn as long as its girth and its pitch make it. */
-export function wrapPlan(layout: Layout, wrap: Wrap): WrapPlan {
-  const { length, turned } = turnOf(layout, wrap);
-  const turns = length / wrap.pitchMm;
-  const lengthMm = turns * turned * strandsOf(wrap);
+/** The length of a wrap, by its number, along the middle of its thickness: each turn as long as girth and pitch make it. */
+export function wrapPlan(layout: Layout, index: number): WrapPlan {
+  const wrap = layout.design.handle.wraps[index];
+  let [turns, lengthMm] = [0, 0];
+  for (const stretch of wrapStretches(layout, index)) {
+    const { length, turned } = turnOf(layout, wrap, stretch);
+    turns += length / wrap.pitchMm;
+    lengthMm += (length / wrap.pitchMm) * turned * strandsOf(wrap);
+  }
   return { turns, lengthMm, buyMm: lengthMm > 0 ? lengthMm * (1 + SPARE_SHARE) + TAILS_MM : 0 };
 }
 
-/** How far along a wrap goes, and how long one turn of it is, mm; side by side across the edge of a disc. */
-function turnOf(layout: Layout, wrap: Wrap): { length: number; turned: number } {
+/** How far along a stretch goes, and how long one turn of it is, mm; side by side across the edge of a disc. */
+function turnOf(
+  layout: Layout,
+  wrap: Wrap,
+  { span, underMm }: WrapStretch,
+): { length: number; turned: number } {
   const disc = discOf(layout, wrap);
-  const half = wrapThickness(wrap) / 2;
+  const half = underMm + wrapThickness(wrap) / 2;
   if (disc)
     return { length: disc.widthMm, turned: Math.hypot(2 * Math.PI * (disc.radiusMm + half), wrap.pitchMm) };
-  const middle = gripShell(layout, wrap, half);
+  const middle = grownRegion(bodyLoft(layout, span), half);
   const [from, to] = middle.xRange;
   const length = Math.max(0, to - from);
   let turned = 0;

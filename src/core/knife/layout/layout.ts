@@ -3,6 +3,7 @@ import { INSIDE_MM } from "../../base/tolerances";
 import { signChanges } from "../../geometry/curve/roots";
 import { lineAt } from "../../geometry/solids/line";
 import type { Region } from "../../geometry/solids/region";
+import { slabRegion } from "../../geometry/solids/slab";
 import { bodyRegion } from "../constructions/handles/registry";
 import { tangFace, tangModule } from "../constructions/tangs/registry";
 import { piecesOf } from "../design/handleParts";
@@ -12,6 +13,7 @@ import { crownsOf, type HandleForm, sectionsOf, surfaceAt } from "../shapes/hand
 import { handleCurve, handleOutline } from "../shapes/handleOutline";
 import { insetOutline } from "../shapes/insetOutline";
 import { bodyEnd, pieceStations, shapeRegions } from "../shapes/pieces";
+import { aheadOfEnd, scaleEndOf } from "../shapes/scaleEnd";
 import type { GuardPlate, Layout, ShapedPiece, TangSection } from "../shapes/types";
 import { groundBlade } from "./groundBlade";
 import { guardOutline, guardThickness } from "./guard";
@@ -43,6 +45,9 @@ export const layoutOf = remembered((design: Design): Layout => {
     ),
   );
   const housings = lazily(() => [[plainBody()], ...shapedPieces().flatMap((s) => s.stretches)]);
+  const scaleEnd = scaleEndOf(handle, outline, span);
+  const bareTang = lazily(() => slabRegion(outline, form.tangFace, span));
+  const bodyAt = (x: number, y: number) => (scaleEnd && aheadOfEnd(scaleEnd, x, y) < 0 ? bareTang() : body());
   const rears = new Map<number, number>();
   const guardPlates = lazily((): readonly GuardPlate[] => {
     if (!guard) return [];
@@ -109,7 +114,9 @@ export const layoutOf = remembered((design: Design): Layout => {
       const ys = outline.cut(Math.min(-INSIDE_MM, x));
       return { lowY: ys[0] ?? 0, highY: ys[ys.length - 1] ?? 0, halfMm: lineAt(form.tangFace, x) };
     },
-    surfaceAt: (x: number, y: number, side: "right" | "left") => surfaceAt(body(), x, y, side),
+    scaleEnd,
+    bodyAt,
+    surfaceAt: (x: number, y: number, side: "right" | "left") => surfaceAt(bodyAt(x, y), x, y, side),
     rearAt: (y: number) => {
       let rear = rears.get(y);
       if (rear === undefined) {

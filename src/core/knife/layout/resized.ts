@@ -121,11 +121,7 @@ function withGrip(design: Design, handleMm: number, share: number): Design {
     tang: tang.kind === "full" ? tang : { ...tang, lengthMm: Math.max(5, along(tang.lengthMm)) },
     handle: {
       ...handle,
-      wrap: handle.wrap && {
-        ...handle.wrap,
-        fromMm: along(handle.wrap.fromMm),
-        toMm: along(handle.wrap.toMm),
-      },
+      wraps: handle.wraps.map((w) => ({ ...w, fromMm: along(w.fromMm), toMm: along(w.toMm) })),
       grooves: handle.grooves.map((g) => ({ ...g, xMm: along(g.xMm) })),
     },
   };

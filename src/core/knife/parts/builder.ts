@@ -4,7 +4,7 @@ import type { Region } from "../../geometry/solids/region";
 import type { Design } from "../design/schema";
 import type { Layout } from "../shapes/types";
 import { type PartKey, partId } from "./partKey";
-import type { Assembly, MaterialShare, Part, PartGroup, Printed } from "./types";
+import type { Assembly, MadeOtherwise, MaterialShare, Part, PartGroup } from "./types";
 
 /** Regions of an assembly that together are one stretch of something, by their numbers; a list for each stretch. */
 export type Stretches = readonly (readonly number[])[];
@@ -50,16 +50,24 @@ export class AssemblyBuilder {
     this.parts.push({ key, id: partId(key), group, materials, regions: of });
   }
 
-  /** The same of a part that may be printed: with a wall and an infill, or null where it is solid. */
-  addPrinted(
-    printed: Printed | null,
+  /** The same of a part that may be printed, have a face that is not smooth, or be weighed by itself. */
+  addMade(
+    { printed, worked, weighed }: MadeOtherwise,
     group: PartGroup,
     key: PartKey,
     materials: readonly MaterialShare[],
     ...of: readonly number[]
   ): void {
-    const part = { key, id: partId(key), group, materials, regions: of };
-    this.parts.push(printed ? { ...part, printed } : part);
+    this.parts.push({
+      key,
+      id: partId(key),
+      group,
+      materials,
+      regions: of,
+      ...(printed ? { printed } : {}),
+      ...(worked ? { worked } : {}),
+      ...(weighed ? { weighed } : {}),
+    });
   }
 
   /** The same in each of several stretches, with what they have in common with further regions. */

@@ -1,3 +1,5 @@
+import type { Cylinder } from "../../geometry/solids/region";
+
 /** A cut across the handle: its station on the axis and its lean, the top toward the front. */
 export interface CutAcross {
   readonly xMm: number;
@@ -10,6 +12,8 @@ export interface Cell {
   readonly material: string;
   readonly front: CutAcross;
   readonly rear: CutAcross;
+  /** Hollowed by a wheel into what lies ahead of it. */
+  readonly wheel?: Cylinder | null;
   /** Whether a joint along the handle runs through it. */
   readonly parted: boolean;
 }

@@ -1,3 +1,4 @@
+import type { FittingKind } from "../../kinds/guardFittings/registry";
 import type { EndComponent } from "../../kinds/tangEnds/kind";
 import type { PieceRole } from "../design/schema";
 import type { Naming } from "../shapes/itemNames";
@@ -6,6 +7,7 @@ import { type Side, sidedId } from "./partKey";
 /** Which piece is sawn out of stock: what it is, of what sort, which of several from 1, and for which side, or a pair. */
 export type CutKey =
   | { readonly kind: "blade" | "frame" }
+  | { readonly kind: "fitting"; readonly sort: FittingKind; readonly side: Side | "pair" }
   | { readonly kind: "tang-end"; readonly component: EndComponent }
   | { readonly kind: "tang-rest"; readonly sort: "filler" | "weld" }
   | (Pick<Naming, "called"> & { readonly kind: "guard"; readonly number: number | null })

@@ -11,14 +11,18 @@ export type Side = "right" | "left";
  * side, and what its maker calls it. What it is called otherwise is the interface's.
  */
 export type PartKey =
-  | { readonly kind: "blade" | "tang" | "wrap" | "tang-hole" | "frame" | "recess" | "guard-slot" }
+  /** The bare end: what is empty beside the tang behind scales that end ahead of the butt. */
+  | { readonly kind: "bare-end" | "blade" | "tang" | "tang-hole" | "frame" | "recess" | "guard-slot" }
   | { readonly kind: "blade-notch" | "groove"; readonly id: string }
+  /** Which of several, the innermost first. */
+  | { readonly kind: "wrap"; readonly number: number | null }
   | { readonly kind: "tang-rest"; readonly sort: "filler" | "weld" }
   | { readonly kind: "tang-end"; readonly component: EndComponent }
   | (Naming & { readonly kind: "hole"; readonly sort: TangHole["purpose"]; readonly id: string })
   | (Naming & { readonly kind: "slot" | "ring" | "ring-bore"; readonly id: string })
   | (Pick<Naming, "called"> & { readonly kind: "guard"; readonly number: number | null })
-  | { readonly kind: "fitting"; readonly sort: FittingKind }
+  /** Of one that is made in two halves, its side. */
+  | { readonly kind: "fitting"; readonly sort: FittingKind; readonly side: Side | null }
   | { readonly kind: "bolster"; readonly sort: "front" | "rear"; readonly side: Side }
   | { readonly kind: "liner" | "scale"; readonly number: number | null; readonly side: Side }
   /** Of a joint's several sheets, which. */
@@ -69,6 +73,7 @@ export function pairId(key: PairKey): string {
     case "guard":
     case "liner":
     case "scale":
+    case "wrap":
       return join(key.kind, key.number);
     case "divider":
       return join(key.kind, key.id, key.sheet);

@@ -1,5 +1,6 @@
 import type { Region } from "../../geometry/solids/region";
 import type { Share } from "../../kinds/fasteners/kind";
+import type { Worked } from "../shapes/textures";
 import type { PartKey } from "./partKey";
 
 export type MaterialShare = Share;
@@ -14,6 +15,20 @@ export interface Printed {
   readonly wallMm: number;
 }
 
+/** What a group of parts weighs by itself, as a scale says. */
+export interface WeighedAlone {
+  readonly group: string;
+  readonly massG: number;
+  readonly offG: number;
+}
+
+/** What of a part is otherwise than solid and smooth, by its drawing alone. */
+export interface MadeOtherwise {
+  readonly printed?: Printed | null;
+  readonly worked?: Worked | null;
+  readonly weighed?: WeighedAlone | null;
+}
+
 /** One solid part, or a void that only takes space from later ones. */
 export interface Part {
   readonly key: PartKey;
@@ -24,6 +39,12 @@ export interface Part {
   readonly materials: readonly MaterialShare[];
   /** How it is printed: a solid wall, and infill inside; of a part that is not printed, left out. */
   readonly printed?: Printed;
+  /** Its face that is not smooth; of a part whose faces are, left out. */
+  readonly worked?: Worked;
+  /** What it is drawn of, where a reading stands in for its materials. */
+  readonly drawnOf?: readonly MaterialShare[];
+  /** What the parts of its group weigh together; of parts that were not weighed by themselves, left out. */
+  readonly weighed?: WeighedAlone;
   /** Indices into the assembly's regions: the part fills what they have in common. */
   readonly regions: readonly number[];
   /** A stretch of the part that drawings show by itself. */

@@ -3,6 +3,7 @@ import type { GroundBlade } from "../../geometry/solids/groundBlade";
 import type { Region } from "../../geometry/solids/region";
 import type { Design, Piece } from "../design/schema";
 import type { HandleForm } from "./handleBody";
+import type { ScaleEnd } from "./scaleEnd";
 
 /** A piece of its own outline: regions that together are one stretch of it, for each stretch. */
 export interface ShapedPiece {
@@ -55,6 +56,10 @@ export interface Layout extends HandleForm {
   readonly tangHoles: readonly Region[];
   /** Outline of a full tang's recess; null where rim and stations leave nothing, or there is none. */
   readonly recess: Contour | null;
+  /** Where scales end ahead of the butt; null where they reach it, or there are none. */
+  readonly scaleEnd: ScaleEnd | null;
+  /** What stands finished at a place, from the side: the handle's body, or the bare tang behind its scales. */
+  bodyAt(x: number, y: number): Region;
   /** The tang at a station, a bar beyond its ends too. */
   tangAt(x: number): TangSection;
   /** Height of the finished surface over the centre plane, on one side; 0 where there is no handle. */

@@ -185,7 +185,7 @@ const FORMS: Record<StartingForm, (base: Design) => Design> = {
     return {
       ...bare,
       tang: bare.tang.kind === "full" ? { ...bare.tang, holes: [hole] } : bare.tang,
-      handle: { ...bare.handle, wrap },
+      handle: { ...bare.handle, wraps: [wrap] },
       fasteners: [],
       use: {
         ...withUse(bare.use, "own"),

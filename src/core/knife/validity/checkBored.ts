@@ -12,6 +12,7 @@ import { widestBore } from "../layout/bores";
 import { layoutOf } from "../layout/layout";
 import type { Report } from "../parts/faults";
 import { itemNames } from "../shapes/itemNames";
+import { aheadOfEnd } from "../shapes/scaleEnd";
 
 /** Pins, bolts, holes and slots: inside the handle, clear of each other, and whole in themselves. `edge` is the outline. */
 export function checkBored(design: Design, edge: readonly Point[], tell: Report): void {
@@ -57,7 +58,14 @@ export function checkBored(design: Design, edge: readonly Point[], tell: Report)
     const clear = Math.min(...polyline(outline.cubics, 4).map((p) => -signedDistance(edge, p)));
     if (!(clear >= 0)) report("error", "slot-off-tang", { at, subject: s.id, measured: clear, limit: 0 });
   }
+  const { scaleEnd } = layoutOf(design);
   for (const f of design.fasteners) {
+    const across = scaleEnd ? Math.abs(aheadOfEnd(scaleEnd, f.xMm, f.yMm)) : Number.POSITIVE_INFINITY;
+    const reach = widestBore(f) / 2;
+    if (across < reach) {
+      const more = { at: { x: f.xMm, y: f.yMm }, subject: f.id, measured: across, limit: reach };
+      report("error", "pin-across-scale-end", more);
+    }
     checkFastener(f, report);
     checkInTang(design, f, report);
   }

@@ -6,13 +6,15 @@ import { lineAt } from "../../geometry/solids/line";
 import { fittingOf } from "../../kinds/guardFittings/registry";
 import { handleModule } from "../constructions/handles/registry";
 import { handleReach, lengthwiseOf } from "../design/handleParts";
-import type { Design, Handle, SideGroove } from "../design/schema";
+import type { Design, Handle, SideGroove, Wrap } from "../design/schema";
 import { grooveMiddle, hasEdge } from "../layout/grips";
 import { layoutOf } from "../layout/layout";
 import type { Report } from "../parts/faults";
 import { barSizeAt } from "../shapes/bar";
 import { handleOutline } from "../shapes/handleOutline";
 import { lengthwiseOutlines } from "../shapes/lengthwise";
+import { aheadOfEnd } from "../shapes/scaleEnd";
+import { checkTextures } from "./checkTextures";
 
 /** Thickness of the handle against what lies inside it, and where its pieces, joints and rings stand. */
 export function checkHandle(design: Design, edge: readonly Point[], report: Report): void {
@@ -22,7 +24,8 @@ export function checkHandle(design: Design, edge: readonly Point[], report: Repo
     const measured = handle.waist.wheelRadiusMm;
     report("error", "waist-wheel-too-small", { at, measured, limit: handle.waist.chordMm / 2 });
   }
-  checkWrap(design, report);
+  for (const wrap of handle.wraps) checkWrap(design, wrap, report);
+  checkTextures(design, report);
   checkLengthwise(handle, report);
   for (const g of handle.grooves) {
     const { buttX, frontX } = layoutOf(design);
@@ -52,18 +55,22 @@ function checkGroove(design: Design, g: SideGroove, report: Report): void {
 }
 
 /** Cord or leather wound round the handle. */
-function checkWrap({ handle, ...design }: Design, report: Report): void {
-  const { wrap } = handle;
-  if (!wrap) return;
-  const { buttX, frontX } = layoutOf({ ...design, handle });
+function checkWrap(design: Design, wrap: Wrap, report: Report): void {
+  const layout = layoutOf(design);
+  const { buttX, frontX, scaleEnd } = layout;
   const at = { x: wrap.fromMm, y: 0 };
-  const layout = layoutOf({ ...design, handle });
   if (!hasEdge(layout, wrap)) report("error", "wrap-no-pommel", { at: { x: buttX, y: 0 } });
   else if (
     wrap.on === "grip" &&
     (!(wrap.fromMm > wrap.toMm) || wrap.fromMm > frontX + SAME_PLACE_MM || wrap.toMm < buttX - SAME_PLACE_MM)
   )
     report("error", "wrap-off-handle", { at, measured: wrap.toMm, limit: buttX });
+  else if (scaleEnd && wrap.on === "grip") {
+    const { highY, lowY } = layout.tangAt(wrap.toMm);
+    const room = Math.min(...[lowY, highY].map((y) => aheadOfEnd(scaleEnd, wrap.toMm, y)));
+    if (room < -SAME_PLACE_MM)
+      report("error", "wrap-over-bare-end", { at: { x: wrap.toMm, y: 0 }, measured: -room, limit: 0 });
+  }
   const collar = fittingOf(design.guard, "collar");
   const clear = frontX - (collar?.lengthMm ?? 0);
   if (collar && wrap.on === "grip" && wrap.fromMm > clear + SAME_PLACE_MM)

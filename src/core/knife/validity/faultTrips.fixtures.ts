@@ -104,10 +104,10 @@ export const TRIPS: [FaultRule, Design][] = [
   ],
   ...BLADE_TRIPS,
   ["bare-needs-full-tang", { ...hidden, handle: withBareTang(sound, true).handle }],
-  ["wrap-off-handle", { ...sound, handle: { ...scales, wrap: { ...WRAP, fromMm: -90, toMm: -20 } } }],
-  ["wrap-off-handle", { ...sound, handle: { ...scales, wrap: { ...WRAP, toMm: -180 } } }],
+  ["wrap-off-handle", { ...sound, handle: { ...scales, wraps: [{ ...WRAP, fromMm: -90, toMm: -20 }] } }],
+  ["wrap-off-handle", { ...sound, handle: { ...scales, wraps: [{ ...WRAP, toMm: -180 }] } }],
   ...HANDLE_TRIPS,
-  ["wrap-too-close", { ...sound, handle: { ...scales, wrap: { ...WRAP, pitchMm: 3 } } }],
+  ["wrap-too-close", { ...sound, handle: { ...scales, wraps: [{ ...WRAP, pitchMm: 3 }] } }],
   [
     "groove-off-handle",
     {
@@ -288,7 +288,7 @@ export const TRIPS: [FaultRule, Design][] = [
   ["ring-apart", { ...hidden, handle: { ...stack, rings: [{ ...ring, yMm: -60 }] } }],
   [
     "shape-missing",
-    { ...hidden, guard: { ...guard, mesh: { meshId: "gone", forward: "x", rollDeg: 0, yMm: 0 } } },
+    { ...hidden, guard: { ...guard, mesh: { meshId: "gone", forward: "x", rollDeg: 0, yMm: 0, xMm: 0 } } },
   ],
   [
     "shape-crosses-itself",

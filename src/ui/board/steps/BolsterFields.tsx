@@ -5,6 +5,7 @@ import { LengthAt, MaterialAt, ShareAt, TickAt } from "../../bound/bound";
 import { ItemCard } from "../../bound/ItemCard";
 import { FOR_GUARDS } from "../../bound/MaterialField";
 import { useDesign } from "../../session/BenchContext";
+import { FaceFields } from "./FaceFields";
 import { Group } from "./Group";
 
 /** Metal blocks at the ends of the scales. */
@@ -38,6 +39,11 @@ export function BolsterFields() {
                 />
                 <MaterialAt at={`handle.bolsters.${end}.right`} classes={FOR_GUARDS} />
                 <MaterialAt at={`handle.bolsters.${end}.left`} classes={FOR_GUARDS} />
+                <FaceFields
+                  at={`handle.bolsters.${end}.face`}
+                  label={`Face of the ${end} bolsters`}
+                  parts={(id) => id.startsWith(`bolster:${end}`)}
+                />
               </Stack>
             </ItemCard>
           )}

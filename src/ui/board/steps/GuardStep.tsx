@@ -19,6 +19,7 @@ import { FOR_GUARDS, FOR_PIECES, FOR_PINS } from "../../bound/MaterialField";
 import { RecordFields } from "../../bound/RecordFields";
 import { Tick } from "../../fields/Tick";
 import { useBench, useDesign } from "../../session/BenchContext";
+import { FaceFields } from "./FaceFields";
 import { Group } from "./Group";
 import { ImportShape, MeshPlaceFields } from "./MeshFields";
 import { PrintedFields } from "./PrintedFields";
@@ -44,7 +45,7 @@ export function GuardStep() {
         {guard && !guard.mesh && <Forms />}
       </Group>
       {guard && <Plates guard={guard} />}
-      {guard && !guard.mesh && <FaceFields guard={guard} />}
+      {guard && !guard.mesh && <ShapeFields guard={guard} />}
       {guard && <FittedFields guard={guard} />}
       {guard && <MeshOfGuard guard={guard} />}
       <Text color="graphite" fontSize="sm">
@@ -121,7 +122,7 @@ function Plates({ guard: { plates, mesh } }: { guard: Guard }) {
   );
 }
 
-function FaceFields({ guard }: { guard: Guard }) {
+function ShapeFields({ guard }: { guard: Guard }) {
   return (
     <Group title="Shape">
       <LengthAt at="guard.aboveMm" />
@@ -138,6 +139,7 @@ function FaceFields({ guard }: { guard: Guard }) {
       <LengthAt at="guard.sweepBelowMm" />
       <ShareAt at="guard.endShare" />
       <LengthAt at="guard.domeMm" help="Its middle stays flat for the shoulder." />
+      <FaceFields at="guard.face" label="Front face" parts={(id) => id === "guard" || id === "guard:1"} />
       <FittingFields guard={guard} ofShape />
     </Group>
   );
@@ -198,6 +200,10 @@ function MeshOfGuard({ guard }: { guard: Guard }) {
       {guard.mesh ? (
         <>
           <MeshPlaceFields at="guard.mesh" />
+          <LengthAt
+            at="guard.mesh.xMm"
+            help="What reaches forward along the blade lies ahead of the datum."
+          />
           <Button
             size="xs"
             variant="outline"
@@ -214,7 +220,11 @@ function MeshOfGuard({ guard }: { guard: Guard }) {
       )}
       <ImportShape
         onImported={(meshId) =>
-          edit({ code: "put", path: "guard.mesh", item: { meshId, forward: "x", rollDeg: 0, yMm: 0 } })
+          edit({
+            code: "put",
+            path: "guard.mesh",
+            item: { meshId, forward: "x", rollDeg: 0, yMm: 0, xMm: 0 },
+          })
         }
       />
     </Group>

@@ -10,6 +10,7 @@ import { isFull } from "@/core/knife/design/limits";
 import { newPiece, newShape } from "@/core/knife/design/newParts";
 import type { Design, Piece } from "@/core/knife/design/schema";
 import { layoutOf } from "@/core/knife/layout/layout";
+import { join } from "@/core/knife/parts/partKey";
 import { pieceNaming } from "@/core/knife/shapes/itemNames";
 import { jointTilt, pressedLength, slackPiece } from "@/core/knife/shapes/pieces";
 import { useUnits } from "@/store/settings";
@@ -20,6 +21,7 @@ import { FOR_PIECES } from "../../bound/MaterialField";
 import { ShareField } from "../../fields/ShareField";
 import { Tick } from "../../fields/Tick";
 import { useBench, useDesign } from "../../session/BenchContext";
+import { FaceFields } from "./FaceFields";
 import { Group } from "./Group";
 import { PrintedFields } from "./PrintedFields";
 import { RingFields } from "./RingFields";
@@ -202,6 +204,14 @@ const PieceCard = memo(function PieceCard({ index: i, last }: { index: number; l
           />
         )}
         {leans && <ShareAt at={`${at}.tiltDeg`} unit="°" />}
+        {!p.shape && (
+          <FaceFields
+            at={`${at}.face`}
+            label={`Face of ${title}`}
+            parts={(id) => id === join("piece", p.id)}
+            grown
+          />
+        )}
         <PrintedFields at={`${at}.printed`} />
       </Stack>
     </ItemCard>

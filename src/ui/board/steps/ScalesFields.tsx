@@ -1,12 +1,13 @@
 "use client";
-import { Button, Checkbox, Stack, Text } from "@chakra-ui/react";
+import { Button, Stack, Text } from "@chakra-ui/react";
 import { Plus } from "lucide-react";
 import type { ScalesHandle } from "@/core/knife/design/schema";
-import { LengthAt, MaterialAt, ShareAt } from "../../bound/bound";
+import { LengthAt, MassAt, MaterialAt, ShareAt, TickAt } from "../../bound/bound";
 import { ItemCard } from "../../bound/ItemCard";
 import { FOR_LINERS, FOR_SCALES } from "../../bound/MaterialField";
 import { useBench, useDesign } from "../../session/BenchContext";
 import { BolsterFields } from "./BolsterFields";
+import { FaceFields } from "./FaceFields";
 import { Group } from "./Group";
 import { HalfFields } from "./HalfFields";
 import { JointFields } from "./JointFields";
@@ -28,6 +29,13 @@ export function ScalesFields() {
             <Stack gap="2">
               <MaterialAt at={`handle.${side}.material`} classes={FOR_SCALES} />
               <LengthAt at={`handle.${side}.thicknessMm`} />
+              <FaceFields
+                at={`handle.${side}.face`}
+                label={`Face of the ${side} scale`}
+                parts={(id) => id.startsWith("scale:") && id.endsWith(`:${side}`)}
+                grown
+              />
+              <WeighedFields side={side} />
             </Stack>
           </ItemCard>
         ))}
@@ -35,7 +43,10 @@ export function ScalesFields() {
           Make the left like the right
         </Button>
       </Group>
-      <BevelFields />
+      <Group title="Front of the scales">
+        <BevelFields end="front" />
+      </Group>
+      <RearEndFields />
       <LinerFields />
       <BolsterFields />
       <JointFields />
@@ -45,36 +56,94 @@ export function ScalesFields() {
   );
 }
 
-function BevelFields() {
-  const { edit } = useBench();
-  const beveled = useScales((h) => h.frontBevel !== null) ?? false;
+/** Nothing was read yet; a scale that shows tenths. */
+const notRead = (): NonNullable<ScalesHandle["right"]["weighed"]> => ({ massG: null, offG: 0.1 });
+
+/** What a scale weighs by itself: nothing until it is read. */
+function WeighedFields({ side }: { side: "right" | "left" }) {
+  const weighed = useScales((h) => h[side].weighed);
+  const grown = useScales((h) => h[side].face?.kind === "natural") ?? false;
+  const at = `handle.${side}.weighed` as const;
   return (
-    <Group title="Front of the scales">
-      <Checkbox.Root
-        size="sm"
-        checked={beveled}
-        onCheckedChange={({ checked }) =>
-          edit(
-            checked
-              ? { code: "put", path: "handle.frontBevel", item: { lengthMm: 4, angleDeg: 45 } }
-              : { code: "clear", path: "handle.frontBevel" },
-          )
-        }
-      >
-        <Checkbox.HiddenInput />
-        <Checkbox.Control />
-        <Checkbox.Label>Front bevel</Checkbox.Label>
-      </Checkbox.Root>
+    <>
+      <TickAt at={at} label={`The ${side} scale is weighed by itself`} make={notRead} />
+      {weighed && (
+        <>
+          <MassAt at={`${at}.massG`} open />
+          <MassAt at={`${at}.offG`} />
+          {weighed.massG === null && (
+            <Text color="graphite" fontSize="sm">
+              Not read yet: until then it weighs what its drawing says.
+            </Text>
+          )}
+        </>
+      )}
+      {grown && (
+        <Text color="graphite" fontSize="sm">
+          Its thickness by points, for each side: Section, "Sides differ". Drill it with its flat side down,
+          and dress pins to its face.
+        </Text>
+      )}
+    </>
+  );
+}
+
+/** A plane off one end of both scales. */
+function BevelFields({ end }: { end: "front" | "rear" }) {
+  const at = `handle.${end}Bevel` as const;
+  const beveled = useScales((h) => h[`${end}Bevel`] !== null) ?? false;
+  return (
+    <>
+      <TickAt at={at} make={() => ({ lengthMm: 4, angleDeg: 45 })} />
       {beveled && (
         <>
-          <LengthAt at="handle.frontBevel.lengthMm" />
+          <LengthAt at={`${at}.lengthMm`} />
           <ShareAt
-            at="handle.frontBevel.angleDeg"
+            at={`${at}.angleDeg`}
             unit="°"
-            help="Finish the front faces before glue-up: they cannot be reached after."
+            help={`Finish the ${end} faces before glue-up: they cannot be reached after.`}
           />
         </>
       )}
+    </>
+  );
+}
+
+/** A straight edge ahead of a bare butt that a hole for a cord has room in. */
+const newRearEnd = (): NonNullable<ScalesHandle["rearEnd"]> => ({
+  bareMm: 18,
+  tiltDeg: 0,
+  wheelRadiusMm: null,
+});
+
+/** Where scales end: at the butt, or ahead of it, straight or hollowed by a wheel. */
+function RearEndFields() {
+  const rearEnd = useScales((h) => h.rearEnd);
+  return (
+    <Group title="Rear of the scales">
+      <TickAt at="handle.rearEnd" make={newRearEnd} />
+      {rearEnd && (
+        <>
+          <LengthAt at="handle.rearEnd.bareMm" />
+          <ShareAt
+            at="handle.rearEnd.tiltDeg"
+            unit="°"
+            help="Its top toward the front; below zero toward the butt."
+          />
+          <TickAt at="handle.rearEnd.wheelRadiusMm" make={(): number => 25} />
+          {rearEnd.wheelRadiusMm !== null && (
+            <LengthAt
+              at="handle.rearEnd.wheelRadiusMm"
+              label="Wheel radius"
+              help="Deepest in the middle of the handle's height; the bare tang is measured there."
+            />
+          )}
+          <Text color="graphite" fontSize="sm">
+            A hole for a cord in the bare tang: a lanyard tube on the Pins step, or a hole on the Tang step.
+          </Text>
+        </>
+      )}
+      <BevelFields end="rear" />
     </Group>
   );
 }

@@ -33,6 +33,7 @@ const WEIGHED: Readonly<Record<string, readonly [number, number]>> = {
   "v12-heath-field-knife": [160.2462, -22.9852],
   "v13-hern-long-blade": [1093.4003, 90.5161],
   "v14-sallow-camp-chopper": [541.0824, 13.4796],
+  "v15-wren-neck-knife": [64.1302, -26.1283],
 };
 const bytes = (text: string) => new TextEncoder().encode(text);
 
@@ -181,6 +182,18 @@ describe("migrations", () => {
       ...rest,
       grips: [{ id: "grip-1", name: "Working", xMm: gripMm, ...windows }],
     });
+  });
+
+  it("have smooth faces, and a list of wraps where version 15 had one", () => {
+    const reading = readFixed(readFileSync(`${FIXTURES}/v15-wren-neck-knife.json`));
+    if (!reading.ok) throw new Error(JSON.stringify(reading));
+    expect(reading.design.handle.wraps).toEqual([raw("v15-wren-neck-knife").handle.wrap]);
+    expect(reading.design.blade.face).toBeNull();
+    // What was drawn when it was weighed is brought up to date as well.
+    const inHand = readFixed(readFileSync(`${FIXTURES}/v9-tarn-ready-made-blade.json`));
+    if (!inHand.ok) throw new Error(JSON.stringify(inHand));
+    const then = inHand.design.blade.measured?.of.asWeighed;
+    expect(then && "blade" in then ? then.blade.face : "none").toBeNull();
   });
 
   it("match a maker's stock by keys where version 5 had English names", () => {

@@ -172,7 +172,7 @@ describe("shapes that come in", () => {
     const guard = {
       ...newGuard(sound),
       plates: [{ material: "brass-360", thicknessMm: 8, printed: null }],
-      mesh: { meshId: "shape-1", forward: "x" as const, rollDeg: 0, yMm: 0 },
+      mesh: { meshId: "shape-1", forward: "x" as const, rollDeg: 0, yMm: 0, xMm: 0 },
     };
     const design: Design = {
       ...sound,

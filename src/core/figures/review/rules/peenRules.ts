@@ -53,6 +53,7 @@ function peenedTang(design: Design): Found[] {
     tiltDeg: 0,
     shape: null,
     printed: null,
+    face: null,
   };
   const index = handle.pieces.length - 1;
   const { pieces: stations, buttX } = layoutOf(design);

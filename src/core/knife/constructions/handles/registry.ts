@@ -26,13 +26,13 @@ export function handleKindOf<K extends Kind>({ kind }: { readonly kind: K }): Ha
 export const handleModule = MODULES.of;
 
 /** What every kind of handle has. */
-const shapeOf = ({ outline, plan, facets, waist, symmetric, wrap, grooves }: Handle): HandleShape => ({
+const shapeOf = ({ outline, plan, facets, waist, symmetric, wraps, grooves }: Handle): HandleShape => ({
   outline,
   plan,
   facets,
   waist,
   symmetric,
-  wrap,
+  wraps,
   grooves,
 });
 

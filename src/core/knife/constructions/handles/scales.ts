@@ -1,3 +1,4 @@
+import { newScale } from "../../design/newScale";
 import type { ScalesHandle } from "../../design/schema";
 import type { MaterialPlace } from "../../parts/materialPlace";
 import { handleKind, movedPoints } from "./kind";
@@ -15,7 +16,7 @@ export const scales = handleKind<ScalesHandle>({
   tangs: ["full", "framed"],
   apart: "tang-and-handle-apart",
   begin: (shape, material) => {
-    const scale = { material, thicknessMm: 9.5 };
+    const scale = newScale(material, 9.5);
     return {
       kind: "scales",
       ...shape,
@@ -23,6 +24,8 @@ export const scales = handleKind<ScalesHandle>({
       left: scale,
       liners: [],
       frontBevel: null,
+      rearEnd: null,
+      rearBevel: null,
       bolsters: { front: null, rear: null },
       joints: [],
       lengthwise: null,

@@ -8,6 +8,7 @@ import type { Report } from "../../parts/faults";
 import { closedOutline } from "../../shapes/halves";
 import { waistDepth } from "../../shapes/handleBody";
 import { type LeaningJoint, leastBetween } from "../../shapes/meetings";
+import { scalesSpan } from "../../shapes/scaleEnd";
 import { behindDividers, bolsterJoint, jointsFrontFirst, linersThickness } from "../../shapes/scales";
 import type { Layout } from "../../shapes/types";
 
@@ -43,14 +44,18 @@ export function checkScales(layout: Layout, handle: ScalesHandle, report: Report
       }
     }
   }
-  const bevel = handle.frontBevel;
-  if (bevel) {
-    const stock = Math.min(handle.right.thicknessMm, handle.left.thicknessMm);
+  const stock = Math.min(handle.right.thicknessMm, handle.left.thicknessMm);
+  const [rear] = scalesSpan(handle, layout.span);
+  const bevels = [
+    { bevel: handle.frontBevel, end: front, toward: 1 },
+    { bevel: handle.rearBevel, end: rear, toward: -1 },
+  ];
+  for (const { bevel, end, toward } of bevels) {
+    if (!bevel) continue;
     const cut = bevel.lengthMm * Math.tan(radians(bevel.angleDeg));
-    const face = lineAt(tangFace, front);
-    const deep = Math.min(crowns.right.at(front - bevel.lengthMm), face + liners + stock) - face;
-    if (cut > deep)
-      report("warning", "bevel-too-deep", { at: { x: front, y: 0 }, measured: cut, limit: deep });
+    const face = lineAt(tangFace, end);
+    const deep = Math.min(crowns.right.at(end - toward * bevel.lengthMm), face + liners + stock) - face;
+    if (cut > deep) report("warning", "bevel-too-deep", { at: { x: end, y: 0 }, measured: cut, limit: deep });
   }
   checkJoints(handle, layout, report);
   for (const half of handle.halves) checkHalf(half, layout, report);
@@ -75,11 +80,26 @@ function checkHalf(half: Half, { outline }: Layout, report: Report): void {
 }
 
 function checkJoints(handle: ScalesHandle, layout: Layout, report: Report): void {
-  const { span, outline } = layout;
+  const { outline } = layout;
+  const span = scalesSpan(handle, layout.span);
   const { front, rear } = handle.bolsters;
-  const upright = (xMm: number): LeaningJoint => ({ xMm, tiltDeg: 0 });
-  const from = front ? { ...front, xMm: bolsterJoint(front, "front", span) } : upright(span[1]);
-  const to = rear ? { ...rear, xMm: bolsterJoint(rear, "rear", span) } : upright(span[0]);
+  const ending = (xMm: number, tiltDeg = 0): LeaningJoint => ({ xMm, tiltDeg });
+  const from = front ? { ...front, xMm: bolsterJoint(front, "front", span) } : ending(span[1]);
+  const to = rear
+    ? { ...rear, xMm: bolsterJoint(rear, "rear", span) }
+    : ending(span[0], handle.rearEnd?.tiltDeg);
+  if (
+    handle.rearEnd &&
+    !(leastBetween(outline, ending(span[1]), ending(span[0], handle.rearEnd.tiltDeg)) > 0)
+  ) {
+    const limit = span[1] - layout.span[0];
+    report("error", "scales-without-room", {
+      at: { x: span[0], y: 0 },
+      measured: handle.rearEnd.bareMm,
+      limit,
+    });
+    return;
+  }
   if (!(to.xMm < from.xMm) || !(leastBetween(outline, from, to) > 0))
     report("error", "bolsters-meet", { at: { x: from.xMm, y: 0 }, measured: to.xMm, limit: from.xMm });
   let ahead = from;

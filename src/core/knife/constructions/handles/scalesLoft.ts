@@ -4,18 +4,28 @@ import { type Line, lineAt, shifted } from "../../../geometry/solids/line";
 import type { Loft } from "../../../geometry/solids/loft";
 import type { ScalesHandle } from "../../design/schema";
 import { followsFrom, type HandleForm, waisted } from "../../shapes/handleBody";
+import { scalesSpan } from "../../shapes/scaleEnd";
 import { linersThickness } from "../../shapes/scales";
 
-/** The plane of a bevel of the front face, on one side: it begins on the finished surface so far behind the front. */
+/** A plane that takes a corner off an end, from a station toward that end. */
+interface BevelFace {
+  readonly line: Line;
+  readonly fromX: number;
+  /** The end that it is at: 1 the front, −1 the rear. */
+  readonly toward: 1 | -1;
+}
+
+/** The plane of a bevel, on one side: it begins on the finished surface so far from the end, and falls toward it. */
 function bevelFace(
-  { frontBevel }: ScalesHandle,
-  front: number,
+  bevel: ScalesHandle["frontBevel"],
+  end: number,
+  toward: 1 | -1,
   crownAt: (x: number) => number,
-): { readonly line: Line; readonly fromX: number } | null {
-  if (!frontBevel) return null;
-  const from = front - frontBevel.lengthMm;
-  const fall = Math.tan(radians(frontBevel.angleDeg));
-  return { line: { at0: crownAt(from) + from * fall, slope: -fall }, fromX: from };
+): BevelFace[] {
+  if (!bevel) return [];
+  const fromX = end - toward * bevel.lengthMm;
+  const slope = -toward * Math.tan(radians(bevel.angleDeg));
+  return [{ line: { at0: crownAt(fromX) - fromX * slope, slope }, fromX, toward }];
 }
 
 export function scalesLoft(
@@ -24,16 +34,24 @@ export function scalesLoft(
   xRange: readonly [number, number],
 ): Loft {
   const linersMm = linersThickness(handle);
+  const [rear, front] = scalesSpan(handle, span);
   const side = (crown: Profile, scaleMm: number) => {
     const stock = shifted(tangFace, linersMm + scaleMm);
-    const bevel = bevelFace(handle, span[1], (x) => Math.min(crown.at(x), lineAt(stock, x)));
-    const capAt = (x: number) => {
-      const top = lineAt(stock, x);
-      return bevel && x >= bevel.fromX ? Math.min(top, lineAt(bevel.line, x)) : top;
-    };
-    // Where the bevel runs out of the stock's own face, which falls with a tapering tang.
-    const meets = bevel ? (stock.at0 - bevel.line.at0) / (bevel.line.slope - stock.slope) : Number.NaN;
-    const stations = bevel ? [bevel.fromX, ...(meets > bevel.fromX ? [meets] : [])] : [];
+    const finished = (x: number) => Math.min(crown.at(x), lineAt(stock, x));
+    const bevels = [
+      ...bevelFace(handle.frontBevel, front, 1, finished),
+      ...bevelFace(handle.rearBevel, rear, -1, finished),
+    ];
+    const capAt = (x: number) =>
+      bevels.reduce(
+        (top, b) => ((x - b.fromX) * b.toward >= 0 ? Math.min(top, lineAt(b.line, x)) : top),
+        lineAt(stock, x),
+      );
+    const stations = bevels.flatMap(({ line, fromX, toward }) => {
+      // Where the bevel runs out of the stock's own face, which falls with a tapering tang.
+      const meets = (stock.at0 - line.at0) / (line.slope - stock.slope);
+      return (meets - fromX) * toward > 0 ? [fromX, meets] : [fromX];
+    });
     return { surface: { crown, land: (x: number) => lineAt(tangFace, x), cap: capAt }, stations };
   };
   const onRight = side(waisted(crowns.right, handle.waist), handle.right.thicknessMm);
@@ -47,12 +65,13 @@ export function scalesLoft(
     stations: [...sections.stations, ...onRight.stations, ...onLeft.stations],
     from: [
       ...followsFrom(handle),
-      span[1],
+      [rear, front],
       tangFace,
       linersMm,
       handle.right.thicknessMm,
       handle.left.thicknessMm,
       handle.frontBevel,
+      handle.rearBevel,
     ],
   };
 }

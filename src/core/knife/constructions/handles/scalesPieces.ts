@@ -6,6 +6,7 @@ import { alike, type Both, leaning, made, SIDES, sides, type Workpiece } from ".
 import { areaBetween, lengthwiseArea, sectionArea } from "../../shapes/areas";
 import { standsOut } from "../../shapes/halves";
 import { alongJoint } from "../../shapes/lengthwise";
+import { scalesSpan } from "../../shapes/scaleEnd";
 import {
   bolsterJoint,
   dividerStations,
@@ -72,7 +73,10 @@ export function scalePieces(handle: ScalesHandle, layout: Layout): Workpiece[] {
   return pieces;
 }
 
-export function scaleCells(handle: ScalesHandle, { span, buttX: butt, frontX: front }: Layout): Cell[] {
+export function scaleCells(handle: ScalesHandle, layout: Layout): Cell[] {
+  const { frontX: front, buttX: butt, scaleEnd } = layout;
+  const span = scalesSpan(handle, layout.span);
+  const end: CutAcross = scaleEnd ?? upright(butt);
   const cells: Cell[] = [];
   const { front: ahead, rear: behind } = handle.bolsters;
   let from = upright(front);
@@ -101,14 +105,24 @@ export function scaleCells(handle: ScalesHandle, { span, buttX: butt, frontX: fr
   }
   if (behind) {
     put("scale", material, { xMm: bolsterJoint(behind, "rear", span), tiltDeg: behind.tiltDeg });
-    put("bolster-rear", behind.right, upright(butt));
-  } else put("scale", material, upright(butt));
+    put("bolster-rear", behind.right, end);
+  } else put("scale", material, end);
+  if (scaleEnd)
+    cells.push({
+      id: "bare-tang",
+      material: layout.design.blade.steel,
+      front: end,
+      rear: upright(butt),
+      wheel: scaleEnd.wheel,
+      parted: false,
+    });
   return cells;
 }
 
 /** Faces of scales, liners and bolsters on the tang, and the joints between segments. */
 export function addScaleFaces(handle: ScalesHandle, layout: Layout, areas: GluedAreas): void {
-  const { outline, body, span, tangFace } = layout;
+  const { outline, body, tangFace } = layout;
+  const span = scalesSpan(handle, layout.span);
   const { front, rear } = handle.bolsters;
   const bolsters =
     (front ? areaBetween(outline, span[1] - front.lengthMm, span[1]) : 0) +

@@ -5,10 +5,11 @@ import { whole } from "../../../kinds/fasteners/kind";
 import type { Piece, StackHandle } from "../../design/schema";
 import type { AssemblyBuilder, Stretches } from "../../parts/builder";
 import type { PartKey } from "../../parts/partKey";
-import type { PartGroup } from "../../parts/types";
+import type { MadeOtherwise, PartGroup } from "../../parts/types";
 import { pieceNaming } from "../../shapes/itemNames";
 import { lengthwiseParts } from "../../shapes/lengthwise";
 import { jointTilt } from "../../shapes/pieces";
+import { workedAs } from "../../shapes/textures";
 
 /** The pieces along the tang: those of shapes of their own, then what they leave of the handle's body to the others. */
 export function addPieces(
@@ -25,7 +26,7 @@ export function addPieces(
     ...pieceNaming(b.layout.design, handle.pieces.indexOf(piece)),
   });
   const add = (piece: Piece, of: readonly number[]) =>
-    b.addPrinted(piece.printed, groupOf(piece), keyOf(piece), materialsOf(piece), ...of);
+    b.addMade(otherwise(piece), groupOf(piece), keyOf(piece), materialsOf(piece), ...of);
   for (const { piece, stretches } of shaped) for (const stretch of stretches) add(piece, stretch);
   const room: [number, number] = [Math.min(...stations.flat()), frontX];
   const along = lengthwiseParts(handle.lengthwise, b.layout);
@@ -58,6 +59,12 @@ export function addPieces(
 function groupOf({ role }: Piece): PartGroup {
   return role === "pommel" || role === "butt-plate" ? "pommel" : "handle";
 }
+
+/** Printed, or with a face all round that is not smooth: of a piece of the handle's outline. */
+const otherwise = ({ printed, face, shape }: Piece): MadeOtherwise => ({
+  printed,
+  worked: shape ? null : workedAs(face, "both"),
+});
 
 /** Pressing together makes a material denser. */
 function materialsOf({ material, pressedShare }: Piece) {

@@ -2,6 +2,7 @@ import * as z from "zod/mini";
 import { bolster, fuller, notch, ramp, swedge } from "./bladeCuts";
 import { bladeMark } from "./bladeMark";
 import { between, height, id, materialId, mm } from "./fields";
+import { texture } from "./texture";
 
 export const TIP_STYLES = [
   "drop-point",
@@ -106,6 +107,8 @@ export const bladeShape = {
   ramp: z.nullable(ramp),
   bolster: z.nullable(bolster),
   marks: z.array(bladeMark).check(z.maxLength(4)),
+  /** Its flats, on both sides, where they are not ground; null where they are smooth. */
+  face: z.nullable(texture),
 };
 
 export type BladeOutline = z.infer<typeof outline>;

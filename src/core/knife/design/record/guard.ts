@@ -2,6 +2,7 @@ import * as z from "zod/mini";
 import { FITTINGS, type Fitting } from "../../../kinds/guardFittings/registry";
 import { between, fill, materialId, meshPlace, mm, printed, roundness } from "./fields";
 import { shapeOf } from "./schemaOf";
+import { texture } from "./texture";
 
 const [firstFitting, ...otherFittings] = FITTINGS.map(({ kind, fields }) =>
   z.strictObject({ kind: z.literal(kind), ...shapeOf(fields) }),
@@ -49,8 +50,10 @@ export const guard = z.strictObject({
   /** Room round a hidden tang. */
   slot: z.strictObject({ clearanceMm: mm(0, 5), fill }),
   fittings,
-  /** An imported shape in place of the plates' own; the first plate's material and printing hold. */
-  mesh: z.nullable(meshPlace),
+  /** An imported shape in place of the plates' own, its foremost point at a station; the first plate's material and printing hold. */
+  mesh: z.nullable(z.extend(meshPlace, { xMm: mm(-100, 100) })),
+  /** Its front face; null where it is smooth. */
+  face: z.nullable(texture),
 });
 
 export type Guard = z.infer<typeof guard>;

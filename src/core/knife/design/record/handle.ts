@@ -3,6 +3,7 @@ import { FACET_COUNTS } from "../../../geometry/solids/section";
 import { SHAPE_KINDS, type SizedShape, shapeKindOf } from "../../../kinds/pieceShapes/registry";
 import { between, height, id, materialId, meshPlace, mm, printed, roundness, station } from "./fields";
 import { shapeOf } from "./schemaOf";
+import { texture } from "./texture";
 
 export const NODE_ROLES = [
   "front-top",
@@ -35,7 +36,16 @@ const planNode = z.strictObject({
   roundness,
 });
 
-const scale = z.strictObject({ material: materialId, thicknessMm: mm(0.3, 80) });
+/** The outer face of what it stands on; null where it is smooth. */
+const face = z.nullable(texture);
+
+const scale = z.strictObject({
+  material: materialId,
+  thicknessMm: mm(0.3, 80),
+  face,
+  /** What all of the side's scale weighs by itself, profiled and drilled, null until it is read; and how far that may be off. */
+  weighed: z.nullable(z.strictObject({ massG: z.nullable(between(0.1, 3000)), offG: between(0.001, 100) })),
+});
 const liner = z.strictObject({ material: materialId, thicknessMm: mm(0.05, 10) });
 
 /** From the front face at the spine side round the butt to the front face at the edge side. */
@@ -71,7 +81,8 @@ const handleShape = {
   outline,
   /** Whether what is changed under the axis is changed over it too, and the other way round. */
   symmetric: z.boolean(),
-  wrap: z.nullable(wrap),
+  /** The innermost first: where two lie at the same stations, the later lies on the earlier. */
+  wraps: z.array(wrap).check(z.maxLength(3)),
   grooves: z.array(sideGroove).check(z.maxLength(12)),
   plan: z.array(planNode).check(z.minLength(2), z.maxLength(20)),
   /** Number of flats all round instead of a rounded section, or null. */
@@ -89,6 +100,7 @@ const bolster = z.strictObject({
   tiltDeg: between(-60, 60),
   /** Undercut that the scale tucks under. */
   dovetailDeg: between(0, 60),
+  face,
 });
 
 /** A sheet in a joint, its thickness measured across it. */
@@ -137,6 +149,9 @@ const half = z.strictObject({
   ]),
 });
 
+/** A plane that takes a corner off an end of both scales, from so far along the finished surface. */
+const endBevel = z.nullable(z.strictObject({ lengthMm: mm(0.1, 60), angleDeg: between(5, 85) }));
+
 const scalesHandle = z.strictObject({
   kind: z.literal("scales"),
   ...handleShape,
@@ -144,7 +159,19 @@ const scalesHandle = z.strictObject({
   left: scale,
   /** From the tang outward, the same on both sides. */
   liners: z.array(liner).check(z.maxLength(3)),
-  frontBevel: z.nullable(z.strictObject({ lengthMm: mm(0.1, 60), angleDeg: between(5, 85) })),
+  frontBevel: endBevel,
+  /** Where liners and scales end ahead of the butt, and leave the tang bare behind them; null: they reach the butt. */
+  rearEnd: z.nullable(
+    z.strictObject({
+      /** Bare tang, at the axis; of a hollowed edge, in the middle of its height. */
+      bareMm: mm(0.5, 300),
+      /** Lean of their edge, its top toward the front. */
+      tiltDeg: between(-60, 60),
+      /** Of the wheel that hollows their edge; null of a straight one. */
+      wheelRadiusMm: z.nullable(mm(3, 1000)),
+    }),
+  ),
+  rearBevel: endBevel,
   bolsters: z.strictObject({ front: z.nullable(bolster), rear: z.nullable(bolster) }),
   joints: z.array(joint).check(z.maxLength(8)),
   lengthwise: z.nullable(lengthwise),
@@ -184,6 +211,8 @@ const piece = z.strictObject({
   /** Null follows the handle's outline and section. */
   shape: z.nullable(pieceShape),
   printed,
+  /** All round; of a piece of the handle's outline alone. */
+  face,
 });
 
 /** A ring for a finger, standing in the plane of the blade. */

@@ -8,6 +8,7 @@ import { ChoiceAt, LengthAt, MaterialAt, ShareAt } from "../../../bound/bound";
 import { FOR_BLADES } from "../../../bound/MaterialField";
 import { ChoiceField } from "../../../fields/ChoiceField";
 import { useBench, useDesign } from "../../../session/BenchContext";
+import { FaceFields } from "../FaceFields";
 import { Group } from "../Group";
 import { StartFields } from "../StartFields";
 import { BladeAdditions } from "./BladeAdditions";
@@ -51,6 +52,9 @@ export function BladeStep() {
       <FullerFields />
       <BladeAdditions />
       <MarkFields />
+      <Group title="Flats">
+        <FaceFields at="blade.face" label="Flats of the blade" parts={(id) => id === "blade"} />
+      </Group>
       <Group title="Steel">
         <MaterialAt at="blade.steel" classes={FOR_BLADES} />
       </Group>
