@@ -1,5 +1,5 @@
 "use client";
-import { useEffect, useRef, useState } from "react";
+import { startTransition, useEffect, useRef, useState } from "react";
 import type { ProductDesign } from "@/core/knife/design/product";
 import type { BenchService } from "@/workers/bench.messages";
 import type { Client } from "@/workers/client";
@@ -57,7 +57,8 @@ export function useServiceQuery<S, About, T>(
     const timer = setTimeout(async () => {
       const answer = await client.current?.ask((s) => ask.current(s, about));
       if (!wanted || !answer) return;
-      if (answer.ok) setQuery({ ...NOTHING, answer: answer.value, of: about });
+      // What an answer brings may be much to draw: the page goes on answering meanwhile.
+      if (answer.ok) startTransition(() => setQuery({ ...NOTHING, answer: answer.value, of: about }));
       else if (answer.code === "failed")
         setQuery((before) => ({ ...before, failed: true, reason: answer.message, isLoading: false }));
     }, REST_MS);
@@ -105,10 +106,12 @@ export function useWorkerQueries<S, D extends ProductDesign, T>(
         const answer = await client.current?.ask((s) => ask.current(s, design));
         if (!wanted || !answer || (!answer.ok && answer.code !== "failed")) return;
         const value = answer.ok ? answer.value : ("failed" as const);
-        setAnswers((before) => {
-          const kept = before.given === given ? [...before.of].filter(([d]) => designs.includes(d)) : [];
-          return { given, of: new Map(kept).set(design, value) };
-        });
+        startTransition(() =>
+          setAnswers((before) => {
+            const kept = before.given === given ? [...before.of].filter(([d]) => designs.includes(d)) : [];
+            return { given, of: new Map(kept).set(design, value) };
+          }),
+        );
       }
     }, REST_MS);
     return () => {

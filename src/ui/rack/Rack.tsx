@@ -12,6 +12,7 @@ import { ProgressLine } from "../kit/ProgressLine";
 import { Header } from "../shell/Header";
 import { PageHead } from "../shell/PageHead";
 import { BackupReminder } from "./BackupReminder";
+import { RackGlance } from "./RackGlance";
 import { RackList } from "./RackList";
 import { RackTools } from "./RackTools";
 import { RefusedFiles } from "./RefusedFiles";
@@ -54,7 +55,12 @@ export function Rack() {
           <Hatches />
         </svg>
         <BackupReminder />
-        {!ids && <Text color="graphite">Opening the rack …</Text>}
+        {!ids && (
+          <>
+            <Text color="graphite">Opening the rack …</Text>
+            <RackGlance />
+          </>
+        )}
         {ids && figures && ids.length > 0 && <ShownRack ids={ids} figures={figures} />}
         {ids?.length === 0 && <EmptyRack onNew={make} />}
       </Stack>

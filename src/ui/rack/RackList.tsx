@@ -4,16 +4,18 @@ import { useWindowVirtualizer } from "@tanstack/react-virtual";
 import { useEffect, useLayoutEffect, useRef, useState } from "react";
 import { useStore } from "zustand";
 import type { RackFigureStore } from "@/store/rackFigures";
+import { useBeyond } from "../kit/useBeyond";
 import { useWidth } from "../kit/useSize";
 import { RULE_PX, rowHeight } from "./measures";
 import { RackRow } from "./RackRow";
 import { RackRuler } from "./RackRuler";
+import { useGlance } from "./useGlance";
 import { useReach } from "./useReach";
 
 /** The rack in a wide window, until it is laid out, px. */
 const USUAL_PX = 1190;
 
-/** Rows drawn beyond those in sight: the next ones are there before they are scrolled or tabbed to. */
+/** Rows drawn beyond those in sight. */
 const BEYOND = 16;
 
 /** The knives of the rack, drawn to one scale; only those in sight are read and drawn. */
@@ -25,14 +27,16 @@ export function RackList(props: {
 }) {
   const { ids, all, figures } = props;
   const known = useStore(figures, (s) => s.known);
+  useGlance(ids, known);
   const [frame, width] = useWidth<HTMLDivElement>(USUAL_PX);
   const reach = useReach(all, known, width);
   const list = useRef<HTMLDivElement>(null);
   const [top, setTop] = useState(0);
   useLayoutEffect(() => setTop(list.current?.offsetTop ?? 0), []);
+  const beyond = useBeyond(BEYOND);
   const rows = useWindowVirtualizer({
     count: ids.length,
-    overscan: BEYOND,
+    overscan: beyond,
     scrollMargin: top,
     getItemKey: (i) => ids[i],
     estimateSize: (i) => rowHeight(known.get(ids[i])?.extent ?? null, reach) + RULE_PX,

@@ -4,11 +4,10 @@ import { memo, useEffect, useRef } from "react";
 import { useStore } from "zustand";
 import { getKnife } from "@/store/knives";
 import { areOf, type RackFigureStore } from "@/store/rackFigures";
-import type { Reading } from "@/store/reading";
-import type { KnifeRecord } from "@/store/rows";
 import { useKept } from "@/store/useKept";
 import { DamagedRow } from "./DamagedRow";
 import { KnifeRow } from "./KnifeRow";
+import { readLast, rememberRead } from "./lastRead";
 import { RULE_PX, rowHeight } from "./measures";
 import type { Reach } from "./useReach";
 
@@ -18,25 +17,15 @@ interface Props {
   readonly reach: Reach;
 }
 
-/** What was last read of each knife, so that a row that is scrolled back to stands there at once. */
-const lastRead = new Map<string, Reading<KnifeRecord>>();
-const MOST_REMEMBERED = 120;
-
-function remember(id: string, reading: Reading<KnifeRecord>): void {
-  lastRead.delete(id);
-  lastRead.set(id, reading);
-  if (lastRead.size > MOST_REMEMBERED) lastRead.delete(lastRead.keys().next().value as string);
-}
-
 /** One place on the rack: its knife, or what is wrong with its record. Scrolling alone does not draw it again. */
 export const RackRow = memo(function RackRow({ id, figures, reach }: Props) {
   const fresh = useKept(() => getKnife(id), [id]);
   const known = useStore(figures, (s) => s.known.get(id));
   const failure = useStore(figures, (s) => s.failure);
-  const reading = fresh ?? lastRead.get(id);
+  const reading = fresh ?? readLast(id);
   const updatedAt = reading?.ok ? reading.record.updatedAt : null;
   useEffect(() => {
-    if (fresh) remember(id, fresh);
+    if (fresh) rememberRead(id, fresh);
   }, [fresh, id]);
   const seen = useRef(updatedAt);
   useEffect(() => {

@@ -1,5 +1,5 @@
 "use client";
-import { useEffect, useMemo, useState } from "react";
+import { startTransition, useEffect, useMemo, useState } from "react";
 import type { ProductDesign } from "@/core/knife/design/product";
 import { emptyOldBin } from "@/store/bin";
 import { firstVisit } from "@/store/firstVisit";
@@ -16,7 +16,7 @@ function useListed(figures: RackFigureStore | null): readonly string[] | undefin
   const [ids, setIds] = useState<readonly string[] | null>(null);
   useEffect(() => {
     setIds(figures?.getState().ids ?? null);
-    return figures?.subscribe((s) => setIds(s.ids));
+    return figures?.subscribe((s) => startTransition(() => setIds(s.ids)));
   }, [figures]);
   return ids ?? undefined;
 }

@@ -11,10 +11,11 @@ import { PriceCell } from "../cost/PriceCell";
 import { Hatches, hatchId } from "../drawing/Hatches";
 import { FavouriteStar } from "../fields/FavouriteStar";
 import { color } from "../kit/theme";
+import { useBeyond } from "../kit/useBeyond";
 import type { OwnDialogOpeners } from "../ownMaterials/useOwnDialog";
 import { OwnActions } from "./OwnActions";
 
-/** Rows drawn beyond those in sight: the next ones are there before they are scrolled or tabbed to. */
+/** Rows drawn beyond those in sight. */
 const BEYOND = 12;
 /** A row of two lines, px; each is measured once it is drawn. */
 const USUAL_PX = 77;
@@ -39,9 +40,10 @@ export const MaterialTable = memo(function MaterialTable({
   const [top, setTop] = useState(0);
   // What stands above the table comes and goes.
   useLayoutEffect(() => setTop(list.current?.offsetTop ?? 0));
+  const beyond = useBeyond(BEYOND);
   const rows = useWindowVirtualizer({
     count: shown.length,
-    overscan: BEYOND,
+    overscan: beyond,
     scrollMargin: top,
     getItemKey: (i) => shown[i].id,
     estimateSize: () => USUAL_PX,
@@ -51,6 +53,10 @@ export const MaterialTable = memo(function MaterialTable({
   const below = items.length > 0 ? rows.getTotalSize() - (items[items.length - 1].end - top) : 0;
   return (
     <Box ref={list} bg="sheet" borderWidth="1px" borderRadius="md" overflowX="auto">
+      {/* Pattern definitions that every swatch refers to. */}
+      <svg width="0" height="0" aria-hidden="true" style={{ position: "absolute" }}>
+        <Hatches />
+      </svg>
       <Table.Root
         size="sm"
         aria-rowcount={shown.length + 1}
@@ -130,7 +136,6 @@ const sourceWords = ({ id, source }: Material, own: readonly OwnMaterial[]) =>
 function Swatch({ material }: { material: Material }) {
   return (
     <svg width="26" height="16" aria-hidden="true" style={{ flexShrink: 0 }}>
-      <Hatches />
       <rect
         width="26"
         height="16"
