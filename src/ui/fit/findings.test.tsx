@@ -114,7 +114,7 @@ describe("the limits of the rules", () => {
     await userEvent.clear(field);
     await userEvent.type(field, "1.5{Enter}");
     expect(now().fitUp.limits["shoulder-sharp"]).toBe(1.5);
-    screen.getByText("Usually 1.");
+    await screen.findByText("Usually 1.");
     await userEvent.clear(field);
     await userEvent.type(field, "-2{Enter}");
     // What cannot be is said, and changes nothing.

@@ -25,7 +25,7 @@ export const RackGlance = memo(function RackGlance() {
           py: "3",
           bg: "sheet",
           borderBottomWidth: "1px",
-          opacity: 0.75,
+          color: "graphite",
         },
         "& span:first-of-type": { fontWeight: "600", fontSize: "lg" },
         "& span:last-of-type": { color: "bronze", fontSize: "sm" },
