@@ -98,6 +98,8 @@ const WORDS: Record<FaultRule, (f: Finding, mm: Say, grams: Say) => string> = {
     `The edge (${mm(f.measured)}) must be thinner than the spine (${mm(f.limit)}).`,
   "measured-too-far-off": (f, _mm, grams) =>
     `The finished knife is drawn so far from what was weighed that the part which takes the difference would weigh ${grams(f.measured)} instead of ${grams(f.limit)}. Draw it nearer to what it is, or let another part take the difference.`,
+  "scale-unlike-drawn": (f, _mm, grams) =>
+    `The ${f.subject === "scale-left" ? "left" : "right"} scale was read as ${grams(f.measured)}, and is drawn ${grams(f.limit)}: its thickness, its material or the reading is another. The reading counts.`,
   "measured-unlike-drawn": (f, _mm, grams) =>
     `The ${f.subject === "knife" ? "knife" : "blade"} weighed ${grams(f.measured)}; as it is drawn it would weigh ${grams(f.limit)}. Both cannot be true: look at the reading, its unit, and the drawing's length, thickness and grind. The reading counts.`,
   "balance-unlike-drawn": (f, mm) =>

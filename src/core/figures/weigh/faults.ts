@@ -5,7 +5,7 @@ import { type Fault, isError } from "../../knife/parts/faults";
 import type { Assembly } from "../../knife/parts/types";
 import { checkDesign } from "../../knife/validity/checkDesign";
 import { effortFault } from "./effort";
-import { measuredFaults } from "./measuredFaults";
+import { aloneFaults, measuredFaults } from "./measuredFaults";
 
 /** What keeps a design from being weighed ("error"), or is not as it says ("warning"). Empty when all is well. */
 export function faultsOf(design: Design, assembly: Assembly = assemble(design)): Fault[] {
@@ -14,5 +14,7 @@ export function faultsOf(design: Design, assembly: Assembly = assemble(design)):
   const times = weighed(design.blade.measured) ? 2 : 1;
   const effort = effortFault(assembly, times);
   if (effort) return [...faults, effort];
-  return faults.some(isError) ? faults : [...faults, ...measuredFaults(design)];
+  return faults.some(isError)
+    ? faults
+    : [...faults, ...aloneFaults(design, assembly), ...measuredFaults(design)];
 }

@@ -2,9 +2,13 @@ import { materialsIn } from "../../knife/design/materials";
 import { measuredBalanceMm, type Weighed, weighed } from "../../knife/design/measuredBalance";
 import type { Design } from "../../knife/design/schema";
 import type { Fault } from "../../knife/parts/faults";
+import type { Assembly } from "../../knife/parts/types";
 import { bareBladeOf } from "../../knife/starts/starts";
 import { bareMoments, drawnSums } from "./calibration";
+import { materialMoments } from "./materialMoments";
 import { centreX } from "./measured";
+import { momentsOf } from "./momentsOf";
+import { drawnAlone } from "./weighedAlone";
 
 /** What was on the scale as its drawing has it: mass (g) and balance from the datum (mm). */
 interface Drawn {
@@ -71,6 +75,23 @@ function unlikeFaults(design: Design, measured: Weighed): Fault[] {
       limit: drawn.balanceMm,
     });
   return faults;
+}
+
+/** What grew differs more from what it is drawn of; more than this share of the weight is another scale, or a slip. No source. */
+const SCALE_SHARE = 0.4;
+
+/** A scale that was weighed by itself, and cannot be the one that is drawn. */
+export function aloneFaults(design: Design, assembly: Assembly): Fault[] {
+  if (!assembly.parts.some((p) => p.weighed)) return [];
+  const material = materialMoments(assembly, momentsOf(assembly));
+  const drawnG = drawnAlone(assembly, material, materialsIn(design));
+  const readings = new Map(assembly.parts.flatMap(({ weighed: w }) => (w ? [[w.group, w.massG]] : [])));
+  return [...readings].flatMap(([group, massG]): Fault[] => {
+    const drawn = drawnG.get(group) ?? 0;
+    if (Math.abs(massG - drawn) <= SCALE_SHARE * Math.max(massG, drawn)) return [];
+    const rule = "scale-unlike-drawn";
+    return [{ rule, severity: "warning", at: null, subject: group, measured: massG, limit: drawn }];
+  });
 }
 
 /** What does not go together of a reading and the drawing of what was weighed; nothing of what was not weighed. */

@@ -11,6 +11,24 @@ export interface OfReadings {
 /** The id under which what was weighed by itself stands among the densities. */
 export const readingOf = ({ group }: WeighedAlone): string => `weighed-${group}`;
 
+const drawnGcc = ({ materials }: Part, materialOf: MaterialOf): number =>
+  materials.reduce((sum, m) => sum + m.share * (materialOf(m.materialId)?.densityGcc.typical ?? 0), 0);
+
+/** What each group that was weighed by itself weighs as it is drawn, g. */
+export function drawnAlone(
+  { parts }: Assembly,
+  material: readonly Readonly<Moments>[],
+  materialOf: MaterialOf,
+): ReadonlyMap<string, number> {
+  const drawnG = new Map<string, number>();
+  parts.forEach((p, i) => {
+    if (!p.weighed) return;
+    const { group } = p.weighed;
+    drawnG.set(group, (drawnG.get(group) ?? 0) + (drawnGcc(p, materialOf) * material[i].v) / 1000);
+  });
+  return drawnG;
+}
+
 /**
  * What was weighed by itself weighs what the scale said: its parts are of a material of their own each, as dense as that
  * makes it, its interval the reading's; how much lies where stays as it is drawn. `material` are the moments of what the
@@ -23,14 +41,7 @@ export function asWeighedAlone(
 ): OfReadings {
   const { parts } = assembly;
   if (!parts.some((p) => p.weighed)) return { assembly, materialOf };
-  const drawnGcc = ({ materials }: Part) =>
-    materials.reduce((sum, m) => sum + m.share * (materialOf(m.materialId)?.densityGcc.typical ?? 0), 0);
-  const drawnG = new Map<string, number>();
-  parts.forEach((p, i) => {
-    if (!p.weighed) return;
-    const { group } = p.weighed;
-    drawnG.set(group, (drawnG.get(group) ?? 0) + (drawnGcc(p) * material[i].v) / 1000);
-  });
+  const drawnG = drawnAlone(assembly, material, materialOf);
   const readings = new Map<string, Material>();
   const read = (part: Part): Part => {
     const { weighed, materials } = part;
@@ -45,7 +56,7 @@ export function asWeighedAlone(
       id: materialId,
       densityGcc: { typical: 1, low: Math.max(0, 1 - off), high: 1 + off },
     });
-    const share = (drawnGcc(part) * weighed.massG) / all;
+    const share = (drawnGcc(part, materialOf) * weighed.massG) / all;
     return { ...part, materials: [{ materialId, share }], drawnOf: materials };
   };
   return {

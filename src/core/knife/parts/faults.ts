@@ -12,6 +12,7 @@ export const FAULT_RULES = [
   "balance-beyond-blade",
   "measured-too-far-off",
   "measured-unlike-drawn",
+  "scale-unlike-drawn",
   "balance-unlike-drawn",
   "hollow-wheel-too-small",
   "hollow-cuts-through",

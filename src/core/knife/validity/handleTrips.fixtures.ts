@@ -88,6 +88,7 @@ export const HANDLE_TRIPS: [FaultRule, Design][] = [
     { ...sound, blade: { ...sound.blade, face: { kind: "hammered", depthMm: 3, share: 0.5 } } },
   ],
   ["texture-too-deep", scaled({ left: { ...scales.left, face: { ...newTexture("jigged"), depthMm: 9.8 } } })],
+  ["scale-unlike-drawn", scaled({ right: { ...scales.right, weighed: { massG: 300, offG: 0.1 } } })],
   ["cheeks-thinner-middle", cheeked({ middleMm: 3 })],
   ["fitting-no-room", cheeked({ thicknessMm: 15 })],
   ["fitting-no-room", cheeked({ belowMm: 50 })],
