@@ -39,22 +39,23 @@ function templateOf(builder: PageBuilder, piece: DrawnPiece): NamedFigure {
   const layer = pieceLayer(piece, AS_DRAWN);
   const { key } = piece.part;
   const indexed = key.kind === "piece" && INDEXED.includes(key.sort);
+  // A sheet between two others is cut out on its side, and has no slot to mill.
+  const slotted = key.kind === "guard" && piece.part.face === "front";
   const holes = holeMarks(builder, piece.part.drilled, piece.mirrored);
   const says = [
     ...pieceLines(piece, builder.materialOf, units),
-    ...(key.kind === "guard" ? cutterLines(builder) : []),
+    ...(slotted ? cutterLines(builder) : []),
     ...(indexed ? ["Cross: the spine is up. Mark it on piece and handle before they come apart."] : []),
     ...holes.lines,
   ];
   const figure = pieceFigure(layer, says, piece.part.face === "side" || indexed, holes.marks);
-  const drawn =
-    key.kind === "guard"
-      ? cutterPath(builder, figure.toPaper)
-      : key.kind === "blade"
-        ? grindItems(builder, figure.toPaper)
-        : piece.part.face === "side"
-          ? grooveLines(builder, piece, figure.toPaper)
-          : [];
+  const drawn = slotted
+    ? cutterPath(builder, figure.toPaper)
+    : key.kind === "blade"
+      ? grindItems(builder, figure.toPaper)
+      : piece.part.face === "side"
+        ? grooveLines(builder, piece, figure.toPaper)
+        : [];
   return { ...figure, items: [...figure.items, ...drawn], name: pieceTitle(piece) };
 }
 

@@ -25,7 +25,7 @@ export function flushCheck(design: Design): FlushAt[] {
   const { guard } = design;
   if (!guard || guard.mesh || design.handle.kind === "bare") return [];
   const { frontX, body } = layoutOf(design);
-  const plates = cutParts(design).filter((p) => p.key.kind === "guard");
+  const plates = cutParts(design).filter((p) => p.key.kind === "guard" && p.face === "front");
   const rear = plates[plates.length - 1];
   if (!rear) return [];
   const [handle] = sectionOutline([body], frontX - INSIDE_MM);

@@ -45,7 +45,7 @@ export const pieceOutlines = remembered((design: Design): ReadonlyMap<string, Pi
   return found;
 });
 
-/** A film of a scale over a shaped half that is thinner than this is ground away with the rest, mm. */
+/** A film over a shaped half, or beside a tang in the sheet that it is let into, that is thinner is ground away with the rest, mm. */
 const FILM_MM = 0.5;
 
 /** What is parted from a piece, by a notch or beside a shaped half, is waste where it is smaller than this share of it. */
@@ -58,6 +58,8 @@ function withoutCrumbs(outlines: readonly Point[][]): Point[][] {
 }
 
 function filmOver({ handle }: Design, { key }: Workpiece): number {
+  // Marked out on its side, a guard's plate is the sheet between two others.
+  if (key.kind === "guard") return FILM_MM;
   const covers = key.kind === "scale" || key.kind === "lower" || key.kind === "lengthwise-sheet";
   return covers && handle.kind === "scales" && handle.halves.length > 0 ? FILM_MM : 0;
 }

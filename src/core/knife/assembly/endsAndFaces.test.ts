@@ -1,7 +1,9 @@
 import { describe, expect, it } from "vitest";
+import { cutParts } from "../../exchange/cutting/cutParts";
 import { materialMoments } from "../../figures/weigh/materialMoments";
 import { momentsOf } from "../../figures/weigh/momentsOf";
 import { weigh } from "../../figures/weigh/weigh";
+import { signedArea } from "../../geometry/contours/loop";
 import { newFastener } from "../../kinds/fasteners/registry";
 import { shippedMaterial } from "../../materials/materials";
 import { newGuard } from "../design/guards";
@@ -237,5 +239,22 @@ describe("a guard of sheets beside each other", () => {
       near(v.get(`fitting:cheeks:${side}`), 10 * 28 * 8 + cheek * 3, 1e-5);
     near(v.get("guard"), 6 * 28 * 8 - 4 * 24 * 8, 1e-5);
     expect(v.get("blade")).toBeCloseTo(volumes(full).get("blade")!, 4);
+  });
+
+  it("comes as three sheets that are marked out on their sides, the middle one cut out for the tang", () => {
+    const tight = { ...cheeks, middleMm: 4 };
+    const parts = cutParts({ ...full, guard: { ...guard, plates, fittings: [tight] } });
+    const of = (id: string) => parts.find((p) => p.id === id)!;
+    const [middle, beside] = [of("guard"), of("fitting:cheeks:pair")];
+    expect([middle.face, beside.face, beside.count]).toEqual(["side", "side", 2]);
+    expect([middle.thicknessMm, beside.thicknessMm]).toEqual([4, 11]);
+    // Over and under the tang, 24 mm high.
+    expect(middle.outlines).toHaveLength(2);
+    near(
+      middle.outlines.reduce((sum, o) => sum + signedArea(o), 0),
+      8 * 4,
+      1e-3,
+    );
+    near(signedArea(beside.outlines[0]), 8 * 28 + 16 * 8 + (Math.PI / 2) * 64, 1e-3);
   });
 });
