@@ -21,6 +21,7 @@ const FLOORS = {
     ["kernel", "validity"],
   ],
   figures: [["weigh"], ["pieces"], ["views", "fit", "compare"], ["cost"], ["tune"], ["review"]],
+  plan: [],
   edit: [],
   products: [],
   exchange: [["cutting", "pattern"], ["paper", "photo"], ["files"]],

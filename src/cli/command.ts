@@ -28,7 +28,7 @@ export interface Command {
   readonly name: string;
   /** In one line, for the list of commands. */
   readonly says: string;
-  /** What stands for its arguments in the usage; one in brackets may be left out. */
+  /** What stands for its arguments in the usage; one in brackets may be left out, of one that ends in "…" there may be more. */
   readonly args: readonly string[];
   readonly options: Readonly<Record<string, Option>>;
   /** The answer, printed as JSON. */
@@ -82,7 +82,9 @@ export function inputOf(of: Command, words: readonly string[]): Input {
   const { positionals, values } = parsed;
   const least = of.args.filter((a) => !a.startsWith("[")).length;
   if (positionals.length < least) throw refused(`${of.args[positionals.length]} is missing`);
-  if (positionals.length > of.args.length) throw refused(`"${positionals[of.args.length]}" is one too many`);
+  const more = of.args.some((a) => a.endsWith("…"));
+  if (!more && positionals.length > of.args.length)
+    throw refused(`"${positionals[of.args.length]}" is one too many`);
   for (const [name, { needed, unless }] of Object.entries(of.options))
     if (needed && !own(values, name) && !(unless && own(values, unless)))
       throw refused(`--${name} is missing`);

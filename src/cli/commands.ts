@@ -10,6 +10,7 @@ import { levers } from "./commands/levers";
 import { materials } from "./commands/materials";
 import { mesh } from "./commands/mesh";
 import { newKnife } from "./commands/new";
+import { plan } from "./commands/plan";
 import { review } from "./commands/review";
 import { sample } from "./commands/sample";
 import { sheet } from "./commands/sheet";
@@ -27,6 +28,7 @@ export const COMMANDS: readonly Command[] = [
   tune,
   sample,
   cost,
+  plan,
   drill,
   mesh,
   draw,

@@ -110,7 +110,9 @@ describe("the limits of the rules", () => {
   it("are changed by the maker, and say what is usual", async () => {
     const { design: now } = await onBench(drawn, <FindingsSection />);
     await userEvent.click(screen.getByRole("button", { name: "Limits of the rules" }));
-    const field = screen.getByRole("textbox", { name: RULE_WORDS["shoulder-sharp"].name });
+    // The rules themselves come from the worker.
+    const name = RULE_WORDS["shoulder-sharp"].name;
+    const field = await screen.findByRole("textbox", { name }, { timeout: 5000 });
     await userEvent.clear(field);
     await userEvent.type(field, "1.5{Enter}");
     expect(now().fitUp.limits["shoulder-sharp"]).toBe(1.5);
