@@ -1,3 +1,4 @@
+import { pieceList } from "../figures/pieces/pieceList";
 import { fittingOf } from "../kinds/guardFittings/registry";
 import type { Design } from "../knife/design/schema";
 import { after, type Planner } from "./planner";
@@ -6,8 +7,11 @@ import { after, type Planner } from "./planner";
 export function guardTasks(p: Planner, design: Design, soft: boolean): void {
   const { guard } = design;
   if (!guard) return;
-  if (fittingOf(guard, "cheeks")) p.add("weld-guard");
-  p.add("slot-guard", [after("file-tang", "slot-follows-tang"), after("weld-guard", "shape-first")]);
+  const sawn = pieceList(design)
+    .filter(({ key }) => key.kind === "guard" || key.kind === "fitting")
+    .map(({ id }) => after({ id: `saw-piece:${id}` }, "marked-out-first"));
+  if (fittingOf(guard, "cheeks")) p.add("weld-guard", sawn);
+  p.add("slot-guard", [...sawn, after("file-tang", "slot-follows-tang"), after("weld-guard", "shape-first")]);
   p.add("fit-guard", [
     after("slot-guard", "slot-follows-tang"),
     after("inspect-blade", "finished-before-guard"),

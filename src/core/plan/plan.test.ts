@@ -47,6 +47,7 @@ function before(tasks: readonly Task[]): Map<string, Set<string>> {
  * stands before the second instead. Common practice, no source.
  */
 const RULES: readonly (readonly [TaskKind, TaskKind])[] = [
+  ["saw-piece", "dry-fit"],
   ["weld-tang", "harden"],
   ["file-tang", "harden"],
   ["stamp-mark", "harden"],
@@ -110,6 +111,11 @@ function wrongIn(tasks: readonly Task[]): string[] {
   // A thread is cut into a tang that was drawn soft after it was hardened.
   for (const thread of of("thread-tang"))
     if (!of("soften-tang").some((s) => isBefore(s, thread))) wrong.push(`${thread.id} in hard steel`);
+  // A guard is sawn before its slot is cut.
+  for (const slot of of("slot-guard"))
+    for (const saw of of("saw-piece"))
+      if (saw.of?.kind === "piece" && saw.of.piece.kind === "guard" && !isBefore(saw, slot))
+        wrong.push(`${slot.id} before ${saw.id}`);
   // Hard steel is tempered within two hours, or goes into the cold.
   for (const t of of("temper"))
     if (!t.needs.some((n) => n.maxLagMin !== null && n.maxLagMin <= 120)) wrong.push(`${t.id} whenever`);
