@@ -1,6 +1,7 @@
 import { isBought, kindOf } from "../kinds/fasteners/registry";
 import { endKindOf } from "../kinds/tangEnds/registry";
 import type { Design } from "../knife/design/schema";
+import { cureMin } from "./cure";
 import { type After, after, type Planner } from "./planner";
 
 /** All that has to be finished before the handle is put together for good. */
@@ -51,7 +52,7 @@ export function joinTasks(p: Planner, design: Design): void {
 }
 
 function glueTasks(p: Planner, design: Design): void {
-  const { potLifeMin, leastCureH } = design.workshop.glue;
+  const { potLifeMin } = design.workshop.glue;
   const clean = p.add("degrease", [after("dry-fit", "clean-joint")]);
   p.add("glue-handle", [
     after("dry-fit", "last-chance"),
@@ -69,7 +70,7 @@ function glueTasks(p: Planner, design: Design): void {
       after("check-in-line", "pot-life"),
       after("clean-squeeze-out", "pot-life"),
     ],
-    { waitMin: leastCureH * 60 },
+    { waitMin: cureMin(design) },
   );
 }
 

@@ -167,6 +167,12 @@ describe("the order of work", () => {
     const bolted = CONSTRUCTIONS["fastener: sleeve-bolt"];
     expect(kinds({}, bolted)).toContain("assemble");
     expect(kinds({}, bolted)).not.toContain("glue-handle");
+    expect(kinds({ drill: "through-glued" }, bolted)).not.toContain("glue-first");
+    // What is glued first waits as long as the shop waits.
+    const glue = { ...knife.workshop.glue, leastCureH: 36 };
+    const slow = { ...knife, workshop: { ...knife.workshop, glue } };
+    const first = planOf(slow, { grind: "harden-first", drill: "through-glued" });
+    expect(first.find((t) => t.kind === "glue-first")?.waitMin).toBe(36 * 60);
   });
 });
 

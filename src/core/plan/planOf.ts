@@ -1,7 +1,7 @@
 import { pieceList } from "../figures/pieces/pieceList";
 import type { Design } from "../knife/design/schema";
 import { blockTasks, burnIn, isBurnedIn } from "./blockTasks";
-import { closingTasks, joinTasks } from "./closingTasks";
+import { closingTasks, isRemovable, joinTasks } from "./closingTasks";
 import { checkGuard, guardTasks } from "./guardTasks";
 import { Planner } from "./planner";
 import { drillInOnePass, fitAlong, scalesTasks } from "./scalesTasks";
@@ -33,7 +33,8 @@ export function planOf(design: Design, schools: Schools = USUAL_SCHOOLS): readon
   else guardTasks(p, design, false);
   if (scaled) {
     if (!onePass) fitAlong(p, design);
-    const throughGlued = schools.drill === "through-glued" && fasteners.length > 0;
+    // What screws alone hold is glued nowhere.
+    const throughGlued = schools.drill === "through-glued" && fasteners.length > 0 && !isRemovable(design);
     scalesTasks(p, design, onePass, throughGlued);
   }
   if (handle.kind !== "bare") blockTasks(p, design);

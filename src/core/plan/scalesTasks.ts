@@ -1,6 +1,7 @@
 import { kindOf } from "../kinds/fasteners/registry";
 import { jointsOf } from "../knife/design/handleParts";
 import type { Design } from "../knife/design/schema";
+import { cureMin } from "./cure";
 import { type After, after, type Planner } from "./planner";
 
 const right = { of: { kind: "side", side: "right" } } as const;
@@ -47,7 +48,7 @@ export function scalesTasks(p: Planner, design: Design, drilled: boolean, throug
     after("check-guard", "guard-before-holes"),
     after("fit-segments", "joints-aligned"),
   ]);
-  if (throughGlued) glueFirst(p);
+  if (throughGlued) glueFirst(p, design);
   if (fasteners.length > 0 && !drilled) {
     const tang = [after("check-holes", "pin-before-next"), after("check-straight", "straight-first")];
     const first = p.add(
@@ -66,7 +67,7 @@ export function scalesTasks(p: Planner, design: Design, drilled: boolean, throug
 }
 
 /** One scale is glued on before it is drilled: all of it is tried and cleaned before. */
-function glueFirst(p: Planner): void {
+function glueFirst(p: Planner, design: Design): void {
   const tape = p.add("tape-blade", [
     after("surface-blade", "blade-taped"),
     after("etch", "blade-taped"),
@@ -84,10 +85,11 @@ function glueFirst(p: Planner): void {
     right,
   );
   const clean = p.add("degrease", [after({ id: fitted }, "clean-joint")], right);
-  p.add("glue-first", [
+  const needs = [
     after({ id: fitted }, "last-chance"),
     after({ id: clean }, "clean-joint"),
     after({ id: tape }, "blade-taped"),
     after("front-faces", "faces-unreachable"),
-  ]);
+  ];
+  p.add("glue-first", needs, { waitMin: cureMin(design) });
 }

@@ -2,6 +2,7 @@
 import { Button, Flex, HStack, Stack, Text } from "@chakra-ui/react";
 import { FileDown, Plus } from "lucide-react";
 import { useRouter } from "next/navigation";
+import { useEffect } from "react";
 import { addDemoKnives } from "@/store/demo";
 import type { RackFigureStore } from "@/store/rackFigures";
 import { BinLink } from "../bin/BinLink";
@@ -12,6 +13,7 @@ import { ProgressLine } from "../kit/ProgressLine";
 import { Header } from "../shell/Header";
 import { PageHead } from "../shell/PageHead";
 import { BackupReminder } from "./BackupReminder";
+import { keepGlance } from "./glance";
 import { RackGlance } from "./RackGlance";
 import { RackList } from "./RackList";
 import { RackTools } from "./RackTools";
@@ -94,6 +96,7 @@ function ShownRack({ ids, figures }: { ids: readonly string[]; figures: RackFigu
 }
 
 function EmptyRack({ onNew }: { onNew: () => void }) {
+  useEffect(() => keepGlance([]), []);
   return (
     <Stack align="center" gap="3" py="16" bg="sheet" borderWidth="1px" borderRadius="md">
       <Text fontSize="lg" fontWeight="600">

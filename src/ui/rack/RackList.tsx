@@ -27,7 +27,7 @@ export function RackList(props: {
 }) {
   const { ids, all, figures } = props;
   const known = useStore(figures, (s) => s.known);
-  useGlance(ids, known);
+  useGlance(all, known);
   const [frame, width] = useWidth<HTMLDivElement>(USUAL_PX);
   const reach = useReach(all, known, width);
   const list = useRef<HTMLDivElement>(null);

@@ -5,6 +5,7 @@ import { pieceNaming } from "../../knife/shapes/itemNames";
 import { jointTilt, slackPiece } from "../../knife/shapes/pieces";
 import { scalesSpan } from "../../knife/shapes/scaleEnd";
 import { bolsterJoint } from "../../knife/shapes/scales";
+import type { Draft } from "../draft";
 import { placeFields } from "./boredPoints";
 import { gripPoints } from "./gripPoints";
 import { type BenchPoint, LEAN_AT_MM, leanOf, leanX, setHeld, setPlace } from "./types";
@@ -27,6 +28,34 @@ export function handlePoints(design: Design, selected: string | null): BenchPoin
 
 /** A lean is shown for the joint that is picked out, or is being dragged itself. */
 const leaning = (selected: string | null, id: string) => selected === id || selected === `${id}-lean`;
+
+/** How far a joint of scales leans at most. */
+const MOST_LEAN_DEG = 60;
+
+/** The lean of a joint or an edge of the scales, where it is picked out: what it belongs to is found in the handle dragged. */
+function scaleLean(
+  id: string,
+  selected: string | null,
+  at: { readonly xMm: number; readonly tiltDeg: number },
+  find: (
+    handle: Extract<Draft<Design>["handle"], { kind: "scales" }>,
+  ) => { tiltDeg: number } | null | undefined,
+): BenchPoint[] {
+  if (!leaning(selected, id)) return [];
+  return [
+    {
+      id: `${id}-lean`,
+      name: { point: "lean" },
+      at: { x: leanX(at.xMm, at.tiltDeg), y: LEAN_AT_MM },
+      corner: true,
+      move: (d, to) => {
+        const mine = d.handle.kind === "scales" ? find(d.handle) : null;
+        if (mine) mine.tiltDeg = leanOf(to.x, at.xMm, LEAN_AT_MM, MOST_LEAN_DEG);
+      },
+      fields: [],
+    },
+  ];
+}
 
 function bolsterPoints(design: Design, handle: ScalesHandle, selected: string | null): BenchPoint[] {
   const span = scalesSpan(handle, layoutOf(design).span);
@@ -51,19 +80,8 @@ function bolsterPoints(design: Design, handle: ScalesHandle, selected: string | 
         fields: [{ path: `handle.bolsters.${end}.lengthMm` }],
       },
     ];
-    if (leaning(selected, id))
-      points.push({
-        id: `${id}-lean`,
-        name: { point: "lean" },
-        at: { x: leanX(xMm, bolster.tiltDeg), y: LEAN_AT_MM },
-        corner: true,
-        move: (d, to) => {
-          const mine = d.handle.kind === "scales" && d.handle.bolsters[end];
-          if (mine) mine.tiltDeg = leanOf(to.x, xMm, LEAN_AT_MM, 60);
-        },
-        fields: [],
-      });
-    return points;
+    const lean = scaleLean(id, selected, { xMm, tiltDeg: bolster.tiltDeg }, ({ bolsters }) => bolsters[end]);
+    return [...points, ...lean];
   });
 }
 
@@ -88,19 +106,7 @@ function scaleEndPoints(design: Design, handle: ScalesHandle, selected: string |
       fields: [{ path: "handle.rearEnd.bareMm" }],
     },
   ];
-  if (leaning(selected, id))
-    points.push({
-      id: `${id}-lean`,
-      name: { point: "lean" },
-      at: { x: leanX(xMm, rearEnd.tiltDeg), y: LEAN_AT_MM },
-      corner: true,
-      move: (d, to) => {
-        const mine = d.handle.kind === "scales" && d.handle.rearEnd;
-        if (mine) mine.tiltDeg = leanOf(to.x, xMm, LEAN_AT_MM, 60);
-      },
-      fields: [],
-    });
-  return points;
+  return [...points, ...scaleLean(id, selected, { xMm, tiltDeg: rearEnd.tiltDeg }, (h) => h.rearEnd)];
 }
 
 function jointPoints({ joints }: ScalesHandle, selected: string | null): BenchPoint[] {
@@ -119,18 +125,7 @@ function jointPoints({ joints }: ScalesHandle, selected: string | null): BenchPo
         fields: [{ path: `handle.joints.${i}.xMm`, behind: true }],
       },
     ];
-    if (leaning(selected, j.id))
-      points.push({
-        id: `${j.id}-lean`,
-        name: { point: "lean" },
-        at: { x: leanX(j.xMm, j.tiltDeg), y: LEAN_AT_MM },
-        corner: true,
-        move: (d, to) => {
-          if (d.handle.kind === "scales") d.handle.joints[i].tiltDeg = leanOf(to.x, j.xMm, LEAN_AT_MM, 60);
-        },
-        fields: [],
-      });
-    return points;
+    return [...points, ...scaleLean(j.id, selected, j, ({ joints: all }) => all[i])];
   });
 }
 

@@ -53,9 +53,9 @@ function volumesOf(
   materials: MaterialOf,
 ): { readonly sums: Map<string, { v: number; x: number }>; readonly materialOf: MaterialOf } {
   const sums = new Map<string, { v: number; x: number }>();
-  const moments = materialMoments(drawn, momentsOf(drawn, memory));
-  const { assembly, materialOf } = asWeighedAlone(drawn, moments, materials);
-  moments.forEach((m, i) => {
+  const own = momentsOf(drawn, memory);
+  const { assembly, materialOf } = asWeighedAlone(drawn, own, materials);
+  materialMoments(drawn, own).forEach((m, i) => {
     const part = assembly.parts[i];
     if (skip.includes(part.id)) return;
     for (const { materialId, share } of part.materials) {
@@ -70,20 +70,22 @@ function volumesOf(
 
 /** Mass and first moment in x of the parts that a measurement holds, as they are now; nothing without one. */
 function heldSums(
-  assembly: Assembly,
+  drawn: Assembly,
   held: Calibration | null,
-  materialOf: MaterialOf,
+  materials: MaterialOf,
 ): { m: number; x: number } {
   const sums = { m: 0, x: 0 };
   if (!held) return sums;
-  const material = materialMoments(assembly, momentsOf(assembly));
+  const own = momentsOf(drawn);
+  const { assembly, materialOf } = asWeighedAlone(drawn, own, materials);
+  const material = materialMoments(drawn, own);
   assembly.parts.forEach((part, i) => {
     if (!held.partIds.includes(part.id)) return;
-    const drawn = part.materials.reduce(
+    const drawnGmm3 = part.materials.reduce(
       (sum, k) => sum + (k.share * (materialOf(k.materialId)?.densityGcc.typical ?? 0)) / 1000,
       0,
     );
-    const mass = held.densityOf(drawn) * material[i].v;
+    const mass = held.densityOf(drawnGmm3) * material[i].v;
     sums.m += mass;
     sums.x += mass * (centreX(material[i]) + held.shiftMm);
   });

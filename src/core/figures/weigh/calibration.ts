@@ -113,7 +113,7 @@ export function drawnSums(
 /** Mass (g), first moment in x (g·mm) of some parts; and each material's volume (cm³) and first moment, those apart left out. */
 function sumsOf(drawn: Assembly, moments: MomentList, takes: Takes, materials: MaterialOf) {
   const material = materialMoments(drawn, moments);
-  const { assembly, materialOf } = asWeighedAlone(drawn, material, materials);
+  const { assembly, materialOf } = asWeighedAlone(drawn, moments, materials);
   const { parts } = assembly;
   const sums = { mass: 0, moment: 0, ownMass: 0, ownMoment: 0 };
   const others = new Map<string, { v: number; x: number }>();

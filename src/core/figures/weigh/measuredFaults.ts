@@ -5,7 +5,6 @@ import type { Fault } from "../../knife/parts/faults";
 import type { Assembly } from "../../knife/parts/types";
 import { bareBladeOf } from "../../knife/starts/starts";
 import { bareMoments, drawnSums } from "./calibration";
-import { materialMoments } from "./materialMoments";
 import { centreX } from "./measured";
 import { momentsOf } from "./momentsOf";
 import { drawnAlone } from "./weighedAlone";
@@ -83,8 +82,7 @@ const SCALE_SHARE = 0.4;
 /** A scale that was weighed by itself, and cannot be the one that is drawn. */
 export function aloneFaults(design: Design, assembly: Assembly): Fault[] {
   if (!assembly.parts.some((p) => p.weighed)) return [];
-  const material = materialMoments(assembly, momentsOf(assembly));
-  const drawnG = drawnAlone(assembly, material, materialsIn(design));
+  const drawnG = drawnAlone(assembly, momentsOf(assembly), materialsIn(design));
   const readings = new Map(assembly.parts.flatMap(({ weighed: w }) => (w ? [[w.group, w.massG]] : [])));
   return [...readings].flatMap(([group, massG]): Fault[] => {
     const drawn = drawnG.get(group) ?? 0;

@@ -2,7 +2,6 @@ import type { Fault } from "../../knife/parts/faults";
 import type { Assembly } from "../../knife/parts/types";
 import type { MaterialOf } from "../../materials/types";
 import { DEFAULT_FINENESS, type Fineness, integrate } from "./integrate";
-import { materialMoments } from "./materialMoments";
 import type { Calibration } from "./measured";
 import type { Moments } from "./moments";
 import { momentsOf } from "./momentsOf";
@@ -37,6 +36,6 @@ export function weighAssembly(
   if (findings.some((f) => f.severity === "error")) return { ok: false, findings };
   const moments = fineness === DEFAULT_FINENESS ? momentsOf(assembly, memory) : integrate(assembly, fineness);
   const measured = calibrate?.(moments, fineness) ?? null;
-  const of = asWeighedAlone(assembly, materialMoments(assembly, moments), materialOf);
+  const of = asWeighedAlone(assembly, moments, materialOf);
   return { ok: true, report: massReport(of.assembly, moments, of.materialOf, measured), findings };
 }

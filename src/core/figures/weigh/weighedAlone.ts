@@ -1,5 +1,6 @@
 import type { Assembly, Part, WeighedAlone } from "../../knife/parts/types";
 import type { Material, MaterialOf } from "../../materials/types";
+import { materialMoments } from "./materialMoments";
 import type { Moments } from "./moments";
 
 /** An assembly, and what its parts are of, once readings stand in for densities. */
@@ -16,12 +17,13 @@ const drawnGcc = ({ materials }: Part, materialOf: MaterialOf): number =>
 
 /** What each group that was weighed by itself weighs as it is drawn, g. */
 export function drawnAlone(
-  { parts }: Assembly,
-  material: readonly Readonly<Moments>[],
+  assembly: Assembly,
+  moments: readonly Readonly<Moments>[],
   materialOf: MaterialOf,
 ): ReadonlyMap<string, number> {
+  const material = materialMoments(assembly, moments);
   const drawnG = new Map<string, number>();
-  parts.forEach((p, i) => {
+  assembly.parts.forEach((p, i) => {
     if (!p.weighed) return;
     const { group } = p.weighed;
     drawnG.set(group, (drawnG.get(group) ?? 0) + (drawnGcc(p, materialOf) * material[i].v) / 1000);
@@ -31,17 +33,17 @@ export function drawnAlone(
 
 /**
  * What was weighed by itself weighs what the scale said: its parts are of a material of their own each, as dense as that
- * makes it, its interval the reading's; how much lies where stays as it is drawn. `material` are the moments of what the
- * parts are made of. The very assembly where nothing was weighed so.
+ * makes it, its interval the reading's; how much lies where stays as it is drawn. The very assembly where nothing was
+ * weighed so. `moments` are those of the parts' own volumes.
  */
 export function asWeighedAlone(
   assembly: Assembly,
-  material: readonly Readonly<Moments>[],
+  moments: readonly Readonly<Moments>[],
   materialOf: MaterialOf,
 ): OfReadings {
   const { parts } = assembly;
   if (!parts.some((p) => p.weighed)) return { assembly, materialOf };
-  const drawnG = drawnAlone(assembly, material, materialOf);
+  const drawnG = drawnAlone(assembly, moments, materialOf);
   const readings = new Map<string, Material>();
   const read = (part: Part): Part => {
     const { weighed, materials } = part;

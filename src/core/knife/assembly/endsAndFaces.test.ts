@@ -1,5 +1,8 @@
 import { describe, expect, it } from "vitest";
+import { GUARD_EDITS } from "../../edit/fixed/guardEdits";
 import { cutParts } from "../../exchange/cutting/cutParts";
+import { DEMO_KNIVES } from "../../exchange/files/knife/demo.fixtures";
+import { spreadOf } from "../../figures/tune/spread";
 import { materialMoments } from "../../figures/weigh/materialMoments";
 import { momentsOf } from "../../figures/weigh/momentsOf";
 import { weigh } from "../../figures/weigh/weigh";
@@ -7,8 +10,10 @@ import { signedArea } from "../../geometry/contours/loop";
 import { newFastener } from "../../kinds/fasteners/registry";
 import { shippedMaterial } from "../../materials/materials";
 import { newGuard } from "../design/guards";
+import { boxesMesh } from "../design/limits.fixtures";
 import { newBolster } from "../design/newParts";
 import type { Design, ScalesHandle, StackHandle, Texture, Wrap } from "../design/schema";
+import { encodeMesh } from "../design/storedMesh";
 import { assemble } from "./assemble";
 import { bar, full, hidden, near } from "./closedForms.fixtures";
 import { volumes } from "./volumes.fixtures";
@@ -256,5 +261,55 @@ describe("a guard of sheets beside each other", () => {
       1e-3,
     );
     near(signedArea(beside.outlines[0]), 8 * 28 + 16 * 8 + (Math.PI / 2) * 64, 1e-3);
+  });
+});
+
+describe("what is fitted to a guard", () => {
+  it("begins as cheeks that can be built, whatever guard and blade they are for", () => {
+    const guarded = DEMO_KNIVES.filter(([, d]) => d.guard && !d.guard.mesh);
+    expect(guarded.length).toBeGreaterThan(3);
+    for (const [name, knife] of guarded) {
+      const next = GUARD_EDITS["guard-fitting"](knife, { kind: "cheeks", fitted: true });
+      const weighing = weigh(next);
+      expect(weighing.ok, `${name} ${JSON.stringify(weighing.findings)}`).toBe(true);
+    }
+  });
+
+  it("an imported guard stands with its foremost point at its station: it moves by as much, and weighs the same", () => {
+    const mesh = { meshId: "m", forward: "x", rollDeg: 0, yMm: 0, xMm: 0 } as const;
+    const box = boxesMesh([
+      [0, -18, -9],
+      [8, 18, 9],
+    ]);
+    const at = (xMm: number): Design => ({
+      ...full,
+      guard: { ...newGuard(full), mesh: { ...mesh, xMm } },
+      meshes: [{ id: "m", name: "box", ...encodeMesh(box) }],
+    });
+    const found = [-8, 0, 5].map((xMm) => {
+      const weighing = weigh(at(xMm));
+      if (!weighing.ok) throw new Error(JSON.stringify(weighing.findings));
+      return weighing.report.parts.find((p) => p.id === "guard")!;
+    });
+    // Behind the datum the tang is in it, ahead of it the blade's front: eight millimetres of either.
+    expect(found[1].centreMm[0]).toBeCloseTo(-4, 3);
+    expect(found[0].centreMm[0]).toBeCloseTo(-12, 3);
+    expect(found[2].centreMm[0]).toBeGreaterThan(0.5);
+    expect(found[0].massG).toBeCloseTo(found[1].massG, 6);
+  });
+});
+
+describe("the spread of builds", () => {
+  it("takes a reading for what it is: a scale that was weighed exactly adds nothing", () => {
+    const weighedBoth = (offG: number) => {
+      const scale = { ...scales.right, weighed: { massG: 12, offG } };
+      return spreadOf(scaled({ right: scale, left: scale }))!;
+    };
+    const [sure, unsure, drawn] = [weighedBoth(0.001), weighedBoth(2), spreadOf(full)!];
+    expect(sure.firstOrder.massG).toBeLessThan(drawn.firstOrder.massG);
+    expect(unsure.firstOrder.massG).toBeGreaterThan(sure.firstOrder.massG);
+    const weighing = weigh(scaled({ right: { ...scales.right, weighed: { massG: 12, offG: 1 } } }));
+    const alone = spreadOf(scaled({ right: { ...scales.right, weighed: { massG: 12, offG: 1 } } }))!;
+    expect(weighing.ok && weighing.report.massG).toBeCloseTo(alone.drawn.massG, 6);
   });
 });

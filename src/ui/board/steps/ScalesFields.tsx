@@ -71,11 +71,11 @@ function WeighedFields({ side }: { side: "right" | "left" }) {
         <>
           <MassAt at={`${at}.massG`} open />
           <MassAt at={`${at}.offG`} />
-          {weighed.massG === null && (
-            <Text color="graphite" fontSize="sm">
-              Not read yet: until then it weighs what its drawing says.
-            </Text>
-          )}
+          <Text color="graphite" fontSize="sm">
+            {weighed.massG === null
+              ? "Not read yet: until then it weighs what its drawing says."
+              : "The reading stands for this scale, whatever is changed of its drawing: read it again after a change."}
+          </Text>
         </>
       )}
       {grown && (
