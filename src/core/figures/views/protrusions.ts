@@ -81,7 +81,10 @@ export function extraShapes(design: Design, { regions, parts }: Assembly): Protr
     loops: [circle(r, r.boreMm / 2 + r.wallMm), circle(r, r.boreMm / 2)],
   }));
   const heads: Protrusion[] = [];
-  for (const part of [...parts].reverse()) {
+  // What takes its space first lies over the rest, but wraps, of which the last is seen.
+  const wraps = parts.filter((p) => p.key.kind === "wrap");
+  const others = parts.filter((p) => p.key.kind !== "wrap");
+  for (const part of [...wraps, ...others.reverse()]) {
     const shown = part.materials.length > 0 ? shownOf(design, part) : null;
     const of = part.regions.map((r) => regions[r]);
     // Further layers of an imported shape lie behind the first.

@@ -21,6 +21,15 @@ const area = (loop: readonly (readonly [number, number])[]) =>
   );
 const pairs = (loop: readonly Point[]) => loop.map((p) => [p.x, p.y] as const);
 
+describe("wraps over each other", () => {
+  it("are drawn the innermost first, so that the last one is seen", () => {
+    const design = CONSTRUCTIONS["scales in a strip and cord over it"];
+    const drawn = extraShapes(design, assemble(design)).filter((s) => s.id.startsWith("wrap:"));
+    // The cord lies in two stretches: over the strip, and behind it.
+    expect(drawn.map((s) => s.id)).toEqual(["wrap:1", "wrap:2", "wrap:2"]);
+  });
+});
+
 describe("stretches that several cuts have in common", () => {
   it("are where all of them have something; what limits nothing is passed over", () => {
     expect(commonStretches([[0, 10], null, [2, 4, 6, 12]])).toEqual([2, 4, 6, 10]);
