@@ -7,6 +7,11 @@ import { seed } from "./seed";
 /** Knives that the first visit lays out. */
 export const DEMOS = readdirSync("demo").filter((f) => f.endsWith(".json")).length;
 
+/** Every page of the application that needs no knife: a new one is looked at without being named here. */
+export const PAGES = readdirSync("src/app", { recursive: true, encoding: "utf8" })
+  .filter((file) => /(^|\/)page\.tsx$/.test(file) && !file.includes("["))
+  .map((file) => `/${file.replace(/\/?page\.tsx$/, "")}`);
+
 const begun = new WeakSet<BrowserContext>();
 
 /**

@@ -1,6 +1,5 @@
-import { readdirSync } from "node:fs";
 import { type CDPSession, expect, type Page, test } from "@playwright/test";
-import { designOf, openKnife, settled, weightOf } from "./bench";
+import { designOf, openKnife, PAGES, settled, weightOf } from "./bench";
 
 /** From a telephone to a wide screen; 640 × 400 is what 1280 × 800 shows at twice its size. */
 const SIZES = [
@@ -12,11 +11,6 @@ const SIZES = [
   [1280, 800],
   [1920, 1080],
 ] as const;
-
-/** Every page of the application that needs no knife: a new one is looked at without being named here. */
-const PAGES = readdirSync("src/app", { recursive: true, encoding: "utf8" })
-  .filter((file) => /(^|\/)page\.tsx$/.test(file) && !file.includes("["))
-  .map((file) => `/${file.replace(/\/?page\.tsx$/, "")}`);
 
 /** What lies outside the window and cannot be scrolled to by itself, and whether the page scrolls sideways. */
 const outside = (page: Page) =>

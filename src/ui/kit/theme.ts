@@ -191,6 +191,12 @@ const config = defineConfig({
     ".strip-tint": { display: "inline-block", width: "10px", height: "10px", me: "1.5" },
     ".strip-figures": { display: "block", ps: "4" },
     ".strip-bar:focus-visible": { outline: "none" },
+    // Of a field with parts of its own the browser says that one of them has the focus, not the field.
+    "input[type=date]:focus-within, input[type=time]:focus-within": {
+      outline: "2px solid !important",
+      outlineColor: "ink !important",
+      outlineOffset: "-1px",
+    },
     ".range": { width: "full", height: "20px", accentColor: "var(--chakra-colors-ink)", cursor: "pointer" },
     // Where colours are the system's own, what is chosen has a line round it.
     "[aria-pressed=true], [aria-selected=true], [aria-current]": {
