@@ -22,6 +22,7 @@ const FLOORS = {
   ],
   figures: [["weigh"], ["pieces"], ["views", "fit", "compare"], ["cost"], ["tune"], ["review"]],
   plan: [],
+  shelf: [],
   edit: [],
   products: [],
   exchange: [["cutting", "pattern"], ["paper", "photo"], ["files"]],

@@ -14,6 +14,7 @@ import { plan } from "./commands/plan";
 import { review } from "./commands/review";
 import { sample } from "./commands/sample";
 import { sheet } from "./commands/sheet";
+import { shopping } from "./commands/shopping";
 import { trace } from "./commands/trace";
 import { tune } from "./commands/tune";
 import { weighKnife } from "./commands/weigh";
@@ -29,6 +30,7 @@ export const COMMANDS: readonly Command[] = [
   sample,
   cost,
   plan,
+  shopping,
   drill,
   mesh,
   draw,

@@ -19,6 +19,7 @@ export const benchService: BenchService = {
   tune: (design, target, allowed, limits) =>
     tuneReviewed(design, target, (l) => allowed.includes(l.id), limits),
   bill: async (design, shop) => (await modelOf(design).making()).bill(design, shop),
+  build: async (design, record, recipes) => (await modelOf(design).making()).build(design, record, recipes),
   layOut: laidOnStock,
   spread: (design) => spreadOf(design),
   placeFastener: placedFastener,

@@ -24,6 +24,7 @@ import { CUT_WORDS, START_WORDS } from "./measured";
 import { ROLE_WORDS } from "./patterns";
 import { pointWords } from "./points";
 import { RULE_WORDS } from "./rules";
+import { RESOLVED_WORDS, WAY_BACK_EDITS } from "./waysBack";
 import { PART_WORDS } from "./workshop";
 
 /** Choices are called by tables of words; what was kept by another version, or comes from elsewhere, may name another. */
@@ -162,6 +163,12 @@ const WORDS: { readonly [C in Edit["code"]]: (edit: Left<C>, design: Design, uni
         typeof rule === "string" ? own(RULE_WORDS as Readonly<Record<string, { name: string }>>, rule) : null;
       return `Fix ${name ? small(name.name) : "finding"}`;
     },
+    "make-of-lot": ({ lot }) => `Make it of ${typeof lot === "string" ? lot : "a lot"}`,
+    resolve: ({ change }) => {
+      const kind = isRecord(change) ? change.kind : undefined;
+      return called(RESOLVED_WORDS, kind) ?? "Resolve what was cut";
+    },
+    "way-back": ({ way }) => called(WAY_BACK_EDITS, way) ?? "Way back",
     pull: ({ amounts }, design, units) => pullWords(amounts, design, units),
     "move-point": ({ name }) => `Move ${pointNamed(name)}`,
     "type-point": ({ name, path }) =>

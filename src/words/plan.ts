@@ -21,6 +21,10 @@ const TASK_WORDS: Readonly<Record<TaskKind, string>> = {
   "check-straight": "Look whether it is straight",
   "grind-bevels": "Grind the bevels to their sizes",
   "surface-blade": "Finish the blade's surface",
+  buff: "Buff the blade",
+  "acid-etch": "Etch the blade in acid, neutralise and clean",
+  tumble: "Tumble the blade",
+  darken: "Darken the blade, neutralise and oil",
   etch: "Etch the mark",
   "inspect-blade": "Look over the blade in the hand: edge, straightness, hardness",
   "tape-blade": "Tape the blade",
@@ -35,6 +39,7 @@ const TASK_WORDS: Readonly<Record<TaskKind, string>> = {
   "drill-one-pass": "Drill tang and scales in one pass, in the jig",
   "drill-scales": "Drill the scale through the tang",
   "front-faces": "Finish the front faces to the last grit",
+  "check-faces": "Look whether front faces are level, left and right marked",
   counterbore: "Counterbore the seats",
   "glue-first": "Glue on the first scale",
   "drill-block": "Make the hole for the tang",
@@ -57,6 +62,12 @@ const TASK_WORDS: Readonly<Record<TaskKind, string>> = {
   "sand-handle": "Sand the handle",
   "finish-handle": "Oil or wax the handle",
   "wind-wrap": "Wind the wrap",
+  straighten: "Heat it, clamp it straight and temper it so",
+  anneal: "Grind the edge back, then anneal the whole blade",
+  "fill-holes": "Weld or plug the hole that is not wanted, and file it flush",
+  "pry-off": "Warm what is glued until it lets go, and pry it off",
+  "fit-spacer": "Cut a spacer for the gap",
+  "close-slot": "Close the slot with solder, and file it to the tang",
   sharpen: "Sharpen",
   "weigh-and-log": "Weigh and balance the finished knife, and note it",
 };
@@ -95,16 +106,22 @@ const REASON_WORDS: Readonly<Record<Reason, string>> = {
   "smooth-first": "each grit after the one before",
   "covered-last": "what covers comes after what it covers",
   "etch-after-grind": "grinding takes an etch off again",
+  "deep-mark-first": "a mark is cut deep before the whole face is etched",
   "blade-taped": "a bare blade is scratched, and cuts",
   "sharp-last": "a sharp blade is worked on no more",
   "everything-on": "all of it together",
+  "way-back": "what failed is put right first",
+  "as-you-say": "you put it there",
 };
 
 const SIDE_WORDS = { right: "right side", left: "left side" } as const;
 
+/** A kind of task in words. */
+export const kindWords = (kind: TaskKind): string => TASK_WORDS[kind];
+
 /** A task in words, with what it is done to. */
 export function taskWords({ kind, of }: Pick<Task, "kind" | "of">): string {
-  const words = TASK_WORDS[kind];
+  const words = kindWords(kind);
   if (!of) return words;
   if (of.kind === "side") return `${words}, ${SIDE_WORDS[of.side]}`;
   if (of.kind === "number") return `${words} ${of.number}`;

@@ -15,6 +15,9 @@ import type { Limits } from "@/core/figures/tune/solve";
 import type { Spread } from "@/core/figures/tune/spread";
 import type { ProductDesign } from "@/core/knife/design/product";
 import type { Design, Fastener, FastenerKind } from "@/core/knife/design/schema";
+import type { BuildSheet } from "@/core/plan/buildSheet";
+import type { Recipe } from "@/core/plan/recipes";
+import type { PlanRecord } from "@/core/plan/record";
 
 /** What the bench's second worker answers to, of designs that can be built. */
 export interface BenchService {
@@ -38,6 +41,8 @@ export interface BenchService {
   sample(design: Design, count: number, seed: number, tell: (drawn: number) => void): Sampled | null;
   /** What it costs to make at a shop's prices; null of a knife that cannot be built. */
   bill(design: ProductDesign, shop: Shop): Promise<Bill | null>;
+  /** Its plan as far as it has come, with the figures of each task; null of a knife that cannot be built. */
+  build(design: ProductDesign, record: PlanRecord, recipes: readonly Recipe[]): Promise<BuildSheet | null>;
   /** What is cut of several knives, laid out on sheets of stock. */
   layOut(knives: readonly (readonly Cuttable[])[], stock: Panel): StockLayout;
 }

@@ -1,5 +1,12 @@
 import { planOf } from "@/core/plan/planOf";
-import { DRILL_SCHOOLS, GRIND_SCHOOLS, type Schools, USUAL_SCHOOLS } from "@/core/plan/types";
+import {
+  BOUGHT,
+  DRILL_SCHOOLS,
+  GRIND_SCHOOLS,
+  type Schools,
+  SURFACES,
+  USUAL_SCHOOLS,
+} from "@/core/plan/types";
 import { reasonWords, taskWords } from "@/words/plan";
 import { command } from "../command";
 import { weighedFixed } from "../input";
@@ -25,11 +32,15 @@ export const plan = command({
   args: ["FILE…"],
   options: {
     school: { value: GRIND_SCHOOLS.join("|"), says: "whether bevels are ground before hardening or after" },
+    surface: { value: SURFACES.join("|"), says: "what is done to the blade's faces once they are finished" },
+    bought: { value: BOUGHT.join("|"), says: "whether a blade that comes hard is annealed whole" },
     drill: { value: DRILL_SCHOOLS.join("|"), says: "how scales are drilled" },
   },
   run: async ({ args: files, text }) => {
     const schools: Schools = {
       grind: schoolIn(text("school"), GRIND_SCHOOLS, USUAL_SCHOOLS.grind, "--school"),
+      surface: schoolIn(text("surface"), SURFACES, USUAL_SCHOOLS.surface, "--surface"),
+      bought: schoolIn(text("bought"), BOUGHT, USUAL_SCHOOLS.bought, "--bought"),
       drill: schoolIn(text("drill"), DRILL_SCHOOLS, USUAL_SCHOOLS.drill, "--drill"),
     };
     const tasks = [];

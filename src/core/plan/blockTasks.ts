@@ -17,6 +17,7 @@ export function burnIn(p: Planner): void {
   p.add("burn-in", [
     ...BEFORE_HOLES,
     after("soften-tang", "unhardened-tang"),
+    after("anneal", "unhardened-tang"),
     after("drill-tang", "pin-before-next"),
     after("check-holes", "pin-before-next"),
   ]);

@@ -1,13 +1,15 @@
-import { isBought, kindOf } from "../kinds/fasteners/registry";
+import { isDry } from "../figures/fit/dry";
+import { kindOf } from "../kinds/fasteners/registry";
 import { endKindOf } from "../kinds/tangEnds/registry";
 import type { Design } from "../knife/design/schema";
 import { cureMin } from "./cure";
-import { type After, after, type Planner } from "./planner";
+import { type After, after, type Planner, surfaced } from "./planner";
 
 /** All that has to be finished before the handle is put together for good. */
 const FITTED: readonly After[] = [
   after("saw-piece", "marked-out-first"),
   after("front-faces", "last-chance"),
+  after("check-faces", "last-chance"),
   after("drill-scales", "last-chance"),
   after("drill-one-pass", "last-chance"),
   after("counterbore", "last-chance"),
@@ -19,18 +21,13 @@ const FITTED: readonly After[] = [
   after("fit-end", "last-chance"),
   after("check-guard", "last-chance"),
   after("shape-guard", "last-chance"),
-  after("surface-blade", "finished-before-guard"),
-  after("etch", "finished-before-guard"),
+  ...surfaced("finished-before-guard"),
   after("check-straight", "straight-first"),
   after("inspect-blade", "last-chance"),
 ];
 
 /** Whether the handle comes off again: screws alone hold it. */
-export function isRemovable({ handle, fasteners, fitUp, tang }: Design): boolean {
-  if (handle.kind === "bare") return false;
-  if (tang.kind === "hidden" && tang.end.kind === "take-down") return !fitUp.screwedToo;
-  return fasteners.length > 0 && fasteners.every((f) => isBought(f.kind)) && !fitUp.screwedToo;
-}
+export const isRemovable = (design: Design): boolean => design.handle.kind !== "bare" && isDry(design);
 
 const isPeened = ({ fasteners, tang }: Design): boolean =>
   fasteners.some((f) => kindOf(f).peened) || (tang.kind === "hidden" && endKindOf(tang.end).peened);
@@ -39,11 +36,7 @@ const isPeened = ({ fasteners, tang }: Design): boolean =>
 export function joinTasks(p: Planner, design: Design): void {
   if (design.handle.kind === "bare") return;
   if (!p.has("tape-blade"))
-    p.add("tape-blade", [
-      after("surface-blade", "blade-taped"),
-      after("etch", "blade-taped"),
-      after("inspect-blade", "blade-taped"),
-    ]);
+    p.add("tape-blade", [...surfaced("blade-taped"), after("inspect-blade", "blade-taped")]);
   p.add("dry-fit", [...FITTED, after("glue-first", "held-by-glue")]);
   if (isRemovable(design)) {
     p.add("assemble", [after("dry-fit", "last-chance"), after("tape-blade", "blade-taped")]);
@@ -91,7 +84,7 @@ export function closingTasks(p: Planner, design: Design): void {
       "wind-wrap",
       [
         after("finish-handle", "covered-last"),
-        after("surface-blade", "covered-last"),
+        ...surfaced("covered-last"),
         after("inspect-blade", "covered-last"),
         ...(under ? [after({ id: under }, "covered-last")] : []),
       ],
@@ -99,9 +92,8 @@ export function closingTasks(p: Planner, design: Design): void {
     );
   });
   p.add("sharpen", [
-    after("surface-blade", "sharp-last"),
+    ...surfaced("sharp-last"),
     after("check-straight", "sharp-last"),
-    after("etch", "sharp-last"),
     after("finish-handle", "sharp-last"),
     after("wind-wrap", "sharp-last"),
     after("inspect-blade", "sharp-last"),

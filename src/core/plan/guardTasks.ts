@@ -1,7 +1,7 @@
 import { pieceList } from "../figures/pieces/pieceList";
 import { fittingOf } from "../kinds/guardFittings/registry";
 import type { Design } from "../knife/design/schema";
-import { after, type Planner } from "./planner";
+import { after, type Planner, surfaced } from "./planner";
 
 /** The guard from its slot to a seat on the blade; `soft` where it is fitted before the blade is hardened. */
 export function guardTasks(p: Planner, design: Design, soft: boolean): void {
@@ -16,9 +16,7 @@ export function guardTasks(p: Planner, design: Design, soft: boolean): void {
     after("slot-guard", "slot-follows-tang"),
     after("inspect-blade", "finished-before-guard"),
     after("profile", "marked-out-first"),
-    ...(soft
-      ? []
-      : [after("surface-blade", "finished-before-guard"), after("etch", "finished-before-guard")]),
+    ...(soft ? [] : surfaced("finished-before-guard")),
   ]);
   if (!soft) checkGuard(p);
   p.add("shape-guard", [after("fit-guard", "shape-first")]);
@@ -29,7 +27,7 @@ export function checkGuard(p: Planner): void {
   if (!p.has("fit-guard")) return;
   p.add("check-guard", [
     after("fit-guard", "blade-through-guard"),
-    after("surface-blade", "seat-moves"),
+    ...surfaced("seat-moves"),
     after("check-straight", "seat-moves"),
   ]);
 }

@@ -9,9 +9,26 @@ import { STEELS } from "../materials/metals";
 import { heatOf } from "./heat";
 import { planOf } from "./planOf";
 import { TASKS, type TaskKind } from "./taskKinds";
-import { DRILL_SCHOOLS, GRIND_SCHOOLS, type Schools, type Task } from "./types";
+import {
+  BOUGHT,
+  DRILL_SCHOOLS,
+  GRIND_SCHOOLS,
+  type Schools,
+  SURFACES,
+  type Task,
+  USUAL_SCHOOLS,
+} from "./types";
+import { WAYS_BACK } from "./waysBack";
 
-const SCHOOLS: Schools[] = GRIND_SCHOOLS.flatMap((grind) => DRILL_SCHOOLS.map((drill) => ({ grind, drill })));
+/** Every way to grind and to drill; surfaces and bought blades in turn, so that each of them is met. */
+const SCHOOLS: Schools[] = GRIND_SCHOOLS.flatMap((grind, i) =>
+  DRILL_SCHOOLS.map((drill, k) => ({
+    grind,
+    drill,
+    surface: SURFACES[(3 * i + k) % SURFACES.length],
+    bought: BOUGHT[(i + k) % BOUGHT.length],
+  })),
+);
 const stamped = DEMO_KNIVES.filter(([, d]) => d.blade.marks.length > 0).map(([name, d]): [string, Design] => [
   `${name}, stamped`,
   { ...d, blade: { ...d.blade, marks: d.blade.marks.map((m) => ({ ...m, way: "stamped" as const })) } },
@@ -61,6 +78,17 @@ const RULES: readonly (readonly [TaskKind, TaskKind])[] = [
   ["temper", "grind-bevels"],
   ["grind-bevels", "surface-blade"],
   ["surface-blade", "etch"],
+  ["surface-blade", "acid-etch"],
+  ["surface-blade", "darken"],
+  ["surface-blade", "buff"],
+  ["etch", "acid-etch"],
+  ["acid-etch", "tumble"],
+  ["acid-etch", "tape-blade"],
+  ["tumble", "sharpen"],
+  ["darken", "sharpen"],
+  ["check-faces", "glue-handle"],
+  ["check-faces", "glue-first"],
+  ["anneal", "harden"],
   ["fit-guard", "drill-scales"],
   ["fit-guard", "drill-one-pass"],
   ["fit-guard", "drill-block"],
@@ -102,10 +130,10 @@ function wrongIn(tasks: readonly Task[]): string[] {
   );
   // Steel is drilled before it is hard, or drawn soft before it is drilled.
   for (const drill of [...of("drill-tang"), ...of("drill-one-pass")]) {
-    const soft = of("soften-tang").some((s) => isBefore(s, drill));
+    const soft = [...of("soften-tang"), ...of("anneal")].some((s) => isBefore(s, drill));
     const early = of("harden").every((h) => isBefore(drill, h));
     const hard = of("harden").length > 0 || of("inspect-blade").length > 0;
-    if (hard && !(soft || (early && of("inspect-blade").length === 0)))
+    if (hard && !((soft || of("inspect-blade").length === 0) && early))
       wrong.push(`${drill.id} in hard steel`);
   }
   // A thread is cut into a tang that was drawn soft after it was hardened.
@@ -150,13 +178,16 @@ describe("the order of work", () => {
         for (const t of tasks) seen.add(t.kind);
         expect(new Set(tasks.map((t) => t.id)).size, name).toBe(tasks.length);
       }
+    // What is done on a way back alone is in no plan before something failed.
+    for (const { task } of WAYS_BACK) if (task) seen.add(task);
+    seen.add("fill-holes");
     expect(Object.keys(TASKS).filter((k) => !seen.has(k as TaskKind))).toEqual([]);
   });
 
   it("follows how its maker works", () => {
     const knife = Object.entries(CONSTRUCTIONS).find(([name]) => name === "fastener: pin")![1];
     const kinds = (schools: Partial<Schools>, design: Design = knife) =>
-      planOf(design, { grind: "harden-first", drill: "by-scale", ...schools }).map((t) => t.kind);
+      planOf(design, { ...USUAL_SCHOOLS, ...schools }).map((t) => t.kind);
     expect(kinds({})).toContain("drill-scales");
     expect(kinds({})).not.toContain("grind-soft");
     expect(kinds({ grind: "grind-first" })).toContain("grind-soft");
@@ -171,7 +202,7 @@ describe("the order of work", () => {
     // What is glued first waits as long as the shop waits.
     const glue = { ...knife.workshop.glue, leastCureH: 36 };
     const slow = { ...knife, workshop: { ...knife.workshop, glue } };
-    const first = planOf(slow, { grind: "harden-first", drill: "through-glued" });
+    const first = planOf(slow, { ...USUAL_SCHOOLS, drill: "through-glued" });
     expect(first.find((t) => t.kind === "glue-first")?.waitMin).toBe(36 * 60);
   });
 });

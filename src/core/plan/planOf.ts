@@ -28,7 +28,7 @@ export function planOf(design: Design, schools: Schools = USUAL_SCHOOLS): readon
     drillInOnePass(p);
   }
   if (isBurnedIn(design)) burnIn(p);
-  hardenAndGrind(p, design);
+  hardenAndGrind(p, design, schools);
   if (soft) checkGuard(p);
   else guardTasks(p, design, false);
   if (scaled) {

@@ -1,7 +1,7 @@
 import type { CutKey } from "../knife/parts/cutKey";
 import { cutId } from "../knife/parts/cutKey";
 import { TASKS, type TaskKind, type TaskSpec } from "./taskKinds";
-import type { Need, Reason, Subject, Task } from "./types";
+import { type Need, type Reason, SURFACE_TASKS, type Subject, type Task } from "./types";
 
 /** What must come before: a kind of task, with every one of it that there is, or one by its id; least and greatest lag, min. */
 export interface After {
@@ -20,6 +20,9 @@ export const after = (
   why,
   ...lag,
 });
+
+/** All that the blade's faces have done to them. */
+export const surfaced = (why: Reason): readonly After[] => SURFACE_TASKS.map((kind) => after(kind, why));
 
 interface Change {
   readonly of?: Subject;

@@ -2,7 +2,7 @@ import { kindOf } from "../kinds/fasteners/registry";
 import { jointsOf } from "../knife/design/handleParts";
 import type { Design } from "../knife/design/schema";
 import { cureMin } from "./cure";
-import { type After, after, type Planner } from "./planner";
+import { type After, after, type Planner, surfaced } from "./planner";
 
 const right = { of: { kind: "side", side: "right" } } as const;
 const left = { of: { kind: "side", side: "left" } } as const;
@@ -22,6 +22,7 @@ export function drillInOnePass(p: Planner): void {
     ...BEFORE_HOLES,
     after("profile", "marked-out-first"),
     after("soften-tang", "soft-steel"),
+    after("anneal", "soft-steel"),
     after("weld-tang", "shape-first"),
     after("file-tang", "shape-first"),
     after("drill-tang", "pin-before-next"),
@@ -48,6 +49,7 @@ export function scalesTasks(p: Planner, design: Design, drilled: boolean, throug
     after("check-guard", "guard-before-holes"),
     after("fit-segments", "joints-aligned"),
   ]);
+  p.add("check-faces", [after("front-faces", "faces-unreachable")]);
   if (throughGlued) glueFirst(p, design);
   if (fasteners.length > 0 && !drilled) {
     const tang = [after("check-holes", "pin-before-next"), after("check-straight", "straight-first")];
@@ -68,15 +70,12 @@ export function scalesTasks(p: Planner, design: Design, drilled: boolean, throug
 
 /** One scale is glued on before it is drilled: all of it is tried and cleaned before. */
 function glueFirst(p: Planner, design: Design): void {
-  const tape = p.add("tape-blade", [
-    after("surface-blade", "blade-taped"),
-    after("etch", "blade-taped"),
-    after("inspect-blade", "blade-taped"),
-  ]);
+  const tape = p.add("tape-blade", [...surfaced("blade-taped"), after("inspect-blade", "blade-taped")]);
   const fitted = p.add(
     "dry-fit",
     [
       after("front-faces", "last-chance"),
+      after("check-faces", "last-chance"),
       after("check-holes", "last-chance"),
       after("fit-bolsters", "last-chance"),
       after("check-straight", "straight-first"),

@@ -26,13 +26,18 @@ const filesTang = ({ tang }: Design): boolean =>
   tang.kind !== "full" || tang.taper !== null || tang.recess !== null || tang.slots.length > 0;
 
 /** What makes the blade that it is bought, or in the hand, ready for a handle: it is hard already. */
-function handTasks(p: Planner, design: Design): void {
+function handTasks(p: Planner, design: Design, annealed: boolean): void {
   p.add("inspect-blade");
-  if (boresTang(design)) p.add("soften-tang", [after("inspect-blade", "soft-steel")]);
-  if (weldsTang(design)) p.add("weld-tang", [after("inspect-blade", "marked-out-first")]);
-  if (filesTang(design))
-    p.add("file-tang", [after("inspect-blade", "marked-out-first"), after("weld-tang", "shape-first")]);
+  if (annealed) p.add("anneal", [after("inspect-blade", "soft-steel")]);
+  else if (boresTang(design)) p.add("soften-tang", [after("inspect-blade", "soft-steel")]);
+  const inHand = [after("inspect-blade", "marked-out-first"), after("anneal", "soft-steel")];
+  if (weldsTang(design)) p.add("weld-tang", inHand);
+  if (filesTang(design)) p.add("file-tang", [...inHand, after("weld-tang", "shape-first")]);
 }
+
+/** Whether a blade in the hand is annealed whole, and hardened again after it has been worked on. */
+const isAnnealed = ({ blade }: Design, { bought }: Schools): boolean =>
+  blade.measured !== null && bought === "annealed";
 
 /** All that is done to blade and tang while the steel is soft. */
 function softTasks(p: Planner, design: Design, schools: Schools): void {
@@ -55,6 +60,7 @@ export function tangHoles(p: Planner, design: Design, withPins: boolean): void {
   p.add("drill-tang", [
     after("profile", "marked-out-first"),
     after("soften-tang", "soft-steel"),
+    after("anneal", "soft-steel"),
     after("weld-tang", "shape-first"),
     after("file-tang", "shape-first"),
   ]);
@@ -64,6 +70,7 @@ export function tangHoles(p: Planner, design: Design, withPins: boolean): void {
 /** All that has to be done before the steel is hard. */
 const SOFT: readonly After[] = [
   after("profile", "soft-steel"),
+  after("anneal", "soft-steel"),
   after("weld-tang", "alike-when-hardened"),
   after("file-tang", "soft-steel"),
   after("drill-tang", "soft-steel"),
@@ -94,20 +101,31 @@ function heatTasks(p: Planner, heat: Heat): void {
 
 /** Blade and tang up to what is hardened, or what is in the hand. */
 export function beforeHard(p: Planner, design: Design, schools: Schools): void {
-  if (design.blade.measured) handTasks(p, design);
+  if (design.blade.measured) handTasks(p, design, isAnnealed(design, schools));
   else softTasks(p, design, schools);
 }
 
 /** Hardening, grinding, the blade's surface and its marks; a blade in the hand has had all of it but marks. */
-export function hardenAndGrind(p: Planner, design: Design): void {
+export function hardenAndGrind(p: Planner, design: Design, schools: Schools): void {
   const { blade } = design;
-  if (!blade.measured) {
+  if (!blade.measured || isAnnealed(design, schools)) {
     const heat = heatOf(materialsIn(design)(blade.steel));
     if (heat) heatTasks(p, heat);
     const hard = [after("temper", "straight-first"), after("check-straight", "straight-first")];
-    if (isGround(design)) p.add("grind-bevels", [...SOFT, ...hard]);
+    if (isGround(design) && !blade.measured) p.add("grind-bevels", [...SOFT, ...hard]);
     p.add("surface-blade", [after("profile", "shape-first"), ...hard, after("grind-bevels", "smooth-first")]);
   }
+  surfaceTasks(p, design, schools);
+}
+
+/** Polish, mark and bath: each after the last grinding of the faces, what stays on them after what goes over them. */
+function surfaceTasks(p: Planner, { blade }: Design, { surface }: Schools): void {
+  const ground = [after("surface-blade", "etch-after-grind"), after("inspect-blade", "etch-after-grind")];
+  if (surface === "buffed") p.add("buff", ground);
   if (blade.marks.some((m) => m.way !== "stamped"))
-    p.add("etch", [after("surface-blade", "etch-after-grind"), after("inspect-blade", "etch-after-grind")]);
+    p.add("etch", [...ground, after("buff", "etch-after-grind")]);
+  if (surface === "acid" || surface === "acid-tumbled")
+    p.add("acid-etch", [...ground, after("etch", "deep-mark-first")]);
+  if (surface === "acid-tumbled") p.add("tumble", [after("acid-etch", "smooth-first")]);
+  if (surface === "darkened") p.add("darken", [...ground, after("etch", "deep-mark-first")]);
 }

@@ -7,13 +7,26 @@ export const GRIND_SCHOOLS = ["harden-first", "grind-first"] as const;
 /** How scales are drilled: with the tang in one pass, one after the other, or one glued on and drilled through. */
 export const DRILL_SCHOOLS = ["by-scale", "one-pass", "through-glued"] as const;
 
+/** What is done to the blade's faces once they are finished by hand. */
+export const SURFACES = ["satin", "buffed", "acid", "acid-tumbled", "darkened"] as const;
+
+/** Whether a blade that comes hard keeps its hardness, or is annealed whole, worked on and hardened again. */
+export const BOUGHT = ["kept-hard", "annealed"] as const;
+
 /** How a maker works, where there is a choice that changes the order. */
 export interface Schools {
   readonly grind: (typeof GRIND_SCHOOLS)[number];
   readonly drill: (typeof DRILL_SCHOOLS)[number];
+  readonly surface: (typeof SURFACES)[number];
+  readonly bought: (typeof BOUGHT)[number];
 }
 
-export const USUAL_SCHOOLS: Schools = { grind: "harden-first", drill: "by-scale" };
+export const USUAL_SCHOOLS: Schools = {
+  grind: "harden-first",
+  drill: "by-scale",
+  surface: "satin",
+  bought: "kept-hard",
+};
 
 /** Why one task waits for another. */
 export const REASONS = [
@@ -49,9 +62,12 @@ export const REASONS = [
   "smooth-first",
   "covered-last",
   "etch-after-grind",
+  "deep-mark-first",
   "blade-taped",
   "sharp-last",
   "everything-on",
+  "way-back",
+  "as-you-say",
 ] as const;
 export type Reason = (typeof REASONS)[number];
 
@@ -63,6 +79,16 @@ export interface Need {
   readonly maxLagMin: number | null;
   readonly why: Reason;
 }
+
+/** Every kind of task that changes the blade's surface, in order: what waits for a finished blade waits for all of them. */
+export const SURFACE_TASKS = [
+  "surface-blade",
+  "buff",
+  "etch",
+  "acid-etch",
+  "tumble",
+  "darken",
+] as const satisfies readonly TaskKind[];
 
 /** What a task is done to, where there are several alike: a side, a piece that is sawn, or one by its number. */
 export type Subject =

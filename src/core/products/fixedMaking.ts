@@ -1,8 +1,25 @@
 import { billOf } from "../figures/cost/bill";
 import { mendsOf } from "../figures/review/mends";
 import { reviewDesign } from "../figures/review/reviewDesign";
+import { weigh } from "../figures/weigh/weigh";
 import type { Design } from "../knife/design/schema";
+import { buildSheet } from "../plan/buildSheet";
+import { planOf } from "../plan/planOf";
+import { lotsFor, pathsOfPiece } from "../shelf/lotsFor";
+import { needsOf } from "../shelf/needs";
 import type { ProductMaking } from "./product";
 
 /** What making a knife with a fixed blade asks for. */
-export const fixedMaking: ProductMaking<Design> = { review: reviewDesign, mend: mendsOf, bill: billOf };
+export const fixedMaking: ProductMaking<Design> = {
+  review: reviewDesign,
+  mend: mendsOf,
+  bill: billOf,
+  plan: planOf,
+  build: buildSheet,
+  needs: (design, schools, forged) => {
+    const weighed = weigh(design);
+    return weighed.ok ? needsOf(design, weighed.report, schools, forged) : null;
+  },
+  lotsFor,
+  pathsOfPiece,
+};

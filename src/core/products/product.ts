@@ -10,6 +10,13 @@ import type { Weighing } from "../figures/weigh/weighAssembly";
 import type { Migrations } from "../knife/design/migrations/steps";
 import type { ProductDesign } from "../knife/design/product";
 import type { Assembly } from "../knife/parts/types";
+import type { BuildSheet } from "../plan/buildSheet";
+import type { Recipe } from "../plan/recipes";
+import type { PlanRecord } from "../plan/record";
+import type { Schools, Task } from "../plan/types";
+import type { Lot } from "../shelf/lot";
+import type { LotsForPiece } from "../shelf/lotsFor";
+import type { Forging, Need } from "../shelf/needs";
 
 /** A starting form: its code, and the design that it gives under a name. */
 export interface Start<D> {
@@ -60,6 +67,16 @@ export interface ProductMaking<D extends ProductDesign = ProductDesign> {
   review(design: D, quick: boolean): Review;
   /** What keeps it from being built, each with what would mend it; nothing of what can be built. */
   mend(design: D): readonly Finding[];
+  /** What is done to make it, each task behind those that it waits for. Of one that can be built. */
+  plan(design: D, schools: Schools): readonly Task[];
+  /** Its plan as far as it has come, with the figures of each task; null where it cannot be built. */
+  build(design: D, record: PlanRecord, recipes: readonly Recipe[]): BuildSheet | null;
+  /** Everything that it takes: stock, rods, hardware, glue, what is used up; null where it cannot be built. */
+  needs(design: D, schools: Schools, forged: Forging | null): readonly Need[] | null;
+  /** For every piece of it the lots that serve or miss; null where it cannot be built. */
+  lotsFor(design: D, lots: readonly Lot[]): readonly LotsForPiece[] | null;
+  /** The places of its record that say what a piece is made of. */
+  pathsOfPiece(design: D, piece: string): readonly string[];
   /** What it costs to make at a shop's prices; null where it cannot be built. */
   bill(design: D, shop: Shop): Bill | null;
 }

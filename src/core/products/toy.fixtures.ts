@@ -14,6 +14,8 @@ import { carriedWorkshop } from "../knife/design/record/workshop";
 import { plainWorkshop } from "../knife/design/workshop";
 import { type PartKey, partId } from "../knife/parts/partKey";
 import type { Assembly } from "../knife/parts/types";
+import { after, Planner } from "../plan/planner";
+import { planState } from "../plan/state";
 import type { ProductMaking, ProductModel, RecordSpec } from "./product";
 
 const schema = z.strictObject({
@@ -114,9 +116,28 @@ export const toyModel: ProductModel<Toy> = {
   making: async () => toyMaking,
 };
 
+/** The block is sawn, then drilled. */
+function toyPlan() {
+  const p = new Planner();
+  p.add("saw-piece");
+  p.add("drill-pins", [after("saw-piece", "marked-out-first")]);
+  return p.done();
+}
+
 const toyMaking: ProductMaking<Toy> = {
   review: () => ({ findings: [], accepted: [] }),
   mend: () => [],
+  plan: () => toyPlan(),
+  build: (design, record) => {
+    const weighing = weigh(design);
+    if (!weighing.ok) return null;
+    const { massG, balanceMm } = weighing.report;
+    const nothing = { figures: new Map(), cut: new Map(), contradicted: [] };
+    return { ...planState(toyPlan(), record), ...nothing, massG, balanceMm };
+  },
+  needs: () => [],
+  lotsFor: () => [],
+  pathsOfPiece: () => [],
   bill: (design, shop) => {
     const weighing = weigh(design);
     if (!weighing.ok) return null;

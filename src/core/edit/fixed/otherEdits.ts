@@ -5,6 +5,10 @@ import { markOf } from "../../knife/design/marks";
 import type { Design, Job, KnifeState, UseKind, WorkshopPart } from "../../knife/design/schema";
 import { withUse } from "../../knife/design/uses";
 import { type Followed, joined, withShared } from "../../knife/design/workshop";
+import type { OwnMaterial } from "../../materials/own/types";
+import { type RemedyChange, withRemedy } from "../../plan/remedies";
+import { wayBack } from "../../plan/waysBack";
+import { withPartsOf } from "../../shelf/madeOf";
 import { COMMON_EDITS } from "../common";
 
 /** Edits of the order, the shop, the use, names and locks; fixes, levers and patterns. */
@@ -57,6 +61,16 @@ export const OTHER_EDITS = {
   /** Levers of the balance bench, each by so much. */
   pull: (design: Design, { amounts }: Readonly<{ amounts: Readonly<Record<string, number>> }>) =>
     withLevers(design, new Map(Object.entries(amounts))) ?? design,
+  /** What stands at some places made of a lot of the shelf: its own density holds, and it is reserved. */
+  "make-of-lot": (
+    design: Design,
+    { paths, material }: Readonly<{ paths: readonly string[]; material: OwnMaterial; lot: string }>,
+  ) => withPartsOf(design, paths, material),
+  /** A done task contradicts the design: the design with what resolves that. */
+  resolve: (design: Design, { change }: Readonly<{ change: RemedyChange }>) => withRemedy(design, change),
+  /** Something failed, and the way back changes the knife: by a length, mm. */
+  "way-back": (design: Design, { way, mm }: Readonly<{ way: string; mm: number }>) =>
+    wayBack(way)?.change?.(design, mm) ?? design,
   /** The knife with an outline of a pattern. */
   "take-pattern": (_: Design, { design }: Readonly<{ design: Design; role: string }>) => design,
 };

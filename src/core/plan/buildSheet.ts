@@ -1,0 +1,71 @@
+import { weigh } from "../figures/weigh/weigh";
+import type { Design } from "../knife/design/schema";
+import { type Contradiction, contradictions } from "./contradictions";
+import { type CutFact, factsOf } from "./cutFacts";
+import { planOf } from "./planOf";
+import type { Recipe } from "./recipes";
+import type { PlanRecord } from "./record";
+import { type Remedy, remediesOf, withRemedy } from "./remedies";
+import { type PlanState, planState } from "./state";
+import { figuresFor, type TaskFigure } from "./taskFigures";
+import type { Task } from "./types";
+
+/** What weight and balance become with a change of the design; null where it could not be built then. */
+export interface WeightChange {
+  readonly massG: number;
+  readonly balanceMm: number;
+}
+
+export interface WeighedRemedy extends Remedy {
+  /** Against the design as it is; null where it cannot be built with the remedy. */
+  readonly becomes: WeightChange | null;
+}
+
+/** What a design asks for against what was cut, with the ways to resolve it. */
+export interface Contradicted {
+  readonly what: Contradiction;
+  readonly remedies: readonly WeighedRemedy[];
+}
+
+/** All that is worked out to build a knife: what is done and what is to be done, with the figures of each task. */
+export interface BuildSheet extends PlanState {
+  /** By the task's id. */
+  readonly figures: ReadonlyMap<string, readonly TaskFigure[]>;
+  /** What each task will have cut once it is done, by its id. */
+  readonly cut: ReadonlyMap<string, readonly CutFact[]>;
+  readonly contradicted: readonly Contradicted[];
+  readonly massG: number;
+  readonly balanceMm: number;
+}
+
+/** The sheet of a design that can be built; null of one that cannot. */
+export function buildSheet(
+  design: Design,
+  record: PlanRecord,
+  recipes: readonly Recipe[],
+): BuildSheet | null {
+  const weighed = weigh(design);
+  if (!weighed.ok) return null;
+  const { massG, balanceMm } = weighed.report;
+  const fromDesign = planOf(design, record.schools);
+  const state = planState(fromDesign, record);
+  const isDone = new Set(record.done.map((d) => d.task));
+  const doneTasks = fromDesign.filter((t) => isDone.has(t.id));
+  const becomes = (remedy: Remedy): WeightChange | null => {
+    if (!remedy.change) return { massG: 0, balanceMm: 0 };
+    const after = weigh(withRemedy(design, remedy.change));
+    if (!after.ok) return null;
+    return { massG: after.report.massG - massG, balanceMm: after.report.balanceMm - balanceMm };
+  };
+  return {
+    ...state,
+    figures: new Map(state.tasks.map((t) => [t.id, figuresFor(design, t, recipes)])),
+    cut: new Map(fromDesign.map((t: Task) => [t.id, factsOf(design, t)])),
+    contradicted: contradictions(design, fromDesign, record.done).map((what) => ({
+      what,
+      remedies: remediesOf(design, what, doneTasks).map((r) => ({ ...r, becomes: becomes(r) })),
+    })),
+    massG,
+    balanceMm,
+  };
+}

@@ -1,0 +1,26 @@
+/** What can hurt while a task is done. */
+export const CAUTIONS = [
+  "bare-blade",
+  "buffing",
+  "burning",
+  "drilling",
+  "dust",
+  "edge-cold",
+  "etchant",
+  "filings",
+  "frost",
+  "glue",
+  "heat",
+  "hot-pins",
+  "law",
+  "metal-fumes",
+  "oily-rags",
+  "quench",
+  "saw",
+  "sharp",
+  "solvent",
+  "splinters",
+  "weld",
+  "wheels",
+] as const;
+export type CautionCode = (typeof CAUTIONS)[number];

@@ -1,0 +1,82 @@
+import * as z from "zod/mini";
+import { between, id, plainText, text } from "../knife/design/record/fields";
+import { attempt } from "./attempts";
+import { cutFact } from "./cutFacts";
+import { BOUGHT, DRILL_SCHOOLS, GRIND_SCHOOLS, SURFACES, USUAL_SCHOOLS } from "./types";
+
+/** A plan's record is of this version. */
+export const PLAN_VERSION = 1;
+
+const taskId = plainText(1, 160);
+const minutes = between(0, 100_000);
+/** Milliseconds since 1970. */
+const when = between(0, 8.64e15);
+
+/** What was done: when, how long it took, what was cut, what was thought of it. */
+const done = z.strictObject({
+  task: taskId,
+  at: when,
+  /** As it really took; null where nobody looked at the clock. */
+  tookMin: z.nullable(minutes),
+  note: plainText(0, 2000),
+  cut: z.array(cutFact).check(z.maxLength(400)),
+});
+export type Done = Readonly<z.infer<typeof done>>;
+
+/** A task of the maker's own, with what it comes after and before. */
+const ownTask = z.strictObject({
+  id: taskId,
+  title: text(1, 120),
+  after: z.nullable(taskId),
+  before: z.nullable(taskId),
+  activeMin: minutes,
+  waitMin: minutes,
+});
+export type OwnTask = Readonly<z.infer<typeof ownTask>>;
+
+/** A way back that was taken after something failed: what was done over, and what stood done until then. */
+const rework = z.strictObject({
+  id,
+  way: plainText(1, 40),
+  /** The task that failed. */
+  on: taskId,
+  at: when,
+  note: plainText(0, 2000),
+  undone: z.array(done).check(z.maxLength(200)),
+});
+export type Rework = Readonly<z.infer<typeof rework>>;
+
+/** All that is kept of a plan besides what follows from the design. */
+export const planRecord = z.strictObject({
+  schools: z.strictObject({
+    grind: z.enum(GRIND_SCHOOLS),
+    drill: z.enum(DRILL_SCHOOLS),
+    surface: z.enum(SURFACES),
+    bought: z.enum(BOUGHT),
+  }),
+  done: z.array(done).check(z.maxLength(300)),
+  own: z.array(ownTask).check(z.maxLength(60)),
+  /** The maker's minutes of a task, by its id. */
+  minutes: z
+    .array(z.strictObject({ task: taskId, activeMin: minutes, waitMin: minutes }))
+    .check(z.maxLength(300)),
+  /** Tasks in the order that their maker wishes, as far as that can be. */
+  sequence: z.array(taskId).check(z.maxLength(300)),
+  reworks: z.array(rework).check(z.maxLength(100)),
+  /** What would be done otherwise next time, by the kind of task. */
+  otherwise: z.array(z.strictObject({ kind: taskId, says: text(1, 500) })).check(z.maxLength(100)),
+  heats: z.array(attempt).check(z.maxLength(100)),
+});
+export type PlanRecord = Readonly<z.infer<typeof planRecord>>;
+
+/** A plan that nothing is done of. */
+export const newPlan = (): PlanRecord => ({
+  schools: { ...USUAL_SCHOOLS },
+  done: [],
+  own: [],
+  minutes: [],
+  sequence: [],
+  reworks: [],
+  otherwise: [],
+  heats: [],
+});
