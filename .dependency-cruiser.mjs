@@ -39,10 +39,10 @@ const UI = [
   ["bin", "ownMaterials", "report", "settings"],
   ["bound"],
   ["board", "cost", "workshop"],
-  ["balance", "compare", "fit"],
+  ["balance", "build", "compare", "fit"],
   ["pattern", "sheets"],
   ["products"],
-  ["bench", "begin", "rack", "stock"],
+  ["bench", "begin", "rack", "shelf", "stock"],
 ];
 const HOUSE = [
   ["core"],

@@ -7,6 +7,7 @@ import { leverEffects } from "@/core/figures/tune/effects";
 import { sampleBuilds } from "@/core/figures/tune/sample";
 import { spreadOf } from "@/core/figures/tune/spread";
 import { modelOf } from "@/core/products/modelOf";
+import { shoppingList } from "@/core/shelf/shopping";
 import type { BenchService } from "../workers/bench.messages";
 
 /** What the bench's second worker answers with: the core's own functions. */
@@ -20,6 +21,16 @@ export const benchService: BenchService = {
     tuneReviewed(design, target, (l) => allowed.includes(l.id), limits),
   bill: async (design, shop) => (await modelOf(design).making()).bill(design, shop),
   build: async (design, record, recipes) => (await modelOf(design).making()).build(design, record, recipes),
+  lotsFor: async (design, lots) => (await modelOf(design).making()).lotsFor(design, lots),
+  pathsOfPiece: async (design, piece) => (await modelOf(design).making()).pathsOfPiece(design, piece),
+  shopping: async (knives, lots, options) => {
+    const needed = [];
+    for (const { design, schools, forged } of knives) {
+      const needs = (await modelOf(design).making()).needs(design, schools, forged);
+      if (needs) needed.push({ knife: design.name, needs });
+    }
+    return shoppingList(needed, lots, options);
+  },
   layOut: laidOnStock,
   spread: (design) => spreadOf(design),
   placeFastener: placedFastener,

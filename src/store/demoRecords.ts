@@ -13,6 +13,9 @@ import parer from "@demo/orchard-parer.json";
 import reed from "@demo/reed-take-down-hunter.json";
 import rook from "@demo/rook-hunter.json";
 import chopper from "@demo/sallow-camp-chopper.json";
+import gorsePlan from "@demo/shelf/gorse-guard-knife.plan.json";
+import shelf from "@demo/shelf/lots.json";
+import ownRecipes from "@demo/shelf/recipes.json";
 import skerry from "@demo/skerry-prototype.json";
 import tarn from "@demo/tarn-ready-made-blade.json";
 import wren from "@demo/wren-neck-knife.json";
@@ -22,6 +25,10 @@ import type { OwnMaterial } from "@/core/materials/own/types";
 import { sealed } from "./reading";
 import type { StoredKnife } from "./rows";
 import { DEMO_ID } from "./storage";
+import { LOTS, lotRows } from "./tables/lots";
+import { PLANS, planRows } from "./tables/plans";
+import { RECIPES, recipeRows } from "./tables/recipes";
+import type { SealedRow } from "./tables/sealedRows";
 
 const DEMO_FILES = [
   heath,
@@ -59,4 +66,15 @@ export function demoRecords(from: number): StoredKnife[] {
     updatedAt: from - i,
     saved: null,
   }));
+}
+
+/** What stands beside the demo knives, by table: lots, a recipe, and how far one of the knives has come. */
+export function demoBeside(knives: readonly StoredKnife[]): ReadonlyMap<string, readonly SealedRow[]> {
+  // A knife's file has no id: it is found by its design.
+  const half = knives.find(({ design }) => design === (gorse.knife as unknown));
+  return new Map([
+    [LOTS.name, shelf.lots.map((l) => lotRows.rowOf(l.id, l as never, null))],
+    [RECIPES.name, ownRecipes.map((r) => recipeRows.rowOf(r.id, r as never, null))],
+    [PLANS.name, half ? [planRows.rowOf(half.id, gorsePlan as never, null)] : []],
+  ]);
 }

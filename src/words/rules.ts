@@ -3,6 +3,7 @@ import { itemInSentence, itemWords } from "./fasteners";
 import { SIZE_WORDS } from "./fit";
 import { outsideWords } from "./goals";
 import { HAND_WORDS } from "./handWords";
+import { heatWords } from "./heatWords";
 import { crossesWords } from "./marks";
 import { cutName, partInSentence, partName } from "./parts";
 import { named, percent, type RuleWords, ratio } from "./ruleWords";
@@ -254,6 +255,20 @@ export const RULE_WORDS: Record<TradeRule, RuleWords> = {
     says: (f, mm) => `The front bevel is ${mm(f.measured)} long after contouring; ${mm(f.limit)} is wanted.`,
     why: "Contouring takes from the bevel, and it cannot be cut again next to the blade.",
     fix: "Cut it longer.",
+  },
+  "steel-needs-more-heat": {
+    name: "Heat for the steel",
+    says: (f, _mm, _g, materialOf) =>
+      `${named(f.subject, materialOf)} is hardened from ${heatWords(f.limit ?? 0)}, held there where it is air-hardening; the shop's sources reach ${heatWords(f.measured ?? 0)}, or do not hold it.`,
+    why: "Steel that is not hot enough, or not for long enough, stays soft whatever is done afterwards.",
+    fix: "Take a steel that your source can harden, or have the blade hardened.",
+  },
+  "longer-than-its-heat": {
+    name: "Blade in its heat source",
+    says: (f, mm) =>
+      `Blade and tang are ${mm(f.measured)} long; the shop's longest source that is hot enough takes ${mm(f.limit)}.`,
+    why: "What sticks out is not hardened, and bends where it cools first.",
+    fix: "Shorten it, or have it hardened where there is room.",
   },
   "glue-sets-too-soon": {
     name: "Pot life over assembly time",

@@ -64,6 +64,10 @@ export function lotSizeWords({ shape, of }: Lot, units: UnitSystem): string {
   }
 }
 
+/** How many of a size there are: "2 × 130 × 42 × 10 mm", "10 of them". */
+export const timesWords = (count: number, size: string): string =>
+  size === "" ? `${count} of them` : `${count} × ${size}`;
+
 /** What a row of a shopping list is called: what is bought, and for which part. */
 export function itemName(item: ShoppingItem, materialOf: MaterialOf): string {
   switch (item.kind) {

@@ -1,11 +1,12 @@
 import { printLength, printLengthBare, printMass, type UnitSystem } from "@/core/base/units/print";
 import type { Hole } from "@/core/figures/fit/holes";
 import type { MEDIA } from "@/core/plan/attempts";
-import { fahrenheit, isUsual, type Recipe } from "@/core/plan/recipes";
+import { isUsual, type Recipe } from "@/core/plan/recipes";
 import type { FigureLength, InspectionLimit, TaskFigure } from "@/core/plan/taskFigures";
 import type { ToolCode } from "@/core/plan/tools";
 import { itemWords } from "./fasteners";
 import { ownerWords } from "./fit";
+import { heatWords } from "./heatWords";
 import { printMinutes } from "./money";
 import { cutName, partName } from "./parts";
 
@@ -121,10 +122,6 @@ export const TOOL_WORDS: Readonly<Record<ToolCode, string>> = {
   "wet-rag": "wet rag or sand for the edge",
   "wood-ash": "warm wood ash",
 };
-
-/** A temperature both ways: "815 °C (1,500 °F)". */
-export const heatWords = (celsius: number): string =>
-  `${Math.round(celsius).toLocaleString("en")} °C (${Math.round(fahrenheit(celsius)).toLocaleString("en")} °F)`;
 
 /** What a recipe says of one step. */
 export function recipeWords(recipe: Recipe, step: "normalise" | "harden" | "cold" | "temper"): string {

@@ -1,3 +1,4 @@
+import { own } from "@/core/base/own";
 import { printLength, printMass, type UnitSystem } from "@/core/base/units/print";
 import type { Contradicted, WeighedRemedy } from "@/core/plan/buildSheet";
 import type { Hole } from "@/core/plan/contradictions";
@@ -7,7 +8,7 @@ import type { WayLength } from "@/core/plan/waysBack";
 import { printMinutes } from "./money";
 
 /** Ways back from what failed: what they are called, and what is done. */
-export const WAY_WORDS: Readonly<Record<string, { readonly name: string; readonly says: string }>> = {
+const WAY_WORDS: Readonly<Record<string, { readonly name: string; readonly says: string }>> = {
   "ream-holes": { name: "Pins do not slide", says: "Ream the holes by the next drill up; burrs off." },
   "harden-again": { name: "Too soft: the file bites", says: "Normalise, harden and temper again." },
   overheated: {
@@ -53,6 +54,14 @@ export const WAY_WORDS: Readonly<Record<string, { readonly name: string; readonl
     says: "Warm it until the glue lets go, pry it off, and make the handle again; the tang's holes stay.",
   },
 };
+
+/** What a way back is called, and what is done on it. */
+export const wayWords = (code: string): { readonly name: string; readonly says: string } =>
+  own(WAY_WORDS, code) ?? { name: code, says: "" };
+
+/** What was done over: a way back, or how a contradiction was resolved. */
+export const reworkWords = (code: string): string =>
+  own(WAY_WORDS, code)?.name ?? own(REMEDY_WORDS as Readonly<Record<string, string>>, code) ?? code;
 
 /** What a way back does to the knife, as undo says it. */
 export const WAY_BACK_EDITS: Readonly<Record<string, string>> = {

@@ -18,6 +18,11 @@ import type { Design, Fastener, FastenerKind } from "@/core/knife/design/schema"
 import type { BuildSheet } from "@/core/plan/buildSheet";
 import type { Recipe } from "@/core/plan/recipes";
 import type { PlanRecord } from "@/core/plan/record";
+import type { Schools } from "@/core/plan/types";
+import type { Lot } from "@/core/shelf/lot";
+import type { LotsForPiece } from "@/core/shelf/lotsFor";
+import type { Forging } from "@/core/shelf/needs";
+import type { ShoppingList, ShoppingOptions } from "@/core/shelf/shopping";
 
 /** What the bench's second worker answers to, of designs that can be built. */
 export interface BenchService {
@@ -43,6 +48,20 @@ export interface BenchService {
   bill(design: ProductDesign, shop: Shop): Promise<Bill | null>;
   /** Its plan as far as it has come, with the figures of each task; null of a knife that cannot be built. */
   build(design: ProductDesign, record: PlanRecord, recipes: readonly Recipe[]): Promise<BuildSheet | null>;
+  /** For every piece the lots that serve or miss; null of a knife that cannot be built. */
+  lotsFor(design: ProductDesign, lots: readonly Lot[]): Promise<readonly LotsForPiece[] | null>;
+  /** The places of its record that say what a piece is made of. */
+  pathsOfPiece(design: ProductDesign, piece: string): Promise<readonly string[]>;
+  /** What has to be bought for several knives, after what is on the shelf; knives that cannot be built are left out. */
+  shopping(
+    knives: readonly {
+      readonly design: ProductDesign;
+      readonly schools: Schools;
+      readonly forged: Forging | null;
+    }[],
+    lots: readonly Lot[],
+    options: ShoppingOptions,
+  ): Promise<ShoppingList>;
   /** What is cut of several knives, laid out on sheets of stock. */
   layOut(knives: readonly (readonly Cuttable[])[], stock: Panel): StockLayout;
 }

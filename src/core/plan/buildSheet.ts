@@ -49,7 +49,7 @@ export function buildSheet(
   const { massG, balanceMm } = weighed.report;
   const fromDesign = planOf(design, record.schools);
   const state = planState(fromDesign, record);
-  const isDone = new Set(record.done.map((d) => d.task));
+  const isDone = new Set(Object.keys(record.done));
   const doneTasks = fromDesign.filter((t) => isDone.has(t.id));
   const becomes = (remedy: Remedy): WeightChange | null => {
     if (!remedy.change) return { massG: 0, balanceMm: 0 };

@@ -1,7 +1,7 @@
 import type { Design } from "../knife/design/schema";
 import { type CutFact, type CutSize, factsOf } from "./cutFacts";
-import type { Done } from "./record";
-import type { TaskKind } from "./taskKinds";
+import type { PlanRecord } from "./record";
+import { TASKS, type TaskKind } from "./taskKinds";
 import type { Task } from "./types";
 
 /** Less than this is no contradiction, mm: a tenth is what is filed away. */
@@ -120,7 +120,11 @@ function sizesAgainst(named: Named, was: readonly CutFact[], now: readonly CutFa
 }
 
 /** What a design asks for that contradicts what one done task has cut. */
-function against(design: Design, task: Task, cut: readonly CutFact[]): Contradiction[] {
+function against(
+  design: Design,
+  task: Pick<Task, "id" | "kind" | "of">,
+  cut: readonly CutFact[],
+): Contradiction[] {
   const now = factsOf(design, task);
   const named = { task: task.id, kind: task.kind };
   const found = [...holesAgainst(named, of(cut, "hole"), of(now, "hole")), ...sizesAgainst(named, cut, now)];
@@ -138,16 +142,24 @@ function against(design: Design, task: Task, cut: readonly CutFact[]): Contradic
   return found;
 }
 
-/** Everything that a design asks for and what is done contradicts; nothing of tasks that the plan has no more. */
+/** A done task that the plan has no more, as far as its id tells: what it cut is still there. */
+function taskOf(id: string): Pick<Task, "id" | "kind" | "of"> | null {
+  const [kind, subject] = id.split(":");
+  if (!Object.hasOwn(TASKS, kind)) return null;
+  const side = subject === "right" || subject === "left" ? subject : null;
+  return { id, kind: kind as TaskKind, of: side && { kind: "side", side } };
+}
+
+/** Everything that a design asks for and what is done contradicts. */
 export function contradictions(
   design: Design,
   tasks: readonly Task[],
-  done: readonly Pick<Done, "task" | "cut">[],
+  done: PlanRecord["done"],
 ): readonly Contradiction[] {
   const said = new Set<string>();
-  return done
-    .flatMap(({ task: id, cut }) => {
-      const task = tasks.find((t) => t.id === id);
+  return Object.entries(done)
+    .flatMap(([id, { cut }]) => {
+      const task = tasks.find((t) => t.id === id) ?? taskOf(id);
       return task ? against(design, task, cut) : [];
     })
     .filter((c) => {

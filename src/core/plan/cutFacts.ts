@@ -9,7 +9,7 @@ import { materialsIn } from "../knife/design/materials";
 import { holesOf } from "../knife/design/openings";
 import { mm, plainText } from "../knife/design/record/fields";
 import type { Design } from "../knife/design/schema";
-import { heatOf } from "./heat";
+import { heatOf } from "../materials/heat";
 import type { TaskKind } from "./taskKinds";
 import type { Task } from "./types";
 
@@ -139,7 +139,7 @@ function slotFacts(fit: Fit): CutFact[] {
   ];
 }
 
-type FactsOf = (design: Design, fit: Fit, task: Task) => CutFact[];
+type FactsOf = (design: Design, fit: Fit, task: Pick<Task, "id" | "kind" | "of">) => CutFact[];
 
 const handlePieces: FactsOf = (_, fit) => sawn(fit, (id) => id !== "blade" && !id.startsWith("guard"));
 
@@ -185,5 +185,5 @@ const FACTS: Readonly<Partial<Record<TaskKind, FactsOf>>> = {
 const fitOf = remembered((design: Design) => fitFigures(design));
 
 /** What a task leaves that cannot be taken back, as the design has it now. Of a design that can be built. */
-export const factsOf = (design: Design, task: Task): readonly CutFact[] =>
+export const factsOf = (design: Design, task: Pick<Task, "id" | "kind" | "of">): readonly CutFact[] =>
   FACTS[task.kind]?.(design, fitOf(design), task) ?? [];

@@ -1,4 +1,5 @@
 import type { TaskKind } from "./taskKinds";
+import type { Task } from "./types";
 
 /** Parts of the work, in the usual order: tasks are shown by them. */
 export const PHASES = ["steel", "heat", "blade", "guard", "fit", "join", "finish"] as const;
@@ -73,4 +74,8 @@ const PHASE_OF: Readonly<Record<TaskKind, Phase>> = {
   "weigh-and-log": "finish",
 };
 
-export const phaseOf = (kind: TaskKind): Phase => PHASE_OF[kind];
+/** The part of the work that a task is of: a guard is sawn with the guard's work. */
+export function phaseOf({ kind, of }: Pick<Task, "kind" | "of">): Phase {
+  const forGuard = of?.kind === "piece" && (of.piece.kind === "guard" || of.piece.kind === "fitting");
+  return kind === "saw-piece" && forGuard ? "guard" : PHASE_OF[kind];
+}

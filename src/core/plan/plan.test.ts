@@ -4,9 +4,9 @@ import { weigh } from "../figures/weigh/weigh";
 import { CONSTRUCTIONS } from "../knife/design/constructions.fixtures";
 import { newGuard } from "../knife/design/guards";
 import type { Design } from "../knife/design/schema";
+import { heatOf } from "../materials/heat";
 import { shippedMaterial } from "../materials/materials";
 import { STEELS } from "../materials/metals";
-import { heatOf } from "./heat";
 import { planOf } from "./planOf";
 import { TASKS, type TaskKind } from "./taskKinds";
 import {

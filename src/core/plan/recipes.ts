@@ -1,8 +1,8 @@
 import * as z from "zod/mini";
 import { between, id, materialId, plainText, text } from "../knife/design/record/fields";
+import { type Heat, heatOf } from "../materials/heat";
 import type { Material } from "../materials/types";
 import { MEDIA } from "./attempts";
-import { type Heat, heatOf } from "./heat";
 
 const celsius = between(-200, 1400);
 
@@ -35,7 +35,7 @@ export const recipeRecord = z.strictObject({
 });
 export type Recipe = Readonly<z.infer<typeof recipeRecord>>;
 
-type Shipped = Omit<Recipe, "id" | "name" | "steels">;
+type Shipped = Omit<Recipe, "id" | "name" | "steels" | "hardenC">;
 
 /**
  * What steels of a kind are heated by, from memory and as makers tell it: the mill's sheet decides. Hardness against temper
@@ -44,7 +44,6 @@ type Shipped = Omit<Recipe, "id" | "name" | "steels">;
 const USUAL: Readonly<Record<Exclude<Heat["group"], "as-its-mill-says">, Shipped>> = {
   carbon: {
     normalise: { atC: 870, cycles: 3 },
-    hardenC: { low: 790, high: 815 },
     soakMin: 8,
     medium: "warm-oil",
     coldC: null,
@@ -60,7 +59,6 @@ const USUAL: Readonly<Record<Exclude<Heat["group"], "as-its-mill-says">, Shipped
   },
   "low-alloy": {
     normalise: { atC: 880, cycles: 3 },
-    hardenC: { low: 790, high: 830 },
     soakMin: 10,
     medium: "fast-oil",
     coldC: null,
@@ -76,7 +74,6 @@ const USUAL: Readonly<Record<Exclude<Heat["group"], "as-its-mill-says">, Shipped
   },
   "air-hardening": {
     normalise: null,
-    hardenC: { low: 1050, high: 1070 },
     soakMin: 15,
     medium: "plates",
     coldC: -75,
@@ -98,15 +95,18 @@ export function recipeFor(steel: Material | undefined, own: readonly Recipe[]): 
     own.find((r) => r.steels.includes(steel.id)) ?? own.find((r) => r.steels.includes(steel.like ?? ""));
   if (mine) return mine;
   const heat = heatOf(steel);
-  if (!heat || heat.group === "as-its-mill-says") return null;
-  return { id: heat.group, name: steel.name, steels: [steel.id], ...USUAL[heat.group] };
+  if (!heat?.hardenC || heat.group === "as-its-mill-says") return null;
+  return {
+    id: heat.group,
+    name: steel.name,
+    steels: [steel.id],
+    hardenC: heat.hardenC,
+    ...USUAL[heat.group],
+  };
 }
 
 /** Whether a recipe is the maker's own, or follows from the kind of steel alone. */
 export const isUsual = ({ id: of }: Recipe): boolean => Object.hasOwn(USUAL, of);
-
-/** What a temperature is in °F. */
-export const fahrenheit = (celsiusOf: number): number => (celsiusOf * 9) / 5 + 32;
 
 /** Warmest and coldest of a recipe's tempers that are for a wanted hardness: between two of them, in proportion; °C. */
 export function temperFor(recipe: Recipe, hrc: number): number | null {

@@ -1,12 +1,11 @@
 import * as z from "zod/mini";
-import { between, id, plainText, text } from "../knife/design/record/fields";
+import { between, entries, id, plainText, text } from "../knife/design/record/fields";
 import { attempt } from "./attempts";
 import { cutFact } from "./cutFacts";
-import { BOUGHT, DRILL_SCHOOLS, GRIND_SCHOOLS, SURFACES, USUAL_SCHOOLS } from "./types";
+import { TASKS, type TaskKind } from "./taskKinds";
+import { BOUGHT, DRILL_SCHOOLS, GRIND_SCHOOLS, SURFACES } from "./types";
 
-/** A plan's record is of this version. */
-export const PLAN_VERSION = 1;
-
+const KINDS = Object.keys(TASKS) as [TaskKind, ...TaskKind[]];
 const taskId = plainText(1, 160);
 const minutes = between(0, 100_000);
 /** Milliseconds since 1970. */
@@ -14,7 +13,6 @@ const when = between(0, 8.64e15);
 
 /** What was done: when, how long it took, what was cut, what was thought of it. */
 const done = z.strictObject({
-  task: taskId,
   at: when,
   /** As it really took; null where nobody looked at the clock. */
   tookMin: z.nullable(minutes),
@@ -37,12 +35,16 @@ export type OwnTask = Readonly<z.infer<typeof ownTask>>;
 /** A way back that was taken after something failed: what was done over, and what stood done until then. */
 const rework = z.strictObject({
   id,
+  /** A way back from what failed, or how a contradiction was resolved. */
   way: plainText(1, 40),
+  /** What is done besides; null of nothing. */
+  task: z.nullable(z.enum(KINDS)),
+  reopens: z.array(z.enum(KINDS)).check(z.maxLength(100)),
   /** The task that failed. */
   on: taskId,
   at: when,
   note: plainText(0, 2000),
-  undone: z.array(done).check(z.maxLength(200)),
+  undone: entries(taskId, done, 300),
 });
 export type Rework = Readonly<z.infer<typeof rework>>;
 
@@ -54,29 +56,16 @@ export const planRecord = z.strictObject({
     surface: z.enum(SURFACES),
     bought: z.enum(BOUGHT),
   }),
-  done: z.array(done).check(z.maxLength(300)),
+  /** By the task's id, as what is said of minutes. */
+  done: entries(taskId, done, 300),
   own: z.array(ownTask).check(z.maxLength(60)),
-  /** The maker's minutes of a task, by its id. */
-  minutes: z
-    .array(z.strictObject({ task: taskId, activeMin: minutes, waitMin: minutes }))
-    .check(z.maxLength(300)),
+  /** The maker's minutes of a task. */
+  minutes: entries(taskId, z.strictObject({ activeMin: minutes, waitMin: minutes }), 300),
   /** Tasks in the order that their maker wishes, as far as that can be. */
   sequence: z.array(taskId).check(z.maxLength(300)),
   reworks: z.array(rework).check(z.maxLength(100)),
   /** What would be done otherwise next time, by the kind of task. */
-  otherwise: z.array(z.strictObject({ kind: taskId, says: text(1, 500) })).check(z.maxLength(100)),
+  otherwise: entries(taskId, text(1, 500), 100),
   heats: z.array(attempt).check(z.maxLength(100)),
 });
 export type PlanRecord = Readonly<z.infer<typeof planRecord>>;
-
-/** A plan that nothing is done of. */
-export const newPlan = (): PlanRecord => ({
-  schools: { ...USUAL_SCHOOLS },
-  done: [],
-  own: [],
-  minutes: [],
-  sequence: [],
-  reworks: [],
-  otherwise: [],
-  heats: [],
-});

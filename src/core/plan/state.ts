@@ -1,7 +1,7 @@
+import { PHASES, phaseOf } from "./phases";
 import type { OwnTask, PlanRecord } from "./record";
 import { TASKS, type TaskKind } from "./taskKinds";
 import type { Need, Task } from "./types";
-import { wayBack } from "./waysBack";
 
 /** A task as it stands in a knife's plan: one of the design, one on a way back, or one of its maker's own. */
 export interface PlannedTask extends Omit<Task, "kind"> {
@@ -36,8 +36,7 @@ type Loose = Omit<PlannedTask, "state" | "waitsFor">;
 /** What is done on ways back, each before the task that failed is tried again. */
 function withReworks(tasks: readonly Loose[], { reworks }: PlanRecord): Loose[] {
   const all = [...tasks];
-  for (const { id, way, on } of reworks) {
-    const kind = wayBack(way)?.task;
+  for (const { id, task: kind, reopens, on } of reworks) {
     const at = all.findIndex((t) => t.id === on);
     if (!kind || at < 0) continue;
     const spec = TASKS[kind];
@@ -55,7 +54,7 @@ function withReworks(tasks: readonly Loose[], { reworks }: PlanRecord): Loose[] 
     };
     const need: Need = { id: task.id, minLagMin: 0, maxLagMin: null, why: "way-back" };
     // What failed, and what is done over with it, waits for it.
-    const over = new Set<TaskKind | null>([...(wayBack(way)?.reopens ?? []), all[at].kind]);
+    const over = new Set<TaskKind | null>([...reopens, all[at].kind]);
     const first = all.findIndex((t) => over.has(t.kind));
     for (const [i, t] of all.entries()) if (over.has(t.kind)) all[i] = { ...t, needs: [...t.needs, need] };
     all.splice(first < 0 ? at : first, 0, task);
@@ -148,16 +147,30 @@ export function inOrder<T extends Pick<Task, "id" | "needs">>(
   return ordered;
 }
 
+/** Tasks by the part of the work that they are of, in the order that they have there; one of the maker's own by its neighbour. */
+function byPhase(tasks: readonly Loose[], own: readonly OwnTask[]): Loose[] {
+  const known = new Map(tasks.map((t) => [t.id, t]));
+  const place = (t: Loose | undefined): number => {
+    if (!t) return PHASES.length;
+    if (t.kind !== null) return PHASES.indexOf(phaseOf({ kind: t.kind, of: t.of }));
+    const said = own.find((o) => o.id === t.id);
+    const beside = [said?.after, said?.before].flatMap((id) => known.get(id ?? "") ?? []);
+    const found = beside.find((b) => b.kind !== null);
+    return place(found);
+  };
+  return [...tasks].sort((a, b) => place(a) - place(b));
+}
+
 /** A plan as far as it has come, of the tasks that follow from its design. */
 export function planState(fromDesign: readonly Task[], record: PlanRecord): PlanState {
   const notices: PlanNotice[] = [];
   const loose = fromDesign.map((t): Loose => ({ ...t, title: null }));
   const all = withOwn(withReworks(loose, record), record.own, notices);
-  const minutes = new Map(record.minutes.map((m) => [m.task, m]));
-  const done = new Set(record.done.map((d) => d.task));
+  const minutes = new Map(Object.entries(record.minutes));
+  const done = new Set(Object.keys(record.done));
   const ids = new Set(all.map((t) => t.id));
   for (const id of done) if (!ids.has(id)) notices.push({ code: "not-asked", task: id });
-  const tasks = inOrder(all, record.sequence).map((t): PlannedTask => {
+  const tasks = inOrder(byPhase(all, record.own), record.sequence).map((t): PlannedTask => {
     const waitsFor = t.needs.map((n) => n.id).filter((id) => ids.has(id) && !done.has(id));
     const { activeMin, waitMin } = minutes.get(t.id) ?? t;
     const state = done.has(t.id) ? "done" : waitsFor.length === 0 ? "ready" : "waiting";

@@ -2,7 +2,7 @@ import { materialsIn } from "../knife/design/materials";
 import { pinsTang } from "../knife/design/newParts";
 import { holesOf, slotsOf } from "../knife/design/openings";
 import type { Design } from "../knife/design/schema";
-import { type Heat, heatOf } from "./heat";
+import { type Heat, heatOf } from "../materials/heat";
 import { type After, after, type Planner } from "./planner";
 import type { Schools } from "./types";
 

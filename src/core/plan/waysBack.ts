@@ -65,7 +65,7 @@ export const spacerCutMm = (gapMm: number): number => gapMm / (1 - SPACER_PRESSE
 function withSpacer(design: Design, gapMm: number): Design {
   const { guard } = design;
   if (!guard || guard.mesh) return design;
-  const plates = [...guard.plates, { material: "leather", thicknessMm: gapMm, printed: null }];
+  const plates = [...guard.plates, { material: "leather-veg", thicknessMm: gapMm, printed: null }];
   return { ...design, guard: { ...guard, plates } };
 }
 

@@ -2,9 +2,6 @@ import * as z from "zod/mini";
 import { between, id, mm, plainText, text } from "../knife/design/record/fields";
 import { SUPPLIES } from "./supplies";
 
-/** A row of lots is of this version. */
-export const LOT_VERSION = 1;
-
 const size = mm(0.05, 10_000);
 const day = z.nullable(z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}$/, "a day is year-month-day")));
 const coordinate = mm(-5000, 5000);
@@ -94,40 +91,3 @@ export const lotRecord = z
   );
 export type Lot = Readonly<z.infer<typeof lotRecord>>;
 export type LotShape<F extends Lot["shape"]["form"]> = Extract<Lot["shape"], { form: F }>;
-
-export const isMaterial = ({ of }: Pick<Lot, "of">): boolean =>
-  !of.startsWith("each:") && !of.startsWith("supply:");
-
-/** A lot that nothing is known of but what it is of. */
-export const newLot = (lotId: string, of: string, name: string): Lot => ({
-  id: lotId,
-  name,
-  of,
-  shape: of.startsWith("each:")
-    ? { form: "each", key: "" }
-    : of.startsWith("supply:")
-      ? { form: "amount", amount: 1 }
-      : {
-          form: "piece",
-          lengthMm: 130,
-          heightMm: 40,
-          thicknessMm: 10,
-          grain: "length",
-          side: null,
-          face: null,
-          outline: null,
-          holes: [],
-        },
-  count: 1,
-  weighed: null,
-  price: null,
-  place: "",
-  note: "",
-  picture: null,
-  boughtOn: null,
-  openedOn: null,
-  bestBefore: null,
-  guessed: false,
-  batch: null,
-  offcutOf: null,
-});

@@ -5,8 +5,10 @@ import { pieceList } from "../figures/pieces/pieceList";
 import { weigh } from "../figures/weigh/weigh";
 import { materialsIn } from "../knife/design/materials";
 import type { Design } from "../knife/design/schema";
-import { isMaterial, type Lot } from "./lot";
-import { lotIdIn, materialPaths } from "./lotMaterial";
+import type { Lot } from "./lot";
+import { lotIdIn } from "./lotMaterial";
+import { materialPaths } from "./materialPaths";
+import { isMaterial } from "./newLot";
 import { type Laid, layInto } from "./outlineServes";
 import { type Missed, type Served, serves } from "./serves";
 

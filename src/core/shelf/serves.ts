@@ -87,13 +87,14 @@ export function serves(need: PieceNeed, shape: LotShape<"piece">, free: number):
         turned.map((side, i) => [SIDES[i], Math.max(0, wanted[i] - lot[side])]),
       ) as unknown as Size;
       const sum = (m: Size) => m.lengthMm + m.heightMm + m.thicknessMm;
-      if (!least || least.why === "too-few" || sum(short) < sum(least.shortMm))
+      // What comes out of it one way, but not often enough, is told before what does not come out of it another way.
+      if (least?.why !== "too-few" && (!least || sum(short) < sum(least.shortMm)))
         least = { ok: false, why: "too-small", shortMm: short };
       continue;
     }
     const used = Math.ceil(need.count / piecesEach);
     if (used > free) {
-      least ??= { ok: false, why: "too-few", shortMm: { lengthMm: 0, heightMm: 0, thicknessMm: 0 } };
+      least = { ok: false, why: "too-few", shortMm: { lengthMm: 0, heightMm: 0, thicknessMm: 0 } };
       continue;
     }
     const last = need.count - (used - 1) * piecesEach;

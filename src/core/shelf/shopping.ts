@@ -1,8 +1,9 @@
 import type { Size } from "../figures/fit/bladeStock";
 import type { CutKey } from "../knife/parts/cutKey";
-import { isMaterial, type Lot } from "./lot";
+import type { Lot } from "./lot";
 import { lotIdIn } from "./lotMaterial";
 import type { Need } from "./needs";
+import { isMaterial } from "./newLot";
 import { rodServes, type Served, serves } from "./serves";
 import { SUPPLY_SPECS, type Supply } from "./supplies";
 

@@ -1,7 +1,10 @@
 import { BIN, rowsInBin } from "./bin";
 import { KNIVES } from "./knives";
+import { LOTS } from "./lots";
 import { MATERIALS_TABLE } from "./materials";
 import { PHOTOS } from "./photos";
+import { PLANS } from "./plans";
+import { RECIPES } from "./recipes";
 import { DEVICE, SETTINGS } from "./settings";
 import type { Row, TableSpec } from "./spec";
 import { STEPS } from "./steps";
@@ -16,6 +19,9 @@ export const TABLES: readonly TableSpec[] = [
   BIN,
   MATERIALS_TABLE,
   PHOTOS,
+  PLANS,
+  LOTS,
+  RECIPES,
   WORKSHOPS,
   SETTINGS,
   DEVICE,

@@ -1,6 +1,6 @@
 import { isRecord } from "@/core/base/isRecord";
 import { migrateBy } from "@/core/knife/design/migrations/steps";
-import { WORKSHOP_MIGRATIONS } from "@/core/knife/design/migrations/to14";
+import { WORKSHOP_MIGRATIONS } from "@/core/knife/design/migrations/to17";
 import { RECORD_VERSION } from "@/core/knife/design/version";
 import { MOST_LETTERS } from "@/core/knife/design/workshopParts";
 import { checksumOf } from "../checksum";

@@ -10,6 +10,7 @@ const NAMES: Readonly<Record<Place, string>> = {
   fit: "Fit-up",
   compare: "Compare",
   sheets: "Sheets",
+  build: "Build",
   pattern: "Bring in a pattern",
 };
 /** What a view is called. */

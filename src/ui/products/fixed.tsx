@@ -72,6 +72,7 @@ export const fixedViews: ProductViews<Design> = {
       "Loading the comparison …",
     ),
     sheets: later(() => import("../sheets/SheetsView").then((m) => m.SheetsView), "Loading the sheets …"),
+    build: later(() => import("../build/BuildView").then((m) => m.BuildView), "Loading the order of work …"),
     pattern: later(() => import("../pattern/PatternView").then((m) => m.PatternView), "Loading …"),
   },
   preload: () => void Promise.all([board(), bladeStep()]),

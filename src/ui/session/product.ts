@@ -17,7 +17,7 @@ export interface StepViews {
 }
 
 /** Views that a product may offer besides the Bench. */
-export const MORE_PLACES = ["balance", "fit", "compare", "sheets", "pattern"] as const;
+export const MORE_PLACES = ["balance", "fit", "compare", "sheets", "build", "pattern"] as const;
 export type MorePlace = (typeof MORE_PLACES)[number];
 
 /** Lengths that a maker types before a design is begun, mm. */

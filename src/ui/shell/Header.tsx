@@ -8,10 +8,11 @@ import { NearLink } from "../kit/NearLink";
 import { StorageBar } from "./StorageBar";
 import { UnitsSwitch } from "./UnitsSwitch";
 
+/** Views of a knife need the room on a narrow screen: what is spared there they lead to themselves. */
 const PLACES: readonly { readonly href: string; readonly name: string; readonly spared?: true }[] = [
   { href: "/", name: "Rack" },
-  { href: "/stock", name: "Stock" },
-  // Views of a knife need the room on a narrow screen; there the knife leads to its workshop itself.
+  { href: "/shelf", name: "Shelf", spared: true },
+  { href: "/stock", name: "Materials", spared: true },
   { href: "/workshop", name: "Workshop", spared: true },
   { href: "/settings", name: "Settings" },
 ];

@@ -44,7 +44,7 @@ export function Stock() {
       <Header />
       <Stack as="main" w="full" maxW="1240px" mx="auto" px="6" py="5" gap="4">
         <PageHead
-          title="Stock"
+          title="Materials"
           note="What a knife can be made of. The range is what pieces off the shelf fall in; it decides the interval under every weight."
         >
           <Input

@@ -10,6 +10,7 @@ import { DrillChoice } from "../fields/DrillChoice";
 import { LengthField } from "../fields/LengthField";
 import { ShareField } from "../fields/ShareField";
 import { attempt } from "../kit/notice";
+import { HeatSourceFields } from "./HeatSourceFields";
 import { HoursFields } from "./HoursFields";
 
 /** A workshop with the ways to change it: each change is kept at once. */
@@ -49,6 +50,9 @@ export function WorkshopFields({ workshop }: { workshop: Workshop }) {
       </Card>
       <Card title="Shop and hand">
         <ShopFields of={of} />
+      </Card>
+      <Card title="Heat sources">
+        <HeatSourceFields sources={facts.heatSources} onChange={(heatSources) => put({ heatSources })} />
       </Card>
       <Card title="Hours">
         <HoursFields hours={workshop.hours} onChange={(hours) => change((w) => ({ ...w, hours }))} />

@@ -7,6 +7,7 @@ import type { RuleNote } from "./rules/context";
 import { type Rule, ruleContext } from "./rules/context";
 import { GUARD_RULES } from "./rules/guardRules";
 import { HANDLE_RULES } from "./rules/handleRules";
+import { HEAT_RULES } from "./rules/heatRules";
 import { MARK_RULES } from "./rules/markRules";
 import { PEEN_RULES } from "./rules/peenRules";
 import { PIN_RULES } from "./rules/pinRules";
@@ -25,6 +26,7 @@ export const RULES: readonly Rule[] = [
   ...GUARD_RULES,
   ...BLADE_RULES,
   ...MARK_RULES,
+  ...HEAT_RULES,
   ...BOLT_RULES,
   ...HANDLE_RULES,
   ...RING_RULES,

@@ -144,6 +144,18 @@ export const balance = figuresOf(drawn)!.balanceMm;
 export const NEAR = { low: balance + 1.5, high: balance + 8 };
 
 /** For each rule, a design that trips it; none of them can not be built. */
+const inSteel = (design: Design, steel: string): Design => ({ ...design, blade: { ...design.blade, steel } });
+/** A knife whose shop has one oven. */
+const heatedIn = (design: Design, oven: Partial<Design["workshop"]["heatSources"][number]>): Design => ({
+  ...design,
+  workshop: {
+    ...design.workshop,
+    heatSources: [
+      { name: "Oven", kind: "oven", mostC: 1200, holds: true, longestMm: 400, pieces: 2, offC: 10, ...oven },
+    ],
+  },
+});
+
 export const TRIPS: Record<TradeRule, Design> = {
   "wall-in-wood": inWood(withStick({ yMm: -3 }), "walnut-black"),
   "wall-in-laminate": withStick({ yMm: 5.5 }),
@@ -245,6 +257,8 @@ export const TRIPS: Record<TradeRule, Design> = {
   "step-at-joint": { ...sound, blade: { ...sound.blade, spineOverAxisMm: 12 } },
   "round-handle": { ...sound, handle: { ...scales, plan: scales.plan.map((p) => ({ ...p, halfMm: 11.5 })) } },
   "bevel-lost": { ...sound, handle: { ...scales, frontBevel: { lengthMm: 0.5, angleDeg: 45 } } },
+  "steel-needs-more-heat": heatedIn(inSteel(drawn, "steel-440c"), { mostC: 900 }),
+  "longer-than-its-heat": heatedIn(drawn, { longestMm: 120 }),
   "glue-sets-too-soon": {
     ...sound,
     workshop: { ...sound.workshop, glue: { ...sound.workshop.glue, potLifeMin: 5 } },

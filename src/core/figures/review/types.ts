@@ -69,6 +69,8 @@ export const TRADE_RULES = [
   ...HAND_RULES,
   "bevel-lost",
   "glue-sets-too-soon",
+  "steel-needs-more-heat",
+  "longer-than-its-heat",
   "wood-moves",
   "washers-unpressed",
   "washers-overpressed",

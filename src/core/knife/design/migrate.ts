@@ -6,6 +6,7 @@ import { toVersion9, toVersion10, toVersion11, toVersion13 } from "./migrations/
 import { toVersion14 } from "./migrations/to14";
 import { toVersion15 } from "./migrations/to15";
 import { toVersion16 } from "./migrations/to16";
+import { toVersion17 } from "./migrations/to17";
 import { plainUse } from "./uses";
 import { plainWork } from "./work";
 
@@ -42,6 +43,8 @@ export const MIGRATIONS: Migrations = {
   14: (record) => (isRecord(record) ? toVersion15(record) : record),
   // 16: scales that end ahead of the butt, faces that are not smooth, several wraps, a station for an imported guard.
   15: (record) => (isRecord(record) ? toVersion16(record) : record),
+  // 17: what the shop heats steel in.
+  16: (record) => (isRecord(record) ? toVersion17(record) : record),
 };
 
 /** Brings a design's record from its version up to the present one. `from` must be from 1 to the present version. */

@@ -33,6 +33,7 @@ export function plainFacts(): WorkshopFacts {
     shopC: 20,
     saw: { kerfMm: 1.5, allowanceMm: 1.5 },
     handMm: 85,
+    heatSources: [],
   };
 }
 

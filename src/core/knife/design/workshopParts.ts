@@ -1,6 +1,18 @@
 /** What a shop has and how it works, part by part: a knife may say otherwise of each. */
-export const WORKSHOP_PARTS = ["drills", "cuttersMm", "grinders", "glue", "shopC", "saw", "handMm"] as const;
+export const WORKSHOP_PARTS = [
+  "drills",
+  "cuttersMm",
+  "grinders",
+  "glue",
+  "shopC",
+  "saw",
+  "handMm",
+  "heatSources",
+] as const;
 export type WorkshopPart = (typeof WORKSHOP_PARTS)[number];
+
+/** What steel is heated in. */
+export const HEAT_SOURCE_KINDS = ["torch", "forge", "oven"] as const;
 
 export const DRILL_SETS = ["fraction", "number", "letter", "metric"] as const;
 export type DrillSet = (typeof DRILL_SETS)[number];

@@ -1,6 +1,7 @@
 import * as z from "zod/mini";
 import {
   DRILL_SETS,
+  HEAT_SOURCE_KINDS,
   LEAST_CURE_LIMITS_H,
   MOST_LETTERS,
   PRINTER_LIMITS,
@@ -43,6 +44,24 @@ export const workshopFacts = {
   saw: z.strictObject({ kerfMm: mm(0, 10), allowanceMm: mm(0, 20) }),
   /** Breadth of the hand that knives are made for, across the knuckles. */
   handMm: mm(40, 140),
+  /** What steel can be heated in; none where its maker has it done, or has not said. */
+  heatSources: z
+    .array(
+      z.strictObject({
+        name: text(1, 40),
+        kind: z.enum(HEAT_SOURCE_KINDS),
+        mostC: between(200, 1400),
+        /** Whether it holds a temperature by itself. */
+        holds: z.boolean(),
+        /** Longest piece that is heated evenly in it, with its tang. */
+        longestMm: mm(20, 3000),
+        /** How many pieces go in at once. */
+        pieces: z.int().check(z.gte(1), z.lte(100)),
+        /** How far its thermometer may be off; null where it has none. */
+        offC: z.nullable(between(0, 200)),
+      }),
+    )
+    .check(z.maxLength(12)),
 } satisfies Readonly<Record<WorkshopPart, z.ZodMiniType>>;
 
 const facts = z.strictObject(workshopFacts);

@@ -1,0 +1,118 @@
+import { expect, type Page, test } from "@playwright/test";
+import { openKnife, step, typeLength, weightOf } from "./bench";
+
+const build = async (page: Page) => {
+  await page.getByRole("button", { name: "Build", exact: true }).click();
+  await expect(page.getByTestId("progress")).toHaveText(/of \d+ done/);
+};
+const task = (page: Page, id: string) => page.locator(`[data-task="${id}"]`);
+
+test("the order of work of a take-down hunter: ticked, unfolded, kept, as its maker works", async ({
+  page,
+}) => {
+  await openKnife(page, "Reed take-down hunter");
+  await build(page);
+  await expect(page.getByTestId("progress")).toHaveText(/^0 of \d+ done$/);
+  const profile = task(page, "profile");
+  await expect(profile).toHaveAttribute("data-state", "ready");
+  await expect(task(page, "harden")).toHaveAttribute("data-state", "waiting");
+  await profile.getByRole("button", { name: "Grind the outline of blade and tang" }).click();
+  await expect(profile.getByTestId("task-detail")).toContainText("Length of the blade");
+  await expect(profile.getByTestId("task-detail")).toContainText("Grinder: eyes");
+  await profile.getByRole("textbox", { name: "Minutes of work" }).fill("55");
+  await profile.getByRole("textbox", { name: "Minutes of work" }).press("Enter");
+  await expect(profile).toContainText("55 min");
+  await profile.getByRole("checkbox").press("Space");
+  await expect(profile).toHaveAttribute("data-state", "done");
+  await expect(page.getByTestId("progress")).toHaveText(/^1 of/);
+  // Another way to work: bevels rough while the steel is soft.
+  await expect(task(page, "grind-soft")).toHaveCount(0);
+  await page.getByLabel("Bevels", { exact: true }).selectOption({ label: "Rough while soft, finish hard" });
+  await expect(task(page, "grind-soft")).toHaveCount(1);
+  // A task of the maker's own, where it is put.
+  const own = page.getByRole("group", { name: "A task of your own" });
+  await own.getByLabel("What").fill("Photograph the blank");
+  await own.getByLabel("After", { exact: true }).selectOption("profile");
+  await own.getByLabel("Before", { exact: true }).selectOption("harden");
+  await own.getByRole("button", { name: "Add it" }).click();
+  await expect(page.getByRole("button", { name: "Photograph the blank" })).toBeVisible();
+  // All of it is there tomorrow, too.
+  await page.reload();
+  await expect(task(page, "profile")).toHaveAttribute("data-state", "done");
+  await expect(task(page, "profile")).toContainText("55 min");
+  await expect(page.getByRole("button", { name: "Photograph the blank" })).toBeVisible();
+  await expect(task(page, "grind-soft")).toHaveCount(1);
+});
+
+test("a failed temper leads back, and can be taken back", async ({ page }) => {
+  await openKnife(page, "Reed take-down hunter");
+  await build(page);
+  const check = task(page, "check-straight");
+  await check.getByRole("button", { name: "Look whether it is straight" }).click();
+  await check.getByRole("button", { name: /^Done, with the \d before it$/ }).click();
+  await expect(check).toHaveAttribute("data-state", "done");
+  await expect(task(page, "temper")).toHaveAttribute("data-state", "done");
+  await check.getByRole("button", { name: "It failed …" }).click();
+  await check.getByRole("button", { name: "Go back: Too hot: blue where it has to be hard" }).click();
+  await expect(task(page, "temper")).not.toHaveAttribute("data-state", "done");
+  await expect(task(page, "harden")).not.toHaveAttribute("data-state", "done");
+  // What stays true stays done.
+  await expect(task(page, "profile")).toHaveAttribute("data-state", "done");
+  const wrong = page.getByRole("region", { name: "What went wrong" });
+  await expect(wrong).toContainText("Too hot");
+  await wrong.getByRole("button", { name: /^Take back/ }).click();
+  await expect(task(page, "temper")).toHaveAttribute("data-state", "done");
+  await expect(wrong).toHaveCount(0);
+});
+
+test("a hole moved after it was drilled is caught, with what each way out costs", async ({ page }) => {
+  await openKnife(page, "Gorse guard knife");
+  await build(page);
+  await expect(task(page, "drill-tang")).toHaveAttribute("data-state", "done");
+  await expect(page.getByTestId("contradictions")).toHaveCount(0);
+  const before = await weightOf(page);
+  await page.getByRole("button", { name: "Bench", exact: true }).click();
+  await step(page, "Pins");
+  await typeLength(page, "Behind the front", "31");
+  await build(page);
+  const told = page.getByTestId("contradictions");
+  await expect(told).toContainText(/is drilled, and the design has it .* from there now/);
+  await expect(told).toContainText(/Weld or plug the hole, and drill again: \d/);
+  await told.getByRole("button", { name: "Do this: Take the design back to what was cut" }).first().click();
+  await expect(told).toHaveCount(0);
+  await expect.poll(() => weightOf(page)).toBeCloseTo(before, 1);
+});
+
+test("an attempt at the heat is noted as it went, and a recipe of one's own goes before the usual one", async ({
+  page,
+}) => {
+  await openKnife(page, "Reed take-down hunter");
+  await build(page);
+  const heat = page.getByRole("region", { name: "Heat treatment" });
+  await expect(heat).toContainText(/790 to 830 °C \(1,526 °F\)/);
+  await heat.getByRole("button", { name: "Note an attempt" }).click();
+  const form = heat.getByRole("group", { name: "An attempt" });
+  await form.getByLabel("Seconds in it").fill("6");
+  await form.getByLabel("What went wrong").selectOption("warped");
+  await form.getByRole("button", { name: "Keep it" }).click();
+  await expect(heat.getByTestId("attempts")).toContainText("warped");
+  await expect(heat.getByTestId("attempts")).toContainText("fast oil 6 s");
+  await heat.getByRole("button", { name: "Use a recipe of my own" }).click();
+  const recipe = heat.getByRole("group", { name: "A recipe of my own" });
+  for (const take of await recipe.getByRole("button", { name: /^Take out temper/ }).all())
+    await recipe
+      .getByRole("button", { name: "Take out temper 1" })
+      .click()
+      .catch(() => take);
+  await expect(recipe.getByRole("alert")).toContainText("is not tempered breaks");
+  await expect(recipe.getByRole("button", { name: "Keep it" })).toBeDisabled();
+  await recipe.getByRole("button", { name: "One temper more" }).click();
+  await recipe.getByLabel("Harden from").fill("845");
+  await recipe.getByLabel("Harden from").press("Enter");
+  await expect(recipe.getByRole("alert")).toContainText("must not be above");
+  await recipe.getByLabel("to", { exact: true }).fill("855");
+  await recipe.getByLabel("to", { exact: true }).press("Enter");
+  await recipe.getByRole("button", { name: "Keep it" }).click();
+  await expect(heat).toContainText("Your recipe");
+  await expect(heat).toContainText(/845 to 855 °C/);
+});

@@ -1,0 +1,14 @@
+import type { PlanRecord } from "./record";
+import { USUAL_SCHOOLS } from "./types";
+
+/** A plan that nothing is done of. */
+export const newPlan = (): PlanRecord => ({
+  schools: { ...USUAL_SCHOOLS },
+  done: {},
+  own: [],
+  minutes: {},
+  sequence: [],
+  reworks: [],
+  otherwise: {},
+  heats: [],
+});

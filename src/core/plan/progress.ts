@@ -1,0 +1,131 @@
+import { own } from "../base/own";
+import type { CutFact } from "./cutFacts";
+import type { Done, OwnTask, PlanRecord, Rework } from "./record";
+import { inOrder } from "./state";
+import type { TaskKind } from "./taskKinds";
+import type { Task } from "./types";
+import type { WayBack } from "./waysBack";
+
+/** The plan with a task done: what it has cut stays, whatever the design says later. */
+export function withDone(
+  record: PlanRecord,
+  task: string,
+  of: { readonly at: number; readonly cut: readonly CutFact[] },
+): PlanRecord {
+  const entry: Done = { at: of.at, tookMin: null, note: "", cut: [...of.cut] };
+  return { ...record, done: { ...record.done, [task]: entry } };
+}
+
+/** The plan with a task that is not done after all. */
+export function withoutDone(record: PlanRecord, task: string): PlanRecord {
+  return { ...record, done: Object.fromEntries(Object.entries(record.done).filter(([id]) => id !== task)) };
+}
+
+/** The plan with something noted at a done task; as it was where the task is not done. */
+export function withNoted(
+  record: PlanRecord,
+  task: string,
+  noted: Partial<Pick<Done, "tookMin" | "note">>,
+): PlanRecord {
+  const before = own(record.done, task);
+  return before ? { ...record, done: { ...record.done, [task]: { ...before, ...noted } } } : record;
+}
+
+/** Tasks of some kinds done over: they stand undone, and what stood done of them is kept with the way back. */
+export function withWayBack(
+  record: PlanRecord,
+  tasks: readonly { readonly id: string; readonly kind: TaskKind | null }[],
+  { code, task, reopens }: Pick<WayBack, "code" | "task" | "reopens">,
+  of: Pick<Rework, "id" | "on" | "at" | "note">,
+): PlanRecord {
+  const over = new Set(tasks.filter((t) => t.kind !== null && reopens.includes(t.kind)).map((t) => t.id));
+  over.add(of.on);
+  const [undone, done] = [true, false].map((again) =>
+    Object.fromEntries(Object.entries(record.done).filter(([id]) => over.has(id) === again)),
+  );
+  return {
+    ...record,
+    done,
+    reworks: [...record.reworks, { ...of, way: code, task, reopens: [...reopens], undone }],
+  };
+}
+
+/** A way back taken back: what stood done until then stands done again, but for what has been done since. */
+export function withoutWayBack(record: PlanRecord, id: string): PlanRecord {
+  const rework = record.reworks.find((r) => r.id === id);
+  if (!rework) return record;
+  return {
+    ...withoutDone(record, `rework:${id}`),
+    done: { ...rework.undone, ...withoutDone(record, `rework:${id}`).done },
+    reworks: record.reworks.filter((r) => r.id !== id),
+  };
+}
+
+/** What tasks have cut taken as the design has it now: nothing contradicts it any more. */
+export function withCutAs(
+  record: PlanRecord,
+  cut: ReadonlyMap<string, readonly CutFact[]>,
+  tasks: readonly string[],
+): PlanRecord {
+  const done = Object.fromEntries(
+    Object.entries(record.done).map(([id, entry]) => [
+      id,
+      tasks.includes(id) && cut.has(id) ? { ...entry, cut: [...(cut.get(id) ?? [])] } : entry,
+    ]),
+  );
+  return { ...record, done };
+}
+
+/** The plan with minutes of the maker's own for a task. */
+export const withMinutes = (
+  record: PlanRecord,
+  task: string,
+  of: { activeMin: number; waitMin: number },
+): PlanRecord => ({
+  ...record,
+  minutes: { ...record.minutes, [task]: of },
+});
+
+/** The plan with a task of the maker's own more, or in the place of one of its id. */
+export const withOwnTask = (record: PlanRecord, task: OwnTask): PlanRecord => ({
+  ...record,
+  own: record.own.some((t) => t.id === task.id)
+    ? record.own.map((t) => (t.id === task.id ? task : t))
+    : [...record.own, task],
+});
+
+/** The plan without a task of the maker's own, and without what was said of it. */
+export const withoutOwnTask = (record: PlanRecord, id: string): PlanRecord => ({
+  ...withoutDone(record, id),
+  own: record.own.filter((t) => t.id !== id),
+  sequence: record.sequence.filter((s) => s !== id),
+});
+
+/**
+ * A task moved before the one that stands there now, or behind it: null where the order does not allow it. `tasks` as they
+ * stand in order.
+ */
+export function moved(
+  record: PlanRecord,
+  tasks: readonly Pick<Task, "id" | "needs">[],
+  id: string,
+  by: -1 | 1,
+): PlanRecord | null {
+  const ids = tasks.map((t) => t.id);
+  const at = ids.indexOf(id);
+  const to = at + by;
+  if (at < 0 || to < 0 || to >= ids.length) return null;
+  [ids[at], ids[to]] = [ids[to], ids[at]];
+  // What it needs stands before it: in the order that this gives it has moved, or it cannot.
+  const now = inOrder(tasks, ids).map((t) => t.id);
+  return now.indexOf(id) === to ? { ...record, sequence: ids } : null;
+}
+
+/** What would be done otherwise next time at a kind of task; nothing takes it away. */
+export function withOtherwise(record: PlanRecord, kind: TaskKind, says: string): PlanRecord {
+  const others = Object.entries(record.otherwise).filter(([k]) => k !== kind);
+  return {
+    ...record,
+    otherwise: Object.fromEntries(says.trim() === "" ? others : [...others, [kind, says.trim()]]),
+  };
+}

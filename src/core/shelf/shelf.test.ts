@@ -1,0 +1,339 @@
+import { describe, expect, it } from "vitest";
+import { DEMO_KNIVES } from "../exchange/files/knife/demo.fixtures";
+import { cutList } from "../figures/fit/stockList";
+import { weigh } from "../figures/weigh/weigh";
+import { CONSTRUCTIONS } from "../knife/design/constructions.fixtures";
+import { newDesign } from "../knife/design/create";
+import type { Design } from "../knife/design/schema";
+import { shippedMaterial } from "../materials/materials";
+import { USUAL_SCHOOLS } from "../plan/types";
+import { type Lot, type LotShape, lotRecord } from "./lot";
+import { lotDensity, lotMaterial } from "./lotMaterial";
+import { lotsFor, pathsOfPiece } from "./lotsFor";
+import { withPartsOf } from "./madeOf";
+import { barLength, needsOf } from "./needs";
+import { newLot } from "./newLot";
+import { layInto } from "./outlineServes";
+import { cutsOut, serves } from "./serves";
+import { shoppingList, USUAL_SHOPPING } from "./shopping";
+import { parseOutline } from "./typedOutline";
+
+const knife = newDesign("Sedge");
+const piece = (
+  lengthMm: number,
+  heightMm: number,
+  thicknessMm: number,
+  grain: "length" | null = "length",
+): LotShape<"piece"> => ({
+  form: "piece",
+  lengthMm,
+  heightMm,
+  thicknessMm,
+  grain,
+  side: null,
+  face: null,
+  outline: null,
+  holes: [],
+});
+const lot = (id: string, of: string, rest: Partial<Lot> = {}): Lot => ({ ...newLot(id, of, id), ...rest });
+const needsFor = (design: Design) => {
+  const weighed = weigh(design);
+  if (!weighed.ok) throw new Error("it cannot be built");
+  return needsOf(design, weighed.report, USUAL_SCHOOLS);
+};
+const shop = (designs: readonly Design[], lots: readonly Lot[], more = {}) =>
+  shoppingList(
+    designs.map((d) => ({ knife: d.name, needs: needsFor(d) })),
+    lots,
+    { ...USUAL_SHOPPING, day: "2026-12-01", ...more },
+  );
+
+describe("whether a lot is big enough", () => {
+  it("counts cuts and kerfs as they are made by hand", () => {
+    // Three of 100 and two kerfs of 1.5 are 303.
+    expect([
+      cutsOut(303, 100, 1.5),
+      cutsOut(302.9, 100, 1.5),
+      cutsOut(100, 100, 1.5),
+      cutsOut(99.9, 100, 1.5),
+    ]).toEqual([3, 2, 1, 0]);
+  });
+
+  const need = {
+    sawnMm: { lengthMm: 120, heightMm: 40, thicknessMm: 10 },
+    count: 2,
+    lengthwise: true,
+    kerfMm: 1.5,
+  };
+
+  it("says how many come out of one, how many are used, and what is left", () => {
+    // Two beside each other: 120 long, 40 + 1.5 + 40 high.
+    expect(serves(need, piece(125, 81.5, 10), 1)).toMatchObject({
+      ok: true,
+      piecesEach: 2,
+      used: 1,
+      offcutMm: null,
+    });
+    expect(serves(need, piece(121, 41, 10), 2)).toMatchObject({ ok: true, piecesEach: 1, used: 2 });
+    // 250 long: two after each other, 8.5 mm are left: no offcut worth keeping. 300 long leaves 57.
+    expect(serves(need, piece(300, 41, 10), 1)).toMatchObject({
+      ok: true,
+      piecesEach: 2,
+      used: 1,
+      offcutMm: { lengthMm: 57 },
+    });
+  });
+
+  it("turns a piece only as the grain allows, and says where it misses least", () => {
+    expect(serves({ ...need, count: 1 }, piece(41, 121, 10), 1)).toMatchObject({
+      ok: false,
+      why: "too-small",
+    });
+    expect(serves({ ...need, count: 1, lengthwise: false }, piece(41, 121, 10), 1)).toMatchObject({
+      ok: true,
+    });
+    expect(serves({ ...need, count: 1 }, piece(121, 38, 9), 1)).toEqual({
+      ok: false,
+      why: "too-small",
+      shortMm: { lengthMm: 0, heightMm: 2, thicknessMm: 1 },
+    });
+    expect(serves(need, piece(121, 41, 10), 1)).toMatchObject({ ok: false, why: "too-few" });
+  });
+
+  it("lays an outline into a blank: turned, with old holes reused, reamed, filled or outside", () => {
+    const outline = [
+      { x: 0, y: 0 },
+      { x: 100, y: 0 },
+      { x: 100, y: 30 },
+      { x: 0, y: 20 },
+    ];
+    const shape = {
+      ...piece(104, 34, 4, null),
+      outline: outline.map((p) => ({ x: p.x * 1.04, y: p.y * 1.04 })),
+      holes: [],
+    };
+    const own = outline.map((p) => ({ x: -p.x + 20, y: -p.y + 7 }));
+    const found = layInto({ outline: own, allowanceMm: 0, holes: [] }, shape)!;
+    expect(found).toMatchObject({ missesMm: 0, at: null, turned: true, mirrored: false });
+    // A piece that is 6 mm higher than its blank misses by 3 mm at least.
+    const high = outline.map((p) => ({ x: p.x, y: p.y * 1.3 }));
+    const missed = layInto({ outline: high, allowanceMm: 0, holes: [] }, shape)!;
+    expect(missed.missesMm).toBeGreaterThan(1);
+    expect(missed.at).not.toBeNull();
+    const square = [
+      { x: 0, y: 0 },
+      { x: 50, y: 0 },
+      { x: 50, y: 50 },
+      { x: 0, y: 50 },
+    ];
+    const tight = {
+      ...piece(50, 50, 4, null),
+      outline: square,
+      holes: [
+        { xMm: 10, yMm: 10, diameterMm: 4 },
+        { xMm: 40, yMm: 10, diameterMm: 4 },
+        { xMm: 25, yMm: 25, diameterMm: 6 },
+      ],
+    };
+    const laid = layInto(
+      {
+        outline: square.map((p) => ({ x: p.x * 0.999, y: p.y * 0.999 })),
+        allowanceMm: 0,
+        holes: [
+          { xMm: 10, yMm: 10, diameterMm: 4 },
+          { xMm: 40, yMm: 10, diameterMm: 5 },
+        ],
+      },
+      tight,
+      false,
+    )!;
+    expect(laid.missesMm).toBe(0);
+    expect(laid.holes.map((h) => h.becomes)).toEqual(["reused", "reamed", "filled"]);
+  });
+
+  it("reads an outline that is typed, and says which line it cannot read", () => {
+    expect(parseOutline("0 0\n100, 0\n100; 30", "20, 10, 4")).toMatchObject({
+      ok: true,
+      shape: { lengthMm: 100, heightMm: 30, holes: [{ xMm: 20, yMm: 10, diameterMm: 4 }] },
+    });
+    for (const [points, holes, says] of [
+      ["0 0\n100", "", /Line 2/],
+      ["0 0\n1 1", "", /three points/],
+      ["0 0\n1 1\n2 2", "", /go round nothing/],
+      ["0 0\n9 0\n9 9", "1 1", /Hole 1/],
+      ["0 0\n9 0\n9 1e9", "", /Line 3/],
+    ] as const)
+      expect(parseOutline(points, holes)).toMatchObject({ ok: false, says: expect.stringMatching(says) });
+  });
+});
+
+describe("a part made of a lot", () => {
+  const walnut = lot("walnut", "walnut-black", {
+    shape: piece(130, 42, 10),
+    count: 2,
+    weighed: { massG: 33.3, massOffG: 0.1, sizeOffMm: 0.1 },
+  });
+  const material = shippedMaterial("walnut-black")!;
+
+  it("has the density that it was weighed with, and a narrower interval", () => {
+    const found = lotDensity(walnut, material);
+    if (!found.ok) throw new Error(found.code);
+    // 33.3 g / (130 × 42 × 10 mm³).
+    expect(found.densityGcc.typical).toBeCloseTo(33.3 / 54.6, 6);
+    const made = withPartsOf(knife, pathsOfPiece(knife, "scale:pair"), lotMaterial(walnut, material));
+    const [before, after] = [weigh(knife), weigh(made)];
+    if (!before.ok || !after.ok) throw new Error("it cannot be built");
+    const wide = (r: typeof before.report) => r.massIntervalG[1] - r.massIntervalG[0];
+    expect(wide(after.report)).toBeLessThan(wide(before.report));
+    const scales = (r: typeof before.report) =>
+      r.parts.filter((p) => p.key.kind === "scale").reduce((s, p) => s + p.massG, 0);
+    expect(scales(after.report) / scales(before.report)).toBeCloseTo(
+      33.3 / 54.6 / material.densityGcc.typical,
+      6,
+    );
+  });
+
+  it("is wider where what it is is a guess", () => {
+    const steel = shippedMaterial("steel-5160")!;
+    const known = lotDensity(lot("a", "steel-5160"), steel);
+    const guessed = lotDensity(lot("b", "steel-5160", { guessed: true }), steel);
+    if (!known.ok || !guessed.ok) throw new Error("no density");
+    expect(guessed.densityGcc.high - guessed.densityGcc.low).toBeGreaterThan(
+      5 * (known.densityGcc.high - known.densityGcc.low),
+    );
+  });
+
+  it("finds the places of every sawn piece of every construction: the piece becomes it, and nothing else", () => {
+    const wrong: string[] = [];
+    for (const [name, design] of [...DEMO_KNIVES, ...Object.entries(CONSTRUCTIONS)]) {
+      if (!weigh(design).ok) continue;
+      for (const of of cutList(design)) {
+        const paths = pathsOfPiece(design, of.id);
+        if (paths.length === 0) {
+          wrong.push(`${name}: ${of.id} has no place`);
+          continue;
+        }
+        const stuff = shippedMaterial(of.material);
+        if (!stuff) continue;
+        const made = withPartsOf(design, paths, lotMaterial(lot("made-of", of.material), stuff));
+        const after = cutList(made).filter((c) => c.material === "own-lot-made-of");
+        // One place may be several pieces': discs of a stack, or a segment that follows its scale.
+        if (!after.some((c) => c.id === of.id || of.pair)) wrong.push(`${name}: ${of.id} is not made of it`);
+      }
+    }
+    expect(wrong).toEqual([]);
+  });
+
+  it("is reserved: a lot used twice, one that is too small and one that is gone are told", () => {
+    const made = (name: string): Design => ({
+      ...withPartsOf(knife, pathsOfPiece(knife, "scale:pair"), lotMaterial(walnut, material)),
+      name,
+    });
+    const once = shop([made("A")], [walnut]);
+    expect(once.problems).toEqual([]);
+    expect(once.taken.find((t) => t.lot.id === "walnut")).toMatchObject({
+      knife: "A",
+      used: 2,
+      reserved: true,
+    });
+    expect(shop([made("A"), made("B")], [walnut]).problems).toMatchObject([
+      { code: "too-few", knife: "B", others: ["A"] },
+    ]);
+    const small = { ...walnut, shape: piece(90, 42, 10) };
+    const short = shop([made("A")], [small]).problems[0];
+    expect(short).toMatchObject({ code: "too-small", knife: "A" });
+    expect(short.shortMm?.lengthMm).toBeGreaterThan(0);
+    expect(shop([made("A")], []).problems).toMatchObject([{ code: "gone", lotId: "walnut" }]);
+  });
+
+  it("says for every piece which lots serve", () => {
+    const found = lotsFor(knife, [walnut, lot("bar", "steel-1084", { shape: piece(300, 40, 4, null) })])!;
+    const scales = found.find((p) => p.piece.id === "scale:pair")!;
+    expect(scales.lots).toMatchObject([{ lot: "walnut", ok: true, inUse: false, sameMaterial: true }]);
+    expect(found.find((p) => p.piece.id === "blade")!.lots.map((l) => l.lot)).toEqual(["bar"]);
+  });
+});
+
+describe("a shopping list", () => {
+  const kinds = (list: ReturnType<typeof shop>) => list.items.map((i) => `${i.kind} ${i.of}`);
+
+  it("has all that a knife takes when the shelf is empty, each once", () => {
+    const { items } = shop([knife], []);
+    expect(kinds({ items } as never)).toEqual(
+      expect.arrayContaining([
+        "stock walnut-black",
+        "stock steel-1084",
+        "rod brass-360",
+        "mass epoxy",
+        "supply quench-oil",
+        "supply solvent",
+        "supply paper-400",
+        "supply belts",
+      ]),
+    );
+    expect(new Set(items.map((i) => JSON.stringify(i))).size).toBe(items.length);
+  });
+
+  it("of two like knives adds up what each uses up, and shares a bath", () => {
+    const [one, two] = [shop([knife], []), shop([knife, { ...knife, name: "B" }], [])];
+    const of = (list: typeof one, what: string) => list.items.find((i) => `${i.kind} ${i.of}` === what)!;
+    expect(of(two, "stock walnut-black")).toMatchObject({ count: 4, for: ["Sedge", "B"] });
+    const amount = (list: typeof one, what: string) => (of(list, what) as { amount: number }).amount;
+    expect(amount(two, "supply solvent")).toBe(2 * amount(one, "supply solvent"));
+    expect(amount(two, "supply quench-oil")).toBe(amount(one, "supply quench-oil"));
+  });
+
+  it("takes what the shelf has, keeps a matched pair together, and leaves out what is out of date", () => {
+    const pair = lot("pair", "walnut-black", { shape: { ...piece(130, 42, 10), side: "pair" }, count: 2 });
+    const single = lot("single", "walnut-black", { shape: piece(124, 40, 10), count: 2 });
+    const glue = lot("old", "epoxy", { shape: { form: "amount", amount: 500 }, bestBefore: "2025-01-01" });
+    const list = shop([knife], [single, pair, glue]);
+    expect(list.taken.map((t) => t.lot.id)).toEqual(["pair"]);
+    expect(kinds(list)).toContain("mass epoxy");
+    expect(kinds(list)).not.toContain("stock walnut-black");
+    const fresh = shop([knife], [{ ...glue, bestBefore: "2027-01-01" }]);
+    expect(kinds(fresh)).not.toContain("mass epoxy");
+  });
+
+  it("has spares of what one mistake ruins only where they are asked for", () => {
+    expect(shop([knife], []).items.some((i) => i.spare)).toBe(false);
+    expect(shop([knife], [], { spares: true }).items.filter((i) => i.spare)).toMatchObject([
+      { kind: "stock", of: "walnut-black", count: 2 },
+    ]);
+  });
+
+  it("works a forged blade out of its bar: (weighed volume + what is ground off) × 1.1 / section", () => {
+    // 20,000 mm³ and 200 mm² × 0.5 mm over a bar of 25 × 6 mm: 147.4 mm.
+    expect(
+      barLength(20_000, 200, { widthMm: 25, thicknessMm: 6, scaleShare: 0.1, grindMm: 0.5 }),
+    ).toBeCloseTo((20_100 * 1.1) / 150, 9);
+    const weighed = weigh(knife);
+    if (!weighed.ok) throw new Error("it cannot be built");
+    const forged = { widthMm: 30, thicknessMm: 6, scaleShare: 0.1, grindMm: 0 };
+    const bar = needsOf(knife, weighed.report, USUAL_SCHOOLS, forged).find((n) => n.kind === "bar")!;
+    const steel = weighed.report.parts.filter((p) => p.key.kind === "blade" || p.key.kind === "tang");
+    const volume = steel.reduce((s, p) => s + p.volumeMm3, 0);
+    expect(bar).toMatchObject({ of: "steel-1084", lengthMm: expect.closeTo((volume * 1.1) / 180, 6) });
+  });
+
+  it("gives metal that is built up as wire: its weighed volume and a fifth more", () => {
+    const [, cairn] = DEMO_KNIVES.find(([name]) => name.includes("cairn"))!;
+    const weighed = weigh(cairn);
+    if (!weighed.ok) throw new Error("it cannot be built");
+    const built = shop([cairn], []).items.find((i) => i.kind === "built-up")!;
+    if (built.kind !== "built-up") throw new Error("none");
+    const part = weighed.report.parts.find((p) => p.material === built.of && p.key.kind === "piece")!;
+    expect(built.massG).toBeCloseTo(1.2 * part.massG, 6);
+    expect(built.lengthMm).toBeCloseTo((1.2 * part.volumeMm3) / ((Math.PI / 4) * built.wireMm ** 2), 4);
+  });
+});
+
+it("demo lots are lots", async () => {
+  const { readFileSync } = await import("node:fs");
+  const { lots } = JSON.parse(readFileSync("demo/shelf/lots.json", "utf8"));
+  for (const l of lots) {
+    expect(lotRecord.safeParse(l).success, l.name).toBe(true);
+    const of = shippedMaterial(l.of);
+    if (of) expect(lotDensity(l, of).ok, l.name).toBe(true);
+  }
+});

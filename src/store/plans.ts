@@ -1,0 +1,36 @@
+"use client";
+import { newPlan } from "@/core/plan/newPlan";
+import type { PlanRecord } from "@/core/plan/version";
+import { sealedTable } from "./sealedTable";
+import { PLANS, planRows } from "./tables/plans";
+import { useKept } from "./useKept";
+
+const table = sealedTable(PLANS, planRows);
+
+/** The plan of a knife; one that nothing is done of where there is none yet, undefined before the database has answered. */
+export function usePlan(knifeId: string): PlanRecord | undefined {
+  const found = table.useOne(knifeId);
+  return found === undefined ? undefined : (found ?? EMPTY);
+}
+
+/** Always the same one: what is worked out of it is not worked out again. */
+const EMPTY: PlanRecord = newPlan();
+
+/** Changes the plan of a knife by a function of what it is now. */
+export const changePlan = (knifeId: string, by: (now: PlanRecord) => PlanRecord | null) =>
+  table.change(knifeId, by, EMPTY);
+
+/** Every plan, by its knife's id; undefined before the database has answered. */
+export const usePlans = (): ReadonlyMap<string, PlanRecord> | undefined =>
+  useKept(async () => new Map((await table.all()).map((r) => [r.id, r.record])), []);
+
+/** What makers would do otherwise next time, by the kind of task, of every other knife. */
+export function useLessons(knifeId: string): ReadonlyMap<string, readonly string[]> {
+  const all = useKept(() => table.all(), []);
+  const lessons = new Map<string, string[]>();
+  for (const { id, record } of all ?? [])
+    if (id !== knifeId)
+      for (const [kind, says] of Object.entries(record.otherwise))
+        lessons.set(kind, [...(lessons.get(kind) ?? []), says]);
+  return lessons;
+}

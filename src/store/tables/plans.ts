@@ -1,0 +1,38 @@
+import { isRecord } from "@/core/base/isRecord";
+import { PLAN_VERSION, type PlanRecord } from "@/core/plan/version";
+import { sealedRows } from "./sealedRows";
+import { keyText, type TableSpec } from "./spec";
+
+/** How rows of plans are read and written. */
+export const planRows = sealedRows<PlanRecord>({
+  field: "plan",
+  version: PLAN_VERSION,
+  schema: async () => (await import("@/core/plan/record")).planRecord as never,
+});
+
+/** How far each knife has come, by the knife's id. */
+export const PLANS: TableSpec = {
+  name: "plans",
+  since: 8,
+  indexes: "id, updatedAt",
+  called: { one: "plan of a knife", many: "plans" },
+  keyOf: (row) => keyText(row.id),
+  readable: planRows.readable,
+  nameOf: () => null,
+  // Two tabs may each have done a task: they go together. Lists are one thing each.
+  atoms: ["plan.done.*", "plan.minutes.*", "plan.schools.*"],
+  ownedBy: {
+    field: "id",
+    // A copy is a knife that nobody has begun: how its maker works stays.
+    copy: (row, knifeId) =>
+      isRecord(row.plan)
+        ? {
+            ...row,
+            id: knifeId,
+            revision: 1,
+            checksum: undefined,
+            plan: { ...row.plan, done: {}, reworks: [], heats: [] },
+          }
+        : null,
+  },
+};

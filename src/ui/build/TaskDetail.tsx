@@ -1,0 +1,276 @@
+"use client";
+import { Box, Button, Field, Flex, List, SimpleGrid, Stack, Text, Textarea } from "@chakra-ui/react";
+import { ArrowDown, ArrowUp, Check, Trash2 } from "lucide-react";
+import { useMemo, useState } from "react";
+import { own } from "@/core/base/own";
+import { moved, withDone, withMinutes, withNoted, withOtherwise, withoutOwnTask } from "@/core/plan/progress";
+import type { Done } from "@/core/plan/record";
+import type { PlannedTask } from "@/core/plan/state";
+import { TASKS } from "@/core/plan/taskKinds";
+import type { PlanRecord } from "@/core/plan/version";
+import { useUnits } from "@/store/settings";
+import { cautionWords } from "@/words/cautions";
+import { smallFirst } from "@/words/grammar";
+import { reasonWords } from "@/words/plan";
+import { figureWords, TOOL_WORDS } from "@/words/taskFigures";
+import { ShareField } from "../fields/ShareField";
+import { Note } from "../report/Section";
+import { useProduct, useViews } from "../session/BenchContext";
+import { plannedWords, useBuild } from "./BuildContext";
+import { WaysBackFields } from "./WaysBackFields";
+
+/** All that is needed at a task: figures, tools, cautions, why it waits, and what is noted of it. */
+export function TaskDetail({ task, entry }: { task: PlannedTask; entry: Done | null }) {
+  return (
+    <Stack gap="3" ps={{ base: "3", sm: "14" }} pe="2" pb="3" data-testid="task-detail">
+      <Lessons task={task} />
+      <Figures task={task} />
+      <ToolsAndCautions task={task} />
+      <WaitsFor task={task} />
+      <WaysBackFields task={task} />
+      <Noted task={task} entry={entry} />
+      <Place task={task} />
+    </Stack>
+  );
+}
+
+/** What was written at this kind of task on other knives. */
+function Lessons({ task }: { task: PlannedTask }) {
+  const { lessons } = useBuild();
+  const said = task.kind === null ? [] : (lessons.get(task.kind) ?? []);
+  return said.map((s) => (
+    <Text key={s} borderLeftWidth="3px" borderColor="warn" ps="2">
+      <b>From another knife:</b> {s}
+    </Text>
+  ));
+}
+
+function Figures({ task }: { task: PlannedTask }) {
+  const { sheet } = useBuild();
+  const units = useUnits();
+  const design = useProduct((d) => d);
+  const { balance } = useViews();
+  const figures = sheet.figures.get(task.id) ?? [];
+  if (figures.length === 0) return null;
+  const weight = { massG: sheet.massG, balance: balance(sheet.balanceMm, design, units) };
+  return (
+    <List.Root ps="5" gap="0.5" aria-label={`Figures: ${plannedWords(task)}`}>
+      {figures.map((f) => {
+        const words = figureWords(f, units, weight);
+        return <List.Item key={words}>{words}</List.Item>;
+      })}
+    </List.Root>
+  );
+}
+
+function ToolsAndCautions({ task }: { task: PlannedTask }) {
+  if (task.kind === null) return null;
+  const spec = TASKS[task.kind];
+  return (
+    <>
+      <Text fontSize="sm">
+        <Text as="span" color="graphite">
+          Tools:{" "}
+        </Text>
+        {spec.tools.map((t) => TOOL_WORDS[t]).join(", ")}
+      </Text>
+      {"cautions" in spec &&
+        spec.cautions.map((c) => (
+          <Text key={c} fontSize="sm" borderLeftWidth="3px" borderColor="fault" ps="2">
+            {cautionWords(c)}
+          </Text>
+        ))}
+    </>
+  );
+}
+
+/** All that a task waits for, however far back, that is not done. */
+function openBefore(tasks: readonly PlannedTask[], task: PlannedTask): PlannedTask[] {
+  const byId = new Map(tasks.map((t) => [t.id, t]));
+  const seen = new Set<string>();
+  const walk = (id: string) => {
+    for (const next of byId.get(id)?.waitsFor ?? [])
+      if (!seen.has(next)) {
+        seen.add(next);
+        walk(next);
+      }
+  };
+  walk(task.id);
+  return tasks.filter((t) => seen.has(t.id));
+}
+
+function WaitsFor({ task }: { task: PlannedTask }) {
+  const { sheet, change } = useBuild();
+  const byId = useMemo(() => new Map(sheet.tasks.map((t) => [t.id, t])), [sheet]);
+  const before = openBefore(sheet.tasks, task);
+  if (task.needs.length === 0) return null;
+  const all = () => {
+    const at = Date.now();
+    change((p) =>
+      [...before, task].reduce(
+        (next: PlanRecord, t) => withDone(next, t.id, { at, cut: sheet.cut.get(t.id) ?? [] }),
+        p,
+      ),
+    );
+  };
+  return (
+    <Box>
+      <Text fontSize="sm" color="graphite">
+        After:
+      </Text>
+      <List.Root ps="5" fontSize="sm">
+        {task.needs.map((n) => {
+          const on = byId.get(n.id);
+          if (!on) return null;
+          const lag =
+            n.maxLagMin === null
+              ? ""
+              : `, within ${n.maxLagMin >= 60 ? `${Math.round(n.maxLagMin / 6) / 10} h` : `${Math.round(n.maxLagMin)} min`}`;
+          return (
+            <List.Item key={n.id} color={on.state === "done" ? "graphite" : "ink"}>
+              {plannedWords(on)}
+              {on.state === "done" ? " (done)" : ""}
+              {lag}: {smallFirst(reasonWords(n.why))}
+            </List.Item>
+          );
+        })}
+      </List.Root>
+      {before.length > 0 && (
+        <Button size="xs" variant="outline" mt="1" onClick={all}>
+          <Check /> Done, with the {before.length} before it
+        </Button>
+      )}
+    </Box>
+  );
+}
+
+/** A text that is kept when its field is left. */
+function NoteField({ label, text, onKeep }: { label: string; text: string; onKeep: (text: string) => void }) {
+  const [typed, setTyped] = useState<string | null>(null);
+  return (
+    <Field.Root>
+      <Field.Label fontSize="sm" color="graphite">
+        {label}
+      </Field.Label>
+      <Textarea
+        size="sm"
+        bg="ground"
+        rows={2}
+        maxLength={500}
+        value={typed ?? text}
+        onChange={(e) => setTyped(e.target.value)}
+        onBlur={() => {
+          if (typed !== null && typed !== text) onKeep(typed);
+          setTyped(null);
+        }}
+      />
+    </Field.Root>
+  );
+}
+
+const MOST_MINUTES = 100_000;
+
+function Noted({ task, entry }: { task: PlannedTask; entry: Done | null }) {
+  const { plan, change } = useBuild();
+  const { kind } = task;
+  const name = plannedWords(task);
+  return (
+    <SimpleGrid columns={{ base: 1, md: 2 }} gap="3">
+      <Stack gap="1">
+        <ShareField
+          label="Minutes of work"
+          value={task.activeMin}
+          min={0}
+          max={MOST_MINUTES}
+          unit="min"
+          onChange={(activeMin) =>
+            change((p) => withMinutes(p, task.id, { activeMin, waitMin: task.waitMin }))
+          }
+        />
+        <ShareField
+          label="Minutes of waiting"
+          value={task.waitMin}
+          min={0}
+          max={MOST_MINUTES}
+          unit="min"
+          onChange={(waitMin) =>
+            change((p) => withMinutes(p, task.id, { activeMin: task.activeMin, waitMin }))
+          }
+        />
+        {entry && (
+          <ShareField
+            label="It really took"
+            value={entry.tookMin}
+            min={0}
+            max={MOST_MINUTES}
+            unit="min"
+            onChange={(tookMin) => change((p) => withNoted(p, task.id, { tookMin }))}
+            onClear={() => change((p) => withNoted(p, task.id, { tookMin: null }))}
+          />
+        )}
+      </Stack>
+      <Stack gap="1">
+        {entry && (
+          <NoteField
+            label={`Note, ${smallFirst(name)}`}
+            text={entry.note}
+            onKeep={(note) => change((p) => withNoted(p, task.id, { note }))}
+          />
+        )}
+        {kind !== null && (
+          <NoteField
+            label="Next time otherwise: comes up at this task of the next knife"
+            text={own(plan.otherwise, kind) ?? ""}
+            onKeep={(says) => change((p) => withOtherwise(p, kind, says))}
+          />
+        )}
+      </Stack>
+    </SimpleGrid>
+  );
+}
+
+/** Up or down, where the order allows it; one of the maker's own can be taken out. */
+function Place({ task }: { task: PlannedTask }) {
+  const { sheet, plan, change } = useBuild();
+  const name = plannedWords(task);
+  const up = moved(plan, sheet.tasks, task.id, -1);
+  const down = moved(plan, sheet.tasks, task.id, 1);
+  return (
+    <Flex gap="1.5" align="center" wrap="wrap">
+      <Button
+        size="xs"
+        variant="outline"
+        disabled={!up}
+        aria-label={`Earlier: ${name}`}
+        onClick={() => change((p) => moved(p, sheet.tasks, task.id, -1))}
+      >
+        <ArrowUp /> Earlier
+      </Button>
+      <Button
+        size="xs"
+        variant="outline"
+        disabled={!down}
+        aria-label={`Later: ${name}`}
+        onClick={() => change((p) => moved(p, sheet.tasks, task.id, 1))}
+      >
+        <ArrowDown /> Later
+      </Button>
+      {!up && !down && (
+        <Note>
+          It stands where the order has it: what it waits for comes before, what waits for it behind.
+        </Note>
+      )}
+      {task.kind === null && (
+        <Button
+          size="xs"
+          variant="ghost"
+          color="fault"
+          aria-label={`Take out: ${name}`}
+          onClick={() => change((p) => withoutOwnTask(p, task.id))}
+        >
+          <Trash2 /> Take out
+        </Button>
+      )}
+    </Flex>
+  );
+}

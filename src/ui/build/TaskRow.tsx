@@ -1,0 +1,91 @@
+"use client";
+import { Badge, Box, Button, Checkbox, Flex, Text } from "@chakra-ui/react";
+import { ChevronDown, ChevronRight } from "lucide-react";
+import { useState } from "react";
+import { own } from "@/core/base/own";
+import { withDone, withoutDone } from "@/core/plan/progress";
+import type { PlannedTask } from "@/core/plan/state";
+import { printMinutes } from "@/words/money";
+import { plannedWords, useBuild } from "./BuildContext";
+import { TaskDetail } from "./TaskDetail";
+
+/** Minutes of hands and of waiting: "22 min, then 24 h waiting". */
+function timeWords({ activeMin, waitMin }: PlannedTask): string {
+  if (waitMin === 0) return printMinutes(activeMin);
+  return activeMin === 0
+    ? `${printMinutes(waitMin)} waiting`
+    : `${printMinutes(activeMin)}, then ${printMinutes(waitMin)}`;
+}
+
+/** One task: ticked when it is done, unfolded for what it needs. */
+export function TaskRow({ task, number, isNext }: { task: PlannedTask; number: number; isNext: boolean }) {
+  const { change, sheet, plan } = useBuild();
+  const [open, setOpen] = useState(false);
+  const name = plannedWords(task);
+  const done = task.state === "done";
+  const waiting = task.state === "waiting";
+  const tick = () =>
+    change((p) =>
+      done
+        ? withoutDone(p, task.id)
+        : withDone(p, task.id, { at: Date.now(), cut: sheet.cut.get(task.id) ?? [] }),
+    );
+  return (
+    <Box
+      as="li"
+      borderBottomWidth="1px"
+      borderLeftWidth="3px"
+      borderLeftColor={isNext ? "ink" : "transparent"}
+      data-task={task.id}
+      data-state={task.state}
+    >
+      <Flex align="center" gap="2" py="1" ps="2" minH="36px">
+        <Checkbox.Root
+          checked={done}
+          disabled={waiting}
+          onCheckedChange={tick}
+          title={waiting ? "It waits for others: unfold it to see which" : undefined}
+        >
+          <Checkbox.HiddenInput aria-label={`${task.inspection ? "Passed" : "Done"}: ${name}`} />
+          <Checkbox.Control />
+        </Checkbox.Root>
+        <Text w="6" textAlign="end" color="graphite" flexShrink="0">
+          {number}
+        </Text>
+        <Button
+          variant="ghost"
+          size="sm"
+          px="1"
+          flex="1"
+          minW="0"
+          h="auto"
+          py="1"
+          justifyContent="flex-start"
+          whiteSpace="normal"
+          textAlign="start"
+          fontSize="md"
+          fontWeight={isNext ? "600" : "400"}
+          color={waiting ? "graphite" : "ink"}
+          aria-expanded={open}
+          onClick={() => setOpen(!open)}
+        >
+          {open ? <ChevronDown /> : <ChevronRight />}
+          <Text as="span" textDecoration={done ? "line-through" : undefined}>
+            {name}
+          </Text>
+        </Button>
+        {isNext && <Badge>next</Badge>}
+        {task.inspection && <Badge variant="outline">look</Badge>}
+        {task.noReturn && (
+          <Badge variant="outline" color="warn" hideBelow="sm" title="It cannot be taken back">
+            for good
+          </Badge>
+        )}
+        <Text color="graphite" fontSize="sm" flexShrink="0" w={{ base: "24", sm: "40" }} textAlign="end">
+          {timeWords(task)}
+        </Text>
+      </Flex>
+      {open && <TaskDetail task={task} entry={own(plan.done, task.id) ?? null} />}
+    </Box>
+  );
+}

@@ -1,0 +1,31 @@
+import type { Attempt } from "@/core/plan/attempts";
+
+type WordsOf<K extends keyof Attempt> = Readonly<Record<Attempt[K] & string, string>>;
+
+export const STEEL_PART_WORDS: WordsOf<"part"> = {
+  blade: "Blade",
+  guard: "Guard",
+  cap: "Cap or pommel",
+  spring: "Spring",
+};
+
+export const JUDGED_WORDS: WordsOf<"judgedBy"> = {
+  thermometer: "A thermometer",
+  colour: "Colour",
+  magnet: "A magnet",
+};
+
+export const HEAT_FAULT_WORDS: WordsOf<"fault"> = {
+  none: "Nothing",
+  "too-soft": "Too soft",
+  warped: "Warped",
+  cracked: "Cracked",
+  overheated: "Overheated in the temper",
+  "burnt-tip": "Burnt tip",
+};
+
+export const TEST_WORDS: Readonly<Record<NonNullable<Attempt["test"]>["by"], string>> = {
+  file: "A new file",
+  coupon: "A coupon of the same bar",
+  gauge: "A hardness gauge",
+};
