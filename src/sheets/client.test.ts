@@ -7,6 +7,7 @@ import { TRUE_PRINTER } from "@/core/exchange/paper/paper";
 import { weigh } from "@/core/figures/weigh/weigh";
 import { newDesign } from "@/core/knife/design/create";
 import { MATERIALS } from "@/core/materials/materials";
+import { newPlan } from "@/core/plan/newPlan";
 import { poolOver } from "@/workers/port.fixtures";
 import { createSheetsWorker } from "./client";
 import { sheetKindsOf, TABLE_KINDS } from "./kinds";
@@ -25,6 +26,8 @@ const source: SheetSource = {
   bill: null,
   currency: "€",
   options: [],
+  plan: newPlan(),
+  recipes: [],
   day: "3 March 2026",
 };
 

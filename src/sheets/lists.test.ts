@@ -11,6 +11,7 @@ import { CONSTRUCTIONS } from "@/core/knife/design/constructions.fixtures";
 import { materialsIn } from "@/core/knife/design/materials";
 import type { Design } from "@/core/knife/design/schema";
 import type { PartKey } from "@/core/knife/parts/partKey";
+import { newPlan } from "@/core/plan/newPlan";
 import { customerWords } from "@/words/customer";
 import { cutName, partName } from "@/words/parts";
 import type { SheetKind } from "@/words/sheets";
@@ -67,6 +68,8 @@ function textOf(kind: SheetKind, design: Design): string {
     bill,
     currency: "",
     options: [],
+    plan: newPlan(),
+    recipes: [],
     day: "",
   } as const;
   return sheetPages(kind, source)

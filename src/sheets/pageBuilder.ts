@@ -17,6 +17,7 @@ import { type FitFigures, fitFigures } from "@/core/figures/fit/fitFigures";
 import type { MassReport } from "@/core/figures/weigh/report";
 import { materialsIn } from "@/core/knife/design/materials";
 import type { Design } from "@/core/knife/design/schema";
+import type { PlanRecord, Recipe } from "@/core/plan/version";
 import { FOOT_WORDS, SHEET_WORDS, type SheetKind, tileWords } from "@/words/sheets";
 
 /** Another making of the knife, for the customer to choose from. */
@@ -37,6 +38,10 @@ export interface SheetSource {
   readonly bill: Bill | null;
   readonly currency: string;
   readonly options: readonly Option[];
+  /** How far the work has come, and how its maker works. */
+  readonly plan: PlanRecord;
+  /** Heat treatments of the maker's own. */
+  readonly recipes: readonly Recipe[];
   /** The day that the sheets are made, as it is written. */
   readonly day: string;
 }

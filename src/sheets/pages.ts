@@ -8,12 +8,14 @@ import { PageBuilder, type SheetSource } from "./pageBuilder";
 import { partsPages } from "./parts";
 import { stencilPages } from "./stencil";
 import { templatePages } from "./templates";
+import { workPages } from "./work";
 
 const MAKERS: Readonly<Record<SheetKind, (builder: PageBuilder) => Page[]>> = {
   templates: templatePages,
   grinding: grindingPages,
   "fit-up": fitUpPages,
   parts: partsPages,
+  work: workPages,
   customer: customerPages,
   certificate: certificatePages,
   owner: ownerPages,

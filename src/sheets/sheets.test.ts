@@ -18,6 +18,7 @@ import { weigh } from "@/core/figures/weigh/weigh";
 import { boxOf, flattened } from "@/core/geometry/contours/loop";
 import { signedDistance } from "@/core/geometry/curve/crossing";
 import type { Design } from "@/core/knife/design/schema";
+import { newPlan } from "@/core/plan/newPlan";
 import { SHEET_KINDS, SHEET_WORDS, type SheetKind } from "@/words/sheets";
 import { sheetKindsOf } from "./kinds";
 import { sheetPages } from "./pages";
@@ -45,6 +46,8 @@ function pagesOf(kind: SheetKind, design: Design, setup = A4, optionMassG = 201)
     bill,
     currency: "cr",
     options: [option],
+    plan: newPlan(),
+    recipes: [],
     day: "28 Nov 2026",
   });
 }

@@ -34,3 +34,6 @@ export function useLessons(knifeId: string): ReadonlyMap<string, readonly string
         lessons.set(kind, [...(lessons.get(kind) ?? []), says]);
   return lessons;
 }
+
+/** The plan of a knife as it is kept; null where there is none that can be read. */
+export const planOfKnife = table.one;

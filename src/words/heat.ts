@@ -1,4 +1,5 @@
 import type { Attempt } from "@/core/plan/attempts";
+import type { SteelState } from "@/core/plan/steelState";
 
 type WordsOf<K extends keyof Attempt> = Readonly<Record<Attempt[K] & string, string>>;
 
@@ -8,6 +9,18 @@ export const STEEL_PART_WORDS: WordsOf<"part"> = {
   cap: "Cap or pommel",
   spring: "Spring",
 };
+
+const STATE_WORDS: Readonly<Record<SteelState["blade"], string>> = {
+  soft: "soft",
+  hardened: "hard, not tempered yet",
+  tempered: "hard and tempered",
+  "bought-hard": "hard, as it came",
+  annealed: "annealed",
+};
+
+/** What the steel is like as the work stands: "Blade: hard and tempered, its tang soft". */
+export const steelWords = ({ blade, tangSoft }: SteelState): string =>
+  `Blade: ${STATE_WORDS[blade]}${tangSoft && blade !== "soft" && blade !== "annealed" ? ", its tang soft" : ""}`;
 
 export const JUDGED_WORDS: WordsOf<"judgedBy"> = {
   thermometer: "A thermometer",

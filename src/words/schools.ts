@@ -15,11 +15,11 @@ export const SCHOOL_WORDS: Choices = {
     of: { "harden-first": "Harden first, grind it hard", "grind-first": "Rough while soft, finish hard" },
   },
   drill: {
-    label: "Scales",
+    label: "Drilling scales",
     of: {
-      "by-scale": "Drill one through the tang, then the other",
-      "one-pass": "Drill all in one pass, in a jig",
-      "through-glued": "Glue one on and drill through it",
+      "by-scale": "One through the tang, then the other",
+      "one-pass": "All in one pass, in a jig",
+      "through-glued": "Glue one on, drill through it",
     },
   },
   surface: {

@@ -15,6 +15,7 @@ export const SHEET_KINDS = [
   "stencil",
   "fit-up",
   "parts",
+  "work",
   "customer",
   "certificate",
   "owner",
@@ -34,6 +35,10 @@ export const SHEET_WORDS: Readonly<Record<SheetKind, { readonly name: string; re
   },
   "fit-up": { name: "Fit-up card", says: "Drills, pins, slot, bolts, glue and saw list for the bench." },
   parts: { name: "Parts and weights", says: "What each part is made of, weighs, and where." },
+  work: {
+    name: "Order of work",
+    says: "Every task in order with its figures, to tick off, and what has to be bought.",
+  },
   customer: {
     name: "Customer's sheet",
     says: "Drawing, materials, weight, options and price, to be signed.",

@@ -60,13 +60,17 @@ export function lotSizeWords({ shape, of }: Lot, units: UnitSystem): string {
         ? amountWords(of.slice(SUPPLY_PREFIX.length) as Supply, shape.amount)
         : printMass(shape.amount, units, 0);
     case "each":
-      return shape.key ? `with key ${shape.key}` : "";
+      return "";
   }
 }
 
 /** How many of a size there are: "2 × 130 × 42 × 10 mm", "10 of them". */
-export const timesWords = (count: number, size: string): string =>
-  size === "" ? `${count} of them` : `${count} × ${size}`;
+export const timesWords = (count: number, size: string, key = ""): string =>
+  size === ""
+    ? `${count.toLocaleString("en")}${key ? `, key: ${key}` : ""}`
+    : count === 1
+      ? size
+      : `${count.toLocaleString("en")} × ${size}`;
 
 /** What a row of a shopping list is called: what is bought, and for which part. */
 export function itemName(item: ShoppingItem, materialOf: MaterialOf): string {

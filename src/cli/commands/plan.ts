@@ -1,4 +1,5 @@
-import { planOf } from "@/core/plan/planOf";
+import { newPlan } from "@/core/plan/newPlan";
+import { planState } from "@/core/plan/state";
 import {
   BOUGHT,
   DRILL_SCHOOLS,
@@ -7,9 +8,10 @@ import {
   SURFACES,
   USUAL_SCHOOLS,
 } from "@/core/plan/types";
+import { modelOf } from "@/core/products/modelOf";
 import { reasonWords, taskWords } from "@/words/plan";
 import { command } from "../command";
-import { weighedFixed } from "../input";
+import { weighed } from "../input";
 import { Refusal } from "../refusal";
 
 /** One of several ways, or the usual one where none is said. */
@@ -45,14 +47,15 @@ export const plan = command({
     };
     const tasks = [];
     for (const [i, file] of files.entries()) {
-      const { design } = await weighedFixed(file);
+      const { design } = await weighed(file);
+      const { plan: planOf } = await modelOf(design).making();
       const idOf = (id: string) => `${i + 1}/${id}`;
-      for (const task of planOf(design, schools))
+      for (const task of planState(planOf(design, schools), newPlan()).tasks)
         tasks.push({
           id: idOf(task.id),
           knife: design.name,
           kind: task.kind,
-          title: taskWords(task),
+          title: task.kind === null ? task.title : taskWords({ kind: task.kind, of: task.of }),
           needs: task.needs.map(({ id, minLagMin, maxLagMin }) => ({ id: idOf(id), minLagMin, maxLagMin })),
           why: [...new Set(task.needs.map((n) => reasonWords(n.why)))].join("; "),
           activeMin: task.activeMin,

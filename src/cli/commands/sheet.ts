@@ -7,6 +7,7 @@ import { plainShop } from "@/core/figures/cost/shop";
 import { weigh } from "@/core/figures/weigh/weigh";
 import { today } from "@/core/knife/design/job";
 import { PRINTER_LIMITS } from "@/core/knife/design/workshopParts";
+import { newPlan } from "@/core/plan/newPlan";
 import { sheetKindsOf } from "@/sheets/kinds";
 import { sheetPages } from "@/sheets/pages";
 import { small } from "@/words/grammar";
@@ -69,6 +70,8 @@ export const sheet = command({
       bill: billOf(design, shop, report),
       currency: shop.currency,
       options: built,
+      plan: newPlan(),
+      recipes: [],
       day: dayWords(today()),
     });
     const title = `${design.name}: ${SHEET_WORDS[kind].name}`;

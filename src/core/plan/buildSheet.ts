@@ -7,6 +7,7 @@ import type { Recipe } from "./recipes";
 import type { PlanRecord } from "./record";
 import { type Remedy, remediesOf, withRemedy } from "./remedies";
 import { type PlanState, planState } from "./state";
+import { type SteelState, steelState } from "./steelState";
 import { figuresFor, type TaskFigure } from "./taskFigures";
 import type { Task } from "./types";
 
@@ -36,6 +37,8 @@ export interface BuildSheet extends PlanState {
   readonly contradicted: readonly Contradicted[];
   readonly massG: number;
   readonly balanceMm: number;
+  /** Null of a product that has no steel of its own. */
+  readonly steel: SteelState | null;
 }
 
 /** The sheet of a design that can be built; null of one that cannot. */
@@ -67,5 +70,6 @@ export function buildSheet(
     })),
     massG,
     balanceMm,
+    steel: steelState(design, record),
   };
 }

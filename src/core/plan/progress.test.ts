@@ -22,6 +22,7 @@ import {
 } from "./progress";
 import { type PlanRecord, planRecord } from "./record";
 import { planState } from "./state";
+import { cutsHardSteel, steelState } from "./steelState";
 import { TASKS } from "./taskKinds";
 import { spacerCutMm, WAYS_BACK, wayBack, waysFrom } from "./waysBack";
 
@@ -257,5 +258,26 @@ describe("points of no return", () => {
       code: "as-cut",
       change: { path: "blade.spineMm", mm: knife.blade.spineMm },
     });
+  });
+});
+
+describe("the steel's state", () => {
+  it("follows what is done: soft, hard, tempered; a blade in the hand is hard until it is annealed", () => {
+    const at = (id: string) => steelState(knife, doneUpTo(knife, id)).blade;
+    expect([steelState(knife, newPlan()).blade, at("harden"), at("temper")]).toEqual([
+      "soft",
+      "hardened",
+      "tempered",
+    ]);
+    const bought = DEMO_KNIVES.find(([, d]) => d.blade.measured && d.tang.kind === "full")![1];
+    expect(steelState(bought, newPlan())).toEqual({ blade: "bought-hard", tangSoft: false });
+    const annealed = withDone(newPlan(), "anneal", { at: 1, cut: [] });
+    expect(steelState(bought, annealed).blade).toBe("annealed");
+  });
+
+  it("says which tasks would cut hard steel: one more hole after hardening, none before", () => {
+    const cuts = (id: string) => cutsHardSteel("drill-tang", steelState(knife, doneUpTo(knife, id)));
+    expect([cuts("profile"), cuts("temper")]).toEqual([false, true]);
+    expect(cutsHardSteel("contour", steelState(knife, doneUpTo(knife, "temper")))).toBe(false);
   });
 });

@@ -132,7 +132,7 @@ const toyMaking: ProductMaking<Toy> = {
     const weighing = weigh(design);
     if (!weighing.ok) return null;
     const { massG, balanceMm } = weighing.report;
-    const nothing = { figures: new Map(), cut: new Map(), contradicted: [] };
+    const nothing = { figures: new Map(), cut: new Map(), contradicted: [], steel: null };
     return { ...planState(toyPlan(), record), ...nothing, massG, balanceMm };
   },
   needs: () => [],

@@ -1,6 +1,6 @@
 import { holesOf as fitHoles } from "../figures/fit/holes";
 import { type CutPiece, cutList } from "../figures/fit/stockList";
-import { pieceOutlines } from "../figures/pieces/outlines";
+import { blankOutline, pieceOutlines } from "../figures/pieces/outlines";
 import { pieceList } from "../figures/pieces/pieceList";
 import { weigh } from "../figures/weigh/weigh";
 import { materialsIn } from "../knife/design/materials";
@@ -36,8 +36,9 @@ const THICK_MM = 0.05;
 
 function inOutline(design: Design, piece: CutPiece, lot: Lot): Laid | null {
   if (lot.shape.form !== "piece" || lot.shape.outline === null) return null;
-  const drawn = pieceOutlines(design).get(piece.id);
-  const loop = [...(drawn?.outlines ?? [])].sort((a, b) => b.length - a.length)[0];
+  const drawn =
+    piece.key.kind === "blade" ? blankOutline(design) : (pieceOutlines(design).get(piece.id)?.outlines ?? []);
+  const loop = [...drawn].sort((a, b) => b.length - a.length)[0];
   if (!loop) return null;
   const holes = fitHoles(design)
     .filter((h) => h.piece === piece.id && h.axis === "across")

@@ -8,6 +8,7 @@ import type { PlanRecord } from "@/core/plan/version";
 import { changePlan, useLessons, usePlan } from "@/store/plans";
 import { useRecipes } from "@/store/recipes";
 import { counted } from "@/words/grammar";
+import { steelWords } from "@/words/heat";
 import { printMinutes } from "@/words/money";
 import { PHASE_WORDS } from "@/words/schools";
 import { Columns, LeadingColumn, ScrolledPart, SettingsColumn } from "../kit/Columns";
@@ -101,6 +102,7 @@ const doneOf = (tasks: readonly PlannedTask[]) => tasks.filter((t) => t.state ==
 
 /** How far it has come, and what is next. */
 function Progress({ tasks }: { tasks: readonly PlannedTask[] }) {
+  const { steel } = useBuild().sheet;
   const groups = grouped(tasks);
   const open = tasks.filter((t) => t.state !== "done");
   const hands = open.reduce((sum, t) => sum + t.activeMin, 0);
@@ -131,6 +133,7 @@ function Progress({ tasks }: { tasks: readonly PlannedTask[] }) {
             ? "All of it is done."
             : `${printMinutes(hands)} of work left, besides ${printMinutes(waits)} of waiting`}
         </Text>
+        {steel && <Text fontSize="sm">{steelWords(steel)}</Text>}
       </Box>
       {groups.map(({ phase, tasks: of }) => (
         <Link key={phase} href={`#phase-${phase}`} color="ink">

@@ -6,6 +6,7 @@ import { own } from "@/core/base/own";
 import { moved, withDone, withMinutes, withNoted, withOtherwise, withoutOwnTask } from "@/core/plan/progress";
 import type { Done } from "@/core/plan/record";
 import type { PlannedTask } from "@/core/plan/state";
+import { cutsHardSteel } from "@/core/plan/steelState";
 import { TASKS } from "@/core/plan/taskKinds";
 import type { PlanRecord } from "@/core/plan/version";
 import { useUnits } from "@/store/settings";
@@ -64,8 +65,10 @@ function Figures({ task }: { task: PlannedTask }) {
 }
 
 function ToolsAndCautions({ task }: { task: PlannedTask }) {
+  const { steel } = useBuild().sheet;
   if (task.kind === null) return null;
   const spec = TASKS[task.kind];
+  const hard = task.state !== "done" && steel !== null && cutsHardSteel(task.kind, steel);
   return (
     <>
       <Text fontSize="sm">
@@ -74,6 +77,11 @@ function ToolsAndCautions({ task }: { task: PlannedTask }) {
         </Text>
         {spec.tools.map((t) => TOOL_WORDS[t]).join(", ")}
       </Text>
+      {hard && (
+        <Text fontSize="sm" borderLeftWidth="3px" borderColor="warn" ps="2">
+          The steel is hard as the work stands: carbide, or draw the tang soft first, the edge kept cold.
+        </Text>
+      )}
       {"cautions" in spec &&
         spec.cautions.map((c) => (
           <Text key={c} fontSize="sm" borderLeftWidth="3px" borderColor="fault" ps="2">

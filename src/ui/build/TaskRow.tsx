@@ -65,19 +65,21 @@ export function TaskRow({ task, number, isNext }: { task: PlannedTask; number: n
           textAlign="start"
           fontSize="md"
           fontWeight={isNext ? "600" : "400"}
-          color={waiting ? "graphite" : "ink"}
+          color={waiting || done ? "graphite" : "ink"}
           aria-expanded={open}
           onClick={() => setOpen(!open)}
         >
           {open ? <ChevronDown /> : <ChevronRight />}
-          <Text as="span" textDecoration={done ? "line-through" : undefined}>
-            {name}
-          </Text>
+          <span>{name}</span>
         </Button>
-        {isNext && <Badge>next</Badge>}
-        {task.inspection && <Badge variant="outline">look</Badge>}
+        {isNext && <Badge size="sm">next</Badge>}
+        {task.inspection && (
+          <Badge size="sm" variant="outline">
+            look
+          </Badge>
+        )}
         {task.noReturn && (
-          <Badge variant="outline" color="warn" hideBelow="sm" title="It cannot be taken back">
+          <Badge size="sm" variant="outline" color="warn" hideBelow="sm" title="It cannot be taken back">
             for good
           </Badge>
         )}

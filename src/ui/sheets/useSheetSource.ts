@@ -5,6 +5,8 @@ import { today } from "@/core/knife/design/job";
 import { onlyFixed } from "@/core/knife/design/schema";
 import type { Option, SheetSource } from "@/sheets/pageBuilder";
 import { usePaper } from "@/store/paper";
+import { usePlan } from "@/store/plans";
+import { useRecipes } from "@/store/recipes";
 import { useSettings } from "@/store/settings";
 import { useShop } from "@/store/shop";
 import { useKept } from "@/store/useKept";
@@ -25,6 +27,8 @@ export function useSheetSource(): SheetSource | null {
   const { units } = useSettings();
   const paper = usePaper();
   const { currency } = useShop();
+  const plan = usePlan(knifeId);
+  const recipes = useRecipes() ?? NONE;
   const kept = useKept(() => variantsOf(knifeId), [knifeId]) ?? NONE;
   const variants = useMemo(() => onlyFixed(kept), [kept]);
   const others = useMemo(() => variants.map((v) => v.design), [variants]);
@@ -32,7 +36,7 @@ export function useSheetSource(): SheetSource | null {
   const weighings = useWorkerQueries(createWeigher, others, (s, d) => s.weigh(d));
   const bills = useBills(designs);
   return useMemo(() => {
-    if (!report) return null;
+    if (!report || !plan) return null;
     const billOf = (d: (typeof designs)[number]): Bill | null => {
       const bill = bills.get(d);
       return bill && bill !== "failed" ? bill : null;
@@ -60,7 +64,9 @@ export function useSheetSource(): SheetSource | null {
       bill: billOf(design),
       currency,
       options,
+      plan,
+      recipes,
       day: dayWords(today()),
     };
-  }, [design, report, units, paper, currency, variants, bills, weighings]);
+  }, [design, report, units, paper, currency, variants, bills, weighings, plan, recipes]);
 }

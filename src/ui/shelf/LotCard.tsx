@@ -53,18 +53,26 @@ export function LotCard({ lot, open, onOpen, taken }: LotCardProps) {
             {stuff === lot.name ? "" : stuff}
           </Text>
         </Button>
-        {lot.guessed && <Badge variant="outline">a guess</Badge>}
+        {lot.guessed && (
+          <Badge variant="outline" size="sm">
+            a guess
+          </Badge>
+        )}
         {lot.bestBefore !== null && lot.bestBefore < today() && (
-          <Badge variant="outline" color="warn">
+          <Badge variant="outline" size="sm" color="warn">
             out of date
           </Badge>
         )}
         {reserved.length > 0 && (
-          <Badge>reserved: {[...new Set(reserved.map((t) => t.knife))].join(", ")}</Badge>
+          <Badge size="sm">reserved: {[...new Set(reserved.map((t) => t.knife))].join(", ")}</Badge>
         )}
-        <Text fontSize="sm">{timesWords(lot.count, size)}</Text>
-        <LotGcc lot={lot} />
-        <Text fontSize="sm" color="graphite" minW="20">
+        <Text fontSize="sm" w={{ lg: "230px" }}>
+          {timesWords(lot.count, size, lot.shape.form === "each" ? lot.shape.key : "")}
+        </Text>
+        <Box w={{ lg: "130px" }}>
+          <LotGcc lot={lot} />
+        </Box>
+        <Text fontSize="sm" color="graphite" w={{ lg: "150px" }}>
           {lot.place}
         </Text>
       </Flex>
