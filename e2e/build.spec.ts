@@ -116,3 +116,48 @@ test("an attempt at the heat is noted as it went, and a recipe of one's own goes
   await expect(heat).toContainText("Your recipe");
   await expect(heat).toContainText(/845 to 855 °C/);
 });
+
+test("a gap behind the guard is closed by a spacer: its weight is said before the click, and undo takes it back", async ({
+  page,
+}) => {
+  await openKnife(page, "Gorse guard knife");
+  const before = await weightOf(page);
+  await build(page);
+  const check = task(page, "check-guard");
+  await check.getByRole("button", { name: "Look whether the guard sits square, the blade in line" }).click();
+  await check.getByRole("button", { name: "It failed …" }).click();
+  const ways = check.getByRole("group", { name: /^Ways back/ });
+  await ways.getByRole("textbox", { name: "Gap" }).fill("1.2");
+  await ways.getByRole("textbox", { name: "Gap" }).press("Enter");
+  await expect(ways.getByTestId("way-becomes").first()).toContainText(/^\+\d/);
+  await ways.getByRole("button", { name: "Go back: A gap behind the guard" }).click();
+  await expect.poll(() => weightOf(page)).toBeGreaterThan(before);
+  await expect(page.getByRole("button", { name: "Cut a spacer for the gap" })).toBeVisible();
+  await page.getByRole("button", { name: /^Undo/ }).first().click();
+  await expect.poll(() => weightOf(page)).toBeCloseTo(before, 1);
+});
+
+test("what is taken out of a plan is put back at one click; what was learned comes up at the next knife", async ({
+  page,
+}) => {
+  await openKnife(page, "Gorse guard knife");
+  await build(page);
+  const fit = task(page, "fit-guard");
+  await fit.getByRole("checkbox").press("Space");
+  await expect(fit).not.toHaveAttribute("data-state", "done");
+  await page.getByRole("button", { name: "Done after all" }).click();
+  await expect(fit).toHaveAttribute("data-state", "done");
+  await fit.getByRole("button", { name: "Fit the guard to the blade, a file-stroke tight" }).click();
+  await expect(fit.getByLabel(/^Note/)).toHaveValue("Tight at the spine; soot twice.");
+  const heat = page.getByRole("region", { name: "Heat treatment" });
+  await heat.getByRole("button", { name: /^Take out the attempt/ }).click();
+  await expect(heat.getByTestId("attempts")).toHaveText("");
+  await page.getByRole("button", { name: "Put it back" }).click();
+  await expect(heat.getByTestId("attempts")).toContainText("straw");
+  await openKnife(page, "Reed take-down hunter");
+  await build(page);
+  await task(page, "fit-guard")
+    .getByRole("button", { name: "Fit the guard to the blade, a file-stroke tight" })
+    .click();
+  await expect(task(page, "fit-guard")).toContainText("From another knife: Soot first: half the strokes.");
+});

@@ -67,7 +67,14 @@ test("a lot is noted, weighed, cut, deleted and put back; out of date and wrong 
   await lot.getByLabel("Points, x and y in mm, one a line").fill("0 0\n100");
   await expect(lot).toContainText("Line 2 is no point");
   await lot.getByLabel("Points, x and y in mm, one a line").fill("0 0\n100 0\n100 30\n0 38");
+  // The same from a drawing: a rectangle with a hole.
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="120mm" height="40mm" viewBox="0 0 120 40"><rect x="5" y="5" width="110" height="30" fill="none" stroke="black"/><circle cx="20" cy="20" r="2.5" fill="none" stroke="black"/></svg>`;
+  await page
+    .getByTestId("lot-drawing")
+    .setInputFiles({ name: "blank.svg", mimeType: "image/svg+xml", buffer: Buffer.from(svg) });
+  await expect(lot.getByLabel("Holes: x, y and diameter")).toHaveValue("15, 15, 5");
   await lot.getByRole("button", { name: "Take it" }).click();
+  await expect(lot).toContainText("110.0 × 30.0 mm");
   await expect(lot.getByRole("img", { name: "Outline of the lot" })).toBeVisible();
   await lot.getByRole("button", { name: "Delete Odd walnut block", exact: true }).click();
   await expect(lot).toHaveCount(0);
@@ -89,7 +96,7 @@ test("lots go out as a file and come in again; what is no such file is refused i
   expect(JSON.parse(text)).toMatchObject({ format: "euaxis-shelf", version: 1 });
   const input = page.getByTestId("shelf-file");
   await input.setInputFiles({ name: "lots.json", mimeType: "application/json", buffer: Buffer.from(text) });
-  await expect(page.getByText("0 lots taken in")).toBeVisible();
+  await expect(page.getByText("All of these lots are on the shelf already")).toBeVisible();
   const renamed = text.replaceAll('"demo-walnut-1"', '"another-1"');
   await input.setInputFiles({
     name: "more.json",
@@ -98,6 +105,8 @@ test("lots go out as a file and come in again; what is no such file is refused i
   });
   await expect(page.getByText("1 lot taken in")).toBeVisible();
   await expect(page.getByRole("group", { name: "Walnut scales, dark pair" })).toHaveCount(2);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByRole("group", { name: "Walnut scales, dark pair" })).toHaveCount(1);
   const broken = text.replace('"count": 2', '"count": -2');
   await input.setInputFiles({
     name: "broken.json",

@@ -6,6 +6,7 @@ import { tuneReviewed } from "@/core/figures/review/tuneReviewed";
 import { leverEffects } from "@/core/figures/tune/effects";
 import { sampleBuilds } from "@/core/figures/tune/sample";
 import { spreadOf } from "@/core/figures/tune/spread";
+import { wayBecomes } from "@/core/plan/buildSheet";
 import { modelOf } from "@/core/products/modelOf";
 import { shoppingList } from "@/core/shelf/shopping";
 import type { BenchService } from "../workers/bench.messages";
@@ -21,6 +22,7 @@ export const benchService: BenchService = {
     tuneReviewed(design, target, (l) => allowed.includes(l.id), limits),
   bill: async (design, shop) => (await modelOf(design).making()).bill(design, shop),
   build: async (design, record, recipes) => (await modelOf(design).making()).build(design, record, recipes),
+  wayBecomes,
   lotsFor: async (design, lots) => (await modelOf(design).making()).lotsFor(design, lots),
   pathsOfPiece: async (design, piece) => (await modelOf(design).making()).pathsOfPiece(design, piece),
   shopping: async (knives, lots, options) => {

@@ -1,6 +1,7 @@
 import { TooMuchWork } from "@/core/base/work";
 import { DRAWING_FORMATS } from "@/core/exchange/files/drawings";
 import { shapesIn } from "@/core/exchange/pattern/found";
+import { lotOutlineIn } from "@/core/exchange/pattern/lotOutline";
 import { markIn } from "@/core/exchange/pattern/markIn";
 import { NOTHING_TOLD, type PictureTold, toldBy } from "@/core/exchange/photo/exif";
 import { type FlatPhoto, flattenedPhoto } from "@/core/exchange/photo/flatPhoto";
@@ -33,6 +34,16 @@ export const patternService: PatternService = {
       return { ok: true, found: shapesIn(drawing, mmPerUnit, undefined, closeMm ?? undefined) };
     } catch (error) {
       if (error instanceof TooMuchWork) return { ok: false, code: "too-much" };
+      throw error;
+    }
+  },
+
+  lotInDrawing: () => {
+    if (!drawing) return null;
+    try {
+      return lotOutlineIn(shapesIn(drawing, drawing.mmPerUnit ?? 1));
+    } catch (error) {
+      if (error instanceof TooMuchWork) return null;
       throw error;
     }
   },

@@ -2,10 +2,12 @@
 import { nanoid } from "nanoid";
 import { newLot } from "@/core/shelf/newLot";
 import type { Lot } from "@/core/shelf/version";
+import { type BroughtIn, bringIn } from "./bringIn";
 import { pictureOf } from "./pictureOf";
 import { sealedTable } from "./sealedTable";
 import { LOTS, lotRows } from "./tables/lots";
 import { PICTURE_TYPES } from "./tables/photos";
+import type { Row } from "./tables/spec";
 import { holdPicture } from "./unwritten";
 
 /** A photo may have so many bytes. */
@@ -27,13 +29,15 @@ export async function addLot(of: string, name: string, rest: Partial<Lot> = {}):
   return lot;
 }
 
-/** Keeps lots that came in; those that are there already stay as they are. Answers how many were new. */
-export async function takeLots(lots: readonly Lot[]): Promise<number> {
-  const there = new Set((await table.all()).map((r) => r.id));
-  const fresh = lots.filter((l) => !there.has(l.id));
-  for (const lot of fresh) await table.add(lot.id, lot);
-  return fresh.length;
-}
+/** Takes in lots that came, all or none; those that are there already stay as they are. */
+export const takeLots = (lots: readonly Lot[]): Promise<BroughtIn> =>
+  bringIn(
+    lots.map((lot) => ({
+      spec: LOTS,
+      key: lot.id,
+      row: (now) => (now ? null : (lotRows.rowOf(lot.id, lot, null) as unknown as Row)),
+    })),
+  );
 
 /** Changes a lot by a function of what it is now. */
 export const changeLot = (id: string, by: (lot: Lot) => Lot) => table.change(id, by);

@@ -81,8 +81,12 @@ describe("lots", () => {
   it("that come in leave those of their ids as they are", async () => {
     const lot = await addLot("walnut-black", "Walnut");
     const other = { ...lot, id: "another-one", name: "Oak" };
-    expect(await takeLots([{ ...lot, name: "Elsewhere" }, other])).toBe(1);
+    const brought = await takeLots([{ ...lot, name: "Elsewhere" }, other]);
+    expect(brought.count).toBe(1);
     expect((await allLots()).map((l) => l.name).sort()).toEqual(["Oak", "Walnut"]);
+    // At one click all of it is out again.
+    expect(await brought.undo()).toEqual({ kept: 0 });
+    expect((await allLots()).map((l) => l.name)).toEqual(["Walnut"]);
   });
 
   it("that another hand changed so that they make no sense are not shown", async () => {

@@ -1,6 +1,6 @@
 import { own } from "@/core/base/own";
 import { printLength, printMass, type UnitSystem } from "@/core/base/units/print";
-import type { Contradicted, WeighedRemedy } from "@/core/plan/buildSheet";
+import type { Contradicted, WeighedRemedy, WeightChange } from "@/core/plan/buildSheet";
 import type { Hole } from "@/core/plan/contradictions";
 import type { CutSize } from "@/core/plan/cutFacts";
 import type { RemedyChange, RemedyCode } from "@/core/plan/remedies";
@@ -31,6 +31,10 @@ const WAY_WORDS: Readonly<Record<string, { readonly name: string; readonly says:
   "grind-etch-off": {
     name: "The etch is no good: grind it off",
     says: "Grind its depth off both faces, and finish them again: the blade is thinner.",
+  },
+  "raise-grind": {
+    name: "The etch is no good: grind the face up to the spine",
+    says: "The flat over the bevel goes with the etch on it: the blade is lighter.",
   },
   "etch-again": { name: "The etch is too faint", says: "Clean, mask and etch again, in register." },
   "seat-again": { name: "Not square, or a gap", says: "File and fit the seat again." },
@@ -68,6 +72,7 @@ export const WAY_BACK_EDITS: Readonly<Record<string, string>> = {
   "spacer-in-gap": "Spacer in the gap",
   "grind-etch-off": "Grind the etch off",
   "burnt-tip": "Shorten the blade",
+  "raise-grind": "Grind up to the spine",
 };
 
 export const WAY_LENGTH_WORDS: Readonly<Record<WayLength, string>> = {
@@ -159,6 +164,14 @@ export const remedyWords = (code: RemedyCode): string => REMEDY_WORDS[code];
 const signed = (value: number, print: (n: number) => string) =>
   `${value < 0 ? "−" : "+"}${print(Math.abs(value))}`;
 
+/** What a change does to weight and balance: "−1.2 g, balance +0.4 mm". */
+export function becomesWords(becomes: WeightChange | null, units: UnitSystem): string {
+  if (!becomes) return "the knife could not be built so";
+  if (Math.abs(becomes.massG) < 0.05 && Math.abs(becomes.balanceMm) < 0.05) return "weight and balance stay";
+  const mass = signed(becomes.massG, (g) => printMass(g, units, 1));
+  return `${mass}, balance ${signed(becomes.balanceMm, (mm) => printLength(mm, units, 1))}`;
+}
+
 /** What a remedy costs: minutes of hands, waiting, what is bought, and what it does to weight and balance. */
 export function remedyCosts(
   { activeMin, waitMin, piece, becomes }: WeighedRemedy,
@@ -168,12 +181,6 @@ export function remedyCosts(
   const parts = [activeMin > 0 ? `${printMinutes(activeMin)} of work` : "no work"];
   if (waitMin > 0) parts.push(`${printMinutes(waitMin)} of waiting`);
   if (piece) parts.push(`a new piece: ${pieceName(piece)}`);
-  if (!becomes) parts.push("the knife could not be built so");
-  else if (Math.abs(becomes.massG) < 0.05 && Math.abs(becomes.balanceMm) < 0.05)
-    parts.push("weight and balance stay");
-  else {
-    parts.push(signed(becomes.massG, (g) => printMass(g, units, 1)));
-    parts.push(`balance ${signed(becomes.balanceMm, (mm) => printLength(mm, units, 1))}`);
-  }
+  parts.push(becomesWords(becomes, units));
   return parts.join(", ");
 }

@@ -15,7 +15,7 @@ import type { Limits } from "@/core/figures/tune/solve";
 import type { Spread } from "@/core/figures/tune/spread";
 import type { ProductDesign } from "@/core/knife/design/product";
 import type { Design, Fastener, FastenerKind } from "@/core/knife/design/schema";
-import type { BuildSheet } from "@/core/plan/buildSheet";
+import type { BuildSheet, WeightChange } from "@/core/plan/buildSheet";
 import type { Recipe } from "@/core/plan/recipes";
 import type { PlanRecord } from "@/core/plan/record";
 import type { Schools } from "@/core/plan/types";
@@ -48,6 +48,8 @@ export interface BenchService {
   bill(design: ProductDesign, shop: Shop): Promise<Bill | null>;
   /** Its plan as far as it has come, with the figures of each task; null of a knife that cannot be built. */
   build(design: ProductDesign, record: PlanRecord, recipes: readonly Recipe[]): Promise<BuildSheet | null>;
+  /** What a way back does to weight and balance; null where the knife could not be built then. */
+  wayBecomes(design: Design, code: string, mm: number): WeightChange | null;
   /** For every piece the lots that serve or miss; null of a knife that cannot be built. */
   lotsFor(design: ProductDesign, lots: readonly Lot[]): Promise<readonly LotsForPiece[] | null>;
   /** The places of its record that say what a piece is made of. */

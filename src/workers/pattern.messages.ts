@@ -1,5 +1,6 @@
 import type { DrawingFormatId } from "@/core/exchange/files/drawings";
 import type { FoundShapes } from "@/core/exchange/pattern/found";
+import type { LotOutline } from "@/core/exchange/pattern/lotOutline";
 import type { MarkReading } from "@/core/exchange/pattern/markIn";
 import type { PictureFailure } from "@/core/exchange/photo/picture";
 import type { PhotoScale, ScaleFailure } from "@/core/exchange/photo/planeScale";
@@ -35,6 +36,8 @@ export interface PatternService {
     | { readonly ok: true; readonly found: FoundShapes }
     | { readonly ok: false; readonly code: "too-much" }
     | null;
+  /** The outline and the holes of a lot in it, a drawing without a unit taken as in mm; null where no line closes. */
+  lotInDrawing(): LotOutline | null;
   /** What the drawing that was read last fills, as a mark on a blade; null before there is one. */
   markInDrawing(): MarkReading | { readonly ok: false; readonly code: "too-much" } | null;
   openPhoto(

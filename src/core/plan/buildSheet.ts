@@ -10,6 +10,7 @@ import { type PlanState, planState } from "./state";
 import { type SteelState, steelState } from "./steelState";
 import { figuresFor, type TaskFigure } from "./taskFigures";
 import type { Task } from "./types";
+import { wayBack } from "./waysBack";
 
 /** What weight and balance become with a change of the design; null where it could not be built then. */
 export interface WeightChange {
@@ -39,6 +40,18 @@ export interface BuildSheet extends PlanState {
   readonly balanceMm: number;
   /** Null of a product that has no steel of its own. */
   readonly steel: SteelState | null;
+}
+
+/** What a way back does to weight and balance, its length being mm; null where the knife could not be built then. */
+export function wayBecomes(design: Design, code: string, mm: number): WeightChange | null {
+  const change = wayBack(code)?.change;
+  const before = weigh(design);
+  const after = change && weigh(change(design, mm));
+  if (!before.ok || !after?.ok) return null;
+  return {
+    massG: after.report.massG - before.report.massG,
+    balanceMm: after.report.balanceMm - before.report.balanceMm,
+  };
 }
 
 /** The sheet of a design that can be built; null of one that cannot. */

@@ -19,6 +19,8 @@ export interface WayBack {
   } | null;
   /** What the design becomes; null where it stays. */
   readonly change: ((design: Design, mm: number) => Design) | null;
+  /** Whether it can be taken on a knife. */
+  readonly fits: (design: Design) => boolean;
 }
 
 export type WayLength = "gap" | "etch-depth" | "burnt";
@@ -54,7 +56,7 @@ const HANDLE: readonly TaskKind[] = [
 ];
 const GLUING: readonly TaskKind[] = ["degrease", "glue-handle", "check-in-line", "clean-squeeze-out", "cure"];
 
-const plain = { task: null, asks: null, change: null } as const;
+const plain = { task: null, asks: null, change: null, fits: () => true } as const;
 
 /** How much of leather or vulcanised fibre goes when it is pulled up. Common practice, no source. */
 const SPACER_PRESSED = 0.12;
@@ -79,6 +81,18 @@ const shortened = (design: Design, mm: number): Design => ({
   ...design,
   blade: { ...design.blade, lengthMm: design.blade.lengthMm - mm },
 });
+
+/** A face that ended below the spine ground on up to it: what was etched there is gone, and steel with it. */
+function groundToSpine(design: Design): Design {
+  const { blade } = design;
+  const flat = { kind: "full-flat" } as const;
+  const left = blade.leftGrind?.kind === "partial-flat" ? flat : blade.leftGrind;
+  return blade.grind.kind === "partial-flat"
+    ? { ...design, blade: { ...blade, grind: flat, leftGrind: left } }
+    : design;
+}
+
+const needsGuard = ({ guard }: Design) => guard !== null && !guard.mesh;
 
 /** Every way back that makers take. Common practice, no source, where section 10 of the trade's figures says no more. */
 export const WAYS_BACK: readonly WayBack[] = [
@@ -118,6 +132,7 @@ export const WAYS_BACK: readonly WayBack[] = [
     reopens: ["grind-bevels", ...SURFACE],
     asks: { of: "burnt", lowMm: 0.5, highMm: 40, usualMm: 3 },
     change: shortened,
+    fits: ({ blade }) => !blade.measured,
   },
   {
     ...plain,
@@ -126,6 +141,15 @@ export const WAYS_BACK: readonly WayBack[] = [
     reopens: SURFACE,
     asks: { of: "etch-depth", lowMm: 0.005, highMm: 0.5, usualMm: 0.05 },
     change: groundOff,
+    fits: ({ blade }) => !blade.measured,
+  },
+  {
+    ...plain,
+    code: "raise-grind",
+    on: ["etch", "acid-etch", "darken"],
+    reopens: ["grind-bevels", ...SURFACE],
+    change: groundToSpine,
+    fits: ({ blade }) => blade.grind.kind === "partial-flat" && !blade.measured,
   },
   {
     ...plain,
@@ -155,6 +179,7 @@ export const WAYS_BACK: readonly WayBack[] = [
     reopens: ["front-faces", "check-faces", "fit-block", "dry-fit"],
     asks: { of: "gap", lowMm: 0.3, highMm: 6, usualMm: 0.8 },
     change: withSpacer,
+    fits: needsGuard,
   },
   { ...plain, code: "faces-again", on: ["check-faces", "dry-fit"], reopens: ["front-faces"] },
   { ...plain, code: "glue-again", on: ["check-in-line"], reopens: GLUING },
@@ -175,8 +200,6 @@ export const WAYS_BACK: readonly WayBack[] = [
 
 export const wayBack = (code: string): WayBack | undefined => WAYS_BACK.find((w) => w.code === code);
 
-/** The ways back from a task; those that change a guard only where there is one. */
-export const waysFrom = (kind: TaskKind, { guard }: Design): readonly WayBack[] =>
-  WAYS_BACK.filter(
-    (w) => w.on.includes(kind) && (w.change !== withSpacer || (guard !== null && !guard.mesh)),
-  );
+/** The ways back from a task that can be taken on a knife. */
+export const waysFrom = (kind: TaskKind, design: Design): readonly WayBack[] =>
+  WAYS_BACK.filter((w) => w.on.includes(kind) && w.fits(design));

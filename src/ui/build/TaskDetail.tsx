@@ -3,7 +3,15 @@ import { Box, Button, Field, Flex, List, SimpleGrid, Stack, Text, Textarea } fro
 import { ArrowDown, ArrowUp, Check, Trash2 } from "lucide-react";
 import { useMemo, useState } from "react";
 import { own } from "@/core/base/own";
-import { moved, withDone, withMinutes, withNoted, withOtherwise, withoutOwnTask } from "@/core/plan/progress";
+import {
+  moved,
+  withDone,
+  withMinutes,
+  withNoted,
+  withOtherwise,
+  withOwnTask,
+  withoutOwnTask,
+} from "@/core/plan/progress";
 import type { Done } from "@/core/plan/record";
 import type { PlannedTask } from "@/core/plan/state";
 import { cutsHardSteel } from "@/core/plan/steelState";
@@ -15,6 +23,7 @@ import { smallFirst } from "@/words/grammar";
 import { reasonWords } from "@/words/plan";
 import { figureWords, TOOL_WORDS } from "@/words/taskFigures";
 import { ShareField } from "../fields/ShareField";
+import { notices } from "../kit/notice";
 import { Note } from "../report/Section";
 import { useProduct, useViews } from "../session/BenchContext";
 import { plannedWords, useBuild } from "./BuildContext";
@@ -274,7 +283,16 @@ function Place({ task }: { task: PlannedTask }) {
           variant="ghost"
           color="fault"
           aria-label={`Take out: ${name}`}
-          onClick={() => change((p) => withoutOwnTask(p, task.id))}
+          onClick={() => {
+            const mine = plan.own.find((t) => t.id === task.id);
+            change((p) => withoutOwnTask(p, task.id));
+            if (mine)
+              notices.create({
+                title: `Taken out: ${name}`,
+                duration: 15_000,
+                action: { label: "Put it back", onClick: () => change((p) => withOwnTask(p, mine)) },
+              });
+          }}
         >
           <Trash2 /> Take out
         </Button>

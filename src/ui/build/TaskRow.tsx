@@ -5,7 +5,9 @@ import { useState } from "react";
 import { own } from "@/core/base/own";
 import { withDone, withoutDone } from "@/core/plan/progress";
 import type { PlannedTask } from "@/core/plan/state";
+import { smallFirst } from "@/words/grammar";
 import { printMinutes } from "@/words/money";
+import { notices } from "../kit/notice";
 import { plannedWords, useBuild } from "./BuildContext";
 import { TaskDetail } from "./TaskDetail";
 
@@ -24,12 +26,21 @@ export function TaskRow({ task, number, isNext }: { task: PlannedTask; number: n
   const name = plannedWords(task);
   const done = task.state === "done";
   const waiting = task.state === "waiting";
-  const tick = () =>
-    change((p) =>
-      done
-        ? withoutDone(p, task.id)
-        : withDone(p, task.id, { at: Date.now(), cut: sheet.cut.get(task.id) ?? [] }),
-    );
+  const entry = own(plan.done, task.id) ?? null;
+  const tick = () => {
+    if (!entry)
+      return change((p) => withDone(p, task.id, { at: Date.now(), cut: sheet.cut.get(task.id) ?? [] }));
+    change((p) => withoutDone(p, task.id));
+    // What was noted with it, and what it cut, is not lost by a slip of the hand.
+    notices.create({
+      title: `Not done: ${smallFirst(name)}`,
+      duration: 15_000,
+      action: {
+        label: "Done after all",
+        onClick: () => change((p) => ({ ...p, done: { ...p.done, [task.id]: entry } })),
+      },
+    });
+  };
   return (
     <Box
       as="li"
@@ -87,7 +98,7 @@ export function TaskRow({ task, number, isNext }: { task: PlannedTask; number: n
           {timeWords(task)}
         </Text>
       </Flex>
-      {open && <TaskDetail task={task} entry={own(plan.done, task.id) ?? null} />}
+      {open && <TaskDetail task={task} entry={entry} />}
     </Box>
   );
 }

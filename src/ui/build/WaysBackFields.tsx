@@ -1,13 +1,16 @@
 "use client";
 import { Box, Button, Flex, Stack, Text } from "@chakra-ui/react";
 import { nanoid } from "nanoid";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { withWayBack } from "@/core/plan/progress";
 import type { PlannedTask } from "@/core/plan/state";
 import { type WayBack, waysFrom } from "@/core/plan/waysBack";
-import { WAY_LENGTH_WORDS, wayWords } from "@/words/waysBack";
+import { useUnits } from "@/store/settings";
+import { capital } from "@/words/grammar";
+import { becomesWords, WAY_LENGTH_WORDS, wayWords } from "@/words/waysBack";
 import { LengthField } from "../fields/LengthField";
 import { notices } from "../kit/notice";
+import { useWorkerQuery } from "../kit/useWorkerQuery";
 import { useBench, useDesign } from "../session/BenchContext";
 import { plannedWords, useBuild } from "./BuildContext";
 
@@ -38,6 +41,10 @@ function OneWay({ way, task }: { way: WayBack; task: PlannedTask }) {
   const { edit } = useBench();
   const [mm, setMm] = useState(way.asks?.usualMm ?? 0);
   const { name, says } = wayWords(way.code);
+  const design = useDesign();
+  const units = useUnits();
+  const about = useMemo(() => (way.change ? { design, mm } : null), [way, design, mm]);
+  const { answer, of } = useWorkerQuery(about, (s, a) => s.wayBecomes(a.design, way.code, a.mm));
   const take = () => {
     const of = { id: nanoid(12), on: task.id, at: Date.now(), note: way.asks ? `${mm} mm` : "" };
     if (way.change) edit({ code: "way-back", way: way.code, mm });
@@ -56,6 +63,11 @@ function OneWay({ way, task }: { way: WayBack; task: PlannedTask }) {
         <Text fontSize="sm" color="graphite">
           {says}
         </Text>
+        {way.change && of === about && (
+          <Text fontSize="sm" fontWeight="600" data-testid="way-becomes">
+            {capital(becomesWords(answer, units))}
+          </Text>
+        )}
       </Box>
       {way.asks && (
         <Box w="260px">

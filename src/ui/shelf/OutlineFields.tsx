@@ -1,9 +1,14 @@
 "use client";
 import { Box, Button, Flex, Stack, Text, Textarea } from "@chakra-ui/react";
+import { FileDown } from "lucide-react";
 import { useState } from "react";
+import { roundTo } from "@/core/base/number";
+import { DRAWING_ENDINGS, DRAWING_NAMES } from "@/core/exchange/files/drawings";
 import type { LotShape } from "@/core/shelf/lot";
 import { parseOutline } from "@/core/shelf/typedOutline";
 import { FieldRow } from "../fields/FieldRow";
+import { FileButton } from "../fields/FileButton";
+import { notices } from "../kit/notice";
 
 type Shape = LotShape<"piece">;
 
@@ -65,6 +70,27 @@ function Typed(props: { outline: string; holes: string; onDone: (to: Partial<Sha
           onChange={(e) => setHoles(e.target.value)}
         />
       </FieldRow>
+      <FileButton
+        size="xs"
+        accept={DRAWING_ENDINGS}
+        testId="lot-drawing"
+        failure="The drawing was not read"
+        alignSelf="start"
+        onFiles={async ([file]) => {
+          const { readOutline } = await import("./readOutline");
+          const found = await readOutline(file);
+          const two = (n: number) => roundTo(n, 2);
+          setOutline(found.outline.map((p) => `${two(p.x)}, ${two(p.y)}`).join("\n"));
+          setHoles(found.holes.map((h) => `${two(h.xMm)}, ${two(h.yMm)}, ${two(h.diameterMm)}`).join("\n"));
+          if (!found.hasUnit)
+            notices.info({
+              title: "The drawing does not say its unit",
+              description: "It was taken as millimetres.",
+            });
+        }}
+      >
+        <FileDown /> From a drawing, {DRAWING_NAMES}
+      </FileButton>
       <Flex gap="2">
         <Button size="xs" disabled={!reading.ok} onClick={() => reading.ok && props.onDone(reading.shape)}>
           Take it

@@ -9,6 +9,7 @@ import { counted } from "@/words/grammar";
 import { shelfFailureWords, stuffWords } from "@/words/shelf";
 import { BinLink } from "../bin/BinLink";
 import { FileButton } from "../fields/FileButton";
+import { noticeBroughtIn } from "../files/bringTogether";
 import { download } from "../files/files";
 import { useMaterialOf } from "../kit/materials";
 import { attempt, notices } from "../kit/notice";
@@ -42,11 +43,9 @@ export function Shelf() {
         title: `${file.name} was not taken in`,
         description: shelfFailureWords(reading),
       });
-    const fresh = await takeLots(reading.lots);
-    notices.success({
-      title: `${counted(fresh, "lot")} taken in`,
-      description: fresh < reading.lots.length ? "The others are on the shelf already." : undefined,
-    });
+    const brought = await takeLots(reading.lots);
+    if (brought.count === 0) return notices.info({ title: "All of these lots are on the shelf already" });
+    noticeBroughtIn(`${counted(brought.count, "lot")} taken in`, brought);
   };
   const keep = () =>
     attempt("The lots were not written", async () => {
