@@ -161,3 +161,38 @@ test("what is taken out of a plan is put back at one click; what was learned com
     .click();
   await expect(task(page, "fit-guard")).toContainText("From another knife: Soot first: half the strokes.");
 });
+
+test("at the bench: the task at hand is large, goes on by pedal and button, keeps note and wait through a reload", async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 768, height: 1024 });
+  await openKnife(page, "Reed take-down hunter");
+  await build(page);
+  await page.getByRole("button", { name: "At the bench" }).click();
+  const bench = page.getByTestId("at-the-bench");
+  await expect(bench.getByRole("heading", { name: "Grind the outline of blade and tang" })).toBeVisible();
+  // Space, and what pedals type, go on and back.
+  await page.keyboard.press("Space");
+  await expect(page.getByTestId("bench-place")).toHaveText(/^2 of/);
+  await expect(bench).toContainText("First: Grind the outline of blade and tang");
+  await page.keyboard.press("PageUp");
+  await expect(page.getByTestId("bench-place")).toHaveText(/^1 of/);
+  await bench.getByLabel(/^Note/).fill("Square the rest.");
+  await bench.getByRole("button", { name: "Done, and on" }).click();
+  await expect(page.getByTestId("bench-place")).toHaveText(/^2 of/);
+  await page.keyboard.press("PageDown");
+  await expect(bench.getByRole("heading", { name: "Normalise, two or three times" })).toBeVisible();
+  await bench.getByRole("button", { name: "Start the wait: 45 min" }).click();
+  await expect(bench.getByRole("timer")).toHaveText(/^4[45]:\d\d$/);
+  await page.reload();
+  await page.getByRole("button", { name: "At the bench" }).click();
+  await expect(bench.getByRole("heading", { name: "Bring the tang to its sizes" })).toBeVisible();
+  await page.keyboard.press("ArrowRight");
+  await expect(bench.getByRole("timer")).toHaveText(/^4[45]:\d\d$/);
+  await page.keyboard.press("ArrowLeft");
+  await page.keyboard.press("ArrowLeft");
+  await expect(bench.getByLabel(/^Note/)).toHaveValue("Square the rest.");
+  await page.keyboard.press("Escape");
+  await expect(bench).toHaveCount(0);
+  await expect(task(page, "profile")).toHaveAttribute("data-state", "done");
+});

@@ -3,15 +3,10 @@ import { nanoid } from "nanoid";
 import { newLot } from "@/core/shelf/newLot";
 import type { Lot } from "@/core/shelf/version";
 import { type BroughtIn, bringIn } from "./bringIn";
-import { pictureOf } from "./pictureOf";
+import { heldPhoto } from "./heldPhoto";
 import { sealedTable } from "./sealedTable";
 import { LOTS, lotRows } from "./tables/lots";
-import { PICTURE_TYPES } from "./tables/photos";
 import type { Row } from "./tables/spec";
-import { holdPicture } from "./unwritten";
-
-/** A photo may have so many bytes. */
-const LARGEST_PICTURE_BYTES = 20_000_000;
 
 const table = sealedTable(LOTS, lotRows);
 
@@ -44,11 +39,8 @@ export const changeLot = (id: string, by: (lot: Lot) => Lot) => table.change(id,
 
 /** Keeps a photo with a lot, in the place of the one that was there. Throws for what is no photo. */
 export async function putLotPicture(id: string, file: Blob): Promise<void> {
-  if (!PICTURE_TYPES.includes(file.type)) throw new Error("A photo is a JPEG, PNG or WebP picture.");
-  if (file.size > LARGEST_PICTURE_BYTES) throw new Error("A photo has 20 MB at most.");
-  const picture = pictureOf(new Uint8Array(await file.arrayBuffer()), file.type);
-  holdPicture(picture);
-  const saved = await table.change(id, (lot) => ({ ...lot, picture: picture.id }));
+  const picture = await heldPhoto(file);
+  const saved = await table.change(id, (lot) => ({ ...lot, picture }));
   if (!saved.ok) throw new Error("The lot is gone.");
 }
 

@@ -1,6 +1,8 @@
 "use client";
 import { newPlan } from "@/core/plan/newPlan";
+import { withPhoto } from "@/core/plan/progress";
 import type { PlanRecord } from "@/core/plan/version";
+import { heldPhoto } from "./heldPhoto";
 import { sealedTable } from "./sealedTable";
 import { PLANS, planRows } from "./tables/plans";
 import { useKept } from "./useKept";
@@ -19,6 +21,13 @@ const EMPTY: PlanRecord = newPlan();
 /** Changes the plan of a knife by a function of what it is now. */
 export const changePlan = (knifeId: string, by: (now: PlanRecord) => PlanRecord | null) =>
   table.change(knifeId, by, EMPTY);
+
+/** Keeps a photo with a task of a knife. Throws, in words, for what is no photo. */
+export async function putTaskPhoto(knifeId: string, task: string, file: Blob): Promise<void> {
+  const picture = await heldPhoto(file);
+  const saved = await changePlan(knifeId, (p) => withPhoto(p, task, picture));
+  if (!saved.ok) throw new Error("The plan cannot be read.");
+}
 
 /** Every plan, by its knife's id; undefined before the database has answered. */
 export const usePlans = (): ReadonlyMap<string, PlanRecord> | undefined =>

@@ -1,12 +1,17 @@
 import { describe, expect, it } from "vitest";
+import { seeded } from "../../../faults/random";
 import { DEMO_KNIVES } from "../exchange/files/knife/demo.fixtures";
 import { weigh } from "../figures/weigh/weigh";
 import { CONSTRUCTIONS } from "../knife/design/constructions.fixtures";
 import { newGuard } from "../knife/design/guards";
+import { mutated } from "../knife/design/mutated.fixtures";
 import type { Design } from "../knife/design/schema";
 import { heatOf } from "../materials/heat";
 import { shippedMaterial } from "../materials/materials";
 import { STEELS } from "../materials/metals";
+import { needsOf } from "../shelf/needs";
+import { buildSheet } from "./buildSheet";
+import { newPlan } from "./newPlan";
 import { planOf } from "./planOf";
 import { TASKS, type TaskKind } from "./taskKinds";
 import {
@@ -154,6 +159,16 @@ function wrongIn(tasks: readonly Task[]): string[] {
   return wrong;
 }
 
+const RANDOM_KNIVES = 60;
+
+/** Whether a number that is none stands anywhere in a value. */
+function hasHole(value: unknown): boolean {
+  if (typeof value === "number") return !Number.isFinite(value);
+  if (value instanceof Map) return [...value.values()].some(hasHole);
+  if (typeof value !== "object" || value === null) return false;
+  return Object.values(value).some(hasHole);
+}
+
 describe("the order of work", () => {
   it.each(SCHOOLS)("holds the rules of the trade for every construction: $grind, $drill", (schools) => {
     const wrong = buildable.flatMap(([name, design]) =>
@@ -182,6 +197,27 @@ describe("the order of work", () => {
     for (const { task } of WAYS_BACK) if (task) seen.add(task);
     seen.add("fill-holes");
     expect(Object.keys(TASKS).filter((k) => !seen.has(k as TaskKind))).toEqual([]);
+  });
+
+  it("holds them for random knives, too, by every way to work; their figures and lists are finite", () => {
+    const random = seeded(27);
+    const wrong: string[] = [];
+    let tried = 0;
+    for (let n = 0; n < RANDOM_KNIVES; n++) {
+      const [name, of] = random.of(buildable);
+      const design = mutated(of, random);
+      const weighed = design && weigh(design);
+      if (!design || !weighed?.ok) continue;
+      tried++;
+      const schools = random.of(SCHOOLS);
+      const tasks = planOf(design, schools);
+      wrong.push(...wrongIn(tasks).map((w) => `${name}, ${n}: ${w}`));
+      const sheet = buildSheet(design, { ...newPlan(), schools }, []);
+      if (hasHole(sheet) || hasHole(needsOf(design, weighed.report, schools)))
+        wrong.push(`${name}, ${n}: a figure is no number`);
+    }
+    expect(wrong).toEqual([]);
+    expect(tried).toBeGreaterThan(RANDOM_KNIVES / 2);
   });
 
   it("follows how its maker works", () => {

@@ -12,12 +12,14 @@ import {
   moved,
   withDone,
   withMinutes,
-  withNoted,
+  withNote,
   withOtherwise,
   withOwnTask,
   withoutDone,
   withoutOwnTask,
   withoutWayBack,
+  withTaken,
+  withTimer,
   withWayBack,
 } from "./progress";
 import { type PlanRecord, planRecord } from "./record";
@@ -72,14 +74,20 @@ describe("a plan in progress", () => {
 
   it("keeps minutes, notes and what would be done otherwise, each within what may be kept", () => {
     let record = doneUpTo(knife, "profile");
-    record = withNoted(record, "profile", { tookMin: 42, note: "Slow belt." });
+    record = withNote(withTaken(record, "profile", 42), "profile", " Slow belt. ");
+    record = withTimer(record, "temper", { startedAt: 5, min: 120 });
     record = withMinutes(record, "drill-tang", { activeMin: 7, waitMin: 0 });
     record = withOtherwise(record, "profile", "  Work rest square first. ");
-    expect(record.done.profile).toMatchObject({ tookMin: 42, note: "Slow belt." });
+    expect(record.done.profile).toMatchObject({ tookMin: 42 });
+    expect(record.notes).toEqual({ profile: "Slow belt." });
+    expect(withNote(record, "profile", "").notes).toEqual({});
+    expect(withTimer(record, "temper", null).timers).toEqual({});
     expect(tasksOf(knife, record).tasks.find((t) => t.id === "drill-tang")?.activeMin).toBe(7);
     expect(record.otherwise).toEqual({ profile: "Work rest square first." });
     expect(withOtherwise(record, "profile", " ").otherwise).toEqual({});
-    expect(withNoted(record, "contour", { note: "x" })).toBe(record);
+    expect(withTaken(record, "contour", 3)).toBe(record);
+    // A task that is not done after all keeps its note.
+    expect(withoutDone(record, "profile").notes).toEqual({ profile: "Slow belt." });
     expect(planRecord.safeParse(record).success).toBe(true);
   });
 

@@ -12,7 +12,7 @@ export function withDone(
   task: string,
   of: { readonly at: number; readonly cut: readonly CutFact[] },
 ): PlanRecord {
-  const entry: Done = { at: of.at, tookMin: null, note: "", cut: [...of.cut] };
+  const entry: Done = { at: of.at, tookMin: null, cut: [...of.cut] };
   return { ...record, done: { ...record.done, [task]: entry } };
 }
 
@@ -21,15 +21,36 @@ export function withoutDone(record: PlanRecord, task: string): PlanRecord {
   return { ...record, done: Object.fromEntries(Object.entries(record.done).filter(([id]) => id !== task)) };
 }
 
-/** The plan with something noted at a done task; as it was where the task is not done. */
-export function withNoted(
+/** The plan with the minutes that a done task really took; as it was where the task is not done. */
+export function withTaken(record: PlanRecord, task: string, tookMin: number | null): PlanRecord {
+  const before = own(record.done, task);
+  return before ? { ...record, done: { ...record.done, [task]: { ...before, tookMin } } } : record;
+}
+
+/** A map with something under a name, or without it where that is null. */
+function entered<T>(map: Readonly<Record<string, T>>, key: string, to: T | null): Record<string, T> {
+  const others = Object.entries(map).filter(([k]) => k !== key);
+  return Object.fromEntries(to === null ? others : [...others, [key, to]]);
+}
+
+/** The plan with a note at a task; nothing takes it away. */
+export const withNote = (record: PlanRecord, task: string, note: string): PlanRecord => ({
+  ...record,
+  notes: entered(record.notes, task, note.trim() || null),
+});
+
+/** The plan with a photo at a task, by its picture's id; null takes it away. */
+export const withPhoto = (record: PlanRecord, task: string, picture: string | null): PlanRecord => ({
+  ...record,
+  photos: entered(record.photos, task, picture),
+});
+
+/** The plan with a wait that runs from a moment on; null stops it. */
+export const withTimer = (
   record: PlanRecord,
   task: string,
-  noted: Partial<Pick<Done, "tookMin" | "note">>,
-): PlanRecord {
-  const before = own(record.done, task);
-  return before ? { ...record, done: { ...record.done, [task]: { ...before, ...noted } } } : record;
-}
+  timer: PlanRecord["timers"][string] | null,
+): PlanRecord => ({ ...record, timers: entered(record.timers, task, timer) });
 
 /** Tasks of some kinds done over: they stand undone, and what stood done of them is kept with the way back. */
 export function withWayBack(
@@ -123,9 +144,5 @@ export function moved(
 
 /** What would be done otherwise next time at a kind of task; nothing takes it away. */
 export function withOtherwise(record: PlanRecord, kind: TaskKind, says: string): PlanRecord {
-  const others = Object.entries(record.otherwise).filter(([k]) => k !== kind);
-  return {
-    ...record,
-    otherwise: Object.fromEntries(says.trim() === "" ? others : [...others, [kind, says.trim()]]),
-  };
+  return { ...record, otherwise: entered(record.otherwise, kind, says.trim() || null) };
 }

@@ -11,12 +11,11 @@ const minutes = between(0, 100_000);
 /** Milliseconds since 1970. */
 const when = between(0, 8.64e15);
 
-/** What was done: when, how long it took, what was cut, what was thought of it. */
+/** What was done: when, how long it took, what was cut. */
 const done = z.strictObject({
   at: when,
   /** As it really took; null where nobody looked at the clock. */
   tookMin: z.nullable(minutes),
-  note: plainText(0, 2000),
   cut: z.array(cutFact).check(z.maxLength(400)),
 });
 export type Done = Readonly<z.infer<typeof done>>;
@@ -59,6 +58,12 @@ export const planRecord = z.strictObject({
   /** By the task's id, as what is said of minutes. */
   done: entries(taskId, done, 300),
   own: z.array(ownTask).check(z.maxLength(60)),
+  /** What was noted at a task, by its id, be it done or not. */
+  notes: entries(taskId, text(1, 2000), 300),
+  /** A photo at a task: the id of its picture. */
+  photos: entries(taskId, z.string().check(z.regex(/^[0-9a-f]{16}-[0-9]{1,9}$/)), 300),
+  /** Waits that run: since when, and how long. */
+  timers: entries(taskId, z.strictObject({ startedAt: when, min: minutes }), 60),
   /** The maker's minutes of a task. */
   minutes: entries(taskId, z.strictObject({ activeMin: minutes, waitMin: minutes }), 300),
   /** Tasks in the order that their maker wishes, as far as that can be. */

@@ -20,7 +20,11 @@ export const PLANS: TableSpec = {
   readable: planRows.readable,
   nameOf: () => null,
   // Two tabs may each have done a task: they go together. Lists are one thing each.
-  atoms: ["plan.done.*", "plan.minutes.*", "plan.schools.*"],
+  atoms: ["plan.done.*", "plan.minutes.*", "plan.schools.*", "plan.timers.*"],
+  picturesOf: ({ plan }) =>
+    isRecord(plan) && isRecord(plan.photos)
+      ? Object.values(plan.photos).filter((id): id is string => typeof id === "string")
+      : [],
   ownedBy: {
     field: "id",
     // A copy is a knife that nobody has begun: how its maker works stays.
@@ -31,7 +35,7 @@ export const PLANS: TableSpec = {
             id: knifeId,
             revision: 1,
             checksum: undefined,
-            plan: { ...row.plan, done: {}, reworks: [], heats: [] },
+            plan: { ...row.plan, done: {}, notes: {}, photos: {}, timers: {}, reworks: [], heats: [] },
           }
         : null,
   },

@@ -1,6 +1,7 @@
 "use client";
-import { Box, Heading, Link, Stack, Text } from "@chakra-ui/react";
-import { useCallback, useMemo } from "react";
+import { Box, Button, Heading, Link, Stack, Text } from "@chakra-ui/react";
+import { Hammer } from "lucide-react";
+import { useCallback, useMemo, useState } from "react";
 import type { ProductDesign } from "@/core/knife/design/product";
 import { PHASES, type Phase, phaseOf } from "@/core/plan/phases";
 import type { PlannedTask } from "@/core/plan/state";
@@ -16,6 +17,7 @@ import { attempt } from "../kit/notice";
 import { UnderWay } from "../kit/UnderWay";
 import { useWorkerQuery } from "../kit/useWorkerQuery";
 import { useBenchOf, useProduct, useWeighing } from "../session/BenchContext";
+import { AtTheBench } from "./AtTheBench";
 import { BuildContext, useBuild } from "./BuildContext";
 import { ContradictionsSection } from "./ContradictionsSection";
 import { HeatSection } from "./HeatSection";
@@ -53,11 +55,18 @@ export function BuildView() {
     () => (plan && sheet ? { knifeId, plan, sheet, lessons, change } : null),
     [knifeId, plan, sheet, lessons, change],
   );
+  const [atBench, setAtBench] = useState(false);
+  if (build && sound && atBench)
+    return (
+      <BuildContext value={build}>
+        <AtTheBench onClose={() => setAtBench(false)} />
+      </BuildContext>
+    );
   return (
     <Columns>
       {build && (
         <BuildContext value={build}>
-          <Progress tasks={build.sheet.tasks} />
+          <Progress tasks={build.sheet.tasks} onBench={() => setAtBench(true)} />
         </BuildContext>
       )}
       <ScrolledPart data-testid="build-sheet">
@@ -101,7 +110,7 @@ export function BuildView() {
 const doneOf = (tasks: readonly PlannedTask[]) => tasks.filter((t) => t.state === "done").length;
 
 /** How far it has come, and what is next. */
-function Progress({ tasks }: { tasks: readonly PlannedTask[] }) {
+function Progress({ tasks, onBench }: { tasks: readonly PlannedTask[]; onBench: () => void }) {
   const { steel } = useBuild().sheet;
   const groups = grouped(tasks);
   const open = tasks.filter((t) => t.state !== "done");
@@ -135,6 +144,9 @@ function Progress({ tasks }: { tasks: readonly PlannedTask[] }) {
         </Text>
         {steel && <Text fontSize="sm">{steelWords(steel)}</Text>}
       </Box>
+      <Button size="sm" onClick={onBench}>
+        <Hammer /> At the bench
+      </Button>
       {groups.map(({ phase, tasks: of }) => (
         <Link key={phase} href={`#phase-${phase}`} color="ink">
           {PHASE_WORDS[phase]} {doneOf(of)}/{of.length}

@@ -7,10 +7,11 @@ import {
   moved,
   withDone,
   withMinutes,
-  withNoted,
+  withNote,
   withOtherwise,
   withOwnTask,
   withoutOwnTask,
+  withTaken,
 } from "@/core/plan/progress";
 import type { Done } from "@/core/plan/record";
 import type { PlannedTask } from "@/core/plan/state";
@@ -221,19 +222,17 @@ function Noted({ task, entry }: { task: PlannedTask; entry: Done | null }) {
             min={0}
             max={MOST_MINUTES}
             unit="min"
-            onChange={(tookMin) => change((p) => withNoted(p, task.id, { tookMin }))}
-            onClear={() => change((p) => withNoted(p, task.id, { tookMin: null }))}
+            onChange={(tookMin) => change((p) => withTaken(p, task.id, tookMin))}
+            onClear={() => change((p) => withTaken(p, task.id, null))}
           />
         )}
       </Stack>
       <Stack gap="1">
-        {entry && (
-          <NoteField
-            label={`Note, ${smallFirst(name)}`}
-            text={entry.note}
-            onKeep={(note) => change((p) => withNoted(p, task.id, { note }))}
-          />
-        )}
+        <NoteField
+          label={`Note, ${smallFirst(name)}`}
+          text={own(plan.notes, task.id) ?? ""}
+          onKeep={(note) => change((p) => withNote(p, task.id, note))}
+        />
         {kind !== null && (
           <NoteField
             label="Next time otherwise: comes up at this task of the next knife"

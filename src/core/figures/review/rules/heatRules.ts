@@ -20,7 +20,12 @@ const heat: Rule = {
     if (sources.some((s) => s.mostC >= low && (s.holds || !asked.held))) return [];
     const hottest = sources.reduce((most, s) => Math.max(most, s.mostC), 0);
     return [
-      found("steel-needs-more-heat", "warning", { subject: blade.steel, measured: hottest, limit: low }),
+      found("steel-needs-more-heat", "warning", {
+        subject: blade.steel,
+        part: { kind: "blade" },
+        measured: hottest,
+        limit: low,
+      }),
     ];
   },
 };
@@ -41,7 +46,9 @@ const longest: Rule = {
     const room = hot.reduce((most, s) => Math.max(most, s.longestMm), 0);
     const { lengthMm } = bladeBox(c.design);
     if (lengthMm <= room + c.limit("longer-than-its-heat")) return [];
-    return [found("longer-than-its-heat", "warning", { measured: lengthMm, limit: room })];
+    return [
+      found("longer-than-its-heat", "warning", { part: { kind: "blade" }, measured: lengthMm, limit: room }),
+    ];
   },
 };
 
