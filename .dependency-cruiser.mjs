@@ -23,6 +23,7 @@ const FLOORS = {
   figures: [["weigh"], ["pieces"], ["views", "fit", "compare"], ["cost"], ["tune"], ["review"]],
   plan: [],
   shelf: [],
+  schedule: [],
   edit: [],
   products: [],
   exchange: [["cutting", "pattern"], ["paper", "photo"], ["files"]],

@@ -12,6 +12,7 @@ import { printMinutes } from "@/words/money";
 import { figureWords, TOOL_WORDS } from "@/words/taskFigures";
 import { useLatest } from "../kit/useLatest";
 import { useProduct, useViews } from "../session/BenchContext";
+import { KnifeInSight } from "../sight/KnifeInSight";
 import { BenchNotes } from "./BenchNotes";
 import { plannedWords, useBuild } from "./BuildContext";
 import { WaitTimer } from "./WaitTimer";
@@ -77,8 +78,9 @@ export function AtTheBench({ onClose }: { onClose: () => void }) {
           <X /> Close
         </Button>
       </Flex>
+      <KnifeInSight sheet={() => null} tallestPx={132} />
       <TaskAtHand key={task.id} task={task} />
-      <Flex gap="3" mt="auto" pt="2" wrap="wrap">
+      <Flex gap="3" mt="auto" py="2" wrap="wrap" position="sticky" bottom="0" bg="ground">
         <Button size="2xl" minH="72px" variant="outline" disabled={at === 0} onClick={() => go(-1)}>
           <ArrowLeft /> Back
         </Button>
