@@ -33,16 +33,21 @@ export async function putTaskPhoto(knifeId: string, task: string, file: Blob): P
 export const usePlans = (): ReadonlyMap<string, PlanRecord> | undefined =>
   useKept(async () => new Map((await table.all()).map((r) => [r.id, r.record])), []);
 
-/** What makers would do otherwise next time, by the kind of task, of every other knife. */
-export function useLessons(knifeId: string): ReadonlyMap<string, readonly string[]> {
-  const all = useKept(() => table.all(), []);
+/** What makers would do otherwise next time, by the kind of task, of every knife but one. */
+async function lessonsBeside(knifeId: string): Promise<ReadonlyMap<string, readonly string[]>> {
   const lessons = new Map<string, string[]>();
-  for (const { id, record } of all ?? [])
+  for (const { id, record } of await table.all())
     if (id !== knifeId)
       for (const [kind, says] of Object.entries(record.otherwise))
         lessons.set(kind, [...(lessons.get(kind) ?? []), says]);
   return lessons;
 }
+
+const NO_LESSONS: ReadonlyMap<string, readonly string[]> = new Map();
+
+/** The same, kept up to date; none before the database has answered. */
+export const useLessons = (knifeId: string): ReadonlyMap<string, readonly string[]> =>
+  useKept(() => lessonsBeside(knifeId), [knifeId]) ?? NO_LESSONS;
 
 /** The plan of a knife as it is kept; null where there is none that can be read. */
 export const planOfKnife = table.one;

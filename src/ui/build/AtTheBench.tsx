@@ -80,7 +80,16 @@ export function AtTheBench({ onClose }: { onClose: () => void }) {
       </Flex>
       <KnifeInSight sheet={() => null} tallestPx={132} />
       <TaskAtHand key={task.id} task={task} />
-      <Flex gap="3" mt="auto" py="2" wrap="wrap" position="sticky" bottom="0" bg="ground">
+      <Flex
+        gap="3"
+        mt="auto"
+        pt="2"
+        pb="5"
+        wrap="wrap"
+        position="sticky"
+        bottom={{ base: "0", lg: "-20px" }}
+        bg="ground"
+      >
         <Button size="2xl" minH="72px" variant="outline" disabled={at === 0} onClick={() => go(-1)}>
           <ArrowLeft /> Back
         </Button>

@@ -114,6 +114,7 @@ function LotRow(props: { of: LotForPiece; lot: Lot; pieceId: string; pieceName: 
         <b>{lot.name}</b>
         {of.sameMaterial ? "" : ` (${stuff?.name ?? lot.of})`}, {lot.count} of {lotSizeWords(lot, units)}:{" "}
         {servesWords(of, units)}
+        {lot.guessed && ". What it is is a guess: try coupons of it first."}
       </Text>
       {of.inUse ? (
         <Text fontSize="sm" fontWeight="600">
