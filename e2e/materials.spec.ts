@@ -42,6 +42,7 @@ test("a material is found by its everyday name in any field, by keyboard; favour
   await expect(list.locator("optgroup").first().locator("option").first()).toHaveText(
     /^Stabilised maple burl/,
   );
+  await page.getByRole("link", { name: "Rack", exact: true }).click();
   await page.getByRole("link", { name: "Materials", exact: true }).click();
   await expect(page.getByRole("row").nth(1)).toContainText("Stabilised maple burl");
 });

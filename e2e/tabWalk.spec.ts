@@ -52,7 +52,19 @@ const focused = (page: Page) =>
 
 /** Goes through all of it by Tab: everything is come to, in sight, and seen to have the focus. */
 async function walk(page: Page, where: string): Promise<void> {
-  const stops = await markStops(page);
+  // What is still being worked out would come between while one goes by.
+  let stops = 0;
+  await expect
+    .poll(
+      async () => {
+        const now = await markStops(page);
+        const same = now === stops && (await page.getByTestId("under-way").count()) === 0;
+        stops = now;
+        return same;
+      },
+      { message: where, intervals: [1500], timeout: 60_000 },
+    )
+    .toBe(true);
   expect(stops, where).toBeGreaterThan(3);
   await page.evaluate(() => {
     (document.activeElement as HTMLElement | null)?.blur();
@@ -71,7 +83,12 @@ async function walk(page: Page, where: string): Promise<void> {
       continue;
     }
     if (at.stop !== null) met.add(at.stop);
-    if (!at.inside) amiss.push(`out of sight: ${at.name}`);
+    // What is scrolled to smoothly is there in a moment.
+    if (!at.inside) {
+      await page.waitForTimeout(300);
+      const then = await focused(page);
+      if (!then?.inside) amiss.push(`out of sight: ${at.name}`);
+    }
     if (!at.shown) amiss.push(`not seen to have the focus: ${at.name}`);
   }
   const left = await page.evaluate(
