@@ -14,7 +14,6 @@ const LENGTH_WORDS: Readonly<Record<FigureLength, string>> = {
   "blade-length": "Length of the blade",
   "bar-thickness": "Thickness of the bar",
   edge: "Edge before it is sharpened",
-  "edge-soft": "Edge while it is soft",
   "edge-to-leave": "Leave at the edge before the quench",
   plunge: "Grinding begins ahead of the datum",
   "butt-thickness": "Thickness at the end of the tang",

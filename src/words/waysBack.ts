@@ -97,7 +97,6 @@ const REMEDY_WORDS: Readonly<Record<RemedyCode, string>> = {
   "new-blade": "Make the blade anew",
   "close-slot": "Close the slot with solder, and file it",
   "new-guard": "Make the guard anew",
-  "harden-again": "Harden again",
 };
 
 const CUT_SIZE_WORDS: Readonly<Record<CutSize, string>> = {

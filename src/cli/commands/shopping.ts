@@ -1,4 +1,5 @@
 import { readShelf } from "@/core/exchange/files/shelf/shelf";
+import { today } from "@/core/knife/design/job";
 import { materialsIn } from "@/core/knife/design/materials";
 import { materialsWith } from "@/core/materials/own/known";
 import type { OwnMaterial } from "@/core/materials/own/types";
@@ -64,7 +65,7 @@ export const shopping = command({
         of: materialsIn(design),
       });
     }
-    const day = new Date().toISOString().slice(0, 10);
+    const day = today();
     const { items, taken, problems } = shoppingList(knives, lots, {
       ...USUAL_SHOPPING,
       spares: has("spares"),

@@ -1,7 +1,6 @@
 import * as z from "zod/mini";
-import { remembered } from "../base/record/remembered";
 import { SAME_PLACE_MM } from "../base/tolerances";
-import { fitFigures } from "../figures/fit/fitFigures";
+import type { FitFigures } from "../figures/fit/fitFigures";
 import { blankOutline } from "../figures/pieces/outlines";
 import type { Point } from "../geometry/curve/bezier";
 import { endKindOf } from "../kinds/tangEnds/registry";
@@ -10,6 +9,7 @@ import { holesOf } from "../knife/design/openings";
 import { mm, plainText } from "../knife/design/record/fields";
 import type { Design } from "../knife/design/schema";
 import { heatOf } from "../materials/heat";
+import { fitOf } from "./fitOf";
 import type { TaskKind } from "./taskKinds";
 import type { Task } from "./types";
 
@@ -99,7 +99,7 @@ function itemAt(design: Design, xMm: number, yMm: number): string {
   return (design.fasteners.find(near) ?? holesOf(design).find(near))?.id ?? "";
 }
 
-type Fit = ReturnType<typeof fitFigures>;
+type Fit = FitFigures;
 
 function holeFacts(design: Design, fit: Fit, which: (h: Fit["holes"][number]) => boolean): CutFact[] {
   return fit.holes
@@ -181,8 +181,6 @@ const FACTS: Readonly<Partial<Record<TaskKind, FactsOf>>> = {
   "glue-handle": handlePieces,
   contour: handlePieces,
 };
-
-const fitOf = remembered((design: Design) => fitFigures(design));
 
 /** What a task leaves that cannot be taken back, as the design has it now. Of a design that can be built. */
 export const factsOf = (design: Design, task: Pick<Task, "id" | "kind" | "of">): readonly CutFact[] =>

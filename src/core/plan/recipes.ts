@@ -107,16 +107,3 @@ export function recipeFor(steel: Material | undefined, own: readonly Recipe[]): 
 
 /** Whether a recipe is the maker's own, or follows from the kind of steel alone. */
 export const isUsual = ({ id: of }: Recipe): boolean => Object.hasOwn(USUAL, of);
-
-/** Warmest and coldest of a recipe's tempers that are for a wanted hardness: between two of them, in proportion; °C. */
-export function temperFor(recipe: Recipe, hrc: number): number | null {
-  const known = recipe.temper
-    .flatMap((t) => (t.hrc === null ? [] : [{ atC: t.atC, hrc: t.hrc }]))
-    .sort((a, b) => b.hrc - a.hrc);
-  for (let i = 0; i + 1 < known.length; i++) {
-    const [hard, soft] = [known[i], known[i + 1]];
-    if (hrc <= hard.hrc && hrc >= soft.hrc)
-      return hard.atC + ((hard.hrc - hrc) / (hard.hrc - soft.hrc || 1)) * (soft.atC - hard.atC);
-  }
-  return known.find((k) => k.hrc === hrc)?.atC ?? null;
-}

@@ -1,6 +1,7 @@
 import { holesOf } from "../knife/design/openings";
 import type { Design } from "../knife/design/schema";
 import type { Contradiction } from "./contradictions";
+import { BLADE, GUARD, HANDLE, HEAT, TANG_HOLES } from "./doneOver";
 import { TASKS, type TaskKind } from "./taskKinds";
 import type { Task } from "./types";
 
@@ -13,7 +14,6 @@ export const REMEDY_CODES = [
   "new-blade",
   "close-slot",
   "new-guard",
-  "harden-again",
 ] as const;
 export type RemedyCode = (typeof REMEDY_CODES)[number];
 
@@ -42,62 +42,8 @@ export interface Remedy {
   readonly piece: string | null;
 }
 
-const STEEL: readonly TaskKind[] = ["drill-tang", "drill-one-pass", "check-holes"];
-const HEAT: readonly TaskKind[] = [
-  "normalise",
-  "harden",
-  "check-hardness",
-  "cold",
-  "temper",
-  "check-straight",
-];
-const BLADE: readonly TaskKind[] = [
-  "profile",
-  "weld-tang",
-  "file-tang",
-  "hammer-flats",
-  "stamp-mark",
-  "grind-soft",
-  ...STEEL,
-  ...HEAT,
-  "grind-bevels",
-  "surface-blade",
-  "buff",
-  "etch",
-  "acid-etch",
-  "tumble",
-  "darken",
-];
-const PIECE: readonly TaskKind[] = [
-  "saw-piece",
-  "fit-segments",
-  "front-faces",
-  "check-faces",
-  "drill-scales",
-  "counterbore",
-  "drill-block",
-  "fit-block",
-  "drill-pins",
-  "dry-fit",
-  "degrease",
-  "glue-handle",
-  "check-in-line",
-  "clean-squeeze-out",
-  "cure",
-  "peen",
-  "flush-pins",
-  "contour",
-  "sand-handle",
-  "finish-handle",
-];
-const GUARD: readonly TaskKind[] = [
-  "saw-piece",
-  "weld-guard",
-  "slot-guard",
-  "fit-guard",
-  "check-guard",
-  "shape-guard",
-];
+/** A piece is finished again, too. */
+const PIECE: readonly TaskKind[] = [...HANDLE, "sand-handle", "finish-handle"];
 
 const PATHS = {
   "bar-thickness": "blade.spineMm",
@@ -154,7 +100,7 @@ export function remediesOf(design: Design, c: Contradiction, doneTasks: readonly
         const change = filled
           ? ({ kind: "old-hole", xMm: was.xMm, yMm: was.yMm, diameterMm: was.diameterMm } as const)
           : null;
-        const again = c.code === "hole-gone" ? [] : STEEL;
+        const again = c.code === "hole-gone" ? [] : TANG_HOLES;
         // A weld takes the temper of what is round it: what was hard is hardened again, or softened there to be drilled.
         return [
           ...back,

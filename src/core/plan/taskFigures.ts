@@ -1,6 +1,5 @@
 import { radians } from "../base/number";
-import { remembered } from "../base/record/remembered";
-import { type DrillListRow, type FitFigures, fitFigures } from "../figures/fit/fitFigures";
+import type { DrillListRow, FitFigures } from "../figures/fit/fitFigures";
 import type { GluePlan } from "../figures/fit/glue";
 import { type GrindingAids, grindingAids } from "../figures/fit/grinding";
 import type { GuardSlot } from "../figures/fit/guardSlot";
@@ -11,6 +10,7 @@ import type { Seat } from "../figures/fit/seats";
 import type { CutPiece } from "../figures/fit/stockList";
 import { materialsIn } from "../knife/design/materials";
 import type { Design } from "../knife/design/schema";
+import { fitOf } from "./fitOf";
 import { type Recipe, recipeFor } from "./recipes";
 import type { PlannedTask } from "./state";
 import type { TaskKind } from "./taskKinds";
@@ -21,7 +21,6 @@ export const FIGURE_LENGTHS = [
   "blade-length",
   "bar-thickness",
   "edge",
-  "edge-soft",
   "edge-to-leave",
   "plunge",
   "butt-thickness",
@@ -245,8 +244,6 @@ export function edgeBack(design: Design): { edgeMm: number; heightMm: number; ma
   const volumeMm3 = (heightMm * (EDGE_BACK_MM + edgeMm) * groundMm) / 2;
   return { edgeMm: EDGE_BACK_MM, heightMm, massG: (volumeMm3 / 1000) * gcc };
 }
-
-const fitOf = remembered((design: Design) => fitFigures(design));
 
 /** The figures that a task needs. Of a design that can be built; nothing of a task of the maker's own. */
 export const figuresFor = (

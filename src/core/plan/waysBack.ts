@@ -1,4 +1,5 @@
 import type { Design } from "../knife/design/schema";
+import { BLADE, GLUING, HANDLE, HEAT, SURFACE } from "./doneOver";
 import type { TaskKind } from "./taskKinds";
 
 /** A way back from something that failed: what is done over, what is done besides, and how the design changes with it. */
@@ -24,37 +25,6 @@ export interface WayBack {
 }
 
 export type WayLength = "gap" | "etch-depth" | "burnt";
-
-const HEAT: readonly TaskKind[] = [
-  "normalise",
-  "harden",
-  "check-hardness",
-  "cold",
-  "temper",
-  "check-straight",
-];
-const SURFACE: readonly TaskKind[] = ["surface-blade", "buff", "etch", "acid-etch", "tumble", "darken"];
-const HANDLE: readonly TaskKind[] = [
-  "saw-piece",
-  "fit-segments",
-  "front-faces",
-  "check-faces",
-  "drill-scales",
-  "counterbore",
-  "drill-block",
-  "fit-block",
-  "drill-pins",
-  "dry-fit",
-  "degrease",
-  "glue-handle",
-  "check-in-line",
-  "clean-squeeze-out",
-  "cure",
-  "peen",
-  "flush-pins",
-  "contour",
-];
-const GLUING: readonly TaskKind[] = ["degrease", "glue-handle", "check-in-line", "clean-squeeze-out", "cure"];
 
 const plain = { task: null, asks: null, change: null, fits: () => true } as const;
 
@@ -110,20 +80,7 @@ export const WAYS_BACK: readonly WayBack[] = [
     ...plain,
     code: "cracked",
     on: ["check-hardness", "check-straight", "inspect-blade"],
-    reopens: [
-      "profile",
-      "weld-tang",
-      "file-tang",
-      "drill-tang",
-      "drill-one-pass",
-      "check-holes",
-      "hammer-flats",
-      "stamp-mark",
-      "grind-soft",
-      ...HEAT,
-      "grind-bevels",
-      ...SURFACE,
-    ],
+    reopens: BLADE,
   },
   {
     ...plain,

@@ -1,3 +1,4 @@
+import { withoutKerf } from "../figures/cost/billOfMaterials";
 import { holesOf as fitHoles } from "../figures/fit/holes";
 import { type CutPiece, cutList } from "../figures/fit/stockList";
 import { blankOutline, pieceOutlines } from "../figures/pieces/outlines";
@@ -66,7 +67,13 @@ function forPiece(design: Design, piece: CutPiece, lot: Lot): LotForPiece | null
     return { ...rest, box: null, laid, ok: laid !== null && laid.missesMm === 0 && thick && enough };
   }
   const { kerfMm } = design.workshop.saw;
-  const need = { sawnMm: piece.sawnMm, count: piece.count, lengthwise: piece.grain !== null, kerfMm };
+  const need = {
+    sawnMm: piece.sawnMm,
+    blankMm: withoutKerf(piece, kerfMm),
+    count: piece.count,
+    lengthwise: piece.grain !== null,
+    kerfMm,
+  };
   const box = serves(need, lot.shape, lot.count);
   return { ...rest, box, laid: null, ok: box.ok };
 }

@@ -1,7 +1,5 @@
 import { billOfMaterials, type MaterialLine } from "../figures/cost/billOfMaterials";
 import { bladeBox, type Size } from "../figures/fit/bladeStock";
-import { gluePlan } from "../figures/fit/glue";
-import { pinLayout } from "../figures/fit/pinLayout";
 import { cutList } from "../figures/fit/stockList";
 import type { MassReport } from "../figures/weigh/report";
 import type { Design } from "../knife/design/schema";
@@ -30,6 +28,7 @@ export type Need =
       readonly what: CutKey;
       readonly of: string;
       readonly sawnMm: Size;
+      readonly blankMm: Size;
       readonly count: number;
       readonly lengthwise: boolean;
       readonly kerfMm: number;
@@ -100,13 +99,14 @@ function needOf(line: MaterialLine, design: Design, report: MassReport): Need {
   switch (line.kind) {
     case "sawn": {
       const piece = cutList(design).find((c) => c.key === line.what);
-      const { what, key, sawnMm, count, lengthwise } = line;
+      const { what, key, sawnMm, blankMm, count, lengthwise } = line;
       return {
         kind: "stock",
         id: piece?.id ?? key,
         what,
         of: key,
         sawnMm,
+        blankMm,
         count,
         lengthwise,
         kerfMm,
@@ -192,10 +192,4 @@ export function needsOf(
   const bar = forged && barNeed(design, report, forged);
   const stock = bar ? [bar, ...lines.filter((n) => n.kind !== "stock" || n.what.kind !== "blade")] : lines;
   return [...stock, ...supplies(design, report, schools)];
-}
-
-/** What is mixed of a glue for a knife, ml of either part. */
-export function glueMl(design: Design): { readonly partA: number; readonly partB: number } {
-  const { partA, partB } = gluePlan(design, new Map(pinLayout(design).map((p) => [p.id, p.throughMm])));
-  return { partA: partA.ml, partB: partB.ml };
 }

@@ -1,4 +1,5 @@
 import type { Point } from "../geometry/curve/bezier";
+import { signedDistance } from "../geometry/curve/crossing";
 import type { LotHole, LotShape } from "./lot";
 
 /** What becomes of a hole that a lot has already. */
@@ -25,24 +26,6 @@ export interface OutlineNeed {
   readonly allowanceMm: number;
   /** Holes that the piece has, in its own frame: an old one of the same place is used again. */
   readonly holes: readonly LotHole[];
-}
-
-/** Distance from a point to a stretch. */
-function toStretch(p: Point, a: Point, b: Point): number {
-  const [dx, dy] = [b.x - a.x, b.y - a.y];
-  const t = Math.max(0, Math.min(1, ((p.x - a.x) * dx + (p.y - a.y) * dy) / (dx * dx + dy * dy || 1)));
-  return Math.hypot(p.x - a.x - t * dx, p.y - a.y - t * dy);
-}
-
-/** How deep a point lies inside a closed line: below zero outside. */
-function depthIn(loop: readonly Point[], p: Point): number {
-  let [near, inside] = [Number.POSITIVE_INFINITY, false];
-  for (let i = 0; i < loop.length; i++) {
-    const [a, b] = [loop[i], loop[(i + 1) % loop.length]];
-    near = Math.min(near, toStretch(p, a, b));
-    if (a.y > p.y !== b.y > p.y && p.x < a.x + ((p.y - a.y) * (b.x - a.x)) / (b.y - a.y)) inside = !inside;
-  }
-  return inside ? near : -near;
 }
 
 const boxOf = (points: readonly Point[]) => ({
@@ -75,7 +58,7 @@ function misses(
 ) {
   let [most, at] = [Number.NEGATIVE_INFINITY, null as Point | null];
   for (const p of need.outline) {
-    const by = need.allowanceMm - depthIn(loop, placed(lie, p));
+    const by = need.allowanceMm + signedDistance(loop, placed(lie, p));
     if (by > most) [most, at] = [by, p];
   }
   return { most, at };
@@ -133,7 +116,7 @@ export function layInto(
     const same = wanted.find((w) => Math.hypot(w.x - h.xMm, w.y - h.yMm) < SAME_HOLE_MM);
     if (same && Math.abs(same.diameterMm - h.diameterMm) < SAME_HOLE_MM / 3) return "reused";
     if (same && same.diameterMm > h.diameterMm) return "reamed";
-    return depthIn(loop, { x: h.xMm, y: h.yMm }) > -h.diameterMm / 2 ? "filled" : "outside";
+    return signedDistance(loop, { x: h.xMm, y: h.yMm }) < h.diameterMm / 2 ? "filled" : "outside";
   };
   return {
     ...lie,

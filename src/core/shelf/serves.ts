@@ -6,6 +6,8 @@ import type { Lot, LotShape } from "./lot";
 export interface PieceNeed {
   /** With room to shape and the saw's kerf. */
   readonly sawnMm: Size;
+  /** The same without the kerf: what each further one takes, besides a cut. */
+  readonly blankMm: Size;
   readonly count: number;
   /** Whether the grain has to run along the knife. */
   readonly lengthwise: boolean;
@@ -55,9 +57,12 @@ function turnsOf(need: PieceNeed, { grain }: LotShape<"piece">) {
   return TURNS.filter(([along]) => along === GRAIN_SIDE[grain]);
 }
 
-/** So many pieces of a length come out of a stock with a cut between each two; the kerf in the piece's own room is spent once. */
-export const cutsOut = (stockMm: number, pieceMm: number, kerfMm: number): number =>
-  pieceMm <= stockMm + ROUNDING ? 1 + Math.floor((stockMm - pieceMm) / (pieceMm + kerfMm) + ROUNDING) : 0;
+/**
+ * So many pieces come out of a length: the first with the room that it is sawn with, which has its own kerf, each further one
+ * behind another cut.
+ */
+export const cutsOut = (stockMm: number, sawnMm: number, blankMm: number, kerfMm: number): number =>
+  sawnMm <= stockMm + ROUNDING ? 1 + Math.floor((stockMm - sawnMm) / (blankMm + kerfMm) + ROUNDING) : 0;
 
 function offcut(lot: Size, took: Size, kerfMm: number): Size | null {
   // The slab that is left beside what was taken, along each side in turn: the largest of them.
@@ -80,7 +85,8 @@ export function serves(need: PieceNeed, shape: LotShape<"piece">, free: number):
   let best: Served | null = null;
   for (const turned of turnsOf(need, shape)) {
     const wanted = SIDES.map((s) => need.sawnMm[s]);
-    const each = turned.map((side, i) => cutsOut(lot[side], wanted[i], need.kerfMm));
+    const blank = SIDES.map((s) => need.blankMm[s]);
+    const each = turned.map((side, i) => cutsOut(lot[side], wanted[i], blank[i], need.kerfMm));
     const piecesEach = each[0] * each[1] * each[2];
     if (piecesEach === 0) {
       const short = Object.fromEntries(
@@ -105,7 +111,7 @@ export function serves(need: PieceNeed, shape: LotShape<"piece">, free: number):
       Math.ceil(last / (each[0] * each[1])),
     ];
     const took = Object.fromEntries(
-      turned.map((side, i) => [side, rows[i] * wanted[i] + (rows[i] - 1) * need.kerfMm]),
+      turned.map((side, i) => [side, wanted[i] + (rows[i] - 1) * (blank[i] + need.kerfMm)]),
     ) as unknown as Size;
     const left = offcut(lot, took, need.kerfMm);
     const served: Served = { ok: true, turned, piecesEach, used, offcutMm: left };
@@ -132,7 +138,7 @@ export function rodServes(
 ): { readonly ok: boolean; readonly used: number; readonly why: "other-diameter" | "too-short" | null } {
   if (Math.abs(shape.diameterMm - need.diameterMm) > ROD_MM)
     return { ok: false, used: 0, why: "other-diameter" };
-  const each = cutsOut(shape.lengthMm, need.blankMm, need.kerfMm);
+  const each = cutsOut(shape.lengthMm, need.blankMm, need.blankMm, need.kerfMm);
   const used = each > 0 ? Math.ceil(need.count / each) : Number.POSITIVE_INFINITY;
   return used <= count ? { ok: true, used, why: null } : { ok: false, used: 0, why: "too-short" };
 }

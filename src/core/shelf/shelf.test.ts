@@ -1,5 +1,8 @@
 import { describe, expect, it } from "vitest";
+import { seeded } from "../../../faults/random";
 import { DEMO_KNIVES } from "../exchange/files/knife/demo.fixtures";
+import { blanksFrom } from "../figures/cost/priced";
+import type { Size } from "../figures/fit/bladeStock";
 import { cutList } from "../figures/fit/stockList";
 import { weigh } from "../figures/weigh/weigh";
 import { CONSTRUCTIONS } from "../knife/design/constructions.fixtures";
@@ -50,37 +53,61 @@ const shop = (designs: readonly Design[], lots: readonly Lot[], more = {}) =>
 
 describe("whether a lot is big enough", () => {
   it("counts cuts and kerfs as they are made by hand", () => {
-    // Three of 100 and two kerfs of 1.5 are 303.
-    expect([
-      cutsOut(303, 100, 1.5),
-      cutsOut(302.9, 100, 1.5),
-      cutsOut(100, 100, 1.5),
-      cutsOut(99.9, 100, 1.5),
-    ]).toEqual([3, 2, 1, 0]);
+    // Sawn with a kerf of its own each: three of 98.5 and three kerfs of 1.5 are 300.
+    const of = (stockMm: number) => cutsOut(stockMm, 100, 98.5, 1.5);
+    expect([of(300), of(299.9), of(100), of(99.9)]).toEqual([3, 2, 1, 0]);
+    // What comes in its thickness is sawn apart: two of 10 with a cut between are 21.5.
+    expect([cutsOut(21.5, 10, 10, 1.5), cutsOut(21.4, 10, 10, 1.5)]).toEqual([2, 1]);
   });
 
   const need = {
     sawnMm: { lengthMm: 120, heightMm: 40, thicknessMm: 10 },
+    blankMm: { lengthMm: 118.5, heightMm: 38.5, thicknessMm: 10 },
     count: 2,
     lengthwise: true,
     kerfMm: 1.5,
   };
 
+  it("gives as many as the bill counts on a board that is a kerf larger, whatever the sizes", () => {
+    const random = seeded(28);
+    for (let n = 0; n < 300; n++) {
+      const side = (least: number, most: number) =>
+        least + Math.round(10 * (most - least) * random.next()) / 10;
+      const blankMm = { lengthMm: side(20, 150), heightMm: side(10, 50), thicknessMm: side(5, 30) };
+      const stock = piece(side(20, 600), side(10, 200), side(5, 90), random.next() < 0.5 ? "length" : null);
+      const kerfMm = 1.5;
+      const grown = (s: Size, by: number): Size => ({
+        lengthMm: s.lengthMm + by,
+        heightMm: s.heightMm + by,
+        thicknessMm: s.thicknessMm + by,
+      });
+      const lengthwise = stock.grain !== null;
+      const found = serves(
+        { sawnMm: grown(blankMm, kerfMm), blankMm, count: 1, lengthwise, kerfMm },
+        stock,
+        1,
+      );
+      // The bill takes 0.05 mm for nothing.
+      const billed = blanksFrom(blankMm, grown(stock, -kerfMm - 0.05), kerfMm, lengthwise);
+      expect(found.ok ? found.piecesEach > 0 : false, JSON.stringify([blankMm, stock])).toBe(billed > 0);
+    }
+  });
+
   it("says how many come out of one, how many are used, and what is left", () => {
-    // Two beside each other: 120 long, 40 + 1.5 + 40 high.
-    expect(serves(need, piece(125, 81.5, 10), 1)).toMatchObject({
+    // Two beside each other: 40 with the first one's kerf, 38.5 + 1.5 for the second.
+    expect(serves(need, piece(125, 80, 10), 1)).toMatchObject({
       ok: true,
       piecesEach: 2,
       used: 1,
       offcutMm: null,
     });
     expect(serves(need, piece(121, 41, 10), 2)).toMatchObject({ ok: true, piecesEach: 1, used: 2 });
-    // 250 long: two after each other, 8.5 mm are left: no offcut worth keeping. 300 long leaves 57.
+    // 300 long: two after each other are 240; a cut, and 58.5 are left.
     expect(serves(need, piece(300, 41, 10), 1)).toMatchObject({
       ok: true,
       piecesEach: 2,
       used: 1,
-      offcutMm: { lengthMm: 57 },
+      offcutMm: { lengthMm: 58.5 },
     });
   });
 

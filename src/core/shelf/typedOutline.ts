@@ -1,3 +1,4 @@
+import { enclosedArea } from "../geometry/curve/crossing";
 import type { LotShape } from "./lot";
 
 /** So many points and holes may be typed, and so far out. */
@@ -22,13 +23,6 @@ function numbersOf(line: string): number[] | null {
 
 const linesOf = (text: string) => text.split("\n").filter((l) => l.trim() !== "");
 
-/** Twice the area that a closed line goes round, by its sign counterclockwise. */
-const twiceArea = (points: readonly { readonly x: number; readonly y: number }[]): number =>
-  points.reduce((sum, a, i) => {
-    const b = points[(i + 1) % points.length];
-    return sum + a.x * b.y - b.x * a.y;
-  }, 0);
-
 /** A lot's outline and holes as they are typed, mm; its sizes are those of the box round it. Says what cannot be read. */
 export function parseOutline(outlineText: string, holesText: string): OutlineReading {
   const wrong = (says: string): OutlineReading => ({ ok: false, says });
@@ -40,7 +34,7 @@ export function parseOutline(outlineText: string, holesText: string): OutlineRea
   }
   if (points.length < 3) return wrong("An outline has three points at least.");
   if (points.length > MOST_POINTS) return wrong(`An outline has ${MOST_POINTS} points at most.`);
-  if (Math.abs(twiceArea(points)) < 2) return wrong("These points go round nothing.");
+  if (enclosedArea(points) < 1) return wrong("These points go round nothing.");
   const holes = [];
   for (const [i, line] of linesOf(holesText).entries()) {
     const numbers = numbersOf(line);

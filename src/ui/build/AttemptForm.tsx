@@ -14,6 +14,7 @@ import { HEAT_FAULT_WORDS, JUDGED_WORDS, STEEL_PART_WORDS, TEST_WORDS } from "@/
 import { mediumWords } from "@/words/taskFigures";
 import { ChoiceField } from "../fields/ChoiceField";
 import { FieldRow } from "../fields/FieldRow";
+import { KeepOrCancel } from "../fields/KeepOrCancel";
 import { LengthField } from "../fields/LengthField";
 import { ShareField } from "../fields/ShareField";
 import { Tick } from "../fields/Tick";
@@ -66,14 +67,7 @@ export function AttemptForm({
         <HeatFields of={of} put={put} />
         <OutcomeFields of={of} put={put} />
       </SimpleGrid>
-      <Flex gap="2">
-        <Button size="sm" onClick={() => onDone(of)}>
-          Keep it
-        </Button>
-        <Button size="sm" variant="ghost" onClick={() => onDone(null)}>
-          Cancel
-        </Button>
-      </Flex>
+      <KeepOrCancel onKeep={() => onDone(of)} onCancel={() => onDone(null)} />
     </Stack>
   );
 }
@@ -282,6 +276,13 @@ function OutcomeFields({ of, put }: Fields) {
   );
 }
 
-const BentField = (props: { label: string; mm: number | null; onChange: (mm: number) => void }) => (
-  <LengthField label={props.label} mm={props.mm ?? 0} min={0} max={100} onChange={props.onChange} />
+const BentField = (props: { label: string; mm: number | null; onChange: (mm: number | null) => void }) => (
+  <LengthField
+    label={props.label}
+    mm={props.mm}
+    min={0}
+    max={100}
+    onChange={props.onChange}
+    onClear={() => props.onChange(null)}
+  />
 );

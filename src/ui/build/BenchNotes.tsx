@@ -1,40 +1,33 @@
 "use client";
-import { Box, Flex, Image, Text, Textarea } from "@chakra-ui/react";
+import { Box, Flex, Image, Text } from "@chakra-ui/react";
 import { Camera } from "lucide-react";
-import { useState } from "react";
 import { own } from "@/core/base/own";
 import { withNote } from "@/core/plan/progress";
 import type { PlannedTask } from "@/core/plan/state";
 import { putTaskPhoto } from "@/store/plans";
 import { usePicture } from "@/store/usePicture";
 import { FileButton } from "../fields/FileButton";
+import { KeptNote } from "../fields/KeptNote";
 import { useBuild } from "./BuildContext";
 
 /** A note and a photo at the task at hand. */
 export function BenchNotes({ task, name }: { task: PlannedTask; name: string }) {
   const { plan, change, knifeId } = useBuild();
-  const [typed, setTyped] = useState<string | null>(null);
-  const note = own(plan.notes, task.id) ?? "";
   const url = usePicture(own(plan.photos, task.id) ?? null);
   return (
     <Flex gap="4" wrap="wrap" align="start">
       <Box flex="1" minW="260px">
         <Text as="label" display="block" fontSize="lg" color="graphite">
           Note
-          <Textarea
+          <KeptNote
             size="lg"
             fontSize="xl"
             bg="sheet"
             color="ink"
-            rows={2}
             maxLength={2000}
             aria-label={`Note, ${name}`}
-            value={typed ?? note}
-            onChange={(e) => setTyped(e.target.value)}
-            onBlur={() => {
-              if (typed !== null && typed !== note) change((p) => withNote(p, task.id, typed));
-              setTyped(null);
-            }}
+            text={own(plan.notes, task.id) ?? ""}
+            onKeep={(note) => change((p) => withNote(p, task.id, note))}
           />
         </Text>
       </Box>

@@ -6,6 +6,7 @@ import { isUsual, type Recipe } from "@/core/plan/recipes";
 import { mediumWords } from "@/words/taskFigures";
 import { ChoiceField } from "../fields/ChoiceField";
 import { FieldRow } from "../fields/FieldRow";
+import { KeepOrCancel } from "../fields/KeepOrCancel";
 import { ShareField } from "../fields/ShareField";
 import { Tick } from "../fields/Tick";
 
@@ -59,14 +60,11 @@ export function RecipeForm(props: {
           {wrong}
         </Text>
       )}
-      <Flex gap="2">
-        <Button size="sm" disabled={wrong !== null} onClick={() => props.onDone(of)}>
-          Keep it
-        </Button>
-        <Button size="sm" variant="ghost" onClick={() => props.onDone(null)}>
-          Cancel
-        </Button>
-      </Flex>
+      <KeepOrCancel
+        disabled={wrong !== null}
+        onKeep={() => props.onDone(of)}
+        onCancel={() => props.onDone(null)}
+      />
     </Stack>
   );
 }

@@ -1,7 +1,7 @@
 "use client";
-import { Box, Button, Field, Flex, List, SimpleGrid, Stack, Text, Textarea } from "@chakra-ui/react";
+import { Box, Button, Field, Flex, List, SimpleGrid, Stack, Text } from "@chakra-ui/react";
 import { ArrowDown, ArrowUp, Check, Trash2 } from "lucide-react";
-import { useMemo, useState } from "react";
+import { useMemo } from "react";
 import { own } from "@/core/base/own";
 import {
   moved,
@@ -23,6 +23,7 @@ import { cautionWords } from "@/words/cautions";
 import { smallFirst } from "@/words/grammar";
 import { reasonWords } from "@/words/plan";
 import { figureWords, TOOL_WORDS } from "@/words/taskFigures";
+import { KeptNote } from "../fields/KeptNote";
 import { ShareField } from "../fields/ShareField";
 import { notices } from "../kit/notice";
 import { Note } from "../report/Section";
@@ -164,24 +165,12 @@ function WaitsFor({ task }: { task: PlannedTask }) {
 
 /** A text that is kept when its field is left. */
 function NoteField({ label, text, onKeep }: { label: string; text: string; onKeep: (text: string) => void }) {
-  const [typed, setTyped] = useState<string | null>(null);
   return (
     <Field.Root>
       <Field.Label fontSize="sm" color="graphite">
         {label}
       </Field.Label>
-      <Textarea
-        size="sm"
-        bg="ground"
-        rows={2}
-        maxLength={500}
-        value={typed ?? text}
-        onChange={(e) => setTyped(e.target.value)}
-        onBlur={() => {
-          if (typed !== null && typed !== text) onKeep(typed);
-          setTyped(null);
-        }}
-      />
+      <KeptNote maxLength={500} text={text} onKeep={onKeep} />
     </Field.Root>
   );
 }

@@ -1,6 +1,7 @@
 "use client";
 import { Badge, Box, Button, Flex, Text } from "@chakra-ui/react";
 import { ChevronDown, ChevronRight, Copy, Trash2 } from "lucide-react";
+import { today } from "@/core/knife/design/job";
 import { lotDensity } from "@/core/shelf/lotMaterial";
 import { isMaterial } from "@/core/shelf/newLot";
 import type { Taken } from "@/core/shelf/shopping";
@@ -12,8 +13,6 @@ import { useMaterialOf } from "../kit/materials";
 import { attempt } from "../kit/notice";
 import { offerBack } from "../kit/offerBack";
 import { LotFields } from "./LotFields";
-
-const today = () => new Date().toISOString().slice(0, 10);
 
 interface LotCardProps {
   readonly lot: Lot;

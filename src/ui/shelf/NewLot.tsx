@@ -1,5 +1,5 @@
 "use client";
-import { Button, Flex, Input, Stack } from "@chakra-ui/react";
+import { Input, Stack } from "@chakra-ui/react";
 import { useState } from "react";
 import { HARDWARE } from "@/core/figures/cost/shop";
 import { MATERIAL_CLASSES } from "@/core/materials/types";
@@ -9,6 +9,7 @@ import { SUPPLY_WORDS, stuffWords } from "@/words/shelf";
 import { MaterialField } from "../bound/MaterialField";
 import { ChoiceField } from "../fields/ChoiceField";
 import { FieldRow } from "../fields/FieldRow";
+import { KeepOrCancel } from "../fields/KeepOrCancel";
 import { useMaterialOf } from "../kit/materials";
 
 const SORTS = [
@@ -73,14 +74,12 @@ export function NewLot({ onDone }: { onDone: (lot: { of: string; name: string } 
           onChange={(e) => setName(e.target.value)}
         />
       </FieldRow>
-      <Flex gap="2">
-        <Button size="sm" disabled={called.trim() === ""} onClick={() => onDone({ of, name: called.trim() })}>
-          Put it on the shelf
-        </Button>
-        <Button size="sm" variant="ghost" onClick={() => onDone(null)}>
-          Cancel
-        </Button>
-      </Flex>
+      <KeepOrCancel
+        says="Put it on the shelf"
+        disabled={called.trim() === ""}
+        onKeep={() => onDone({ of, name: called.trim() })}
+        onCancel={() => onDone(null)}
+      />
     </Stack>
   );
 }

@@ -1,5 +1,6 @@
 "use client";
 import { useMemo, useState } from "react";
+import { today } from "@/core/knife/design/job";
 import type { ProductDesign } from "@/core/knife/design/product";
 import { USUAL_SCHOOLS } from "@/core/plan/types";
 import type { Forging } from "@/core/shelf/needs";
@@ -51,7 +52,7 @@ export function useShopping(lots: readonly Lot[] | null): Shopping {
             forged,
           })),
           lots: lots ?? NONE,
-          options: { ...USUAL_SHOPPING, spares, day: new Date().toISOString().slice(0, 10) },
+          options: { ...USUAL_SHOPPING, spares, day: today() },
         };
   }, [knives, chosen, lots, plans, spares, forged]);
   const { answer, isLoading, failed } = useWorkerQuery(about, (s, a) =>

@@ -4,7 +4,6 @@ import { Copy, Plus, Trash2 } from "lucide-react";
 import { useEffect, useState } from "react";
 import type { Workshop } from "@/core/knife/design/record/workshop";
 import { MOST_LETTERS } from "@/core/knife/design/workshopParts";
-import { putBack } from "@/store/bin";
 import { freeName } from "@/store/knives";
 import {
   addWorkshop,
@@ -16,7 +15,8 @@ import {
   workIn,
 } from "@/store/workshops";
 import { BinLink } from "../bin/BinLink";
-import { attempt, notices } from "../kit/notice";
+import { attempt } from "../kit/notice";
+import { offerBack } from "../kit/offerBack";
 import { Header } from "../shell/Header";
 import { PageHead } from "../shell/PageHead";
 import { WorkshopFields } from "./WorkshopFields";
@@ -33,21 +33,11 @@ export function WorkshopScreen() {
       await workIn(made.id);
     });
   const remove = (workshop: Workshop) =>
-    attempt(`${workshop.name} is still there`, async () => {
-      const removed = await removeWorkshop(workshop.id);
-      if (!removed.ok || removed.binId === null)
-        return notices.error({ title: `${workshop.name} is still there` });
-      const { binId } = removed;
-      notices.create({
-        title: `${workshop.name} is in the bin`,
-        description: "Knives that followed it keep what they have of it.",
-        duration: 15_000,
-        action: {
-          label: "Put it back",
-          onClick: () => void attempt("It could not be put back", () => putBack(binId)),
-        },
-      });
-    });
+    offerBack(
+      workshop.name,
+      () => removeWorkshop(workshop.id),
+      "Knives that followed it keep what they have of it.",
+    );
   return (
     <Flex direction="column" minH="100vh">
       <Header />

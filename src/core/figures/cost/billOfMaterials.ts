@@ -50,7 +50,7 @@ export function densityGmm3(id: string, materialOf: MaterialOf): number {
 }
 
 /** A sawn piece without the kerf, which is in every side that is shaped afterwards. */
-function withoutKerf(piece: CutPiece, kerfMm: number): Size {
+export function withoutKerf(piece: CutPiece, kerfMm: number): Size {
   const side = (of: keyof Size) =>
     piece.sawnMm[of] > piece.finishedMm[of] ? piece.sawnMm[of] - kerfMm : piece.sawnMm[of];
   return { lengthMm: side("lengthMm"), heightMm: side("heightMm"), thicknessMm: side("thicknessMm") };
