@@ -13,7 +13,6 @@ import { newKnife } from "./commands/new";
 import { plan } from "./commands/plan";
 import { review } from "./commands/review";
 import { sample } from "./commands/sample";
-import { schedule } from "./commands/schedule";
 import { sheet } from "./commands/sheet";
 import { shopping } from "./commands/shopping";
 import { trace } from "./commands/trace";
@@ -32,7 +31,6 @@ export const COMMANDS: readonly Command[] = [
   cost,
   plan,
   shopping,
-  schedule,
   drill,
   mesh,
   draw,

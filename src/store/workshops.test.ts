@@ -4,6 +4,7 @@ import { runInNewContext } from "node:vm";
 import { beforeEach, describe, expect, it } from "vitest";
 import { newDesign } from "@/core/knife/design/create";
 import { asFixed } from "@/core/knife/design/fixed.fixtures";
+import type { Workshop } from "@/core/knife/design/record/workshop";
 import type { Design } from "@/core/knife/design/schema";
 import { RECORD_VERSION } from "@/core/knife/design/version";
 import { agreedFacts, plainFacts } from "@/core/knife/design/workshop";
@@ -223,13 +224,23 @@ describe("the rate", () => {
 });
 
 describe("rows that version 13 wrote", () => {
+  /** As it was then: a stretch of work a day, or none, and nothing of days off, clamps and delivery. */
+  function asThen({ hours, daysOff: _, clampSets: __, deliveryDays: ___, ...workshop }: Workshop): unknown {
+    return { ...workshop, hours: hours.map(([first]) => first ?? null) };
+  }
+
   it("of workshops are read with what has come since, and changed further as such", async () => {
     const made = await addWorkshop("Old shop");
     const row = (await db.workshops.get(made.id))!;
     const { leastCureH: _, ...glue } = made.facts.glue;
-    const old = { ...made, facts: { ...made.facts, glue: { ...glue, cureH: 36 } } };
+    const old = asThen({
+      ...made,
+      facts: { ...made.facts, glue: { ...glue, cureH: 36 } as typeof glue & { leastCureH: 24 } },
+    }) as Workshop;
     await db.workshops.put({ ...row, workshop: old, version: 13, checksum: checksumOf(old) });
-    expect((await presentWorkshop())?.facts.glue).toEqual({ ...glue, cureH: 36, leastCureH: 24 });
+    const read = await presentWorkshop();
+    expect(read?.facts.glue).toEqual({ ...glue, cureH: 36, leastCureH: 24 });
+    expect(read).toMatchObject({ hours: made.hours, daysOff: [], clampSets: 2, deliveryDays: 7 });
     await changeWorkshop(made.id, (w) => ({ ...w, name: "Old shop, painted" }));
     const next = (await db.workshops.get(made.id))!;
     expect(next.version).toBe(RECORD_VERSION);
@@ -240,7 +251,10 @@ describe("rows that version 13 wrote", () => {
     const made = await addWorkshop("Old shop");
     const row = (await db.workshops.get(made.id))!;
     const { leastCureH: _, ...glue } = made.facts.glue;
-    const old = { ...made, facts: { ...made.facts, glue } };
+    const old = asThen({
+      ...made,
+      facts: { ...made.facts, glue: glue as typeof glue & { leastCureH: 24 } },
+    }) as Workshop;
     await db.workshops.put({ ...row, workshop: old, version: 13, checksum: checksumOf(old) });
     const backup = await backupFile();
     await db.workshops.clear();

@@ -1,3 +1,4 @@
+import type { PlannedTask } from "@/core/plan/state";
 import type { TaskKind } from "@/core/plan/taskKinds";
 import type { Reason, Task } from "@/core/plan/types";
 import { cutName } from "./parts";
@@ -51,6 +52,7 @@ const TASK_WORDS: Readonly<Record<TaskKind, string>> = {
   "dry-fit": "Put it together dry; weigh and balance it",
   degrease: "Roughen and degrease what is glued",
   "glue-handle": "Mix, glue and clamp",
+  "carry-indoors": "Carry it indoors, clamped as it is, to where the glue sets",
   "check-in-line": "Sight along it, from the side and from above, while the glue is wet",
   "clean-squeeze-out": "Wipe off what was squeezed out: ricasso, guard, front faces",
   cure: "Let it cure",
@@ -99,6 +101,7 @@ const REASON_WORDS: Readonly<Record<Reason, string>> = {
   "last-fit-first": "a thread, and cross holes, after the last fit",
   "last-chance": "the dry fit is the last cheap chance: all that is not fixed yet is in it",
   "clean-joint": "glue holds on clean faces alone",
+  "too-cold": "the shop is colder than the glue sets in",
   "pot-life": "within the pot life: later it is scraped off",
   cured: "glue cures before it is ground or hammered",
   "peen-shapes": "peened heads are taken down with the handle",
@@ -127,5 +130,9 @@ export function taskWords({ kind, of }: Pick<Task, "kind" | "of">): string {
   if (of.kind === "number") return `${words} ${of.number}`;
   return `${words}: ${cutName(of.piece)}`;
 }
+
+/** What a task is called: by its kind, or as its maker calls it. */
+export const plannedWords = ({ kind, title, of }: Pick<PlannedTask, "kind" | "title" | "of">): string =>
+  kind === null ? (title ?? "") : taskWords({ kind, of });
 
 export const reasonWords = (reason: Reason): string => REASON_WORDS[reason];

@@ -1,9 +1,13 @@
 import { isDry } from "../figures/fit/dry";
+import { glueTimes } from "../figures/fit/glue";
 import { kindOf } from "../kinds/fasteners/registry";
 import { endKindOf } from "../kinds/tangEnds/registry";
 import type { Design } from "../knife/design/schema";
-import { cureMin } from "./cure";
 import { type After, after, type Planner, surfaced } from "./planner";
+import { TASKS } from "./taskKinds";
+
+/** However short a pot life is, so much of it is left to look and to wipe, min. */
+const LEAST_LEFT_MIN = 10;
 
 /** All that has to be finished before the handle is put together for good. */
 const FITTED: readonly After[] = [
@@ -37,7 +41,7 @@ export function joinTasks(p: Planner, design: Design): void {
   if (design.handle.kind === "bare") return;
   if (!p.has("tape-blade"))
     p.add("tape-blade", [...surfaced("blade-taped"), after("inspect-blade", "blade-taped")]);
-  p.add("dry-fit", [...FITTED, after("glue-first", "held-by-glue")]);
+  p.add("dry-fit", [...FITTED, after("glue-first", "held-by-glue"), after("carry-indoors", "held-by-glue")]);
   if (isRemovable(design)) {
     p.add("assemble", [after("dry-fit", "last-chance"), after("tape-blade", "blade-taped")]);
   } else glueTasks(p, design);
@@ -45,7 +49,7 @@ export function joinTasks(p: Planner, design: Design): void {
 }
 
 function glueTasks(p: Planner, design: Design): void {
-  const { potLifeMin } = design.workshop.glue;
+  const { potLifeMin, cureH, curesIndoors } = glueTimes(design);
   const clean = p.add("degrease", [after("dry-fit", "clean-joint")]);
   p.add("glue-handle", [
     after("dry-fit", "last-chance"),
@@ -53,17 +57,25 @@ function glueTasks(p: Planner, design: Design): void {
     after("front-faces", "faces-unreachable"),
     after("tape-blade", "blade-taped"),
   ]);
-  const soon = { maxLagMin: potLifeMin };
+  // The pot life is counted from the mixing, at the beginning of the glue-up.
+  const soon = { maxLagMin: Math.max(LEAST_LEFT_MIN, potLifeMin - TASKS["glue-handle"].activeMin) };
   p.add("check-in-line", [after("glue-handle", "pot-life", soon)]);
   p.add("clean-squeeze-out", [after("glue-handle", "pot-life", soon)]);
+  if (curesIndoors)
+    p.add("carry-indoors", [
+      after("glue-handle", "too-cold", soon),
+      after("check-in-line", "pot-life"),
+      after("clean-squeeze-out", "pot-life"),
+    ]);
   p.add(
     "cure",
     [
       after("glue-handle", "pot-life"),
       after("check-in-line", "pot-life"),
       after("clean-squeeze-out", "pot-life"),
+      after("carry-indoors", "too-cold"),
     ],
-    { waitMin: cureMin(design) },
+    { waitMin: Math.round(cureH * 60) },
   );
 }
 

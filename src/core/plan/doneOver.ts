@@ -37,6 +37,7 @@ export const GLUING: readonly TaskKind[] = [
   "degrease",
   "glue-handle",
   "check-in-line",
+  "carry-indoors",
   "clean-squeeze-out",
   "cure",
 ];

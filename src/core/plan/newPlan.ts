@@ -14,4 +14,5 @@ export const newPlan = (): PlanRecord => ({
   reworks: [],
   otherwise: {},
   heats: [],
+  holds: {},
 });

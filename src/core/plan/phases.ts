@@ -61,6 +61,7 @@ const PHASE_OF: Readonly<Record<TaskKind, Phase>> = {
   "glue-handle": "join",
   "check-in-line": "join",
   "clean-squeeze-out": "join",
+  "carry-indoors": "join",
   cure: "join",
   assemble: "join",
   peen: "join",

@@ -39,8 +39,13 @@ const stamped = DEMO_KNIVES.filter(([, d]) => d.blade.marks.length > 0).map(([na
   { ...d, blade: { ...d.blade, marks: d.blade.marks.map((m) => ({ ...m, way: "stamped" as const })) } },
 ]);
 const burned = CONSTRUCTIONS["hidden tang, burned in"];
+const [, aKnife] = DEMO_KNIVES.find(([name]) => name.includes("heath")) ?? DEMO_KNIVES[0];
 const buildable = [
   ...DEMO_KNIVES,
+  ["in a shop that is too cold for glue", { ...aKnife, workshop: { ...aKnife.workshop, shopC: 4 } }] as [
+    string,
+    Design,
+  ],
   ...stamped,
   ["burned in behind a guard", { ...burned, guard: newGuard(burned) }] as [string, Design],
   ...Object.entries(CONSTRUCTIONS),
@@ -108,6 +113,7 @@ const RULES: readonly (readonly [TaskKind, TaskKind])[] = [
   ["dry-fit", "glue-handle"],
   ["dry-fit", "assemble"],
   ["degrease", "glue-handle"],
+  ["carry-indoors", "cure"],
   ["tape-blade", "glue-handle"],
   ["tape-blade", "contour"],
   ["glue-handle", "cure"],

@@ -1,6 +1,6 @@
 import { own } from "../base/own";
 import type { CutFact } from "./cutFacts";
-import type { Done, OwnTask, PlanRecord, Rework } from "./record";
+import type { Done, Hold, OwnTask, PlanRecord, Rework } from "./record";
 import { inOrder } from "./state";
 import type { TaskKind } from "./taskKinds";
 import type { Task } from "./types";
@@ -51,6 +51,12 @@ export const withTimer = (
   task: string,
   timer: PlanRecord["timers"][string] | null,
 ): PlanRecord => ({ ...record, timers: entered(record.timers, task, timer) });
+
+/** The plan with a task that is not begun before a day; null lets it begin when it can. */
+export const withHold = (record: PlanRecord, task: string, hold: Hold | null): PlanRecord => ({
+  ...record,
+  holds: entered(record.holds, task, hold),
+});
 
 /** Tasks of some kinds done over: they stand undone, and what stood done of them is kept with the way back. */
 export function withWayBack(

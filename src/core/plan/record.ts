@@ -47,6 +47,12 @@ const rework = z.strictObject({
 });
 export type Rework = Readonly<z.infer<typeof rework>>;
 
+/** What a task may wait for besides others: its maker has put it there, or what is ordered, or the customer. */
+export const HOLD_REASONS = ["chosen", "delivery", "customer"] as const;
+
+const hold = z.strictObject({ day: z.iso.date(), why: z.enum(HOLD_REASONS) });
+export type Hold = Readonly<z.infer<typeof hold>>;
+
 /** All that is kept of a plan besides what follows from the design. */
 export const planRecord = z.strictObject({
   schools: z.strictObject({
@@ -72,5 +78,7 @@ export const planRecord = z.strictObject({
   /** What would be done otherwise next time, by the kind of task. */
   otherwise: entries(taskId, text(1, 500), 100),
   heats: z.array(attempt).check(z.maxLength(100)),
+  /** Tasks that are not begun before a day, by their id; plans of version 1 have none. */
+  holds: z._default(entries(taskId, hold, 300), {}),
 });
 export type PlanRecord = Readonly<z.infer<typeof planRecord>>;

@@ -1,8 +1,9 @@
+import { glueTimes } from "../figures/fit/glue";
 import { kindOf } from "../kinds/fasteners/registry";
 import { jointsOf } from "../knife/design/handleParts";
 import type { Design } from "../knife/design/schema";
-import { cureMin } from "./cure";
 import { type After, after, type Planner, surfaced } from "./planner";
+import { TASKS } from "./taskKinds";
 
 const right = { of: { kind: "side", side: "right" } } as const;
 const left = { of: { kind: "side", side: "left" } } as const;
@@ -55,7 +56,7 @@ export function scalesTasks(p: Planner, design: Design, drilled: boolean, throug
     const tang = [after("check-holes", "pin-before-next"), after("check-straight", "straight-first")];
     const first = p.add(
       "drill-scales",
-      [...BEFORE_HOLES, ...tang, after("glue-first", "held-by-glue")],
+      [...BEFORE_HOLES, ...tang, after("glue-first", "held-by-glue"), after("carry-indoors", "held-by-glue")],
       right,
     );
     p.add("drill-scales", [...BEFORE_HOLES, ...tang, after({ id: first }, "through-the-first")], left);
@@ -90,5 +91,10 @@ function glueFirst(p: Planner, design: Design): void {
     after({ id: tape }, "blade-taped"),
     after("front-faces", "faces-unreachable"),
   ];
-  p.add("glue-first", needs, { waitMin: cureMin(design) });
+  const { cureH, potLifeMin, curesIndoors } = glueTimes(design);
+  const waitMin = Math.round(cureH * 60);
+  const glued = p.add("glue-first", needs, { waitMin: curesIndoors ? 0 : waitMin });
+  if (!curesIndoors) return;
+  const soon = { maxLagMin: Math.max(0, potLifeMin - TASKS["glue-first"].activeMin) };
+  p.add("carry-indoors", [after({ id: glued }, "too-cold", soon)], { ...right, waitMin });
 }

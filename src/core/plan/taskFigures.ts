@@ -208,6 +208,7 @@ const FIGURES: Readonly<Record<TaskKind, FiguresOf>> = {
   "glue-handle": glue,
   "check-in-line": () => [limit("in-line")],
   "clean-squeeze-out": () => [limit("squeeze-out-off")],
+  "carry-indoors": glue,
   cure: glue,
   assemble: (_, fit) => fit.seats.map((seat) => ({ kind: "seat", seat })),
   peen: ({ fitUp }, fit) =>

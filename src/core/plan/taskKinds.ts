@@ -223,6 +223,12 @@ export const TASKS = {
   },
   "check-in-line": { activeMin: 3, inspection: true, tools: ["straight-edge"] },
   "clean-squeeze-out": { activeMin: 5, tools: ["solvent", "gloves"], cautions: ["solvent", "glue"] },
+  "carry-indoors": {
+    activeMin: 5,
+    resources: ["clamps"],
+    tools: ["clamps", "thermometer"],
+    cautions: ["glue"],
+  },
   cure: { activeMin: 0, waitMin: DAY, resources: ["clamps"], tools: ["clamps"] },
   assemble: { activeMin: 20, tools: ["screwdriver"], cautions: ["bare-blade"] },
   peen: { activeMin: 20, noReturn: true, tools: ["hammer", "anvil"], cautions: ["splinters"] },

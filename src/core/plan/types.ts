@@ -56,6 +56,7 @@ export const REASONS = [
   "last-chance",
   "clean-joint",
   "pot-life",
+  "too-cold",
   "cured",
   "peen-shapes",
   "flush-first",

@@ -5,6 +5,7 @@ import { weigh } from "../figures/weigh/weigh";
 import type { Design } from "../knife/design/schema";
 import { buildSheet } from "../plan/buildSheet";
 import { planOf } from "../plan/planOf";
+import { alikeOf } from "../schedule/alike";
 import { lotsFor, pathsOfPiece } from "../shelf/lotsFor";
 import { needsOf } from "../shelf/needs";
 import type { ProductMaking } from "./product";
@@ -16,6 +17,7 @@ export const fixedMaking: ProductMaking<Design> = {
   bill: billOf,
   plan: planOf,
   build: buildSheet,
+  alike: alikeOf,
   needs: (design, schools, forged) => {
     const weighed = weigh(design);
     return weighed.ok ? needsOf(design, weighed.report, schools, forged) : null;

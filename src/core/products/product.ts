@@ -13,7 +13,9 @@ import type { Assembly } from "../knife/parts/types";
 import type { BuildSheet } from "../plan/buildSheet";
 import type { Recipe } from "../plan/recipes";
 import type { PlanRecord } from "../plan/record";
+import type { PlannedTask } from "../plan/state";
 import type { Schools, Task } from "../plan/types";
+import type { Alike } from "../schedule/job";
 import type { Lot } from "../shelf/lot";
 import type { LotsForPiece } from "../shelf/lotsFor";
 import type { Forging, Need } from "../shelf/needs";
@@ -71,6 +73,8 @@ export interface ProductMaking<D extends ProductDesign = ProductDesign> {
   plan(design: D, schools: Schools): readonly Task[];
   /** Its plan as far as it has come, with the figures of each task; null where it cannot be built. */
   build(design: D, record: PlanRecord, recipes: readonly Recipe[]): BuildSheet | null;
+  /** Which of its tasks may be done together with those of others, by id. */
+  alike(design: D, tasks: readonly PlannedTask[]): ReadonlyMap<string, Alike>;
   /** Everything that it takes: stock, rods, hardware, glue, what is used up; null where it cannot be built. */
   needs(design: D, schools: Schools, forged: Forging | null): readonly Need[] | null;
   /** For every piece of it the lots that serve or miss; null where it cannot be built. */

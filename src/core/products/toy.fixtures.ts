@@ -128,6 +128,7 @@ const toyMaking: ProductMaking<Toy> = {
   review: () => ({ findings: [], accepted: [] }),
   mend: () => [],
   plan: () => toyPlan(),
+  alike: () => new Map(),
   build: (design, record) => {
     const weighing = weigh(design);
     if (!weighing.ok) return null;

@@ -1,85 +1,42 @@
 import { describe, expect, it } from "vitest";
+import { randomStream } from "../base/random";
 import { DEMO_KNIVES } from "../exchange/files/knife/demo.fixtures";
 import { weigh } from "../figures/weigh/weigh";
+import type { Design } from "../knife/design/schema";
 import { newWorkshop } from "../knife/design/workshop";
 import { newPlan } from "../plan/newPlan";
 import { planOf } from "../plan/planOf";
-import { withDone } from "../plan/progress";
+import { withDone, withHold, withMinutes, withTimer } from "../plan/progress";
+import type { PlanRecord } from "../plan/record";
 import { planState } from "../plan/state";
-import { dayOf, localTime, nextWork, type WorkDays, workFrom } from "./calendar";
-import { type Job, type Placed, type Schedule, schedule } from "./schedule";
-import { maySplit } from "./taskTimes";
+import { BOUGHT, DRILL_SCHOOLS, GRIND_SCHOOLS, SURFACES } from "../plan/types";
+import { alikeOf } from "./alike";
+import { Calendar, localTime, type WorkDays } from "./calendar";
+import { wrongIn } from "./checked.fixtures";
+import type { Job } from "./job";
+import { jobOf } from "./jobOf";
+import { schedule } from "./schedule";
 
+const MINUTE = 60_000;
 const HOUR = 3_600_000;
 const WEEK: WorkDays = { hours: newWorkshop("w", "w").hours, daysOff: [] };
 const at = (text: string) => new Date(text).getTime();
 const MONDAY = at("2026-11-30T09:00");
+const TWO_CLAMPS = { capacity: { clamps: 2 } };
 
-const jobs: Job[] = DEMO_KNIVES.filter(([, d]) => weigh(d).ok).map(([, d]) => ({
-  knife: d.name,
-  tasks: planState(planOf(d, newPlan().schools), newPlan()).tasks,
-}));
-const jobOf = (name: string) => jobs.find((j) => j.knife === name)!;
-
-/** What is wrong with a schedule, by looking at it alone: apart from how it was made. */
-function wrongIn(of: readonly Job[], found: Schedule, fromMs: number, days: WorkDays): string[] {
-  if (!found.ok) return [`none: ${found.code} ${found.id}`];
-  const wrong: string[] = [];
-  const by = new Map(found.placed.map((p) => [`${p.knife} ${p.id}`, p]));
-  for (const { knife, tasks } of of)
-    for (const t of tasks) {
-      const p = by.get(`${knife} ${t.id}`);
-      if (!p) {
-        wrong.push(`${knife} ${t.id} is left out`);
-        continue;
-      }
-      const worked = p.work.reduce((sum, w) => sum + w.toMs - w.fromMs, 0);
-      if (Math.abs(worked - t.activeMin * 60_000) > 1) wrong.push(`${knife} ${t.id} is worked ${worked} ms`);
-      if (!maySplit(t.kind) && p.work.length > 1) wrong.push(`${knife} ${t.id} is put down`);
-      if (p.startMs < fromMs) wrong.push(`${knife} ${t.id} before the beginning`);
-      for (const { fromMs: a, toMs: b } of p.work) {
-        const d = new Date(a);
-        const hours = days.hours[(d.getDay() + 6) % 7];
-        const min = (ms: number) => new Date(ms).getHours() * 60 + new Date(ms).getMinutes();
-        const inside = hours && min(a) >= hours.fromMin && dayOf(a) === dayOf(b) && min(b) <= hours.toMin;
-        if (!inside || days.daysOff.includes(dayOf(a))) wrong.push(`${knife} ${t.id} at ${localTime(a)}`);
-      }
-      for (const n of t.needs) {
-        const before = by.get(`${knife} ${n.id}`);
-        if (!before) continue;
-        const lag = (p.startMs - before.endMs) / 60_000;
-        if (lag < n.minLagMin - 1e-6) wrong.push(`${knife} ${t.id} ${lag} min after ${n.id}`);
-        if (n.maxLagMin !== null && lag > n.maxLagMin + 1e-6)
-          wrong.push(`${knife} ${t.id} as late as ${lag} min after ${n.id}`);
-      }
-    }
-  // One pair of hands.
-  const work = found.placed.flatMap((p) => p.work.map((w) => ({ ...w, id: `${p.knife} ${p.id}` })));
-  work.sort((a, b) => a.fromMs - b.fromMs);
-  for (let i = 1; i < work.length; i++)
-    if (work[i].fromMs < work[i - 1].toMs - 1) wrong.push(`${work[i].id} while ${work[i - 1].id}`);
-  // One oven, one bath: what waits in one keeps it until somebody is there.
-  const kept = (resource: string) =>
-    found.placed.filter((p: Placed) =>
-      of.some(
-        (j) =>
-          j.knife === p.knife &&
-          j.tasks.some(
-            (t) => t.id === p.id && t.waitMin > 0 && (t.resources as readonly string[]).includes(resource),
-          ),
-      ),
-    );
-  for (const resource of ["oven", "bath", "cold"]) {
-    const list = kept(resource).sort((a, b) => a.startMs - b.startMs);
-    for (let i = 1; i < list.length; i++)
-      if (list[i].startMs < list[i - 1].busyUntilMs - 1)
-        wrong.push(
-          `${resource}: ${list[i].knife} ${list[i].id} in with ${list[i - 1].knife} ${list[i - 1].id}`,
-        );
-  }
-  if (found.finishMs < found.lowerBoundMs - 1) wrong.push("sooner than anything can");
-  return wrong;
+const designs = DEMO_KNIVES.map(([, d]) => d).filter((d) => weigh(d).ok);
+function jobWith(design: Design, record: PlanRecord = newPlan()): Job {
+  const { tasks } = planState(planOf(design, record.schools), record);
+  return jobOf(design.name, tasks, alikeOf(design, tasks), record);
 }
+const jobs = designs.map((d) => jobWith(d));
+const designOf = (name: string) => designs.find((d) => d.name === name)!;
+const jobOfKnife = (name: string) => jobs.find((j) => j.knife === name)!;
+const day = (fromMin: number, toMin: number) => [{ fromMin, toMin }];
+const everyDay = (...stretches: { fromMin: number; toMin: number }[]): WorkDays => ({
+  hours: Array.from({ length: 7 }, () => stretches),
+  daysOff: [],
+});
 
 describe("a schedule", () => {
   it.each(jobs.map((j) => [j.knife, j] as const))(
@@ -91,52 +48,187 @@ describe("a schedule", () => {
 
   it("of all demo knives at once does, too, whenever it begins, and is always the same", () => {
     for (const from of [MONDAY, at("2026-12-04T16:40"), at("2026-12-05T03:00")]) {
-      const found = schedule(jobs, from, WEEK);
-      expect(wrongIn(jobs, found, from, WEEK)).toEqual([]);
-      expect(schedule(jobs, from, WEEK)).toEqual(found);
+      const found = schedule(jobs, from, WEEK, TWO_CLAMPS);
+      expect(wrongIn(jobs, found, from, WEEK, TWO_CLAMPS.capacity)).toEqual([]);
+      expect(schedule(jobs, from, WEEK, TWO_CLAMPS)).toEqual(found);
     }
   });
 
+  it("of random knives, ways of working and calendars does, too", () => {
+    const random = randomStream(28);
+    const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)];
+    const calendars: WorkDays[] = [
+      WEEK,
+      everyDay({ fromMin: 18 * 60, toMin: 21 * 60 + 30 }),
+      { hours: [...Array(5).fill([]), day(480, 1080), day(600, 960)], daysOff: ["2026-12-05"] },
+      everyDay({ fromMin: 9 * 60, toMin: 12 * 60 }, { fromMin: 13 * 60, toMin: 17 * 60 }),
+    ];
+    for (let n = 0; n < 40; n++) {
+      const some = Array.from({ length: 1 + Math.floor(random() * 4) }, () => {
+        const record: PlanRecord = {
+          ...newPlan(),
+          schools: {
+            grind: pick(GRIND_SCHOOLS),
+            drill: pick(DRILL_SCHOOLS),
+            surface: pick(SURFACES),
+            bought: pick(BOUGHT),
+          },
+        };
+        const design = pick(designs);
+        return jobWith({ ...design, workshop: { ...design.workshop, shopC: pick([4, 18, 24]) } }, record);
+      }).map((j, i) => ({ ...j, knife: `${i} ${j.knife}` }));
+      const days = pick(calendars);
+      const from = MONDAY + Math.floor(random() * 14 * 24) * HOUR;
+      const capacity = { clamps: pick([1, 2, 3]) };
+      const together = pick(["if-no-later", "always", "never"] as const);
+      const found = schedule(some, from, days, { capacity, together });
+      expect(wrongIn(some, found, from, days, capacity), `${n} ${some.map((j) => j.knife)}`).toEqual([]);
+    }
+  }, 120_000);
+
   it("hardens nothing on a day that cannot temper: with what has to follow within two hours", () => {
-    const job = jobOf("Heath field knife");
-    // Late on Friday: the quench waits for Monday.
+    const done = ["profile", "file-tang", "drill-tang", "check-holes", "normalise"];
+    const record = done.reduce((p, id) => withDone(p, id, { at: 1, cut: [] }), newPlan());
+    const left = jobWith(designOf("Heath field knife"), record);
+    const short = everyDay({ fromMin: 540, toMin: 16 * 60 });
     const late = at("2026-12-04T15:30");
-    const done = [
-      "profile",
-      "file-tang",
-      "drill-tang",
-      "check-holes",
-      "normalise",
-      "hammer-flats",
-      "stamp-mark",
-    ].reduce((p, id) => withDone(p, id, { at: 1, cut: [] }), newPlan());
-    const [, design] = DEMO_KNIVES.find(([, d]) => d.name === job.knife)!;
-    const left = { knife: job.knife, tasks: planState(planOf(design, newPlan().schools), done).tasks };
-    const short: WorkDays = {
-      hours: WEEK.hours.map((h) => h && { fromMin: 540, toMin: 16 * 60 }),
-      daysOff: [],
-    };
     const found = schedule([left], late, short);
+    expect(wrongIn([left], found, late, short)).toEqual([]);
     if (!found.ok) throw new Error(found.code);
-    const harden = found.placed.find((p) => p.id === "harden")!;
-    const temper = found.placed.find((p) => p.id === "temper")!;
+    const [harden, temper] = ["harden", "temper"].map((id) => found.placed.find((p) => p.id === id)!);
+    expect(localTime(harden.startMs)).toMatch(/^2026-12-05T/);
     expect(temper.startMs - harden.endMs).toBeLessThanOrEqual(2 * HOUR);
-    expect(wrongIn([left], found, late, short).filter((w) => !w.includes("left out"))).toEqual([]);
   });
 
-  it("says what is too long for every day, and what to do", () => {
-    const short: WorkDays = { hours: WEEK.hours.map((h) => h && { fromMin: 540, toMin: 550 }), daysOff: [] };
-    expect(schedule([jobOf("Heath field knife")], MONDAY, short)).toMatchObject({
+  it("has a quench at the end of its soak, and tempers in cycles with somebody there for each", () => {
+    const found = schedule([jobOfKnife("Heath field knife")], MONDAY, WEEK);
+    if (!found.ok) throw new Error(found.code);
+    const spans = (id: string) =>
+      found.placed.find((p) => p.id === id)?.spans.map((s) => [s.hands, (s.toMs - s.fromMs) / MINUTE]);
+    expect(spans("harden")).toEqual([
+      [true, 10],
+      [false, 10],
+      [true, 5],
+    ]);
+    expect(spans("temper")).toEqual([
+      [true, 2],
+      [false, 150],
+      [true, 2],
+      [false, 150],
+    ]);
+  });
+
+  it("does like tasks of several knives together where nothing is later, and says what that saves", () => {
+    const three = ["Gorse guard knife", "Heath field knife", "Reed take-down hunter"].map(jobOfKnife);
+    const apart = schedule(three, MONDAY, WEEK, { ...TWO_CLAMPS, together: "never" });
+    const found = schedule(three, MONDAY, WEEK, TWO_CLAMPS);
+    const always = schedule(three, MONDAY, WEEK, { ...TWO_CLAMPS, together: "always" });
+    if (!apart.ok || !found.ok || !always.ok) throw new Error("no schedule");
+    expect(found.finishMs).toBeLessThanOrEqual(apart.finishMs);
+    expect(found.saved.map((s) => s.kind)).toEqual(expect.arrayContaining(["harden", "glue-handle"]));
+    expect(always.saved.length).toBeGreaterThanOrEqual(found.saved.length);
+    for (const f of [apart, found, always])
+      expect(wrongIn(three, f, MONDAY, WEEK, TWO_CLAMPS.capacity)).toEqual([]);
+    // Setting up once less for each that goes with another.
+    const hands = (f: typeof found) =>
+      new Map(
+        f.placed.map((p) => [
+          [p.startMs, p.kind].join(),
+          p.spans.reduce((sum, s) => sum + (s.hands ? s.toMs - s.fromMs : 0), 0) / MINUTE,
+        ]),
+      );
+    const total = (f: typeof found) => [...hands(f).values()].reduce((a, b) => a + b, 0);
+    const saved = found.saved.reduce((sum, s) => sum + s.savedMin, 0);
+    expect(total(apart) - total(found)).toBeCloseTo(saved, 6);
+  });
+
+  it("glues no more at once than the pot life and the clamps allow", () => {
+    const heath = designOf("Heath field knife");
+    const four = [1, 2, 3, 4].map((n) => ({ ...jobWith(heath), knife: `heath ${n}` }));
+    for (const clamps of [1, 2, 4]) {
+      const found = schedule(four, MONDAY, WEEK, { capacity: { clamps }, together: "always" });
+      if (!found.ok) throw new Error(found.code);
+      const { takes, most } = four[0].alike?.get("glue-handle") ?? { takes: 1, most: 1 };
+      const glued = found.placed.filter((p) => p.id === "glue-handle");
+      const mostTogether = Math.max(...glued.map((p) => p.together.length + 1));
+      expect(mostTogether).toBe(Math.max(1, Math.min(clamps, Math.floor(most / takes))));
+    }
+  });
+
+  it("begins nothing before the day it is held until, and the rest as if it were not", () => {
+    const held = withHold(newPlan(), "saw-piece:scale:pair", { day: "2026-12-10", why: "delivery" });
+    const job = jobWith(designOf("Heath field knife"), held);
+    const found = schedule([job], MONDAY, WEEK);
+    if (!found.ok) throw new Error(found.code);
+    const start = (id: string) => localTime(found.placed.find((p) => p.id === id)!.startMs);
+    expect(start("saw-piece:scale:pair") >= "2026-12-10T09:00").toBe(true);
+    expect(start("harden") < "2026-12-01").toBe(true);
+  });
+
+  it("goes on from a wait that runs, and counts a greatest lag from what was done", () => {
+    const upTo = ["profile", "file-tang", "drill-tang", "check-holes", "normalise"];
+    const soft = upTo.reduce((p, id) => withDone(p, id, { at: 1, cut: [] }), newPlan());
+    const hard = ["harden", "check-hardness"].reduce(
+      (p, id) => withDone(p, id, { at: MONDAY, cut: [] }),
+      soft,
+    );
+    const heath = designOf("Heath field knife");
+    const now = MONDAY + 30 * MINUTE;
+    const first = schedule([jobWith(heath, hard)], now, WEEK);
+    if (!first.ok) throw new Error(first.code);
+    const temper = first.placed.find((p) => p.id === "temper");
+    expect(temper?.startMs).toBeLessThanOrEqual(MONDAY + 2 * HOUR);
+    expect(temper?.overdue).toBe(false);
+    const late = schedule([jobWith(heath, hard)], MONDAY + 3 * HOUR, WEEK);
+    if (!late.ok) throw new Error(late.code);
+    expect(late.placed.find((p) => p.id === "temper")).toMatchObject({
+      overdue: true,
+      startMs: MONDAY + 3 * HOUR,
+    });
+    const tempering = withTimer(hard, "temper", { startedAt: now, min: 300 });
+    const running = schedule([jobWith(heath, tempering)], now + 10 * MINUTE, WEEK);
+    if (!running.ok) throw new Error(running.code);
+    expect(running.placed.find((p) => p.id === "temper")?.endMs).toBe(now + 300 * MINUTE);
+    expect(running.placed.find((p) => p.id === "check-straight")?.startMs).toBeGreaterThanOrEqual(
+      now + 300 * MINUTE,
+    );
+  });
+
+  it("moves when something takes longer", () => {
+    const heath = designOf("Heath field knife");
+    const longer = withMinutes(newPlan(), "grind-bevels", { activeMin: 400, waitMin: 0 });
+    const [usual, moved] = [newPlan(), longer].map((r) => schedule([jobWith(heath, r)], MONDAY, WEEK));
+    expect(usual.ok && moved.ok && moved.finishMs > usual.finishMs).toBe(true);
+  });
+
+  it("says what is too long for every stretch, hours that never open, and a lag that no day allows", () => {
+    const heath = jobOfKnife("Heath field knife");
+    const wound = jobWith(
+      designOf("Heath field knife"),
+      withMinutes(newPlan(), "glue-handle", { activeMin: 200, waitMin: 0 }),
+    );
+    expect(schedule([wound], MONDAY, everyDay({ fromMin: 540, toMin: 720 }))).toMatchObject({
       ok: false,
       code: "too-long",
-      longestMin: 10,
+      id: "glue-handle",
+      longestMin: 180,
     });
-    const none: WorkDays = { hours: WEEK.hours.map(() => null), daysOff: [] };
-    expect(schedule([jobOf("Heath field knife")], MONDAY, none)).toMatchObject({
-      ok: false,
-      code: "too-long",
-      longestMin: 0,
+    expect(schedule([heath], MONDAY, everyDay())).toEqual({ ok: false, code: "never-open" });
+    const off = { ...WEEK, hours: [day(540, 1020), [], [], [], [], [], []] };
+    const mondays = Array.from({ length: 160 }, (_, n) => {
+      const d = new Date(2026, 10, 30 + 7 * n);
+      return localTime(d.getTime()).slice(0, 10);
     });
+    expect(schedule([heath], MONDAY, { ...off, daysOff: mondays })).toMatchObject({ ok: false });
+    // Tempered within two hours of the quench, but on another day's quarter of an hour.
+    const quarters = everyDay({ fromMin: 540, toMin: 555 });
+    const short: Job = {
+      knife: "short",
+      tasks: jobOfKnife("Heath field knife")
+        .tasks.filter((t) => t.kind === "harden" || t.kind === "temper")
+        .map((t) => ({ ...t, activeMin: 14, waitMin: 0 })),
+    };
+    expect(schedule([short], MONDAY, quarters)).toMatchObject({ ok: false, code: "no-room" });
   });
 
   it("of nothing is over at once", () => {
@@ -145,28 +237,52 @@ describe("a schedule", () => {
       placed: [],
       finishMs: MONDAY,
       lowerBoundMs: MONDAY,
+      saved: [],
     });
   });
 
-  it("with a second oven is never later", () => {
-    const one = schedule(jobs, MONDAY, WEEK);
-    const two = schedule(jobs, MONDAY, WEEK, { oven: 9, clamps: 9, bath: 9, cold: 9 });
-    expect(one.ok && two.ok && two.lowerBoundMs === one.lowerBoundMs).toBe(true);
-    expect(wrongIn([], two, MONDAY, WEEK)).toEqual([]);
+  it("with more of everything has nothing in two places at once either", () => {
+    const capacity = { oven: 9, clamps: 9, bath: 9, cold: 9 };
+    const found = schedule(jobs, MONDAY, WEEK, { capacity });
+    expect(wrongIn(jobs, found, MONDAY, WEEK, capacity)).toEqual([]);
+  });
+});
+
+describe("glue in a cold shop", () => {
+  it("is carried indoors before its pot life is over, and cures there as its label says", () => {
+    const heath = designOf("Heath field knife");
+    const cold = { ...heath, workshop: { ...heath.workshop, shopC: 5 } };
+    const tasks = planOf(cold, newPlan().schools);
+    const carry = tasks.find((t) => t.kind === "carry-indoors");
+    expect(carry?.needs.find((n) => n.id === "glue-handle")?.maxLagMin).toBeGreaterThan(0);
+    expect(tasks.find((t) => t.kind === "cure")).toMatchObject({
+      waitMin: 24 * 60,
+      needs: expect.arrayContaining([expect.objectContaining({ id: "carry-indoors" })]),
+    });
+    expect(planOf(heath, newPlan().schools).some((t) => t.kind === "carry-indoors")).toBe(false);
   });
 });
 
 describe("a calendar", () => {
-  it("has weekends and days off out of it", () => {
-    const days = { ...WEEK, daysOff: ["2026-12-07"] };
-    expect(localTime(nextWork(at("2026-12-04T17:00"), days)!)).toBe("2026-12-08T09:00");
-    expect(nextWork(MONDAY, { hours: WEEK.hours.map(() => null), daysOff: [] })).toBeNull();
-    const [first, second] = workFrom(at("2026-12-01T12:00"), WEEK);
-    expect([localTime(first.fromMs), localTime(first.toMs), localTime(second.fromMs)]).toEqual([
-      "2026-12-01T12:00",
-      "2026-12-01T17:00",
-      "2026-12-02T09:00",
+  it("has weekends, days off and breaks out of it", () => {
+    const noon = everyDay({ fromMin: 540, toMin: 720 }, { fromMin: 780, toMin: 1020 });
+    const days = { ...noon, daysOff: ["2026-12-02"] };
+    const calendar = new Calendar(at("2026-12-01T11:00"), days);
+    expect(localTime(calendar.next(at("2026-12-01T12:00")))).toBe("2026-12-01T13:00");
+    expect(localTime(calendar.begin(at("2026-12-01T11:00"), 2 * HOUR, false))).toBe("2026-12-01T13:00");
+    expect(localTime(calendar.begin(at("2026-12-01T11:00"), 2 * HOUR, true))).toBe("2026-12-01T11:00");
+    expect(localTime(calendar.end(at("2026-12-01T11:00"), 6 * HOUR))).toBe("2026-12-03T10:00");
+    expect(
+      calendar
+        .stretches(at("2026-12-01T11:00"), 6 * HOUR)
+        .map((s) => [localTime(s.fromMs), localTime(s.toMs)]),
+    ).toEqual([
+      ["2026-12-01T11:00", "2026-12-01T12:00"],
+      ["2026-12-01T13:00", "2026-12-01T17:00"],
+      ["2026-12-03T09:00", "2026-12-03T10:00"],
     ]);
+    expect(new Calendar(MONDAY, everyDay()).next(MONDAY)).toBe(Number.POSITIVE_INFINITY);
+    expect(calendar.begin(MONDAY, 5 * HOUR, false)).toBe(Number.POSITIVE_INFINITY);
   });
 });
 
@@ -177,21 +293,13 @@ describe("clocks that are changed", () => {
     try {
       // In the night to 25 October 2026 clocks go back an hour.
       const friday = new Date(2026, 9, 23, 16, 0).getTime();
-      const monday = nextWork(new Date(2026, 9, 23, 17, 0).getTime(), WEEK)!;
+      const monday = new Calendar(friday, WEEK).next(new Date(2026, 9, 23, 17, 0).getTime());
       expect(localTime(monday)).toBe("2026-10-26T09:00");
       expect(monday - friday).toBe((3 * 24 - 7 + 1) * HOUR);
-      const everyDay: WorkDays = {
-        hours: WEEK.hours.map(() => ({ fromMin: 540, toMin: 1020 })),
-        daysOff: [],
-      };
-      const job = jobOf("Heath field knife");
-      const found = schedule([job], friday, everyDay);
-      if (!found.ok) throw new Error(found.code);
-      for (const p of found.placed) {
-        const wait = job.tasks.find((t) => t.id === p.id)!.waitMin * 60_000;
-        expect(p.endMs - (p.work.at(-1)?.toMs ?? p.startMs), p.id).toBe(wait);
-      }
-      expect(wrongIn([job], found, friday, everyDay)).toEqual([]);
+      const days = everyDay({ fromMin: 540, toMin: 1020 });
+      const job = jobOfKnife("Heath field knife");
+      const found = schedule([job], friday, days);
+      expect(wrongIn([job], found, friday, days)).toEqual([]);
     } finally {
       process.env.TZ = before;
     }

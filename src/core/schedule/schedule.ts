@@ -1,34 +1,64 @@
 import type { PlannedTask } from "../plan/state";
-import type { Resource, TaskKind } from "../plan/taskKinds";
-import { nextWork, type Stretch, type WorkDays, workFrom } from "./calendar";
-import { isEndedByHand, maySplit } from "./taskTimes";
+import type { TaskKind } from "../plan/taskKinds";
+import type { Subject } from "../plan/types";
+import { type AlikeTasks, alikeTasks } from "./batches";
+import { longestStretchMin, type WorkDays } from "./calendar";
+import type { Capacity, Job } from "./job";
+import { lowerBoundMs } from "./lowerBound";
+import { type Batch, type Operation, operationsOf } from "./operations";
+import { type Place, Problem } from "./problem";
+import { solved } from "./search";
 
 const MINUTE = 60_000;
-/** A group that has to keep together is tried so far apart. */
-const STEP_MS = 15 * MINUTE;
-const MOST_TRIES = 3000;
 
-/** What is left to do of one knife. */
-export interface Job {
-  readonly knife: string;
-  readonly tasks: readonly PlannedTask[];
+/** A stretch of a task: work by hand, or waiting. */
+export interface Span {
+  readonly fromMs: number;
+  readonly toMs: number;
+  readonly hands: boolean;
 }
 
-/** How much of each there is; what is not named there is one of. */
-export type Capacity = Readonly<Partial<Record<Resource, number>>>;
-
-/** A task in days: when hands work at it, when its wait is over, and until when it keeps busy what it keeps busy. */
+/** A task in days. */
 export interface Placed {
+  /** Its knife, by its number. */
+  readonly job: number;
   readonly knife: string;
   readonly id: string;
   readonly kind: TaskKind | null;
-  readonly work: readonly Stretch[];
+  readonly title: string | null;
+  readonly of: Subject | null;
+  /** In order: work, put down over breaks, and waits. */
+  readonly spans: readonly Span[];
   readonly startMs: number;
   /** Its wait over. */
   readonly endMs: number;
-  /** Until somebody is there to take it out. */
+  /** Until somebody is there to take it out: what it keeps busy is so until then. */
   readonly busyUntilMs: number;
+  /** The others that are done at once with it. */
+  readonly together: readonly { readonly job: number; readonly id: string }[];
+  /** It should have been begun already, after something that was done. */
+  readonly overdue: boolean;
 }
+
+/** What doing like tasks together saves. */
+export interface Saved {
+  readonly kind: TaskKind;
+  /** So many tasks in so many goes. */
+  readonly tasks: number;
+  readonly goes: number;
+  readonly savedMin: number;
+}
+
+interface NamedTask extends Pick<PlannedTask, "id" | "kind" | "title" | "of"> {
+  readonly knife: string;
+}
+
+export type ScheduleFailure =
+  | { readonly code: "never-open" }
+  /** Longer than any stretch of work, and not to be put down in between. */
+  | ({ readonly code: "too-long"; readonly longestMin: number } & NamedTask)
+  /** No day allows it within the time after, or before, what it belongs to; or it would have to be too far ahead. */
+  | ({ readonly code: "no-room" } & NamedTask);
 
 export type Schedule =
   | {
@@ -36,288 +66,178 @@ export type Schedule =
       /** In the order that they begin. */
       readonly placed: readonly Placed[];
       readonly finishMs: number;
-      /** Nothing finishes before this: neither all the work nor the longest chain can. */
       readonly lowerBoundMs: number;
+      readonly saved: readonly Saved[];
     }
-  /** Longer than any stretch of work, and not to be put down in between. */
-  | {
-      readonly ok: false;
-      readonly code: "too-long";
-      readonly knife: string;
-      readonly id: string;
-      readonly longestMin: number;
-    }
-  /** No time was found at which what belongs together keeps within its lags. */
-  | { readonly ok: false; readonly code: "no-room"; readonly knife: string; readonly id: string };
+  | ({ readonly ok: false } & ScheduleFailure);
 
-interface Node {
-  readonly key: string;
-  readonly knife: string;
-  readonly task: PlannedTask;
-  readonly needs: readonly { readonly key: string; readonly minMs: number; readonly maxMs: number | null }[];
-}
+/** Whether like tasks of several knives are done together: where nothing finishes later for it, always, or never. */
+export const TOGETHER = ["if-no-later", "always", "never"] as const;
+export type Together = (typeof TOGETHER)[number];
 
-const keyOf = (knife: string, n: number, id: string) => `${n} ${knife} ${id}`;
-
-/** Open tasks of all jobs; what is done is over. */
-function nodesOf(jobs: readonly Job[]): Node[] {
-  return jobs.flatMap(({ knife, tasks }, n) => {
-    const open = tasks.filter((t) => t.state !== "done");
-    const ids = new Set(open.map((t) => t.id));
-    return open.map((task) => ({
-      key: keyOf(knife, n, task.id),
-      knife,
-      task,
-      needs: task.needs
-        .filter((need) => ids.has(need.id))
-        .map(({ id, minLagMin, maxLagMin }) => ({
-          key: keyOf(knife, n, id),
-          minMs: minLagMin * MINUTE,
-          maxMs: maxLagMin === null ? null : maxLagMin * MINUTE,
-        })),
-    }));
-  });
-}
-
-/** All that comes before each node, however far back. */
-function before(nodes: readonly Node[]): ReadonlyMap<string, ReadonlySet<string>> {
-  const known = new Map<string, Set<string>>();
-  // Each stands behind what it needs.
-  for (const { key, needs } of nodes)
-    known.set(key, new Set(needs.flatMap((n) => [n.key, ...(known.get(n.key) ?? [])])));
-  return known;
-}
-
-/** Nodes that have to keep together, by greatest lags, with all that lies between them; each other one by itself. */
-function groups(nodes: readonly Node[]): Node[][] {
-  const behind = before(nodes);
-  const sets: Set<string>[] = [];
-  for (const node of nodes)
-    for (const { key, maxMs } of node.needs) if (maxMs !== null) sets.push(new Set([key, node.key]));
-  let changed = true;
-  while (changed) {
-    changed = false;
-    for (const set of sets)
-      for (const { key } of nodes) {
-        if (set.has(key)) continue;
-        const after = [...set].some((k) => behind.get(key)?.has(k));
-        const ahead = [...set].some((k) => behind.get(k)?.has(key));
-        if (after && ahead) {
-          set.add(key);
-          changed = true;
-        }
-      }
-    for (let i = 0; i < sets.length; i++)
-      for (let k = sets.length - 1; k > i; k--)
-        if ([...sets[k]].some((key) => sets[i].has(key))) {
-          for (const key of sets[k]) sets[i].add(key);
-          sets.splice(k, 1);
-          changed = true;
-        }
-  }
-  const taken = new Set(sets.flatMap((s) => [...s]));
-  const grouped = sets.map((s) => nodes.filter((n) => s.has(n.key)));
-  return [...grouped, ...nodes.filter((n) => !taken.has(n.key)).map((n) => [n])];
-}
-
-/** Booked stretches of hands, and of what there is a number of. */
-class Bookings {
-  private readonly hands: Stretch[] = [];
-  private readonly held = new Map<Resource, Stretch[]>();
-  constructor(
-    private readonly days: WorkDays,
-    private readonly capacity: Capacity,
-  ) {}
-
-  /** Free stretches of hands within working hours, from a moment on. */
-  private *free(fromMs: number): Generator<Stretch> {
-    const busy = [...this.hands].sort((a, b) => a.fromMs - b.fromMs);
-    for (const stretch of workFrom(fromMs, this.days)) {
-      let at = stretch.fromMs;
-      for (const b of busy) {
-        if (b.toMs <= at || b.fromMs >= stretch.toMs) continue;
-        if (b.fromMs > at) yield { fromMs: at, toMs: b.fromMs };
-        at = Math.max(at, b.toMs);
-      }
-      if (at < stretch.toMs) yield { fromMs: at, toMs: stretch.toMs };
-    }
-  }
-
-  /** When hands could do so much work, beginning at a moment or later; null where they cannot within two years. */
-  work(fromMs: number, ms: number, split: boolean): Stretch[] | null {
-    if (ms === 0) return [];
-    const parts: Stretch[] = [];
-    let left = ms;
-    for (const f of this.free(fromMs)) {
-      const room = f.toMs - f.fromMs;
-      if (!split) {
-        if (room >= ms) return [{ fromMs: f.fromMs, toMs: f.fromMs + ms }];
-        continue;
-      }
-      const part = Math.min(room, left);
-      parts.push({ fromMs: f.fromMs, toMs: f.fromMs + part });
-      left -= part;
-      if (left <= 0) return parts;
-    }
-    return null;
-  }
-
-  /** The first moment from which something is free for long enough; the moment itself where it is already. */
-  freeFrom(resource: Resource, of: Stretch): number {
-    const most = this.capacity[resource] ?? 1;
-    const over = (this.held.get(resource) ?? []).filter((b) => b.fromMs < of.toMs && b.toMs > of.fromMs);
-    if (over.length < most) return of.fromMs;
-    return over.map((b) => b.toMs).sort((a, b) => a - b)[over.length - most];
-  }
-
-  book(placed: Placed, resources: readonly Resource[]): void {
-    this.hands.push(...placed.work);
-    for (const r of resources)
-      this.held.set(r, [
-        ...(this.held.get(r) ?? []),
-        ...(placed.endMs > workEnd(placed)
-          ? [{ fromMs: placed.startMs, toMs: placed.busyUntilMs }]
-          : placed.work),
-      ]);
-  }
-
-  copy(): Bookings {
-    const other = new Bookings(this.days, this.capacity);
-    other.hands.push(...this.hands);
-    for (const [r, list] of this.held) other.held.set(r, [...list]);
-    return other;
-  }
-}
-
-const workEnd = ({ work, startMs }: Pick<Placed, "work" | "startMs">): number => work.at(-1)?.toMs ?? startMs;
-
-/** One task at the earliest from a moment on; null where hands have no time for it. */
-function placeOne(node: Node, fromMs: number, bookings: Bookings, days: WorkDays): Placed | null {
-  const { task, knife } = node;
-  let from = fromMs;
-  for (let i = 0; i < MOST_TRIES; i++) {
-    const work = bookings.work(from, task.activeMin * MINUTE, maySplit(task.kind));
-    if (work === null) return null;
-    const startMs = work[0]?.fromMs ?? from;
-    const overMs = (work.at(-1)?.toMs ?? from) + task.waitMin * MINUTE;
-    const busyUntilMs = task.waitMin > 0 ? (nextWork(overMs, days) ?? overMs) : overMs;
-    const endMs = isEndedByHand(task.kind) ? busyUntilMs : overMs;
-    const placed: Placed = { knife, id: task.id, kind: task.kind, work, startMs, endMs, busyUntilMs };
-    const later = task.resources.reduce(
-      (most, r) => Math.max(most, bookings.freeFrom(r, { fromMs: startMs, toMs: busyUntilMs })),
-      startMs,
-    );
-    if (later <= startMs) return placed;
-    from = later;
-  }
-  return null;
-}
-
-/** Work through the calendar with nothing else to do: when it is over. */
-function walked(fromMs: number, ms: number, days: WorkDays): number {
-  let left = ms;
-  if (left === 0) return fromMs;
-  for (const { fromMs: a, toMs: b } of workFrom(fromMs, days)) {
-    if (b - a >= left) return a + left;
-    left -= b - a;
-  }
-  return Number.POSITIVE_INFINITY;
-}
-
-/** Nothing finishes before: all hand minutes through the calendar, and the longest chain with nothing else in its way. */
-function lowerBound(nodes: readonly Node[], fromMs: number, days: WorkDays): number {
-  const ends = new Map<string, number>();
-  let chain = fromMs;
-  for (const { key, task, needs } of nodes) {
-    const start = needs.reduce((most, n) => Math.max(most, (ends.get(n.key) ?? fromMs) + n.minMs), fromMs);
-    const end = walked(start, task.activeMin * MINUTE, days) + task.waitMin * MINUTE;
-    ends.set(key, end);
-    chain = Math.max(chain, end);
-  }
-  const hands = nodes.reduce((sum, n) => sum + n.task.activeMin * MINUTE, 0);
-  return Math.max(chain, walked(fromMs, hands, days));
-}
-
-/** How long each node's way to the end is, ms: what has the longest goes first. */
-function waysToEnd(nodes: readonly Node[]): ReadonlyMap<string, number> {
-  const ways = new Map<string, number>();
-  for (const { key, task, needs } of [...nodes].reverse()) {
-    const own = (ways.get(key) ?? 0) + (task.activeMin + task.waitMin) * MINUTE;
-    ways.set(key, own);
-    for (const n of needs) ways.set(n.key, Math.max(ways.get(n.key) ?? 0, own + n.minMs));
-  }
-  return ways;
-}
+/** Of so many operations each choice is worked out in full. */
+const MOST_IN_FULL = 150;
+/** So many operations are tried kind by kind, which of them to do together; of more all or none. */
+const MOST_BY_KIND = 400;
 
 /**
  * Knives in days, by one pair of hands: each task after what it needs, within its lags, in working hours, with no more of an
- * oven, a bath or clamps than there is. What has the longest way to the end goes first; always the same for the same
- * knives. Tasks of a knife stand behind what they need.
+ * oven, a bath or clamps than there is, so as to finish early. Always the same for the same knives. Tasks of a knife stand
+ * behind what they need.
  */
 export function schedule(
   jobs: readonly Job[],
-  fromMs: number,
+  beginMs: number,
   days: WorkDays,
-  capacity: Capacity = {},
+  { capacity = {}, together = "if-no-later" }: { capacity?: Capacity; together?: Together } = {},
 ): Schedule {
-  const nodes = nodesOf(jobs);
-  const longest = Math.max(0, ...days.hours.map((h) => (h ? h.toMin - h.fromMin : 0)));
-  const tooLong = nodes.find(({ task: t }) => t.activeMin > longest && (longest === 0 || !maySplit(t.kind)));
-  if (tooLong)
-    return { ok: false, code: "too-long", knife: tooLong.knife, id: tooLong.task.id, longestMin: longest };
-  const ways = waysToEnd(nodes);
-  const placed = new Map<string, Placed>();
-  const rank = new Map(nodes.map((n, i) => [n.key, i]));
-  let bookings = new Bookings(days, capacity);
-  const open = groups(nodes);
-  const priority = (group: readonly Node[]) => Math.max(...group.map((n) => ways.get(n.key) ?? 0));
-  while (open.length > 0) {
-    const ready = open.filter((group) =>
-      group.every((n) => n.needs.every(({ key }) => placed.has(key) || group.some((g) => g.key === key))),
-    );
-    const next = ready.reduce((a, b) =>
-      priority(b) > priority(a) || (priority(b) === priority(a) && rank.get(b[0].key)! < rank.get(a[0].key)!)
-        ? b
-        : a,
-    );
-    const found = placeGroup(next, placed, bookings, fromMs, days);
-    if (!found) return { ok: false, code: "no-room", knife: next[0].knife, id: next[0].task.id };
-    for (const [key, p] of found.placed) placed.set(key, p);
-    bookings = found.bookings;
-    open.splice(open.indexOf(next), 1);
-  }
-  const all = [...placed.values()].sort((a, b) => a.startMs - b.startMs || a.endMs - b.endMs);
-  const finishMs = all.reduce((most, p) => Math.max(most, p.endMs), fromMs);
-  return { ok: true, placed: all, finishMs, lowerBoundMs: lowerBound(nodes, fromMs, days) };
+  const fromMs = Math.ceil(beginMs / MINUTE) * MINUTE;
+  const alone = operationsOf(jobs, [], fromMs) ?? [];
+  const longestMin = longestStretchMin(days);
+  if (alone.some((o) => o.occupiesMs > 0) && longestMin === 0) return { ok: false, code: "never-open" };
+  const tooLong = alone.find((o) => isTooLong(o, longestMin));
+  if (tooLong) return { ok: false, code: "too-long", ...nameOf(tooLong, jobs), longestMin };
+  const alike = alikeTasks(jobs, capacity.clamps ?? 1);
+  const single = new Problem(lenient(alone, fromMs), fromMs, days, capacity);
+  const problemOf = (kinds: readonly AlikeTasks[]): Problem | null => {
+    if (kinds.length === 0) return single;
+    const operations = operationsOf(jobs, batchesOf(kinds), fromMs);
+    if (!operations || operations.some((o) => isTooLong(o, longestMin))) return null;
+    return new Problem(lenient(operations, fromMs), fromMs, days, capacity);
+  };
+  const best = together === "never" ? solution([], single) : bestTogether(alike, problemOf, together);
+  if (best.blocked !== null)
+    return { ok: false, code: "no-room", ...nameOf(best.problem.operations[best.blocked], jobs) };
+  const placed = placedTasks(best, jobs, fromMs);
+  return {
+    ok: true,
+    placed,
+    finishMs: best.finishMs,
+    lowerBoundMs: Math.min(best.finishMs, lowerBoundMs(single, alike)),
+    saved: best.kinds.map(({ kind, batches, savedMin }) => ({
+      kind,
+      tasks: batches.filter((b) => isOfKind(b, kind, jobs)).reduce((sum, b) => sum + b.length, 0),
+      goes: batches.filter((b) => isOfKind(b, kind, jobs)).length,
+      savedMin,
+    })),
+  };
 }
 
-/** A group at the earliest time at which it keeps within its lags. */
-function placeGroup(
-  group: readonly Node[],
-  there: ReadonlyMap<string, Placed>,
-  bookings: Bookings,
-  fromMs: number,
-  days: WorkDays,
-): { readonly placed: ReadonlyMap<string, Placed>; readonly bookings: Bookings } | null {
-  let begin = fromMs;
-  for (let i = 0; i < MOST_TRIES; i++) {
-    const mine = new Map<string, Placed>();
-    const trial = bookings.copy();
-    let late = false;
-    for (const node of group) {
-      const endOf = (key: string) => (mine.get(key) ?? there.get(key))?.endMs ?? fromMs;
-      const least = node.needs.reduce((most, n) => Math.max(most, endOf(n.key) + n.minMs), begin);
-      const p = placeOne(node, least, trial, days);
-      if (!p) return null;
-      late = node.needs.some((n) => n.maxMs !== null && p.startMs > endOf(n.key) + n.maxMs);
-      if (late) break;
-      mine.set(node.key, p);
-      trial.book(p, node.task.resources);
-    }
-    if (!late) return { placed: mine, bookings: trial };
-    const first = mine.get(group[0].key);
-    begin = Math.max(begin, first?.startMs ?? begin) + STEP_MS;
-    begin = nextWork(begin, days) ?? begin;
+interface Solution {
+  readonly kinds: readonly AlikeTasks[];
+  readonly problem: Problem;
+  readonly places: readonly Place[];
+  readonly finishMs: number;
+  /** The operation that has no place; null where all have one. */
+  readonly blocked: number | null;
+}
+
+function solution(kinds: readonly AlikeTasks[], problem: Problem, quick = false): Solution {
+  const found = solved(problem, quick);
+  return found.ok
+    ? { kinds, problem, places: found.places, finishMs: found.finishMs, blocked: null }
+    : { kinds, problem, places: [], finishMs: Number.POSITIVE_INFINITY, blocked: found.op };
+}
+
+/**
+ * The best of doing some kinds of like tasks together: kept where nothing finishes later for it, or by wish. Which of them
+ * is found quickly; what it is held against, and itself, are worked out in full.
+ */
+function bestTogether(
+  alike: readonly AlikeTasks[],
+  problemOf: (kinds: readonly AlikeTasks[]) => Problem | null,
+  together: Together,
+): Solution {
+  const attempt = (kinds: readonly AlikeTasks[], quick: boolean): Solution | null => {
+    const problem = problemOf(kinds);
+    const found = problem && solution(kinds, problem, quick);
+    return found?.blocked === null ? found : null;
+  };
+  const alone = problemOf([]);
+  if (!alone) throw new Error("tasks wait for themselves");
+  const apart = solution([], alone);
+  const all = attempt(alike, false);
+  if (alike.length === 0) return apart;
+  if (all && (together === "always" || all.finishMs <= apart.finishMs)) return all;
+  if (alone.operations.length > MOST_BY_KIND) return apart;
+  let kinds: readonly AlikeTasks[] = [];
+  const quick = alone.operations.length > MOST_IN_FULL;
+  let finishMs = quick ? solution([], alone, true).finishMs : apart.finishMs;
+  for (const kind of alike) {
+    const more = attempt([...kinds, kind], quick);
+    if (!more || (together !== "always" && more.finishMs > finishMs)) continue;
+    kinds = more.kinds;
+    finishMs = more.finishMs;
   }
-  return null;
+  const some = kinds.length > 0 ? attempt(kinds, false) : null;
+  return some && (together === "always" || some.finishMs <= apart.finishMs) ? some : apart;
+}
+
+const batchesOf = (kinds: readonly AlikeTasks[]): Batch[] => kinds.flatMap((k) => [...k.batches]);
+
+const isOfKind = (batch: Batch, kind: TaskKind, jobs: readonly Job[]): boolean =>
+  jobs[batch[0].job].tasks.find((t) => t.id === batch[0].id)?.kind === kind;
+
+const isTooLong = ({ split, occupiesMs }: Operation, longestMin: number): boolean =>
+  !split && occupiesMs > longestMin * MINUTE;
+
+function nameOf({ tasks: [{ job, task }] }: Operation, jobs: readonly Job[]): NamedTask {
+  const { id, kind, title, of } = task;
+  return { knife: jobs[job].knife, id, kind, title, of };
+}
+
+/** What should have been begun already is begun as soon as can be. */
+const lenient = (operations: readonly Operation[], fromMs: number): Operation[] =>
+  operations.map((o) => (o.latestMs < fromMs ? { ...o, latestMs: Number.POSITIVE_INFINITY } : o));
+
+/** Stretches of one operation: its course through the calendar, and the wait after it. */
+function spansOf(problem: Problem, { op, startMs, handsMs, endMs }: Place): Span[] {
+  const { course, split } = problem.operations[op];
+  const spans: Span[] = [];
+  let at = startMs;
+  for (const { hands, ms } of course) {
+    if (split && hands) spans.push(...problem.calendar.stretches(at, ms).map((s) => ({ ...s, hands: true })));
+    else spans.push({ fromMs: at, toMs: at + ms, hands });
+    at = spans[spans.length - 1]?.toMs ?? at;
+  }
+  if (endMs > handsMs) spans.push({ fromMs: handsMs, toMs: endMs, hands: false });
+  return spans;
+}
+
+function placedTasks({ problem, places }: Solution, jobs: readonly Job[], fromMs: number): Placed[] {
+  const at = new Map<string, Placed>();
+  for (const place of [...places].sort((a, b) => a.op - b.op)) {
+    const { tasks, latestMs } = { ...problem.operations[place.op] };
+    const spans = spansOf(problem, place);
+    for (const { job, task } of tasks) {
+      const key = `${job} ${task.id}`;
+      const known = at.get(key);
+      at.set(key, {
+        job,
+        knife: jobs[job].knife,
+        id: task.id,
+        kind: task.kind,
+        title: task.title,
+        of: task.of,
+        spans: [...(known?.spans ?? []), ...spans],
+        startMs: known?.startMs ?? place.startMs,
+        endMs: place.endMs,
+        busyUntilMs: place.releaseMs,
+        together: tasks
+          .filter((t) => t.job !== job || t.task.id !== task.id)
+          .map((t) => ({ job: t.job, id: t.task.id })),
+        overdue: known?.overdue ?? (latestMs < fromMs || isOverdue(jobs[job], task.id, fromMs)),
+      });
+    }
+  }
+  return [...at.values()].sort((a, b) => a.startMs - b.startMs || a.endMs - b.endMs || a.job - b.job);
+}
+
+/** Whether the greatest time after something that was done is over already. */
+function isOverdue({ tasks, doneAtMs }: Job, id: string, fromMs: number): boolean {
+  const task = tasks.find((t) => t.id === id);
+  return (task?.needs ?? []).some(({ id: before, maxLagMin }) => {
+    const at = doneAtMs?.get(before);
+    return at !== undefined && maxLagMin !== null && at + maxLagMin * MINUTE < fromMs;
+  });
 }

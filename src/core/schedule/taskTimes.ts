@@ -1,79 +1,104 @@
 import type { TaskKind } from "../plan/taskKinds";
 
-/** Whether a task's work may be put down and taken up again after a break. */
-const SPLIT: Readonly<Record<TaskKind, boolean>> = {
-  profile: true,
-  "weld-tang": false,
-  "file-tang": true,
-  "soften-tang": false,
-  "drill-tang": true,
-  "check-holes": false,
-  "hammer-flats": true,
-  "stamp-mark": false,
-  "grind-soft": true,
-  normalise: false,
-  harden: false,
-  cold: false,
-  temper: false,
-  "check-hardness": false,
-  "check-straight": false,
-  "grind-bevels": true,
-  "surface-blade": true,
-  buff: true,
-  "acid-etch": false,
-  tumble: false,
-  darken: false,
-  etch: false,
-  "inspect-blade": true,
-  "tape-blade": false,
-  "weld-guard": false,
-  "slot-guard": true,
-  "fit-guard": true,
-  "check-guard": false,
-  "shape-guard": true,
-  "saw-piece": false,
-  "fit-bolsters": true,
-  "fit-segments": true,
-  "drill-one-pass": false,
-  "drill-scales": false,
-  "front-faces": true,
-  "check-faces": false,
-  counterbore: true,
-  "glue-first": false,
-  "drill-block": true,
-  "burn-in": false,
-  "fit-block": true,
-  "drill-pins": true,
-  "thread-tang": false,
-  "fit-end": true,
-  "dry-fit": false,
-  degrease: false,
-  "glue-handle": false,
-  "check-in-line": false,
-  "clean-squeeze-out": false,
-  cure: false,
-  assemble: false,
-  peen: false,
-  "flush-pins": true,
-  contour: true,
-  "groove-handle": true,
-  "sand-handle": true,
-  "finish-handle": false,
-  "wind-wrap": false,
-  straighten: false,
-  anneal: false,
-  "fill-holes": false,
-  "pry-off": false,
-  "fit-spacer": true,
-  "close-slot": false,
-  sharpen: true,
-  "weigh-and-log": false,
+/** How the time of a task goes: whether work may be put down, what becomes of its wait, what several save together. */
+export interface TaskTime {
+  /** Whether its work may be put down at a break and taken up again after it. */
+  readonly split: boolean;
+  /**
+   * `runs`: by itself, overnight, too. `attended`: somebody stays, and has the last minutes of work after it. `ended-soon`: by
+   * itself, and ended by hand within minutes. `until-taken-out`: it lasts until somebody takes it out.
+   */
+  readonly wait: "runs" | "attended" | "ended-soon" | "until-taken-out";
+  /** So many times hands and a wait after them, each as long as the other. */
+  readonly cycles?: number;
+  /** Minutes of work after an attended wait, or one that is ended soon. */
+  readonly closingMin?: number;
+  /** Minutes that are spent once where it is done for several at once; null of what is never done together. */
+  readonly setUpMin: number | null;
+}
+
+/** Waits that are ended by hand are ended within this, min. Common practice, no source. */
+export const ENDED_WITHIN_MIN = 15;
+
+const split: TaskTime = { split: true, wait: "runs", setUpMin: null };
+const whole: TaskTime = { split: false, wait: "runs", setUpMin: null };
+
+/** Minutes: common practice, no source. */
+const TIMES: Readonly<Record<TaskKind, TaskTime>> = {
+  profile: split,
+  "weld-tang": whole,
+  "file-tang": split,
+  "soften-tang": whole,
+  "drill-tang": { ...split, setUpMin: 8 },
+  "check-holes": whole,
+  "hammer-flats": split,
+  "stamp-mark": whole,
+  "grind-soft": split,
+  normalise: { ...whole, cycles: 3, setUpMin: 5 },
+  harden: { split: false, wait: "attended", closingMin: 5, setUpMin: 8 },
+  cold: { split: false, wait: "until-taken-out", setUpMin: 3 },
+  temper: { ...whole, cycles: 2, setUpMin: 2 },
+  "check-hardness": whole,
+  "check-straight": whole,
+  "grind-bevels": split,
+  "surface-blade": split,
+  buff: split,
+  "acid-etch": { split: false, wait: "attended", closingMin: 5, setUpMin: 12 },
+  tumble: { split: false, wait: "ended-soon", closingMin: 1, setUpMin: 2 },
+  darken: { split: false, wait: "attended", closingMin: 5, setUpMin: 6 },
+  etch: { split: false, wait: "attended", closingMin: 5, setUpMin: null },
+  "inspect-blade": split,
+  "tape-blade": whole,
+  "weld-guard": whole,
+  "slot-guard": split,
+  "fit-guard": split,
+  "check-guard": whole,
+  "shape-guard": split,
+  "saw-piece": whole,
+  "fit-bolsters": split,
+  "fit-segments": split,
+  "drill-one-pass": whole,
+  "drill-scales": whole,
+  "front-faces": split,
+  "check-faces": whole,
+  counterbore: split,
+  "glue-first": whole,
+  "drill-block": split,
+  "burn-in": whole,
+  "fit-block": split,
+  "drill-pins": split,
+  "thread-tang": whole,
+  "fit-end": split,
+  "dry-fit": whole,
+  degrease: { ...whole, setUpMin: 3 },
+  "glue-handle": { ...whole, setUpMin: 8 },
+  "carry-indoors": { ...whole, setUpMin: 4 },
+  "check-in-line": { ...whole, setUpMin: 0 },
+  "clean-squeeze-out": { ...whole, setUpMin: 1 },
+  cure: { ...whole, setUpMin: 0 },
+  assemble: whole,
+  peen: whole,
+  "flush-pins": split,
+  contour: split,
+  "groove-handle": split,
+  "sand-handle": split,
+  "finish-handle": { ...whole, setUpMin: 5 },
+  "wind-wrap": whole,
+  straighten: whole,
+  anneal: { ...whole, setUpMin: 10 },
+  "fill-holes": whole,
+  "pry-off": whole,
+  "fit-spacer": split,
+  "close-slot": whole,
+  sharpen: split,
+  "weigh-and-log": whole,
 };
 
-/** Waits that last until somebody takes it out: what follows within a time is counted from then. */
-const ENDED_BY_HAND: readonly TaskKind[] = ["cold"];
-export const isEndedByHand = (kind: TaskKind | null): boolean =>
-  kind !== null && ENDED_BY_HAND.includes(kind);
+/** How the time of a task goes; one of the maker's own may be put down. */
+export const timeOf = (kind: TaskKind | null): TaskTime => (kind === null ? split : TIMES[kind]);
 
-/** A task of the maker's own may be split. */
-export const maySplit = (kind: TaskKind | null): boolean => kind === null || SPLIT[kind];
+/** What is taken up by one task stays so until another is over: the clamps of a glue-up until it has cured. */
+export const HELD_UNTIL: Readonly<Partial<Record<TaskKind, TaskKind>>> = {
+  "glue-handle": "cure",
+  "glue-first": "carry-indoors",
+};

@@ -1,6 +1,6 @@
 import { isRecord } from "@/core/base/isRecord";
 import { migrateBy } from "@/core/knife/design/migrations/steps";
-import { WORKSHOP_MIGRATIONS } from "@/core/knife/design/migrations/to17";
+import { WORKSHOP_MIGRATIONS } from "@/core/knife/design/migrations/to18";
 import { RECORD_VERSION } from "@/core/knife/design/version";
 import { MOST_LETTERS } from "@/core/knife/design/workshopParts";
 import { checksumOf } from "../checksum";
@@ -39,5 +39,5 @@ export const WORKSHOPS: TableSpec = {
   readable: (row) => isReadableWorkshop(row as Partial<StoredWorkshop>),
   nameOf,
   // Drills of one tab and glue of another go together; each of them is one thing.
-  atoms: ["workshop.facts.*", "workshop.hours", "workshop.printer"],
+  atoms: ["workshop.facts.*", "workshop.hours", "workshop.daysOff", "workshop.printer"],
 };

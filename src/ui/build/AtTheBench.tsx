@@ -9,12 +9,13 @@ import { TASKS } from "@/core/plan/taskKinds";
 import { useUnits } from "@/store/settings";
 import { cautionWords } from "@/words/cautions";
 import { printMinutes } from "@/words/money";
+import { plannedWords } from "@/words/plan";
 import { figureWords, TOOL_WORDS } from "@/words/taskFigures";
 import { useLatest } from "../kit/useLatest";
 import { useProduct, useViews } from "../session/BenchContext";
 import { KnifeInSight } from "../sight/KnifeInSight";
 import { BenchNotes } from "./BenchNotes";
-import { plannedWords, useBuild } from "./BuildContext";
+import { useBuild } from "./BuildContext";
 import { WaitTimer } from "./WaitTimer";
 
 /** Keys that go on and back: space and what pedals type. */

@@ -1,9 +1,7 @@
 "use client";
 import { createContext, useContext } from "react";
 import type { BuildSheet } from "@/core/plan/buildSheet";
-import type { PlannedTask } from "@/core/plan/state";
 import type { PlanRecord } from "@/core/plan/version";
-import { taskWords } from "@/words/plan";
 
 /** What the parts of the view share: the plan as it is kept, what was worked out of it, and the way to change it. */
 export interface Build {
@@ -21,7 +19,3 @@ export function useBuild(): Build {
   if (!build) throw new Error("useBuild outside a BuildView");
   return build;
 }
-
-/** What a task is called: by its kind, or as its maker calls it. */
-export const plannedWords = ({ kind, title, of }: PlannedTask): string =>
-  kind === null ? (title ?? "") : taskWords({ kind, of });

@@ -5,11 +5,12 @@ import type { Contradicted, WeighedRemedy } from "@/core/plan/buildSheet";
 import { withWayBack } from "@/core/plan/progress";
 import { useUnits } from "@/store/settings";
 import { counted, smallFirst } from "@/words/grammar";
+import { plannedWords } from "@/words/plan";
 import { contradictionWords, remedyCosts, remedyWords } from "@/words/waysBack";
 import { useMaterialOf } from "../kit/materials";
 import { Section } from "../report/Section";
 import { useBench } from "../session/BenchContext";
-import { plannedWords, useBuild } from "./BuildContext";
+import { useBuild } from "./BuildContext";
 
 /** Where the design asks for something that what is done contradicts, with what each way out costs. */
 export function ContradictionsSection() {

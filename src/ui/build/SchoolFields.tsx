@@ -5,12 +5,13 @@ import { nanoid } from "nanoid";
 import { useState } from "react";
 import { withOwnTask } from "@/core/plan/progress";
 import type { Schools } from "@/core/plan/types";
+import { plannedWords } from "@/words/plan";
 import { SCHOOL_WORDS } from "@/words/schools";
 import { ChoiceField } from "../fields/ChoiceField";
 import { FieldRow } from "../fields/FieldRow";
 import { ShareField } from "../fields/ShareField";
 import { Note } from "../report/Section";
-import { plannedWords, useBuild } from "./BuildContext";
+import { useBuild } from "./BuildContext";
 
 /** Where makers work in more than one way, and tasks of the maker's own. */
 export function SchoolFields() {

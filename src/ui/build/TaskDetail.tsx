@@ -21,14 +21,14 @@ import type { PlanRecord } from "@/core/plan/version";
 import { useUnits } from "@/store/settings";
 import { cautionWords } from "@/words/cautions";
 import { smallFirst } from "@/words/grammar";
-import { reasonWords } from "@/words/plan";
+import { plannedWords, reasonWords } from "@/words/plan";
 import { figureWords, TOOL_WORDS } from "@/words/taskFigures";
 import { KeptNote } from "../fields/KeptNote";
 import { ShareField } from "../fields/ShareField";
 import { notices } from "../kit/notice";
 import { Note } from "../report/Section";
 import { useProduct, useViews } from "../session/BenchContext";
-import { plannedWords, useBuild } from "./BuildContext";
+import { useBuild } from "./BuildContext";
 import { WaysBackFields } from "./WaysBackFields";
 
 /** All that is needed at a task: figures, tools, cautions, why it waits, and what is noted of it. */

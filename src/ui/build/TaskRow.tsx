@@ -7,8 +7,9 @@ import { withDone, withoutDone } from "@/core/plan/progress";
 import type { PlannedTask } from "@/core/plan/state";
 import { smallFirst } from "@/words/grammar";
 import { printMinutes } from "@/words/money";
+import { plannedWords } from "@/words/plan";
 import { notices } from "../kit/notice";
-import { plannedWords, useBuild } from "./BuildContext";
+import { useBuild } from "./BuildContext";
 import { TaskDetail } from "./TaskDetail";
 
 /** Minutes of hands and of waiting: "22 min, then 24 h waiting". */

@@ -7,12 +7,13 @@ import type { PlannedTask } from "@/core/plan/state";
 import { type WayBack, waysFrom } from "@/core/plan/waysBack";
 import { useUnits } from "@/store/settings";
 import { capital } from "@/words/grammar";
+import { plannedWords } from "@/words/plan";
 import { becomesWords, WAY_LENGTH_WORDS, wayWords } from "@/words/waysBack";
 import { LengthField } from "../fields/LengthField";
 import { notices } from "../kit/notice";
 import { useWorkerQuery } from "../kit/useWorkerQuery";
 import { useBench, useDesign } from "../session/BenchContext";
-import { plannedWords, useBuild } from "./BuildContext";
+import { useBuild } from "./BuildContext";
 
 /** What can go wrong here, and where it leads back to. */
 export function WaysBackFields({ task }: { task: PlannedTask }) {

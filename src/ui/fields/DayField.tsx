@@ -4,9 +4,12 @@ import { useState } from "react";
 
 /** A day: taken once its year is whole, for typing "2026" passes through the years 2, 20 and 202. */
 export function DayField({
+  label,
   value,
   onChange,
 }: {
+  /** Where nothing beside it says what it is. */
+  label?: string;
   value: string | null;
   onChange: (day: string | null) => void;
 }) {
@@ -16,6 +19,7 @@ export function DayField({
       size="sm"
       bg="ground"
       type="date"
+      aria-label={label}
       min="1900-01-01"
       max="2999-12-31"
       value={typed ?? value ?? ""}

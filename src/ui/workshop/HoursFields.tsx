@@ -1,14 +1,20 @@
 "use client";
-import { Grid, Input, Stack, Text } from "@chakra-ui/react";
+import { Button, Grid, IconButton, Input, Stack, Text } from "@chakra-ui/react";
+import { Plus, X } from "lucide-react";
 import { useState } from "react";
 import type { Workshop } from "@/core/knife/design/record/workshop";
+import { MOST_STRETCHES } from "@/core/knife/design/workshopParts";
 import { WEEKDAYS } from "@/words/workshop";
 import { Tick } from "../fields/Tick";
 
 type Hours = Workshop["hours"];
-type Day = NonNullable<Hours[number]>;
+type Day = Hours[number];
+type Part = Day[number];
 
-const USUAL: Day = { fromMin: 9 * 60, toMin: 17 * 60 };
+const USUAL: Part = { fromMin: 9 * 60, toMin: 17 * 60 };
+/** How long a break is at first, and the least that is left on either side of one. */
+const BREAK_MIN = 60;
+const LEAST_MIN = 15;
 
 const two = (n: number) => String(n).padStart(2, "0");
 /** A time of day as time fields have it; the end of the day is a minute before midnight there. */
@@ -21,10 +27,22 @@ const minutesIn = (time: string): number | null => {
   return time !== "" && Number.isInteger(h) && Number.isInteger(m) ? 60 * h + m : null;
 };
 
-/** Working hours by weekday. */
+/** The middle of a stretch taken out of it; null where there is no room for that. */
+function parted({ fromMin, toMin }: Part): Day | null {
+  if (toMin - fromMin < BREAK_MIN + 2 * LEAST_MIN) return null;
+  const noon = 12 * 60;
+  const middle = Math.round((fromMin + toMin - BREAK_MIN) / 30) * 15;
+  const at = fromMin < noon && noon + BREAK_MIN < toMin ? noon : middle;
+  return [
+    { fromMin, toMin: at },
+    { fromMin: at + BREAK_MIN, toMin },
+  ];
+}
+
+/** Working hours by weekday, with breaks between. */
 export function HoursFields({ hours, onChange }: { hours: Hours; onChange: (to: Hours) => void }) {
-  const set = (i: number, day: Hours[number]) => onChange(hours.map((h, k) => (k === i ? day : h)));
-  const week = hours.reduce((sum, h) => sum + (h ? h.toMin - h.fromMin : 0), 0);
+  const set = (i: number, day: Day) => onChange(hours.map((h, k) => (k === i ? day : h)));
+  const week = hours.flat().reduce((sum, h) => sum + h.toMin - h.fromMin, 0);
   return (
     <Stack gap="2">
       {WEEKDAYS.map((name, i) => (
@@ -37,22 +55,76 @@ export function HoursFields({ hours, onChange }: { hours: Hours; onChange: (to: 
   );
 }
 
-function DayRow(props: { name: string; day: Hours[number]; onChange: (day: Hours[number]) => void }) {
-  const { name, day, onChange } = props;
-  // What is typed stands while it is no day yet: a time is typed digit by digit, and each is heard.
-  const [typed, setTyped] = useState<Partial<Record<keyof Day, string>>>({});
-  const nextOf = (of: typeof typed): Day => ({
-    fromMin: minutesIn(of.fromMin ?? "") ?? day?.fromMin ?? USUAL.fromMin,
-    toMin: minutesIn(of.toMin ?? "") ?? day?.toMin ?? USUAL.toMin,
+function DayRow({ name, day, onChange }: { name: string; day: Day; onChange: (day: Day) => void }) {
+  const last = day.at(-1);
+  const broken = last && day.length < MOST_STRETCHES ? parted(last) : null;
+  return (
+    <Grid templateColumns="100px minmax(0, 1fr)" gap="1.5" alignItems="start">
+      <Tick label={name} checked={day.length > 0} onChange={(on) => onChange(on ? [USUAL] : [])} />
+      {day.length === 0 ? (
+        <Text color="graphite" py="1.5">
+          off
+        </Text>
+      ) : (
+        <Stack gap="1">
+          {day.map((part, i) => (
+            <StretchRow
+              // biome-ignore lint/suspicious/noArrayIndexKey: a stretch is told by its place in the day
+              key={i}
+              name={day.length > 1 ? `${name}, part ${i + 1}` : name}
+              part={part}
+              leastMin={day[i - 1]?.toMin ?? 0}
+              mostMin={day[i + 1]?.fromMin ?? 24 * 60}
+              onChange={(to) => onChange(day.map((p, k) => (k === i ? to : p)))}
+              onRemove={day.length > 1 ? () => onChange(day.filter((_, k) => k !== i)) : null}
+            />
+          ))}
+          {broken && (
+            <Button
+              size="xs"
+              variant="ghost"
+              alignSelf="start"
+              aria-label={`${name}: a break`}
+              onClick={() => onChange([...day.slice(0, -1), ...broken])}
+            >
+              <Plus /> Break
+            </Button>
+          )}
+        </Stack>
+      )}
+    </Grid>
+  );
+}
+
+interface StretchRowProps {
+  readonly name: string;
+  readonly part: Part;
+  readonly leastMin: number;
+  readonly mostMin: number;
+  readonly onChange: (to: Part) => void;
+  readonly onRemove: (() => void) | null;
+}
+
+function StretchRow({ name, part, leastMin, mostMin, onChange, onRemove }: StretchRowProps) {
+  // What is typed stands while it is no stretch yet: a time is typed digit by digit, and each is heard.
+  const [typed, setTyped] = useState<Partial<Record<keyof Part, string>>>({});
+  const nextOf = (of: typeof typed): Part => ({
+    fromMin: minutesIn(of.fromMin ?? "") ?? part.fromMin,
+    toMin: minutesIn(of.toMin ?? "") ?? part.toMin,
   });
-  const inOrder = ({ fromMin, toMin }: Day) => fromMin < toMin;
-  const wrong = day !== null && !inOrder(nextOf(typed));
-  const type = (of: keyof Day, time: string) => {
+  const fault = ({ fromMin, toMin }: Part): string | null =>
+    fromMin >= toMin
+      ? "The end must come after the beginning."
+      : fromMin < leastMin || toMin > mostMin
+        ? "It runs into another part of the day."
+        : null;
+  const wrong = fault(nextOf(typed));
+  const type = (of: keyof Part, time: string) => {
     const next = { ...typed, [of]: time };
     setTyped(next);
-    if (minutesIn(time) !== null && inOrder(nextOf(next))) onChange(nextOf(next));
+    if (minutesIn(time) !== null && !fault(nextOf(next))) onChange(nextOf(next));
   };
-  const time = (of: keyof Day, label: string) => (
+  const time = (of: keyof Part, label: string) => (
     <Input
       type="time"
       size="sm"
@@ -61,39 +133,29 @@ function DayRow(props: { name: string; day: Hours[number]; onChange: (day: Hours
       css={{ "&::-webkit-calendar-picker-indicator": { marginInlineStart: 0, padding: 0 } }}
       bg="ground"
       aria-label={`${name}, ${label}`}
-      aria-invalid={wrong}
-      value={typed[of] ?? (day ? timeOf(day[of]) : "")}
-      disabled={!day}
+      aria-invalid={wrong !== null}
+      value={typed[of] ?? timeOf(part[of])}
       onChange={(e) => type(of, e.target.value)}
       onBlur={() => !wrong && setTyped({})}
     />
   );
   return (
-    <Grid templateColumns="100px minmax(0, 1fr) auto minmax(0, 1fr)" gap="1.5" alignItems="center">
-      <Tick
-        label={name}
-        checked={day !== null}
-        onChange={(on) => {
-          setTyped({});
-          onChange(on ? USUAL : null);
-        }}
-      />
-      {day ? (
-        <>
-          {time("fromMin", "from")}
-          <Text color="graphite">to</Text>
-          {time("toMin", "to")}
-        </>
-      ) : (
-        <Text color="graphite" gridColumn="span 3" py="1.5">
-          off
-        </Text>
-      )}
+    <>
+      <Grid templateColumns="minmax(0, 1fr) auto minmax(0, 1fr) 28px" gap="1" alignItems="center">
+        {time("fromMin", "from")}
+        <Text color="graphite">to</Text>
+        {time("toMin", "to")}
+        {onRemove && (
+          <IconButton size="2xs" variant="ghost" aria-label={`Take out: ${name}`} onClick={onRemove}>
+            <X />
+          </IconButton>
+        )}
+      </Grid>
       {wrong && (
-        <Text color="fault" fontSize="sm" role="alert" gridColumn="span 4">
-          The end must come after the beginning.
+        <Text color="fault" fontSize="sm" role="alert">
+          {wrong}
         </Text>
       )}
-    </Grid>
+    </>
   );
 }

@@ -10,6 +10,7 @@ import { DrillChoice } from "../fields/DrillChoice";
 import { LengthField } from "../fields/LengthField";
 import { ShareField } from "../fields/ShareField";
 import { attempt } from "../kit/notice";
+import { DaysOffFields } from "./DaysOffFields";
 import { HeatSourceFields } from "./HeatSourceFields";
 import { HoursFields } from "./HoursFields";
 
@@ -56,6 +57,9 @@ export function WorkshopFields({ workshop }: { workshop: Workshop }) {
       </Card>
       <Card title="Hours">
         <HoursFields hours={workshop.hours} onChange={(hours) => change((w) => ({ ...w, hours }))} />
+      </Card>
+      <Card title="Time">
+        <TimeFields of={of} />
       </Card>
       <Card title="Printer">
         <PrinterFields of={of} />
@@ -163,6 +167,29 @@ function ShopFields({ of: { workshop, facts, change, put, limits } }: { of: Chan
         {...limits("ratePerHour")}
         onChange={(ratePerHour) => change((w) => ({ ...w, ratePerHour }))}
       />
+    </>
+  );
+}
+
+/** Days on which nobody works, and what the schedule counts on besides hours. */
+function TimeFields({ of: { workshop, change, limits } }: { of: Changes }) {
+  const number = (key: "clampSets" | "deliveryDays", label: string, help?: string) => (
+    <ShareField
+      label={label}
+      help={help}
+      value={workshop[key]}
+      unit=""
+      factor={1}
+      whole
+      {...limits(key)}
+      onChange={(to) => change((w) => ({ ...w, [key]: to }))}
+    />
+  );
+  return (
+    <>
+      <DaysOffFields days={workshop.daysOff} onChange={(daysOff) => change((w) => ({ ...w, daysOff }))} />
+      {number("clampSets", "Handles clamped at once")}
+      {number("deliveryDays", "Days of delivery", "How long what is ordered takes to come.")}
     </>
   );
 }

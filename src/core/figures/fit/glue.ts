@@ -89,13 +89,31 @@ function partsOf({ handle, guard, tang, fasteners }: Design): number {
   );
 }
 
+/** How long glue lasts in the cup, and how long what is glued has to rest, at the shop's temperature. */
+export type GlueTimes = Pick<GluePlan, "parts" | "assemblyMin" | "potLifeMin" | "cureH" | "curesIndoors">;
+
+export function glueTimes(design: Design): GlueTimes {
+  const { glue, shopC } = design.workshop;
+  const parts = partsOf(design);
+  const rate = settingRate(shopC, glue.atC);
+  const curesIndoors = shopC < COLDEST_C;
+  return {
+    parts,
+    assemblyMin: parts * glue.minutesAPart,
+    potLifeMin: glue.potLifeMin / rate,
+    // A long time in the cold is no cure: it is carried to where the label holds.
+    cureH: Math.max(glue.leastCureH, curesIndoors ? glue.cureH : glue.cureH / rate),
+    curesIndoors,
+  };
+}
+
 /**
  * What to mix: fills of holes as they are weighed, and glue lines between scales, liners and tang, between segments,
  * between a guard's plates and behind them, between pieces, and round pins. What screws hold together dry takes none.
  * Volumes in mm³ (1 ml is 1,000), masses in g.
  */
 export function gluePlan(design: Design, throughMm: ReadonlyMap<string, number>): GluePlan {
-  const { glue, shopC } = design.workshop;
+  const { glue } = design.workshop;
   const materialOf = materialsIn(design);
   const assembly = assemble(design);
   const glued = design.fasteners.filter((f) => kindOf(f).glued);
@@ -114,9 +132,6 @@ export function gluePlan(design: Design, throughMm: ReadonlyMap<string, number>)
   ].filter((j): j is GlueJoint => j.volumeMm3 > 0);
   const netMm3 = list.reduce((s, j) => s + j.volumeMm3, 0);
   const mixMm3 = netMm3 * (1 + glue.wasteShare);
-  const parts = partsOf(design);
-  const rate = settingRate(shopC, glue.atC);
-  const curesIndoors = shopC < COLDEST_C;
   const made = [
     ...new Set(
       assembly.parts.filter((p) => p.group !== "blade").flatMap((p) => p.materials.map((m) => m.materialId)),
@@ -128,12 +143,7 @@ export function gluePlan(design: Design, throughMm: ReadonlyMap<string, number>)
     netMm3,
     mixMm3,
     ...twoParts(mixMm3, { ...glue, by: "volume" }),
-    parts,
-    assemblyMin: parts * glue.minutesAPart,
-    potLifeMin: glue.potLifeMin / rate,
-    // A long time in the cold is no cure: it is carried to where the label holds.
-    cureH: Math.max(glue.leastCureH, curesIndoors ? glue.cureH : glue.cureH / rate),
-    curesIndoors,
+    ...glueTimes(design),
     // What nothing is glued to is neither wiped nor roughened.
     oily: touched.filter((id) => {
       const found = materialOf(id);

@@ -1,5 +1,5 @@
+import { normal, randomStream } from "../../base/random";
 import type { Design } from "../../knife/design/schema";
-import { normal, randomStream } from "./random";
 import { type Spread, spreadModel } from "./spread";
 
 export interface Percentiles {

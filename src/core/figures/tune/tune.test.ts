@@ -1,5 +1,6 @@
 import Module from "manifold-3d";
 import { describe, expect, it } from "vitest";
+import { randomStream } from "../../base/random";
 import { assemble } from "../../knife/assembly/assemble";
 import { CONSTRUCTIONS } from "../../knife/design/constructions.fixtures";
 import { newDesign } from "../../knife/design/create";
@@ -13,7 +14,6 @@ import { tuneReviewed } from "../review/tuneReviewed";
 import { meshAgreement } from "../weigh/agreement";
 import { figuresOf, leverEffects } from "./effects";
 import { leversOf, withLevers } from "./levers";
-import { randomStream } from "./random";
 import { percentile, sampleBuilds } from "./sample";
 import { spreadOf } from "./spread";
 

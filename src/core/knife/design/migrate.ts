@@ -45,6 +45,8 @@ export const MIGRATIONS: Migrations = {
   15: (record) => (isRecord(record) ? toVersion16(record) : record),
   // 17: what the shop heats steel in.
   16: (record) => (isRecord(record) ? toVersion17(record) : record),
+  // Workshops that are kept by themselves changed; knives did not.
+  17: (record) => record,
 };
 
 /** Brings a design's record from its version up to the present one. `from` must be from 1 to the present version. */

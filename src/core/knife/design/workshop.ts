@@ -42,12 +42,15 @@ export const plainWorkshop = (): CarriedWorkshop => ({ id: null, own: [], ...pla
 
 /** A workshop to begin with: five days of eight hours, nothing paid, a printer that is true. */
 export function newWorkshop(id: string, name: string, facts: WorkshopFacts = plainFacts()): Workshop {
-  const day = { fromMin: 9 * 60, toMin: 17 * 60 };
+  const day = [{ fromMin: 9 * 60, toMin: 17 * 60 }];
   return {
     id,
     name,
     facts,
-    hours: [day, day, day, day, day, null, null],
+    hours: [day, day, day, day, day, [], []],
+    daysOff: [],
+    clampSets: 2,
+    deliveryDays: 7,
     ratePerHour: 0,
     printer: { acrossMm: 100, downMm: 100 },
   };

@@ -23,5 +23,8 @@ export const PRINTER_LIMITS = [90, 110] as const;
 /** How long what is glued waits at least before it is ground, h. Common practice, no source. */
 export const LEAST_CURE_LIMITS_H = [12, 200] as const;
 
+/** So many stretches of work may a day have. */
+export const MOST_STRETCHES = 4;
+
 /** So many letters may a workshop's name have. */
 export const MOST_LETTERS = 60;

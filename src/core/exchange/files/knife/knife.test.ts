@@ -35,6 +35,7 @@ const WEIGHED: Readonly<Record<string, readonly [number, number]>> = {
   "v14-sallow-camp-chopper": [541.0824, 13.4796],
   "v15-wren-neck-knife": [64.1302, -26.1283],
   "v16-gorse-guard-knife": [192.0913, -23.7366],
+  "v17-heath-field-knife": [160.2462, -22.9852],
 };
 const bytes = (text: string) => new TextEncoder().encode(text);
 

@@ -4,6 +4,7 @@ import {
   HEAT_SOURCE_KINDS,
   LEAST_CURE_LIMITS_H,
   MOST_LETTERS,
+  MOST_STRETCHES,
   PRINTER_LIMITS,
   WORKSHOP_PARTS,
   type WorkshopPart,
@@ -80,11 +81,17 @@ export type CarriedWorkshop = z.infer<typeof carriedWorkshop>;
 
 const minute = z.int().check(z.gte(0), z.lte(24 * 60));
 
-/** A day's working hours, minutes after midnight; null on a day off. */
-const hours = z.nullable(
-  z
-    .strictObject({ fromMin: minute, toMin: minute })
-    .check(z.refine(({ fromMin, toMin }) => fromMin < toMin, "the end must come after the beginning")),
+const stretch = z
+  .strictObject({ fromMin: minute, toMin: minute })
+  .check(z.refine(({ fromMin, toMin }) => fromMin < toMin, "the end must come after the beginning"));
+
+/** A day's working hours, minutes after midnight: stretches in order, with breaks between; none on a day off. */
+const hours = z.array(stretch).check(
+  z.maxLength(MOST_STRETCHES),
+  z.refine(
+    (day) => day.every((s, i) => i === 0 || day[i - 1].toMin <= s.fromMin),
+    "a stretch must begin after the one before it",
+  ),
 );
 
 /** One of a maker's workshops. */
@@ -94,6 +101,12 @@ export const workshopRecord = z.strictObject({
   facts,
   /** Monday first. */
   hours: z.array(hours).check(z.minLength(7), z.maxLength(7)),
+  /** Days on which nobody works. */
+  daysOff: z.array(z.iso.date()).check(z.maxLength(400)),
+  /** How many handles can be clamped at once. */
+  clampSets: z.int().check(z.gte(1), z.lte(50)),
+  /** How long what is ordered takes to come. */
+  deliveryDays: z.int().check(z.gte(0), z.lte(365)),
   /** In the currency of the prices. */
   ratePerHour: between(0, 1_000_000),
   printer: z.strictObject({ acrossMm: mm(...PRINTER_LIMITS), downMm: mm(...PRINTER_LIMITS) }),
