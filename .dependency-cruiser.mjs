@@ -4,7 +4,7 @@
  */
 const FLOORS = {
   base: [
-    ["tolerances", "isRecord", "number", "plainName", "work", "own", "sameData", "compared"],
+    ["tolerances", "isRecord", "number", "plainName", "work", "own", "sameData", "compared", "random"],
     ["units", "fits"],
     ["record"],
   ],
@@ -43,7 +43,7 @@ const UI = [
   ["balance", "build", "compare", "fit"],
   ["pattern", "sheets"],
   ["products"],
-  ["bench", "begin", "rack", "shelf", "stock"],
+  ["bench", "begin", "rack", "schedule", "shelf", "stock"],
 ];
 const HOUSE = [
   ["core"],

@@ -7,6 +7,7 @@ import { leverEffects } from "@/core/figures/tune/effects";
 import { sampleBuilds } from "@/core/figures/tune/sample";
 import { spreadOf } from "@/core/figures/tune/spread";
 import { wayBecomes } from "@/core/plan/buildSheet";
+import { knivesInDays } from "@/core/products/knivesInDays";
 import { modelOf } from "@/core/products/modelOf";
 import { shoppingList } from "@/core/shelf/shopping";
 import type { BenchService } from "../workers/bench.messages";
@@ -21,7 +22,8 @@ export const benchService: BenchService = {
   tune: (design, target, allowed, limits) =>
     tuneReviewed(design, target, (l) => allowed.includes(l.id), limits),
   bill: async (design, shop) => (await modelOf(design).making()).bill(design, shop),
-  build: async (design, record, recipes) => (await modelOf(design).making()).build(design, record, recipes),
+  build: async (design, record, recipes, usual) =>
+    (await modelOf(design).making()).build(design, record, recipes, usual),
   wayBecomes,
   lotsFor: async (design, lots) => (await modelOf(design).making()).lotsFor(design, lots),
   pathsOfPiece: async (design, piece) => (await modelOf(design).making()).pathsOfPiece(design, piece),
@@ -33,6 +35,7 @@ export const benchService: BenchService = {
     }
     return shoppingList(needed, lots, options);
   },
+  inDays: knivesInDays,
   layOut: laidOnStock,
   spread: (design) => spreadOf(design),
   placeFastener: placedFastener,

@@ -1,6 +1,8 @@
 "use client";
+import { useMemo } from "react";
 import { newPlan } from "@/core/plan/newPlan";
 import { withPhoto } from "@/core/plan/progress";
+import { type UsualMinutes, usualMinutes } from "@/core/plan/usualMinutes";
 import type { PlanRecord } from "@/core/plan/version";
 import { heldPhoto } from "./heldPhoto";
 import { sealedTable } from "./sealedTable";
@@ -32,6 +34,12 @@ export async function putTaskPhoto(knifeId: string, task: string, file: Blob): P
 /** Every plan, by its knife's id; undefined before the database has answered. */
 export const usePlans = (): ReadonlyMap<string, PlanRecord> | undefined =>
   useKept(async () => new Map((await table.all()).map((r) => [r.id, r.record])), []);
+
+/** Minutes of tasks as they really were, over all knives; undefined before the database has answered. */
+export function useUsualMinutes(): UsualMinutes | undefined {
+  const plans = usePlans();
+  return useMemo(() => plans && usualMinutes(plans.values()), [plans]);
+}
 
 /** What makers would do otherwise next time, by the kind of task, of every knife but one. */
 async function lessonsBeside(knifeId: string): Promise<ReadonlyMap<string, readonly string[]>> {

@@ -19,6 +19,8 @@ import type { BuildSheet, WeightChange } from "@/core/plan/buildSheet";
 import type { Recipe } from "@/core/plan/recipes";
 import type { PlanRecord } from "@/core/plan/record";
 import type { Schools } from "@/core/plan/types";
+import type { UsualMinutes } from "@/core/plan/usualMinutes";
+import type { DaysAsked, KnifeToDo, KnivesInDays } from "@/core/products/knivesInDays";
 import type { Lot } from "@/core/shelf/lot";
 import type { LotsForPiece } from "@/core/shelf/lotsFor";
 import type { Forging } from "@/core/shelf/needs";
@@ -47,7 +49,12 @@ export interface BenchService {
   /** What it costs to make at a shop's prices; null of a knife that cannot be built. */
   bill(design: ProductDesign, shop: Shop): Promise<Bill | null>;
   /** Its plan as far as it has come, with the figures of each task; null of a knife that cannot be built. */
-  build(design: ProductDesign, record: PlanRecord, recipes: readonly Recipe[]): Promise<BuildSheet | null>;
+  build(
+    design: ProductDesign,
+    record: PlanRecord,
+    recipes: readonly Recipe[],
+    usual: UsualMinutes,
+  ): Promise<BuildSheet | null>;
   /** What a way back does to weight and balance; null where the knife could not be built then. */
   wayBecomes(design: Design, code: string, mm: number): WeightChange | null;
   /** For every piece the lots that serve or miss; null of a knife that cannot be built. */
@@ -64,6 +71,13 @@ export interface BenchService {
     lots: readonly Lot[],
     options: ShoppingOptions,
   ): Promise<ShoppingList>;
+  /** Several knives in days, by one pair of hands; those that cannot be built are left out, and told. */
+  inDays(
+    knives: readonly KnifeToDo[],
+    lots: readonly Lot[],
+    usual: UsualMinutes,
+    asked: DaysAsked,
+  ): Promise<KnivesInDays>;
   /** What is cut of several knives, laid out on sheets of stock. */
   layOut(knives: readonly (readonly Cuttable[])[], stock: Panel): StockLayout;
 }

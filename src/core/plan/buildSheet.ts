@@ -1,5 +1,6 @@
 import { weigh } from "../figures/weigh/weigh";
 import type { Design } from "../knife/design/schema";
+import { drawnSizes, type Prediction, predictedAt } from "./asBuilt";
 import { type Contradiction, contradictions } from "./contradictions";
 import { type CutFact, factsOf } from "./cutFacts";
 import { planOf } from "./planOf";
@@ -9,7 +10,8 @@ import { type Remedy, remediesOf, withRemedy } from "./remedies";
 import { type PlanState, planState } from "./state";
 import { type SteelState, steelState } from "./steelState";
 import { figuresFor, type TaskFigure } from "./taskFigures";
-import type { Task } from "./types";
+import { type SizePlace, STAGES, type Stage, type Task } from "./types";
+import type { UsualMinutes } from "./usualMinutes";
 import { wayBack } from "./waysBack";
 
 /** What weight and balance become with a change of the design; null where it could not be built then. */
@@ -38,6 +40,10 @@ export interface BuildSheet extends PlanState {
   readonly contradicted: readonly Contradicted[];
   readonly massG: number;
   readonly balanceMm: number;
+  /** What it should weigh, and where balance, at each stage. */
+  readonly predicted: ReadonlyMap<Stage, Prediction>;
+  /** Sizes as they are drawn, mm. */
+  readonly drawn: ReadonlyMap<SizePlace, number>;
   /** Null of a product that has no steel of its own. */
   readonly steel: SteelState | null;
 }
@@ -59,12 +65,13 @@ export function buildSheet(
   design: Design,
   record: PlanRecord,
   recipes: readonly Recipe[],
+  usual?: UsualMinutes,
 ): BuildSheet | null {
   const weighed = weigh(design);
   if (!weighed.ok) return null;
   const { massG, balanceMm } = weighed.report;
   const fromDesign = planOf(design, record.schools);
-  const state = planState(fromDesign, record);
+  const state = planState(fromDesign, record, usual);
   const isDone = new Set(Object.keys(record.done));
   const doneTasks = fromDesign.filter((t) => isDone.has(t.id));
   const becomes = (remedy: Remedy): WeightChange | null => {
@@ -83,6 +90,13 @@ export function buildSheet(
     })),
     massG,
     balanceMm,
+    predicted: new Map(
+      STAGES.flatMap((stage) => {
+        const found = predictedAt(design, stage);
+        return found ? [[stage, found] as const] : [];
+      }),
+    ),
+    drawn: drawnSizes(design),
     steel: steelState(design, record),
   };
 }

@@ -14,5 +14,9 @@ export const newPlan = (): PlanRecord => ({
   reworks: [],
   otherwise: {},
   heats: [],
+  count: null,
+  readings: [],
+  sizes: {},
+  log: [],
   holds: {},
 });

@@ -1,19 +1,24 @@
 import { own } from "../base/own";
 import type { CutFact } from "./cutFacts";
-import type { Done, Hold, OwnTask, PlanRecord, Rework } from "./record";
+import type { Done, Hold, Logged, OwnTask, PlanRecord, Reading, Rework } from "./record";
 import { inOrder } from "./state";
 import type { TaskKind } from "./taskKinds";
-import type { Task } from "./types";
+import type { SizePlace, Task } from "./types";
 import type { WayBack } from "./waysBack";
 
 /** The plan with a task done: what it has cut stays, whatever the design says later. */
 export function withDone(
   record: PlanRecord,
   task: string,
-  of: { readonly at: number; readonly cut: readonly CutFact[] },
+  of: {
+    readonly at: number;
+    readonly cut: readonly CutFact[];
+    /** How many tasks there are; as it was known before where it is left out. */
+    readonly count?: number;
+  },
 ): PlanRecord {
   const entry: Done = { at: of.at, tookMin: null, cut: [...of.cut] };
-  return { ...record, done: { ...record.done, [task]: entry } };
+  return { ...record, count: of.count ?? record.count, done: { ...record.done, [task]: entry } };
 }
 
 /** The plan with a task that is not done after all. */
@@ -56,6 +61,32 @@ export const withTimer = (
 export const withHold = (record: PlanRecord, task: string, hold: Hold | null): PlanRecord => ({
   ...record,
   holds: entered(record.holds, task, hold),
+});
+
+/** The plan with a reading more; one of its id takes its place. */
+export const withReading = (record: PlanRecord, reading: Reading): PlanRecord => ({
+  ...record,
+  readings: [...record.readings.filter((r) => r.id !== reading.id), reading].sort((a, b) => a.at - b.at),
+});
+export const withoutReading = (record: PlanRecord, id: string): PlanRecord => ({
+  ...record,
+  readings: record.readings.filter((r) => r.id !== id),
+});
+
+/** The plan with a size as it was measured; null takes it away. */
+export function withSize(record: PlanRecord, place: SizePlace, mm: number | null): PlanRecord {
+  const { [place]: _, ...others } = record.sizes;
+  return { ...record, sizes: mm === null ? others : { ...others, [place]: mm } };
+}
+
+/** The plan with a note of a day more; one of its id takes its place. */
+export const withLogged = (record: PlanRecord, logged: Logged): PlanRecord => ({
+  ...record,
+  log: [...record.log.filter((l) => l.id !== logged.id), logged].sort((a, b) => a.at - b.at),
+});
+export const withoutLogged = (record: PlanRecord, id: string): PlanRecord => ({
+  ...record,
+  log: record.log.filter((l) => l.id !== id),
 });
 
 /** Tasks of some kinds done over: they stand undone, and what stood done of them is kept with the way back. */

@@ -3,7 +3,7 @@ import { between, entries, id, plainText, text } from "../knife/design/record/fi
 import { attempt } from "./attempts";
 import { cutFact } from "./cutFacts";
 import { TASKS, type TaskKind } from "./taskKinds";
-import { BOUGHT, DRILL_SCHOOLS, GRIND_SCHOOLS, SURFACES } from "./types";
+import { BOUGHT, DRILL_SCHOOLS, GRIND_SCHOOLS, HOLD_REASONS, SIZE_PLACES, STAGES, SURFACES } from "./types";
 
 const KINDS = Object.keys(TASKS) as [TaskKind, ...TaskKind[]];
 const taskId = plainText(1, 160);
@@ -47,8 +47,28 @@ const rework = z.strictObject({
 });
 export type Rework = Readonly<z.infer<typeof rework>>;
 
-/** What a task may wait for besides others: its maker has put it there, or what is ordered, or the customer. */
-export const HOLD_REASONS = ["chosen", "delivery", "customer"] as const;
+const interval = z.tuple([z.number(), z.number()]);
+
+/** Weight and balance at a stage, beside what was predicted of the design as it was then. */
+const reading = z.strictObject({
+  id,
+  stage: z.enum(STAGES),
+  at: when,
+  massG: z.nullable(between(0, 20_000)),
+  balanceMm: z.nullable(between(-2000, 2000)),
+  predicted: z.nullable(
+    z.strictObject({
+      massG: z.number(),
+      massIntervalG: interval,
+      balanceMm: z.number(),
+      balanceIntervalMm: interval,
+    }),
+  ),
+});
+export type Reading = Readonly<z.infer<typeof reading>>;
+
+const logged = z.strictObject({ id, at: when, says: text(1, 2000) });
+export type Logged = Readonly<z.infer<typeof logged>>;
 
 const hold = z.strictObject({ day: z.iso.date(), why: z.enum(HOLD_REASONS) });
 export type Hold = Readonly<z.infer<typeof hold>>;
@@ -78,6 +98,14 @@ export const planRecord = z.strictObject({
   /** What would be done otherwise next time, by the kind of task. */
   otherwise: entries(taskId, text(1, 500), 100),
   heats: z.array(attempt).check(z.maxLength(100)),
+  /** How many tasks it had when one was last ticked; null before. */
+  count: z._default(z.nullable(z.int().check(z.gte(0), z.lte(1000))), null),
+  /** Weight and balance as measured, the last of a stage being what holds; plans of version 1 have none. */
+  readings: z._default(z.array(reading).check(z.maxLength(100)), []),
+  /** Sizes as measured, mm, by where they are taken. */
+  sizes: z._default(z.partialRecord(z.enum(SIZE_PLACES), between(0, 3000)), {}),
+  /** What was noted of the knife, with its day. */
+  log: z._default(z.array(logged).check(z.maxLength(300)), []),
   /** Tasks that are not begun before a day, by their id; plans of version 1 have none. */
   holds: z._default(entries(taskId, hold, 300), {}),
 });

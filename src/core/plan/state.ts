@@ -2,6 +2,7 @@ import { PHASES, phaseOf } from "./phases";
 import type { OwnTask, PlanRecord } from "./record";
 import { TASKS, type TaskKind } from "./taskKinds";
 import type { Need, Task } from "./types";
+import type { UsualMinutes } from "./usualMinutes";
 
 /** A task as it stands in a knife's plan: one of the design, one on a way back, or one of its maker's own. */
 export interface PlannedTask extends Omit<Task, "kind"> {
@@ -161,8 +162,14 @@ function byPhase(tasks: readonly Loose[], own: readonly OwnTask[]): Loose[] {
   return [...tasks].sort((a, b) => place(a) - place(b));
 }
 
+const NO_MINUTES: UsualMinutes = new Map();
+
 /** A plan as far as it has come, of the tasks that follow from its design. */
-export function planState(fromDesign: readonly Task[], record: PlanRecord): PlanState {
+export function planState(
+  fromDesign: readonly Task[],
+  record: PlanRecord,
+  usual: UsualMinutes = NO_MINUTES,
+): PlanState {
   const notices: PlanNotice[] = [];
   const loose = fromDesign.map((t): Loose => ({ ...t, title: null }));
   const all = withOwn(withReworks(loose, record), record.own, notices);
@@ -172,7 +179,10 @@ export function planState(fromDesign: readonly Task[], record: PlanRecord): Plan
   for (const id of done) if (!ids.has(id)) notices.push({ code: "not-asked", task: id });
   const tasks = inOrder(byPhase(all, record.own), record.sequence).map((t): PlannedTask => {
     const waitsFor = t.needs.map((n) => n.id).filter((id) => ids.has(id) && !done.has(id));
-    const { activeMin, waitMin } = minutes.get(t.id) ?? t;
+    const { activeMin, waitMin } = minutes.get(t.id) ?? {
+      activeMin: (t.kind && usual.get(t.kind)?.activeMin) ?? t.activeMin,
+      waitMin: t.waitMin,
+    };
     const state = done.has(t.id) ? "done" : waitsFor.length === 0 ? "ready" : "waiting";
     return { ...t, activeMin, waitMin, waitsFor, state };
   });

@@ -13,6 +13,30 @@ export const SURFACES = ["satin", "buffed", "acid", "acid-tumbled", "darkened"] 
 /** Whether a blade that comes hard keeps its hardness, or is annealed whole, worked on and hardened again. */
 export const BOUGHT = ["kept-hard", "annealed"] as const;
 
+/** When a knife is weighed while it is made. */
+export const STAGES = ["dry-fit", "shaped", "finished"] as const;
+export type Stage = (typeof STAGES)[number];
+
+/** Where sizes of a knife are taken. */
+export const SIZE_PLACES = [
+  "overall-length",
+  "blade-length",
+  "blade-thickness",
+  "guard-height",
+  "guard-thickness",
+  "handle-length",
+  "handle-thickness-front",
+  "handle-thickness-middle",
+  "handle-thickness-rear",
+  "handle-height-front",
+  "handle-height-middle",
+  "handle-height-rear",
+] as const;
+export type SizePlace = (typeof SIZE_PLACES)[number];
+
+/** What a task may wait for besides others: its maker has put it there, or what is ordered, or the customer. */
+export const HOLD_REASONS = ["chosen", "delivery", "customer"] as const;
+
 /** How a maker works, where there is a choice that changes the order. */
 export interface Schools {
   readonly grind: (typeof GRIND_SCHOOLS)[number];

@@ -15,6 +15,7 @@ import type { Recipe } from "../plan/recipes";
 import type { PlanRecord } from "../plan/record";
 import type { PlannedTask } from "../plan/state";
 import type { Schools, Task } from "../plan/types";
+import type { UsualMinutes } from "../plan/usualMinutes";
 import type { Alike } from "../schedule/job";
 import type { Lot } from "../shelf/lot";
 import type { LotsForPiece } from "../shelf/lotsFor";
@@ -72,7 +73,7 @@ export interface ProductMaking<D extends ProductDesign = ProductDesign> {
   /** What is done to make it, each task behind those that it waits for. Of one that can be built. */
   plan(design: D, schools: Schools): readonly Task[];
   /** Its plan as far as it has come, with the figures of each task; null where it cannot be built. */
-  build(design: D, record: PlanRecord, recipes: readonly Recipe[]): BuildSheet | null;
+  build(design: D, record: PlanRecord, recipes: readonly Recipe[], usual?: UsualMinutes): BuildSheet | null;
   /** Which of its tasks may be done together with those of others, by id. */
   alike(design: D, tasks: readonly PlannedTask[]): ReadonlyMap<string, Alike>;
   /** Everything that it takes: stock, rods, hardware, glue, what is used up; null where it cannot be built. */

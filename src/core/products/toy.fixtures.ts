@@ -133,7 +133,14 @@ const toyMaking: ProductMaking<Toy> = {
     const weighing = weigh(design);
     if (!weighing.ok) return null;
     const { massG, balanceMm } = weighing.report;
-    const nothing = { figures: new Map(), cut: new Map(), contradicted: [], steel: null };
+    const nothing = {
+      figures: new Map(),
+      cut: new Map(),
+      contradicted: [],
+      predicted: new Map(),
+      drawn: new Map(),
+      steel: null,
+    };
     return { ...planState(toyPlan(), record), ...nothing, massG, balanceMm };
   },
   needs: () => [],

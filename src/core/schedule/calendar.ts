@@ -34,6 +34,12 @@ export function dayStart(day: string): number {
   return date.getMonth() === m - 1 && date.getDate() === d ? date.getTime() : Number.NaN;
 }
 
+/** The first moment of the day after a day, ms. */
+export function dayEnd(day: string): number {
+  const start = new Date(dayStart(day));
+  return new Date(start.getFullYear(), start.getMonth(), start.getDate() + 1).getTime();
+}
+
 /** A moment in local time, as it is written: "2026-12-01T09:30". */
 export function localTime(ms: number): string {
   const d = new Date(ms);

@@ -17,6 +17,8 @@ export interface Job {
   readonly alike?: ReadonlyMap<string, Alike>;
   /** Moments before which tasks do not begin, ms, by id. */
   readonly notBeforeMs?: ReadonlyMap<string, number>;
+  /** The moments by which tasks are begun where that can be, ms, by id: their maker has put them on a day. */
+  readonly wishedByMs?: ReadonlyMap<string, number>;
   /** When what is done was done, ms, by id: what has to follow within a time is counted from then. */
   readonly doneAtMs?: ReadonlyMap<string, number>;
   /** Waits that run: their work is done, and they are over then. */

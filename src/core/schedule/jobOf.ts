@@ -1,6 +1,6 @@
 import type { PlanRecord } from "../plan/record";
 import type { PlannedTask } from "../plan/state";
-import { dayStart } from "./calendar";
+import { dayEnd, dayStart } from "./calendar";
 import type { Alike, Job } from "./job";
 
 /** What is left to do of a knife, by what is kept of its plan: what is held back, what was done when, waits that run. */
@@ -16,6 +16,11 @@ export function jobOf(
     tasks,
     alike,
     notBeforeMs: new Map(Object.entries(record.holds).map(([id, { day }]) => [id, dayStart(day)])),
+    wishedByMs: new Map(
+      Object.entries(record.holds).flatMap(([id, { day, why }]) =>
+        why === "chosen" ? [[id, dayEnd(day)] as const] : [],
+      ),
+    ),
     doneAtMs: new Map(Object.entries(record.done).map(([id, { at }]) => [id, at])),
     waitOverMs: new Map(
       Object.entries(record.timers)

@@ -27,6 +27,8 @@ export interface Operation {
   freedBy: number;
   needs: readonly Before[];
   readonly notBeforeMs: number;
+  /** It is begun before that where it can be; infinite where nobody wishes so. */
+  readonly wishedByMs: number;
   /** By what is done already; infinite where nothing says so. */
   readonly latestMs: number;
 }
@@ -127,6 +129,9 @@ export function operationsOf(
   const lastOf = new Map<number, number>();
   for (const n of order) {
     const members = nodes[n];
+    const wishedByMs = Math.min(
+      ...members.map(({ job, task }) => jobs[job].wishedByMs?.get(task.id) ?? Number.POSITIVE_INFINITY),
+    );
     const { legs, notBeforeMs } = timesOf(members, jobs, fromMs);
     const first = operations.length;
     const { latestMs } = needsOf[n];
@@ -147,6 +152,7 @@ export function operationsOf(
             ? [{ of: own - 1, minMs: 0, maxMs: withinMs }]
             : needsOf[n].needs.map(({ node, minMs, maxMs }) => ({ of: lastOf.get(node) ?? 0, minMs, maxMs })),
         notBeforeMs: leg > 0 ? 0 : notBeforeMs,
+        wishedByMs: leg > 0 ? Number.POSITIVE_INFINITY : wishedByMs,
         latestMs: leg > 0 ? Number.POSITIVE_INFINITY : latestMs,
       });
     });

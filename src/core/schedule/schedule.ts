@@ -128,6 +128,7 @@ interface Solution {
   readonly problem: Problem;
   readonly places: readonly Place[];
   readonly finishMs: number;
+  readonly missed: number;
   /** The operation that has no place; null where all have one. */
   readonly blocked: number | null;
 }
@@ -135,8 +136,8 @@ interface Solution {
 function solution(kinds: readonly AlikeTasks[], problem: Problem, quick = false): Solution {
   const found = solved(problem, quick);
   return found.ok
-    ? { kinds, problem, places: found.places, finishMs: found.finishMs, blocked: null }
-    : { kinds, problem, places: [], finishMs: Number.POSITIVE_INFINITY, blocked: found.op };
+    ? { kinds, problem, places: found.places, finishMs: found.finishMs, missed: found.missed, blocked: null }
+    : { kinds, problem, places: [], finishMs: Number.POSITIVE_INFINITY, missed: 0, blocked: found.op };
 }
 
 /**
@@ -158,20 +159,23 @@ function bestTogether(
   const apart = solution([], alone);
   const all = attempt(alike, false);
   if (alike.length === 0) return apart;
-  if (all && (together === "always" || all.finishMs <= apart.finishMs)) return all;
+  if (all && (together === "always" || isNoLater(all, apart))) return all;
   if (alone.operations.length > MOST_BY_KIND) return apart;
   let kinds: readonly AlikeTasks[] = [];
   const quick = alone.operations.length > MOST_IN_FULL;
-  let finishMs = quick ? solution([], alone, true).finishMs : apart.finishMs;
+  let best = quick ? solution([], alone, true) : apart;
   for (const kind of alike) {
     const more = attempt([...kinds, kind], quick);
-    if (!more || (together !== "always" && more.finishMs > finishMs)) continue;
+    if (!more || (together !== "always" && !isNoLater(more, best))) continue;
     kinds = more.kinds;
-    finishMs = more.finishMs;
+    best = more;
   }
   const some = kinds.length > 0 ? attempt(kinds, false) : null;
-  return some && (together === "always" || some.finishMs <= apart.finishMs) ? some : apart;
+  return some && (together === "always" || isNoLater(some, apart)) ? some : apart;
 }
+
+/** Whether nothing finishes later, and as much of what is wished is kept. */
+const isNoLater = (a: Solution, b: Solution): boolean => a.finishMs <= b.finishMs && a.missed <= b.missed;
 
 const batchesOf = (kinds: readonly AlikeTasks[]): Batch[] => kinds.flatMap((k) => [...k.batches]);
 

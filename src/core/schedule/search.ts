@@ -16,7 +16,13 @@ export interface NoRoom {
 }
 
 export type Found =
-  | { readonly ok: true; readonly places: readonly Place[]; readonly finishMs: number }
+  | {
+      readonly ok: true;
+      readonly places: readonly Place[];
+      readonly finishMs: number;
+      /** How many operations begin later than wished. */
+      readonly missed: number;
+    }
   | { readonly ok: false; readonly op: number };
 
 const placesOf = (state: State): Place[] => {
@@ -90,6 +96,7 @@ const WEIGHTS = [4, 1, 10] as const;
 
 function ordersOf(problem: Problem): Float64Array[] {
   const { operations, after } = problem;
+  const wished = wishedFirst(problem);
   return WEIGHTS.map((weight) => {
     const way = new Float64Array(operations.length);
     for (let i = operations.length - 1; i >= 0; i--)
@@ -97,8 +104,35 @@ function ordersOf(problem: Problem): Float64Array[] {
         weight * operations[i].occupiesMs +
         operations[i].waitMs +
         after[i].reduce((most, a) => Math.max(most, a.minMs + way[a.op]), 0);
-    return way;
+    return way.map((ms, i) => ms + wished[i]);
   });
+}
+
+/** Longer than any way to the end: what is wished by a day goes first, with all that it waits for, the soonest day first. */
+const WISHED_MS = 1e12;
+
+function wishedFirst({ operations, fromMs }: Problem): Float64Array {
+  const first = new Float64Array(operations.length);
+  for (let i = operations.length - 1; i >= 0; i--) {
+    const { wishedByMs, needs } = operations[i];
+    if (Number.isFinite(wishedByMs)) first[i] = Math.max(first[i], WISHED_MS - (wishedByMs - fromMs));
+    for (const { of } of needs) first[of] = Math.max(first[of], first[i]);
+  }
+  return first;
+}
+
+/** How many operations begin later than wished. */
+function missed({ operations }: Problem, state: State): number {
+  let count = 0;
+  for (let at = state.last; at; at = at.before)
+    if (at.place.startMs >= operations[at.place.op].wishedByMs) count++;
+  return count;
+}
+
+/** Whether a schedule keeps more of what is wished than another, or as much and finishes earlier. */
+function isBetter(problem: Problem, a: State, b: State): boolean {
+  const [x, y] = [missed(problem, a), missed(problem, b)];
+  return x < y || (x === y && a.finishMs < b.finishMs);
 }
 
 /** So many orders are tried of so many operations: what they cost grows with the square of that. */
@@ -119,7 +153,7 @@ function improved(problem: Problem, from: State, order: Float64Array): State {
   let bestEnds = endsMs(problem, from);
   let first = order;
   const tries = Math.min(MOST_ORDERS, Math.round(ORDERS / operations.length ** 2));
-  for (let i = 0; i < tries && best.finishMs > least; i++) {
+  for (let i = 0; i < tries && (best.finishMs > least || missed(problem, best) > 0); i++) {
     const next = first.slice();
     const by = (random() - 0.5) * scale;
     const job = random() < 0.3 ? Math.floor(random() * jobs) : -1;
@@ -132,7 +166,8 @@ function improved(problem: Problem, from: State, order: Float64Array): State {
     const found = dispatched(problem, next);
     if ("blocked" in found) continue;
     const ends = endsMs(problem, found);
-    if (found.finishMs > best.finishMs || (found.finishMs === best.finishMs && ends > bestEnds)) continue;
+    if (isBetter(problem, best, found)) continue;
+    if (!isBetter(problem, found, best) && ends > bestEnds) continue;
     best = found;
     bestEnds = ends;
     first = next;
@@ -225,19 +260,24 @@ export function solved(problem: Problem, quick = false): Found {
   for (const tried of n > MANY ? ordersOf(problem).slice(0, 1) : ordersOf(problem)) {
     const found = dispatched(problem, tried);
     if ("blocked" in found) blocked = found.blocked;
-    else if (!best || found.finishMs < best.finishMs) {
+    else if (!best || isBetter(problem, found, best)) {
       best = found;
       order = tried;
     }
-    if (best && best.finishMs <= problem.boundMs(problem.begin())) break;
+    if (best && !missed(problem, best) && best.finishMs <= problem.boundMs(problem.begin())) break;
   }
   if (best && order && !quick && n > SOLVED_EXACTLY) best = improved(problem, best, order);
-  const wide = quick
-    ? 1
-    : n <= SOLVED_EXACTLY
-      ? MOST_EXACT
-      : Math.min(MOST_WIDE, Math.round(STATES / n ** 2));
+  // By what is wished alone a search would not go.
+  const isWished = problem.operations.some((o) => Number.isFinite(o.wishedByMs));
+  const wide =
+    quick || (isWished && best)
+      ? 1
+      : n <= SOLVED_EXACTLY
+        ? MOST_EXACT
+        : Math.min(MOST_WIDE, Math.round(STATES / n ** 2));
   if (wide > 1 && !(best && best.finishMs <= problem.boundMs(problem.begin())))
     best = beam(problem, wide, best);
-  return best ? { ok: true, places: placesOf(best), finishMs: best.finishMs } : { ok: false, op: blocked };
+  return best
+    ? { ok: true, places: placesOf(best), finishMs: best.finishMs, missed: missed(problem, best) }
+    : { ok: false, op: blocked };
 }

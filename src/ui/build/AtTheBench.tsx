@@ -178,7 +178,13 @@ function DoneButton({ task, onDone }: { task: PlannedTask; onDone: () => void })
       aria-pressed={done}
       onClick={() => {
         if (done) return change((p) => withoutDone(p, task.id));
-        change((p) => withDone(p, task.id, { at: Date.now(), cut: sheet.cut.get(task.id) ?? [] }));
+        change((p) =>
+          withDone(p, task.id, {
+            at: Date.now(),
+            cut: sheet.cut.get(task.id) ?? [],
+            count: sheet.tasks.length,
+          }),
+        );
         onDone();
       }}
     >

@@ -1,22 +1,24 @@
 "use client";
 import { Box, Button, Heading, Link, Stack, Text } from "@chakra-ui/react";
-import { Hammer } from "lucide-react";
+import { CalendarDays, Hammer } from "lucide-react";
 import { useCallback, useMemo, useState } from "react";
 import type { ProductDesign } from "@/core/knife/design/product";
 import { PHASES, type Phase, phaseOf } from "@/core/plan/phases";
 import type { PlannedTask } from "@/core/plan/state";
 import type { PlanRecord } from "@/core/plan/version";
-import { changePlan, useLessons, usePlan } from "@/store/plans";
+import { changePlan, useLessons, usePlan, useUsualMinutes } from "@/store/plans";
 import { useRecipes } from "@/store/recipes";
 import { counted } from "@/words/grammar";
 import { steelWords } from "@/words/heat";
 import { printMinutes } from "@/words/money";
 import { PHASE_WORDS } from "@/words/schools";
 import { Columns, LeadingColumn, ScrolledPart, SettingsColumn } from "../kit/Columns";
+import { NearLink } from "../kit/NearLink";
 import { attempt } from "../kit/notice";
 import { UnderWay } from "../kit/UnderWay";
 import { useWorkerQuery } from "../kit/useWorkerQuery";
 import { useBenchOf, useProduct, useWeighing } from "../session/BenchContext";
+import { AsBuiltSection } from "./AsBuiltSection";
 import { AtTheBench } from "./AtTheBench";
 import { BuildContext, useBuild } from "./BuildContext";
 import { ContradictionsSection } from "./ContradictionsSection";
@@ -34,15 +36,16 @@ export function BuildView() {
   const plan = usePlan(knifeId);
   const recipes = useRecipes();
   const lessons = useLessons(knifeId);
+  const usual = useUsualMinutes();
   const about = useMemo(
-    () => (sound && plan && recipes ? { design, plan, recipes } : null),
-    [sound, design, plan, recipes],
+    () => (sound && plan && recipes && usual ? { design, plan, recipes, usual } : null),
+    [sound, design, plan, recipes, usual],
   );
   const {
     answer: sheet,
     failed,
     isLoading,
-  } = useWorkerQuery(about, (s, a) => s.build(a.design, a.plan, a.recipes));
+  } = useWorkerQuery(about, (s, a) => s.build(a.design, a.plan, a.recipes, a.usual));
   const change = useCallback(
     (by: (plan: PlanRecord) => PlanRecord | null) =>
       void attempt("The plan was not changed", async () => {
@@ -91,6 +94,7 @@ export function BuildView() {
               <TaskLists tasks={build.sheet.tasks} />
               <ReworksSection />
               <HeatSection />
+              <AsBuiltSection />
               <PartsFromShelf />
             </Stack>
           </BuildContext>
@@ -111,7 +115,10 @@ const doneOf = (tasks: readonly PlannedTask[]) => tasks.filter((t) => t.state ==
 
 /** How far it has come, and what is next. */
 function Progress({ tasks, onBench }: { tasks: readonly PlannedTask[]; onBench: () => void }) {
-  const { steel } = useBuild().sheet;
+  const {
+    knifeId,
+    sheet: { steel },
+  } = useBuild();
   const groups = grouped(tasks);
   const open = tasks.filter((t) => t.state !== "done");
   const hands = open.reduce((sum, t) => sum + t.activeMin, 0);
@@ -146,6 +153,11 @@ function Progress({ tasks, onBench }: { tasks: readonly PlannedTask[]; onBench: 
       </Box>
       <Button size="sm" onClick={onBench}>
         <Hammer /> At the bench
+      </Button>
+      <Button asChild size="sm" variant="outline">
+        <NearLink href={`/schedule?knife=${knifeId}`}>
+          <CalendarDays /> In days
+        </NearLink>
       </Button>
       {groups.map(({ phase, tasks: of }) => (
         <Link key={phase} href={`#phase-${phase}`} color="ink">

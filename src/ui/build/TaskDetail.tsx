@@ -29,6 +29,7 @@ import { notices } from "../kit/notice";
 import { Note } from "../report/Section";
 import { useProduct, useViews } from "../session/BenchContext";
 import { useBuild } from "./BuildContext";
+import { HoldFields } from "./HoldFields";
 import { WaysBackFields } from "./WaysBackFields";
 
 /** All that is needed at a task: figures, tools, cautions, why it waits, and what is noted of it. */
@@ -127,7 +128,8 @@ function WaitsFor({ task }: { task: PlannedTask }) {
     const at = Date.now();
     change((p) =>
       [...before, task].reduce(
-        (next: PlanRecord, t) => withDone(next, t.id, { at, cut: sheet.cut.get(t.id) ?? [] }),
+        (next: PlanRecord, t) =>
+          withDone(next, t.id, { at, cut: sheet.cut.get(t.id) ?? [], count: sheet.tasks.length }),
         p,
       ),
     );
@@ -217,6 +219,7 @@ function Noted({ task, entry }: { task: PlannedTask; entry: Done | null }) {
         )}
       </Stack>
       <Stack gap="1">
+        <HoldFields task={task} name={name} />
         <NoteField
           label={`Note, ${smallFirst(name)}`}
           text={own(plan.notes, task.id) ?? ""}

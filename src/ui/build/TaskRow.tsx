@@ -30,7 +30,13 @@ export function TaskRow({ task, number, isNext }: { task: PlannedTask; number: n
   const entry = own(plan.done, task.id) ?? null;
   const tick = () => {
     if (!entry)
-      return change((p) => withDone(p, task.id, { at: Date.now(), cut: sheet.cut.get(task.id) ?? [] }));
+      return change((p) =>
+        withDone(p, task.id, {
+          at: Date.now(),
+          cut: sheet.cut.get(task.id) ?? [],
+          count: sheet.tasks.length,
+        }),
+      );
     change((p) => withoutDone(p, task.id));
     // What was noted with it, and what it cut, is not lost by a slip of the hand.
     notices.create({

@@ -5,7 +5,9 @@ import { type ReactNode, useEffect, useMemo, useRef, useState } from "react";
 import { printMass } from "@/core/base/units/print";
 import type { ProductDesign } from "@/core/knife/design/product";
 import type { Job } from "@/core/knife/design/schema";
+import type { PlanRecord } from "@/core/plan/version";
 import { changeDesign, duplicateKnife, removeKnife, restoreKnife } from "@/store/knives";
+import { usePlan } from "@/store/plans";
 import type { FiguresRecord, KnifeRecord } from "@/store/rows";
 import { useSettings } from "@/store/settings";
 import { balanceShort } from "@/words/balance";
@@ -57,7 +59,7 @@ export function KnifeRow({ knife, figures, failure, onAgain, reach }: KnifeRowPr
           </Link>
         )}
         <RowFigures figures={figures} failure={failure} />
-        <JobLine job={design.job} />
+        <JobLine id={knife.id} job={design.job} />
         {failure && (
           <HStack gap="2" position="relative" zIndex="1">
             <Text color="fault" truncate title={failure}>
@@ -183,14 +185,23 @@ function RowActions({ knife, onRename }: { knife: KnifeRecord; onRename: () => v
 }
 
 /** How far it has come, for whom it is made, and its day. */
-function JobLine({ job: { state, customer, dueOn, finishedOn } }: { job: Job }) {
+function JobLine({ id, job: { state, customer, dueOn, finishedOn } }: { id: string; job: Job }) {
+  const plan = usePlan(id);
   const open = state === "planned" || state === "in-work";
   const day = open ? dueOn && `due ${dayWords(dueOn)}` : finishedOn && dayWords(finishedOn);
   return (
     <Text color="graphite" fontSize="sm" truncate title={customer || undefined}>
-      {[STATE_WORDS[state], day, customer].filter(Boolean).join(" · ")}
+      {[open ? stateWithTasks(state, plan) : STATE_WORDS[state], day, customer].filter(Boolean).join(" · ")}
     </Text>
   );
+}
+
+/** "In work at task 5 of 31": what the plan knows of it; else the state alone. */
+function stateWithTasks(state: Job["state"], plan: PlanRecord | undefined): string {
+  const done = Object.keys(plan?.done ?? {}).length;
+  const count = plan?.count ?? null;
+  if (done === 0 || count === null) return STATE_WORDS[state];
+  return done >= count ? `All ${count} tasks done` : `In work at task ${done + 1} of ${count}`;
 }
 
 /** One thing to do with a knife, by its picture; its name shows when it is pointed at. */

@@ -12,6 +12,7 @@ import { UnitsSwitch } from "./UnitsSwitch";
 const PLACES: readonly { readonly href: string; readonly name: string; readonly spared?: true }[] = [
   { href: "/", name: "Rack" },
   { href: "/shelf", name: "Shelf", spared: true },
+  { href: "/schedule", name: "Schedule", spared: true },
   { href: "/stock", name: "Materials", spared: true },
   { href: "/workshop", name: "Workshop", spared: true },
   { href: "/settings", name: "Settings" },
