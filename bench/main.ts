@@ -19,6 +19,8 @@ import { manyOpenings, slowestShapes } from "../src/core/knife/design/limits.fix
 import type { Design } from "../src/core/knife/design/schema";
 import { measureSolid, solidParts } from "../src/core/knife/kernel/solidParts";
 import type { Assembly } from "../src/core/knife/parts/types";
+import { DAYS_BEGIN_MS, manyJobs, USUAL_DAYS } from "../src/core/schedule/many.fixtures";
+import { schedule } from "../src/core/schedule/schedule";
 import { dragTimes, quantile } from "./drag";
 
 const { booleans, measurements, primitives } = jscadModeling;
@@ -155,6 +157,11 @@ bench.add("solver, both windows", () => {
   const knife = forSolver();
   tuneReviewed(knife, targetOf(knife));
 });
+// The demo knives over and over: more than a year of one maker.
+const inDays = manyJobs(60);
+bench.add("60 knives in days", () => {
+  schedule(inDays, DAYS_BEGIN_MS, USUAL_DAYS, { capacity: { clamps: 2 } });
+});
 bench.add(
   "mesh kernel",
   () => {
@@ -195,6 +202,11 @@ const rows = [
   { what: "all levers", ms: ms("levers"), error: 0 },
   { what: "1,000 sampled builds", ms: ms("1,000 sampled builds"), error: 0 },
   { what: "solver, both windows", ms: ms("solver, both windows"), error: 0 },
+  {
+    what: `60 knives in days, ${inDays.reduce((n, j) => n + j.tasks.length, 0)} tasks`,
+    ms: ms("60 knives in days"),
+    error: 0,
+  },
   {
     what: `mesh kernel, ${coarsest.stations} × ${coarsest.rows}`,
     ms: ms("mesh kernel"),

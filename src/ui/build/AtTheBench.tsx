@@ -3,7 +3,7 @@ import { Badge, Box, Button, Flex, Heading, Stack, Text } from "@chakra-ui/react
 import { ArrowLeft, ArrowRight, Check, X } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { own } from "@/core/base/own";
-import { withDone, withoutDone } from "@/core/plan/progress";
+import { withoutDone } from "@/core/plan/progress";
 import type { PlannedTask } from "@/core/plan/state";
 import { TASKS } from "@/core/plan/taskKinds";
 import { useUnits } from "@/store/settings";
@@ -16,6 +16,7 @@ import { useProduct, useViews } from "../session/BenchContext";
 import { KnifeInSight } from "../sight/KnifeInSight";
 import { BenchNotes } from "./BenchNotes";
 import { useBuild } from "./BuildContext";
+import { tickTask } from "./tickTask";
 import { WaitTimer } from "./WaitTimer";
 
 /** Keys that go on and back: space and what pedals type. */
@@ -165,7 +166,7 @@ function TaskAtHand({ task }: { task: PlannedTask }) {
 }
 
 function DoneButton({ task, onDone }: { task: PlannedTask; onDone: () => void }) {
-  const { sheet, change } = useBuild();
+  const build = useBuild();
   const done = task.state === "done";
   return (
     <Button
@@ -177,14 +178,8 @@ function DoneButton({ task, onDone }: { task: PlannedTask; onDone: () => void })
       disabled={task.state === "waiting"}
       aria-pressed={done}
       onClick={() => {
-        if (done) return change((p) => withoutDone(p, task.id));
-        change((p) =>
-          withDone(p, task.id, {
-            at: Date.now(),
-            cut: sheet.cut.get(task.id) ?? [],
-            count: sheet.tasks.length,
-          }),
-        );
+        if (done) return build.change((p) => withoutDone(p, task.id));
+        tickTask(build, task);
         onDone();
       }}
     >

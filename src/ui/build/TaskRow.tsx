@@ -3,7 +3,7 @@ import { Badge, Box, Button, Checkbox, Flex, Text } from "@chakra-ui/react";
 import { ChevronDown, ChevronRight } from "lucide-react";
 import { useState } from "react";
 import { own } from "@/core/base/own";
-import { withDone, withoutDone } from "@/core/plan/progress";
+import { withoutDone } from "@/core/plan/progress";
 import type { PlannedTask } from "@/core/plan/state";
 import { smallFirst } from "@/words/grammar";
 import { printMinutes } from "@/words/money";
@@ -11,6 +11,7 @@ import { plannedWords } from "@/words/plan";
 import { notices } from "../kit/notice";
 import { useBuild } from "./BuildContext";
 import { TaskDetail } from "./TaskDetail";
+import { tickTask } from "./tickTask";
 
 /** Minutes of hands and of waiting: "22 min, then 24 h waiting". */
 function timeWords({ activeMin, waitMin }: PlannedTask): string {
@@ -22,21 +23,15 @@ function timeWords({ activeMin, waitMin }: PlannedTask): string {
 
 /** One task: ticked when it is done, unfolded for what it needs. */
 export function TaskRow({ task, number, isNext }: { task: PlannedTask; number: number; isNext: boolean }) {
-  const { change, sheet, plan } = useBuild();
+  const build = useBuild();
+  const { change, plan } = build;
   const [open, setOpen] = useState(false);
   const name = plannedWords(task);
   const done = task.state === "done";
   const waiting = task.state === "waiting";
   const entry = own(plan.done, task.id) ?? null;
   const tick = () => {
-    if (!entry)
-      return change((p) =>
-        withDone(p, task.id, {
-          at: Date.now(),
-          cut: sheet.cut.get(task.id) ?? [],
-          count: sheet.tasks.length,
-        }),
-      );
+    if (!entry) return tickTask(build, task);
     change((p) => withoutDone(p, task.id));
     // What was noted with it, and what it cut, is not lost by a slip of the hand.
     notices.create({

@@ -1,5 +1,5 @@
 "use client";
-import { Button, Grid, IconButton, Input, Stack, Text } from "@chakra-ui/react";
+import { Flex, Grid, IconButton, Input, Stack, Text } from "@chakra-ui/react";
 import { Plus, X } from "lucide-react";
 import { useState } from "react";
 import type { Workshop } from "@/core/knife/design/record/workshop";
@@ -77,19 +77,11 @@ function DayRow({ name, day, onChange }: { name: string; day: Day; onChange: (da
               mostMin={day[i + 1]?.fromMin ?? 24 * 60}
               onChange={(to) => onChange(day.map((p, k) => (k === i ? to : p)))}
               onRemove={day.length > 1 ? () => onChange(day.filter((_, k) => k !== i)) : null}
+              onBreak={
+                broken && i === day.length - 1 ? () => onChange([...day.slice(0, -1), ...broken]) : null
+              }
             />
           ))}
-          {broken && (
-            <Button
-              size="xs"
-              variant="ghost"
-              alignSelf="start"
-              aria-label={`${name}: a break`}
-              onClick={() => onChange([...day.slice(0, -1), ...broken])}
-            >
-              <Plus /> Break
-            </Button>
-          )}
         </Stack>
       )}
     </Grid>
@@ -103,9 +95,10 @@ interface StretchRowProps {
   readonly mostMin: number;
   readonly onChange: (to: Part) => void;
   readonly onRemove: (() => void) | null;
+  readonly onBreak: (() => void) | null;
 }
 
-function StretchRow({ name, part, leastMin, mostMin, onChange, onRemove }: StretchRowProps) {
+function StretchRow({ name, part, leastMin, mostMin, onChange, onRemove, onBreak }: StretchRowProps) {
   // What is typed stands while it is no stretch yet: a time is typed digit by digit, and each is heard.
   const [typed, setTyped] = useState<Partial<Record<keyof Part, string>>>({});
   const nextOf = (of: typeof typed): Part => ({
@@ -141,15 +134,34 @@ function StretchRow({ name, part, leastMin, mostMin, onChange, onRemove }: Stret
   );
   return (
     <>
-      <Grid templateColumns="minmax(0, 1fr) auto minmax(0, 1fr) 28px" gap="1" alignItems="center">
+      <Grid templateColumns="minmax(0, 1fr) auto minmax(0, 1fr) 52px" gap="1" alignItems="center">
         {time("fromMin", "from")}
         <Text color="graphite">to</Text>
         {time("toMin", "to")}
-        {onRemove && (
-          <IconButton size="2xs" variant="ghost" aria-label={`Take out: ${name}`} onClick={onRemove}>
-            <X />
-          </IconButton>
-        )}
+        <Flex>
+          {onRemove && (
+            <IconButton
+              size="2xs"
+              variant="ghost"
+              aria-label={`Take out: ${name}`}
+              title="Take it out"
+              onClick={onRemove}
+            >
+              <X />
+            </IconButton>
+          )}
+          {onBreak && (
+            <IconButton
+              size="2xs"
+              variant="ghost"
+              aria-label={`A break: ${name}`}
+              title="A break"
+              onClick={onBreak}
+            >
+              <Plus />
+            </IconButton>
+          )}
+        </Flex>
       </Grid>
       {wrong && (
         <Text color="fault" fontSize="sm" role="alert">
