@@ -17,7 +17,7 @@ async function scheduled(page: Page, names: readonly string[]): Promise<void> {
   }
   await expect(summary(page)).toContainText(/\d+ tasks by one pair of hands/);
   // What was in it at first is out of it.
-  await expect(page.getByLabel(/^Not before: .*, Fen rigging knife$/)).toHaveCount(0);
+  await expect(page.getByRole("button", { name: /^Set a day: .*, Fen rigging knife$/ })).toHaveCount(0);
 }
 
 const block = (page: Page, task: string) => page.locator(`[data-testid=block][data-task="${task}"]`).first();
@@ -71,12 +71,14 @@ test("a task is taken to another day by hand, or by its field, and let go again"
   }
   // By keyboard: the field of the list. A task that is long before it can be says what it waits for.
   const far = new Date(Date.now() + 40 * 86_400_000).toISOString().slice(0, 10);
+  await page.getByRole("button", { name: "Set a day: Harden, Heath field knife" }).press("Enter");
   await page.getByLabel("Not before: Harden, Heath field knife").fill(far);
   await expect(page.getByRole("group", { name: "Tasks with a day of their own" })).toContainText("Harden");
   await page.reload();
   await scheduled(page, ["Heath field knife"]);
   await expect(page.getByLabel("Not before: Harden, Heath field knife")).toHaveValue(far);
   const soon = new Date(Date.now() + 86_400_000).toISOString().slice(0, 10);
+  await page.getByRole("button", { name: "Set a day: Sharpen, Heath field knife" }).click();
   await page.getByLabel("Not before: Sharpen, Heath field knife").fill(soon);
   await expect(page.getByRole("status").filter({ hasText: "cannot be on" })).toContainText(/it stands on/);
 });

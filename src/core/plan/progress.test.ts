@@ -1,3 +1,4 @@
+import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import { DEMO_KNIVES } from "../exchange/files/knife/demo.fixtures";
 import { weigh } from "../figures/weigh/weigh";
@@ -11,18 +12,24 @@ import { planOf } from "./planOf";
 import {
   moved,
   withDone,
+  withHold,
+  withLogged,
   withMinutes,
   withNote,
   withOtherwise,
   withOwnTask,
   withoutDone,
+  withoutLogged,
   withoutOwnTask,
+  withoutReading,
   withoutWayBack,
+  withReading,
+  withSize,
   withTaken,
   withTimer,
   withWayBack,
 } from "./progress";
-import { type PlanRecord, planRecord } from "./record";
+import { type PlanRecord, planRecord, type Reading } from "./record";
 import { planState } from "./state";
 import { cutsHardSteel, steelState } from "./steelState";
 import { TASKS } from "./taskKinds";
@@ -294,5 +301,53 @@ describe("the steel's state", () => {
     const cuts = (id: string) => cutsHardSteel("drill-tang", steelState(knife, doneUpTo(knife, id)));
     expect([cuts("profile"), cuts("temper")]).toEqual([false, true]);
     expect(cutsHardSteel("contour", steelState(knife, doneUpTo(knife, "temper")))).toBe(false);
+  });
+});
+
+describe("a plan that version 1 wrote", () => {
+  it("is read with what has come since, as a new one has it", () => {
+    const { count: _, readings: __, sizes: ___, log: ____, holds: _____, ...then } = newPlan();
+    expect(planRecord.parse(then)).toEqual(newPlan());
+  });
+
+  it("and the demo knife's is as this version writes it", () => {
+    const demo = JSON.parse(readFileSync("demo/shelf/gorse-guard-knife.plan.json", "utf8"));
+    expect(planRecord.parse(demo)).toEqual(demo);
+  });
+});
+
+describe("what is kept as built", () => {
+  const reading: Reading = {
+    id: "r1",
+    stage: "dry-fit",
+    at: 5,
+    massG: 200,
+    balanceMm: null,
+    predicted: null,
+  };
+
+  it("is put in by its time, taken out, and put back", () => {
+    const early = { ...reading, id: "r0", at: 1 };
+    const both = withReading(withReading(newPlan(), reading), early);
+    expect(both.readings.map((r) => r.id)).toEqual(["r0", "r1"]);
+    expect(withReading(withoutReading(both, "r0"), early)).toEqual(both);
+    const log = withLogged(newPlan(), { id: "n", at: 1, says: "Warped 0.3 mm" });
+    expect(withoutLogged(log, "n")).toEqual(newPlan());
+    const size = withSize(newPlan(), "handle-length", 110.5);
+    expect(size.sizes).toEqual({ "handle-length": 110.5 });
+    expect(withSize(size, "handle-length", null)).toEqual(newPlan());
+    const held = withHold(newPlan(), "harden", { day: "2027-01-05", why: "customer" });
+    expect(withHold(held, "harden", null)).toEqual(newPlan());
+    for (const plan of [both, log, size, held]) expect(planRecord.safeParse(plan).success).toBe(true);
+  });
+
+  it.each([
+    ["a day that there is not", { holds: { harden: { day: "2027-02-30", why: "chosen" } } }],
+    ["a weight below nothing", { readings: [{ ...reading, massG: -1 }] }],
+    ["a stage that there is not", { readings: [{ ...reading, stage: "soon" }] }],
+    ["a size of a place that there is not", { sizes: { nose: 3 } }],
+    ["an empty note", { log: [{ id: "n", at: 1, says: " " }] }],
+  ])("refuses %s", (_, of) => {
+    expect(planRecord.safeParse({ ...newPlan(), ...of }).success).toBe(false);
   });
 });

@@ -1,7 +1,9 @@
 "use client";
-import { Box } from "@chakra-ui/react";
+import { Box, Button } from "@chakra-ui/react";
+import { useState } from "react";
 import { own } from "@/core/base/own";
 import { withHold } from "@/core/plan/progress";
+import type { Placed } from "@/core/schedule/schedule";
 import { clockWords, momentWords, weekdayWords } from "@/words/days";
 import { plannedWords } from "@/words/plan";
 import { DayField } from "../fields/DayField";
@@ -10,7 +12,7 @@ import { placedWords, useShown } from "./ScheduleContext";
 
 /** Every task in the order that it begins, with the day before which it does not. */
 export function TaskDays() {
-  const { schedule, knives, change } = useShown();
+  const { schedule, knives } = useShown();
   return (
     <Section id="days" title="Tasks">
       <Figures
@@ -29,22 +31,40 @@ export function TaskDays() {
           },
           {
             name: "Not before",
-            of: (p) => (
-              <Box w="150px">
-                <DayField
-                  label={`Not before: ${placedWords(p)}`}
-                  value={own(knives[p.job].plan?.holds ?? {}, p.id)?.day ?? null}
-                  onChange={(day) =>
-                    change(knives[p.job].id, (plan) =>
-                      withHold(plan, p.id, day === null ? null : { day, why: "chosen" }),
-                    )
-                  }
-                />
-              </Box>
-            ),
+            of: (p) => <NotBefore placed={p} />,
           },
         ]}
       />
     </Section>
+  );
+}
+
+/** The day before which a task does not begin; its field is there once it is asked for. */
+function NotBefore({ placed: p }: { placed: Placed }) {
+  const { knives, change } = useShown();
+  const knife = knives[p.job];
+  const day = own(knife.plan?.holds ?? {}, p.id)?.day ?? null;
+  const [open, setOpen] = useState(false);
+  if (day === null && !open)
+    return (
+      <Button
+        size="xs"
+        variant="ghost"
+        aria-label={`Set a day: ${placedWords(p)}`}
+        onClick={() => setOpen(true)}
+      >
+        Set a day
+      </Button>
+    );
+  return (
+    <Box w="150px">
+      <DayField
+        label={`Not before: ${placedWords(p)}`}
+        value={day}
+        onChange={(to) =>
+          change(knife.id, (plan) => withHold(plan, p.id, to === null ? null : { day: to, why: "chosen" }))
+        }
+      />
+    </Box>
   );
 }

@@ -47,7 +47,14 @@ export function Header({ children }: { children?: ReactNode }) {
         >
           <NearLink href="/">Euaxis</NearLink>
         </Link>
-        <HStack as="nav" aria-label="Places" gap={{ base: "0", sm: "1" }}>
+        <HStack
+          as="nav"
+          aria-label="Places"
+          gap={{ base: "0", sm: "1" }}
+          wrap={{ base: "wrap", md: "nowrap" }}
+          flex={{ base: "1", md: "0 0 auto" }}
+          minW="0"
+        >
           {PLACES.map(({ href, name, spared }) => {
             const here = path === href;
             return (
