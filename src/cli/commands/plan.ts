@@ -15,6 +15,7 @@ import { localTime } from "@/core/schedule/calendar";
 import type { Alike } from "@/core/schedule/job";
 import { jobOf } from "@/core/schedule/jobOf";
 import { type Placed, schedule, TOGETHER } from "@/core/schedule/schedule";
+import { timeOf } from "@/core/schedule/taskTimes";
 import { plannedWords, reasonWords } from "@/words/plan";
 import { calendarOf, savedWords, scheduleFailureWords } from "@/words/schedule";
 import { command } from "../command";
@@ -132,6 +133,8 @@ const told = (task: PlannedTask, { name }: Planned, knife: number) => ({
   waitMin: task.waitMin,
   resources: task.resources,
   noReturn: task.noReturn,
+  split: timeOf(task.kind).split,
+  wait: task.waitMin > 0 ? timeOf(task.kind).wait : null,
 });
 
 /** When it is done. */

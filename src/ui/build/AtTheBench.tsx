@@ -10,6 +10,7 @@ import { useUnits } from "@/store/settings";
 import { cautionWords } from "@/words/cautions";
 import { printMinutes } from "@/words/money";
 import { plannedWords } from "@/words/plan";
+import { timeWords } from "@/words/schedule";
 import { figureWords, TOOL_WORDS } from "@/words/taskFigures";
 import { useLatest } from "../kit/useLatest";
 import { useProduct, useViews } from "../session/BenchContext";
@@ -130,6 +131,7 @@ function TaskAtHand({ task }: { task: PlannedTask }) {
           {task.waitMin > 0 && `, then ${printMinutes(task.waitMin)} of waiting`}
           {task.noReturn && " · it cannot be taken back"}
         </Text>
+        <Text fontSize="xl">{timeWords(task)}</Text>
       </Box>
       {open.length > 0 && task.state !== "done" && (
         <Text fontSize="2xl" color="warn" role="status">

@@ -22,6 +22,7 @@ import { useUnits } from "@/store/settings";
 import { cautionWords } from "@/words/cautions";
 import { smallFirst } from "@/words/grammar";
 import { plannedWords, reasonWords } from "@/words/plan";
+import { timeWords } from "@/words/schedule";
 import { figureWords, TOOL_WORDS } from "@/words/taskFigures";
 import { KeptNote } from "../fields/KeptNote";
 import { ShareField } from "../fields/ShareField";
@@ -39,6 +40,7 @@ export function TaskDetail({ task, entry }: { task: PlannedTask; entry: Done | n
       <Lessons task={task} />
       <Figures task={task} />
       <ToolsAndCautions task={task} />
+      <Time task={task} />
       <WaitsFor task={task} />
       <WaysBackFields task={task} />
       <Noted task={task} entry={entry} />
@@ -73,6 +75,19 @@ function Figures({ task }: { task: PlannedTask }) {
         return <List.Item key={words}>{words}</List.Item>;
       })}
     </List.Root>
+  );
+}
+
+/** Whether it may be put down, and what becomes of its wait. */
+function Time({ task }: { task: PlannedTask }) {
+  const words = timeWords(task);
+  return words === "" ? null : (
+    <Text fontSize="sm">
+      <Text as="span" color="graphite">
+        Time:{" "}
+      </Text>
+      {words}
+    </Text>
   );
 }
 
