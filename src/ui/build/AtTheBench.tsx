@@ -29,6 +29,17 @@ const takesKeys = (e: Element | null): boolean =>
   e instanceof HTMLElement &&
   (e.isContentEditable || e.matches("input, textarea, select, button, a, summary"));
 
+/** What lies under the screen is out of reach while it stands. */
+function useUnderIt(): void {
+  useEffect(() => {
+    const under = [...document.querySelectorAll<HTMLElement>("header, .readout")];
+    for (const e of under) e.inert = true;
+    return () => {
+      for (const e of under) e.inert = false;
+    };
+  }, []);
+}
+
 /** The task at hand, large enough to read at arm's length: on by a big button, the space bar or a pedal. */
 export function AtTheBench({ onClose }: { onClose: () => void }) {
   const { sheet } = useBuild();
@@ -56,6 +67,7 @@ export function AtTheBench({ onClose }: { onClose: () => void }) {
     window.addEventListener("keydown", press);
     return () => window.removeEventListener("keydown", press);
   }, [keys]);
+  useUnderIt();
   const top = useRef<HTMLDivElement>(null);
   // The keys are the screen's own as long as nothing in it is picked.
   // biome-ignore lint/correctness/useExhaustiveDependencies: each task begins at its top
@@ -66,11 +78,13 @@ export function AtTheBench({ onClose }: { onClose: () => void }) {
       as="section"
       aria-label="At the bench"
       gap="5"
-      flex="1"
-      minW="0"
+      position="fixed"
+      inset="0"
+      zIndex="overlay"
+      bg="ground"
       px={{ base: "4", sm: "8" }}
       py="5"
-      overflowY={{ lg: "auto" }}
+      overflowY="auto"
       data-testid="at-the-bench"
     >
       <Flex align="center" gap="3" ref={top} tabIndex={-1} outline="none">
@@ -83,16 +97,7 @@ export function AtTheBench({ onClose }: { onClose: () => void }) {
       </Flex>
       <KnifeInSight sheet={() => null} tallestPx={132} />
       <TaskAtHand key={task.id} task={task} />
-      <Flex
-        gap="3"
-        mt="auto"
-        pt="2"
-        pb="5"
-        wrap="wrap"
-        position="sticky"
-        bottom={{ base: "0", lg: "-20px" }}
-        bg="ground"
-      >
+      <Flex gap="3" mt="auto" pt="2" pb="5" wrap="wrap" position="sticky" bottom="-20px" bg="ground">
         <Button size="2xl" minH="72px" variant="outline" disabled={at === 0} onClick={() => go(-1)}>
           <ArrowLeft /> Back
         </Button>

@@ -52,8 +52,8 @@ export function Header({ children }: { children?: ReactNode }) {
           aria-label="Places"
           gap={{ base: "0", sm: "1" }}
           wrap={{ base: "wrap", md: "nowrap" }}
-          flex={{ base: "1", md: "0 0 auto" }}
-          minW="0"
+          flex={children ? undefined : { base: "1 0 100%", md: "0 0 auto" }}
+          order={children ? undefined : { base: "2", md: "0" }}
         >
           {PLACES.map(({ href, name, spared }) => {
             const here = path === href;

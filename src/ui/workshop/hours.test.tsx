@@ -24,6 +24,19 @@ function Hours({ onHours }: { onHours: (hours: Hours) => void }) {
   );
 }
 
+function Days({ onDays }: { onDays: (days: readonly string[]) => void }) {
+  const [all, setAll] = useState<readonly string[]>(["2026-12-25"]);
+  return (
+    <DaysOffFields
+      days={all}
+      onChange={(to) => {
+        setAll(to);
+        onDays(to);
+      }}
+    />
+  );
+}
+
 it("a day gets a break at noon, a second one, and has them taken out again", async () => {
   let hours: Hours = [];
   await onBench(newDesign("Sedge"), <Hours onHours={(to) => (hours = to)} />);
@@ -57,12 +70,7 @@ it("what runs into another part, or ends before it begins, is said and not taken
 
 it("days off are kept in order, each once, and worked on again", async () => {
   let days: readonly string[] = [];
-  function Days() {
-    const [all, setAll] = useState<readonly string[]>(["2026-12-25"]);
-    days = all;
-    return <DaysOffFields days={all} onChange={setAll} />;
-  }
-  await onBench(newDesign("Sedge"), <Days />);
+  await onBench(newDesign("Sedge"), <Days onDays={(to) => (days = to)} />);
   for (const day of ["2026-12-24", "2026-12-25"]) {
     fireEvent.change(screen.getByLabelText("A day off"), { target: { value: day } });
     await userEvent.click(screen.getByRole("button", { name: "Add" }));
