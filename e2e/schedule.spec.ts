@@ -109,6 +109,29 @@ test("hours with a break, days off, and a beginning that is over", async ({ page
   await expect(summary(page)).toHaveCount(0);
 });
 
+test("three pieces of one design: ticked each by itself, in days and on the shopping list", async ({
+  page,
+}) => {
+  await openKnife(page, "Heath field knife");
+  await page.getByRole("button", { name: "Build", exact: true }).click();
+  const many = page.getByRole("textbox", { name: "How many are made" });
+  await many.fill("3");
+  await many.press("Enter");
+  const profile = page.locator('[data-task="profile"]');
+  await profile.getByRole("button", { name: "Grind the outline of blade and tang" }).click();
+  const pieces = page.getByRole("group", { name: "Pieces: Grind the outline of blade and tang" });
+  await pieces.getByRole("checkbox", { name: "2" }).press("Space");
+  await expect(pieces).toContainText("Done of 1 of 3 pieces");
+  await pieces.getByRole("button", { name: "All of them" }).click();
+  await expect(pieces).toContainText("Done of 3 of 3 pieces");
+  await expect(profile).toHaveAttribute("data-state", "done");
+  await page.getByRole("link", { name: "In days" }).click();
+  await expect(summary(page)).toContainText(/Done together: .*3 in 1 go/);
+  await expect(page.getByTestId("schedule")).toContainText("2 Heath field knife, 2 of 3");
+  await page.goto("/shelf");
+  await expect(page.getByRole("region", { name: "Shopping" })).toContainText("Heath field knife, 3 of 3");
+});
+
 test("as built: a dry-fit weight beside its prediction, sizes, notes; kept, and taken back", async ({
   page,
 }) => {

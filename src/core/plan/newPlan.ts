@@ -14,6 +14,8 @@ export const newPlan = (): PlanRecord => ({
   reworks: [],
   otherwise: {},
   heats: [],
+  pieces: 1,
+  others: [],
   count: null,
   readings: [],
   sizes: {},

@@ -10,7 +10,9 @@ import { buildSheet, wayBecomes } from "./buildSheet";
 import { newPlan } from "./newPlan";
 import { planOf } from "./planOf";
 import {
+  doneOfPiece,
   moved,
+  piecesOf,
   withDone,
   withHold,
   withLogged,
@@ -23,6 +25,7 @@ import {
   withoutOwnTask,
   withoutReading,
   withoutWayBack,
+  withPieceDone,
   withReading,
   withSize,
   withTaken,
@@ -306,13 +309,38 @@ describe("the steel's state", () => {
 
 describe("a plan that version 1 wrote", () => {
   it("is read with what has come since, as a new one has it", () => {
-    const { count: _, readings: __, sizes: ___, log: ____, holds: _____, ...then } = newPlan();
+    const {
+      pieces: ______,
+      others: _______,
+      count: _,
+      readings: __,
+      sizes: ___,
+      log: ____,
+      holds: _____,
+      ...then
+    } = newPlan();
     expect(planRecord.parse(then)).toEqual(newPlan());
   });
 
   it("and the demo knife's is as this version writes it", () => {
     const demo = JSON.parse(readFileSync("demo/shelf/gorse-guard-knife.plan.json", "utf8"));
     expect(planRecord.parse(demo)).toEqual(demo);
+  });
+});
+
+describe("several pieces of one design", () => {
+  it("are ticked each by itself, and together", () => {
+    const three = { ...newPlan(), pieces: 3 };
+    const of = { at: 9, cut: [] };
+    const third = withPieceDone(three, 2, "profile", of);
+    expect([0, 1, 2].map((k) => "profile" in doneOfPiece(third, k))).toEqual([false, false, true]);
+    const all = withPieceDone(withPieceDone(third, 0, "profile", of), 1, "profile", of);
+    expect([0, 1, 2].every((k) => doneOfPiece(all, k).profile?.at === 9)).toBe(true);
+    expect(planRecord.parse(all)).toEqual(all);
+    // What one is not done of after all stays done of the others; what nothing is done of leaves nothing.
+    const without = [0, 1, 2].reduce((p, k) => withPieceDone(p, k, "profile", null), all);
+    expect(without).toEqual({ ...three, count: without.count });
+    expect(piecesOf(third).map((p) => Object.keys(p.done))).toEqual([[], [], ["profile"]]);
   });
 });
 

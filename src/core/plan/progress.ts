@@ -26,6 +26,33 @@ export function withoutDone(record: PlanRecord, task: string): PlanRecord {
   return { ...record, done: Object.fromEntries(Object.entries(record.done).filter(([id]) => id !== task)) };
 }
 
+/** What is done of a piece, the first being 0. */
+export const doneOfPiece = (record: PlanRecord, piece: number): PlanRecord["done"] =>
+  (piece === 0 ? record.done : record.others[piece - 1]) ?? {};
+
+/** The plan with a task of one piece done, or not done after all. */
+export function withPieceDone(
+  record: PlanRecord,
+  piece: number,
+  task: string,
+  of: Parameters<typeof withDone>[2] | null,
+): PlanRecord {
+  const mine = { ...record, done: doneOfPiece(record, piece) };
+  const { done, count } = of ? withDone(mine, task, of) : withoutDone(mine, task);
+  if (piece === 0) return { ...record, done, count };
+  const others = Array.from({ length: Math.max(piece, record.others.length) }, (_, k) =>
+    k === piece - 1 ? done : (record.others[k] ?? {}),
+  );
+  while (others.length > 0 && Object.keys(others[others.length - 1]).length === 0) others.pop();
+  return { ...record, others, count };
+}
+
+/** The plan of each piece that is made of a design; waits that run are the first one's. */
+export const piecesOf = (record: PlanRecord): PlanRecord[] =>
+  Array.from({ length: record.pieces }, (_, piece) =>
+    piece === 0 ? record : { ...record, done: doneOfPiece(record, piece), timers: {} },
+  );
+
 /** The plan with the minutes that a done task really took; as it was where the task is not done. */
 export function withTaken(record: PlanRecord, task: string, tookMin: number | null): PlanRecord {
   const before = own(record.done, task);

@@ -3,7 +3,16 @@ import { between, entries, id, plainText, text } from "../knife/design/record/fi
 import { attempt } from "./attempts";
 import { cutFact } from "./cutFacts";
 import { TASKS, type TaskKind } from "./taskKinds";
-import { BOUGHT, DRILL_SCHOOLS, GRIND_SCHOOLS, HOLD_REASONS, SIZE_PLACES, STAGES, SURFACES } from "./types";
+import {
+  BOUGHT,
+  DRILL_SCHOOLS,
+  GRIND_SCHOOLS,
+  HOLD_REASONS,
+  MOST_PIECES,
+  SIZE_PLACES,
+  STAGES,
+  SURFACES,
+} from "./types";
 
 const KINDS = Object.keys(TASKS) as [TaskKind, ...TaskKind[]];
 const taskId = plainText(1, 160);
@@ -98,6 +107,10 @@ export const planRecord = z.strictObject({
   /** What would be done otherwise next time, by the kind of task. */
   otherwise: entries(taskId, text(1, 500), 100),
   heats: z.array(attempt).check(z.maxLength(100)),
+  /** How many are made of it: `done` is the first one's. */
+  pieces: z._default(z.int().check(z.gte(1), z.lte(MOST_PIECES)), 1),
+  /** What is done of the second piece, the third and so on, as far as anything is. */
+  others: z._default(z.array(entries(taskId, done, 300)).check(z.maxLength(MOST_PIECES - 1)), []),
   /** How many tasks it had when one was last ticked; null before. */
   count: z._default(z.nullable(z.int().check(z.gte(0), z.lte(1000))), null),
   /** Weight and balance as measured, the last of a stage being what holds; plans of version 1 have none. */

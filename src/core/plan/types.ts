@@ -13,6 +13,9 @@ export const SURFACES = ["satin", "buffed", "acid", "acid-tumbled", "darkened"] 
 /** Whether a blade that comes hard keeps its hardness, or is annealed whole, worked on and hardened again. */
 export const BOUGHT = ["kept-hard", "annealed"] as const;
 
+/** So many pieces are made of one design at most. */
+export const MOST_PIECES = 100;
+
 /** When a knife is weighed while it is made. */
 export const STAGES = ["dry-fit", "shaped", "finished"] as const;
 export type Stage = (typeof STAGES)[number];

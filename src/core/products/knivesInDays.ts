@@ -1,5 +1,6 @@
 import type { ProductDesign } from "../knife/design/product";
 import { newPlan } from "../plan/newPlan";
+import { piecesOf } from "../plan/progress";
 import type { PlanRecord } from "../plan/record";
 import { planState } from "../plan/state";
 import type { UsualMinutes } from "../plan/usualMinutes";
@@ -30,6 +31,8 @@ export interface KnivesInDays {
   readonly schedule: Schedule;
   /** For each job the number of its knife among those that were given. */
   readonly knives: readonly number[];
+  /** What each job is called: its knife, and which piece of how many. */
+  readonly names: readonly string[];
   /** Knives that cannot be built: they have no order of work. */
   readonly leftOut: readonly number[];
   /** How many pieces are waited for until they are delivered. */
@@ -63,18 +66,28 @@ export async function knivesInDays(
     }
     const record = plan ?? newPlan();
     const making = await model.making();
-    const { tasks } = planState(making.plan(design, record.schools), record, usual);
-    const job = jobOf(design.name, tasks, making.alike(design, tasks), record);
+    const planned = making.plan(design, record.schools);
     const waits = deliveredOn === null ? [] : await waitedFor(design, lots);
-    const open = new Set(tasks.filter((t) => t.state !== "done").map((t) => t.id));
-    const held = new Map(job.notBeforeMs);
-    for (const id of waits) {
-      if (!open.has(id) || deliveredOn === null) continue;
-      ordered++;
-      held.set(id, Math.max(held.get(id) ?? 0, dayStart(deliveredOn)));
+    for (const [piece, of] of piecesOf(record).entries()) {
+      const { tasks } = planState(planned, of, usual);
+      const name = record.pieces > 1 ? `${design.name}, ${piece + 1} of ${record.pieces}` : design.name;
+      const job = jobOf(name, tasks, making.alike(design, tasks), of);
+      const open = new Set(tasks.filter((t) => t.state !== "done").map((t) => t.id));
+      const held = new Map(job.notBeforeMs);
+      for (const id of waits) {
+        if (!open.has(id) || deliveredOn === null) continue;
+        ordered++;
+        held.set(id, Math.max(held.get(id) ?? 0, dayStart(deliveredOn)));
+      }
+      jobs.push({ ...job, notBeforeMs: held });
+      knives.push(i);
     }
-    jobs.push({ ...job, notBeforeMs: held });
-    knives.push(i);
   }
-  return { schedule: schedule(jobs, beginMs, days, { capacity, together }), knives, leftOut, ordered };
+  return {
+    schedule: schedule(jobs, beginMs, days, { capacity, together }),
+    knives,
+    names: jobs.map((j) => j.knife),
+    leftOut,
+    ordered,
+  };
 }

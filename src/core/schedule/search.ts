@@ -1,19 +1,14 @@
 import { randomStream } from "../base/random";
 import type { Place, Problem, State } from "./problem";
 
-/** So many operations are placed in the best order of all; more of them in a good one. */
-export const SOLVED_EXACTLY = 14;
-/** A search looks at so many schedules, in parts, at most. */
+/** So many operations are placed in the best order of all: none of the schedules in parts is left out, up to so many. */
+const SOLVED_EXACTLY = 14;
 const MOST_EXACT = 60_000;
-const STATES = 100_000;
-/** Of more only one order is tried. */
-const MANY = 600;
+/** Of more operations so many schedules in parts are gone on from, fewer the more there are: each costs their square. */
 const MOST_WIDE = 200;
-
-/** What has no place, and what it has to be followed by within a time. */
-export interface NoRoom {
-  readonly op: number;
-}
+const STATES = 100_000;
+/** Of more operations than this only one order is tried. */
+const MANY = 600;
 
 export type Found =
   | {
@@ -249,7 +244,7 @@ function worthwhile(problem: Problem, state: State): number[] {
 }
 
 /**
- * Every operation placed, finishing as early as could be found: of up to `SOLVED_EXACTLY` operations as early as can be.
+ * Every operation placed, finishing as early as could be found: of up to 14 operations as early as can be.
  * Always the same for the same problem. `quick` looks at a few orders only.
  */
 export function solved(problem: Problem, quick = false): Found {

@@ -4,7 +4,7 @@ import { Plus } from "lucide-react";
 import { nanoid } from "nanoid";
 import { useState } from "react";
 import { withOwnTask } from "@/core/plan/progress";
-import type { Schools } from "@/core/plan/types";
+import { MOST_PIECES, type Schools } from "@/core/plan/types";
 import { plannedWords } from "@/words/plan";
 import { SCHOOL_WORDS } from "@/words/schools";
 import { ChoiceField } from "../fields/ChoiceField";
@@ -23,6 +23,17 @@ export function SchoolFields() {
       <Heading as="h2" size="md" fontWeight="600">
         How you work
       </Heading>
+      <ShareField
+        label="How many are made"
+        help="Each has a tick of its own at every task; the schedule and the shopping list have all of them."
+        value={plan.pieces}
+        unit=""
+        factor={1}
+        whole
+        min={1}
+        max={MOST_PIECES}
+        onChange={(pieces) => change((p) => ({ ...p, pieces }))}
+      />
       {(Object.keys(SCHOOL_WORDS) as (keyof Schools)[]).map((key) => (
         <ChoiceField
           key={key}

@@ -31,6 +31,7 @@ import { Note } from "../report/Section";
 import { useProduct, useViews } from "../session/BenchContext";
 import { useBuild } from "./BuildContext";
 import { HoldFields } from "./HoldFields";
+import { PieceTicks } from "./PieceTicks";
 import { WaysBackFields } from "./WaysBackFields";
 
 /** All that is needed at a task: figures, tools, cautions, why it waits, and what is noted of it. */
@@ -38,6 +39,7 @@ export function TaskDetail({ task, entry }: { task: PlannedTask; entry: Done | n
   return (
     <Stack gap="3" ps={{ base: "3", sm: "14" }} pe="2" pb="3" data-testid="task-detail">
       <Lessons task={task} />
+      <PieceTicks task={task} />
       <Figures task={task} />
       <ToolsAndCautions task={task} />
       <Time task={task} />

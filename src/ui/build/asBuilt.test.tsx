@@ -11,6 +11,7 @@ import { onBench } from "../onBench.fixtures";
 import { AsBuiltSection } from "./AsBuiltSection";
 import { BuildContext } from "./BuildContext";
 import { HoldFields } from "./HoldFields";
+import { PieceTicks } from "./PieceTicks";
 import { tickTask } from "./tickTask";
 
 const [, design] = DEMO_KNIVES.find(([name]) => name.includes("heath"))!;
@@ -100,4 +101,23 @@ it("what was ticked elsewhere stays as it was ticked there", () => {
   tickTask(build, { id: "drill-tang" });
   expect(plan.done["drill-tang"].cut.length).toBeGreaterThan(0);
   expect(plan.count).toBe(sheet.tasks.length);
+});
+
+it("of a design that three are made of each is ticked by itself, or all at once", async () => {
+  const task = buildSheet(design, newPlan(), [])!.tasks.find((t) => t.kind === "profile")!;
+  await onBench(
+    design,
+    <Plan from={{ ...newPlan(), pieces: 3 }}>
+      <PieceTicks task={task} />
+    </Plan>,
+  );
+  await userEvent.click(screen.getByRole("checkbox", { name: "2" }));
+  expect(kept.plan.done).toEqual({});
+  expect(Object.keys(kept.plan.others[0])).toEqual(["profile"]);
+  expect(screen.getByText("Done of 1 of 3 pieces:")).toBeDefined();
+  await userEvent.click(screen.getByRole("button", { name: "All of them" }));
+  expect(Object.keys(kept.plan.done)).toEqual(["profile"]);
+  expect(kept.plan.others.map((o) => Object.keys(o))).toEqual([["profile"], ["profile"]]);
+  await userEvent.click(screen.getByRole("checkbox", { name: "3" }));
+  expect(kept.plan.others).toHaveLength(1);
 });

@@ -11,6 +11,8 @@ export interface ShownSchedule {
   readonly schedule: Extract<Schedule, { ok: true }>;
   /** By the number of their job. */
   readonly knives: readonly KnifeChoice[];
+  /** What each job is called. */
+  readonly names: readonly string[];
   readonly days: WorkDays;
   change(knifeId: string, by: (plan: PlanRecord) => PlanRecord | null): void;
 }

@@ -26,7 +26,7 @@ export function ScheduleFields(of: ScheduleOnPage) {
           {knives.map((k) => (
             <Tick
               key={k.id}
-              label={k.design.name}
+              label={(k.plan?.pieces ?? 1) > 1 ? `${k.design.name} × ${k.plan?.pieces}` : k.design.name}
               checked={chosen.has(k.id)}
               onChange={(on) => choose(k.id, on)}
             />

@@ -16,7 +16,7 @@ import { HeldTasks } from "./HeldTasks";
 import { ScheduleContext, type ShownSchedule } from "./ScheduleContext";
 import { ScheduleFields } from "./ScheduleFields";
 import { TaskDays } from "./TaskDays";
-import { useSchedule } from "./useSchedule";
+import { type ScheduleOnPage, useSchedule } from "./useSchedule";
 import { WeekView } from "./WeekView";
 
 /** Knives in days: one week after the other, and every task with its day. */
@@ -24,12 +24,13 @@ export function SchedulePage() {
   const of = useSchedule();
   // Whoever opens this first of all finds the demo knives, as on the rack.
   useEffect(() => void attempt("The rack could not be laid out", firstVisit), []);
-  const { found, isLoading, failed, chosen, isPast, ready } = of;
+  const { found, isLoading } = of;
   const shown: ShownSchedule | null =
     found?.inDays.schedule.ok === true
       ? {
           schedule: found.inDays.schedule,
           knives: found.inDays.knives.map((i) => found.of[i]),
+          names: found.inDays.names,
           days: { hours: of.workshop.hours, daysOff: of.workshop.daysOff },
           change: (knifeId, by) =>
             void attempt("The plan was not changed", async () => {
@@ -50,33 +51,7 @@ export function SchedulePage() {
               </Heading>
               <CalendarButton shown={shown} />
             </Flex>
-            {ready && chosen.size === 0 && (
-              <Text color="graphite">
-                Choose the knives that you are going to make: their tasks are put into days, by one pair of
-                hands and your workshop's hours.
-              </Text>
-            )}
-            {isPast && (
-              <Text color="fault" role="alert">
-                That day is over: begin today or later.
-              </Text>
-            )}
-            {failed && (
-              <Text color="fault" role="alert">
-                The days could not be worked out. Change anything, or open this page again.
-              </Text>
-            )}
-            {found && found.inDays.leftOut.length > 0 && (
-              <Text color="warn" role="status">
-                {found.inDays.leftOut.map((i) => found.of[i].design.name).join(", ")}: left out, as the design
-                cannot be built yet.
-              </Text>
-            )}
-            {found && !found.inDays.schedule.ok && (
-              <Text color="fault" role="alert">
-                {scheduleFailureWords(found.inDays.schedule)}
-              </Text>
-            )}
+            <Told {...of} />
             {!found && <UnderWay on={isLoading} says="Working out the days …" />}
             {shown && (
               <ScheduleContext value={shown}>
@@ -93,6 +68,41 @@ export function SchedulePage() {
         </SettingsColumn>
       </Columns>
     </Flex>
+  );
+}
+
+/** Why there are no days yet, or what is not in them. */
+function Told({ ready, chosen, isPast, failed, found }: ScheduleOnPage) {
+  return (
+    <>
+      {ready && chosen.size === 0 && (
+        <Text color="graphite">
+          Choose the knives that you are going to make: their tasks are put into days, by one pair of hands
+          and your workshop's hours.
+        </Text>
+      )}
+      {isPast && (
+        <Text color="fault" role="alert">
+          That day is over: begin today or later.
+        </Text>
+      )}
+      {failed && (
+        <Text color="fault" role="alert">
+          The days could not be worked out. Change anything, or open this page again.
+        </Text>
+      )}
+      {found && found.inDays.leftOut.length > 0 && (
+        <Text color="warn" role="status">
+          {found.inDays.leftOut.map((i) => found.of[i].design.name).join(", ")}: left out, as the design
+          cannot be built yet.
+        </Text>
+      )}
+      {found && !found.inDays.schedule.ok && (
+        <Text color="fault" role="alert">
+          {scheduleFailureWords(found.inDays.schedule)}
+        </Text>
+      )}
+    </>
   );
 }
 

@@ -12,7 +12,7 @@ import { placedWords, useShown } from "./ScheduleContext";
 
 /** Every task in the order that it begins, with the day before which it does not. */
 export function TaskDays() {
-  const { schedule, knives } = useShown();
+  const { schedule, names } = useShown();
   return (
     <Section id="days" title="Tasks">
       <Figures
@@ -24,10 +24,10 @@ export function TaskDays() {
           { name: "Begins", of: (p) => `${weekdayWords(p.startMs)}, ${clockWords(p.startMs)}` },
           { name: "Over", of: (p) => momentWords(p.endMs) },
           { name: "Task", of: (p) => plannedWords(p) },
-          { name: "Knife", of: (p) => (knives.length > 1 ? `${p.job + 1} ${p.knife}` : p.knife) },
+          { name: "Knife", of: (p) => (names.length > 1 ? `${p.job + 1} ${p.knife}` : p.knife) },
           {
             name: "Together with",
-            of: (p) => p.together.map((t) => knives[t.job].design.name).join(", "),
+            of: (p) => p.together.map((t) => names[t.job]).join(", "),
           },
           {
             name: "Not before",

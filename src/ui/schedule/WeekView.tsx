@@ -62,7 +62,7 @@ const untilWords = ({ fromMs, toMs }: Span): string =>
 
 /** One week: each day with what is done on it, in order; a block is taken to another day by hand. */
 export function WeekView() {
-  const { schedule, knives, days, change } = useShown();
+  const { schedule, knives, names, days, change } = useShown();
   const blocks = blocksOf(schedule.placed).sort((a, b) => a.span.fromMs - b.span.fromMs);
   const firstMs = schedule.placed[0]?.startMs ?? Date.now();
   const [week, setWeek] = useState(0);
@@ -98,9 +98,9 @@ export function WeekView() {
           Week after <ArrowRight />
         </Button>
       </Flex>
-      {knives.length > 1 && (
+      {names.length > 1 && (
         <Text fontSize="sm" mb="2">
-          {knives.map((k, i) => `${i + 1} ${k.design.name}`).join(" · ")}
+          {names.map((name, i) => `${i + 1} ${name}`).join(" · ")}
         </Text>
       )}
       <DndContext sensors={sensors} onDragEnd={drop}>
@@ -163,7 +163,7 @@ function DayColumn({ day, isOff, blocks }: { day: string; isOff: boolean; blocks
 }
 
 function BlockCard({ block }: { block: Block }) {
-  const { knives } = useShown();
+  const { names } = useShown();
   const { placed, span, index } = block;
   const { setNodeRef, listeners, transform, isDragging } = useDraggable({ id: keyOf(block) });
   const next = placed.spans[index + 1];
@@ -195,9 +195,9 @@ function BlockCard({ block }: { block: Block }) {
         <Text fontWeight="600">
           {clockWords(span.fromMs)}–{clockWords(span.toMs)}
         </Text>
-        {knives.length > 1 &&
+        {names.length > 1 &&
           of.map((job) => (
-            <Badge key={job} size="xs" title={knives[job].design.name}>
+            <Badge key={job} size="xs" title={names[job]}>
               {job + 1}
             </Badge>
           ))}

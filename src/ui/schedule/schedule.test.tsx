@@ -38,6 +38,7 @@ function Page({ first }: { first: Awaited<ReturnType<typeof inDays>> }) {
   const shown: ShownSchedule = {
     schedule: found.schedule,
     knives: designs.map((design, i) => ({ id: String(i), design, plan: plans[i] })),
+    names: found.names,
     days: USUAL_DAYS,
     change: (id, by) => {
       plans[Number(id)] = by(plans[Number(id)] ?? newPlan());
@@ -110,4 +111,17 @@ it("what is not on the shelf is waited for, while all else goes on; what cannot 
     ASKED,
   );
   expect([found.leftOut, found.knives]).toEqual([[0], [1]]);
+});
+
+it("several pieces of one design go through oven and glue together, each with its own name", async () => {
+  const three = { ...newPlan(), pieces: 3, others: [{ profile: { at: 1, tookMin: null, cut: [] } }] };
+  const found = await knivesInDays([{ design: designs[0], plan: three }], [], new Map(), ASKED);
+  if (!found.schedule.ok) throw new Error("no schedule");
+  expect(found.names).toEqual([1, 2, 3].map((n) => `${designs[0].name}, ${n} of 3`));
+  expect(found.knives).toEqual([0, 0, 0]);
+  const of = (kind: string) => found.schedule.ok && found.schedule.placed.filter((p) => p.kind === kind);
+  // What the second has behind it is not done once more.
+  expect(of("profile")).toHaveLength(2);
+  expect(of("harden")).toHaveLength(3);
+  expect(found.schedule.saved).toContainEqual(expect.objectContaining({ kind: "harden", tasks: 3, goes: 1 }));
 });

@@ -46,11 +46,17 @@ export function useShopping(lots: readonly Lot[] | null): Shopping {
     return of.length === 0
       ? null
       : {
-          knives: of.map((k) => ({
-            design: k.design,
-            schools: plans?.get(k.id)?.schools ?? USUAL_SCHOOLS,
-            forged,
-          })),
+          knives: of.flatMap((k) => {
+            const plan = plans?.get(k.id);
+            const pieces = plan?.pieces ?? 1;
+            const schools = plan?.schools ?? USUAL_SCHOOLS;
+            return Array.from({ length: pieces }, (_, n) => ({
+              design:
+                pieces > 1 ? { ...k.design, name: `${k.design.name}, ${n + 1} of ${pieces}` } : k.design,
+              schools,
+              forged,
+            }));
+          }),
           lots: lots ?? NONE,
           options: { ...USUAL_SHOPPING, spares, day: today() },
         };
