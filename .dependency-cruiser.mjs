@@ -4,7 +4,7 @@
  */
 const FLOORS = {
   base: [
-    ["tolerances", "isRecord", "number", "plainName", "work", "own", "sameData", "compared", "random"],
+    ["tolerances", "isRecord", "number", "plainName", "work", "own", "sameData", "compared", "random", "day"],
     ["units", "fits"],
     ["record"],
   ],

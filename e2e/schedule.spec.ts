@@ -125,8 +125,15 @@ test("three pieces of one design: ticked each by itself, in days and on the shop
   await pieces.getByRole("button", { name: "All of them" }).click();
   await expect(pieces).toContainText("Done of 3 of 3 pieces");
   await expect(profile).toHaveAttribute("data-state", "done");
+  // Hardened at once: with all that comes before, of each of them.
+  const harden = page.locator('[data-task="harden"]');
+  await harden.getByRole("button", { name: "Harden", exact: true }).click();
+  await harden.getByRole("button", { name: /^Done, with the \d before it, of all 3$/ }).click();
+  await expect(page.getByRole("group", { name: "Pieces: Harden" })).toContainText("Done of 3 of 3 pieces");
   await page.getByRole("link", { name: "In days" }).click();
-  await expect(summary(page)).toContainText(/Done together: .*3 in 1 go/);
+  // One after the other they could not be tempered in time.
+  await expect(summary(page)).toContainText(/Done together: .*Temper, two cycles: 3 in 1 go/);
+  await expect(page.getByTestId("schedule")).not.toContainText("overdue");
   await expect(page.getByTestId("schedule")).toContainText("2 Heath field knife, 2 of 3");
   await page.goto("/shelf");
   await expect(page.getByRole("region", { name: "Shopping" })).toContainText("Heath field knife, 3 of 3");

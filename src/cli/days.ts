@@ -1,6 +1,7 @@
+import { dayOf, dayStart } from "@/core/base/day";
 import { newWorkshop } from "@/core/knife/design/workshop";
 import { MOST_STRETCHES } from "@/core/knife/design/workshopParts";
-import { type DayStretch, dayOf, dayStart, type WorkDays } from "@/core/schedule/calendar";
+import type { DayStretch, WorkDays } from "@/core/schedule/calendar";
 import { Refusal } from "./refusal";
 
 const WEEK: readonly string[] = ["mon", "tue", "wed", "thu", "fri", "sat", "sun"];

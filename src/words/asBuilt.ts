@@ -1,4 +1,3 @@
-import { printLength, printMass, type UnitSystem } from "@/core/base/units/print";
 import type { SizePlace, Stage } from "@/core/plan/types";
 
 /** When a knife is weighed. */
@@ -30,26 +29,17 @@ export const SIZE_WORDS: Readonly<Record<SizePlace, string>> = {
   "handle-height-rear": "Handle height, rear",
 };
 
-const signed = (text: string, of: number): string => (of > 0 ? `+${text}` : of < 0 ? `−${text}` : text);
+/** How far a figure is off another, as it is printed: "+3.1 g", "−0.2 mm", "0.0 mm". */
+export function offWords(measured: number, drawn: number, print: (size: number) => string): string {
+  const off = measured - drawn;
+  const sign = off > 0 ? "+" : off < 0 ? "−" : "";
+  return `${sign}${print(Math.abs(off))}`;
+}
 
-/** How far a reading is off its prediction: "+3.1 g, outside what was predicted". */
-export function massOffWords(
+/** The same of a prediction, with whether it lies outside its interval: "+3.1 g, outside". */
+export const predictedOffWords = (
   measured: number,
   predicted: number,
   [low, high]: readonly [number, number],
-  units: UnitSystem,
-): string {
-  const off = measured - predicted;
-  return `${signed(printMass(Math.abs(off), units), off)}${measured < low || measured > high ? ", outside" : ""}`;
-}
-
-/** The same of a length. */
-export function lengthOffWords(
-  measured: number,
-  predicted: number,
-  [low, high]: readonly [number, number],
-  units: UnitSystem,
-): string {
-  const off = measured - predicted;
-  return `${signed(printLength(Math.abs(off), units), off)}${measured < low || measured > high ? ", outside" : ""}`;
-}
+  print: (size: number) => string,
+): string => `${offWords(measured, predicted, print)}${measured < low || measured > high ? ", outside" : ""}`;

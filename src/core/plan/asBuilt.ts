@@ -3,8 +3,7 @@ import { sectionOutline } from "../figures/pieces/frontOutline";
 import { pieceList } from "../figures/pieces/pieceList";
 import { solidsOf } from "../figures/pieces/undrilled";
 import { momentsOf } from "../figures/weigh/momentsOf";
-import type { Interval } from "../figures/weigh/report";
-import { weigh } from "../figures/weigh/weigh";
+import type { Interval, MassReport } from "../figures/weigh/report";
 import { materialsIn } from "../knife/design/materials";
 import type { Design } from "../knife/design/schema";
 import { layoutOf } from "../knife/layout/layout";
@@ -22,14 +21,13 @@ export interface Prediction {
 const ROUGH_SHARE = 0.1;
 
 /**
- * What a knife weighs at a stage; null where it cannot be built. Shaped and finished it is as it is drawn. At the dry fit
- * there is no glue in it, and sawn pieces of the handle are blocks still, with room to shape all round, but bored: their
- * weight is taken at the middle of what becomes of them.
+ * What a knife that was weighed as it is drawn weighs at a stage; null of a stage that it does not come to. Shaped and
+ * finished it is as it is drawn. At the dry fit there is no glue in it, and sawn pieces of the handle are blocks still, with
+ * room to shape all round, but bored: their weight is taken at the middle of what becomes of them.
  */
-export function predictedAt(design: Design, stage: Stage): Prediction | null {
-  const weighed = weigh(design);
-  if (!weighed.ok) return null;
-  const { massG, balanceMm, massIntervalG, balanceIntervalMm, parts } = weighed.report;
+export function predictedAt(design: Design, report: MassReport, stage: Stage): Prediction | null {
+  if (design.handle.kind === "bare" && stage !== "finished") return null;
+  const { massG, balanceMm, massIntervalG, balanceIntervalMm, parts } = report;
   if (stage !== "dry-fit") return { massG, massIntervalG, balanceMm, balanceIntervalMm };
   const materialOf = materialsIn(design);
   let mass = massG;
@@ -42,7 +40,7 @@ export function predictedAt(design: Design, stage: Stage): Prediction | null {
   for (const p of parts)
     if (p.group !== "fasteners" && p.material.split("+").every((m) => materialOf(m)?.class === "adhesive"))
       add(-p.massG, p.centreMm[0]);
-  for (const { g, xMm } of roughPieces(design)) {
+  for (const { g, xMm } of roughPieces(design, report)) {
     add(g, xMm);
     rough += g;
   }
@@ -52,8 +50,8 @@ export function predictedAt(design: Design, stage: Stage): Prediction | null {
     at - (from - low) - by,
     at + (high - from) + by,
   ];
-  // A gram more or less where the handle is moves the balance by its arm over the whole weight.
-  const arm = Math.abs(x - layoutOf(design).frontX) + 60;
+  // A gram more or less moves the balance by its arm over the whole weight: as far as from there to the handle's butt at most.
+  const arm = Math.abs(x - layoutOf(design).buttX);
   return {
     massG: mass,
     massIntervalG: widened(massIntervalG, mass, massG, off),
@@ -63,14 +61,12 @@ export function predictedAt(design: Design, stage: Stage): Prediction | null {
 }
 
 /** What sawn pieces of the handle have more than they will have, g, and where that lies. */
-function roughPieces(design: Design): { readonly g: number; readonly xMm: number }[] {
-  const weighed = weigh(design);
-  if (!weighed.ok) return [];
+function roughPieces(design: Design, report: MassReport): { readonly g: number; readonly xMm: number }[] {
   const { kerfMm } = design.workshop.saw;
   const solid = solidsOf(design);
   const volumes = momentsOf(solid);
   const partsOf = new Map(pieceList(design).map((p) => [p.id, p.parts]));
-  const byId = new Map(weighed.report.parts.map((p) => [p.id, p]));
+  const byId = new Map(report.parts.map((p) => [p.id, p]));
   return cutList(design).flatMap(({ key, id, made, count, finishedMm, sawnMm }) => {
     if (made !== "sawn" || key.kind === "blade" || key.kind === "guard" || key.kind === "fitting") return [];
     const ids = partsOf.get(id) ?? [];

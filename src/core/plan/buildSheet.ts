@@ -92,7 +92,7 @@ export function buildSheet(
     balanceMm,
     predicted: new Map(
       STAGES.flatMap((stage) => {
-        const found = predictedAt(design, stage);
+        const found = predictedAt(design, weighed.report, stage);
         return found ? [[stage, found] as const] : [];
       }),
     ),

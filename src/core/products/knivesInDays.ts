@@ -1,10 +1,11 @@
+import { dayStart } from "../base/day";
 import type { ProductDesign } from "../knife/design/product";
 import { newPlan } from "../plan/newPlan";
 import { piecesOf } from "../plan/progress";
 import type { PlanRecord } from "../plan/record";
 import { planState } from "../plan/state";
 import type { UsualMinutes } from "../plan/usualMinutes";
-import { dayStart, type WorkDays } from "../schedule/calendar";
+import type { WorkDays } from "../schedule/calendar";
 import type { Capacity, Job } from "../schedule/job";
 import { jobOf } from "../schedule/jobOf";
 import { type Schedule, schedule, type Together } from "../schedule/schedule";

@@ -2,7 +2,6 @@ import type { PlannedTask } from "../plan/state";
 import type { TaskKind } from "../plan/taskKinds";
 import type { Alike, Job } from "./job";
 import { activeTogetherMin, type Batch } from "./operations";
-import { HELD_UNTIL } from "./taskTimes";
 
 /** Like tasks of several knives, as they may be done together: in as few goes as hold them. */
 export interface AlikeTasks {
@@ -25,7 +24,10 @@ const CHAINS: Readonly<Partial<Record<TaskKind, readonly TaskKind[]>>> = {
   harden: ["cold", "temper"],
   "glue-handle": ["carry-indoors", "check-in-line", "clean-squeeze-out", "cure"],
 };
-const FOLLOWERS = new Set(Object.values(CHAINS).flat());
+/** For each that follows, what it follows. */
+const LEADERS = new Map(
+  Object.entries(CHAINS).flatMap(([leader, all]) => all.map((kind) => [kind, leader as TaskKind] as const)),
+);
 
 const idOf = ({ job, task }: Member) => ({ job, id: task.id });
 
@@ -48,11 +50,14 @@ function goes(members: readonly Member[], mostPieces: number): Member[][] {
 /** All tasks of several knives that are alike, by kind. `clampSets` as many handles are clamped at once at most. */
 export function alikeTasks(jobs: readonly Job[], clampSets: number): readonly AlikeTasks[] {
   const byKey = new Map<string, Member[]>();
+  // What follows goes with what it follows as long as that is still to be done; after that by itself.
+  const isLed = (tasks: readonly PlannedTask[], kind: TaskKind): boolean =>
+    tasks.some((t) => t.kind !== null && t.kind === LEADERS.get(kind) && t.state !== "done");
   jobs.forEach(({ tasks, alike, waitOverMs }, job) => {
     for (const task of tasks) {
       const of = alike?.get(task.id);
       if (!of || !task.kind || task.state === "done" || waitOverMs?.has(task.id)) continue;
-      if (FOLLOWERS.has(task.kind)) continue;
+      if (isLed(tasks, task.kind)) continue;
       byKey.set(of.key, [...(byKey.get(of.key) ?? []), { job, task, alike: of }]);
     }
   });
@@ -63,7 +68,8 @@ export function alikeTasks(jobs: readonly Job[], clampSets: number): readonly Al
   for (const members of byKey.values()) {
     const kind = members[0].task.kind;
     if (!kind) continue;
-    const mostPieces = HELD_UNTIL[kind] ? clampSets : Number.POSITIVE_INFINITY;
+    const isClamped = members[0].task.resources.includes("clamps");
+    const mostPieces = isClamped ? clampSets : Number.POSITIVE_INFINITY;
     const followersOf = (go: readonly Member[]): Member[][] =>
       (CHAINS[kind] ?? []).flatMap((next) => {
         const followers = go.flatMap(({ job, alike }) => {

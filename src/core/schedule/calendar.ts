@@ -1,3 +1,5 @@
+import { dayOf, two } from "../base/day";
+
 /** A day's stretch of work, minutes after midnight. */
 export interface DayStretch {
   readonly fromMin: number;
@@ -18,27 +20,6 @@ export interface Stretch {
 
 /** So many days ahead are looked at. */
 export const MOST_DAYS = 1100;
-
-const two = (n: number) => String(n).padStart(2, "0");
-
-/** A moment's day as it is written, in local time: "2026-12-01". */
-export function dayOf(ms: number): string {
-  const d = new Date(ms);
-  return `${d.getFullYear()}-${two(d.getMonth() + 1)}-${two(d.getDate())}`;
-}
-
-/** The first moment of a day in local time, ms; NaN of what is no day. */
-export function dayStart(day: string): number {
-  const [, y, m, d] = (/^(\d{4})-(\d\d)-(\d\d)$/.exec(day) ?? []).map(Number);
-  const date = new Date(y, m - 1, d);
-  return date.getMonth() === m - 1 && date.getDate() === d ? date.getTime() : Number.NaN;
-}
-
-/** The first moment of the day after a day, ms. */
-export function dayEnd(day: string): number {
-  const start = new Date(dayStart(day));
-  return new Date(start.getFullYear(), start.getMonth(), start.getDate() + 1).getTime();
-}
 
 /** A moment in local time, as it is written: "2026-12-01T09:30". */
 export function localTime(ms: number): string {

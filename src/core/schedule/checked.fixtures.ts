@@ -1,3 +1,4 @@
+import { dayOf } from "../base/day";
 import type { WorkDays } from "./calendar";
 import type { Capacity, Job } from "./job";
 import type { Placed, Schedule } from "./schedule";
@@ -5,18 +6,13 @@ import { ENDED_WITHIN_MIN, HELD_UNTIL, timeOf } from "./taskTimes";
 
 const MINUTE = 60_000;
 
-const dayText = (ms: number): string => {
-  const d = new Date(ms);
-  return `${d.getFullYear()}-${`${d.getMonth() + 1}`.padStart(2, "0")}-${`${d.getDate()}`.padStart(2, "0")}`;
-};
-
 /** Whether somebody works in all of a stretch: hour by hour as they are written, apart from how the schedule reads them. */
 function isOpen(fromMs: number, toMs: number, { hours, daysOff }: WorkDays): boolean {
   const from = new Date(fromMs);
   const min = (ms: number) => new Date(ms).getHours() * 60 + new Date(ms).getMinutes();
-  const until = dayText(toMs) === dayText(fromMs) ? min(toMs) : 24 * 60;
+  const until = dayOf(toMs) === dayOf(fromMs) ? min(toMs) : 24 * 60;
   return (
-    !daysOff.includes(dayText(fromMs)) &&
+    !daysOff.includes(dayOf(fromMs)) &&
     hours[(from.getDay() + 6) % 7].some((h) => h.fromMin <= min(fromMs) && until <= h.toMin)
   );
 }

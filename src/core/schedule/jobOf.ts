@@ -1,6 +1,6 @@
+import { dayEnd, dayStart } from "../base/day";
 import type { PlanRecord } from "../plan/record";
 import type { PlannedTask } from "../plan/state";
-import { dayEnd, dayStart } from "./calendar";
 import type { Alike, Job } from "./job";
 
 /** What is left to do of a knife, by what is kept of its plan: what is held back, what was done when, waits that run. */

@@ -1,4 +1,5 @@
 import { createRequire } from "node:module";
+import { dayOf } from "../base/day";
 import { randomStream } from "../base/random";
 import type { PlannedTask } from "../plan/state";
 import type { TaskKind } from "../plan/taskKinds";
@@ -80,7 +81,7 @@ interface Start {
 function slotsOf(days: WorkDays, count: number): boolean[] {
   return Array.from({ length: count }, (_, s) => {
     const at = new Date(CASES_BEGIN_MS + s * SLOT_MS);
-    const day = `${at.getFullYear()}-${String(at.getMonth() + 1).padStart(2, "0")}-${String(at.getDate()).padStart(2, "0")}`;
+    const day = dayOf(at.getTime());
     if (days.daysOff.includes(day)) return false;
     const min = at.getHours() * 60 + at.getMinutes();
     return days.hours[(at.getDay() + 6) % 7].some((h) => min >= h.fromMin && min < h.toMin);

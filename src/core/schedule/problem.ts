@@ -2,42 +2,14 @@ import type { Resource } from "../plan/taskKinds";
 import { Calendar, type WorkDays } from "./calendar";
 import type { Capacity } from "./job";
 import type { Before, Operation } from "./operations";
+import { isPlaced, PLACED, type Place, type State } from "./state";
+import { freeAt, freed, taken } from "./units";
 
 /** What follows an operation: least and greatest lag. */
 interface After {
   readonly op: number;
   readonly minMs: number;
   readonly maxMs: number;
-}
-
-/** Where one operation was placed. */
-export interface Place {
-  readonly op: number;
-  readonly startMs: number;
-  /** Hands are free again. */
-  readonly handsMs: number;
-  /** Its wait over. */
-  readonly endMs: number;
-  /** Until somebody is there to take it out. */
-  readonly releaseMs: number;
-}
-
-/** A schedule as far as it has come. Operations with hands are placed one behind the other in time. */
-export interface State {
-  /** When hands are free. */
-  readonly freeMs: number;
-  readonly finishMs: number;
-  readonly left: number;
-  readonly handsLeftMs: number;
-  readonly waitsFor: Int16Array;
-  readonly readyMs: Float64Array;
-  readonly latestMs: Float64Array;
-  /** When each unit of each resource is free: infinite while that is not known yet. */
-  readonly units: readonly Float64Array[];
-  /** Operations that have to begin by some time. */
-  readonly pending: readonly number[];
-  readonly ready: readonly number[];
-  readonly last: { readonly place: Place; readonly before: State["last"] } | null;
 }
 
 /** A place, or by how much it would be late. */
@@ -349,29 +321,4 @@ export class Problem {
     }
     return most;
   }
-}
-
-/** What is placed waits for so many. */
-const PLACED = -1;
-const isPlaced = (state: State, op: number): boolean => state.waitsFor[op] === PLACED;
-
-function freeAt(units: Float64Array, n: number): number {
-  if (n > units.length) return Number.POSITIVE_INFINITY;
-  return n === 1 && units.length === 1 ? units[0] : units.slice().sort()[n - 1];
-}
-
-/** The units that are free at a moment, the latest of them first, taken until another. */
-function taken(units: Float64Array, n: number, atMs: number, untilMs: number): Float64Array {
-  const sorted = units.slice().sort();
-  let last = sorted.length - 1;
-  while (last >= 0 && sorted[last] > atMs) last--;
-  for (let k = 0; k < n; k++) sorted[last - k] = untilMs;
-  return sorted;
-}
-
-function freed(units: Float64Array, n: number, atMs: number): Float64Array {
-  const sorted = units.slice().sort();
-  let at = sorted.findIndex((u) => !Number.isFinite(u));
-  for (let k = 0; k < n && at >= 0 && at < sorted.length; k++, at++) sorted[at] = atMs;
-  return sorted;
 }

@@ -194,6 +194,51 @@ describe("a schedule", () => {
     );
   });
 
+  describe("blades that were hardened together", () => {
+    const upTo = [
+      "profile",
+      "file-tang",
+      "drill-tang",
+      "check-holes",
+      "normalise",
+      "harden",
+      "check-hardness",
+    ];
+    const hard = upTo.reduce((p, id) => withDone(p, id, { at: MONDAY, cut: [] }), newPlan());
+    const heath = designOf("Heath field knife");
+    const three = [1, 2, 3].map((n) => ({ ...jobWith(heath, hard), knife: `heath ${n}` }));
+
+    it("are tempered together: one after the other would be too late for all but the first", () => {
+      const found = schedule(three, MONDAY + 10 * MINUTE, WEEK, TWO_CLAMPS);
+      if (!found.ok) throw new Error(found.code);
+      const temper = found.placed.filter((p) => p.id === "temper");
+      expect(temper.map((p) => p.together.length)).toEqual([2, 2, 2]);
+      expect(temper.every((p) => !p.overdue && p.startMs <= MONDAY + 2 * HOUR)).toBe(true);
+    });
+
+    it("have days all the same where that cannot be: what is too late goes first, and says so", () => {
+      const found = schedule(three, MONDAY + 10 * MINUTE, WEEK, { ...TWO_CLAMPS, together: "never" });
+      if (!found.ok) throw new Error(found.code);
+      const temper = found.placed.filter((p) => p.id === "temper").sort((a, b) => a.startMs - b.startMs);
+      expect(temper.map((p) => p.overdue)).toEqual([false, true, true]);
+      expect(wrongIn(three, found, MONDAY + 10 * MINUTE, WEEK, TWO_CLAMPS.capacity)).toEqual([]);
+    });
+  });
+
+  it("glued handles that cure in more clamps than there are said to be keep those they are in", () => {
+    const heath = designOf("Heath field knife");
+    const glued = planOf(heath, newPlan().schools)
+      .map((t) => t.id)
+      .slice(
+        0,
+        planOf(heath, newPlan().schools).findIndex((t) => t.kind === "cure"),
+      )
+      .reduce((p, id) => withDone(p, id, { at: MONDAY, cut: [] }), newPlan());
+    const three = [1, 2, 3].map((n) => ({ ...jobWith(heath, glued), knife: `heath ${n}` }));
+    const found = schedule(three, MONDAY, WEEK, { ...TWO_CLAMPS, together: "always" });
+    expect(wrongIn(three, found, MONDAY, WEEK, TWO_CLAMPS.capacity)).toEqual([]);
+  });
+
   it("moves when something takes longer", () => {
     const heath = designOf("Heath field knife");
     const longer = withMinutes(newPlan(), "grind-bevels", { activeMin: 400, waitMin: 0 });

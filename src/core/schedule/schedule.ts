@@ -5,9 +5,10 @@ import { type AlikeTasks, alikeTasks } from "./batches";
 import { longestStretchMin, type WorkDays } from "./calendar";
 import type { Capacity, Job } from "./job";
 import { lowerBoundMs } from "./lowerBound";
-import { type Batch, type Operation, operationsOf } from "./operations";
-import { type Place, Problem } from "./problem";
+import { type Batch, type Operation, operationsOf, taskKey } from "./operations";
+import { Problem } from "./problem";
 import { solved } from "./search";
+import type { Place } from "./state";
 
 const MINUTE = 60_000;
 
@@ -36,7 +37,7 @@ export interface Placed {
   readonly busyUntilMs: number;
   /** The others that are done at once with it. */
   readonly together: readonly { readonly job: number; readonly id: string }[];
-  /** It should have been begun already, after something that was done. */
+  /** It begins later than something that was done before it allows. */
   readonly overdue: boolean;
 }
 
@@ -98,22 +99,26 @@ export function schedule(
   const tooLong = alone.find((o) => isTooLong(o, longestMin));
   if (tooLong) return { ok: false, code: "too-long", ...nameOf(tooLong, jobs), longestMin };
   const alike = alikeTasks(jobs, capacity.clamps ?? 1);
-  const single = new Problem(lenient(alone, fromMs), fromMs, days, capacity);
-  const problemOf = (kinds: readonly AlikeTasks[]): Problem | null => {
-    if (kinds.length === 0) return single;
-    const operations = operationsOf(jobs, batchesOf(kinds), fromMs);
-    if (!operations || operations.some((o) => isTooLong(o, longestMin))) return null;
-    return new Problem(lenient(operations, fromMs), fromMs, days, capacity);
+  const attempt = (soft: boolean): Solution => {
+    const problemOf = (kinds: readonly AlikeTasks[]): Problem | null => {
+      const operations = kinds.length === 0 ? alone : operationsOf(jobs, batchesOf(kinds), fromMs);
+      if (!operations || operations.some((o) => isTooLong(o, longestMin))) return null;
+      return new Problem(lenient(operations, fromMs, soft), fromMs, days, capacity);
+    };
+    return bestTogether(together === "never" ? [] : alike, problemOf, together);
   };
-  const best = together === "never" ? solution([], single) : bestTogether(alike, problemOf, together);
+  const strict = attempt(false);
+  // What is done is done: what should follow it in time, and cannot, does not keep the rest from its days.
+  const best =
+    strict.blocked !== null && alone.some((o) => Number.isFinite(o.latestMs)) ? attempt(true) : strict;
   if (best.blocked !== null)
     return { ok: false, code: "no-room", ...nameOf(best.problem.operations[best.blocked], jobs) };
-  const placed = placedTasks(best, jobs, fromMs);
+  const placed = placedTasks(best, jobs);
   return {
     ok: true,
     placed,
     finishMs: best.finishMs,
-    lowerBoundMs: Math.min(best.finishMs, lowerBoundMs(single, alike)),
+    lowerBoundMs: Math.min(best.finishMs, lowerBoundMs(new Problem(alone, fromMs, days, capacity), alike)),
     saved: best.kinds.map(({ kind, batches, savedMin }) => ({
       kind,
       tasks: batches.filter((b) => isOfKind(b, kind, jobs)).reduce((sum, b) => sum + b.length, 0),
@@ -190,9 +195,13 @@ function nameOf({ tasks: [{ job, task }] }: Operation, jobs: readonly Job[]): Na
   return { knife: jobs[job].knife, id, kind, title, of };
 }
 
-/** What should have been begun already is begun as soon as can be. */
-const lenient = (operations: readonly Operation[], fromMs: number): Operation[] =>
-  operations.map((o) => (o.latestMs < fromMs ? { ...o, latestMs: Number.POSITIVE_INFINITY } : o));
+/** What should have been begun already is begun as soon as can be; where it is `soft`, so is what cannot keep its time. */
+const lenient = (operations: readonly Operation[], fromMs: number, soft: boolean): Operation[] =>
+  operations.map((o) =>
+    o.latestMs < fromMs || (soft && Number.isFinite(o.latestMs))
+      ? { ...o, latestMs: Number.POSITIVE_INFINITY, wishedByMs: Math.min(o.wishedByMs, o.latestMs + 1) }
+      : o,
+  );
 
 /** Stretches of one operation: its course through the calendar, and the wait after it. */
 function spansOf(problem: Problem, { op, startMs, handsMs, endMs }: Place): Span[] {
@@ -208,14 +217,15 @@ function spansOf(problem: Problem, { op, startMs, handsMs, endMs }: Place): Span
   return spans;
 }
 
-function placedTasks({ problem, places }: Solution, jobs: readonly Job[], fromMs: number): Placed[] {
+function placedTasks({ problem, places }: Solution, jobs: readonly Job[]): Placed[] {
   const at = new Map<string, Placed>();
   for (const place of [...places].sort((a, b) => a.op - b.op)) {
-    const { tasks, latestMs } = { ...problem.operations[place.op] };
+    const { tasks } = problem.operations[place.op];
     const spans = spansOf(problem, place);
     for (const { job, task } of tasks) {
-      const key = `${job} ${task.id}`;
+      const key = taskKey(job, task.id);
       const known = at.get(key);
+      const startMs = known?.startMs ?? place.startMs;
       at.set(key, {
         job,
         knife: jobs[job].knife,
@@ -224,24 +234,20 @@ function placedTasks({ problem, places }: Solution, jobs: readonly Job[], fromMs
         title: task.title,
         of: task.of,
         spans: [...(known?.spans ?? []), ...spans],
-        startMs: known?.startMs ?? place.startMs,
+        startMs,
         endMs: place.endMs,
         busyUntilMs: place.releaseMs,
-        together: tasks
-          .filter((t) => t.job !== job || t.task.id !== task.id)
-          .map((t) => ({ job: t.job, id: t.task.id })),
-        overdue: known?.overdue ?? (latestMs < fromMs || isOverdue(jobs[job], task.id, fromMs)),
+        together: tasks.filter((t) => t.job !== job).map((t) => ({ job: t.job, id: t.task.id })),
+        overdue: isOverdue(task, jobs[job], startMs),
       });
     }
   }
   return [...at.values()].sort((a, b) => a.startMs - b.startMs || a.endMs - b.endMs || a.job - b.job);
 }
 
-/** Whether the greatest time after something that was done is over already. */
-function isOverdue({ tasks, doneAtMs }: Job, id: string, fromMs: number): boolean {
-  const task = tasks.find((t) => t.id === id);
-  return (task?.needs ?? []).some(({ id: before, maxLagMin }) => {
-    const at = doneAtMs?.get(before);
-    return at !== undefined && maxLagMin !== null && at + maxLagMin * MINUTE < fromMs;
+/** Whether a task begins later than what was done before it allows. */
+const isOverdue = ({ needs }: PlannedTask, { doneAtMs }: Job, startMs: number): boolean =>
+  needs.some(({ id, maxLagMin }) => {
+    const at = doneAtMs?.get(id);
+    return at !== undefined && maxLagMin !== null && startMs > at + maxLagMin * MINUTE;
   });
-}

@@ -1,5 +1,6 @@
 import { randomStream } from "../base/random";
-import type { Place, Problem, State } from "./problem";
+import type { Problem } from "./problem";
+import type { Place, State } from "./state";
 
 /** So many operations are placed in the best order of all: none of the schedules in parts is left out, up to so many. */
 const SOLVED_EXACTLY = 14;
@@ -138,17 +139,21 @@ const MOST_ORDERS = 300;
  * Other orders, each a good one with some operations, or all of one knife, put earlier or later: those that finish earlier,
  * or as early with less ahead, are gone on from.
  */
-function improved(problem: Problem, from: State, order: Float64Array): State {
+function improved(
+  problem: Problem,
+  from: State,
+  order: Float64Array,
+  isBest: (state: State) => boolean,
+): State {
   const random = randomStream(1);
   const { operations } = problem;
   const jobs = Math.max(...operations.map((o) => o.tasks[0].job)) + 1;
   const scale = Math.max(...order);
-  const least = problem.boundMs(problem.begin());
   let best = from;
   let bestEnds = endsMs(problem, from);
   let first = order;
   const tries = Math.min(MOST_ORDERS, Math.round(ORDERS / operations.length ** 2));
-  for (let i = 0; i < tries && (best.finishMs > least || missed(problem, best) > 0); i++) {
+  for (let i = 0; i < tries && !isBest(best); i++) {
     const next = first.slice();
     const by = (random() - 0.5) * scale;
     const job = random() < 0.3 ? Math.floor(random() * jobs) : -1;
@@ -186,10 +191,7 @@ function isNoWorse(a: State, b: State): boolean {
     if (a.readyMs[i] > b.readyMs[i]) return false;
     if (a.latestMs[i] < b.latestMs[i]) return false;
   }
-  return a.units.every((u, r) => {
-    const [x, y] = [u.slice().sort(), b.units[r].slice().sort()];
-    return x.every((ms, k) => ms <= y[k]);
-  });
+  return a.units.every((u, r) => u.every((ms, k) => ms <= b.units[r][k]));
 }
 
 /** How much lies ahead: what each operation that is left could end all by, summed up. */
@@ -236,8 +238,7 @@ function worthwhile(problem: Problem, state: State): number[] {
     return tried.ok ? [tried.place] : [];
   });
   const free = placed.filter(
-    ({ op }) =>
-      problem.operations[op].takes.length === 0 && problem.after[op].every((a) => !Number.isFinite(a.maxMs)),
+    ({ op }) => problem.operations[op].takes.length === 0 && !problem.mustFollow[op],
   );
   const soonest = Math.min(...free.map((p) => p.handsMs));
   return placed.filter((p) => p.startMs < soonest || p.handsMs === soonest).map((p) => p.op);
@@ -252,6 +253,9 @@ export function solved(problem: Problem, quick = false): Found {
   let order: Float64Array | null = null;
   let blocked = 0;
   const n = problem.operations.length;
+  const least = problem.boundMs(problem.begin());
+  const isBest = (state: State | null) =>
+    state !== null && !missed(problem, state) && state.finishMs <= least;
   for (const tried of n > MANY ? ordersOf(problem).slice(0, 1) : ordersOf(problem)) {
     const found = dispatched(problem, tried);
     if ("blocked" in found) blocked = found.blocked;
@@ -259,9 +263,9 @@ export function solved(problem: Problem, quick = false): Found {
       best = found;
       order = tried;
     }
-    if (best && !missed(problem, best) && best.finishMs <= problem.boundMs(problem.begin())) break;
+    if (isBest(best)) break;
   }
-  if (best && order && !quick && n > SOLVED_EXACTLY) best = improved(problem, best, order);
+  if (best && order && !quick && n > SOLVED_EXACTLY) best = improved(problem, best, order, isBest);
   // By what is wished alone a search would not go.
   const isWished = problem.operations.some((o) => Number.isFinite(o.wishedByMs));
   const wide =
@@ -270,8 +274,7 @@ export function solved(problem: Problem, quick = false): Found {
       : n <= SOLVED_EXACTLY
         ? MOST_EXACT
         : Math.min(MOST_WIDE, Math.round(STATES / n ** 2));
-  if (wide > 1 && !(best && best.finishMs <= problem.boundMs(problem.begin())))
-    best = beam(problem, wide, best);
+  if (wide > 1 && !isBest(best)) best = beam(problem, wide, best);
   return best
     ? { ok: true, places: placesOf(best), finishMs: best.finishMs, missed: missed(problem, best) }
     : { ok: false, op: blocked };

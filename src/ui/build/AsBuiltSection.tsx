@@ -10,21 +10,17 @@ import { withLogged, withoutLogged, withoutReading, withReading, withSize } from
 import { STAGES, type Stage } from "@/core/plan/types";
 import type { PlanRecord } from "@/core/plan/version";
 import { useUnits } from "@/store/settings";
-import { lengthOffWords, massOffWords, SIZE_WORDS, STAGE_NOTES, STAGE_WORDS } from "@/words/asBuilt";
+import { offWords, predictedOffWords, SIZE_WORDS, STAGE_NOTES, STAGE_WORDS } from "@/words/asBuilt";
 import { ChoiceField } from "../fields/ChoiceField";
 import { KeepOrCancel } from "../fields/KeepOrCancel";
 import { KeptNote } from "../fields/KeptNote";
 import { LengthField } from "../fields/LengthField";
 import { ShareField } from "../fields/ShareField";
-import { notices } from "../kit/notice";
+import { offerPutBack } from "../kit/offerBack";
 import { Figures, Note, Section } from "../report/Section";
 import { useBuild } from "./BuildContext";
 
 type Reading = PlanRecord["readings"][number];
-
-/** Says that something was taken out of the plan, and offers to put it back. */
-const takenOut = (title: string, back: () => void) =>
-  notices.create({ title, duration: 15_000, action: { label: "Put it back", onClick: back } });
 
 /** What the knife became: weight and balance at its stages and sizes beside what was drawn, and notes with their days. */
 export function AsBuiltSection() {
@@ -127,14 +123,18 @@ function OneReading({ reading }: { reading: Reading }) {
   const units = useUnits();
   const { stage, at, massG, balanceMm, predicted } = reading;
   const day = format(at, "d MMM yyyy");
+  const mass = (g: number) => printMass(g, units);
+  const length = (mm: number) => printLength(mm, units);
+  const off = (measured: number, of: "mass" | "balance") =>
+    predicted === null
+      ? ""
+      : of === "mass"
+        ? ` (${predictedOffWords(measured, predicted.massG, predicted.massIntervalG, mass)})`
+        : ` (${predictedOffWords(measured, predicted.balanceMm, predicted.balanceIntervalMm, length)})`;
   const said = [
-    massG === null
-      ? null
-      : `${printMass(massG, units)}${predicted ? ` (${massOffWords(massG, predicted.massG, predicted.massIntervalG, units)})` : ""}`,
-    balanceMm === null
-      ? null
-      : `balance ${printLength(balanceMm, units)}${predicted ? ` (${lengthOffWords(balanceMm, predicted.balanceMm, predicted.balanceIntervalMm, units)})` : ""}`,
-  ].filter((s) => s !== null);
+    ...(massG === null ? [] : [`${mass(massG)}${off(massG, "mass")}`]),
+    ...(balanceMm === null ? [] : [`balance ${length(balanceMm)}${off(balanceMm, "balance")}`]),
+  ];
   return (
     <Flex gap="2" align="center" data-testid="reading">
       <Text fontSize="sm">
@@ -147,7 +147,7 @@ function OneReading({ reading }: { reading: Reading }) {
         aria-label={`Delete the reading of ${day}, ${STAGE_WORDS[stage].toLowerCase()}`}
         onClick={() => {
           change((p) => withoutReading(p, reading.id));
-          takenOut("Reading deleted", () => change((p) => withReading(p, reading)));
+          offerPutBack("Reading deleted", () => change((p) => withReading(p, reading)));
         }}
       >
         <Trash2 />
@@ -258,7 +258,7 @@ function Sizes() {
           number: true,
           of: ([place, drawn]) => {
             const mm = own(plan.sizes, place);
-            return mm === undefined ? "" : lengthOffWords(mm, drawn, [-1e9, 1e9], units);
+            return mm === undefined ? "" : offWords(mm, drawn, (size) => printLength(size, units));
           },
         },
       ]}
@@ -283,7 +283,7 @@ function Log() {
             aria-label={`Delete the note of ${format(l.at, "d MMM yyyy")}: ${l.says.slice(0, 30)}`}
             onClick={() => {
               change((p) => withoutLogged(p, l.id));
-              takenOut("Note deleted", () => change((p) => withLogged(p, l)));
+              offerPutBack("Note deleted", () => change((p) => withLogged(p, l)));
             }}
           >
             <Trash2 />

@@ -13,8 +13,8 @@ import { HEAT_FAULT_WORDS, JUDGED_WORDS, STEEL_PART_WORDS, TEST_WORDS } from "@/
 import { heatWords } from "@/words/heatWords";
 import { mediumWords, recipeWords } from "@/words/taskFigures";
 import { useMaterialOf } from "../kit/materials";
-import { attempt, notices } from "../kit/notice";
-import { offerBack } from "../kit/offerBack";
+import { attempt } from "../kit/notice";
+import { offerBack, offerPutBack } from "../kit/offerBack";
 import { Note, Section } from "../report/Section";
 import { useDesign } from "../session/BenchContext";
 import { AttemptForm } from "./AttemptForm";
@@ -163,14 +163,9 @@ function OneAttempt({ attempt: a }: { attempt: Attempt }) {
         aria-label={`Take out the attempt: ${what}`}
         onClick={() => {
           change((p) => ({ ...p, heats: p.heats.filter((h) => h.id !== a.id) }));
-          notices.create({
-            title: `The attempt is taken out: ${what}`,
-            duration: 15_000,
-            action: {
-              label: "Put it back",
-              onClick: () => change((p) => ({ ...p, heats: [...p.heats, a].sort((x, y) => x.at - y.at) })),
-            },
-          });
+          offerPutBack(`The attempt is taken out: ${what}`, () =>
+            change((p) => ({ ...p, heats: [...p.heats, a].sort((x, y) => x.at - y.at) })),
+          );
         }}
       >
         Take out

@@ -7,14 +7,16 @@ import type { PlannedTask } from "@/core/plan/state";
 import { plannedWords } from "@/words/plan";
 import { Tick } from "../fields/Tick";
 import { useBuild } from "./BuildContext";
+import { doneNow } from "./tickTask";
 
 /** Of a design that several are made of: a tick for each piece, and one for all of them at once. */
 export function PieceTicks({ task }: { task: PlannedTask }) {
-  const { plan, sheet, change } = useBuild();
+  const build = useBuild();
+  const { plan, change } = build;
   if (plan.pieces < 2) return null;
   const pieces = Array.from({ length: plan.pieces }, (_, k) => k);
   const isDone = (piece: number) => own(doneOfPiece(plan, piece), task.id) !== undefined;
-  const of = () => ({ at: Date.now(), cut: sheet.cut.get(task.id) ?? [], count: sheet.tasks.length });
+  const of = () => doneNow(build, task.id);
   const count = pieces.filter(isDone).length;
   return (
     <Flex gap="3" align="center" wrap="wrap" role="group" aria-label={`Pieces: ${plannedWords(task)}`}>

@@ -4,13 +4,14 @@ import { ArrowDown, ArrowUp, Check, Trash2 } from "lucide-react";
 import { useMemo } from "react";
 import { own } from "@/core/base/own";
 import {
+  doneOfPiece,
   moved,
-  withDone,
   withMinutes,
   withNote,
   withOtherwise,
   withOwnTask,
   withoutOwnTask,
+  withPieceDone,
   withTaken,
 } from "@/core/plan/progress";
 import type { Done } from "@/core/plan/record";
@@ -26,12 +27,13 @@ import { timeWords } from "@/words/schedule";
 import { figureWords, TOOL_WORDS } from "@/words/taskFigures";
 import { KeptNote } from "../fields/KeptNote";
 import { ShareField } from "../fields/ShareField";
-import { notices } from "../kit/notice";
+import { offerPutBack } from "../kit/offerBack";
 import { Note } from "../report/Section";
 import { useProduct, useViews } from "../session/BenchContext";
 import { useBuild } from "./BuildContext";
 import { HoldFields } from "./HoldFields";
 import { PieceTicks } from "./PieceTicks";
+import { doneNow } from "./tickTask";
 import { WaysBackFields } from "./WaysBackFields";
 
 /** All that is needed at a task: figures, tools, cautions, why it waits, and what is noted of it. */
@@ -121,36 +123,35 @@ function ToolsAndCautions({ task }: { task: PlannedTask }) {
   );
 }
 
-/** All that a task waits for, however far back, that is not done. */
-function openBefore(tasks: readonly PlannedTask[], task: PlannedTask): PlannedTask[] {
+/** All that a task waits for, however far back, and itself. */
+function upTo(tasks: readonly PlannedTask[], task: PlannedTask): PlannedTask[] {
   const byId = new Map(tasks.map((t) => [t.id, t]));
-  const seen = new Set<string>();
-  const walk = (id: string) => {
-    for (const next of byId.get(id)?.waitsFor ?? [])
-      if (!seen.has(next)) {
-        seen.add(next);
-        walk(next);
-      }
-  };
-  walk(task.id);
+  const seen = new Set([task.id]);
+  // What is found on the way is gone on from.
+  for (const id of seen) for (const need of byId.get(id)?.needs ?? []) seen.add(need.id);
   return tasks.filter((t) => seen.has(t.id));
 }
 
 function WaitsFor({ task }: { task: PlannedTask }) {
-  const { sheet, change } = useBuild();
+  const { sheet, plan, change } = useBuild();
   const byId = useMemo(() => new Map(sheet.tasks.map((t) => [t.id, t])), [sheet]);
-  const before = openBefore(sheet.tasks, task);
+  const way = upTo(sheet.tasks, task);
+  const pieces = Array.from({ length: plan.pieces }, (_, k) => k);
+  const isOpen = (of: PlanRecord, piece: number, { id }: PlannedTask) =>
+    own(doneOfPiece(of, piece), id) === undefined;
+  // Of the piece that is least far.
+  const before = Math.max(
+    ...pieces.map((k) => way.filter((t) => t.id !== task.id && isOpen(plan, k, t)).length),
+  );
   if (task.needs.length === 0) return null;
-  const all = () => {
-    const at = Date.now();
-    change((p) =>
-      [...before, task].reduce(
-        (next: PlanRecord, t) =>
-          withDone(next, t.id, { at, cut: sheet.cut.get(t.id) ?? [], count: sheet.tasks.length }),
-        p,
-      ),
-    );
-  };
+  const all = () =>
+    change((p) => {
+      let next = p;
+      for (const k of pieces)
+        for (const t of way)
+          if (isOpen(next, k, t)) next = withPieceDone(next, k, t.id, doneNow({ sheet }, t.id));
+      return next;
+    });
   return (
     <Box>
       <Text fontSize="sm" color="graphite">
@@ -173,9 +174,9 @@ function WaitsFor({ task }: { task: PlannedTask }) {
           );
         })}
       </List.Root>
-      {before.length > 0 && (
+      {before > 0 && (
         <Button size="xs" variant="outline" mt="1" onClick={all}>
-          <Check /> Done, with the {before.length} before it
+          <Check /> Done, with the {before} before it{pieces.length > 1 ? `, of all ${pieces.length}` : ""}
         </Button>
       )}
     </Box>
@@ -294,12 +295,7 @@ function Place({ task }: { task: PlannedTask }) {
           onClick={() => {
             const mine = plan.own.find((t) => t.id === task.id);
             change((p) => withoutOwnTask(p, task.id));
-            if (mine)
-              notices.create({
-                title: `Taken out: ${name}`,
-                duration: 15_000,
-                action: { label: "Put it back", onClick: () => change((p) => withOwnTask(p, mine)) },
-              });
+            if (mine) offerPutBack(`Taken out: ${name}`, () => change((p) => withOwnTask(p, mine)));
           }}
         >
           <Trash2 /> Take out

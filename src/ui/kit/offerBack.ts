@@ -6,6 +6,15 @@ interface InBin {
   readonly binId?: string | null;
 }
 
+/** Says that something was taken out, and offers to put it back for as long as the notice stands. */
+export const offerPutBack = (title: string, back: () => void, description?: string): void =>
+  void notices.create({
+    title,
+    description,
+    duration: 15_000,
+    action: { label: "Put it back", onClick: back },
+  });
+
 /** Takes something into the bin, says so, and offers to put it back for as long as the notice stands. */
 export async function offerBack(
   what: string,
@@ -21,18 +30,14 @@ export async function offerBack(
   }
   const { binId } = removed;
   if (!removed.ok || !binId) return still();
-  notices.create({
-    title: `${what} is in the bin`,
-    description,
-    duration: 15_000,
-    action: {
-      label: "Put it back",
-      onClick: async () => {
-        const { putBack } = await import("@/store/bin");
-        const back = await putBack(binId).catch(() => ({ ok: false }));
-        if (!back.ok)
-          notices.error({ title: `${what} could not be put back`, description: "It lies in the bin." });
-      },
+  offerPutBack(
+    `${what} is in the bin`,
+    async () => {
+      const { putBack } = await import("@/store/bin");
+      const back = await putBack(binId).catch(() => ({ ok: false }));
+      if (!back.ok)
+        notices.error({ title: `${what} could not be put back`, description: "It lies in the bin." });
     },
-  });
+    description,
+  );
 }

@@ -1,8 +1,8 @@
 "use client";
 import { Button, Flex, Stack, Text } from "@chakra-ui/react";
+import { dayOf, dayStart } from "@/core/base/day";
 import { own } from "@/core/base/own";
 import { withHold } from "@/core/plan/progress";
-import { dayOf, dayStart } from "@/core/schedule/calendar";
 import type { Placed } from "@/core/schedule/schedule";
 import { HOLD_WORDS, weekdayWords } from "@/words/days";
 import { plannedWords } from "@/words/plan";

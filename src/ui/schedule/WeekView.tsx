@@ -10,10 +10,11 @@ import {
   useSensor,
   useSensors,
 } from "@dnd-kit/core";
+import { addDays, startOfWeek } from "date-fns";
 import { ArrowLeft, ArrowRight } from "lucide-react";
 import { useState } from "react";
+import { dayOf, dayStart } from "@/core/base/day";
 import { withHold } from "@/core/plan/progress";
-import { dayOf, dayStart } from "@/core/schedule/calendar";
 import type { Placed, Span } from "@/core/schedule/schedule";
 import { timeOf } from "@/core/schedule/taskTimes";
 import { clockWords, momentWords, weekdayWords } from "@/words/days";
@@ -21,15 +22,8 @@ import { printMinutes } from "@/words/money";
 import { plannedWords } from "@/words/plan";
 import { useShown } from "./ScheduleContext";
 
+const mondayOf = (ms: number): Date => startOfWeek(ms, { weekStartsOn: 1 });
 const DAYS = [0, 1, 2, 3, 4, 5, 6] as const;
-
-/** The Monday of the week that a moment is in. */
-function mondayOf(ms: number): Date {
-  const d = new Date(ms);
-  return new Date(d.getFullYear(), d.getMonth(), d.getDate() - ((d.getDay() + 6) % 7));
-}
-
-const later = (d: Date, days: number) => new Date(d.getFullYear(), d.getMonth(), d.getDate() + days);
 
 /** A stretch of work of a task, or of tasks done together; or a wait that nobody begins by hand. */
 interface Block {
@@ -66,7 +60,7 @@ export function WeekView() {
   const blocks = blocksOf(schedule.placed).sort((a, b) => a.span.fromMs - b.span.fromMs);
   const firstMs = schedule.placed[0]?.startMs ?? Date.now();
   const [week, setWeek] = useState(0);
-  const monday = later(mondayOf(firstMs), 7 * week);
+  const monday = addDays(mondayOf(firstMs), 7 * week);
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
     useSensor(TouchSensor, { activationConstraint: { delay: 250, tolerance: 8 } }),
@@ -110,7 +104,7 @@ export function WeekView() {
           data-testid="week"
         >
           {DAYS.map((n) => {
-            const day = later(monday, n);
+            const day = addDays(monday, n);
             const key = dayOf(day.getTime());
             return (
               <DayColumn

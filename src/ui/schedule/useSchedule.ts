@@ -1,13 +1,13 @@
 "use client";
 import { useSearchParams } from "next/navigation";
 import { useMemo, useState } from "react";
+import { dayOf, dayStart } from "@/core/base/day";
 import { today } from "@/core/knife/design/job";
 import type { ProductDesign } from "@/core/knife/design/product";
 import { newWorkshop } from "@/core/knife/design/workshop";
 import { usualMinutes } from "@/core/plan/usualMinutes";
 import type { PlanRecord } from "@/core/plan/version";
 import type { DaysAsked } from "@/core/products/knivesInDays";
-import { dayOf, dayStart } from "@/core/schedule/calendar";
 import type { Together } from "@/core/schedule/schedule";
 import { readableKnives } from "@/store/knives";
 import { useLots } from "@/store/lots";

@@ -1,7 +1,7 @@
 "use client";
 import { Flex, Grid, IconButton, Input, Stack, Text } from "@chakra-ui/react";
 import { Plus, X } from "lucide-react";
-import { useState } from "react";
+import { type ReactNode, useState } from "react";
 import type { Workshop } from "@/core/knife/design/record/workshop";
 import { MOST_STRETCHES } from "@/core/knife/design/workshopParts";
 import { WEEKDAYS } from "@/words/workshop";
@@ -123,7 +123,8 @@ function StretchRow({ name, part, leastMin, mostMin, onChange, onRemove, onBreak
       size="sm"
       px="1.5"
       fontSize="sm"
-      css={{ "&::-webkit-calendar-picker-indicator": { marginInlineStart: 0, padding: 0 } }}
+      // Its hours are typed, or stepped by keys: a picker would stand over them.
+      css={{ "&::-webkit-calendar-picker-indicator": { display: "none" } }}
       bg="ground"
       aria-label={`${name}, ${label}`}
       aria-invalid={wrong !== null}
@@ -140,26 +141,14 @@ function StretchRow({ name, part, leastMin, mostMin, onChange, onRemove, onBreak
         {time("toMin", "to")}
         <Flex>
           {onRemove && (
-            <IconButton
-              size="2xs"
-              variant="ghost"
-              aria-label={`Take out: ${name}`}
-              title="Take it out"
-              onClick={onRemove}
-            >
+            <SmallButton name={`Take out: ${name}`} says="Take it out" onClick={onRemove}>
               <X />
-            </IconButton>
+            </SmallButton>
           )}
           {onBreak && (
-            <IconButton
-              size="2xs"
-              variant="ghost"
-              aria-label={`A break: ${name}`}
-              title="A break"
-              onClick={onBreak}
-            >
+            <SmallButton name={`A break: ${name}`} says="A break" onClick={onBreak}>
               <Plus />
-            </IconButton>
+            </SmallButton>
           )}
         </Flex>
       </Grid>
@@ -169,5 +158,13 @@ function StretchRow({ name, part, leastMin, mostMin, onChange, onRemove, onBreak
         </Text>
       )}
     </>
+  );
+}
+
+function SmallButton(props: { name: string; says: string; onClick: () => void; children: ReactNode }) {
+  return (
+    <IconButton size="2xs" variant="ghost" aria-label={props.name} title={props.says} onClick={props.onClick}>
+      {props.children}
+    </IconButton>
   );
 }

@@ -1,3 +1,4 @@
+import { dayOf } from "../../base/day";
 import type { Job } from "./record/job";
 
 /** A knife that is planned, for nobody yet. */
@@ -6,8 +7,4 @@ export function plainJob(): Job {
 }
 
 /** Today as the record has days, in the maker's own time. */
-export function today(): string {
-  const now = new Date();
-  const two = (n: number) => String(n).padStart(2, "0");
-  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
-}
+export const today = (): string => dayOf(Date.now());
