@@ -184,6 +184,7 @@ function BlockCard({ block }: { block: Block }) {
       lineHeight="1.3"
       data-testid="block"
       data-task={placed.id}
+      data-hands={span.hands}
     >
       <Flex gap="1" align="baseline" wrap="wrap">
         <Text fontWeight="600">

@@ -60,9 +60,11 @@ function DayRow({ name, day, onChange }: { name: string; day: Day; onChange: (da
   const broken = last && day.length < MOST_STRETCHES ? parted(last) : null;
   return (
     <Grid templateColumns="100px minmax(0, 1fr)" gap="1.5" alignItems="start">
-      <Tick label={name} checked={day.length > 0} onChange={(on) => onChange(on ? [USUAL] : [])} />
+      <Flex minH="36px" align="center">
+        <Tick label={name} checked={day.length > 0} onChange={(on) => onChange(on ? [USUAL] : [])} />
+      </Flex>
       {day.length === 0 ? (
-        <Text color="graphite" py="1.5">
+        <Text color="graphite" minH="36px" lineHeight="36px">
           off
         </Text>
       ) : (
