@@ -24,6 +24,7 @@ const FLOORS = {
   plan: [],
   shelf: [],
   schedule: [],
+  line: [],
   edit: [],
   products: [],
   exchange: [["cutting", "pattern"], ["paper", "photo"], ["files"]],
@@ -41,9 +42,9 @@ const UI = [
   ["bound"],
   ["board", "cost", "workshop"],
   ["balance", "build", "compare", "fit"],
-  ["pattern", "sheets"],
+  ["line", "pattern", "sheets"],
   ["products"],
-  ["bench", "begin", "rack", "schedule", "shelf", "stock"],
+  ["bench", "begin", "lines", "rack", "schedule", "shelf", "stock"],
 ];
 const HOUSE = [
   ["core"],

@@ -1,6 +1,6 @@
 import AxeBuilder from "@axe-core/playwright";
 import { expect, type Page, test } from "@playwright/test";
-import { DEMOS, openKnife, settled, step } from "./bench";
+import { DEMOS, openKnife, PAGES, settled, step } from "./bench";
 
 type Scheme = "light" | "dark";
 
@@ -35,10 +35,8 @@ for (const scheme of ["light", "dark"] as const) {
     await page.goto("/");
     await expect(page.getByTestId("rack-mass")).toHaveCount(DEMOS);
     await faults("rack");
-    await page.goto("/stock");
-    await faults("stock");
-    for (const path of ["settings", "workshop", "bin", "new"]) {
-      await page.goto(`/${path}`);
+    for (const path of PAGES) {
+      await page.goto(path);
       await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
       await faults(path);
     }

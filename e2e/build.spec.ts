@@ -196,3 +196,37 @@ test("at the bench: the task at hand is large, goes on by pedal and button, keep
   await expect(bench).toHaveCount(0);
   await expect(task(page, "profile")).toHaveAttribute("data-state", "done");
 });
+
+test("at the bench a clock counts the task at hand: paused, reloaded, from zero; ticked, it is its minutes", async ({
+  page,
+}) => {
+  await page.clock.install();
+  await openKnife(page, "Heath field knife");
+  await page.getByRole("button", { name: "Build", exact: true }).click();
+  const bench = page.getByRole("button", { name: "At the bench" });
+  await bench.click();
+  const clock = page.getByRole("timer", { name: "Worked so far" });
+  await expect(clock).toHaveText(/^0:0\d$/);
+  await page.clock.fastForward("12:00");
+  await expect(clock).toHaveText(/^12:\d\d$/);
+  await page.getByRole("button", { name: "Pause" }).click();
+  await page.clock.fastForward("30:00");
+  await expect(clock).toHaveText(/^12:\d\d$/);
+  await page.getByRole("button", { name: "Go on counting" }).click();
+  // A reload in the middle loses nothing.
+  await page.reload();
+  await bench.click();
+  await page.clock.fastForward("11:00");
+  await expect(clock).toHaveText(/^23:\d\d$/);
+  await page.getByRole("button", { name: "Done, and on" }).click();
+  // The next one begins by itself, and one that was left running says so.
+  await expect(clock).toHaveText(/^0:\d\d$/);
+  await page.clock.fastForward("20:00:00");
+  await expect(page.getByText(/^That is much more than/)).toBeVisible();
+  await page.getByRole("button", { name: "From zero" }).click();
+  await expect(clock).toHaveText(/^0:\d\d$/);
+  await page.getByRole("button", { name: "Close" }).click();
+  const first = page.locator('[data-task="profile"]');
+  await first.getByRole("button", { name: "Grind the outline of blade and tang" }).click();
+  await expect(first.getByLabel("It really took")).toHaveValue("23");
+});

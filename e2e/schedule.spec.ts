@@ -167,7 +167,15 @@ test("as built: a dry-fit weight beside its prediction, sizes, notes; kept, and 
   await built.getByLabel("A note of today").fill("Left scale 0.2 mm proud.");
   await built.getByLabel("A note of today").blur();
   await expect(built.getByTestId("logged")).toContainText("Left scale 0.2 mm proud.");
+  await built.getByTestId("log-photo").setInputFiles("docs/screenshots/rack.png");
+  const photo = built.getByTestId("logged").filter({ has: page.getByRole("img") });
+  await expect(photo.getByRole("img")).toHaveJSProperty("complete", true);
+  await photo.getByRole("textbox").fill("Before the glue");
+  await photo.getByRole("textbox").blur();
   await page.reload();
+  await expect(built.getByRole("img", { name: "Before the glue" })).toBeVisible();
+  await built.getByTestId("log-photo").setInputFiles("package.json");
+  await expect(page.getByText("The photo was not taken in")).toBeVisible();
   await expect(built.getByTestId("reading")).toContainText("dry fit: 205.0 g");
   await expect(built.getByLabel("Measured: Handle length")).toHaveValue("111.5");
   await built.getByRole("button", { name: /^Delete the reading/ }).click();

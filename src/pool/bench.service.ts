@@ -8,6 +8,7 @@ import { sampleBuilds } from "@/core/figures/tune/sample";
 import { spreadOf } from "@/core/figures/tune/spread";
 import { wayBecomes } from "@/core/plan/buildSheet";
 import { knivesInDays } from "@/core/products/knivesInDays";
+import { gradeShared, lineFigures } from "@/core/products/lineFigures";
 import { modelOf } from "@/core/products/modelOf";
 import { shoppingList } from "@/core/shelf/shopping";
 import type { BenchService } from "../workers/bench.messages";
@@ -36,6 +37,8 @@ export const benchService: BenchService = {
     return shoppingList(needed, lots, options);
   },
   inDays: knivesInDays,
+  line: lineFigures,
+  gradeShared,
   layOut: laidOnStock,
   spread: (design) => spreadOf(design),
   placeFastener: placedFastener,

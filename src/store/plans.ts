@@ -1,7 +1,8 @@
 "use client";
+import { nanoid } from "nanoid";
 import { useMemo } from "react";
 import { newPlan } from "@/core/plan/newPlan";
-import { withPhoto } from "@/core/plan/progress";
+import { withLogged, withPhoto } from "@/core/plan/progress";
 import { type UsualMinutes, usualMinutes } from "@/core/plan/usualMinutes";
 import type { PlanRecord } from "@/core/plan/version";
 import { heldPhoto } from "./heldPhoto";
@@ -28,6 +29,14 @@ export const changePlan = (knifeId: string, by: (now: PlanRecord) => PlanRecord 
 export async function putTaskPhoto(knifeId: string, task: string, file: Blob): Promise<void> {
   const picture = await heldPhoto(file);
   const saved = await changePlan(knifeId, (p) => withPhoto(p, task, picture));
+  if (!saved.ok) throw new Error("The plan cannot be read.");
+}
+
+/** Keeps a photo of a knife with its day. Throws, in words, for what is no photo. */
+export async function putLoggedPhoto(knifeId: string, file: Blob): Promise<void> {
+  const picture = await heldPhoto(file);
+  const logged = { id: nanoid(10), at: Date.now(), says: "", picture };
+  const saved = await changePlan(knifeId, (p) => withLogged(p, logged));
   if (!saved.ok) throw new Error("The plan cannot be read.");
 }
 

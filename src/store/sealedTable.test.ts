@@ -1,7 +1,7 @@
 import "fake-indexeddb/auto";
 import { beforeEach, describe, expect, it } from "vitest";
 import { newDesign } from "@/core/knife/design/create";
-import type { newPlan } from "@/core/plan/newPlan";
+import { newPlan } from "@/core/plan/newPlan";
 import { withDone } from "@/core/plan/progress";
 import { putBack } from "./bin";
 import { db, tableNamed } from "./db";
@@ -48,6 +48,22 @@ describe("a plan", () => {
     }));
     const copy = await duplicateKnife(record);
     expect(await planOfKnife(copy.id)).toMatchObject({ done: {}, schools: { grind: "grind-first" } });
+  });
+
+  it("of a copy has nothing of what was measured, noted, held or made of the other", async () => {
+    const record = await knife();
+    await changePlan(record.id, (p) => ({
+      ...done("profile")(p),
+      pieces: 3,
+      others: [{ profile: { at: 1, tookMin: 4, cut: [] } }],
+      sizes: { "handle-length": 110 },
+      log: [{ id: "n", at: 1, says: "Warped", picture: null }],
+      holds: { harden: { day: "2027-01-05", why: "chosen" } },
+      clocks: { harden: { countedMs: 5, sinceMs: null } },
+      otherwise: { harden: "hotter" },
+    }));
+    const copy = await duplicateKnife(record);
+    expect(await planOfKnife(copy.id)).toEqual({ ...newPlan(), otherwise: { harden: "hotter" } });
   });
 
   it("that cannot be read stays as it lies, and is changed by nobody", async () => {

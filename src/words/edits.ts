@@ -89,6 +89,7 @@ const WORDS: { readonly [C in Edit["code"]]: (edit: Left<C>, design: Design, uni
     "take-reference": () => "Back to the reference",
     "take-other-tab": () => "Change from another tab",
     "take-variant": ({ name }) => `Take ${name ?? "a variant"}`,
+    "take-blank": ({ grade }) => `Blank of ${grade}`,
     "take-pattern": ({ role }) => `Pattern: ${small(called(ROLE_WORDS, role) ?? "outline")}`,
     "start-from": ({ from }) => called(START_WORDS, from) ?? "Change the starting point",
     rehandle: () => "Re-handle an old knife",

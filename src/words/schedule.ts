@@ -1,6 +1,7 @@
 import type { CalendarEntry } from "@/core/exchange/files/calendarFile";
 import type { PlannedTask } from "@/core/plan/state";
-import type { Placed, Saved, ScheduleFailure } from "@/core/schedule/schedule";
+import type { Saved } from "@/core/schedule/batches";
+import type { Placed, ScheduleFailure } from "@/core/schedule/schedule";
 import { ENDED_WITHIN_MIN, timeOf } from "@/core/schedule/taskTimes";
 import { counted } from "./grammar";
 import { printMinutes } from "./money";

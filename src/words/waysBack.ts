@@ -99,7 +99,7 @@ const REMEDY_WORDS: Readonly<Record<RemedyCode, string>> = {
   "new-guard": "Make the guard anew",
 };
 
-const CUT_SIZE_WORDS: Readonly<Record<CutSize, string>> = {
+export const CUT_SIZE_WORDS: Readonly<Record<CutSize, string>> = {
   "bar-thickness": "thickness of the bar",
   edge: "thickness of the edge",
   "slot-height": "height of the slot",

@@ -21,6 +21,7 @@ import type { PlanRecord } from "@/core/plan/record";
 import type { Schools } from "@/core/plan/types";
 import type { UsualMinutes } from "@/core/plan/usualMinutes";
 import type { DaysAsked, KnifeToDo, KnivesInDays } from "@/core/products/knivesInDays";
+import type { GradeMade, GradeShared, LineFigures } from "@/core/products/lineFigures";
 import type { Lot } from "@/core/shelf/lot";
 import type { LotsForPiece } from "@/core/shelf/lotsFor";
 import type { Forging } from "@/core/shelf/needs";
@@ -78,6 +79,16 @@ export interface BenchService {
     usual: UsualMinutes,
     asked: DaysAsked,
   ): Promise<KnivesInDays>;
+  /** A line of grades: what each weighs and costs, what they share, and what all of them take together. */
+  line(
+    grades: readonly GradeMade[],
+    lots: readonly Lot[],
+    usual: UsualMinutes,
+    shop: Shop,
+    clampSets: number,
+  ): Promise<LineFigures>;
+  /** How one grade agrees with the others and with what is cut; null where it cannot be built. */
+  gradeShared(grades: readonly GradeMade[], of: number, lots: readonly Lot[]): Promise<GradeShared | null>;
   /** What is cut of several knives, laid out on sheets of stock. */
   layOut(knives: readonly (readonly Cuttable[])[], stock: Panel): StockLayout;
 }

@@ -108,6 +108,7 @@ export const EDIT_EXAMPLES: { readonly [C in FixedEdit["code"]]: Example } = {
   resolve: [plain, { code: "resolve", change: { kind: "old-hole", xMm: -30, yMm: 1, diameterMm: 4 } }],
   "way-back": [guarded, { code: "way-back", way: "spacer-in-gap", mm: 0.8 }],
   "take-pattern": [plain, { code: "take-pattern", role: "blade", design: stacked }],
+  "take-blank": [plain, { code: "take-blank", grade: "Sedge, best", of: stacked }],
   "start-from": [plain, { code: "start-from", from: "blade" }],
   rehandle: [plain, { code: "rehandle" }],
   "balance-found": [inHand, { code: "balance-found", way: "supports" }],

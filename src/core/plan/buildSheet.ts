@@ -4,6 +4,7 @@ import { drawnSizes, type Prediction, predictedAt } from "./asBuilt";
 import { type Contradiction, contradictions } from "./contradictions";
 import { type CutFact, factsOf } from "./cutFacts";
 import { planOf } from "./planOf";
+import { piecesOf } from "./progress";
 import type { Recipe } from "./recipes";
 import type { PlanRecord } from "./record";
 import { type Remedy, remediesOf, withRemedy } from "./remedies";
@@ -28,6 +29,8 @@ export interface WeighedRemedy extends Remedy {
 /** What a design asks for against what was cut, with the ways to resolve it. */
 export interface Contradicted {
   readonly what: Contradiction;
+  /** The pieces that it holds of, the first being 0. */
+  readonly pieces: readonly number[];
   readonly remedies: readonly WeighedRemedy[];
 }
 
@@ -60,6 +63,22 @@ export function wayBecomes(design: Design, code: string, mm: number): WeightChan
   };
 }
 
+/** What is found of the pieces that are made of a design, each once, with those that it holds of. */
+function overPieces(
+  record: PlanRecord,
+  find: (done: PlanRecord["done"]) => readonly Contradiction[],
+): readonly Pick<Contradicted, "what" | "pieces">[] {
+  const found = new Map<string, { what: Contradiction; pieces: number[] }>();
+  for (const [piece, { done }] of piecesOf(record).entries())
+    for (const what of find(done)) {
+      const key = JSON.stringify(what);
+      const known = found.get(key);
+      if (known) known.pieces.push(piece);
+      else found.set(key, { what, pieces: [piece] });
+    }
+  return [...found.values()];
+}
+
 /** The sheet of a design that can be built; null of one that cannot. */
 export function buildSheet(
   design: Design,
@@ -84,10 +103,16 @@ export function buildSheet(
     ...state,
     figures: new Map(state.tasks.map((t) => [t.id, figuresFor(design, t, recipes)])),
     cut: new Map(fromDesign.map((t: Task) => [t.id, factsOf(design, t)])),
-    contradicted: contradictions(design, fromDesign, record.done).map((what) => ({
-      what,
-      remedies: remediesOf(design, what, doneTasks).map((r) => ({ ...r, becomes: becomes(r) })),
-    })),
+    contradicted: overPieces(record, (done) => contradictions(design, fromDesign, done)).map(
+      ({ what, pieces }) => ({
+        what,
+        pieces,
+        // What is done over is done over at the first piece; at another its tick is taken back.
+        remedies: remediesOf(design, what, doneTasks)
+          .filter((r) => pieces.includes(0) || r.change !== null)
+          .map((r) => ({ ...r, becomes: becomes(r) })),
+      }),
+    ),
     massG,
     balanceMm,
     predicted: new Map(

@@ -142,6 +142,19 @@ function against(
   return found;
 }
 
+/** The tasks that make a blank: its outline, and the holes in it. */
+const BLANK_TASKS: readonly TaskKind[] = ["profile", "drill-tang"];
+
+/**
+ * Where the blank of one knife does not serve for another: outline, thickness, steel and holes. What `was` is the other's,
+ * what is `now` the design's. Of designs that can be built.
+ */
+export const blankDifferences = (design: Design, other: Design): readonly Contradiction[] =>
+  BLANK_TASKS.flatMap((kind) => {
+    const task = { id: kind, kind, of: null };
+    return against(design, task, factsOf(other, task));
+  });
+
 /** A done task that the plan has no more, as far as its id tells: what it cut is still there. */
 function taskOf(id: string): Pick<Task, "id" | "kind" | "of"> | null {
   const [kind, subject] = id.split(":");

@@ -21,4 +21,5 @@ export const newPlan = (): PlanRecord => ({
   sizes: {},
   log: [],
   holds: {},
+  clocks: {},
 });

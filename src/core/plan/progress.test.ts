@@ -359,7 +359,7 @@ describe("what is kept as built", () => {
     const both = withReading(withReading(newPlan(), reading), early);
     expect(both.readings.map((r) => r.id)).toEqual(["r0", "r1"]);
     expect(withReading(withoutReading(both, "r0"), early)).toEqual(both);
-    const log = withLogged(newPlan(), { id: "n", at: 1, says: "Warped 0.3 mm" });
+    const log = withLogged(newPlan(), { id: "n", at: 1, says: "Warped 0.3 mm", picture: null });
     expect(withoutLogged(log, "n")).toEqual(newPlan());
     const size = withSize(newPlan(), "handle-length", 110.5);
     expect(size.sizes).toEqual({ "handle-length": 110.5 });
@@ -374,7 +374,7 @@ describe("what is kept as built", () => {
     ["a weight below nothing", { readings: [{ ...reading, massG: -1 }] }],
     ["a stage that there is not", { readings: [{ ...reading, stage: "soon" }] }],
     ["a size of a place that there is not", { sizes: { nose: 3 } }],
-    ["an empty note", { log: [{ id: "n", at: 1, says: " " }] }],
+    ["an empty note", { log: [{ id: "n", at: 1, says: " ", picture: null }] }],
   ])("refuses %s", (_, of) => {
     expect(planRecord.safeParse({ ...newPlan(), ...of }).success).toBe(false);
   });

@@ -1,4 +1,5 @@
 import { own } from "../base/own";
+import { clockedMin, withoutClock } from "./clocks";
 import type { CutFact } from "./cutFacts";
 import type { Done, Hold, Logged, OwnTask, PlanRecord, Reading, Rework } from "./record";
 import { inOrder } from "./state";
@@ -6,7 +7,7 @@ import type { TaskKind } from "./taskKinds";
 import type { SizePlace, Task } from "./types";
 import type { WayBack } from "./waysBack";
 
-/** The plan with a task done: what it has cut stays, whatever the design says later. */
+/** The plan with a task done: what it has cut stays, whatever the design says later; its minutes are those of its clock. */
 export function withDone(
   record: PlanRecord,
   task: string,
@@ -17,8 +18,12 @@ export function withDone(
     readonly count?: number;
   },
 ): PlanRecord {
-  const entry: Done = { at: of.at, tookMin: null, cut: [...of.cut] };
-  return { ...record, count: of.count ?? record.count, done: { ...record.done, [task]: entry } };
+  const entry: Done = { at: of.at, tookMin: clockedMin(record, task, of.at), cut: [...of.cut] };
+  return {
+    ...withoutClock(record, task),
+    count: of.count ?? record.count,
+    done: { ...record.done, [task]: entry },
+  };
 }
 
 /** The plan with a task that is not done after all. */
@@ -37,9 +42,10 @@ export function withPieceDone(
   task: string,
   of: Parameters<typeof withDone>[2] | null,
 ): PlanRecord {
-  const mine = { ...record, done: doneOfPiece(record, piece) };
+  if (piece === 0) return of ? withDone(record, task, of) : withoutDone(record, task);
+  // A clock is of the piece that lies on the bench, the first.
+  const mine = { ...record, clocks: {}, done: doneOfPiece(record, piece) };
   const { done, count } = of ? withDone(mine, task, of) : withoutDone(mine, task);
-  if (piece === 0) return { ...record, done, count };
   const others = Array.from({ length: Math.max(piece, record.others.length) }, (_, k) =>
     k === piece - 1 ? done : (record.others[k] ?? {}),
   );

@@ -76,8 +76,20 @@ const reading = z.strictObject({
 });
 export type Reading = Readonly<z.infer<typeof reading>>;
 
-const logged = z.strictObject({ id, at: when, says: text(1, 2000) });
+/** A picture by its id. */
+const picture = z.string().check(z.regex(/^[0-9a-f]{16}-[0-9]{1,9}$/));
+
+/** A note of a day, a photo, or both. */
+const logged = z
+  .strictObject({ id, at: when, says: plainText(0, 2000), picture: z._default(z.nullable(picture), null) })
+  .check(z.refine((l) => l.says.trim() !== "" || l.picture !== null, "a note says something, or shows it"));
 export type Logged = Readonly<z.infer<typeof logged>>;
+
+const clock = z.strictObject({
+  countedMs: z.number().check(z.gte(0), z.lte(1e9)),
+  sinceMs: z.nullable(when),
+});
+export type Clock = Readonly<z.infer<typeof clock>>;
 
 const hold = z.strictObject({ day: z.iso.date(), why: z.enum(HOLD_REASONS) });
 export type Hold = Readonly<z.infer<typeof hold>>;
@@ -96,7 +108,7 @@ export const planRecord = z.strictObject({
   /** What was noted at a task, by its id, be it done or not. */
   notes: entries(taskId, text(1, 2000), 300),
   /** A photo at a task: the id of its picture. */
-  photos: entries(taskId, z.string().check(z.regex(/^[0-9a-f]{16}-[0-9]{1,9}$/)), 300),
+  photos: entries(taskId, picture, 300),
   /** Waits that run: since when, and how long. */
   timers: entries(taskId, z.strictObject({ startedAt: when, min: minutes }), 60),
   /** The maker's minutes of a task. */
@@ -121,5 +133,7 @@ export const planRecord = z.strictObject({
   log: z._default(z.array(logged).check(z.maxLength(300)), []),
   /** Tasks that are not begun before a day, by their id; plans of version 1 have none. */
   holds: z._default(entries(taskId, hold, 300), {}),
+  /** Clocks of tasks at the bench, by their id: what was counted, and since when one runs; plans of version 2 have none. */
+  clocks: z._default(entries(taskId, clock, 300), {}),
 });
 export type PlanRecord = Readonly<z.infer<typeof planRecord>>;

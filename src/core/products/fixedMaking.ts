@@ -4,6 +4,7 @@ import { reviewDesign } from "../figures/review/reviewDesign";
 import { weigh } from "../figures/weigh/weigh";
 import type { Design } from "../knife/design/schema";
 import { buildSheet } from "../plan/buildSheet";
+import { blankDifferences, contradictions } from "../plan/contradictions";
 import { planOf } from "../plan/planOf";
 import { alikeOf } from "../schedule/alike";
 import { lotsFor, pathsOfPiece } from "../shelf/lotsFor";
@@ -23,5 +24,7 @@ export const fixedMaking: ProductMaking<Design> = {
     return weighed.ok ? needsOf(design, weighed.report, schools, forged) : null;
   },
   lotsFor,
+  blankAgainst: blankDifferences,
+  cutAgainst: (design, schools, done) => contradictions(design, planOf(design, schools), done),
   pathsOfPiece,
 };

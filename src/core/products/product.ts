@@ -11,6 +11,7 @@ import type { Migrations } from "../knife/design/migrations/steps";
 import type { ProductDesign } from "../knife/design/product";
 import type { Assembly } from "../knife/parts/types";
 import type { BuildSheet } from "../plan/buildSheet";
+import type { Contradiction } from "../plan/contradictions";
 import type { Recipe } from "../plan/recipes";
 import type { PlanRecord } from "../plan/record";
 import type { PlannedTask } from "../plan/state";
@@ -82,6 +83,10 @@ export interface ProductMaking<D extends ProductDesign = ProductDesign> {
   lotsFor(design: D, lots: readonly Lot[]): readonly LotsForPiece[] | null;
   /** The places of its record that say what a piece is made of. */
   pathsOfPiece(design: D, piece: string): readonly string[];
+  /** Where the blank of one does not serve for another of its kind; nothing where they share it. Of designs that can be built. */
+  blankAgainst(design: D, other: D): readonly Contradiction[];
+  /** What a design asks for that what is done of a piece contradicts. Of one that can be built. */
+  cutAgainst(design: D, schools: Schools, done: PlanRecord["done"]): readonly Contradiction[];
   /** What it costs to make at a shop's prices; null where it cannot be built. */
   bill(design: D, shop: Shop): Bill | null;
 }

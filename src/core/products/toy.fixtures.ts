@@ -145,6 +145,8 @@ const toyMaking: ProductMaking<Toy> = {
   },
   needs: () => [],
   lotsFor: () => [],
+  blankAgainst: () => [],
+  cutAgainst: () => [],
   pathsOfPiece: () => [],
   bill: (design, shop) => {
     const weighing = weigh(design);

@@ -29,6 +29,25 @@ const LEADERS = new Map(
   Object.entries(CHAINS).flatMap(([leader, all]) => all.map((kind) => [kind, leader as TaskKind] as const)),
 );
 
+/** What doing like tasks together saves. */
+export interface Saved {
+  readonly kind: TaskKind;
+  /** So many tasks in so many goes. */
+  readonly tasks: number;
+  readonly goes: number;
+  readonly savedMin: number;
+}
+
+const isOfKind = (batch: Batch, kind: TaskKind, jobs: readonly Job[]): boolean =>
+  jobs[batch[0].job].tasks.find((t) => t.id === batch[0].id)?.kind === kind;
+
+/** The same of each kind; what follows a kind of its own is not counted again. */
+export const savedBy = (kinds: readonly AlikeTasks[], jobs: readonly Job[]): Saved[] =>
+  kinds.map(({ kind, batches, savedMin }) => {
+    const own = batches.filter((b) => isOfKind(b, kind, jobs));
+    return { kind, tasks: own.reduce((sum, b) => sum + b.length, 0), goes: own.length, savedMin };
+  });
+
 const idOf = ({ job, task }: Member) => ({ job, id: task.id });
 
 /** Members in goes that hold them, in the order of their knives. */

@@ -1,7 +1,7 @@
 import type { PlannedTask } from "../plan/state";
 import type { TaskKind } from "../plan/taskKinds";
 import type { Subject } from "../plan/types";
-import { type AlikeTasks, alikeTasks } from "./batches";
+import { type AlikeTasks, alikeTasks, type Saved, savedBy } from "./batches";
 import { longestStretchMin, type WorkDays } from "./calendar";
 import type { Capacity, Job } from "./job";
 import { lowerBoundMs } from "./lowerBound";
@@ -39,15 +39,6 @@ export interface Placed {
   readonly together: readonly { readonly job: number; readonly id: string }[];
   /** It begins later than something that was done before it allows. */
   readonly overdue: boolean;
-}
-
-/** What doing like tasks together saves. */
-export interface Saved {
-  readonly kind: TaskKind;
-  /** So many tasks in so many goes. */
-  readonly tasks: number;
-  readonly goes: number;
-  readonly savedMin: number;
 }
 
 interface NamedTask extends Pick<PlannedTask, "id" | "kind" | "title" | "of"> {
@@ -119,12 +110,7 @@ export function schedule(
     placed,
     finishMs: best.finishMs,
     lowerBoundMs: Math.min(best.finishMs, lowerBoundMs(new Problem(alone, fromMs, days, capacity), alike)),
-    saved: best.kinds.map(({ kind, batches, savedMin }) => ({
-      kind,
-      tasks: batches.filter((b) => isOfKind(b, kind, jobs)).reduce((sum, b) => sum + b.length, 0),
-      goes: batches.filter((b) => isOfKind(b, kind, jobs)).length,
-      savedMin,
-    })),
+    saved: savedBy(best.kinds, jobs),
   };
 }
 
@@ -183,9 +169,6 @@ function bestTogether(
 const isNoLater = (a: Solution, b: Solution): boolean => a.finishMs <= b.finishMs && a.missed <= b.missed;
 
 const batchesOf = (kinds: readonly AlikeTasks[]): Batch[] => kinds.flatMap((k) => [...k.batches]);
-
-const isOfKind = (batch: Batch, kind: TaskKind, jobs: readonly Job[]): boolean =>
-  jobs[batch[0].job].tasks.find((t) => t.id === batch[0].id)?.kind === kind;
 
 const isTooLong = ({ split, occupiesMs }: Operation, longestMin: number): boolean =>
   !split && occupiesMs > longestMin * MINUTE;

@@ -1,5 +1,6 @@
 import { BIN, rowsInBin } from "./bin";
 import { KNIVES } from "./knives";
+import { LINES } from "./lines";
 import { LOTS } from "./lots";
 import { MATERIALS_TABLE } from "./materials";
 import { PHOTOS } from "./photos";
@@ -21,6 +22,7 @@ export const TABLES: readonly TableSpec[] = [
   PHOTOS,
   PLANS,
   LOTS,
+  LINES,
   RECIPES,
   WORKSHOPS,
   SETTINGS,

@@ -1,4 +1,5 @@
 import { isRecord } from "@/core/base/isRecord";
+import { newPlan } from "@/core/plan/newPlan";
 import { PLAN_VERSION, type PlanRecord } from "@/core/plan/version";
 import { sealedRows } from "./sealedRows";
 import { keyText, type TableSpec } from "./spec";
@@ -10,6 +11,15 @@ export const planRows = sealedRows<PlanRecord>({
   schema: async () => (await import("@/core/plan/record")).planRecord as never,
 });
 
+/** What a copy of a knife has of its plan: how its maker works, and nothing of what was done or measured. */
+const COPIED: readonly string[] = [
+  "schools",
+  "own",
+  "minutes",
+  "sequence",
+  "otherwise",
+] satisfies (keyof PlanRecord)[];
+
 /** How far each knife has come, by the knife's id. */
 export const PLANS: TableSpec = {
   name: "plans",
@@ -20,11 +30,13 @@ export const PLANS: TableSpec = {
   readable: planRows.readable,
   nameOf: () => null,
   // Two tabs may each have done a task: they go together. Lists are one thing each.
-  atoms: ["plan.done.*", "plan.minutes.*", "plan.schools.*", "plan.timers.*"],
-  picturesOf: ({ plan }) =>
-    isRecord(plan) && isRecord(plan.photos)
-      ? Object.values(plan.photos).filter((id): id is string => typeof id === "string")
-      : [],
+  atoms: ["plan.done.*", "plan.minutes.*", "plan.schools.*", "plan.timers.*", "plan.clocks.*"],
+  picturesOf: ({ plan }) => {
+    if (!isRecord(plan)) return [];
+    const noted = Array.isArray(plan.log) ? plan.log.map((l) => (isRecord(l) ? l.picture : null)) : [];
+    const all = [...(isRecord(plan.photos) ? Object.values(plan.photos) : []), ...noted];
+    return all.filter((id): id is string => typeof id === "string");
+  },
   ownedBy: {
     field: "id",
     // A copy is a knife that nobody has begun: how its maker works stays.
@@ -35,7 +47,10 @@ export const PLANS: TableSpec = {
             id: knifeId,
             revision: 1,
             checksum: undefined,
-            plan: { ...row.plan, done: {}, notes: {}, photos: {}, timers: {}, reworks: [], heats: [] },
+            plan: {
+              ...newPlan(),
+              ...Object.fromEntries(Object.entries(row.plan).filter(([field]) => COPIED.includes(field))),
+            },
           }
         : null,
   },

@@ -11,6 +11,7 @@ import { askToPersist } from "@/store/storage";
 import { damageWords } from "@/words/storage";
 import { downloadRaw } from "../files/files";
 import { NearLink } from "../kit/NearLink";
+import { LineNotice } from "../line/LineNotice";
 import { PRODUCT_VIEWS } from "../products/list";
 import { viewsOf } from "../products/viewsOf";
 import { useProduct } from "../session/BenchContext";
@@ -112,6 +113,7 @@ export function Bench({ id }: { id: string }) {
           </Flex>
         </Header>
         <OtherTab />
+        <LineNotice />
         <Flex as="main" flex="1" minH="0" direction={{ base: "column", lg: "row" }}>
           <KnifeHeading place={pressed} />
           {More ? (

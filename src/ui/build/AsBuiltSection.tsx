@@ -6,19 +6,19 @@ import { nanoid } from "nanoid";
 import { useState } from "react";
 import { own } from "@/core/base/own";
 import { printLength, printMass } from "@/core/base/units/print";
-import { withLogged, withoutLogged, withoutReading, withReading, withSize } from "@/core/plan/progress";
+import { withoutReading, withReading, withSize } from "@/core/plan/progress";
 import { STAGES, type Stage } from "@/core/plan/types";
 import type { PlanRecord } from "@/core/plan/version";
 import { useUnits } from "@/store/settings";
 import { offWords, predictedOffWords, SIZE_WORDS, STAGE_NOTES, STAGE_WORDS } from "@/words/asBuilt";
 import { ChoiceField } from "../fields/ChoiceField";
 import { KeepOrCancel } from "../fields/KeepOrCancel";
-import { KeptNote } from "../fields/KeptNote";
 import { LengthField } from "../fields/LengthField";
 import { ShareField } from "../fields/ShareField";
 import { offerPutBack } from "../kit/offerBack";
-import { Figures, Note, Section } from "../report/Section";
+import { Figures, Section } from "../report/Section";
 import { useBuild } from "./BuildContext";
+import { BuildLog } from "./BuildLog";
 
 type Reading = PlanRecord["readings"][number];
 
@@ -28,7 +28,7 @@ export function AsBuiltSection() {
     <Section id="as-built" title="As built">
       <Readings />
       <Sizes />
-      <Log />
+      <BuildLog />
     </Section>
   );
 }
@@ -263,46 +263,5 @@ function Sizes() {
         },
       ]}
     />
-  );
-}
-
-function Log() {
-  const { plan, change } = useBuild();
-  const [key, setKey] = useState(0);
-  return (
-    <Stack gap="1" role="group" aria-label="Notes of the work">
-      {plan.log.map((l) => (
-        <Flex key={l.id} gap="2" align="start" data-testid="logged">
-          <Text fontSize="sm" whiteSpace="pre-wrap" flex="1">
-            <b>{format(l.at, "d MMM yyyy")}</b> {l.says}
-          </Text>
-          <IconButton
-            size="2xs"
-            variant="ghost"
-            color="fault"
-            aria-label={`Delete the note of ${format(l.at, "d MMM yyyy")}: ${l.says.slice(0, 30)}`}
-            onClick={() => {
-              change((p) => withoutLogged(p, l.id));
-              offerPutBack("Note deleted", () => change((p) => withLogged(p, l)));
-            }}
-          >
-            <Trash2 />
-          </IconButton>
-        </Flex>
-      ))}
-      <KeptNote
-        key={key}
-        aria-label="A note of today"
-        placeholder="A note of today"
-        maxLength={2000}
-        text=""
-        onKeep={(says) => {
-          if (says.trim() === "") return;
-          change((p) => withLogged(p, { id: nanoid(10), at: Date.now(), says: says.trim() }));
-          setKey(key + 1);
-        }}
-      />
-      <Note>A note is kept with its day when its field is left.</Note>
-    </Stack>
   );
 }

@@ -15,6 +15,7 @@ import { figureWords, TOOL_WORDS } from "@/words/taskFigures";
 import { useLatest } from "../kit/useLatest";
 import { useProduct, useViews } from "../session/BenchContext";
 import { KnifeInSight } from "../sight/KnifeInSight";
+import { BenchClock, useTaskClock } from "./BenchClock";
 import { BenchNotes } from "./BenchNotes";
 import { useBuild } from "./BuildContext";
 import { tickTask } from "./tickTask";
@@ -50,6 +51,8 @@ export function AtTheBench({ onClose }: { onClose: () => void }) {
     tasks.findIndex((t) => t.id === id),
   );
   const task = tasks[at];
+  const [paused, setPaused] = useState(false);
+  useTaskClock(task, paused);
   const go = (by: number) => {
     const to = tasks[at + by];
     if (to) setId(to.id);
@@ -97,6 +100,7 @@ export function AtTheBench({ onClose }: { onClose: () => void }) {
       </Flex>
       <KnifeInSight sheet={() => null} tallestPx={132} />
       <TaskAtHand key={task.id} task={task} />
+      <BenchClock key={`clock ${task.id}`} task={task} paused={paused} onPause={setPaused} />
       <Flex gap="3" mt="auto" pt="2" pb="5" wrap="wrap" position="sticky" bottom="-20px" bg="ground">
         <Button size="2xl" minH="72px" variant="outline" disabled={at === 0} onClick={() => go(-1)}>
           <ArrowLeft /> Back

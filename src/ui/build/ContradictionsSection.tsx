@@ -4,7 +4,7 @@ import { nanoid } from "nanoid";
 import type { Contradicted, WeighedRemedy } from "@/core/plan/buildSheet";
 import { withWayBack } from "@/core/plan/progress";
 import { useUnits } from "@/store/settings";
-import { counted, smallFirst } from "@/words/grammar";
+import { byCount, counted, smallFirst } from "@/words/grammar";
 import { plannedWords } from "@/words/plan";
 import { contradictionWords, remedyCosts, remedyWords } from "@/words/waysBack";
 import { useMaterialOf } from "../kit/materials";
@@ -44,14 +44,26 @@ function usePieceName(): (id: string) => string {
   };
 }
 
+const ofPieces = (pieces: readonly number[]): string =>
+  `${byCount(pieces.length, "Piece", "Pieces")} ${pieces.map((p) => p + 1).join(", ")}`;
+
 function One({ of }: { of: Contradicted }) {
+  const { plan } = useBuild();
   const units = useUnits();
   const materialOf = useMaterialOf();
   const pieceName = usePieceName();
   const materialName = (id: string) => materialOf(id)?.name ?? id;
   return (
     <Box borderLeftWidth="3px" borderColor="warn" ps="3">
-      <Text fontWeight="600">{contradictionWords(of, units, materialName, pieceName)}</Text>
+      <Text fontWeight="600">
+        {plan.pieces > 1 && `${ofPieces(of.pieces)}: `}
+        {contradictionWords(of, units, materialName, pieceName)}
+      </Text>
+      {!of.pieces.includes(0) && (
+        <Text fontSize="sm" color="graphite">
+          To cut that piece anew, take its tick back at the task.
+        </Text>
+      )}
       <Stack gap="1.5" mt="1.5">
         {of.remedies.map((r) => (
           <RemedyRow key={r.code} of={of} remedy={r} pieceName={pieceName} />

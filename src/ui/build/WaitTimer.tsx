@@ -1,25 +1,15 @@
 "use client";
 import { Button, Flex, Text } from "@chakra-ui/react";
 import { Timer } from "lucide-react";
-import { useEffect, useState } from "react";
+import { useEffect } from "react";
 import { withTimer } from "@/core/plan/progress";
 import type { PlannedTask } from "@/core/plan/state";
 import type { PlanRecord } from "@/core/plan/version";
 import { smallFirst } from "@/words/grammar";
 import { printMinutes } from "@/words/money";
+import { clockWords, useNow } from "../kit/clock";
 import { notices } from "../kit/notice";
 import { useBuild } from "./BuildContext";
-
-const TICK_MS = 1000;
-
-const two = (n: number) => String(n).padStart(2, "0");
-
-/** "1:59:07", hours only where there are any. */
-function clock(ms: number): string {
-  const s = Math.max(0, Math.ceil(ms / 1000));
-  const [h, m] = [Math.floor(s / 3600), Math.floor(s / 60) % 60];
-  return h > 0 ? `${h}:${two(m)}:${two(s % 60)}` : `${m}:${two(s % 60)}`;
-}
 
 interface WaitTimerProps {
   readonly task: PlannedTask;
@@ -30,13 +20,7 @@ interface WaitTimerProps {
 /** A wait that runs: kept with the plan, so that it goes on through a reload. */
 export function WaitTimer({ task, name, timer }: WaitTimerProps) {
   const { change } = useBuild();
-  const [now, setNow] = useState(() => Date.now());
-  useEffect(() => {
-    if (!timer) return;
-    setNow(Date.now());
-    const ticking = setInterval(() => setNow(Date.now()), TICK_MS);
-    return () => clearInterval(ticking);
-  }, [timer]);
+  const now = useNow(timer !== null);
   const left = timer ? timer.startedAt + timer.min * 60_000 - now : null;
   const over = left !== null && left <= 0;
   useEffect(() => {
@@ -57,7 +41,7 @@ export function WaitTimer({ task, name, timer }: WaitTimerProps) {
       ) : (
         <>
           <Text fontSize="4xl" fontWeight="600" role="timer" aria-label={`Wait: ${name}`}>
-            {over ? "It is over" : clock(left)}
+            {over ? "It is over" : clockWords(left)}
           </Text>
           <Button
             size="xl"

@@ -13,6 +13,7 @@ const PLACES: readonly { readonly href: string; readonly name: string; readonly 
   { href: "/", name: "Rack" },
   { href: "/shelf", name: "Shelf", spared: true },
   { href: "/schedule", name: "Schedule", spared: true },
+  { href: "/lines", name: "Lines", spared: true },
   { href: "/stock", name: "Materials", spared: true },
   { href: "/workshop", name: "Workshop", spared: true },
   { href: "/settings", name: "Settings" },

@@ -5,6 +5,7 @@ import { markOf } from "../../knife/design/marks";
 import type { Design, Job, KnifeState, UseKind, WorkshopPart } from "../../knife/design/schema";
 import { withUse } from "../../knife/design/uses";
 import { type Followed, joined, withShared } from "../../knife/design/workshop";
+import { withBlankOf } from "../../line/blankOf";
 import type { OwnMaterial } from "../../materials/own/types";
 import { type RemedyChange, withRemedy } from "../../plan/remedies";
 import { wayBack } from "../../plan/waysBack";
@@ -71,6 +72,8 @@ export const OTHER_EDITS = {
   /** Something failed, and the way back changes the knife: by a length, mm. */
   "way-back": (design: Design, { way, mm }: Readonly<{ way: string; mm: number }>) =>
     wayBack(way)?.change?.(design, mm) ?? design,
+  /** The knife on the blank that another grade of its line has. */
+  "take-blank": (design: Design, { of }: Readonly<{ of: Design; grade: string }>) => withBlankOf(design, of),
   /** The knife with an outline of a pattern. */
   "take-pattern": (_: Design, { design }: Readonly<{ design: Design; role: string }>) => design,
 };

@@ -1,0 +1,5 @@
+import { LinesPage } from "@/ui/lines/LinesPage";
+
+export default function Page() {
+  return <LinesPage />;
+}

@@ -1,0 +1,76 @@
+"use client";
+import { Button, Flex, Text } from "@chakra-ui/react";
+import { Pause, Play, RotateCcw } from "lucide-react";
+import { useEffect } from "react";
+import { own } from "@/core/base/own";
+import { countedMs, withClockRunning, withClocksStopped, withoutClock } from "@/core/plan/clocks";
+import type { PlannedTask } from "@/core/plan/state";
+import { printMinutes } from "@/words/money";
+import { clockWords, useNow } from "../kit/clock";
+import { useBuild } from "./BuildContext";
+
+/** Whether a task's work is counted: it is there to be done, and takes time. */
+const isCounted = ({ state, activeMin }: PlannedTask): boolean => state === "ready" && activeMin > 0;
+
+/** A clock that has counted so much more than the task should take was left running, more likely than not. */
+const isLeftRunning = (ms: number, activeMin: number): boolean =>
+  ms > 60_000 * Math.max(4 * activeMin, activeMin + 60);
+
+/** Counts the minutes of the task at hand while it is on the screen, kept with the plan; `paused` counts nothing. */
+export function useTaskClock(task: PlannedTask | undefined, paused: boolean): void {
+  const { change } = useBuild();
+  const counted = task && !paused && isCounted(task) ? task.id : null;
+  useEffect(() => {
+    change((p) =>
+      counted === null ? withClocksStopped(p, Date.now()) : withClockRunning(p, counted, Date.now()),
+    );
+  }, [change, counted]);
+  useEffect(() => () => change((p) => withClocksStopped(p, Date.now())), [change]);
+}
+
+interface BenchClockProps {
+  readonly task: PlannedTask;
+  readonly paused: boolean;
+  readonly onPause: (paused: boolean) => void;
+}
+
+/** How long the task at hand has taken so far: what it says when the task is ticked are its minutes. */
+export function BenchClock({ task, paused, onPause }: BenchClockProps) {
+  const { plan, change } = useBuild();
+  const clock = own(plan.clocks, task.id);
+  const now = useNow(clock?.sinceMs != null);
+  if (!isCounted(task)) return null;
+  const ms = clock ? countedMs(clock, Math.max(now, clock.sinceMs ?? 0)) : 0;
+  return (
+    <Flex align="center" gap="4" wrap="wrap" role="group" aria-label="Minutes of work">
+      <Text fontSize="3xl" fontWeight="600" role="timer" aria-label="Worked so far" minW="110px">
+        {clockWords(ms)}
+      </Text>
+      <Button size="xl" minH="56px" variant="outline" onClick={() => onPause(!paused)}>
+        {paused ? <Play /> : <Pause />} {paused ? "Go on counting" : "Pause"}
+      </Button>
+      {ms > 60_000 && (
+        <Button
+          size="xl"
+          minH="56px"
+          variant="outline"
+          onClick={() =>
+            change((p) =>
+              paused
+                ? withoutClock(p, task.id)
+                : withClockRunning(withoutClock(p, task.id), task.id, Date.now()),
+            )
+          }
+        >
+          <RotateCcw /> From zero
+        </Button>
+      )}
+      {isLeftRunning(ms, task.activeMin) && (
+        <Text fontSize="xl" color="warn" role="status">
+          That is much more than {printMinutes(task.activeMin)}. If the bench was left meanwhile, count from
+          zero.
+        </Text>
+      )}
+    </Flex>
+  );
+}
