@@ -163,7 +163,7 @@ export async function dragTimes(): Promise<DragTimes[]> {
     const outline = await dragged(page, "a point of the outline", await middle("[data-point=swell]"));
     await page.getByRole("button", { name: "Balance", exact: true }).click();
     await page.locator("#motion").waitFor();
-    const grip = await dragged(page, "the grip point", await middle("[data-point=grip]"), MOTION);
+    const grip = await dragged(page, "the grip point", await middle("[data-point=grip-1]"), MOTION);
     await open(GUARDED);
     await page.getByRole("tab", { name: "Guard" }).click();
     const guard = await dragged(page, "a point of a guard", await middle("[data-point=guard-bottom]"));

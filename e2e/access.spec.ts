@@ -38,6 +38,8 @@ for (const scheme of ["light", "dark"] as const) {
     for (const path of PAGES) {
       await page.goto(path);
       await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+      // What is read from the database stands: buttons that wait for it are there to be pressed.
+      await settled(page);
       await faults(path);
     }
     await openKnife(page, "Long Meadow slicer");
