@@ -25,6 +25,7 @@ const FLOORS = {
   shelf: [],
   schedule: [],
   line: [],
+  sheath: [],
   edit: [],
   products: [],
   exchange: [["cutting", "pattern"], ["paper", "photo"], ["files"]],

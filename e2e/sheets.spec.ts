@@ -179,3 +179,32 @@ test("sheets are none of a knife that cannot be built, and no control of the vie
   await show(page, "Sheets");
   await expect(page.getByText("There is nothing to print until the design can be built")).toBeVisible();
 });
+
+test("a sheath is drawn round the knife: style and leather are set, kept, and go out as a file", async ({
+  page,
+}) => {
+  await openKnife(page, "Heath field knife");
+  await page.getByRole("button", { name: "Sheets", exact: true }).click();
+  await page.getByRole("button", { name: "Sheath", exact: true }).click();
+  const preview = page.getByTestId("sheet-preview");
+  await expect(preview).toContainText(/\d+ holes over .* apart; one stands on the point/);
+  await expect(preview).toContainText("Front and back in one");
+  const leather = page.getByLabel("Leather's thickness");
+  await leather.fill("0");
+  await leather.press("Enter");
+  await expect(leather).toHaveAttribute("aria-invalid", "true");
+  await leather.fill("10");
+  await leather.press("Enter");
+  await expect(preview).toContainText("Leather 4.0 mm, 10 oz");
+  await page.getByLabel("Style").selectOption({ label: "Two panels" });
+  await expect(preview).toContainText("Front, and mirrored the back");
+  await page.reload();
+  await page.getByRole("button", { name: "Sheath", exact: true }).click();
+  await expect(preview).toContainText("Front, and mirrored the back");
+  await expect(leather).toHaveValue("10");
+  const saving = page.waitForEvent("download");
+  await page.getByRole("button", { name: "DXF", exact: true }).click();
+  const file = await saving;
+  expect(file.suggestedFilename()).toBe("heath-field-knife-sheath.dxf");
+  expect(await readFile(await file.path(), "utf8")).toContain("sheath-front");
+});

@@ -13,6 +13,7 @@ import { newKnife } from "./commands/new";
 import { plan } from "./commands/plan";
 import { review } from "./commands/review";
 import { sample } from "./commands/sample";
+import { sheath } from "./commands/sheath";
 import { sheet } from "./commands/sheet";
 import { shopping } from "./commands/shopping";
 import { trace } from "./commands/trace";
@@ -35,6 +36,7 @@ export const COMMANDS: readonly Command[] = [
   mesh,
   draw,
   sheet,
+  sheath,
   trace,
   newKnife,
   edit,

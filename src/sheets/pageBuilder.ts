@@ -18,6 +18,7 @@ import type { MassReport } from "@/core/figures/weigh/report";
 import { materialsIn } from "@/core/knife/design/materials";
 import type { Design } from "@/core/knife/design/schema";
 import type { PlanRecord, Recipe } from "@/core/plan/version";
+import type { SheathSettings } from "@/core/sheath/settings";
 import { FOOT_WORDS, SHEET_WORDS, type SheetKind, tileWords } from "@/words/sheets";
 
 /** Another making of the knife, for the customer to choose from. */
@@ -42,6 +43,8 @@ export interface SheetSource {
   readonly plan: PlanRecord;
   /** Heat treatments of the maker's own. */
   readonly recipes: readonly Recipe[];
+  /** How its maker makes sheaths; the usual way where it is left out. */
+  readonly sheath?: SheathSettings;
   /** The day that the sheets are made, as it is written. */
   readonly day: string;
 }

@@ -6,6 +6,7 @@ import { grindingPages } from "./grinding";
 import { ownerPages } from "./owner";
 import { PageBuilder, type SheetSource } from "./pageBuilder";
 import { partsPages } from "./parts";
+import { sheathPages } from "./sheath";
 import { stencilPages } from "./stencil";
 import { templatePages } from "./templates";
 import { workPages } from "./work";
@@ -20,6 +21,7 @@ const MAKERS: Readonly<Record<SheetKind, (builder: PageBuilder) => Page[]>> = {
   certificate: certificatePages,
   owner: ownerPages,
   stencil: stencilPages,
+  sheath: sheathPages,
 };
 
 /** The sheets of a kind, of a knife that can be built. */

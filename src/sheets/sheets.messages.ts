@@ -1,5 +1,6 @@
 import type { CutSettings } from "@/core/exchange/cutting/cutSettings";
 import type { Cuttable } from "@/core/exchange/cutting/cuttable";
+import type { DrawingFormatId } from "@/core/exchange/files/drawings";
 import type { Page } from "@/core/exchange/paper/page";
 import type { Design } from "@/core/knife/design/schema";
 import type { Material } from "@/core/materials/types";
@@ -16,6 +17,8 @@ export interface SheetsService {
   table(kind: TableKind, source: SheetSource, materials: readonly Material[]): string;
   /** What is cut of each knife, as it is cut. */
   cut(designs: readonly Design[], settings: CutSettings): Cuttable[][];
+  /** The panels of its sheath in one cutter's file, side by side. */
+  sheathFile(source: SheetSource, format: DrawingFormatId): Promise<string>;
   /**
    * Every sheet, cutter's file and table of a knife in one ZIP, with files that are there already; tells what it is at.
    */

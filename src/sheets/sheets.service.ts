@@ -2,9 +2,12 @@ import { strToU8, type Zippable, zipSync } from "fflate";
 import { cuttables } from "@/core/exchange/cutting/cutJob";
 import { AS_DRAWN } from "@/core/exchange/cutting/cutSettings";
 import { drawingOf } from "@/core/exchange/cutting/cuttable";
+import { stacked } from "@/core/exchange/cutting/place";
+import { sheathCuttables } from "@/core/exchange/cutting/sheathCuttables";
 import { writeCsv } from "@/core/exchange/files/csv/write";
 import { DRAWING_FORMAT_IDS, DRAWING_FORMATS } from "@/core/exchange/files/drawings";
 import { correction } from "@/core/exchange/paper/paper";
+import { USUAL_SHEATH } from "@/core/sheath/settings";
 import { SHEET_WORDS, type SheetKind } from "@/words/sheets";
 import { fontFile } from "@/workers/fontFile";
 import { sheetKindsOf, TABLE_KINDS } from "./kinds";
@@ -12,6 +15,9 @@ import type { SheetSource } from "./pageBuilder";
 import { sheetPages } from "./pages";
 import type { SheetsService } from "./sheets.messages";
 import { tableOf } from "./tables";
+
+/** Panels of a sheath in one file lie so far apart, mm. */
+const PANELS_APART_MM = 8;
 
 /** Sheets as a PDF for the printer; the writer is loaded when it is asked for. */
 async function pdfOf(kind: SheetKind, source: SheetSource): Promise<Uint8Array> {
@@ -32,6 +38,10 @@ export const sheetsService: SheetsService = {
   pdf: pdfOf,
   table: csvOf,
   cut: (designs, settings) => designs.map((design) => cuttables(design, settings)),
+  sheathFile: async ({ design, sheath }, format) => {
+    const own = sheathCuttables(design, AS_DRAWN, sheath ?? USUAL_SHEATH).map((c) => c.layer);
+    return (await DRAWING_FORMATS[format].write())({ layers: stacked(own, PANELS_APART_MM) });
+  },
   pack: async (source, materials, more, tell) => {
     const { design } = source;
     const files: Zippable = { ...more };
@@ -40,7 +50,10 @@ export const sheetsService: SheetsService = {
       files[`sheets/${kind}.pdf`] = await pdfOf(kind, source);
     }
     tell("Cutter's files");
-    const pieces = cuttables(design, AS_DRAWN);
+    const pieces = [
+      ...cuttables(design, AS_DRAWN),
+      ...sheathCuttables(design, AS_DRAWN, source.sheath ?? USUAL_SHEATH),
+    ];
     for (const id of DRAWING_FORMAT_IDS) {
       const write = await DRAWING_FORMATS[id].write();
       for (const piece of pieces) files[`cutters/${piece.name}.${id}`] = strToU8(write(drawingOf(piece)));

@@ -5,6 +5,7 @@ import { createStore, useStore } from "zustand";
 import type { UnitSystem } from "@/core/base/units/print";
 import { type PaperChoice, TRUE_PRINTER, WAYS } from "@/core/exchange/paper/paper";
 import { PRINTER_LIMITS } from "@/core/knife/design/workshopParts";
+import { SHEATH_LIMITS, SHEATH_STYLES, type SheathSettings, USUAL_SHEATH } from "@/core/sheath/settings";
 import { changeSetting, settingValue } from "./keptSetting";
 import { ready } from "./storage";
 
@@ -14,6 +15,8 @@ export interface Settings {
   readonly snapMm: number;
   /** Which paper sheets are printed on, which way round, and what the printer makes of 100 mm. */
   readonly paper: PaperChoice;
+  /** How the maker makes sheaths, but for what follows from the knife. */
+  readonly sheath: SheathSettings;
   /** Ids of materials that stand first wherever one is chosen. */
   readonly favourites: readonly string[];
   /** Ids of the materials that were chosen last, the last first. */
@@ -25,6 +28,7 @@ const DEFAULTS: Settings = {
   units: "metric",
   snapMm: 0.5,
   paper: { paper: "a4", way: "proposed", printer: TRUE_PRINTER },
+  sheath: USUAL_SHEATH,
   favourites: [],
   recent: [],
 };
@@ -57,9 +61,31 @@ function paperIn(value: unknown): PaperChoice {
   };
 }
 
+/** Ways of making a sheath as they were kept; how far one covers the handle follows from the knife. */
+function sheathIn(value: unknown): SheathSettings {
+  const said = (typeof value === "object" && value !== null ? value : {}) as Record<string, unknown>;
+  const inReach = (field: keyof typeof SHEATH_LIMITS): number | undefined => {
+    const { min, max } = SHEATH_LIMITS[field];
+    const mm = said[field];
+    return typeof mm === "number" && mm >= min && mm <= max ? mm : undefined;
+  };
+  const leatherMm = inReach("leatherMm") ?? USUAL_SHEATH.leatherMm;
+  return {
+    ...USUAL_SHEATH,
+    style: SHEATH_STYLES.find((s) => s === said.style) ?? USUAL_SHEATH.style,
+    leatherMm,
+    weltThickMm: leatherMm,
+    weltMm: inReach("weltMm") ?? USUAL_SHEATH.weltMm,
+    clearanceMm: inReach("clearanceMm") ?? USUAL_SHEATH.clearanceMm,
+    marginMm: inReach("marginMm") ?? USUAL_SHEATH.marginMm,
+    pitchMm: inReach("pitchMm") ?? USUAL_SHEATH.pitchMm,
+    beltMm: said.beltMm === null ? null : (inReach("beltMm") ?? USUAL_SHEATH.beltMm),
+  };
+}
+
 /** Settings as they were kept, the default for each that makes no sense. By hand: no page waits for a validator. */
 export function settingsIn(value: unknown): Settings {
-  const { units, snapMm, paper, favourites, recent } = (
+  const { units, snapMm, paper, sheath, favourites, recent } = (
     typeof value === "object" && value !== null ? value : {}
   ) as Record<string, unknown>;
   const inReach = typeof snapMm === "number" && snapMm >= 0 && snapMm <= MOST_SNAP_MM;
@@ -67,6 +93,7 @@ export function settingsIn(value: unknown): Settings {
     units: UNITS.find((u) => u === units) ?? DEFAULTS.units,
     snapMm: inReach ? snapMm : DEFAULTS.snapMm,
     paper: paperIn(paper),
+    sheath: sheathIn(sheath),
     favourites: idsIn(favourites, MOST_FAVOURITES),
     recent: idsIn(recent, MOST_RECENT),
   };

@@ -19,6 +19,7 @@ export const SHEET_KINDS = [
   "customer",
   "certificate",
   "owner",
+  "sheath",
 ] as const;
 export type SheetKind = (typeof SHEET_KINDS)[number];
 
@@ -45,6 +46,10 @@ export const SHEET_WORDS: Readonly<Record<SheetKind, { readonly name: string; re
   },
   certificate: { name: "Certificate", says: "What the finished knife is, to go with it." },
   owner: { name: "Owner's card", says: "How it is taken apart, with which key, and put together again." },
+  sheath: {
+    name: "Sheath",
+    says: "A leather sheath round the knife at its own size: panels, welt, every stitch; thread, weight, order of work.",
+  },
 };
 
 /** Why a knife has no sheet of a kind. */

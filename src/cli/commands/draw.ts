@@ -1,8 +1,10 @@
 import type { CutSettings } from "@/core/exchange/cutting/cutSettings";
 import { drawnPieces, pieceLayer, piecesNamed } from "@/core/exchange/cutting/pieceLayers";
 import { stacked } from "@/core/exchange/cutting/place";
+import { sheathCuttables } from "@/core/exchange/cutting/sheathCuttables";
 import { stencilCuttables } from "@/core/exchange/cutting/stencils";
 import { DRAWING_FORMAT_IDS, DRAWING_FORMATS, drawingFormatOf } from "@/core/exchange/files/drawings";
+import { USUAL_SHEATH } from "@/core/sheath/settings";
 import { command } from "../command";
 import { numberIn, weighedFixed, writeTo } from "../input";
 import { Refusal } from "../refusal";
@@ -16,7 +18,7 @@ export const draw = command({
   says: "writes parts as a cutter's file",
   args: ["FILE"],
   options: {
-    part: { value: "NAME", says: "a part, all whose names begin so, a film, or all", needed: true },
+    part: { value: "NAME", says: "a part, all whose names begin so, a film, sheath, or all", needed: true },
     out: { value: DRAWING_FORMAT_IDS.map((id) => `FILE.${id}`).join("|"), says: "where to", needed: true },
     format: { value: DRAWING_FORMAT_IDS.join("|"), says: "where the file's name does not say it" },
     kerf: { value: "MM", says: "width of the cut; 0 where it is not given" },
@@ -35,7 +37,7 @@ export const draw = command({
       leastHoleMm: lengthIn(input.text("least-hole"), "--least-hole", 60),
     };
     const { design } = await weighedFixed(path);
-    const films = stencilCuttables(design, settings);
+    const films = [...stencilCuttables(design, settings), ...sheathCuttables(design, settings, USUAL_SHEATH)];
     const pieces = [
       ...piecesNamed(design, name).map((p) => ({
         name: p.name,
@@ -44,7 +46,9 @@ export const draw = command({
         holes: p.part.holes,
         layer: pieceLayer(p, settings),
       })),
-      ...films.filter((f) => f.name === name).map((f) => ({ ...f, holes: [] })),
+      ...films
+        .filter((f) => f.name === name || f.name.startsWith(`${name}-`))
+        .map((f) => ({ ...f, holes: [] })),
     ];
     if (pieces.length === 0) {
       const names = [...drawnPieces(design), ...films].map((p) => p.name);

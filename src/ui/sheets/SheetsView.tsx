@@ -2,7 +2,12 @@
 import { Box, Button, HStack, Stack, Text } from "@chakra-ui/react";
 import { Download, Printer } from "lucide-react";
 import { useMemo, useState } from "react";
-import { DRAWING_NAMES } from "@/core/exchange/files/drawings";
+import {
+  DRAWING_FORMAT_IDS,
+  DRAWING_FORMATS,
+  DRAWING_NAMES,
+  type DrawingFormatId,
+} from "@/core/exchange/files/drawings";
 import { missingIn } from "@/core/exchange/paper/missing";
 import type { Page } from "@/core/exchange/paper/page";
 import { correction } from "@/core/exchange/paper/paper";
@@ -20,6 +25,7 @@ import { CuttersSection } from "./CuttersSection";
 import { PageSvg } from "./PageSvg";
 import { PaperFields } from "./PaperFields";
 import { PrintedPages } from "./PrintedPages";
+import { SheathFields } from "./SheathFields";
 import { TablesSection } from "./TablesSection";
 import { useSheetSource } from "./useSheetSource";
 
@@ -122,10 +128,20 @@ function Sheet({ kind, source }: { kind: SheetKind; source: SheetSource }) {
         </Stack>
       </ScrolledPart>
       <SettingsColumn aria-label="Paper and printer" width="300px">
+        {kind === "sheath" && <SheathFields />}
         <PaperFields />
       </SettingsColumn>
       <PrintedPages pages={pages} title={title} correction={by} />
     </>
+  );
+}
+
+/** A sheath's panels as one file for a cutter. */
+async function savePanels(source: SheetSource, format: DrawingFormatId): Promise<void> {
+  const text = await askSheets((s) => s.sheathFile(source, format));
+  download(
+    new Blob([text], { type: DRAWING_FORMATS[format].type }),
+    `${fileStem(source.design.name)}-sheath.${format}`,
   );
 }
 
@@ -152,6 +168,18 @@ function SheetHead(props: { kind: SheetKind; source: SheetSource; pages: readonl
           {SHEET_WORDS[kind].says} {pages.length > 0 && `${counted(pages.length, "sheet")}.`}
         </Text>
       </Stack>
+      {kind === "sheath" &&
+        DRAWING_FORMAT_IDS.map((id) => (
+          <Button
+            key={id}
+            size="sm"
+            variant="outline"
+            disabled={pages.length === 0}
+            onClick={() => void attempt("The file was not made", () => savePanels(source, id))}
+          >
+            <Download /> {DRAWING_FORMATS[id].name}
+          </Button>
+        ))}
       <Button
         size="sm"
         variant="outline"

@@ -24,7 +24,7 @@ export function useSheetSource(): SheetSource | null {
   const { knifeId } = useBench();
   const design = useSettledDesign();
   const report = useReport();
-  const { units } = useSettings();
+  const { units, sheath } = useSettings();
   const paper = usePaper();
   const { currency } = useShop();
   const plan = usePlan(knifeId);
@@ -66,7 +66,8 @@ export function useSheetSource(): SheetSource | null {
       options,
       plan,
       recipes,
+      sheath,
       day: dayWords(today()),
     };
-  }, [design, report, units, paper, currency, variants, bills, weighings, plan, recipes]);
+  }, [design, report, units, paper, currency, variants, bills, weighings, plan, recipes, sheath]);
 }
