@@ -63,3 +63,34 @@ test("one blank in two grades: made together, a shared hole that is moved names 
   // What was drilled before is named.
   await expect(page.getByTestId("shared-blank")).toContainText(/Heath field knife, the piece: cut otherwise/);
 });
+
+test("a knife that cannot be built on the blank stays as it is, and is named; a grade that is gone is told", async ({
+  page,
+}) => {
+  await page.goto("/lines");
+  await page.getByRole("button", { name: "New line" }).click();
+  const add = page.getByLabel("Add a grade to Line 1");
+  await add.selectOption({ label: "Wren neck knife" });
+  await expect(line(page).getByRole("link", { name: "Wren neck knife" })).toBeVisible();
+  await add.selectOption({ label: "Hern long blade" });
+  await page.getByRole("button", { name: "Put it on the blank of Wren neck knife" }).click();
+  await expect(page.getByText("Hern long blade: not changed")).toBeVisible();
+  await expect(page.getByTestId("shared-blank")).toContainText(/Not on it:\s*Hern long blade/);
+  await page.goto("/");
+  await page.getByRole("button", { name: "Delete Hern long blade", exact: true }).click();
+  await expect(page.getByRole("link", { name: "Hern long blade", exact: true })).toHaveCount(0);
+  await page.goto("/lines");
+  await expect(line(page)).toContainText(
+    "A knife that is gone: put it back from the bin, or take it out here.",
+  );
+  await page.getByRole("button", { name: "Take out of the line: A knife that is gone" }).click();
+  await expect(line(page)).not.toContainText("A knife that is gone:");
+  await page.getByRole("button", { name: "Delete the line Line 1" }).click();
+  await expect(line(page)).toHaveCount(0);
+  await page
+    .locator("[data-scope=toast][data-part=root]")
+    .filter({ hasText: "The line Line 1 is in the bin" })
+    .getByRole("button", { name: "Put it back" })
+    .click();
+  await expect(line(page)).toContainText("Wren neck knife");
+});

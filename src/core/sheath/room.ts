@@ -1,5 +1,3 @@
-import type { Point } from "../geometry/curve/bezier";
-
 /** A point of a knife's cross-section: height y, and distance z from the middle plane, mm. */
 export interface SectionPoint {
   readonly y: number;
@@ -63,7 +61,3 @@ export function betweenWelts(
     underMm: lengthOf([at, ...line.filter((p) => p.y < atY)]),
   };
 }
-
-/** Length of a polyline, mm. */
-export const pathMm = (path: readonly Point[]): number =>
-  path.slice(1).reduce((sum, p, i) => sum + Math.hypot(p.x - path[i].x, p.y - path[i].y), 0);

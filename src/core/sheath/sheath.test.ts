@@ -1,11 +1,12 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import type { Point } from "../geometry/curve/bezier";
+import { lengthOf as pathMm } from "../geometry/curve/crossing";
 import { assemble } from "../knife/assembly/assemble";
 import type { Design } from "../knife/design/schema";
-import { roundFoldMm, squareFoldMm } from "./fold";
+import { squareFoldMm } from "./fold";
 import { type SheathPattern, sheathMassG, sheathPattern } from "./pattern";
-import { betweenWelts, drawnOver, fromFold, lengthOf, pathMm } from "./room";
+import { betweenWelts, drawnOver, fromFold, lengthOf } from "./room";
 import { stationAt } from "./sections";
 import { SHEATH_STYLES, type SheathSettings, USUAL_SHEATH } from "./settings";
 import { stitchesOn, threadMm } from "./stitches";
@@ -40,7 +41,10 @@ describe("room for a knife", () => {
 
   it("at a fold is as worked by hand, round a square spine and a round one", () => {
     expect(squareFoldMm(4, 3.2, 0.5)).toBeCloseTo(9.03, 2);
-    expect(roundFoldMm(4, 3.2, 0.5)).toBeCloseTo(11.31, 2);
+    // Round a spine that is a half circle: the way over it, and the leather's own thickness in the quarter turn.
+    const round = oval(2, 2).map((p) => ({ y: p.y + 10, z: p.z }));
+    const flank = fromFold([...round, { y: -12, z: 2 }], 12, -12, 4) - 22;
+    expect(2 * flank + squareFoldMm(0, 3.2, 0.5)).toBeCloseTo(11.31, 2);
   });
 
   it("drawn over both sides closes round the hull of a section", () => {
@@ -175,9 +179,19 @@ describe("a sheath's pattern", () => {
 
   it("ends at the guard, and names a guard that would have to go through its throat", () => {
     const design = demo("gorse-guard-knife");
+    expect(patternOf(design).throatMm).toBe(0);
     expect(patternOf(design).notes).not.toContainEqual(expect.objectContaining({ code: "guard" }));
     expect(patternOf(design, { depthMm: 40 }).notes).toContainEqual(
       expect.objectContaining({ code: "guard" }),
+    );
+  });
+
+  it("leaves a guard outside whose arms reach forward", () => {
+    const plain = demo("gorse-guard-knife");
+    const guard = { ...plain.guard!, sweepAboveMm: 12, sweepBelowMm: 12 };
+    expect(patternOf({ ...plain, guard }).panels[0].areaMm2).toBeCloseTo(
+      patternOf(plain).panels[0].areaMm2,
+      3,
     );
   });
 

@@ -1,5 +1,5 @@
 import type { Point } from "../geometry/curve/bezier";
-import { pathMm } from "./room";
+import { lengthOf } from "../geometry/curve/crossing";
 
 /** Needles' tails, mm, and stitches that go back over others at either end. Common practice, no source. */
 const TAILS_MM = 300;
@@ -16,7 +16,7 @@ export interface Stitches {
 
 /** Points along a path at even distances, both ends among them. */
 function even(path: readonly Point[], count: number): Point[] {
-  const step = pathMm(path) / count;
+  const step = lengthOf(path) / count;
   const points: Point[] = [path[0]];
   let [at, left] = [0, step];
   let from = path[0];
@@ -43,9 +43,9 @@ function even(path: readonly Point[], count: number): Point[] {
  */
 export function stitchesOn(path: readonly Point[], at: number, pitchMm: number): Stitches {
   const legs = [path.slice(0, at + 1), path.slice(at)].filter((l) => l.length > 1);
-  const placed = legs.map((leg) => even(leg, Math.max(1, Math.round(pathMm(leg) / pitchMm))));
+  const placed = legs.map((leg) => even(leg, Math.max(1, Math.round(lengthOf(leg) / pitchMm))));
   const holes = placed.flatMap((leg, i) => (i === 0 ? leg : leg.slice(1)));
-  const seamMm = pathMm(path);
+  const seamMm = lengthOf(path);
   return { holes, seamMm, pitchMm: seamMm / Math.max(1, holes.length - 1) };
 }
 
