@@ -5,10 +5,10 @@ import type { NamedFigure } from "@/core/exchange/paper/tile";
 import type { Layer } from "@/core/geometry/contours/drawing";
 import { straightLoop } from "@/core/geometry/contours/loop";
 import type { Point } from "@/core/geometry/curve/bezier";
-import { assemble } from "@/core/knife/assembly/assemble";
 import { type Panel, type SheathPattern, sheathMassG, sheathPattern } from "@/core/sheath/pattern";
 import { seenBetween } from "@/core/sheath/sections";
 import { LEATHER, USUAL_SHEATH } from "@/core/sheath/settings";
+import { goesIn } from "@/core/sheath/throat";
 import { wholePanel } from "@/core/sheath/wholePanel";
 import {
   panelLines,
@@ -38,7 +38,7 @@ export function sheathPages(builder: PageBuilder): Page[] {
     );
   const { pattern } = found;
   const density = builder.materialOf(LEATHER)?.densityGcc.typical ?? 0;
-  const knife = seenBetween(assemble(design), pattern.throatMm, pattern.tipMm);
+  const knife = seenBetween(goesIn(design, pattern.throatMm), pattern.throatMm, pattern.tipMm);
   const says = [
     ...sheathLines(pattern, sheathMassG(pattern, density), builder.source.report.massG, units),
     ...pattern.notes.map((n) => sheathNoteWords(n, units)),

@@ -1,16 +1,14 @@
 import { common, grown, joined } from "../geometry/contours/clip";
 import type { Point } from "../geometry/curve/bezier";
 import { enclosedArea } from "../geometry/curve/crossing";
-import { assemble } from "../knife/assembly/assemble";
 import type { Design } from "../knife/design/schema";
-import type { PartKey } from "../knife/parts/partKey";
 import { type Cavity, cavityOf, edgesOf, FAR_MM } from "./cavity";
 import { notesOf, type SheathNote } from "./notes";
 import { type Box, stretchInside } from "./seam";
 import { type Station, stationAt } from "./sections";
 import { SHEATH_LIMITS, type SheathSettings } from "./settings";
 import { type Stitches, stitchesOn, threadMm } from "./stitches";
-import { mostDepthMm, proposedDepthMm, throatAt, tipOf } from "./throat";
+import { goesIn, mostDepthMm, proposedDepthMm, throatAt, tipOf } from "./throat";
 
 export type { SheathNote } from "./notes";
 
@@ -53,7 +51,6 @@ export type SheathResult =
   | ({ readonly ok: false } & SheathFailure);
 
 const STATIONS = 160;
-const OUTSIDE: readonly PartKey["kind"][] = ["guard", "fitting"];
 const LOOP_ROOM_MM = 6;
 const LOOP_SEAM_MM = 12;
 
@@ -81,10 +78,7 @@ export function sheathPattern(design: Design, settings: SheathSettings): SheathR
   const most = mostDepthMm(design);
   if (depthMm > most) return { ok: false, code: "depth", most };
   const [throatMm, tipMm] = [throatAt(design, depthMm), tipOf(design)];
-  const whole = assemble(design);
-  // A throat that is cut to the guard leaves it outside, its arms that reach forward with it.
-  const assembly =
-    throatMm < 0 ? whole : { ...whole, parts: whole.parts.filter((p) => !OUTSIDE.includes(p.key.kind)) };
+  const assembly = goesIn(design, throatMm);
   const stations = Array.from({ length: STATIONS }, (_, i) => {
     const t = (i + 0.5) / STATIONS;
     return stationAt(assembly, throatMm + t * (tipMm - throatMm));

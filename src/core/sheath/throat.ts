@@ -1,6 +1,8 @@
 import { assemble } from "../knife/assembly/assemble";
 import type { Design } from "../knife/design/schema";
 import { layoutOf } from "../knife/layout/layout";
+import type { PartKey } from "../knife/parts/partKey";
+import type { Assembly } from "../knife/parts/types";
 import { stationAt } from "./sections";
 
 /** Of the handle's front half the swell is looked for, at so many stations. */
@@ -44,4 +46,13 @@ export function tipOf(design: Design): number {
     .filter((p) => p.key.kind === "blade")
     .flatMap((p) => p.regions.map((r) => regions[r].xRange[1]));
   return Math.max(...ends.filter(Number.isFinite));
+}
+
+/** What stays outside of a throat that is cut to the guard, with arms that reach forward. */
+const OUTSIDE: readonly PartKey["kind"][] = ["guard", "fitting"];
+
+/** All of a knife that a sheath may have inside. */
+export function goesIn(design: Design, throatMm: number): Assembly {
+  const whole = assemble(design);
+  return throatMm < 0 ? whole : { ...whole, parts: whole.parts.filter((p) => !OUTSIDE.includes(p.key.kind)) };
 }
