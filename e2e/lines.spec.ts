@@ -49,6 +49,7 @@ test("one blank in two grades: made together, a shared hole that is moved names 
   const notice = page.getByTestId("line-notice");
   await expect(notice).toContainText("Another blank than Heath field knife, of the line Heath");
   await expect(notice).toContainText(/hole at .* stands 2\.00 mm away from there/);
+  await expect(notice).toContainText("Cut already, and no longer right: the piece of Heath field knife.");
   await page.goto("/lines");
   await expect(page.getByTestId("shared-blank")).toContainText(/Not on it:\s*Heath field knife 2/);
   await page.getByRole("link", { name: "Heath field knife 2" }).click();

@@ -3,6 +3,7 @@ import { beforeEach, describe, expect, it } from "vitest";
 import { newDesign } from "@/core/knife/design/create";
 import { variantName } from "@/core/knife/design/record/fields";
 import { MOST_VARIANTS } from "@/core/knife/design/variant";
+import { USUAL_SHEATH } from "@/core/sheath/settings";
 import { changeComparison, comparisonOf } from "./comparison";
 import { db } from "./db";
 import { addDemoKnives, layOutDemoKnivesOnce } from "./demo";
@@ -211,8 +212,17 @@ describe("settings", () => {
       units: "metric",
       snapMm: 0.5,
       paper,
+      sheath: USUAL_SHEATH,
       favourites: [],
       recent: [],
+    });
+    for (const wrong of [null, "thick", { style: "bag", leatherMm: 0, pitchMm: "4", beltMm: Number.NaN }])
+      expect(settingsIn({ sheath: wrong }).sheath).toEqual(USUAL_SHEATH);
+    expect(settingsIn({ sheath: { leatherMm: 4, beltMm: null, depthMm: 80 } }).sheath).toEqual({
+      ...USUAL_SHEATH,
+      leatherMm: 4,
+      weltThickMm: 4,
+      beltMm: null,
     });
     for (const wrong of [null, "a0", { paper: "a0", across: 1, printer: { acrossMm: 80, downMm: "x" } }])
       expect(settingsIn({ paper: wrong }).paper).toEqual(paper);

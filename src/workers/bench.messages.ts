@@ -21,7 +21,7 @@ import type { PlanRecord } from "@/core/plan/record";
 import type { Schools } from "@/core/plan/types";
 import type { UsualMinutes } from "@/core/plan/usualMinutes";
 import type { DaysAsked, KnifeToDo, KnivesInDays } from "@/core/products/knivesInDays";
-import type { GradeMade, GradeShared, LineFigures } from "@/core/products/lineFigures";
+import type { GradeAgainstOthers, GradeMade, LineFigures } from "@/core/products/lineFigures";
 import type { Lot } from "@/core/shelf/lot";
 import type { LotsForPiece } from "@/core/shelf/lotsFor";
 import type { Forging } from "@/core/shelf/needs";
@@ -88,7 +88,7 @@ export interface BenchService {
     clampSets: number,
   ): Promise<LineFigures>;
   /** How one grade agrees with the others and with what is cut; null where it cannot be built. */
-  gradeShared(grades: readonly GradeMade[], of: number, lots: readonly Lot[]): Promise<GradeShared | null>;
+  gradeShared(grades: readonly GradeMade[], of: number, lots: readonly Lot[]): Promise<GradeAgainstOthers | null>;
   /** What is cut of several knives, laid out on sheets of stock. */
   layOut(knives: readonly (readonly Cuttable[])[], stock: Panel): StockLayout;
 }

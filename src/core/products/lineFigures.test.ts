@@ -133,6 +133,15 @@ describe("a line in figures", () => {
       SHOP,
       1,
     );
+    const shared = await gradeShared(
+      [
+        { design: moved(a, 2), plan: null },
+        { design: a, plan },
+      ],
+      0,
+      [],
+    );
+    expect(shared!.cutOfOthers).toEqual([{ grade: 1, piece: 2 }]);
     // The first piece is ground and not drilled yet: it serves.
     expect(grades[0]!.cut).toMatchObject([
       { piece: 0, what: [] },

@@ -67,6 +67,14 @@ type Making = ProductMaking<ProductDesign>;
 /** A blank is cut once its outline stands. */
 const CUT: keyof PlanRecord["done"] = "profile";
 
+/** Pieces of a plan whose blank is cut, each with where it does not serve for a design. */
+function cutPieces(record: PlanRecord, design: ProductDesign, making: Making): GradeShared["cut"] {
+  return Array.from({ length: record.pieces }, (_, piece) => piece).flatMap((piece) => {
+    const done = doneOfPiece(record, piece);
+    return Object.hasOwn(done, CUT) ? [{ piece, what: making.cutAgainst(design, record.schools, done) }] : [];
+  });
+}
+
 /** Lots with an outline of their own that could be the blank, and whether they are: with no old hole left in it. */
 function blanksFor(design: ProductDesign, lots: readonly Lot[], making: Making): GradeShared["blanks"] {
   const outlined = lots.filter((l) => l.shape.form === "piece" && l.shape.outline !== null);
@@ -90,12 +98,7 @@ function sharedOf(
       const what = making.blankAgainst(design, other);
       return what.length > 0 ? [{ grade, what }] : [];
     }),
-    cut: Array.from({ length: record.pieces }, (_, piece) => piece).flatMap((piece) => {
-      const done = doneOfPiece(record, piece);
-      return Object.hasOwn(done, CUT)
-        ? [{ piece, what: making.cutAgainst(design, record.schools, done) }]
-        : [];
-    }),
+    cut: cutPieces(record, design, making),
     blanks: blanksFor(design, lots, making),
   };
 }
@@ -110,12 +113,18 @@ const buildableBeside = (
     i !== but && sound[i] && design.kind === grades[but].design.kind ? [[i, design] as const] : [],
   );
 
+/** A grade against the others, with their pieces, too. */
+export interface GradeAgainstOthers extends GradeShared {
+  /** Pieces of other grades whose blank is cut, and that would not serve for this one. */
+  readonly cutOfOthers: readonly { readonly grade: number; readonly piece: number }[];
+}
+
 /** How one grade of a line agrees with the others and with what is cut; null where it cannot be built. */
 export async function gradeShared(
   grades: readonly GradeMade[],
   of: number,
   lots: readonly Lot[],
-): Promise<GradeShared | null> {
+): Promise<GradeAgainstOthers | null> {
   const sound = grades.map(({ design }) => modelOf(design).weigh(design).ok);
   if (!sound[of]) return null;
   const making = await modelOf(grades[of].design).making();
@@ -127,7 +136,12 @@ export async function gradeShared(
       .filter((b) => b.serves)
       .map((b) => b.lot),
   );
-  return { ...found, blanks: found.blanks.filter((b) => ours.has(b.lot)) };
+  const cutOfOthers = others.flatMap(([grade]) =>
+    cutPieces(grades[grade].plan ?? newPlan(), grades[of].design, making).flatMap(({ piece, what }) =>
+      what.length > 0 ? [{ grade, piece }] : [],
+    ),
+  );
+  return { ...found, blanks: found.blanks.filter((b) => ours.has(b.lot)), cutOfOthers };
 }
 
 /** All pieces of a grade as nobody has begun them. */

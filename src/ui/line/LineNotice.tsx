@@ -24,15 +24,14 @@ export function LineNotice() {
   return line && line.grades.length > 1 ? <OfLine line={line} /> : null;
 }
 
-function OfLine({ line }: { line: Line }) {
-  const { knifeId, edit } = useBench();
+/** How the knife on the bench agrees with the other grades of its line; null while that is not known. */
+function useShared(line: Line) {
+  const { knifeId } = useBench();
   const design: ProductDesign = useProduct((d) => d);
   const sound = useWeighing()?.ok ?? false;
   const knives = useKept(readableKnives, []);
   const plans = usePlans();
   const lots = useLots();
-  const units = useUnits();
-  const materialOf = useMaterialOf();
   const about = useMemo(() => {
     if (!sound || !knives || !plans || !lots) return null;
     const grades = line.grades.flatMap(({ knife }) => {
@@ -48,19 +47,29 @@ function OfLine({ line }: { line: Line }) {
       a.lots,
     ),
   );
-  if (!answer || !of) return null;
-  const { differs, cut, blanks } = answer;
-  if (differs.length === 0) return null;
-  const name = (i: number) => of.grades[i].design.name;
+  return answer && of ? { ...answer, ...of, mine: of.grades[of.of] } : null;
+}
+
+function OfLine({ line }: { line: Line }) {
+  const { edit } = useBench();
+  const units = useUnits();
+  const materialOf = useMaterialOf();
+  const shared = useShared(line);
+  if (!shared || shared.differs.length === 0) return null;
+  const { differs, cut, cutOfOthers, blanks, grades, lots, mine } = shared;
   const materialName = (id: string) => materialOf(id)?.name ?? id;
-  const pieces = of.grades[of.of].plan?.pieces ?? 1;
+  const pieces = mine.plan?.pieces ?? 1;
   const stock = [
     ...cut.flatMap(({ piece, what }) => (what.length > 0 ? [pieceWords(piece, pieces)] : [])),
+    ...cutOfOthers.map(
+      ({ grade, piece }) =>
+        `${pieceWords(piece, grades[grade].plan?.pieces ?? 1)} of ${grades[grade].design.name}`,
+    ),
     ...blanks.flatMap(({ lot, serves }) =>
-      serves ? [] : [of.lots.find((l) => l.id === lot)?.name ?? "a blank on the shelf"],
+      serves ? [] : [lots.find((l) => l.id === lot)?.name ?? "a blank on the shelf"],
     ),
   ];
-  const others = differs.map(({ grade }) => of.grades[grade]);
+  const others = differs.map(({ grade }) => grades[grade]);
   return (
     <Alert.Root status="warning" role="status" borderRadius="0" alignItems="center" data-testid="line-notice">
       <Alert.Indicator />
@@ -69,7 +78,7 @@ function OfLine({ line }: { line: Line }) {
           Another blank than {others.map((g) => g.design.name).join(", ")}, of the line {line.name}
         </Alert.Title>
         <Alert.Description>
-          Against {name(differs[0].grade)}: {blankListWords(differs[0].what, units, materialName)}.
+          Against {others[0].design.name}: {blankListWords(differs[0].what, units, materialName)}.
           {stock.length > 0 && ` Cut already, and no longer right: ${stock.join(", ")}.`}
         </Alert.Description>
       </Alert.Content>
@@ -90,7 +99,7 @@ function OfLine({ line }: { line: Line }) {
           onClick={() =>
             void attempt("The blank was not given", () =>
               giveBlank(
-                design,
+                mine.design,
                 others.map((g) => g.id),
               ),
             )
