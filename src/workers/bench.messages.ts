@@ -88,7 +88,11 @@ export interface BenchService {
     clampSets: number,
   ): Promise<LineFigures>;
   /** How one grade agrees with the others and with what is cut; null where it cannot be built. */
-  gradeShared(grades: readonly GradeMade[], of: number, lots: readonly Lot[]): Promise<GradeAgainstOthers | null>;
+  gradeShared(
+    grades: readonly GradeMade[],
+    of: number,
+    lots: readonly Lot[],
+  ): Promise<GradeAgainstOthers | null>;
   /** What is cut of several knives, laid out on sheets of stock. */
   layOut(knives: readonly (readonly Cuttable[])[], stock: Panel): StockLayout;
 }
