@@ -12,10 +12,12 @@ test("one blank in two grades: made together, a shared hole that is moved names 
   const name = page.getByLabel("Name of the line");
   await name.fill("Heath");
   await name.press("Enter");
-  const add = page.getByLabel("Add a grade to Heath");
+  const add = page.getByLabel("A grade for Heath");
   await add.selectOption({ label: "Heath field knife" });
+  await page.getByRole("button", { name: "Add", exact: true }).click();
   await expect(line(page).getByRole("link", { name: "Heath field knife" })).toBeVisible();
   await add.selectOption({ label: "like Heath field knife" });
+  await page.getByRole("button", { name: "Add", exact: true }).click();
   await expect(line(page).getByRole("link", { name: "Heath field knife 2" })).toBeVisible();
   await expect(page.getByTestId("shared-blank")).toContainText("All of them share the blank");
   const made = page.getByLabel("How many are made: Heath field knife 2");
@@ -70,10 +72,12 @@ test("a knife that cannot be built on the blank stays as it is, and is named; a 
 }) => {
   await page.goto("/lines");
   await page.getByRole("button", { name: "New line" }).click();
-  const add = page.getByLabel("Add a grade to Line 1");
+  const add = page.getByLabel("A grade for Line 1");
   await add.selectOption({ label: "Wren neck knife" });
+  await page.getByRole("button", { name: "Add", exact: true }).click();
   await expect(line(page).getByRole("link", { name: "Wren neck knife" })).toBeVisible();
   await add.selectOption({ label: "Hern long blade" });
+  await page.getByRole("button", { name: "Add", exact: true }).click();
   await page.getByRole("button", { name: "Put it on the blank of Wren neck knife" }).click();
   await expect(page.getByText("Hern long blade: not changed")).toBeVisible();
   await expect(page.getByTestId("shared-blank")).toContainText(/Not on it:\s*Hern long blade/);

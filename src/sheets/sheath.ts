@@ -9,7 +9,7 @@ import { type Panel, type SheathPattern, sheathMassG, sheathPattern } from "@/co
 import { seenBetween } from "@/core/sheath/sections";
 import { LEATHER, USUAL_SHEATH } from "@/core/sheath/settings";
 import { goesIn } from "@/core/sheath/throat";
-import { wholePanel } from "@/core/sheath/wholePanel";
+import { holesIn, wholePanel } from "@/core/sheath/wholePanel";
 import {
   panelLines,
   SHEATH_CAUTIONS,
@@ -65,11 +65,12 @@ function orderFigure({ settings }: SheathPattern): NamedFigure {
 
 function panelFigure(
   builder: PageBuilder,
-  { foldY, stitches, settings }: SheathPattern,
+  pattern: SheathPattern,
   panel: Panel,
   knife: readonly Point[],
   says: readonly string[],
 ): NamedFigure {
+  const { foldY, settings } = pattern;
   const isPanel = panel.name === "front";
   const other = (p: Point): Point => ({ x: p.x, y: 2 * (foldY ?? 0) - p.y });
   const folded = isPanel && foldY !== null;
@@ -85,18 +86,19 @@ function panelFigure(
     [...panelLines(panel, settings.style, builder.source.units), ...says],
     false,
   );
-  const halves = folded ? [(p: Point) => p, other] : [(p: Point) => p];
-  const stitched = panel.name !== "belt-loop";
-  const items: Item[] = halves.flatMap((half): Item[] => [
-    ...(stitched
-      ? stitches.holes.map(
-          (h): Item => ({ kind: "circle", pen: "mark", ...figure.toPaper(half(h)), radiusMm: HOLE_MM }),
-        )
-      : []),
-    ...(isPanel
-      ? [{ kind: "line", pen: "hidden", points: knife.map((p) => figure.toPaper(half(p))) } as const]
-      : []),
-  ]);
+  const halves = isPanel ? [(p: Point) => p, ...(folded ? [other] : [])] : [];
+  const items: Item[] = [
+    ...holesIn(panel, pattern).map(
+      (h): Item => ({ kind: "circle", pen: "mark", ...figure.toPaper(h), radiusMm: HOLE_MM }),
+    ),
+    ...halves.map(
+      (half): Item => ({
+        kind: "line",
+        pen: "hidden",
+        points: knife.map((p) => figure.toPaper(half(p))),
+      }),
+    ),
+  ];
   const xs = panel.outline.map((p) => p.x);
   const fold: Item[] = folded
     ? [

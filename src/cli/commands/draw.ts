@@ -37,7 +37,9 @@ export const draw = command({
       leastHoleMm: lengthIn(input.text("least-hole"), "--least-hole", 60),
     };
     const { design } = await weighedFixed(path);
-    const films = [...stencilCuttables(design, settings), ...sheathCuttables(design, settings, USUAL_SHEATH)];
+    const films = /^sheath(-|$)/.test(name)
+      ? sheathCuttables(design, settings, USUAL_SHEATH)
+      : stencilCuttables(design, settings);
     const pieces = [
       ...piecesNamed(design, name).map((p) => ({
         name: p.name,
@@ -51,7 +53,10 @@ export const draw = command({
         .map((f) => ({ ...f, holes: [] })),
     ];
     if (pieces.length === 0) {
-      const names = [...drawnPieces(design), ...films].map((p) => p.name);
+      const names = [
+        ...[...drawnPieces(design), ...stencilCuttables(design, settings)].map((p) => p.name),
+        "sheath",
+      ];
       throw new Refusal(`no part "${name}"; this knife has: ${names.join(", ")}`);
     }
     const own = pieces.map((p) => p.layer);

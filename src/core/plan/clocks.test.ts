@@ -37,3 +37,12 @@ it("has no minutes of what was only looked at, and never more than a record take
   // A device's clock that was set back.
   expect(countedMs(set.clocks.profile, MIN)).toBe(0);
 });
+
+it("says nothing of a task whose clock was left running overnight", () => {
+  const night = withClockRunning(newPlan(), "profile", 0);
+  const at = 20 * 60 * MIN;
+  expect(withDone(night, "profile", { at, cut: [], activeMin: 30 }).done.profile.tookMin).toBeNull();
+  expect(withDone(night, "profile", { at: 110 * MIN, cut: [], activeMin: 30 }).done.profile.tookMin).toBe(
+    110,
+  );
+});

@@ -36,9 +36,23 @@ export const withoutClock = (record: PlanRecord, task: string): PlanRecord => ({
   clocks: Object.fromEntries(Object.entries(record.clocks).filter(([id]) => id !== task)),
 });
 
-/** What a task's clock says in whole minutes; null of a task that had none, or one that was only looked at. */
-export function clockedMin({ clocks }: PlanRecord, task: string, nowMs: number): number | null {
+/** A clock that has counted so much more than the task should take was left running, more likely than not. */
+export const isLeftRunning = (ms: number, activeMin: number): boolean =>
+  ms > 60_000 * Math.max(4 * activeMin, activeMin + 60);
+
+/**
+ * What a task's clock says in whole minutes; null of a task that had none, of one that was only looked at, and of one that was
+ * left running against the minutes that it should take.
+ */
+export function clockedMin(
+  { clocks }: PlanRecord,
+  task: string,
+  nowMs: number,
+  activeMin: number | null,
+): number | null {
   const clock = own(clocks, task);
-  const minutes = clock ? Math.round(countedMs(clock, nowMs) / 60_000) : 0;
+  const ms = clock ? countedMs(clock, nowMs) : 0;
+  if (activeMin !== null && isLeftRunning(ms, activeMin)) return null;
+  const minutes = Math.round(ms / 60_000);
   return minutes > 0 ? Math.min(minutes, LONGEST_MIN) : null;
 }

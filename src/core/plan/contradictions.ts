@@ -1,3 +1,4 @@
+import { own } from "../base/own";
 import type { Design } from "../knife/design/schema";
 import { type CutFact, type CutSize, factsOf } from "./cutFacts";
 import type { PlanRecord } from "./record";
@@ -154,6 +155,22 @@ export const blankDifferences = (design: Design, other: Design): readonly Contra
     const task = { id: kind, kind, of: null };
     return against(design, task, factsOf(other, task));
   });
+
+/** What is done of a piece that its blank can contradict: the outline, holes drilled through the tang, the steel hardened. */
+export function blankContradictions(design: Design, done: PlanRecord["done"]): readonly Contradiction[] {
+  const inBlank = (f: CutFact) => f.kind !== "hole" || f.piece === "blade";
+  // However it was drilled, the holes are those of the tang.
+  const as: Readonly<Partial<Record<TaskKind, TaskKind>>> = {
+    profile: "profile",
+    "drill-tang": "drill-tang",
+    "drill-one-pass": "drill-tang",
+    harden: "harden",
+  };
+  return Object.entries(as).flatMap(([id, kind]) => {
+    const entry = own(done, id);
+    return entry ? against(design, { id, kind, of: null }, entry.cut.filter(inBlank)) : [];
+  });
+}
 
 /** A done task that the plan has no more, as far as its id tells: what it cut is still there. */
 function taskOf(id: string): Pick<Task, "id" | "kind" | "of"> | null {

@@ -16,9 +16,15 @@ export function withDone(
     readonly cut: readonly CutFact[];
     /** How many tasks there are; as it was known before where it is left out. */
     readonly count?: number;
+    /** The minutes that it should take: a clock that was left running says nothing of it. */
+    readonly activeMin?: number;
   },
 ): PlanRecord {
-  const entry: Done = { at: of.at, tookMin: clockedMin(record, task, of.at), cut: [...of.cut] };
+  const entry: Done = {
+    at: of.at,
+    tookMin: clockedMin(record, task, of.at, of.activeMin ?? null),
+    cut: [...of.cut],
+  };
   return {
     ...withoutClock(record, task),
     count: of.count ?? record.count,

@@ -1,10 +1,11 @@
+import { own } from "../base/own";
 import { billOf } from "../figures/cost/bill";
 import { mendsOf } from "../figures/review/mends";
 import { reviewDesign } from "../figures/review/reviewDesign";
 import { weigh } from "../figures/weigh/weigh";
 import type { Design } from "../knife/design/schema";
 import { buildSheet } from "../plan/buildSheet";
-import { blankDifferences, contradictions } from "../plan/contradictions";
+import { blankContradictions, blankDifferences } from "../plan/contradictions";
 import { planOf } from "../plan/planOf";
 import { alikeOf } from "../schedule/alike";
 import { lotsFor, pathsOfPiece } from "../shelf/lotsFor";
@@ -25,6 +26,6 @@ export const fixedMaking: ProductMaking<Design> = {
   },
   lotsFor,
   blankAgainst: blankDifferences,
-  cutAgainst: (design, schools, done) => contradictions(design, planOf(design, schools), done),
+  blankCutAgainst: (design, done) => (own(done, "profile") ? blankContradictions(design, done) : null),
   pathsOfPiece,
 };

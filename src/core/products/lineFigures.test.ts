@@ -56,6 +56,11 @@ describe("a blank that grades share", () => {
       new Set(["brass-c260"]),
     );
     expect(taken.handle).toBe(mine.handle);
+    // Steel of the maker's own comes along.
+    const lot = { ...a.materials[0], id: "own-lot-bar" } as Design["materials"][number];
+    const ofLot = { ...a, materials: [lot], blade: { ...a.blade, steel: lot.id } };
+    expect(withBlankOf(heath(), ofLot).materials.map((m) => m.id)).toContain("own-lot-bar");
+    expect(withBlankOf(ofLot, ofLot).materials).toHaveLength(1);
     const fewer = { ...a, fasteners: a.fasteners.slice(1) };
     expect(withBlankOf(fewer, a).fasteners).toHaveLength(a.fasteners.length);
   });
@@ -113,7 +118,10 @@ describe("a line in figures", () => {
     );
     expect(line.grades[0]).toBeNull();
     expect(line.grades[1]!.differs).toEqual([]);
+    // Of what cannot be built nothing is known: the next one's blank is the line's.
+    expect(line.blankOf).toBe(1);
     expect(line.pieces).toBe(1);
+    expect((await lineFigures([{ design: broken, plan: null }], [], USUAL, SHOP, 1)).blankOf).toBeNull();
   });
 
   it("names every piece that is cut, and which of them a moved hole spoils", async () => {
@@ -142,13 +150,28 @@ describe("a line in figures", () => {
       [],
     );
     expect(shared!.cutOfOthers).toEqual([{ grade: 1, piece: 2 }]);
+    // A handle that is of another wood, cut at a piece, is nothing of its blank's.
+    const sawn = withDone(plan, "saw-piece:scale:pair", {
+      at: 1,
+      cut: [{ kind: "made-of", piece: "scale:pair", material: "ebony-gaboon" }],
+    });
+    const other = await gradeShared(
+      [
+        { design: a, plan: null },
+        { design: a, plan: sawn },
+      ],
+      0,
+      [],
+    );
+    expect(other!.cutOfOthers).toEqual([]);
     // The first piece is ground and not drilled yet: it serves.
     expect(grades[0]!.cut).toMatchObject([
       { piece: 0, what: [] },
       { piece: 2, what: [{ code: "hole-moved", byMm: 2 }] },
     ]);
-    expect(grades[0]!.differs.map((d) => d.grade)).toEqual([1]);
-    expect(grades[1]!.differs.map((d) => d.grade)).toEqual([0]);
+    // The blank of the line is the first one's.
+    expect(grades[0]!.differs).toEqual([]);
+    expect(grades[1]!.differs).toMatchObject([{ code: "hole-moved", byMm: 2 }]);
   });
 
   it("names a blank on the shelf that serves for the others and no longer for one", async () => {

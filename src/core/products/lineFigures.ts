@@ -4,7 +4,7 @@ import type { Interval, MassReport } from "../figures/weigh/report";
 import type { ProductDesign } from "../knife/design/product";
 import type { Contradiction } from "../plan/contradictions";
 import { newPlan } from "../plan/newPlan";
-import { doneOfPiece } from "../plan/progress";
+import { piecesOf } from "../plan/progress";
 import type { PlanRecord } from "../plan/record";
 import { planState } from "../plan/state";
 import type { UsualMinutes } from "../plan/usualMinutes";
@@ -21,10 +21,8 @@ export interface GradeMade {
   readonly plan: PlanRecord | null;
 }
 
-/** What of a grade the others, or what is cut already, do not agree with. */
-export interface GradeShared {
-  /** Other grades whose blank is another one, by their number: what they have that this one has not. */
-  readonly differs: readonly { readonly grade: number; readonly what: readonly Contradiction[] }[];
+/** What of a grade is cut already, and what lies on the shelf for it. */
+export interface BlanksCut {
   /** Pieces of it whose blank is cut, the first being 0, with where they do not serve for the design as it is now. */
   readonly cut: readonly { readonly piece: number; readonly what: readonly Contradiction[] }[];
   /** Blanks on the shelf, by their lot, and whether they serve for it. */
@@ -32,7 +30,7 @@ export interface GradeShared {
 }
 
 /** A grade as it is made: null figures of one that cannot be built. */
-export interface GradeFigures extends GradeShared {
+export interface GradeFigures extends BlanksCut {
   readonly massG: number;
   readonly massIntervalG: Interval;
   readonly balanceMm: number;
@@ -42,12 +40,16 @@ export interface GradeFigures extends GradeShared {
   readonly bill: Bill | null;
   /** How many are made of it. */
   readonly pieces: number;
+  /** Where its blank is not the line's; null of another kind of product, which has none in common with it. */
+  readonly differs: readonly Contradiction[] | null;
 }
 
 /** What all pieces of all grades take when they are made together, min and g; money in the shop's currency. */
 export interface LineFigures {
   /** In the order that they were given. */
   readonly grades: readonly (GradeFigures | null)[];
+  /** The grade whose blank is the line's: the first that can be built; null where none can. */
+  readonly blankOf: number | null;
   readonly pieces: number;
   readonly materials: number;
   readonly others: number;
@@ -64,19 +66,15 @@ export interface LineFigures {
 
 type Making = ProductMaking<ProductDesign>;
 
-/** A blank is cut once its outline stands. */
-const CUT: keyof PlanRecord["done"] = "profile";
-
 /** Pieces of a plan whose blank is cut, each with where it does not serve for a design. */
-function cutPieces(record: PlanRecord, design: ProductDesign, making: Making): GradeShared["cut"] {
-  return Array.from({ length: record.pieces }, (_, piece) => piece).flatMap((piece) => {
-    const done = doneOfPiece(record, piece);
-    return Object.hasOwn(done, CUT) ? [{ piece, what: making.cutAgainst(design, record.schools, done) }] : [];
+const cutPieces = (plan: PlanRecord | null, design: ProductDesign, making: Making): BlanksCut["cut"] =>
+  piecesOf(plan ?? newPlan()).flatMap(({ done }, piece) => {
+    const what = making.blankCutAgainst(design, done);
+    return what ? [{ piece, what }] : [];
   });
-}
 
 /** Lots with an outline of their own that could be the blank, and whether they are: with no old hole left in it. */
-function blanksFor(design: ProductDesign, lots: readonly Lot[], making: Making): GradeShared["blanks"] {
+function blanksFor(design: ProductDesign, lots: readonly Lot[], making: Making): BlanksCut["blanks"] {
   const outlined = lots.filter((l) => l.shape.form === "piece" && l.shape.outline !== null);
   if (outlined.length === 0) return [];
   const blank = making.lotsFor(design, outlined)?.find((p) => p.piece.key.kind === "blade");
@@ -85,36 +83,10 @@ function blanksFor(design: ProductDesign, lots: readonly Lot[], making: Making):
   );
 }
 
-/** How a grade agrees with the others, with its pieces that are begun, and with blanks on the shelf. */
-function sharedOf(
-  { design, plan }: GradeMade,
-  others: readonly (readonly [number, ProductDesign])[],
-  lots: readonly Lot[],
-  making: Making,
-): GradeShared {
-  const record = plan ?? newPlan();
-  return {
-    differs: others.flatMap(([grade, other]) => {
-      const what = making.blankAgainst(design, other);
-      return what.length > 0 ? [{ grade, what }] : [];
-    }),
-    cut: cutPieces(record, design, making),
-    blanks: blanksFor(design, lots, making),
-  };
-}
-
-/** Of several grades the designs that can be built, but for one. */
-const buildableBeside = (
-  grades: readonly GradeMade[],
-  but: number,
-  sound: readonly boolean[],
-): (readonly [number, ProductDesign])[] =>
-  grades.flatMap(({ design }, i) =>
-    i !== but && sound[i] && design.kind === grades[but].design.kind ? [[i, design] as const] : [],
-  );
-
-/** A grade against the others, with their pieces, too. */
-export interface GradeAgainstOthers extends GradeShared {
+/** A grade against the others of its line. */
+export interface GradeAgainstOthers extends BlanksCut {
+  /** Other grades whose blank is another one, by their number: what they have that this one has not. */
+  readonly differs: readonly { readonly grade: number; readonly what: readonly Contradiction[] }[];
   /** Pieces of other grades whose blank is cut, and that would not serve for this one. */
   readonly cutOfOthers: readonly { readonly grade: number; readonly piece: number }[];
 }
@@ -125,23 +97,34 @@ export async function gradeShared(
   of: number,
   lots: readonly Lot[],
 ): Promise<GradeAgainstOthers | null> {
-  const sound = grades.map(({ design }) => modelOf(design).weigh(design).ok);
-  if (!sound[of]) return null;
-  const making = await modelOf(grades[of].design).making();
-  const others = buildableBeside(grades, of, sound);
-  const found = sharedOf(grades[of], others, lots, making);
+  const { design, plan } = grades[of];
+  if (!modelOf(design).weigh(design).ok) return null;
+  const making = await modelOf(design).making();
+  const others = grades.flatMap((g, grade) =>
+    grade !== of && g.design.kind === design.kind && modelOf(g.design).weigh(g.design).ok
+      ? [{ ...g, grade }]
+      : [],
+  );
+  const blanks = blanksFor(design, lots, making);
   // What serves for no grade is no blank of this line.
   const ours = new Set(
-    [...found.blanks, ...others.flatMap(([, design]) => blanksFor(design, lots, making))]
+    [...blanks, ...others.flatMap((o) => blanksFor(o.design, lots, making))]
       .filter((b) => b.serves)
       .map((b) => b.lot),
   );
-  const cutOfOthers = others.flatMap(([grade]) =>
-    cutPieces(grades[grade].plan ?? newPlan(), grades[of].design, making).flatMap(({ piece, what }) =>
-      what.length > 0 ? [{ grade, piece }] : [],
+  return {
+    differs: others.flatMap((o) => {
+      const what = making.blankAgainst(design, o.design);
+      return what.length > 0 ? [{ grade: o.grade, what }] : [];
+    }),
+    cut: cutPieces(plan, design, making),
+    blanks: blanks.filter((b) => ours.has(b.lot)),
+    cutOfOthers: others.flatMap(({ grade, plan: theirs }) =>
+      cutPieces(theirs, design, making).flatMap(({ piece, what }) =>
+        what.length > 0 ? [{ grade, piece }] : [],
+      ),
     ),
-  );
-  return { ...found, blanks: found.blanks.filter((b) => ours.has(b.lot)), cutOfOthers };
+  };
 }
 
 /** All pieces of a grade as nobody has begun them. */
@@ -172,7 +155,7 @@ export async function lineFigures(
   clampSets: number,
 ): Promise<LineFigures> {
   const weighings = grades.map(({ design }) => modelOf(design).weigh(design));
-  const sound = weighings.map((w) => w.ok);
+  const first = weighings.findIndex((w) => w.ok);
   const jobs: Job[] = [];
   const made: (GradeFigures | null)[] = [];
   let glueG = 0;
@@ -197,7 +180,10 @@ export async function lineFigures(
       materials: materialsOf(weighing.report),
       bill: making.bill(design, shop),
       pieces,
-      ...sharedOf(grade, buildableBeside(grades, i, sound), lots, making),
+      differs:
+        design.kind === grades[first].design.kind ? making.blankAgainst(design, grades[first].design) : null,
+      cut: cutPieces(plan, design, making),
+      blanks: blanksFor(design, lots, making),
     });
   }
   const saved = savedBy(alikeTasks(jobs, clampSets), jobs);
@@ -210,6 +196,7 @@ export async function lineFigures(
   const together = saved.find((s) => s.kind === GLUE_UP);
   return {
     grades: made,
+    blankOf: first < 0 ? null : first,
     pieces: made.reduce((all, g) => all + (g?.pieces ?? 0), 0),
     materials,
     others,

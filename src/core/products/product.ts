@@ -85,8 +85,8 @@ export interface ProductMaking<D extends ProductDesign = ProductDesign> {
   pathsOfPiece(design: D, piece: string): readonly string[];
   /** Where the blank of one does not serve for another of its kind; nothing where they share it. Of designs that can be built. */
   blankAgainst(design: D, other: D): readonly Contradiction[];
-  /** What a design asks for that what is done of a piece contradicts. Of one that can be built. */
-  cutAgainst(design: D, schools: Schools, done: PlanRecord["done"]): readonly Contradiction[];
+  /** What a design asks of its blank that what is done of a piece contradicts; of one that can be built. Null of one whose blank is not cut. */
+  blankCutAgainst(design: D, done: PlanRecord["done"]): readonly Contradiction[] | null;
   /** What it costs to make at a shop's prices; null where it cannot be built. */
   bill(design: D, shop: Shop): Bill | null;
 }

@@ -308,29 +308,6 @@ describe("glue in a cold shop", () => {
   });
 });
 
-describe("a calendar", () => {
-  it("has weekends, days off and breaks out of it", () => {
-    const noon = everyDay({ fromMin: 540, toMin: 720 }, { fromMin: 780, toMin: 1020 });
-    const days = { ...noon, daysOff: ["2026-12-02"] };
-    const calendar = new Calendar(at("2026-12-01T11:00"), days);
-    expect(localTime(calendar.next(at("2026-12-01T12:00")))).toBe("2026-12-01T13:00");
-    expect(localTime(calendar.begin(at("2026-12-01T11:00"), 2 * HOUR, false))).toBe("2026-12-01T13:00");
-    expect(localTime(calendar.begin(at("2026-12-01T11:00"), 2 * HOUR, true))).toBe("2026-12-01T11:00");
-    expect(localTime(calendar.end(at("2026-12-01T11:00"), 6 * HOUR))).toBe("2026-12-03T10:00");
-    expect(
-      calendar
-        .stretches(at("2026-12-01T11:00"), 6 * HOUR)
-        .map((s) => [localTime(s.fromMs), localTime(s.toMs)]),
-    ).toEqual([
-      ["2026-12-01T11:00", "2026-12-01T12:00"],
-      ["2026-12-01T13:00", "2026-12-01T17:00"],
-      ["2026-12-03T09:00", "2026-12-03T10:00"],
-    ]);
-    expect(new Calendar(MONDAY, everyDay()).next(MONDAY)).toBe(Number.POSITIVE_INFINITY);
-    expect(calendar.begin(MONDAY, 5 * HOUR, false)).toBe(Number.POSITIVE_INFINITY);
-  });
-});
-
 describe("clocks that are changed", () => {
   it("move hours of work, and never a wait: it is so long as it is", () => {
     const before = process.env.TZ;

@@ -1,9 +1,15 @@
 "use client";
 import { Button, Flex, Text } from "@chakra-ui/react";
 import { Pause, Play, RotateCcw } from "lucide-react";
-import { useEffect } from "react";
+import { useEffect, useRef } from "react";
 import { own } from "@/core/base/own";
-import { countedMs, withClockRunning, withClocksStopped, withoutClock } from "@/core/plan/clocks";
+import {
+  countedMs,
+  isLeftRunning,
+  withClockRunning,
+  withClocksStopped,
+  withoutClock,
+} from "@/core/plan/clocks";
 import type { PlannedTask } from "@/core/plan/state";
 import { printMinutes } from "@/words/money";
 import { clockWords, useNow } from "../kit/clock";
@@ -12,20 +18,23 @@ import { useBuild } from "./BuildContext";
 /** Whether a task's work is counted: it is there to be done, and takes time. */
 const isCounted = ({ state, activeMin }: PlannedTask): boolean => state === "ready" && activeMin > 0;
 
-/** A clock that has counted so much more than the task should take was left running, more likely than not. */
-const isLeftRunning = (ms: number, activeMin: number): boolean =>
-  ms > 60_000 * Math.max(4 * activeMin, activeMin + 60);
-
 /** Counts the minutes of the task at hand while it is on the screen, kept with the plan; `paused` counts nothing. */
 export function useTaskClock(task: PlannedTask | undefined, paused: boolean): void {
-  const { change } = useBuild();
+  const { plan, change } = useBuild();
   const counted = task && !paused && isCounted(task) ? task.id : null;
+  // One that another visit left running is stopped as well; where none runs nothing is written.
+  const runs = useRef(Object.values(plan.clocks).some((c) => c.sinceMs !== null));
   useEffect(() => {
-    change((p) =>
-      counted === null ? withClocksStopped(p, Date.now()) : withClockRunning(p, counted, Date.now()),
-    );
+    if (counted !== null) change((p) => withClockRunning(p, counted, Date.now()));
+    else if (runs.current) change((p) => withClocksStopped(p, Date.now()));
+    runs.current = counted !== null;
   }, [change, counted]);
-  useEffect(() => () => change((p) => withClocksStopped(p, Date.now())), [change]);
+  useEffect(
+    () => () => {
+      if (runs.current) change((p) => withClocksStopped(p, Date.now()));
+    },
+    [change],
+  );
 }
 
 interface BenchClockProps {
@@ -67,8 +76,8 @@ export function BenchClock({ task, paused, onPause }: BenchClockProps) {
       )}
       {isLeftRunning(ms, task.activeMin) && (
         <Text fontSize="xl" color="warn" role="status">
-          That is much more than {printMinutes(task.activeMin)}. If the bench was left meanwhile, count from
-          zero.
+          That is much more than {printMinutes(task.activeMin)}, and is not kept as its minutes. Count from
+          zero, or type them at the task.
         </Text>
       )}
     </Flex>

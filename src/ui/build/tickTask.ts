@@ -10,6 +10,7 @@ export const doneNow = ({ sheet }: Pick<Build, "sheet">, task: string) => ({
   at: Date.now(),
   cut: sheet.cut.get(task) ?? [],
   count: sheet.tasks.length,
+  activeMin: sheet.tasks.find((t) => t.id === task)?.activeMin,
 });
 
 /** Ticks a task; where another tab, or another device whose plan came in, was sooner, that stays and is said. */

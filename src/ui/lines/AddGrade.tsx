@@ -1,5 +1,7 @@
 "use client";
-import { NativeSelect } from "@chakra-ui/react";
+import { Button, Flex, NativeSelect } from "@chakra-ui/react";
+import { Plus } from "lucide-react";
+import { useState } from "react";
 import { likeAnother } from "@/core/knife/design/product";
 import { MOST_GRADES } from "@/core/line/limits";
 import type { Line } from "@/core/line/version";
@@ -38,47 +40,54 @@ export function AddGrade({ line, on: { knives, grades } }: { line: Line; on: Lin
     const name = freeName(`${variant.of}, ${variant.name}`.slice(0, 80), await takenNames());
     return put((await addKnife(likeAnother(variant.design, name))).id);
   };
-  const choose = (choice: string) => {
-    if (choice === "") return;
+  const [choice, setChoice] = useState("");
+  const addChosen = () => {
     if (line.grades.length >= MOST_GRADES)
       return notices.error({
         title: `A line has up to ${MOST_GRADES} grades`,
         description: "Take one out first.",
       });
     void attempt("No grade was added", () => add(choice));
+    setChoice("");
   };
   return (
-    <NativeSelect.Root size="sm" width="220px">
-      <NativeSelect.Field
-        bg="ground"
-        aria-label={`Add a grade to ${line.name}`}
-        value=""
-        onChange={(e) => choose(e.target.value)}
-      >
-        <option value="">Add a grade …</option>
-        {mine.length > 0 && (
-          <optgroup label="A new knife">
-            {mine.map((m) => (
-              <option key={m.id} value={`copy ${m.id}`}>
-                like {m.name}
-              </option>
-            ))}
-            {own.map((v) => (
-              <option key={v.id} value={`variant ${v.id}`}>
-                from the variant {v.name}, {v.of}
+    <Flex gap="1.5">
+      <NativeSelect.Root size="sm" width="220px">
+        <NativeSelect.Field
+          bg="ground"
+          aria-label={`A grade for ${line.name}`}
+          value={choice}
+          onChange={(e) => setChoice(e.target.value)}
+        >
+          <option value="">Choose a grade …</option>
+          {mine.length > 0 && (
+            <optgroup label="A new knife">
+              {mine.map((m) => (
+                <option key={m.id} value={`copy ${m.id}`}>
+                  like {m.name}
+                </option>
+              ))}
+              {own.map((v) => (
+                <option key={v.id} value={`variant ${v.id}`}>
+                  from the variant {v.name}, {v.of}
+                </option>
+              ))}
+            </optgroup>
+          )}
+          <optgroup label="From the rack">
+            {others.map((k) => (
+              <option key={k.id} value={`knife ${k.id}`}>
+                {k.design.name}
               </option>
             ))}
           </optgroup>
-        )}
-        <optgroup label="From the rack">
-          {others.map((k) => (
-            <option key={k.id} value={`knife ${k.id}`}>
-              {k.design.name}
-            </option>
-          ))}
-        </optgroup>
-      </NativeSelect.Field>
-      <NativeSelect.Indicator />
-    </NativeSelect.Root>
+        </NativeSelect.Field>
+        <NativeSelect.Indicator />
+      </NativeSelect.Root>
+      {/* Chosen first, then put in: arrow keys go through the choices one by one. */}
+      <Button size="sm" variant="outline" disabled={choice === ""} onClick={addChosen}>
+        <Plus /> Add
+      </Button>
+    </Flex>
   );
 }

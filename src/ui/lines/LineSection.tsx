@@ -1,13 +1,13 @@
 "use client";
-import { Box, Button, Flex, Input, Stack, Text } from "@chakra-ui/react";
+import { Box, Button, Flex, Stack, Text } from "@chakra-ui/react";
 import { Trash2 } from "lucide-react";
-import { useState } from "react";
 import type { Line } from "@/core/line/version";
 import { changeLine, removeLine } from "@/store/lines";
 import { counted } from "@/words/grammar";
 import { printMinutes, printMoney } from "@/words/money";
 import { savedWords } from "@/words/schedule";
 import { KeptNote } from "../fields/KeptNote";
+import { NameField } from "../fields/NameField";
 import { attempt } from "../kit/notice";
 import { offerBack } from "../kit/offerBack";
 import { UnderWay } from "../kit/UnderWay";
@@ -32,7 +32,20 @@ export function LineSection({ line, isNew }: { line: Line; isNew: boolean }) {
       data-testid="line"
     >
       <Flex gap="3" align="center" wrap="wrap">
-        <NameField line={line} isNew={isNew} />
+        <Box flex="1" minW="180px">
+          <NameField
+            size="sm"
+            maxW="280px"
+            bg="ground"
+            aria-label="Name of the line"
+            maxLength={60}
+            autoFocus={isNew}
+            name={line.name}
+            onKeep={(name) =>
+              void attempt("The name was not kept", () => changeLine(line.id, (l) => ({ ...l, name })))
+            }
+          />
+        </Box>
         <AddGrade line={line} on={on} />
         <Button
           size="sm"
@@ -73,39 +86,6 @@ export function LineSection({ line, isNew }: { line: Line; isNew: boolean }) {
         />
       </Box>
     </Stack>
-  );
-}
-
-function NameField({ line, isNew }: { line: Line; isNew: boolean }) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const wrong = typed !== null && typed.trim() === "";
-  const keep = () => {
-    if (typed !== null && !wrong && typed.trim() !== line.name)
-      void attempt("The name was not kept", () => changeLine(line.id, (l) => ({ ...l, name: typed.trim() })));
-    setTyped(null);
-  };
-  return (
-    <Box flex="1" minW="180px">
-      <Input
-        size="sm"
-        maxW="280px"
-        fontWeight="600"
-        bg="ground"
-        aria-label="Name of the line"
-        aria-invalid={wrong}
-        maxLength={60}
-        autoFocus={isNew}
-        value={typed ?? line.name}
-        onFocus={(e) => isNew && e.target.select()}
-        onChange={(e) => setTyped(e.target.value)}
-        onBlur={keep}
-        onKeyDown={(e) => {
-          if (e.key === "Enter") keep();
-          if (e.key === "Escape") setTyped(null);
-        }}
-      />
-      {wrong && <Text color="fault">A line needs a name; this one keeps its old one.</Text>}
-    </Box>
   );
 }
 

@@ -54,30 +54,31 @@ export function SharedBlank({ on: { grades, found } }: { on: LineOnPage }) {
   const materialOf = useMaterialOf();
   if (!grades || !found) return null;
   const there = grades.filter(isThere);
-  const [first] = there;
-  if (!first) return null;
+  const first = found.figures.blankOf === null ? null : there[found.figures.blankOf];
+  if (!first) return <Text color="graphite">None of them can be built yet: there is no blank to share.</Text>;
   const materialName = (id: string) => materialOf(id)?.name ?? id;
-  const others = there.flatMap((g) => {
-    const differs = g.figures?.differs.find((d) => there[d.grade] === first);
-    return differs ? [{ grade: g, says: blankListWords(differs.what, units, materialName) }] : [];
+  const others = there.flatMap((grade) => {
+    const differs = grade.figures?.differs ?? [];
+    return differs.length > 0 ? [{ grade, says: blankListWords(differs, units, materialName) }] : [];
   });
+  const apart = there.filter((g) => g.broken || g.figures?.differs === null);
   const stock = [...piecesCut(there, units, materialName), ...blanksOnShelf(there, found.lots)];
   return (
     <Stack gap="2" role="group" aria-label="Shared blank" data-testid="shared-blank">
       <Text>
         {there.length < 2
           ? "The blank is that of this grade: the next ones share it."
-          : others.length === 0
+          : others.length + apart.length === 0
             ? `All of them share the blank of ${first.design.name}: handles interchange.`
             : `The blank is that of ${first.design.name}. Not on it:`}
       </Text>
-      {there
-        .filter((g) => g.design.kind !== first.design.kind)
-        .map((g) => (
-          <Text key={g.grade.knife} color="fault">
-            {g.design.name} is another kind of product: it has no blank in common.
-          </Text>
-        ))}
+      {apart.map((g) => (
+        <Text key={g.grade.knife} color="fault">
+          {g.broken
+            ? `${g.design.name} cannot be built: open it to see what keeps it from being.`
+            : `${g.design.name} is another kind of product: it has no blank in common.`}
+        </Text>
+      ))}
       {others.map(({ grade, says }) => (
         <OtherBlank key={grade.grade.knife} first={first} grade={grade} says={says} />
       ))}

@@ -1,7 +1,7 @@
 "use client";
-import { Button, Flex, Input, NativeSelect, Stack, Text } from "@chakra-ui/react";
+import { Button, Flex, NativeSelect, Stack, Text } from "@chakra-ui/react";
 import { Copy, Plus, Trash2 } from "lucide-react";
-import { useEffect, useState } from "react";
+import { useEffect } from "react";
 import type { Workshop } from "@/core/knife/design/record/workshop";
 import { MOST_LETTERS } from "@/core/knife/design/workshopParts";
 import { freeName } from "@/store/knives";
@@ -15,6 +15,7 @@ import {
   workIn,
 } from "@/store/workshops";
 import { BinLink } from "../bin/BinLink";
+import { NameField } from "../fields/NameField";
 import { attempt } from "../kit/notice";
 import { offerBack } from "../kit/offerBack";
 import { Header } from "../shell/Header";
@@ -80,7 +81,19 @@ export function WorkshopScreen() {
                   <NativeSelect.Indicator />
                 </NativeSelect.Root>
               )}
-              <NameField key={present.id} workshop={present} />
+              <NameField
+                key={present.id}
+                w="240px"
+                bg="sheet"
+                aria-label="Name of the workshop"
+                maxLength={MOST_LETTERS}
+                name={present.name}
+                onKeep={(name) =>
+                  void attempt("The new name was not taken", () =>
+                    changeWorkshop(present.id, (w) => ({ ...w, name })),
+                  )
+                }
+              />
               <Text color="graphite" fontSize="sm" flex="1" minW="200px">
                 New knives begin here; its rate and printer hold.
               </Text>
@@ -95,35 +108,5 @@ export function WorkshopScreen() {
         )}
       </Stack>
     </Flex>
-  );
-}
-
-function NameField({ workshop }: { workshop: Workshop }) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const wrong = typed !== null && typed.trim() === "";
-  const keep = () => {
-    if (typed !== null && !wrong)
-      void attempt("The new name was not taken", () =>
-        changeWorkshop(workshop.id, (w) => ({ ...w, name: typed.trim() })),
-      );
-    setTyped(null);
-  };
-  return (
-    <Input
-      w="240px"
-      bg="sheet"
-      fontWeight="600"
-      aria-label="Name of the workshop"
-      aria-invalid={wrong}
-      maxLength={MOST_LETTERS}
-      placeholder="A name is needed"
-      value={typed ?? workshop.name}
-      onChange={(e) => setTyped(e.target.value)}
-      onBlur={keep}
-      onKeyDown={(e) => {
-        if (e.key === "Enter") e.currentTarget.blur();
-        if (e.key === "Escape") setTyped(null);
-      }}
-    />
   );
 }

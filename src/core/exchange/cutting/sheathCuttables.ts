@@ -1,8 +1,7 @@
-import type { Point } from "../../geometry/curve/bezier";
 import type { Design } from "../../knife/design/schema";
-import { type Panel, sheathPattern } from "../../sheath/pattern";
+import { sheathPattern } from "../../sheath/pattern";
 import { LEATHER, type SheathSettings } from "../../sheath/settings";
-import { wholePanel } from "../../sheath/wholePanel";
+import { holesIn, wholePanel } from "../../sheath/wholePanel";
 import type { CutSettings } from "./cutSettings";
 import { type Cuttable, cuttableOf } from "./cuttable";
 import { asLoops } from "./follows";
@@ -14,14 +13,7 @@ import { asLoops } from "./follows";
 export function sheathCuttables(design: Design, settings: CutSettings, sheath: SheathSettings): Cuttable[] {
   const found = sheathPattern(design, sheath);
   if (!found.ok) return [];
-  const { panels, stitches, foldY } = found.pattern;
-  const holesOf = ({ name }: Panel): readonly Point[] => {
-    if (name === "belt-loop") return [];
-    const folded = name === "front" && foldY !== null;
-    return folded
-      ? [...stitches.holes, ...stitches.holes.map((p) => ({ x: p.x, y: 2 * foldY - p.y }))]
-      : stitches.holes;
-  };
+  const { panels, foldY } = found.pattern;
   return panels.map((panel) => {
     const mirrored = panel.name === "back";
     const outlines = asLoops(wholePanel(panel, foldY).map((l) => [...l]));
@@ -34,7 +26,10 @@ export function sheathCuttables(design: Design, settings: CutSettings, sheath: S
     const ahead = mirrored ? -1 : 1;
     return {
       ...cut,
-      layer: { ...cut.layer, centres: holesOf(panel).map(({ x, y }) => ({ x: ahead * x, y })) },
+      layer: {
+        ...cut.layer,
+        centres: holesIn(panel, found.pattern).map(({ x, y }) => ({ x: ahead * x, y })),
+      },
     };
   });
 }
